@@ -1,0 +1,117 @@
+import { homeUnit, UNITS, type Dimension, type Unit, type UnitSystem } from './dimension'
+
+export type Parsed =
+  | { readonly ok: true; readonly value: number; readonly typed: string }
+  | { readonly ok: false; readonly reason: string }
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+}
+
+const EXAMPLES: Readonly<Record<Dimension, string>> = {
+  length: '705 mm, 0.705 m, 27 3/4 in or 2\' 3 3/4"',
+  mass: '75 kg or 165 lb',
+  torque: '15 Nm, 11 ft-lb or 95 in-lb',
+  volume: '20 l or 5 gal',
+  speed: '110 km/h or 70 mph',
+  angle: '15°',
+  areaDensity: '20 kg/m²',
+}
+
+const NUMBER = String.raw`(?:\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)`
+const FRACTION = String.raw`\d+\s*[/⁄]\s*\d+`
+const MIXED = new RegExp(`^(?:(${FRACTION})|(\\d+)(?:\\s+|\\s*-\\s*)(${FRACTION})|(${NUMBER}))\\s*(.*)$`)
+
+type Amount = { readonly value: number; readonly rest: string } | { readonly reason: string }
+
+function fractionValue(text: string): number | undefined {
+  const [numerator, denominator] = text.split(/[/⁄]/).map((part) => Number(part.trim()))
+  if (numerator === undefined || !denominator) return undefined
+  return numerator / denominator
+}
+
+function plainNumber(text: string): number | string {
+  if (/^[1-9]\d{0,2},\d{3}$/.test(text))
+    return `"${text}" can be read two ways: write ${text.replace(',', '')} or ${text.replace(',', '.')}.`
+  return Number(text.replace(/[ \u00a0\u2009\u202f]/g, '').replace(',', '.'))
+}
+
+/** Reads one amount from the front of a text: a decimal, a fraction, or a whole with a fraction. */
+function leadingAmount(text: string): Amount {
+  const match = MIXED.exec(text)
+  if (!match) return { reason: 'no number found' }
+  const [, fraction, whole, part, decimal, rest = ''] = match
+  if (fraction !== undefined || part !== undefined) {
+    const value = fractionValue(fraction ?? part ?? '')
+    if (value === undefined) return { reason: 'a fraction cannot have 0 below the line' }
+    return { value: Number(whole ?? 0) + value, rest }
+  }
+  const value = plainNumber(decimal ?? '')
+  return typeof value === 'string' ? { reason: value } : { value, rest }
+}
+
+function findUnit(dimension: Dimension, word: string): Unit | undefined {
+  const spelling = word.toLowerCase().replace(/\s+/g, '')
+  return UNITS[dimension].find((unit) => unit.spellings.includes(spelling))
+}
+
+const SMALLER: Readonly<Record<string, string>> = { ft: 'in', lb: 'oz' }
+
+/** Feet with inches, pounds with ounces: a second amount may follow the first one's unit. */
+function splitUnit(dimension: Dimension, rest: string): { word: string; tail: string } {
+  const words = UNITS[dimension].flatMap((unit) => unit.spellings).sort((a, b) => b.length - a.length)
+  const lower = rest.toLowerCase()
+  for (const word of words) {
+    if (!lower.startsWith(word)) continue
+    const tail = rest.slice(word.length)
+    if (tail === '' || /^[\s\d-]/.test(tail)) return { word, tail: tail.trim() }
+  }
+  return { word: rest.trim(), tail: '' }
+}
+
+/**
+ * Reads what a person typed into the core's unit of that dimension (mm, kg, N·m, l, km/h, degrees, kg/m²).
+ * A bare number takes `bare`, or the system's first unit. The typed text comes back with the value, so that
+ * showing it again never drifts. Fails with one sentence that says what to write instead.
+ */
+export function parseQuantity(
+  dimension: Dimension,
+  input: string,
+  system: UnitSystem = 'metric',
+  bare: Unit = homeUnit(dimension, system),
+): Parsed {
+  const typed = input.trim()
+  const fail = (why: string): Parsed => ({ ok: false, reason: `${why} Write it like ${EXAMPLES[dimension]}.` })
+  if (typed === '') return fail('Nothing was typed.')
+  if (typed.length > 60) return fail('That is too long for a measurement.')
+  const unsigned = typed.replace(/^[-−–]\s*/, '')
+  const sign = unsigned === typed ? 1 : -1
+  const text = unsigned.replace(/(\d)?\s*([½¼¾⅛⅜⅝⅞])/g, (_, digit: string | undefined, glyph: string) =>
+    `${digit === undefined ? '' : `${digit} `}${VULGAR[glyph] ?? ''}`,
+  )
+  const first = leadingAmount(text)
+  if ('reason' in first) return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)
+  if (first.rest === '') return finish(first.value * bare.factor)
+  const { word, tail } = splitUnit(dimension, first.rest)
+  const unit = findUnit(dimension, word)
+  if (!unit) return fail(`"${first.rest}" is not a unit of ${dimension} here.`)
+  if (tail === '') return finish(first.value * unit.factor)
+
+  const smaller = SMALLER[unit.symbol]
+  const second = leadingAmount(tail.replace(/^-\s*/, ''))
+  if (smaller === undefined || 'reason' in second) return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
+  const tailUnit = second.rest === '' ? findUnit(dimension, smaller) : findUnit(dimension, second.rest)
+  if (tailUnit?.symbol !== smaller) return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
+  return finish(first.value * unit.factor + second.value * tailUnit.factor)
+
+  function finish(magnitude: number): Parsed {
+    if (!Number.isFinite(magnitude)) return fail(`"${typed}" is too large.`)
+    return { ok: true, value: magnitude === 0 ? 0 : sign * magnitude, typed }
+  }
+}
