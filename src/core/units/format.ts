@@ -36,7 +36,7 @@ const THIN = '\u202f'
 export function formatNumber(value: number, places = 0): string {
   const fixed = Math.abs(value).toFixed(places)
   const [whole = '0', decimals] = (places > 0 ? fixed.replace(/\.?0+$/, '') : fixed).split('.')
-  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN) : whole
+  const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN) : whole
   const text = decimals === undefined ? grouped : `${grouped}.${decimals}`
   return value < 0 && Number(fixed) !== 0 ? `${MINUS}${text}` : text
 }

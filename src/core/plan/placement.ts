@@ -1,0 +1,96 @@
+import * as z from 'zod'
+import { turnSchema } from './gear'
+import { massSchema } from './rating'
+import { idSchema, nameSchema, positionMm, sizeMm, typedSchema, whenSchema } from './scalars'
+
+/** Density at about 15 °C in kg per litre. Handbook figures, rounded, from memory. */
+export const FLUID_KG_PER_L = { petrol: 0.74, diesel: 0.84, water: 1 } as const
+
+/** Something in or on a thing: luggage in a box, fuel in a can, people in a tent. */
+export const loadSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  when: whenSchema,
+  what: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('mass'), mass: massSchema }),
+    z.strictObject({
+      kind: z.literal('fluid'),
+      fluid: z.enum(['petrol', 'diesel', 'water']),
+      litres: z.number().min(0).max(5000),
+      typed: typedSchema.optional(),
+    }),
+    z.strictObject({ kind: z.literal('people'), count: z.number().int().min(0).max(12), each: massSchema }),
+  ]),
+})
+export type Load = z.infer<typeof loadSchema>
+
+/** What a thing stands on or hangs from. */
+export const hostSchema = z.discriminatedUnion('on', [
+  z.strictObject({ on: z.literal('bars'), barIds: z.array(idSchema).min(1).max(12) }),
+  z.strictObject({ on: z.literal('deck'), rackId: idSchema }),
+  z.strictObject({ on: z.literal('panel'), rackId: idSchema, side: z.enum(['left', 'right']), zMm: sizeMm }),
+  z.strictObject({ on: z.literal('ladder'), rackId: idSchema }),
+  z.strictObject({ on: z.literal('place'), placementId: idSchema, placeId: idSchema }),
+])
+export type Host = z.infer<typeof hostSchema>
+
+/**
+ * A piece of gear where it sits. x and y are the middle of its plan box: in the vehicle frame on bars, deck,
+ * panel and ladder; from the place's own middle when it sits in another thing's place.
+ */
+export const placementSchema = z.strictObject({
+  id: idSchema,
+  gearId: idSchema,
+  host: hostSchema,
+  xMm: positionMm,
+  yMm: positionMm,
+  turn: turnSchema,
+  onEdge: z.boolean(),
+  when: whenSchema,
+  loads: z.array(loadSchema).max(40),
+  typed: typedSchema.optional(),
+})
+export type Placement = z.infer<typeof placementSchema>
+
+/** A person or luggage inside the vehicle: counts against its payload, never against the roof. */
+export const occupantSchema = z.strictObject({ id: idSchema, name: nameSchema, mass: massSchema })
+export type Occupant = z.infer<typeof occupantSchema>
+
+/** A door, garage or car park the vehicle must pass. */
+export const clearanceSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  heightMm: sizeMm,
+  typed: typedSchema.optional(),
+})
+export type Clearance = z.infer<typeof clearanceSchema>
+
+export const useSchema = z.strictObject({
+  roadKmH: z.number().min(0).max(300),
+  trailKmH: z.number().min(0).max(200),
+  trailPitchDeg: z.number().min(0).max(60),
+  trailRollDeg: z.number().min(0).max(60),
+  snowKgPerM2: z.number().min(0).max(500),
+  occupants: z.array(occupantSchema).max(20),
+})
+export type Use = z.infer<typeof useSchema>
+
+/** A length taken with a tape: from what to what, by whom, when; every reading kept. */
+export const measurementSchema = z.strictObject({
+  id: idSchema,
+  what: nameSchema,
+  datum: z.string().max(160),
+  readingsMm: z.array(positionMm).min(1).max(40),
+  by: z.string().max(80).optional(),
+  on: z.iso.date().optional(),
+  typed: typedSchema.optional(),
+})
+
+export const jobSchema = z.strictObject({
+  name: nameSchema,
+  number: z.string().max(40).optional(),
+  customer: z.string().max(120).optional(),
+  due: z.iso.date().optional(),
+  note: z.string().max(4000).optional(),
+})
+export type Job = z.infer<typeof jobSchema>

@@ -1,0 +1,36 @@
+import * as z from 'zod'
+import { houseRulesSchema } from '../rules/house'
+import { gearSchema } from './gear'
+import { brokenReferences } from './integrity'
+import { clearanceSchema, jobSchema, measurementSchema, placementSchema, useSchema } from './placement'
+import { rackSchema } from './rack'
+import { idSchema, noteSchema } from './scalars'
+import { vehicleSchema } from './vehicle'
+
+export const FORMAT = 'ypsos-plan'
+export const FORMAT_VERSION = 1
+
+/** The whole of what people decided, and the file format itself. Nothing derived is stored in it. */
+export const planShape = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(FORMAT_VERSION),
+  id: idSchema,
+  job: jobSchema,
+  vehicle: vehicleSchema,
+  racks: z.array(rackSchema).max(12),
+  gear: z.array(gearSchema).max(500),
+  placements: z.array(placementSchema).max(1000),
+  use: useSchema,
+  clearances: z.array(clearanceSchema).max(40),
+  measurements: z.array(measurementSchema).max(400),
+  rules: houseRulesSchema,
+  note: noteSchema.optional(),
+})
+export type Plan = z.infer<typeof planShape>
+
+/** The shape and the promise that every id is unique and every reference leads somewhere. */
+export const planSchema = planShape.superRefine((plan, context) => {
+  for (const broken of brokenReferences(plan)) {
+    context.addIssue({ code: 'custom', path: [...broken.path], message: broken.message })
+  }
+})

@@ -1,0 +1,35 @@
+import { FORMAT, FORMAT_VERSION } from './plan'
+
+type Raw = Record<string, unknown>
+
+/** Lifts a file from `from` to the next version. It may assume nothing but that the file says it is `from`. */
+export interface Lift {
+  readonly from: number
+  readonly lift: (raw: Raw) => Raw
+}
+
+/** One lift for each version before the present one, oldest first. Version 1 is the first. */
+export const LIFTS: readonly Lift[] = []
+
+export type Lifted =
+  | { readonly ok: true; readonly raw: Raw }
+  | { readonly ok: false; readonly path: string; readonly reason: string }
+
+/** Brings a file of any version known to the present one, or says which field forbids it. */
+export function liftToPresent(raw: unknown, lifts: readonly Lift[] = LIFTS, present: number = FORMAT_VERSION): Lifted {
+  const fail = (path: string, reason: string): Lifted => ({ ok: false, path, reason })
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return fail('plan', 'A plan file holds one group of fields.')
+  let plan = raw as Raw
+  if (plan['format'] !== FORMAT) return fail('format', `format should be "${FORMAT}"; this file is something else.`)
+  const version = plan['version']
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('version', 'version should be a whole number from 1 up.')
+  if (version > present)
+    return fail('version', `version ${version} is newer than this Ypsos reads (${present}); open it with a newer one.`)
+  for (let at = version; at < present; at += 1) {
+    const step = lifts.find((lift) => lift.from === at)
+    if (!step) return fail('version', `version ${at} can no longer be read.`)
+    plan = { ...step.lift(plan), version: at + 1 }
+  }
+  return { ok: true, raw: plan }
+}

@@ -1,0 +1,77 @@
+import type { Plan } from '../plan/plan'
+import type { State } from '../plan/scalars'
+import { arrange, type Arrangement } from './arrangement'
+import { bodyOutline, type BodyOutline } from './body/outline'
+import { allowances, loadPath, type Allowance, type LoadPath } from './load-path'
+import { massPoints, type MassPoint } from './mass-points'
+
+/** The highest point of vehicle, racks and gear in a state: mm over the ground. */
+export interface Height {
+  readonly topMm: number
+  readonly name: string
+  readonly placementId: string | undefined
+}
+
+/** What a foot carries in each state: the load alone, and with the rack's own parts. kg; negative is uplift. */
+export interface FootLoad {
+  readonly loadKg: Readonly<Record<State, number>>
+  readonly withRackKg: Readonly<Record<State, number>>
+}
+
+/** Everything that follows from a plan. Drawings, rulers, sheets and checks read this and compute nothing of their own. */
+export interface Survey extends Arrangement {
+  readonly plan: Plan
+  readonly body: BodyOutline
+  readonly masses: readonly MassPoint[]
+  readonly footLoads: readonly FootLoad[]
+  readonly loadPath: LoadPath
+  readonly allowances: readonly Allowance[]
+  readonly heights: Readonly<Record<State, Height>>
+}
+
+function perState<T>(of: (state: State) => T): Record<State, T> {
+  return { road: of('road'), trail: of('trail'), parked: of('parked') }
+}
+
+function footLoads(arrangement: Arrangement, masses: readonly MassPoint[]): FootLoad[] {
+  const loads = arrangement.feet.map(() => ({ loadKg: perState(() => 0), withRackKg: perState(() => 0) }))
+  for (const mass of masses)
+    for (const [foot, fraction] of mass.feet) {
+      const load = loads[foot]
+      if (!load) continue
+      for (const state of mass.states) {
+        const kg = mass.kg * mass.factor * fraction
+        load.withRackKg[state] += kg
+        if (mass.of !== 'part') load.loadKg[state] += kg
+      }
+    }
+  return loads
+}
+
+function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[], state: State): Height {
+  let top: Height = { topMm: plan.vehicle.heightMm, name: plan.vehicle.name, placementId: undefined }
+  for (const rack of arrangement.racks) if (rack.topZMm > top.topMm) top = { topMm: rack.topZMm, name: rack.rack.name, placementId: undefined }
+  for (const mass of masses) {
+    if (mass.of !== 'gear' || !mass.states.includes(state) || mass.thing.box.z1 <= top.topMm) continue
+    top = { topMm: mass.thing.box.z1, name: mass.thing.gear.name, placementId: mass.thing.placement.id }
+  }
+  return top
+}
+
+/** Computes once all that follows from a plan. Same plan in, same survey out. */
+export function survey(plan: Plan): Survey {
+  const arrangement = arrange(plan)
+  const masses = massPoints(plan, arrangement)
+  const path = loadPath(plan, arrangement, masses)
+  return {
+    ...arrangement,
+    plan,
+    body: bodyOutline(plan.vehicle),
+    masses,
+    footLoads: footLoads(arrangement, masses),
+    loadPath: path,
+    allowances: allowances(arrangement, path),
+    heights: perState((state) => highest(plan, arrangement, masses, state)),
+  }
+}
+
