@@ -135,6 +135,7 @@ const onRacks =
 function rolePlan(part: Part, rack: RackAt): { units: string[]; spread: Spread; holds: (mass: MassPoint) => boolean } {
   const cargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
   const footUnits = rack.feet.map((foot) => foot.corner)
+  if (rack.feet.length === 0) return { units: ['set'], spread: onRacks(new Set([rack.index])), holds: cargo }
   switch (part.role) {
     case 'bars':
       return {

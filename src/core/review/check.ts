@@ -1,0 +1,42 @@
+import type { Command } from '../plan/command'
+import type { Part } from '../plan/rack'
+import type { Survey } from '../survey/survey'
+import type { Finding } from './finding'
+import type { Phrase } from './phrase'
+
+/** Where a rule comes from, and how far to trust the quotation. */
+export interface RuleSource {
+  readonly kind: 'published' | 'handbook' | 'practice'
+  readonly text: string
+}
+
+export const practice = (text: string): RuleSource => ({ kind: 'practice', text })
+
+/** An edit that should clear a finding, not yet verified. `sizeKg` ranks it: how much the load changes. */
+export interface Candidate {
+  readonly say: Phrase
+  readonly command: Command
+  readonly sizeKg: number
+}
+
+/** What remedies may draw on besides the plan. */
+export interface RemedyStock {
+  readonly parts: readonly Part[]
+}
+
+/** A question asked of every survey. It always answers: with a margin when all is well. */
+export interface Check {
+  readonly id: string
+  readonly title: string
+  readonly question: string
+  readonly formula: string
+  readonly source: RuleSource
+  run(survey: Survey): Iterable<Finding>
+  /** Edits that would clear one of this check's findings; each is verified before it is offered. */
+  remedies?(survey: Survey, finding: Finding, stock: RemedyStock): readonly Candidate[]
+}
+
+/** Declares a check; it holds no opinion of its own. */
+export function check(definition: Check): Check {
+  return definition
+}

@@ -1,0 +1,16 @@
+import { check, practice } from '../check'
+import { overOrClear } from '../layer-phrases'
+import { lightenLayer } from '../remedies/lighten'
+
+/** Does the worst of several alike parts stay within a figure given for each? Masses in kg, per each. */
+export const eachRating = check({
+  id: 'each-rating',
+  title: 'Each one holds',
+  question: 'Where a figure is for each bar, foot or clamp: does the one that bears most stay within it?',
+  formula: 'largest share on one of them, by the lever rule, ≤ the figure for each',
+  source: { kind: 'handbook', text: 'Lever rule for two supports; statics of rigid bodies, from memory.' },
+  *run({ loadPath }) {
+    for (const cell of loadPath.cells) if (!cell.idle && cell.per === 'each') yield* overOrClear('each-rating', cell)
+  },
+  remedies: lightenLayer,
+})

@@ -1,0 +1,67 @@
+import type { State } from '../../plan/scalars'
+import type { Survey } from '../../survey/survey'
+import { check, practice } from '../check'
+import { kmH } from '../phrase'
+
+interface SpeedLimit {
+  readonly key: string
+  readonly name: string
+  readonly kmH: number
+  readonly placementIds: readonly string[]
+}
+
+function speedLimits(survey: Survey, state: State): SpeedLimit[] {
+  const gear = survey.masses.flatMap((mass): SpeedLimit[] =>
+    mass.of === 'gear' && mass.states.includes(state) && mass.thing.gear.maxKmH !== undefined
+      ? [{ key: mass.thing.placement.id, name: mass.thing.gear.name, kmH: mass.thing.gear.maxKmH, placementIds: [mass.thing.placement.id] }]
+      : [],
+  )
+  const layers = survey.loadPath.cells.flatMap((cell): SpeedLimit[] =>
+    cell.state === state && !cell.idle && cell.limit.kind !== 'missing' && cell.limit.rating.upToKmH !== undefined
+      ? [{ key: cell.layer.id, name: cell.layer.name, kmH: cell.limit.rating.upToKmH, placementIds: [] }]
+      : [],
+  )
+  return [...gear, ...layers]
+}
+
+/** Is the planned speed within what gear and ratings allow? Speeds in km/h. */
+export const speedRating = check({
+  id: 'speed-rating',
+  title: 'Speed',
+  question: 'Is the planned speed within what each thing and each figure allows?',
+  formula: 'planned speed ≤ the lowest speed named',
+  source: practice('Some figures hold only up to a speed. Common practice, no source.'),
+  *run(survey) {
+    let named = 0
+    for (const state of ['road', 'trail'] as const) {
+      const planned = state === 'road' ? survey.plan.use.roadKmH : survey.plan.use.trailKmH
+      for (const limit of speedLimits(survey, state)) {
+        named += 1
+        const over = planned > limit.kmH
+        yield {
+          id: `speed-rating ${limit.key} ${state}`,
+          severity: over ? 'stop' : 'clear',
+          rule: 'speed-rating',
+          state,
+          subject: { placementIds: limit.placementIds },
+          measured: kmH(planned),
+          limit: kmH(limit.kmH),
+          margin: kmH(limit.kmH - planned),
+          sentence: [`${limit.name}: up to `, kmH(limit.kmH), '; the plan says ', kmH(planned), '.'],
+        }
+      }
+    }
+    if (named === 0)
+      yield { id: 'speed-rating none', severity: 'clear', rule: 'speed-rating', state: 'all', subject: { placementIds: [] }, sentence: ['Nothing on the rack names a speed of its own.'] }
+  },
+  remedies({ plan: { use } }, { limit, state }) {
+    if (!limit || state === 'all') return []
+    return [
+      {
+        say: ['Drive at most ', limit],
+        command: { do: 'setUse', use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value } },
+        sizeKg: 0,
+      },
+    ]
+  },
+})

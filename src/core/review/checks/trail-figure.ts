@@ -1,0 +1,31 @@
+import { check, practice } from '../check'
+import { cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
+import { kg } from '../phrase'
+
+/** Is the trail judged by a figure of its own, or by the road's under a house rule? */
+export const trailFigure = check({
+  id: 'trail-figure',
+  title: 'Trail figure assumed',
+  question: 'Where no trail figure is published: does the load stay within what the house rule makes of the road figure?',
+  formula: 'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
+  source: practice('A school of the trade. Common practice, no source.'),
+  *run({ loadPath }) {
+    for (const cell of loadPath.cells) {
+      if (cell.idle || cell.state !== 'trail') continue
+      if (cell.limit.kind === 'assumed' && judge(cell) === 'within')
+        yield cellFinding('trail-figure', 'mind', cell, [
+          ...holdsPhrase(cell),
+          ', ',
+          kg(cell.limit.kg - cell.countedKg),
+          ' left of ',
+          ...limitPhrase(cell),
+          '. No trail figure is published.',
+        ])
+      else if (cell.limit.kind === 'missing' && cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined))
+        yield cellFinding('trail-figure', 'findOut', cell, [
+          ...holdsPhrase(cell),
+          `, and no trail figure. The house rule is to find it: usually ${USUALLY_PRINTED[cell.layer.role]}.`,
+        ])
+    }
+  },
+})

@@ -1,0 +1,109 @@
+import type { Source } from '../plan/rating'
+import type { LayerRole } from '../survey/layers'
+import { exceeds, type Cell } from '../survey/limit'
+import { IN_STATE, type Finding, type Severity } from './finding'
+import { kg, type Phrase } from './phrase'
+
+/** Where a figure was read, in a few words. */
+export function sourceText(source: Source): string {
+  const words: Record<Source['kind'], string> = {
+    label: 'label',
+    manual: 'manual',
+    sheet: "maker's sheet",
+    measured: 'measured',
+    told: 'told, not seen',
+  }
+  const page = source.page === undefined ? '' : `, page ${source.page}`
+  const text = source.text === undefined ? '' : ` (${source.text})`
+  const on = source.on === undefined ? '' : `, read ${source.on}`
+  return `${words[source.kind]}${page}${text}${on}`
+}
+
+/** Where such a figure is usually printed. Common practice, no source. */
+export const USUALLY_PRINTED: Readonly<Record<LayerRole, string>> = {
+  carrier: 'on a label inside the lid or on the sheet that came with it',
+  deck: "in the maker's sheet, under load ratings",
+  panels: "in the maker's sheet, under load ratings",
+  bars: "on a label under the bar's end or on the last page of its sheet",
+  ladder: 'on a label on the side of the ladder',
+  trusses: "in the maker's sheet, under load ratings",
+  legs: "in the maker's sheet, under load ratings",
+  feet: "on the sheet's last page or cast into the foot",
+  fitKit: "on the kit's fit sheet for this vehicle",
+  rails: "in the vehicle's manual under roof loads, or on the rail's sheet",
+  whole: "on the cover of the rack's sheet",
+  attachment: "in the vehicle's manual, under roof racks or towing and loading",
+  roof: "in the vehicle's manual, under roof load or loading",
+  payload: 'on the plate in the door frame',
+}
+
+/** How a limit came about, as the end of a sentence. */
+export function limitPhrase(cell: Cell): Phrase {
+  const { limit, per, layer } = cell
+  const each = per === 'each' ? ` each (${layer.units[cell.unit] ?? 'one'} bears most)` : ''
+  switch (limit.kind) {
+    case 'missing':
+      return ['no figure']
+    case 'published':
+      return [kg(limit.kg), `${each}, ${sourceText(limit.rating.source)}`]
+    case 'driving':
+      return [kg(limit.kg), `${each}, its driving figure`]
+    case 'assumed':
+      return [
+        kg(limit.kg),
+        `${each}, assumed by house rule as ${limit.by === 'derate' ? `${Math.round(limit.factor * 1000) / 1000} of` : `${limit.factor} times`} the road figure`,
+      ]
+  }
+}
+
+const countedWords = (cell: Cell) =>
+  cell.counting === 'everything' && cell.layer.own.length > 0 && cell.layer.group === 'vehicle' ? ', rack included' : ''
+
+/** What a layer holds in a state, as the start of a sentence. */
+export function holdsPhrase(cell: Cell): Phrase {
+  return [`${cell.layer.name}: `, kg(cell.countedKg), ` ${IN_STATE[cell.state]}${countedWords(cell)}`]
+}
+
+/** The fields every finding about a layer shares. */
+export function cellFinding(rule: string, severity: Severity, cell: Cell, sentence: Phrase): Finding {
+  const placementIds = new Set(cell.layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
+  return {
+    id: `${rule} ${cell.layer.id} ${cell.state}`,
+    severity,
+    rule,
+    state: cell.state,
+    subject: { layerId: cell.layer.id, placementIds: [...placementIds] },
+    measured: kg(cell.countedKg),
+    ...(cell.limit.kind === 'missing' ? {} : { limit: kg(cell.limit.kg), margin: kg(cell.limit.kg - cell.countedKg) }),
+    sentence,
+  }
+}
+
+export type CellVerdict = 'within' | 'over' | 'overByGuess' | 'overByCounting'
+
+/** Whether a layer with a known limit is within it, over it, or over it only by a guess's margin or by how the figure counts. */
+export function judge(cell: Cell): CellVerdict {
+  if (cell.limit.kind === 'missing') return 'within'
+  const over = exceeds(cell.countedKg, cell.limit.kg)
+  if (!cell.countingSaid && over !== exceeds(cell.otherwiseKg, cell.limit.kg)) return 'overByCounting'
+  if (over && !exceeds(cell.kg, cell.limit.kg)) return 'overByGuess'
+  return over ? 'over' : 'within'
+}
+
+/** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
+export function* overOrClear(rule: string, cell: Cell): Iterable<Finding> {
+  if (cell.limit.kind === 'missing') return
+  const verdict = judge(cell)
+  const left = cell.limit.kg - cell.countedKg
+  if (verdict === 'over')
+    yield cellFinding(rule, 'stop', cell, [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'])
+  else if (verdict === 'within')
+    yield cellFinding(rule, 'clear', cell, [
+      ...holdsPhrase(cell),
+      cell.limit.kind === 'driving' ? ', at least ' : ', ',
+      kg(left),
+      ' left of ',
+      ...limitPhrase(cell),
+      '.',
+    ])
+}

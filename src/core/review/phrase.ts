@@ -1,0 +1,20 @@
+import type { Dimension } from '../units/dimension'
+import { formatQuantity, type UnitChoice } from '../units/format'
+
+/** A number that knows what it measures, in the core's unit. */
+export interface Amount {
+  readonly dimension: Dimension
+  readonly value: number
+}
+
+/** A sentence whose numbers are still numbers, so that each reader sees them in their own units. */
+export type Phrase = readonly (string | Amount)[]
+
+export const kg = (value: number): Amount => ({ dimension: 'mass', value })
+export const mm = (value: number): Amount => ({ dimension: 'length', value })
+export const kmH = (value: number): Amount => ({ dimension: 'speed', value })
+
+/** A phrase as plain text in the units chosen. */
+export function phraseText(phrase: Phrase, choice?: UnitChoice): string {
+  return phrase.map((bit) => (typeof bit === 'string' ? bit : formatQuantity(bit.dimension, bit.value, choice))).join('')
+}

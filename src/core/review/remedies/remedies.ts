@@ -1,0 +1,43 @@
+import { apply } from '../../plan/apply'
+import { survey as surveyOf, type Survey } from '../../survey/survey'
+import type { Candidate, RemedyStock } from '../check'
+import { CHECKS } from '../checks'
+import type { Finding } from '../finding'
+import { review, type Review } from '../review'
+
+/** An edit that was tried on the plan and clears its finding without a new Stop anywhere. */
+export type Remedy = Candidate
+
+/** How many verified remedies a finding offers. */
+const OFFERED = 3
+/** How many candidates are tried for one finding, smallest first, before giving up. */
+const TRIED = 12
+
+/**
+ * The verified remedies of one finding, smallest change first. Each candidate is applied, surveyed and reviewed
+ * again; it is offered only if this finding is gone and no Stop stands that did not stand before.
+ */
+export function remediesFor(survey: Survey, found: Review, finding: Finding, stock: RemedyStock): Remedy[] {
+  const check = CHECKS.find((each) => each.id === finding.rule)
+  if (!check?.remedies || finding.severity === 'clear') return []
+  const candidates = check.remedies(survey, finding, stock).toSorted((a, b) => a.sizeKg - b.sizeKg)
+  const before = new Set(found.findings.filter((each) => each.severity === 'stop').map((each) => each.id))
+  const offered: Remedy[] = []
+  for (const candidate of candidates.slice(0, TRIED)) {
+    if (offered.length === OFFERED) break
+    if (clears(survey, finding, candidate, before)) offered.push(candidate)
+  }
+  return offered
+}
+
+function clears(survey: Survey, finding: Finding, candidate: Candidate, before: ReadonlySet<string>): boolean {
+  const applied = apply(survey.plan, candidate.command)
+  if (!applied.ok) return false
+  const after = review(surveyOf(applied.plan))
+  return after.findings.every((each) => {
+    if (each.id === finding.id && each.severity !== 'clear' && each.severity !== 'mind') return false
+    if (each.subject.layerId !== undefined && each.subject.layerId === finding.subject.layerId && each.state === finding.state && each.severity === 'findOut')
+      return before.has(each.id) || finding.severity === 'findOut'
+    return each.severity !== 'stop' || before.has(each.id)
+  })
+}
