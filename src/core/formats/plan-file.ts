@@ -11,7 +11,9 @@ export function readPlan(raw: unknown): ReadPlan {
   const lifted = liftToPresent(raw)
   if (!lifted.ok) return { ok: false, problems: [{ path: lifted.path, text: lifted.reason }] }
   const parsed = planSchema.safeParse(lifted.raw)
-  return parsed.success ? { ok: true, plan: parsed.data } : { ok: false, problems: fieldMessages(parsed.error) }
+  return parsed.success
+    ? { ok: true, plan: parsed.data }
+    : { ok: false, problems: fieldMessages(parsed.error) }
 }
 
 /** Reads the text of a plan file. */

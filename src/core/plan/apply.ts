@@ -6,7 +6,8 @@ import { planShape, type Plan } from './plan'
 import { barsOf, type Rack } from './rack'
 import type { Rated, Rating } from './rating'
 
-export type Applied = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly reason: string }
+export type Applied =
+  { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly reason: string }
 
 class Refusal extends Error {}
 const refuse = (reason: string): never => {
@@ -19,7 +20,8 @@ const refuse = (reason: string): never => {
  */
 export function apply(plan: Plan, command: Command): Applied {
   const parsed = commandSchema.safeParse(command)
-  if (!parsed.success) return { ok: false, reason: fieldMessages(parsed.error)[0]?.text ?? 'The edit cannot be read.' }
+  if (!parsed.success)
+    return { ok: false, reason: fieldMessages(parsed.error)[0]?.text ?? 'The edit cannot be read.' }
   try {
     const singles = parsed.data.do === 'together' ? parsed.data.commands : [parsed.data]
     const next = singles.reduce(applySingle, plan)
@@ -43,7 +45,12 @@ function overfull(plan: Plan): string | undefined {
   return loads ? 'One thing cannot hold more than 40 entries.' : undefined
 }
 
-function changed<T>(list: readonly T[], matches: (item: T) => boolean, change: (item: T) => T, missing: string): T[] {
+function changed<T>(
+  list: readonly T[],
+  matches: (item: T) => boolean,
+  change: (item: T) => T,
+  missing: string,
+): T[] {
   const index = list.findIndex(matches)
   const item = list[index]
   if (item === undefined) return refuse(missing)
@@ -73,18 +80,28 @@ function retyped<T extends { typed?: Record<string, string> | undefined }>(
 }
 
 function onPlacement(plan: Plan, id: string, change: (placement: Placement) => Placement): Plan {
-  const placements = changed(plan.placements, (p) => p.id === id, change, `Nothing called "${id}" is on the plan.`)
+  const placements = changed(
+    plan.placements,
+    (p) => p.id === id,
+    change,
+    `Nothing called "${id}" is on the plan.`,
+  )
   return { ...plan, placements }
 }
 
-function onRackOf(plan: Plan, owns: (rack: Rack) => boolean, change: (rack: Rack) => Rack, missing: string): Plan {
+function onRackOf(
+  plan: Plan,
+  owns: (rack: Rack) => boolean,
+  change: (rack: Rack) => Rack,
+  missing: string,
+): Plan {
   return { ...plan, racks: changed(plan.racks, owns, change, missing) }
 }
 
 /** A thing comes off with all that stands in it or on it. */
 function takenOff(plan: Plan, ids: ReadonlySet<string>): Plan {
   const off = new Set(ids)
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false
     for (const { id, host } of plan.placements) {
       if (!off.has(id) && host.on === 'place' && off.has(host.placementId)) {
@@ -99,7 +116,9 @@ function takenOff(plan: Plan, ids: ReadonlySet<string>): Plan {
 function standsOn(placement: Placement, rack: Rack): boolean {
   const { host } = placement
   if (host.on === 'place') return false
-  return host.on === 'bars' ? barsOf(rack).some((bar) => host.barIds.includes(bar.id)) : host.rackId === rack.id
+  return host.on === 'bars'
+    ? barsOf(rack).some((bar) => host.barIds.includes(bar.id))
+    : host.rackId === rack.id
 }
 
 function ratingsEdited(rated: Rated, edit: (ratings: Rating[]) => Rating[]): Rated {
@@ -121,7 +140,9 @@ function onRated(plan: Plan, owner: RatingOwner, edit: (rated: Rated) => Rated):
         (attachment) => {
           if ('rated' in attachment) return { ...attachment, rated: edit(attachment.rated) }
           const rated = edit({ by: 'own', ratings: attachment.ratings })
-          return rated.by === 'with' ? refuse(`${attachment.name} needs a figure of its own.`) : { ...attachment, ratings: rated.ratings }
+          return rated.by === 'with'
+            ? refuse(`${attachment.name} needs a figure of its own.`)
+            : { ...attachment, ratings: rated.ratings }
         },
         `The vehicle has no attachment "${owner.id}".`,
       )
@@ -135,25 +156,44 @@ function onRated(plan: Plan, owner: RatingOwner, edit: (rated: Rated) => Rated):
         gear: changed(
           plan.gear,
           (gear) => gear.id === owner.id,
-          (gear) => (gear.carries ? { ...gear, carries: { ...gear.carries, rated: edit(gear.carries.rated) } } : refuse(`${gear.name} carries nothing.`)),
+          (gear) =>
+            gear.carries
+              ? { ...gear, carries: { ...gear.carries, rated: edit(gear.carries.rated) } }
+              : refuse(`${gear.name} carries nothing.`),
           `The plan has no gear "${owner.id}".`,
         ),
       }
   }
 }
 
-function onPart(plan: Plan, partId: string, change: (part: Rack['parts'][number]) => Rack['parts'][number]): Plan {
+function onPart(
+  plan: Plan,
+  partId: string,
+  change: (part: Rack['parts'][number]) => Rack['parts'][number],
+): Plan {
   const missing = `No rack has a part "${partId}".`
   const owns = (rack: Rack) => rack.parts.some((part) => part.id === partId)
-  return onRackOf(plan, owns, (rack) => ({ ...rack, parts: changed(rack.parts, (part) => part.id === partId, change, missing) }), missing)
+  return onRackOf(
+    plan,
+    owns,
+    (rack) => ({ ...rack, parts: changed(rack.parts, (part) => part.id === partId, change, missing) }),
+    missing,
+  )
 }
 
-function onBar(plan: Plan, barId: string, change: (bar: ReturnType<typeof barsOf>[number]) => ReturnType<typeof barsOf>[number]): Plan {
+function onBar(
+  plan: Plan,
+  barId: string,
+  change: (bar: ReturnType<typeof barsOf>[number]) => ReturnType<typeof barsOf>[number],
+): Plan {
   const missing = `No rack has a bar "${barId}".`
   return onRackOf(
     plan,
     (rack) => barsOf(rack).some((bar) => bar.id === barId),
-    (rack) => (rack.kind === 'ladder' ? rack : { ...rack, bars: changed(rack.bars, (bar) => bar.id === barId, change, missing) }),
+    (rack) =>
+      rack.kind === 'ladder'
+        ? rack
+        : { ...rack, bars: changed(rack.bars, (bar) => bar.id === barId, change, missing) },
     missing,
   )
 }
@@ -171,7 +211,8 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
     case 'turn':
       return onPlacement(plan, command.placementId, (placement) => {
         const gear = plan.gear.find((each) => each.id === placement.gearId)
-        if (!gear?.turns.includes(command.turn)) return refuse(`${gear?.name ?? 'It'} cannot lie turned by ${command.turn}°.`)
+        if (!gear?.turns.includes(command.turn))
+          return refuse(`${gear?.name ?? 'It'} cannot lie turned by ${command.turn}°.`)
         return { ...placement, turn: command.turn }
       })
     case 'setOnEdge':
@@ -183,22 +224,33 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
     case 'setWhen':
       return onPlacement(plan, command.placementId, (placement) => ({ ...placement, when: command.when }))
     case 'mount':
-      if (plan.placements.some((each) => each.id === command.placement.id)) return refuse(`"${command.placement.id}" is on the plan already.`)
+      if (plan.placements.some((each) => each.id === command.placement.id))
+        return refuse(`"${command.placement.id}" is on the plan already.`)
       if (command.placement.gearId !== command.gear.id) return refuse('The placement names other gear.')
       return {
         ...plan,
-        gear: plan.gear.some((each) => each.id === command.gear.id) ? plan.gear : [...plan.gear, command.gear],
+        gear: plan.gear.some((each) => each.id === command.gear.id)
+          ? plan.gear
+          : [...plan.gear, command.gear],
         placements: [...plan.placements, command.placement],
       }
     case 'rehost':
       return onPlacement(plan, command.placementId, (placement) =>
-        retyped({ ...placement, host: command.host, xMm: command.xMm, yMm: command.yMm }, ['xMm', 'yMm'], undefined),
+        retyped(
+          { ...placement, host: command.host, xMm: command.xMm, yMm: command.yMm },
+          ['xMm', 'yMm'],
+          undefined,
+        ),
       )
     case 'takeOff':
-      if (!plan.placements.some((each) => each.id === command.placementId)) return refuse(`Nothing called "${command.placementId}" is on the plan.`)
+      if (!plan.placements.some((each) => each.id === command.placementId))
+        return refuse(`Nothing called "${command.placementId}" is on the plan.`)
       return takenOff(plan, new Set([command.placementId]))
     case 'setLoad':
-      return onPlacement(plan, command.placementId, (placement) => ({ ...placement, loads: put(placement.loads, command.load) }))
+      return onPlacement(plan, command.placementId, (placement) => ({
+        ...placement,
+        loads: put(placement.loads, command.load),
+      }))
     case 'removeLoad':
       return onPlacement(plan, command.placementId, (placement) => ({
         ...placement,
@@ -209,40 +261,70 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
     case 'setGearMass':
       return {
         ...plan,
-        gear: changed(plan.gear, (gear) => gear.id === command.gearId, (gear) => ({ ...gear, mass: command.mass }), `The plan has no gear "${command.gearId}".`),
+        gear: changed(
+          plan.gear,
+          (gear) => gear.id === command.gearId,
+          (gear) => ({ ...gear, mass: command.mass }),
+          `The plan has no gear "${command.gearId}".`,
+        ),
       }
     case 'setVehicle':
       return { ...plan, vehicle: command.vehicle }
     case 'addRack':
-      if (plan.racks.some((rack) => rack.id === command.rack.id)) return refuse(`A rack "${command.rack.id}" is on the plan already.`)
+      if (plan.racks.some((rack) => rack.id === command.rack.id))
+        return refuse(`A rack "${command.rack.id}" is on the plan already.`)
       return { ...plan, racks: [...plan.racks, command.rack] }
     case 'setRack':
-      return onRackOf(plan, (rack) => rack.id === command.rack.id, () => command.rack, `The plan has no rack "${command.rack.id}".`)
+      return onRackOf(
+        plan,
+        (rack) => rack.id === command.rack.id,
+        () => command.rack,
+        `The plan has no rack "${command.rack.id}".`,
+      )
     case 'removeRack': {
-      const rack = plan.racks.find((each) => each.id === command.rackId) ?? refuse(`The plan has no rack "${command.rackId}".`)
-      const lost = plan.placements.filter((placement) => standsOn(placement, rack)).map((placement) => placement.id)
+      const rack =
+        plan.racks.find((each) => each.id === command.rackId) ??
+        refuse(`The plan has no rack "${command.rackId}".`)
+      const lost = plan.placements
+        .filter((placement) => standsOn(placement, rack))
+        .map((placement) => placement.id)
       return { ...takenOff(plan, new Set(lost)), racks: plan.racks.filter((each) => each !== rack) }
     }
     case 'moveBar':
-      return onBar(plan, command.barId, (bar) => retyped({ ...bar, xMm: command.xMm }, ['xMm'], command.typed))
+      return onBar(plan, command.barId, (bar) =>
+        retyped({ ...bar, xMm: command.xMm }, ['xMm'], command.typed),
+      )
     case 'setBar':
       return onBar(plan, command.bar.id, () => command.bar)
     case 'swapPart':
       return onPart(plan, command.partId, (part) =>
-        part.role === command.part.role ? command.part : refuse(`${command.part.name} cannot stand in for ${part.name}.`),
+        part.role === command.part.role
+          ? command.part
+          : refuse(`${command.part.name} cannot stand in for ${part.name}.`),
       )
     case 'setRated':
       return onRated(plan, command.owner, () => command.rated)
     case 'setRating':
-      return onRated(plan, command.owner, (rated) => ratingsEdited(rated, (ratings) => put(ratings, command.rating)))
+      return onRated(plan, command.owner, (rated) =>
+        ratingsEdited(rated, (ratings) => put(ratings, command.rating)),
+      )
     case 'removeRating':
       return onRated(plan, command.owner, (rated) =>
-        ratingsEdited(rated, (ratings) => without(ratings, command.ratingId, `There is no figure "${command.ratingId}".`)),
+        ratingsEdited(rated, (ratings) =>
+          without(ratings, command.ratingId, `There is no figure "${command.ratingId}".`),
+        ),
       )
     case 'setClearance':
       return { ...plan, clearances: put(plan.clearances, command.clearance) }
     case 'removeClearance':
-      return { ...plan, clearances: without(plan.clearances, command.clearanceId, `There is no clearance "${command.clearanceId}".`) }
+      return {
+        ...plan,
+        clearances: without(
+          plan.clearances,
+          command.clearanceId,
+          `There is no clearance "${command.clearanceId}".`,
+        ),
+      }
     case 'setUse':
       return { ...plan, use: command.use }
     case 'setRules':

@@ -1,6 +1,18 @@
 import * as z from 'zod'
 import { gearKindSchema, massSchema, ratedSchema } from './rating'
-import { idSchema, massKg, money, nameSchema, noteSchema, positionMm, sizeMm, spanMm, speedKmH, typedSchema, whenSchema } from './scalars'
+import {
+  idSchema,
+  massKg,
+  money,
+  nameSchema,
+  noteSchema,
+  positionMm,
+  sizeMm,
+  spanMm,
+  speedKmH,
+  typedSchema,
+  whenSchema,
+} from './scalars'
 
 const rangeMm = z.strictObject({ fromMm: sizeMm, toMm: sizeMm })
 
@@ -24,7 +36,12 @@ export const mountSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('uBolt'), sectionWidthMm: rangeMm, sectionHeightMm: rangeMm }),
   z.strictObject({ kind: z.literal('slat'), slotMm: spanMm }),
-  z.strictObject({ kind: z.literal('panelHoles'), pitchMm: spanMm, columns: z.number().int().min(1), rows: z.number().int().min(1) }),
+  z.strictObject({
+    kind: z.literal('panelHoles'),
+    pitchMm: spanMm,
+    columns: z.number().int().min(1),
+    rows: z.number().int().min(1),
+  }),
   z.strictObject({ kind: z.literal('bracket'), spacingMm: rangeMm, direction: z.enum(['along', 'across']) }),
 ])
 
@@ -71,7 +88,22 @@ export const gearSchema = z.strictObject({
   id: idSchema,
   kind: gearKindSchema,
   name: nameSchema,
-  shape: z.enum(['box', 'shell', 'hull', 'canoe', 'board', 'tray', 'cradles', 'clamps', 'deck', 'can', 'bag', 'person', 'wheel', 'poles']),
+  shape: z.enum([
+    'box',
+    'shell',
+    'hull',
+    'canoe',
+    'board',
+    'tray',
+    'cradles',
+    'clamps',
+    'deck',
+    'can',
+    'bag',
+    'person',
+    'wheel',
+    'poles',
+  ]),
   lengthMm: spanMm,
   widthMm: spanMm,
   heightMm: spanMm,
@@ -82,8 +114,16 @@ export const gearSchema = z.strictObject({
   turns: z.array(turnSchema).min(1).max(4),
   onEdge: z.boolean(),
   when: whenSchema,
-  carries: z.strictObject({ rated: ratedSchema, places: z.array(placeSchema).max(24), sleeps: z.number().int().min(0).max(8).optional() }).optional(),
-  contactsMm: z.strictObject({ along: z.array(positionMm).max(12), across: z.array(positionMm).max(12) }).optional(),
+  carries: z
+    .strictObject({
+      rated: ratedSchema,
+      places: z.array(placeSchema).max(24),
+      sleeps: z.number().int().min(0).max(8).optional(),
+    })
+    .optional(),
+  contactsMm: z
+    .strictObject({ along: z.array(positionMm).max(12), across: z.array(positionMm).max(12) })
+    .optional(),
   fit: fitSchema,
   gates: z.array(gateSchema).max(20).optional(),
   maxKmH: speedKmH.optional(),

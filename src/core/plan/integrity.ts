@@ -64,18 +64,26 @@ function hostProblem(
   const { host } = placement
   switch (host.on) {
     case 'bars': {
-      const unknown = host.barIds.find((id) => !plan.racks.some((rack) => barsOf(rack).some((bar) => bar.id === id)))
+      const unknown = host.barIds.find(
+        (id) => !plan.racks.some((rack) => barsOf(rack).some((bar) => bar.id === id)),
+      )
       if (unknown !== undefined) return `No rack has a bar "${unknown}".`
       return new Set(host.barIds).size < host.barIds.length ? 'A bar is named twice.' : undefined
     }
     case 'deck':
-      return plan.racks.some((rack) => rack.id === host.rackId && deckOf(rack)) ? undefined : `Rack "${host.rackId}" has no deck.`
+      return plan.racks.some((rack) => rack.id === host.rackId && deckOf(rack))
+        ? undefined
+        : `Rack "${host.rackId}" has no deck.`
     case 'panel':
-      return plan.racks.some((rack) => rack.id === host.rackId && rack.parts.some((part) => part.role === 'panels'))
+      return plan.racks.some(
+        (rack) => rack.id === host.rackId && rack.parts.some((part) => part.role === 'panels'),
+      )
         ? undefined
         : `Rack "${host.rackId}" has no side panels.`
     case 'ladder':
-      return plan.racks.some((rack) => rack.id === host.rackId && rack.kind === 'ladder') ? undefined : `"${host.rackId}" is no ladder.`
+      return plan.racks.some((rack) => rack.id === host.rackId && rack.kind === 'ladder')
+        ? undefined
+        : `"${host.rackId}" is no ladder.`
     case 'place': {
       const parent = placed.get(host.placementId)
       const places = parent && gearById.get(parent.gearId)?.carries?.places

@@ -1,6 +1,17 @@
 import * as z from 'zod'
 import { ratedSchema } from './rating'
-import { idSchema, massKg, money, nameSchema, positionMm, sizeMm, spanMm, typedSchema, whenSchema } from './scalars'
+import {
+  idSchema,
+  massKg,
+  money,
+  nameSchema,
+  positionMm,
+  sizeMm,
+  spanMm,
+  typedSchema,
+  whenSchema,
+} from './scalars'
+import { attachmentKindSchema } from './vehicle'
 
 export const PART_ROLES = [
   'deck',
@@ -35,6 +46,8 @@ export const partSchema = z.strictObject({
   eachKg: massKg,
   rated: ratedSchema,
   price: money.optional(),
+  /** The attachments it may be used over; left out when its sheet does not say. */
+  suits: z.array(attachmentKindSchema).max(13).optional(),
   fasteners: z.array(fastenerSchema).max(40).optional(),
   typed: typedSchema.optional(),
 })
@@ -69,7 +82,10 @@ export const barSchema = z
     feetYMm: z.array(positionMm).min(2).max(6),
     typed: typedSchema.optional(),
   })
-  .refine((bar) => bar.usableMm <= bar.lengthMm, { path: ['usableMm'], error: 'A bar cannot offer more width than it is long.' })
+  .refine((bar) => bar.usableMm <= bar.lengthMm, {
+    path: ['usableMm'],
+    error: 'A bar cannot offer more width than it is long.',
+  })
   .refine((bar) => bar.feetYMm.every((y, i) => i === 0 || y > (bar.feetYMm[i - 1] ?? y)), {
     path: ['feetYMm'],
     error: 'List the feet from left to right, each at its own place.',
@@ -97,7 +113,12 @@ const common = {
 
 export const rackSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('bars'), ...common, bars: z.array(barSchema).min(1).max(8) }),
-  z.strictObject({ kind: z.literal('platform'), ...common, bars: z.array(barSchema).min(2).max(8), deck: deckSchema }),
+  z.strictObject({
+    kind: z.literal('platform'),
+    ...common,
+    bars: z.array(barSchema).min(2).max(8),
+    deck: deckSchema,
+  }),
   z.strictObject({
     kind: z.literal('bed'),
     ...common,

@@ -1,5 +1,14 @@
 import * as z from 'zod'
-import { daySchema, idSchema, limitKg, massKg, nameSchema, speedKmH, stateSchema, typedSchema } from './scalars'
+import {
+  daySchema,
+  idSchema,
+  limitKg,
+  massKg,
+  nameSchema,
+  speedKmH,
+  stateSchema,
+  typedSchema,
+} from './scalars'
 
 /** Where a figure was read. `told` is hearsay: shown as such. */
 export const sourceSchema = z.strictObject({

@@ -14,6 +14,24 @@ export const BODIES = [
 export const bodySchema = z.enum(BODIES)
 export type Body = z.infer<typeof bodySchema>
 
+export const ATTACHMENT_KINDS = [
+  'raisedRail',
+  'flushRail',
+  'roofChannel',
+  'gutter',
+  'fixedPoint',
+  'hookPoint',
+  'bareRoof',
+  'drilledTop',
+  'framePoint',
+  'bedRail',
+  'bedChannel',
+  'bedSocket',
+  'hatchSeam',
+] as const
+export const attachmentKindSchema = z.enum(ATTACHMENT_KINDS)
+export type AttachmentKind = z.infer<typeof attachmentKindSchema>
+
 const rangeMm = z
   .strictObject({ fromMm: positionMm, toMm: positionMm })
   .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
@@ -23,7 +41,10 @@ const onRoof = { ...common, rated: ratedSchema }
 const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
 
 /** Points along one side; the other side mirrors them. */
-const points = z.array(z.strictObject({ xMm: positionMm, yMm: sizeMm })).min(1).max(24)
+const points = z
+  .array(z.strictObject({ xMm: positionMm, yMm: sizeMm }))
+  .min(1)
+  .max(24)
 /** Where feet may stand along a rail: anywhere in the ranges but at the posts, or only in notches. */
 const along = {
   gaugeMm: spanMm,
@@ -52,7 +73,6 @@ export const attachmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('hatchSeam'), ...offRoof, xMm: positionMm, seamGapMm: sizeMm.optional() }),
 ])
 export type Attachment = z.infer<typeof attachmentSchema>
-export type AttachmentKind = Attachment['kind']
 
 const outlinePoint = z.strictObject({ xMm: positionMm, zMm: positionMm })
 
@@ -90,7 +110,13 @@ export const obstacleSchema = z.discriminatedUnion('kind', [
     opensDeg: z.number().min(0).max(180),
   }),
   z.strictObject({ kind: z.literal('doorEdge'), ...common, halfWidthMm: spanMm, headZMm: spanMm }),
-  z.strictObject({ kind: z.literal('spoiler'), ...common, fromXMm: positionMm, toXMm: positionMm, topZMm: spanMm }),
+  z.strictObject({
+    kind: z.literal('spoiler'),
+    ...common,
+    fromXMm: positionMm,
+    toXMm: positionMm,
+    topZMm: spanMm,
+  }),
 ])
 export type Obstacle = z.infer<typeof obstacleSchema>
 

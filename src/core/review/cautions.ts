@@ -25,7 +25,11 @@ const CAUTIONS: readonly Caution[] = [
     say: 'Long loads need bow and stern lines, and flags or lamps as local law asks.',
   },
   {
-    when: (survey) => has(survey, (mass) => mass.of === 'load' && mass.load?.what.kind === 'fluid' && mass.load.what.fluid !== 'water'),
+    when: (survey) =>
+      has(
+        survey,
+        (mass) => mass.of === 'load' && mass.load?.what.kind === 'fluid' && mass.load.what.fluid !== 'water',
+      ),
     say: 'Fuel on a roof: only in approved containers, as local rules allow.',
   },
   {

@@ -31,6 +31,8 @@ export interface Check {
   readonly question: string
   readonly formula: string
   readonly source: RuleSource
+  /** What to say when the check ran and found nothing to report. */
+  readonly nothing: string
   run(survey: Survey): Iterable<Finding>
   /** Edits that would clear one of this check's findings; each is verified before it is offered. */
   remedies?(survey: Survey, finding: Finding, stock: RemedyStock): readonly Candidate[]

@@ -15,7 +15,11 @@ export const SEVERITY_WORD: Readonly<Record<Severity, string>> = {
 export const STATE_WORD: Readonly<Record<State, string>> = { road: 'Road', trail: 'Trail', parked: 'Parked' }
 
 /** How a state reads inside a sentence. */
-export const IN_STATE: Readonly<Record<State, string>> = { road: 'on the road', trail: 'on the trail', parked: 'parked' }
+export const IN_STATE: Readonly<Record<State, string>> = {
+  road: 'on the road',
+  trail: 'on the trail',
+  parked: 'parked',
+}
 
 export interface Subject {
   readonly layerId?: string

@@ -57,7 +57,9 @@ export function limitPhrase(cell: Cell): Phrase {
 }
 
 const countedWords = (cell: Cell) =>
-  cell.counting === 'everything' && cell.layer.own.length > 0 && cell.layer.group === 'vehicle' ? ', rack included' : ''
+  cell.counting === 'everything' && cell.layer.own.length > 0 && cell.layer.group === 'vehicle'
+    ? ', rack included'
+    : ''
 
 /** What a layer holds in a state, as the start of a sentence. */
 export function holdsPhrase(cell: Cell): Phrase {
@@ -66,7 +68,9 @@ export function holdsPhrase(cell: Cell): Phrase {
 
 /** The fields every finding about a layer shares. */
 export function cellFinding(rule: string, severity: Severity, cell: Cell, sentence: Phrase): Finding {
-  const placementIds = new Set(cell.layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
+  const placementIds = new Set(
+    cell.layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])),
+  )
   return {
     id: `${rule} ${cell.layer.id} ${cell.state}`,
     severity,
@@ -74,7 +78,9 @@ export function cellFinding(rule: string, severity: Severity, cell: Cell, senten
     state: cell.state,
     subject: { layerId: cell.layer.id, placementIds: [...placementIds] },
     measured: kg(cell.countedKg),
-    ...(cell.limit.kind === 'missing' ? {} : { limit: kg(cell.limit.kg), margin: kg(cell.limit.kg - cell.countedKg) }),
+    ...(cell.limit.kind === 'missing'
+      ? {}
+      : { limit: kg(cell.limit.kg), margin: kg(cell.limit.kg - cell.countedKg) }),
     sentence,
   }
 }
@@ -96,7 +102,14 @@ export function* overOrClear(rule: string, cell: Cell): Iterable<Finding> {
   const verdict = judge(cell)
   const left = cell.limit.kg - cell.countedKg
   if (verdict === 'over')
-    yield cellFinding(rule, 'stop', cell, [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'])
+    yield cellFinding(rule, 'stop', cell, [
+      ...holdsPhrase(cell),
+      ', ',
+      kg(-left),
+      ' over ',
+      ...limitPhrase(cell),
+      '.',
+    ])
   else if (verdict === 'within')
     yield cellFinding(rule, 'clear', cell, [
       ...holdsPhrase(cell),

@@ -16,5 +16,7 @@ export const kmH = (value: number): Amount => ({ dimension: 'speed', value })
 
 /** A phrase as plain text in the units chosen. */
 export function phraseText(phrase: Phrase, choice?: UnitChoice): string {
-  return phrase.map((bit) => (typeof bit === 'string' ? bit : formatQuantity(bit.dimension, bit.value, choice))).join('')
+  return phrase
+    .map((bit) => (typeof bit === 'string' ? bit : formatQuantity(bit.dimension, bit.value, choice)))
+    .join('')
 }

@@ -110,7 +110,11 @@ export function turned(x: number, y: number, turn: Turn): readonly [number, numb
 }
 
 /** Length, width and height of a piece of gear as it lies: quarter turned, on edge or both. mm. */
-export function sizeAsPlaced(gear: Gear, turn: Turn, onEdge: boolean): { length: number; width: number; height: number } {
+export function sizeAsPlaced(
+  gear: Gear,
+  turn: Turn,
+  onEdge: boolean,
+): { length: number; width: number; height: number } {
   const across = onEdge ? gear.heightMm : gear.widthMm
   const height = onEdge ? gear.widthMm : gear.heightMm
   return turn === 90 || turn === 270
@@ -188,7 +192,10 @@ export function arrange(plan: Plan): Arrangement {
       allBars.push(at)
       return at
     })
-    const barTop = bars.reduce((top, { box }) => Math.max(top, box.z1), rack.kind === 'ladder' ? rack.topZMm : datum)
+    const barTop = bars.reduce(
+      (top, { box }) => Math.max(top, box.z1),
+      rack.kind === 'ladder' ? rack.topZMm : datum,
+    )
     const deck = deckOf(rack)
     const deckBox = deck && {
       x0: deck.xMm - deck.lengthMm / 2,

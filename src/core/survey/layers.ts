@@ -82,7 +82,14 @@ const ATTACHMENT_WORD: Readonly<Record<AttachmentKind, string>> = {
   hatchSeam: 'hatch',
 }
 
-const POINT_KINDS: ReadonlySet<AttachmentKind> = new Set(['fixedPoint', 'hookPoint', 'framePoint', 'bedSocket', 'drilledTop', 'bareRoof'])
+const POINT_KINDS: ReadonlySet<AttachmentKind> = new Set([
+  'fixedPoint',
+  'hookPoint',
+  'framePoint',
+  'bedSocket',
+  'drilledTop',
+  'bareRoof',
+])
 const SIDES = ['left', 'right'] as const
 
 /** How a mass spreads over the units of a layer. */
@@ -90,7 +97,8 @@ type Spread = (mass: MassPoint) => readonly { readonly unit: number; readonly fr
 
 function members(masses: readonly MassPoint[], spread: Spread): Member[] {
   const list: Member[] = []
-  for (const mass of masses) for (const { unit, fraction } of spread(mass)) if (fraction !== 0) list.push({ mass, unit, fraction })
+  for (const mass of masses)
+    for (const { unit, fraction } of spread(mass)) if (fraction !== 0) list.push({ mass, unit, fraction })
   return list
 }
 
@@ -132,7 +140,10 @@ const onRacks =
     return [{ unit: 0, fraction }]
   }
 
-function rolePlan(part: Part, rack: RackAt): { units: string[]; spread: Spread; holds: (mass: MassPoint) => boolean } {
+function rolePlan(
+  part: Part,
+  rack: RackAt,
+): { units: string[]; spread: Spread; holds: (mass: MassPoint) => boolean } {
   const cargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
   const footUnits = rack.feet.map((foot) => foot.corner)
   if (rack.feet.length === 0) return { units: ['set'], spread: onRacks(new Set([rack.index])), holds: cargo }
@@ -144,9 +155,17 @@ function rolePlan(part: Part, rack: RackAt): { units: string[]; spread: Spread; 
         holds: (mass) => cargo(mass) && 'via' in mass && (mass.via === 'bars' || mass.via === 'deck'),
       }
     case 'deck':
-      return { units: ['deck'], spread: onRacks(new Set([rack.index])), holds: (mass) => 'via' in mass && mass.via === 'deck' }
+      return {
+        units: ['deck'],
+        spread: onRacks(new Set([rack.index])),
+        holds: (mass) => 'via' in mass && mass.via === 'deck',
+      }
     case 'panels':
-      return { units: [...SIDES], spread: bySide(rack.feet), holds: (mass) => 'via' in mass && mass.via === 'panel' }
+      return {
+        units: [...SIDES],
+        spread: bySide(rack.feet),
+        holds: (mass) => 'via' in mass && mass.via === 'panel',
+      }
     case 'trusses':
     case 'rails':
       return { units: [...SIDES], spread: bySide(rack.feet), holds: cargo }
@@ -166,7 +185,8 @@ function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Layer[] {
     .toSorted((a, b) => STACK[a.role] - STACK[b.role])
     .map((part): Layer => {
       const { units, spread, holds } = rolePlan(part, rack)
-      const above = (mass: MassPoint) => mass.of === 'part' && STACK[mass.role] <= STACK[part.role] && mass.racks[0]?.[0] === rack.index
+      const above = (mass: MassPoint) =>
+        mass.of === 'part' && STACK[mass.role] <= STACK[part.role] && mass.racks[0]?.[0] === rack.index
       return {
         id: `part:${part.id}`,
         group: 'rack',
@@ -181,12 +201,16 @@ function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Layer[] {
         usualCounting: part.role === 'rails' ? 'everything' : 'load',
         load: members(masses.filter(holds), spread),
         own: members(masses.filter(above), spread),
-        governs: true,
+        governs: part.role !== 'panels',
       }
     })
 }
 
-function carrierLayer(thing: ThingAt, under: ReadonlyMap<ThingAt, readonly MassPoint[]>, self: readonly MassPoint[]): Layer | undefined {
+function carrierLayer(
+  thing: ThingAt,
+  under: ReadonlyMap<ThingAt, readonly MassPoint[]>,
+  self: readonly MassPoint[],
+): Layer | undefined {
   const { carries } = thing.gear
   if (!carries || carries.rated.by === 'with') return undefined
   const places = carries.places
@@ -194,7 +218,9 @@ function carrierLayer(thing: ThingAt, under: ReadonlyMap<ThingAt, readonly MassP
   const spread: Spread = (mass) => {
     const slot = units.length > 1 ? placeUnder(mass, thing) : undefined
     const unit = slot === undefined ? -1 : places.findIndex((place) => place.id === slot)
-    return unit >= 0 ? [{ unit, fraction: 1 }] : units.map((_, each) => ({ unit: each, fraction: 1 / units.length }))
+    return unit >= 0
+      ? [{ unit, fraction: 1 }]
+      : units.map((_, each) => ({ unit: each, fraction: 1 / units.length }))
   }
   return {
     id: `carrier:${thing.placement.id}`,
@@ -259,7 +285,8 @@ function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly
   return plan.vehicle.attachments.flatMap((attachment): Layer[] => {
     const racks = arrangement.racks.filter((rack) => rack.attachment === attachment)
     if (racks.length === 0) return []
-    const rated = 'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
+    const rated =
+      'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
     if (rated.by === 'with') return []
     const feet = racks.flatMap((rack) => rack.feet)
     const indices = new Set(racks.map((rack) => rack.index))
@@ -279,8 +306,14 @@ function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly
         units: feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES],
         states: STATES,
         usualCounting: 'everything',
-        load: members(masses.filter((mass) => isCargo(mass) && here(mass)), spread),
-        own: members(masses.filter((mass) => isPart(mass) && here(mass)), spread),
+        load: members(
+          masses.filter((mass) => isCargo(mass) && here(mass)),
+          spread,
+        ),
+        own: members(
+          masses.filter((mass) => isPart(mass) && here(mass)),
+          spread,
+        ),
         governs: true,
       },
     ]
@@ -314,7 +347,8 @@ function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPo
 /** What the vehicle may carry in all while it drives, when both its masses are known. */
 function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
   const { grossKg, kerbKg, source, name } = plan.vehicle
-  if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0) return []
+  if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0)
+    return []
   const whole: Spread = () => [{ unit: 0, fraction: 1 }]
   const states: readonly State[] = ['road', 'trail']
   return [
@@ -337,7 +371,10 @@ function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly Mas
       units: ['vehicle'],
       states,
       usualCounting: 'everything',
-      load: members(masses.filter((mass) => !isPart(mass)), whole),
+      load: members(
+        masses.filter((mass) => !isPart(mass)),
+        whole,
+      ),
       own: members(masses.filter(isPart), whole),
       governs: false,
     },

@@ -9,7 +9,13 @@ import type { Counting, Layer, Member } from './layers'
  */
 export type Limit =
   | { readonly kind: 'published'; readonly kg: number; readonly rating: Rating }
-  | { readonly kind: 'assumed'; readonly kg: number; readonly rating: Rating; readonly by: 'derate' | 'ruleOfThree'; readonly factor: number }
+  | {
+      readonly kind: 'assumed'
+      readonly kg: number
+      readonly rating: Rating
+      readonly by: 'derate' | 'ruleOfThree'
+      readonly factor: number
+    }
   | { readonly kind: 'driving'; readonly kg: number; readonly rating: Rating }
   | { readonly kind: 'missing'; readonly driving: Rating | undefined }
 
@@ -95,7 +101,15 @@ function candidate(layer: Layer, both: BothSums, rating: Rating, factor: number)
   const mine = both[counting]
   const limitKg = rating.kg * factor
   if (rating.per === 'set')
-    return { rating, limitKg, counting, unit: 0, kg: mine.kg, countedKg: mine.countedKg, otherwiseKg: other.countedKg }
+    return {
+      rating,
+      limitKg,
+      counting,
+      unit: 0,
+      kg: mine.kg,
+      countedKg: mine.countedKg,
+      otherwiseKg: other.countedKg,
+    }
   const unit = worst(mine.unitCountedKg)
   return {
     rating,
@@ -110,7 +124,8 @@ function candidate(layer: Layer, both: BothSums, rating: Rating, factor: number)
 
 function tightest(list: readonly Candidate[]): Candidate | undefined {
   return list.reduce<Candidate | undefined>(
-    (least, each) => (least && least.limitKg - least.countedKg <= each.limitKg - each.countedKg ? least : each),
+    (least, each) =>
+      least && least.limitKg - least.countedKg <= each.limitKg - each.countedKg ? least : each,
     undefined,
   )
 }
@@ -118,7 +133,9 @@ function tightest(list: readonly Candidate[]): Candidate | undefined {
 /** Ratings for one kind of gear apply only where such gear hangs on the layer. */
 function applies(rating: Rating, layer: Layer, state: State): boolean {
   if (rating.gearKind === undefined) return true
-  return layer.load.some(({ mass }) => 'thing' in mass && mass.thing.gear.kind === rating.gearKind && mass.states.includes(state))
+  return layer.load.some(
+    ({ mass }) => 'thing' in mass && mass.thing.gear.kind === rating.gearKind && mass.states.includes(state),
+  )
 }
 
 /** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
@@ -126,23 +143,40 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
   const both: BothSums = { load: sums(layer, state, 'load'), everything: sums(layer, state, 'everything') }
   const idle = !layer.load.some(({ mass }) => mass.kg > 0 && mass.states.includes(state))
   const inState = (which: State) =>
-    layer.ratings.filter((rating) => rating.state === which && applies(rating, layer, state)).map((rating) => candidate(layer, both, rating, 1))
+    layer.ratings
+      .filter((rating) => rating.state === which && applies(rating, layer, state))
+      .map((rating) => candidate(layer, both, rating, 1))
 
   const published = tightest(inState(state))
-  if (published) return known(published, { kind: 'published', kg: published.limitKg, rating: published.rating })
+  if (published)
+    return known(published, { kind: 'published', kg: published.limitKg, rating: published.rating })
 
   const road = inState('road')
   const driving = tightest(state === 'parked' && road.length === 0 ? inState('trail') : road)
   if (state === 'trail' && driving && rules.trailMissing.school === 'derate') {
     const { factor } = rules.trailMissing
     const derated = tightest(road.map(({ rating }) => candidate(layer, both, rating, factor))) ?? driving
-    return known(derated, { kind: 'assumed', kg: derated.limitKg, rating: derated.rating, by: 'derate', factor })
+    return known(derated, {
+      kind: 'assumed',
+      kg: derated.limitKg,
+      rating: derated.rating,
+      by: 'derate',
+      factor,
+    })
   }
   if (state === 'parked' && driving) {
-    if (!exceeds(driving.countedKg, driving.limitKg)) return known(driving, { kind: 'driving', kg: driving.limitKg, rating: driving.rating })
+    if (!exceeds(driving.countedKg, driving.limitKg))
+      return known(driving, { kind: 'driving', kg: driving.limitKg, rating: driving.rating })
     if (rules.parkedMissing === 'ruleOfThree') {
       const tripled = tightest(road.map(({ rating }) => candidate(layer, both, rating, 3)))
-      if (tripled) return known(tripled, { kind: 'assumed', kg: tripled.limitKg, rating: tripled.rating, by: 'ruleOfThree', factor: 3 })
+      if (tripled)
+        return known(tripled, {
+          kind: 'assumed',
+          kg: tripled.limitKg,
+          rating: tripled.rating,
+          by: 'ruleOfThree',
+          factor: 3,
+        })
     }
   }
   const counting = layer.usualCounting
@@ -201,5 +235,10 @@ export function cellParts(cell: Cell): CellPart[] {
     if (!member.mass.states.includes(state) || (per === 'each' && member.unit !== unit)) continue
     lines.set(member.mass, (lines.get(member.mass) ?? 0) + member.fraction)
   }
-  return [...lines].map(([mass, fraction]) => ({ mass, fraction, kg: mass.kg * fraction, countedKg: mass.kg * fraction * mass.factor }))
+  return [...lines].map(([mass, fraction]) => ({
+    mass,
+    fraction,
+    kg: mass.kg * fraction,
+    countedKg: mass.kg * fraction * mass.factor,
+  }))
 }

@@ -18,15 +18,28 @@ export interface LoadPath {
  * only what the known links leave at most; where a driving figure stands in for parked, it is at least that. kg.
  */
 export type Allowance =
-  | { readonly kind: 'known' | 'atLeast'; readonly rackId: string; readonly state: State; readonly kg: number; readonly binding: Cell }
-  | { readonly kind: 'unknown'; readonly rackId: string; readonly state: State; readonly atMostKg: number | undefined; readonly unrated: readonly Layer[] }
+  | {
+      readonly kind: 'known' | 'atLeast'
+      readonly rackId: string
+      readonly state: State
+      readonly kg: number
+      readonly binding: Cell
+    }
+  | {
+      readonly kind: 'unknown'
+      readonly rackId: string
+      readonly state: State
+      readonly atMostKg: number | undefined
+      readonly unrated: readonly Layer[]
+    }
 
 /** All layers in all states, with what governs each state. */
 export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): LoadPath {
   const layers = layersOf(plan, arrangement, masses)
   const cells = layers.flatMap((layer) => layer.states.map((state) => cellOf(layer, state, plan.rules)))
   const byKey = new Map(cells.map((cell) => [`${cell.state} ${cell.layer.id}`, cell]))
-  const governing = (state: State) => leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))
+  const governing = (state: State) =>
+    leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))
   return {
     layers,
     cells,
@@ -37,7 +50,8 @@ export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly 
 
 function leastLeft(cells: readonly Cell[]): Cell | undefined {
   return cells.reduce<Cell | undefined>(
-    (least, cell) => (cell.leftKg !== undefined && (least?.leftKg === undefined || cell.leftKg < least.leftKg) ? cell : least),
+    (least, cell) =>
+      cell.leftKg !== undefined && (least?.leftKg === undefined || cell.leftKg < least.leftKg) ? cell : least,
     undefined,
   )
 }
@@ -49,14 +63,22 @@ export function allowances(arrangement: Arrangement, path: LoadPath): Allowance[
 
 function allowance(rackId: string, state: State, path: LoadPath): Allowance {
   const cells = path.cells.filter(
-    (cell) => cell.state === state && cell.layer.group !== 'carrier' && cell.layer.role !== 'panels' && cell.layer.rackIds.includes(rackId),
+    (cell) =>
+      cell.state === state &&
+      cell.layer.group !== 'carrier' &&
+      cell.layer.role !== 'panels' &&
+      cell.layer.rackIds.includes(rackId),
   )
   const unrated = cells.filter((cell) => cell.limit.kind === 'missing').map((cell) => cell.layer)
   const binding = cells.reduce<Cell | undefined>(
-    (least, cell) => (cell.addableKg !== undefined && (least?.addableKg === undefined || cell.addableKg < least.addableKg) ? cell : least),
+    (least, cell) =>
+      cell.addableKg !== undefined && (least?.addableKg === undefined || cell.addableKg < least.addableKg)
+        ? cell
+        : least,
     undefined,
   )
   const kg = Math.max(0, binding?.addableKg ?? 0)
-  if (unrated.length > 0 || !binding) return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated }
+  if (unrated.length > 0 || !binding)
+    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated }
   return { kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known', rackId, state, kg, binding }
 }

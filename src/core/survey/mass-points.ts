@@ -89,10 +89,20 @@ function onSide(rack: RackAt, side: 'left' | 'right', at: Point): Hold {
     feet.map((foot) => foot.xMm),
     at.x,
   )
-  return { via: 'panel', feet: feet.map(({ index }, i): Share => [index, shares[i] ?? 0]), bars: [], racks: [[rack.index, 1]] }
+  return {
+    via: 'panel',
+    feet: feet.map(({ index }, i): Share => [index, shares[i] ?? 0]),
+    bars: [],
+    racks: [[rack.index, 1]],
+  }
 }
 
-function holdOf(arrangement: Arrangement, barIndexById: ReadonlyMap<string, number>, thing: ThingAt, at: Point): Hold {
+function holdOf(
+  arrangement: Arrangement,
+  barIndexById: ReadonlyMap<string, number>,
+  thing: ThingAt,
+  at: Point,
+): Hold {
   let root = thing
   while (root.parent) root = root.parent
   const { host } = root.placement
@@ -150,24 +160,79 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
     const states = present(thing)
     const hold = holdOf(arrangement, barIndexById, thing, centre)
     const base = { thing, at: centre, ...hold }
-    points.push({ ...base, of: 'gear', id: placement.id, label: gear.name, kg: gear.mass.kg, basis: gear.mass.basis, factor: factorOf(gear.mass.basis), states })
+    points.push({
+      ...base,
+      of: 'gear',
+      id: placement.id,
+      label: gear.name,
+      kg: gear.mass.kg,
+      basis: gear.mass.basis,
+      factor: factorOf(gear.mass.basis),
+      states,
+    })
     for (const load of placement.loads) {
       const { kg, basis } = loadMass(load)
-      points.push({ ...base, of: 'load', load, id: `${placement.id}/${load.id}`, label: load.name, kg, basis, factor: factorOf(basis), states: both(states, statesOf(load.when)) })
+      points.push({
+        ...base,
+        of: 'load',
+        load,
+        id: `${placement.id}/${load.id}`,
+        label: load.name,
+        kg,
+        basis,
+        factor: factorOf(basis),
+        states: both(states, statesOf(load.when)),
+      })
     }
     if (gear.wetKg !== undefined && gear.wetKg > 0)
-      points.push({ ...base, of: 'wet', id: `${placement.id}/wet`, label: `${gear.name}, wet`, kg: gear.wetKg, basis: 'computed', factor: 1, states })
-    if (plan.use.snowKgPerM2 > 0 && !thing.parent && placement.host.on !== 'panel' && placement.host.on !== 'ladder') {
+      points.push({
+        ...base,
+        of: 'wet',
+        id: `${placement.id}/wet`,
+        label: `${gear.name}, wet`,
+        kg: gear.wetKg,
+        basis: 'computed',
+        factor: 1,
+        states,
+      })
+    if (
+      plan.use.snowKgPerM2 > 0 &&
+      !thing.parent &&
+      placement.host.on !== 'panel' &&
+      placement.host.on !== 'ladder'
+    ) {
       const { x0, x1, y0, y1 } = thing.box
       const kg = (plan.use.snowKgPerM2 * (x1 - x0) * (y1 - y0)) / 1e6
-      points.push({ ...base, of: 'snow', id: `${placement.id}/snow`, label: `Snow on ${gear.name}`, kg, basis: 'computed', factor: 1, states: both(states, PARKED) })
+      points.push({
+        ...base,
+        of: 'snow',
+        id: `${placement.id}/snow`,
+        label: `Snow on ${gear.name}`,
+        kg,
+        basis: 'computed',
+        factor: 1,
+        states: both(states, PARKED),
+      })
     }
   }
   for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack))
   for (const occupant of plan.use.occupants) {
     const { kg, basis } = occupant.mass
     const at = { x: 0, y: 0, z: 0 }
-    points.push({ of: 'occupant', occupantId: occupant.id, id: `occupant:${occupant.id}`, label: occupant.name, kg, basis, factor: factorOf(basis), states: DRIVING, at, feet: [], bars: [], racks: [] })
+    points.push({
+      of: 'occupant',
+      occupantId: occupant.id,
+      id: `occupant:${occupant.id}`,
+      label: occupant.name,
+      kg,
+      basis,
+      factor: factorOf(basis),
+      states: DRIVING,
+      at,
+      feet: [],
+      bars: [],
+      racks: [],
+    })
   }
   return points
 }
@@ -177,12 +242,26 @@ function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
   const { rack, feet, bars, deck, index } = rackAt
   const states = rack.kind === 'ladder' ? statesOf(rack.when) : ALL
   const middle: Point = {
-    x: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.xMm, 0) / feet.length : rack.kind === 'ladder' ? rack.xMm : 0,
+    x:
+      feet.length > 0
+        ? feet.reduce((sum, foot) => sum + foot.xMm, 0) / feet.length
+        : rack.kind === 'ladder'
+          ? rack.xMm
+          : 0,
     y: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length : 0,
     z: rackAt.topZMm,
   }
   return rack.parts.flatMap((part): MassPoint[] => {
-    const common = { of: 'part' as const, role: part.role, partId: part.id, basis: 'maker' as const, factor: 1, states, label: part.name, racks: [[index, 1]] as const }
+    const common = {
+      of: 'part' as const,
+      role: part.role,
+      partId: part.id,
+      basis: 'maker' as const,
+      factor: 1,
+      states,
+      label: part.name,
+      racks: [[index, 1]] as const,
+    }
     const kg = part.count * part.eachKg
     if (part.role === 'bars' && bars.length > 0)
       return bars.map((bar) => ({
@@ -204,6 +283,15 @@ function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
       )
       return [{ ...common, id: part.id, kg, at, bars: hold.bars, feet: hold.feet }]
     }
-    return [{ ...common, id: part.id, kg, at: middle, bars: [], feet: feet.map((foot): Share => [foot.index, 1 / feet.length]) }]
+    return [
+      {
+        ...common,
+        id: part.id,
+        kg,
+        at: middle,
+        bars: [],
+        feet: feet.map((foot): Share => [foot.index, 1 / feet.length]),
+      },
+    ]
   })
 }

@@ -50,7 +50,8 @@ function footLoads(arrangement: Arrangement, masses: readonly MassPoint[]): Foot
 
 function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[], state: State): Height {
   let top: Height = { topMm: plan.vehicle.heightMm, name: plan.vehicle.name, placementId: undefined }
-  for (const rack of arrangement.racks) if (rack.topZMm > top.topMm) top = { topMm: rack.topZMm, name: rack.rack.name, placementId: undefined }
+  for (const rack of arrangement.racks)
+    if (rack.topZMm > top.topMm) top = { topMm: rack.topZMm, name: rack.rack.name, placementId: undefined }
   for (const mass of masses) {
     if (mass.of !== 'gear' || !mass.states.includes(state) || mass.thing.box.z1 <= top.topMm) continue
     top = { topMm: mass.thing.box.z1, name: mass.thing.gear.name, placementId: mass.thing.placement.id }
@@ -74,4 +75,3 @@ export function survey(plan: Plan): Survey {
     heights: perState((state) => highest(plan, arrangement, masses, state)),
   }
 }
-

@@ -26,7 +26,12 @@ const inches = ['"', '″', '”', "''", 'in', 'in.', 'inch', 'inches']
 
 export const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   length: [
-    { symbol: 'mm', system: 'metric', factor: 1, spellings: ['mm', 'millimetre', 'millimetres', 'millimeters'] },
+    {
+      symbol: 'mm',
+      system: 'metric',
+      factor: 1,
+      spellings: ['mm', 'millimetre', 'millimetres', 'millimeters'],
+    },
     { symbol: 'cm', system: 'metric', factor: 10, spellings: ['cm', 'centimetre', 'centimetres'] },
     { symbol: 'm', system: 'metric', factor: 1000, spellings: ['m', 'metre', 'metres', 'meter', 'meters'] },
     { symbol: 'in', system: 'us', factor: INCH_MM, spellings: inches },
@@ -35,7 +40,12 @@ export const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   mass: [
     { symbol: 'kg', system: 'metric', factor: 1, spellings: ['kg', 'kgs', 'kilo', 'kilos'] },
     { symbol: 'g', system: 'metric', factor: 0.001, spellings: ['g', 'gram', 'grams'] },
-    { symbol: 'lb', system: 'us', factor: POUND_KG, spellings: ['lb', 'lbs', 'lb.', 'lbs.', '#', 'pound', 'pounds'] },
+    {
+      symbol: 'lb',
+      system: 'us',
+      factor: POUND_KG,
+      spellings: ['lb', 'lbs', 'lb.', 'lbs.', '#', 'pound', 'pounds'],
+    },
     { symbol: 'oz', system: 'us', factor: POUND_KG / 16, spellings: ['oz', 'ounce', 'ounces'] },
   ],
   torque: [
@@ -44,13 +54,39 @@ export const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
       symbol: 'lbf·ft',
       system: 'us',
       factor: (POUND_FORCE_N * INCH_MM * 12) / 1000,
-      spellings: ['lbf·ft', 'lbfft', 'lbf-ft', 'lbf.ft', 'ft-lb', 'ft-lbs', 'ftlb', 'ftlbs', 'ft·lb', 'lb-ft', 'lbft', 'ft-lbf'],
+      spellings: [
+        'lbf·ft',
+        'lbfft',
+        'lbf-ft',
+        'lbf.ft',
+        'ft-lb',
+        'ft-lbs',
+        'ftlb',
+        'ftlbs',
+        'ft·lb',
+        'lb-ft',
+        'lbft',
+        'ft-lbf',
+      ],
     },
     {
       symbol: 'lbf·in',
       system: 'us',
       factor: (POUND_FORCE_N * INCH_MM) / 1000,
-      spellings: ['lbf·in', 'lbfin', 'lbf-in', 'lbf.in', 'in-lb', 'in-lbs', 'inlb', 'inlbs', 'in·lb', 'lb-in', 'lbin', 'in-lbf'],
+      spellings: [
+        'lbf·in',
+        'lbfin',
+        'lbf-in',
+        'lbf.in',
+        'in-lb',
+        'in-lbs',
+        'inlb',
+        'inlbs',
+        'in·lb',
+        'lb-in',
+        'lbin',
+        'in-lbf',
+      ],
     },
   ],
   volume: [

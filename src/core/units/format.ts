@@ -26,7 +26,12 @@ export function inchParts(mm: number, denominator: Denominator): InchParts {
     numerator /= 2
     below /= 2
   }
-  return { negative: mm < 0 && steps > 0, whole: Math.floor(steps / denominator), numerator, denominator: below }
+  return {
+    negative: mm < 0 && steps > 0,
+    whole: Math.floor(steps / denominator),
+    numerator,
+    denominator: below,
+  }
 }
 
 const MINUS = '\u2212'
@@ -77,6 +82,11 @@ export function formatQuantity(dimension: Dimension, value: number, choice: Unit
 }
 
 /** A value in one named unit, without its symbol: for the columns of a table that names the unit once. */
-export function amountIn(dimension: Dimension, value: number, symbol: string, places = PLACES[dimension]): string {
+export function amountIn(
+  dimension: Dimension,
+  value: number,
+  symbol: string,
+  places = PLACES[dimension],
+): string {
   return formatNumber(value / unitOf(dimension, symbol).factor, places)
 }

@@ -87,16 +87,22 @@ export function parseQuantity(
   bare: Unit = homeUnit(dimension, system),
 ): Parsed {
   const typed = input.trim()
-  const fail = (why: string): Parsed => ({ ok: false, reason: `${why} Write it like ${EXAMPLES[dimension]}.` })
+  const fail = (why: string): Parsed => ({
+    ok: false,
+    reason: `${why} Write it like ${EXAMPLES[dimension]}.`,
+  })
   if (typed === '') return fail('Nothing was typed.')
   if (typed.length > 60) return fail('That is too long for a measurement.')
   const unsigned = typed.replace(/^[-−–]\s*/, '')
   const sign = unsigned === typed ? 1 : -1
-  const text = unsigned.replace(/(\d)?\s*([½¼¾⅛⅜⅝⅞])/g, (_, digit: string | undefined, glyph: string) =>
-    `${digit === undefined ? '' : `${digit} `}${VULGAR[glyph] ?? ''}`,
+  const text = unsigned.replace(
+    /(\d)?\s*([½¼¾⅛⅜⅝⅞])/g,
+    (_, digit: string | undefined, glyph: string) =>
+      `${digit === undefined ? '' : `${digit} `}${VULGAR[glyph] ?? ''}`,
   )
   const first = leadingAmount(text)
-  if ('reason' in first) return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)
+  if ('reason' in first)
+    return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)
   if (first.rest === '') return finish(first.value * bare.factor)
   const { word, tail } = splitUnit(dimension, first.rest)
   const unit = findUnit(dimension, word)
@@ -105,7 +111,8 @@ export function parseQuantity(
 
   const smaller = SMALLER[unit.symbol]
   const second = leadingAmount(tail.replace(/^-\s*/, ''))
-  if (smaller === undefined || 'reason' in second) return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
+  if (smaller === undefined || 'reason' in second)
+    return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
   const tailUnit = second.rest === '' ? findUnit(dimension, smaller) : findUnit(dimension, second.rest)
   if (tailUnit?.symbol !== smaller) return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
   return finish(first.value * unit.factor + second.value * tailUnit.factor)

@@ -7,13 +7,20 @@ import { lightenLayer } from '../remedies/lighten'
 export const countsUnsaid = check({
   id: 'counts-unsaid',
   title: 'What the figure counts',
-  question: 'Where a source does not say whether its figure counts the rack itself: does the verdict hang on it?',
+  question:
+    'Where a source does not say whether its figure counts the rack itself: does the verdict hang on it?',
   formula: 'over the figure counted one way, within it counted the other way',
-  source: practice('Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.'),
+  source: practice(
+    'Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.',
+  ),
+  nothing: 'No verdict hangs on what a figure counts.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.limit.kind === 'missing' || judge(cell) !== 'overByCounting') continue
-      const [withOwn, without] = cell.counting === 'everything' ? [cell.countedKg, cell.otherwiseKg] : [cell.otherwiseKg, cell.countedKg]
+      const [withOwn, without] =
+        cell.counting === 'everything'
+          ? [cell.countedKg, cell.otherwiseKg]
+          : [cell.otherwiseKg, cell.countedKg]
       yield cellFinding('counts-unsaid', 'findOut', cell, [
         ...holdsPhrase(cell),
         ': ',

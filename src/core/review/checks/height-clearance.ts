@@ -6,24 +6,40 @@ import { mm } from '../phrase'
 
 const DRIVING: readonly State[] = ['road', 'trail']
 
-/** The state in which the load stands highest on wheels. */
-function tallest(survey: Survey): State {
-  return survey.heights.trail.topMm > survey.heights.road.topMm ? 'trail' : 'road'
-}
-
 function candidates(survey: Survey, finding: Finding): Candidate[] {
   const id = finding.subject.placementIds[0]
   const thing = id === undefined ? undefined : survey.thingById.get(id)
   if (!thing) return []
   const { placement, gear } = thing
   const flip = gear.onEdge && (placement.onEdge ? gear.heightMm < gear.widthMm : gear.widthMm < gear.heightMm)
-  const mass = survey.masses.reduce((sum, point) => ('thing' in point && point.thing === thing ? sum + point.kg : sum), 0)
+  const mass = survey.masses.reduce(
+    (sum, point) => ('thing' in point && point.thing === thing ? sum + point.kg : sum),
+    0,
+  )
   return [
     ...(flip
-      ? [{ say: [placement.onEdge ? `Lay ${gear.name.toLowerCase()} flat` : `Stand ${gear.name.toLowerCase()} on edge`], command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge } as const, sizeKg: 0 }]
+      ? [
+          {
+            say: [
+              placement.onEdge
+                ? `Lay ${gear.name.toLowerCase()} flat`
+                : `Stand ${gear.name.toLowerCase()} on edge`,
+            ],
+            command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge } as const,
+            sizeKg: 0,
+          },
+        ]
       : []),
-    { say: [`Carry ${gear.name.toLowerCase()} only when parked`], command: { do: 'setWhen', placementId: placement.id, when: 'parked' }, sizeKg: mass - 0.01 },
-    { say: [`Take off ${gear.name.toLowerCase()}`], command: { do: 'takeOff', placementId: placement.id }, sizeKg: mass },
+    {
+      say: [`Carry ${gear.name.toLowerCase()} only when parked`],
+      command: { do: 'setWhen', placementId: placement.id, when: 'parked' },
+      sizeKg: mass - 0.01,
+    },
+    {
+      say: [`Take off ${gear.name.toLowerCase()}`],
+      command: { do: 'takeOff', placementId: placement.id },
+      sizeKg: mass,
+    },
   ]
 }
 
@@ -31,26 +47,16 @@ function candidates(survey: Survey, finding: Finding): Candidate[] {
 export const heightClearance = check({
   id: 'height-clearance',
   title: 'Height',
-  question: 'Does the highest point pass every door, garage and car park on the list, with the gap to a ceiling?',
+  question:
+    'Does the highest point pass every door, garage and car park on the list, with the gap to a ceiling?',
   formula: 'highest point + house gap ≤ height of the door; driving states only',
-  source: practice('Height forgotten at the garage door. The gap is a house rule. Common practice, no source.'),
+  source: practice(
+    'Height forgotten at the garage door. The gap is a house rule. Common practice, no source.',
+  ),
+  nothing: 'No door or garage is on the list.',
   *run(survey) {
     const { plan, heights } = survey
-    const state = tallest(survey)
-    const top = heights[state]
     const gap = plan.rules.gapsMm.ceiling
-    if (plan.clearances.length === 0) {
-      yield {
-        id: 'height-clearance none',
-        severity: 'clear',
-        rule: 'height-clearance',
-        state: 'all',
-        subject: { placementIds: [] },
-        measured: mm(top.topMm),
-        sentence: ['Highest point ', mm(top.topMm), ` (${top.name}). No door or garage is on the list.`],
-      }
-      return
-    }
     for (const clearance of plan.clearances) {
       for (const each of DRIVING) {
         const { topMm, name, placementId } = heights[each]
@@ -59,7 +65,10 @@ export const heightClearance = check({
           id: `height-clearance ${clearance.id} ${each}`,
           rule: 'height-clearance',
           state: each,
-          subject: { clearanceId: clearance.id, placementIds: placementId === undefined ? [] : [placementId] },
+          subject: {
+            clearanceId: clearance.id,
+            placementIds: placementId === undefined ? [] : [placementId],
+          },
           measured: mm(topMm),
           limit: mm(clearance.heightMm - gap),
           margin: mm(left - gap),
@@ -70,14 +79,40 @@ export const heightClearance = check({
             severity: 'stop',
             sentence:
               left < 0
-                ? [`${clearance.name}: `, mm(clearance.heightMm), ' high; ', `${name} stands at `, mm(topMm), ` ${IN_STATE[each]}, `, mm(-left), ' too high.']
-                : [`${clearance.name}: `, mm(clearance.heightMm), ' high; ', `${name} stands at `, mm(topMm), ` ${IN_STATE[each]} and leaves `, mm(left), ', less than the ', mm(gap), ' wanted.'],
+                ? [
+                    `${clearance.name}: `,
+                    mm(clearance.heightMm),
+                    ' high; ',
+                    `${name} stands at `,
+                    mm(topMm),
+                    ` ${IN_STATE[each]}, `,
+                    mm(-left),
+                    ' too high.',
+                  ]
+                : [
+                    `${clearance.name}: `,
+                    mm(clearance.heightMm),
+                    ' high; ',
+                    `${name} stands at `,
+                    mm(topMm),
+                    ` ${IN_STATE[each]} and leaves `,
+                    mm(left),
+                    ', less than the ',
+                    mm(gap),
+                    ' wanted.',
+                  ],
           }
         else
           yield {
             ...common,
             severity: 'clear',
-            sentence: [`${clearance.name}: passes ${IN_STATE[each]} with `, mm(left), ' to spare under ', mm(clearance.heightMm), '.'],
+            sentence: [
+              `${clearance.name}: passes ${IN_STATE[each]} with `,
+              mm(left),
+              ' to spare under ',
+              mm(clearance.heightMm),
+              '.',
+            ],
           }
       }
     }

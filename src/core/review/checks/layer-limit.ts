@@ -7,10 +7,15 @@ export const layerLimit = check({
   id: 'layer-limit',
   title: 'Every link holds',
   question: 'Does every link hold what hangs on it, on the road, on the trail and parked?',
-  formula: 'counted = what stands on it (and itself and what is between, where its figure says so) ≤ its figure for the state',
-  source: practice('The lowest-rated link rules; carriers are subtracted before their contents. Common practice, no source.'),
+  formula:
+    'counted = what stands on it (and itself and what is between, where its figure says so) ≤ its figure for the state',
+  source: practice(
+    'The lowest-rated link rules; carriers are subtracted before their contents. Common practice, no source.',
+  ),
+  nothing: 'No link with a figure for the set holds anything.',
   *run({ loadPath }) {
-    for (const cell of loadPath.cells) if (!cell.idle && cell.per === 'set') yield* overOrClear('layer-limit', cell)
+    for (const cell of loadPath.cells)
+      if (!cell.idle && cell.per === 'set') yield* overOrClear('layer-limit', cell)
   },
   remedies: lightenLayer,
 })

@@ -6,9 +6,14 @@ import { kg } from '../phrase'
 export const parkedFigure = check({
   id: 'parked-figure',
   title: 'Parked figure missing',
-  question: 'Where no parked figure is published: is the parked load within the driving figure, and if not, what does the house rule say?',
-  formula: 'within the driving figure: holds. Above it: strict shops ask; the rule of three allows 3 × the road figure, marked as assumed',
-  source: practice('Ratios of parked to driving figures seen in practice run from 1.6 to 3.1, so three times is no fact. Common practice, no source.'),
+  question:
+    'Where no parked figure is published: is the parked load within the driving figure, and if not, what does the house rule say?',
+  formula:
+    'within the driving figure: holds. Above it: strict shops ask; the rule of three allows 3 × the road figure, marked as assumed',
+  source: practice(
+    'Ratios of parked to driving figures seen in practice run from 1.6 to 3.1, so three times is no fact. Common practice, no source.',
+  ),
+  nothing: 'Every parked load has a figure or is within the driving one.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.state !== 'parked') continue

@@ -5,7 +5,9 @@ import { check, practice } from '../check'
 type Cargo = Extract<MassPoint, { thing: unknown }>
 
 const isPeople = (mass: MassPoint): mass is Cargo =>
-  'thing' in mass && ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count > 0) || (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
+  'thing' in mass &&
+  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count > 0) ||
+    (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
 
 const DRIVING: readonly State[] = ['road', 'trail']
 
@@ -15,11 +17,14 @@ export const peopleDriving = check({
   title: 'Nobody up there while driving',
   question: 'Is anyone in a tent, on the rack or on a ladder while the vehicle drives?',
   formula: 'people count parked only',
-  source: practice('Never drive with anyone on the roof. Common practice, no source; local law says the same in most places.'),
+  source: practice(
+    'Never drive with anyone on the roof. Common practice, no source; local law says the same in most places.',
+  ),
+  nothing: 'Nobody is on the rack while it drives.',
   *run({ masses }) {
-    const people = masses.filter((mass) => isPeople(mass) && mass.states.some((state) => DRIVING.includes(state)))
-    if (people.length === 0)
-      yield { id: 'people-driving none', severity: 'clear', rule: 'people-driving', state: 'all', subject: { placementIds: [] }, sentence: ['Nobody is on the rack while it drives.'] }
+    const people = masses.filter(
+      (mass) => isPeople(mass) && mass.states.some((state) => DRIVING.includes(state)),
+    )
     for (const mass of people) {
       if (!isPeople(mass)) continue
       for (const state of mass.states.filter((each) => DRIVING.includes(each)))

@@ -13,11 +13,21 @@ interface SpeedLimit {
 function speedLimits(survey: Survey, state: State): SpeedLimit[] {
   const gear = survey.masses.flatMap((mass): SpeedLimit[] =>
     mass.of === 'gear' && mass.states.includes(state) && mass.thing.gear.maxKmH !== undefined
-      ? [{ key: mass.thing.placement.id, name: mass.thing.gear.name, kmH: mass.thing.gear.maxKmH, placementIds: [mass.thing.placement.id] }]
+      ? [
+          {
+            key: mass.thing.placement.id,
+            name: mass.thing.gear.name,
+            kmH: mass.thing.gear.maxKmH,
+            placementIds: [mass.thing.placement.id],
+          },
+        ]
       : [],
   )
   const layers = survey.loadPath.cells.flatMap((cell): SpeedLimit[] =>
-    cell.state === state && !cell.idle && cell.limit.kind !== 'missing' && cell.limit.rating.upToKmH !== undefined
+    cell.state === state &&
+    !cell.idle &&
+    cell.limit.kind !== 'missing' &&
+    cell.limit.rating.upToKmH !== undefined
       ? [{ key: cell.layer.id, name: cell.layer.name, kmH: cell.limit.rating.upToKmH, placementIds: [] }]
       : [],
   )
@@ -31,12 +41,11 @@ export const speedRating = check({
   question: 'Is the planned speed within what each thing and each figure allows?',
   formula: 'planned speed ≤ the lowest speed named',
   source: practice('Some figures hold only up to a speed. Common practice, no source.'),
+  nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {
-    let named = 0
     for (const state of ['road', 'trail'] as const) {
       const planned = state === 'road' ? survey.plan.use.roadKmH : survey.plan.use.trailKmH
       for (const limit of speedLimits(survey, state)) {
-        named += 1
         const over = planned > limit.kmH
         yield {
           id: `speed-rating ${limit.key} ${state}`,
@@ -51,15 +60,16 @@ export const speedRating = check({
         }
       }
     }
-    if (named === 0)
-      yield { id: 'speed-rating none', severity: 'clear', rule: 'speed-rating', state: 'all', subject: { placementIds: [] }, sentence: ['Nothing on the rack names a speed of its own.'] }
   },
   remedies({ plan: { use } }, { limit, state }) {
     if (!limit || state === 'all') return []
     return [
       {
         say: ['Drive at most ', limit],
-        command: { do: 'setUse', use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value } },
+        command: {
+          do: 'setUse',
+          use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value },
+        },
         sizeKg: 0,
       },
     ]

@@ -6,9 +6,12 @@ import { kg } from '../phrase'
 export const trailFigure = check({
   id: 'trail-figure',
   title: 'Trail figure assumed',
-  question: 'Where no trail figure is published: does the load stay within what the house rule makes of the road figure?',
-  formula: 'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
+  question:
+    'Where no trail figure is published: does the load stay within what the house rule makes of the road figure?',
+  formula:
+    'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
   source: practice('A school of the trade. Common practice, no source.'),
+  nothing: 'Every trail figure in use is published.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
@@ -21,7 +24,10 @@ export const trailFigure = check({
           ...limitPhrase(cell),
           '. No trail figure is published.',
         ])
-      else if (cell.limit.kind === 'missing' && cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined))
+      else if (
+        cell.limit.kind === 'missing' &&
+        cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined)
+      )
         yield cellFinding('trail-figure', 'findOut', cell, [
           ...holdsPhrase(cell),
           `, and no trail figure. The house rule is to find it: usually ${USUALLY_PRINTED[cell.layer.role]}.`,

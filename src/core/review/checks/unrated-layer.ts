@@ -9,12 +9,22 @@ export const unratedLayer = check({
   title: 'No figure',
   question: 'Has every link that holds something a figure to be judged by?',
   formula: 'a link without any figure for the state, and none that stands in for it, is unrated',
-  source: practice('Many racks are fitted with no figure known at all: that is unknown, never fine. Common practice, no source.'),
+  source: practice(
+    'Many racks are fitted with no figure known at all: that is unknown, never fine. Common practice, no source.',
+  ),
+  nothing: 'Every link that holds something has a figure.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.limit.kind !== 'missing' || cell.limit.driving) continue
-      if (cell.state === 'trail' && cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined)) continue
-      const held = cell.layer.ratings.length === 0 ? 'no figure at all' : `no figure for ${cell.state === 'parked' ? 'parking' : `the ${cell.state}`}`
+      if (
+        cell.state === 'trail' &&
+        cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined)
+      )
+        continue
+      const held =
+        cell.layer.ratings.length === 0
+          ? 'no figure at all'
+          : `no figure for ${cell.state === 'parked' ? 'parking' : `the ${cell.state}`}`
       yield cellFinding('unrated-layer', 'findOut', cell, [
         `${cell.layer.name}: ${held}, and `,
         kg(cell.countedKg),

@@ -12,14 +12,13 @@ export const uplift = check({
   question: 'Does the load on the bars pull any foot upward?',
   formula: 'reaction of a foot by the lever rule < 0',
   source: { kind: 'handbook', text: 'Lever rule with overhang; statics of rigid bodies, from memory.' },
+  nothing: 'No foot is lifted by the load.',
   *run({ feet, footLoads, racks }) {
-    let lifted = 0
     for (const foot of feet) {
       const load = footLoads[foot.index]
       if (!load) continue
       const state = STATES.reduce((worst, each) => (load.loadKg[each] < load.loadKg[worst] ? each : worst))
       if (load.loadKg[state] >= -NOTICE_KG) continue
-      lifted += 1
       yield {
         id: `uplift ${foot.id}`,
         severity: 'mind',
@@ -27,10 +26,12 @@ export const uplift = check({
         state: 'all',
         subject: { footId: foot.id, placementIds: [] },
         measured: kg(load.loadKg[state]),
-        sentence: [`${racks[foot.rackIndex]?.rack.name ?? 'Rack'}: the load lifts the ${foot.corner} foot by `, kg(-load.loadKg[state]), '. Bring the load in between the feet.'],
+        sentence: [
+          `${racks[foot.rackIndex]?.rack.name ?? 'Rack'}: the load lifts the ${foot.corner} foot by `,
+          kg(-load.loadKg[state]),
+          '. Bring the load in between the feet.',
+        ],
       }
     }
-    if (lifted === 0)
-      yield { id: 'uplift none', severity: 'clear', rule: 'uplift', state: 'all', subject: { placementIds: [] }, sentence: ['No foot is lifted by the load.'] }
   },
 })

@@ -12,12 +12,15 @@ const downToTenth = (value: number) => Math.floor(value * 10 + 1e-9) / 10
 
 type Cargo = Extract<MassPoint, { thing: unknown }>
 
-const isCargo = (part: CellPart): part is CellPart & { mass: Cargo } => 'thing' in part.mass && part.fraction > 1e-6
+const isCargo = (part: CellPart): part is CellPart & { mass: Cargo } =>
+  'thing' in part.mass && part.fraction > 1e-6
 
 /** The cell that a finding about a layer speaks of. */
 export function cellOfFinding(survey: Survey, finding: Finding): Cell | undefined {
   const { layerId } = finding.subject
-  return layerId === undefined || finding.state === 'all' ? undefined : survey.loadPath.cellAt(layerId, finding.state)
+  return layerId === undefined || finding.state === 'all'
+    ? undefined
+    : survey.loadPath.cellAt(layerId, finding.state)
 }
 
 /** Lower one load to what still fits: contents to so many kg, a can to so many litres, a person fewer. */
@@ -25,7 +28,11 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
   const { load, thing } = mass
   if (mass.of !== 'load' || !load) return undefined
   const mustGoKg = overKg / (fraction * mass.factor)
-  const set = (what: typeof load.what): SingleCommand => ({ do: 'setLoad', placementId: thing.placement.id, load: { ...load, what } })
+  const set = (what: typeof load.what): SingleCommand => ({
+    do: 'setLoad',
+    placementId: thing.placement.id,
+    load: { ...load, what },
+  })
   switch (load.what.kind) {
     case 'mass': {
       const toKg = downToTenth(mass.kg - mustGoKg)
@@ -87,8 +94,13 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
 }
 
 /** When no single thing is enough: the heaviest ones together, as few as will do. */
-function takenOffTogether(things: ReadonlyMap<Cargo['thing'], { countedKg: number; kg: number }>, overKg: number): Candidate[] {
-  const roots = [...things].filter(([thing]) => !thing.parent || !things.has(thing.parent)).sort(([, a], [, b]) => b.countedKg - a.countedKg)
+function takenOffTogether(
+  things: ReadonlyMap<Cargo['thing'], { countedKg: number; kg: number }>,
+  overKg: number,
+): Candidate[] {
+  const roots = [...things]
+    .filter(([thing]) => !thing.parent || !things.has(thing.parent))
+    .sort(([, a], [, b]) => b.countedKg - a.countedKg)
   const off: typeof roots = []
   let left = overKg
   for (const root of roots) {
@@ -100,7 +112,10 @@ function takenOffTogether(things: ReadonlyMap<Cargo['thing'], { countedKg: numbe
   return [
     {
       say: [`Take off ${off.map(([thing]) => thing.gear.name.toLowerCase()).join(' and ')}`],
-      command: { do: 'together', commands: off.map(([thing]) => ({ do: 'takeOff', placementId: thing.placement.id })) },
+      command: {
+        do: 'together',
+        commands: off.map(([thing]) => ({ do: 'takeOff', placementId: thing.placement.id })),
+      },
       sizeKg: off.reduce((sum, [, { kg: each }]) => sum + each, 0),
     },
   ]
@@ -111,9 +126,18 @@ function swapped(survey: Survey, cell: Cell, stock: RemedyStock): Candidate[] {
   const { owner } = cell.layer
   if (owner?.of !== 'part') return []
   const now = survey.plan.racks.flatMap((rack) => rack.parts).find((part) => part.id === owner.id)
-  if (!now) return []
+  const under = survey.racks.find((at) => at.rack.parts.some((part) => part.id === owner.id))?.attachment
+    ?.kind
+  if (!now || !under) return []
   return stock.parts
-    .filter((part) => part.role === now.role && part.count === now.count && part.name !== now.name && part.rated.by === 'own')
+    .filter(
+      (part) =>
+        part.role === now.role &&
+        part.count === now.count &&
+        part.name !== now.name &&
+        part.rated.by === 'own',
+    )
+    .filter((part) => part.suits?.includes(under))
     .map((part) => ({
       say: [`Change to ${part.name}`],
       command: { do: 'swapPart', partId: now.id, part: { ...part, id: now.id } },
@@ -131,5 +155,9 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   const overKg = cell.countedKg - cell.limit.kg
   if (overKg <= 0) return []
   const parts = cellParts(cell).filter(isCargo)
-  return [...parts.flatMap((part) => lowered(part, overKg) ?? []), ...takenOff(parts, overKg), ...swapped(survey, cell, stock)]
+  return [
+    ...parts.flatMap((part) => lowered(part, overKg) ?? []),
+    ...takenOff(parts, overKg),
+    ...swapped(survey, cell, stock),
+  ]
 }

@@ -30,14 +30,24 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
   return offered
 }
 
-function clears(survey: Survey, finding: Finding, candidate: Candidate, before: ReadonlySet<string>): boolean {
+function clears(
+  survey: Survey,
+  finding: Finding,
+  candidate: Candidate,
+  before: ReadonlySet<string>,
+): boolean {
   const applied = apply(survey.plan, candidate.command)
   if (!applied.ok) return false
   const after = review(surveyOf(applied.plan))
   return after.findings.every((each) => {
-    if (each.id === finding.id && each.severity !== 'clear' && each.severity !== 'mind') return false
-    if (each.subject.layerId !== undefined && each.subject.layerId === finding.subject.layerId && each.state === finding.state && each.severity === 'findOut')
-      return before.has(each.id) || finding.severity === 'findOut'
+    const open = each.severity === 'stop' || each.severity === 'findOut'
+    const sameQuestion =
+      each.id === finding.id || (each.state === finding.state && aboutSameLayer(each, finding))
+    if (open && sameQuestion) return false
     return each.severity !== 'stop' || before.has(each.id)
   })
+}
+
+function aboutSameLayer(a: Finding, b: Finding): boolean {
+  return a.subject.layerId !== undefined && a.subject.layerId === b.subject.layerId
 }

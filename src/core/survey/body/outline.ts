@@ -57,7 +57,10 @@ export function bodyOutline(vehicle: Vehicle): BodyOutline {
     side,
     glass,
     pillars,
-    wheels: [frontWheelX, frontWheelX + vehicle.wheelbaseMm].map((xMm) => ({ xMm, radiusMm: vehicle.wheelRadiusMm })),
+    wheels: [frontWheelX, frontWheelX + vehicle.wheelbaseMm].map((xMm) => ({
+      xMm,
+      radiusMm: vehicle.wheelRadiusMm,
+    })),
     noseXMm,
     tailXMm,
     waistZMm,
@@ -71,7 +74,9 @@ export function bodyOutline(vehicle: Vehicle): BodyOutline {
       [half * 0.98, sillZMm],
     ],
     rearGlass: { topZMm: shoulder - (shoulder - waistZMm) * 0.14, bottomZMm: waistZMm },
-    trackMm: vehicle.trackMm ? (vehicle.trackMm.front + vehicle.trackMm.rear) / 2 : vehicle.widthMm * CLASS_TRACK_SHARE,
+    trackMm: vehicle.trackMm
+      ? (vehicle.trackMm.front + vehicle.trackMm.rear) / 2
+      : vehicle.widthMm * CLASS_TRACK_SHARE,
     bed: kind.bed && {
       fromXMm: stretchX(kind.bed.fromXMm),
       toXMm: stretchX(kind.bed.toXMm),

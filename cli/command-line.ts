@@ -1,0 +1,109 @@
+import { parsePlanText } from '@/core/formats/plan-file'
+import { reviewReport, surveyReport } from '@/core/formats/report'
+import { STATES } from '@/core/plan/scalars'
+import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
+import { judgePlan, type Judged } from '@/core/review/judge-plan'
+import { phraseText } from '@/core/review/phrase'
+import { formatQuantity, METRIC, type UnitChoice } from '@/core/units/format'
+import { DEMO_STOCK } from '@/stock/stock'
+
+export interface Shell {
+  read(path: string): Promise<string>
+  out(line: string): void
+  err(line: string): void
+}
+
+const USAGE = `Usage:
+  ypsos review FILE...            one line each; several lines for a single file
+  ypsos review FILE... --json     the review, as docs/review.schema.json describes it
+  ypsos survey FILE... --json     the survey, as docs/survey.schema.json describes it
+  --us                            pounds and inches in sentences
+
+Exit: 0 clear or mind, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the worst.`
+
+/** Worst last: an unreadable file, then a Stop, then Find out. */
+const EXIT: Readonly<Record<Severity, number>> = { clear: 0, mind: 0, findOut: 2, stop: 1 }
+const UNREADABLE = 3
+const WORST_FIRST = [UNREADABLE, 1, 2, 0]
+
+type Outcome = { readonly code: number; readonly path: string } & (
+  { readonly judged: Judged } | { readonly problems: readonly string[] }
+)
+
+async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
+  let text: string
+  try {
+    text = await shell.read(path)
+  } catch (error) {
+    return {
+      code: UNREADABLE,
+      path,
+      problems: [`plan cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`],
+    }
+  }
+  const read = parsePlanText(text)
+  if (!read.ok) return { code: UNREADABLE, path, problems: read.problems.map((problem) => problem.text) }
+  const judged = judgePlan(read.plan, DEMO_STOCK)
+  return { code: EXIT[judged.review.verdict], path, judged }
+}
+
+function oneLine({ survey, review }: Judged, choice: UnitChoice): string {
+  const states = STATES.map((state) => {
+    const governing = survey.loadPath.governing[state]
+    const left =
+      governing?.leftKg === undefined
+        ? ''
+        : ` (${governing.layer.name}, ${formatQuantity('mass', governing.leftKg, choice)} left)`
+    return `${STATE_WORD[state]}: ${SEVERITY_WORD[review.states[state]]}${left}`
+  })
+  return `${survey.plan.job.name}. ${states.join('; ')}`
+}
+
+function inFull(judged: Judged, choice: UnitChoice): string[] {
+  const worth = judged.review.findings.filter((finding) => finding.severity !== 'clear')
+  return [
+    oneLine(judged, choice),
+    ...worth.flatMap((finding) => [
+      `  ${SEVERITY_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
+      ...judged.remedies(finding).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
+    ]),
+    ...judged.review.cautions.map((caution) => `  Caution: ${caution}`),
+  ]
+}
+
+/** Runs the command line; gives the exit code. */
+export async function runCommandLine(args: readonly string[], shell: Shell): Promise<number> {
+  const [verb, ...rest] = args
+  const flags = rest.filter((arg) => arg.startsWith('--'))
+  const files = rest.filter((arg) => !arg.startsWith('--'))
+  const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us')
+  if ((verb !== 'review' && verb !== 'survey') || files.length === 0 || unknown !== undefined) {
+    shell.err(unknown === undefined ? USAGE : `${unknown} is not known here.\n${USAGE}`)
+    return UNREADABLE
+  }
+  const json = flags.includes('--json') || verb === 'survey'
+  const choice: UnitChoice = flags.includes('--us') ? { show: 'us', denominator: 16 } : METRIC
+
+  const outcomes: Outcome[] = []
+  for (const path of files) outcomes.push(await judgeFile(path, shell))
+  const reports: unknown[] = []
+  for (const outcome of outcomes) {
+    if ('problems' in outcome) {
+      for (const problem of outcome.problems.slice(0, files.length > 1 ? 1 : 20))
+        shell.err(`${outcome.path}: ${problem}`)
+      continue
+    }
+    const { judged } = outcome
+    if (json)
+      reports.push(
+        verb === 'survey'
+          ? surveyReport(judged.survey)
+          : reviewReport(judged.survey, judged.review, judged.remedies, choice),
+      )
+    else if (files.length > 1) shell.out(`${outcome.path}: ${oneLine(judged, choice)}`)
+    else for (const line of inFull(judged, choice)) shell.out(line)
+  }
+  if (json && reports.length > 0) shell.out(JSON.stringify(files.length > 1 ? reports : reports[0], null, 2))
+  const codes = outcomes.map((outcome) => outcome.code)
+  return WORST_FIRST.find((code) => codes.includes(code)) ?? 0
+}

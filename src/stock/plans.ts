@@ -1,0 +1,222 @@
+import { newPlan } from '@/core/plan/new-plan'
+import type { Gear } from '@/core/plan/gear'
+import type { Plan } from '@/core/plan/plan'
+import { contents, guess, inPlace, maker, onBars, onDeck, sleepers, weighed } from './compose'
+import * as g from './gear'
+import * as r from './racks'
+import * as v from './vehicles'
+
+/**
+ * The demo: Gannet Quay Outfitting, an invented yard in an invented harbour town. It runs a sea-boat school,
+ * keeps a ridge-survey crew on the road and rents out what is left.
+ */
+
+function job(
+  id: string,
+  name: string,
+  rest: Omit<Parameters<typeof newPlan>[0], 'id' | 'job'> & {
+    number: string
+    customer: string
+    due?: string
+    note?: string
+    gear: Gear[]
+    placements: Plan['placements']
+  },
+): Plan {
+  const { number, customer, due, note, gear, placements, ...start } = rest
+  return {
+    ...newPlan({
+      id,
+      job: {
+        name,
+        number,
+        customer,
+        ...(due === undefined ? {} : { due }),
+        ...(note === undefined ? {} : { note }),
+      },
+      ...start,
+    }),
+    gear,
+    placements,
+  }
+}
+
+const quayGarage = { id: 'quay-garage', name: 'Quay garage', heightMm: 2100 }
+const yardGate = { id: 'yard-gate', name: 'Yard gate', heightMm: 3200 }
+const carPark = { id: 'car-park', name: 'Harbour car park', heightMm: 2400 }
+const wing = ['wing-front', 'wing-rear']
+const allVan = ['van-front', 'van-middle', 'van-rear']
+
+export const boatAndBox = job('demo-boat-and-box', 'A boat and the long box', {
+  number: '0417',
+  customer: 'Sea-boat school',
+  due: '2027-03-12',
+  vehicle: v.estate,
+  racks: [r.wingBars],
+  clearances: [quayGarage, carPark],
+  gear: [g.longBox, g.cradles, g.seaBoat, g.gearBag],
+  placements: [
+    onBars('long-box', 'long-box', wing, 960, -215, {
+      loads: [contents('contents', 'Box contents', maker(25.7))],
+    }),
+    onBars('cradles', 'cradles', wing, 810, 370),
+    inPlace('sea-boat', 'sea-boat', 'cradles', 'saddle', { xMm: -60 }),
+  ],
+})
+
+export const ridgeTent = job('demo-ridge-tent', 'Ridge camp, tent for two', {
+  number: '0422',
+  customer: 'Ridge-survey crew',
+  due: '2027-04-02',
+  vehicle: v.offRoader,
+  racks: [r.gutterPlatform],
+  clearances: [yardGate],
+  gear: [g.shellTent, g.recoveryBoards],
+  placements: [
+    onDeck('tent', 'shell-tent', 'platform', 1500, -40, {
+      loads: [contents('bedding', 'Bedding', weighed(9)), sleepers(2, maker(84))],
+    }),
+  ],
+})
+
+export const ridgeRoad = job('demo-ridge-road', 'Survey kit up the ridge road', {
+  number: '0425',
+  customer: 'Ridge-survey crew',
+  vehicle: v.pickup,
+  racks: [r.bedRack],
+  clearances: [yardGate],
+  gear: [g.basket, g.spareWheel, g.tripodCase, g.recoveryBoards, g.gearBag, g.pipeTube],
+  placements: [
+    onBars('basket', 'basket', ['bed-front', 'bed-rear'], 2290, -190, {
+      loads: [contents('instruments', 'Instruments', weighed(39))],
+    }),
+    onBars('tube', 'pipe-tube', ['bed-front', 'bed-rear'], 2290, 560, {
+      loads: [contents('poles', 'Levelling poles', weighed(21))],
+    }),
+    inPlace('wheel', 'tripod-case', 'basket', 'floor', { yMm: -220 }),
+    onBars('bag', 'gear-bag', ['bed-front', 'bed-rear'], 2290, 390, {
+      turn: 0,
+      loads: [contents('ropes', 'Ropes and stakes', weighed(24))],
+    }),
+    {
+      ...onBars('boards', 'recovery-boards', ['bed-front'], 2290, -770, { onEdge: true }),
+      host: { on: 'panel', rackId: 'bed', side: 'left', zMm: 180 },
+    },
+  ],
+})
+
+export const firstBike = job('demo-first-bike', 'Two bikes on the hatchback', {
+  number: '0426',
+  customer: 'Rental yard',
+  vehicle: v.hatchback,
+  racks: [r.squareBars],
+  clearances: [yardGate],
+  gear: [g.bikeTray, g.trailBike],
+  placements: [
+    onBars('tray', 'bike-tray', ['square-front', 'square-rear'], 720, -300),
+    inPlace('bike', 'trail-bike', 'tray', 'tray'),
+  ],
+})
+
+export const twinSpan = job('demo-twin-span', 'Double boat over cab and bed', {
+  number: '0429',
+  customer: 'Sea-boat school',
+  due: '2027-03-19',
+  vehicle: v.pickup,
+  racks: [r.cabBars, r.bedRack],
+  clearances: [yardGate],
+  gear: [g.doubleBoat, g.seaBoat, g.cradles, g.gearBag],
+  placements: [
+    onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 330),
+    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -330),
+    onBars('bag', 'gear-bag', ['bed-front', 'bed-rear'], 2320, -30, {
+      loads: [contents('paddles', 'Paddles and vests', guess(16))],
+    }),
+  ],
+})
+
+export const yardVan = job('demo-yard-van', 'Yard van, full summer load', {
+  number: '0431',
+  customer: 'Rental yard',
+  due: '2027-05-07',
+  vehicle: v.van,
+  racks: [r.vanBars],
+  clearances: [yardGate],
+  gear: [g.ladderThree, g.lumber, g.seaBoat, g.touringBoard, g.toolClamps, g.spade, g.pipeTube],
+  placements: [
+    onBars('ladder', 'ladder-three', allVan, 1780, -620),
+    onBars('lumber', 'lumber', allVan, 1800, 560),
+    onBars('tube', 'pipe-tube', allVan, 1780, -330, {
+      loads: [contents('poles', 'Tent poles', weighed(12))],
+    }),
+    onBars('board', 'touring-board', allVan, 1700, 130),
+    onBars('clamps', 'tool-clamps', ['van-front'], 620, -480),
+    inPlace('spade', 'spade', 'clamps', 'clamp'),
+  ],
+})
+
+export const ladderJob = job('demo-ladder', 'Awning and hatch ladder', {
+  number: '0433',
+  customer: 'Rental yard',
+  vehicle: v.tallWagon,
+  racks: [r.flushBars, r.hatchLadder],
+  clearances: [carPark],
+  gear: [g.sideAwning, g.shortBox, g.fitter],
+  placements: [
+    onBars('awning', 'side-awning', ['flush-front', 'flush-rear'], 1000, 500),
+    onBars('short-box', 'short-box', ['flush-front', 'flush-rear'], 960, -100, {
+      loads: [contents('chairs', 'Chairs and table', guess(22))],
+    }),
+    {
+      ...onBars('person', 'person', ['flush-front'], 2990, -360, { when: 'parked' }),
+      host: { on: 'ladder', rackId: 'hatch-ladder' },
+    },
+  ],
+})
+
+export const frameJob = job('demo-frame', 'Frame rack for the survey', {
+  number: '0436',
+  customer: 'Ridge-survey crew',
+  vehicle: v.offRoader,
+  racks: [r.frameRack],
+  clearances: [yardGate],
+  gear: [g.spareWheel, g.canMount, g.fuelCan, g.waterCan, g.basket, g.tripodCase, g.gearBag, g.sideAwning],
+  placements: [
+    onDeck('wheel', 'spare-wheel', 'frame', 2200, 0),
+    onDeck('fuel-mount', 'can-mount', 'frame', 500, -520),
+    inPlace('fuel', 'fuel-can', 'fuel-mount', 'can', {
+      loads: [
+        {
+          id: 'petrol',
+          name: 'Petrol',
+          when: 'always',
+          what: { kind: 'fluid', fluid: 'petrol', litres: 20 },
+        },
+      ],
+    }),
+    onDeck('water-mount', 'can-mount', 'frame', 500, 520),
+    inPlace('water', 'water-can', 'water-mount', 'can', {
+      loads: [
+        { id: 'water', name: 'Water', when: 'always', what: { kind: 'fluid', fluid: 'water', litres: 20 } },
+      ],
+    }),
+    onDeck('basket', 'basket', 'frame', 1340, 0, { loads: [contents('food', 'Food boxes', weighed(23))] }),
+    inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: 250 }),
+    inPlace('bag', 'gear-bag', 'basket', 'floor', {
+      yMm: -200,
+      loads: [contents('ropes', 'Ropes', weighed(8))],
+    }),
+  ],
+})
+
+/** The jobs on the demo board. */
+export const DEMO_PLANS: readonly Plan[] = [
+  boatAndBox,
+  twinSpan,
+  ridgeTent,
+  ridgeRoad,
+  firstBike,
+  yardVan,
+  ladderJob,
+  frameJob,
+]

@@ -1,0 +1,276 @@
+import type { Vehicle } from '@/core/plan/vehicle'
+import { SILHOUETTES } from '@/core/survey/body/silhouettes'
+import { ratings } from './compose'
+
+/** Invented vehicles, described by body type. Numbers are plausible and nobody's. */
+
+type Draft = Omit<
+  Vehicle,
+  | 'lengthMm'
+  | 'widthMm'
+  | 'heightMm'
+  | 'wheelbaseMm'
+  | 'frontOverhangMm'
+  | 'noseToScreenMm'
+  | 'wheelRadiusMm'
+  | 'roof'
+> & {
+  figures: Parameters<typeof ratings>[1]
+  counts?: 'load' | 'everything'
+}
+
+function vehicle({ figures, counts, ...draft }: Draft): Vehicle {
+  const body = SILHOUETTES[draft.body]
+  const half = body.widthMm / 2
+  return {
+    ...draft,
+    lengthMm: body.lengthMm,
+    widthMm: body.widthMm,
+    heightMm: body.heightMm,
+    wheelbaseMm: body.wheelbaseMm,
+    frontOverhangMm: body.frontOverhangMm,
+    noseToScreenMm: -Math.min(...body.profile.map(([x]) => x)),
+    wheelRadiusMm: body.wheelRadiusMm,
+    roof: {
+      fromXMm: 60,
+      toXMm: body.roofEndXMm,
+      halfWidthFrontMm: Math.round(half * body.roofHalfShare.front),
+      halfWidthRearMm: Math.round(half * body.roofHalfShare.rear),
+      crownMm: 40,
+      ratings: ratings(
+        `${draft.id}-roof`,
+        figures,
+        { kind: 'manual', page: '214' },
+        counts === undefined ? {} : { counts },
+      ),
+    },
+  }
+}
+
+const withRoof = { by: 'with', what: 'the roof', source: { kind: 'manual', page: '214' } } as const
+
+export const estate = vehicle({
+  id: 'estate',
+  name: 'Estate, raised rails',
+  body: 'estate',
+  doors: 5,
+  kerbKg: 1550,
+  grossKg: 2080,
+  figures: { road: 75, trail: 75, parked: 225 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'raisedRail',
+      id: 'estate-rails',
+      name: 'Raised rails',
+      rated: withRoof,
+      gaugeMm: 1060,
+      ranges: [{ fromMm: 260, toMm: 2020 }],
+      posts: [{ fromMm: 1090, toMm: 1150 }],
+      riseMm: 45,
+    },
+  ],
+  obstacles: [
+    {
+      kind: 'hatch',
+      id: 'estate-hatch',
+      name: 'Hatch',
+      hinge: { xMm: 2410, zMm: 1435 },
+      panel: [
+        { xMm: 2410, zMm: 1435 },
+        { xMm: 2780, zMm: 1030 },
+        { xMm: 2980, zMm: 960 },
+        { xMm: 3010, zMm: 560 },
+      ],
+      halfWidthMm: 640,
+      opensDeg: 84,
+    },
+    {
+      kind: 'antenna',
+      id: 'estate-antenna',
+      name: 'Fin antenna',
+      xMm: 2250,
+      yMm: 0,
+      heightMm: 60,
+      form: 'fin',
+    },
+  ],
+})
+
+export const hatchback = vehicle({
+  id: 'hatchback',
+  name: 'Small hatchback, bare roof',
+  body: 'smallHatchback',
+  doors: 5,
+  kerbKg: 1150,
+  grossKg: 1560,
+  figures: { road: 55, trail: 40, parked: 160 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'bareRoof',
+      id: 'hatchback-doors',
+      name: 'Door frames',
+      rated: withRoof,
+      doorPositions: [
+        { xMm: 310, yMm: 505 },
+        { xMm: 1030, yMm: 505 },
+      ],
+    },
+  ],
+  obstacles: [],
+})
+
+export const van = vehicle({
+  id: 'van',
+  name: 'Tall van, fixed points',
+  body: 'tallVan',
+  kerbKg: 2300,
+  grossKg: 3500,
+  figures: { road: 180, trail: 120, parked: 300 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'fixedPoint',
+      id: 'van-points',
+      name: 'Fixed points',
+      rated: {
+        by: 'own',
+        ratings: ratings(
+          'van-points',
+          { road: 45, trail: 32, parked: 80 },
+          { kind: 'manual', page: '215' },
+          { per: 'each', counts: 'everything' },
+        ),
+      },
+      points: [
+        { xMm: 620, yMm: 800 },
+        { xMm: 1780, yMm: 800 },
+        { xMm: 2940, yMm: 800 },
+      ],
+    },
+  ],
+  obstacles: [],
+})
+
+export const pickup = vehicle({
+  id: 'pickup',
+  name: 'Double-cab pickup, flush rails and bed rails',
+  body: 'pickup',
+  doors: 4,
+  kerbKg: 2150,
+  grossKg: 3150,
+  figures: { road: 90, trail: 60, parked: 200 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'flushRail',
+      id: 'pickup-cab-rails',
+      name: 'Cab rails',
+      rated: withRoof,
+      gaugeMm: 1080,
+      ranges: [{ fromMm: 150, toMm: 1250 }],
+    },
+    {
+      kind: 'bedRail',
+      id: 'pickup-bed-rails',
+      name: 'Bed rails',
+      ratings: ratings(
+        'pickup-bed',
+        { road: 250, trail: 180, parked: 400 },
+        { kind: 'manual', page: '231' },
+        { counts: 'everything' },
+      ),
+      gaugeMm: 1560,
+      ranges: [{ fromMm: 1560, toMm: 2980 }],
+      topZMm: 1140,
+    },
+    {
+      kind: 'framePoint',
+      id: 'pickup-frame',
+      name: 'Frame points',
+      ratings: ratings(
+        'pickup-frame',
+        { road: 350, trail: 250, parked: 600 },
+        { kind: 'manual', page: '232' },
+        { counts: 'everything' },
+      ),
+      points: [
+        { xMm: 1600, yMm: 780 },
+        { xMm: 2900, yMm: 780 },
+      ],
+    },
+  ],
+  obstacles: [],
+})
+
+export const offRoader = vehicle({
+  id: 'off-roader',
+  name: 'Boxy off-roader, gutters',
+  body: 'boxyOffRoader',
+  doors: 5,
+  kerbKg: 2000,
+  grossKg: 2800,
+  figures: { road: 150, trail: 125, parked: 320 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'gutter',
+      id: 'off-roader-gutters',
+      name: 'Gutters',
+      rated: withRoof,
+      gaugeMm: 1520,
+      ranges: [{ fromMm: 220, toMm: 2700 }],
+    },
+    {
+      kind: 'framePoint',
+      id: 'off-roader-frame',
+      name: 'Frame points',
+      ratings: ratings(
+        'off-roader-frame',
+        { road: 300, trail: 220, parked: 500 },
+        { kind: 'sheet', page: '3' },
+        { counts: 'everything' },
+      ),
+      points: [
+        { xMm: 150, yMm: 880 },
+        { xMm: 2750, yMm: 880 },
+      ],
+    },
+  ],
+  obstacles: [],
+})
+
+export const tallWagon = vehicle({
+  id: 'tall-wagon',
+  name: 'Tall wagon, flush rails',
+  body: 'tallWagon',
+  doors: 5,
+  figures: { road: 80, parked: 240 },
+  attachments: [
+    {
+      kind: 'flushRail',
+      id: 'tall-wagon-rails',
+      name: 'Flush rails',
+      rated: withRoof,
+      gaugeMm: 1120,
+      ranges: [{ fromMm: 320, toMm: 2100 }],
+    },
+    {
+      kind: 'hatchSeam',
+      id: 'tall-wagon-hatch',
+      name: 'Hatch',
+      ratings: ratings(
+        'tall-wagon-hatch',
+        { parked: 90.7 },
+        { kind: 'sheet', page: '1' },
+        { counts: 'everything' },
+      ),
+      xMm: 2470,
+      seamGapMm: 6,
+    },
+  ],
+  obstacles: [],
+})
+
+export const VEHICLES: readonly Vehicle[] = [estate, hatchback, van, pickup, offRoader, tallWagon]
