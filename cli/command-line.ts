@@ -53,7 +53,7 @@ function oneLine({ survey, review }: Judged, choice: UnitChoice): string {
     const left =
       governing?.leftKg === undefined
         ? ''
-        : ` (${governing.layer.name}, ${formatQuantity('mass', governing.leftKg, choice)} left)`
+        : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
     return `${STATE_WORD[state]}: ${SEVERITY_WORD[review.states[state]]}${left}`
   })
   return `${survey.plan.job.name}. ${states.join('; ')}`

@@ -3,7 +3,7 @@ import { planShape } from '../plan/plan'
 import { reviewReportSchema, surveyReportSchema } from './report'
 
 function jsonSchema(schema: z.ZodType, title: string, description: string): string {
-  const body = z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input' })
+  const body = z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' })
   return `${JSON.stringify({ ...body, title, description }, null, 2)}\n`
 }
 

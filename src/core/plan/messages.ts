@@ -19,7 +19,7 @@ export function pathText(path: readonly PropertyKey[]): string {
 function fix(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.input === undefined
+      return issue.message.endsWith('received undefined')
         ? `is missing; it should be ${article(issue.expected)}.`
         : `should be ${article(issue.expected)}.`
     case 'unrecognized_keys':

@@ -14,6 +14,7 @@ export const practice = (text: string): RuleSource => ({ kind: 'practice', text 
 
 /** An edit that should clear a finding, not yet verified. `sizeKg` ranks it: how much the load changes. */
 export interface Candidate {
+  readonly kind: 'less' | 'off' | 'swap' | 'change'
   readonly say: Phrase
   readonly command: Command
   readonly sizeKg: number

@@ -16,27 +16,24 @@ function candidates(survey: Survey, finding: Finding): Candidate[] {
     (sum, point) => ('thing' in point && point.thing === thing ? sum + point.kg : sum),
     0,
   )
+  const low = gear.name.toLowerCase()
+  const laid: Candidate = {
+    kind: 'change',
+    say: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],
+    command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
+    sizeKg: 0,
+  }
   return [
-    ...(flip
-      ? [
-          {
-            say: [
-              placement.onEdge
-                ? `Lay ${gear.name.toLowerCase()} flat`
-                : `Stand ${gear.name.toLowerCase()} on edge`,
-            ],
-            command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge } as const,
-            sizeKg: 0,
-          },
-        ]
-      : []),
+    ...(flip ? [laid] : []),
     {
-      say: [`Carry ${gear.name.toLowerCase()} only when parked`],
+      kind: 'change',
+      say: [`Carry ${low} only when parked`],
       command: { do: 'setWhen', placementId: placement.id, when: 'parked' },
       sizeKg: mass - 0.01,
     },
     {
-      say: [`Take off ${gear.name.toLowerCase()}`],
+      kind: 'off',
+      say: [`Take off ${low}`],
       command: { do: 'takeOff', placementId: placement.id },
       sizeKg: mass,
     },

@@ -43,6 +43,7 @@ export const peopleDriving = check({
       .filter(isPeople)
       .filter((mass) => finding.id.startsWith(`people-driving ${mass.id} `))
       .map((mass) => ({
+        kind: 'change',
         say: [`${mass.label}: parked only`],
         sizeKg: mass.kg,
         command:

@@ -65,6 +65,7 @@ export const speedRating = check({
     if (!limit || state === 'all') return []
     return [
       {
+        kind: 'change',
         say: ['Drive at most ', limit],
         command: {
           do: 'setUse',

@@ -2,6 +2,7 @@ import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
 import { cellFinding, USUALLY_PRINTED } from '../layer-phrases'
 import { kg } from '../phrase'
+import { cellOfFinding, strongerParts } from '../remedies/lighten'
 
 /** Is any link of the load path without a figure? A missing rating is never a pass. */
 export const unratedLayer = check({
@@ -31,5 +32,9 @@ export const unratedLayer = check({
         ` hang on it ${IN_STATE[cell.state]}. It is usually printed ${USUALLY_PRINTED[cell.layer.role]}.`,
       ])
     }
+  },
+  remedies(survey, finding, stock) {
+    const cell = cellOfFinding(survey, finding)
+    return cell ? strongerParts(survey, cell, stock) : []
   },
 })

@@ -39,6 +39,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
       if (toKg <= 0) return undefined
       const { typed: _, ...rest } = load.what.mass
       return {
+        kind: 'less',
         say: [`${load.name} to `, kg(toKg)],
         command: set({ kind: 'mass', mass: { ...rest, kg: toKg } }),
         sizeKg: mass.kg - toKg,
@@ -49,6 +50,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
       const litres = downToTenth((mass.kg - mustGoKg) / density)
       if (litres <= 0) return undefined
       return {
+        kind: 'less',
         say: [`${load.name} to `, { dimension: 'volume', value: litres }],
         command: set({ kind: 'fluid', fluid: load.what.fluid, litres }),
         sizeKg: mass.kg - litres * density,
@@ -59,6 +61,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
       const count = load.what.count - fewer
       if (count < 1) return undefined
       return {
+        kind: 'less',
         say: [`${load.name}: ${count} instead of ${load.what.count}`],
         command: set({ ...load.what, count }),
         sizeKg: fewer * load.what.each.kg,
@@ -74,6 +77,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
   for (const { mass, countedKg } of parts) {
     if (mass.of === 'load' && mass.load && countedKg >= overKg - 1e-9)
       candidates.push({
+        kind: 'off',
         say: [`Take out ${mass.load.name.toLowerCase()}`],
         command: { do: 'removeLoad', placementId: mass.thing.placement.id, loadId: mass.load.id },
         sizeKg: mass.kg,
@@ -86,6 +90,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
   for (const [thing, sum] of things)
     if (sum.countedKg >= overKg - 1e-9)
       candidates.push({
+        kind: 'off',
         say: [`Take off ${thing.gear.name.toLowerCase()}`],
         command: { do: 'takeOff', placementId: thing.placement.id },
         sizeKg: sum.kg,
@@ -111,6 +116,7 @@ function takenOffTogether(
   if (left > 1e-9 || off.length < 2) return []
   return [
     {
+      kind: 'off',
       say: [`Take off ${off.map(([thing]) => thing.gear.name.toLowerCase()).join(' and ')}`],
       command: {
         do: 'together',
@@ -122,7 +128,7 @@ function takenOffTogether(
 }
 
 /** A part of the same role and number from stock whose own figure for this state is enough. */
-function swapped(survey: Survey, cell: Cell, stock: RemedyStock): Candidate[] {
+export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): Candidate[] {
   const { owner } = cell.layer
   if (owner?.of !== 'part') return []
   const now = survey.plan.racks.flatMap((rack) => rack.parts).find((part) => part.id === owner.id)
@@ -139,6 +145,7 @@ function swapped(survey: Survey, cell: Cell, stock: RemedyStock): Candidate[] {
     )
     .filter((part) => part.suits?.includes(under))
     .map((part) => ({
+      kind: 'swap',
       say: [`Change to ${part.name}`],
       command: { do: 'swapPart', partId: now.id, part: { ...part, id: now.id } },
       sizeKg: SWAP_AFTER_LIGHTENING_KG + (part.price ?? 0),
@@ -158,6 +165,6 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   return [
     ...parts.flatMap((part) => lowered(part, overKg) ?? []),
     ...takenOff(parts, overKg),
-    ...swapped(survey, cell, stock),
+    ...strongerParts(survey, cell, stock),
   ]
 }

@@ -9,7 +9,9 @@ import { review, type Review } from '../review'
 export type Remedy = Candidate
 
 /** How many verified remedies a finding offers. */
-const OFFERED = 3
+const OFFERED = 4
+/** Of one kind (less of it, off, another part) no more than this, so that the choice stays a choice. */
+const OF_ONE_KIND = 2
 /** How many candidates are tried for one finding, smallest first, before giving up. */
 const TRIED = 12
 
@@ -25,6 +27,7 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
   const offered: Remedy[] = []
   for (const candidate of candidates.slice(0, TRIED)) {
     if (offered.length === OFFERED) break
+    if (offered.filter((each) => each.kind === candidate.kind).length === OF_ONE_KIND) continue
     if (clears(survey, finding, candidate, before)) offered.push(candidate)
   }
   return offered

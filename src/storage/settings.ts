@@ -1,0 +1,37 @@
+import * as z from 'zod'
+import { houseRulesSchema } from '@/core/rules/house'
+import { settingsShelf, whyNotKept, type Kept } from './shelves'
+
+export const settingsSchema = z.object({
+  units: z.enum(['metric', 'us', 'both']).catch('metric'),
+  denominator: z.union([z.literal(8), z.literal(16), z.literal(32)]).catch(16),
+  theme: z.enum(['system', 'bay', 'night-bay']).catch('system'),
+  house: houseRulesSchema.optional().catch(undefined),
+  seeded: z.boolean().catch(false),
+})
+export type Settings = z.infer<typeof settingsSchema>
+
+const KEY = 'settings'
+
+export const USUAL_SETTINGS: Settings = {
+  units: 'metric',
+  denominator: 16,
+  theme: 'system',
+  house: undefined,
+  seeded: false,
+}
+
+export async function loadSettings(): Promise<Settings> {
+  const raw: unknown = await settingsShelf.getItem(KEY)
+  const read = settingsSchema.safeParse(raw ?? {})
+  return read.success ? read.data : USUAL_SETTINGS
+}
+
+export async function keepSettings(settings: Settings): Promise<Kept> {
+  try {
+    await settingsShelf.setItem(KEY, settings)
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}

@@ -1,0 +1,19 @@
+import localforage from 'localforage'
+
+/** The browser's shelves: one for plans, one for the shop's own stock, one for settings. */
+const shelf = (storeName: string) => localforage.createInstance({ name: 'ypsos', storeName })
+
+export const planShelf = shelf('plans')
+export const stockShelf = shelf('stock')
+export const settingsShelf = shelf('settings')
+
+export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }
+
+/** Why a write failed, in words a person can act on. */
+export function whyNotKept(error: unknown): string {
+  const name = error instanceof Error ? error.name : ''
+  if (name === 'QuotaExceededError') return "This browser's storage is full."
+  if (name === 'SecurityError' || name === 'InvalidStateError')
+    return 'This browser does not let the page store anything (a private window, or storage is blocked).'
+  return `This browser could not store it${error instanceof Error && error.message !== '' ? ` (${error.message})` : ''}.`
+}

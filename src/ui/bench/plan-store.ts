@@ -1,0 +1,149 @@
+'use client'
+import { create } from 'zustand'
+import { apply } from '@/core/plan/apply'
+import type { Command } from '@/core/plan/command'
+import type { FieldMessage } from '@/core/plan/messages'
+import type { Plan } from '@/core/plan/plan'
+import type { State } from '@/core/plan/scalars'
+import { keepPlan, loadPlan } from '@/storage/plans'
+import { whyNotKept } from '@/storage/shelves'
+
+export type Opened =
+  | { readonly at: 'loading' }
+  | { readonly at: 'missing'; readonly id: string }
+  | { readonly at: 'unreadable'; readonly problems: readonly FieldMessage[]; readonly raw: unknown }
+  | { readonly at: 'open' }
+
+export type Saving =
+  { readonly at: 'saved' } | { readonly at: 'waiting' } | { readonly at: 'failed'; readonly reason: string }
+
+interface PlanStore {
+  readonly opened: Opened
+  readonly plan: Plan | undefined
+  readonly past: readonly Plan[]
+  readonly future: readonly Plan[]
+  /** The plan as it stood before a drag began; the whole drag is one step of undo. */
+  readonly dragFrom: Plan | undefined
+  readonly saving: Saving
+  readonly refusal: string | undefined
+  readonly selected: string | undefined
+  readonly state: State
+  readonly cell: { readonly layerId: string; readonly state: State } | undefined
+  readonly focus: string | undefined
+  open(id: string): Promise<void>
+  run(command: Command): boolean
+  drag(command: Command): void
+  drop(): void
+  undo(): void
+  redo(): void
+  select(placementId: string | undefined): void
+  showState(state: State): void
+  showCell(cell: PlanStore['cell']): void
+  focusFinding(id: string | undefined): void
+  saveNow(): Promise<void>
+}
+
+/** Well under the second that a person may lose. */
+const SAVE_AFTER_MS = 300
+const UNDO_STEPS = 200
+let timer: ReturnType<typeof setTimeout> | undefined
+
+export const usePlan = create<PlanStore>((set, get) => {
+  const later = () => {
+    set({ saving: { at: 'waiting' } })
+    clearTimeout(timer)
+    timer = setTimeout(() => void get().saveNow(), SAVE_AFTER_MS)
+  }
+  return {
+    opened: { at: 'loading' },
+    plan: undefined,
+    past: [],
+    future: [],
+    dragFrom: undefined,
+    saving: { at: 'saved' },
+    refusal: undefined,
+    selected: undefined,
+    state: 'road',
+    cell: undefined,
+    focus: undefined,
+    async open(id) {
+      set({
+        opened: { at: 'loading' },
+        plan: undefined,
+        past: [],
+        future: [],
+        selected: undefined,
+        cell: undefined,
+        focus: undefined,
+        refusal: undefined,
+      })
+      try {
+        const stored = await loadPlan(id)
+        if (!stored) set({ opened: { at: 'missing', id } })
+        else if (!stored.ok) set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
+        else set({ opened: { at: 'open' }, plan: stored.plan })
+      } catch (error) {
+        set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotKept(error) } })
+      }
+    },
+    run(command) {
+      const { plan, past } = get()
+      if (!plan) return false
+      const applied = apply(plan, command)
+      if (!applied.ok) {
+        set({ refusal: applied.reason })
+        return false
+      }
+      set({ plan: applied.plan, past: [...past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
+      later()
+      return true
+    },
+    drag(command) {
+      const { plan, dragFrom } = get()
+      const from = dragFrom ?? plan
+      if (!from) return
+      const applied = apply(from, command)
+      if (applied.ok) set({ plan: applied.plan, dragFrom: from })
+    },
+    drop() {
+      const { dragFrom, past } = get()
+      if (!dragFrom) return
+      set({ dragFrom: undefined, past: [...past.slice(-UNDO_STEPS), dragFrom], future: [] })
+      later()
+    },
+    undo() {
+      const { plan, past, future } = get()
+      const before = past.at(-1)
+      if (!plan || !before) return
+      set({ plan: before, past: past.slice(0, -1), future: [plan, ...future], refusal: undefined })
+      later()
+    },
+    redo() {
+      const { plan, past, future } = get()
+      const [after, ...rest] = future
+      if (!plan || !after) return
+      set({ plan: after, past: [...past, plan], future: rest })
+      later()
+    },
+    select(placementId) {
+      set({ selected: placementId })
+    },
+    showState(state) {
+      set({ state })
+    },
+    showCell(cell) {
+      set({ cell })
+    },
+    focusFinding(focus) {
+      set({ focus })
+    },
+    async saveNow() {
+      clearTimeout(timer)
+      const { plan } = get()
+      if (!plan) return
+      const kept = await keepPlan(plan)
+      if (get().plan !== plan) return
+      set({ saving: kept.ok ? { at: 'saved' } : { at: 'failed', reason: kept.reason } })
+    },
+  }
+})

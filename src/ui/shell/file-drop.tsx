@@ -1,0 +1,59 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { Modal } from './modal'
+import { useOpenFile } from './open-file'
+
+/** A plan file dropped anywhere opens; what is wrong with a bad one is said here. */
+export function FileDrop() {
+  const router = useRouter()
+  const { open, problem, dismiss } = useOpenFile()
+  const [over, setOver] = useState(false)
+  useEffect(() => {
+    const hasFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
+    const onOver = (event: DragEvent) => {
+      if (!hasFile(event)) return
+      event.preventDefault()
+      setOver(true)
+    }
+    const onLeave = (event: DragEvent) => {
+      if (event.relatedTarget === null) setOver(false)
+    }
+    const onDrop = (event: DragEvent) => {
+      if (!hasFile(event)) return
+      event.preventDefault()
+      setOver(false)
+      const file = event.dataTransfer?.files[0]
+      if (file) void open(file).then((id) => id !== undefined && router.push(`/bench?job=${id}`))
+    }
+    window.addEventListener('dragover', onOver)
+    window.addEventListener('dragleave', onLeave)
+    window.addEventListener('drop', onDrop)
+    return () => {
+      window.removeEventListener('dragover', onOver)
+      window.removeEventListener('dragleave', onLeave)
+      window.removeEventListener('drop', onDrop)
+    }
+  }, [open, router])
+  return (
+    <>
+      {over && (
+        <div className="pointer-events-none fixed inset-3 z-50 grid place-items-center border-4 border-dashed border-base-content bg-base-100/85 text-2xl font-semibold">
+          Drop the plan file to open it
+        </div>
+      )}
+      {problem && (
+        <Modal title="This file was not opened" onClose={dismiss}>
+          <p className="mb-2">
+            <strong>{problem.file}</strong>: nothing was changed.
+          </p>
+          <ul className="list-disc pl-5">
+            {problem.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </Modal>
+      )}
+    </>
+  )
+}

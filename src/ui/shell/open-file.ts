@@ -1,0 +1,64 @@
+'use client'
+import { create } from 'zustand'
+import { parsePlanText, planFileName, printPlan } from '@/core/formats/plan-file'
+import type { Plan } from '@/core/plan/plan'
+import { keepPlan, loadPlan } from '@/storage/plans'
+
+interface OpenFile {
+  readonly problem: { readonly file: string; readonly lines: readonly string[] } | undefined
+  readonly opened: number
+  open(file: File): Promise<string | undefined>
+  dismiss(): void
+}
+
+const LARGEST_BYTES = 4 * 1024 * 1024
+
+/** A plan that came from a file gets a new id when another plan has its own already. */
+async function withFreeId(plan: Plan): Promise<Plan> {
+  const there = await loadPlan(plan.id).catch(() => undefined)
+  if (!there || (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan))) return plan
+  return {
+    ...plan,
+    id: `plan-${crypto.randomUUID()}`,
+    job: { ...plan.job, name: `${plan.job.name} (from file)`.slice(0, 120) },
+  }
+}
+
+/** Opening plan files, by button or by drop: a bad one says what is wrong where, and changes nothing. */
+export const useOpenFile = create<OpenFile>((set, get) => ({
+  problem: undefined,
+  opened: 0,
+  async open(file) {
+    const fail = (lines: readonly string[]) => set({ problem: { file: file.name, lines } })
+    if (file.size > LARGEST_BYTES) {
+      fail(['plan is larger than 4 MB.'])
+      return undefined
+    }
+    const read = parsePlanText(await file.text())
+    if (!read.ok) {
+      fail(read.problems.slice(0, 8).map((problem) => problem.text))
+      return undefined
+    }
+    const plan = await withFreeId(read.plan)
+    const kept = await keepPlan(plan)
+    if (!kept.ok) {
+      fail([kept.reason])
+      return undefined
+    }
+    set({ problem: undefined, opened: get().opened + 1 })
+    return plan.id
+  },
+  dismiss() {
+    set({ problem: undefined })
+  },
+}))
+
+/** Hands a plan to the browser as a file. */
+export function downloadPlan(plan: Plan): void {
+  const url = URL.createObjectURL(new Blob([printPlan(plan)], { type: 'application/json' }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = planFileName(plan)
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}

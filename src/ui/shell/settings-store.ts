@@ -1,0 +1,72 @@
+'use client'
+import { create } from 'zustand'
+import type { UnitChoice } from '@/core/units/format'
+import type { UnitSystem } from '@/core/units/dimension'
+import { loadOwnStock, NO_STOCK, type OwnStock } from '@/storage/own-stock'
+import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
+import { keepPlan } from '@/storage/plans'
+import { DEMO_PLANS } from '@/stock/plans'
+import { whyNotKept } from '@/storage/shelves'
+
+interface SettingsStore {
+  readonly ready: boolean
+  readonly settings: Settings
+  readonly own: OwnStock
+  /** Said once when this browser keeps nothing; the work goes on in memory. */
+  readonly trouble: string | undefined
+  start(demo: boolean): Promise<void>
+  change(patch: Partial<Settings>): void
+  reloadOwn(): Promise<void>
+}
+
+let started: Promise<void> | undefined
+
+export const useSettings = create<SettingsStore>((set, get) => ({
+  ready: false,
+  settings: USUAL_SETTINGS,
+  own: NO_STOCK,
+  trouble: undefined,
+  start(demo) {
+    started ??= (async () => {
+      let settings = USUAL_SETTINGS
+      try {
+        settings = await loadSettings()
+        set({ own: await loadOwnStock() })
+      } catch (error) {
+        set({ trouble: whyNotKept(error) })
+      }
+      if (demo && !settings.seeded) {
+        const kept = await Promise.all([
+          ...DEMO_PLANS.map(keepPlan),
+          keepSettings({ ...settings, seeded: true }),
+        ])
+        const failed = kept.find((each) => !each.ok)
+        if (failed) set({ trouble: failed.reason })
+      }
+      set({ settings: { ...settings, seeded: settings.seeded || demo }, ready: true })
+    })()
+    return started
+  },
+  change(patch) {
+    const settings = { ...get().settings, ...patch }
+    set({ settings })
+    void keepSettings(settings).then((kept) => {
+      if (!kept.ok) set({ trouble: kept.reason })
+    })
+  },
+  async reloadOwn() {
+    set({ own: await loadOwnStock() })
+  },
+}))
+
+/** How this person wants numbers shown. */
+export function useUnits(): UnitChoice {
+  const show = useSettings((store) => store.settings.units)
+  const denominator = useSettings((store) => store.settings.denominator)
+  return { show, denominator }
+}
+
+/** The system that a bare typed number is read in. */
+export function typingSystem(choice: UnitChoice): UnitSystem {
+  return choice.show === 'us' ? 'us' : 'metric'
+}
