@@ -1,0 +1,24 @@
+import next from 'eslint-config-next/core-web-vitals'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**', 'playwright-report/**'] },
+  ...next,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [...tseslint.configs.strictTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+)
