@@ -9,22 +9,50 @@ const only = (name, from, allowed, comment) => ({
 
 module.exports = {
   forbidden: [
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     {
       name: 'core-is-pure',
       comment: 'The core knows no interface, storage or server: of packages only the schema library.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$|\\.testing\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'core', 'npm-no-pkg', 'unknown'], pathNot: 'node_modules/zod' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'core', 'npm-no-pkg', 'unknown'],
+        pathNot: 'node_modules/zod',
+      },
     },
     only('units-stand-alone', '^src/core/units/', '^src/core/units/', 'Units know nothing above them.'),
     only('rules-on-units', '^src/core/rules/', '^src/core/(rules|units)/', 'House rules are data.'),
-    only('plan-on-units', '^src/core/plan/', '^src/core/(plan|rules|units)/', 'What a person decided knows nothing derived.'),
-    only('survey-on-plan', '^src/core/survey/', '^src/core/(survey|plan|rules|units)/', 'What follows knows no opinion.'),
-    only('review-on-survey', '^src/core/review/', '^src/core/(review|survey|plan|rules|units)/', 'Opinion knows no format and no screen.'),
+    only(
+      'plan-on-units',
+      '^src/core/plan/',
+      '^src/core/(plan|rules|units)/',
+      'What a person decided knows nothing derived.',
+    ),
+    only(
+      'survey-on-plan',
+      '^src/core/survey/',
+      '^src/core/(survey|plan|rules|units)/',
+      'What follows knows no opinion.',
+    ),
+    only(
+      'review-on-survey',
+      '^src/core/review/',
+      '^src/core/(review|survey|plan|rules|units)/',
+      'Opinion knows no format and no screen.',
+    ),
     only('core-on-core', '^src/core/', '^src/core/', 'The core knows nothing outside itself.'),
     only('stock-on-core', '^src/stock/', '^src/(stock|core)/', 'Stock is data.'),
-    only('storage-on-core', '^src/storage/', '^src/(storage|core)/', 'Storage keeps plans and knows no screen.'),
+    only(
+      'storage-on-core',
+      '^src/storage/',
+      '^src/(storage|core)/',
+      'Storage keeps plans and knows no screen.',
+    ),
     only('ui-below-app', '^src/ui/', '^src/(ui|storage|stock|core)/', 'Screens know no route.'),
     only('app-on-top', '^src/app/', '^src/(app|ui|stock|core)/', 'Routes are thin.'),
     only('cli-on-core', '^cli/', '^(cli|src/core|src/stock)/', 'The shell uses the same core.'),
@@ -33,6 +61,9 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 }

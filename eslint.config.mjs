@@ -2,7 +2,17 @@ import next from 'eslint-config-next/core-web-vitals'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      '.next/**',
+      '.cache/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'bench/empty-app/.next/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
   ...next,
   {
     files: ['**/*.ts', '**/*.tsx'],

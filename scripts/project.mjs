@@ -65,7 +65,14 @@ export async function ensureInstalled() {
 /** Builds the application, unless nothing it is made of has changed since the last build. */
 export async function ensureBuilt() {
   const stamp = join(ROOT, '.next', 'built-from')
-  const print = fingerprint(['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'package.json', 'tsconfig.json'])
+  const print = fingerprint([
+    'src',
+    'public',
+    'next.config.ts',
+    'postcss.config.mjs',
+    'package.json',
+    'tsconfig.json',
+  ])
   if (sameAs(stamp, print)) return
   console.log('Building (about a minute).')
   rmSync(join(ROOT, '.next'), { recursive: true, force: true })

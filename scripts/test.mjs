@@ -11,7 +11,9 @@ async function step(name, command, args, environment) {
   console.log(`\n== ${name}`)
   const began = Date.now()
   const code = await run(command, args, environment)
-  console.log(`== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - began) / 1000)} s`)
+  console.log(
+    `== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - began) / 1000)} s`,
+  )
   return code === 0
 }
 
@@ -32,7 +34,11 @@ const check = async (name, ...rest) => {
 await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
 await check('lint', bin('eslint'), ['.', '--max-warnings', '0'])
 await check('types', bin('tsc'), ['--noEmit'])
-await check('types of the core, without a browser or Node', bin('tsc'), ['--noEmit', '-p', 'src/core/tsconfig.json'])
+await check('types of the core, without a browser or Node', bin('tsc'), [
+  '--noEmit',
+  '-p',
+  'src/core/tsconfig.json',
+])
 await check('boundaries', 'npm', ['run', '-s', 'boundaries'])
 await check('unused code', bin('knip'), [])
 await check('unit and property tests', bin('vitest'), [

@@ -80,7 +80,7 @@ export function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): nu
 }
 
 /** Where the foot stands: the rail, gutter or edge beside the crowned roof, or the bed side. mm. */
-function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+export function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
   if (!attachment || 'topZMm' in attachment) return datumZ(vehicle, attachment)
   const edge = vehicle.heightMm - vehicle.roof.crownMm
   switch (attachment.kind) {

@@ -3,6 +3,7 @@ import type { Placement } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { deckOf } from '../plan/rack'
 import type { State } from '../plan/scalars'
+import type { ThingAt } from './arrangement'
 import { statesOf } from './mass-points'
 import type { Survey } from './survey'
 
@@ -121,4 +122,33 @@ export function hostsFor(
       })
   }
   return hosts
+}
+
+/** Where on a new host a thing starts: the middle of another thing's place, else where it stands now. mm. */
+export function placeOn(
+  survey: Survey,
+  thing: ThingAt,
+  host: Placement['host'],
+): { readonly xMm: number; readonly yMm: number } {
+  if (host.on === 'place') return { xMm: 0, yMm: 0 }
+  const { box } = thing
+  const yMm = (box.y0 + box.y1) / 2
+  const bars =
+    host.on === 'bars'
+      ? survey.bars.filter(({ bar }) => host.barIds.includes(bar.id))
+      : survey.bars.filter(({ rack }) => rack.id === host.rackId)
+  if (host.on === 'panel') {
+    const side = host.side === 'left' ? -1 : 1
+    const feet = Math.max(0, ...bars.flatMap(({ bar }) => bar.feetYMm))
+    return { xMm: middleOf(bars), yMm: side * (feet + (box.y1 - box.y0) / 2) }
+  }
+  const x = (box.x0 + box.x1) / 2
+  const xs = bars.map(({ bar }) => bar.xMm)
+  const over = xs.length > 0 && x >= Math.min(...xs) - 600 && x <= Math.max(...xs) + 600
+  return { xMm: over || xs.length === 0 ? x : middleOf(bars), yMm }
+}
+
+function middleOf(bars: Survey['bars']): number {
+  const xs = bars.map(({ bar }) => bar.xMm)
+  return xs.length === 0 ? 0 : (Math.min(...xs) + Math.max(...xs)) / 2
 }

@@ -17,6 +17,10 @@ export type Opened =
 export type Saving =
   { readonly at: 'saved' } | { readonly at: 'waiting' } | { readonly at: 'failed'; readonly reason: string }
 
+/** What is picked in the drawing: a thing on the rack, or a bar of it. */
+export type Picked =
+  { readonly kind: 'thing'; readonly id: string } | { readonly kind: 'bar'; readonly id: string }
+
 interface PlanStore {
   readonly opened: Opened
   readonly plan: Plan | undefined
@@ -26,7 +30,7 @@ interface PlanStore {
   readonly dragFrom: Plan | undefined
   readonly saving: Saving
   readonly refusal: string | undefined
-  readonly selected: string | undefined
+  readonly picked: Picked | undefined
   readonly state: State
   readonly cell: { readonly layerId: string; readonly state: State } | undefined
   readonly focus: string | undefined
@@ -36,7 +40,7 @@ interface PlanStore {
   drop(): void
   undo(): void
   redo(): void
-  select(placementId: string | undefined): void
+  pick(picked: Picked | undefined): void
   showState(state: State): void
   showCell(cell: PlanStore['cell']): void
   focusFinding(id: string | undefined): void
@@ -62,7 +66,7 @@ export const usePlan = create<PlanStore>((set, get) => {
     dragFrom: undefined,
     saving: { at: 'saved' },
     refusal: undefined,
-    selected: undefined,
+    picked: undefined,
     state: 'road',
     cell: undefined,
     focus: undefined,
@@ -72,7 +76,7 @@ export const usePlan = create<PlanStore>((set, get) => {
         plan: undefined,
         past: [],
         future: [],
-        selected: undefined,
+        picked: undefined,
         cell: undefined,
         focus: undefined,
         refusal: undefined,
@@ -125,8 +129,8 @@ export const usePlan = create<PlanStore>((set, get) => {
       set({ plan: after, past: [...past, plan], future: rest })
       later()
     },
-    select(placementId) {
-      set({ selected: placementId })
+    pick(picked) {
+      set({ picked })
     },
     showState(state) {
       set({ state })

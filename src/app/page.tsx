@@ -1,0 +1,5 @@
+import { JobsBoard } from '@/ui/jobs/board'
+
+export default function JobsPage() {
+  return <JobsBoard />
+}

@@ -1,0 +1,203 @@
+'use client'
+import dynamic from 'next/dynamic'
+import Link from 'next/link'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { SettingsDialog } from '@/ui/shell/settings-dialog'
+import { downloadPlan } from '@/ui/shell/open-file'
+import { useSettings } from '@/ui/shell/settings-store'
+import type { Plan } from '@/core/plan/plan'
+import type { DialogName } from './bench-actions'
+import { Findings, openFindings } from './findings'
+import { Header } from './header'
+import { JobTools } from './job-tools'
+import { judgedOf } from './judged'
+import { LoadPathTable } from './load-path'
+import { usePlan } from './plan-store'
+import { Sheet } from './sheet'
+import type { SheetMarks } from './sheet-views'
+import { Shelf } from './shelf'
+import { Strip } from './strip'
+import { useBenchKeys } from './use-bench-keys'
+import { ZoomButtons } from './zoom-buttons'
+
+const BenchDialog = dynamic(() => import('./bench-dialogs'))
+
+/** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
+function useMarks(plan: Plan): SheetMarks {
+  const { survey, review } = judgedOf(plan)
+  const picked = usePlan((store) => store.picked)
+  const focus = usePlan((store) => store.focus)
+  const state = usePlan((store) => store.state)
+  return useMemo(() => {
+    const finding = review.findings.find((each) => each.id === focus)
+    const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
+    return {
+      picked,
+      pointedThings: new Set(finding?.subject.placementIds),
+      pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
+      presentThings: new Set(
+        survey.masses.flatMap((mass) =>
+          mass.of === 'gear' && mass.states.includes(state) ? [mass.thing.placement.id] : [],
+        ),
+      ),
+    }
+  }, [survey, review, picked, focus, state])
+}
+
+type Drawer = 'none' | 'shelf' | 'path'
+
+function OpenBench({ plan }: { plan: Plan }) {
+  const { survey, review } = judgedOf(plan)
+  const [dialog, setDialog] = useState<DialogName>()
+  const [drawer, setDrawer] = useState<Drawer>('none')
+  const search = useRef<HTMLInputElement>(null)
+  const cell = usePlan((store) => store.cell)
+  const saving = usePlan((store) => store.saving)
+  const marks = useMarks(plan)
+  useBenchKeys(survey, search, setDialog)
+  const close = () => {
+    setDialog(undefined)
+  }
+  const count = openFindings(review).length
+  return (
+    <div className="bench">
+      <Header survey={survey} review={review} show={setDialog} />
+      {saving.at === 'failed' && (
+        <p
+          role="alert"
+          className="bg-error text-error-content col-span-full flex flex-wrap items-center gap-3 px-4 py-2 font-semibold"
+        >
+          {saving.reason} This job is only in memory: download it before you close the page.
+          <button
+            type="button"
+            className="plain text-base-content"
+            onClick={() => {
+              downloadPlan(plan)
+            }}
+          >
+            Download it now
+          </button>
+        </p>
+      )}
+      <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
+        <Shelf survey={survey} search={search} />
+      </div>
+      <main className="bench-sheet">
+        <div className="relative min-h-0 flex-1">
+          <Sheet survey={survey} marks={marks} />
+          <ZoomButtons survey={survey} picked={marks.picked} />
+        </div>
+        <Strip survey={survey} picked={marks.picked} />
+      </main>
+      <aside
+        className={`bench-path ${drawer === 'path' ? 'drawer-open' : ''}`}
+        aria-label="Load path and findings"
+        id="path"
+      >
+        <LoadPathTable survey={survey} review={review} />
+        <Findings plan={plan} review={review} />
+        <JobTools plan={plan} show={setDialog} />
+      </aside>
+      <nav className="bench-drawers" aria-label="Panels">
+        <button
+          type="button"
+          className="plain flex-1"
+          aria-expanded={drawer === 'shelf'}
+          aria-controls="shelf"
+          onClick={() => {
+            setDrawer(drawer === 'shelf' ? 'none' : 'shelf')
+          }}
+        >
+          {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
+        </button>
+        <button
+          type="button"
+          className="plain solid flex-1"
+          aria-expanded={drawer === 'path'}
+          aria-controls="path"
+          onClick={() => {
+            setDrawer(drawer === 'path' ? 'none' : 'path')
+          }}
+        >
+          {drawer === 'path'
+            ? 'Close the load path'
+            : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
+        </button>
+      </nav>
+      {dialog === 'settings' && <SettingsDialog onClose={close} />}
+      {(cell !== undefined || (dialog !== undefined && dialog !== 'settings')) && (
+        <BenchDialog
+          plan={plan}
+          survey={survey}
+          dialog={dialog}
+          cell={cell}
+          show={setDialog}
+          onClose={close}
+        />
+      )}
+    </div>
+  )
+}
+
+function Words({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="mb-2 text-2xl">{title}</h1>
+      {children}
+      <p className="mt-4">
+        <Link href="/" className="plain">
+          All jobs
+        </Link>
+      </p>
+    </main>
+  )
+}
+
+/** One job on the bench, or why it is not. */
+export function Bench({ id }: { id: string }) {
+  const ready = useSettings((store) => store.ready)
+  const opened = usePlan((store) => store.opened)
+  const plan = usePlan((store) => store.plan)
+  const open = usePlan((store) => store.open)
+  useEffect(() => {
+    if (ready) void open(id)
+  }, [ready, open, id])
+  useEffect(() => {
+    const flush = () => {
+      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
+    }
+    document.addEventListener('visibilitychange', flush)
+    window.addEventListener('pagehide', flush)
+    return () => {
+      document.removeEventListener('visibilitychange', flush)
+      window.removeEventListener('pagehide', flush)
+    }
+  }, [])
+  if (!ready || opened.at === 'loading')
+    return (
+      <main className="p-8" aria-busy>
+        <p className="text-xl">Fetching the job from this browser.</p>
+      </main>
+    )
+  if (opened.at === 'missing')
+    return (
+      <Words title="This job is not in this browser">
+        <p>
+          It may have been deleted, or made in another browser. Open its file if you have one: drop it
+          anywhere on the page.
+        </p>
+      </Words>
+    )
+  if (opened.at === 'unreadable')
+    return (
+      <Words title="This job cannot be read any more">
+        <p className="mb-2">It is still stored as it was. What is wrong with it:</p>
+        <ul className="list-disc pl-5">
+          {opened.problems.slice(0, 8).map((problem) => (
+            <li key={problem.path}>{problem.text}</li>
+          ))}
+        </ul>
+      </Words>
+    )
+  return plan ? <OpenBench plan={plan} /> : null
+}

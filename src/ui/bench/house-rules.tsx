@@ -1,0 +1,124 @@
+'use client'
+import type { Plan } from '@/core/plan/plan'
+import type { HouseRules } from '@/core/rules/house'
+import { formatNumber } from '@/core/units/format'
+import { Choice } from '@/ui/quantity/choice'
+import { QuantityField } from '@/ui/quantity/quantity-field'
+import { Modal } from '@/ui/shell/modal'
+import { useSettings } from '@/ui/shell/settings-store'
+import { usePlan } from './plan-store'
+
+const FACTORS: readonly (readonly [string, number])[] = [
+  ['1/2 of the road figure', 1 / 2],
+  ['2/3 of the road figure', 2 / 3],
+  ['3/4 of the road figure', 3 / 4],
+]
+
+function factorOptions(rules: HouseRules): readonly (readonly [string, string])[] {
+  const { trailMissing } = rules
+  const known = FACTORS.map(([words, factor]) => [String(factor), words] as const)
+  const own = trailMissing.school === 'derate' ? trailMissing.factor : undefined
+  const extra =
+    own === undefined || FACTORS.some(([, factor]) => factor === own)
+      ? []
+      : [[String(own), `${formatNumber(own, 3)} of the road figure`] as const]
+  return [['strict', 'Strict: find the trail figure'], ...known, ...extra]
+}
+
+const GUESS = [
+  ['takeIt', 'Take it as it is'],
+  ['5', 'Add 5 % and ask'],
+  ['10', 'Add 10 % and ask'],
+  ['20', 'Add 20 % and ask'],
+  ['weighIt', 'Weigh it before it counts'],
+] as const
+
+/** The schools this job is judged by: the shop's own until a job says otherwise. */
+export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
+  const change = useSettings((store) => store.change)
+  const { rules } = plan
+  const set = (patch: Partial<HouseRules>) =>
+    usePlan.getState().run({ do: 'setRules', rules: { ...rules, ...patch } })
+  const guess = rules.guess.school === 'margin' ? String(rules.guess.percent) : rules.guess.school
+  const guessOptions = GUESS.some(([value]) => value === guess)
+    ? GUESS
+    : [...GUESS, [guess, `Add ${guess} %`] as const]
+  return (
+    <Modal title="House rules for this job" onClose={onClose}>
+      <div className="grid gap-3">
+        <Choice
+          label="No parked figure, and the parked load is above the driving one"
+          value={rules.parkedMissing}
+          options={[
+            ['strict', 'Strict: find the parked figure'],
+            ['ruleOfThree', 'Rule of three: 3 × the road figure, marked as assumed'],
+          ]}
+          onChange={(parkedMissing) => set({ parkedMissing })}
+        />
+        <Choice
+          label="No trail figure"
+          value={rules.trailMissing.school === 'strict' ? 'strict' : String(rules.trailMissing.factor)}
+          options={factorOptions(rules)}
+          onChange={(choice) =>
+            set({
+              trailMissing:
+                choice === 'strict' ? { school: 'strict' } : { school: 'derate', factor: Number(choice) },
+            })
+          }
+        />
+        <Choice
+          label="Roof figure, when the manual does not say whether the rack counts"
+          value={rules.roofCounts}
+          options={[
+            ['everything', 'It counts the rack'],
+            ['load', 'It does not count the rack'],
+          ]}
+          onChange={(roofCounts) => set({ roofCounts })}
+        />
+        <Choice
+          label="A weight somebody guessed"
+          value={guess}
+          options={guessOptions}
+          onChange={(choice) =>
+            set({
+              guess:
+                choice === 'takeIt' || choice === 'weighIt'
+                  ? { school: choice }
+                  : { school: 'margin', percent: Number(choice) },
+            })
+          }
+        />
+        <QuantityField
+          label="Gap to a ceiling"
+          dimension="length"
+          value={rules.gapsMm.ceiling}
+          onValue={(ceiling) =>
+            set({ gapsMm: { ...rules.gapsMm, ceiling } })
+              ? undefined
+              : (usePlan.getState().refusal ?? 'This cannot be taken.')
+          }
+        />
+        <QuantityField
+          label="Gap between things, when they snap"
+          dimension="length"
+          value={rules.gapsMm.between}
+          onValue={(between) =>
+            set({ gapsMm: { ...rules.gapsMm, between } })
+              ? undefined
+              : (usePlan.getState().refusal ?? 'This cannot be taken.')
+          }
+        />
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            change({ house: rules })
+            onClose()
+          }}
+        >
+          Keep these as the shop's rules for new jobs
+        </button>
+      </div>
+    </Modal>
+  )
+}

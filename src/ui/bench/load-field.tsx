@@ -1,0 +1,96 @@
+'use client'
+import { X } from 'lucide-react'
+import type { Load } from '@/core/plan/placement'
+import type { Basis, Mass } from '@/core/plan/rating'
+import { Choice } from '@/ui/quantity/choice'
+import { QuantityField } from '@/ui/quantity/quantity-field'
+import { usePlan } from './plan-store'
+
+export const BASIS_CHOICES: readonly (readonly [Basis, string])[] = [
+  ['weighed', 'weighed'],
+  ['maker', "maker's figure"],
+  ['guess', 'guess'],
+]
+
+/** A mass with what was typed for it. */
+export function typedMass(mass: Mass, kg: number, typed: string): Mass {
+  return { ...mass, kg, typed: { kg: typed } }
+}
+
+function withAmount(load: Load, value: number, typed: string): Load {
+  const { what } = load
+  switch (what.kind) {
+    case 'mass':
+      return { ...load, what: { ...what, mass: typedMass(what.mass, value, typed) } }
+    case 'fluid':
+      return { ...load, what: { ...what, litres: value, typed: { litres: typed } } }
+    case 'people':
+      return { ...load, what: { ...what, each: typedMass(what.each, value, typed) } }
+  }
+}
+
+function withBasis(load: Load, basis: Basis): Load {
+  const { what } = load
+  switch (what.kind) {
+    case 'mass':
+      return { ...load, what: { ...what, mass: { ...what.mass, basis } } }
+    case 'people':
+      return { ...load, what: { ...what, each: { ...what.each, basis } } }
+    case 'fluid':
+      return load
+  }
+}
+
+/** One load of a thing, to be changed in place: how much, how that is known, or out with it. */
+export function LoadField({ placementId, load }: { placementId: string; load: Load }) {
+  const { run } = usePlan.getState()
+  const { what } = load
+  const set = (next: Load): string | undefined =>
+    run({ do: 'setLoad', placementId, load: next })
+      ? undefined
+      : (usePlan.getState().refusal ?? 'This cannot be taken.')
+  const mass = what.kind === 'mass' ? what.mass : what.kind === 'people' ? what.each : undefined
+  const people = what.kind === 'people' ? what : undefined
+  return (
+    <div className="flex items-end gap-1">
+      {people && (
+        <div className="w-16">
+          <Choice
+            label={load.name}
+            value={String(people.count)}
+            options={Array.from({ length: 9 }, (_, i) => [String(i), String(i)] as const)}
+            onChange={(count) => set({ ...load, what: { ...people, count: Number(count) } })}
+          />
+        </div>
+      )}
+      <div className="w-28">
+        <QuantityField
+          compact
+          label={people ? 'each' : load.name}
+          dimension={what.kind === 'fluid' ? 'volume' : 'mass'}
+          value={what.kind === 'fluid' ? what.litres : mass?.kg}
+          typed={what.kind === 'fluid' ? what.typed?.['litres'] : mass?.typed?.['kg']}
+          onValue={(value, typed) => set(withAmount(load, value, typed))}
+        />
+      </div>
+      {mass && (
+        <div className="w-36">
+          <Choice
+            label={`${load.name}: known by`}
+            value={mass.basis}
+            options={BASIS_CHOICES}
+            onChange={(basis) => set(withBasis(load, basis))}
+          />
+        </div>
+      )}
+      <button
+        type="button"
+        className="plain px-2"
+        aria-label={`Take out ${load.name.toLowerCase()}`}
+        onClick={() => run({ do: 'removeLoad', placementId, loadId: load.id })}
+      >
+        <X size={18} aria-hidden />
+      </button>
+    </div>
+  )
+}

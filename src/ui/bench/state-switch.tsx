@@ -1,0 +1,59 @@
+'use client'
+import { STATES, type State } from '@/core/plan/scalars'
+import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
+import type { Review } from '@/core/review/review'
+import type { Survey } from '@/core/survey/survey'
+import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import { useUnits } from '@/ui/shell/settings-store'
+import { usePlan } from './plan-store'
+
+/** A state's verdict in a few words: how much over, how many to find out, or how much is left. */
+export function verdictWords(survey: Survey, review: Review, state: State, units: UnitChoice): string {
+  const verdict = review.states[state]
+  const governing = survey.loadPath.governing[state]
+  const count = review.findings.filter(
+    (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
+  ).length
+  const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
+  const left = governing?.leftKg
+  if (verdict === 'stop' && left !== undefined && left < 0)
+    return `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
+  if (verdict === 'stop' || verdict === 'findOut') return `${SEVERITY_WORD[verdict]}, ${count}`
+  return left === undefined
+    ? SEVERITY_WORD[verdict]
+    : `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`
+}
+
+const LOOK: Readonly<Record<Severity, string>> = {
+  stop: 'verdict-stop',
+  findOut: 'verdict-find-out',
+  mind: 'verdict-mind',
+  clear: '',
+}
+
+/** Road, trail, parked: each with its verdict; the pressed one is what the drawing shows. */
+export function StateSwitch({ survey, review }: { survey: Survey; review: Review }) {
+  const units = useUnits()
+  const state = usePlan((store) => store.state)
+  const showState = usePlan((store) => store.showState)
+  return (
+    <div role="group" aria-label="State" className="state-switch">
+      {STATES.map((each) => (
+        <button
+          key={each}
+          type="button"
+          aria-pressed={each === state}
+          className="state-button"
+          onClick={() => {
+            showState(each)
+          }}
+        >
+          <span className="block text-[13px] leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
+          <span className={`block text-[15px] leading-tight font-semibold ${LOOK[review.states[each]]}`}>
+            {verdictWords(survey, review, each, units)}
+          </span>
+        </button>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,38 @@
+const FRACTION = /(\d+\/\d+)/
+
+/** Text on the sheet, px; fractions set as fractions, with a halo so that lines do not cross it. */
+export function SheetText({
+  x,
+  y,
+  text,
+  anchor = 'start',
+  look = '',
+  turn,
+}: {
+  x: number
+  y: number
+  text: string
+  anchor?: 'start' | 'middle' | 'end'
+  look?: string
+  turn?: number
+}) {
+  return (
+    <text
+      x={x}
+      y={y}
+      textAnchor={anchor}
+      className={`sheet-text sheet-halo ${look}`}
+      {...(turn === undefined ? {} : { transform: `rotate(${turn} ${x} ${y})` })}
+    >
+      {text.split(FRACTION).map((bit, i) =>
+        FRACTION.test(bit) ? (
+          <tspan key={i} className="frac">
+            {bit}
+          </tspan>
+        ) : (
+          bit
+        ),
+      )}
+    </text>
+  )
+}

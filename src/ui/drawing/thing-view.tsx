@@ -1,0 +1,66 @@
+import { memo } from 'react'
+import { sizeAsPlaced, type ThingAt } from '@/core/survey/arrangement'
+import type { ViewName } from './layout'
+import { thingPaths } from './thing-paths'
+
+interface Props {
+  readonly thing: ThingAt
+  readonly view: ViewName
+  readonly picked: boolean
+  readonly pointedAt: boolean
+  readonly absent: boolean
+}
+
+/** The middle of a thing in a view's own mm, u right and v up. */
+export function middleOf({ box }: ThingAt, view: ViewName): readonly [number, number] {
+  const x = (box.x0 + box.x1) / 2
+  const y = (box.y0 + box.y1) / 2
+  const z = (box.z0 + box.z1) / 2
+  return view === 'side' ? [x, z] : view === 'plan' ? [x, y] : [y, z]
+}
+
+/** Length and height of a thing's box in a view, mm. */
+export function sizeIn({ box }: ThingAt, view: ViewName): readonly [number, number] {
+  const length = box.x1 - box.x0
+  const width = box.y1 - box.y0
+  const height = box.z1 - box.z0
+  return view === 'side' ? [length, height] : view === 'plan' ? [length, width] : [width, height]
+}
+
+/** A piece of gear in one view. What is not there in the state on show is drawn dashed. */
+export const ThingView = memo(
+  function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
+    const [u, v] = middleOf(thing, view)
+    const [width, height] = sizeIn(thing, view)
+    const { onEdge } = thing.placement
+    const lying = thing.turn === 0 || thing.turn === 180
+    const own = sizeAsPlaced(thing.gear, 0, onEdge)
+    const facing = view === 'plan' ? 'above' : (view === 'side') === lying ? 'along' : 'across'
+    const paths =
+      facing === 'above'
+        ? thingPaths(thing.gear, facing, own.length, own.width, onEdge)
+        : thingPaths(thing.gear, facing, width, height, onEdge)
+    const mirrored = view === 'side' && thing.turn === 180 ? ' scale(-1 1)' : ''
+    const turn = view === 'plan' ? ` rotate(${thing.turn})` : mirrored
+    const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
+    return (
+      <g transform={`translate(${u} ${v})${turn}`} className={look}>
+        <path d={paths.outline} className="draw-thing" />
+        {paths.detail !== '' && <path d={paths.detail} className="draw-detail" />}
+      </g>
+    )
+  },
+  (before, after) =>
+    before.view === after.view &&
+    before.picked === after.picked &&
+    before.pointedAt === after.pointedAt &&
+    before.absent === after.absent &&
+    before.thing.gear === after.thing.gear &&
+    before.thing.turn === after.thing.turn &&
+    before.thing.placement.onEdge === after.thing.placement.onEdge &&
+    sameBox(before.thing, after.thing),
+)
+
+function sameBox({ box: a }: ThingAt, { box: b }: ThingAt): boolean {
+  return a.x0 === b.x0 && a.x1 === b.x1 && a.y0 === b.y0 && a.y1 === b.y1 && a.z0 === b.z0 && a.z1 === b.z1
+}

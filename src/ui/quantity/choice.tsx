@@ -1,0 +1,77 @@
+import { useId } from 'react'
+
+/** One of a few words to choose, with its label. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string
+  value: T
+  options: readonly (readonly [T, string])[]
+  onChange: (value: T) => void
+}) {
+  const id = useId()
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="field-label">
+        {label}
+      </label>
+      <select
+        id={id}
+        className="field"
+        value={value}
+        onChange={(event) => {
+          const chosen = options.find(([each]) => each === event.target.value)
+          if (chosen) onChange(chosen[0])
+        }}
+      >
+        {options.map(([each, words]) => (
+          <option key={each} value={each}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </div>
+  )
+}
+
+/** A line of text to type, taken when it is left. */
+export function TextField({
+  label,
+  value,
+  onValue,
+  type = 'text',
+  max = 120,
+}: {
+  label: string
+  value: string
+  onValue: (value: string) => void
+  type?: 'text' | 'date'
+  max?: number
+}) {
+  const id = useId()
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="field-label">
+        {label}
+      </label>
+      <input
+        id={id}
+        key={value}
+        type={type}
+        className="field"
+        maxLength={max}
+        defaultValue={value}
+        autoComplete="off"
+        onBlur={(event) => {
+          if (event.target.value !== value) onValue(event.target.value)
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur()
+        }}
+      />
+    </div>
+  )
+}
