@@ -113,8 +113,10 @@ export const firstBike = job('demo-first-bike', 'Two bikes on the hatchback', {
   clearances: [yardGate],
   gear: [g.bikeTray, g.trailBike],
   placements: [
-    onBars('tray', 'bike-tray', ['square-front', 'square-rear'], 720, -300),
+    onBars('tray', 'bike-tray', ['square-front', 'square-rear'], 720, -250),
     inPlace('bike', 'trail-bike', 'tray', 'tray'),
+    onBars('second-tray', 'bike-tray', ['square-front', 'square-rear'], 620, 250, { turn: 180 }),
+    inPlace('second-bike', 'trail-bike', 'second-tray', 'tray'),
   ],
 })
 

@@ -1,48 +1,23 @@
 import type { Vehicle } from '@/core/plan/vehicle'
-import { SILHOUETTES } from '@/core/survey/body/silhouettes'
+import { startingSizes } from '@/core/survey/body/starting-vehicle'
 import { ratings } from './compose'
 
 /** Invented vehicles, described by body type. Numbers are plausible and nobody's. */
 
-type Draft = Omit<
-  Vehicle,
-  | 'lengthMm'
-  | 'widthMm'
-  | 'heightMm'
-  | 'wheelbaseMm'
-  | 'frontOverhangMm'
-  | 'noseToScreenMm'
-  | 'wheelRadiusMm'
-  | 'roof'
-> & {
+type Draft = Omit<Vehicle, Exclude<keyof ReturnType<typeof startingSizes>, 'body'>> & {
   figures: Parameters<typeof ratings>[1]
   counts?: 'load' | 'everything'
 }
 
 function vehicle({ figures, counts, ...draft }: Draft): Vehicle {
-  const body = SILHOUETTES[draft.body]
-  const half = body.widthMm / 2
+  const sizes = startingSizes(draft.body)
+  const source = { kind: 'manual', page: '214' } as const
   return {
+    ...sizes,
     ...draft,
-    lengthMm: body.lengthMm,
-    widthMm: body.widthMm,
-    heightMm: body.heightMm,
-    wheelbaseMm: body.wheelbaseMm,
-    frontOverhangMm: body.frontOverhangMm,
-    noseToScreenMm: -Math.min(...body.profile.map(([x]) => x)),
-    wheelRadiusMm: body.wheelRadiusMm,
     roof: {
-      fromXMm: 60,
-      toXMm: body.roofEndXMm,
-      halfWidthFrontMm: Math.round(half * body.roofHalfShare.front),
-      halfWidthRearMm: Math.round(half * body.roofHalfShare.rear),
-      crownMm: 40,
-      ratings: ratings(
-        `${draft.id}-roof`,
-        figures,
-        { kind: 'manual', page: '214' },
-        counts === undefined ? {} : { counts },
-      ),
+      ...sizes.roof,
+      ratings: ratings(`${draft.id}-roof`, figures, source, counts === undefined ? {} : { counts }),
     },
   }
 }

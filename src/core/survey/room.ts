@@ -7,9 +7,11 @@ import type { ThingAt } from './arrangement'
 import { statesOf } from './mass-points'
 import type { Survey } from './survey'
 
-/** What a thing's mass would leave on a rack, or take beyond it, in the state where that is least. kg. */
+/** What may still be added to a rack in the state where a thing's mass leaves least, and what it would leave. kg. */
 export interface WeightRoom {
   readonly state: State
+  readonly addableKg: number
+  /** Negative: the thing is so much too heavy. */
   readonly leftKg: number
 }
 
@@ -21,7 +23,7 @@ export function weightRoom(survey: Survey, gear: Gear, rackId: string): WeightRo
     .filter((allowance) => allowance.rackId === rackId && states.includes(allowance.state))
     .flatMap((allowance): WeightRoom[] => {
       const kg = allowance.kind === 'unknown' ? allowance.atMostKg : allowance.kg
-      return kg === undefined ? [] : [{ state: allowance.state, leftKg: kg - mass }]
+      return kg === undefined ? [] : [{ state: allowance.state, addableKg: kg, leftKg: kg - mass }]
     })
     .reduce<WeightRoom | undefined>(
       (least, each) => (least && least.leftKg <= each.leftKg ? least : each),

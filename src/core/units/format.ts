@@ -90,3 +90,18 @@ export function amountIn(
 ): string {
   return formatNumber(value / unitOf(dimension, symbol).factor, places)
 }
+
+/**
+ * A value as text to be edited and read back: to a hundredth of a millimetre or a thousandth of an inch, pound or
+ * kilogram, as a fraction of an inch where it is one. Far finer than any tape or scale, so that opening a form
+ * and closing it changes nothing.
+ */
+export function formatPrecise(dimension: Dimension, value: number, system: UnitSystem): string {
+  const unit = homeUnit(dimension, system)
+  if (unit.symbol === 'in') {
+    const { negative, whole, numerator, denominator } = inchParts(value, 32)
+    const nearest = (negative ? -1 : 1) * (whole + numerator / denominator) * unit.factor
+    if (Math.abs(nearest - value) < 0.01) return inchText(value, 32)
+  }
+  return `${formatNumber(value / unit.factor, unit.symbol === 'mm' ? 2 : 3)} ${unit.symbol}`
+}

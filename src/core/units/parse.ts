@@ -77,8 +77,8 @@ function splitUnit(dimension: Dimension, rest: string): { word: string; tail: st
 
 /**
  * Reads what a person typed into the core's unit of that dimension (mm, kg, N·m, l, km/h, degrees, kg/m²).
- * A bare number takes `bare`, or the system's first unit. The typed text comes back with the value, so that
- * showing it again never drifts. Fails with one sentence that says what to write instead.
+ * A bare number takes `bare`, or the system's first unit. The typed text comes back with the value (a bare
+ * number with its unit behind it), so that showing and reading it again never drifts. Fails with one sentence that says what to write instead.
  */
 export function parseQuantity(
   dimension: Dimension,
@@ -103,7 +103,7 @@ export function parseQuantity(
   const first = leadingAmount(text)
   if ('reason' in first)
     return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)
-  if (first.rest === '') return finish(first.value * bare.factor)
+  if (first.rest === '') return finish(first.value * bare.factor, `${typed} ${bare.symbol}`)
   const { word, tail } = splitUnit(dimension, first.rest)
   const unit = findUnit(dimension, word)
   if (!unit) return fail(`"${first.rest}" is not a unit of ${dimension} here.`)
@@ -117,8 +117,8 @@ export function parseQuantity(
   if (tailUnit?.symbol !== smaller) return fail(`"${tail}" after ${unit.symbol} cannot be read.`)
   return finish(first.value * unit.factor + second.value * tailUnit.factor)
 
-  function finish(magnitude: number): Parsed {
+  function finish(magnitude: number, read = typed): Parsed {
     if (!Number.isFinite(magnitude)) return fail(`"${typed}" is too large.`)
-    return { ok: true, value: magnitude === 0 ? 0 : sign * magnitude, typed }
+    return { ok: true, value: magnitude === 0 ? 0 : sign * magnitude, typed: read }
   }
 }

@@ -117,18 +117,36 @@ function BarSpreads({ survey, layout, units, y }: Omit<Props, 'state' | 'picked'
   )
 }
 
-/** Names on what is there, where there is room for them. */
+/** A name takes about so many px a letter. */
+const LETTER_PX = 6.2
+
+/** Names on what is there, the largest first, where there is room for them and none is written over another. */
 function Names({ survey, layout, picked }: Props) {
-  return survey.things.map(({ placement, gear, box, parent }) => {
-    const [left, bottom] = toSheet(layout, 'plan', box.x0, box.y0)
+  const { plan } = layout
+  const taken: { left: number; right: number; y: number }[] = []
+  const chosen = (id: string) => picked?.kind === 'thing' && picked.id === id
+  const area = ({ box }: Survey['things'][number]) => (box.x1 - box.x0) * (box.y1 - box.y0)
+  const sorted = survey.things.toSorted(
+    (a, b) => Number(chosen(b.placement.id)) - Number(chosen(a.placement.id)) || area(b) - area(a),
+  )
+  return sorted.map(({ placement, gear, box }) => {
+    const [left, bottom] = toSheet(layout, 'plan', Math.max(box.x0, -30_000), box.y0)
     const [right, top] = toSheet(layout, 'plan', box.x1, box.y1)
-    const wide = right - left
-    const chosen = picked?.kind === 'thing' && picked.id === placement.id
-    if (!chosen && (parent || bottom - top < 15 || wide < gear.name.length * 6 + 8)) return null
-    const { plan } = layout
-    const x = Math.min(Math.max((left + right) / 2, plan.left + 30), plan.left + plan.width - 30)
+    const half = (gear.name.length * LETTER_PX) / 2
+    if (!chosen(placement.id) && (bottom - top < 15 || right - left < half * 2 + 8)) return null
+    const from = Math.max(left, plan.left)
+    const to = Math.min(right, plan.left + plan.width)
     const y = (top + bottom) / 2 + 4
-    if (y < plan.top || y > plan.top + plan.height) return null
+    if (y < plan.top || y > plan.top + plan.height || to - from < half) return null
+    const middles = [(from + to) / 2, to - half - 10, from + half + 10]
+    const x = middles.find(
+      (at) =>
+        !taken.some(
+          (other) => Math.abs(other.y - y) < 14 && at - half < other.right && at + half > other.left,
+        ),
+    )
+    if (x === undefined) return null
+    taken.push({ left: x - half, right: x + half, y })
     return <SheetText key={placement.id} x={x} y={y} text={gear.name} anchor="middle" look="sheet-name" />
   })
 }
@@ -193,7 +211,7 @@ export function SheetNotes(props: Props) {
     <g className="pointer-events-none">
       <SheetText x={side.left} y={side.top - 14} text="Side" look="sheet-title" />
       <SheetText x={rear.left} y={rear.top - 14} text="Rear" look="sheet-title" />
-      <SheetText x={plan.left} y={plan.top - 4} text="Plan" look="sheet-title" />
+      <SheetText x={plan.left} y={plan.top + 10} text="Plan" look="sheet-title" />
       <path
         d={`M ${side.left} ${toSheet(layout, 'side', 0, 0)[1]} h ${side.width} M ${rear.left} ${toSheet(layout, 'rear', 0, 0)[1]} h ${rear.width}`}
         className="ground"

@@ -53,14 +53,22 @@ export function putOn(survey: Survey, gear: Gear, rackId: string): void {
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
   const room = weightRoom(survey, gear, rackId)
-  if (!room) return <span className="text-accent font-semibold">no figure to judge its weight by</span>
-  return room.leftKg < -1e-6 ? (
-    <span className="text-stopline font-semibold">
-      <Quantity dimension="mass" value={-room.leftKg} /> too heavy {IN_STATE[room.state]}
-    </span>
-  ) : (
-    <span>
-      leaves <Quantity dimension="mass" value={Math.max(0, room.leftKg)} /> {IN_STATE[room.state]}
+  if (!room) return <span>no figure to judge its weight by</span>
+  if (room.leftKg >= -1e-6)
+    return (
+      <span>
+        leaves <Quantity dimension="mass" value={Math.max(0, room.leftKg)} /> {IN_STATE[room.state]}
+      </span>
+    )
+  return (
+    <span className="text-base-content font-semibold">
+      {room.addableKg <= 1e-6 ? (
+        <>no room {IN_STATE[room.state]}</>
+      ) : (
+        <>
+          <Quantity dimension="mass" value={-room.leftKg} /> too heavy {IN_STATE[room.state]}
+        </>
+      )}
     </span>
   )
 }

@@ -18,7 +18,8 @@ export function verdictWords(survey: Survey, review: Review, state: State, units
   const left = governing?.leftKg
   if (verdict === 'stop' && left !== undefined && left < 0)
     return `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
-  if (verdict === 'stop' || verdict === 'findOut') return `${SEVERITY_WORD[verdict]}, ${count}`
+  if (verdict === 'stop' || verdict === 'findOut')
+    return `${SEVERITY_WORD[verdict]}, ${count} ${verdict === 'stop' ? 'to mend' : 'open'}`
   return left === undefined
     ? SEVERITY_WORD[verdict]
     : `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`

@@ -30,9 +30,9 @@ function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
       <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
         <h2 className="min-w-28 self-center text-[16px] leading-tight">
           {gear.name}
-          {nested && (
+          {thing.parent && (
             <span className="text-ink2 block text-[12px] font-normal">
-              in {thing.parent?.gear.name.toLowerCase()}
+              in {thing.parent.gear.name.toLowerCase()}
             </span>
           )}
         </h2>

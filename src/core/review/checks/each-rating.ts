@@ -1,4 +1,4 @@
-import { check, practice } from '../check'
+import { check } from '../check'
 import { overOrClear } from '../layer-phrases'
 import { lightenLayer } from '../remedies/lighten'
 

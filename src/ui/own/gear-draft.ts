@@ -1,0 +1,172 @@
+import { gearSchema, type Gear } from '@/core/plan/gear'
+import { fieldMessages } from '@/core/plan/messages'
+import type { Basis, GearKind } from '@/core/plan/rating'
+import type { UnitSystem } from '@/core/units/dimension'
+import { formatPrecise } from '@/core/units/format'
+import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
+
+export interface GearDraft {
+  name: string
+  kind: GearKind
+  length: string
+  width: string
+  height: string
+  stand: string
+  mass: string
+  basis: Basis
+  wet: string
+  maxSpeed: string
+  onEdge: boolean
+  turns: 'all' | 'ends' | 'none'
+  when: Gear['when']
+  carries: boolean
+  figures: FiguresDraft
+}
+
+const SHAPE: Readonly<Record<GearKind, Gear['shape']>> = {
+  box: 'shell',
+  basket: 'tray',
+  platform: 'deck',
+  boat: 'hull',
+  board: 'board',
+  bike: 'wheel',
+  skis: 'poles',
+  tent: 'shell',
+  awning: 'box',
+  bag: 'bag',
+  can: 'can',
+  lumber: 'poles',
+  ladder: 'poles',
+  tool: 'poles',
+  wheel: 'wheel',
+  person: 'person',
+  carrier: 'cradles',
+  other: 'box',
+}
+
+/** Usual length, width and height by kind, mm: common practice, no source; to be measured. */
+const USUAL: Readonly<Record<GearKind, readonly [number, number, number]>> = {
+  box: [1800, 750, 380],
+  basket: [1200, 1000, 160],
+  platform: [1400, 1200, 55],
+  boat: [4800, 600, 350],
+  board: [3200, 780, 150],
+  bike: [1750, 450, 1050],
+  skis: [1800, 400, 90],
+  tent: [2150, 1300, 300],
+  awning: [2000, 150, 140],
+  bag: [900, 500, 320],
+  can: [350, 170, 470],
+  lumber: [3000, 300, 150],
+  ladder: [3000, 430, 150],
+  tool: [1200, 220, 60],
+  wheel: [760, 760, 250],
+  person: [350, 480, 1750],
+  carrier: [900, 420, 120],
+  other: [1000, 500, 300],
+}
+
+const CARRIERS = new Set<GearKind>(['box', 'basket', 'platform', 'tent', 'carrier'])
+
+/** The form as it starts for a kind of gear. */
+export function startingGearDraft(kind: GearKind, system: UnitSystem): GearDraft {
+  const mm = (value: number) => formatPrecise('length', value, system)
+  const [length, width, height] = USUAL[kind]
+  return {
+    name: '',
+    kind,
+    length: mm(length),
+    width: mm(width),
+    height: mm(height),
+    stand: mm(0),
+    mass: '',
+    basis: 'maker',
+    wet: '',
+    maxSpeed: '',
+    onEdge: false,
+    turns: kind === 'boat' || kind === 'box' ? 'ends' : 'all',
+    when: kind === 'person' ? 'parked' : 'always',
+    carries: CARRIERS.has(kind),
+    figures: NO_FIGURES,
+  }
+}
+
+/** A piece of gear as texts for the form. */
+export function gearToDraft(gear: Gear, system: UnitSystem): GearDraft {
+  const mm = (field: string, value: number) => gear.typed?.[field] ?? formatPrecise('length', value, system)
+  const kg = (value: number) => formatPrecise('mass', value, system)
+  const own = gear.carries?.rated
+  return {
+    name: gear.name,
+    kind: gear.kind,
+    length: mm('length', gear.lengthMm),
+    width: mm('width', gear.widthMm),
+    height: mm('height', gear.heightMm),
+    stand: mm('stand', gear.standMm ?? 0),
+    mass: gear.mass.typed?.['kg'] ?? kg(gear.mass.kg),
+    basis: gear.mass.basis,
+    wet: gear.wetKg === undefined ? '' : kg(gear.wetKg),
+    maxSpeed: gear.maxKmH === undefined ? '' : formatPrecise('speed', gear.maxKmH, system),
+    onEdge: gear.onEdge,
+    turns: gear.turns.length === 4 ? 'all' : gear.turns.length === 1 ? 'none' : 'ends',
+    when: gear.when,
+    carries: gear.carries !== undefined,
+    figures: own?.by === 'own' ? figuresDraft(own.ratings, kg) : NO_FIGURES,
+  }
+}
+
+const TURNS = { all: [0, 90, 180, 270], ends: [0, 180], none: [0] } as const
+
+/** A piece of gear from the form's texts; what the form does not ask for is kept from the gear it began with. */
+export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?: Gear): Read<Gear> {
+  const reader = new DraftReader(system)
+  const [length, width, height] = USUAL[draft.kind]
+  const kg = reader.mass('mass', draft.mass, 0)
+  const heightMm = reader.span('height', draft.height, height)
+  const standMm = reader.size('stand', draft.stand, 0)
+  const wetKg = reader.optional('wet', 'mass', draft.wet)
+  const maxKmH = reader.optional('maxSpeed', 'speed', draft.maxSpeed)
+  const ratings = reader.figures('figures', draft.figures, id, 'sheet')
+  const { wetKg: _wet, maxKmH: _max, standMm: _stand, carries: _carries, typed: _typed, ...kept } = was ?? {}
+  const places = was?.carries?.places ?? [
+    { id: 'place', name: 'Inside', kind: 'inside' as const, xMm: 0, yMm: 0, zMm: Math.min(20, heightMm) },
+  ]
+  const gear: Gear = {
+    fit: { mount: { kind: 'none' } },
+    shape: SHAPE[draft.kind],
+    ...kept,
+    id,
+    kind: draft.kind,
+    ...(was?.kind === draft.kind ? {} : { shape: SHAPE[draft.kind] }),
+    name: reader.words('name', draft.name, 'Own gear', 'it a name'),
+    lengthMm: reader.span('length', draft.length, length),
+    widthMm: reader.span('width', draft.width, width),
+    heightMm,
+    ...(standMm > 0 ? { standMm } : {}),
+    mass: {
+      kg,
+      basis: draft.basis,
+      typed: reader.typedFor({ kg: 'mass' }),
+    },
+    ...(wetKg === undefined ? {} : { wetKg }),
+    ...(maxKmH === undefined ? {} : { maxKmH }),
+    turns: [...TURNS[draft.turns]],
+    onEdge: draft.onEdge,
+    when: draft.when,
+    ...(draft.carries
+      ? {
+          carries: {
+            rated: { by: 'own' as const, ratings },
+            places,
+            ...(draft.kind === 'tent' ? { sleeps: was?.carries?.sleeps ?? 2 } : {}),
+          },
+        }
+      : {}),
+    typed: reader.typedFor({ length: 'length', width: 'width', height: 'height', stand: 'stand' }),
+  }
+  if (Object.keys(reader.problems).length === 0) {
+    const parsed = gearSchema.safeParse(gear)
+    if (!parsed.success) reader.fail('name', fieldMessages(parsed.error)[0]?.text ?? 'This cannot be kept.')
+  }
+  return { value: gear, problems: reader.problems }
+}

@@ -1,0 +1,135 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import type { Gear } from '@/core/plan/gear'
+import { GEAR_KINDS } from '@/core/plan/rating'
+import type { UnitSystem } from '@/core/units/dimension'
+import { keepInStock } from '@/storage/own-stock'
+import { WHEN_CHOICES } from '@/ui/bench/add-load'
+import { judgedOf } from '@/ui/bench/judged'
+import { BASIS_CHOICES } from '@/ui/bench/load-field'
+import { usePlan } from '@/ui/bench/plan-store'
+import { KIND_WORD, putOn } from '@/ui/bench/shelf'
+import { GearDrawing } from '@/ui/drawing/gear-drawing'
+import { useSettings } from '@/ui/shell/settings-store'
+import { FormChoice, FormFigures, FormText, FormTick } from './form-fields'
+import { FormFrame } from './form-frame'
+import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
+import { useDraftForm } from './use-draft-form'
+
+const KIND_CHOICES = GEAR_KINDS.map((kind) => [kind, KIND_WORD[kind]] as const)
+
+/** A piece of gear of one's own: its size and weight, and what it carries when it is a carrier. */
+export function GearForm({
+  was,
+  job,
+  system,
+}: {
+  was: Gear | undefined
+  job: string | undefined
+  system: UnitSystem
+}) {
+  const router = useRouter()
+  const reloadOwn = useSettings((store) => store.reloadOwn)
+  const [id] = useState(() => was?.id ?? `gear-${crypto.randomUUID().slice(0, 8)}`)
+  const start = useMemo(
+    () => (was ? gearToDraft(was, system) : startingGearDraft('box', system)),
+    [was, system],
+  )
+  const { form, read, draft, forget } = useDraftForm(`gear/${was?.id ?? 'new'}`, start, (each) =>
+    readGear(each, system, id, was),
+  )
+  const [problem, setProblem] = useState<string>()
+  const plan = usePlan((store) => store.plan)
+  const here = job !== undefined && plan?.id === job ? plan : undefined
+
+  const save = (thenPutOn: boolean) =>
+    form.handleSubmit(async () => {
+      const gear = readGear(form.getValues(), system, id, was).value
+      const kept = await keepInStock('gear', gear)
+      if (!kept.ok) {
+        setProblem(kept.reason)
+        return
+      }
+      forget()
+      await reloadOwn()
+      const { survey } = here ? judgedOf(here) : { survey: undefined }
+      const rackId = survey?.racks[0]?.rack.id
+      if (thenPutOn && survey && rackId !== undefined) {
+        putOn(survey, gear, rackId)
+        await usePlan.getState().saveNow()
+      }
+      router.push(job === undefined ? '/' : `/bench?job=${job}`)
+    })
+
+  const restart = (kind: string) => {
+    const chosen = GEAR_KINDS.find((each) => each === kind)
+    if (!chosen) return
+    const now = form.getValues()
+    form.reset(
+      { ...startingGearDraft(chosen, system), name: now.name, mass: now.mass, basis: now.basis },
+      { keepDefaultValues: true },
+    )
+  }
+
+  return (
+    <FormFrame
+      title={was ? `Gear: ${was.name}` : 'Your own gear'}
+      form={form}
+      back={
+        job === undefined
+          ? { href: '/', words: 'All jobs' }
+          : { href: `/bench?job=${job}`, words: 'Back to the bench' }
+      }
+      drawing={<GearDrawing gear={read.value} />}
+      problem={problem}
+      problems={Object.keys(read.problems).length}
+      onSave={() => void save(here !== undefined)()}
+      actions={
+        <>
+          {here && (
+            <button type="submit" className="plain solid">
+              Save and put it on
+            </button>
+          )}
+          <button
+            type={here ? 'button' : 'submit'}
+            className={here ? 'plain' : 'plain solid'}
+            {...(here ? { onClick: () => void save(false)() } : {})}
+          >
+            Save to the shelf
+          </button>
+        </>
+      }
+    >
+      <section className="grid grid-cols-2 gap-2 sm:grid-cols-3" aria-label="Gear">
+        <FormText name="name" label="Name" />
+        <FormChoice name="kind" label="Kind" options={KIND_CHOICES} onChosen={restart} />
+        <p className="field-note self-end pb-2">
+          Sizes start at what such a thing usually is. Measure and replace them.
+        </p>
+        <FormText name="length" label="Length, along the vehicle" />
+        <FormText name="width" label="Width, across it" />
+        <FormText name="height" label="Height" />
+        <FormText name="stand" label="Stands over the bar by" hint="What its mounts lift it" />
+        <FormText name="mass" label="Its own weight" />
+        <FormChoice name="basis" label="Weight known by" options={BASIS_CHOICES} />
+        <FormText name="wet" label="More when wet" hint="Empty when none" />
+        <FormText name="maxSpeed" label="Its own top speed" hint="Empty when none" />
+        <FormChoice
+          name="turns"
+          label="May lie"
+          options={[
+            ['all', 'along or across'],
+            ['ends', 'along, either way round'],
+            ['none', 'only as it is'],
+          ]}
+        />
+        <FormChoice name="when" label="On board" options={WHEN_CHOICES} />
+        <FormTick name="onEdge" label="May stand on edge" />
+        <FormTick name="carries" label="It carries something" />
+      </section>
+      {draft.carries && <FormFigures name="figures" title="What may be in it or on it" />}
+    </FormFrame>
+  )
+}

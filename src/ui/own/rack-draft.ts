@@ -1,0 +1,290 @@
+import type { Bar, Part, PartRole, Profile, Rack } from '@/core/plan/rack'
+import { barsOf, deckOf, rackSchema } from '@/core/plan/rack'
+import { fieldMessages } from '@/core/plan/messages'
+import type { Attachment, Vehicle } from '@/core/plan/vehicle'
+import { startingRack } from '@/core/survey/starting-rack'
+import type { UnitSystem } from '@/core/units/dimension'
+import { formatPrecise } from '@/core/units/format'
+import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
+
+export interface PartDraft {
+  id: string
+  role: PartRole
+  name: string
+  count: string
+  each: string
+  price: string
+  ratedBy: 'own' | 'with'
+  figures: FiguresDraft
+}
+
+export interface BarDraft {
+  id: string
+  x: string
+  length: string
+  usable: string
+  feet: string
+  rise: string
+}
+
+export interface RackDraft {
+  attachmentId: string
+  kind: Rack['kind']
+  name: string
+  profile: Profile['kind']
+  profileWidth: string
+  profileHeight: string
+  bars: BarDraft[]
+  deckLength: string
+  deckWidth: string
+  deckHeight: string
+  deckX: string
+  sideHeight: string
+  ladderTop: string
+  ladderBottom: string
+  ladderX: string
+  ladderY: string
+  parts: PartDraft[]
+}
+
+export const ROLE_CHOICES: readonly (readonly [PartRole, string])[] = [
+  ['bars', 'Bars'],
+  ['feet', 'Feet'],
+  ['fitKit', 'Fit kit'],
+  ['rails', 'Added rails'],
+  ['deck', 'Platform or deck'],
+  ['trusses', 'Trusses'],
+  ['panels', 'Side panels'],
+  ['legs', 'Legs'],
+  ['ladder', 'Ladder'],
+  ['whole', 'The rack as a whole'],
+]
+
+export const RACK_KIND_WORD: Readonly<Record<Rack['kind'], string>> = {
+  bars: 'Bars on feet',
+  platform: 'Platform on feet',
+  bed: 'Bed rack',
+  frame: 'Frame rack, the roof carries nothing',
+  ladder: 'Ladder',
+}
+
+export function startingPart(id: string): PartDraft {
+  return {
+    id,
+    role: 'fitKit',
+    name: 'Fit kit',
+    count: '1',
+    each: '1 kg',
+    price: '',
+    ratedBy: 'own',
+    figures: NO_FIGURES,
+  }
+}
+
+/** A rack as texts for the form. */
+export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
+  const mm = (value: number) => formatPrecise('length', value, system)
+  const kg = (value: number) => formatPrecise('mass', value, system)
+  const bars = barsOf(rack)
+  const profile = bars[0]?.profile
+  const deck = deckOf(rack)
+  return {
+    attachmentId: rack.attachmentId,
+    kind: rack.kind,
+    name: rack.name,
+    profile: profile?.kind ?? 'aero',
+    profileWidth: mm(profile?.widthMm ?? 80),
+    profileHeight: mm(profile?.heightMm ?? 28),
+    bars: bars.map((bar) => ({
+      id: bar.id,
+      x: bar.typed?.['xMm'] ?? mm(bar.xMm),
+      length: bar.typed?.['lengthMm'] ?? mm(bar.lengthMm),
+      usable: bar.typed?.['usableMm'] ?? mm(bar.usableMm),
+      feet: bar.typed?.['feet'] ?? mm((bar.feetYMm.at(-1) ?? 500) - (bar.feetYMm[0] ?? -500)),
+      rise: bar.typed?.['riseMm'] ?? mm(bar.riseMm),
+    })),
+    deckLength: mm(deck?.lengthMm ?? 1400),
+    deckWidth: mm(deck?.widthMm ?? 1250),
+    deckHeight: mm(deck?.heightMm ?? 45),
+    deckX: mm(deck?.xMm ?? 900),
+    sideHeight: mm(rack.kind === 'bed' ? rack.sideHeightMm : 400),
+    ladderTop: mm(rack.kind === 'ladder' ? rack.topZMm : 1650),
+    ladderBottom: mm(rack.kind === 'ladder' ? rack.bottomZMm : 650),
+    ladderX: mm(rack.kind === 'ladder' ? rack.xMm : 2600),
+    ladderY: mm(rack.kind === 'ladder' ? rack.yMm : -350),
+    parts: rack.parts.map((part) => ({
+      id: part.id,
+      role: part.role,
+      name: part.name,
+      count: String(part.count),
+      each: part.typed?.['each'] ?? kg(part.eachKg),
+      price: part.price === undefined ? '' : String(part.price),
+      ratedBy: part.rated.by,
+      figures: part.rated.by === 'own' ? figuresDraft(part.rated.ratings, kg) : NO_FIGURES,
+    })),
+  }
+}
+
+/** The form as it starts for a kind of rack on a vehicle's attachment. */
+export function startingRackDraft(
+  vehicle: Vehicle,
+  attachment: Attachment,
+  kind: Rack['kind'],
+  id: string,
+  system: UnitSystem,
+): RackDraft {
+  return rackToDraft(startingRack(vehicle, attachment, kind, id), system)
+}
+
+/** A bar behind the last one: the next to be placed. */
+export function nextBar(bars: readonly BarDraft[], id: string, system: UnitSystem): BarDraft {
+  const last = bars.at(-1)
+  const mm = (value: number) => formatPrecise('length', value, system)
+  return last
+    ? { ...last, id }
+    : { id, x: mm(500), length: mm(1250), usable: mm(950), feet: mm(1050), rise: mm(65) }
+}
+
+function barName(i: number, count: number): string {
+  if (count === 1) return 'Bar'
+  return i === 0 ? 'Front bar' : i === count - 1 ? 'Rear bar' : count === 3 ? 'Middle bar' : `Middle bar ${i}`
+}
+
+function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[]): Bar[] {
+  const width = reader.span('profileWidth', draft.profileWidth, 80)
+  const height = reader.span('profileHeight', draft.profileHeight, 28)
+  return draft.bars.map((bar, i): Bar => {
+    const at = `bars.${i}`
+    const before = was.find((each) => each.id === bar.id)
+    const lengthMm = reader.span(`${at}.length`, bar.length, 1250)
+    const usableMm = reader.span(`${at}.usable`, bar.usable, 950)
+    const feet = reader.span(`${at}.feet`, bar.feet, 1050)
+    if (usableMm > lengthMm) reader.fail(`${at}.usable`, 'A bar cannot offer more width than it is long.')
+    if (feet > lengthMm) reader.fail(`${at}.feet`, 'The feet must stand under the bar.')
+    const { channel, wallMm } = before?.profile ?? {}
+    return {
+      id: bar.id,
+      name: before?.name ?? barName(i, draft.bars.length),
+      xMm: reader.position(`${at}.x`, bar.x, 500 + i * 800),
+      lengthMm,
+      usableMm: Math.min(usableMm, lengthMm),
+      ...(before?.capMm === undefined ? {} : { capMm: before.capMm }),
+      riseMm: reader.size(`${at}.rise`, bar.rise, 65),
+      profile: {
+        kind: draft.profile,
+        widthMm: width,
+        heightMm: height,
+        ...(wallMm === undefined ? {} : { wallMm }),
+        ...(channel === undefined ? {} : { channel }),
+      },
+      feetYMm: [-feet / 2, feet / 2],
+      typed: reader.typedFor({
+        xMm: `${at}.x`,
+        lengthMm: `${at}.length`,
+        usableMm: `${at}.usable`,
+        riseMm: `${at}.rise`,
+        feet: `${at}.feet`,
+      }),
+    }
+  })
+}
+
+function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part | undefined): Part {
+  const count = Number(draft.count)
+  if (!Number.isInteger(count) || count < 1 || count > 64)
+    reader.fail(`${at}.count`, 'A whole number from 1 to 64.')
+  const price = draft.price.trim() === '' ? undefined : Number(draft.price)
+  if (price !== undefined && !(price >= 0 && price <= 1_000_000))
+    reader.fail(`${at}.price`, 'A price, in figures.')
+  const ratings = reader.figures(`${at}.figures`, draft.figures, draft.id, 'sheet')
+  return {
+    id: draft.id,
+    role: draft.role,
+    name: reader.words(`${at}.name`, draft.name, 'Part', 'the part a name'),
+    count: Number.isInteger(count) && count > 0 ? count : 1,
+    eachKg: reader.mass(`${at}.each`, draft.each, 1),
+    rated:
+      draft.ratedBy === 'own'
+        ? { by: 'own', ratings }
+        : was?.rated.by === 'with'
+          ? was.rated
+          : { by: 'with', what: 'another part', source: { kind: 'sheet' } },
+    ...(price === undefined || Number.isNaN(price) ? {} : { price }),
+    ...(was?.suits === undefined ? {} : { suits: was.suits }),
+    ...(was?.fasteners === undefined ? {} : { fasteners: was.fasteners }),
+    typed: reader.typedFor({ each: `${at}.each` }),
+  }
+}
+
+/** A rack from the form's texts; what the form does not ask for is kept from the rack it began with. */
+export function readRack(draft: RackDraft, system: UnitSystem, id: string, was?: Rack): Read<Rack> {
+  const reader = new DraftReader(system)
+  const parts = draft.parts.map((part, i) =>
+    readPart(
+      reader,
+      part,
+      `parts.${i}`,
+      was?.parts.find((each) => each.id === part.id),
+    ),
+  )
+  if (parts.length === 0) reader.fail('parts', 'A rack has at least one part that holds something.')
+  const common = {
+    id,
+    name: reader.words('name', draft.name, 'Own rack', 'the rack a name'),
+    attachmentId: draft.attachmentId,
+    parts,
+    ...(was?.note === undefined ? {} : { note: was.note }),
+  }
+  const rack = readKind(reader, draft, common, was)
+  if (Object.keys(reader.problems).length === 0) {
+    const parsed = rackSchema.safeParse(rack)
+    if (!parsed.success) reader.fail('name', fieldMessages(parsed.error)[0]?.text ?? 'This cannot be kept.')
+  }
+  return { value: rack, problems: reader.problems }
+}
+
+function readKind(
+  reader: DraftReader,
+  draft: RackDraft,
+  common: Pick<Rack, 'id' | 'name' | 'attachmentId' | 'parts'>,
+  was: Rack | undefined,
+): Rack {
+  if (draft.kind === 'ladder')
+    return {
+      ...common,
+      kind: 'ladder',
+      when: was?.kind === 'ladder' ? was.when : 'parked',
+      topZMm: reader.span('ladderTop', draft.ladderTop, 1650),
+      bottomZMm: reader.size('ladderBottom', draft.ladderBottom, 650),
+      xMm: reader.position('ladderX', draft.ladderX, 2600),
+      yMm: reader.position('ladderY', draft.ladderY, -350),
+      widthMm: was?.kind === 'ladder' ? was.widthMm : 320,
+    }
+  const bars = readBars(reader, draft, was ? barsOf(was) : [])
+  const least = draft.kind === 'platform' || draft.kind === 'frame' ? 2 : 1
+  if (bars.length < least)
+    reader.fail('bars', least === 2 ? 'It needs two bars at least.' : 'It needs a bar.')
+  const deck = {
+    xMm: reader.position('deckX', draft.deckX, 900),
+    yMm: 0,
+    lengthMm: reader.span('deckLength', draft.deckLength, 1400),
+    widthMm: reader.span('deckWidth', draft.deckWidth, 1250),
+    heightMm: reader.span('deckHeight', draft.deckHeight, 45),
+  }
+  switch (draft.kind) {
+    case 'bars':
+      return { ...common, kind: 'bars', bars }
+    case 'platform':
+      return { ...common, kind: 'platform', bars, deck }
+    case 'frame':
+      return { ...common, kind: 'frame', bars, ...(was && deckOf(was) ? { deck } : {}) }
+    case 'bed':
+      return {
+        ...common,
+        kind: 'bed',
+        bars,
+        sideHeightMm: reader.size('sideHeight', draft.sideHeight, 400),
+        ...(was && deckOf(was) ? { deck } : {}),
+      }
+  }
+}
