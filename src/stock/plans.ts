@@ -56,7 +56,7 @@ export const boatAndBox = job('demo-boat-and-box', 'A boat and the long box', {
   clearances: [quayGarage, carPark],
   gear: [g.longBox, g.cradles, g.seaBoat, g.gearBag],
   placements: [
-    onBars('long-box', 'long-box', wing, 960, -215, {
+    onBars('long-box', 'long-box', wing, 960, -220, {
       loads: [contents('contents', 'Box contents', maker(25.7))],
     }),
     onBars('cradles', 'cradles', wing, 810, 370),
@@ -73,7 +73,7 @@ export const ridgeTent = job('demo-ridge-tent', 'Ridge camp, tent for two', {
   clearances: [yardGate],
   gear: [g.shellTent, g.recoveryBoards],
   placements: [
-    onDeck('tent', 'shell-tent', 'platform', 1500, -40, {
+    onDeck('tent', 'shell-tent', 'platform', 1430, 0, {
       loads: [contents('bedding', 'Bedding', weighed(9)), sleepers(2, maker(84))],
     }),
   ],
@@ -85,19 +85,15 @@ export const ridgeRoad = job('demo-ridge-road', 'Survey kit up the ridge road', 
   vehicle: v.pickup,
   racks: [r.bedRack],
   clearances: [yardGate],
-  gear: [g.basket, g.spareWheel, g.tripodCase, g.recoveryBoards, g.gearBag, g.pipeTube],
+  gear: [g.basket, g.tripodCase, g.recoveryBoards, g.pipeTube],
   placements: [
-    onBars('basket', 'basket', ['bed-front', 'bed-rear'], 2290, -190, {
+    onBars('basket', 'basket', ['bed-front', 'bed-rear'], 2290, -155, {
       loads: [contents('instruments', 'Instruments', weighed(39))],
     }),
-    onBars('tube', 'pipe-tube', ['bed-front', 'bed-rear'], 2290, 560, {
+    onBars('tube', 'pipe-tube', ['bed-front', 'bed-rear'], 2290, 540, {
       loads: [contents('poles', 'Levelling poles', weighed(21))],
     }),
-    inPlace('wheel', 'tripod-case', 'basket', 'floor', { yMm: -220 }),
-    onBars('bag', 'gear-bag', ['bed-front', 'bed-rear'], 2290, 390, {
-      turn: 0,
-      loads: [contents('ropes', 'Ropes and stakes', weighed(24))],
-    }),
+    inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: -220 }),
     {
       ...onBars('boards', 'recovery-boards', ['bed-front'], 2290, -770, { onEdge: true }),
       host: { on: 'panel', rackId: 'bed', side: 'left', zMm: 180 },
@@ -127,13 +123,12 @@ export const twinSpan = job('demo-twin-span', 'Double boat over cab and bed', {
   vehicle: v.pickup,
   racks: [r.cabBars, r.bedRack],
   clearances: [yardGate],
-  gear: [g.doubleBoat, g.seaBoat, g.cradles, g.gearBag],
+  gear: [g.doubleBoat, g.seaBoat],
   placements: [
-    onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 330),
-    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -330),
-    onBars('bag', 'gear-bag', ['bed-front', 'bed-rear'], 2320, -30, {
+    onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 285, {
       loads: [contents('paddles', 'Paddles and vests', guess(16))],
     }),
+    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -360),
   ],
 })
 
@@ -144,15 +139,12 @@ export const yardVan = job('demo-yard-van', 'Yard van, full summer load', {
   vehicle: v.van,
   racks: [r.vanBars],
   clearances: [yardGate],
-  gear: [g.ladderThree, g.lumber, g.seaBoat, g.touringBoard, g.toolClamps, g.spade, g.pipeTube],
+  gear: [g.ladderThree, g.lumber, g.seaBoat, g.toolClamps, g.spade],
   placements: [
-    onBars('ladder', 'ladder-three', allVan, 1780, -620),
-    onBars('lumber', 'lumber', allVan, 1800, 560),
-    onBars('tube', 'pipe-tube', allVan, 1780, -330, {
-      loads: [contents('poles', 'Tent poles', weighed(12))],
-    }),
-    onBars('board', 'touring-board', allVan, 1700, 130),
-    onBars('clamps', 'tool-clamps', ['van-front'], 620, -480),
+    onBars('ladder', 'ladder-three', allVan, 1780, -545),
+    onBars('lumber', 'lumber', allVan, 1800, 395),
+    onBars('boat', 'sea-boat', allVan, 1700, -40),
+    onBars('clamps', 'tool-clamps', ['van-front'], 620, 650),
     inPlace('spade', 'spade', 'clamps', 'clamp'),
   ],
 })
@@ -165,8 +157,8 @@ export const ladderJob = job('demo-ladder', 'Awning and hatch ladder', {
   clearances: [carPark],
   gear: [g.sideAwning, g.shortBox, g.fitter],
   placements: [
-    onBars('awning', 'side-awning', ['flush-front', 'flush-rear'], 1000, 500),
-    onBars('short-box', 'short-box', ['flush-front', 'flush-rear'], 960, -100, {
+    onBars('awning', 'side-awning', ['flush-front', 'flush-rear'], 1000, 430),
+    onBars('short-box', 'short-box', ['flush-front', 'flush-rear'], 960, -75, {
       loads: [contents('chairs', 'Chairs and table', guess(22))],
     }),
     {
@@ -184,8 +176,8 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
   clearances: [yardGate],
   gear: [g.spareWheel, g.canMount, g.fuelCan, g.waterCan, g.basket, g.tripodCase, g.gearBag, g.sideAwning],
   placements: [
-    onDeck('wheel', 'spare-wheel', 'frame', 2200, 0),
-    onDeck('fuel-mount', 'can-mount', 'frame', 500, -520),
+    onDeck('wheel', 'spare-wheel', 'frame', 2290, 0),
+    onDeck('fuel-mount', 'can-mount', 'frame', 400, -520),
     inPlace('fuel', 'fuel-can', 'fuel-mount', 'can', {
       loads: [
         {
@@ -196,13 +188,13 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
         },
       ],
     }),
-    onDeck('water-mount', 'can-mount', 'frame', 500, 520),
+    onDeck('water-mount', 'can-mount', 'frame', 400, 520),
     inPlace('water', 'water-can', 'water-mount', 'can', {
       loads: [
         { id: 'water', name: 'Water', when: 'always', what: { kind: 'fluid', fluid: 'water', litres: 20 } },
       ],
     }),
-    onDeck('basket', 'basket', 'frame', 1340, 0, { loads: [contents('food', 'Food boxes', weighed(23))] }),
+    onDeck('basket', 'basket', 'frame', 1240, 0, { loads: [contents('food', 'Food boxes', weighed(23))] }),
     inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: 250 }),
     inPlace('bag', 'gear-bag', 'basket', 'floor', {
       yMm: -200,

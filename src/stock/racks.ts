@@ -147,7 +147,7 @@ export const bedRack: Rack = {
       'Bed bars',
       2,
       4.1,
-      sheet('bed-bars', { road: 180, trail: 120, parked: 300 }),
+      sheet('bed-bars', { road: 180, trail: 93, parked: 300 }),
       190,
     ),
     part(
@@ -176,7 +176,7 @@ export const gutterPlatform: Rack = {
   kind: 'platform',
   name: 'Slat platform on gutter feet',
   attachmentId: 'off-roader-gutters',
-  deck: { xMm: 1400, yMm: 0, lengthMm: 2100, widthMm: 1420, heightMm: 45 },
+  deck: { xMm: 1400, yMm: 0, lengthMm: 2200, widthMm: 1420, heightMm: 45 },
   bars: [
     bar('platform-1', 'Front beam', 520, 1420, 700, 70, HEAVY),
     bar('platform-2', 'Middle beam', 1400, 1420, 700, 70, HEAVY),

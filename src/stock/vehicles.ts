@@ -79,7 +79,7 @@ export const hatchback = vehicle({
   doors: 5,
   kerbKg: 1150,
   grossKg: 1560,
-  figures: { road: 55, trail: 40, parked: 160 },
+  figures: { road: 55, trail: 55, parked: 160 },
   counts: 'everything',
   attachments: [
     {

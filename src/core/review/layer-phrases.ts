@@ -37,6 +37,19 @@ export const USUALLY_PRINTED: Readonly<Record<LayerRole, string>> = {
   payload: 'on the plate in the door frame',
 }
 
+const COMMON_FACTORS: readonly (readonly [number, string])[] = [
+  [1 / 2, 'half'],
+  [2 / 3, '2/3'],
+  [3 / 4, '3/4'],
+]
+
+function factorWords(factor: number): string {
+  return (
+    COMMON_FACTORS.find(([value]) => Math.abs(value - factor) < 1e-9)?.[1] ??
+    String(Math.round(factor * 1000) / 1000)
+  )
+}
+
 /** How a limit came about, as the end of a sentence. */
 export function limitPhrase(cell: Cell): Phrase {
   const { limit, per, layer } = cell
@@ -51,7 +64,7 @@ export function limitPhrase(cell: Cell): Phrase {
     case 'assumed':
       return [
         kg(limit.kg),
-        `${each}, assumed by house rule as ${limit.by === 'derate' ? `${Math.round(limit.factor * 1000) / 1000} of` : `${limit.factor} times`} the road figure`,
+        `${each}, assumed by house rule as ${limit.by === 'derate' ? `${factorWords(limit.factor)} of` : `${limit.factor} times`} the road figure`,
       ]
   }
 }

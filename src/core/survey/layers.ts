@@ -330,7 +330,7 @@ function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPo
       group: 'vehicle',
       role: 'roof',
       name: 'Roof',
-      detail: plan.vehicle.name,
+      detail: 'what the manual allows',
       rackIds: racks.map((rack) => rack.rack.id),
       owner: { of: 'roof' },
       ratings: plan.vehicle.roof.ratings,
@@ -346,7 +346,7 @@ function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPo
 
 /** What the vehicle may carry in all while it drives, when both its masses are known. */
 function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
-  const { grossKg, kerbKg, source, name } = plan.vehicle
+  const { grossKg, kerbKg, source } = plan.vehicle
   if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0)
     return []
   const whole: Spread = () => [{ unit: 0, fraction: 1 }]
@@ -357,7 +357,7 @@ function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly Mas
       group: 'vehicle',
       role: 'payload',
       name: 'Payload',
-      detail: name,
+      detail: 'gross less kerb mass',
       rackIds: arrangement.racks.map((rack) => rack.rack.id),
       owner: undefined,
       ratings: states.map((state) => ({

@@ -4,6 +4,7 @@ import type { Plan } from '../plan/plan'
 import { deckOf } from '../plan/rack'
 import type { State } from '../plan/scalars'
 import type { ThingAt } from './arrangement'
+import { sharedWidth } from './bar-ends'
 import { statesOf } from './mass-points'
 import type { Survey } from './survey'
 
@@ -48,7 +49,7 @@ export function firstPlace(survey: Survey, gear: Gear, rackId: string, id: strin
   const deck = deckOf(at.rack)
   const xs = at.bars.map(({ bar }) => bar.xMm)
   const xMm = deck?.xMm ?? (Math.min(...xs) + Math.max(...xs)) / 2
-  const half = (deck?.widthMm ?? Math.min(...at.bars.map(({ bar }) => bar.usableMm))) / 2
+  const half = (deck?.widthMm ?? sharedWidth(at.bars.map(({ bar }) => bar))) / 2
   const host: Placement['host'] = deck
     ? { on: 'deck', rackId }
     : { on: 'bars', barIds: at.bars.map(({ bar }) => bar.id) }

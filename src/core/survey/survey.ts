@@ -27,6 +27,8 @@ export interface Survey extends Arrangement {
   readonly loadPath: LoadPath
   readonly allowances: readonly Allowance[]
   readonly heights: Readonly<Record<State, Height>>
+  /** What stands on a rack in a state, carriers and contents, without margins. kg. */
+  readonly onRackKg: (rackIndex: number, state: State) => number
 }
 
 function perState<T>(of: (state: State) => T): Record<State, T> {
@@ -59,6 +61,15 @@ function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoin
   return top
 }
 
+function onRack(masses: readonly MassPoint[], rackIndex: number, state: State): number {
+  let kg = 0
+  for (const mass of masses) {
+    if (mass.of === 'part' || mass.of === 'occupant' || !mass.states.includes(state)) continue
+    for (const [rack, share] of mass.racks) if (rack === rackIndex) kg += mass.kg * share
+  }
+  return kg
+}
+
 /** Computes once all that follows from a plan. Same plan in, same survey out. */
 export function survey(plan: Plan): Survey {
   const arrangement = arrange(plan)
@@ -73,5 +84,6 @@ export function survey(plan: Plan): Survey {
     loadPath: path,
     allowances: allowances(arrangement, path),
     heights: perState((state) => highest(plan, arrangement, masses, state)),
+    onRackKg: (rackIndex, state) => onRack(masses, rackIndex, state),
   }
 }

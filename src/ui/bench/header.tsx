@@ -16,8 +16,8 @@ function SavedWord() {
   const saving = usePlan((store) => store.saving)
   if (saving.at === 'failed') return null
   return (
-    <span className="text-ink2 text-[12px]" aria-live="polite">
-      {saving.at === 'saved' ? 'Saved in this browser' : 'Saving'}
+    <span className="text-ink2 shrink-0 text-[12px] font-normal" aria-live="polite">
+      {saving.at === 'saved' ? 'saved' : 'saving'}
     </span>
   )
 }
@@ -43,12 +43,14 @@ export function Header({
     <header className="bench-header">
       <Mark />
       <div className="min-w-0 flex-1">
-        <h1 className="truncate text-[16px] leading-tight">{plan.job.name}</h1>
+        <h1 className="flex items-baseline gap-2 text-[16px] leading-tight">
+          <span className="truncate">{plan.job.name}</span>
+          <SavedWord />
+        </h1>
         <p className="text-ink2 truncate text-[13px] leading-tight">
           {plan.vehicle.name} · {racks === '' ? 'no rack yet' : racks}
           {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`}
         </p>
-        <SavedWord />
       </div>
       <StateSwitch survey={survey} review={review} />
       <div className="flex gap-1.5">

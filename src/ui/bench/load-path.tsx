@@ -27,6 +27,9 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
   return `${cell.layer.name}, ${STATE_WORD[cell.state]}: ${counted} ${limit}${left}${verdict}${governs ? ', governs' : ''}`
 }
 
+/** From here on tenths say nothing more and take the room. */
+const COARSE_FROM_KG = 500
+
 const LOOK: Readonly<Record<Severity, string>> = {
   stop: 'cell-stop',
   findOut: 'cell-find-out',
@@ -47,6 +50,7 @@ function CellButton({
   const showCell = usePlan((store) => store.showCell)
   const unit = tableUnit(units)
   const known = cell.limit.kind !== 'missing'
+  const places = cell.limit.kind !== 'missing' && cell.limit.kg >= COARSE_FROM_KG ? 0 : 1
   const look = cell.idle ? 'cell-idle' : LOOK[severity ?? 'clear']
   return (
     <button
@@ -59,13 +63,13 @@ function CellButton({
       }}
     >
       <span className="cell-figures" aria-hidden>
-        <span className="font-semibold">{amountIn('mass', cell.countedKg, unit)}</span>
+        <span className="font-semibold">{amountIn('mass', cell.countedKg, unit, places)}</span>
         {cell.limit.kind === 'missing' ? (
           <span className="cell-unknown">?</span>
         ) : (
           <span className="cell-limit">
             /{cell.limit.kind === 'assumed' ? '~' : ''}
-            {amountIn('mass', cell.limit.kg, unit)}
+            {amountIn('mass', cell.limit.kg, unit, places)}
           </span>
         )}
       </span>

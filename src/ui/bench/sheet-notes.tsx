@@ -57,7 +57,7 @@ function Heights({ survey, layout, units, state }: Props) {
               className={bad ? 'ceiling ceiling-bad' : 'ceiling'}
             />
             <SheetText
-              x={right - 4}
+              x={side.left + side.width - 4}
               y={y - 4}
               text={words(clearance)}
               anchor="end"
@@ -68,7 +68,7 @@ function Heights({ survey, layout, units, state }: Props) {
       })}
       {above.length > 0 && !stacked && (
         <SheetText
-          x={right - 4}
+          x={side.left + side.width - 4}
           y={side.top - 14}
           anchor="end"
           look="sheet-quiet"
@@ -211,12 +211,12 @@ export function SheetNotes(props: Props) {
     <g className="pointer-events-none">
       <SheetText x={side.left} y={side.top - 14} text="Side" look="sheet-title" />
       <SheetText x={rear.left} y={rear.top - 14} text="Rear" look="sheet-title" />
-      <SheetText x={plan.left} y={plan.top + 10} text="Plan" look="sheet-title" />
+      <SheetText x={plan.left - 50} y={plan.top + 12} text="Plan" look="sheet-title" />
       <path
         d={`M ${side.left} ${toSheet(layout, 'side', 0, 0)[1]} h ${side.width} M ${rear.left} ${toSheet(layout, 'rear', 0, 0)[1]} h ${rear.width}`}
         className="ground"
       />
-      <HeightRuler layout={layout} units={units} />
+      <HeightRuler layout={layout} units={units} markedMm={survey.heights[props.state].topMm} />
       <LengthRuler layout={layout} units={units} y={rulerY} />
       <BarSpreads {...props} y={rulerY} />
       <Heights {...props} />

@@ -2,6 +2,11 @@
 import { useState } from 'react'
 import type { Host } from '@/core/plan/placement'
 import type { Survey } from '@/core/survey/survey'
+import { STATES } from '@/core/plan/scalars'
+import { STATE_WORD } from '@/core/review/finding'
+import { Quantity } from '@/ui/quantity/quantity'
+import { LIKED_SPREAD_MM } from '@/core/rules/hints'
+import { barEnds, spreadBehind } from '@/core/survey/bar-ends'
 import { hostsFor, placeOn } from '@/core/survey/room'
 import type { BarAt, ThingAt } from '@/core/survey/arrangement'
 import { Choice } from '@/ui/quantity/choice'
@@ -64,7 +69,7 @@ function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
             turnOn(thing)
           }}
         >
-          Turn {placement.turn}°<kbd aria-hidden>R</kbd>
+          Turn {placement.turn}°
         </button>
         {gear.onEdge && (
           <button
@@ -76,7 +81,6 @@ function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
             }}
           >
             {placement.onEdge ? 'Lay flat' : 'On edge'}
-            <kbd aria-hidden>E</kbd>
           </button>
         )}
         <div className="w-48">
@@ -100,7 +104,7 @@ function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
           />
         </div>
         <button type="button" className="plain" onClick={() => run({ do: 'takeOff', placementId })}>
-          Take off<kbd aria-hidden>Del</kbd>
+          Take off
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-x-3 gap-y-1">
@@ -160,60 +164,122 @@ function sameHost(a: Host, b: Host): boolean {
   return JSON.stringify(a) === JSON.stringify(b)
 }
 
-function BarStrip({ at }: { at: BarAt }) {
+function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
   const { run } = usePlan.getState()
   const { bar, rack } = at
+  const ends = barEnds(bar)
+  const spread = spreadBehind(survey, bar.id)
   const set = (patch: Partial<typeof bar>, field: keyof typeof bar, typed: string) =>
     refused(run({ do: 'setBar', bar: { ...bar, ...patch, typed: { ...bar.typed, [field]: typed } } }))
   return (
-    <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
-      <h2 className="min-w-28 self-center text-[16px] leading-tight">
-        {bar.name}
-        <span className="text-ink2 block text-[12px] font-normal">{rack.name}</span>
-      </h2>
-      <div className="w-30">
-        <QuantityField
-          compact
-          label="x, middle of bar"
-          dimension="length"
-          value={bar.xMm}
-          typed={bar.typed?.['xMm']}
-          onValue={(xMm, typed) => refused(run({ do: 'moveBar', barId: bar.id, xMm, typed: { xMm: typed } }))}
-        />
+    <>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+        <h2 className="min-w-28 self-center text-[16px] leading-tight">
+          {bar.name}
+          <span className="text-ink2 block text-[12px] font-normal">{rack.name}</span>
+        </h2>
+        <div className="w-30">
+          <QuantityField
+            compact
+            label="x, middle of bar"
+            dimension="length"
+            value={bar.xMm}
+            typed={bar.typed?.['xMm']}
+            onValue={(xMm, typed) =>
+              refused(run({ do: 'moveBar', barId: bar.id, xMm, typed: { xMm: typed } }))
+            }
+          />
+        </div>
+        <div className="w-30">
+          <QuantityField
+            compact
+            label="Length overall"
+            dimension="length"
+            value={bar.lengthMm}
+            typed={bar.typed?.['lengthMm']}
+            onValue={(lengthMm, typed) =>
+              set({ lengthMm, usableMm: Math.min(bar.usableMm, lengthMm) }, 'lengthMm', typed)
+            }
+          />
+        </div>
+        <div className="w-30">
+          <QuantityField
+            compact
+            label="Usable width"
+            dimension="length"
+            value={bar.usableMm}
+            typed={bar.typed?.['usableMm']}
+            onValue={(usableMm, typed) => set({ usableMm }, 'usableMm', typed)}
+          />
+        </div>
+        <div className="w-30">
+          <QuantityField
+            compact
+            label="Room under it"
+            dimension="length"
+            value={bar.riseMm}
+            typed={bar.typed?.['riseMm']}
+            onValue={(riseMm, typed) => set({ riseMm }, 'riseMm', typed)}
+          />
+        </div>
       </div>
-      <div className="w-30">
-        <QuantityField
-          compact
-          label="Length overall"
-          dimension="length"
-          value={bar.lengthMm}
-          typed={bar.typed?.['lengthMm']}
-          onValue={(lengthMm, typed) =>
-            set({ lengthMm, usableMm: Math.min(bar.usableMm, lengthMm) }, 'lengthMm', typed)
-          }
-        />
-      </div>
-      <div className="w-30">
-        <QuantityField
-          compact
-          label="Usable width"
-          dimension="length"
-          value={bar.usableMm}
-          typed={bar.typed?.['usableMm']}
-          onValue={(usableMm, typed) => set({ usableMm }, 'usableMm', typed)}
-        />
-      </div>
-      <div className="w-30">
-        <QuantityField
-          compact
-          label="Room under it"
-          dimension="length"
-          value={bar.riseMm}
-          typed={bar.typed?.['riseMm']}
-          onValue={(riseMm, typed) => set({ riseMm }, 'riseMm', typed)}
-        />
-      </div>
-    </div>
+      <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
+        <div>
+          <dt className="field-label">Past the outer feet, from their centres</dt>
+          <dd>
+            left <Quantity dimension="length" value={ends.leftMm} />, right{' '}
+            <Quantity dimension="length" value={ends.rightMm} />
+          </dd>
+        </div>
+        {spread !== undefined && (
+          <div>
+            <dt className="field-label">Spread to the next bar, centre to centre</dt>
+            <dd>
+              <Quantity dimension="length" value={spread} />
+            </dd>
+            <dd className="field-note">
+              most gear likes <Quantity dimension="length" value={LIKED_SPREAD_MM.from} /> to{' '}
+              <Quantity dimension="length" value={LIKED_SPREAD_MM.to} />: a hint, no rule
+            </dd>
+          </div>
+        )}
+      </dl>
+    </>
+  )
+}
+
+/** What is worth knowing while nothing is picked: how high it all stands, and how much there is of it. */
+function NothingPicked({ survey }: { survey: Survey }) {
+  const { heights } = survey
+  const top = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
+  return (
+    <>
+      <p className="text-ink2 py-1">
+        Pick a thing or a bar in the drawing: drag it, nudge it with the arrow keys, or type its numbers here.
+      </p>
+      <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
+        <div>
+          <dt className="field-label">Height label for the dash</dt>
+          <dd className="height-label">
+            <Quantity dimension="length" value={Math.ceil(top.topMm)} />
+          </dd>
+          <dd className="field-note">driving; {top.name.toLowerCase()} is highest</dd>
+        </div>
+        {survey.racks.map(({ rack, index }) => (
+          <div key={rack.id}>
+            <dt className="field-label">{rack.name}</dt>
+            <dd>
+              {STATES.map((state) => (
+                <span key={state} className="mr-3">
+                  {STATE_WORD[state]} <Quantity dimension="mass" value={survey.onRackKg(index, state)} />
+                </span>
+              ))}
+            </dd>
+            <dd className="field-note">stands on it, carriers and contents</dd>
+          </div>
+        ))}
+      </dl>
+    </>
   )
 }
 
@@ -232,12 +298,9 @@ export function Strip({ survey, picked }: { survey: Survey; picked: Picked | und
       {thing ? (
         <ThingStrip key={thing.placement.id} thing={thing} survey={survey} />
       ) : bar ? (
-        <BarStrip key={bar.bar.id} at={bar} />
+        <BarStrip key={bar.bar.id} at={bar} survey={survey} />
       ) : (
-        <p className="text-ink2 py-2.5">
-          Pick a thing or a bar in the drawing: drag it, nudge it with the arrow keys, or type its numbers
-          here.
-        </p>
+        <NothingPicked survey={survey} />
       )}
     </section>
   )

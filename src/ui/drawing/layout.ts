@@ -42,6 +42,8 @@ const MARGIN_END = 14
 const BETWEEN = 22
 /** Room for the ruler of lengths between the side view and the plan. */
 const RULER = 64
+/** A little ground under the wheels. */
+const GROUND_MM = 45
 /** Doors more than this over the load are noted, not drawn: they would only shrink the drawing. */
 export const CEILING_IN_SIGHT_MM = 700
 
@@ -80,6 +82,7 @@ export function layoutSheet(
 ): SheetLayout {
   const lengthX = extent.x1 - extent.x0
   const widthY = extent.halfY * 2
+  const tall = extent.topZ + GROUND_MM
   const stacked = size.width < 600
   const fit = stacked
     ? (size.width - MARGIN_LEFT - MARGIN_END) / lengthX
@@ -87,42 +90,28 @@ export function layoutSheet(
         0.01,
         Math.min(
           (size.width - MARGIN_LEFT - BETWEEN - MARGIN_END) / (lengthX + widthY),
-          (size.height - MARGIN_TOP - RULER - MARGIN_END) / (extent.topZ + widthY),
+          (size.height - MARGIN_TOP - RULER - MARGIN_END) / (tall + widthY),
         ),
       )
   const spareX = stacked ? 0 : size.width - MARGIN_LEFT - BETWEEN - MARGIN_END - (lengthX + widthY) * fit
-  const spareY = stacked ? 0 : size.height - MARGIN_TOP - RULER - MARGIN_END - (extent.topZ + widthY) * fit
-  const side: Pane = {
-    left: MARGIN_LEFT,
-    top: MARGIN_TOP,
-    width: lengthX * fit + spareX * 0.6,
-    height: extent.topZ * fit + spareY * 0.55,
-  }
-  const plan: Pane = {
-    left: side.left,
-    top: side.top + side.height + RULER,
-    width: side.width,
-    height: widthY * fit + spareY * 0.45,
-  }
-  const rear: Pane = stacked
-    ? {
-        left: side.left,
-        top: plan.top + plan.height + MARGIN_TOP,
-        width: side.width,
-        height: side.height,
-      }
-    : {
-        left: side.left + side.width + BETWEEN,
-        top: side.top,
-        width: widthY * fit + spareX * 0.4,
-        height: side.height,
-      }
+  const spareY = stacked ? 0 : size.height - MARGIN_TOP - RULER - MARGIN_END - (tall + widthY) * fit
+  const pane = (left: number, top: number, width: number, height: number): Pane => ({
+    left,
+    top,
+    width: Math.max(width, 1),
+    height: Math.max(height, 1),
+  })
+  const side = pane(MARGIN_LEFT, MARGIN_TOP, lengthX * fit + spareX * 0.6, tall * fit + spareY * 0.55)
+  const plan = pane(side.left, side.top + side.height + RULER, side.width, widthY * fit + spareY * 0.45)
+  const rear = stacked
+    ? pane(side.left, plan.top + plan.height + MARGIN_TOP, side.width, side.height)
+    : pane(side.left + side.width + BETWEEN, side.top, widthY * fit + spareX * 0.4, side.height)
   const height = stacked ? rear.top + rear.height + MARGIN_END : size.height
   const scale = fit * (zoom?.factor ?? 1)
   const centre = zoom ?? {
     x: (extent.x0 + extent.x1) / 2,
     y: 0,
-    z: side.height / 2 / fit,
+    z: side.height / 2 / fit - GROUND_MM,
   }
   return {
     width: size.width,

@@ -36,11 +36,21 @@ export function rulerStep(scale: number, units: UnitChoice): Step {
 }
 
 /** Heights over the ground, beside the side view. */
-export function HeightRuler({ layout, units }: { layout: SheetLayout; units: UnitChoice }) {
+export function HeightRuler({
+  layout,
+  units,
+  markedMm,
+}: {
+  layout: SheetLayout
+  units: UnitChoice
+  /** A height that is written here already: the ruler's own figures keep clear of it. */
+  markedMm: number
+}) {
   const step = rulerStep(layout.scale, units)
   const { side } = layout
   const x = side.left - 10
   const bottom = side.top + side.height
+  const [, marked] = toSheet(layout, 'side', 0, markedMm)
   const ticks: number[] = []
   for (let i = 0; i < 400; i += 1) {
     const [, y] = toSheet(layout, 'side', 0, i * step.mm)
@@ -56,7 +66,7 @@ export function HeightRuler({ layout, units }: { layout: SheetLayout; units: Uni
         return (
           <g key={i}>
             <path d={`M ${x} ${y} L ${x - (long ? 8 : 4)} ${y}`} className="ruler" />
-            {long && (
+            {long && Math.abs(y - marked) > 12 && (
               <SheetText x={x - 11} y={y + 4} text={step.text(i * step.mm)} anchor="end" look="sheet-quiet" />
             )}
           </g>

@@ -273,8 +273,8 @@ function person(facing: Facing, u: number, v: number): ThingPaths {
         scaled(
           [
             [-0.36, -0.5],
-            [-0.42, 0.3],
-            [0.42, 0.3],
+            [-0.42, 0.38],
+            [0.42, 0.38],
             [0.36, -0.5],
           ],
           u,
