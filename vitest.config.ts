@@ -6,6 +6,6 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'],
     environment: 'node',
-    testTimeout: 60_000,
+    testTimeout: 240_000,
   },
 })

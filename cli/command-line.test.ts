@@ -1,0 +1,96 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { mutated } from '@/core/formats/mutate.testing'
+import { printPlan } from '@/core/formats/plan-file'
+import { reviewReportSchema, surveyReportSchema } from '@/core/formats/report'
+import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/stock/plans'
+import { runCommandLine } from './command-line'
+
+const FILES: Readonly<Record<string, string>> = {
+  'stop.json': printPlan(boatAndBox),
+  'clear.json': printPlan(twinSpan),
+  'find-out.json': printPlan(firstBike),
+  'bad.json': printPlan(boatAndBox).replace('"lengthMm": 4720', '"lengthMm": "long"'),
+  'torn.json': '{"format":',
+}
+
+async function run(args: string[], files = FILES) {
+  const out: string[] = []
+  const err: string[] = []
+  const code = await runCommandLine(args, {
+    read: (path) =>
+      path in files ? Promise.resolve(files[path]!) : Promise.reject(new Error('no such file')),
+    out: (line) => out.push(line),
+    err: (line) => err.push(line),
+  })
+  return { code, out: out.join('\n'), err: err.join('\n') }
+}
+
+describe('ypsos review', () => {
+  it.each([
+    ['clear.json', 0],
+    ['stop.json', 1],
+    ['find-out.json', 2],
+    ['bad.json', 3],
+    ['torn.json', 3],
+    ['none.json', 3],
+  ])('%s exits with %i', async (file, code) => {
+    expect((await run(['review', file])).code).toBe(code)
+  })
+
+  it('says what governs, what to do and what to mind', async () => {
+    const { out } = await run(['review', 'stop.json'])
+    expect(out).toContain('Road: Stop (Roof, 6.4 kg over)')
+    expect(out).toContain('Box contents to 19.3 kg')
+    expect(out).toContain('Caution: Never exceed the lowest rating')
+    expect((await run(['review', 'stop.json', '--us'])).out).toContain('14.1 lb over')
+  })
+
+  it('names the field and the fix of a file that cannot be read', async () => {
+    expect((await run(['review', 'bad.json'])).err).toBe('bad.json: vehicle.lengthMm should be a number.')
+    expect((await run(['review', 'torn.json'])).err).toContain('plan is not JSON')
+    expect((await run(['review', 'none.json'])).err).toContain('plan cannot be opened: no such file')
+  })
+
+  it('takes many files, a line each, and exits with the worst', async () => {
+    const many = await run(['review', 'clear.json', 'stop.json', 'find-out.json'])
+    expect(many.out.split('\n')).toHaveLength(3)
+    expect(many.code).toBe(1)
+    expect((await run(['review', 'clear.json', 'find-out.json'])).code).toBe(2)
+    expect((await run(['review', 'stop.json', 'torn.json'])).code).toBe(3)
+  })
+
+  it('prints JSON that its schema describes', async () => {
+    const one = await run(['review', 'stop.json', '--json'])
+    expect(reviewReportSchema.parse(JSON.parse(one.out)).verdict).toBe('stop')
+    const survey = await run(['survey', 'stop.json', '--json'])
+    expect(surveyReportSchema.parse(JSON.parse(survey.out)).plan.name).toBe('A boat and the long box')
+    const two = await run(['review', 'stop.json', 'clear.json', '--json'])
+    expect(JSON.parse(two.out)).toHaveLength(2)
+  })
+
+  it('explains itself when it is called wrongly', async () => {
+    expect(await run([])).toMatchObject({ code: 3, out: '' })
+    expect((await run(['review'])).err).toContain('Usage')
+    expect((await run(['review', 'stop.json', '--loud'])).err).toContain('--loud is not known here')
+  })
+
+  it('meets 10 000 damaged files with an exit code and words, never with an error of its own', async () => {
+    const codes = new Set<number>()
+    await fc.assert(
+      fc.asyncProperty(
+        fc.nat(DEMO_PLANS.length - 1),
+        fc.array(fc.nat(), { minLength: 3, maxLength: 7 }),
+        async (index, dice) => {
+          const files = { 'x.json': mutated(printPlan(DEMO_PLANS[index]!), dice) }
+          const { code, out, err } = await run(['review', 'x.json', 'x.json'], files)
+          codes.add(code)
+          if (code === 3) expect(err).toMatch(/^x\.json: [a-z][A-Za-z0-9[\]._-]*[ :]/)
+          else expect(out).toContain('Road:')
+        },
+      ),
+      { numRuns: 10_000 },
+    )
+    expect([...codes].sort()).toEqual([0, 1, 2, 3])
+  })
+})

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, firstBike } from '@/stock/plans'
+import { DEMO_STOCK } from '@/stock/stock'
+import { judgePlan } from '../review/judge-plan'
+import { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './report'
+
+describe('reports for other software', () => {
+  it('give layers, states, limits, what is left, and what governs, with their stable names', () => {
+    const report = surveyReport(judgePlan(boatAndBox, DEMO_STOCK).survey)
+    expect(surveyReportSchema.parse(report)).toEqual(report)
+    const roof = report.layers.find((layer) => layer.id === 'roof')!
+    expect(roof.states[0]).toMatchObject({
+      state: 'road',
+      countedKg: 81.4,
+      limit: { kind: 'published', kg: 75 },
+      leftKg: -6.4,
+    })
+    expect(roof.states[0]!.parts.reduce((sum, each) => sum + each.countedKg, 0)).toBeCloseTo(81.4, 6)
+    expect(report.governing.road).toEqual({ layerId: 'roof', name: 'Roof', leftKg: -6.4 })
+    expect(report.feet.map((foot) => foot.corner)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
+    const sum = report.feet.reduce((so, foot) => so + foot.loadKg.road, 0)
+    expect(sum).toBeCloseTo(72.8, 1)
+    expect(report.heightsMm.road).toEqual({ topMm: 1983, name: 'Long box' })
+  })
+
+  it('give findings with remedies that are commands, and say null where there is no figure', () => {
+    const judged = judgePlan(boatAndBox, DEMO_STOCK)
+    const report = reviewReport(judged.survey, judged.review, judged.remedies)
+    expect(reviewReportSchema.parse(report)).toEqual(report)
+    expect(report.findings[0]).toMatchObject({
+      severity: 'stop',
+      rule: 'layer-limit',
+      state: 'road',
+      margin: { value: -6.4, unit: 'kg' },
+    })
+    expect(report.findings[0]!.remedies[0]).toMatchObject({
+      say: 'Box contents to 19.3 kg',
+      command: { do: 'setLoad' },
+    })
+    const unrated = judgePlan(firstBike, DEMO_STOCK)
+    const missing = reviewReport(unrated.survey, unrated.review, unrated.remedies).findings[0]!
+    expect([missing.severity, missing.limit, missing.margin]).toEqual(['findOut', null, null])
+    const feet = surveyReport(unrated.survey).layers.find((layer) => layer.id === 'part:square-feet')!
+    expect(feet.states[0]).toMatchObject({ limit: { kind: 'missing' }, leftKg: null })
+  })
+})

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox } from '@/stock/plans'
+import { readPlan } from '../formats/plan-file'
+import { FORMAT, FORMAT_VERSION } from './plan'
+import { LIFTS, liftToPresent, type Lift } from './versions'
+
+describe('versions of the format', () => {
+  it('has a lift for every version before the present one', () => {
+    expect(LIFTS.map((lift) => lift.from)).toEqual(
+      Array.from({ length: FORMAT_VERSION - 1 }, (_, i) => i + 1),
+    )
+  })
+
+  it('lifts an old file step by step to the present', () => {
+    const lifts: Lift[] = [
+      { from: 1, lift: (raw) => ({ ...raw, a: 1 }) },
+      { from: 2, lift: (raw) => ({ ...raw, b: Number(raw['a']) + 1 }) },
+    ]
+    expect(liftToPresent({ format: FORMAT, version: 1 }, lifts, 3)).toEqual({
+      ok: true,
+      raw: { format: FORMAT, version: 3, a: 1, b: 2 },
+    })
+    expect(liftToPresent({ format: FORMAT, version: 1 }, lifts.slice(1), 3)).toMatchObject({
+      ok: false,
+      path: 'version',
+    })
+  })
+
+  it.each([
+    [null, 'plan'],
+    [[], 'plan'],
+    [{ format: 'other' }, 'format'],
+    [{ format: FORMAT }, 'version'],
+    [{ format: FORMAT, version: 0 }, 'version'],
+    [{ format: FORMAT, version: 1.5 }, 'version'],
+  ])('refuses %j and names the field', (raw, path) => {
+    expect(liftToPresent(raw)).toMatchObject({ ok: false, path })
+  })
+
+  it('asks for a newer Ypsos when the file is newer', () => {
+    const read = readPlan({ ...boatAndBox, version: FORMAT_VERSION + 1 })
+    expect(read.ok ? '' : read.problems[0]?.text).toContain('newer')
+  })
+})

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS, firstBike, ridgeRoad, ridgeTent, boatAndBox, twinSpan, ladderJob } from '@/stock/plans'
+import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { survey } from '../survey/survey'
+import { CHECKS } from './checks'
+import { SEVERITIES } from './finding'
+import { phraseText } from './phrase'
+import { layerSeverity, review } from './review'
+
+const ANY = { road: 500, trail: 500, parked: 500 }
+const states = (plan: (typeof DEMO_PLANS)[number]) => review(survey(plan)).states
+
+describe('a review', () => {
+  it('hears from every check about every plan: clear means checked, never skipped', () => {
+    for (const plan of DEMO_PLANS) {
+      const rules = new Set(review(survey(plan)).findings.map((finding) => finding.rule))
+      expect([...CHECKS.map((check) => check.id)].filter((id) => !rules.has(id))).toEqual([])
+    }
+  })
+
+  it('is the same for the same plan, worst first, each finding with an id of its own', () => {
+    for (const plan of DEMO_PLANS) {
+      const once = review(survey(plan))
+      expect(JSON.stringify(review(survey(structuredClone(plan))))).toBe(JSON.stringify(once))
+      const ranks = once.findings.map((finding) => SEVERITIES.indexOf(finding.severity))
+      expect(ranks).toEqual(ranks.toSorted((a, b) => a - b))
+      expect(new Set(once.findings.map((finding) => finding.id)).size).toBe(once.findings.length)
+    }
+  })
+
+  it('judges the demo as its jobs are meant to come out', () => {
+    expect(states(twinSpan)).toEqual({ road: 'clear', trail: 'clear', parked: 'clear' })
+    expect(states(boatAndBox)).toEqual({ road: 'stop', trail: 'stop', parked: 'clear' })
+    expect(states(ridgeTent)).toEqual({ road: 'clear', trail: 'clear', parked: 'stop' })
+    expect(states(ridgeRoad)).toEqual({ road: 'clear', trail: 'stop', parked: 'clear' })
+    expect(states(firstBike)).toEqual({ road: 'findOut', trail: 'findOut', parked: 'findOut' })
+  })
+
+  it('is Stop with an exceeded link even when another has no figure', () => {
+    const plan = planOf(
+      vehicleWith(roofOf({ road: 10 })),
+      [barsRack({ bars: own('bars', ANY) })],
+      [[thing('load', 20)]],
+    )
+    expect(review(survey(plan)).states.road).toBe('stop')
+  })
+
+  it('has no finding about an empty rack but that all is clear', () => {
+    const plan = planOf(vehicleWith([]), [barsRack({})])
+    expect(review(survey(plan)).verdict).toBe('clear')
+  })
+
+  it('gives a layer the worst that any finding says of it', () => {
+    const judged = review(survey(boatAndBox))
+    expect(layerSeverity(judged, 'roof', 'road')).toBe('stop')
+    expect(layerSeverity(judged, 'roof', 'parked')).toBe('clear')
+    expect(layerSeverity(judged, 'nothing', 'road')).toBeUndefined()
+  })
+
+  it('calls for the cautions that a plan needs', () => {
+    const cautions = (plan: (typeof DEMO_PLANS)[number]) => review(survey(plan)).cautions.join(' ')
+    expect(cautions(boatAndBox)).toContain('bow and stern lines')
+    expect(cautions(ridgeTent)).toContain('Sleeping on a parked roof')
+    expect(cautions(ladderJob)).toContain("ladder's limit")
+    for (const plan of DEMO_PLANS) expect(cautions(plan)).toContain('Never exceed the lowest rating')
+  })
+
+  it('speaks in whole sentences with units, in the units asked for', () => {
+    for (const plan of DEMO_PLANS)
+      for (const finding of review(survey(plan)).findings) {
+        const text = phraseText(finding.sentence)
+        expect(text).toMatch(/^[A-Z0-9].*\.$/s)
+        expect(text).not.toMatch(/undefined|NaN|\[object/)
+      }
+    const [stop] = review(survey(boatAndBox)).findings
+    expect(phraseText(stop!.sentence, { show: 'us', denominator: 16 })).toContain('14.1 lb over 165.3 lb')
+  })
+
+  it('declares for each check what it asks, by what formula, from what source', () => {
+    expect(new Set(CHECKS.map((check) => check.id)).size).toBe(CHECKS.length)
+    for (const check of CHECKS) {
+      expect(check.question).toMatch(/\?$/)
+      expect(check.formula.length).toBeGreaterThan(10)
+      expect(check.source.text).toMatch(/source|memory/)
+    }
+  })
+})

@@ -1,0 +1,81 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { STANDARD_GRAVITY, UNITS, unitOf } from './dimension'
+import { amountIn, formatPrecise, formatQuantity, inchParts } from './format'
+import { parseQuantity } from './parse'
+
+/** Published: NIST SP 811, Guide for the Use of the SI, appendix B (from memory). Expected figures are literals. */
+describe('conversion factors', () => {
+  it.each([
+    ['length', 'in', 25.4, 12],
+    ['mass', 'lb', 0.45359237, 12],
+    ['torque', 'lbf·ft', 1.355818, 6],
+    ['torque', 'lbf·in', 0.1129848, 7],
+    ['speed', 'mph', 1.609344, 12],
+  ] as const)('one %s in %s is %f', (dimension, symbol, factor, digits) => {
+    expect(unitOf(dimension, symbol).factor).toBeCloseTo(factor, digits)
+  })
+
+  it('takes standard gravity as 9.80665 m/s², exact by definition', () => {
+    expect(STANDARD_GRAVITY).toBe(9.80665)
+  })
+
+  it('gives 15 N·m as 11.063 lbf·ft; the trade says "about 11" (common practice, no source)', () => {
+    expect(15 / unitOf('torque', 'lbf·ft').factor).toBeCloseTo(11.063, 3)
+    expect(amountIn('torque', 15, 'lbf·ft', 0)).toBe('11')
+  })
+
+  it('gives 36 27/32 in as 935.83 mm and 27 3/4 in as 704.85 mm, 2 mm from the 707 that a sheet may print', () => {
+    expect((36 + 27 / 32) * unitOf('length', 'in').factor).toBeCloseTo(935.83, 2)
+    expect(27.75 * unitOf('length', 'in').factor).toBeCloseTo(704.85, 9)
+    expect(Math.round(707 - 27.75 * unitOf('length', 'in').factor)).toBe(2)
+  })
+
+  it('has no spelling that two units of one dimension share', () => {
+    for (const units of Object.values(UNITS)) {
+      const spellings = units.flatMap((unit) => unit.spellings)
+      expect(new Set(spellings).size).toBe(spellings.length)
+    }
+  })
+})
+
+describe('printing', () => {
+  it('sets inches to the nearest part asked for and reduces the fraction', () => {
+    expect(inchParts(704.85, 16)).toEqual({ negative: false, whole: 27, numerator: 3, denominator: 4 })
+    expect(formatQuantity('length', 935.83125, { show: 'us', denominator: 32 })).toBe('36 27/32 in')
+    expect(formatQuantity('length', 935.83125, { show: 'us', denominator: 8 })).toBe('36 7/8 in')
+    expect(formatQuantity('length', -12.7, { show: 'us', denominator: 16 })).toBe('\u22121/2 in')
+    expect(formatQuantity('length', 25.39, { show: 'us', denominator: 8 })).toBe('1 in')
+  })
+
+  it('groups thousands with a thin space and drops empty decimals', () => {
+    expect(formatQuantity('length', 12_345.4)).toBe('12\u202f345 mm')
+    expect(formatQuantity('mass', 75)).toBe('75 kg')
+    expect(formatQuantity('mass', -6.4)).toBe('\u22126.4 kg')
+    expect(formatQuantity('mass', -0.01)).toBe('0 kg')
+    expect(formatQuantity('angle', 15)).toBe('15°')
+  })
+
+  it('shows both systems, the metric one first', () => {
+    expect(formatQuantity('mass', 74.84274105, { show: 'both', denominator: 16 })).toBe('74.8 kg (165 lb)')
+    expect(formatQuantity('angle', 4, { show: 'both', denominator: 16 })).toBe('4°')
+  })
+
+  it('prints for editing so that reading back changes nothing a tape or a scale could see', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -9999, max: 9999, noNaN: true }),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (number, system) => {
+          for (const dimension of ['length', 'mass'] as const) {
+            const read = parseQuantity(dimension, formatPrecise(dimension, number, system), system)
+            expect(read.ok && Math.abs(read.value - number) < 0.015).toBe(true)
+          }
+        },
+      ),
+      { numRuns: 2000 },
+    )
+    expect(formatPrecise('length', 704.85, 'us')).toBe('27 3/4 in')
+    expect(formatPrecise('length', 704.85, 'metric')).toBe('704.85 mm')
+  })
+})

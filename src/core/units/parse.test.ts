@@ -1,0 +1,115 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Dimension } from './dimension'
+import { formatQuantity } from './format'
+import { parseQuantity } from './parse'
+
+const value = (dimension: Dimension, text: string, system: 'metric' | 'us' = 'metric') => {
+  const read = parseQuantity(dimension, text, system)
+  if (!read.ok) throw new Error(read.reason)
+  return read.value
+}
+const reason = (dimension: Dimension, text: string) => {
+  const read = parseQuantity(dimension, text)
+  return read.ok ? undefined : read.reason
+}
+
+describe('lengths as people write them', () => {
+  it.each([
+    ['27 3/4"', 704.85],
+    ['27-3/4 in', 704.85],
+    ['27 ¾ in', 704.85],
+    ['27¾"', 704.85],
+    ['2\' 3 3/4"', 704.85],
+    ["2'3.75", 704.85],
+    ['2 ft 3 3/4 in', 704.85],
+    ['705 mm', 705],
+    ['705', 705],
+    ['70.5cm', 705],
+    ['0.705 m', 705],
+    ['0,705 m', 705],
+    ['1 270 mm', 1270],
+    ['\u22125 mm', -5],
+    ['- 1/2"', -12.7],
+    ['.5 in', 12.7],
+    ['36 27/32 in', 935.83125],
+  ])('reads %s as %f mm', (text, mm) => {
+    expect(value('length', text)).toBeCloseTo(mm, 9)
+  })
+
+  it('gives a bare number the unit on screen, and writes it behind what was typed', () => {
+    const read = parseQuantity('length', '30', 'us')
+    expect(read).toMatchObject({ ok: true, value: 762, typed: '30 in' })
+    expect(parseQuantity('length', '30 mm', 'us')).toMatchObject({ value: 30, typed: '30 mm' })
+  })
+
+  it.each([
+    ['', 'Nothing was typed'],
+    ['wide', 'no number'],
+    ['12 stone', 'not a unit of length'],
+    ['3/0 in', 'cannot have 0 below the line'],
+    ['1,270 mm', 'read two ways'],
+    ['5 mm 3 in', 'after mm'],
+    [`${'9'.repeat(59)}9999`, 'too long'],
+    ['12 kg', 'not a unit of length'],
+  ])('refuses %j and says how to write it', (text, why) => {
+    expect(reason('length', text)).toContain(why)
+    expect(reason('length', text)).toContain('27 3/4 in')
+  })
+})
+
+describe('the other dimensions', () => {
+  it.each<[Dimension, string, number]>([
+    ['mass', '165 lb', 74.84274105],
+    ['mass', '165#', 74.84274105],
+    ['mass', '11 lb 8 oz', 5.216312255],
+    ['mass', '75 kg', 75],
+    ['torque', '15 Nm', 15],
+    ['torque', '11 ft-lb', 14.914],
+    ['torque', '95 in-lb', 10.7335],
+    ['volume', '5 gal', 18.92705892],
+    ['speed', '70 mph', 112.65408],
+    ['angle', '15°', 15],
+    ['areaDensity', '20 kg/m2', 20],
+  ])('reads %s %s', (dimension, text, expected) => {
+    expect(value(dimension, text)).toBeCloseTo(expected, 3)
+  })
+})
+
+describe('round trips', () => {
+  it('prints and reads back every 1/32 in from 0 to 120 in unchanged', () => {
+    for (let n = 0; n <= 120 * 32; n += 1) {
+      const mm = (n / 32) * 25.4
+      const text = formatQuantity('length', mm, { show: 'us', denominator: 32 })
+      expect(value('length', text, 'us')).toBeCloseTo(mm, 9)
+    }
+  })
+
+  it('reads what was typed to the same value whatever system is on screen', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('mm', 'cm', 'm', 'in', 'ft'),
+        fc.integer({ min: -20_000, max: 20_000 }),
+        (unit, n) => {
+          const text = `${n / 8} ${unit}`
+          expect(value('length', text, 'us')).toBe(value('length', text, 'metric'))
+        },
+      ),
+      { numRuns: 1000 },
+    )
+  })
+
+  it('never throws, whatever is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<Dimension>('length', 'mass', 'torque', 'volume', 'speed', 'angle', 'areaDensity'),
+        fc.oneof(fc.string(), fc.string({ unit: fc.constantFrom(...'0123456789 /.,\'"-inftmkglb½¾#') })),
+        (dimension, text) => {
+          const read = parseQuantity(dimension, text)
+          expect(read.ok ? Number.isFinite(read.value) : read.reason.length > 0).toBe(true)
+        },
+      ),
+      { numRuns: 5000 },
+    )
+  })
+})
