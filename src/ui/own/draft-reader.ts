@@ -1,6 +1,7 @@
 import type { Rating, Source } from '@/core/plan/rating'
 import { STATES, type State } from '@/core/plan/scalars'
 import type { Dimension, UnitSystem } from '@/core/units/dimension'
+import { formatPrecise } from '@/core/units/format'
 import { parseQuantity } from '@/core/units/parse'
 
 /** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
@@ -132,24 +133,41 @@ export class DraftReader {
     return values.toSorted((a, b) => a - b)
   }
 
-  /** The figures that were typed, as ratings with their source. kg. */
-  figures(field: string, draft: FiguresDraft, id: string, kind: Source['kind']): Rating[] {
-    return STATES.flatMap((state: State): Rating[] => {
+  /**
+   * The figures that were typed, as ratings with their source. kg. A figure left as it was keeps all that is known
+   * of it; figures that the form does not show (for one kind of gear, or a second one) are kept.
+   */
+  figures(
+    field: string,
+    draft: FiguresDraft,
+    id: string,
+    kind: Source['kind'],
+    was: readonly Rating[] = [],
+  ): Rating[] {
+    const shown = figuresDraft(was, (kg) => formatPrecise('mass', kg, this.system))
+    const sameTerms = draft.per === shown.per && draft.counts === shown.counts && draft.page === shown.page
+    const first = (state: State) => was.find((each) => each.state === state && each.gearKind === undefined)
+    const page = draft.page.trim().slice(0, 40)
+    const read = STATES.flatMap((state): Rating[] => {
+      const before = first(state)
+      if (before && sameTerms && draft[state] === shown[state]) return [before]
       const kg = this.optional(`${field}.${state}`, 'mass', draft[state])
       if (kg === undefined) return []
-      const page = draft.page.trim()
+      const { counts: _, ...kept } = before ?? {}
       return [
         {
-          id: `${id}-${state}`,
+          ...kept,
+          id: before?.id ?? `${id}-${state}`,
           state,
           kg,
           per: draft.per,
           ...(draft.counts === 'unsaid' ? {} : { counts: draft.counts }),
-          source: page === '' ? { kind } : { kind, page: page.slice(0, 40) },
+          source: { ...(before?.source ?? { kind }), ...(page === '' ? {} : { page }) },
           typed: this.typedFor({ kg: `${field}.${state}` }),
         },
       ]
     })
+    return [...read, ...was.filter((each) => first(each.state) !== each)]
   }
 }
 

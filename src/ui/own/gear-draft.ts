@@ -126,7 +126,8 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
   const standMm = reader.size('stand', draft.stand, 0)
   const wetKg = reader.optional('wet', 'mass', draft.wet)
   const maxKmH = reader.optional('maxSpeed', 'speed', draft.maxSpeed)
-  const ratings = reader.figures('figures', draft.figures, id, 'sheet')
+  const before = was?.carries?.rated.by === 'own' ? was.carries.rated.ratings : []
+  const ratings = reader.figures('figures', draft.figures, id, 'sheet', before)
   const { wetKg: _wet, maxKmH: _max, standMm: _stand, carries: _carries, typed: _typed, ...kept } = was ?? {}
   const places = was?.carries?.places ?? [
     { id: 'place', name: 'Inside', kind: 'inside' as const, xMm: 0, yMm: 0, zMm: Math.min(20, heightMm) },
@@ -144,6 +145,7 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
     heightMm,
     ...(standMm > 0 ? { standMm } : {}),
     mass: {
+      ...(was?.mass.basis === draft.basis ? was.mass : {}),
       kg,
       basis: draft.basis,
       typed: reader.typedFor({ kg: 'mass' }),

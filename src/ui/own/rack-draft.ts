@@ -81,6 +81,14 @@ export function startingPart(id: string): PartDraft {
   }
 }
 
+/** From a bar's outermost left foot to its outermost right one, as it was typed if it was. */
+function feetText(bar: Bar, system: UnitSystem): string {
+  return (
+    bar.typed?.['feet'] ??
+    formatPrecise('length', (bar.feetYMm.at(-1) ?? 500) - (bar.feetYMm[0] ?? -500), system)
+  )
+}
+
 /** A rack as texts for the form. */
 export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
   const mm = (value: number) => formatPrecise('length', value, system)
@@ -100,7 +108,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
       x: bar.typed?.['xMm'] ?? mm(bar.xMm),
       length: bar.typed?.['lengthMm'] ?? mm(bar.lengthMm),
       usable: bar.typed?.['usableMm'] ?? mm(bar.usableMm),
-      feet: bar.typed?.['feet'] ?? mm((bar.feetYMm.at(-1) ?? 500) - (bar.feetYMm[0] ?? -500)),
+      feet: feetText(bar, system),
       rise: bar.typed?.['riseMm'] ?? mm(bar.riseMm),
     })),
     deckLength: mm(deck?.lengthMm ?? 1400),
@@ -150,7 +158,7 @@ function barName(i: number, count: number): string {
   return i === 0 ? 'Front bar' : i === count - 1 ? 'Rear bar' : count === 3 ? 'Middle bar' : `Middle bar ${i}`
 }
 
-function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[]): Bar[] {
+function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], system: UnitSystem): Bar[] {
   const width = reader.span('profileWidth', draft.profileWidth, 80)
   const height = reader.span('profileHeight', draft.profileHeight, 28)
   return draft.bars.map((bar, i): Bar => {
@@ -177,7 +185,7 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[]): B
         ...(wallMm === undefined ? {} : { wallMm }),
         ...(channel === undefined ? {} : { channel }),
       },
-      feetYMm: [-feet / 2, feet / 2],
+      feetYMm: before && bar.feet === feetText(before, system) ? before.feetYMm : [-feet / 2, feet / 2],
       typed: reader.typedFor({
         xMm: `${at}.x`,
         lengthMm: `${at}.length`,
@@ -196,7 +204,8 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
   const price = draft.price.trim() === '' ? undefined : Number(draft.price)
   if (price !== undefined && !(price >= 0 && price <= 1_000_000))
     reader.fail(`${at}.price`, 'A price, in figures.')
-  const ratings = reader.figures(`${at}.figures`, draft.figures, draft.id, 'sheet')
+  const before = was?.rated.by === 'own' ? was.rated.ratings : []
+  const ratings = reader.figures(`${at}.figures`, draft.figures, draft.id, 'sheet', before)
   return {
     id: draft.id,
     role: draft.role,
@@ -235,7 +244,7 @@ export function readRack(draft: RackDraft, system: UnitSystem, id: string, was?:
     parts,
     ...(was?.note === undefined ? {} : { note: was.note }),
   }
-  const rack = readKind(reader, draft, common, was)
+  const rack = readKind(reader, draft, common, was, system)
   if (Object.keys(reader.problems).length === 0) {
     const parsed = rackSchema.safeParse(rack)
     if (!parsed.success) reader.fail('name', fieldMessages(parsed.error)[0]?.text ?? 'This cannot be kept.')
@@ -248,6 +257,7 @@ function readKind(
   draft: RackDraft,
   common: Pick<Rack, 'id' | 'name' | 'attachmentId' | 'parts'>,
   was: Rack | undefined,
+  system: UnitSystem,
 ): Rack {
   if (draft.kind === 'ladder')
     return {
@@ -260,13 +270,13 @@ function readKind(
       yMm: reader.position('ladderY', draft.ladderY, -350),
       widthMm: was?.kind === 'ladder' ? was.widthMm : 320,
     }
-  const bars = readBars(reader, draft, was ? barsOf(was) : [])
+  const bars = readBars(reader, draft, was ? barsOf(was) : [], system)
   const least = draft.kind === 'platform' || draft.kind === 'frame' ? 2 : 1
   if (bars.length < least)
     reader.fail('bars', least === 2 ? 'It needs two bars at least.' : 'It needs a bar.')
   const deck = {
     xMm: reader.position('deckX', draft.deckX, 900),
-    yMm: 0,
+    yMm: (was && deckOf(was)?.yMm) ?? 0,
     lengthMm: reader.span('deckLength', draft.deckLength, 1400),
     widthMm: reader.span('deckWidth', draft.deckWidth, 1250),
     heightMm: reader.span('deckHeight', draft.deckHeight, 45),

@@ -196,14 +196,23 @@ const ROOF_RATED = { by: 'with', what: 'the roof', source: { kind: 'manual' } } 
 
 const ATTACHMENT_FIELDS = ['from', 'to', 'gauge', 'rise', 'top', 'points'] as const
 
+const ratingsOf = (attachment: Attachment) =>
+  'rated' in attachment ? (attachment.rated.by === 'own' ? attachment.rated.ratings : []) : attachment.ratings
+
+/** What an attachment was before the form, with the texts it was shown as. */
+interface Before {
+  readonly attachment: Attachment
+  readonly draft: AttachmentDraft
+}
+
 function readAttachment(
   reader: DraftReader,
   draft: AttachmentDraft,
   at: string,
   body: Body,
-  was: Attachment | undefined,
+  before: Before | undefined,
 ): Attachment {
-  const attachment = readAttachmentKind(reader, draft, at, body, was)
+  const attachment = readAttachmentKind(reader, draft, at, body, before)
   const typed = reader.typedFor(
     Object.fromEntries(ATTACHMENT_FIELDS.map((field) => [field, `${at}.${field}`] as const)),
   )
@@ -215,9 +224,12 @@ function readAttachmentKind(
   draft: AttachmentDraft,
   at: string,
   body: Body,
-  was: Attachment | undefined,
+  before: Before | undefined,
 ): Attachment {
   const { kind } = draft
+  const was = before?.attachment
+  const untouched = (...fields: (keyof AttachmentDraft)[]) =>
+    before !== undefined && fields.every((field) => draft[field] === before.draft[field])
   const { roof, widthMm } = startingSizes(body)
   const name = reader.words(`${at}.name`, draft.name, WORD.get(kind) ?? kind, 'it a name')
   const ratings = reader.figures(
@@ -225,11 +237,15 @@ function readAttachmentKind(
     draft.figures,
     draft.id,
     loadsRoof(kind) ? 'manual' : 'sheet',
+    was ? ratingsOf(was) : [],
   )
   const common = { id: draft.id, name }
-  const rated = draft.ratedBy === 'roof' ? ROOF_RATED : ({ by: 'own', ratings } as const)
-  if (kind === 'hatchSeam')
-    return { ...common, kind, ratings, xMm: reader.position(`${at}.from`, draft.from, roof.toXMm) }
+  const withRoof = was && 'rated' in was && was.rated.by === 'with' ? was.rated : ROOF_RATED
+  const rated = draft.ratedBy === 'roof' ? withRoof : ({ by: 'own', ratings } as const)
+  if (kind === 'hatchSeam') {
+    const gap = was?.kind === 'hatchSeam' && was.seamGapMm !== undefined ? { seamGapMm: was.seamGapMm } : {}
+    return { ...common, kind, ratings, xMm: reader.position(`${at}.from`, draft.from, roof.toXMm), ...gap }
+  }
   const gaugeMm = reader.span(`${at}.gauge`, draft.gauge, widthMm * 0.6)
   if (hasRange(kind)) {
     const fromMm = reader.position(`${at}.from`, draft.from, roof.fromXMm)
@@ -237,12 +253,11 @@ function readAttachmentKind(
     if (toMm <= fromMm) reader.fail(`${at}.to`, 'It must end behind where it begins.')
     const notches = draft.notches.trim() === '' ? [] : reader.positions(`${at}.notches`, draft.notches, [])
     const posts = was && 'posts' in was && was.posts ? { posts: was.posts } : {}
-    const along = {
-      gaugeMm,
-      ranges: [{ fromMm, toMm: Math.max(toMm, fromMm) }],
-      ...posts,
-      ...(notches.length > 0 ? { notchesXMm: notches } : {}),
-    }
+    const ranges =
+      was && 'ranges' in was && untouched('from', 'to')
+        ? was.ranges
+        : [{ fromMm, toMm: Math.max(toMm, fromMm) }]
+    const along = { gaugeMm, ranges, ...posts, ...(notches.length > 0 ? { notchesXMm: notches } : {}) }
     switch (kind) {
       case 'raisedRail':
         return { ...common, kind, rated, ...along, riseMm: reader.size(`${at}.rise`, draft.rise, 45) }
@@ -256,14 +271,21 @@ function readAttachmentKind(
       default:
     }
   }
-  const points = reader
+  const typedPoints = reader
     .positions(`${at}.points`, draft.points, [roof.fromXMm + 250, roof.fromXMm + 1050])
     .map((xMm) => ({ xMm, yMm: gaugeMm / 2 }))
+  const points = (was && untouched('points', 'gauge') ? pointsOf(was) : undefined) ?? typedPoints
   switch (kind) {
     case 'bareRoof':
       return { ...common, kind, rated, doorPositions: points }
     case 'drilledTop':
-      return { ...common, kind, rated, points, reinforced: true }
+      return {
+        ...common,
+        kind,
+        rated,
+        points,
+        reinforced: was?.kind === 'drilledTop' ? was.reinforced : true,
+      }
     case 'framePoint':
       return { ...common, kind, ratings, points }
     case 'bedSocket':
@@ -273,6 +295,11 @@ function readAttachmentKind(
     default:
       return { ...common, kind: 'fixedPoint', rated, points }
   }
+}
+
+function pointsOf(attachment: Attachment) {
+  if ('points' in attachment) return attachment.points
+  return 'doorPositions' in attachment ? attachment.doorPositions : undefined
 }
 
 /**
@@ -291,6 +318,10 @@ export function readVehicle(
   const grossKg = reader.optional('gross', 'mass', draft.gross)
   if (kerbKg !== undefined && grossKg !== undefined && grossKg <= kerbKg)
     reader.fail('gross', 'Gross mass must be more than kerb mass.')
+  const beforeOf = ({ id: attachmentId, kind }: AttachmentDraft): Before | undefined => {
+    const attachment = was?.attachments.find((each) => each.id === attachmentId && each.kind === kind)
+    return attachment && { attachment, draft: attachmentToDraft(attachment, draft.body, system) }
+  }
   const { kerbKg: _kerb, grossKg: _gross, typed: _typed, ...kept } = was ?? {}
   const vehicle: Vehicle = {
     obstacles: [],
@@ -313,16 +344,10 @@ export function readVehicle(
       halfWidthFrontMm: reader.span('roofFront', draft.roofFront, start.roof.halfWidthFrontMm * 2) / 2,
       halfWidthRearMm: reader.span('roofRear', draft.roofRear, start.roof.halfWidthRearMm * 2) / 2,
       crownMm: reader.size('crown', draft.crown, start.roof.crownMm),
-      ratings: reader.figures('figures', draft.figures, `${id}-roof`, 'manual'),
+      ratings: reader.figures('figures', draft.figures, `${id}-roof`, 'manual', was?.roof.ratings),
     },
     attachments: draft.attachments.map((attachment, i) =>
-      readAttachment(
-        reader,
-        attachment,
-        `attachments.${i}`,
-        draft.body,
-        was?.attachments.find((each) => each.id === attachment.id),
-      ),
+      readAttachment(reader, attachment, `attachments.${i}`, draft.body, beforeOf(attachment)),
     ),
   }
   if (vehicle.wheelbaseMm >= vehicle.lengthMm)
