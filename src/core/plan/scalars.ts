@@ -1,3 +1,4 @@
+import '../rules/no-eval'
 import * as z from 'zod'
 
 /**

@@ -1,3 +1,4 @@
+import './no-eval'
 import * as z from 'zod'
 
 const gap = z.number().min(0).max(2000)

@@ -20,7 +20,10 @@ import { Strip } from './strip'
 import { useBenchKeys } from './use-bench-keys'
 import { ZoomButtons } from './zoom-buttons'
 
-const BenchDialog = dynamic(() => import('./bench-dialogs'))
+const fetchDialogs = () => import('./bench-dialogs')
+const BenchDialog = dynamic(fetchDialogs)
+/** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
+const FETCH_DIALOGS_AFTER_MS = 1200
 
 /** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
 function useMarks(plan: Plan): SheetMarks {
@@ -55,6 +58,12 @@ function OpenBench({ plan }: { plan: Plan }) {
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
   useBenchKeys(survey, search, setDialog)
+  useEffect(() => {
+    const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
+    return () => {
+      clearTimeout(timer)
+    }
+  }, [])
   const close = () => {
     setDialog(undefined)
   }

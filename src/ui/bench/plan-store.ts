@@ -71,6 +71,15 @@ export const usePlan = create<PlanStore>((set, get) => {
     cell: undefined,
     focus: undefined,
     async open(id) {
+      if (get().saving.at === 'waiting') await get().saveNow()
+      const before = get().plan
+      if (before?.id === id) {
+        const stored = await loadPlan(id).catch(() => undefined)
+        if (stored?.ok && JSON.stringify(stored.plan) === JSON.stringify(before)) {
+          set({ opened: { at: 'open' }, cell: undefined, focus: undefined })
+          return
+        }
+      }
       set({
         opened: { at: 'loading' },
         plan: undefined,

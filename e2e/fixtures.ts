@@ -1,0 +1,45 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
+
+/** Every test fails when the page asks for anything off its own origin, breaks its security policy, or throws. */
+export const test = base.extend<{ watched: undefined }>({
+  watched: [
+    async ({ page, baseURL }, use) => {
+      const faults: string[] = []
+      const origin = new URL(baseURL ?? '').origin
+      page.on('request', (request) => {
+        const url = new URL(request.url())
+        if (url.protocol.startsWith('http') && url.origin !== origin)
+          faults.push(`asked for ${request.url()}`)
+      })
+      page.on('pageerror', (error) => faults.push(`threw ${error.message}`))
+      page.on('console', (message) => {
+        if (message.type() === 'error' || /content security policy/i.test(message.text()))
+          faults.push(`said ${message.text()}`)
+      })
+      await page.addInitScript(() => {
+        document.addEventListener('securitypolicyviolation', (event) => {
+          console.error(`Content Security Policy: ${event.violatedDirective} ${event.blockedURI}`)
+        })
+      })
+      await use(undefined)
+      expect(faults).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+
+export { expect }
+
+export async function openJob(page: Page, name: string): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('link', { name: new RegExp(name) }).click()
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
+}
+
+export const stateButton = (page: Page, state: 'Road' | 'Trail' | 'Parked'): Locator =>
+  page.getByRole('group', { name: 'State' }).getByRole('button', { name: new RegExp(`^${state}`) })
+
+export const inDrawing = (page: Page, name: RegExp): Locator =>
+  page.getByRole('group', { name: /^Drawing of/ }).getByRole('button', { name })
+
+export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
