@@ -26,7 +26,7 @@ export default function Palette({
   return (
     <Modal title="Everything by name" onClose={onClose}>
       <Command label="Everything by name" className="palette">
-        <Command.Input className="field" placeholder="Type a few letters" autoFocus />
+        <Command.Input className="field" placeholder="Type a few letters" data-first-focus />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
           <Command.Group heading="Do">

@@ -2,7 +2,10 @@
 import { X } from 'lucide-react'
 import { useEffect, useId, useRef, type ReactNode } from 'react'
 
-/** A dialog in the browser's own top layer: it keeps the focus and gives it back. */
+/**
+ * A dialog in the browser's own top layer: it keeps the focus and gives it back. It begins at what is marked
+ * `data-first-focus`, else at its first control.
+ */
 export function Modal({
   title,
   onClose,
@@ -18,7 +21,9 @@ export function Modal({
   const id = useId()
   useEffect(() => {
     const element = dialog.current
-    if (element && !element.open) element.showModal()
+    if (!element || element.open) return
+    element.showModal()
+    element.querySelector<HTMLElement>('[data-first-focus]')?.focus()
   }, [])
   return (
     <dialog
