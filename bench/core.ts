@@ -1,0 +1,69 @@
+import type { Plan } from '@/core/plan/plan'
+import { remediesFor } from '@/core/review/remedies/remedies'
+import { review } from '@/core/review/review'
+import { survey } from '@/core/survey/survey'
+import { contents, weighed } from '@/stock/compose'
+import { gearBag, longBox, seaBoat, spade } from '@/stock/gear'
+import { DEMO_PLANS, yardVan } from '@/stock/plans'
+import { DEMO_STOCK } from '@/stock/stock'
+import { median, ratio, type Ratio } from './ratio'
+
+const size = (plan: Plan) => JSON.stringify(plan).length
+
+/** The demo plan with most in it, so that no part of the survey is idle. */
+const largest = DEMO_PLANS.reduce((so, plan) => (size(plan) > size(so) ? plan : so))
+
+/** A plan with so many things of several kinds on the van's bars, every fourth of them a box with a load. */
+export function withThings(count: number): Plan {
+  const [like] = yardVan.placements
+  if (!like) throw new Error('the van is empty')
+  const kinds = [seaBoat, longBox, gearBag, spade]
+  return {
+    ...yardVan,
+    id: `things-${count}`,
+    job: { name: `${count} things on the van` },
+    gear: kinds,
+    placements: Array.from({ length: count }, (_, i) => ({
+      ...like,
+      id: `thing-${i}`,
+      gearId: kinds[i % kinds.length]?.id ?? seaBoat.id,
+      xMm: 1500 + (i % 20) * 10,
+      yMm: -600 + (i % 40) * 30,
+      loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighed(2))] : [],
+    })),
+  }
+}
+
+const judge = (plan: Plan) => review(survey(plan))
+
+function allRemedies(plan: Plan): void {
+  const surveyed = survey(plan)
+  const found = review(surveyed)
+  for (const finding of found.findings) remediesFor(surveyed, found, finding, DEMO_STOCK)
+}
+
+/** The core's ratios: against a copy of the plan, and as the plan grows. */
+export function coreRatios(): Ratio[] {
+  const clone = median(() => structuredClone(largest), 400)
+  const judged = median(() => judge(largest), 400)
+  const worst = DEMO_PLANS.map((plan) => ({
+    plan,
+    times: median(() => allRemedies(plan), 12) / median(() => structuredClone(plan), 100),
+  })).reduce((so, each) => (each.times > so.times ? each : so))
+  const few = median(() => judge(withThings(10)), 60)
+  const many = median(() => judge(withThings(400)), 20)
+  const nLogN = (400 * Math.log(400)) / (10 * Math.log(10))
+  return [
+    ratio(
+      `survey + review of the largest demo plan (${largest.job.name}), against structuredClone of it`,
+      judged / clone,
+      10,
+    ),
+    ratio(
+      `all remedies of the slowest demo plan (${worst.plan.job.name}), against structuredClone of it`,
+      worst.times,
+      300,
+    ),
+    ratio('growth from 10 to 400 placements, against n log n', many / few / nLogN, 1),
+  ]
+}

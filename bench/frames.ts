@@ -1,0 +1,85 @@
+import { chromium } from '@playwright/test'
+import { printPlan } from '@/core/formats/plan-file'
+import { withThings } from './core'
+import { ratio, type Ratio } from './ratio'
+
+const FRAME_MS = 16.7
+const LONG_TASK_MS = 50
+
+interface Watch {
+  readonly frames: number[]
+  readonly tasks: number[]
+}
+
+/** Runs in the page, as text: what a compiler adds to a function would not be there. */
+const WATCH = `
+  window.watch = { frames: [], tasks: [] }
+  let before = performance.now()
+  requestAnimationFrame(function frame(now) {
+    watch.frames.push(now - before)
+    before = now
+    requestAnimationFrame(frame)
+  })
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) watch.tasks.push(entry.duration)
+  }).observe({ type: 'longtask' })
+`
+
+/** Drags one of 40 things about the bench in a real browser: the frames it took, and the longest task. */
+export async function dragRatios(address: string, executablePath: string): Promise<Ratio[]> {
+  const browser = await chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-sync',
+    ],
+  })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(address)
+    await page.getByLabel('Plan file to open').setInputFiles({
+      name: 'things.ypsos.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(printPlan(withThings(40))),
+    })
+    const target = page
+      .getByRole('group', { name: /^Drawing of/ })
+      .getByRole('button', { name: /^Sea boat/ })
+      .last()
+    await target.waitFor()
+    await page.waitForTimeout(3000)
+    const box = await target.boundingBox()
+    if (!box) throw new Error('there is nothing to drag')
+    await page.evaluate(WATCH)
+    const x = box.x + box.width / 2
+    const y = box.y + box.height / 2
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.evaluate('watch.frames.length = 0; watch.tasks.length = 0')
+    for (let i = 0; i < 240; i += 1) {
+      await page.mouse.move(x + 60 * Math.sin(i / 12), y + 12 * Math.cos(i / 9))
+      await page.waitForTimeout(8)
+    }
+    const { frames, tasks } = await page.evaluate<Watch>('watch')
+    await page.mouse.up()
+    const sorted = frames.toSorted((a, b) => a - b)
+    const p95 = sorted[Math.floor(sorted.length * 0.95)] ?? Number.NaN
+    return [
+      ratio(
+        `95th percentile of ${frames.length} frames while dragging with 40 things, against ${FRAME_MS} ms`,
+        p95 / FRAME_MS,
+        1.02,
+      ),
+      ratio(
+        `longest task while dragging, against ${LONG_TASK_MS} ms`,
+        Math.max(0, ...tasks) / LONG_TASK_MS,
+        1,
+      ),
+    ]
+  } finally {
+    await browser.close()
+  }
+}

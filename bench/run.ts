@@ -1,0 +1,42 @@
+import {
+  answers,
+  ensureBuilt,
+  ensureChromium,
+  findChromium,
+  freePort,
+  NEXT,
+  run,
+  start,
+} from '../scripts/project.mjs'
+import { coreRatios } from './core'
+import { firstLoadRatio } from './first-load'
+import { dragRatios } from './frames'
+import type { Ratio } from './ratio'
+
+/** Prints what the speed of Ypsos is, each as a ratio of two figures of this one run. */
+function print({ name, value, most }: Ratio): boolean {
+  const met = value <= most
+  console.log(`${met ? 'met     ' : 'NOT MET '} ${value.toFixed(2)} (at most ${most})  ${name}`)
+  return met
+}
+
+const results = coreRatios().map(print)
+
+await ensureBuilt()
+await ensureChromium()
+const emptyApp = 'bench/empty-app'
+if ((await run(process.execPath, [NEXT, 'build', emptyApp])) !== 0) process.exit(1)
+const [ourPort, emptyPort] = [await freePort(4360), await freePort(4370)]
+const ours = start([NEXT, 'start', '-p', String(ourPort), '-H', '127.0.0.1'], { YPSOS_DEMO: '1' }, 'ignore')
+const empty = start([NEXT, 'start', emptyApp, '-p', String(emptyPort), '-H', '127.0.0.1'], {}, 'ignore')
+try {
+  const [here, there] = [`http://localhost:${ourPort}`, `http://localhost:${emptyPort}`]
+  if (!(await answers(here, ours)) || !(await answers(there, empty)))
+    throw new Error('a server did not start')
+  results.push(print(await firstLoadRatio(`${here}/bench?job=demo-boat-and-box`, there)))
+  for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
+} finally {
+  ours.kill()
+  empty.kill()
+}
+console.log(`${results.filter(Boolean).length} of ${results.length} met`)
