@@ -7,7 +7,7 @@ export default tseslint.config(
       '.next/**',
       '.cache/**',
       'node_modules/**',
-      'next-env.d.ts',
+      'next-env.d.ts', 'scripts/project.d.mts',
       'bench/empty-app/.next/**',
       'test-results/**',
       'playwright-report/**',

@@ -57,8 +57,7 @@ export function mutated(text: string, dice: readonly number[]): string {
       else holder[Number(key)] = rubbish(die)
     } else if (die % 5 === 0) Reflect.deleteProperty(holder, key)
     else if (die % 5 === 1) holder[`${key}X`] = holder[key] ?? null
-    else if (die % 5 === 2 && typeof holder[key] === 'number')
-      holder[key] = (holder[key] as number) * ((die % 7) - 2)
+    else if (die % 5 === 2 && typeof holder[key] === 'number') holder[key] = holder[key] * ((die % 7) - 2)
     else holder[key] = rubbish(die)
   }
   return JSON.stringify(value)

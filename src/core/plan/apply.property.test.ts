@@ -9,7 +9,7 @@ import { barsOf } from './rack'
 
 /** Commands that mostly make sense for this plan: each picks from what is there, and sometimes from what is not. */
 function commandFor(plan: Plan): fc.Arbitrary<Command> {
-  const ids = <T extends { id: string }>(list: readonly T[]) =>
+  const ids = (list: readonly { readonly id: string }[]) =>
     fc.constantFrom(...list.map((each) => each.id), 'nothing-such')
   const placementId = ids(plan.placements)
   const mm = fc.double({ min: -4000, max: 6000, noNaN: true })
@@ -126,7 +126,7 @@ function commandFor(plan: Plan): fc.Arbitrary<Command> {
     fc.record({ do: fc.constant('removeClearance' as const), clearanceId: fc.constantFrom('c1', 'c2') }),
   )
   return fc.oneof(
-    { weight: 6, arbitrary: single as fc.Arbitrary<Command> },
+    { weight: 6, arbitrary: single },
     {
       weight: 1,
       arbitrary: fc

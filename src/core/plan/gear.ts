@@ -74,7 +74,6 @@ export const placeSchema = z.strictObject({
   yMm: positionMm,
   zMm: sizeMm,
 })
-export type Place = z.infer<typeof placeSchema>
 
 export const turnSchema = z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
 export type Turn = z.infer<typeof turnSchema>

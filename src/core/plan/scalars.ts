@@ -11,7 +11,6 @@ export const spanMm = z.number().positive().max(30_000)
 export const massKg = z.number().min(0).max(20_000)
 export const limitKg = z.number().positive().max(20_000)
 export const speedKmH = z.number().min(0).max(300)
-export const angleDeg = z.number().min(-180).max(180)
 export const money = z.number().min(0).max(1_000_000)
 
 export const idSchema = z

@@ -118,7 +118,6 @@ export const obstacleSchema = z.discriminatedUnion('kind', [
     topZMm: spanMm,
   }),
 ])
-export type Obstacle = z.infer<typeof obstacleSchema>
 
 /**
  * A vehicle in its own frame (after SAE J1100's axes, from memory): x rearward from the windscreen's upper

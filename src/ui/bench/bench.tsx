@@ -1,7 +1,7 @@
 'use client'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { SettingsDialog } from '@/ui/shell/settings-dialog'
 import { downloadPlan } from '@/ui/shell/open-file'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -47,6 +47,28 @@ function useMarks(plan: Plan): SheetMarks {
   }, [survey, review, picked, focus, state])
 }
 
+/** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
+const ShelfOf = memo(function ShelfOf({
+  plan,
+  search,
+}: {
+  plan: Plan
+  search: RefObject<HTMLInputElement | null>
+}) {
+  return <Shelf survey={judgedOf(plan).survey} search={search} />
+})
+
+const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
+  const { survey, review } = judgedOf(plan)
+  return (
+    <>
+      <LoadPathTable survey={survey} review={review} />
+      <Findings plan={plan} review={review} />
+      <JobTools plan={plan} show={show} />
+    </>
+  )
+})
+
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
@@ -57,6 +79,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   const cell = usePlan((store) => store.cell)
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
+  const later = useDeferredValue(plan)
   useBenchKeys(survey, search, setDialog)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
@@ -89,7 +112,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         </p>
       )}
       <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
-        <Shelf survey={survey} search={search} />
+        <ShelfOf plan={later} search={search} />
       </div>
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">
@@ -103,9 +126,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         aria-label="Load path and findings"
         id="path"
       >
-        <LoadPathTable survey={survey} review={review} />
-        <Findings plan={plan} review={review} />
-        <JobTools plan={plan} show={setDialog} />
+        <PanelsOf plan={later} show={setDialog} />
       </aside>
       <nav className="bench-drawers" aria-label="Panels">
         <button

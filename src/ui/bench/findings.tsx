@@ -1,5 +1,5 @@
 'use client'
-import type { KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent } from 'react'
 import { STATE_WORD, type Finding } from '@/core/review/finding'
 import { CHECKS } from '@/core/review/checks'
 import type { Remedy } from '@/core/review/remedies/remedies'
@@ -104,6 +104,38 @@ function FindingRow({ finding, states, remedies }: Together & { remedies: readon
   )
 }
 
+const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
+
+/** What was checked and holds, with its margin; written out only when somebody looks. */
+function CheckedAndClear({ findings }: { findings: readonly Finding[] }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <details
+      className="mt-3"
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open)
+      }}
+    >
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+        Checked and clear: {findings.length}
+      </summary>
+      {open && (
+        <ul className="text-[13px] leading-snug">
+          {findings.map((finding) => (
+            <li key={finding.id} className="hair-b py-1">
+              <span className="text-ink2">
+                {TITLE.get(finding.rule)}
+                {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
+              </span>
+              <PhraseLine phrase={finding.sentence} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
+  )
+}
+
 /** Findings, worst first, each Stop with its fixes; what was checked and is clear stands folded below. */
 export function Findings({ plan, review }: { plan: Plan; review: Review }) {
   const dragging = usePlan((store) => store.dragFrom !== undefined)
@@ -115,7 +147,6 @@ export function Findings({ plan, review }: { plan: Plan; review: Review }) {
     dragging,
   )
   const clear = review.findings.filter((finding) => finding.severity === 'clear')
-  const title = new Map(CHECKS.map((check) => [check.id, check.title]))
   return (
     <section aria-labelledby="findings-title" className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6">
       <h2 id="findings-title" className="text-[15px]">
@@ -135,22 +166,7 @@ export function Findings({ plan, review }: { plan: Plan; review: Review }) {
           ))}
         </ol>
       )}
-      <details className="mt-3">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-          Checked and clear: {clear.length}
-        </summary>
-        <ul className="text-[13px] leading-snug">
-          {clear.map((finding) => (
-            <li key={finding.id} className="hair-b py-1">
-              <span className="text-ink2">
-                {title.get(finding.rule)}
-                {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
-              </span>
-              <PhraseLine phrase={finding.sentence} />
-            </li>
-          ))}
-        </ul>
-      </details>
+      <CheckedAndClear findings={clear} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 font-semibold">
           Cautions: {review.cautions.length}

@@ -1,4 +1,5 @@
 'use client'
+import { memo } from 'react'
 import { STATES, type State } from '@/core/plan/scalars'
 import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
 import { layerSeverity, type Review } from '@/core/review/review'
@@ -37,15 +38,7 @@ const LOOK: Readonly<Record<Severity, string>> = {
   clear: '',
 }
 
-function CellButton({
-  cell,
-  severity,
-  governs,
-}: {
-  cell: Cell
-  severity: Severity | undefined
-  governs: boolean
-}) {
+function CellButton({ cell, severity, governs }: RowCell) {
   const units = useUnits()
   const showCell = usePlan((store) => store.showCell)
   const unit = tableUnit(units)
@@ -85,35 +78,59 @@ function CellButton({
   )
 }
 
-function LayerRow({ layer, survey, review }: { layer: Layer; survey: Survey; review: Review }) {
-  const { loadPath } = survey
+interface RowCell {
+  readonly cell: Cell
+  readonly severity: Severity | undefined
+  readonly governs: boolean
+}
+
+/** Most rows stay as they are from one edit to the next; those are not drawn again. */
+function sameCell(a: RowCell | undefined, b: RowCell | undefined): boolean {
   return (
-    <tr className={layer.group === 'carrier' ? 'row-carrier' : ''}>
-      <th scope="row" className="py-0.5 pr-1.5 text-left font-normal">
-        <span className="block leading-tight font-semibold">{layer.name}</span>
-        <span className="text-ink2 block text-[12px] leading-tight">{layer.detail}</span>
-      </th>
-      {STATES.map((state) => {
-        const cell = loadPath.cellAt(layer.id, state)
-        return (
-          <td key={state} className="p-0.5">
-            {cell ? (
-              <CellButton
-                cell={cell}
-                severity={layerSeverity(review, layer.id, state)}
-                governs={loadPath.governing[state] === cell}
-              />
-            ) : (
-              <span className="text-ink2 block text-center" aria-label="does not apply">
-                –
-              </span>
-            )}
-          </td>
-        )
-      })}
-    </tr>
+    a === b ||
+    (a !== undefined &&
+      b !== undefined &&
+      a.severity === b.severity &&
+      a.governs === b.governs &&
+      a.cell.idle === b.cell.idle &&
+      a.cell.countedKg === b.cell.countedKg &&
+      a.cell.limit.kind === b.cell.limit.kind &&
+      (a.cell.limit.kind === 'missing' ||
+        (b.cell.limit.kind !== 'missing' && a.cell.limit.kg === b.cell.limit.kg)))
   )
 }
+
+const LayerRow = memo(
+  function LayerRow({ layer, cells }: { layer: Layer; cells: readonly (RowCell | undefined)[] }) {
+    return (
+      <tr>
+        <th scope="row" className="py-0.5 pr-1.5 text-left font-normal">
+          <span className="block leading-tight font-semibold">{layer.name}</span>
+          <span className="text-ink2 block text-[12px] leading-tight">{layer.detail}</span>
+        </th>
+        {STATES.map((state, i) => {
+          const shown = cells[i]
+          return (
+            <td key={state} className="p-0.5">
+              {shown ? (
+                <CellButton {...shown} />
+              ) : (
+                <span className="text-ink2 block text-center" aria-label="does not apply">
+                  –
+                </span>
+              )}
+            </td>
+          )
+        })}
+      </tr>
+    )
+  },
+  (before, after) =>
+    before.layer.id === after.layer.id &&
+    before.layer.name === after.layer.name &&
+    before.layer.detail === after.layer.detail &&
+    before.cells.every((cell, i) => sameCell(cell, after.cells[i])),
+)
 
 /** What may still be added in the state on show, to each rack, and which link says so. */
 function Allowances({ survey, state }: { survey: Survey; state: State }) {
@@ -190,7 +207,20 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
           </thead>
           <tbody>
             {layers.map((layer) => (
-              <LayerRow key={layer.id} layer={layer} survey={survey} review={review} />
+              <LayerRow
+                key={layer.id}
+                layer={layer}
+                cells={STATES.map((each): RowCell | undefined => {
+                  const cell = survey.loadPath.cellAt(layer.id, each)
+                  return (
+                    cell && {
+                      cell,
+                      severity: layerSeverity(review, layer.id, each),
+                      governs: survey.loadPath.governing[each] === cell,
+                    }
+                  )
+                })}
+              />
             ))}
           </tbody>
         </table>

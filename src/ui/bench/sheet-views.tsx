@@ -1,11 +1,13 @@
 'use client'
-import { memo, useMemo, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, type KeyboardEvent, type PointerEvent } from 'react'
+import type { Attachment, Vehicle } from '@/core/plan/vehicle'
 import type { BarAt, RackAt, ThingAt } from '@/core/survey/arrangement'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { boxPath } from '@/ui/drawing/path'
 import { viewMatrix, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
 import { attachmentPath, rackPaths } from '@/ui/drawing/rack-paths'
+import { sameThing } from '@/ui/drawing/same-thing'
 import { middleOf, sizeIn, ThingView } from '@/ui/drawing/thing-view'
 import { VehicleView } from '@/ui/drawing/vehicle-view'
 import type { Picked } from './plan-store'
@@ -29,22 +31,38 @@ const NEARER: Readonly<Record<ViewName, (thing: ThingAt) => number>> = {
   rear: ({ box }) => box.x1,
 }
 
-const RackView = memo(function RackView({
-  rack,
+const RackView = memo(
+  function RackView({ rack, view, pointed }: { rack: RackAt; view: ViewName; pointed: boolean }) {
+    const paths = rackPaths(rack, view)
+    return (
+      <g className={pointed ? 'draw-rack-pointed' : ''}>
+        <path d={paths.plate} className="draw-plate" />
+        <path d={paths.line} className="draw-line" />
+        <path d={paths.ink} className="draw-ink" />
+      </g>
+    )
+  },
+  (before, after) =>
+    before.rack.rack === after.rack.rack &&
+    before.rack.attachment === after.rack.attachment &&
+    before.view === after.view &&
+    before.pointed === after.pointed,
+)
+
+const AttachmentView = memo(function AttachmentView({
+  vehicle,
+  attachment,
   view,
-  pointed,
 }: {
-  rack: RackAt
+  vehicle: Vehicle
+  attachment: Attachment
   view: ViewName
-  pointed: boolean
 }) {
-  const paths = useMemo(() => rackPaths(rack, view), [rack, view])
   return (
-    <g className={pointed ? 'draw-rack-pointed' : ''}>
-      <path d={paths.plate} className="draw-plate" />
-      <path d={paths.line} className="draw-line" />
-      <path d={paths.ink} className="draw-ink" />
-    </g>
+    <path
+      d={attachmentPath(vehicle, attachment, view)}
+      className={view === 'side' ? 'draw-rail-side' : 'draw-rail'}
+    />
   )
 })
 
@@ -54,6 +72,104 @@ function barTarget({ box }: BarAt, view: ViewName): string {
     : view === 'plan'
       ? boxPath(box.x0, box.y0, box.x1, box.y1)
       : boxPath(box.y0, box.z0, box.y1, box.z1)
+}
+
+/** What makes a part of the drawing answer to hand and key; only the plan view is reached by keyboard. */
+function press(
+  picked: Picked,
+  view: ViewName,
+  handlers: SheetHandlers,
+  pressed: boolean,
+  label: () => string,
+) {
+  const onPointerDown = (event: PointerEvent<SVGElement>) => {
+    handlers.onGrab(picked, view, event)
+  }
+  if (view !== 'plan') return { onPointerDown, 'aria-hidden': true } as const
+  return {
+    onPointerDown,
+    tabIndex: 0,
+    role: 'button',
+    'aria-label': label(),
+    'aria-pressed': pressed,
+    onFocus: () => {
+      handlers.onPick(picked)
+    },
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key !== 'Enter' && event.key !== ' ') return
+      event.preventDefault()
+      handlers.onPick(picked)
+    },
+  } as const
+}
+
+interface PartProps {
+  readonly view: ViewName
+  readonly picked: boolean
+  readonly handlers: SheetHandlers
+  readonly units: UnitChoice
+}
+
+const BarTarget = memo(
+  function BarTarget({ bar, view, picked, handlers, units }: PartProps & { bar: BarAt }) {
+    const label = () =>
+      `${bar.bar.name}, ${bar.rack.name}, at ${formatQuantity('length', bar.bar.xMm, units)}`
+    return (
+      <g
+        className="draw-focusable"
+        {...press({ kind: 'bar', id: bar.bar.id }, view, handlers, picked, label)}
+      >
+        <path d={barTarget(bar, view)} className={`draw-target ${picked ? 'draw-bar-picked' : ''}`} />
+      </g>
+    )
+  },
+  (before, after) =>
+    before.bar.bar === after.bar.bar && before.bar.box.z0 === after.bar.box.z0 && sameProps(before, after),
+)
+
+const ThingPart = memo(
+  function ThingPart({
+    thing,
+    view,
+    picked,
+    pointed,
+    absent,
+    handlers,
+    units,
+  }: PartProps & { thing: ThingAt; pointed: boolean; absent: boolean }) {
+    const [u, v] = middleOf(thing, view)
+    const [width, height] = sizeIn(thing, view)
+    const label = () => {
+      const length = (mm: number) => formatQuantity('length', mm, units)
+      const y = (thing.box.y0 + thing.box.y1) / 2
+      return `${thing.gear.name}, ${formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs(y))} ${y < 0 ? 'left' : 'right'} of the centreline`
+    }
+    return (
+      <g
+        className="draw-focusable"
+        {...press({ kind: 'thing', id: thing.placement.id }, view, handlers, picked, label)}
+      >
+        <ThingView thing={thing} view={view} picked={picked} pointedAt={pointed} absent={absent} />
+        <rect className="draw-target" x={u - width / 2} y={v - height / 2} width={width} height={height} />
+      </g>
+    )
+  },
+  (before, after) =>
+    before.pointed === after.pointed &&
+    before.absent === after.absent &&
+    before.thing.placement.id === after.thing.placement.id &&
+    sameThing(before.thing, after.thing) &&
+    sameProps(before, after),
+)
+
+function sameProps(before: PartProps, after: PartProps): boolean {
+  return (
+    before.view === after.view &&
+    before.picked === after.picked &&
+    before.handlers === after.handlers &&
+    before.units.show === after.units.show &&
+    before.units.denominator === after.units.denominator
+  )
 }
 
 interface ViewProps {
@@ -68,30 +184,9 @@ interface ViewProps {
 /** One of the three views: vehicle, racks and gear in mm, with targets that are larger than what they stand for. */
 export function SheetView({ survey, layout, view, marks, handlers, units }: ViewProps) {
   const { plan, body, racks, bars, things } = survey
-  const focusable = view === 'plan'
   const sorted = things.toSorted((a, b) => NEARER[view](a) - NEARER[view](b) || a.index - b.index)
-  const press = (picked: Picked) => ({
-    onPointerDown: (event: PointerEvent<SVGElement>) => {
-      handlers.onGrab(picked, view, event)
-    },
-    ...(focusable
-      ? {
-          tabIndex: 0,
-          role: 'button',
-          onFocus: () => {
-            handlers.onPick(picked)
-          },
-          onKeyDown: (event: KeyboardEvent) => {
-            if (event.key !== 'Enter' && event.key !== ' ') return
-            event.preventDefault()
-            handlers.onPick(picked)
-          },
-        }
-      : { 'aria-hidden': true }),
-  })
   const isPicked = (kind: Picked['kind'], id: string) => marks.picked?.kind === kind && marks.picked.id === id
-  const length = (mm: number) => formatQuantity('length', mm, units)
-
+  const part = { view, handlers, units }
   return (
     <g clipPath={`url(#pane-${view})`}>
       <g transform={viewMatrix(layout, view)} className="draw-layer">
@@ -99,11 +194,7 @@ export function SheetView({ survey, layout, view, marks, handlers, units }: View
         {plan.vehicle.attachments
           .filter((attachment) => racks.some((rack) => rack.attachment === attachment))
           .map((attachment) => (
-            <path
-              key={attachment.id}
-              d={attachmentPath(plan.vehicle, attachment, view)}
-              className={view === 'side' ? 'draw-rail-side' : 'draw-rail'}
-            />
+            <AttachmentView key={attachment.id} vehicle={plan.vehicle} attachment={attachment} view={view} />
           ))}
         {racks.map((rack) => (
           <RackView
@@ -114,48 +205,18 @@ export function SheetView({ survey, layout, view, marks, handlers, units }: View
           />
         ))}
         {bars.map((bar) => (
-          <g
-            key={bar.bar.id}
-            className="draw-focusable"
-            aria-label={`${bar.bar.name}, ${bar.rack.name}, at ${length(bar.bar.xMm)}`}
-            aria-pressed={focusable ? isPicked('bar', bar.bar.id) : undefined}
-            {...press({ kind: 'bar', id: bar.bar.id })}
-          >
-            <path
-              d={barTarget(bar, view)}
-              className={`draw-target ${isPicked('bar', bar.bar.id) ? 'draw-bar-picked' : ''}`}
-            />
-          </g>
+          <BarTarget key={bar.bar.id} bar={bar} picked={isPicked('bar', bar.bar.id)} {...part} />
         ))}
-        {sorted.map((thing) => {
-          const { id } = thing.placement
-          const [u, v] = middleOf(thing, view)
-          const [width, height] = sizeIn(thing, view)
-          return (
-            <g
-              key={id}
-              className="draw-focusable"
-              aria-label={`${thing.gear.name}, ${formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs((thing.box.y0 + thing.box.y1) / 2))} ${(thing.box.y0 + thing.box.y1) / 2 < 0 ? 'left' : 'right'} of the centreline`}
-              aria-pressed={focusable ? isPicked('thing', id) : undefined}
-              {...press({ kind: 'thing', id })}
-            >
-              <ThingView
-                thing={thing}
-                view={view}
-                picked={isPicked('thing', id)}
-                pointedAt={marks.pointedThings.has(id)}
-                absent={!marks.presentThings.has(id)}
-              />
-              <rect
-                className="draw-target"
-                x={u - width / 2}
-                y={v - height / 2}
-                width={width}
-                height={height}
-              />
-            </g>
-          )
-        })}
+        {sorted.map((thing) => (
+          <ThingPart
+            key={thing.placement.id}
+            thing={thing}
+            picked={isPicked('thing', thing.placement.id)}
+            pointed={marks.pointedThings.has(thing.placement.id)}
+            absent={!marks.presentThings.has(thing.placement.id)}
+            {...part}
+          />
+        ))}
       </g>
     </g>
   )

@@ -89,6 +89,7 @@ export function Sheet({ survey, marks }: Props) {
         const bar = at.bars.find((each) => each.bar.id === picked.id)?.bar
         const from = picked.kind === 'thing' ? placement : bar && { xMm: bar.xMm, yMm: 0 }
         if (!from) return
+        cross.current?.setAttribute('d', '')
         svg.current?.setPointerCapture(event.pointerId)
         grip.current = {
           picked,
@@ -215,13 +216,12 @@ export function Sheet({ survey, marks }: Props) {
             }
           }}
           onPointerMove={(event) => {
-            pointAt(event)
             if (grip.current) follow(grip.current, event)
             else if (panFrom.current) {
               const { view, left, top } = panFrom.current
               useZoom.getState().pan(survey, view, event.clientX - left, event.clientY - top)
               panFrom.current = { view, left: event.clientX, top: event.clientY }
-            }
+            } else pointAt(event)
           }}
           onPointerUp={() => {
             grip.current = undefined

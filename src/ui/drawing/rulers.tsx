@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
@@ -36,7 +37,7 @@ export function rulerStep(scale: number, units: UnitChoice): Step {
 }
 
 /** Heights over the ground, beside the side view. */
-export function HeightRuler({
+export const HeightRuler = memo(function HeightRuler({
   layout,
   units,
   markedMm,
@@ -74,10 +75,18 @@ export function HeightRuler({
       })}
     </g>
   )
-}
+})
 
 /** Lengths behind the windscreen's upper edge, between the side view and the plan. */
-export function LengthRuler({ layout, units, y }: { layout: SheetLayout; units: UnitChoice; y: number }) {
+export const LengthRuler = memo(function LengthRuler({
+  layout,
+  units,
+  y,
+}: {
+  layout: SheetLayout
+  units: UnitChoice
+  y: number
+}) {
   const step = rulerStep(layout.scale, units)
   const { side } = layout
   const left = side.left
@@ -106,4 +115,4 @@ export function LengthRuler({ layout, units, y }: { layout: SheetLayout; units: 
       })}
     </g>
   )
-}
+})

@@ -1,6 +1,7 @@
 import { memo } from 'react'
 import { sizeAsPlaced, type ThingAt } from '@/core/survey/arrangement'
 import type { ViewName } from './layout'
+import { sameThing } from './same-thing'
 import { thingPaths } from './thing-paths'
 
 interface Props {
@@ -55,12 +56,5 @@ export const ThingView = memo(
     before.picked === after.picked &&
     before.pointedAt === after.pointedAt &&
     before.absent === after.absent &&
-    before.thing.gear === after.thing.gear &&
-    before.thing.turn === after.thing.turn &&
-    before.thing.placement.onEdge === after.thing.placement.onEdge &&
-    sameBox(before.thing, after.thing),
+    sameThing(before.thing, after.thing),
 )
-
-function sameBox({ box: a }: ThingAt, { box: b }: ThingAt): boolean {
-  return a.x0 === b.x0 && a.x1 === b.x1 && a.y0 === b.y0 && a.y1 === b.y1 && a.z0 === b.z0 && a.z1 === b.z1
-}
