@@ -4,6 +4,7 @@ import { mutated } from '@/core/formats/mutate.testing'
 import { printPlan } from '@/core/formats/plan-file'
 import { reviewReportSchema, surveyReportSchema } from '@/core/formats/report'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/stock/plans'
+import { STOCK_PARTS } from '@/stock/racks'
 import { runCommandLine } from './command-line'
 
 const FILES: Readonly<Record<string, string>> = {
@@ -67,6 +68,21 @@ describe('ypsos review', () => {
     expect(surveyReportSchema.parse(JSON.parse(survey.out)).plan.name).toBe('A boat and the long box')
     const two = await run(['review', 'stop.json', 'clear.json', '--json'])
     expect(JSON.parse(two.out)).toHaveLength(2)
+  })
+
+  it('proposes parts only from the stock it is given', async () => {
+    const files = { ...FILES, 'parts.json': JSON.stringify(STOCK_PARTS), 'no-parts.json': '[{}]' }
+    expect((await run(['review', 'find-out.json'], files)).out).not.toContain('Change to')
+    expect((await run(['review', 'find-out.json', '--stock=parts.json'], files)).out).toContain(
+      'Change to Door-frame feet, heavy',
+    )
+    expect(await run(['review', 'stop.json', '--stock=no-parts.json'], files)).toMatchObject({
+      code: 3,
+      out: '',
+    })
+    expect((await run(['review', 'stop.json', '--stock=gone.json'], files)).err).toContain(
+      'gone.json: parts cannot be opened',
+    )
   })
 
   it('explains itself when it is called wrongly', async () => {

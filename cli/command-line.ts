@@ -1,11 +1,12 @@
 import { parsePlanText } from '@/core/formats/plan-file'
 import { reviewReport, surveyReport } from '@/core/formats/report'
+import { parsePartsText } from '@/core/formats/parts-file'
+import type { Part } from '@/core/plan/rack'
 import { STATES } from '@/core/plan/scalars'
 import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
 import { judgePlan, type Judged } from '@/core/review/judge-plan'
 import { phraseText } from '@/core/review/phrase'
 import { formatQuantity, METRIC, type UnitChoice } from '@/core/units/format'
-import { DEMO_STOCK } from '@/stock/stock'
 
 export interface Shell {
   read(path: string): Promise<string>
@@ -18,6 +19,7 @@ const USAGE = `Usage:
   ypsos review FILE... --json     the review, as docs/review.schema.json describes it
   ypsos survey FILE... --json     the survey, as docs/survey.schema.json describes it
   --us                            pounds and inches in sentences
+  --stock=FILE                    a JSON list of parts on the shelf, to be proposed where one is too weak
 
 Exit: 0 clear or mind, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the worst.`
 
@@ -30,7 +32,7 @@ type Outcome = { readonly code: number; readonly path: string } & (
   { readonly judged: Judged } | { readonly problems: readonly string[] }
 )
 
-async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
+async function judgeFile(path: string, shell: Shell, parts: readonly Part[]): Promise<Outcome> {
   let text: string
   try {
     text = await shell.read(path)
@@ -43,8 +45,25 @@ async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
   }
   const read = parsePlanText(text)
   if (!read.ok) return { code: UNREADABLE, path, problems: read.problems.map((problem) => problem.text) }
-  const judged = judgePlan(read.plan, DEMO_STOCK)
+  const judged = judgePlan(read.plan, { parts })
   return { code: EXIT[judged.review.verdict], path, judged }
+}
+
+const STOCK_FLAG = '--stock='
+
+async function readStock(
+  file: string | undefined,
+  shell: Shell,
+): Promise<{ readonly parts: readonly Part[] } | { readonly problem: string }> {
+  if (file === undefined) return { parts: [] }
+  try {
+    const read = parsePartsText(await shell.read(file))
+    return read.ok ? { parts: read.parts } : { problem: read.problems[0]?.text ?? 'parts cannot be read.' }
+  } catch (error) {
+    return {
+      problem: `parts cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`,
+    }
+  }
 }
 
 function oneLine({ survey, review }: Judged, choice: UnitChoice): string {
@@ -76,7 +95,7 @@ export async function runCommandLine(args: readonly string[], shell: Shell): Pro
   const [verb, ...rest] = args
   const flags = rest.filter((arg) => arg.startsWith('--'))
   const files = rest.filter((arg) => !arg.startsWith('--'))
-  const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us')
+  const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us' && !flag.startsWith(STOCK_FLAG))
   if ((verb !== 'review' && verb !== 'survey') || files.length === 0 || unknown !== undefined) {
     shell.err(unknown === undefined ? USAGE : `${unknown} is not known here.\n${USAGE}`)
     return UNREADABLE
@@ -84,8 +103,14 @@ export async function runCommandLine(args: readonly string[], shell: Shell): Pro
   const json = flags.includes('--json') || verb === 'survey'
   const choice: UnitChoice = flags.includes('--us') ? { show: 'us', denominator: 16 } : METRIC
 
+  const stockFile = flags.find((flag) => flag.startsWith(STOCK_FLAG))?.slice(STOCK_FLAG.length)
+  const stock = await readStock(stockFile, shell)
+  if ('problem' in stock) {
+    shell.err(`${stockFile ?? ''}: ${stock.problem}`)
+    return UNREADABLE
+  }
   const outcomes: Outcome[] = []
-  for (const path of files) outcomes.push(await judgeFile(path, shell))
+  for (const path of files) outcomes.push(await judgeFile(path, shell, stock.parts))
   const reports: unknown[] = []
   for (const outcome of outcomes) {
     if ('problems' in outcome) {

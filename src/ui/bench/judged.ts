@@ -5,7 +5,7 @@ import type { Finding } from '@/core/review/finding'
 import { remediesFor, type Remedy } from '@/core/review/remedies/remedies'
 import { review, type Review } from '@/core/review/review'
 import { survey, type Survey } from '@/core/survey/survey'
-import { DEMO_STOCK } from '@/stock/stock'
+import { stockNow } from '@/ui/shell/stock'
 
 interface JudgedPlan {
   readonly survey: Survey
@@ -30,7 +30,7 @@ export function remediesNow(plan: Plan, finding: Finding): readonly Remedy[] {
   const { survey: surveyed, review: reviewed, remedies } = judgedOf(plan)
   const known = remedies.get(finding.id)
   if (known) return known
-  const fresh = remediesFor(surveyed, reviewed, finding, DEMO_STOCK)
+  const fresh = remediesFor(surveyed, reviewed, finding, stockNow())
   remedies.set(finding.id, fresh)
   return fresh
 }

@@ -29,7 +29,7 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
 }
 
 /** From here on tenths say nothing more and take the room. */
-const COARSE_FROM_KG = 500
+const COARSE_FROM_KG = { kg: 500, lb: 90 } as const
 
 const LOOK: Readonly<Record<Severity, string>> = {
   stop: 'cell-stop',
@@ -43,7 +43,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
   const showCell = usePlan((store) => store.showCell)
   const unit = tableUnit(units)
   const known = cell.limit.kind !== 'missing'
-  const places = cell.limit.kind !== 'missing' && cell.limit.kg >= COARSE_FROM_KG ? 0 : 1
+  const places = cell.limit.kind !== 'missing' && cell.limit.kg >= COARSE_FROM_KG[unit] ? 0 : 1
   const look = cell.idle ? 'cell-idle' : LOOK[severity ?? 'clear']
   return (
     <button

@@ -2,8 +2,9 @@
 import { Command } from 'cmdk'
 import type { Survey } from '@/core/survey/survey'
 import { Modal } from '@/ui/shell/modal'
+import { useStock } from '@/ui/shell/stock'
 import { benchActions, type DialogName } from './bench-actions'
-import { putOn, useShelfGear } from './shelf'
+import { putOn } from './shelf'
 import { usePlan } from './plan-store'
 
 /** Everything by name: actions, what is on the rack, and the shelf. */
@@ -16,7 +17,7 @@ export default function Palette({
   show: (dialog: DialogName) => void
   onClose: () => void
 }) {
-  const gear = useShelfGear()
+  const { gear } = useStock()
   const { pick } = usePlan.getState()
   const rackId = survey.racks[0]?.rack.id
   const choose = (run: () => void) => () => {

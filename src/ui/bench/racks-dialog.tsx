@@ -2,9 +2,8 @@
 import Link from 'next/link'
 import type { Plan } from '@/core/plan/plan'
 import type { Rack } from '@/core/plan/rack'
-import { DEMO_STOCK } from '@/stock/stock'
 import { Modal } from '@/ui/shell/modal'
-import { useSettings } from '@/ui/shell/settings-store'
+import { useStock } from '@/ui/shell/stock'
 import { usePlan } from './plan-store'
 
 /** A rack from stock, made to stand on this vehicle: on the attachment it was made for, else on the first of that kind. */
@@ -29,11 +28,10 @@ function withOwnIds(rack: Rack, attachmentId: string): Rack {
 /** The racks this vehicle wears: take one off, change one, put another on. */
 export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const { run } = usePlan.getState()
-  const own = useSettings((store) => store.own.racks)
+  const { vehicles, racks } = useStock()
   const kindOf = (rack: Rack) =>
-    DEMO_STOCK.vehicles.flatMap((vehicle) => vehicle.attachments).find(({ id }) => id === rack.attachmentId)
-      ?.kind
-  const offers = [...own, ...DEMO_STOCK.racks].flatMap((rack) => {
+    vehicles.flatMap((vehicle) => vehicle.attachments).find(({ id }) => id === rack.attachmentId)?.kind
+  const offers = racks.flatMap((rack) => {
     const attachmentId = attachmentFor(plan, rack, kindOf(rack))
     return attachmentId === undefined ? [] : [{ rack, attachmentId }]
   })

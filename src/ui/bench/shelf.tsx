@@ -1,15 +1,14 @@
 'use client'
 import Link from 'next/link'
-import { useMemo, useState, type RefObject } from 'react'
+import { useState, type RefObject } from 'react'
 import type { Gear } from '@/core/plan/gear'
 import type { GearKind } from '@/core/plan/rating'
 import { IN_STATE } from '@/core/review/finding'
 import { firstPlace, weightRoom } from '@/core/survey/room'
 import type { Survey } from '@/core/survey/survey'
-import { DEMO_STOCK } from '@/stock/stock'
 import { Glyph } from '@/ui/drawing/glyph'
 import { Quantity } from '@/ui/quantity/quantity'
-import { useSettings } from '@/ui/shell/settings-store'
+import { useStock } from '@/ui/shell/stock'
 import { usePlan } from './plan-store'
 
 export const KIND_WORD: Readonly<Record<GearKind, string>> = {
@@ -31,15 +30,6 @@ export const KIND_WORD: Readonly<Record<GearKind, string>> = {
   person: 'People',
   carrier: 'Carriers',
   other: 'Other',
-}
-
-/** All that may go on a rack: the shop's own gear first, then the demo's. */
-export function useShelfGear(): readonly Gear[] {
-  const own = useSettings((store) => store.own.gear)
-  return useMemo(() => {
-    const ids = new Set(own.map((gear) => gear.id))
-    return [...own, ...DEMO_STOCK.gear.filter((gear) => !ids.has(gear.id))]
-  }, [own])
 }
 
 /** Puts a thing on a rack at its first free place, and picks it. */
@@ -75,7 +65,7 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
 
 /** Gear to put on, each judged by its weight against what the rack may still take. */
 export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
-  const gear = useShelfGear()
+  const { gear } = useStock()
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
@@ -168,7 +158,11 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
             </ul>
           </div>
         ))}
-        {found.length === 0 && <p className="px-3 py-2">Nothing on the shelf is called “{words}”.</p>}
+        {found.length === 0 && (
+          <p className="px-3 py-2">
+            {gear.length === 0 ? 'The shelf is empty.' : `Nothing on the shelf is called “${words}”.`}
+          </p>
+        )}
         <p className="px-3 pt-3">
           <Link href={`/gear?job=${survey.plan.id}`} className="plain w-full justify-center">
             Enter your own gear

@@ -1,4 +1,5 @@
 'use client'
+import Link from 'next/link'
 import { useState } from 'react'
 import type { Host } from '@/core/plan/placement'
 import type { Survey } from '@/core/survey/survey'
@@ -103,6 +104,9 @@ function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
             onChange={(when) => run({ do: 'setWhen', placementId, when })}
           />
         </div>
+        <Link className="plain" href={`/gear?job=${survey.plan.id}&from=${gear.id}`}>
+          Its sheet
+        </Link>
         <button type="button" className="plain" onClick={() => run({ do: 'takeOff', placementId })}>
           Take off
         </button>

@@ -112,6 +112,7 @@ function ordered(plans: readonly StoredPlan[]): readonly StoredPlan[] {
 export function JobsBoard() {
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
+  const change = useSettings((store) => store.change)
   const { open, opened } = useOpenFile()
   const [board, setBoard] = useState<Board>({ at: 'loading' })
   const [settings, setSettings] = useState(false)
@@ -196,6 +197,7 @@ export function JobsBoard() {
                 type="button"
                 className="plain"
                 onClick={() => {
+                  change({ seeded: true })
                   void Promise.all(DEMO_PLANS.map(keepPlan)).then(again)
                 }}
               >

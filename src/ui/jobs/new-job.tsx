@@ -7,9 +7,9 @@ import type { Rack } from '@/core/plan/rack'
 import type { Vehicle } from '@/core/plan/vehicle'
 import { survey } from '@/core/survey/survey'
 import { keepPlan } from '@/storage/plans'
-import { DEMO_STOCK } from '@/stock/stock'
 import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
+import { useStock } from '@/ui/shell/stock'
 import { Thumbnail } from './thumbnail'
 
 function Offer({
@@ -52,9 +52,9 @@ export function NewJob({ vehicleId, rackId }: { vehicleId: string | undefined; r
   const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
   const [name, setName] = useState('')
   const [problem, setProblem] = useState<string>()
-  const vehicles = [...own.vehicles, ...DEMO_STOCK.vehicles]
+  const { vehicles, racks } = useStock()
   const vehicle = vehicles.find((each) => each.id === chosenVehicle)
-  const fitting = [...own.racks, ...DEMO_STOCK.racks].filter((rack) =>
+  const fitting = racks.filter((rack) =>
     vehicle?.attachments.some((attachment) => attachment.id === rack.attachmentId),
   )
   const chosen = fitting.filter((rack) => chosenRacks.includes(rack.id))
@@ -98,6 +98,11 @@ export function NewJob({ vehicleId, rackId }: { vehicleId: string | undefined; r
             </Link>
           </div>
           <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+            {vehicles.length === 0 && (
+              <p>
+                No vehicle in stock yet. Enter the first one: its body type gives you numbers to start from.
+              </p>
+            )}
             {vehicles.map((each) => (
               <Offer
                 key={each.id}
@@ -115,6 +120,13 @@ export function NewJob({ vehicleId, rackId }: { vehicleId: string | undefined; r
         </section>
         {vehicle && (
           <section aria-labelledby="rack-title">
+            {own.vehicles.includes(vehicle) && (
+              <p className="mb-4">
+                <Link href={`/vehicle?from=${vehicle.id}`} className="plain">
+                  Change {vehicle.name}
+                </Link>
+              </p>
+            )}
             <div className="mb-2 flex flex-wrap items-center gap-3">
               <h2 id="rack-title" className="text-[17px]">
                 2. Rack on it

@@ -42,17 +42,28 @@ export function GearForm({
   const [problem, setProblem] = useState<string>()
   const plan = usePlan((store) => store.plan)
   const here = job !== undefined && plan?.id === job ? plan : undefined
+  const placed = here !== undefined && was !== undefined && here.gear.some((gear) => gear.id === was.id)
+  const inStock = useSettings((store) => store.own.gear.some((gear) => gear.id === id))
 
   const save = (thenPutOn: boolean) =>
     form.handleSubmit(async () => {
       const gear = readGear(form.getValues(), system, id, was).value
-      const kept = await keepInStock('gear', gear)
-      if (!kept.ok) {
-        setProblem(kept.reason)
-        return
+      if (placed) {
+        if (!usePlan.getState().run({ do: 'setGear', gear })) {
+          setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+          return
+        }
+        await usePlan.getState().saveNow()
+      }
+      if (!placed || inStock) {
+        const kept = await keepInStock('gear', gear)
+        if (!kept.ok) {
+          setProblem(kept.reason)
+          return
+        }
+        await reloadOwn()
       }
       forget()
-      await reloadOwn()
       const { survey } = here ? judgedOf(here) : { survey: undefined }
       const rackId = survey?.racks[0]?.rack.id
       if (thenPutOn && survey && rackId !== undefined) {
@@ -84,22 +95,28 @@ export function GearForm({
       drawing={<GearDrawing gear={read.value} />}
       problem={problem}
       problems={Object.keys(read.problems).length}
-      onSave={() => void save(here !== undefined)()}
+      onSave={() => void save(here !== undefined && !placed)()}
       actions={
-        <>
-          {here && (
-            <button type="submit" className="plain solid">
-              Save and put it on
-            </button>
-          )}
-          <button
-            type={here ? 'button' : 'submit'}
-            className={here ? 'plain' : 'plain solid'}
-            {...(here ? { onClick: () => void save(false)() } : {})}
-          >
-            Save to the shelf
+        placed ? (
+          <button type="submit" className="plain solid">
+            Save and go back to the bench
           </button>
-        </>
+        ) : (
+          <>
+            {here && (
+              <button type="submit" className="plain solid">
+                Save and put it on
+              </button>
+            )}
+            <button
+              type={here ? 'button' : 'submit'}
+              className={here ? 'plain' : 'plain solid'}
+              {...(here ? { onClick: () => void save(false)() } : {})}
+            >
+              Save to the shelf
+            </button>
+          </>
+        )
       }
     >
       <section className="grid grid-cols-2 gap-2 sm:grid-cols-3" aria-label="Gear">

@@ -3,9 +3,9 @@ import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import type { Vehicle } from '@/core/plan/vehicle'
-import { DEMO_STOCK } from '@/stock/stock'
 import { usePlan } from '@/ui/bench/plan-store'
 import { typingSystem, useSettings, useUnits } from '@/ui/shell/settings-store'
+import { useStock } from '@/ui/shell/stock'
 import { GearForm } from './gear-form'
 import { RackForm } from './rack-form'
 import { VehicleForm } from './vehicle-form'
@@ -46,8 +46,7 @@ function NotHere({ children }: { children: ReactNode }) {
 }
 
 function useVehicle(id: string | undefined): Vehicle | undefined {
-  const own = useSettings((store) => store.own.vehicles)
-  return [...own, ...DEMO_STOCK.vehicles].find((vehicle) => vehicle.id === id)
+  return useStock().vehicles.find((vehicle) => vehicle.id === id)
 }
 
 export function VehiclePage({ job, from }: { job: string | undefined; from: string | undefined }) {
@@ -87,6 +86,7 @@ export function GearPage({ job, from }: { job: string | undefined; from: string 
   const system = typingSystem(useUnits())
   if (found === 'loading') return <Wait />
   if (found === 'missing') return <NotHere>This job is not in this browser</NotHere>
-  const was = own.find((gear) => gear.id === from)
+  const placed = found === 'none' ? undefined : found.gear.find((gear) => gear.id === from)
+  const was = placed ?? own.find((gear) => gear.id === from)
   return <GearForm key={`${was?.id ?? 'new'} ${system}`} was={was} job={job} system={system} />
 }

@@ -225,17 +225,23 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
   }
 }
 
-/** A rack from the form's texts; what the form does not ask for is kept from the rack it began with. */
-export function readRack(draft: RackDraft, system: UnitSystem, id: string, was?: Rack): Read<Rack> {
+/**
+ * A rack from the form's texts; what the form does not ask for is kept from the rack it began with. A new part is
+ * taken to suit the kind of attachment it was entered for, and only that.
+ */
+export function readRack(
+  draft: RackDraft,
+  system: UnitSystem,
+  id: string,
+  was?: Rack,
+  on?: Attachment,
+): Read<Rack> {
   const reader = new DraftReader(system)
-  const parts = draft.parts.map((part, i) =>
-    readPart(
-      reader,
-      part,
-      `parts.${i}`,
-      was?.parts.find((each) => each.id === part.id),
-    ),
-  )
+  const parts = draft.parts.map((part, i): Part => {
+    const before = was?.parts.find((each) => each.id === part.id)
+    const read = readPart(reader, part, `parts.${i}`, before)
+    return read.suits === undefined && on && !before ? { ...read, suits: [on.kind] } : read
+  })
   if (parts.length === 0) reader.fail('parts', 'A rack has at least one part that holds something.')
   const common = {
     id,

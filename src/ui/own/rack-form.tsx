@@ -130,6 +130,8 @@ function KindFields({ draft }: { draft: RackDraft }) {
   ) : null
 }
 
+const attachmentOf = (vehicle: Vehicle, id: string) => vehicle.attachments.find((each) => each.id === id)
+
 /** A rack of one's own on a vehicle: bars or deck where they stand, and every part with its own figures. */
 export function RackForm({
   vehicle,
@@ -154,7 +156,7 @@ export function RackForm({
   const { form, read, draft, forget } = useDraftForm(
     `rack/${vehicle.id}/${was?.id ?? 'new'}`,
     start,
-    (each) => readRack(each, system, id, was),
+    (each) => readRack(each, system, id, was, attachmentOf(vehicle, each.attachmentId)),
   )
   const bars = useFieldArray({ control: form.control, name: 'bars', keyName: 'key' })
   const parts = useFieldArray({ control: form.control, name: 'parts', keyName: 'key' })
@@ -163,7 +165,7 @@ export function RackForm({
     () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: [read.value] })),
     [vehicle, read.value],
   )
-  const attachment = vehicle.attachments.find((each) => each.id === draft.attachmentId)
+  const attachment = attachmentOf(vehicle, draft.attachmentId)
   const kinds = attachment ? rackKindsFor(attachment) : []
 
   const restart = (attachmentId: string, kind?: string) => {
@@ -179,7 +181,8 @@ export function RackForm({
   }
 
   const save = form.handleSubmit(async () => {
-    const rack = readRack(form.getValues(), system, id, was).value
+    const typed = form.getValues()
+    const rack = readRack(typed, system, id, was, attachmentOf(vehicle, typed.attachmentId)).value
     if (job !== undefined) {
       const { run, saveNow } = usePlan.getState()
       if (!run(was ? { do: 'setRack', rack } : { do: 'addRack', rack })) {

@@ -1,8 +1,9 @@
 import { readPlan } from '@/core/formats/plan-file'
 import { reviewReport } from '@/core/formats/report'
 import { judgePlan } from '@/core/review/judge-plan'
-import { DEMO_STOCK } from '@/stock/stock'
 
+/** What parts the shop that asks has is not known here, so none is proposed. */
+const NO_STOCK = { parts: [] }
 const LARGEST_BYTES = 4 * 1024 * 1024
 
 /** The body as text, or undefined as soon as it is larger than what a plan may be. */
@@ -41,6 +42,6 @@ export async function POST(request: Request): Promise<Response> {
   }
   const read = readPlan(raw)
   if (!read.ok) return refuse(400, read.problems)
-  const judged = judgePlan(read.plan, DEMO_STOCK)
+  const judged = judgePlan(read.plan, NO_STOCK)
   return Response.json(reviewReport(judged.survey, judged.review, judged.remedies))
 }
