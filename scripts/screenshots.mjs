@@ -1,0 +1,77 @@
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import {
+  answers,
+  ensureBuilt,
+  ensureChromium,
+  findChromium,
+  freePort,
+  NEXT,
+  ROOT,
+  start,
+} from './project.mjs'
+
+/** Takes the pictures in docs/screenshots anew, from the demo, one for each main view. */
+
+const VIEWS = [
+  { name: 'jobs', path: '/' },
+  {
+    name: 'bench',
+    path: '/bench?job=demo-boat-and-box',
+    act: (page) =>
+      page
+        .locator('[data-testid=sheet]')
+        .getByRole('button', { name: /^Long box/ })
+        .focus(),
+  },
+  { name: 'bench-dark', path: '/bench?job=demo-twin-span', dark: true },
+  {
+    name: 'sum',
+    path: '/bench?job=demo-boat-and-box',
+    act: (page) => page.getByRole('button', { name: /^Roof, Road/ }).click(),
+  },
+  { name: 'start', path: '/new?vehicle=pickup' },
+  { name: 'vehicle-form', path: '/vehicle' },
+  {
+    name: 'bench-narrow',
+    path: '/bench?job=demo-ridge-tent',
+    size: { width: 390, height: 844 },
+    act: (page) => page.getByRole('button', { name: /^Load path,/ }).click(),
+  },
+]
+
+await ensureBuilt()
+await ensureChromium()
+const port = await freePort(4340)
+const server = start([NEXT, 'start', '-p', String(port), '-H', '127.0.0.1'], { YPSOS_DEMO: '1' }, 'ignore')
+try {
+  const address = `http://localhost:${port}`
+  if (!(await answers(address, server))) throw new Error('the server did not start')
+  const browser = await chromium.launch({
+    executablePath: findChromium() ?? 'chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-sync',
+    ],
+  })
+  for (const { name, path, act, dark = false, size = { width: 1280, height: 800 } } of VIEWS) {
+    const page = await browser.newPage({
+      viewport: size,
+      colorScheme: dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    })
+    await page.goto(address + path)
+    await page.waitForTimeout(1800)
+    if (act) await act(page)
+    await page.waitForTimeout(700)
+    await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) })
+    await page.close()
+    console.log(`docs/screenshots/${name}.png`)
+  }
+  await browser.close()
+} finally {
+  server.kill()
+}
