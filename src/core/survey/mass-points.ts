@@ -18,6 +18,8 @@ interface Common {
   readonly label: string
   readonly kg: number
   readonly basis: Basis | 'computed'
+  /** Who said so, where that is known. */
+  readonly by?: string | undefined
   /** House margin on a guess; 1 for what is known. */
   readonly factor: number
   readonly states: readonly State[]
@@ -128,14 +130,14 @@ function holdOf(
   }
 }
 
-function loadMass(load: Load): { kg: number; basis: Basis | 'computed' } {
+function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: string | undefined } {
   switch (load.what.kind) {
     case 'mass':
       return load.what.mass
     case 'fluid':
       return { kg: load.what.litres * FLUID_KG_PER_L[load.what.fluid], basis: 'computed' }
     case 'people':
-      return { kg: load.what.count * load.what.each.kg, basis: load.what.each.basis }
+      return { ...load.what.each, kg: load.what.count * load.what.each.kg }
   }
 }
 
@@ -167,11 +169,12 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       label: gear.name,
       kg: gear.mass.kg,
       basis: gear.mass.basis,
+      by: gear.mass.by,
       factor: factorOf(gear.mass.basis),
       states,
     })
     for (const load of placement.loads) {
-      const { kg, basis } = loadMass(load)
+      const { kg, basis, by } = loadMass(load)
       points.push({
         ...base,
         of: 'load',
@@ -180,6 +183,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         label: load.name,
         kg,
         basis,
+        by,
         factor: factorOf(basis),
         states: both(states, statesOf(load.when)),
       })

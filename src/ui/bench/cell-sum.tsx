@@ -90,6 +90,14 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
         }}
       />
       <TextField
+        label="Which sheet or label"
+        value={rating.source.text ?? ''}
+        max={200}
+        onValue={(text) => {
+          source({ text })
+        }}
+      />
+      <TextField
         label="Page"
         value={rating.source.page ?? ''}
         max={40}
@@ -179,7 +187,10 @@ function SumTable({ cell }: { cell: Cell }) {
               <td>
                 <Quantity dimension="mass" value={part.mass.kg} />
               </td>
-              <td>{BASIS_WORD[part.mass.basis]}</td>
+              <td>
+                {BASIS_WORD[part.mass.basis]}
+                {part.mass.by === undefined ? '' : `, ${part.mass.by}`}
+              </td>
               {shares && <td>{formatNumber(part.fraction * 100, 1)} %</td>}
               {margins && (
                 <td>

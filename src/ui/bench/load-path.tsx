@@ -188,9 +188,7 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
         Load path
       </h2>
       {layers.length === 0 ? (
-        <p className="text-ink2 mt-1">
-          No rack yet: nothing holds anything. Put a rack on the vehicle first.
-        </p>
+        <NoRack survey={survey} />
       ) : (
         <table className="load-path">
           <thead>
@@ -228,6 +226,18 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
       <Allowances survey={survey} state={state} />
       <LeftIn survey={survey} />
     </section>
+  )
+}
+
+/** What the vehicle brings to hold a rack, and what it still lacks. */
+function NoRack({ survey }: { survey: Survey }) {
+  const { attachments, name } = survey.plan.vehicle
+  return (
+    <p className="mt-1">
+      {attachments.length === 0
+        ? `${name} offers nothing yet that holds a rack: say under Vehicle what it has (rails, points, gutters, a bed).`
+        : `${name} brings ${attachments.map((each) => each.name.toLowerCase()).join(', ')}. Rails and points belong to the vehicle; what it still lacks is the rack: bars across it, a platform, a bed or frame rack. Put one on under Racks.`}
+    </p>
   )
 }
 
