@@ -93,19 +93,22 @@ describe('ypsos review', () => {
 
   it('meets 10 000 damaged files with an exit code and words, never with an error of its own', async () => {
     const codes = new Set<number>()
+    const dice = fc.array(fc.nat(), { minLength: 3, maxLength: 7 })
+    const plan = fc.nat(DEMO_PLANS.length - 1)
     await fc.assert(
-      fc.asyncProperty(
-        fc.nat(DEMO_PLANS.length - 1),
-        fc.array(fc.nat(), { minLength: 3, maxLength: 7 }),
-        async (index, dice) => {
-          const files = { 'x.json': mutated(printPlan(DEMO_PLANS[index]!), dice) }
-          const { code, out, err } = await run(['review', 'x.json', 'x.json'], files)
-          codes.add(code)
-          if (code === 3) expect(err).toMatch(/^x\.json: [a-z][A-Za-z0-9[\]._-]*[ :]/)
-          else expect(out).toContain('Road:')
-        },
-      ),
-      { numRuns: 10_000 },
+      fc.asyncProperty(plan, dice, plan, dice, async (one, first, other, second) => {
+        const files = {
+          'x.json': mutated(printPlan(DEMO_PLANS[one]!), first),
+          'y.json': mutated(printPlan(DEMO_PLANS[other]!), second),
+        }
+        const { code, out, err } = await run(['review', 'x.json', 'y.json'], files)
+        codes.add(code)
+        const lines = [...out.split('\n'), ...err.split('\n')].filter((line) => line !== '')
+        expect(lines).toHaveLength(2)
+        for (const line of lines) expect(line).toMatch(/^[xy]\.json: (.*Road:|[a-z][A-Za-z0-9[\]._-]*[ :])/s)
+        expect(code === 3).toBe(err !== '')
+      }),
+      { numRuns: 5000 },
     )
     expect([...codes].sort()).toEqual([0, 1, 2, 3])
   })

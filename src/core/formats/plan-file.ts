@@ -22,7 +22,7 @@ export function parsePlanText(text: string): ReadPlan {
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''))
   } catch (error) {
-    const detail = error instanceof Error ? error.message : 'it cannot be read'
+    const detail = error instanceof Error ? error.message.replace(/\s+/g, ' ') : 'it cannot be read'
     return { ok: false, problems: [{ path: 'plan', text: `plan is not JSON: ${detail}.` }] }
   }
   return readPlan(raw)

@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/shell/settings-dialog'
 import { downloadPlan } from '@/ui/shell/open-file'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -80,6 +81,8 @@ function OpenBench({ plan }: { plan: Plan }) {
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
   const later = useDeferredValue(plan)
+  const [elsewhere, setElsewhere] = useState(false)
+  useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
   useBenchKeys(survey, search, setDialog)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
@@ -109,6 +112,11 @@ function OpenBench({ plan }: { plan: Plan }) {
           >
             Download it now
           </button>
+        </p>
+      )}
+      {elsewhere && (
+        <p role="status" className="mind-hatch col-span-full px-4 py-2 font-semibold">
+          This job is open in another tab too. What is saved last stays: work in one of them.
         </p>
       )}
       <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
