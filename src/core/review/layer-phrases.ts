@@ -1,5 +1,5 @@
 import type { Source } from '../plan/rating'
-import type { LayerRole } from '../survey/layers'
+import type { LayerRole } from '../survey/layer'
 import { exceeds, type Cell } from '../survey/limit'
 import { IN_STATE, type Finding, type Severity } from './finding'
 import { kg, type Phrase } from './phrase'

@@ -1,7 +1,7 @@
 import type { Rating } from '../plan/rating'
 import type { State } from '../plan/scalars'
 import type { HouseRules } from '../rules/house'
-import type { Counting, Layer, Member } from './layers'
+import type { Counting, Layer, Member } from './layer'
 
 /**
  * What a layer may hold in a state, and how that is known: published for the state; assumed from the driving

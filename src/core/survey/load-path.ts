@@ -1,7 +1,8 @@
 import type { Plan } from '../plan/plan'
 import { STATES, type State } from '../plan/scalars'
 import type { Arrangement } from './arrangement'
-import { layersOf, type Layer } from './layers'
+import { layersOf } from './layers'
+import type { Layer } from './layer'
 import { cellOf, type Cell } from './limit'
 import type { MassPoint } from './mass-points'
 

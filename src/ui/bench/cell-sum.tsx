@@ -12,7 +12,7 @@ import { Choice, TextField } from '@/ui/quantity/choice'
 import { PhraseLine, Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
-import { usePlan } from './plan-store'
+import { refused, usePlan } from './plan-store'
 
 const BASIS_WORD = {
   weighed: 'weighed',
@@ -42,10 +42,7 @@ function without<T extends object, K extends keyof T>(item: T, key: K): Omit<T, 
 
 function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating }) {
   const { run } = usePlan.getState()
-  const set = (next: Rating) =>
-    run({ do: 'setRating', owner, rating: next })
-      ? undefined
-      : (usePlan.getState().refusal ?? 'This cannot be taken.')
+  const set = (next: Rating) => refused(run({ do: 'setRating', owner, rating: next }))
   const source = (patch: Partial<Source>) => {
     const next = { ...rating.source, ...patch }
     const kept = Object.fromEntries(Object.entries(next).filter(([, value]) => value !== ''))
@@ -140,20 +137,20 @@ function AddRating({ owner, state }: { owner: RatingOwner; state: State }) {
           dimension="mass"
           value={undefined}
           onValue={(kg, typed) =>
-            usePlan.getState().run({
-              do: 'setRating',
-              owner,
-              rating: {
-                id: `figure-${crypto.randomUUID().slice(0, 8)}`,
-                state: which,
-                kg,
-                per: 'set',
-                source: { kind: owner.of === 'roof' ? 'manual' : 'sheet' },
-                typed: { kg: typed },
-              },
-            })
-              ? undefined
-              : (usePlan.getState().refusal ?? 'This cannot be taken.')
+            refused(
+              usePlan.getState().run({
+                do: 'setRating',
+                owner,
+                rating: {
+                  id: `figure-${crypto.randomUUID().slice(0, 8)}`,
+                  state: which,
+                  kg,
+                  per: 'set',
+                  source: { kind: owner.of === 'roof' ? 'manual' : 'sheet' },
+                  typed: { kg: typed },
+                },
+              }),
+            )
           }
           hint="Type it and press Enter."
         />

@@ -5,9 +5,7 @@ import type { Plan } from '@/core/plan/plan'
 import { TextField } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
-import { usePlan } from './plan-store'
-
-const refused = (ok: boolean) => (ok ? undefined : (usePlan.getState().refusal ?? 'This cannot be taken.'))
+import { refused, usePlan } from './plan-store'
 
 function Row({ clearance }: { clearance: Clearance }) {
   const { run } = usePlan.getState()

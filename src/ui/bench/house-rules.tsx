@@ -6,7 +6,7 @@ import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
 import { useSettings } from '@/ui/shell/settings-store'
-import { usePlan } from './plan-store'
+import { refused, usePlan } from './plan-store'
 
 const FACTORS: readonly (readonly [string, number])[] = [
   ['1/2 of the road figure', 1 / 2],
@@ -92,21 +92,13 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
           label="Gap to a ceiling"
           dimension="length"
           value={rules.gapsMm.ceiling}
-          onValue={(ceiling) =>
-            set({ gapsMm: { ...rules.gapsMm, ceiling } })
-              ? undefined
-              : (usePlan.getState().refusal ?? 'This cannot be taken.')
-          }
+          onValue={(ceiling) => refused(set({ gapsMm: { ...rules.gapsMm, ceiling } }))}
         />
         <QuantityField
           label="Gap between things, when they snap"
           dimension="length"
           value={rules.gapsMm.between}
-          onValue={(between) =>
-            set({ gapsMm: { ...rules.gapsMm, between } })
-              ? undefined
-              : (usePlan.getState().refusal ?? 'This cannot be taken.')
-          }
+          onValue={(between) => refused(set({ gapsMm: { ...rules.gapsMm, between } }))}
         />
         <button
           type="button"

@@ -4,7 +4,7 @@ import type { Load } from '@/core/plan/placement'
 import type { Basis, Mass } from '@/core/plan/rating'
 import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
-import { usePlan } from './plan-store'
+import { refused, usePlan } from './plan-store'
 
 export const BASIS_CHOICES: readonly (readonly [Basis, string])[] = [
   ['weighed', 'weighed'],
@@ -45,10 +45,7 @@ function withBasis(load: Load, basis: Basis): Load {
 export function LoadField({ placementId, load }: { placementId: string; load: Load }) {
   const { run } = usePlan.getState()
   const { what } = load
-  const set = (next: Load): string | undefined =>
-    run({ do: 'setLoad', placementId, load: next })
-      ? undefined
-      : (usePlan.getState().refusal ?? 'This cannot be taken.')
+  const set = (next: Load): string | undefined => refused(run({ do: 'setLoad', placementId, load: next }))
   const mass = what.kind === 'mass' ? what.mass : what.kind === 'people' ? what.each : undefined
   const people = what.kind === 'people' ? what : undefined
   return (

@@ -160,3 +160,7 @@ export const usePlan = create<PlanStore>((set, get) => {
     },
   }
 })
+
+/** Why the last edit was refused, for the field it was typed into; nothing when it was taken. */
+export const refused = (taken: boolean): string | undefined =>
+  taken ? undefined : (usePlan.getState().refusal ?? 'This cannot be taken.')

@@ -3,15 +3,13 @@ import type { Occupant, Use } from '@/core/plan/placement'
 import type { Plan } from '@/core/plan/plan'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
-import { usePlan } from './plan-store'
+import { refused, usePlan } from './plan-store'
 
 /** How the vehicle will be used: speeds, snow, and who sits inside. */
 export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const { use } = plan
   const set = (patch: Partial<Use>) =>
-    usePlan.getState().run({ do: 'setUse', use: { ...use, ...patch } })
-      ? undefined
-      : (usePlan.getState().refusal ?? 'This cannot be taken.')
+    refused(usePlan.getState().run({ do: 'setUse', use: { ...use, ...patch } }))
   const withOccupant = (next: Occupant) =>
     set({ occupants: use.occupants.map((each) => (each.id === next.id ? next : each)) })
   return (

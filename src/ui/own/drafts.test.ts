@@ -6,13 +6,8 @@ import { DEMO_STOCK } from '@/stock/stock'
 import { DraftReader } from './draft-reader'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
 import { nextBar, rackToDraft, readRack, startingPart, startingRackDraft } from './rack-draft'
-import {
-  ATTACHMENT_CHOICES,
-  readVehicle,
-  startingAttachment,
-  startingVehicleDraft,
-  vehicleToDraft,
-} from './vehicle-draft'
+import { ATTACHMENT_CHOICES, startingAttachment } from './attachment-draft'
+import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
 
 /** The same thing without what was typed: a form writes that for every field it shows. */
 function plain(value: unknown): unknown {

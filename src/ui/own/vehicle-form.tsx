@@ -20,12 +20,10 @@ import {
   hasPoints,
   hasRange,
   hasTop,
-  readVehicle,
   startingAttachment,
-  startingVehicleDraft,
-  vehicleToDraft,
   type AttachmentDraft,
-} from './vehicle-draft'
+} from './attachment-draft'
+import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
 
 const BODY_CHOICES = BODIES.map((body) => [body, SILHOUETTES[body].label] as const)
 

@@ -1,0 +1,37 @@
+import type { RatingOwner } from '../plan/command'
+import type { PartRole } from '../plan/rack'
+import type { Rating } from '../plan/rating'
+import type { State } from '../plan/scalars'
+import type { MassPoint } from './mass-points'
+
+export type Counting = 'load' | 'everything'
+export type LayerRole = PartRole | 'carrier' | 'attachment' | 'roof' | 'payload'
+
+/** A mass on one unit of a layer (one bar, one foot, one side, or the set), and how much of it. */
+export interface Member {
+  readonly mass: MassPoint
+  readonly unit: number
+  readonly fraction: number
+}
+
+/** One link of the load path: something with ratings of its own, and the masses that hang on it. */
+export interface Layer {
+  readonly id: string
+  readonly group: 'carrier' | 'rack' | 'vehicle'
+  readonly role: LayerRole
+  readonly name: string
+  readonly detail: string
+  readonly rackIds: readonly string[]
+  readonly owner: RatingOwner | undefined
+  readonly ratings: readonly Rating[]
+  readonly units: readonly string[]
+  readonly states: readonly State[]
+  /** What a rating of this layer counts when its source is silent. Common practice, no source. */
+  readonly usualCounting: Counting
+  /** What stands on it. */
+  readonly load: readonly Member[]
+  /** What a rating that counts everything counts besides: the part itself and what is between. */
+  readonly own: readonly Member[]
+  /** Whether it may be named as what governs a state. */
+  readonly governs: boolean
+}

@@ -1,0 +1,140 @@
+import type { Plan } from '../plan/plan'
+import { STATES, type State } from '../plan/scalars'
+import type { AttachmentKind } from '../plan/vehicle'
+import type { Arrangement } from './arrangement'
+import type { Layer } from './layer'
+import type { MassPoint } from './mass-points'
+import { byFoot, bySide, members, onRacks, SIDES, type Spread } from './spreading'
+
+const ATTACHMENT_WORD: Readonly<Record<AttachmentKind, string>> = {
+  raisedRail: 'raised rails',
+  flushRail: 'flush rails',
+  roofChannel: 'roof channels',
+  gutter: 'gutters',
+  fixedPoint: 'fixed points',
+  hookPoint: 'hook points',
+  bareRoof: 'door frames',
+  drilledTop: 'drilled mounts',
+  framePoint: 'frame points',
+  bedRail: 'bed rails',
+  bedChannel: 'bed channels',
+  bedSocket: 'bed sockets',
+  hatchSeam: 'hatch',
+}
+
+const POINT_KINDS: ReadonlySet<AttachmentKind> = new Set([
+  'fixedPoint',
+  'hookPoint',
+  'framePoint',
+  'bedSocket',
+  'drilledTop',
+  'bareRoof',
+])
+const isCargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
+const isPart = (mass: MassPoint) => mass.of === 'part'
+
+/** What holds the racks: rails, points, bed, frame, hatch, where they have figures of their own. */
+export function attachmentLayers(
+  plan: Plan,
+  arrangement: Arrangement,
+  masses: readonly MassPoint[],
+): Layer[] {
+  return plan.vehicle.attachments.flatMap((attachment): Layer[] => {
+    const racks = arrangement.racks.filter((rack) => rack.attachment === attachment)
+    if (racks.length === 0) return []
+    const rated =
+      'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
+    if (rated.by === 'with') return []
+    const feet = racks.flatMap((rack) => rack.feet)
+    const indices = new Set(racks.map((rack) => rack.index))
+    const pointwise = POINT_KINDS.has(attachment.kind)
+    const spread = feet.length === 0 ? onRacks(indices) : pointwise ? byFoot(feet) : bySide(feet)
+    const here = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
+    return [
+      {
+        id: `attachment:${attachment.id}`,
+        group: 'vehicle',
+        role: 'attachment',
+        name: attachment.name,
+        detail: ATTACHMENT_WORD[attachment.kind],
+        rackIds: racks.map((rack) => rack.rack.id),
+        owner: { of: 'attachment', id: attachment.id },
+        ratings: rated.ratings,
+        units: feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES],
+        states: STATES,
+        usualCounting: 'everything',
+        load: members(
+          masses.filter((mass) => isCargo(mass) && here(mass)),
+          spread,
+        ),
+        own: members(
+          masses.filter((mass) => isPart(mass) && here(mass)),
+          spread,
+        ),
+        governs: true,
+      },
+    ]
+  })
+}
+
+/** The roof, when any rack loads it. */
+export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
+  const racks = arrangement.racks.filter((rack) => rack.onRoof)
+  if (racks.length === 0) return []
+  const spread = onRacks(new Set(racks.map((rack) => rack.index)))
+  return [
+    {
+      id: 'roof',
+      group: 'vehicle',
+      role: 'roof',
+      name: 'Roof',
+      detail: 'what the manual allows',
+      rackIds: racks.map((rack) => rack.rack.id),
+      owner: { of: 'roof' },
+      ratings: plan.vehicle.roof.ratings,
+      units: ['roof'],
+      states: STATES,
+      usualCounting: plan.rules.roofCounts,
+      load: members(masses.filter(isCargo), spread),
+      own: members(masses.filter(isPart), spread),
+      governs: true,
+    },
+  ]
+}
+
+/** What the vehicle may carry in all while it drives, when both its masses are known. */
+export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
+  const { grossKg, kerbKg, source } = plan.vehicle
+  if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0)
+    return []
+  const whole: Spread = () => [{ unit: 0, fraction: 1 }]
+  const states: readonly State[] = ['road', 'trail']
+  return [
+    {
+      id: 'payload',
+      group: 'vehicle',
+      role: 'payload',
+      name: 'Payload',
+      detail: 'gross less kerb mass',
+      rackIds: arrangement.racks.map((rack) => rack.rack.id),
+      owner: undefined,
+      ratings: states.map((state) => ({
+        id: `payload-${state}`,
+        state,
+        kg: grossKg - kerbKg,
+        per: 'set',
+        counts: 'everything',
+        source: source ?? { kind: 'manual', text: 'gross less kerb mass' },
+      })),
+      units: ['vehicle'],
+      states,
+      usualCounting: 'everything',
+      load: members(
+        masses.filter((mass) => !isPart(mass)),
+        whole,
+      ),
+      own: members(masses.filter(isPart), whole),
+      governs: false,
+    },
+  ]
+}
