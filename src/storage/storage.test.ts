@@ -1,0 +1,139 @@
+import 'fake-indexeddb/auto'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { DEFAULT_HOUSE_RULES } from '@/core/rules/house'
+import { seaBoat } from '@/stock/gear'
+import { boatAndBox, ridgeTent } from '@/stock/plans'
+import { wingBars } from '@/stock/racks'
+import { estate } from '@/stock/vehicles'
+import { dropDraft, keepDraft, loadDraft } from './drafts'
+import { keepInStock, loadOwnStock } from './own-stock'
+import { dropPlan, keepPlan, loadPlan, loadPlans } from './plans'
+import { keepSettings, loadSettings, USUAL_SETTINGS } from './settings'
+import { planShelf, settingsShelf, stockShelf, whyNotKept } from './shelves'
+
+afterEach(async () => {
+  vi.restoreAllMocks()
+  await Promise.all([planShelf.clear(), stockShelf.clear(), settingsShelf.clear()])
+})
+
+const full = () =>
+  vi.spyOn(planShelf, 'setItem').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+
+describe('plans', () => {
+  it('come back as they were kept, and are gone when dropped', async () => {
+    expect(await keepPlan(boatAndBox)).toEqual({ ok: true })
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+    expect(await loadPlans()).toHaveLength(1)
+    expect(await dropPlan(boatAndBox.id)).toEqual({ ok: true })
+    expect(await loadPlan(boatAndBox.id)).toBeUndefined()
+  })
+
+  it('that no longer read are listed with what is wrong, and left as they are', async () => {
+    const broken = { ...boatAndBox, vehicle: { ...boatAndBox.vehicle, lengthMm: 'long' } }
+    await planShelf.setItem(boatAndBox.id, broken)
+    const found = await loadPlan(boatAndBox.id)
+    expect(found).toMatchObject({ ok: false, problems: [{ path: 'vehicle.lengthMm' }], raw: broken })
+    expect((await loadPlans())[0]).toMatchObject({ ok: false, id: boatAndBox.id })
+    expect(await planShelf.getItem(boatAndBox.id)).toEqual(broken)
+  })
+
+  it('that cannot be written stay in memory over what was stored before, which is untouched', async () => {
+    await keepPlan(boatAndBox)
+    const edited = { ...boatAndBox, job: { name: 'Edited' } }
+    const spy = full()
+    expect(await keepPlan(edited)).toEqual({ ok: false, reason: "This browser's storage is full." })
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: edited })
+    expect(await planShelf.getItem(boatAndBox.id)).toEqual(boatAndBox)
+    expect(await loadPlans()).toEqual([{ ok: true, plan: edited }])
+    spy.mockRestore()
+    expect(await keepPlan(edited)).toEqual({ ok: true })
+    expect(await planShelf.getItem(boatAndBox.id)).toEqual(edited)
+  })
+
+  it('in memory can still be listed when the shelf cannot be read at all', async () => {
+    full()
+    await keepPlan(ridgeTent)
+    vi.spyOn(planShelf, 'iterate').mockRejectedValue(new Error('blocked'))
+    expect(await loadPlans()).toEqual([{ ok: true, plan: ridgeTent }])
+    await dropPlan(ridgeTent.id)
+    await expect(loadPlans()).rejects.toThrow('blocked')
+  })
+
+  it('say why they could not be dropped', async () => {
+    vi.spyOn(planShelf, 'removeItem').mockRejectedValue(new DOMException('no', 'InvalidStateError'))
+    expect(await dropPlan('x')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('private window') as string,
+    })
+  })
+})
+
+describe("the shop's own stock", () => {
+  it('keeps vehicles, racks and gear apart, replaces by id, and passes over what does not read', async () => {
+    await keepInStock('vehicles', estate)
+    await keepInStock('racks', wingBars)
+    await keepInStock('gear', seaBoat)
+    await keepInStock('gear', { ...seaBoat, name: 'Longer sea boat' })
+    await stockShelf.setItem('gear/rubbish', { id: 'rubbish' })
+    const stock = await loadOwnStock()
+    expect(stock.vehicles).toEqual([estate])
+    expect(stock.racks).toEqual([wingBars])
+    expect(stock.gear.map((gear) => gear.name)).toEqual(['Longer sea boat'])
+    expect(await stockShelf.getItem('gear/rubbish')).toEqual({ id: 'rubbish' })
+  })
+
+  it('says why a thing was not kept', async () => {
+    vi.spyOn(stockShelf, 'setItem').mockRejectedValue(new Error('disk gone'))
+    expect(await keepInStock('gear', seaBoat)).toEqual({
+      ok: false,
+      reason: 'This browser could not store it (disk gone).',
+    })
+  })
+})
+
+describe('settings', () => {
+  it('start as usual, come back as kept, and survive rubbish field by field', async () => {
+    expect(await loadSettings()).toEqual(USUAL_SETTINGS)
+    const kept = {
+      ...USUAL_SETTINGS,
+      units: 'us' as const,
+      denominator: 32 as const,
+      house: DEFAULT_HOUSE_RULES,
+    }
+    await keepSettings(kept)
+    expect(await loadSettings()).toEqual(kept)
+    await settingsShelf.setItem('settings', {
+      units: 'furlongs',
+      denominator: 7,
+      theme: 'night-bay',
+      house: 'strict',
+    })
+    expect(await loadSettings()).toEqual({ ...USUAL_SETTINGS, theme: 'night-bay' })
+    await settingsShelf.setItem('settings', 'rubbish')
+    expect(await loadSettings()).toEqual(USUAL_SETTINGS)
+  })
+})
+
+describe('drafts of forms', () => {
+  it('come back until they are saved, and never stand in the way when storage fails', async () => {
+    await keepDraft('vehicle/new', { name: 'Half' })
+    expect(await loadDraft('vehicle/new')).toEqual({ name: 'Half' })
+    await dropDraft('vehicle/new')
+    expect(await loadDraft('vehicle/new')).toBeNull()
+    vi.spyOn(settingsShelf, 'setItem').mockRejectedValue(new Error('no'))
+    vi.spyOn(settingsShelf, 'getItem').mockRejectedValue(new Error('no'))
+    await expect(keepDraft('x', {})).resolves.toBeUndefined()
+    await expect(loadDraft('x')).resolves.toBeUndefined()
+  })
+})
+
+describe('why nothing was kept', () => {
+  it.each([
+    [new DOMException('', 'QuotaExceededError'), 'full'],
+    [new DOMException('', 'SecurityError'), 'does not let the page store'],
+    [new Error(''), 'This browser could not store it.'],
+    ['odd', 'This browser could not store it.'],
+  ])('%s', (error, words) => {
+    expect(whyNotKept(error)).toContain(words)
+  })
+})
