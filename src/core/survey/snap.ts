@@ -7,7 +7,7 @@ export interface Snap {
 
 /**
  * Where a thing's middle likes to sit (mm): over a bar, midway between its bars, on the centreline, and beside
- * or behind a neighbour on the same host with the house's gap between them.
+ * a neighbour it passes or behind one in its way, with the house's gap between them.
  */
 export function snapsFor(survey: Survey, placementId: string): Snap {
   const thing = survey.thingById.get(placementId)
@@ -24,13 +24,15 @@ export function snapsFor(survey: Survey, placementId: string): Snap {
           .map(({ bar }) => bar.xMm)
   const middle = barXs.length > 0 ? [(Math.min(...barXs) + Math.max(...barXs)) / 2] : []
   const neighbours = survey.things.filter((other) => other !== thing && !other.parent)
+  const beside = neighbours.filter(({ box }) => box.x0 < thing.box.x1 && box.x1 > thing.box.x0)
+  const inLine = neighbours.filter(({ box }) => box.y0 < thing.box.y1 && box.y1 > thing.box.y0)
   return {
     xMm: [
       ...barXs,
       ...middle,
-      ...neighbours.flatMap(({ box }) => [box.x0 - gap - halfLength, box.x1 + gap + halfLength]),
+      ...inLine.flatMap(({ box }) => [box.x0 - gap - halfLength, box.x1 + gap + halfLength]),
     ],
-    yMm: [0, ...neighbours.flatMap(({ box }) => [box.y0 - gap - halfWidth, box.y1 + gap + halfWidth])],
+    yMm: [0, ...beside.flatMap(({ box }) => [box.y0 - gap - halfWidth, box.y1 + gap + halfWidth])],
   }
 }
 

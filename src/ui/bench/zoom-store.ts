@@ -42,19 +42,21 @@ export const useZoom = create<ZoomStore>((set, get) => {
   }
 })
 
-/** The space that a rack and what stands on it take. mm. */
+const ROUND_A_RACK_MM = 350
+
+/** The racks from end to end with the load's height on them; long things may run out of sight. mm. */
 export function rackBox({ racks, things }: Survey): Box | undefined {
-  const boxes = [
-    ...racks.flatMap((rack) => [...rack.bars.map(({ box }) => box), ...(rack.deck ? [rack.deck.box] : [])]),
-    ...things.map(({ box }) => box),
-  ]
+  const boxes = racks.flatMap((rack) => [
+    ...rack.bars.map(({ box }) => box),
+    ...(rack.deck ? [rack.deck.box] : []),
+  ])
   if (boxes.length === 0) return undefined
   return {
-    x0: Math.min(...boxes.map((box) => box.x0)),
-    x1: Math.max(...boxes.map((box) => box.x1)),
+    x0: Math.min(...boxes.map((box) => box.x0)) - ROUND_A_RACK_MM,
+    x1: Math.max(...boxes.map((box) => box.x1)) + ROUND_A_RACK_MM,
     y0: Math.min(...boxes.map((box) => box.y0)),
     y1: Math.max(...boxes.map((box) => box.y1)),
     z0: Math.min(...boxes.map((box) => box.z0)),
-    z1: Math.max(...boxes.map((box) => box.z1)),
+    z1: Math.max(...boxes.map((box) => box.z1), ...things.map(({ box }) => box.z1)),
   }
 }
