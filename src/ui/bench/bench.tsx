@@ -90,8 +90,9 @@ function OpenBench({ plan }: { plan: Plan }) {
       clearTimeout(timer)
     }
   }, [])
+  // A dialog's own close event comes late: by then another may be open, and stays.
   const close = () => {
-    setDialog(undefined)
+    setDialog((now) => (now === dialog ? undefined : now))
   }
   const count = openFindings(review).length
   return (

@@ -228,7 +228,7 @@ export function CellSum({ survey }: { survey: Survey }) {
       title={`${layer.name}, ${STATE_WORD[cell.state].toLowerCase()}`}
       wide
       onClose={() => {
-        showCell(undefined)
+        if (usePlan.getState().cell === open) showCell(undefined)
       }}
     >
       <SumTable cell={cell} />

@@ -1,0 +1,116 @@
+import { expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+
+test('units and theme are chosen once, for every job, and kept', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Units and theme' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Units and theme' })
+  await dialog.getByLabel('Units').selectOption('us')
+  await dialog.getByLabel('Inches to the nearest').selectOption('8')
+  await dialog.getByLabel('Theme').selectOption('night-bay')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByText('14.1 lb over').first()).toBeVisible()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
+  await page.getByRole('link', { name: /A boat and the long box/ }).click()
+  await expect(stateButton(page, 'Road')).toContainText('14.1 lb over')
+  await inDrawing(page, /^Long box/).focus()
+  await expect(page.getByLabel('x, middle')).toHaveValue('37 3/4 in')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByLabel('x, middle')).toHaveValue('38 in')
+})
+
+test('a job gets its name, number and date, and the board shows them', async ({ page }) => {
+  await openJob(page, 'Frame rack for the survey')
+  await page.getByRole('button', { name: 'Job details' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Job details' })
+  await dialog.getByLabel('Name').fill('Frame rack, second trip')
+  await dialog.getByLabel('Due').fill('2027-06-01')
+  await dialog.getByLabel('Customer').fill('Ridge crew')
+  await dialog.getByLabel('Job number').fill('')
+  await dialog.getByLabel('Name').fill(' ')
+  await dialog.getByLabel('Due').focus()
+  await expect(dialog.getByRole('alert')).toContainText('job.name')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await saved(page)
+  await page.getByRole('link', { name: 'Ypsos, all jobs' }).click()
+  const card = page.getByRole('listitem').filter({ hasText: 'Frame rack, second trip' })
+  await expect(card).toContainText('Due 2027-06-01')
+  await expect(card).toContainText('Ridge crew')
+  await expect(card).not.toContainText('job 0436')
+})
+
+test("a shop's rules are kept for new jobs", async ({ page }) => {
+  await openJob(page, 'Awning and hatch ladder')
+  await page.getByRole('button', { name: 'House rules' }).click()
+  await page.getByLabel('No trail figure').selectOption({ label: 'Strict: find the trail figure' })
+  await page.getByLabel('A weight somebody guessed').selectOption('takeIt')
+  await page.getByRole('button', { name: "Keep these as the shop's rules for new jobs" }).click()
+  await expect(stateButton(page, 'Parked')).toContainText('Clear')
+  await page.goto('/new')
+  await page.getByRole('button', { name: /^Tall wagon/ }).click()
+  await page.getByRole('button', { name: /^Low bars/ }).click()
+  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await page
+    .getByRole('button', { name: /^Short wide box/ })
+    .first()
+    .click()
+  await expect(stateButton(page, 'Trail')).toContainText('Find out')
+})
+
+test('a stored job that no longer reads is said so, and left as it is', async ({ page }) => {
+  await openJob(page, 'Yard van, full summer load')
+  await saved(page)
+  await page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const opening = indexedDB.open('ypsos')
+        opening.onsuccess = () => {
+          const shelf = opening.result.transaction('plans', 'readwrite').objectStore('plans')
+          const reading = shelf.get('demo-yard-van')
+          reading.onsuccess = () => {
+            const plan = reading.result as { vehicle: { lengthMm: unknown } }
+            plan.vehicle.lengthMm = 'long'
+            shelf.put(plan, 'demo-yard-van').onsuccess = () => {
+              done()
+            }
+          }
+        }
+      }),
+  )
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'This job cannot be read any more' })).toBeVisible()
+  await expect(page.getByText('vehicle.lengthMm should be a number.')).toBeVisible()
+  await page.getByRole('link', { name: 'All jobs' }).click()
+  await expect(page.getByText('A job that cannot be read any more')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('link')).toHaveCount(7)
+})
+
+test('a bare vehicle says what it still lacks, and takes a rack from the bench', async ({ page }) => {
+  await page.goto('/new')
+  await page.getByRole('button', { name: /^Estate/ }).click()
+  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await expect(page.getByText(/brings raised rails\..*what it still lacks is the rack/)).toBeVisible()
+  await expect(page.getByText('No rack yet: put one on the vehicle')).toBeVisible()
+  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await page.getByRole('button', { name: 'Wing bars on rail feet' }).click()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByText(/you can add .* spread evenly/)).toBeVisible()
+  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await page.getByRole('link', { name: 'Enter your own rack' }).click()
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Second rack')
+  await page.getByLabel('Kind').selectOption('platform')
+  await expect(page.getByLabel('Deck length')).toBeVisible()
+  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await expect(page.getByLabel('Put it on')).toContainText('Second rack')
+})
+
+test("a thing's own sheet can be changed from the bench", async ({ page }) => {
+  await openJob(page, 'A boat and the long box')
+  await inDrawing(page, /^Sea boat/).focus()
+  await page.getByRole('link', { name: 'Its sheet' }).click()
+  await expect(page.getByLabel('Length, along the vehicle')).toHaveValue(/5\s?200 mm/)
+  await page.getByLabel('Its own weight').fill('17 kg')
+  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await expect(stateButton(page, 'Road')).toContainText('Clear, 0.6 kg left')
+})
