@@ -10,7 +10,7 @@ export const Thumbnail = memo(function Thumbnail({ survey }: { survey: Survey })
   const { plan, body, racks, things } = survey
   const { x0, x1 } = extentOf(survey)
   const width = Math.max(x1 - x0, 6600)
-  const height = 3000
+  const height = 3120
   const left = (x0 + x1 - width) / 2
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className="draw-layer block w-full" aria-hidden>
