@@ -32,7 +32,7 @@ const check = async (name, ...rest) => {
   if (!(await step(name, ...rest))) failed.push(name)
 }
 await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-await check('lint', bin('eslint'), ['.', '--max-warnings', '0'])
+await check('lint', bin('eslint'), ['.', '--max-warnings', '0', '--concurrency', '2'])
 await check('types', bin('tsc'), ['--noEmit'])
 await check('types of the core, without a browser or Node', bin('tsc'), [
   '--noEmit',
