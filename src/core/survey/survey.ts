@@ -1,3 +1,4 @@
+import type { Clearance } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import type { State } from '../plan/scalars'
 import { arrange, type Arrangement } from './arrangement'
@@ -18,6 +19,13 @@ export interface FootLoad {
   readonly withRackKg: Readonly<Record<State, number>>
 }
 
+/** A door against the highest point of the driving states: what is to spare, and whether that is the gap the house wants. mm. */
+export interface ClearanceAt {
+  readonly clearance: Clearance
+  readonly spareMm: number
+  readonly passes: boolean
+}
+
 /** Everything that follows from a plan. Drawings, rulers, sheets and checks read this and compute nothing of their own. */
 export interface Survey extends Arrangement {
   readonly plan: Plan
@@ -27,6 +35,9 @@ export interface Survey extends Arrangement {
   readonly loadPath: LoadPath
   readonly allowances: readonly Allowance[]
   readonly heights: Readonly<Record<State, Height>>
+  /** The highest point of the driving states: what the label on the dash says. */
+  readonly drivingTop: Height
+  readonly clearances: readonly ClearanceAt[]
   /** What stands on a rack in a state, carriers and contents, without margins. kg. */
   readonly onRackKg: (rackIndex: number, state: State) => number
 }
@@ -75,6 +86,8 @@ export function survey(plan: Plan): Survey {
   const arrangement = arrange(plan)
   const masses = massPoints(plan, arrangement)
   const path = loadPath(plan, arrangement, masses)
+  const heights = perState((state) => highest(plan, arrangement, masses, state))
+  const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
   return {
     ...arrangement,
     plan,
@@ -83,7 +96,12 @@ export function survey(plan: Plan): Survey {
     footLoads: footLoads(arrangement, masses),
     loadPath: path,
     allowances: allowances(arrangement, path),
-    heights: perState((state) => highest(plan, arrangement, masses, state)),
+    heights,
+    drivingTop,
+    clearances: plan.clearances.map((clearance) => {
+      const spareMm = clearance.heightMm - drivingTop.topMm
+      return { clearance, spareMm, passes: spareMm >= plan.rules.gapsMm.ceiling }
+    }),
     onRackKg: (rackIndex, state) => onRack(masses, rackIndex, state),
   }
 }

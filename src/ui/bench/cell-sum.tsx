@@ -222,7 +222,6 @@ export function CellSum({ survey }: { survey: Survey }) {
   if (!cell) return null
   const { layer, limit, leftKg } = cell
   const { owner } = layer
-  const each = cell.per === 'each' ? `, ${layer.units[cell.unit] ?? 'one'} bears most` : ''
   return (
     <Modal
       title={`${layer.name}, ${STATE_WORD[cell.state].toLowerCase()}`}
@@ -239,8 +238,7 @@ export function CellSum({ survey }: { survey: Survey }) {
           </>
         ) : (
           <>
-            Against <PhraseLine phrase={limitPhrase(cell)} />
-            {each}:{' '}
+            Against <PhraseLine phrase={limitPhrase(cell)} />:{' '}
             <strong>
               <Quantity dimension="mass" value={Math.abs(leftKg ?? 0)} />{' '}
               {(leftKg ?? 0) < 0 ? 'over' : 'left'}

@@ -1,7 +1,6 @@
 'use client'
-import type { Clearance } from '@/core/plan/placement'
 import type { State } from '@/core/plan/scalars'
-import type { Survey } from '@/core/survey/survey'
+import type { ClearanceAt, Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { DimensionLine } from '@/ui/drawing/dimension-line'
 import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout } from '@/ui/drawing/layout'
@@ -22,46 +21,38 @@ const single = (units: UnitChoice): UnitChoice =>
 
 /** The top of the load, and every door and garage as a line right across. */
 function Heights({ survey, layout, units, state }: Props) {
-  const { plan, heights } = survey
+  const { clearances, drivingTop, heights } = survey
   const { side, rear, stacked } = layout
   const right = stacked ? side.left + side.width : rear.left + rear.width
   const top = heights[state].topMm
   const [, topY] = toSheet(layout, 'side', 0, top)
-  const gap = plan.rules.gapsMm.ceiling
   const length = (mm: number) => formatQuantity('length', mm, single(units))
-  const inSight = plan.clearances
-    .filter(
-      ({ heightMm }) => heightMm <= Math.max(heights.road.topMm, heights.trail.topMm) + CEILING_IN_SIGHT_MM,
-    )
-    .toSorted((a, b) => a.heightMm - b.heightMm)
-  const above = plan.clearances.filter((clearance) => !inSight.includes(clearance))
-  const driving = Math.max(heights.road.topMm, heights.trail.topMm)
-  const words = ({ name, heightMm }: Clearance) => {
-    const spare = heightMm - driving
-    return spare < 0
-      ? `${name} ${length(heightMm)}, ${length(-spare)} too high`
-      : spare < gap
-        ? `${name} ${length(heightMm)}, only ${length(spare)} to spare`
-        : `${name} ${length(heightMm)}, ${length(spare)} to spare`
-  }
+  const isInSight = ({ clearance }: ClearanceAt) =>
+    clearance.heightMm <= drivingTop.topMm + CEILING_IN_SIGHT_MM
+  const inSight = clearances.filter(isInSight)
+  const above = clearances.filter((each) => !isInSight(each))
+  const words = ({ clearance: { name, heightMm }, spareMm, passes }: ClearanceAt) =>
+    spareMm < 0
+      ? `${name} ${length(heightMm)}, ${length(-spareMm)} too high`
+      : `${name} ${length(heightMm)}, ${passes ? '' : 'only '}${length(spareMm)} to spare`
   return (
     <g>
-      {inSight.map((clearance) => {
+      {inSight.map((each) => {
+        const { clearance, passes } = each
         const [, y] = toSheet(layout, 'side', 0, clearance.heightMm)
         if (y < side.top - 12 || y > side.top + side.height) return null
-        const bad = clearance.heightMm - driving < gap
         return (
           <g key={clearance.id}>
             <path
               d={`M ${side.left} ${y} L ${right} ${y}`}
-              className={bad ? 'ceiling ceiling-bad' : 'ceiling'}
+              className={passes ? 'ceiling' : 'ceiling ceiling-bad'}
             />
             <SheetText
               x={side.left + side.width - 4}
               y={y - 4}
-              text={words(clearance)}
+              text={words(each)}
               anchor="end"
-              look={bad ? 'sheet-stop' : ''}
+              look={passes ? '' : 'sheet-stop'}
             />
           </g>
         )

@@ -9,8 +9,7 @@ import { ThingStrip } from './thing-strip'
 
 /** What is worth knowing while nothing is picked: how high it all stands, and how much there is of it. */
 function NothingPicked({ survey }: { survey: Survey }) {
-  const { heights } = survey
-  const top = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
+  const top = survey.drivingTop
   return (
     <>
       <p className="text-ink2 py-1">

@@ -49,7 +49,7 @@ export const CEILING_IN_SIGHT_MM = 700
 
 /** The space in the vehicle frame that the sheet must show, with a little air around it. mm. */
 export function extentOf(survey: Survey): Extent {
-  const { body, plan, things, bars, racks, heights } = survey
+  const { body, plan, things, bars, racks, drivingTop } = survey
   const x0 = Math.min(body.noseXMm, ...things.map(({ box }) => box.x0))
   const x1 = Math.max(body.tailXMm, ...things.map(({ box }) => box.x1), ...bars.map(({ box }) => box.x1))
   const halfY = Math.max(
@@ -62,10 +62,9 @@ export function extentOf(survey: Survey): Extent {
     ...racks.map((rack) => rack.topZMm),
     ...things.map(({ box }) => box.z1),
   )
-  const load = Math.max(heights.road.topMm, heights.trail.topMm)
   const ceilings = plan.clearances
     .map(({ heightMm }) => heightMm)
-    .filter((height) => height <= load + CEILING_IN_SIGHT_MM)
+    .filter((height) => height <= drivingTop.topMm + CEILING_IN_SIGHT_MM)
   return {
     x0: x0 - 60,
     x1: x1 + 60,

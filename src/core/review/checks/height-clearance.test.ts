@@ -27,6 +27,18 @@ describe('height', () => {
     expect(sentences(heightClearance, plan(1800))[0]).toContain('80 mm too high')
   })
 
+  it('agrees with the survey that the drawing reads', () => {
+    for (const doorMm of [1800, 1879, 1880, 1929, 1930, 2400]) {
+      const [door] = survey(plan(doorMm)).clearances
+      expect(door!.spareMm).toBe(doorMm - 1880)
+      expect(severities(heightClearance, plan(doorMm)).road).toBe(door!.passes ? 'clear' : 'stop')
+    }
+    expect(survey(plan(2400, { when: 'parked' })).drivingTop).toMatchObject({
+      topMm: 1580,
+      name: 'Test rack',
+    })
+  })
+
   it('counts driving states only: what is up when parked passes no door', () => {
     expect(severities(heightClearance, plan(1800, { when: 'parked' }))).toEqual({
       road: 'clear',
