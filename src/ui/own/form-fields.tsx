@@ -1,6 +1,7 @@
 'use client'
 import { useId } from 'react'
 import { get, useFormContext } from 'react-hook-form'
+import { FieldNote } from '@/ui/quantity/field-note'
 
 function useProblem(name: string): string | undefined {
   const { formState } = useFormContext()
@@ -32,15 +33,7 @@ export function FormText({ name, label, hint }: { name: string; label: string; h
         aria-describedby={note === undefined ? undefined : `${id}-note`}
         {...register(name)}
       />
-      {note !== undefined && (
-        <p
-          id={`${id}-note`}
-          role={problem === undefined ? undefined : 'alert'}
-          className={problem === undefined ? 'field-note' : 'field-problem'}
-        >
-          {note}
-        </p>
-      )}
+      <FieldNote id={`${id}-note`} problem={problem} hint={hint} />
     </div>
   )
 }

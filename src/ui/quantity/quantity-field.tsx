@@ -4,6 +4,7 @@ import { homeUnit, type Dimension } from '@/core/units/dimension'
 import { formatQuantity } from '@/core/units/format'
 import { parseQuantity } from '@/core/units/parse'
 import { typingSystem, useUnits } from '@/ui/shell/settings-store'
+import { FieldNote } from './field-note'
 
 interface Props {
   readonly label: string
@@ -70,15 +71,7 @@ export function QuantityField({ label, dimension, value, typed, onValue, compact
         onBlur={take}
         onKeyDown={onKeyDown}
       />
-      {note !== undefined && (
-        <p
-          id={`${id}-note`}
-          role={problem === undefined ? undefined : 'alert'}
-          className={problem === undefined ? 'field-note' : 'field-problem'}
-        >
-          {note}
-        </p>
-      )}
+      <FieldNote id={`${id}-note`} problem={problem} hint={hint ?? remembered} />
     </div>
   )
 }
