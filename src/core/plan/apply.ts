@@ -37,7 +37,7 @@ export function apply(plan: Plan, command: Command): Applied {
 
 /** Lists are bounded in the schema; an edit may not outgrow what a file may hold. */
 function overfull(plan: Plan): string | undefined {
-  for (const key of ['racks', 'gear', 'placements', 'clearances'] as const) {
+  for (const key of ['racks', 'gear', 'placements', 'clearances', 'measurements'] as const) {
     const result = planShape.shape[key].safeParse(plan[key].length > 11 ? plan[key] : [])
     if (!result.success) return fieldMessages(result.error)[0]?.text ?? `There are too many ${key}.`
   }
@@ -256,6 +256,23 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
         ...placement,
         loads: without(placement.loads, command.loadId, `It holds no "${command.loadId}".`),
       }))
+    case 'setFitting':
+      return onPlacement(plan, command.placementId, ({ fitting: _, ...rest }) =>
+        Object.keys(command.fitting).length === 0 ? rest : { ...rest, fitting: command.fitting },
+      )
+    case 'setLines':
+      return onPlacement(plan, command.placementId, (placement) => ({ ...placement, lines: command.lines }))
+    case 'setMeasurement':
+      return { ...plan, measurements: put(plan.measurements, command.measurement) }
+    case 'removeMeasurement':
+      return {
+        ...plan,
+        measurements: without(
+          plan.measurements,
+          command.measurementId,
+          `There is no measurement "${command.measurementId}".`,
+        ),
+      }
     case 'setGear':
       return { ...plan, gear: put(plan.gear, command.gear) }
     case 'setGearMass':

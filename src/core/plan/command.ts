@@ -1,7 +1,17 @@
 import * as z from 'zod'
 import { houseRulesSchema } from '../rules/house'
 import { gearSchema, turnSchema } from './gear'
-import { clearanceSchema, hostSchema, jobSchema, loadSchema, placementSchema, useSchema } from './placement'
+import { measurementSchema } from './measurement'
+import {
+  clearanceSchema,
+  fittingSchema,
+  hostSchema,
+  jobSchema,
+  linesSchema,
+  loadSchema,
+  placementSchema,
+  useSchema,
+} from './placement'
 import { barSchema, partSchema, rackSchema } from './rack'
 import { massSchema, ratedSchema, ratingSchema } from './rating'
 import { idSchema, positionMm, typedSchema, whenSchema } from './scalars'
@@ -38,6 +48,10 @@ export const singleCommandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('takeOff'), ...placementId }),
   z.strictObject({ do: z.literal('setLoad'), ...placementId, load: loadSchema }),
   z.strictObject({ do: z.literal('removeLoad'), ...placementId, loadId: idSchema }),
+  z.strictObject({ do: z.literal('setFitting'), ...placementId, fitting: fittingSchema }),
+  z.strictObject({ do: z.literal('setLines'), ...placementId, lines: linesSchema }),
+  z.strictObject({ do: z.literal('setMeasurement'), measurement: measurementSchema }),
+  z.strictObject({ do: z.literal('removeMeasurement'), measurementId: idSchema }),
   z.strictObject({ do: z.literal('setGear'), gear: gearSchema }),
   z.strictObject({ do: z.literal('setGearMass'), gearId: idSchema, mass: massSchema }),
   z.strictObject({ do: z.literal('setVehicle'), vehicle: vehicleSchema }),

@@ -1,4 +1,6 @@
 import * as z from 'zod'
+import { isConvex } from './convex'
+import { mountSchema, rangeSchema } from './mount'
 import { gearKindSchema, massSchema, ratedSchema } from './rating'
 import {
   idSchema,
@@ -14,58 +16,58 @@ import {
   whenSchema,
 } from './scalars'
 
-const rangeMm = z.strictObject({ fromMm: sizeMm, toMm: sizeMm })
-
-/** What a thing needs in order to be held. Matching reads it; one kind, one way of holding. */
-export const mountSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('none') }),
-  z.strictObject({ kind: z.literal('strap') }),
-  z.strictObject({
-    kind: z.literal('wrapClamp'),
-    sectionWidthMm: rangeMm,
-    sectionHeightMm: rangeMm,
-    underBarMm: sizeMm,
-  }),
-  z.strictObject({
-    kind: z.literal('channelBolt'),
-    slotMm: spanMm,
-    headMm: spanMm,
-    thread: z.string().max(20),
-    boltMm: spanMm.optional(),
-    stackMm: sizeMm,
-  }),
-  z.strictObject({ kind: z.literal('uBolt'), sectionWidthMm: rangeMm, sectionHeightMm: rangeMm }),
-  z.strictObject({ kind: z.literal('slat'), slotMm: spanMm }),
-  z.strictObject({
-    kind: z.literal('panelHoles'),
-    pitchMm: spanMm,
-    columns: z.number().int().min(1),
-    rows: z.number().int().min(1),
-  }),
-  z.strictObject({ kind: z.literal('bracket'), spacingMm: rangeMm, direction: z.enum(['along', 'across']) }),
-])
-
 /** What a thing asks of the bars it stands on. */
 export const fitSchema = z.strictObject({
   mount: mountSchema,
-  spreadMm: rangeMm.optional(),
+  spreadMm: rangeSchema.optional(),
   bars: z.strictObject({ from: z.number().int().min(1), to: z.number().int().max(8) }).optional(),
   overhangMm: sizeMm.optional(),
   besideMm: sizeMm.optional(),
 })
 
-/** A condition of the gear's own, to be measured on the vehicle before ordering. */
+/**
+ * A length that must lie between two bounds, end to end named by its datum. A bound printed as a range is kept
+ * whole: from `fromMm` to `softFromMm`, and from `softToMm` to `toMm`, is allowed with a warning.
+ */
+const lengthAsk = z
+  .strictObject({
+    kind: z.literal('length'),
+    fromMm: sizeMm,
+    toMm: sizeMm,
+    softFromMm: sizeMm.optional(),
+    softToMm: sizeMm.optional(),
+    datum: z.string().max(120),
+  })
+  .refine(
+    (ask) =>
+      ask.fromMm <= (ask.softFromMm ?? ask.fromMm) &&
+      (ask.softFromMm ?? ask.fromMm) <= (ask.softToMm ?? ask.toMm) &&
+      (ask.softToMm ?? ask.toMm) <= ask.toMm,
+    'The bounds must rise: from, its softer end, the softer end of to, to.',
+  )
+
+/**
+ * A condition of the gear's own, to be measured on the vehicle before ordering. `implies` says what another
+ * length gate of the same gear must then read: this one's value plus a figure from one to another.
+ */
 export const gateSchema = z.strictObject({
   id: idSchema,
   question: nameSchema,
   ask: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('length'), ...rangeMm.shape, datum: z.string().max(120) }),
+    lengthAsk,
     z.strictObject({ kind: z.literal('gauge'), gauge: nameSchema, must: z.enum(['go', 'noGo']) }),
     z.strictObject({ kind: z.literal('mass'), fromKg: massKg, toKg: massKg }),
   ]),
+  implies: z
+    .strictObject({ gateId: idSchema, plusFromMm: positionMm, plusToMm: positionMm, why: z.string().max(160) })
+    .optional(),
 })
+export type Gate = z.infer<typeof gateSchema>
 
-/** A place a carrier offers: where its middle is over the carrier's own middle and underside. */
+/**
+ * A place a carrier offers: where its middle is over the carrier's own middle and underside. A cradle may say
+ * what width it takes, a clamp which handle each of its holes takes.
+ */
 export const placeSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -73,7 +75,23 @@ export const placeSchema = z.strictObject({
   xMm: positionMm,
   yMm: positionMm,
   zMm: sizeMm,
+  takesWidthMm: rangeSchema.optional(),
+  holesMm: z.array(rangeSchema).min(1).max(12).optional(),
 })
+export type Place = z.infer<typeof placeSchema>
+
+/**
+ * How a tent opens, as it lies at turn 0: to which side, how far past its closed box, how high its open floor
+ * stands over its underside, the drop its ladder spans, and the room beside it that reaching the cover takes.
+ */
+export const opensSchema = z.strictObject({
+  toward: z.enum(['left', 'right', 'front', 'rear']),
+  reachMm: spanMm,
+  floorMm: sizeMm,
+  ladder: z.strictObject({ dropMm: rangeSchema, outMm: sizeMm }).optional(),
+  coverGapMm: sizeMm.optional(),
+})
+export type Opens = z.infer<typeof opensSchema>
 
 export const turnSchema = z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
 export type Turn = z.infer<typeof turnSchema>
@@ -123,6 +141,16 @@ export const gearSchema = z.strictObject({
   contactsMm: z
     .strictObject({ along: z.array(positionMm).max(12), across: z.array(positionMm).max(12) })
     .optional(),
+  /** Its outline from above at turn 0 about its middle, where that is finer than its box: convex, in order. */
+  outlineMm: z
+    .array(z.strictObject({ xMm: positionMm, yMm: positionMm }))
+    .min(3)
+    .max(40)
+    .refine((points) => isConvex(points.map(({ xMm, yMm }) => [xMm, yMm])), {
+      error: 'The outline must be convex, its corners in order around it.',
+    })
+    .optional(),
+  opens: opensSchema.optional(),
   fit: fitSchema,
   gates: z.array(gateSchema).max(20).optional(),
   maxKmH: speedKmH.optional(),

@@ -29,6 +29,9 @@ export function brokenReferences(plan: Plan): Broken[] {
   const occupantIds = seen('occupants')
   plan.use.occupants.forEach((o, i) => occupantIds(o.id, ['use', 'occupants', i, 'id']))
 
+  const measurementIds = seen('measurements')
+  plan.measurements.forEach((m, i) => measurementIds(m.id, ['measurements', i, 'id']))
+
   const rackIds = seen('racks')
   const barIds = seen('bars')
   const partIds = seen('parts')

@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import { turnSchema } from './gear'
-import { massSchema } from './rating'
-import { idSchema, nameSchema, positionMm, sizeMm, typedSchema, whenSchema } from './scalars'
+import { mountSchema, rangeSchema } from './mount'
+import { massSchema, ratedSchema } from './rating'
+import { idSchema, massKg, money, nameSchema, positionMm, sizeMm, spanMm, typedSchema, whenSchema } from './scalars'
 
 /** Density at about 15 °C in kg per litre. Handbook figures, rounded, from memory. */
 export const FLUID_KG_PER_L = { petrol: 0.74, diesel: 0.84, water: 1 } as const
@@ -34,6 +35,42 @@ export const hostSchema = z.discriminatedUnion('on', [
 ])
 export type Host = z.infer<typeof hostSchema>
 
+/** What an adapter offers to the gear on it. */
+export const adapterGivesSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('section'), widthMm: spanMm, heightMm: spanMm, roomMm: sizeMm }),
+  z.strictObject({ kind: z.literal('channel'), slotMm: spanMm, headRoomMm: spanMm }),
+])
+
+/**
+ * Turns what a bar, channel or slat offers into something else: the set of them under one thing, with a mass,
+ * a height and figures of its own. `mount` is how it is held, `gives` what it offers.
+ */
+export const adapterSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kg: massKg,
+  heightMm: sizeMm,
+  mount: mountSchema,
+  gives: adapterGivesSchema,
+  rated: ratedSchema,
+  spreadMm: rangeSchema.optional(),
+  price: money.optional(),
+})
+export type Adapter = z.infer<typeof adapterSchema>
+
+/** What was chosen to hold a thing where its own box of fittings does not do: each only where it is needed. */
+export const fittingSchema = z.strictObject({
+  adapter: adapterSchema.optional(),
+  boltMm: spanMm.optional(),
+  nutSlotMm: spanMm.optional(),
+  hole: z.number().int().min(0).max(11).optional(),
+})
+export type Fitting = z.infer<typeof fittingSchema>
+
+/** Lines from the ends of a long load down to the vehicle. */
+export const linesSchema = z.strictObject({ bow: z.boolean(), stern: z.boolean() })
+export type Lines = z.infer<typeof linesSchema>
+
 /**
  * A piece of gear where it sits. x and y are the middle of its plan box: in the vehicle frame on bars, deck,
  * panel and ladder; from the place's own middle when it sits in another thing's place.
@@ -48,6 +85,8 @@ export const placementSchema = z.strictObject({
   onEdge: z.boolean(),
   when: whenSchema,
   loads: z.array(loadSchema).max(40),
+  fitting: fittingSchema.optional(),
+  lines: linesSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Placement = z.infer<typeof placementSchema>
@@ -74,17 +113,6 @@ export const useSchema = z.strictObject({
   occupants: z.array(occupantSchema).max(20),
 })
 export type Use = z.infer<typeof useSchema>
-
-/** A length taken with a tape: from what to what, by whom, when; every reading kept. */
-export const measurementSchema = z.strictObject({
-  id: idSchema,
-  what: nameSchema,
-  datum: z.string().max(160),
-  readingsMm: z.array(positionMm).min(1).max(40),
-  by: z.string().max(80).optional(),
-  on: z.iso.date().optional(),
-  typed: typedSchema.optional(),
-})
 
 export const jobSchema = z.strictObject({
   name: nameSchema,

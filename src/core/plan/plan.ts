@@ -2,13 +2,14 @@ import * as z from 'zod'
 import { houseRulesSchema } from '../rules/house'
 import { gearSchema } from './gear'
 import { brokenReferences } from './integrity'
-import { clearanceSchema, jobSchema, measurementSchema, placementSchema, useSchema } from './placement'
+import { measurementSchema } from './measurement'
+import { clearanceSchema, jobSchema, placementSchema, useSchema } from './placement'
 import { rackSchema } from './rack'
 import { idSchema, noteSchema } from './scalars'
 import { vehicleSchema } from './vehicle'
 
 export const FORMAT = 'ypsos-plan'
-export const FORMAT_VERSION = 1
+export const FORMAT_VERSION = 2
 
 /** The whole of what people decided, and the file format itself. Nothing derived is stored in it. */
 export const planShape = z.strictObject({

@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { ratedSchema } from './rating'
+import { channelSchema, mountSchema } from './mount'
+import { ratedSchema, sourceSchema } from './rating'
 import {
   idSchema,
   massKg,
@@ -11,7 +12,7 @@ import {
   typedSchema,
   whenSchema,
 } from './scalars'
-import { attachmentKindSchema } from './vehicle'
+import { attachmentKindSchema, bodySchema } from './vehicle'
 
 export const PART_ROLES = [
   'deck',
@@ -37,6 +38,27 @@ export const fastenerSchema = z.strictObject({
   note: z.string().max(200).optional(),
 })
 
+/**
+ * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
+ * besides; a rail shape may need an adapter of its own, by name.
+ */
+export const kitSchema = z.strictObject({
+  bodies: z.array(bodySchema).max(7).optional(),
+  years: z.strictObject({ from: z.number().int(), to: z.number().int().optional() }).optional(),
+  doors: z.array(z.number().int().min(1).max(8)).max(8).optional(),
+  trims: z.array(nameSchema).max(20).optional(),
+  railShapes: z
+    .array(z.strictObject({ shape: nameSchema, adapter: nameSchema.optional() }))
+    .max(10)
+    .optional(),
+  needs: z.array(nameSchema).max(10).optional(),
+  drills: z.strictObject({ holes: z.number().int().min(1), reversible: z.boolean() }).optional(),
+  singleUse: z.string().max(200).optional(),
+  cannotUndo: z.string().max(200).optional(),
+  removableTop: z.enum(['stays', 'liftsByOne', 'liftsByTwo']).optional(),
+})
+export type Kit = z.infer<typeof kitSchema>
+
 /** A part or a set of alike parts: one link of the load path. Masses are of one piece. */
 export const partSchema = z.strictObject({
   id: idSchema,
@@ -48,16 +70,20 @@ export const partSchema = z.strictObject({
   price: money.optional(),
   /** The attachments it may be used over; left out when its sheet does not say. */
   suits: z.array(attachmentKindSchema).max(13).optional(),
+  /** How it is held by what it stands in, where that is a channel or a section. */
+  mount: mountSchema.optional(),
+  kit: kitSchema.optional(),
   fasteners: z.array(fastenerSchema).max(40).optional(),
   typed: typedSchema.optional(),
 })
 export type Part = z.infer<typeof partSchema>
 
-const channelSchema = z.strictObject({ slotMm: spanMm, headRoomMm: spanMm, depthMm: spanMm.optional() })
+export const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
+export type ProfileKind = z.infer<typeof profileKindSchema>
 
 /** A bar's section. `wallMm` and a channel only where they are known. */
 export const profileSchema = z.strictObject({
-  kind: z.enum(['square', 'round', 'aero', 'flat', 'factory']),
+  kind: profileKindSchema,
   widthMm: spanMm,
   heightMm: spanMm,
   wallMm: spanMm.optional(),
@@ -99,14 +125,26 @@ export const deckSchema = z.strictObject({
   lengthMm: spanMm,
   widthMm: spanMm,
   heightMm: spanMm,
+  /** The mouth of the slots between its slats. */
+  slatSlotMm: spanMm.optional(),
 })
 export type Deck = z.infer<typeof deckSchema>
+
+/** A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, and where they go. */
+export const fitSheetRowSchema = z.strictObject({
+  profile: profileKindSchema,
+  towerMm: z.strictObject({ front: spanMm, rear: spanMm }),
+  xMm: z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm }).optional(),
+})
 
 const common = {
   id: idSchema,
   name: nameSchema,
   attachmentId: idSchema,
   parts: z.array(partSchema).min(1).max(20),
+  /** How wide a foot is along its bar: clamps stand clear of it, and an overhang is taped from its edge. */
+  footWidthMm: sizeMm.optional(),
+  fitSheet: z.strictObject({ source: sourceSchema, rows: z.array(fitSheetRowSchema).min(1).max(12) }).optional(),
   note: z.string().max(2000).optional(),
   typed: typedSchema.optional(),
 }
@@ -125,6 +163,14 @@ export const rackSchema = z.discriminatedUnion('kind', [
     bars: z.array(barSchema).min(1).max(8),
     deck: deckSchema.optional(),
     sideHeightMm: sizeMm,
+    /** The holes of its side panels. */
+    panelGrid: z
+      .strictObject({
+        pitchMm: spanMm,
+        columns: z.number().int().min(1).max(200),
+        rows: z.number().int().min(1).max(60),
+      })
+      .optional(),
   }),
   z.strictObject({
     kind: z.literal('frame'),

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { channelSchema } from './mount'
 import { ratedSchema, ratingSchema, sourceSchema } from './rating'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from './scalars'
 
@@ -58,7 +59,7 @@ const along = {
  * themselves. `gaugeMm` is from one side's seat to the other's.
  */
 export const attachmentSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('raisedRail'), ...onRoof, ...along, riseMm: sizeMm }),
+  z.strictObject({ kind: z.literal('raisedRail'), ...onRoof, ...along, riseMm: sizeMm, shape: nameSchema.optional() }),
   z.strictObject({ kind: z.literal('flushRail'), ...onRoof, ...along }),
   z.strictObject({ kind: z.literal('roofChannel'), ...onRoof, ...along }),
   z.strictObject({ kind: z.literal('gutter'), ...onRoof, ...along }),
@@ -68,7 +69,13 @@ export const attachmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('drilledTop'), ...onRoof, points, reinforced: z.boolean() }),
   z.strictObject({ kind: z.literal('framePoint'), ...offRoof, points }),
   z.strictObject({ kind: z.literal('bedRail'), ...offRoof, ...along, topZMm: spanMm }),
-  z.strictObject({ kind: z.literal('bedChannel'), ...offRoof, ...along, topZMm: spanMm }),
+  z.strictObject({
+    kind: z.literal('bedChannel'),
+    ...offRoof,
+    ...along,
+    topZMm: spanMm,
+    channel: channelSchema.optional(),
+  }),
   z.strictObject({ kind: z.literal('bedSocket'), ...offRoof, points, topZMm: spanMm }),
   z.strictObject({ kind: z.literal('hatchSeam'), ...offRoof, xMm: positionMm, seamGapMm: sizeMm.optional() }),
 ])
@@ -159,6 +166,8 @@ export const vehicleSchema = z.strictObject({
     crownMm: sizeMm,
     ratings: z.array(ratingSchema).max(40),
   }),
+  /** What it has and has not, as kits ask for it. */
+  facts: z.array(z.strictObject({ what: nameSchema, has: z.boolean() })).max(30).optional(),
   attachments: z.array(attachmentSchema).max(20),
   obstacles: z.array(obstacleSchema).max(40),
   source: sourceSchema.optional(),

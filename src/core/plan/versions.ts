@@ -8,8 +8,25 @@ export interface Lift {
   readonly lift: (raw: Raw) => Raw
 }
 
-/** One lift for each version before the present one, oldest first. Version 1 is the first. */
-export const LIFTS: readonly Lift[] = []
+/** Version 1 knew only lengths, each with words for what it was; version 2 says what a measurement is about. */
+const measurementsSayWhat: Lift = {
+  from: 1,
+  lift: (raw) => {
+    const { measurements } = raw
+    if (!Array.isArray(measurements)) return raw
+    return {
+      ...raw,
+      measurements: measurements.map((each: unknown) => {
+        if (typeof each !== 'object' || each === null || !('what' in each)) return each
+        const { what, ...rest } = each
+        return { kind: 'length', of: { about: 'other', what }, ...rest }
+      }),
+    }
+  },
+}
+
+/** One lift for each version before the present one, oldest first. */
+export const LIFTS: readonly Lift[] = [measurementsSayWhat]
 
 export type Lifted =
   | { readonly ok: true; readonly raw: Raw }

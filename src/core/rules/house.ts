@@ -24,6 +24,8 @@ export const houseRulesSchema = z.strictObject({
   tentOpens: z.enum(['side', 'rear']),
   gapsMm: z.strictObject({ between: gap, hatch: gap, sunroof: gap, ceiling: gap }),
   tolerancesMm: z.strictObject({ parallel: gap, legs: gap }),
+  /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
+  localRules: z.string().max(60).optional(),
 })
 export type HouseRules = z.infer<typeof houseRulesSchema>
 

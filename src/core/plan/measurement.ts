@@ -1,0 +1,40 @@
+import * as z from 'zod'
+import { massSchema } from './rating'
+import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from './scalars'
+
+/** What was measured: a gate of some gear, a fact that the plan states too, or anything worth keeping. */
+export const measuredSubjectSchema = z.discriminatedUnion('about', [
+  z.strictObject({ about: z.literal('gate'), gearId: idSchema, gateId: idSchema }),
+  z.strictObject({ about: z.literal('underBar'), barId: idSchema }),
+  z.strictObject({ about: z.literal('other'), what: nameSchema }),
+])
+export type MeasuredSubject = z.infer<typeof measuredSubjectSchema>
+
+const common = {
+  id: idSchema,
+  of: measuredSubjectSchema,
+  by: z.string().max(80).optional(),
+  on: daySchema.optional(),
+  typed: typedSchema.optional(),
+}
+
+/** Something measured on the vehicle, by whom and when: a length from datum to datum with every reading kept, a gauge that went in or not, or a mass. */
+export const measurementSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('length'),
+    ...common,
+    datum: z.string().max(160),
+    readingsMm: z.array(positionMm).min(1).max(40),
+  }),
+  z.strictObject({ kind: z.literal('gauge'), ...common, went: z.enum(['go', 'noGo']) }),
+  z.strictObject({ kind: z.literal('mass'), ...common, mass: massSchema }),
+])
+export type Measurement = z.infer<typeof measurementSchema>
+
+/** Middle and range of repeated readings, mm. The middle is the median, so that one slip of the tape moves it little. */
+export function readingsSummary(readingsMm: readonly number[]): { middleMm: number; scatterMm: number } {
+  const sorted = readingsMm.toSorted((a, b) => a - b)
+  const upper = sorted[Math.floor(sorted.length / 2)] ?? 0
+  const lower = sorted[Math.ceil(sorted.length / 2) - 1] ?? upper
+  return { middleMm: (lower + upper) / 2, scatterMm: (sorted.at(-1) ?? 0) - (sorted[0] ?? 0) }
+}

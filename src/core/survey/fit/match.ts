@@ -1,0 +1,256 @@
+import type { Adapter } from '../../plan/placement'
+import type { Channel, Mount, Range } from '../../plan/mount'
+import type { Fitting } from '../../plan/placement'
+import type { Place } from '../../plan/gear'
+import { boltNeed } from './bolt'
+
+/** What a host offers to hold by. */
+export type Offer =
+  | {
+      readonly kind: 'bar'
+      readonly widthMm: number
+      readonly heightMm: number
+      /** Room under the bar where the contacts are, the least of them; nothing under it to hit: unbounded. */
+      readonly roomMm: number
+      readonly channel: Channel | undefined
+    }
+  | { readonly kind: 'slats'; readonly slotMm: number | undefined }
+  | {
+      readonly kind: 'panel'
+      readonly grid: { readonly pitchMm: number; readonly columns: number; readonly rows: number } | undefined
+    }
+  | { readonly kind: 'place'; readonly place: Place }
+  | { readonly kind: 'channelAlong'; readonly channel: Channel | undefined }
+  | { readonly kind: 'rungs' }
+
+/** What would make a mount fit that does not as it comes. */
+export type Change =
+  | { readonly kind: 'bolt'; readonly thread: string; readonly lengthMm: number; readonly haveMm: number }
+  | { readonly kind: 'nut'; readonly slotMm: number }
+  | { readonly kind: 'hole'; readonly index: number }
+  | { readonly kind: 'adapter'; readonly adapter: Adapter }
+
+/** Which size was compared, mm. */
+export interface Short {
+  readonly what: string
+  readonly haveMm: number
+  readonly wantFromMm: number
+  readonly wantToMm: number
+}
+
+/** What a bolt through this joint must be, where the joint has one. */
+export interface BoltNote {
+  readonly thread: string
+  readonly lengthMm: number
+}
+
+export type Match =
+  | { readonly kind: 'fits'; readonly bolt?: BoltNote }
+  | { readonly kind: 'fitsWith'; readonly change: Change }
+  | { readonly kind: 'unknown'; readonly lacks: string }
+  | { readonly kind: 'doesNot'; readonly why: string; readonly short?: Short }
+
+const FITS: Match = { kind: 'fits' }
+const HAIR_MM = 1e-6
+/** A nut or slide made for one mouth enters another that differs by no more. Common practice, no source. */
+export const SLOT_PLAY_MM = 1
+
+const within = (value: number, { fromMm, toMm }: Range) =>
+  value >= fromMm - HAIR_MM && value <= toMm + HAIR_MM
+const doesNot = (why: string, short?: Short): Match =>
+  short ? { kind: 'doesNot', why, short } : { kind: 'doesNot', why }
+const short = (what: string, haveMm: number, { fromMm, toMm }: Range): Short => ({
+  what,
+  haveMm,
+  wantFromMm: fromMm,
+  wantToMm: toMm,
+})
+
+function section(width: number, height: number, ask: { sectionWidthMm: Range; sectionHeightMm: Range }) {
+  if (!within(width, ask.sectionWidthMm))
+    return doesNot('cannot close on it', short('the bar’s width', width, ask.sectionWidthMm))
+  if (!within(height, ask.sectionHeightMm))
+    return doesNot('cannot close on it', short('the bar’s height', height, ask.sectionHeightMm))
+  return undefined
+}
+
+type ChannelBolt = Extract<Mount, { kind: 'channelBolt' }>
+
+function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitting): Match {
+  if (!channel) return doesNot('has no channel')
+  if (ask.headMm > channel.headRoomMm + HAIR_MM)
+    return doesNot(
+      'is too shallow inside for its head',
+      short('room in the channel', channel.headRoomMm, { fromMm: ask.headMm, toMm: Infinity }),
+    )
+  const enters = (slotMm: number) => Math.abs(channel.slotMm - slotMm) <= SLOT_PLAY_MM + HAIR_MM
+  const chosen = fitting.nutSlotMm ?? ask.slotMm
+  if (!enters(chosen)) {
+    const other = [ask.slotMm, ...(ask.otherSlotsMm ?? [])].find(enters)
+    return other === undefined
+      ? doesNot(
+          'has another slot',
+          short('the slot', channel.slotMm, {
+            fromMm: ask.slotMm - SLOT_PLAY_MM,
+            toMm: ask.slotMm + SLOT_PLAY_MM,
+          }),
+        )
+      : { kind: 'fitsWith', change: { kind: 'nut', slotMm: other } }
+  }
+  const need = boltNeed(ask.thread, ask.stackMm)
+  const haveMm = fitting.boltMm ?? ask.boltMm
+  if (!need) return { kind: 'unknown', lacks: `the length of an ${ask.thread} bolt for this stack` }
+  if (need.standardMm === undefined) return doesNot('needs a bolt longer than any standard one')
+  if (haveMm !== undefined && haveMm < need.neededMm - HAIR_MM)
+    return {
+      kind: 'fitsWith',
+      change: { kind: 'bolt', thread: ask.thread, lengthMm: need.standardMm, haveMm },
+    }
+  return { kind: 'fits', bolt: { thread: ask.thread, lengthMm: haveMm ?? need.standardMm } }
+}
+
+function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitting): Match {
+  switch (ask.kind) {
+    case 'wrapClamp': {
+      const wrong = section(offer.widthMm, offer.heightMm, ask)
+      if (wrong) return wrong
+      return offer.roomMm < ask.underBarMm - HAIR_MM
+        ? doesNot(
+            'leaves too little room under it',
+            short('room under the bar', offer.roomMm, { fromMm: ask.underBarMm, toMm: Infinity }),
+          )
+        : FITS
+    }
+    case 'uBolt':
+      return section(offer.widthMm, offer.heightMm, ask) ?? FITS
+    case 'channelBolt':
+      return inChannel(offer.channel, ask, fitting)
+    case 'strap':
+    case 'bracket':
+      return FITS
+    case 'slat':
+      return doesNot('is a bar, not a slat')
+    case 'panelHoles':
+      return doesNot('is a bar, not a panel')
+    case 'handle':
+    case 'none':
+      return doesNot('holds nothing by itself: it needs a carrier')
+  }
+}
+
+function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Match {
+  switch (ask.kind) {
+    case 'strap':
+    case 'bracket':
+      return FITS
+    case 'slat':
+      if (slotMm === undefined) return { kind: 'unknown', lacks: 'the mouth of the slots between the slats' }
+      return Math.abs(slotMm - ask.slotMm) <= SLOT_PLAY_MM + HAIR_MM
+        ? FITS
+        : doesNot(
+            'has another slot',
+            short('the slot', slotMm, { fromMm: ask.slotMm - SLOT_PLAY_MM, toMm: ask.slotMm + SLOT_PLAY_MM }),
+          )
+    case 'channelBolt':
+      return slotMm === undefined
+        ? { kind: 'unknown', lacks: 'the mouth of the slots between the slats' }
+        : inChannel({ slotMm, headRoomMm: Infinity }, ask, fitting)
+    case 'wrapClamp':
+    case 'uBolt':
+      return doesNot('is a deck: a clamp has nothing to close on')
+    case 'panelHoles':
+      return doesNot('is a deck, not a panel')
+    case 'handle':
+    case 'none':
+      return doesNot('holds nothing by itself: it needs a carrier')
+  }
+}
+
+function onPanel(grid: Extract<Offer, { kind: 'panel' }>['grid'], ask: Mount): Match {
+  if (ask.kind === 'strap') return FITS
+  if (ask.kind !== 'panelHoles') return doesNot('takes only what bolts to its holes')
+  if (!grid) return { kind: 'unknown', lacks: 'the pitch of the panel’s holes' }
+  if (Math.abs(grid.pitchMm - ask.pitchMm) > SLOT_PLAY_MM)
+    return doesNot(
+      'has another pitch',
+      short('the pitch', grid.pitchMm, { fromMm: ask.pitchMm, toMm: ask.pitchMm }),
+    )
+  return ask.columns > grid.columns || ask.rows > grid.rows
+    ? doesNot(`has ${grid.columns} by ${grid.rows} holes; it wants ${ask.columns} by ${ask.rows}`)
+    : FITS
+}
+
+function inPlace(place: Place, ask: Mount, widthMm: number, fitting: Fitting): Match {
+  if (place.takesWidthMm && !within(widthMm, place.takesWidthMm))
+    return doesNot('does not take its width', short('its width', widthMm, place.takesWidthMm))
+  if (ask.kind !== 'handle') return FITS
+  if (!place.holesMm)
+    return place.kind === 'clamp' ? { kind: 'unknown', lacks: 'which handles the clamp’s holes take' } : FITS
+  const chosen = place.holesMm[fitting.hole ?? 0]
+  if (chosen && within(ask.diameterMm, chosen)) return FITS
+  const index = place.holesMm.findIndex((hole) => within(ask.diameterMm, hole))
+  if (index >= 0) return { kind: 'fitsWith', change: { kind: 'hole', index } }
+  const span = {
+    fromMm: Math.min(...place.holesMm.map((hole) => hole.fromMm)),
+    toMm: Math.max(...place.holesMm.map((hole) => hole.toMm)),
+  }
+  return doesNot('has no hole for its handle', short('the handle', ask.diameterMm, span))
+}
+
+/** What an adapter offers in place of what it stands on. */
+export function offerOfAdapter({ gives }: Adapter): Offer {
+  return gives.kind === 'section'
+    ? {
+        kind: 'bar',
+        widthMm: gives.widthMm,
+        heightMm: gives.heightMm,
+        roomMm: gives.roomMm,
+        channel: undefined,
+      }
+    : {
+        kind: 'bar',
+        widthMm: 0,
+        heightMm: 0,
+        roomMm: Infinity,
+        channel: { slotMm: gives.slotMm, headRoomMm: gives.headRoomMm },
+      }
+}
+
+/**
+ * Whether a thing's mount holds on what a host offers: as it comes, with one change, or not and by how much;
+ * unknown where a size that it hangs on is missing. `widthMm` is the thing's own width, for cradles.
+ */
+export function match(offer: Offer, ask: Mount, widthMm: number, fitting: Fitting = {}): Match {
+  switch (offer.kind) {
+    case 'bar':
+      return onBar(offer, ask, fitting)
+    case 'slats':
+      return onSlats(offer.slotMm, ask, fitting)
+    case 'panel':
+      return onPanel(offer.grid, ask)
+    case 'place':
+      return inPlace(offer.place, ask, widthMm, fitting)
+    case 'channelAlong':
+      return ask.kind === 'channelBolt' ? inChannel(offer.channel, ask, fitting) : doesNot('is a channel')
+    case 'rungs':
+      return FITS
+  }
+}
+
+/** A match through the adapter chosen: the adapter must hold on the host and the thing on the adapter. */
+export function matchThrough(offer: Offer, ask: Mount, widthMm: number, fitting: Fitting): Match {
+  const { adapter } = fitting
+  if (!adapter) return match(offer, ask, widthMm, fitting)
+  const under = match(offer, adapter.mount, widthMm)
+  return under.kind === 'fits' ? match(offerOfAdapter(adapter), ask, widthMm, fitting) : under
+}
+
+/** The first of several adapters with which a mount that does not hold would. */
+export function adapterFor(
+  offer: Offer,
+  ask: Mount,
+  widthMm: number,
+  adapters: readonly Adapter[],
+): Adapter | undefined {
+  return adapters.find((adapter) => matchThrough(offer, ask, widthMm, { adapter }).kind === 'fits')
+}

@@ -1,0 +1,89 @@
+import type { Vehicle } from '../../plan/vehicle'
+import type { Arrangement, BarAt, RackAt, ThingAt } from '../arrangement'
+import { contactYs } from './contacts'
+import type { Offer } from './match'
+import { underBarRoom } from './roof-surface'
+
+/** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it. */
+export function offerOfBar(vehicle: Vehicle, at: BarAt, onRoof: boolean, ys: readonly number[]): Offer {
+  const { bar } = at
+  const room = onRoof
+    ? Math.min(...(ys.length > 0 ? ys : [0]).map((y) => underBarRoom(vehicle, bar.riseMm, bar.xMm, y)))
+    : Infinity
+  return {
+    kind: 'bar',
+    widthMm: bar.profile.widthMm,
+    heightMm: bar.profile.heightMm,
+    roomMm: room,
+    channel: bar.profile.channel,
+  }
+}
+
+/** One place where a thing is held, by name, and what is offered there. */
+export interface OfferAt {
+  readonly name: string
+  readonly barId: string | undefined
+  readonly rackId: string | undefined
+  readonly offer: Offer
+}
+
+const rackOf = (arrangement: Arrangement, rackId: string): RackAt | undefined =>
+  arrangement.racks.find(({ rack }) => rack.id === rackId)
+
+/** Everything that a placed thing is held by: each bar it names, or its deck, panel, ladder or place. */
+export function offersFor(vehicle: Vehicle, arrangement: Arrangement, thing: ThingAt): OfferAt[] {
+  const { host } = thing.placement
+  switch (host.on) {
+    case 'bars': {
+      const ys = contactYs(thing)
+      return host.barIds.flatMap((id): OfferAt[] => {
+        const at = arrangement.bars.find(({ bar }) => bar.id === id)
+        if (!at) return []
+        const rack = rackOf(arrangement, at.rack.id)
+        return [
+          {
+            name: at.bar.name,
+            barId: id,
+            rackId: at.rack.id,
+            offer: offerOfBar(vehicle, at, rack?.onRoof ?? false, ys),
+          },
+        ]
+      })
+    }
+    case 'deck': {
+      const rack = rackOf(arrangement, host.rackId)
+      if (!rack?.deck) return []
+      const offer: Offer = { kind: 'slats', slotMm: rack.deck.deck.slatSlotMm }
+      return [{ name: rack.rack.name, barId: undefined, rackId: host.rackId, offer }]
+    }
+    case 'panel': {
+      const rack = rackOf(arrangement, host.rackId)?.rack
+      const grid = rack?.kind === 'bed' ? rack.panelGrid : undefined
+      return rack
+        ? [
+            {
+              name: `${rack.name}, ${host.side} panel`,
+              barId: undefined,
+              rackId: rack.id,
+              offer: { kind: 'panel', grid },
+            },
+          ]
+        : []
+    }
+    case 'ladder':
+      return [{ name: 'The ladder', barId: undefined, rackId: host.rackId, offer: { kind: 'rungs' } }]
+    case 'place': {
+      const place = thing.parent?.gear.carries?.places.find((each) => each.id === host.placeId)
+      return thing.parent && place
+        ? [
+            {
+              name: thing.parent.gear.name,
+              barId: undefined,
+              rackId: undefined,
+              offer: { kind: 'place', place },
+            },
+          ]
+        : []
+    }
+  }
+}

@@ -1,0 +1,60 @@
+export type Point2 = readonly [number, number]
+export interface Segment {
+  readonly from: Point2
+  readonly to: Point2
+}
+
+/** The sides of a chain of points; a closed one also goes from the last back to the first. */
+export function sides(points: readonly Point2[], closed: boolean): Segment[] {
+  return points.flatMap((from, i) => {
+    const to = points[i + 1] ?? (closed ? points[0] : undefined)
+    return to ? [{ from, to }] : []
+  })
+}
+
+/** Distance of a point from a segment. */
+export function pointToSegment([x, y]: Point2, { from, to }: Segment): number {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]]
+  const square = dx * dx + dy * dy
+  const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / square))
+  return Math.hypot(x - from[0] - t * dx, y - from[1] - t * dy)
+}
+
+/** How far two convex figures reach into each other along the direction in which that is least; negative: apart along one. */
+export function convexDepth(a: readonly Point2[], b: readonly Point2[]): number {
+  let least = Infinity
+  for (const figure of [a, b])
+    for (const { from, to } of sides(figure, true)) {
+      const [nx, ny] = [to[1] - from[1], from[0] - to[0]]
+      const length = Math.hypot(nx, ny)
+      if (length < 1e-12) continue
+      const span = (points: readonly Point2[]) => {
+        let low = Infinity
+        let high = -Infinity
+        for (const [x, y] of points) {
+          const along = (x * nx + y * ny) / length
+          low = Math.min(low, along)
+          high = Math.max(high, along)
+        }
+        return [low, high] as const
+      }
+      const [low, high] = span(a)
+      const [low2, high2] = span(b)
+      least = Math.min(least, Math.min(high - low2, high2 - low))
+      if (least < 0) return least
+    }
+  return least
+}
+
+/** Distance between two convex figures: 0 where they touch or overlap. */
+export function convexGap(a: readonly Point2[], b: readonly Point2[]): number {
+  if (convexDepth(a, b) >= 0) return 0
+  let gap = Infinity
+  for (const [points, figure] of [
+    [a, b],
+    [b, a],
+  ] as const)
+    for (const side of sides(figure, true))
+      for (const point of points) gap = Math.min(gap, pointToSegment(point, side))
+  return gap
+}

@@ -1,0 +1,197 @@
+import { pointToSegment, sides, type Point2, type Segment } from './plane'
+
+/**
+ * A panel that turns about a hinge in the side view (x rearward, z up): its outline at rest as an open chain of
+ * points, and how far it opens. `up` turns from rearward towards up, as a hatch does; `down` from up towards
+ * rearward, as a tailgate does.
+ */
+export interface Swing {
+  readonly hinge: Point2
+  readonly panel: readonly Point2[]
+  readonly opensDeg: number
+  readonly way: 'up' | 'down'
+}
+
+/** What a swing meets: where it first touches, and the least gap over its whole way. Degrees and mm. */
+export type Swept =
+  | { readonly kind: 'touches'; readonly atDeg: number; readonly point: Point2 }
+  | { readonly kind: 'clears'; readonly gapMm: number }
+
+const RAD = Math.PI / 180
+/** What stands this near a panel at rest touches it already. */
+const REST_TOUCH_MM = 1e-6
+
+/** A point turned about another; the angle runs from the first axis to the second. */
+export function turnAbout([x, y]: Point2, [cx, cy]: Point2, angleRad: number): Point2 {
+  const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)]
+  return [cx + (x - cx) * cos - (y - cy) * sin, cy + (x - cx) * sin + (y - cy) * cos]
+}
+
+const signOf = ({ way }: Swing) => (way === 'up' ? 1 : -1)
+
+/** The panel opened by so many degrees. */
+export function panelAt(swing: Swing, openDeg: number): readonly Point2[] {
+  return swing.panel.map((point) => turnAbout(point, swing.hinge, signOf(swing) * openDeg * RAD))
+}
+
+/** The arc that a point draws: radius, where it starts, and how far it goes (radians, signed). */
+interface Arc {
+  readonly centre: Point2
+  readonly radius: number
+  readonly start: number
+  readonly sweep: number
+}
+
+/** How far along an arc a direction lies, 0 to the sweep's size; nothing when the arc does not come by. */
+function alongArc({ start, sweep }: Arc, angle: number): number | undefined {
+  const turn = 2 * Math.PI
+  const way = Math.sign(sweep) || 1
+  const gone = ((((angle - start) * way) % turn) + turn) % turn
+  if (gone <= Math.abs(sweep) + 1e-12) return Math.min(gone, Math.abs(sweep))
+  return turn - gone < 1e-12 ? 0 : undefined
+}
+
+/** The angles (radians gone) at which an arc's point lies on a segment. */
+function meetings(arc: Arc, { from, to }: Segment): number[] {
+  const [fx, fy] = [from[0] - arc.centre[0], from[1] - arc.centre[1]]
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]]
+  const a = dx * dx + dy * dy
+  if (a < 1e-18) return []
+  const b = fx * dx + fy * dy
+  const root = b * b - a * (fx * fx + fy * fy - arc.radius * arc.radius)
+  if (root < 0) return []
+  const s = Math.sqrt(root)
+  return [(-b - s) / a, (-b + s) / a]
+    .filter((t) => t >= -1e-12 && t <= 1 + 1e-12)
+    .flatMap((t) => alongArc(arc, Math.atan2(fy + t * dy, fx + t * dx)) ?? [])
+}
+
+const onArc = ({ centre, radius, start, sweep }: Arc, share: number): Point2 => {
+  const angle = start + sweep * share
+  return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)]
+}
+
+/** Least distance between an arc and a segment that do not meet. */
+function arcGap(arc: Arc, segment: Segment): number {
+  const { centre, radius } = arc
+  let gap = Math.min(pointToSegment(onArc(arc, 0), segment), pointToSegment(onArc(arc, 1), segment))
+  const [dx, dy] = [segment.to[0] - segment.from[0], segment.to[1] - segment.from[1]]
+  const square = dx * dx + dy * dy
+  const t =
+    square < 1e-18 ? 0 : ((centre[0] - segment.from[0]) * dx + (centre[1] - segment.from[1]) * dy) / square
+  const foot: Point2 = [segment.from[0] + t * dx, segment.from[1] + t * dy]
+  for (const point of t > 0 && t < 1 ? [foot, segment.from, segment.to] : [segment.from, segment.to]) {
+    const [x, y] = [point[0] - centre[0], point[1] - centre[1]]
+    if (alongArc(arc, Math.atan2(y, x)) !== undefined)
+      gap = Math.min(gap, Math.abs(Math.hypot(x, y) - radius))
+  }
+  return gap
+}
+
+const arcOf = (point: Point2, centre: Point2, sweep: number): Arc => ({
+  centre,
+  radius: Math.hypot(point[0] - centre[0], point[1] - centre[1]),
+  start: Math.atan2(point[1] - centre[1], point[0] - centre[0]),
+  sweep,
+})
+
+const inside = ([x, y]: Point2, box: readonly Point2[]) => {
+  const [a, , c] = box
+  return a !== undefined && c !== undefined && x > a[0] && x < c[0] && y > a[1] && y < c[1]
+}
+
+/** The corners of an upright rectangle in order around it. */
+export const rectangle = (x0: number, z0: number, x1: number, z1: number): readonly Point2[] => [
+  [x0, z0],
+  [x1, z0],
+  [x1, z1],
+  [x0, z1],
+]
+
+function segmentsMeet(a: Segment, b: Segment): boolean {
+  const cross = (o: Point2, p: Point2, q: Point2) =>
+    (p[0] - o[0]) * (q[1] - o[1]) - (p[1] - o[1]) * (q[0] - o[0])
+  const [d1, d2] = [cross(b.from, b.to, a.from), cross(b.from, b.to, a.to)]
+  const [d3, d4] = [cross(a.from, a.to, b.from), cross(a.from, a.to, b.to)]
+  return d1 * d2 < 0 && d3 * d4 < 0
+}
+
+/**
+ * What a swing meets on its way: exact, by the arcs that the panel's points draw against the rectangle's sides
+ * and, the other way round, by those the rectangle's corners draw against the panel. Touching counts as touching.
+ * Handbook: rotation about a point; nearest points of an arc and a segment.
+ */
+export function sweepAgainst(
+  swing: Swing,
+  [x0, z0, x1, z1]: readonly [number, number, number, number],
+): Swept {
+  const box = rectangle(x0, z0, x1, z1)
+  const boxSides = sides(box, true)
+  const panelSides = sides(swing.panel, false)
+  const restInside = swing.panel.find((point) => inside(point, box))
+  if (restInside) return { kind: 'touches', atDeg: 0, point: restInside }
+  for (const panel of panelSides)
+    for (const side of boxSides) {
+      if (segmentsMeet(panel, side)) return { kind: 'touches', atDeg: 0, point: panel.from }
+      const touching =
+        [side.from, side.to].find((corner) => pointToSegment(corner, panel) < REST_TOUCH_MM) ??
+        [panel.from, panel.to].find((point) => pointToSegment(point, side) < REST_TOUCH_MM)
+      if (touching) return { kind: 'touches', atDeg: 0, point: touching }
+    }
+  const sweep = signOf(swing) * swing.opensDeg * RAD
+  const reach = Math.max(...swing.panel.map(([x, z]) => Math.hypot(x - swing.hinge[0], z - swing.hinge[1])))
+  let first: { gone: number; point: Point2 } | undefined
+  let gap = Infinity
+  const take = (gone: number, point: Point2) => {
+    if (first === undefined || gone < first.gone) first = { gone, point }
+  }
+  for (const point of swing.panel) {
+    const arc = arcOf(point, swing.hinge, sweep)
+    for (const side of boxSides) {
+      for (const gone of meetings(arc, side))
+        take(gone, turnAbout(point, swing.hinge, Math.sign(sweep) * gone))
+      if (!first) gap = Math.min(gap, arcGap(arc, side))
+    }
+  }
+  for (const corner of box) {
+    if (
+      first === undefined &&
+      Math.hypot(corner[0] - swing.hinge[0], corner[1] - swing.hinge[1]) - reach > gap
+    )
+      continue
+    const arc = arcOf(corner, swing.hinge, -sweep)
+    for (const panel of panelSides) {
+      for (const gone of meetings(arc, panel)) take(gone, corner)
+      if (!first) gap = Math.min(gap, arcGap(arc, panel))
+    }
+  }
+  return first
+    ? { kind: 'touches', atDeg: first.gone / RAD, point: first.point }
+    : { kind: 'clears', gapMm: gap }
+}
+
+/**
+ * How far forward (mm, up to `atMost`) a rectangle must go for a swing to pass it with a gap; 0 when it does
+ * already, nothing when no such shift is enough. Found by halving to 0.01 mm.
+ */
+export function shiftToClear(
+  swing: Swing,
+  [x0, z0, x1, z1]: readonly [number, number, number, number],
+  gapMm: number,
+  atMost = 3000,
+): number | undefined {
+  const clears = (by: number) => {
+    const swept = sweepAgainst(swing, [x0 - by, z0, x1 - by, z1])
+    return swept.kind === 'clears' && swept.gapMm >= gapMm - 1e-9
+  }
+  if (clears(0)) return 0
+  if (!clears(atMost)) return undefined
+  let low = 0
+  let high = atMost
+  while (high - low > 0.01) {
+    const middle = (low + high) / 2
+    if (clears(middle)) high = middle
+    else low = middle
+  }
+  return high
+}
