@@ -2,9 +2,14 @@ import * as z from 'zod'
 import { massSchema } from './rating'
 import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from './scalars'
 
-/** What was measured: a gate of some gear, a fact that the plan states too, or anything worth keeping. */
+/** What was measured: a gate of some gear or rack, a fact that the plan states too, or anything worth keeping. */
 export const measuredSubjectSchema = z.discriminatedUnion('about', [
-  z.strictObject({ about: z.literal('gate'), gearId: idSchema, gateId: idSchema }),
+  z.strictObject({
+    about: z.literal('gate'),
+    owner: z.enum(['gear', 'rack']),
+    ownerId: idSchema,
+    gateId: idSchema,
+  }),
   z.strictObject({ about: z.literal('underBar'), barId: idSchema }),
   z.strictObject({ about: z.literal('other'), what: nameSchema }),
 ])

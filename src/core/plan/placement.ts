@@ -2,7 +2,17 @@ import * as z from 'zod'
 import { turnSchema } from './gear'
 import { mountSchema, rangeSchema } from './mount'
 import { massSchema, ratedSchema } from './rating'
-import { idSchema, massKg, money, nameSchema, positionMm, sizeMm, spanMm, typedSchema, whenSchema } from './scalars'
+import {
+  idSchema,
+  massKg,
+  money,
+  nameSchema,
+  positionMm,
+  sizeMm,
+  spanMm,
+  typedSchema,
+  whenSchema,
+} from './scalars'
 
 /** Density at about 15 °C in kg per litre. Handbook figures, rounded, from memory. */
 export const FLUID_KG_PER_L = { petrol: 0.74, diesel: 0.84, water: 1 } as const

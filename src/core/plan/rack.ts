@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { gateSchema } from './gate'
 import { channelSchema, mountSchema } from './mount'
 import { ratedSchema, sourceSchema } from './rating'
 import {
@@ -144,7 +145,10 @@ const common = {
   parts: z.array(partSchema).min(1).max(20),
   /** How wide a foot is along its bar: clamps stand clear of it, and an overhang is taped from its edge. */
   footWidthMm: sizeMm.optional(),
-  fitSheet: z.strictObject({ source: sourceSchema, rows: z.array(fitSheetRowSchema).min(1).max(12) }).optional(),
+  fitSheet: z
+    .strictObject({ source: sourceSchema, rows: z.array(fitSheetRowSchema).min(1).max(12) })
+    .optional(),
+  gates: z.array(gateSchema).max(20).optional(),
   note: z.string().max(2000).optional(),
   typed: typedSchema.optional(),
 }

@@ -59,7 +59,13 @@ const along = {
  * themselves. `gaugeMm` is from one side's seat to the other's.
  */
 export const attachmentSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('raisedRail'), ...onRoof, ...along, riseMm: sizeMm, shape: nameSchema.optional() }),
+  z.strictObject({
+    kind: z.literal('raisedRail'),
+    ...onRoof,
+    ...along,
+    riseMm: sizeMm,
+    shape: nameSchema.optional(),
+  }),
   z.strictObject({ kind: z.literal('flushRail'), ...onRoof, ...along }),
   z.strictObject({ kind: z.literal('roofChannel'), ...onRoof, ...along }),
   z.strictObject({ kind: z.literal('gutter'), ...onRoof, ...along }),
@@ -126,6 +132,8 @@ export const obstacleSchema = z.discriminatedUnion('kind', [
   }),
 ])
 
+export type Obstacle = z.infer<typeof obstacleSchema>
+
 /**
  * A vehicle in its own frame (after SAE J1100's axes, from memory): x rearward from the windscreen's upper
  * edge, y to the vehicle's right from the centreline, z up from the ground, vehicle unladen.
@@ -167,7 +175,10 @@ export const vehicleSchema = z.strictObject({
     ratings: z.array(ratingSchema).max(40),
   }),
   /** What it has and has not, as kits ask for it. */
-  facts: z.array(z.strictObject({ what: nameSchema, has: z.boolean() })).max(30).optional(),
+  facts: z
+    .array(z.strictObject({ what: nameSchema, has: z.boolean() }))
+    .max(30)
+    .optional(),
   attachments: z.array(attachmentSchema).max(20),
   obstacles: z.array(obstacleSchema).max(40),
   source: sourceSchema.optional(),

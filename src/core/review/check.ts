@@ -1,5 +1,6 @@
 import type { Command } from '../plan/command'
-import type { Part } from '../plan/rack'
+import type { Adapter } from '../plan/placement'
+import type { Bar, Part } from '../plan/rack'
 import type { Survey } from '../survey/survey'
 import type { Finding } from './finding'
 import type { Phrase } from './phrase'
@@ -12,17 +13,26 @@ export interface RuleSource {
 
 export const practice = (text: string): RuleSource => ({ kind: 'practice', text })
 
-/** An edit that should clear a finding, not yet verified. `sizeKg` ranks it: how much the load changes. */
+/**
+ * An edit that should clear a finding, not yet verified. `rank` puts the smallest change first: what only moves
+ * things (by its mm) before what fits them otherwise, before any change of the load (by its kg), before new parts.
+ */
 export interface Candidate {
-  readonly kind: 'less' | 'off' | 'swap' | 'change'
+  readonly kind: 'move' | 'fit' | 'less' | 'off' | 'swap' | 'change'
   readonly say: Phrase
   readonly command: Command
-  readonly sizeKg: number
+  readonly rank: number
 }
+
+/** Moving is the smallest change, then fitting otherwise; both come before any change of the load. */
+export const MOVE_FIRST = -2_000_000
+export const FIT_NEXT = -1_000_000
 
 /** What remedies may draw on besides the plan. */
 export interface RemedyStock {
   readonly parts: readonly Part[]
+  readonly adapters?: readonly Adapter[]
+  readonly bars?: readonly Bar[]
 }
 
 /** A question asked of every survey. It always answers: with a margin when all is well. */

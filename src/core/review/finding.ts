@@ -27,6 +27,9 @@ export interface Subject {
   readonly barId?: string
   readonly footId?: string
   readonly clearanceId?: string
+  readonly obstacleId?: string
+  readonly partId?: string
+  readonly measurementId?: string
   readonly placementIds: readonly string[]
 }
 

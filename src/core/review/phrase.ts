@@ -12,6 +12,7 @@ export type Phrase = readonly (string | Amount)[]
 
 export const kg = (value: number): Amount => ({ dimension: 'mass', value })
 export const mm = (value: number): Amount => ({ dimension: 'length', value })
+export const deg = (value: number): Amount => ({ dimension: 'angle', value })
 export const kmH = (value: number): Amount => ({ dimension: 'speed', value })
 
 /** A phrase as plain text in the units chosen. */

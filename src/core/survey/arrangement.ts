@@ -231,7 +231,7 @@ export function arrange(plan: Plan): Arrangement {
     const { host } = placement
     const parentPlacement = host.on === 'place' ? placementById.get(host.placementId) : undefined
     const parent = parentPlacement && place(parentPlacement)
-    const stand = gear.standMm ?? 0
+    const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
     let turn = placement.turn
     let x = placement.xMm
     let y = placement.yMm

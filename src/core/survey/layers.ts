@@ -41,6 +41,34 @@ function carrierLayer(
   }
 }
 
+/** The adapter under a thing: it holds the thing and all that is in it, on each place alike. */
+function adapterLayer(
+  thing: ThingAt,
+  above: readonly MassPoint[],
+  masses: readonly MassPoint[],
+): Layer | undefined {
+  const adapter = thing.placement.fitting?.adapter
+  if (adapter?.rated.by !== 'own') return undefined
+  const spread: Spread = () => [{ unit: 0, fraction: 1 }]
+  const itself = masses.filter((mass) => mass.of === 'adapter' && mass.thing === thing)
+  return {
+    id: `adapter:${thing.placement.id}`,
+    group: 'carrier',
+    role: 'carrier',
+    name: adapter.name,
+    detail: `under ${thing.gear.name.toLowerCase()}`,
+    rackIds: [],
+    owner: undefined,
+    ratings: adapter.rated.ratings,
+    units: ['set'],
+    states: STATES,
+    usualCounting: 'load',
+    load: members(above, spread),
+    own: members(itself, spread),
+    governs: false,
+  }
+}
+
 /** The place of `carrier` in which a mass ends up, however deep. */
 function placeUnder(mass: MassPoint, carrier: ThingAt): string | undefined {
   if (!('thing' in mass)) return undefined
@@ -61,7 +89,7 @@ export function layersOf(plan: Plan, arrangement: Arrangement, masses: readonly 
   for (const mass of masses) {
     if (!('thing' in mass)) continue
     if (mass.of === 'load') add(under, mass.thing, mass)
-    else add(self, mass.thing, mass)
+    else if (mass.of !== 'adapter') add(self, mass.thing, mass)
     for (let thing = mass.thing.parent; thing; thing = thing.parent) add(under, thing, mass)
   }
   const depth = (thing: ThingAt): number => (thing.parent ? 1 + depth(thing.parent) : 0)
@@ -70,8 +98,14 @@ export function layersOf(plan: Plan, arrangement: Arrangement, masses: readonly 
     .toSorted((a, b) => depth(b) - depth(a) || a.index - b.index)
     .flatMap((thing) => carrierLayer(thing, under, self.get(thing) ?? []) ?? [])
 
+  const adapters = arrangement.things.flatMap((thing) => {
+    const above = [...(self.get(thing) ?? []), ...(under.get(thing) ?? [])]
+    return adapterLayer(thing, above, masses) ?? []
+  })
+
   return [
     ...carriers,
+    ...adapters,
     ...arrangement.racks.flatMap((rack) => rackLayers(rack, masses)),
     ...attachmentLayers(plan, arrangement, masses),
     ...roofLayer(plan, arrangement, masses),

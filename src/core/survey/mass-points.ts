@@ -32,7 +32,7 @@ interface Common {
 
 export type MassPoint =
   | (Common & {
-      readonly of: 'gear' | 'load' | 'wet' | 'snow'
+      readonly of: 'gear' | 'load' | 'wet' | 'snow' | 'adapter'
       readonly thing: ThingAt
       readonly via: Via
       readonly load?: Load
@@ -173,6 +173,18 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       factor: factorOf(gear.mass.basis),
       states,
     })
+    const adapter = placement.fitting?.adapter
+    if (adapter)
+      points.push({
+        ...base,
+        of: 'adapter',
+        id: `${placement.id}/adapter`,
+        label: adapter.name,
+        kg: adapter.kg,
+        basis: 'maker',
+        factor: 1,
+        states,
+      })
     for (const load of placement.loads) {
       const { kg, basis, by } = loadMass(load)
       points.push({

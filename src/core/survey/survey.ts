@@ -4,6 +4,7 @@ import type { State } from '../plan/scalars'
 import { arrange, type Arrangement } from './arrangement'
 import { bodyOutline, type BodyOutline } from './body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path'
+import { fitOf, type Fit } from './fit/fit'
 import { massPoints, type MassPoint } from './mass-points'
 
 /** The highest point of vehicle, racks and gear in a state: mm over the ground. */
@@ -38,6 +39,8 @@ export interface Survey extends Arrangement {
   /** The highest point of the driving states: what the label on the dash says. */
   readonly drivingTop: Height
   readonly clearances: readonly ClearanceAt[]
+  /** What mounts where, and what is in whose way: each part computed when it is first asked for. */
+  readonly fit: Fit
   /** What stands on a rack in a state, carriers and contents, without margins. kg. */
   readonly onRackKg: (rackIndex: number, state: State) => number
 }
@@ -92,6 +95,7 @@ export function survey(plan: Plan): Survey {
     ...arrangement,
     plan,
     body: bodyOutline(plan.vehicle),
+    fit: fitOf(plan, arrangement),
     masses,
     footLoads: footLoads(arrangement, masses),
     loadPath: path,

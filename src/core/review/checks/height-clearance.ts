@@ -21,7 +21,7 @@ function candidates(survey: Survey, finding: Finding): Candidate[] {
     kind: 'change',
     say: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],
     command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
-    sizeKg: 0,
+    rank: 0,
   }
   return [
     ...(flip ? [laid] : []),
@@ -29,13 +29,13 @@ function candidates(survey: Survey, finding: Finding): Candidate[] {
       kind: 'change',
       say: [`Carry ${low} only when parked`],
       command: { do: 'setWhen', placementId: placement.id, when: 'parked' },
-      sizeKg: mass - 0.01,
+      rank: mass - 0.01,
     },
     {
       kind: 'off',
       say: [`Take off ${low}`],
       command: { do: 'takeOff', placementId: placement.id },
-      sizeKg: mass,
+      rank: mass,
     },
   ]
 }

@@ -45,7 +45,7 @@ export const peopleDriving = check({
       .map((mass) => ({
         kind: 'change',
         say: [`${mass.label}: parked only`],
-        sizeKg: mass.kg,
+        rank: mass.kg,
         command:
           mass.of === 'load' && mass.load
             ? { do: 'setLoad', placementId: mass.thing.placement.id, load: { ...mass.load, when: 'parked' } }

@@ -71,7 +71,7 @@ export const speedRating = check({
           do: 'setUse',
           use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value },
         },
-        sizeKg: 0,
+        rank: 0,
       },
     ]
   },

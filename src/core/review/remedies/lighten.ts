@@ -42,7 +42,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
         kind: 'less',
         say: [`${load.name} to `, kg(toKg)],
         command: set({ kind: 'mass', mass: { ...rest, kg: toKg } }),
-        sizeKg: mass.kg - toKg,
+        rank: mass.kg - toKg,
       }
     }
     case 'fluid': {
@@ -53,7 +53,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
         kind: 'less',
         say: [`${load.name} to `, { dimension: 'volume', value: litres }],
         command: set({ kind: 'fluid', fluid: load.what.fluid, litres }),
-        sizeKg: mass.kg - litres * density,
+        rank: mass.kg - litres * density,
       }
     }
     case 'people': {
@@ -64,7 +64,7 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
         kind: 'less',
         say: [`${load.name}: ${count} instead of ${load.what.count}`],
         command: set({ ...load.what, count }),
-        sizeKg: fewer * load.what.each.kg,
+        rank: fewer * load.what.each.kg,
       }
     }
   }
@@ -80,7 +80,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
         kind: 'off',
         say: [`Take out ${mass.load.name.toLowerCase()}`],
         command: { do: 'removeLoad', placementId: mass.thing.placement.id, loadId: mass.load.id },
-        sizeKg: mass.kg,
+        rank: mass.kg,
       })
     for (let thing: Cargo['thing'] | undefined = mass.thing; thing; thing = thing.parent) {
       const sum = things.get(thing) ?? { countedKg: 0, kg: 0 }
@@ -93,7 +93,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
         kind: 'off',
         say: [`Take off ${thing.gear.name.toLowerCase()}`],
         command: { do: 'takeOff', placementId: thing.placement.id },
-        sizeKg: sum.kg,
+        rank: sum.kg,
       })
   return candidates.length > 0 ? candidates : takenOffTogether(things, overKg)
 }
@@ -122,7 +122,7 @@ function takenOffTogether(
         do: 'together',
         commands: off.map(([thing]) => ({ do: 'takeOff', placementId: thing.placement.id })),
       },
-      sizeKg: off.reduce((sum, [, { kg: each }]) => sum + each, 0),
+      rank: off.reduce((sum, [, { kg: each }]) => sum + each, 0),
     },
   ]
 }
@@ -148,7 +148,7 @@ export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): C
       kind: 'swap',
       say: [`Change to ${part.name}`],
       command: { do: 'swapPart', partId: now.id, part: { ...part, id: now.id } },
-      sizeKg: SWAP_AFTER_LIGHTENING_KG + (part.price ?? 0),
+      rank: SWAP_AFTER_LIGHTENING_KG + (part.price ?? 0),
     }))
 }
 

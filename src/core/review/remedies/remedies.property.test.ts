@@ -41,8 +41,8 @@ describe('remedies of random plans', () => {
         )
         for (const finding of found.findings.filter((each) => each.severity === 'stop').slice(0, 3)) {
           const remedies = remediesFor(surveyed, found, finding, DEMO_STOCK)
-          expect(remedies.map((each) => each.sizeKg)).toEqual(
-            remedies.map((each) => each.sizeKg).toSorted((a, b) => a - b),
+          expect(remedies.map((each) => each.rank)).toEqual(
+            remedies.map((each) => each.rank).toSorted((a, b) => a - b),
           )
           for (const remedy of remedies) {
             offered += 1

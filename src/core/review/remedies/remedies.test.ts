@@ -27,8 +27,8 @@ describe('remedies', () => {
         stops += 1
         const remedies = remediesFor(surveyed, found, finding, DEMO_STOCK)
         expect(remedies.length, `${plan.id} ${finding.id}`).toBeGreaterThan(0)
-        expect(remedies.map((each) => each.sizeKg)).toEqual(
-          remedies.map((each) => each.sizeKg).toSorted((a, b) => a - b),
+        expect(remedies.map((each) => each.rank)).toEqual(
+          remedies.map((each) => each.rank).toSorted((a, b) => a - b),
         )
         for (const remedy of remedies) {
           const applied = apply(plan, remedy.command)

@@ -22,7 +22,7 @@ const TRIED = 12
 export function remediesFor(survey: Survey, found: Review, finding: Finding, stock: RemedyStock): Remedy[] {
   const check = CHECKS.find((each) => each.id === finding.rule)
   if (!check?.remedies || finding.severity === 'clear') return []
-  const candidates = check.remedies(survey, finding, stock).toSorted((a, b) => a.sizeKg - b.sizeKg)
+  const candidates = check.remedies(survey, finding, stock).toSorted((a, b) => a.rank - b.rank)
   const before = new Set(found.findings.filter((each) => each.severity === 'stop').map((each) => each.id))
   const offered: Remedy[] = []
   for (const candidate of candidates.slice(0, TRIED)) {
@@ -43,7 +43,10 @@ function clears(
   if (!applied.ok) return false
   const after = review(surveyOf(applied.plan))
   return after.findings.every((each) => {
-    const open = each.severity === 'stop' || each.severity === 'findOut'
+    const open =
+      each.severity === 'stop' ||
+      each.severity === 'findOut' ||
+      (each.severity === 'mind' && finding.severity === 'mind' && each.id === finding.id)
     const sameQuestion =
       each.id === finding.id || (each.state === finding.state && aboutSameLayer(each, finding))
     if (open && sameQuestion) return false

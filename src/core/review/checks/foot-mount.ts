@@ -1,0 +1,50 @@
+import { match } from '../../survey/fit/match'
+import { check, practice } from '../check'
+
+/** Do a rack's feet hold in the channel that they stand in? */
+export const footMount = check({
+  id: 'foot-mount',
+  title: 'Feet in the bed channel',
+  question: 'Do the feet of a rack hold in the bed channel that they stand in?',
+  formula: 'slot and head room of the channel against what the feet’s bolts take',
+  source: practice('Common practice, no source.'),
+  nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
+  *run(survey) {
+    for (const { rack, attachment } of survey.racks) {
+      if (attachment?.kind !== 'bedChannel') continue
+      for (const part of rack.parts) {
+        if (!part.mount) continue
+        const common = {
+          id: `foot-mount ${part.id}`,
+          rule: 'foot-mount',
+          state: 'all',
+          subject: { placementIds: [], rackId: rack.id, partId: part.id },
+        } as const
+        const low = attachment.name.toLowerCase()
+        if (!attachment.channel) {
+          yield {
+            ...common,
+            severity: 'findOut',
+            sentence: [`${part.name} in ${low}: find out the channel’s slot and depth, with a rule.`],
+          }
+          continue
+        }
+        const found = match({ kind: 'channelAlong', channel: attachment.channel }, part.mount, 0)
+        if (found.kind === 'fits')
+          yield { ...common, severity: 'clear', sentence: [`${part.name} holds in ${low}.`] }
+        else if (found.kind === 'doesNot')
+          yield {
+            ...common,
+            severity: 'stop',
+            sentence: [`${part.name} does not hold in ${low}: it ${found.why}.`],
+          }
+        else
+          yield {
+            ...common,
+            severity: 'mind',
+            sentence: [`${part.name} in ${low} takes another bolt or nut than the one that comes with it.`],
+          }
+      }
+    }
+  },
+})

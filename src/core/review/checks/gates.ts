@@ -1,0 +1,123 @@
+import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/fit/gates'
+import { check, practice } from '../check'
+import type { Finding } from '../finding'
+import { kg, mm, type Amount, type Phrase } from '../phrase'
+
+/** What a gate asks, in words with its datum. */
+function asked({ ask }: GateAt['gate']): Phrase {
+  switch (ask.kind) {
+    case 'length':
+      return [mm(ask.fromMm), ' to ', mm(ask.toMm), `, ${ask.datum}`]
+    case 'mass':
+      return [kg(ask.fromKg), ' to ', kg(ask.toKg)]
+    case 'gauge':
+      return [ask.must === 'go' ? `${ask.gauge} must go in` : `${ask.gauge} must not go in`]
+  }
+}
+
+function amountOf({ stand }: GateAt): Amount | undefined {
+  if (stand.kind === 'unmeasured') return undefined
+  const { value } = stand
+  return value.kind === 'length' ? mm(value.mm) : value.kind === 'mass' ? kg(value.kg) : undefined
+}
+
+function answered({ stand }: GateAt): Phrase {
+  if (stand.kind === 'unmeasured') return []
+  const { value } = stand
+  if (value.kind === 'mass') return [kg(value.kg)]
+  if (value.kind === 'gauge') return [value.went === 'go' ? 'it goes in' : 'it does not go in']
+  return value.readings > 1
+    ? [mm(value.mm), ` (middle of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
+    : [mm(value.mm)]
+}
+
+function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
+  const { of, gate, stand, measurement } = at
+  const measured = amountOf(at)
+  const common = {
+    id: `gates ${of.id} ${gate.id}`,
+    rule: 'gates',
+    state: 'all',
+    subject: { placementIds, ...(measurement ? { measurementId: measurement.id } : {}) },
+    ...(measured ? { measured } : {}),
+  } as const
+  const lead = `${of.name}, ${gate.question.toLowerCase()}: `
+  switch (stand.kind) {
+    case 'unmeasured':
+      return {
+        ...common,
+        severity: 'findOut',
+        sentence: [lead, 'not measured yet. It asks for ', ...asked(gate), '.'],
+      }
+    case 'outside':
+      return {
+        ...common,
+        severity: 'stop',
+        sentence: [lead, ...answered(at), '; it asks for ', ...asked(gate), '.'],
+      }
+    case 'between':
+      return {
+        ...common,
+        severity: 'mind',
+        sentence: [
+          lead,
+          ...answered(at),
+          ', between the ends of a bound that its sheet prints as a range: ',
+          ...asked(gate),
+          '.',
+        ],
+      }
+    case 'within':
+      return {
+        ...common,
+        severity: 'clear',
+        sentence: [lead, ...answered(at), ', within ', ...asked(gate), '.'],
+      }
+  }
+}
+
+function contradictionFinding(
+  { of, gate, other, valueMm, impliedFromMm, impliedToMm, why }: Contradiction,
+  placementIds: readonly string[],
+): Finding {
+  return {
+    id: `gates ${of.id} ${gate.id} against ${other.id}`,
+    severity: 'findOut',
+    rule: 'gates',
+    state: 'all',
+    subject: { placementIds },
+    measured: mm(valueMm),
+    sentence: [
+      `${of.name}: ${other.question.toLowerCase()} reads `,
+      mm(valueMm),
+      `, but ${gate.question.toLowerCase()} implies `,
+      mm(impliedFromMm),
+      ' to ',
+      mm(impliedToMm),
+      ` (${why}). Measure both again.`,
+    ],
+  }
+}
+
+/** Are the conditions of gear and racks measured and met, and do the measurements agree with each other? */
+export const gates = check({
+  id: 'gates',
+  title: 'Gates',
+  question:
+    'Is every gap and thickness that gear or rack asks for measured on this vehicle and within its bounds?',
+  formula:
+    'the middle of the readings within from … to; between the ends of a bound printed as a range is Mind; one gate against what another implies',
+  source: practice(
+    'Gaps and thicknesses to measure on the vehicle before ordering. Common practice, no source.',
+  ),
+  nothing: 'Nothing on the plan has conditions to measure.',
+  *run(survey) {
+    const all = survey.fit.gates()
+    const placed = ({ owner, id }: GateOwner) =>
+      owner === 'rack'
+        ? []
+        : survey.plan.placements.filter((each) => each.gearId === id).map((each) => each.id)
+    for (const at of all) yield findingOf(at, placed(at.of))
+    for (const each of contradictions(all)) yield contradictionFinding(each, placed(each.of))
+  },
+})

@@ -1,0 +1,119 @@
+import type { SwingMeeting } from '../../survey/fit/meetings'
+import { forwardToClear } from '../../survey/fit/swings'
+import type { Survey } from '../../survey/survey'
+import { check, MOVE_FIRST, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { deg, mm, type Phrase } from '../phrase'
+import { barsMoved, flipped, moved, rootOf, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+
+const idOf = ({ hatch, met }: SwingMeeting) => `hatch ${hatch.id} ${met.kind} ${met.id}`
+
+const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
+  thing: '',
+  bar: '',
+  deck: '',
+  tentFloor: ', opened,',
+  tentLadder: '’s ladder',
+}
+
+const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const meeting = survey.fit.swings().find((each) => idOf(each) === finding.id)
+  if (!meeting) return []
+  const by = forwardToClear(meeting.swings, meeting.met.box, survey.plan.rules.gapsMm.hatch)
+  const { thing } = meeting.met
+  if (thing) {
+    const root = rootOf(thing)
+    const forward = by === undefined ? [] : [...moved(survey, root, -upToMm(by), 0)]
+    const own = by !== undefined && root !== thing ? moved(survey, thing, -upToMm(by), 0) : []
+    return [...forward, ...own, ...turnedAbout(root), ...flipped(root), takenOff(survey, thing)]
+  }
+  const at = survey.bars.find(({ bar }) => bar.id === meeting.met.id)
+  if (!at || by === undefined) return barsMoved(survey)
+  return [
+    {
+      kind: 'move',
+      say: [`Move ${at.bar.name.toLowerCase()} forward `, mm(upToMm(by))],
+      command: { do: 'moveBar', barId: at.bar.id, xMm: at.bar.xMm - upToMm(by) },
+      rank: MOVE_FIRST + by,
+    },
+    ...barsMoved(survey),
+  ]
+}
+
+function touching(meeting: SwingMeeting, atDeg: number, byMm: number | undefined): Phrase {
+  const { hatch } = meeting
+  return [
+    `${hatch.name} touches ${nameOf(meeting)} after `,
+    deg(atDeg),
+    ' of the ',
+    deg(hatch.opensDeg),
+    ' it opens',
+    ...(byMm === undefined || byMm <= 0
+      ? ['.']
+      : ['; ', mm(upToMm(byMm)), ' further forward it would pass.']),
+  ]
+}
+
+/** Do hatch and tailgate open past everything? Side view, degrees and mm. */
+export const hatch = check({
+  id: 'hatch',
+  title: 'Hatch and tailgate',
+  question: 'Do hatch and tailgate open all the way past the load, the bars and an opened tent?',
+  formula:
+    'the panel’s outline (spoiler included) turned about its hinge in side view, against each box that shares width with it: first touch, least gap',
+  source: practice(
+    'The geometry: rotation about a point (handbook). The gap is a house rule; a blocked tailgate is Mind. Common practice, no source.',
+  ),
+  nothing: 'No hatch or tailgate is described, or nothing shares width with it.',
+  *run(survey) {
+    const wanted = survey.plan.rules.gapsMm.hatch
+    for (const meeting of survey.fit.swings()) {
+      const { swept, met, swings } = meeting
+      const hatchOnly = meeting.hatch.kind === 'hatch'
+      const tent = met.kind === 'tentFloor' || met.kind === 'tentLadder'
+      const common = {
+        id: idOf(meeting),
+        rule: 'hatch',
+        state: tent ? 'parked' : 'all',
+        subject: {
+          obstacleId: meeting.hatch.id,
+          placementIds: met.thing ? [met.thing.placement.id] : [],
+          ...(met.kind === 'bar' ? { barId: met.id } : {}),
+          ...(met.kind === 'deck' ? { rackId: met.id } : {}),
+        },
+      } as const
+      if (swept.kind === 'touches') {
+        const byMm = tent ? undefined : forwardToClear(swings, met.box, wanted)
+        yield {
+          ...common,
+          severity: hatchOnly && !tent ? 'stop' : 'mind',
+          measured: deg(swept.atDeg),
+          limit: deg(meeting.hatch.opensDeg),
+          ...(byMm === undefined ? {} : { margin: mm(-byMm) }),
+          sentence: touching(meeting, swept.atDeg, byMm),
+        }
+      } else {
+        const close = swept.gapMm < wanted - 1e-6
+        yield {
+          ...common,
+          severity: close ? 'mind' : 'clear',
+          measured: mm(swept.gapMm),
+          limit: mm(wanted),
+          margin: mm(swept.gapMm - wanted),
+          sentence: close
+            ? [
+                `${meeting.hatch.name} passes ${nameOf(meeting)} with only `,
+                mm(swept.gapMm),
+                '; the house wants ',
+                mm(wanted),
+                '.',
+              ]
+            : [`${meeting.hatch.name} passes ${nameOf(meeting)} with `, mm(swept.gapMm), '.'],
+        }
+      }
+    }
+  },
+  remedies,
+})

@@ -1,0 +1,67 @@
+import { kitPoints } from '../../survey/fit/kit'
+import type { Survey } from '../../survey/survey'
+import { check, FIT_NEXT, practice, type Candidate, type RemedyStock } from '../check'
+import type { Finding } from '../finding'
+
+const SEVERITY = { refused: 'stop', findOut: 'findOut', mind: 'mind' } as const
+
+function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
+  const { partId } = finding.subject
+  const at = survey.racks.find(({ rack }) => rack.parts.some(({ id }) => id === partId))
+  const part = at?.rack.parts.find(({ id }) => id === partId)
+  if (!at || !part) return []
+  return stock.parts
+    .filter(
+      (other) =>
+        other.role === part.role &&
+        other.count === part.count &&
+        other.name !== part.name &&
+        (other.suits !== undefined || other.kit !== undefined) &&
+        !kitPoints(other, at.rack, survey.plan.vehicle, at.attachment).some(({ kind }) => kind === 'refused'),
+    )
+    .map((other) => ({
+      kind: 'swap',
+      say: [`Change to ${other.name}`],
+      command: { do: 'swapPart', partId: part.id, part: { ...other, id: part.id } },
+      rank: FIT_NEXT + (other.price ?? 0),
+    }))
+}
+
+/** Does every part's kit sheet allow this vehicle? */
+export const kitFit = check({
+  id: 'kit-fit',
+  title: 'Kits on this vehicle',
+  question:
+    'Is every foot and kit made for this vehicle: year, body, doors, trim, rail, and what it needs besides?',
+  formula: 'each point of the kit’s sheet against the vehicle; a point the vehicle is silent on is Find out',
+  source: practice('A lower trim may lack the points. Common practice, no source.'),
+  nothing: 'No part says which vehicles it is for.',
+  *run(survey) {
+    const { vehicle } = survey.plan
+    for (const { rack, attachment } of survey.racks)
+      for (const part of rack.parts) {
+        if (!part.kit && !part.suits) continue
+        const points = kitPoints(part, rack, vehicle, attachment)
+        const common = {
+          rule: 'kit-fit',
+          state: 'all',
+          subject: { placementIds: [], rackId: rack.id, partId: part.id },
+        } as const
+        for (const [i, point] of points.entries())
+          yield {
+            ...common,
+            id: `kit-fit ${part.id} ${i}`,
+            severity: SEVERITY[point.kind],
+            sentence: [`${part.name} ${point.say}.`],
+          }
+        if (points.length === 0)
+          yield {
+            ...common,
+            id: `kit-fit ${part.id}`,
+            severity: 'clear',
+            sentence: [`${part.name} is made for this vehicle.`],
+          }
+      }
+  },
+  remedies,
+})

@@ -1,0 +1,35 @@
+import { isLong } from '../../survey/fit/long-load'
+import { check, practice } from '../check'
+import { linesPlanned } from '../remedies/fittings'
+
+/** Are bow and stern lines planned for what is long? */
+export const lines = check({
+  id: 'lines',
+  title: 'Bow and stern lines',
+  question: 'Are a bow line and a stern line planned for every long load?',
+  formula: 'every load along the vehicle that is 2.4 m long or more',
+  source: practice(
+    'Long loads need bow and stern lines. Common practice, no source; local law may ask for more.',
+  ),
+  nothing: 'No long load is on the plan.',
+  *run(survey) {
+    for (const thing of survey.things) {
+      if (!isLong(thing)) continue
+      const has = thing.placement.lines ?? { bow: false, stern: false }
+      const missing = [has.bow ? '' : 'bow', has.stern ? '' : 'stern'].filter((each) => each !== '')
+      yield {
+        id: `lines ${thing.placement.id}`,
+        rule: 'lines',
+        state: 'road',
+        subject: { placementIds: [thing.placement.id] },
+        severity: missing.length > 0 ? 'mind' : 'clear',
+        sentence: [
+          missing.length > 0
+            ? `${thing.gear.name}: plan ${missing.join(' and ')} ${missing.length > 1 ? 'lines' : 'line'}.`
+            : `${thing.gear.name} has bow and stern lines planned.`,
+        ],
+      }
+    }
+  },
+  remedies: linesPlanned,
+})

@@ -1,0 +1,88 @@
+import { readingsSummary, type Measurement } from '../../plan/measurement'
+import type { Survey } from '../../survey/survey'
+import { check, FIT_NEXT, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm } from '../phrase'
+
+type Length = Extract<Measurement, { kind: 'length' }>
+
+/** The measurement of the room under a bar, and what the plan has for it. */
+function underBar(survey: Survey, measurement: Length) {
+  const { of } = measurement
+  const at = of.about === 'underBar' ? survey.bars.find(({ bar }) => bar.id === of.barId) : undefined
+  return at && { at, ...readingsSummary(measurement.readingsMm) }
+}
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const measurement = survey.plan.measurements.find(({ id }) => id === finding.subject.measurementId)
+  const found = measurement?.kind === 'length' ? underBar(survey, measurement) : undefined
+  if (!found) return []
+  const { typed: _, ...bar } = found.at.bar
+  return [
+    {
+      kind: 'change',
+      say: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name.toLowerCase()}`],
+      command: { do: 'setBar', bar: { ...bar, riseMm: Math.max(0, found.middleMm) } },
+      rank: FIT_NEXT,
+    },
+  ]
+}
+
+/** Do repeated readings agree, and do they agree with what the plan has? mm. */
+export const measuredFacts = check({
+  id: 'measured-facts',
+  title: 'Measurements',
+  question: 'Do repeated readings agree with each other, and with what the plan says?',
+  formula:
+    'greatest less least reading within the house’s tolerance; middle reading against the plan’s figure',
+  source: practice('Measure from the same feature, both sides, more than once. Common practice, no source.'),
+  nothing: 'Nothing was measured yet.',
+  *run(survey) {
+    const tolerance = survey.plan.rules.tolerancesMm.parallel
+    for (const measurement of survey.plan.measurements) {
+      if (measurement.kind !== 'length') continue
+      const { scatterMm } = readingsSummary(measurement.readingsMm)
+      const subject = { placementIds: [], measurementId: measurement.id }
+      const common = { rule: 'measured-facts', state: 'all', subject } as const
+      const found = underBar(survey, measurement)
+      const what =
+        measurement.of.about === 'other'
+          ? measurement.of.what
+          : found
+            ? `Room under ${found.at.bar.name.toLowerCase()}`
+            : measurement.datum
+      yield {
+        ...common,
+        id: `measured-facts scatter ${measurement.id}`,
+        severity: scatterMm > tolerance ? 'mind' : 'clear',
+        measured: mm(scatterMm),
+        limit: mm(tolerance),
+        margin: mm(tolerance - scatterMm),
+        sentence: [
+          `${what}: ${measurement.readingsMm.length} ${measurement.readingsMm.length === 1 ? 'reading' : 'readings'}, `,
+          mm(scatterMm),
+          ' apart',
+          scatterMm > tolerance ? ': measure again, from the same feature.' : '.',
+        ],
+      }
+      if (!found) continue
+      const off = found.middleMm - found.at.bar.riseMm
+      yield {
+        ...common,
+        id: `measured-facts plan ${measurement.id}`,
+        severity: Math.abs(off) > tolerance ? 'findOut' : 'clear',
+        measured: mm(found.middleMm),
+        limit: mm(found.at.bar.riseMm),
+        margin: mm(tolerance - Math.abs(off)),
+        sentence: [
+          `${what}: measured `,
+          mm(found.middleMm),
+          ', the plan has ',
+          mm(found.at.bar.riseMm),
+          Math.abs(off) > tolerance ? ': settle which it is.' : '.',
+        ],
+      }
+    }
+  },
+  remedies,
+})

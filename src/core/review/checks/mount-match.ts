@@ -1,0 +1,173 @@
+import type { ThingAt } from '../../survey/arrangement'
+import { adapterFor, matchThrough, type Match, type Short } from '../../survey/fit/match'
+import { offersFor, type OfferAt } from '../../survey/fit/offers'
+import type { Survey } from '../../survey/survey'
+import { check, practice, type Candidate, type RemedyStock } from '../check'
+import type { Finding } from '../finding'
+import { mm, type Phrase } from '../phrase'
+import { fittedWith } from '../remedies/fittings'
+import { takenOff } from '../remedies/moves'
+
+interface Held {
+  readonly at: OfferAt
+  readonly match: Match
+}
+
+const ORDER: Readonly<Record<Match['kind'], number>> = { doesNot: 0, fitsWith: 1, unknown: 2, fits: 3 }
+
+const widthOf = ({ box }: ThingAt) => box.y1 - box.y0
+
+/** How a thing is held at each place that holds it, the worst first. */
+function heldAt(survey: Survey, thing: ThingAt): Held[] {
+  const { mount } = thing.gear.fit
+  return offersFor(survey.plan.vehicle, survey, thing)
+    .map((at) => ({
+      at,
+      match: matchThrough(at.offer, mount, widthOf(thing), thing.placement.fitting ?? {}),
+    }))
+    .sort((a, b) => ORDER[a.match.kind] - ORDER[b.match.kind])
+}
+
+function byHowMuch({ what, haveMm, wantFromMm, wantToMm }: Short): Phrase {
+  const have: Phrase = [` (${what} is `, mm(haveMm), '; it takes ']
+  if (wantToMm === Infinity) return [...have, mm(wantFromMm), ' or more)']
+  return wantFromMm === wantToMm
+    ? [...have, mm(wantFromMm), ')']
+    : [...have, mm(wantFromMm), ' to ', mm(wantToMm), ')']
+}
+
+function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
+  const { name } = thing.gear
+  switch (match.kind) {
+    case 'doesNot':
+      return [
+        `${name} does not hold on ${at.name.toLowerCase()}: it ${match.why}`,
+        ...(match.short ? byHowMuch(match.short) : []),
+        '.',
+      ]
+    case 'unknown':
+      return [`${name} on ${at.name.toLowerCase()}: find out ${match.lacks}.`]
+    case 'fitsWith':
+      switch (match.change.kind) {
+        case 'bolt':
+          return [
+            `${name}: its ${match.change.thread} bolt of `,
+            mm(match.change.haveMm),
+            ' is too short for stack, washer, nut and two clear threads; it takes ',
+            mm(match.change.lengthMm),
+            '.',
+          ]
+        case 'nut':
+          return [
+            `${name}: ${at.name.toLowerCase()} takes its other nut, for a slot of `,
+            mm(match.change.slotMm),
+            '.',
+          ]
+        case 'hole':
+          return [
+            `${name} fits hole ${match.change.index + 1} of ${at.name.toLowerCase()}, not the one chosen.`,
+          ]
+        case 'adapter':
+          return [`${name} fits ${at.name.toLowerCase()} with ${match.change.adapter.name}.`]
+      }
+    // falls through: every change above returns
+    case 'fits':
+      return match.bolt
+        ? [
+            `${name} holds on ${at.name.toLowerCase()} with ${match.bolt.thread} bolts of `,
+            mm(match.bolt.lengthMm),
+            '.',
+          ]
+        : [`${name} holds on ${at.name.toLowerCase()}.`]
+  }
+}
+
+function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
+  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+  if (!thing) return []
+  const low = thing.gear.name.toLowerCase()
+  const held = heldAt(survey, thing)
+  const worst = held[0]
+  const off = takenOff(survey, thing)
+  if (!worst) return [off]
+  if (worst.match.kind === 'fitsWith') {
+    const { change } = worst.match
+    switch (change.kind) {
+      case 'bolt':
+        return [
+          fittedWith(thing, { boltMm: change.lengthMm }, [
+            `Use ${change.thread} bolts of `,
+            mm(change.lengthMm),
+            ` for ${low}`,
+          ]),
+          off,
+        ]
+      case 'nut':
+        return [
+          fittedWith(thing, { nutSlotMm: change.slotMm }, [
+            `Use ${low}’s nuts for a slot of `,
+            mm(change.slotMm),
+          ]),
+          off,
+        ]
+      case 'hole':
+        return [fittedWith(thing, { hole: change.index }, [`Put ${low} in hole ${change.index + 1}`]), off]
+      case 'adapter':
+        break
+    }
+  }
+  const adapter = adapterFor(worst.at.offer, thing.gear.fit.mount, widthOf(thing), stock.adapters ?? [])
+  return adapter
+    ? [fittedWith(thing, { adapter }, [`Put ${adapter.name} under ${low}`], adapter.price ?? 0), off]
+    : [off]
+}
+
+/** Does every mount close on its bar or enter its channel? Sizes in mm. */
+export const mountMatch = check({
+  id: 'mount-match',
+  title: 'Mounts',
+  question:
+    'Does every mount hold on what it stands on: clamp on bar, bolt in channel, slat, panel or place?',
+  formula:
+    'clamp: the bar’s section and the room under it within what the clamp takes; channel: slot and head room; bolt length ≥ stack + washer + nut + two threads, next standard length up',
+  source: practice(
+    'Bolt length and nut change with the bar. Thread sizes by ISO, from memory; the rule: common practice, no source.',
+  ),
+  nothing: 'Nothing is mounted.',
+  *run(survey) {
+    for (const thing of survey.things) {
+      const held = heldAt(survey, thing)
+      const [worst] = held
+      if (!worst) continue
+      const { match } = worst
+      const common = {
+        id: `mount-match ${thing.placement.id}`,
+        rule: 'mount-match',
+        state: 'all',
+        subject: {
+          placementIds: [thing.placement.id],
+          ...(worst.at.barId === undefined ? {} : { barId: worst.at.barId }),
+        },
+        sentence: sentenceOf(thing, worst),
+      } as const
+      if (match.kind === 'fits') yield { ...common, severity: 'clear' }
+      else if (match.kind === 'unknown') yield { ...common, severity: 'findOut' }
+      else {
+        const short = match.kind === 'doesNot' ? match.short : undefined
+        const edge = short && (short.haveMm < short.wantFromMm ? short.wantFromMm : short.wantToMm)
+        yield {
+          ...common,
+          severity: 'stop',
+          ...(short && edge !== undefined
+            ? {
+                measured: mm(short.haveMm),
+                limit: mm(edge),
+                margin: mm(-Math.abs(short.haveMm - edge)),
+              }
+            : {}),
+        }
+      }
+    }
+  },
+  remedies,
+})

@@ -1,0 +1,111 @@
+import type { ThingAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
+import { check, FIT_NEXT, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm } from '../phrase'
+import { moved, takenOff, upToMm } from '../remedies/moves'
+
+/** How far a thing falls short of the bar that it reaches least: mm, and to which end. */
+function missing(survey: Survey, thing: ThingAt) {
+  const { host } = thing.placement
+  if (host.on !== 'bars') return undefined
+  return survey.bars
+    .filter(({ bar }) => host.barIds.includes(bar.id))
+    .map((at) => {
+      const ahead = thing.box.x0 - at.bar.xMm
+      const behind = at.bar.xMm - thing.box.x1
+      return { at, byMm: Math.max(ahead, behind), forward: ahead > behind }
+    })
+    .reduce<{ at: (typeof survey.bars)[number]; byMm: number; forward: boolean } | undefined>(
+      (so, each) => (so && so.byMm >= each.byMm ? so : each),
+      undefined,
+    )
+}
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+  const short = thing && missing(survey, thing)
+  if (!thing || !short || thing.placement.host.on !== 'bars') return []
+  const reached = survey.bars.filter(
+    ({ bar, rack }) => rack.id === short.at.rack.id && bar.xMm >= thing.box.x0 && bar.xMm <= thing.box.x1,
+  )
+  return [
+    ...(short.byMm > 0 ? moved(survey, thing, (short.forward ? -1 : 1) * upToMm(short.byMm), 0) : []),
+    ...(reached.length > 1
+      ? [
+          {
+            kind: 'fit' as const,
+            say: [
+              `Mount ${thing.gear.name.toLowerCase()} on ${reached.map(({ bar }) => bar.name.toLowerCase()).join(' and ')}`,
+            ],
+            command: {
+              do: 'rehost' as const,
+              placementId: thing.placement.id,
+              host: { on: 'bars' as const, barIds: reached.map(({ bar }) => bar.id) },
+              xMm: thing.placement.xMm,
+              yMm: thing.placement.yMm,
+            },
+            rank: FIT_NEXT,
+          },
+        ]
+      : []),
+    takenOff(survey, thing),
+  ]
+}
+
+/** Does everything reach the bars that it is said to stand on, and are they as many as it asks for? */
+export const onItsBars = check({
+  id: 'on-its-bars',
+  title: 'On its bars',
+  question: 'Does everything reach every bar that holds it, and are they as many as its sheet asks?',
+  formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
+  source: practice('Common practice, no source.'),
+  nothing: 'Nothing stands on bars.',
+  *run(survey) {
+    for (const thing of survey.things) {
+      const { host } = thing.placement
+      const short = missing(survey, thing)
+      if (!short || host.on !== 'bars') continue
+      const { name, fit } = thing.gear
+      const subject = { placementIds: [thing.placement.id], barId: short.at.bar.id }
+      const common = {
+        id: `on-its-bars ${thing.placement.id}`,
+        rule: 'on-its-bars',
+        state: 'all',
+        subject,
+      } as const
+      const count = host.barIds.length
+      if (short.byMm > 1e-6)
+        yield {
+          ...common,
+          severity: 'stop',
+          margin: mm(-short.byMm),
+          sentence: [
+            `${name} ends `,
+            mm(short.byMm),
+            ` short of ${short.at.bar.name.toLowerCase()}, which is to hold it.`,
+          ],
+        }
+      else if (fit.bars && (count < fit.bars.from || count > fit.bars.to))
+        yield {
+          ...common,
+          severity: 'stop',
+          sentence: [
+            `${name} stands on ${count} ${count === 1 ? 'bar' : 'bars'}; it asks for ${fit.bars.from === fit.bars.to ? fit.bars.from : `${fit.bars.from} to ${fit.bars.to}`}.`,
+          ],
+        }
+      else
+        yield {
+          ...common,
+          severity: 'clear',
+          margin: mm(-short.byMm),
+          sentence: [
+            `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
+            mm(-short.byMm),
+            ' past the last.',
+          ],
+        }
+    }
+  },
+  remedies,
+})

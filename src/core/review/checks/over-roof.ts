@@ -1,0 +1,110 @@
+import type { Box, ThingAt } from '../../survey/arrangement'
+import { overlap, reachInto } from '../../survey/geometry/boxes'
+import { bodyTopUnder } from '../../survey/fit/roof-surface'
+import type { Survey } from '../../survey/survey'
+import { check, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm } from '../phrase'
+import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+
+interface Into {
+  readonly what: string
+  readonly intoMm: number
+  readonly box: Box | undefined
+}
+
+/** The bars and decks that a thing does not stand on, and that it shares space with. */
+function intoRacks(survey: Survey, thing: ThingAt): Into[] {
+  const found: Into[] = []
+  const meets = (what: string, box: Box) => {
+    if (!overlap(thing.box, box)) return
+    const { x, y, z } = reachInto(thing.box, box)
+    found.push({ what, intoMm: Math.min(x, y, z), box })
+  }
+  for (const { bar, box } of survey.bars) meets(bar.name.toLowerCase(), box)
+  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name.toLowerCase(), deck.box)
+  return found
+}
+
+/** How far a thing sinks into the vehicle's own roof or body; negative is what it clears by. mm. */
+function intoBody(survey: Survey, thing: ThingAt): number | undefined {
+  const top = bodyTopUnder(survey.plan.vehicle, survey.body, thing.box)
+  return top === undefined ? undefined : top - thing.box.z0
+}
+
+/** Things on panels and ladders hang beside the body, and what lies in another thing stands over it. */
+const overBody = ({ placement, parent }: ThingAt) =>
+  !parent && (placement.host.on === 'bars' || placement.host.on === 'deck')
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+  if (!thing) return []
+  const box = intoRacks(survey, thing)[0]?.box
+  return [
+    ...(box
+      ? [
+          ...moved(survey, thing, upToMm(box.x1 - thing.box.x0), 0),
+          ...moved(survey, thing, -upToMm(thing.box.x1 - box.x0), 0),
+          ...moved(survey, thing, 0, upToMm(box.y1 - thing.box.y0)),
+          ...moved(survey, thing, 0, -upToMm(thing.box.y1 - box.y0)),
+        ]
+      : [
+          ...moved(
+            survey,
+            thing,
+            upToMm(Math.max(0, survey.plan.vehicle.roof.toXMm + 200 - thing.box.x0)),
+            0,
+          ),
+        ]),
+    ...turnedAbout(thing),
+    ...flipped(thing),
+    takenOff(survey, thing),
+  ]
+}
+
+/** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
+export const overRoof = check({
+  id: 'over-roof',
+  title: 'Over roof and bars',
+  question: 'Does everything stand over the roof, the bars and the decks, and sink into none of them?',
+  formula:
+    'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars and decks not shared',
+  source: practice('Common practice, no source.'),
+  nothing: 'Nothing stands over the roof.',
+  *run(survey) {
+    for (const thing of survey.things) {
+      const sunk = overBody(thing) ? intoBody(survey, thing) : undefined
+      const racks = thing.parent ? [] : intoRacks(survey, thing)
+      const { name } = thing.gear
+      const common = {
+        id: `over-roof ${thing.placement.id}`,
+        rule: 'over-roof',
+        state: 'all',
+        subject: { placementIds: [thing.placement.id] },
+      } as const
+      const [first] = racks
+      if (first)
+        yield {
+          ...common,
+          severity: 'stop',
+          margin: mm(-first.intoMm),
+          sentence: [`${name} stands in ${first.what} by `, mm(first.intoMm), '.'],
+        }
+      else if (sunk !== undefined && sunk > 0.01)
+        yield {
+          ...common,
+          severity: 'stop',
+          margin: mm(-sunk),
+          sentence: [`${name} would sink `, mm(sunk), ' into the vehicle’s roof or body.'],
+        }
+      else if (sunk !== undefined)
+        yield {
+          ...common,
+          severity: 'clear',
+          margin: mm(-sunk),
+          sentence: [`${name} stands `, mm(-sunk), ' over the vehicle.'],
+        }
+    }
+  },
+  remedies,
+})

@@ -1,0 +1,115 @@
+import { nearest } from '../../survey/geometry/intervals'
+import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/fit/spread'
+import { onlyMembers, solveSpread } from '../../survey/fit/spread-problem'
+import type { Survey } from '../../survey/survey'
+import { check, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm, type Phrase } from '../phrase'
+import { barsMoved, takenOff, turnedAbout } from '../remedies/moves'
+
+const range = ({ from, to }: WantedSpread): Phrase => (from === to ? [mm(from)] : [mm(from), ' to ', mm(to)])
+
+const named = (members: readonly Member[]) => {
+  const names = members.map(({ name }) => name)
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`
+}
+
+/** By how much the vehicle's own places miss what one thing wants of a pair, mm. */
+function shortBy(
+  spreads: Spreads,
+  set: readonly Member[],
+): { pair: SpreadPair; byMm: number; able: number } | undefined {
+  if (set.length !== 2 || !set.some(({ kind }) => kind === 'vehicle')) return undefined
+  const able = solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
+  const id = set.find(({ kind }) => kind === 'thing')?.id
+  for (const pair of spreads.pairs) {
+    const want = pair.wants.find(({ member }) => member.id === id)
+    const possible = able?.between(spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear))
+    if (!want || !possible) continue
+    const middle = (want.from + want.to) / 2
+    const closest = nearest(possible, middle)
+    if (closest === undefined) continue
+    const byMm = Math.max(want.from - closest, closest - want.to)
+    if (byMm > 1e-6) return { pair, byMm, able: closest }
+  }
+  return undefined
+}
+
+function conflictFinding(spreads: Spreads, set: readonly Member[]): Finding {
+  const short = shortBy(spreads, set)
+  const thing = set.find(({ kind }) => kind === 'thing')
+  const sentence: Phrase =
+    short && thing
+      ? [
+          `The vehicle puts ${short.pair.front.bar.name.toLowerCase()} and ${short.pair.rear.bar.name.toLowerCase()} `,
+          mm(short.able),
+          ` apart at best: ${thing.name} cannot be had by `,
+          mm(short.byMm),
+          '.',
+        ]
+      : [`No spread suits ${named(set)} together: one of them has to give way.`]
+  return {
+    id: `spread conflict ${set.map(({ id }) => id).join(' ')}`,
+    severity: 'stop',
+    rule: 'spread',
+    state: 'all',
+    subject: { placementIds: set.filter(({ kind }) => kind === 'thing').map(({ id }) => id) },
+    ...(short ? { margin: mm(-short.byMm) } : {}),
+    sentence,
+  }
+}
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const things = finding.subject.placementIds.flatMap((id) => survey.thingById.get(id) ?? [])
+  return [
+    ...barsMoved(survey),
+    ...things.flatMap(turnedAbout),
+    ...things.map((thing) => takenOff(survey, thing)),
+  ]
+}
+
+/** Does the spread of the bars suit everything that stands on them? Centre to centre, mm. */
+export const spread = check({
+  id: 'spread',
+  title: 'Spread',
+  question: 'Does the spread of the bars suit everything on them, and can the vehicle give it?',
+  formula:
+    'what the vehicle leaves each bar ∩ what each thing wants from bar to neighbouring bar; empty: the smallest sets that conflict',
+  source: practice('The gear decides the spread. Common practice, no source.'),
+  nothing: 'Nothing asks for a spread.',
+  *run(survey) {
+    const spreads = survey.fit.spreads()
+    let wrong = false
+    for (const pair of spreads.pairs) {
+      const { front, rear, nowMm, wants } = pair
+      for (const want of wants) {
+        const over = Math.max(want.from - nowMm, nowMm - want.to)
+        const fits = over <= 1e-6
+        if (!fits) wrong = true
+        const common = {
+          id: `spread ${want.member.id} ${front.bar.id} ${rear.bar.id}`,
+          rule: 'spread',
+          state: 'all',
+          subject: { placementIds: [want.member.id], barId: rear.bar.id, rackId: rear.rack.id },
+          measured: mm(nowMm),
+          limit: mm(nowMm < want.from ? want.from : want.to),
+          margin: mm(-over),
+        } as const
+        const between: Phrase = [
+          mm(nowMm),
+          ` between ${front.bar.name.toLowerCase()} and ${rear.bar.name.toLowerCase()}; ${want.member.name} needs `,
+          ...range(want),
+        ]
+        yield fits
+          ? { ...common, severity: 'clear', sentence: [...between, '.'] }
+          : {
+              ...common,
+              severity: 'stop',
+              sentence: [...between, ': ', mm(over), nowMm < want.from ? ' too narrow.' : ' too wide.'],
+            }
+      }
+    }
+    if (wrong) for (const set of spreads.conflicts()) yield conflictFinding(spreads, set)
+  },
+  remedies,
+})

@@ -1,0 +1,149 @@
+import type { ThingAt } from '../../survey/arrangement'
+import { gapToCab, openedTent, opensToward } from '../../survey/fit/tent'
+import type { Survey } from '../../survey/survey'
+import { check, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm } from '../phrase'
+import { moved, turnedAbout, upToMm } from '../remedies/moves'
+
+const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+  if (!thing?.gear.opens) return []
+  const { coverGapMm } = thing.gear.opens
+  const gap = gapToCab(survey.plan.vehicle, survey.body, thing.box)
+  return [
+    ...(coverGapMm !== undefined && gap !== undefined && gap < coverGapMm
+      ? moved(survey, thing, upToMm(coverGapMm - gap), 0)
+      : []),
+    ...moved(survey, thing, 0, -middleY(thing)),
+    ...turnedAbout(thing),
+  ]
+}
+
+function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
+  const { opens, name, fit } = thing.gear
+  const opened = openedTent(thing)
+  const side = opensToward(thing)
+  if (!opens || !opened || side === undefined) return
+  const { rules, vehicle } = survey.plan
+  const subject = { placementIds: [thing.placement.id] }
+  const common = { rule: 'tent', state: 'parked', subject } as const
+  const id = (what: string) => `tent ${what} ${thing.placement.id}`
+
+  const wantsSide = rules.tentOpens === 'side'
+  const opensSide = side === 'left' || side === 'right'
+  yield {
+    ...common,
+    id: id('opens'),
+    severity: wantsSide === opensSide && side !== 'front' ? 'clear' : 'mind',
+    sentence: [
+      wantsSide === opensSide && side !== 'front'
+        ? `${name} opens to the ${side}, as the house has it.`
+        : `${name} opens to the ${side}; the house has tents open to the ${rules.tentOpens}.`,
+    ],
+  }
+  if (opens.ladder) {
+    const { fromMm, toMm } = opens.ladder.dropMm
+    const over = Math.max(fromMm - opened.dropMm, opened.dropMm - toMm)
+    yield {
+      ...common,
+      id: id('ladder'),
+      severity: over > 1e-6 ? 'stop' : 'clear',
+      measured: mm(opened.dropMm),
+      limit: mm(opened.dropMm < fromMm ? fromMm : toMm),
+      margin: mm(-over),
+      sentence: [
+        `${name}’s floor stands `,
+        mm(opened.dropMm),
+        ' over the ground; its ladder spans ',
+        mm(fromMm),
+        ' to ',
+        mm(toMm),
+        '.',
+      ],
+    }
+  }
+  const gap = opens.coverGapMm === undefined ? undefined : gapToCab(vehicle, survey.body, thing.box)
+  if (opens.coverGapMm !== undefined && gap !== undefined)
+    yield {
+      ...common,
+      id: id('cover'),
+      severity: gap < opens.coverGapMm - 1e-6 ? 'mind' : 'clear',
+      measured: mm(gap),
+      limit: mm(opens.coverGapMm),
+      margin: mm(gap - opens.coverGapMm),
+      sentence: [
+        `${name} stands `,
+        mm(gap),
+        ' behind the cab; reaching its cover takes ',
+        mm(opens.coverGapMm),
+        '.',
+      ],
+    }
+  const { mount } = fit
+  const across = thing.turn === 90 || thing.turn === 270
+  if (
+    mount.kind === 'bracket' &&
+    (mount.direction === 'across') !== across &&
+    thing.placement.host.on === 'bars'
+  ) {
+    const { barIds } = thing.placement.host
+    const usable = Math.min(
+      ...survey.bars.filter(({ bar }) => barIds.includes(bar.id)).map(({ bar }) => bar.usableMm),
+    )
+    const left = usable - mount.spacingMm.fromMm
+    yield {
+      ...common,
+      id: id('brackets'),
+      state: 'all',
+      severity: left < -1e-6 ? 'stop' : 'clear',
+      measured: mm(usable),
+      limit: mm(mount.spacingMm.fromMm),
+      margin: mm(left),
+      sentence: [
+        `${name}’s brackets lie across the vehicle as it stands: they need `,
+        mm(mount.spacingMm.fromMm),
+        ' of bar at least; the shorter bar offers ',
+        mm(usable),
+        '.',
+      ],
+    }
+  }
+  const off = Math.abs(middleY(thing))
+  yield {
+    ...common,
+    id: id('centred'),
+    state: 'all',
+    severity: off > rules.tolerancesMm.parallel ? 'mind' : 'clear',
+    measured: mm(off),
+    limit: mm(rules.tolerancesMm.parallel),
+    sentence:
+      off > rules.tolerancesMm.parallel
+        ? [
+            `${name} stands `,
+            mm(off),
+            ` off the centreline, to the ${middleY(thing) < 0 ? 'left' : 'right'}.`,
+          ]
+        : [`${name} stands on the centreline. Lift it closed, its cover on.`],
+  }
+}
+
+/** Does a tent open where the house wants it, reach the ground with its ladder, and leave its cover in reach? mm. */
+export const tent = check({
+  id: 'tent',
+  title: 'Tents',
+  question:
+    'Does every tent open to the right side, is its ladder long enough, its cover in reach, and is it centred?',
+  formula:
+    'drop from the opened floor to the ground within the ladder’s range; room to the cab ≥ what the cover takes; brackets against the usable width; middle within the house’s tolerance',
+  source: practice(
+    'A tent opening over the tailgate blocks it; one opening to the side does not. Common practice, no source.',
+  ),
+  nothing: 'No tent is on the plan, or none says how it opens.',
+  *run(survey) {
+    for (const thing of survey.things) yield* ofTent(survey, thing)
+  },
+  remedies,
+})

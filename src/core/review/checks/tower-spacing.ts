@@ -1,0 +1,97 @@
+import { towerSpacing } from '../../survey/fit/tower-spacing'
+import type { Survey } from '../../survey/survey'
+import { check, MOVE_FIRST, practice, type Candidate } from '../check'
+import type { Finding } from '../finding'
+import { mm, type Phrase } from '../phrase'
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
+  const rack = survey.racks.find((each) => each.rack.id === at?.rack.id)
+  const spacing = at && rack && towerSpacing(rack, at)
+  if (!at || spacing?.kind !== 'given' || at.bar.feetYMm.length !== 2) return []
+  const half = spacing.feet.towerMm / 2
+  const { typed: _, ...bar } = at.bar
+  return [
+    {
+      kind: 'move',
+      say: [`Set the feet of ${at.bar.name.toLowerCase()} `, mm(spacing.feet.towerMm), ' apart, evenly'],
+      command: { do: 'setBar', bar: { ...bar, feetYMm: [-half, half] } },
+      rank: MOVE_FIRST + Math.abs(spacing.nowMm - spacing.feet.towerMm),
+    },
+  ]
+}
+
+/** Do the feet stand as the fit sheet says, evenly? mm. */
+export const towerSpacingCheck = check({
+  id: 'tower-spacing',
+  title: 'Tower spacing',
+  question:
+    'Do the feet of every bar stand as far apart as its fit sheet says, evenly, from the row for its profile?',
+  formula:
+    'mark at each end = (bar length − tower spacing) / 2, to the foot’s centre; the overhang is taped from its edge to inside the cap',
+  source: practice(
+    'Bar length and tower spacing: each end half of what is left. Common practice, no source.',
+  ),
+  nothing: 'No rack has a fit sheet with tower spacings.',
+  *run(survey) {
+    const tolerance = survey.plan.rules.tolerancesMm.parallel
+    for (const rack of survey.racks)
+      for (const at of rack.bars) {
+        const spacing = towerSpacing(rack, at)
+        if (spacing.kind === 'noSheet') continue
+        const { bar } = at
+        const common = {
+          id: `tower-spacing ${bar.id}`,
+          rule: 'tower-spacing',
+          state: 'all',
+          subject: { placementIds: [], barId: bar.id, rackId: rack.rack.id },
+        } as const
+        if (spacing.kind === 'refused') {
+          yield {
+            ...common,
+            severity: 'findOut',
+            sentence: [
+              `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name.toLowerCase()} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
+            ],
+          }
+          continue
+        }
+        const { feet, nowMm, offCentreMm } = spacing
+        const off = Math.abs(nowMm - feet.towerMm)
+        const marks: Phrase = [
+          'mark each end at ',
+          mm(feet.fromEndMm),
+          ' to the foot’s centre',
+          ...(feet.overhangMm === undefined ? [] : [', overhang from its edge ', mm(feet.overhangMm)]),
+        ]
+        const measures = { measured: mm(nowMm), limit: mm(feet.towerMm) }
+        if (off > tolerance || Math.abs(offCentreMm) > tolerance)
+          yield {
+            ...common,
+            ...measures,
+            severity: 'stop',
+            margin: mm(-Math.max(off, Math.abs(offCentreMm))),
+            sentence: [
+              `${bar.name}’s feet stand `,
+              mm(nowMm),
+              ...(Math.abs(offCentreMm) > tolerance
+                ? [' apart, ', mm(Math.abs(offCentreMm)), ' off centre']
+                : [' apart']),
+              '; the fit sheet says ',
+              mm(feet.towerMm),
+              ': ',
+              ...marks,
+              '.',
+            ],
+          }
+        else
+          yield {
+            ...common,
+            ...measures,
+            severity: 'clear',
+            sentence: [`${bar.name}’s feet stand as the fit sheet says; `, ...marks, '.'],
+          }
+      }
+  },
+  remedies,
+})

@@ -1,0 +1,130 @@
+import type { ThingAt } from '../../survey/arrangement'
+import { contactsKnown, contactYs } from '../../survey/fit/contacts'
+import type { Survey } from '../../survey/survey'
+import { check, practice, type Candidate, type RemedyStock } from '../check'
+import type { Finding } from '../finding'
+import { mm } from '../phrase'
+import { longerBars } from '../remedies/longer-bars'
+import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+
+interface Span {
+  readonly name: string
+  readonly barId: string | undefined
+  readonly from: number
+  readonly to: number
+}
+
+/** What a thing may stand on across the vehicle: each bar's usable width, or its deck's. */
+function spansOf(survey: Survey, thing: ThingAt): Span[] {
+  const { host } = thing.placement
+  if (host.on === 'bars')
+    return survey.bars
+      .filter(({ bar }) => host.barIds.includes(bar.id))
+      .map(({ bar, usableY }) => ({ name: bar.name, barId: bar.id, from: usableY[0], to: usableY[1] }))
+  if (host.on !== 'deck') return []
+  const rack = survey.racks.find(({ rack: each }) => each.id === host.rackId)
+  return rack?.deck
+    ? [{ name: rack.rack.name, barId: undefined, from: rack.deck.box.y0, to: rack.deck.box.y1 }]
+    : []
+}
+
+/** How far a thing's contacts stand past a span, and to which side. */
+function past(thing: ThingAt, span: Span): { readonly mm: number; readonly side: -1 | 1 } {
+  const ys = contactYs(thing)
+  const left = span.from - Math.min(...ys)
+  const right = Math.max(...ys) - span.to
+  return left > right ? { mm: left, side: -1 } : { mm: right, side: 1 }
+}
+
+/** The bar that rules: where the contacts stand furthest past, or nearest to the end. */
+function worstSpan(survey: Survey, thing: ThingAt) {
+  return spansOf(survey, thing)
+    .map((span) => ({ span, over: past(thing, span) }))
+    .reduce<{ span: Span; over: ReturnType<typeof past> } | undefined>(
+      (so, each) => (so && so.over.mm >= each.over.mm ? so : each),
+      undefined,
+    )
+}
+
+/** What lies straight on the bars touches them with its sides; a carrier's mounts may stand further in. */
+const touchesWithSides = ({ gear }: ThingAt) =>
+  gear.fit.mount.kind === 'strap' || gear.fit.mount.kind === 'none'
+
+function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
+  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+  const worst = thing && worstSpan(survey, thing)
+  if (!thing || !worst) return []
+  return [
+    ...moved(survey, thing, 0, -worst.over.side * upToMm(worst.over.mm)),
+    ...turnedAbout(thing),
+    ...flipped(thing),
+    ...longerBars(
+      survey,
+      thing.placement.host.on === 'bars' ? thing.placement.host.barIds : [],
+      stock,
+      ({ usableMm }) => usableMm >= Math.max(...contactYs(thing).map(Math.abs)) * 2,
+    ),
+    takenOff(survey, thing),
+  ]
+}
+
+/** Do all contacts lie within the usable width of every bar they touch? mm. */
+export const usableWidth = check({
+  id: 'usable-width',
+  title: 'Width',
+  question: 'Does everything stand within the usable width of the shortest bar that it touches?',
+  formula:
+    'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
+  source: practice('The shorter bar rules. Common practice, no source.'),
+  nothing: 'Nothing stands on bars or a deck.',
+  *run(survey) {
+    for (const thing of survey.things) {
+      const worst = worstSpan(survey, thing)
+      if (!worst) continue
+      const { span, over } = worst
+      const { name } = thing.gear
+      const side = over.side < 0 ? 'left' : 'right'
+      const common = {
+        id: `usable-width ${thing.placement.id}`,
+        rule: 'usable-width',
+        state: 'all',
+        subject: {
+          placementIds: [thing.placement.id],
+          ...(span.barId === undefined ? {} : { barId: span.barId }),
+        },
+        margin: mm(-over.mm),
+      } as const
+      if (over.mm <= 1e-6)
+        yield {
+          ...common,
+          severity: 'clear',
+          sentence: [
+            `${name} stands within ${span.name.toLowerCase()} with `,
+            mm(-over.mm),
+            ` to spare on the ${side}.`,
+          ],
+        }
+      else if (contactsKnown(thing) || touchesWithSides(thing))
+        yield {
+          ...common,
+          severity: 'stop',
+          sentence: [
+            `${name} stands `,
+            mm(over.mm),
+            ` past what ${span.name.toLowerCase()} offers on the ${side}.`,
+          ],
+        }
+      else
+        yield {
+          ...common,
+          severity: 'findOut',
+          sentence: [
+            `${name} reaches `,
+            mm(over.mm),
+            ` past what ${span.name.toLowerCase()} offers on the ${side}: find out where its mounts touch the bar, on its sheet.`,
+          ],
+        }
+    }
+  },
+  remedies,
+})

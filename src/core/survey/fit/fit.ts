@@ -1,0 +1,35 @@
+import type { Plan } from '../../plan/plan'
+import type { Arrangement } from '../arrangement'
+import { gatesOf, type GateAt } from './gates'
+import { paneMeetings, swingMeetings, type PaneMeeting, type SwingMeeting } from './meetings'
+import { nearOnes, type Near } from './space'
+import { spreadsOf, type Spreads } from './spread'
+import { rackWidths, type RackWidth } from './width'
+
+/** What mounts where, and what is in whose way. Each part is computed when it is first asked for. */
+export interface Fit {
+  spreads(): Spreads
+  widths(): readonly RackWidth[]
+  near(): readonly Near[]
+  swings(): readonly SwingMeeting[]
+  panes(): readonly PaneMeeting[]
+  gates(): readonly GateAt[]
+}
+
+function once<T>(compute: () => T): () => T {
+  let known: { readonly value: T } | undefined
+  return () => (known ??= { value: compute() }).value
+}
+
+/** The fit of everything on a plan. */
+export function fitOf(plan: Plan, arrangement: Arrangement): Fit {
+  const { between } = plan.rules.gapsMm
+  return {
+    spreads: once(() => spreadsOf(plan, arrangement)),
+    widths: once(() => rackWidths(arrangement, between)),
+    near: once(() => nearOnes(arrangement.things, between)),
+    swings: once(() => swingMeetings(plan.vehicle, arrangement)),
+    panes: once(() => paneMeetings(plan.vehicle, arrangement)),
+    gates: once(() => gatesOf(plan)),
+  }
+}

@@ -1,0 +1,126 @@
+import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import type { Arrangement, Box, ThingAt } from '../arrangement'
+import type { Swept, Swing } from '../geometry/sweep'
+import {
+  sharesWidth,
+  sideGap,
+  sideOf,
+  slideBox,
+  sweptBy,
+  swingsOf,
+  tiltOf,
+  type Hatch,
+  type Sunroof,
+} from './swings'
+import { openedTent } from './tent'
+import { sweepAgainst } from '../geometry/sweep'
+
+/** Something that a moving part of the vehicle may meet. */
+export interface Met {
+  readonly kind: 'thing' | 'bar' | 'deck' | 'tentFloor' | 'tentLadder'
+  readonly id: string
+  readonly name: string
+  readonly box: Box
+  readonly thing: ThingAt | undefined
+}
+
+/** A hatch or tailgate on its whole way, against one thing. */
+export interface SwingMeeting {
+  readonly hatch: Hatch
+  readonly swings: readonly Swing[]
+  readonly met: Met
+  readonly swept: Swept
+}
+
+/** A sunroof's pane, tilting or sliding outside, against one thing. Gap in mm. */
+export interface PaneMeeting {
+  readonly sunroof: Sunroof
+  readonly way: 'tilts' | 'slides'
+  readonly met: Met
+  readonly touchesAtDeg: number | undefined
+  readonly gapMm: number
+}
+
+/** Everything that stands about the roof: things in the open, bars and decks. */
+function standing(arrangement: Arrangement): Met[] {
+  const things = arrangement.things
+    .filter(({ placement }) => placement.host.on !== 'ladder')
+    .map((thing): Met => ({
+      kind: 'thing',
+      id: thing.placement.id,
+      name: thing.gear.name,
+      box: thing.box,
+      thing,
+    }))
+  const bars = arrangement.bars.map((at): Met => ({
+    kind: 'bar',
+    id: at.bar.id,
+    name: at.bar.name,
+    box: at.box,
+    thing: undefined,
+  }))
+  const decks = arrangement.racks.flatMap(({ rack, deck }): Met[] =>
+    deck ? [{ kind: 'deck', id: rack.id, name: rack.name, box: deck.box, thing: undefined }] : [],
+  )
+  return [...things, ...bars, ...decks]
+}
+
+/** What opened tents take besides: their floor and their ladder. */
+function opened(arrangement: Arrangement): Met[] {
+  return arrangement.things.flatMap((thing): Met[] => {
+    const tent = openedTent(thing)
+    if (!tent) return []
+    const common = { id: thing.placement.id, name: thing.gear.name, thing }
+    return [
+      { ...common, kind: 'tentFloor', box: tent.floor },
+      ...(tent.ladder ? [{ ...common, kind: 'tentLadder' as const, box: tent.ladder }] : []),
+    ]
+  })
+}
+
+const isHatch = (obstacle: Obstacle): obstacle is Hatch =>
+  obstacle.kind === 'hatch' || obstacle.kind === 'tailgate'
+
+/** Every hatch and tailgate against everything that shares width with it. A rack's own ladder hangs on the hatch and turns with it. */
+export function swingMeetings(vehicle: Vehicle, arrangement: Arrangement): SwingMeeting[] {
+  const hatches = vehicle.obstacles.filter(isHatch)
+  if (hatches.length === 0) return []
+  const all = [...standing(arrangement), ...opened(arrangement)]
+  return hatches.flatMap((hatch) => {
+    const swings = swingsOf(hatch, vehicle.obstacles)
+    return all
+      .filter((met) => sharesWidth(met.box, hatch.halfWidthMm))
+      .map((met) => ({ hatch, swings, met, swept: sweptBy(swings, met.box) }))
+  })
+}
+
+/** Every sunroof that moves outside against everything over it. */
+export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement): PaneMeeting[] {
+  const all = standing(arrangement)
+  return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
+    if (sunroof.kind !== 'sunroof') return []
+    const over = all.filter((met) => sharesWidth(met.box, sunroof.widthMm / 2))
+    const tilt = tiltOf(sunroof, vehicle.heightMm)
+    const slide = slideBox(sunroof, vehicle.heightMm)
+    return over.flatMap((met): PaneMeeting[] => {
+      const swept = tilt && sweepAgainst(tilt, sideOf(met.box))
+      const gap = slide && sideGap(slide, met.box)
+      return [
+        ...(swept
+          ? [
+              {
+                sunroof,
+                way: 'tilts' as const,
+                met,
+                touchesAtDeg: swept.kind === 'touches' ? swept.atDeg : undefined,
+                gapMm: swept.kind === 'touches' ? 0 : swept.gapMm,
+              },
+            ]
+          : []),
+        ...(gap === undefined
+          ? []
+          : [{ sunroof, way: 'slides' as const, met, touchesAtDeg: gap <= 0 ? 0 : undefined, gapMm: gap }]),
+      ]
+    })
+  })
+}
