@@ -1,10 +1,16 @@
 import { newPlan } from '@/core/plan/new-plan'
 import type { Gear } from '@/core/plan/gear'
 import type { Plan } from '@/core/plan/plan'
+import type { Rack } from '@/core/plan/rack'
+import { DEFAULT_HOUSE_RULES } from '@/core/rules/house'
 import { contents, guess, inPlace, maker, onBars, onDeck, sleepers, weighed } from './compose'
-import * as g from './gear'
+import * as camp from './gear/camp'
+import * as cargo from './gear/cargo'
+import * as carriers from './gear/carriers'
 import * as r from './racks'
 import * as v from './vehicles'
+
+const g = { ...carriers, ...camp, ...cargo }
 
 /**
  * The demo: Gannet Quay Outfitting, an invented yard in an invented harbour town. It runs a sea-boat school,
@@ -21,9 +27,10 @@ function job(
     note?: string
     gear: Gear[]
     placements: Plan['placements']
+    measurements?: Plan['measurements']
   },
 ): Plan {
-  const { number, customer, due, note, gear, placements, ...start } = rest
+  const { number, customer, due, note, gear, placements, measurements, ...start } = rest
   return {
     ...newPlan({
       id,
@@ -38,12 +45,22 @@ function job(
     }),
     gear,
     placements,
+    measurements: measurements ?? [],
   }
 }
 
 const quayGarage = { id: 'quay-garage', name: 'Quay garage', heightMm: 2100 }
 const yardGate = { id: 'yard-gate', name: 'Yard gate', heightMm: 3200 }
 const carPark = { id: 'car-park', name: 'Harbour car park', heightMm: 2400 }
+/** A rack with its two bars put elsewhere. */
+function spacedTo(rack: Rack, ...xs: number[]): Rack {
+  return rack.kind === 'bars'
+    ? { ...rack, bars: rack.bars.map((bar, i) => ({ ...bar, xMm: xs[i] ?? bar.xMm })) }
+    : rack
+}
+
+/** A line at either end. */
+const BOTH_LINES = { bow: true, stern: true }
 const wing = ['wing-front', 'wing-rear']
 const allVan = ['van-front', 'van-middle', 'van-rear']
 
@@ -60,7 +77,7 @@ export const boatAndBox = job('demo-boat-and-box', 'A boat and the long box', {
       loads: [contents('contents', 'Box contents', maker(25.7))],
     }),
     onBars('cradles', 'cradles', wing, 810, 370),
-    inPlace('sea-boat', 'sea-boat', 'cradles', 'saddle', { xMm: -60 }),
+    inPlace('sea-boat', 'sea-boat', 'cradles', 'saddle', { xMm: -60, lines: BOTH_LINES }),
   ],
 })
 
@@ -122,13 +139,15 @@ export const twinSpan = job('demo-twin-span', 'Double boat over cab and bed', {
   due: '2027-03-19',
   vehicle: v.pickup,
   racks: [r.cabBars, r.bedRack],
+  rules: { ...DEFAULT_HOUSE_RULES, localRules: 'gb' },
   clearances: [yardGate],
   gear: [g.doubleBoat, g.seaBoat],
   placements: [
-    onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 285, {
+    onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 275, {
+      lines: BOTH_LINES,
       loads: [contents('paddles', 'Paddles and vests', guess(16))],
     }),
-    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -360),
+    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -355, { lines: BOTH_LINES }),
   ],
 })
 
@@ -141,11 +160,11 @@ export const yardVan = job('demo-yard-van', 'Yard van, full summer load', {
   clearances: [yardGate],
   gear: [g.ladderThree, g.lumber, g.seaBoat, g.toolClamps, g.spade],
   placements: [
-    onBars('ladder', 'ladder-three', allVan, 1780, -545),
-    onBars('lumber', 'lumber', allVan, 1800, 395),
-    onBars('boat', 'sea-boat', allVan, 1700, -40),
-    onBars('clamps', 'tool-clamps', ['van-front'], 620, 650),
-    inPlace('spade', 'spade', 'clamps', 'clamp'),
+    onBars('ladder', 'ladder-three', allVan, 1780, -545, { lines: BOTH_LINES }),
+    onBars('lumber', 'lumber', allVan, 1800, 395, { lines: BOTH_LINES }),
+    onBars('boat', 'sea-boat', allVan, 1700, -40, { lines: BOTH_LINES }),
+    onBars('clamps', 'tool-clamps', ['van-front'], 620, 650, { fitting: { nutSlotMm: 11 } }),
+    inPlace('spade', 'spade', 'clamps', 'clamp', { fitting: { hole: 1 } }),
   ],
 })
 
@@ -156,6 +175,34 @@ export const ladderJob = job('demo-ladder', 'Awning and hatch ladder', {
   racks: [r.flushBars, r.hatchLadder],
   clearances: [carPark],
   gear: [g.sideAwning, g.shortBox, g.fitter],
+  measurements: [
+    {
+      kind: 'length',
+      id: 'seam-reading',
+      of: { about: 'gate', owner: 'rack', ownerId: 'hatch-ladder', gateId: 'seam' },
+      datum: 'roof edge to hatch edge, at the ladder',
+      readingsMm: [7, 7.5, 7],
+      by: 'Yard',
+      on: '2026-11-18',
+    },
+    {
+      kind: 'length',
+      id: 'sealant-reading',
+      of: { about: 'gate', owner: 'rack', ownerId: 'hatch-ladder', gateId: 'sealant' },
+      datum: 'seam floor to top of the bead',
+      readingsMm: [3.4],
+      by: 'Yard',
+      on: '2026-11-18',
+    },
+    {
+      kind: 'gauge',
+      id: 'edge-reading',
+      of: { about: 'gate', owner: 'rack', ownerId: 'hatch-ladder', gateId: 'edge' },
+      went: 'go',
+      by: 'Yard',
+      on: '2026-11-18',
+    },
+  ],
   placements: [
     onBars('awning', 'side-awning', ['flush-front', 'flush-rear'], 1000, 430),
     onBars('short-box', 'short-box', ['flush-front', 'flush-rear'], 960, -75, {
@@ -174,7 +221,16 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
   vehicle: v.offRoader,
   racks: [r.frameRack],
   clearances: [yardGate],
-  gear: [g.spareWheel, g.canMount, g.fuelCan, g.waterCan, g.basket, g.tripodCase, g.gearBag, g.sideAwning],
+  gear: [
+    g.spareWheel,
+    g.canMount,
+    g.fuelCan,
+    g.waterCan,
+    g.deckBasket,
+    g.tripodCase,
+    g.gearBag,
+    g.sideAwning,
+  ],
   placements: [
     onDeck('wheel', 'spare-wheel', 'frame', 2290, 0),
     onDeck('fuel-mount', 'can-mount', 'frame', 400, -520),
@@ -194,12 +250,81 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
         { id: 'water', name: 'Water', when: 'always', what: { kind: 'fluid', fluid: 'water', litres: 20 } },
       ],
     }),
-    onDeck('basket', 'basket', 'frame', 1240, 0, { loads: [contents('food', 'Food boxes', weighed(23))] }),
+    onDeck('basket', 'deck-basket', 'frame', 1240, 0, {
+      loads: [contents('food', 'Food boxes', weighed(23))],
+    }),
     inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: 250 }),
     inPlace('bag', 'gear-bag', 'basket', 'floor', {
       yMm: -200,
       loads: [contents('ropes', 'Ropes', weighed(8))],
     }),
+  ],
+})
+
+export const hatchJob = job('demo-hatch', 'Wide box under the hatch', {
+  number: '0438',
+  customer: 'Rental yard',
+  due: '2027-04-16',
+  vehicle: v.wideEstate,
+  racks: [r.lowBars],
+  clearances: [carPark],
+  gear: [g.shortBox],
+  placements: [
+    onBars('short-box', 'short-box', ['low-front', 'low-rear'], 1905, 0, {
+      loads: [contents('tents', 'Tents and mats', weighed(19))],
+    }),
+  ],
+})
+
+export const pointsJob = job('demo-points', 'Long box on a short roof', {
+  number: '0439',
+  customer: 'Sea-boat school',
+  vehicle: v.pointSaloon,
+  racks: [r.pointBars],
+  clearances: [quayGarage],
+  gear: [g.longBox],
+  placements: [onBars('long-box', 'long-box', ['points-front', 'points-rear'], 640, 0)],
+})
+
+export const threeSpreads = job('demo-three', 'Box, bike and boat on one spread', {
+  number: '0441',
+  customer: 'Rental yard',
+  vehicle: v.estate,
+  racks: [spacedTo(r.wingBars, 430, 1230)],
+  clearances: [yardGate],
+  gear: [g.cradles, g.bikeTray, g.edgeCarrier],
+  placements: [
+    onBars('cradles', 'cradles', wing, 810, -330),
+    onBars('tray', 'bike-tray', wing, 810, -30),
+    onBars('edge', 'edge-carrier', wing, 810, 260),
+  ],
+})
+
+export const bedTentJob = job('demo-bed-tent', 'Bed tent over the tailgate', {
+  number: '0442',
+  customer: 'Ridge-survey crew',
+  due: '2027-05-21',
+  vehicle: v.pickup,
+  racks: [r.bedRack],
+  clearances: [yardGate],
+  gear: [g.bedTent],
+  placements: [
+    onBars('tent', 'bed-tent', ['bed-front', 'bed-rear'], 2290, 0, {
+      loads: [sleepers(2, maker(80))],
+    }),
+  ],
+})
+
+export const podJob = job('demo-pod', 'Pod with thin clamps on heavy bars', {
+  number: '0444',
+  customer: 'Rental yard',
+  vehicle: v.van,
+  racks: [r.vanBars],
+  clearances: [yardGate],
+  gear: [g.cargoPod, g.loadStops],
+  placements: [
+    onBars('pod', 'cargo-pod', ['van-middle', 'van-rear'], 2360, 0),
+    onBars('stops', 'load-stops', ['van-front'], 620, 600),
   ],
 })
 
@@ -213,4 +338,9 @@ export const DEMO_PLANS: readonly Plan[] = [
   yardVan,
   ladderJob,
   frameJob,
+  hatchJob,
+  pointsJob,
+  threeSpreads,
+  bedTentJob,
+  podJob,
 ]

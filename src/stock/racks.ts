@@ -1,4 +1,4 @@
-import type { Part, Rack } from '@/core/plan/rack'
+import type { Bar, Part, Rack } from '@/core/plan/rack'
 import { AERO, bar, HEAVY, part, sheet, SQUARE, together } from './compose'
 
 /** Invented racks: parts with figures of their own, made for the demo's vehicles. */
@@ -39,6 +39,18 @@ export const squareBars: Rack = {
   kind: 'bars',
   name: 'Square bars on door-frame feet',
   attachmentId: 'hatchback-doors',
+  footWidthMm: 70,
+  fitSheet: {
+    source: { kind: 'sheet', page: '4' },
+    rows: [
+      {
+        profile: 'square',
+        towerMm: { front: 1010, rear: 1000 },
+        xMm: { front: 310, rear: 1030, within: 5 },
+      },
+      { profile: 'aero', towerMm: { front: 1004, rear: 994 } },
+    ],
+  },
   bars: [
     bar('square-front', 'Front bar', 310, 1180, 505, 75, SQUARE),
     bar('square-rear', 'Rear bar', 1030, 1150, 500, 75, SQUARE),
@@ -54,7 +66,10 @@ export const squareBars: Rack = {
       66,
     ),
     part('square-feet', 'feet', 'Door-frame feet', 4, 0.9, { by: 'own', ratings: [] }, 139),
-    part('square-kit', 'fitKit', 'Fit kit, door hooks and pads', 1, 0.8, together('the feet'), 58),
+    {
+      ...part('square-kit', 'fitKit', 'Fit kit, door hooks and pads', 1, 0.8, together('the feet'), 58),
+      kit: { bodies: ['smallHatchback'], years: { from: 2017 }, doors: [5] },
+    },
   ],
 }
 
@@ -96,8 +111,8 @@ export const cabBars: Rack = {
   name: 'Cab rack',
   attachmentId: 'pickup-cab-rails',
   bars: [
-    bar('cab-front', 'Cab front bar', 330, 1330, 540, 80, AERO),
-    bar('cab-rear', 'Cab rear bar', 1080, 1330, 540, 80, AERO),
+    { ...bar('cab-front', 'Cab front bar', 330, 1330, 540, 80, AERO), usableMm: 1270 },
+    { ...bar('cab-rear', 'Cab rear bar', 1080, 1330, 540, 80, AERO), usableMm: 1270 },
   ],
   parts: [
     part(
@@ -127,6 +142,7 @@ export const bedRack: Rack = {
   name: 'Bed rack',
   attachmentId: 'pickup-bed-rails',
   sideHeightMm: 420,
+  panelGrid: { pitchMm: 50, columns: 24, rows: 6 },
   bars: [
     bar('bed-front', 'Bed front bar', 1820, 1480, 700, 715, HEAVY),
     bar('bed-rear', 'Bed rear bar', 2760, 1480, 700, 715, HEAVY),
@@ -176,7 +192,7 @@ export const gutterPlatform: Rack = {
   kind: 'platform',
   name: 'Slat platform on gutter feet',
   attachmentId: 'off-roader-gutters',
-  deck: { xMm: 1400, yMm: 0, lengthMm: 2200, widthMm: 1420, heightMm: 45 },
+  deck: { xMm: 1400, yMm: 0, lengthMm: 2200, widthMm: 1420, heightMm: 45, slatSlotMm: 11 },
   bars: [
     bar('platform-1', 'Front beam', 520, 1420, 700, 70, HEAVY),
     bar('platform-2', 'Middle beam', 1400, 1420, 700, 70, HEAVY),
@@ -209,7 +225,7 @@ export const frameRack: Rack = {
   kind: 'frame',
   name: 'Frame rack',
   attachmentId: 'off-roader-frame',
-  deck: { xMm: 1450, yMm: 0, lengthMm: 2500, widthMm: 1500, heightMm: 50 },
+  deck: { xMm: 1450, yMm: 0, lengthMm: 2500, widthMm: 1500, heightMm: 50, slatSlotMm: 11 },
   bars: [
     bar('frame-front', 'Front hoop', 450, 1640, 800, 90, HEAVY),
     bar('frame-rear', 'Rear hoop', 2450, 1640, 800, 90, HEAVY),
@@ -256,6 +272,39 @@ export const hatchLadder: Rack = {
   kind: 'ladder',
   name: 'Hatch ladder',
   attachmentId: 'tall-wagon-hatch',
+  gates: [
+    {
+      id: 'seam',
+      question: 'Gap at the hatch seam',
+      ask: { kind: 'length', fromMm: 5, toMm: 30, datum: 'roof edge to hatch edge, at the ladder' },
+    },
+    {
+      id: 'sealant',
+      question: 'Thickness of the sealant in the seam',
+      ask: { kind: 'length', fromMm: 0, toMm: 4, softToMm: 3, datum: 'seam floor to top of the bead' },
+      implies: {
+        gateId: 'seam',
+        plusFromMm: 2,
+        plusToMm: 30,
+        why: 'the seam is at least 2 mm wider than its bead',
+      },
+    },
+    {
+      id: 'spoiler-gap',
+      question: 'Gap from rack to spoiler',
+      ask: { kind: 'length', fromMm: 60, toMm: 400, datum: 'rear bar to front edge of the spoiler' },
+    },
+    {
+      id: 'edge',
+      question: 'Hook over the hatch edge',
+      ask: { kind: 'gauge', gauge: 'a 6 mm hex key', must: 'go' },
+    },
+    {
+      id: 'helper',
+      question: 'Who steps on the hook to seat it',
+      ask: { kind: 'mass', fromKg: 77, toKg: 90 },
+    },
+  ],
   when: 'parked',
   topZMm: 1690,
   bottomZMm: 700,
@@ -264,6 +313,77 @@ export const hatchLadder: Rack = {
   widthMm: 320,
   parts: [
     part('hatch-ladder-ladder', 'ladder', 'Ladder', 1, 6.8, sheet('hatch-ladder', { parked: 113 }), 210),
+  ],
+}
+
+export const lowBars: Rack = {
+  id: 'low',
+  kind: 'bars',
+  name: 'Wing bars on flush feet',
+  attachmentId: 'wide-estate-rails',
+  footWidthMm: 90,
+  bars: [
+    { ...bar('low-front', 'Front bar', 1240, 1280, 540, 62, AERO), usableMm: 990 },
+    { ...bar('low-rear', 'Rear bar', 2000, 1280, 540, 62, AERO), usableMm: 990 },
+  ],
+  parts: [
+    part(
+      'low-bars',
+      'bars',
+      'Wing bars',
+      2,
+      2.6,
+      sheet('low-bars', { road: 100, trail: 80, parked: 220 }),
+      148,
+    ),
+    {
+      ...part(
+        'low-feet',
+        'feet',
+        'Flush feet',
+        4,
+        0.9,
+        sheet('low-feet', { road: 90, trail: 75, parked: 200 }),
+        172,
+      ),
+      suits: ['flushRail'],
+      kit: { years: { from: 2020 }, trims: ['Touring', 'Sport'] },
+    },
+  ],
+}
+
+export const pointBars: Rack = {
+  id: 'points',
+  kind: 'bars',
+  name: 'Short bars on fixed points',
+  attachmentId: 'point-saloon-points',
+  footWidthMm: 80,
+  bars: [
+    bar('points-front', 'Front bar', 330, 1240, 520, 58, AERO),
+    bar('points-rear', 'Rear bar', 920, 1200, 520, 58, AERO),
+  ],
+  parts: [
+    part(
+      'points-bars',
+      'bars',
+      'Short bars',
+      2,
+      2.4,
+      sheet('points-bars', { road: 90, trail: 70, parked: 200 }),
+      139,
+    ),
+    {
+      ...part(
+        'points-feet',
+        'feet',
+        'Point feet',
+        4,
+        0.8,
+        sheet('points-feet', { road: 80, trail: 60, parked: 190 }),
+        158,
+      ),
+      suits: ['fixedPoint'],
+    },
   ],
 }
 
@@ -277,6 +397,8 @@ export const RACKS: readonly Rack[] = [
   frameRack,
   flushBars,
   hatchLadder,
+  lowBars,
+  pointBars,
 ]
 
 /** Stronger parts to change to, each for the attachments it suits. */
@@ -353,4 +475,11 @@ export const STOCK_PARTS: readonly Part[] = [
     ),
     suits: ['bedRail', 'bedChannel'],
   },
+]
+
+/** Bars kept by length, to swap for on the same feet. */
+export const STOCK_BARS: readonly Bar[] = [
+  { ...bar('stock-bar-1200', 'Wing bar 1200', 0, 1200, 560, 60, AERO), usableMm: 1020 },
+  { ...bar('stock-bar-1360', 'Wing bar 1360', 0, 1360, 600, 60, AERO), usableMm: 1180 },
+  { ...bar('stock-bar-1520', 'Wing bar 1520', 0, 1520, 680, 60, AERO), usableMm: 1340 },
 ]

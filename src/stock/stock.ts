@@ -1,8 +1,10 @@
 import type { Gear } from '@/core/plan/gear'
-import type { Part, Rack } from '@/core/plan/rack'
+import type { Adapter } from '@/core/plan/placement'
+import type { Bar, Part, Rack } from '@/core/plan/rack'
 import type { Vehicle } from '@/core/plan/vehicle'
-import { GEAR } from './gear'
-import { RACKS, STOCK_PARTS } from './racks'
+import { ADAPTERS } from './adapters'
+import { GEAR } from './gear/gear'
+import { RACKS, STOCK_BARS, STOCK_PARTS } from './racks'
 import { VEHICLES } from './vehicles'
 
 export interface Stock {
@@ -10,7 +12,16 @@ export interface Stock {
   readonly racks: readonly Rack[]
   readonly gear: readonly Gear[]
   readonly parts: readonly Part[]
+  readonly adapters: readonly Adapter[]
+  readonly bars: readonly Bar[]
 }
 
 /** What the demo's outfitter keeps. */
-export const DEMO_STOCK: Stock = { vehicles: VEHICLES, racks: RACKS, gear: GEAR, parts: STOCK_PARTS }
+export const DEMO_STOCK: Stock = {
+  vehicles: VEHICLES,
+  racks: RACKS,
+  gear: GEAR,
+  parts: STOCK_PARTS,
+  adapters: ADAPTERS,
+  bars: STOCK_BARS,
+}

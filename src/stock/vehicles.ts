@@ -47,20 +47,6 @@ export const estate = vehicle({
   ],
   obstacles: [
     {
-      kind: 'hatch',
-      id: 'estate-hatch',
-      name: 'Hatch',
-      hinge: { xMm: 2410, zMm: 1435 },
-      panel: [
-        { xMm: 2410, zMm: 1435 },
-        { xMm: 2780, zMm: 1030 },
-        { xMm: 2980, zMm: 960 },
-        { xMm: 3010, zMm: 560 },
-      ],
-      halfWidthMm: 640,
-      opensDeg: 84,
-    },
-    {
       kind: 'antenna',
       id: 'estate-antenna',
       name: 'Fin antenna',
@@ -76,6 +62,7 @@ export const hatchback = vehicle({
   id: 'hatchback',
   name: 'Small hatchback, bare roof',
   body: 'smallHatchback',
+  years: { from: 2019 },
   doors: 5,
   kerbKg: 1150,
   grossKg: 1560,
@@ -161,6 +148,21 @@ export const pickup = vehicle({
       topZMm: 1140,
     },
     {
+      kind: 'bedChannel',
+      id: 'pickup-bed-channels',
+      name: 'Bed channels',
+      ratings: ratings(
+        'pickup-channel',
+        { road: 160, trail: 110, parked: 260 },
+        { kind: 'manual', page: '233' },
+        { counts: 'everything' },
+      ),
+      gaugeMm: 1500,
+      ranges: [{ fromMm: 1600, toMm: 2920 }],
+      topZMm: 1080,
+      channel: { slotMm: 16, headRoomMm: 9 },
+    },
+    {
       kind: 'framePoint',
       id: 'pickup-frame',
       name: 'Frame points',
@@ -176,7 +178,20 @@ export const pickup = vehicle({
       ],
     },
   ],
-  obstacles: [],
+  obstacles: [
+    {
+      kind: 'tailgate',
+      id: 'pickup-tailgate',
+      name: 'Tailgate',
+      hinge: { xMm: 3040, zMm: 640 },
+      panel: [
+        { xMm: 3040, zMm: 640 },
+        { xMm: 3050, zMm: 1140 },
+      ],
+      halfWidthMm: 720,
+      opensDeg: 90,
+    },
+  ],
 })
 
 export const offRoader = vehicle({
@@ -213,7 +228,17 @@ export const offRoader = vehicle({
       ],
     },
   ],
-  obstacles: [],
+  obstacles: [
+    {
+      kind: 'antenna',
+      id: 'off-roader-antenna',
+      name: 'Puck antenna',
+      xMm: 2050,
+      yMm: 0,
+      heightMm: 38,
+      form: 'puck',
+    },
+  ],
 })
 
 export const tallWagon = vehicle({
@@ -248,4 +273,87 @@ export const tallWagon = vehicle({
   obstacles: [],
 })
 
-export const VEHICLES: readonly Vehicle[] = [estate, hatchback, van, pickup, offRoader, tallWagon]
+export const wideEstate = vehicle({
+  id: 'wide-estate',
+  name: 'Estate, flush rails, glass roof and wide hatch',
+  body: 'estate',
+  years: { from: 2021 },
+  doors: 5,
+  trim: 'Touring',
+  kerbKg: 1610,
+  grossKg: 2150,
+  figures: { road: 80, trail: 60, parked: 240 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'flushRail',
+      id: 'wide-estate-rails',
+      name: 'Flush rails',
+      rated: withRoof,
+      gaugeMm: 1080,
+      ranges: [{ fromMm: 240, toMm: 2100 }],
+    },
+  ],
+  obstacles: [
+    {
+      kind: 'hatch',
+      id: 'wide-estate-hatch',
+      name: 'Hatch',
+      hinge: { xMm: 2410, zMm: 1435 },
+      panel: [
+        { xMm: 2410, zMm: 1435 },
+        { xMm: 2780, zMm: 1030 },
+        { xMm: 2980, zMm: 960 },
+      ],
+      halfWidthMm: 640,
+      opensDeg: 104,
+    },
+    { kind: 'spoiler', id: 'wide-estate-spoiler', name: 'Spoiler', fromXMm: 2400, toXMm: 2600, topZMm: 1445 },
+    {
+      kind: 'sunroof',
+      id: 'wide-estate-sunroof',
+      name: 'Sunroof',
+      openingMm: { fromMm: 260, toMm: 620 },
+      widthMm: 760,
+      tiltRiseMm: 42,
+    },
+    { kind: 'doorEdge', id: 'wide-estate-doors', name: 'Door edge', halfWidthMm: 660, headZMm: 1700 },
+  ],
+})
+
+export const pointSaloon = vehicle({
+  id: 'point-saloon',
+  name: 'Saloon, fixed points',
+  body: 'saloon',
+  years: { from: 2018, to: 2024 },
+  doors: 4,
+  trim: 'Comfort',
+  kerbKg: 1450,
+  grossKg: 1950,
+  figures: { road: 75, trail: 50, parked: 220 },
+  counts: 'everything',
+  attachments: [
+    {
+      kind: 'fixedPoint',
+      id: 'point-saloon-points',
+      name: 'Fixed points under caps',
+      rated: withRoof,
+      points: [
+        { xMm: 330, yMm: 520 },
+        { xMm: 920, yMm: 520 },
+      ],
+    },
+  ],
+  obstacles: [],
+})
+
+export const VEHICLES: readonly Vehicle[] = [
+  estate,
+  hatchback,
+  van,
+  pickup,
+  offRoader,
+  tallWagon,
+  wideEstate,
+  pointSaloon,
+]

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '@/core/rules/house'
-import { seaBoat } from '@/stock/gear'
+import { seaBoat } from '@/stock/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/stock/plans'
 import { wingBars } from '@/stock/racks'
 import { estate } from '@/stock/vehicles'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, frameJob, ladderJob, ridgeTent, twinSpan } from '@/stock/plans'
 import { cabBars, STOCK_PARTS } from '@/stock/racks'
-import { seaBoat } from '@/stock/gear'
+import { seaBoat } from '@/stock/gear/cargo'
 import { apply } from './apply'
 import type { Command } from './command'
 import { planSchema, type Plan } from './plan'

@@ -142,6 +142,31 @@ function cornerName(side: 'left' | 'right', index: number, count: number): strin
   return `${side === 'left' ? 'LH' : 'RH'}${row}`
 }
 
+/** A thing whose middle is at x and y and whose underside is at z. mm. */
+export function thingAt(
+  { gear, placement, parent, turn, index }: Omit<ThingAt, 'box' | 'centre'>,
+  { x, y, z }: Point,
+): ThingAt {
+  const size = sizeAsPlaced(gear, turn, placement.onEdge)
+  const offset = centreOffset(gear, turn, placement.onEdge)
+  return {
+    placement,
+    gear,
+    index,
+    parent,
+    turn,
+    box: {
+      x0: x - size.length / 2,
+      x1: x + size.length / 2,
+      y0: y - size.width / 2,
+      y1: y + size.width / 2,
+      z0: z,
+      z1: z + size.height,
+    },
+    centre: { x: x + offset.x, y: y + offset.y, z: z + offset.z },
+  }
+}
+
 /** Where everything is: racks, bars, feet and gear in the vehicle frame (mm), feet numbered over the whole plan. */
 export function arrange(plan: Plan): Arrangement {
   const { vehicle } = plan
@@ -264,24 +289,10 @@ export function arrange(plan: Plan): Arrangement {
         break
       }
     }
-    const size = sizeAsPlaced(gear, turn, placement.onEdge)
-    const offset = centreOffset(gear, turn, placement.onEdge)
-    const thing: ThingAt = {
-      placement,
-      gear,
-      index: indexOf.get(placement.id) ?? 0,
-      parent,
-      turn,
-      box: {
-        x0: x - size.length / 2,
-        x1: x + size.length / 2,
-        y0: y - size.width / 2,
-        y1: y + size.width / 2,
-        z0: z,
-        z1: z + size.height,
-      },
-      centre: { x: x + offset.x, y: y + offset.y, z: z + offset.z },
-    }
+    const thing = thingAt(
+      { gear, placement, parent, turn, index: indexOf.get(placement.id) ?? 0 },
+      { x, y, z },
+    )
     thingById.set(placement.id, thing)
     return thing
   }

@@ -36,7 +36,7 @@ export const footMount = check({
           yield {
             ...common,
             severity: 'stop',
-            sentence: [`${part.name} does not hold in ${low}: it ${found.why}.`],
+            sentence: [`${part.name} does not hold in ${low}: ${found.why}.`],
           }
         else
           yield {

@@ -11,7 +11,7 @@ function asked({ ask }: GateAt['gate']): Phrase {
     case 'mass':
       return [kg(ask.fromKg), ' to ', kg(ask.toKg)]
     case 'gauge':
-      return [ask.must === 'go' ? `${ask.gauge} must go in` : `${ask.gauge} must not go in`]
+      return [`that ${ask.gauge} ${ask.must === 'go' ? 'goes in' : 'does not go in'}`]
   }
 }
 

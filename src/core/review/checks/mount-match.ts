@@ -41,7 +41,7 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
   switch (match.kind) {
     case 'doesNot':
       return [
-        `${name} does not hold on ${at.name.toLowerCase()}: it ${match.why}`,
+        `${name} does not hold on ${at.name.toLowerCase()}: ${match.why}`,
         ...(match.short ? byHowMuch(match.short) : []),
         '.',
       ]

@@ -79,13 +79,12 @@ export const spread = check({
   nothing: 'Nothing asks for a spread.',
   *run(survey) {
     const spreads = survey.fit.spreads()
-    let wrong = false
+    const wrong: Finding[] = []
     for (const pair of spreads.pairs) {
       const { front, rear, nowMm, wants } = pair
       for (const want of wants) {
         const over = Math.max(want.from - nowMm, nowMm - want.to)
         const fits = over <= 1e-6
-        if (!fits) wrong = true
         const common = {
           id: `spread ${want.member.id} ${front.bar.id} ${rear.bar.id}`,
           rule: 'spread',
@@ -100,16 +99,29 @@ export const spread = check({
           ` between ${front.bar.name.toLowerCase()} and ${rear.bar.name.toLowerCase()}; ${want.member.name} needs `,
           ...range(want),
         ]
-        yield fits
-          ? { ...common, severity: 'clear', sentence: [...between, '.'] }
-          : {
-              ...common,
-              severity: 'stop',
-              sentence: [...between, ': ', mm(over), nowMm < want.from ? ' too narrow.' : ' too wide.'],
-            }
+        if (fits) yield { ...common, severity: 'clear', sentence: [...between, '.'] }
+        else
+          wrong.push({
+            ...common,
+            severity: 'stop',
+            sentence: [...between, ': ', mm(over), nowMm < want.from ? ' too narrow.' : ' too wide.'],
+          })
       }
     }
-    if (wrong) for (const set of spreads.conflicts()) yield conflictFinding(spreads, set)
+    if (wrong.length === 0) return
+    const conflicting = spreads.conflicts().map((set) => conflictFinding(spreads, set))
+    const saysTheSame = (conflict: Finding) =>
+      wrong.find(
+        ({ subject, margin }) =>
+          conflict.margin !== undefined &&
+          Math.abs((margin?.value ?? 0) - conflict.margin.value) < 1e-6 &&
+          subject.placementIds[0] === conflict.subject.placementIds[0],
+      )
+    for (const finding of wrong)
+      yield conflicting.some((conflict) => saysTheSame(conflict) === finding)
+        ? { ...finding, sentence: [...finding.sentence, ' The vehicle allows no better.'] }
+        : finding
+    for (const conflict of conflicting) if (!saysTheSame(conflict)) yield conflict
   },
   remedies,
 })

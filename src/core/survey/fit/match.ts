@@ -68,19 +68,19 @@ const short = (what: string, haveMm: number, { fromMm, toMm }: Range): Short => 
 
 function section(width: number, height: number, ask: { sectionWidthMm: Range; sectionHeightMm: Range }) {
   if (!within(width, ask.sectionWidthMm))
-    return doesNot('cannot close on it', short('the bar’s width', width, ask.sectionWidthMm))
+    return doesNot('its clamp cannot close on it', short('the bar’s width', width, ask.sectionWidthMm))
   if (!within(height, ask.sectionHeightMm))
-    return doesNot('cannot close on it', short('the bar’s height', height, ask.sectionHeightMm))
+    return doesNot('its clamp cannot close on it', short('the bar’s height', height, ask.sectionHeightMm))
   return undefined
 }
 
 type ChannelBolt = Extract<Mount, { kind: 'channelBolt' }>
 
 function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitting): Match {
-  if (!channel) return doesNot('has no channel')
+  if (!channel) return doesNot('there is no channel in it')
   if (ask.headMm > channel.headRoomMm + HAIR_MM)
     return doesNot(
-      'is too shallow inside for its head',
+      'the channel is too shallow for its head',
       short('room in the channel', channel.headRoomMm, { fromMm: ask.headMm, toMm: Infinity }),
     )
   const enters = (slotMm: number) => Math.abs(channel.slotMm - slotMm) <= SLOT_PLAY_MM + HAIR_MM
@@ -89,7 +89,7 @@ function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitt
     const other = [ask.slotMm, ...(ask.otherSlotsMm ?? [])].find(enters)
     return other === undefined
       ? doesNot(
-          'has another slot',
+          'the slot is another one',
           short('the slot', channel.slotMm, {
             fromMm: ask.slotMm - SLOT_PLAY_MM,
             toMm: ask.slotMm + SLOT_PLAY_MM,
@@ -100,7 +100,7 @@ function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitt
   const need = boltNeed(ask.thread, ask.stackMm)
   const haveMm = fitting.boltMm ?? ask.boltMm
   if (!need) return { kind: 'unknown', lacks: `the length of an ${ask.thread} bolt for this stack` }
-  if (need.standardMm === undefined) return doesNot('needs a bolt longer than any standard one')
+  if (need.standardMm === undefined) return doesNot('it needs a bolt longer than any standard one')
   if (haveMm !== undefined && haveMm < need.neededMm - HAIR_MM)
     return {
       kind: 'fitsWith',
@@ -116,7 +116,7 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
       if (wrong) return wrong
       return offer.roomMm < ask.underBarMm - HAIR_MM
         ? doesNot(
-            'leaves too little room under it',
+            'there is too little room under it',
             short('room under the bar', offer.roomMm, { fromMm: ask.underBarMm, toMm: Infinity }),
           )
         : FITS
@@ -129,12 +129,12 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
     case 'bracket':
       return FITS
     case 'slat':
-      return doesNot('is a bar, not a slat')
+      return doesNot('it wants a slat')
     case 'panelHoles':
-      return doesNot('is a bar, not a panel')
+      return doesNot('it wants a panel with holes')
     case 'handle':
     case 'none':
-      return doesNot('holds nothing by itself: it needs a carrier')
+      return doesNot('nothing there holds it, it wants a carrier')
   }
 }
 
@@ -148,7 +148,7 @@ function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Matc
       return Math.abs(slotMm - ask.slotMm) <= SLOT_PLAY_MM + HAIR_MM
         ? FITS
         : doesNot(
-            'has another slot',
+            'the slot is another one',
             short('the slot', slotMm, { fromMm: ask.slotMm - SLOT_PLAY_MM, toMm: ask.slotMm + SLOT_PLAY_MM }),
           )
     case 'channelBolt':
@@ -157,32 +157,32 @@ function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Matc
         : inChannel({ slotMm, headRoomMm: Infinity }, ask, fitting)
     case 'wrapClamp':
     case 'uBolt':
-      return doesNot('is a deck: a clamp has nothing to close on')
+      return doesNot('a clamp has nothing to close on there')
     case 'panelHoles':
-      return doesNot('is a deck, not a panel')
+      return doesNot('it wants a panel with holes')
     case 'handle':
     case 'none':
-      return doesNot('holds nothing by itself: it needs a carrier')
+      return doesNot('nothing there holds it, it wants a carrier')
   }
 }
 
 function onPanel(grid: Extract<Offer, { kind: 'panel' }>['grid'], ask: Mount): Match {
   if (ask.kind === 'strap') return FITS
-  if (ask.kind !== 'panelHoles') return doesNot('takes only what bolts to its holes')
+  if (ask.kind !== 'panelHoles') return doesNot('only what bolts to its holes holds there')
   if (!grid) return { kind: 'unknown', lacks: 'the pitch of the panel’s holes' }
   if (Math.abs(grid.pitchMm - ask.pitchMm) > SLOT_PLAY_MM)
     return doesNot(
-      'has another pitch',
+      'the holes have another pitch',
       short('the pitch', grid.pitchMm, { fromMm: ask.pitchMm, toMm: ask.pitchMm }),
     )
   return ask.columns > grid.columns || ask.rows > grid.rows
-    ? doesNot(`has ${grid.columns} by ${grid.rows} holes; it wants ${ask.columns} by ${ask.rows}`)
+    ? doesNot(`there are ${grid.columns} by ${grid.rows} holes, it wants ${ask.columns} by ${ask.rows}`)
     : FITS
 }
 
 function inPlace(place: Place, ask: Mount, widthMm: number, fitting: Fitting): Match {
   if (place.takesWidthMm && !within(widthMm, place.takesWidthMm))
-    return doesNot('does not take its width', short('its width', widthMm, place.takesWidthMm))
+    return doesNot('it is of another width', short('its width', widthMm, place.takesWidthMm))
   if (ask.kind !== 'handle') return FITS
   if (!place.holesMm)
     return place.kind === 'clamp' ? { kind: 'unknown', lacks: 'which handles the clamp’s holes take' } : FITS
@@ -194,7 +194,7 @@ function inPlace(place: Place, ask: Mount, widthMm: number, fitting: Fitting): M
     fromMm: Math.min(...place.holesMm.map((hole) => hole.fromMm)),
     toMm: Math.max(...place.holesMm.map((hole) => hole.toMm)),
   }
-  return doesNot('has no hole for its handle', short('the handle', ask.diameterMm, span))
+  return doesNot('no hole takes its handle', short('the handle', ask.diameterMm, span))
 }
 
 /** What an adapter offers in place of what it stands on. */
@@ -231,7 +231,9 @@ export function match(offer: Offer, ask: Mount, widthMm: number, fitting: Fittin
     case 'place':
       return inPlace(offer.place, ask, widthMm, fitting)
     case 'channelAlong':
-      return ask.kind === 'channelBolt' ? inChannel(offer.channel, ask, fitting) : doesNot('is a channel')
+      return ask.kind === 'channelBolt'
+        ? inChannel(offer.channel, ask, fitting)
+        : doesNot('only a bolt for its slot holds there')
     case 'rungs':
       return FITS
   }

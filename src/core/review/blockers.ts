@@ -1,0 +1,198 @@
+import type { SingleCommand } from '../plan/command'
+import type { Adapter, Fitting } from '../plan/placement'
+import type { ThingAt } from '../survey/arrangement'
+import { contactsKnown, contactYs } from '../survey/fit/contacts'
+import { adapterFor, matchThrough } from '../survey/fit/match'
+import { offersFor } from '../survey/fit/offers'
+import { bodyTopUnder } from '../survey/fit/roof-surface'
+import { nearThing } from '../survey/fit/space'
+import { barMoves, chooseBars, spreadWanted, type Spreads } from '../survey/fit/spread'
+import { forwardToClear, sharesWidth, sweptBy, swingsOf } from '../survey/fit/swings'
+import type { Survey } from '../survey/survey'
+import { mm, type Phrase } from './phrase'
+
+/** What would make a blocked place good. */
+export type Cure =
+  | { readonly kind: 'bars'; readonly commands: readonly SingleCommand[] }
+  | { readonly kind: 'fitting'; readonly fitting: Fitting }
+  | { readonly kind: 'forward'; readonly byMm: number }
+
+/** One thing that stands against a place: what it is in words, and what would cure it. */
+export interface Blocker {
+  readonly rule: 'mount-match' | 'spread' | 'usable-width' | 'on-its-bars' | 'space' | 'over-roof' | 'hatch'
+  readonly say: Phrase
+  readonly cure: Cure | undefined
+}
+
+function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker | undefined {
+  const { mount } = thing.gear.fit
+  const width = thing.box.y1 - thing.box.y0
+  for (const { name, offer } of offersFor(survey.plan.vehicle, survey, thing)) {
+    const found = matchThrough(offer, mount, width, thing.placement.fitting ?? {})
+    const low = name.toLowerCase()
+    if (found.kind === 'fitsWith') {
+      const { change } = found
+      switch (change.kind) {
+        case 'bolt':
+          return {
+            rule: 'mount-match',
+            say: [`with ${change.thread} bolts of `, mm(change.lengthMm)],
+            cure: { kind: 'fitting', fitting: { boltMm: change.lengthMm } },
+          }
+        case 'nut':
+          return {
+            rule: 'mount-match',
+            say: ['with its nuts for a slot of ', mm(change.slotMm)],
+            cure: { kind: 'fitting', fitting: { nutSlotMm: change.slotMm } },
+          }
+        case 'hole':
+          return {
+            rule: 'mount-match',
+            say: [`in hole ${change.index + 1}`],
+            cure: { kind: 'fitting', fitting: { hole: change.index } },
+          }
+        case 'adapter':
+          break
+      }
+    }
+    if (found.kind === 'doesNot') {
+      const adapter = adapterFor(offer, mount, width, adapters)
+      return adapter
+        ? {
+            rule: 'mount-match',
+            say: [`with ${adapter.name.toLowerCase()}`],
+            cure: { kind: 'fitting', fitting: { adapter } },
+          }
+        : { rule: 'mount-match', say: [`on ${low}: ${found.why}`], cure: undefined }
+    }
+    if (found.kind === 'unknown')
+      return { rule: 'mount-match', say: [`find out ${found.lacks}`], cure: undefined }
+  }
+  return undefined
+}
+
+/** The spreads of the plan with one more thing asking. */
+function withAsk(spreads: Spreads, own: readonly number[], wanted: readonly [number, number]): Spreads {
+  const asks = own.slice(1).map((to, i) => ({ by: 'trial', from: own[i] ?? 0, to, spread: [wanted] }))
+  return { ...spreads, problem: { ...spreads.problem, asks: [...spreads.problem.asks, ...asks] } }
+}
+
+function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  const { host } = thing.placement
+  const wanted = spreadWanted(thing)
+  if (!wanted || host.on !== 'bars' || host.barIds.length < 2) return undefined
+  const spreads = survey.fit.spreads()
+  const own = spreads.bars.flatMap(({ bar }, i) => (host.barIds.includes(bar.id) ? [i] : []))
+  for (const [i, to] of own.entries()) {
+    const [front, rear] = [spreads.bars[own[i - 1] ?? -1], spreads.bars[to]]
+    if (!front || !rear) continue
+    const now = rear.bar.xMm - front.bar.xMm
+    const over = Math.max(wanted[0] - now, now - wanted[1])
+    if (over <= 1e-6) continue
+    const xs = chooseBars(withAsk(spreads, own, wanted), 'frontStays')
+    const commands = xs ? barMoves(spreads, xs) : []
+    return commands.length > 0
+      ? {
+          rule: 'spread',
+          say: [`with the bars moved for a spread of `, mm(wanted[0]), ' to ', mm(wanted[1])],
+          cure: { kind: 'bars', commands },
+        }
+      : {
+          rule: 'spread',
+          say: ['wants a spread of ', mm(wanted[0]), ' to ', mm(wanted[1]), '; the bars stand at ', mm(now)],
+          cure: undefined,
+        }
+  }
+  return undefined
+}
+
+function widthBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  const { host } = thing.placement
+  const knows = contactsKnown(thing)
+  const sideOnly = !knows && thing.gear.fit.mount.kind !== 'strap' && thing.gear.fit.mount.kind !== 'none'
+  const ys = contactYs(thing)
+  const past = (from: number, to: number) => Math.max(from - Math.min(...ys), Math.max(...ys) - to)
+  if (host.on === 'bars')
+    for (const { bar, usableY } of survey.bars) {
+      if (!host.barIds.includes(bar.id)) continue
+      const over = past(usableY[0], usableY[1])
+      if (over > 1e-6 && !sideOnly)
+        return {
+          rule: 'usable-width',
+          say: [mm(over), ` too wide for ${bar.name.toLowerCase()}`],
+          cure: undefined,
+        }
+    }
+  if (host.on === 'deck') {
+    const deck = survey.racks.find(({ rack }) => rack.id === host.rackId)?.deck
+    const over = deck ? past(deck.box.y0, deck.box.y1) : 0
+    if (over > 1e-6)
+      return { rule: 'usable-width', say: [mm(over), ' too wide for the deck'], cure: undefined }
+  }
+  return undefined
+}
+
+function reachBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  const { host } = thing.placement
+  if (host.on !== 'bars') return undefined
+  for (const { bar } of survey.bars) {
+    if (!host.barIds.includes(bar.id)) continue
+    const short = Math.max(thing.box.x0 - bar.xMm, bar.xMm - thing.box.x1)
+    if (short > 1e-6)
+      return {
+        rule: 'on-its-bars',
+        say: [mm(short), ` too short to reach ${bar.name.toLowerCase()}`],
+        cure: undefined,
+      }
+  }
+  const { bars } = thing.gear.fit
+  return bars && (host.barIds.length < bars.from || host.barIds.length > bars.to)
+    ? {
+        rule: 'on-its-bars',
+        say: [`wants ${bars.from === bars.to ? bars.from : `${bars.from} to ${bars.to}`} bars`],
+        cure: undefined,
+      }
+    : undefined
+}
+
+function hatchBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  const { obstacles } = survey.plan.vehicle
+  for (const obstacle of obstacles) {
+    if (obstacle.kind !== 'hatch' || !sharesWidth(thing.box, obstacle.halfWidthMm)) continue
+    const swings = swingsOf(obstacle, obstacles)
+    if (sweptBy(swings, thing.box).kind !== 'touches') continue
+    const byMm = forwardToClear(swings, thing.box, survey.plan.rules.gapsMm.hatch)
+    return {
+      rule: 'hatch',
+      say: [`the ${obstacle.name.toLowerCase()} would touch it`],
+      cure: byMm === undefined ? undefined : { kind: 'forward', byMm: Math.ceil(byMm) },
+    }
+  }
+  return undefined
+}
+
+function spaceBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  const met = nearThing(survey.things, thing, 0).find(({ kind }) => kind === 'overlap')
+  if (met) return { rule: 'space', say: [`${met.b.gear.name.toLowerCase()} is in its way`], cure: undefined }
+  if (thing.parent) return undefined
+  const top = bodyTopUnder(survey.plan.vehicle, survey.body, thing.box)
+  return top !== undefined && top > thing.box.z0 + 0.01
+    ? {
+        rule: 'over-roof',
+        say: ['it would sink ', mm(top - thing.box.z0), ' into the body'],
+        cure: undefined,
+      }
+    : undefined
+}
+
+/** Everything that stands against a thing where it would be, in the order in which it is worth knowing. */
+export function blockersOf(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker[] {
+  return [
+    mountBlocker(survey, thing, adapters),
+    spreadBlocker(survey, thing),
+    reachBlocker(survey, thing),
+    widthBlocker(survey, thing),
+    spaceBlocker(survey, thing),
+    hatchBlocker(survey, thing),
+  ].filter((each) => each !== undefined)
+}

@@ -1,0 +1,260 @@
+import type { SingleCommand } from '../plan/command'
+import type { Gear, Turn } from '../plan/gear'
+import type { Adapter, Placement } from '../plan/placement'
+import type { RackAt, ThingAt } from '../survey/arrangement'
+import { spreadWanted } from '../survey/fit/spread'
+import { trialThing } from '../survey/fit/trial'
+import { sizeAsPlaced } from '../survey/arrangement'
+import type { Survey } from '../survey/survey'
+import { blockersOf, type Blocker } from './blockers'
+import { mm, type Phrase } from './phrase'
+
+/** Whether a piece of gear goes on a rack: as all stands now, with changes, or not and why. */
+export type Compatible =
+  | { readonly kind: 'fits'; readonly placement: Placement }
+  | {
+      readonly kind: 'fitsIf'
+      readonly placement: Placement
+      /** What must be done besides putting it on. */
+      readonly commands: readonly SingleCommand[]
+      readonly say: Phrase
+    }
+  | { readonly kind: 'cannot'; readonly why: Phrase }
+
+/** A place that was tried, with what stands against it. */
+interface Tried {
+  readonly thing: ThingAt
+  readonly blockers: readonly Blocker[]
+}
+
+const needsCarrier = ({ fit }: Gear) => fit.mount.kind === 'none' || fit.mount.kind === 'handle'
+
+/** The free places of carriers on the plan, those made for such a thing first. */
+function freePlaces(survey: Survey, gear: Gear): Placement['host'][] {
+  const taken = new Set(
+    survey.things.flatMap(({ placement: { host } }) =>
+      host.on === 'place' ? [`${host.placementId} ${host.placeId}`] : [],
+    ),
+  )
+  const wanted =
+    gear.kind === 'boat' || gear.kind === 'board' ? ['cradle'] : ['tray', 'clamp', 'inside', 'deck']
+  return survey.things
+    .flatMap(({ gear: carrier, placement }) =>
+      (carrier.carries?.places ?? []).map((place) => ({ place, placementId: placement.id })),
+    )
+    .filter(
+      ({ place, placementId }) =>
+        wanted.includes(place.kind) &&
+        (place.kind === 'deck' || place.kind === 'inside' || !taken.has(`${placementId} ${place.id}`)),
+    )
+    .toSorted((a, b) => wanted.indexOf(a.place.kind) - wanted.indexOf(b.place.kind))
+    .map(({ place, placementId }) => ({ on: 'place', placementId, placeId: place.id }))
+}
+
+/** The bars of a rack that a thing of this length would stand on: all it reaches and may have, two at least where it can. */
+function barsFor(rack: RackAt, gear: Gear, lengthMm: number): RackAt['bars'][] {
+  const { bars } = rack
+  const most = gear.fit.bars?.to ?? bars.length
+  const runs: RackAt['bars'][] = []
+  for (let count = Math.min(most, bars.length); count >= 1; count -= 1)
+    for (let from = 0; from + count <= bars.length; from += 1) {
+      const run = bars.slice(from, from + count)
+      const span = (run.at(-1)?.bar.xMm ?? 0) - (run[0]?.bar.xMm ?? 0)
+      if (span <= lengthMm) runs.push(run)
+    }
+  const least = gear.fit.bars?.from ?? (gear.fit.spreadMm ? 2 : 1)
+  const enough = runs.filter((run) => run.length >= least)
+  const widest = Math.max(0, ...enough.map((run) => run.length))
+  return widest === 0 ? [[...bars]] : enough.filter((run) => run.length === widest)
+}
+
+/** Middles across the vehicle worth trying on a rack: its middle, beside what stands there, and at either end. mm. */
+function middlesAcross(survey: Survey, rack: RackAt, widthMm: number, near: number | undefined): number[] {
+  const width = survey.fit.widths().find((each) => each.rack.rack.id === rack.rack.id)
+  const deck = rack.deck?.box
+  const half = widthMm / 2
+  const stretches = deck ? [[deck.y0, deck.y1] as const] : (width?.free ?? [])
+  const gap = survey.plan.rules.gapsMm.between
+  const beside = survey.things
+    .filter(({ parent }) => !parent)
+    .flatMap(({ box }) => [box.y0 - gap - half, box.y1 + gap + half])
+  const inside = stretches
+    .filter(([from, to]) => to - from >= widthMm - 1e-6)
+    .flatMap(([from, to]) => {
+      const [low, high] = [from + half, to - half]
+      return [Math.min(Math.max(near ?? 0, low), high), low, high]
+    })
+  const all = near === undefined ? [0, ...inside, ...beside] : [near, ...inside, ...beside, 0]
+  return [...new Set(all.map((y) => Math.round(y * 10) / 10))].toSorted(
+    (a, b) => Math.abs(a - (near ?? 0)) - Math.abs(b - (near ?? 0)),
+  )
+}
+
+/** How many places are tried for one piece of gear: beyond that a person places it better by hand. */
+const MOST_TRIED = 60
+
+function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?: Near): Iterable<Placement> {
+  const base = { id, gearId: gear.id, onEdge: false, when: gear.when, loads: [] }
+  const turns: readonly Turn[] = [0, 90, 180, 270]
+  const allowed = turns.filter(
+    (turn) => gear.turns.includes(turn) && (turn < 180 || !gear.turns.includes((turn - 180) as Turn)),
+  )
+  for (const turn of allowed) {
+    const { length, width } = sizeAsPlaced(gear, turn, false)
+    if (rack.deck) {
+      const { box } = rack.deck
+      const middle = (box.x0 + box.x1) / 2
+      const xs =
+        near === undefined
+          ? [middle, box.x0 + length / 2, box.x1 - length / 2]
+          : [near.xMm, Math.min(Math.max(near.xMm, box.x0 + length / 2), box.x1 - length / 2)]
+      const gap = survey.plan.rules.gapsMm.between
+      const along = survey.things
+        .filter(({ parent, placement }) => !parent && placement.host.on === 'deck')
+        .flatMap(({ box: other }) => [other.x0 - gap - length / 2, other.x1 + gap + length / 2])
+        .filter((x) => x - length / 2 >= box.x0 && x + length / 2 <= box.x1)
+      for (const xMm of [...xs, ...along])
+        for (const yMm of middlesAcross(survey, rack, width, near?.yMm))
+          yield { ...base, turn, host: { on: 'deck', rackId: rack.rack.id }, xMm, yMm }
+      continue
+    }
+    for (const run of barsFor(rack, gear, length)) {
+      const [front, rear] = [run[0]?.bar.xMm ?? 0, run.at(-1)?.bar.xMm ?? 0]
+      const host: Placement['host'] = { on: 'bars', barIds: run.map(({ bar }) => bar.id) }
+      const middle = (front + rear) / 2
+      const reach = [rear - length / 2, front + length / 2] as const
+      const xMm =
+        near === undefined || reach[0] > reach[1] ? middle : Math.min(Math.max(near.xMm, reach[0]), reach[1])
+      for (const yMm of middlesAcross(survey, rack, width, near?.yMm)) yield { ...base, turn, host, xMm, yMm }
+    }
+  }
+}
+
+/** Where a hand holds a thing over the drawing: its middle, mm. */
+export interface Near {
+  readonly xMm: number
+  readonly yMm: number
+}
+
+/** The mount's and the spread's blockers are cured by what is done to bars and fittings; the rest by another place. */
+const curable = (blockers: readonly Blocker[]) => blockers.every(({ cure }) => cure !== undefined)
+
+function settled(survey: Survey, tried: Tried, adapters: readonly Adapter[]): Tried {
+  const forward = tried.blockers.find(({ cure }) => cure?.kind === 'forward')?.cure
+  if (forward?.kind !== 'forward') return tried
+  const { placement, gear } = tried.thing
+  const moved = trialThing(survey, gear, { ...placement, xMm: placement.xMm - forward.byMm })
+  return moved ? { thing: moved, blockers: blockersOf(survey, moved, adapters) } : tried
+}
+
+function answer({ thing, blockers }: Tried): Compatible {
+  if (blockers.length === 0) return { kind: 'fits', placement: thing.placement }
+  const commands: SingleCommand[] = []
+  let { placement } = thing
+  const say: Phrase[number][] = []
+  for (const { cure, say: words } of blockers) {
+    if (cure?.kind === 'bars') commands.push(...cure.commands)
+    if (cure?.kind === 'fitting')
+      placement = { ...placement, fitting: { ...placement.fitting, ...cure.fitting } }
+    say.push(...(say.length > 0 ? [' and '] : []), ...words)
+  }
+  return { kind: 'fitsIf', placement, commands, say }
+}
+
+function bestOf(survey: Survey, tries: Iterable<Placement>, gear: Gear, adapters: readonly Adapter[]) {
+  let withChange: Tried | undefined
+  let least: Tried | undefined
+  let count = 0
+  for (const placement of tries) {
+    if ((count += 1) > MOST_TRIED) break
+    const thing = trialThing(survey, gear, placement)
+    if (!thing) continue
+    const tried = settled(survey, { thing, blockers: blockersOf(survey, thing, adapters) }, adapters)
+    if (tried.blockers.length === 0) return { good: tried, withChange, least }
+    if (
+      !withChange &&
+      curable(tried.blockers) &&
+      !tried.blockers.some(({ cure }) => cure?.kind === 'forward')
+    )
+      withChange = tried
+    if (!least || tried.blockers.length < least.blockers.length) least = tried
+  }
+  return { good: undefined, withChange, least }
+}
+
+/**
+ * Whether gear goes on a rack of the plan and where: at the first place that suits it (nearest to `near` when a
+ * hand holds it there), with what must be changed, or why not. Weight is another question.
+ */
+export function compatible(
+  survey: Survey,
+  gear: Gear,
+  rackId: string,
+  adapters: readonly Adapter[],
+  id: string,
+  near?: Near,
+): Compatible {
+  const rack = survey.racks.find((each) => each.rack.id === rackId)
+  if (!rack) return { kind: 'cannot', why: ['there is no such rack'] }
+  if (rack.rack.kind === 'ladder') {
+    const { xMm, yMm } = rack.rack
+    return gear.kind === 'person'
+      ? {
+          kind: 'fits',
+          placement: {
+            id,
+            gearId: gear.id,
+            host: { on: 'ladder', rackId },
+            xMm,
+            yMm,
+            turn: 0,
+            onEdge: false,
+            when: 'parked',
+            loads: [],
+          },
+        }
+      : { kind: 'cannot', why: ['a ladder carries people, parked'] }
+  }
+  const boat = gear.kind === 'boat' || gear.kind === 'board'
+  const inPlaces = needsCarrier(gear) || boat ? freePlaces(survey, gear) : []
+  const base = {
+    id,
+    gearId: gear.id,
+    onEdge: false,
+    when: gear.when,
+    loads: [],
+    turn: 0 as const,
+    xMm: 0,
+    yMm: 0,
+  }
+  const placed = bestOf(
+    survey,
+    inPlaces.map((host) => ({ ...base, host })),
+    gear,
+    adapters,
+  )
+  if (placed.good) return answer(placed.good)
+  if (needsCarrier(gear)) {
+    if (placed.withChange) return answer(placed.withChange)
+    const blocker = placed.least?.blockers[0]
+    return { kind: 'cannot', why: blocker?.say ?? ['it wants a carrier, and none here has a place free'] }
+  }
+  const found = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters)
+  const better = found.good ?? found.withChange
+  if (better) return answer(better)
+  const blockers = found.least?.blockers ?? []
+  const hopeless = blockers.find(({ cure }) => cure === undefined) ?? blockers[0]
+  if (hopeless?.rule === 'space') {
+    const width = survey.fit.widths().find((each) => each.rack.rack.id === rackId)
+    const across = Math.min(sizeAsPlaced(gear, gear.turns[0] ?? 0, false).width, gear.widthMm)
+    if (width && !rack.deck)
+      return { kind: 'cannot', why: [mm(width.widestMm), ' of bar is left, it takes ', mm(across)] }
+  }
+  return { kind: 'cannot', why: hopeless?.say ?? ['no place was found'] }
+}
+
+/** The spread that a piece of gear asks for as it would first lie, for the ruler. mm. */
+export const spreadOf = (survey: Survey, gear: Gear, placement: Placement) => {
+  const thing = trialThing(survey, gear, placement)
+  return thing && spreadWanted(thing)
+}

@@ -1,0 +1,11 @@
+import type { Gear } from '@/core/plan/gear'
+import * as camp from './camp'
+import * as cargo from './cargo'
+import * as carriers from './carriers'
+
+/** All of the demo's gear: carriers, then what goes in and on them. */
+export const GEAR: readonly Gear[] = [
+  ...Object.values(carriers),
+  ...Object.values(camp),
+  ...Object.values(cargo),
+]
