@@ -28,8 +28,8 @@ export function withThings(count: number): Plan {
       ...like,
       id: `thing-${i}`,
       gearId: kinds[i % kinds.length]?.id ?? seaBoat.id,
-      xMm: 1500 + (i % 20) * 10,
-      yMm: -600 + (i % 40) * 30,
+      xMm: 1500 + (i % 5) * 5300,
+      yMm: -600 + Math.floor(i / 5) * 660,
       loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighed(2))] : [],
     })),
   }

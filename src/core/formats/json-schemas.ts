@@ -12,7 +12,7 @@ export function jsonSchemas(): Readonly<Record<string, string>> {
   return {
     'plan.schema.json': jsonSchema(
       planShape,
-      'Ypsos plan, version 1',
+      'Ypsos plan, version 2',
       'A plan file. Lengths in mm, masses in kg, speeds in km/h. References between ids are checked besides.',
     ),
     'survey.schema.json': jsonSchema(

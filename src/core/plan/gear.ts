@@ -27,8 +27,8 @@ export const fitSchema = z.strictObject({
 })
 
 /**
- * A place a carrier offers: where its middle is over the carrier's own middle and underside. A cradle may say
- * what width it takes, a clamp which handle each of its holes takes.
+ * A place a carrier offers: where its middle is over the carrier's own middle and underside. It may say which
+ * kinds of gear it takes; a cradle what width, a clamp which handle each of its holes takes.
  */
 export const placeSchema = z.strictObject({
   id: idSchema,
@@ -37,6 +37,7 @@ export const placeSchema = z.strictObject({
   xMm: positionMm,
   yMm: positionMm,
   zMm: sizeMm,
+  takes: z.array(gearKindSchema).min(1).max(18).optional(),
   takesWidthMm: rangeSchema.optional(),
   holesMm: z.array(rangeSchema).min(1).max(12).optional(),
 })

@@ -1,13 +1,14 @@
 import type { SingleCommand } from '../plan/command'
 import type { Adapter, Fitting } from '../plan/placement'
 import type { ThingAt } from '../survey/arrangement'
-import { contactsKnown, contactYs } from '../survey/fit/contacts'
-import { adapterFor, matchThrough } from '../survey/fit/match'
+import { contactYs } from '../survey/fit/contacts'
+import { adapterFor, askingOf, matchThrough } from '../survey/fit/match'
 import { offersFor } from '../survey/fit/offers'
 import { bodyTopUnder } from '../survey/fit/roof-surface'
+import { outOfReach } from '../survey/geometry/sweep'
 import { nearThing } from '../survey/fit/space'
 import { barMoves, chooseBars, spreadWanted, type Spreads } from '../survey/fit/spread'
-import { forwardToClear, sharesWidth, sweptBy, swingsOf } from '../survey/fit/swings'
+import { forwardToClear, sharesWidth, sideOf, sweptBy, swingsOf } from '../survey/fit/swings'
 import type { Survey } from '../survey/survey'
 import { mm, type Phrase } from './phrase'
 
@@ -26,9 +27,9 @@ export interface Blocker {
 
 function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker | undefined {
   const { mount } = thing.gear.fit
-  const width = thing.box.y1 - thing.box.y0
+  const asking = askingOf(thing)
   for (const { name, offer } of offersFor(survey.plan.vehicle, survey, thing)) {
-    const found = matchThrough(offer, mount, width, thing.placement.fitting ?? {})
+    const found = matchThrough(offer, mount, asking, thing.placement.fitting ?? {})
     const low = name.toLowerCase()
     if (found.kind === 'fitsWith') {
       const { change } = found
@@ -56,7 +57,7 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
       }
     }
     if (found.kind === 'doesNot') {
-      const adapter = adapterFor(offer, mount, width, adapters)
+      const adapter = adapterFor(offer, mount, asking, adapters)
       return adapter
         ? {
             rule: 'mount-match',
@@ -108,26 +109,22 @@ function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
 
 function widthBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   const { host } = thing.placement
-  const knows = contactsKnown(thing)
-  const sideOnly = !knows && thing.gear.fit.mount.kind !== 'strap' && thing.gear.fit.mount.kind !== 'none'
   const ys = contactYs(thing)
   const past = (from: number, to: number) => Math.max(from - Math.min(...ys), Math.max(...ys) - to)
-  if (host.on === 'bars')
-    for (const { bar, usableY } of survey.bars) {
-      if (!host.barIds.includes(bar.id)) continue
-      const over = past(usableY[0], usableY[1])
-      if (over > 1e-6 && !sideOnly)
-        return {
-          rule: 'usable-width',
-          say: [mm(over), ` too wide for ${bar.name.toLowerCase()}`],
-          cure: undefined,
-        }
-    }
-  if (host.on === 'deck') {
-    const deck = survey.racks.find(({ rack }) => rack.id === host.rackId)?.deck
-    const over = deck ? past(deck.box.y0, deck.box.y1) : 0
+  const spans =
+    host.on === 'bars'
+      ? survey.bars
+          .filter(({ bar }) => host.barIds.includes(bar.id))
+          .map(({ bar, usableY }) => ({ name: bar.name.toLowerCase(), from: usableY[0], to: usableY[1] }))
+      : host.on === 'deck'
+        ? survey.racks
+            .filter(({ rack }) => rack.id === host.rackId)
+            .flatMap(({ deck }) => (deck ? [{ name: 'the deck', from: deck.box.y0, to: deck.box.y1 }] : []))
+        : []
+  for (const { name, from, to } of spans) {
+    const over = past(from, to)
     if (over > 1e-6)
-      return { rule: 'usable-width', say: [mm(over), ' too wide for the deck'], cure: undefined }
+      return { rule: 'usable-width', say: [mm(over), ` too wide for ${name}`], cure: undefined }
   }
   return undefined
 }
@@ -160,6 +157,7 @@ function hatchBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   for (const obstacle of obstacles) {
     if (obstacle.kind !== 'hatch' || !sharesWidth(thing.box, obstacle.halfWidthMm)) continue
     const swings = swingsOf(obstacle, obstacles)
+    if (swings.every((swing) => outOfReach(swing, sideOf(thing.box), 0))) continue
     if (sweptBy(swings, thing.box).kind !== 'touches') continue
     const byMm = forwardToClear(swings, thing.box, survey.plan.rules.gapsMm.hatch)
     return {
@@ -185,14 +183,19 @@ function spaceBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     : undefined
 }
 
-/** Everything that stands against a thing where it would be, in the order in which it is worth knowing. */
-export function blockersOf(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker[] {
-  return [
-    mountBlocker(survey, thing, adapters),
-    spreadBlocker(survey, thing),
-    reachBlocker(survey, thing),
-    widthBlocker(survey, thing),
-    spaceBlocker(survey, thing),
-    hatchBlocker(survey, thing),
-  ].filter((each) => each !== undefined)
+/** What stands against a thing on its host, wherever on it: its mount, and the spread of the bars. */
+export function hostBlockers(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker[] {
+  return [mountBlocker(survey, thing, adapters), spreadBlocker(survey, thing)].filter(
+    (each) => each !== undefined,
+  )
+}
+
+/** What stands first against a thing at its very place: nothing when the place is good. */
+export function placeBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
+  return (
+    reachBlocker(survey, thing) ??
+    widthBlocker(survey, thing) ??
+    spaceBlocker(survey, thing) ??
+    hatchBlocker(survey, thing)
+  )
 }

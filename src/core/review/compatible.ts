@@ -1,12 +1,10 @@
 import type { SingleCommand } from '../plan/command'
 import type { Gear, Turn } from '../plan/gear'
 import type { Adapter, Placement } from '../plan/placement'
-import type { RackAt, ThingAt } from '../survey/arrangement'
-import { spreadWanted } from '../survey/fit/spread'
 import { trialThing } from '../survey/fit/trial'
-import { sizeAsPlaced } from '../survey/arrangement'
+import { sizeAsPlaced, type RackAt, type ThingAt } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
-import { blockersOf, type Blocker } from './blockers'
+import { hostBlockers, placeBlocker, type Blocker } from './blockers'
 import { mm, type Phrase } from './phrase'
 
 /** Whether a piece of gear goes on a rack: as all stands now, with changes, or not and why. */
@@ -90,8 +88,30 @@ function middlesAcross(survey: Survey, rack: RackAt, widthMm: number, near: numb
   )
 }
 
+/** Where in free places a thing is tried: in the middle, and on a deck also at its corners and sides. */
+function* placesTried(
+  survey: Survey,
+  hosts: readonly Placement['host'][],
+  gear: Gear,
+  base: Omit<Placement, 'host'>,
+): Iterable<Placement> {
+  for (const host of hosts) {
+    if (host.on !== 'place') continue
+    const parent = survey.thingById.get(host.placementId)
+    const place = parent?.gear.carries?.places.find((each) => each.id === host.placeId)
+    if (place?.kind !== 'deck' || !parent) {
+      yield { ...base, host }
+      continue
+    }
+    const x = Math.max(0, (parent.gear.lengthMm - gear.lengthMm) / 2)
+    const y = Math.max(0, (parent.gear.widthMm - gear.widthMm) / 2)
+    for (const xMm of [...new Set([0, -x, x])])
+      for (const yMm of [...new Set([0, -y, y])]) yield { ...base, host, xMm, yMm }
+  }
+}
+
 /** How many places are tried for one piece of gear: beyond that a person places it better by hand. */
-const MOST_TRIED = 60
+const MOST_TRIED = 40
 
 function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?: Near): Iterable<Placement> {
   const base = { id, gearId: gear.id, onEdge: false, when: gear.when, loads: [] }
@@ -113,7 +133,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
         .filter(({ parent, placement }) => !parent && placement.host.on === 'deck')
         .flatMap(({ box: other }) => [other.x0 - gap - length / 2, other.x1 + gap + length / 2])
         .filter((x) => x - length / 2 >= box.x0 && x + length / 2 <= box.x1)
-      for (const xMm of [...xs, ...along])
+      for (const xMm of new Set([...xs, ...along].map((x) => Math.round(x * 10) / 10)))
         for (const yMm of middlesAcross(survey, rack, width, near?.yMm))
           yield { ...base, turn, host: { on: 'deck', rackId: rack.rack.id }, xMm, yMm }
       continue
@@ -136,15 +156,12 @@ export interface Near {
   readonly yMm: number
 }
 
-/** The mount's and the spread's blockers are cured by what is done to bars and fittings; the rest by another place. */
-const curable = (blockers: readonly Blocker[]) => blockers.every(({ cure }) => cure !== undefined)
-
-function settled(survey: Survey, tried: Tried, adapters: readonly Adapter[]): Tried {
-  const forward = tried.blockers.find(({ cure }) => cure?.kind === 'forward')?.cure
-  if (forward?.kind !== 'forward') return tried
-  const { placement, gear } = tried.thing
-  const moved = trialThing(survey, gear, { ...placement, xMm: placement.xMm - forward.byMm })
-  return moved ? { thing: moved, blockers: blockersOf(survey, moved, adapters) } : tried
+/** The same thing so far forward that the hatch passes it, when that is all that stands in its way. */
+function forwarded(survey: Survey, thing: ThingAt, blocker: Blocker | undefined): ThingAt | undefined {
+  if (blocker?.cure?.kind !== 'forward') return undefined
+  const { placement, gear } = thing
+  const moved = trialThing(survey, gear, { ...placement, xMm: placement.xMm - blocker.cure.byMm })
+  return moved && placeBlocker(survey, moved) === undefined ? moved : undefined
 }
 
 function answer({ thing, blockers }: Tried): Compatible {
@@ -161,25 +178,36 @@ function answer({ thing, blockers }: Tried): Compatible {
   return { kind: 'fitsIf', placement, commands, say }
 }
 
+const hostKey = ({ placement, turn }: ThingAt) => `${JSON.stringify(placement.host)} ${turn}`
+
+/** The first good place of many, the first that would be good with a change, and what stands against the rest. */
 function bestOf(survey: Survey, tries: Iterable<Placement>, gear: Gear, adapters: readonly Adapter[]) {
+  const onHost = new Map<string, readonly Blocker[]>()
   let withChange: Tried | undefined
-  let least: Tried | undefined
+  let against: Blocker | undefined
   let count = 0
   for (const placement of tries) {
     if ((count += 1) > MOST_TRIED) break
     const thing = trialThing(survey, gear, placement)
     if (!thing) continue
-    const tried = settled(survey, { thing, blockers: blockersOf(survey, thing, adapters) }, adapters)
-    if (tried.blockers.length === 0) return { good: tried, withChange, least }
-    if (
-      !withChange &&
-      curable(tried.blockers) &&
-      !tried.blockers.some(({ cure }) => cure?.kind === 'forward')
-    )
-      withChange = tried
-    if (!least || tried.blockers.length < least.blockers.length) least = tried
+    const key = hostKey(thing)
+    const blockers = onHost.get(key) ?? hostBlockers(survey, thing, adapters)
+    onHost.set(key, blockers)
+    const hopeless = blockers.find(({ cure }) => cure === undefined)
+    if (hopeless || (withChange && blockers.length > 0)) {
+      against ??= hopeless
+      continue
+    }
+    const blocker = placeBlocker(survey, thing)
+    const good = blocker ? forwarded(survey, thing, blocker) : thing
+    if (!good) {
+      against ??= blocker
+      continue
+    }
+    if (blockers.length === 0) return { found: { thing: good, blockers }, against }
+    withChange ??= { thing: good, blockers }
   }
-  return { good: undefined, withChange, least }
+  return { found: withChange, against }
 }
 
 /**
@@ -215,6 +243,7 @@ export function compatible(
         }
       : { kind: 'cannot', why: ['a ladder carries people, parked'] }
   }
+  if (gear.kind === 'person') return { kind: 'cannot', why: ['people go on a ladder or in a tent, parked'] }
   const boat = gear.kind === 'boat' || gear.kind === 'board'
   const inPlaces = needsCarrier(gear) || boat ? freePlaces(survey, gear) : []
   const base = {
@@ -227,34 +256,20 @@ export function compatible(
     xMm: 0,
     yMm: 0,
   }
-  const placed = bestOf(
-    survey,
-    inPlaces.map((host) => ({ ...base, host })),
-    gear,
-    adapters,
-  )
-  if (placed.good) return answer(placed.good)
-  if (needsCarrier(gear)) {
-    if (placed.withChange) return answer(placed.withChange)
-    const blocker = placed.least?.blockers[0]
-    return { kind: 'cannot', why: blocker?.say ?? ['it wants a carrier, and none here has a place free'] }
-  }
-  const found = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters)
-  const better = found.good ?? found.withChange
-  if (better) return answer(better)
-  const blockers = found.least?.blockers ?? []
-  const hopeless = blockers.find(({ cure }) => cure === undefined) ?? blockers[0]
-  if (hopeless?.rule === 'space') {
+  const placed = bestOf(survey, placesTried(survey, inPlaces, gear, base), gear, adapters)
+  if (placed.found && (needsCarrier(gear) || placed.found.blockers.length === 0)) return answer(placed.found)
+  if (needsCarrier(gear))
+    return {
+      kind: 'cannot',
+      why: placed.against?.say ?? ['it wants a carrier, and none here has a place free'],
+    }
+  const { found, against } = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters)
+  if (found) return answer(found)
+  if ((against?.rule === 'space' || against?.rule === 'usable-width') && !rack.deck) {
     const width = survey.fit.widths().find((each) => each.rack.rack.id === rackId)
-    const across = Math.min(sizeAsPlaced(gear, gear.turns[0] ?? 0, false).width, gear.widthMm)
-    if (width && !rack.deck)
+    const across = Math.min(...gear.turns.map((turn) => sizeAsPlaced(gear, turn, false).width))
+    if (width && width.widestMm < across)
       return { kind: 'cannot', why: [mm(width.widestMm), ' of bar is left, it takes ', mm(across)] }
   }
-  return { kind: 'cannot', why: hopeless?.say ?? ['no place was found'] }
-}
-
-/** The spread that a piece of gear asks for as it would first lie, for the ruler. mm. */
-export const spreadOf = (survey: Survey, gear: Gear, placement: Placement) => {
-  const thing = trialThing(survey, gear, placement)
-  return thing && spreadWanted(thing)
+  return { kind: 'cannot', why: against?.say ?? ['no place was found'] }
 }

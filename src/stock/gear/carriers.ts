@@ -49,7 +49,13 @@ export const cradles = gear({
   price: 145,
   carries: {
     rated: sheet('cradles', { road: 35, trail: 30, parked: 60 }),
-    places: [{ ...inside('saddle', 'Saddle', 'cradle', 60), takesWidthMm: { fromMm: 450, toMm: 640 } }],
+    places: [
+      {
+        ...inside('saddle', 'Saddle', 'cradle', 60),
+        takes: ['boat', 'board'],
+        takesWidthMm: { fromMm: 450, toMm: 640 },
+      },
+    ],
   },
 })
 export const wideCradles = gear({
@@ -65,7 +71,7 @@ export const wideCradles = gear({
   price: 198,
   carries: {
     rated: sheet('wide-cradles', { road: 50, trail: 40, parked: 90 }),
-    places: [inside('saddle', 'Saddle', 'cradle', 70)],
+    places: [{ ...inside('saddle', 'Saddle', 'cradle', 70), takes: ['boat', 'board'] }],
   },
 })
 export const bikeTray = gear({
@@ -82,7 +88,7 @@ export const bikeTray = gear({
   maxKmH: 130,
   carries: {
     rated: sheet('bike-tray', { road: 20, trail: 15, parked: 20 }),
-    places: [inside('tray', 'Tray', 'tray', 60)],
+    places: [{ ...inside('tray', 'Tray', 'tray', 60), takes: ['bike'] }],
   },
 })
 export const slatDeck = gear({
@@ -134,6 +140,7 @@ export const toolClamps = gear({
     places: [
       {
         ...inside('clamp', 'Clamp', 'clamp', 45),
+        takes: ['tool'],
         holesMm: [
           { fromMm: 20, toMm: 28 },
           { fromMm: 28, toMm: 42 },
@@ -153,7 +160,7 @@ export const canMount = gear({
   price: 84,
   carries: {
     rated: sheet('can-mount', { road: 25, trail: 25, parked: 30 }),
-    places: [inside('can', 'Can', 'tray', 40)],
+    places: [{ ...inside('can', 'Can', 'tray', 40), takes: ['can'] }],
   },
 })
 export const pipeTube = gear({
@@ -173,7 +180,7 @@ export const skiHolders = gear({
   kind: 'carrier',
   name: 'Ski holders, pair',
   shape: 'cradles',
-  size: [700, 620, 120],
+  size: [880, 620, 120],
   mass: maker(3.6),
   contactsMm: { along: [], across: [-40, 40] },
   fit: clamp(14, [500, 900]),
@@ -181,7 +188,7 @@ export const skiHolders = gear({
   price: 128,
   carries: {
     rated: sheet('ski-holders', { road: 22, trail: 16, parked: 30 }),
-    places: [inside('jaws', 'Jaws', 'clamp', 40)],
+    places: [{ ...inside('jaws', 'Jaws', 'clamp', 40), takes: ['skis', 'board'] }],
   },
 })
 export const deckBasket = gear({
@@ -211,7 +218,13 @@ export const sideLoader = gear({
   price: 289,
   carries: {
     rated: sheet('side-loader', { road: 34, trail: 28, parked: 60 }),
-    places: [{ ...inside('saddle', 'Saddle', 'cradle', 70), takesWidthMm: { fromMm: 480, toMm: 720 } }],
+    places: [
+      {
+        ...inside('saddle', 'Saddle', 'cradle', 70),
+        takes: ['boat', 'board'],
+        takesWidthMm: { fromMm: 480, toMm: 720 },
+      },
+    ],
   },
 })
 export const edgeCarrier = gear({
@@ -227,7 +240,7 @@ export const edgeCarrier = gear({
   price: 176,
   carries: {
     rated: sheet('edge-carrier', { road: 32, trail: 26, parked: 50 }),
-    places: [inside('saddle', 'Saddle', 'cradle', 120)],
+    places: [{ ...inside('saddle', 'Saddle', 'cradle', 120), takes: ['boat', 'board'] }],
   },
 })
 export const forkMount = gear({
@@ -241,7 +254,7 @@ export const forkMount = gear({
   price: 96,
   carries: {
     rated: sheet('fork-mount', { road: 18, trail: 14, parked: 18 }),
-    places: [inside('fork', 'Fork', 'tray', 60)],
+    places: [{ ...inside('fork', 'Fork', 'tray', 60), takes: ['bike'] }],
   },
 })
 export const cargoPod = gear({
@@ -280,7 +293,7 @@ export const boardMount = gear({
   price: 74,
   carries: {
     rated: sheet('board-mount', { road: 20, trail: 16, parked: 24 }),
-    places: [inside('boards', 'Boards', 'tray', 40)],
+    places: [{ ...inside('boards', 'Boards', 'tray', 40), takes: ['tool'] }],
   },
 })
 export const rollerBar = gear({

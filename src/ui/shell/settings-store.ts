@@ -2,7 +2,8 @@
 import { create } from 'zustand'
 import type { UnitChoice } from '@/core/units/format'
 import type { UnitSystem } from '@/core/units/dimension'
-import { loadOwnStock, NO_STOCK, type OwnStock } from '@/storage/own-stock'
+import { EMPTY_STOCK, type StockLists } from '@/core/formats/stock-kinds'
+import { loadOwnStock } from '@/storage/own-stock'
 import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
 import { keepPlan } from '@/storage/plans'
 import { DEMO_PLANS } from '@/stock/plans'
@@ -11,7 +12,7 @@ import { whyNotKept } from '@/storage/shelves'
 interface SettingsStore {
   readonly ready: boolean
   readonly settings: Settings
-  readonly own: OwnStock
+  readonly own: StockLists
   /** Said once when this browser keeps nothing; the work goes on in memory. */
   readonly trouble: string | undefined
   start(demo: boolean): Promise<void>
@@ -24,7 +25,7 @@ let started: Promise<void> | undefined
 export const useSettings = create<SettingsStore>((set, get) => ({
   ready: false,
   settings: USUAL_SETTINGS,
-  own: NO_STOCK,
+  own: EMPTY_STOCK,
   trouble: undefined,
   start(demo) {
     started ??= (async () => {

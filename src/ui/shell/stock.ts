@@ -1,20 +1,29 @@
 'use client'
 import { useMemo } from 'react'
-import type { OwnStock } from '@/storage/own-stock'
+import { STOCK_KINDS, type StockKind, type StockLists } from '@/core/formats/stock-kinds'
 import { DEMO_STOCK, type Stock } from '@/stock/stock'
 import { useSettings } from './settings-store'
 
-/** The shop's own things first; the demo's invented ones only where the demo was asked for. */
-function stockOf(own: OwnStock, demo: boolean): Stock {
-  const ownParts = own.racks.flatMap((rack) => rack.parts)
-  if (!demo) return { ...own, parts: ownParts }
-  const mine = (list: readonly { id: string }[]) => new Set(list.map((each) => each.id))
-  const [vehicles, racks, gear] = [mine(own.vehicles), mine(own.racks), mine(own.gear)]
+/** The shop's own entries first; an entry of the same id stands in for the demo's. */
+function joined<T extends { readonly id: string }>(own: readonly T[], demo: readonly T[]): T[] {
+  const mine = new Set(own.map(({ id }) => id))
+  return [...own, ...demo.filter(({ id }) => !mine.has(id))]
+}
+
+/** The lists of the shop, with the demo's invented ones only where the demo was asked for. */
+function listsOf(own: StockLists, demo: boolean): StockLists {
+  if (!demo) return own
+  const list = <K extends StockKind>(kind: K) => joined<{ readonly id: string }>(own[kind], DEMO_STOCK[kind])
+  return Object.fromEntries(STOCK_KINDS.map((kind) => [kind, list(kind)])) as unknown as StockLists
+}
+
+/** What remedies and forms draw on: the lists, with the parts and bars of own racks among those to change to. */
+function stockOf(own: StockLists, demo: boolean): Stock {
+  const lists = listsOf(own, demo)
   return {
-    vehicles: [...own.vehicles, ...DEMO_STOCK.vehicles.filter((each) => !vehicles.has(each.id))],
-    racks: [...own.racks, ...DEMO_STOCK.racks.filter((each) => !racks.has(each.id))],
-    gear: [...own.gear, ...DEMO_STOCK.gear.filter((each) => !gear.has(each.id))],
-    parts: [...ownParts, ...DEMO_STOCK.parts],
+    ...lists,
+    parts: [...lists.parts, ...own.racks.flatMap((rack) => rack.parts)],
+    bars: [...lists.bars, ...own.racks.flatMap((rack) => (rack.kind === 'ladder' ? [] : rack.bars))],
   }
 }
 
@@ -22,6 +31,13 @@ export function useStock(): Stock {
   const own = useSettings((store) => store.own)
   const demo = useSettings((store) => store.settings.seeded)
   return useMemo(() => stockOf(own, demo), [own, demo])
+}
+
+/** The lists as they are kept, for the screen that edits them. */
+export function useStockLists(): StockLists {
+  const own = useSettings((store) => store.own)
+  const demo = useSettings((store) => store.settings.seeded)
+  return useMemo(() => listsOf(own, demo), [own, demo])
 }
 
 /** The stock as it stands now, for what is computed outside a screen. */

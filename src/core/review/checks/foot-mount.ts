@@ -1,6 +1,9 @@
 import { match } from '../../survey/fit/match'
 import { check, practice } from '../check'
 
+/** Feet in a channel have no size that matters there. */
+const NO_SIZE = { kind: 'other', lengthMm: 0, widthMm: 0, heightMm: 0 } as const
+
 /** Do a rack's feet hold in the channel that they stand in? */
 export const footMount = check({
   id: 'foot-mount',
@@ -29,7 +32,7 @@ export const footMount = check({
           }
           continue
         }
-        const found = match({ kind: 'channelAlong', channel: attachment.channel }, part.mount, 0)
+        const found = match({ kind: 'channelAlong', channel: attachment.channel }, part.mount, NO_SIZE)
         if (found.kind === 'fits')
           yield { ...common, severity: 'clear', sentence: [`${part.name} holds in ${low}.`] }
         else if (found.kind === 'doesNot')

@@ -1,5 +1,5 @@
 import type { ThingAt } from '../../survey/arrangement'
-import { adapterFor, matchThrough, type Match, type Short } from '../../survey/fit/match'
+import { adapterFor, askingOf, matchThrough, type Match, type Short } from '../../survey/fit/match'
 import { offersFor, type OfferAt } from '../../survey/fit/offers'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate, type RemedyStock } from '../check'
@@ -15,15 +15,13 @@ interface Held {
 
 const ORDER: Readonly<Record<Match['kind'], number>> = { doesNot: 0, fitsWith: 1, unknown: 2, fits: 3 }
 
-const widthOf = ({ box }: ThingAt) => box.y1 - box.y0
-
 /** How a thing is held at each place that holds it, the worst first. */
 function heldAt(survey: Survey, thing: ThingAt): Held[] {
   const { mount } = thing.gear.fit
   return offersFor(survey.plan.vehicle, survey, thing)
     .map((at) => ({
       at,
-      match: matchThrough(at.offer, mount, widthOf(thing), thing.placement.fitting ?? {}),
+      match: matchThrough(at.offer, mount, askingOf(thing), thing.placement.fitting ?? {}),
     }))
     .sort((a, b) => ORDER[a.match.kind] - ORDER[b.match.kind])
 }
@@ -116,7 +114,7 @@ function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candida
         break
     }
   }
-  const adapter = adapterFor(worst.at.offer, thing.gear.fit.mount, widthOf(thing), stock.adapters ?? [])
+  const adapter = adapterFor(worst.at.offer, thing.gear.fit.mount, askingOf(thing), stock.adapters ?? [])
   return adapter
     ? [fittedWith(thing, { adapter }, [`Put ${adapter.name} under ${low}`], adapter.price ?? 0), off]
     : [off]

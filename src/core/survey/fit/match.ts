@@ -1,8 +1,21 @@
 import type { Adapter } from '../../plan/placement'
 import type { Channel, Mount, Range } from '../../plan/mount'
 import type { Fitting } from '../../plan/placement'
-import type { Place } from '../../plan/gear'
+import type { Gear, Place } from '../../plan/gear'
+import type { Box } from '../arrangement'
 import { boltNeed } from './bolt'
+
+/** Length, width and height as a thing lies, mm. */
+export interface Size {
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly heightMm: number
+}
+
+/** What asks to be held: its kind and its size. */
+export interface Asking extends Size {
+  readonly kind: Gear['kind']
+}
 
 /** What a host offers to hold by. */
 export type Offer =
@@ -19,7 +32,8 @@ export type Offer =
       readonly kind: 'panel'
       readonly grid: { readonly pitchMm: number; readonly columns: number; readonly rows: number } | undefined
     }
-  | { readonly kind: 'place'; readonly place: Place }
+  /** `room` is what a closed carrier holds at most: its own size. */
+  | { readonly kind: 'place'; readonly place: Place; readonly room: Size | undefined }
   | { readonly kind: 'channelAlong'; readonly channel: Channel | undefined }
   | { readonly kind: 'rungs' }
 
@@ -180,9 +194,23 @@ function onPanel(grid: Extract<Offer, { kind: 'panel' }>['grid'], ask: Mount): M
     : FITS
 }
 
-function inPlace(place: Place, ask: Mount, widthMm: number, fitting: Fitting): Match {
-  if (place.takesWidthMm && !within(widthMm, place.takesWidthMm))
-    return doesNot('it is of another width', short('its width', widthMm, place.takesWidthMm))
+function inPlace(
+  { place, room }: Extract<Offer, { kind: 'place' }>,
+  ask: Mount,
+  thing: Asking,
+  fitting: Fitting,
+): Match {
+  if (place.takes && !place.takes.includes(thing.kind)) return doesNot('it is made for other gear')
+  if (place.takesWidthMm && !within(thing.widthMm, place.takesWidthMm))
+    return doesNot('it is of another width', short('its width', thing.widthMm, place.takesWidthMm))
+  if (room)
+    for (const [what, key] of [
+      ['its length', 'lengthMm'],
+      ['its width', 'widthMm'],
+      ['its height', 'heightMm'],
+    ] as const)
+      if (thing[key] > room[key] + HAIR_MM)
+        return doesNot('it does not go in', short(what, thing[key], { fromMm: 0, toMm: room[key] }))
   if (ask.kind !== 'handle') return FITS
   if (!place.holesMm)
     return place.kind === 'clamp' ? { kind: 'unknown', lacks: 'which handles the clamp’s holes take' } : FITS
@@ -218,9 +246,9 @@ export function offerOfAdapter({ gives }: Adapter): Offer {
 
 /**
  * Whether a thing's mount holds on what a host offers: as it comes, with one change, or not and by how much;
- * unknown where a size that it hangs on is missing. `widthMm` is the thing's own width, for cradles.
+ * unknown where a size that it hangs on is missing. The thing's own size counts for cradles and closed carriers.
  */
-export function match(offer: Offer, ask: Mount, widthMm: number, fitting: Fitting = {}): Match {
+export function match(offer: Offer, ask: Mount, thing: Asking, fitting: Fitting = {}): Match {
   switch (offer.kind) {
     case 'bar':
       return onBar(offer, ask, fitting)
@@ -229,7 +257,7 @@ export function match(offer: Offer, ask: Mount, widthMm: number, fitting: Fittin
     case 'panel':
       return onPanel(offer.grid, ask)
     case 'place':
-      return inPlace(offer.place, ask, widthMm, fitting)
+      return inPlace(offer, ask, thing, fitting)
     case 'channelAlong':
       return ask.kind === 'channelBolt'
         ? inChannel(offer.channel, ask, fitting)
@@ -240,19 +268,29 @@ export function match(offer: Offer, ask: Mount, widthMm: number, fitting: Fittin
 }
 
 /** A match through the adapter chosen: the adapter must hold on the host and the thing on the adapter. */
-export function matchThrough(offer: Offer, ask: Mount, widthMm: number, fitting: Fitting): Match {
+export function matchThrough(offer: Offer, ask: Mount, thing: Asking, fitting: Fitting): Match {
   const { adapter } = fitting
-  if (!adapter) return match(offer, ask, widthMm, fitting)
-  const under = match(offer, adapter.mount, widthMm)
-  return under.kind === 'fits' ? match(offerOfAdapter(adapter), ask, widthMm, fitting) : under
+  if (!adapter) return match(offer, ask, thing, fitting)
+  const under = match(offer, adapter.mount, thing)
+  return under.kind === 'fits' ? match(offerOfAdapter(adapter), ask, thing, fitting) : under
 }
 
 /** The first of several adapters with which a mount that does not hold would. */
 export function adapterFor(
   offer: Offer,
   ask: Mount,
-  widthMm: number,
+  thing: Asking,
   adapters: readonly Adapter[],
 ): Adapter | undefined {
-  return adapters.find((adapter) => matchThrough(offer, ask, widthMm, { adapter }).kind === 'fits')
+  return adapters.find((adapter) => matchThrough(offer, ask, thing, { adapter }).kind === 'fits')
+}
+
+/** What a placed thing asks with: its kind and its size as it lies. */
+export function askingOf({ gear, box }: { readonly gear: Gear; readonly box: Box }): Asking {
+  return {
+    kind: gear.kind,
+    lengthMm: box.x1 - box.x0,
+    widthMm: box.y1 - box.y0,
+    heightMm: box.z1 - box.z0,
+  }
 }

@@ -30,6 +30,13 @@ export interface OfferAt {
 const rackOf = (arrangement: Arrangement, rackId: string): RackAt | undefined =>
   arrangement.racks.find(({ rack }) => rack.id === rackId)
 
+/** What a closed carrier holds: its own size, as it lies. */
+const roomIn = ({ box }: ThingAt) => ({
+  lengthMm: box.x1 - box.x0,
+  widthMm: box.y1 - box.y0,
+  heightMm: box.z1 - box.z0,
+})
+
 /** Everything that a placed thing is held by: each bar it names, or its deck, panel, ladder or place. */
 export function offersFor(vehicle: Vehicle, arrangement: Arrangement, thing: ThingAt): OfferAt[] {
   const { host } = thing.placement
@@ -80,7 +87,11 @@ export function offersFor(vehicle: Vehicle, arrangement: Arrangement, thing: Thi
               name: thing.parent.gear.name,
               barId: undefined,
               rackId: undefined,
-              offer: { kind: 'place', place },
+              offer: {
+                kind: 'place',
+                place,
+                room: place.kind === 'inside' ? roomIn(thing.parent) : undefined,
+              },
             },
           ]
         : []

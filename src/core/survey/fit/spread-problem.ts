@@ -152,25 +152,52 @@ export function onlyMembers(problem: SpreadProblem, kept: ReadonlySet<string>): 
   }
 }
 
-/** So many members are tried together for a conflict: beyond that the sets are no longer read by anybody. */
+/** So many members are tried together, and so many sets in all: beyond that nobody reads them. */
 const MOST_TOGETHER = 6
+const MOST_TRIED = 3000
+const MOST_NAMED = 24
+
+/** Members that ask exactly the same are one for the search; each is named in its turn. */
+function alike(problem: SpreadProblem): string[][] {
+  const groups = new Map<string, string[]>()
+  for (const id of membersOf(problem)) {
+    const asks = problem.asks.filter(({ by }) => by === id).map(({ from, to, spread }) => [from, to, spread])
+    const windows = problem.windows.filter(({ by }) => by === id).map(({ bar, within }) => [bar, within])
+    const key = JSON.stringify([asks, windows])
+    const group = groups.get(key)
+    if (group) group.push(id)
+    else groups.set(key, [id])
+  }
+  return [...groups.values()]
+}
 
 /** Every smallest set of members that cannot be met together: none of them holds another. */
 export function conflicts(problem: SpreadProblem): string[][] {
   if (solveSpread(problem)) return []
-  const members = membersOf(problem)
-  const found: string[][] = []
-  const choose = (size: number, from: number, kept: string[]) => {
+  const groups = alike(problem)
+  const found: string[][][] = []
+  let tried = 0
+  const choose = (size: number, from: number, kept: string[][]) => {
+    if (tried > MOST_TRIED) return
     if (kept.length === size) {
       if (found.some((set) => set.every((each) => kept.includes(each)))) return
-      if (!solveSpread(onlyMembers(problem, new Set(kept)))) found.push(kept)
+      tried += 1
+      if (!solveSpread(onlyMembers(problem, new Set(kept.flatMap(([first]) => first ?? [])))))
+        found.push(kept)
       return
     }
-    for (let i = from; i < members.length; i += 1) {
-      const member = members[i]
-      if (member !== undefined) choose(size, i + 1, [...kept, member])
+    for (let i = from; i < groups.length; i += 1) {
+      const group = groups[i]
+      if (group) choose(size, i + 1, [...kept, group])
     }
   }
-  for (let size = 1; size <= Math.min(MOST_TOGETHER, members.length); size += 1) choose(size, 0, [])
+  for (let size = 1; size <= Math.min(MOST_TOGETHER, groups.length); size += 1) choose(size, 0, [])
   return found
+    .flatMap((set) =>
+      set.reduce<string[][]>(
+        (sets, group) => sets.flatMap((so) => group.map((id) => [...so, id])).slice(0, MOST_NAMED),
+        [[]],
+      ),
+    )
+    .slice(0, MOST_NAMED)
 }

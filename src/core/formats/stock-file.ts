@@ -1,0 +1,49 @@
+import * as z from 'zod'
+import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { STOCK_KINDS, STOCK_SCHEMAS, type StockLists } from './stock-kinds'
+
+const FORMAT = 'ypsos-stock'
+
+const fileSchema = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(1),
+  vehicles: z.array(STOCK_SCHEMAS.vehicles).max(5000),
+  racks: z.array(STOCK_SCHEMAS.racks).max(5000),
+  bars: z.array(STOCK_SCHEMAS.bars).max(5000),
+  parts: z.array(STOCK_SCHEMAS.parts).max(5000),
+  gear: z.array(STOCK_SCHEMAS.gear).max(5000),
+  adapters: z.array(STOCK_SCHEMAS.adapters).max(5000),
+})
+
+export type ReadStock =
+  | { readonly ok: true; readonly stock: StockLists }
+  | { readonly ok: false; readonly problems: readonly FieldMessage[] }
+
+/** A shop's whole stock as a JSON file. */
+export function stockText(stock: StockLists): string {
+  const lists = Object.fromEntries(STOCK_KINDS.map((kind) => [kind, stock[kind]]))
+  return `${JSON.stringify({ format: FORMAT, version: 1, ...lists }, undefined, 2)}\n`
+}
+
+/** Reads a stock file. Fails with every field that is wrong and its fix; an id that repeats in a list is one. */
+export function parseStockText(text: string): ReadStock {
+  let raw: unknown
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch {
+    return { ok: false, problems: [{ path: 'stock', text: 'This file is not JSON.' }] }
+  }
+  const read = fileSchema.safeParse(raw)
+  if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
+  const problems = STOCK_KINDS.flatMap((kind) => {
+    const ids = read.data[kind].map(({ id }) => id)
+    return ids.flatMap((id, i): FieldMessage[] =>
+      ids.indexOf(id) < i
+        ? [{ path: `${kind}[${i}].id`, text: `${kind}[${i}].id repeats "${id}": each needs its own.` }]
+        : [],
+    )
+  })
+  if (problems.length > 0) return { ok: false, problems }
+  const { format: _, version: __, ...stock } = read.data
+  return { ok: true, stock }
+}

@@ -1,0 +1,133 @@
+import type { Plan } from '../plan/plan'
+import { type State } from '../plan/scalars'
+import { survey, type Survey } from '../survey/survey'
+import type { Severity } from './finding'
+import { review, type Review } from './review'
+
+/** What a plan comes to, to be held beside another. kg, mm, and money as the prices are entered. */
+export interface Account {
+  readonly plan: Plan
+  readonly review: Review
+  readonly verdicts: Readonly<Record<State, Severity>>
+  /** What may still be added over all racks in each state, and the link that binds; nothing where no figure says. */
+  readonly left: Readonly<Record<State, Left>>
+  readonly topMm: number
+  readonly rackKg: number
+  readonly onRacksKg: Readonly<Record<State, number>>
+  readonly price: number
+  /** How many parts and pieces of gear have no price. */
+  readonly unpriced: number
+  readonly counts: Readonly<Record<Severity, number>>
+}
+
+export type Left =
+  | { readonly kind: 'known' | 'atLeast' | 'atMost'; readonly kg: number; readonly by: string }
+  | { readonly kind: 'none' }
+
+function leftOf(surveyed: Survey, state: State): Left {
+  const known = surveyed.allowances.flatMap((allowance): { left: Left; kg: number }[] => {
+    if (allowance.state !== state) return []
+    const kg = allowance.kind === 'unknown' ? allowance.atMostKg : allowance.kg
+    if (kg === undefined) return []
+    const by = allowance.kind === 'unknown' ? '' : allowance.binding.layer.name
+    const kind = allowance.kind === 'unknown' ? 'atMost' : allowance.kind
+    return [{ left: { kind, kg, by }, kg }]
+  })
+  return known.toSorted((a, b) => a.kg - b.kg)[0]?.left ?? { kind: 'none' }
+}
+
+const per = <T>(of: (state: State) => T): Record<State, T> => ({
+  road: of('road'),
+  trail: of('trail'),
+  parked: of('parked'),
+})
+
+/** What one plan comes to. */
+export function accountOf(plan: Plan): Account {
+  const surveyed = survey(plan)
+  const reviewed = review(surveyed)
+  const parts = plan.racks.flatMap((rack) => rack.parts)
+  const placed = plan.placements.flatMap(({ gearId }) => plan.gear.find(({ id }) => id === gearId) ?? [])
+  const adapters = plan.placements.flatMap(({ fitting }) => fitting?.adapter ?? [])
+  const priced = [...parts, ...placed, ...adapters].map(({ price }) => price)
+  const count = (severity: Severity) =>
+    reviewed.findings.filter((finding) => finding.severity === severity).length
+  return {
+    plan,
+    review: reviewed,
+    verdicts: reviewed.states,
+    left: per((state) => leftOf(surveyed, state)),
+    topMm: surveyed.drivingTop.topMm,
+    rackKg: parts.reduce((sum, part) => sum + part.count * part.eachKg, 0),
+    onRacksKg: per((state) =>
+      surveyed.racks.reduce((sum, { index }) => sum + surveyed.onRackKg(index, state), 0),
+    ),
+    price: priced.reduce<number>((sum, price) => sum + (price ?? 0), 0),
+    unpriced: priced.filter((price) => price === undefined).length,
+    counts: { stop: count('stop'), findOut: count('findOut'), mind: count('mind'), clear: count('clear') },
+  }
+}
+
+/** What one plan has that another has not: bars of another length or profile, parts, gear. */
+export interface Differences {
+  readonly bars: readonly { readonly name: string; readonly a: string; readonly b: string }[]
+  readonly onlyA: readonly string[]
+  readonly onlyB: readonly string[]
+  /** Rules that find something in one and nothing, or something else, in the other. */
+  readonly rules: readonly { readonly rule: string; readonly a: Severity; readonly b: Severity }[]
+}
+
+const ORDER: readonly Severity[] = ['stop', 'findOut', 'mind', 'clear']
+
+function worstByRule({ findings }: Review): Map<string, Severity> {
+  const worst = new Map<string, Severity>()
+  for (const { rule, severity } of findings) {
+    const so = worst.get(rule)
+    if (so === undefined || ORDER.indexOf(severity) < ORDER.indexOf(so)) worst.set(rule, severity)
+  }
+  return worst
+}
+
+function counted(names: readonly string[]): Map<string, number> {
+  const counts = new Map<string, number>()
+  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1)
+  return counts
+}
+
+function surplus(a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>): string[] {
+  return [...a].flatMap(([name, count]) => {
+    const more = count - (b.get(name) ?? 0)
+    return more > 0 ? [more > 1 ? `${more} × ${name}` : name] : []
+  })
+}
+
+const inventory = (plan: Plan) =>
+  counted([
+    ...plan.racks.flatMap(({ parts }) => parts.map(({ name }) => name)),
+    ...plan.placements.flatMap(({ gearId }) => plan.gear.find(({ id }) => id === gearId)?.name ?? []),
+  ])
+
+/** What differs between two plans: in things, in bars, and in what the checks say. */
+export function differencesOf(a: Account, b: Account): Differences {
+  const barsOf = ({ plan }: Account) =>
+    plan.racks.flatMap((rack) => (rack.kind === 'ladder' ? [] : rack.bars.map((bar) => ({ rack, bar }))))
+  const [barsA, barsB] = [barsOf(a), barsOf(b)]
+  const written = (bar: (typeof barsA)[number]['bar'] | undefined) =>
+    bar ? `${Math.round(bar.lengthMm)} ${bar.profile.kind} ${Math.round(bar.xMm)}` : '—'
+  const bars = Array.from({ length: Math.max(barsA.length, barsB.length) }, (_, i) => ({
+    name: (barsA[i] ?? barsB[i])?.bar.name ?? '',
+    a: written(barsA[i]?.bar),
+    b: written(barsB[i]?.bar),
+  })).filter((each) => each.a !== each.b)
+  const [inA, inB] = [inventory(a.plan), inventory(b.plan)]
+  const [worstA, worstB] = [worstByRule(a.review), worstByRule(b.review)]
+  return {
+    bars,
+    onlyA: surplus(inA, inB),
+    onlyB: surplus(inB, inA),
+    rules: [...new Set([...worstA.keys(), ...worstB.keys()])].flatMap((rule) => {
+      const [of, other] = [worstA.get(rule) ?? 'clear', worstB.get(rule) ?? 'clear']
+      return of === other ? [] : [{ rule, a: of, b: other }]
+    }),
+  }
+}
