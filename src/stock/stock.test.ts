@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { gearSchema } from '@/core/plan/gear'
 import { planSchema } from '@/core/plan/plan'
-import { partSchema, rackSchema } from '@/core/plan/rack'
+import { adapterSchema } from '@/core/plan/placement'
+import { barSchema, partSchema, rackSchema } from '@/core/plan/rack'
 import { vehicleSchema } from '@/core/plan/vehicle'
 import { survey } from '@/core/survey/survey'
 import { DEMO_PLANS } from './plans'
@@ -11,12 +12,14 @@ describe('the demo', () => {
   it('is as large as it should be and every part of it is valid', () => {
     expect(DEMO_STOCK.vehicles.length).toBeGreaterThanOrEqual(5)
     expect(DEMO_STOCK.racks.length).toBeGreaterThanOrEqual(6)
-    expect(DEMO_STOCK.gear.length).toBeGreaterThanOrEqual(20)
-    expect(DEMO_PLANS.length).toBeGreaterThanOrEqual(6)
+    expect(DEMO_STOCK.gear.length).toBeGreaterThanOrEqual(40)
+    expect(DEMO_PLANS.length).toBeGreaterThanOrEqual(12)
     for (const vehicle of DEMO_STOCK.vehicles) expect(vehicleSchema.safeParse(vehicle).error).toBeUndefined()
     for (const rack of DEMO_STOCK.racks) expect(rackSchema.safeParse(rack).error).toBeUndefined()
     for (const gear of DEMO_STOCK.gear) expect(gearSchema.safeParse(gear).error).toBeUndefined()
     for (const part of DEMO_STOCK.parts) expect(partSchema.safeParse(part).error).toBeUndefined()
+    for (const adapter of DEMO_STOCK.adapters) expect(adapterSchema.safeParse(adapter).error).toBeUndefined()
+    for (const bar of DEMO_STOCK.bars) expect(barSchema.safeParse(bar).error).toBeUndefined()
     for (const plan of DEMO_PLANS) expect(planSchema.safeParse(plan).error).toBeUndefined()
   })
 

@@ -1,5 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, firstBike, ridgeRoad, ridgeTent, boatAndBox, twinSpan, ladderJob } from '@/stock/plans'
+import {
+  bedTentJob,
+  boatAndBox,
+  DEMO_PLANS,
+  firstBike,
+  hatchJob,
+  ladderJob,
+  podJob,
+  pointsJob,
+  ridgeRoad,
+  ridgeTent,
+  threeSpreads,
+  twinSpan,
+  yardVan,
+} from '@/stock/plans'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import { survey } from '../survey/survey'
 import { CHECKS } from './checks'
@@ -29,11 +43,16 @@ describe('a review', () => {
   })
 
   it('judges the demo as its jobs are meant to come out', () => {
-    expect(states(twinSpan)).toEqual({ road: 'clear', trail: 'clear', parked: 'clear' })
+    expect(states(yardVan)).toEqual({ road: 'clear', trail: 'clear', parked: 'clear' })
+    expect(states(twinSpan)).toEqual({ road: 'mind', trail: 'clear', parked: 'clear' })
     expect(states(boatAndBox)).toEqual({ road: 'stop', trail: 'stop', parked: 'clear' })
-    expect(states(ridgeTent)).toEqual({ road: 'clear', trail: 'clear', parked: 'stop' })
+    expect(states(ridgeTent)).toEqual({ road: 'mind', trail: 'mind', parked: 'stop' })
     expect(states(ridgeRoad)).toEqual({ road: 'clear', trail: 'stop', parked: 'clear' })
     expect(states(firstBike)).toEqual({ road: 'findOut', trail: 'findOut', parked: 'findOut' })
+    for (const plan of [hatchJob, pointsJob, threeSpreads, podJob])
+      expect(states(plan)).toEqual({ road: 'stop', trail: 'stop', parked: 'stop' })
+    expect(states(bedTentJob)).toEqual({ road: 'clear', trail: 'clear', parked: 'mind' })
+    expect(states(ladderJob)).toEqual({ road: 'findOut', trail: 'stop', parked: 'findOut' })
   })
 
   it('is Stop with an exceeded link even when another has no figure', () => {

@@ -63,10 +63,14 @@ const PLACES: Readonly<Record<Dimension, number>> = {
   areaDensity: 1,
 }
 
+/** A gap of a few millimetres is told to a tenth: whole ones would hide what it hangs on. */
+const placesFor = (dimension: Dimension, value: number) =>
+  dimension === 'length' && Math.abs(value) < 10 ? 1 : PLACES[dimension]
+
 function inSystem(dimension: Dimension, value: number, system: UnitSystem, denominator: Denominator): string {
   if (dimension === 'length' && system === 'us') return inchText(value, denominator)
   const unit = homeUnit(dimension, system)
-  const number = formatNumber(value / unit.factor, PLACES[dimension])
+  const number = formatNumber(value / unit.factor, placesFor(dimension, value))
   return unit.symbol === '°' ? `${number}°` : `${number} ${unit.symbol}`
 }
 

@@ -191,10 +191,25 @@ function readAttachmentKind(
     const along = { gaugeMm, ranges, ...posts, ...(notches.length > 0 ? { notchesXMm: notches } : {}) }
     switch (kind) {
       case 'raisedRail':
-        return { ...common, kind, rated, ...along, riseMm: reader.size(`${at}.rise`, draft.rise, 45) }
+        return {
+          ...common,
+          kind,
+          rated,
+          ...along,
+          riseMm: reader.size(`${at}.rise`, draft.rise, 45),
+          ...(was?.kind === kind && was.shape !== undefined ? { shape: was.shape } : {}),
+        }
       case 'bedRail':
-      case 'bedChannel':
         return { ...common, kind, ratings, ...along, topZMm: reader.span(`${at}.top`, draft.top, 1100) }
+      case 'bedChannel':
+        return {
+          ...common,
+          kind,
+          ratings,
+          ...along,
+          topZMm: reader.span(`${at}.top`, draft.top, 1100),
+          ...(was?.kind === kind && was.channel ? { channel: was.channel } : {}),
+        }
       case 'flushRail':
       case 'roofChannel':
       case 'gutter':

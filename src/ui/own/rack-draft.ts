@@ -220,6 +220,8 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
           : { by: 'with', what: 'another part', source: { kind: 'sheet' } },
     ...(price === undefined || Number.isNaN(price) ? {} : { price }),
     ...(was?.suits === undefined ? {} : { suits: was.suits }),
+    ...(was?.mount === undefined ? {} : { mount: was.mount }),
+    ...(was?.kit === undefined ? {} : { kit: was.kit }),
     ...(was?.fasteners === undefined ? {} : { fasteners: was.fasteners }),
     typed: reader.typedFor({ each: `${at}.each` }),
   }
@@ -249,6 +251,9 @@ export function readRack(
     attachmentId: draft.attachmentId,
     parts,
     ...(was?.note === undefined ? {} : { note: was.note }),
+    ...(was?.footWidthMm === undefined ? {} : { footWidthMm: was.footWidthMm }),
+    ...(was?.fitSheet === undefined ? {} : { fitSheet: was.fitSheet }),
+    ...(was?.gates === undefined ? {} : { gates: was.gates }),
   }
   const rack = readKind(reader, draft, common, was, system)
   if (Object.keys(reader.problems).length === 0) {
@@ -280,7 +285,9 @@ function readKind(
   const least = draft.kind === 'platform' || draft.kind === 'frame' ? 2 : 1
   if (bars.length < least)
     reader.fail('bars', least === 2 ? 'It needs two bars at least.' : 'It needs a bar.')
+  const slatSlotMm = was && deckOf(was)?.slatSlotMm
   const deck = {
+    ...(slatSlotMm === undefined ? {} : { slatSlotMm }),
     xMm: reader.position('deckX', draft.deckX, 900),
     yMm: (was && deckOf(was)?.yMm) ?? 0,
     lengthMm: reader.span('deckLength', draft.deckLength, 1400),
@@ -300,6 +307,7 @@ function readKind(
         kind: 'bed',
         bars,
         sideHeightMm: reader.size('sideHeight', draft.sideHeight, 400),
+        ...(was?.kind === 'bed' && was.panelGrid ? { panelGrid: was.panelGrid } : {}),
         ...(was && deckOf(was) ? { deck } : {}),
       }
   }

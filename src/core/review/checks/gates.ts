@@ -7,7 +7,14 @@ import { kg, mm, type Amount, type Phrase } from '../phrase'
 function asked({ ask }: GateAt['gate']): Phrase {
   switch (ask.kind) {
     case 'length':
-      return [mm(ask.fromMm), ' to ', mm(ask.toMm), `, ${ask.datum}`]
+      return [
+        mm(ask.fromMm),
+        ' to ',
+        mm(ask.toMm),
+        ...(ask.softFromMm === undefined ? [] : [', better from ', mm(ask.softFromMm)]),
+        ...(ask.softToMm === undefined ? [] : [', better up to ', mm(ask.softToMm)]),
+        `, ${ask.datum}`,
+      ]
     case 'mass':
       return [kg(ask.fromKg), ' to ', kg(ask.toKg)]
     case 'gauge':

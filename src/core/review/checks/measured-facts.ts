@@ -45,12 +45,15 @@ export const measuredFacts = check({
       const subject = { placementIds: [], measurementId: measurement.id }
       const common = { rule: 'measured-facts', state: 'all', subject } as const
       const found = underBar(survey, measurement)
+      const gate = survey.fit.gates().find((each) => each.measurement === measurement)
       const what =
         measurement.of.about === 'other'
           ? measurement.of.what
           : found
             ? `Room under ${found.at.bar.name.toLowerCase()}`
-            : measurement.datum
+            : gate
+              ? `${gate.of.name}, ${gate.gate.question.toLowerCase()}`
+              : 'A measurement of what is no longer on the plan'
       yield {
         ...common,
         id: `measured-facts scatter ${measurement.id}`,
