@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { fieldMessages } from '../plan/messages'
-import { homeUnit, unitOf, UNITS, type UnitSystem } from '../units/dimension'
+import { homeUnit, UNITS, type Dimension, type UnitSystem } from '../units/dimension'
 import { formatNumber } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import { STOCK_COLUMNS, type Column } from './stock-columns'
@@ -52,7 +52,7 @@ function cellOf(item: unknown, column: Column, system: UnitSystem): string {
       .replace('\u2212', '-')
   }
   if (column.kind === 'yesNo') return value === true ? 'yes' : 'no'
-  return String(value)
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }
 
 /** A list of stock as CSV after RFC 4180: lines end in CR LF, units in the heads, no cell a spreadsheet would run. */
@@ -117,7 +117,7 @@ function headsOf(kind: StockKind, cells: readonly string[]): { heads: Head[]; pr
   return { heads, problems }
 }
 
-const unitOfFirst = (dimension: Parameters<typeof unitOf>[0]) => homeUnit(dimension, 'metric').symbol
+const unitOfFirst = (dimension: Dimension) => homeUnit(dimension, 'metric').symbol
 
 type ReadCell = { readonly value: unknown } | { readonly problem: string }
 
@@ -261,7 +261,7 @@ export function readStockCsv<K extends StockKind>(
     }
     const item = parsed.data as StockItem[K]
     if (!known) added.push(item)
-    else if (JSON.stringify(known) === JSON.stringify(item)) same += 1
+    else if (JSON.stringify(STOCK_SCHEMAS[kind].parse(known)) === JSON.stringify(item)) same += 1
     else changed.push(item)
   })
   return { changed, added, same, problems }

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import type * as z from 'zod'
 import { gearSchema } from '../plan/gear'
 import { adapterSchema } from '../plan/placement'
 import { barSchema, partSchema, rackSchema } from '../plan/rack'

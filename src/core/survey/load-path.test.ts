@@ -159,8 +159,14 @@ describe('rows of the check list: load path', () => {
         [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })],
         [
           [clamps],
-          [thing('axe', kg), { host: { on: 'place', placementId: 'clamps', placeId: 'left' }, xMm: 0 }],
-          [thing('shovel', kg), { host: { on: 'place', placementId: 'clamps', placeId: 'right' }, xMm: 0 }],
+          [
+            thing('axe', kg, { widthMm: 90 }),
+            { host: { on: 'place', placementId: 'clamps', placeId: 'left' }, xMm: 0 },
+          ],
+          [
+            thing('shovel', kg, { widthMm: 90 }),
+            { host: { on: 'place', placementId: 'clamps', placeId: 'right' }, xMm: 0 },
+          ],
         ],
       )
     expect(
@@ -189,7 +195,9 @@ describe('rows of the check list: load path', () => {
   it('a spread outside 24 to 36 in is no finding: the liking of most gear is a hint, never a rule (common practice)', () => {
     for (const spread of [500, 760, 1300]) {
       const racks = [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY), xs: [500, 500 + spread] })]
-      const plan = planOf(vehicleWith(ROOF), racks, [[thing('load', 20), { xMm: 500 + spread / 2 }]])
+      const plan = planOf(vehicleWith(ROOF), racks, [
+        [thing('load', 20, { lengthMm: 1400 }), { xMm: 500 + spread / 2 }],
+      ])
       expect(review(survey(plan)).verdict).toBe('clear')
       expect(spreadBehind(survey(plan), 'rack-bar-1')).toBe(spread)
       expect(spreadBehind(survey(plan), 'rack-bar-2')).toBeUndefined()

@@ -98,7 +98,7 @@ export const onItsBars = check({
         yield {
           ...common,
           severity: 'clear',
-          margin: mm(-short.byMm),
+          margin: mm(0 - short.byMm),
           sentence: [
             `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
             mm(-short.byMm),

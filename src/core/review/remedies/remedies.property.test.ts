@@ -8,7 +8,7 @@ import { survey } from '../../survey/survey'
 import { review } from '../review'
 import { remediesFor } from './remedies'
 
-/** A plan of the demo with its weights raised and its things shifted, so that several links are exceeded at once. */
+/** A plan of the demo with its weights raised, and its things shifted and bars, so that several links are exceeded and much stands in the way. */
 const overloaded: fc.Arbitrary<Plan> = fc
   .tuple(
     fc.nat(DEMO_PLANS.length - 1),
@@ -18,12 +18,24 @@ const overloaded: fc.Arbitrary<Plan> = fc
     const plan = DEMO_PLANS[index]!
     return {
       ...plan,
+      racks: plan.racks.map((rack) =>
+        rack.kind === 'bars'
+          ? {
+              ...rack,
+              bars: rack.bars.map((bar, i) => ({
+                ...bar,
+                xMm: bar.xMm + 160 * (noise[(i + 13) % 20]! - 0.5),
+              })),
+            }
+          : rack,
+      ),
       gear: plan.gear.map((gear, i) => ({
         ...gear,
         mass: { ...gear.mass, kg: gear.mass.kg * (0.8 + 2.4 * noise[i % 20]!) },
       })),
       placements: plan.placements.map((each, i) => ({
         ...each,
+        xMm: each.host.on === 'place' ? each.xMm : each.xMm + 500 * (noise[(i + 9) % 20]! - 0.5),
         yMm: each.yMm + 300 * (noise[(i + 5) % 20]! - 0.5),
       })),
     }
@@ -32,6 +44,7 @@ const overloaded: fc.Arbitrary<Plan> = fc
 describe('remedies of random plans', () => {
   it('each clears its finding, adds no new Stop in any state, and stands in order of size', () => {
     let offered = 0
+    const rules = new Map<string, number>()
     fc.assert(
       fc.property(overloaded, (plan) => {
         const surveyed = survey(plan)
@@ -39,13 +52,14 @@ describe('remedies of random plans', () => {
         const before = new Set(
           found.findings.filter((each) => each.severity === 'stop').map((each) => each.id),
         )
-        for (const finding of found.findings.filter((each) => each.severity === 'stop').slice(0, 3)) {
+        for (const finding of found.findings.filter((each) => each.severity === 'stop').slice(0, 4)) {
           const remedies = remediesFor(surveyed, found, finding, DEMO_STOCK)
           expect(remedies.map((each) => each.rank)).toEqual(
             remedies.map((each) => each.rank).toSorted((a, b) => a - b),
           )
           for (const remedy of remedies) {
             offered += 1
+            rules.set(finding.rule, (rules.get(finding.rule) ?? 0) + 1)
             const applied = apply(plan, remedy.command)
             if (!applied.ok) throw new Error(applied.reason)
             const after = review(survey(applied.plan))
@@ -57,8 +71,11 @@ describe('remedies of random plans', () => {
           }
         }
       }),
-      { numRuns: 300 },
+      { numRuns: 1000 },
     )
-    expect(offered).toBeGreaterThan(300)
-  })
+    expect(offered).toBeGreaterThan(1000)
+    for (const rule of ['layer-limit', 'spread', 'bar-seat', 'space', 'on-its-bars'])
+      expect(rules.get(rule) ?? 0, rule).toBeGreaterThan(10)
+    expect(rules.get('hatch') ?? 0).toBeGreaterThan(0)
+  }, 120_000)
 })

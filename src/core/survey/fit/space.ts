@@ -1,4 +1,4 @@
-import { turned, type Box, type ThingAt } from '../arrangement'
+import { turned, type ThingAt } from '../arrangement'
 import { reachInto, TOUCH_MM } from '../geometry/boxes'
 import { convexDepth, convexGap, type Point2 } from '../geometry/plane'
 

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
+import { judgePlan } from '../judge-plan'
+import { clearOfFeet } from './clear-of-feet'
+import { severities } from './findings.testing'
+
+/** Feet at ±500; a clamp whose contacts are 100 mm either side of its middle. */
+const plan = (yMm: number, footWidthMm?: number, kind: 'wrapClamp' | 'channelBolt' = 'wrapClamp') => {
+  const rack = barsRack({})
+  const mount =
+    kind === 'wrapClamp'
+      ? ({
+          kind,
+          sectionWidthMm: { fromMm: 1, toMm: 99 },
+          sectionHeightMm: { fromMm: 1, toMm: 99 },
+          underBarMm: 10,
+        } as const)
+      : ({ kind, slotMm: 20, headMm: 7, thread: 'M6', stackMm: 10 } as const)
+  return planOf(
+    vehicleWith([]),
+    [footWidthMm === undefined ? rack : { ...rack, footWidthMm }],
+    [
+      [
+        thing('Tray', 8, { widthMm: 260, contactsMm: { along: [], across: [-100, 100] }, fit: { mount } }),
+        { yMm },
+      ],
+    ],
+  )
+}
+
+describe('clear of the feet', () => {
+  it('stands a clamp that is half a foot away, not one that is nearer', () => {
+    expect(severities(clearOfFeet, plan(355, 90))).toEqual({ all: 'clear' })
+    expect(severities(clearOfFeet, plan(356, 90))).toEqual({ all: 'stop' })
+  })
+  it('is no question for what sits in the channel', () => {
+    expect(severities(clearOfFeet, plan(400, 90, 'channelBolt'))).toEqual({})
+  })
+  it('asks how wide the foot is when the clamp stands near one', () => {
+    expect(severities(clearOfFeet, plan(380))).toEqual({ all: 'findOut' })
+    expect(severities(clearOfFeet, plan(0))).toEqual({ all: 'clear' })
+  })
+  it('is mended by moving just clear', () => {
+    const judged = judgePlan(plan(380, 90), { parts: [] })
+    const stop = judged.review.findings.find(({ rule }) => rule === 'clear-of-feet')
+    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', yMm: 355 })
+  })
+})

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
+import type { Gate } from '../../plan/gate'
+import type { Measurement } from '../../plan/measurement'
+import type { Plan } from '../../plan/plan'
+import { gates } from './gates'
+import { run, sentences } from './findings.testing'
+
+const SEAM: Gate = {
+  id: 'seam',
+  question: 'Gap at the seam',
+  ask: { kind: 'length', fromMm: 5, toMm: 12, softToMm: 10, datum: 'edge to edge' },
+}
+const BEAD: Gate = {
+  id: 'bead',
+  question: 'Thickness of the bead',
+  ask: { kind: 'length', fromMm: 0, toMm: 4, datum: 'floor to top' },
+  implies: { gateId: 'seam', plusFromMm: 2, plusToMm: 30, why: 'the seam is wider than its bead' },
+}
+const KEY: Gate = { id: 'key', question: 'Hook', ask: { kind: 'gauge', gauge: 'a 6 mm hex key', must: 'go' } }
+/** A helper who must be so heavy and may be no heavier: 170 to 200 lb, common practice, no source. */
+const HELPER: Gate = { id: 'helper', question: 'Helper', ask: { kind: 'mass', fromKg: 77.11, toKg: 90.72 } }
+
+const of = (gateId: string) => ({ about: 'gate', owner: 'gear', ownerId: 'Ladder', gateId }) as const
+const length = (gateId: string, ...readingsMm: number[]): Measurement => ({
+  kind: 'length',
+  id: gateId,
+  of: of(gateId),
+  datum: '',
+  readingsMm,
+})
+const plan = (all: Gate[], measurements: Measurement[]): Plan => ({
+  ...planOf(vehicleWith([]), [barsRack({})], [[thing('Ladder', 7, { gates: all })]]),
+  measurements,
+})
+const severityOf = (gate: Gate, ...measurements: Measurement[]) =>
+  run(gates, plan([gate], measurements))[0]?.severity
+
+describe('gates', () => {
+  it('not measured yet are to find out', () => {
+    expect(sentences(gates, plan([SEAM], []))).toEqual([
+      'Ladder, gap at the seam: not measured yet. It asks for 5 mm to 12 mm, better up to 10 mm, edge to edge.',
+    ])
+  })
+  it('hold within their bounds, ends included; between the ends of a printed range is Mind', () => {
+    expect(severityOf(SEAM, length('seam', 5))).toBe('clear')
+    expect(severityOf(SEAM, length('seam', 10))).toBe('clear')
+    expect(severityOf(SEAM, length('seam', 10.5))).toBe('mind')
+    expect(severityOf(SEAM, length('seam', 12))).toBe('mind')
+    expect(severityOf(SEAM, length('seam', 12.1))).toBe('stop')
+    expect(severityOf(SEAM, length('seam', 4.9))).toBe('stop')
+  })
+  it('go by the middle of several readings, and tell their scatter', () => {
+    expect(severityOf(SEAM, length('seam', 7, 13, 7.5))).toBe('clear')
+    expect(sentences(gates, plan([SEAM], [length('seam', 7, 8, 7.5)]))[0]).toContain(
+      '7.5 mm (middle of 3 readings, 1 mm apart)',
+    )
+  })
+  it('with a gauge go or do not, with a helper so heavy and no heavier', () => {
+    const key = (went: 'go' | 'noGo'): Measurement => ({ kind: 'gauge', id: 'k', of: of('key'), went })
+    expect(severityOf(KEY, key('go'))).toBe('clear')
+    expect(severityOf(KEY, key('noGo'))).toBe('stop')
+    const helper = (kg: number): Measurement => ({
+      kind: 'mass',
+      id: 'h',
+      of: of('helper'),
+      mass: { kg, basis: 'weighed' },
+    })
+    expect([76, 82, 92].map((kg) => severityOf(HELPER, helper(kg)))).toEqual(['stop', 'clear', 'stop'])
+  })
+  it('that contradict each other are to be measured again', () => {
+    const found = run(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 3.5)]))
+    expect(found.map(({ severity }) => severity)).toEqual(['clear', 'clear', 'findOut'])
+    expect(sentences(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 3.5)]))[2]).toBe(
+      'Ladder: gap at the seam reads 5 mm, but thickness of the bead implies 5.5 mm to 34 mm (the seam is wider than its bead). Measure both again.',
+    )
+    expect(run(gates, plan([SEAM, BEAD], [length('seam', 7), length('bead', 3.5)]))).toHaveLength(2)
+  })
+})

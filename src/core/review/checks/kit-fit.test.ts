@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, planOf, RAILS, vehicleWith } from '../../plan/plans.testing'
+import type { Kit, Part } from '../../plan/rack'
+import type { Plan } from '../../plan/plan'
+import type { Vehicle } from '../../plan/vehicle'
+import { judgePlan } from '../judge-plan'
+import { kitFit } from './kit-fit'
+import { run, sentences } from './findings.testing'
+
+const plan = (kit: Kit, vehicle: Partial<Vehicle> = {}, rest: Partial<Part> = {}): Plan => {
+  const rack = barsRack({})
+  return planOf({ ...vehicleWith([]), ...vehicle }, [
+    { ...rack, parts: rack.parts.map((part) => (part.role === 'feet' ? { ...part, kit, ...rest } : part)) },
+  ])
+}
+const verdicts = (kit: Kit, vehicle?: Partial<Vehicle>) =>
+  run(kitFit, plan(kit, vehicle)).map(({ severity }) => severity)
+
+describe('kits', () => {
+  it('fit their years, doors and trim, are refused outside them, and ask where the vehicle is silent', () => {
+    const kit: Kit = { years: { from: 2018, to: 2022 }, doors: [5], trims: ['Touring'] }
+    expect(verdicts(kit, { years: { from: 2019, to: 2021 }, doors: 5, trim: 'touring' })).toEqual(['clear'])
+    expect(verdicts(kit, { years: { from: 2017 }, doors: 3, trim: 'Base' })).toEqual(['stop', 'stop', 'stop'])
+    expect(verdicts(kit)).toEqual(['findOut', 'findOut', 'findOut'])
+    expect(sentences(kitFit, plan(kit, { years: { from: 2024 }, doors: 5, trim: 'Touring' }))).toEqual([
+      'Feet is for 2018 to 2022; the vehicle is of 2024 on.',
+    ])
+  })
+  it('are refused on another body or attachment than theirs', () => {
+    expect(verdicts({ bodies: ['saloon'] })).toEqual(['stop'])
+    expect(run(kitFit, plan({}, {}, { suits: ['gutter'] })).map(({ severity }) => severity)).toEqual(['stop'])
+  })
+  it('take a rail of their shape, or only with an adapter that is on the rack', () => {
+    const rail = (shape?: string): Partial<Vehicle> => ({
+      attachments: [{ ...RAILS, ...(shape === undefined ? {} : { shape }) } as typeof RAILS],
+    })
+    const kit: Kit = { railShapes: [{ shape: 'round' }, { shape: 'flat', adapter: 'Flat-rail pads' }] }
+    expect(verdicts(kit, rail('round'))).toEqual(['clear'])
+    expect(verdicts(kit, rail('oval'))).toEqual(['stop'])
+    expect(verdicts(kit, rail())).toEqual(['findOut'])
+    const flat = plan(kit, rail('flat'))
+    expect(run(kitFit, flat).map(({ severity }) => severity)).toEqual(['stop'])
+    const rack = flat.racks[0]!
+    const pads = { ...rack.parts[0]!, id: 'pads', role: 'fitKit' as const, name: 'Flat-rail pads' }
+    expect(
+      run(kitFit, { ...flat, racks: [{ ...rack, parts: [...rack.parts, pads] }] }).map(
+        ({ severity }) => severity,
+      ),
+    ).toEqual(['clear'])
+  })
+  it('say what they need besides, what must be drilled and what cannot be undone', () => {
+    const kit: Kit = {
+      needs: ['another bumper'],
+      drills: { holes: 4, reversible: false },
+      cannotUndo: 'the liner is cut',
+      removableTop: 'stays',
+    }
+    expect(verdicts(kit)).toEqual(['findOut', 'mind', 'mind', 'mind'])
+    expect(verdicts(kit, { facts: [{ what: 'Another bumper', has: false }] })[0]).toBe('stop')
+    expect(verdicts(kit, { facts: [{ what: 'Another bumper', has: true }] })).toEqual([
+      'mind',
+      'mind',
+      'mind',
+    ])
+  })
+  it('are mended by a part from stock that is made for it', () => {
+    const given = plan({ years: { from: 2022 } }, { years: { from: 2018 } })
+    const feet = given.racks[0]!.parts[1]!
+    const other: Part = {
+      ...feet,
+      id: 'other',
+      name: 'Older feet',
+      suits: ['raisedRail'],
+      kit: { years: { from: 2015, to: 2021 } },
+    }
+    const wrong: Part = { ...other, id: 'wrong', name: 'Gutter feet', suits: ['gutter'] }
+    const judged = judgePlan(
+      { ...given, vehicle: { ...given.vehicle, years: { from: 2018, to: 2018 } } },
+      { parts: [wrong, other] },
+    )
+    const stop = judged.review.findings.find(({ rule }) => rule === 'kit-fit')
+    expect(judged.remedies(stop!).map(({ command }) => command)).toMatchObject([
+      { do: 'swapPart', part: { name: 'Older feet' } },
+    ])
+  })
+})

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, carrier, planOf, thing, vehicleWith } from '../../plan/plans.testing'
+import type { Gear } from '../../plan/gear'
+import { judgePlan } from '../judge-plan'
+import { space } from './space'
+import { run, sentences } from './findings.testing'
+
+/** Two things 400 wide on the bars, the second at so many mm to the right of the first. */
+const plan = (apartMm: number, rest: Partial<Gear> = {}) =>
+  planOf(
+    vehicleWith([]),
+    [barsRack({})],
+    [
+      [thing('Left', 5, { widthMm: 400, ...rest }), { yMm: -250 }],
+      [thing('Right', 5, { widthMm: 400, ...rest }), { yMm: -250 + apartMm }],
+    ],
+  )
+
+describe('space', () => {
+  it('is shared only beyond touching, and the house’s gap is Mind', () => {
+    expect(run(space, plan(399))).toMatchObject([{ severity: 'stop', margin: { value: -1 } }])
+    expect(run(space, plan(400))).toMatchObject([{ severity: 'mind', measured: { value: 0 } }])
+    expect(run(space, plan(419))).toMatchObject([{ severity: 'mind', measured: { value: 19 } }])
+    expect(run(space, plan(420))).toEqual([])
+  })
+  it('has a thing’s own clear width go before the house’s gap', () => {
+    const fit: Gear['fit'] = { mount: { kind: 'strap' }, besideMm: 60 }
+    expect(run(space, plan(420, { fit }))).toMatchObject([{ severity: 'mind', limit: { value: 20 } }])
+    expect(run(space, plan(460, { fit }))).toEqual([])
+  })
+  it('goes by finer outlines: pointed ends pass where boxes would meet', () => {
+    const outlineMm = [
+      { xMm: -600, yMm: 0 },
+      { xMm: 0, yMm: -200 },
+      { xMm: 600, yMm: 0 },
+      { xMm: 0, yMm: 200 },
+    ]
+    const ends = planOf(
+      vehicleWith([]),
+      [barsRack({})],
+      [
+        [thing('Fore', 5, { widthMm: 400, outlineMm }), { xMm: 600, yMm: -110 }],
+        [thing('Aft', 5, { widthMm: 400, outlineMm }), { xMm: 1300, yMm: 110 }],
+      ],
+    )
+    expect(run(space, ends).map(({ severity }) => severity)).not.toContain('stop')
+    const boxes = { ...ends, gear: ends.gear.map(({ outlineMm: _, ...gear }) => gear) }
+    expect(run(space, boxes)).toMatchObject([{ severity: 'stop' }])
+  })
+  it('is not compared between a carrier and what is in it', () => {
+    const inside = planOf(
+      vehicleWith([]),
+      [barsRack({})],
+      [
+        [carrier('Box', 10, {})],
+        [
+          thing('Bag', 2, { lengthMm: 500, widthMm: 300, heightMm: 200 }),
+          { host: { on: 'place', placementId: 'Box', placeId: 'inside' }, xMm: 0, yMm: 0 },
+        ],
+      ],
+    )
+    expect(run(space, inside)).toEqual([])
+  })
+  it('is mended by the smallest shift that leaves the gap', () => {
+    const tight = plan(390)
+    expect(sentences(space, tight)).toEqual(['Left and Right are in each other’s way by 10 mm.'])
+    const judged = judgePlan(tight, { parts: [] })
+    const stop = judged.review.findings.find(({ rule }) => rule === 'space')
+    const [first] = judged.remedies(stop!)
+    expect(first?.kind).toBe('move')
+    expect(first?.say).toContainEqual({ dimension: 'length', value: 30 })
+  })
+})

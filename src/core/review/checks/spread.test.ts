@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, planOf, RAILS, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
+import type { Plan } from '../../plan/plan'
+import type { Attachment } from '../../plan/vehicle'
+import { pointsJob, threeSpreads } from '@/stock/plans'
+import { judgePlan } from '../judge-plan'
+import { survey } from '../../survey/survey'
+import { spread } from './spread'
+import { run, sentences, severities } from './findings.testing'
+
+const wants = (id: string, fromMm: number, toMm: number) =>
+  thing(id, 5, { fit: { mount: { kind: 'strap' }, spreadMm: { fromMm, toMm } } })
+const plan = (xs: number[], things: ReturnType<typeof wants>[], attachment: Attachment = RAILS): Plan =>
+  planOf(
+    vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 }), [attachment]),
+    [barsRack({ xs })],
+    things.map((each) => [each] as const),
+  )
+const POINTS: Attachment = {
+  kind: 'fixedPoint',
+  id: 'rails',
+  name: 'Points',
+  rated: RAILS.kind === 'raisedRail' ? RAILS.rated : { by: 'own', ratings: [] },
+  points: [
+    { xMm: 400, yMm: 500 },
+    { xMm: 990, yMm: 500 },
+  ],
+}
+
+describe('spread', () => {
+  it('holds within what a thing wants, ends included, and says by how much it misses', () => {
+    expect(severities(spread, plan([500, 1400], [wants('Box', 600, 900)]))).toEqual({ all: 'clear' })
+    expect(sentences(spread, plan([500, 1460], [wants('Box', 600, 900)]))[0]).toBe(
+      '960 mm between bar 1 and bar 2; Box needs 600 mm to 900 mm: 60 mm too wide.',
+    )
+  })
+
+  it('of fixed points 590 apart cannot be had by a thing that wants 600: short by 10 mm (common practice)', () => {
+    const [finding] = run(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))
+    expect(finding).toMatchObject({ severity: 'stop', margin: { value: -10 } })
+    expect(sentences(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))).toEqual([
+      '590 mm between bar 1 and bar 2; Box needs 600 mm to 900 mm: 10 mm too narrow. The vehicle allows no better.',
+    ])
+    const stop = judgePlan(pointsJob, { parts: [] }).remedies(run(spread, pointsJob)[0]!)
+    expect(stop.map(({ kind }) => kind)).toEqual(['off'])
+  })
+
+  it('that suits no two together names the two', () => {
+    const texts = sentences(spread, plan([500, 1300], [wants('Box', 600, 700), wants('Boat', 750, 1100)]))
+    expect(texts).toContain('No spread suits Box and Boat together: one of them has to give way.')
+  })
+
+  it('is offered by moving one bar or the other, just so far', () => {
+    const judged = judgePlan(threeSpreads, { parts: [] })
+    const [stop] = judged.review.findings.filter(
+      ({ rule, severity }) => rule === 'spread' && severity === 'stop',
+    )
+    expect(
+      judged
+        .remedies(stop!)
+        .slice(0, 2)
+        .map(({ command }) => command),
+    ).toEqual([
+      { do: 'moveBar', barId: 'wing-rear', xMm: 1200 },
+      { do: 'moveBar', barId: 'wing-front', xMm: 460 },
+    ])
+  })
+
+  it('of three things leaves 20 mm in common', () => {
+    const [pair] = survey(threeSpreads).fit.spreads().pairs
+    expect(pair?.common).toEqual([[750, 770]])
+  })
+})

@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, ridgeTent } from '@/stock/plans'
+import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { accountOf, differencesOf } from './compare'
+
+const LB = 0.45359237
+const plan = (barLb: number, lengthMm = 1300) => {
+  const rack = barsRack({
+    bars: own('bars', { road: barLb * LB, trail: barLb * LB, parked: barLb * LB }),
+    feet: own('feet', { road: 900, trail: 900, parked: 900 }),
+  })
+  const bars = rack.kind === 'bars' ? rack.bars.map((bar) => ({ ...bar, lengthMm })) : []
+  return planOf(
+    vehicleWith(roofOf({ road: 165 * LB, trail: 165 * LB, parked: 500 * LB }, { counts: 'everything' })),
+    [{ ...rack, kind: 'bars', bars }],
+    [[thing('Crate', 10, { price: 120 })]],
+  )
+}
+
+describe('two plans side by side', () => {
+  it('replacing a 160 lb rack by one of 260 lb under a roof of 165 lb gains 5 lb, not 100 (common practice, no source)', () => {
+    const [weak, strong] = [accountOf(plan(160)), accountOf(plan(260))]
+    const left = (account: typeof weak) => (account.left.road.kind === 'none' ? NaN : account.left.road.kg)
+    expect((left(strong) - left(weak)) / LB).toBeCloseTo(5, 6)
+    expect(strong.left.road).toMatchObject({ kind: 'known', by: 'Roof' })
+    expect(weak.left.road).toMatchObject({ by: 'Bars' })
+  })
+  it('gives price, and says how much of it is unknown', () => {
+    expect(accountOf(plan(160))).toMatchObject({ price: 120, unpriced: 2 })
+    // Bars 148, feet 164, box 420, cradles 145; boat and bag have no price.
+    expect(accountOf(boatAndBox)).toMatchObject({ price: 877 - 0, topMm: accountOf(boatAndBox).topMm })
+  })
+  it('names what only one has, bars that differ, and rules that judge otherwise', () => {
+    const differences = differencesOf(accountOf(plan(160)), accountOf(plan(160, 1360)))
+    expect(differences.bars).toEqual([
+      { name: 'Bar 1', a: '1300 aero 500', b: '1360 aero 500' },
+      { name: 'Bar 2', a: '1300 aero 1400', b: '1360 aero 1400' },
+    ])
+    const other = differencesOf(accountOf(boatAndBox), accountOf(ridgeTent))
+    expect(other.onlyA).toContain('Long box')
+    expect(other.onlyB).toContain('Shell tent for two')
+    expect(other.rules).toContainEqual({ rule: 'antenna', a: 'clear', b: 'mind' })
+    expect(differencesOf(accountOf(boatAndBox), accountOf(boatAndBox))).toEqual({
+      bars: [],
+      onlyA: [],
+      onlyB: [],
+      rules: [],
+    })
+  })
+})
