@@ -26,6 +26,25 @@ describe('versions of the format', () => {
     })
   })
 
+  it('lifts the lengths that version 1 measured into measurements that say what they are about', () => {
+    const old = {
+      ...boatAndBox,
+      version: 1,
+      measurements: [{ id: 'm', what: 'Rail to glass', datum: 'edge to edge', readingsMm: [41, 42] }],
+    }
+    const read = readPlan(old)
+    expect(read.ok && read.plan.measurements).toEqual([
+      {
+        kind: 'length',
+        id: 'm',
+        of: { about: 'other', what: 'Rail to glass' },
+        datum: 'edge to edge',
+        readingsMm: [41, 42],
+      },
+    ])
+    expect(readPlan({ ...old, measurements: 'none' }).ok).toBe(false)
+  })
+
   it.each([
     [null, 'plan'],
     [[], 'plan'],

@@ -13,6 +13,8 @@ import { Header } from './header'
 import { JobTools } from './job-tools'
 import { judgedOf } from './judged'
 import { LoadPathTable } from './load-path'
+import { useOpening } from './opening-store'
+import { Openings } from './openings'
 import { usePlan } from './plan-store'
 import { Sheet } from './sheet'
 import type { SheetMarks } from './sheet-views'
@@ -32,12 +34,20 @@ function useMarks(plan: Plan): SheetMarks {
   const picked = usePlan((store) => store.picked)
   const focus = usePlan((store) => store.focus)
   const state = usePlan((store) => store.state)
+  const demanded = useOpening((store) => store.opening)
   return useMemo(() => {
     const finding = review.findings.find((each) => each.id === focus)
+    const { obstacleId, placementIds, barId } = finding?.subject ?? {}
+    const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
+    const opens = pointsAt ?? demanded
     const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
     return {
       picked,
       pointedThings: new Set(finding?.subject.placementIds),
+      opening:
+        opens === undefined
+          ? undefined
+          : { id: opens, metId: pointsAt === undefined ? undefined : (barId ?? placementIds?.[0]) },
       pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
       presentThings: new Set(
         survey.masses.flatMap((mass) =>
@@ -45,7 +55,7 @@ function useMarks(plan: Plan): SheetMarks {
         ),
       ),
     }
-  }, [survey, review, picked, focus, state])
+  }, [survey, review, picked, focus, state, demanded])
 }
 
 /** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
@@ -126,6 +136,7 @@ function OpenBench({ plan }: { plan: Plan }) {
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">
           <Sheet survey={survey} marks={marks} />
+          <Openings survey={survey} />
           <ZoomButtons survey={survey} picked={marks.picked} />
         </div>
         <Strip survey={survey} picked={marks.picked} />

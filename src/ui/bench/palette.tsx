@@ -4,7 +4,7 @@ import type { Survey } from '@/core/survey/survey'
 import { Modal } from '@/ui/shell/modal'
 import { useStock } from '@/ui/shell/stock'
 import { benchActions, type DialogName } from './bench-actions'
-import { putOn } from './shelf'
+import { putOn } from './put-on'
 import { usePlan } from './plan-store'
 
 /** Everything by name: actions, what is on the rack, and the shelf. */

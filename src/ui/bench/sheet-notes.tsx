@@ -6,6 +6,8 @@ import { DimensionLine } from '@/ui/drawing/dimension-line'
 import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout } from '@/ui/drawing/layout'
 import { HeightRuler, LengthRuler } from '@/ui/drawing/rulers'
 import { SheetText } from '@/ui/drawing/sheet-text'
+import { SpreadSpans } from '@/ui/drawing/spread-ruler'
+import { WidthRuler } from '@/ui/drawing/width-ruler'
 import type { Picked } from './plan-store'
 
 interface Props {
@@ -210,6 +212,8 @@ export function SheetNotes(props: Props) {
       <HeightRuler layout={layout} units={units} markedMm={survey.heights[props.state].topMm} />
       <LengthRuler layout={layout} units={units} y={rulerY} />
       <BarSpreads {...props} y={rulerY} />
+      <SpreadSpans survey={survey} layout={layout} units={units} y={rulerY + 26} />
+      <WidthRuler survey={survey} layout={layout} units={units} />
       <Heights {...props} />
       <Names {...props} />
       <PickedDimensions {...props} />

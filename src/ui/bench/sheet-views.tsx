@@ -17,6 +17,8 @@ export interface SheetMarks {
   readonly pointedThings: ReadonlySet<string>
   readonly pointedRacks: ReadonlySet<string>
   readonly presentThings: ReadonlySet<string>
+  /** What is drawn opening: an obstacle or a tent, and what it meets. */
+  readonly opening: { readonly id: string; readonly metId: string | undefined } | undefined
 }
 
 export interface SheetHandlers {

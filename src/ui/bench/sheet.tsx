@@ -6,7 +6,10 @@ import { snapsFor, snapTo } from '@/core/survey/snap'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity } from '@/core/units/format'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
+import { OpeningView } from '@/ui/drawing/opening-view'
+import { SpreadHandles } from '@/ui/drawing/spread-ruler'
 import { useUnits } from '@/ui/shell/settings-store'
+import { Ghost } from './ghost'
 import { judgedOf } from './judged'
 import { usePlan, type Picked } from './plan-store'
 import { SheetNotes } from './sheet-notes'
@@ -249,6 +252,17 @@ export function Sheet({ survey, marks }: Props) {
                 />
               </clipPath>
             ))}
+            <clipPath id="pane-all">
+              {VIEWS.map((view) => (
+                <rect
+                  key={view}
+                  x={layout[view].left}
+                  y={layout[view].top - 30}
+                  width={layout[view].width}
+                  height={layout[view].height + 30}
+                />
+              ))}
+            </clipPath>
           </defs>
           {VIEWS.map((view) => (
             <SheetView
@@ -263,6 +277,32 @@ export function Sheet({ survey, marks }: Props) {
           ))}
           <path ref={cross} className="cross-hair" aria-hidden />
           <SheetNotes survey={survey} layout={layout} units={units} state={state} picked={marks.picked} />
+          <SpreadHandles
+            survey={survey}
+            layout={layout}
+            units={units}
+            y={layout.side.top + layout.side.height + 34}
+            pickedId={marks.picked?.kind === 'bar' ? marks.picked.id : undefined}
+            onGrab={(barId, event) => {
+              handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)
+            }}
+            onPick={(barId) => {
+              pick({ kind: 'bar', id: barId })
+            }}
+          />
+          <Ghost survey={survey} layout={layout} units={units} />
+          {marks.opening && (
+            <g clipPath="url(#pane-all)" className="pointer-events-none">
+              <OpeningView
+                key={`${marks.opening.id} ${marks.opening.metId ?? ''}`}
+                survey={survey}
+                layout={layout}
+                units={units}
+                id={marks.opening.id}
+                metId={marks.opening.metId}
+              />
+            </g>
+          )}
           <text
             ref={readout}
             x={layout.rear.left}

@@ -1,15 +1,22 @@
 'use client'
 import Link from 'next/link'
-import { useState, type RefObject } from 'react'
+import { Ban, Check, Wrench } from 'lucide-react'
+import { useRef, useState, type PointerEvent, type RefObject } from 'react'
 import type { Gear } from '@/core/plan/gear'
 import type { GearKind } from '@/core/plan/rating'
+import type { Compatible } from '@/core/review/compatible'
 import { IN_STATE } from '@/core/review/finding'
-import { firstPlace, weightRoom } from '@/core/survey/room'
+import { phraseText } from '@/core/review/phrase'
+import { weightRoom } from '@/core/survey/room'
 import type { Survey } from '@/core/survey/survey'
 import { Glyph } from '@/ui/drawing/glyph'
 import { Quantity } from '@/ui/quantity/quantity'
+import type { UnitChoice } from '@/core/units/format'
+import { useUnits } from '@/ui/shell/settings-store'
 import { useStock } from '@/ui/shell/stock'
-import { usePlan } from './plan-store'
+import { putOn } from './put-on'
+import { pointUnder, useShelfDrag } from './shelf-drag'
+import { useFit } from './use-fit'
 
 export const KIND_WORD: Readonly<Record<GearKind, string>> = {
   box: 'Boxes',
@@ -30,15 +37,6 @@ export const KIND_WORD: Readonly<Record<GearKind, string>> = {
   person: 'People',
   carrier: 'Carriers',
   other: 'Other',
-}
-
-/** Puts a thing on a rack at its first free place, and picks it. */
-export function putOn(survey: Survey, gear: Gear, rackId: string): void {
-  const { run, pick } = usePlan.getState()
-  const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
-  const known = survey.plan.gear.find((each) => each.id === gear.id)
-  const placement = firstPlace(survey, known ?? gear, rackId, id)
-  if (placement && run({ do: 'mount', gear: known ?? gear, placement })) pick({ kind: 'thing', id })
 }
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
@@ -63,19 +61,109 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
   )
 }
 
-/** Gear to put on, each judged by its weight against what the rack may still take. */
+const FIT_MARK = { fits: Check, fitsIf: Wrench, cannot: Ban } as const
+const FIT_WORD = { fits: 'fits', fitsIf: 'fits', cannot: 'no' } as const
+
+/** Whether it goes on this rack: a sign and its words, never the sign alone. */
+function FitMark({ answer, units }: { answer: Compatible; units: UnitChoice }) {
+  const Sign = FIT_MARK[answer.kind]
+  const words =
+    answer.kind === 'fitsIf'
+      ? ` ${phraseText(answer.say, units)}`
+      : answer.kind === 'cannot'
+        ? `: ${phraseText(answer.why, units)}`
+        : ''
+  return (
+    <span className={`fit-mark fit-${answer.kind}`}>
+      <Sign size={13} aria-hidden className="fit-sign" /> {FIT_WORD[answer.kind]}
+      {words}
+    </span>
+  )
+}
+
+/** A hand that moves this far with a thing from the shelf carries it. px. */
+const CARRY_PX = 6
+
+interface ItemProps {
+  readonly survey: Survey
+  readonly gear: Gear
+  readonly rackId: string | undefined
+  readonly answer: Compatible | undefined
+  readonly units: UnitChoice
+}
+
+/** One thing on the shelf: press to put it on, or carry it over the drawing. */
+function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
+  const from = useRef<{ left: number; top: number; carried: boolean }>(undefined)
+  const { hold } = useShelfDrag.getState()
+  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
+    const start = from.current
+    if (!start || rackId === undefined) return
+    if (!start.carried && Math.hypot(event.clientX - start.left, event.clientY - start.top) < CARRY_PX) return
+    start.carried = true
+    const near = pointUnder(event.clientX, event.clientY)
+    hold(near && { gear, rackId, near })
+  }
+  return (
+    <button
+      type="button"
+      className="shelf-item"
+      disabled={rackId === undefined}
+      onPointerDown={(event) => {
+        if (event.button !== 0 || event.pointerType === 'touch') return
+        from.current = { left: event.clientX, top: event.clientY, carried: false }
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => {
+        const { held } = useShelfDrag.getState()
+        if (held) putOn(survey, held.gear, held.rackId, held.near)
+        hold(undefined)
+      }}
+      onPointerCancel={() => {
+        from.current = undefined
+        hold(undefined)
+      }}
+      onClick={() => {
+        const carried = from.current?.carried === true
+        from.current = undefined
+        if (!carried && rackId !== undefined) putOn(survey, gear, rackId)
+      }}
+    >
+      <Glyph gear={gear} />
+      <span className="min-w-0">
+        <span className="block leading-tight font-semibold">{gear.name}</span>
+        {answer && <FitMark answer={answer} units={units} />}
+        <span className="text-ink2 block text-[12.5px] leading-tight">
+          <Quantity dimension="mass" value={gear.mass.kg} />
+          {rackId !== undefined && (
+            <>
+              , <WeightMark survey={survey} gear={gear} rackId={rackId} />
+            </>
+          )}
+        </span>
+      </span>
+    </button>
+  )
+}
+
+/** Gear to put on, each judged before it is put on: whether it goes on this rack, and what its weight leaves. */
 export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
-  const { gear } = useStock()
+  const { gear, adapters } = useStock()
+  const units = useUnits()
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
+  const answers = useFit(survey.plan, rackId, gear, adapters)
+  const [onlyFitting, setOnlyFitting] = useState(false)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(
     (each) =>
-      wanted === '' ||
-      each.name.toLowerCase().includes(wanted) ||
-      KIND_WORD[each.kind].toLowerCase().includes(wanted),
+      (!onlyFitting || answers.get(each.id)?.kind !== 'cannot') &&
+      (wanted === '' ||
+        each.name.toLowerCase().includes(wanted) ||
+        KIND_WORD[each.kind].toLowerCase().includes(wanted)),
   )
   const kinds = [...new Set(found.map((each) => each.kind))]
   return (
@@ -100,6 +188,17 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
               /
             </kbd>
           </span>
+        </label>
+        <label className="flex min-h-8 items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            className="h-5 w-5"
+            checked={onlyFitting}
+            onChange={(event) => {
+              setOnlyFitting(event.target.checked)
+            }}
+          />
+          Only what fits
         </label>
         {racks.length > 1 && (
           <label className="block">
@@ -132,27 +231,13 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
                 .filter((each) => each.kind === kind)
                 .map((each) => (
                   <li key={each.id}>
-                    <button
-                      type="button"
-                      className="shelf-item"
-                      disabled={rackId === undefined}
-                      onClick={() => {
-                        if (rackId !== undefined) putOn(survey, each, rackId)
-                      }}
-                    >
-                      <Glyph gear={each} />
-                      <span className="min-w-0">
-                        <span className="block leading-tight font-semibold">{each.name}</span>
-                        <span className="text-ink2 block text-[12.5px] leading-tight">
-                          <Quantity dimension="mass" value={each.mass.kg} />
-                          {rackId !== undefined && (
-                            <>
-                              , <WeightMark survey={survey} gear={each} rackId={rackId} />
-                            </>
-                          )}
-                        </span>
-                      </span>
-                    </button>
+                    <ShelfItem
+                      survey={survey}
+                      gear={each}
+                      rackId={rackId}
+                      answer={answers.get(each.id)}
+                      units={units}
+                    />
                   </li>
                 ))}
             </ul>

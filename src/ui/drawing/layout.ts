@@ -12,6 +12,8 @@ export interface Extent {
   readonly x1: number
   readonly halfY: number
   readonly topZ: number
+  /** Room for the spans of the spread ruler, px. */
+  readonly underRulerPx: number
 }
 
 /** How far in, and about which point of the vehicle frame (mm). */
@@ -47,6 +49,13 @@ const GROUND_MM = 45
 /** Doors more than this over the load are noted, not drawn: they would only shrink the drawing. */
 export const CEILING_IN_SIGHT_MM = 700
 
+/** One row of the spread ruler, and how many of them are shown at most. */
+export const SPAN_ROW_PX = 12
+export const MOST_SPAN_ROWS = 6
+
+const spanRows = (survey: Survey) =>
+  Math.min(MOST_SPAN_ROWS, Math.max(0, ...survey.fit.spreads().pairs.map(({ wants }) => wants.length)))
+
 /** The space in the vehicle frame that the sheet must show, with a little air around it. mm. */
 export function extentOf(survey: Survey): Extent {
   const { body, plan, things, bars, racks, drivingTop } = survey
@@ -70,6 +79,7 @@ export function extentOf(survey: Survey): Extent {
     x1: x1 + 60,
     halfY: halfY + 60,
     topZ: Math.max(top + 120, ...ceilings.map((z) => z + 60)),
+    underRulerPx: spanRows(survey) === 0 ? 0 : spanRows(survey) * SPAN_ROW_PX + 14,
   }
 }
 
@@ -79,6 +89,7 @@ export function layoutSheet(
   size: { readonly width: number; readonly height: number },
   zoom: Zoom | undefined,
 ): SheetLayout {
+  const ruler = RULER + extent.underRulerPx
   const lengthX = extent.x1 - extent.x0
   const widthY = extent.halfY * 2
   const tall = extent.topZ + GROUND_MM
@@ -89,11 +100,11 @@ export function layoutSheet(
         0.01,
         Math.min(
           (size.width - MARGIN_LEFT - BETWEEN - MARGIN_END) / (lengthX + widthY),
-          (size.height - MARGIN_TOP - RULER - MARGIN_END) / (tall + widthY),
+          (size.height - MARGIN_TOP - ruler - MARGIN_END) / (tall + widthY),
         ),
       )
   const spareX = stacked ? 0 : size.width - MARGIN_LEFT - BETWEEN - MARGIN_END - (lengthX + widthY) * fit
-  const spareY = stacked ? 0 : size.height - MARGIN_TOP - RULER - MARGIN_END - (tall + widthY) * fit
+  const spareY = stacked ? 0 : size.height - MARGIN_TOP - ruler - MARGIN_END - (tall + widthY) * fit
   const pane = (left: number, top: number, width: number, height: number): Pane => ({
     left,
     top,
@@ -101,7 +112,7 @@ export function layoutSheet(
     height: Math.max(height, 1),
   })
   const side = pane(MARGIN_LEFT, MARGIN_TOP, lengthX * fit + spareX * 0.6, tall * fit + spareY * 0.55)
-  const plan = pane(side.left, side.top + side.height + RULER, side.width, widthY * fit + spareY * 0.45)
+  const plan = pane(side.left, side.top + side.height + ruler, side.width, widthY * fit + spareY * 0.45)
   const rear = stacked
     ? pane(side.left, plan.top + plan.height + MARGIN_TOP, side.width, side.height)
     : pane(side.left + side.width + BETWEEN, side.top, widthY * fit + spareX * 0.4, side.height)

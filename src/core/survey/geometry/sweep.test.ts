@@ -149,6 +149,10 @@ describe('against turning it in steps of 0.01°', () => {
           cleared += 1
           expect(steps.atDeg).toBeUndefined()
           expect(Math.abs(exact.gapMm - steps.gap)).toBeLessThanOrEqual(1)
+          const { panel, box: on, atDeg } = exact.nearest
+          expect(Math.hypot(panel[0] - on[0], panel[1] - on[1])).toBeCloseTo(exact.gapMm, 6)
+          const there = sides(panelAt(swing, atDeg), false).map((side) => pointToSegment(panel, side))
+          expect(Math.min(...there)).toBeLessThan(1e-6)
         }
       }),
       { numRuns: 1000 },

@@ -15,7 +15,14 @@ export interface Swing {
 /** What a swing meets: where it first touches, and the least gap over its whole way. Degrees and mm. */
 export type Swept =
   | { readonly kind: 'touches'; readonly atDeg: number; readonly point: Point2 }
-  | { readonly kind: 'clears'; readonly gapMm: number }
+  | { readonly kind: 'clears'; readonly gapMm: number; readonly nearest: Nearest }
+
+/** Where the gap is least: the point of the panel and that of the rectangle, and how far it is open there. */
+export interface Nearest {
+  readonly panel: Point2
+  readonly box: Point2
+  readonly atDeg: number
+}
 
 const RAD = Math.PI / 180
 /** What stands this near a panel at rest touches it already. */
@@ -71,21 +78,50 @@ const onArc = ({ centre, radius, start, sweep }: Arc, share: number): Point2 => 
   return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)]
 }
 
-/** Least distance between an arc and a segment that do not meet. */
-function arcGap(arc: Arc, segment: Segment): number {
-  const { centre, radius } = arc
-  let gap = Math.min(pointToSegment(onArc(arc, 0), segment), pointToSegment(onArc(arc, 1), segment))
-  const [dx, dy] = [segment.to[0] - segment.from[0], segment.to[1] - segment.from[1]]
+/** The nearest point of a segment. */
+function footOn(point: Point2, { from, to }: Segment): Point2 {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]]
   const square = dx * dx + dy * dy
   const t =
-    square < 1e-18 ? 0 : ((centre[0] - segment.from[0]) * dx + (centre[1] - segment.from[1]) * dy) / square
-  const foot: Point2 = [segment.from[0] + t * dx, segment.from[1] + t * dy]
-  for (const point of t > 0 && t < 1 ? [foot, segment.from, segment.to] : [segment.from, segment.to]) {
-    const [x, y] = [point[0] - centre[0], point[1] - centre[1]]
-    if (alongArc(arc, Math.atan2(y, x)) !== undefined)
-      gap = Math.min(gap, Math.abs(Math.hypot(x, y) - radius))
+    square < 1e-18
+      ? 0
+      : Math.min(1, Math.max(0, ((point[0] - from[0]) * dx + (point[1] - from[1]) * dy) / square))
+  return [from[0] + t * dx, from[1] + t * dy]
+}
+
+interface ArcGap {
+  readonly gap: number
+  readonly onArc: Point2
+  readonly onSegment: Point2
+  /** How far along the arc, radians. */
+  readonly gone: number
+}
+
+/** Least distance between an arc and a segment that do not meet, where it is less than `below`. */
+function arcGap(arc: Arc, segment: Segment, below: number): ArcGap | undefined {
+  const { centre, radius, sweep } = arc
+  let best: ArcGap | undefined
+  let least = below
+  for (const share of [0, 1]) {
+    const end = onArc(arc, share)
+    const gap = pointToSegment(end, segment)
+    if (gap < least) {
+      least = gap
+      best = { gap, onArc: end, onSegment: footOn(end, segment), gone: Math.abs(sweep) * share }
+    }
   }
-  return gap
+  for (const point of [footOn(centre, segment), segment.from, segment.to]) {
+    const [x, y] = [point[0] - centre[0], point[1] - centre[1]]
+    const distance = Math.hypot(x, y)
+    const gap = Math.abs(distance - radius)
+    if (gap >= least) continue
+    const gone = alongArc(arc, Math.atan2(y, x))
+    if (gone === undefined) continue
+    least = gap
+    const share = distance === 0 ? 0 : radius / distance
+    best = { gap, onArc: [centre[0] + x * share, centre[1] + y * share], onSegment: point, gone }
+  }
+  return best
 }
 
 const arcOf = (point: Point2, centre: Point2, sweep: number): Arc => ({
@@ -142,15 +178,19 @@ export function sweepAgainst(
   const reach = reachOf(swing)
   let first: { gone: number; point: Point2 } | undefined
   let gap = Infinity
+  let nearest: Nearest = { panel: swing.hinge, box: box[0] ?? swing.hinge, atDeg: 0 }
+  const way = Math.sign(sweep)
   const take = (gone: number, point: Point2) => {
     if (first === undefined || gone < first.gone) first = { gone, point }
   }
   for (const point of swing.panel) {
     const arc = arcOf(point, swing.hinge, sweep)
     for (const side of boxSides) {
-      for (const gone of meetings(arc, side))
-        take(gone, turnAbout(point, swing.hinge, Math.sign(sweep) * gone))
-      if (!first) gap = Math.min(gap, arcGap(arc, side))
+      for (const gone of meetings(arc, side)) take(gone, turnAbout(point, swing.hinge, way * gone))
+      const closer = first ? undefined : arcGap(arc, side, gap)
+      if (!closer) continue
+      gap = closer.gap
+      nearest = { panel: closer.onArc, box: closer.onSegment, atDeg: closer.gone / RAD }
     }
   }
   for (const corner of box) {
@@ -162,12 +202,19 @@ export function sweepAgainst(
     const arc = arcOf(corner, swing.hinge, -sweep)
     for (const panel of panelSides) {
       for (const gone of meetings(arc, panel)) take(gone, corner)
-      if (!first) gap = Math.min(gap, arcGap(arc, panel))
+      const closer = first ? undefined : arcGap(arc, panel, gap)
+      if (!closer) continue
+      gap = closer.gap
+      nearest = {
+        panel: turnAbout(closer.onSegment, swing.hinge, way * closer.gone),
+        box: corner,
+        atDeg: closer.gone / RAD,
+      }
     }
   }
   return first
     ? { kind: 'touches', atDeg: first.gone / RAD, point: first.point }
-    : { kind: 'clears', gapMm: gap }
+    : { kind: 'clears', gapMm: gap, nearest }
 }
 
 /** How far the panel reaches from its hinge, mm. */

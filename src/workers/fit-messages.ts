@@ -1,0 +1,19 @@
+import type { Gear } from '@/core/plan/gear'
+import type { Adapter } from '@/core/plan/placement'
+import type { Plan } from '@/core/plan/plan'
+import type { Compatible } from '@/core/review/compatible'
+
+/** What the bench asks: every piece of gear against one rack of a plan. */
+export interface FitQuestion {
+  readonly ticket: number
+  readonly plan: Plan
+  readonly rackId: string
+  readonly gear: readonly Gear[]
+  readonly adapters: readonly Adapter[]
+}
+
+/** The answers by the gear's id. */
+export interface FitAnswers {
+  readonly ticket: number
+  readonly answers: readonly (readonly [gearId: string, answer: Compatible])[]
+}
