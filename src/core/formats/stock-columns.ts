@@ -13,6 +13,10 @@ export interface Column {
     | { readonly words: Readonly<Record<string, string>> }
   /** An empty cell leaves the field out; otherwise it is asked for. */
   readonly optional?: true
+  /** Only where the field of that path is one of these words. */
+  readonly when?: { readonly path: Column['path']; readonly is: readonly string[] }
+  /** In files and on the form, but not in the table on screen. */
+  readonly aside?: true
 }
 
 const length = { dimension: 'length' } as const
@@ -28,6 +32,56 @@ const NAME = text('Name', 'name')
 const PRICE = optional({ name: 'Price', path: ['price'], kind: 'count' })
 
 const words = (...list: string[]) => ({ words: Object.fromEntries(list.map((word) => [word, word])) })
+
+const given = (column: Column, kind: string): Column => ({
+  ...column,
+  optional: true,
+  aside: true,
+  when: { path: ['gives', 'kind'], is: [kind] },
+})
+
+const MOUNT_WORDS = [
+  'none',
+  'strap',
+  'wrapClamp',
+  'channelBolt',
+  'uBolt',
+  'slat',
+  'panelHoles',
+  'bracket',
+  'handle',
+] as const
+
+/** How a thing is held: the kind, and the sizes that each kind asks for. */
+function mountColumns(...at: string[]): Column[] {
+  const of = (column: Column, ...is: (typeof MOUNT_WORDS)[number][]): Column => ({
+    ...column,
+    optional: true,
+    aside: true,
+    when: { path: [...at, 'kind'], is },
+  })
+  const count = (name: string, field: string): Column => ({ name, path: [...at, field], kind: 'count' })
+  return [
+    { name: 'Mount', path: [...at, 'kind'], kind: words(...MOUNT_WORDS), aside: true },
+    of(mm('Section width from', ...at, 'sectionWidthMm', 'fromMm'), 'wrapClamp', 'uBolt'),
+    of(mm('Section width to', ...at, 'sectionWidthMm', 'toMm'), 'wrapClamp', 'uBolt'),
+    of(mm('Section height from', ...at, 'sectionHeightMm', 'fromMm'), 'wrapClamp', 'uBolt'),
+    of(mm('Section height to', ...at, 'sectionHeightMm', 'toMm'), 'wrapClamp', 'uBolt'),
+    of(mm('Room under bar', ...at, 'underBarMm'), 'wrapClamp'),
+    of(mm('Slot', ...at, 'slotMm'), 'channelBolt', 'slat'),
+    of(mm('Head height', ...at, 'headMm'), 'channelBolt'),
+    of(text('Thread', ...at, 'thread'), 'channelBolt'),
+    of(mm('Bolt in the box', ...at, 'boltMm'), 'channelBolt'),
+    of(mm('Stack under the nut', ...at, 'stackMm'), 'channelBolt'),
+    of(mm('Hole pitch', ...at, 'pitchMm'), 'panelHoles'),
+    of(count('Hole columns', 'columns'), 'panelHoles'),
+    of(count('Hole rows', 'rows'), 'panelHoles'),
+    of(mm('Bracket spacing from', ...at, 'spacingMm', 'fromMm'), 'bracket'),
+    of(mm('Bracket spacing to', ...at, 'spacingMm', 'toMm'), 'bracket'),
+    of({ name: 'Bracket direction', path: [...at, 'direction'], kind: words('along', 'across') }, 'bracket'),
+    of(mm('Handle', ...at, 'diameterMm'), 'handle'),
+  ]
+}
 
 /** The columns of each list, first the id by which a row finds the entry that it changes. */
 export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
@@ -73,7 +127,15 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     { name: 'Pieces', path: ['count'], kind: 'count' },
     kg('Mass each', 'eachKg'),
     PRICE,
-    optional({ name: 'Kit years from', path: ['kit', 'years', 'from'], kind: 'count' }),
+    { ...optional({ name: 'Kit years from', path: ['kit', 'years', 'from'], kind: 'count' }), aside: true },
+    { ...optional({ name: 'Kit years to', path: ['kit', 'years', 'to'], kind: 'count' }), aside: true },
+    { ...optional({ name: 'Holes to drill', path: ['kit', 'drills', 'holes'], kind: 'count' }), aside: true },
+    {
+      ...optional({ name: 'Can be undone', path: ['kit', 'drills', 'reversible'], kind: 'yesNo' }),
+      aside: true,
+    },
+    { ...optional(text('Cannot be undone', 'kit', 'cannotUndo')), aside: true },
+    { ...optional(text('Not used again', 'kit', 'singleUse')), aside: true },
   ],
   gear: [
     ID,
@@ -95,9 +157,24 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     optional(mm('Spread from', 'fit', 'spreadMm', 'fromMm')),
     optional(mm('Spread to', 'fit', 'spreadMm', 'toMm')),
     optional(mm('Bar past foot', 'fit', 'overhangMm')),
+    { ...optional(mm('Clear beside it', 'fit', 'besideMm')), aside: true },
+    ...mountColumns('fit', 'mount'),
     { name: 'May lie on edge', path: ['onEdge'], kind: 'yesNo' },
     optional({ name: 'Most speed', path: ['maxKmH'], kind: { dimension: 'speed' } }),
     PRICE,
   ],
-  adapters: [ID, NAME, kg('Mass', 'kg'), mm('Height', 'heightMm'), PRICE],
+  adapters: [
+    ID,
+    NAME,
+    kg('Mass', 'kg'),
+    mm('Height', 'heightMm'),
+    PRICE,
+    ...mountColumns('mount'),
+    { name: 'Gives', path: ['gives', 'kind'], kind: words('section', 'channel'), aside: true },
+    given(mm('Given width', 'gives', 'widthMm'), 'section'),
+    given(mm('Given height', 'gives', 'heightMm'), 'section'),
+    given(mm('Room under what is given', 'gives', 'roomMm'), 'section'),
+    given(mm('Given slot', 'gives', 'slotMm'), 'channel'),
+    given(mm('Head room in what is given', 'gives', 'headRoomMm'), 'channel'),
+  ],
 }

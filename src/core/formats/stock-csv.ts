@@ -1,59 +1,14 @@
 import Papa from 'papaparse'
-import { fieldMessages } from '../plan/messages'
 import { homeUnit, UNITS, type Dimension, type UnitSystem } from '../units/dimension'
-import { formatNumber } from '../units/format'
-import { parseQuantity } from '../units/parse'
+import { cellOf, headOf, readLine } from './stock-cells'
 import { STOCK_COLUMNS, type Column } from './stock-columns'
 import { STOCK_SCHEMAS, type StockItem, type StockKind } from './stock-kinds'
-
-type Raw = Record<string, unknown>
 
 /** A cell that a spreadsheet would take for a formula is written behind an apostrophe; a plain number never is. */
 function defused(cell: string): string {
   return /^[=+\-@\t\r]/.test(cell) && !/^-?[\d.]+$/.test(cell) ? `'${cell}` : cell
 }
 const undefused = (cell: string) => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell)
-
-function valueAt(item: unknown, path: Column['path']): unknown {
-  return path.reduce<unknown>(
-    (so, key) => (typeof so === 'object' && so !== null ? (so as Raw)[key] : undefined),
-    item,
-  )
-}
-
-/** A copy of an entry with one field set, or left out; a group that is left empty goes too. */
-function withValue(item: Raw, [key, ...rest]: Column['path'], value: unknown): Raw {
-  if (key === undefined) return item
-  const { [key]: old, ...others } = item
-  if (rest.length === 0) return value === undefined ? others : { ...item, [key]: value }
-  const group = withValue(typeof old === 'object' && old !== null ? (old as Raw) : {}, rest, value)
-  return Object.keys(group).length === 0 ? others : { ...item, [key]: group }
-}
-
-const unitFor = (column: Column, system: UnitSystem) =>
-  typeof column.kind === 'object' && 'dimension' in column.kind
-    ? homeUnit(column.kind.dimension, system)
-    : undefined
-
-/** The head of a column: its name, and its unit in brackets where it has one. */
-export function headOf(column: Column, system: UnitSystem): string {
-  const unit = unitFor(column, system)
-  return unit ? `${column.name} (${unit.symbol})` : column.name
-}
-
-function cellOf(item: unknown, column: Column, system: UnitSystem): string {
-  const value = valueAt(item, column.path)
-  if (value === undefined) return ''
-  const unit = unitFor(column, system)
-  if (unit && typeof value === 'number') {
-    const places = system === 'us' ? 5 : 3
-    return formatNumber(value / unit.factor, places)
-      .replace(/[\u202f]/g, '')
-      .replace('\u2212', '-')
-  }
-  if (column.kind === 'yesNo') return value === true ? 'yes' : 'no'
-  return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
-}
 
 /** A list of stock as CSV after RFC 4180: lines end in CR LF, units in the heads, no cell a spreadsheet would run. */
 export function stockCsv<K extends StockKind>(
@@ -119,60 +74,10 @@ function headsOf(kind: StockKind, cells: readonly string[]): { heads: Head[]; pr
 
 const unitOfFirst = (dimension: Dimension) => homeUnit(dimension, 'metric').symbol
 
-type ReadCell = { readonly value: unknown } | { readonly problem: string }
-
-function readCell(cell: string, { column, unit }: Head, system: UnitSystem, before: unknown): ReadCell {
-  const { kind, name } = column
-  if (kind === 'text') return { value: cell }
-  if (kind === 'yesNo') {
-    const word = cell.toLowerCase()
-    return word === 'yes' || word === 'no'
-      ? { value: word === 'yes' }
-      : { problem: `${name}: write yes or no.` }
-  }
-  if (kind === 'count') {
-    const value = Number(cell)
-    return Number.isFinite(value) ? { value } : { problem: `${name}: "${cell}" is no number.` }
-  }
-  if ('words' in kind) {
-    const found = Object.keys(kind.words).find((word) => word.toLowerCase() === cell.toLowerCase())
-    return found === undefined
-      ? { problem: `${name}: "${cell}" is none of ${Object.keys(kind.words).join(', ')}.` }
-      : { value: found }
-  }
-  const parsed = parseQuantity(kind.dimension, cell, system, unit)
-  if (!parsed.ok) return { problem: `${name}: ${parsed.reason}` }
-  // A figure that went out rounded and came back unchanged keeps what it was.
-  const same = typeof before === 'number' && Math.abs(before - parsed.value) <= 1e-3
-  return { value: same ? before : parsed.value }
-}
-
-/** What a new entry of a list starts from, before a line's cells are put in. */
-function blank(kind: StockKind): Raw {
-  switch (kind) {
-    case 'gear':
-      return {
-        shape: 'box',
-        turns: [0, 90, 180, 270],
-        onEdge: false,
-        when: 'always',
-        fit: { mount: { kind: 'strap' } },
-      }
-    case 'parts':
-      return { rated: { by: 'own', ratings: [] } }
-    case 'bars':
-      return { xMm: 0, riseMm: 0, feetYMm: [-500, 500] }
-    case 'vehicles':
-    case 'racks':
-    case 'adapters':
-      return {}
-  }
-}
-
 const LINES_MOST = 5000
 
 /** Whether a line can make an entry of its own: some lists hold more than a table can say. */
-const addsByTable = (kind: StockKind) => kind === 'gear' || kind === 'parts' || kind === 'bars'
+const addsByTable = (kind: StockKind) => kind !== 'vehicles' && kind !== 'racks'
 
 /**
  * Reads a CSV against the entries there are. A line changes the entry with its id, field by field, and keeps all
@@ -211,7 +116,6 @@ export function readStockCsv<K extends StockKind>(
   let same = 0
   lines.forEach((cells, i) => {
     const line = i + 2
-    const wrong: string[] = []
     const idHead = heads.find(({ column }) => column.path[0] === 'id')
     const id = (idHead && cells[idHead.index]?.trim()) ?? ''
     if (id === '') {
@@ -231,35 +135,22 @@ export function readStockCsv<K extends StockKind>(
       })
       return
     }
-    let draft: Raw = known ? { ...(known as unknown as Raw) } : { ...blank(kind), id }
-    for (const head of heads) {
-      const { column, index } = head
-      const cell = undefused((cells[index] ?? '').trim())
-      const before = valueAt(known, column.path)
-      if (cell === '') {
-        if (column.optional) draft = withValue(draft, column.path, undefined)
-        else wrong.push(`${column.name} is empty.`)
-        continue
-      }
-      const read = readCell(cell, head, system, before)
-      if ('problem' in read) wrong.push(read.problem)
-      else if (read.value !== before) draft = withValue(draft, column.path, read.value)
-    }
-    if (wrong.length > 0) {
-      problems.push({ line, text: wrong.join(' ') })
+    const read = readLine(
+      kind,
+      id,
+      heads.map(({ column, index, unit }) => ({
+        column,
+        unit,
+        text: undefused((cells[index] ?? '').trim()),
+      })),
+      known,
+      system,
+    )
+    if (!read.ok) {
+      problems.push({ line, text: read.wrong.join(' ') })
       return
     }
-    const parsed = STOCK_SCHEMAS[kind].safeParse(draft)
-    if (!parsed.success) {
-      problems.push({
-        line,
-        text: fieldMessages(parsed.error)
-          .map((each) => each.text)
-          .join(' '),
-      })
-      return
-    }
-    const item = parsed.data as StockItem[K]
+    const { item } = read
     if (!known) added.push(item)
     else if (JSON.stringify(STOCK_SCHEMAS[kind].parse(known)) === JSON.stringify(item)) same += 1
     else changed.push(item)

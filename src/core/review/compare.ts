@@ -68,9 +68,20 @@ export function accountOf(plan: Plan): Account {
   }
 }
 
+/** A bar as far as two plans may differ in it. mm. */
+export interface BarSketch {
+  readonly lengthMm: number
+  readonly profile: string
+  readonly xMm: number
+}
+
 /** What one plan has that another has not: bars of another length or profile, parts, gear. */
 export interface Differences {
-  readonly bars: readonly { readonly name: string; readonly a: string; readonly b: string }[]
+  readonly bars: readonly {
+    readonly name: string
+    readonly a: BarSketch | undefined
+    readonly b: BarSketch | undefined
+  }[]
   readonly onlyA: readonly string[]
   readonly onlyB: readonly string[]
   /** Rules that find something in one and nothing, or something else, in the other. */
@@ -112,13 +123,13 @@ export function differencesOf(a: Account, b: Account): Differences {
   const barsOf = ({ plan }: Account) =>
     plan.racks.flatMap((rack) => (rack.kind === 'ladder' ? [] : rack.bars.map((bar) => ({ rack, bar }))))
   const [barsA, barsB] = [barsOf(a), barsOf(b)]
-  const written = (bar: (typeof barsA)[number]['bar'] | undefined) =>
-    bar ? `${Math.round(bar.lengthMm)} ${bar.profile.kind} ${Math.round(bar.xMm)}` : '—'
+  const sketch = (bar: (typeof barsA)[number]['bar'] | undefined): BarSketch | undefined =>
+    bar && { lengthMm: bar.lengthMm, profile: bar.profile.kind, xMm: bar.xMm }
   const bars = Array.from({ length: Math.max(barsA.length, barsB.length) }, (_, i) => ({
     name: (barsA[i] ?? barsB[i])?.bar.name ?? '',
-    a: written(barsA[i]?.bar),
-    b: written(barsB[i]?.bar),
-  })).filter((each) => each.a !== each.b)
+    a: sketch(barsA[i]?.bar),
+    b: sketch(barsB[i]?.bar),
+  })).filter((each) => JSON.stringify(each.a) !== JSON.stringify(each.b))
   const [inA, inB] = [inventory(a.plan), inventory(b.plan)]
   const [worstA, worstB] = [worstByRule(a.review), worstByRule(b.review)]
   return {

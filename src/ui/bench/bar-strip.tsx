@@ -6,6 +6,7 @@ import type { Survey } from '@/core/survey/survey'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { refused, usePlan } from './plan-store'
+import { SpreadList } from './spread-list'
 
 /** The picked bar's numbers. */
 export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
@@ -87,6 +88,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
             </dd>
           </div>
         )}
+        <SpreadList survey={survey} barId={bar.id} />
       </dl>
     </>
   )

@@ -8,7 +8,7 @@ import { usePlan } from './plan-store'
 import { rackBox, useZoom } from './zoom-store'
 
 export type DialogName =
-  'job' | 'racks' | 'clearances' | 'rules' | 'use' | 'keys' | 'palette' | 'settings' | 'delete'
+  'job' | 'racks' | 'clearances' | 'measure' | 'rules' | 'use' | 'keys' | 'palette' | 'settings' | 'delete'
 
 /** Something a person can ask for by name, by key or by button. */
 export interface Action {
@@ -60,6 +60,7 @@ export function benchActions(survey: Survey, show: (dialog: DialogName) => void)
     { name: 'Zoom out', keys: '−', run: () => zoom.by(survey, 1 / 1.4) },
     { name: 'Racks on this vehicle', run: () => show('racks') },
     { name: 'Doors and garages to pass', run: () => show('clearances') },
+    { name: 'Measurements', run: () => show('measure') },
     { name: 'House rules for this job', run: () => show('rules') },
     { name: 'How it is used', run: () => show('use') },
     { name: 'Job details', run: () => show('job') },

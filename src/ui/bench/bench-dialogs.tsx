@@ -9,6 +9,7 @@ import { DeleteJob } from './delete-job'
 import { HouseRulesDialog } from './house-rules'
 import { JobDetails } from './job-details'
 import { KeysList } from './keys-list'
+import { Measuring } from './measuring'
 import Palette from './palette'
 import { RacksDialog } from './racks-dialog'
 import { UseOfVehicle } from './use-of-vehicle'
@@ -35,6 +36,7 @@ export default function BenchDialogs({
       {dialog === 'palette' && <Palette survey={survey} show={show} onClose={onClose} />}
       {dialog === 'keys' && <KeysList onClose={onClose} />}
       {dialog === 'clearances' && <Clearances plan={plan} onClose={onClose} />}
+      {dialog === 'measure' && <Measuring plan={plan} survey={survey} onClose={onClose} />}
       {dialog === 'rules' && <HouseRulesDialog plan={plan} onClose={onClose} />}
       {dialog === 'use' && <UseOfVehicle plan={plan} onClose={onClose} />}
       {dialog === 'job' && <JobDetails plan={plan} onClose={onClose} />}

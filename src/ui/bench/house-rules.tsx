@@ -1,6 +1,7 @@
 'use client'
 import type { Plan } from '@/core/plan/plan'
 import type { HouseRules } from '@/core/rules/house'
+import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { formatNumber } from '@/core/units/format'
 import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
@@ -31,6 +32,13 @@ const GUESS = [
   ['10', 'Add 10 % and ask'],
   ['20', 'Add 20 % and ask'],
   ['weighIt', 'Weigh it before it counts'],
+] as const
+
+const GAPS = [
+  ['ceiling', 'Gap to a ceiling'],
+  ['between', 'Gap between things'],
+  ['hatch', 'Gap to a hatch as it opens'],
+  ['sunroof', 'Gap to a sunroof as it moves'],
 ] as const
 
 /** The schools this job is judged by: the shop's own until a job says otherwise. */
@@ -88,17 +96,42 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             })
           }
         />
-        <QuantityField
-          label="Gap to a ceiling"
-          dimension="length"
-          value={rules.gapsMm.ceiling}
-          onValue={(ceiling) => refused(set({ gapsMm: { ...rules.gapsMm, ceiling } }))}
+        {GAPS.map(([gap, label]) => (
+          <QuantityField
+            key={gap}
+            label={label}
+            dimension="length"
+            value={rules.gapsMm[gap]}
+            onValue={(value) => refused(set({ gapsMm: { ...rules.gapsMm, [gap]: value } }))}
+          />
+        ))}
+        <Choice
+          label="Spread, when a range is open"
+          value={rules.spread}
+          options={[
+            ['wide', 'Wide, for stability'],
+            ['nominal', 'Nominal, the middle of what the gear asks'],
+            ['clear', 'Clear, hatch and sunroof first'],
+          ]}
+          onChange={(spread) => set({ spread })}
         />
-        <QuantityField
-          label="Gap between things, when they snap"
-          dimension="length"
-          value={rules.gapsMm.between}
-          onValue={(between) => refused(set({ gapsMm: { ...rules.gapsMm, between } }))}
+        <Choice
+          label="Tents open to"
+          value={rules.tentOpens}
+          options={[
+            ['side', 'the side'],
+            ['rear', 'the rear'],
+          ]}
+          onChange={(tentOpens) => set({ tentOpens })}
+        />
+        <Choice
+          label="Local rules for what runs past the vehicle (from memory: check yours)"
+          value={rules.localRules ?? ''}
+          options={[['', 'None chosen'], ...LOCAL_RULES.map(({ id, place }) => [id, place] as const)]}
+          onChange={(id) => {
+            const { localRules: _, ...rest } = rules
+            usePlan.getState().run({ do: 'setRules', rules: id === '' ? rest : { ...rest, localRules: id } })
+          }}
         />
         <button
           type="button"

@@ -1,11 +1,15 @@
 'use client'
 import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
+import { keepPlan } from '@/storage/plans'
 import type { DialogName } from './bench-actions'
 
 const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['racks', 'Racks'],
   ['clearances', 'Doors and garages'],
+  ['measure', 'Measurements'],
   ['use', 'How it is used'],
   ['rules', 'House rules'],
   ['job', 'Job details'],
@@ -13,6 +17,31 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['keys', 'Keys'],
   ['delete', 'Delete this job'],
 ]
+
+/** A job of its own with the same vehicle, rack and load: to try other bars on, and to compare. */
+function CopyJob({ plan }: { plan: Plan }) {
+  const router = useRouter()
+  const [reason, setReason] = useState<string>()
+  const copy = async () => {
+    const id = `plan-${crypto.randomUUID()}`
+    const name = `${plan.job.name} (copy)`.slice(0, 120)
+    const kept = await keepPlan({ ...plan, id, job: { ...plan.job, name } })
+    if (kept.ok) router.push(`/bench?job=${id}`)
+    else setReason(kept.reason)
+  }
+  return (
+    <>
+      <button type="button" className="plain" onClick={() => void copy()}>
+        Copy this job
+      </button>
+      {reason !== undefined && (
+        <p role="alert" className="text-stopline basis-full font-semibold">
+          {reason}
+        </p>
+      )}
+    </>
+  )
+}
 
 /** What belongs to the job rather than to one thing in the drawing. */
 export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
@@ -22,6 +51,10 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
       <div className="flex flex-wrap gap-1.5">
         <Link className="plain" href={`/vehicle?job=${plan.id}`}>
           Vehicle
+        </Link>
+        <CopyJob plan={plan} />
+        <Link className="plain" href={`/compare?a=${plan.id}`}>
+          Compare with another
         </Link>
         {TOOLS.map(([dialog, words]) => (
           <button

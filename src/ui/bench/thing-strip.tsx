@@ -9,6 +9,7 @@ import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { AddLoad, WHEN_CHOICES } from './add-load'
 import { setOnEdge, turnOn } from './edits'
+import { HeldBy } from './held-by'
 import { BASIS_CHOICES, LoadField, typedMass } from './load-field'
 import { refused, usePlan } from './plan-store'
 
@@ -130,6 +131,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         {placement.loads.map((load) => (
           <LoadField key={load.id} placementId={placementId} load={load} />
         ))}
+        <HeldBy thing={thing} />
         <button
           type="button"
           className="plain"

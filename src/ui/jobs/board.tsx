@@ -140,6 +140,17 @@ export function JobsBoard() {
       <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
         <Mark />
         <h1 className="flex-1 text-[17px]">Jobs</h1>
+        <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
+          <Link href="/stock" className="plain">
+            Stock
+          </Link>
+          <Link href="/compare" className="plain">
+            Compare
+          </Link>
+          <Link href="/why" className="plain">
+            Why
+          </Link>
+        </nav>
         <Link href="/new" className="plain solid">
           Start a job
         </Link>

@@ -3,6 +3,7 @@ import { create } from 'zustand'
 import { parsePlanText, planFileName, printPlan } from '@/core/formats/plan-file'
 import type { Plan } from '@/core/plan/plan'
 import { keepPlan, loadPlan } from '@/storage/plans'
+import { downloadText } from './download'
 
 interface OpenFile {
   readonly problem: { readonly file: string; readonly lines: readonly string[] } | undefined
@@ -55,10 +56,5 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
 
 /** Hands a plan to the browser as a file. */
 export function downloadPlan(plan: Plan): void {
-  const url = URL.createObjectURL(new Blob([printPlan(plan)], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = planFileName(plan)
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+  downloadText(planFileName(plan), printPlan(plan), 'application/json')
 }

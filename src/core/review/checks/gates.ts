@@ -4,7 +4,7 @@ import type { Finding } from '../finding'
 import { kg, mm, type Amount, type Phrase } from '../phrase'
 
 /** What a gate asks, in words with its datum. */
-function asked({ ask }: GateAt['gate']): Phrase {
+export function asked({ ask }: GateAt['gate']): Phrase {
   switch (ask.kind) {
     case 'length':
       return [

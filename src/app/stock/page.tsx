@@ -1,0 +1,8 @@
+import type { Metadata } from 'next'
+import { StockScreen } from '@/ui/stock/stock-screen'
+
+export const metadata: Metadata = { title: 'Stock · Ypsos' }
+
+export default function Page() {
+  return <StockScreen />
+}

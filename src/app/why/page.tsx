@@ -1,0 +1,8 @@
+import type { Metadata } from 'next'
+import { WhyScreen } from '@/ui/why/why-screen'
+
+export const metadata: Metadata = { title: 'Why · Ypsos' }
+
+export default function Page() {
+  return <WhyScreen />
+}

@@ -1,0 +1,13 @@
+'use client'
+
+/** Hands a text to the browser as a file. */
+export function downloadText(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  setTimeout(() => {
+    URL.revokeObjectURL(url)
+  }, 10_000)
+}

@@ -1,0 +1,109 @@
+'use client'
+import {
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+} from '@tanstack/react-table'
+import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react'
+import { useMemo, useState, type ReactNode } from 'react'
+import { cellOf, headOf, valueAt } from '@/core/formats/stock-cells'
+import { STOCK_COLUMNS } from '@/core/formats/stock-columns'
+import type { StockItem, StockKind } from '@/core/formats/stock-kinds'
+import type { UnitSystem } from '@/core/units/dimension'
+
+type Item = StockItem[StockKind]
+
+const SORT_SIGN = { asc: ArrowUp, desc: ArrowDown, none: ArrowUpDown } as const
+const SPOKEN_SORT = { asc: 'ascending', desc: 'descending', none: 'none' } as const
+
+interface Props {
+  readonly kind: StockKind
+  readonly items: readonly Item[]
+  readonly words: string
+  readonly system: UnitSystem
+  readonly tools: (item: Item) => ReactNode
+}
+
+/** One list of the stock: sorts by any column, and shows what has the words looked for in any cell. */
+export function StockTable({ kind, items, words, system, tools }: Props) {
+  const [sorting, setSorting] = useState<SortingState>([])
+  const data = useMemo(() => [...items], [items])
+  const columns = useMemo<ColumnDef<Item>[]>(
+    () =>
+      STOCK_COLUMNS[kind]
+        .filter(({ aside, path }) => !aside && path[0] !== 'id')
+        .map((column) => ({
+          id: column.name,
+          header: headOf(column, system),
+          accessorFn: (item) => valueAt(item, column.path),
+          cell: ({ row }) => cellOf(row.original, column, system),
+          sortUndefined: 'last' as const,
+        })),
+    [kind, system],
+  )
+  const table = useReactTable({
+    data,
+    columns,
+    state: { sorting, globalFilter: words },
+    onSortingChange: setSorting,
+    globalFilterFn: (row, _, wanted: string) =>
+      STOCK_COLUMNS[kind].some((column) =>
+        cellOf(row.original, column, system).toLowerCase().includes(wanted.trim().toLowerCase()),
+      ),
+    getColumnCanGlobalFilter: () => true,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+  })
+  const rows = table.getRowModel().rows
+  return (
+    <div className="stock-scroll" tabIndex={0} role="region" aria-label="The list">
+      <table className="stock-table">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id}>
+              {group.headers.map(({ id, column, getContext }) => {
+                const sorted = column.getIsSorted() || 'none'
+                const Sign = SORT_SIGN[sorted]
+                return (
+                  <th key={id} scope="col" aria-sort={SPOKEN_SORT[sorted]}>
+                    <button type="button" className="stock-sort" onClick={column.getToggleSortingHandler()}>
+                      {flexRender(column.columnDef.header, getContext())} <Sign size={13} aria-hidden />
+                    </button>
+                  </th>
+                )
+              })}
+              <th scope="col">
+                <span className="sr-only">What to do with it</span>
+              </th>
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.original.id}>
+              {row.getVisibleCells().map((cell, i) => {
+                const text = flexRender(cell.column.columnDef.cell, cell.getContext())
+                return i === 0 ? (
+                  <th key={cell.id} scope="row">
+                    {text}
+                  </th>
+                ) : (
+                  <td key={cell.id} className={typeof cell.getValue() === 'number' ? 'stock-number' : ''}>
+                    {text}
+                  </td>
+                )
+              })}
+              <td className="stock-tools">{tools(row.original)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rows.length === 0 && <p className="p-3">Nothing here has those words.</p>}
+    </div>
+  )
+}
