@@ -41,6 +41,7 @@ const given = (column: Column, kind: string): Column => ({
 })
 
 const MOUNT_WORDS = [
+  'unsaid',
   'none',
   'strap',
   'wrapClamp',

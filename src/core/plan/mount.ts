@@ -18,11 +18,12 @@ export type Channel = z.infer<typeof channelSchema>
 export const THREADS = ['M5', 'M6', 'M8', 'M10', 'M12'] as const
 
 /**
- * What a thing needs in order to be held: one kind, one way of holding. A channel bolt's `slotMm` is the mouth
+ * What a thing needs in order to be held: one kind, one way of holding; `unsaid` where nobody has looked yet. A channel bolt's `slotMm` is the mouth
  * its head or nut is made for, `otherSlotsMm` are those its other nuts are made for, `stackMm` what the bolt
  * passes through over the bar, `boltMm` the bolt in the box.
  */
 export const mountSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('unsaid') }),
   z.strictObject({ kind: z.literal('none') }),
   z.strictObject({ kind: z.literal('strap') }),
   z.strictObject({

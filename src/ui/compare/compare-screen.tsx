@@ -13,6 +13,7 @@ import { judgedOf } from '@/ui/bench/judged'
 import { Thumbnail } from '@/ui/jobs/thumbnail'
 import { Quantity } from '@/ui/quantity/quantity'
 import { Mark } from '@/ui/shell/mark'
+import { useSettings } from '@/ui/shell/settings-store'
 import { SeverityTag } from '@/ui/verdict/severity-tag'
 
 const LEFT_WORD = { known: '', atLeast: 'at least ', atMost: 'at most ' } as const
@@ -246,8 +247,10 @@ function Chooser({
 /** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
 export function CompareScreen({ a, b }: { a: string | undefined; b: string | undefined }) {
   const router = useRouter()
+  const ready = useSettings((store) => store.ready)
   const [plans, setPlans] = useState<readonly Plan[]>()
   useEffect(() => {
+    if (!ready) return
     void loadPlans()
       .then((stored) => {
         setPlans(
@@ -259,7 +262,7 @@ export function CompareScreen({ a, b }: { a: string | undefined; b: string | und
       .catch(() => {
         setPlans([])
       })
-  }, [])
+  }, [ready])
   const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
   const accounts = useMemo(
     () => (first && second ? [accountOf(first), accountOf(second)] : undefined),

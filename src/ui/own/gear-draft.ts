@@ -3,6 +3,8 @@ import { fieldMessages } from '@/core/plan/messages'
 import type { Basis, GearKind } from '@/core/plan/rating'
 import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
+import { fitToDraft, readFit, startingFitDraft, type FitDraft } from './mount-draft'
+import { opensToDraft, readOpens, startingOpens, type OpensDraft } from './opens-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
 
 export interface GearDraft {
@@ -20,6 +22,8 @@ export interface GearDraft {
   turns: 'all' | 'ends' | 'none'
   when: Gear['when']
   carries: boolean
+  fit: FitDraft
+  opens: OpensDraft
   figures: FiguresDraft
 }
 
@@ -87,6 +91,8 @@ export function startingGearDraft(kind: GearKind, system: UnitSystem): GearDraft
     turns: kind === 'boat' || kind === 'box' ? 'ends' : 'all',
     when: kind === 'person' ? 'parked' : 'always',
     carries: CARRIERS.has(kind),
+    fit: startingFitDraft(kind, system),
+    opens: startingOpens(system),
     figures: NO_FIGURES,
   }
 }
@@ -111,6 +117,8 @@ export function gearToDraft(gear: Gear, system: UnitSystem): GearDraft {
     turns: gear.turns.length === 4 ? 'all' : gear.turns.length === 1 ? 'none' : 'ends',
     when: gear.when,
     carries: gear.carries !== undefined,
+    fit: fitToDraft(gear, system),
+    opens: opensToDraft(gear.opens, system),
     figures: own?.by === 'own' ? figuresDraft(own.ratings, kg) : NO_FIGURES,
   }
 }
@@ -128,14 +136,23 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
   const maxKmH = reader.optional('maxSpeed', 'speed', draft.maxSpeed)
   const before = was?.carries?.rated.by === 'own' ? was.carries.rated.ratings : []
   const ratings = reader.figures('figures', draft.figures, id, 'sheet', before)
-  const { wetKg: _wet, maxKmH: _max, standMm: _stand, carries: _carries, typed: _typed, ...kept } = was ?? {}
+  const {
+    wetKg: _wet,
+    maxKmH: _max,
+    standMm: _stand,
+    carries: _carries,
+    typed: _typed,
+    contactsMm: _at,
+    ...kept
+  } = was ?? {}
   const places = was?.carries?.places ?? [
     { id: 'place', name: 'Inside', kind: 'inside' as const, xMm: 0, yMm: 0, zMm: Math.min(20, heightMm) },
   ]
   const gear: Gear = {
-    fit: { mount: { kind: 'none' } },
     shape: SHAPE[draft.kind],
     ...kept,
+    ...readFit(reader, draft.fit, was),
+    ...(draft.kind === 'tent' ? readOpens(reader, draft.opens) : {}),
     id,
     kind: draft.kind,
     ...(was?.kind === draft.kind ? {} : { shape: SHAPE[draft.kind] }),

@@ -15,6 +15,7 @@ import { GearDrawing } from '@/ui/drawing/gear-drawing'
 import { useSettings } from '@/ui/shell/settings-store'
 import { FormChoice, FormFigures, FormText, FormTick } from './form-fields'
 import { FormFrame } from './form-frame'
+import { MountFields } from './mount-fields'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
 import { useDraftForm } from './use-draft-form'
 
@@ -147,6 +148,27 @@ export function GearForm({
         <FormTick name="onEdge" label="May stand on edge" />
         <FormTick name="carries" label="It carries something" />
       </section>
+      <MountFields draft={draft.fit} />
+      {draft.kind === 'tent' && (
+        <section className="grid grid-cols-2 gap-2 sm:grid-cols-3" aria-label="How it opens">
+          <FormChoice
+            name="opens.toward"
+            label="Opens to the"
+            options={[
+              ['left', 'left'],
+              ['right', 'right'],
+              ['front', 'front'],
+              ['rear', 'rear'],
+            ]}
+          />
+          <FormText name="opens.reach" label="Reaches past its closed box by" hint="Empty when not known" />
+          <FormText name="opens.floor" label="Open floor over its underside" />
+          <FormText name="opens.ladderFrom" label="Ladder spans from" hint="Floor to ground" />
+          <FormText name="opens.ladderTo" label="Ladder spans to" />
+          <FormText name="opens.ladderOut" label="Ladder stands out by" />
+          <FormText name="opens.coverGap" label="Room to reach its cover" hint="Empty when none" />
+        </section>
+      )}
       {draft.carries && <FormFigures name="figures" title="What may be in it or on it" />}
     </FormFrame>
   )

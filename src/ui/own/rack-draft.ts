@@ -1,4 +1,5 @@
 import type { Bar, Part, PartRole, Profile, Rack } from '@/core/plan/rack'
+import type { Channel } from '@/core/plan/mount'
 import { barsOf, deckOf, rackSchema } from '@/core/plan/rack'
 import { fieldMessages } from '@/core/plan/messages'
 import type { Attachment, Vehicle } from '@/core/plan/vehicle'
@@ -34,6 +35,12 @@ export interface RackDraft {
   profile: Profile['kind']
   profileWidth: string
   profileHeight: string
+  slot: string
+  headRoom: string
+  footWidth: string
+  slatSlot: string
+  towerFront: string
+  towerRear: string
   bars: BarDraft[]
   deckLength: string
   deckWidth: string
@@ -96,6 +103,8 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
   const bars = barsOf(rack)
   const profile = bars[0]?.profile
   const deck = deckOf(rack)
+  const some = (value: number | undefined) => (value === undefined ? '' : mm(value))
+  const row = rack.fitSheet?.rows.find((each) => each.profile === profile?.kind)
   return {
     attachmentId: rack.attachmentId,
     kind: rack.kind,
@@ -103,6 +112,12 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
     profile: profile?.kind ?? 'aero',
     profileWidth: mm(profile?.widthMm ?? 80),
     profileHeight: mm(profile?.heightMm ?? 28),
+    slot: some(profile?.channel?.slotMm),
+    headRoom: some(profile?.channel?.headRoomMm),
+    footWidth: some(rack.footWidthMm),
+    slatSlot: some(deck?.slatSlotMm),
+    towerFront: some(row?.towerMm.front),
+    towerRear: some(row?.towerMm.rear),
     bars: bars.map((bar) => ({
       id: bar.id,
       x: bar.typed?.['xMm'] ?? mm(bar.xMm),
@@ -158,9 +173,39 @@ function barName(i: number, count: number): string {
   return i === 0 ? 'Front bar' : i === count - 1 ? 'Rear bar' : count === 3 ? 'Middle bar' : `Middle bar ${i}`
 }
 
+/** The channel in the bars: both of its sizes, or none. */
+function readChannel(reader: DraftReader, draft: RackDraft, was: Channel | undefined): Channel | undefined {
+  const slotMm = reader.optional('slot', 'length', draft.slot)
+  const headRoomMm = reader.optional('headRoom', 'length', draft.headRoom)
+  if (slotMm === undefined && headRoomMm === undefined) return undefined
+  if (slotMm === undefined) reader.fail('slot', 'A channel has a slot: measure its mouth.')
+  if (headRoomMm === undefined) reader.fail('headRoom', 'Measure the room for a head inside the channel.')
+  return { ...was, slotMm: slotMm ?? 20, headRoomMm: headRoomMm ?? 8 }
+}
+
+/** The fit sheet with the row for these bars as typed; rows for other profiles stay. */
+function readFitSheet(reader: DraftReader, draft: RackDraft, was: Rack | undefined): Rack['fitSheet'] {
+  const front = reader.optional('towerFront', 'length', draft.towerFront)
+  const rear = reader.optional('towerRear', 'length', draft.towerRear)
+  const others = was?.fitSheet?.rows.filter((row) => row.profile !== draft.profile) ?? []
+  const before = was?.fitSheet?.rows.find((row) => row.profile === draft.profile)
+  const row =
+    front === undefined && rear === undefined
+      ? undefined
+      : {
+          ...before,
+          profile: draft.profile,
+          towerMm: { front: front ?? rear ?? 1, rear: rear ?? front ?? 1 },
+        }
+  const rows = was?.fitSheet?.rows.map((each) => (each === before ? row : each)) ?? []
+  const all = before ? rows.filter((each) => each !== undefined) : row ? [...others, row] : others
+  return all.length === 0 ? undefined : { source: was?.fitSheet?.source ?? { kind: 'sheet' }, rows: all }
+}
+
 function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], system: UnitSystem): Bar[] {
   const width = reader.span('profileWidth', draft.profileWidth, 80)
   const height = reader.span('profileHeight', draft.profileHeight, 28)
+  const channel = readChannel(reader, draft, was[0]?.profile.channel)
   return draft.bars.map((bar, i): Bar => {
     const at = `bars.${i}`
     const before = was.find((each) => each.id === bar.id)
@@ -169,7 +214,7 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
     const feet = reader.span(`${at}.feet`, bar.feet, 1050)
     if (usableMm > lengthMm) reader.fail(`${at}.usable`, 'A bar cannot offer more width than it is long.')
     if (feet > lengthMm) reader.fail(`${at}.feet`, 'The feet must stand under the bar.')
-    const { channel, wallMm } = before?.profile ?? {}
+    const { wallMm } = before?.profile ?? {}
     return {
       id: bar.id,
       name: before?.name ?? barName(i, draft.bars.length),
@@ -245,14 +290,16 @@ export function readRack(
     return read.suits === undefined && on && !before ? { ...read, suits: [on.kind] } : read
   })
   if (parts.length === 0) reader.fail('parts', 'A rack has at least one part that holds something.')
+  const footWidthMm = reader.optional('footWidth', 'length', draft.footWidth)
+  const fitSheet = draft.kind === 'ladder' ? was?.fitSheet : readFitSheet(reader, draft, was)
   const common = {
     id,
     name: reader.words('name', draft.name, 'Own rack', 'the rack a name'),
     attachmentId: draft.attachmentId,
     parts,
     ...(was?.note === undefined ? {} : { note: was.note }),
-    ...(was?.footWidthMm === undefined ? {} : { footWidthMm: was.footWidthMm }),
-    ...(was?.fitSheet === undefined ? {} : { fitSheet: was.fitSheet }),
+    ...(footWidthMm === undefined ? {} : { footWidthMm }),
+    ...(fitSheet === undefined ? {} : { fitSheet }),
     ...(was?.gates === undefined ? {} : { gates: was.gates }),
   }
   const rack = readKind(reader, draft, common, was, system)
@@ -285,7 +332,7 @@ function readKind(
   const least = draft.kind === 'platform' || draft.kind === 'frame' ? 2 : 1
   if (bars.length < least)
     reader.fail('bars', least === 2 ? 'It needs two bars at least.' : 'It needs a bar.')
-  const slatSlotMm = was && deckOf(was)?.slatSlotMm
+  const slatSlotMm = reader.optional('slatSlot', 'length', draft.slatSlot)
   const deck = {
     ...(slatSlotMm === undefined ? {} : { slatSlotMm }),
     xMm: reader.position('deckX', draft.deckX, 900),

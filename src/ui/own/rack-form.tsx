@@ -250,6 +250,14 @@ export function RackForm({
             <FormChoice name="profile" label="Bar profile" options={PROFILES} />
             <FormText name="profileWidth" label="Profile width" />
             <FormText name="profileHeight" label="Profile height" />
+            <FormText name="slot" label="Slot of its channel" hint="Empty when it has none" />
+            <FormText name="headRoom" label="Head room in the channel" hint="For a bolt’s head or a nut" />
+            <FormText name="footWidth" label="Foot’s width along the bar" hint="Clamps stand clear of it" />
+            <FormText name="towerFront" label="Tower spacing, front" hint="From the fit sheet’s row" />
+            <FormText name="towerRear" label="Tower spacing, rear" hint="Empty when there is no sheet" />
+            {draft.kind === 'platform' && (
+              <FormText name="slatSlot" label="Slot between the slats" hint="Empty when not measured" />
+            )}
           </>
         )}
       </section>

@@ -11,6 +11,7 @@ import {
   type AttachmentDraft,
   type Before,
 } from './attachment-draft'
+import { obstacleToDraft, readObstacle, type ObstacleDraft } from './obstacle-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
 
 export interface VehicleDraft {
@@ -27,10 +28,14 @@ export interface VehicleDraft {
   roofFront: string
   roofRear: string
   crown: string
+  yearFrom: string
+  doors: string
+  trim: string
   kerb: string
   gross: string
   figures: FiguresDraft
   attachments: AttachmentDraft[]
+  obstacles: ObstacleDraft[]
 }
 
 /** The form as it starts for a body type: class averages to be replaced by what is measured. */
@@ -51,10 +56,14 @@ export function startingVehicleDraft(body: Body, system: UnitSystem): VehicleDra
     roofFront: show(sizes.roof.halfWidthFrontMm * 2),
     roofRear: show(sizes.roof.halfWidthRearMm * 2),
     crown: show(sizes.roof.crownMm),
+    yearFrom: '',
+    doors: '',
+    trim: '',
     kerb: '',
     gross: '',
     figures: NO_FIGURES,
     attachments: [startingAttachment('raisedRail', body, 'attachment-1', system)],
+    obstacles: [],
   }
 }
 
@@ -76,11 +85,30 @@ export function vehicleToDraft(vehicle: Vehicle, system: UnitSystem): VehicleDra
     roofFront: show('roofFront', vehicle.roof.halfWidthFrontMm * 2),
     roofRear: show('roofRear', vehicle.roof.halfWidthRearMm * 2),
     crown: show('crown', vehicle.roof.crownMm),
+    yearFrom: vehicle.years === undefined ? '' : String(vehicle.years.from),
+    doors: vehicle.doors === undefined ? '' : String(vehicle.doors),
+    trim: vehicle.trim ?? '',
     kerb: vehicle.kerbKg === undefined ? '' : (vehicle.typed?.['kerb'] ?? kg(vehicle.kerbKg)),
     gross: vehicle.grossKg === undefined ? '' : (vehicle.typed?.['gross'] ?? kg(vehicle.grossKg)),
     figures: figuresDraft(vehicle.roof.ratings, kg),
     attachments: vehicle.attachments.map((attachment) => attachmentToDraft(attachment, vehicle.body, system)),
+    obstacles: vehicle.obstacles.map((obstacle) => obstacleToDraft(obstacle, vehicle.body, system)),
   }
+}
+
+/** A whole number that may be left out. */
+function wholeNumber(
+  reader: DraftReader,
+  field: string,
+  text: string,
+  least: number,
+  most: number,
+): number | undefined {
+  if (text.trim() === '') return undefined
+  const value = Number(text)
+  if (Number.isInteger(value) && value >= least && value <= most) return value
+  reader.fail(field, `A whole number from ${least} to ${most}.`)
+  return undefined
 }
 
 /**
@@ -103,9 +131,24 @@ export function readVehicle(
     const attachment = was?.attachments.find((each) => each.id === attachmentId && each.kind === kind)
     return attachment && { attachment, draft: attachmentToDraft(attachment, draft.body, system) }
   }
-  const { kerbKg: _kerb, grossKg: _gross, typed: _typed, ...kept } = was ?? {}
+  const {
+    kerbKg: _kerb,
+    grossKg: _gross,
+    typed: _typed,
+    years: _years,
+    doors: _doors,
+    trim: _trim,
+    ...kept
+  } = was ?? {}
+  const year = wholeNumber(reader, 'yearFrom', draft.yearFrom, 1900, 2100)
+  const doors = wholeNumber(reader, 'doors', draft.doors, 1, 8)
+  const shownBefore = new Map(
+    (was?.obstacles ?? []).map((obstacle) => [
+      obstacle.id,
+      obstacleToDraft(obstacle, was?.body ?? draft.body, system),
+    ]),
+  )
   const vehicle: Vehicle = {
-    obstacles: [],
     ...kept,
     id,
     name: reader.words('name', draft.name, 'Own vehicle', 'the vehicle a name'),
@@ -117,6 +160,9 @@ export function readVehicle(
     frontOverhangMm: reader.size('frontOverhang', draft.frontOverhang, start.frontOverhangMm),
     noseToScreenMm: reader.size('noseToScreen', draft.noseToScreen, start.noseToScreenMm),
     wheelRadiusMm: reader.span('wheelRadius', draft.wheelRadius, start.wheelRadiusMm),
+    ...(year === undefined ? {} : { years: { ...was?.years, from: year } }),
+    ...(doors === undefined ? {} : { doors }),
+    ...(draft.trim.trim() === '' ? {} : { trim: draft.trim.trim().slice(0, 80) }),
     ...(kerbKg === undefined ? {} : { kerbKg }),
     ...(grossKg === undefined ? {} : { grossKg }),
     roof: {
@@ -130,6 +176,11 @@ export function readVehicle(
     attachments: draft.attachments.map((attachment, i) =>
       readAttachment(reader, attachment, `attachments.${i}`, draft.body, beforeOf(attachment)),
     ),
+    obstacles: draft.obstacles.map((obstacle, i) => {
+      const before = was?.obstacles.find(({ id: each }) => each === obstacle.id)
+      const untouched = JSON.stringify(shownBefore.get(obstacle.id)) === JSON.stringify(obstacle)
+      return before && untouched ? before : readObstacle(reader, obstacle, `obstacles.${i}`)
+    }),
   }
   if (vehicle.wheelbaseMm >= vehicle.lengthMm)
     reader.fail('wheelbase', 'The wheelbase must be shorter than the vehicle.')

@@ -23,6 +23,8 @@ import {
   startingAttachment,
   type AttachmentDraft,
 } from './attachment-draft'
+import { startingObstacle } from './obstacle-draft'
+import { AddObstacle, ObstacleFields } from './obstacle-fields'
 import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
 
 const BODY_CHOICES = BODIES.map((body) => [body, SILHOUETTES[body].label] as const)
@@ -143,6 +145,7 @@ export function VehicleForm({
     name: 'attachments',
     keyName: 'key',
   })
+  const obstacles = useFieldArray({ control: form.control, name: 'obstacles', keyName: 'key' })
   const [problem, setProblem] = useState<string>()
   const drawn = useMemo(
     () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: read.value, racks: [] })),
@@ -177,7 +180,16 @@ export function VehicleForm({
     const fresh = startingVehicleDraft(chosen[0], system)
     const now = form.getValues()
     form.reset(
-      { ...fresh, name: now.name, kerb: now.kerb, gross: now.gross, figures: now.figures },
+      {
+        ...fresh,
+        name: now.name,
+        yearFrom: now.yearFrom,
+        doors: now.doors,
+        trim: now.trim,
+        kerb: now.kerb,
+        gross: now.gross,
+        figures: now.figures,
+      },
       { keepDefaultValues: true },
     )
   }
@@ -214,6 +226,9 @@ export function VehicleForm({
         <FormText name="frontOverhang" label="Front overhang" hint="Nose to front axle" />
         <FormText name="noseToScreen" label="Nose to windscreen's upper edge" />
         <FormText name="wheelRadius" label="Wheel radius" />
+        <FormText name="yearFrom" label="Built from" hint="The year on its plate" />
+        <FormText name="doors" label="Doors" hint="Kits ask for them" />
+        <FormText name="trim" label="Trim" hint="A lower one may lack the points" />
         <FormText name="kerb" label="Kerb mass" hint="Empty when not known" />
         <FormText name="gross" label="Gross mass" hint="Empty when not known" />
       </section>
@@ -251,6 +266,26 @@ export function VehicleForm({
                 `attachment-${crypto.randomUUID().slice(0, 6)}`,
                 system,
               ),
+            )
+          }}
+        />
+      </section>
+      <section aria-labelledby="meets-title" className="space-y-3">
+        <h2 id="meets-title">What the load may meet</h2>
+        {obstacles.fields.map((field, i) => (
+          <ObstacleFields
+            key={field.key}
+            at={`obstacles.${i}`}
+            draft={draft.obstacles[i] ?? field}
+            remove={() => {
+              obstacles.remove(i)
+            }}
+          />
+        ))}
+        <AddObstacle
+          onAdd={(kind) => {
+            obstacles.append(
+              startingObstacle(kind, draft.body, `obstacle-${crypto.randomUUID().slice(0, 6)}`, system),
             )
           }}
         />

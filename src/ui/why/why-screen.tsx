@@ -26,7 +26,9 @@ interface Example {
 /** For every rule the gravest thing that it says of any job of the demo, judged as the page opens. */
 function examples(): ReadonlyMap<string, Example> {
   const found = new Map<string, Example>()
-  const rank = ({ severity }: Finding) => SEVERITIES.indexOf(severity)
+  // What a rule says of a job that it finds nothing in is no example.
+  const rank = ({ id, rule, severity }: Finding) =>
+    SEVERITIES.indexOf(severity) + (id === `${rule} nothing` ? 1 : 0)
   for (const plan of DEMO_PLANS)
     for (const finding of judgedOf(plan).review.findings) {
       const known = found.get(finding.rule)

@@ -141,6 +141,7 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
       return inChannel(offer.channel, ask, fitting)
     case 'strap':
     case 'bracket':
+    case 'unsaid':
       return FITS
     case 'slat':
       return doesNot('it wants a slat')
@@ -156,6 +157,7 @@ function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Matc
   switch (ask.kind) {
     case 'strap':
     case 'bracket':
+    case 'unsaid':
       return FITS
     case 'slat':
       if (slotMm === undefined) return { kind: 'unknown', lacks: 'the mouth of the slots between the slats' }
@@ -249,6 +251,8 @@ export function offerOfAdapter({ gives }: Adapter): Offer {
  * unknown where a size that it hangs on is missing. The thing's own size counts for cradles and closed carriers.
  */
 export function match(offer: Offer, ask: Mount, thing: Asking, fitting: Fitting = {}): Match {
+  if (ask.kind === 'unsaid' && offer.kind !== 'rungs')
+    return { kind: 'unknown', lacks: 'how it is held, on its sheet' }
   switch (offer.kind) {
     case 'bar':
       return onBar(offer, ask, fitting)
