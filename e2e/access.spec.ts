@@ -14,6 +14,10 @@ for (const theme of ['light', 'dark'] as const)
       ['vehicle form', '/vehicle'],
       ['rack form', '/rack?job=demo-boat-and-box'],
       ['gear form', '/gear'],
+      ['bench, a hatch that hits', '/bench?job=demo-hatch'],
+      ['stock', '/stock'],
+      ['compare', '/compare?a=demo-boat-and-box&b=demo-three'],
+      ['why', '/why'],
     ] as const)
       test(`${name}: no automated accessibility violation`, async ({ page }) => {
         await page.goto(path)
@@ -26,6 +30,29 @@ for (const theme of ['light', 'dark'] as const)
           ),
         ).toEqual([])
       })
+
+    test('a hatch drawn open, the measuring form and a line that cannot be read: no violation', async ({
+      page,
+    }) => {
+      const violations = async () => {
+        const found = await new AxeBuilder({ page }).withTags(TAGS).analyze()
+        return found.violations.map((each) => `${each.id}: ${each.nodes[0]?.target.join(' ')}`)
+      }
+      await openJob(page, 'Wide box under the hatch')
+      await page.keyboard.press('f')
+      await expect(page.getByText(/touches short wide box/)).toBeVisible()
+      expect(await violations()).toEqual([])
+      await page.goto('/bench?job=demo-ladder')
+      await page.getByRole('button', { name: 'Measurements', exact: true }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations()).toEqual([])
+      await page.goto('/stock')
+      await page
+        .getByLabel('A CSV or JSON file to take in')
+        .setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('Id,Name\n,x\n') })
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations()).toEqual([])
+    })
 
     test('picked thing, sum and dialogs: no automated accessibility violation', async ({ page }) => {
       await openJob(page, 'A boat and the long box')

@@ -168,7 +168,3 @@ export function readLine<K extends StockKind>(
     ? { ok: true, item: parsed.data as StockItem[K] }
     : { ok: false, wrong: fieldMessages(parsed.error).map((each) => each.text) }
 }
-
-/** An entry's cells as they would be written, for a form or a table. */
-export const cellsOf = (kind: StockKind, item: unknown, system: UnitSystem): readonly string[] =>
-  STOCK_COLUMNS[kind].map((column) => cellOf(item, column, system))

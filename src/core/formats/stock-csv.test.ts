@@ -19,10 +19,10 @@ describe('a list as CSV', () => {
   it('comes back as it went, in either system: nothing drifts and nothing that the table does not show is lost', () => {
     for (const system of ['metric', 'us'] as const)
       for (const kind of STOCK_KINDS) {
-        const read = readStockCsv(
+        const read = readStockCsv<StockKind>(
           kind,
-          stockCsv(kind, DEMO_STOCK[kind] as never, system),
-          DEMO_STOCK[kind] as never,
+          stockCsv<StockKind>(kind, DEMO_STOCK[kind], system),
+          DEMO_STOCK[kind],
           system,
         )
         expect(read).toEqual({ changed: [], added: [], same: DEMO_STOCK[kind].length, problems: [] })

@@ -15,8 +15,6 @@ export const channelSchema = z.strictObject({
 })
 export type Channel = z.infer<typeof channelSchema>
 
-export const THREADS = ['M5', 'M6', 'M8', 'M10', 'M12'] as const
-
 /**
  * What a thing needs in order to be held: one kind, one way of holding; `unsaid` where nobody has looked yet. A channel bolt's `slotMm` is the mouth
  * its head or nut is made for, `otherSlotsMm` are those its other nuts are made for, `stackMm` what the bolt

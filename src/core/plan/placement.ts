@@ -79,7 +79,6 @@ export type Fitting = z.infer<typeof fittingSchema>
 
 /** Lines from the ends of a long load down to the vehicle. */
 export const linesSchema = z.strictObject({ bow: z.boolean(), stern: z.boolean() })
-export type Lines = z.infer<typeof linesSchema>
 
 /**
  * A piece of gear where it sits. x and y are the middle of its plan box: in the vehicle frame on bars, deck,

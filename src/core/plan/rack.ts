@@ -80,7 +80,6 @@ export const partSchema = z.strictObject({
 export type Part = z.infer<typeof partSchema>
 
 export const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
-export type ProfileKind = z.infer<typeof profileKindSchema>
 
 /** A bar's section. `wallMm` and a channel only where they are known. */
 export const profileSchema = z.strictObject({

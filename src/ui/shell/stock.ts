@@ -13,7 +13,7 @@ function joined<T extends { readonly id: string }>(own: readonly T[], demo: read
 /** The lists of the shop, with the demo's invented ones only where the demo was asked for. */
 function listsOf(own: StockLists, demo: boolean): StockLists {
   if (!demo) return own
-  const list = <K extends StockKind>(kind: K) => joined<{ readonly id: string }>(own[kind], DEMO_STOCK[kind])
+  const list = (kind: StockKind) => joined<{ readonly id: string }>(own[kind], DEMO_STOCK[kind])
   return Object.fromEntries(STOCK_KINDS.map((kind) => [kind, list(kind)])) as unknown as StockLists
 }
 

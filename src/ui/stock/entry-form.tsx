@@ -96,7 +96,7 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
       unit: unitFor(column, system),
     }))
     const base = start ? STOCK_SCHEMAS[kind].parse({ ...start, id }) : undefined
-    const read = readLine(kind, id, cells, base as never, system)
+    const read = readLine<StockKind>(kind, id, cells, base, system)
     if (!read.ok) {
       setWrong(read.wrong)
       return

@@ -22,7 +22,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const good = changed.length + added.length
   const take = async () => {
-    const entries = [...changed, ...added].map((item) => ({ kind, item }) as StockEntry)
+    const entries = [...changed, ...added].map((item): StockEntry => ({ kind, item }))
     const kept = await keepAllInStock(entries)
     if (!kept.ok) {
       setReason(`${kept.reason} Nothing was taken.`)

@@ -54,7 +54,7 @@ export function StockScreen() {
     }
     const text = await file.text()
     if (!/\.json$/i.test(file.name) && !/^\s*\{/.test(text)) {
-      const preview = readStockCsv(kind, text, items as never, system) as CsvPreview<StockKind>
+      const preview = readStockCsv<StockKind>(kind, text, items, system)
       setOpen({ what: 'csv', file: file.name, preview })
       return
     }
@@ -64,7 +64,7 @@ export function StockScreen() {
       return
     }
     const entries = STOCK_KINDS.flatMap((each) =>
-      (read.stock[each] as readonly Item[]).map((item) => ({ kind: each, item }) as StockEntry),
+      read.stock[each].map((item): StockEntry => ({ kind: each, item })),
     )
     const kept = await keepAllInStock(entries)
     if (!kept.ok) {
@@ -142,7 +142,7 @@ export function StockScreen() {
               type="button"
               className="plain"
               onClick={() => {
-                downloadText(`${kind}.csv`, stockCsv(kind, items as never, system), 'text/csv')
+                downloadText(`${kind}.csv`, stockCsv<StockKind>(kind, items, system), 'text/csv')
               }}
             >
               Download CSV

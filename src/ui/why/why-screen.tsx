@@ -42,7 +42,7 @@ function examples(): ReadonlyMap<string, Example> {
 export function WhyScreen() {
   const seeded = useSettings((store) => store.settings.seeded)
   const [words, setWords] = useState('')
-  const byRule = useMemo(examples, [])
+  const byRule = useMemo(() => examples(), [])
   const wanted = words.trim().toLowerCase()
   const shown = CHECKS.filter(({ title, question, formula, source }) =>
     `${title} ${question} ${formula} ${source.text}`.toLowerCase().includes(wanted),

@@ -1,6 +1,6 @@
 import type { Obstacle } from '../../plan/vehicle'
 import type { Box } from '../arrangement'
-import { rectangle, shiftToClear, sweepAgainst, type Swept, type Swing } from '../geometry/sweep'
+import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../geometry/sweep'
 
 type Of<K extends Obstacle['kind']> = Extract<Obstacle, { kind: K }>
 export type Hatch = Of<'hatch'> | Of<'tailgate'>
@@ -83,6 +83,3 @@ export function sideGap(a: Box, b: Box): number {
   const dz = Math.max(0, Math.max(a.z0, b.z0) - Math.min(a.z1, b.z1))
   return Math.hypot(dx, dz)
 }
-
-/** The outline of a rectangle, for drawing. */
-export const sideRectangle = (box: Box) => rectangle(...sideOf(box))
