@@ -23,7 +23,7 @@ test('does a job with the mouse alone, and finds it after closing the page', asy
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('10 l')
   await page.getByRole('button', { name: /^Roof, Parked/ }).click()
   await expect(page.getByRole('row', { name: /Water 10 kg computed/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
   await saved(page)
   const url = page.url()
   await page.close()

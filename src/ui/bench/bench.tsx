@@ -36,7 +36,8 @@ function useMarks(plan: Plan): SheetMarks {
   const state = usePlan((store) => store.state)
   const demanded = useOpening((store) => store.opening)
   return useMemo(() => {
-    const finding = review.findings.find((each) => each.id === focus)
+    // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
+    const finding = review.findings.find((each) => each.id === focus && each.severity !== 'clear')
     const { obstacleId, placementIds, barId } = finding?.subject ?? {}
     const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
     const opens = pointsAt ?? demanded

@@ -169,6 +169,17 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
   return (
     <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
+        <label className="flex min-h-8 items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            className="h-5 w-5"
+            checked={onlyFitting}
+            onChange={(event) => {
+              setOnlyFitting(event.target.checked)
+            }}
+          />
+          Only what fits
+        </label>
         <label className="block">
           <span className="field-label">Find gear</span>
           <span className="relative block">
@@ -188,17 +199,6 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
               /
             </kbd>
           </span>
-        </label>
-        <label className="flex min-h-8 items-center gap-2 text-[14px]">
-          <input
-            type="checkbox"
-            className="h-5 w-5"
-            checked={onlyFitting}
-            onChange={(event) => {
-              setOnlyFitting(event.target.checked)
-            }}
-          />
-          Only what fits
         </label>
         {racks.length > 1 && (
           <label className="block">
