@@ -1,9 +1,10 @@
 import type { Plan } from '@/core/plan/plan'
+import { compatible } from '@/core/review/compatible'
 import { remediesFor } from '@/core/review/remedies/remedies'
 import { review } from '@/core/review/review'
 import { survey } from '@/core/survey/survey'
 import { contents, weighed } from '@/stock/compose'
-import { gearBag, seaBoat, spade } from '@/stock/gear/cargo'
+import { gearBag, tripodCase, waveBoard } from '@/stock/gear/cargo'
 import { longBox } from '@/stock/gear/carriers'
 import { DEMO_PLANS, yardVan } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
@@ -14,11 +15,11 @@ const size = (plan: Plan) => JSON.stringify(plan).length
 /** The demo plan with most in it, so that no part of the survey is idle. */
 const largest = DEMO_PLANS.reduce((so, plan) => (size(plan) > size(so) ? plan : so))
 
-/** A plan with so many things of several kinds on the van's bars, every fourth of them a box with a load. */
+/** A plan with so many things of several kinds side by side on the van, every fourth of them a box with a load. */
 export function withThings(count: number): Plan {
   const [like] = yardVan.placements
   if (!like) throw new Error('the van is empty')
-  const kinds = [seaBoat, longBox, gearBag, spade]
+  const kinds = [waveBoard, longBox, gearBag, tripodCase]
   return {
     ...yardVan,
     id: `things-${count}`,
@@ -27,9 +28,9 @@ export function withThings(count: number): Plan {
     placements: Array.from({ length: count }, (_, i) => ({
       ...like,
       id: `thing-${i}`,
-      gearId: kinds[i % kinds.length]?.id ?? seaBoat.id,
-      xMm: 1500 + (i % 5) * 5300,
-      yMm: -600 + Math.floor(i / 5) * 660,
+      gearId: kinds[i % kinds.length]?.id ?? gearBag.id,
+      xMm: -2000 + (i % 5) * 2200,
+      yMm: -2400 + Math.floor(i / 5) * 660,
       loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighed(2))] : [],
     })),
   }
@@ -51,6 +52,15 @@ export function coreRatios(): Ratio[] {
     plan,
     times: median(() => allRemedies(plan), 12) / median(() => structuredClone(plan), 100),
   })).reduce((so, each) => (each.times > so.times ? each : so))
+  const gear = Array.from({ length: 5 }, (_, i) =>
+    DEMO_STOCK.gear.map((each) => ({ ...each, id: `${each.id}-${i}` })),
+  ).flat()
+  const surveyed = survey(largest)
+  const rackId = largest.racks[0]?.id ?? ''
+  const shelf = median(
+    () => gear.forEach((each) => compatible(surveyed, each, rackId, DEMO_STOCK.adapters, 'trial')),
+    12,
+  )
   const few = median(() => judge(withThings(10)), 60)
   const many = median(() => judge(withThings(400)), 20)
   const nLogN = (400 * Math.log(400)) / (10 * Math.log(10))
@@ -64,6 +74,11 @@ export function coreRatios(): Ratio[] {
       `all remedies of the slowest demo plan (${worst.plan.job.name}), against structuredClone of it`,
       worst.times,
       300,
+    ),
+    ratio(
+      `${gear.length} pieces of gear judged against the largest demo plan, against 50 ms (it runs in a worker)`,
+      shelf / 50,
+      1,
     ),
     ratio('growth from 10 to 400 placements, against n log n', many / few / nLogN, 1),
   ]

@@ -47,7 +47,7 @@ export async function dragRatios(address: string, executablePath: string): Promi
     })
     const target = page
       .getByRole('group', { name: /^Drawing of/ })
-      .getByRole('button', { name: /^Sea boat/ })
+      .getByRole('button', { name: /^Gear bag/ })
       .last()
     await target.waitFor()
     await page.waitForTimeout(3000)

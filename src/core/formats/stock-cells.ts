@@ -73,9 +73,9 @@ function readCell(
     return Number.isFinite(value) ? { value } : { problem: `${name}: "${cell}" is no number.` }
   }
   if ('words' in kind) {
-    const found = Object.keys(kind.words).find((word) => word.toLowerCase() === cell.toLowerCase())
+    const found = kind.words.find((word) => word.toLowerCase() === cell.toLowerCase())
     return found === undefined
-      ? { problem: `${name}: "${cell}" is none of ${Object.keys(kind.words).join(', ')}.` }
+      ? { problem: `${name}: "${cell}" is none of ${kind.words.join(', ')}.` }
       : { value: found }
   }
   const parsed = parseQuantity(kind.dimension, cell, system, unit)

@@ -6,11 +6,7 @@ export interface Column {
   readonly name: string
   readonly path: readonly (string | number)[]
   readonly kind:
-    | 'text'
-    | 'count'
-    | 'yesNo'
-    | { readonly dimension: Dimension }
-    | { readonly words: Readonly<Record<string, string>> }
+    'text' | 'count' | 'yesNo' | { readonly dimension: Dimension } | { readonly words: readonly string[] }
   /** An empty cell leaves the field out; otherwise it is asked for. */
   readonly optional?: true
   /** Only where the field of that path is one of these words. */
@@ -31,7 +27,7 @@ const ID = text('Id', 'id')
 const NAME = text('Name', 'name')
 const PRICE = optional({ name: 'Price', path: ['price'], kind: 'count' })
 
-const words = (...list: string[]) => ({ words: Object.fromEntries(list.map((word) => [word, word])) })
+const words = (...list: string[]) => ({ words: list })
 
 const given = (column: Column, kind: string): Column => ({
   ...column,

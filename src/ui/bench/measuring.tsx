@@ -7,7 +7,7 @@ import { phraseText } from '@/core/review/phrase'
 import type { Survey } from '@/core/survey/survey'
 import type { GateAt } from '@/core/survey/fit/gates'
 import { formatQuantity } from '@/core/units/format'
-import { asked } from '@/core/review/checks/gates'
+import { asksWhat } from '@/core/review/checks/gates'
 import { Choice, TextField } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
@@ -123,7 +123,7 @@ function GateForm({ at }: { at: GateAt }) {
     <li className="hair-b py-3">
       <p className="font-semibold">{gate.question}</p>
       <p className="text-ink2 text-[13px]">
-        {of.name} asks for {phraseText(asked(gate), units)}. <strong>{stand[at.stand.kind]}.</strong>
+        {of.name} asks {phraseText(asksWhat(gate), units)}. <strong>{stand[at.stand.kind]}.</strong>
       </p>
       {gate.ask.kind === 'length' && (
         <Readings

@@ -109,6 +109,9 @@ function HatchOpening({ survey, layout, units, hatch, metId }: Omit<Props, 'id'>
       {swingsOf(hatch, survey.plan.vehicle.obstacles).map((swing, i) => (
         <Turning key={i} swing={swing} toDeg={toDeg} layout={layout} />
       ))}
+      {meeting?.met.kind.startsWith('tent') && meeting.met.thing && (
+        <TentOpening layout={layout} thing={meeting.met.thing} />
+      )}
       {meeting && <Result swept={meeting.swept} name={meeting.met.name} layout={layout} units={units} />}
     </g>
   )

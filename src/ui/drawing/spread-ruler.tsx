@@ -5,6 +5,9 @@ import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
 
+/** A letter of the spans' words takes about so many px. */
+const LETTER_PX = 5.4
+
 /** What each thing allows the rear bar of a pair, as spans from its front bar; what suits all of them as a band. */
 function PairSpans({
   pair,
@@ -44,6 +47,9 @@ function PairSpans({
         const at = y + 5 + i * SPAN_ROW_PX
         const holds = nowMm >= from - 1e-6 && nowMm <= to + 1e-6
         const [left, right] = [px(from), px(to)]
+        const text = `${member.name} ${length(from)}–${length(to)}`
+        const end = layout.side.left + layout.side.width
+        const beforeIt = right + 5 + text.length * LETTER_PX > end
         return (
           <g key={member.id}>
             <path
@@ -51,9 +57,10 @@ function PairSpans({
               className={holds ? 'spread-span' : 'spread-span spread-span-bad'}
             />
             <SheetText
-              x={right + 5}
+              x={beforeIt ? left - 5 : right + 5}
               y={at + 3.5}
-              text={`${member.name} ${length(from)}–${length(to)}`}
+              text={text}
+              anchor={beforeIt ? 'end' : 'start'}
               look={holds ? 'sheet-small' : 'sheet-small sheet-stop'}
             />
           </g>

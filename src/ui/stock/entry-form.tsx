@@ -8,7 +8,7 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { keepInStock } from '@/storage/own-stock'
 import { Modal } from '@/ui/shell/modal'
 import { useSettings } from '@/ui/shell/settings-store'
-import { LIST_WORD } from './stock-words'
+import { LIST_WORD, spelledOut } from './stock-words'
 
 interface Props {
   readonly kind: StockKind
@@ -36,7 +36,7 @@ function Field({
     column.kind === 'yesNo'
       ? ['yes', 'no']
       : typeof column.kind === 'object' && 'words' in column.kind
-        ? Object.keys(column.kind.words)
+        ? column.kind.words
         : undefined
   return (
     <div className="min-w-0">
@@ -55,7 +55,7 @@ function Field({
           <option value="">{column.optional ? 'not said' : 'choose'}</option>
           {words.map((word) => (
             <option key={word} value={word}>
-              {word}
+              {spelledOut(word)}
             </option>
           ))}
         </select>

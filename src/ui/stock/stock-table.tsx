@@ -14,6 +14,7 @@ import { cellOf, headOf, valueAt } from '@/core/formats/stock-cells'
 import { STOCK_COLUMNS } from '@/core/formats/stock-columns'
 import type { StockItem, StockKind } from '@/core/formats/stock-kinds'
 import type { UnitSystem } from '@/core/units/dimension'
+import { spelledOut } from './stock-words'
 
 type Item = StockItem[StockKind]
 
@@ -40,7 +41,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
           id: column.name,
           header: headOf(column, system),
           accessorFn: (item) => valueAt(item, column.path),
-          cell: ({ row }) => cellOf(row.original, column, system),
+          cell: ({ row }) => spelledOut(cellOf(row.original, column, system), column),
           sortUndefined: 'last' as const,
         })),
     [kind, system],

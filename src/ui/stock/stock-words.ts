@@ -1,3 +1,4 @@
+import type { Column } from '@/core/formats/stock-columns'
 import type { StockKind } from '@/core/formats/stock-kinds'
 
 /** What each list is called, and one entry of it. */
@@ -15,4 +16,29 @@ export function ownForm(kind: StockKind, id: string | undefined): string | undef
   const from = id === undefined ? '' : `?from=${encodeURIComponent(id)}`
   if (kind === 'gear') return `/gear${from}`
   return kind === 'vehicles' ? `/vehicle${from}` : undefined
+}
+
+/** Words of files that read badly on screen, as people say them. */
+const SPELLED: Readonly<Record<string, string>> = {
+  smallHatchback: 'small hatchback',
+  tallWagon: 'tall wagon',
+  boxyOffRoader: 'boxy off-roader',
+  tallVan: 'tall van',
+  fitKit: 'fit kit',
+  unsaid: 'not known yet',
+  wrapClamp: 'clamp round the bar',
+  channelBolt: 'bolts in the channel',
+  uBolt: 'U-bolts',
+  slat: 'bolts in the slats',
+  panelHoles: 'holes of a panel',
+  bracket: 'brackets',
+  handle: 'clamp on its handle',
+  strap: 'straps',
+  none: 'nothing: in a carrier',
+}
+
+/** A word of a file as it is said on screen; a text of somebody's own stays as it is. */
+export function spelledOut(word: string, column?: Column): string {
+  const ofWords = column === undefined || (typeof column.kind === 'object' && 'words' in column.kind)
+  return ofWords ? (SPELLED[word] ?? word) : word
 }

@@ -3,8 +3,13 @@ import { check, practice } from '../check'
 import type { Finding } from '../finding'
 import { kg, mm, type Amount, type Phrase } from '../phrase'
 
-/** What a gate asks, in words with its datum. */
-export function asked({ ask }: GateAt['gate']): Phrase {
+/** What a gate asks for, as it follows “asks”. */
+export function asksWhat(gate: GateAt['gate']): Phrase {
+  return gate.ask.kind === 'gauge' ? asked(gate) : ['for ', ...asked(gate)]
+}
+
+/** The bounds of a gate, in words with its datum. */
+function asked({ ask }: GateAt['gate']): Phrase {
   switch (ask.kind) {
     case 'length':
       return [
@@ -54,13 +59,13 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
       return {
         ...common,
         severity: 'findOut',
-        sentence: [lead, 'not measured yet. It asks for ', ...asked(gate), '.'],
+        sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.'],
       }
     case 'outside':
       return {
         ...common,
         severity: 'stop',
-        sentence: [lead, ...answered(at), '; it asks for ', ...asked(gate), '.'],
+        sentence: [lead, ...answered(at), '; it asks ', ...asksWhat(gate), '.'],
       }
     case 'between':
       return {
@@ -78,7 +83,13 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
       return {
         ...common,
         severity: 'clear',
-        sentence: [lead, ...answered(at), ', within ', ...asked(gate), '.'],
+        sentence: [
+          lead,
+          ...answered(at),
+          gate.ask.kind === 'gauge' ? ', as it asks' : ', within ',
+          ...(gate.ask.kind === 'gauge' ? [] : asked(gate)),
+          '.',
+        ],
       }
   }
 }
