@@ -1,7 +1,8 @@
 'use client'
-import { useState, type KeyboardEvent } from 'react'
+import { memo, useState, type KeyboardEvent } from 'react'
 import { STATE_WORD, type Finding } from '@/core/review/finding'
 import { CHECKS } from '@/core/review/checks'
+import { phraseText } from '@/core/review/phrase'
 import type { Remedy } from '@/core/review/remedies/remedies'
 import type { Review } from '@/core/review/review'
 import type { Plan } from '@/core/plan/plan'
@@ -43,7 +44,20 @@ function together(findings: readonly Finding[]): Together[] {
   return groups
 }
 
-function FindingRow({ finding, states, remedies }: Together & { remedies: readonly Remedy[] | undefined }) {
+type RowProps = Together & { readonly remedies: readonly Remedy[] | undefined }
+
+/** A finding is a new object with every review: its row is drawn again only when it reads otherwise. */
+function readsTheSame(a: RowProps, b: RowProps): boolean {
+  return (
+    a.finding.id === b.finding.id &&
+    a.finding.severity === b.finding.severity &&
+    a.remedies === b.remedies &&
+    a.states.join() === b.states.join() &&
+    phraseText(a.finding.sentence) === phraseText(b.finding.sentence)
+  )
+}
+
+const FindingRow = memo(function FindingRow({ finding, states, remedies }: RowProps) {
   const { run, focusFinding } = usePlan.getState()
   const focused = usePlan((store) => store.focus === finding.id)
   const onKeyDown = (event: KeyboardEvent<HTMLLIElement>) => {
@@ -102,7 +116,7 @@ function FindingRow({ finding, states, remedies }: Together & { remedies: readon
       )}
     </li>
   )
-}
+}, readsTheSame)
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 

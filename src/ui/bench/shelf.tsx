@@ -14,6 +14,7 @@ import { Quantity } from '@/ui/quantity/quantity'
 import type { UnitChoice } from '@/core/units/format'
 import { useUnits } from '@/ui/shell/settings-store'
 import { useStock } from '@/ui/shell/stock'
+import { usePlan } from './plan-store'
 import { putOn } from './put-on'
 import { pointUnder, useShelfDrag } from './shelf-drag'
 import { useFit } from './use-fit'
@@ -151,11 +152,12 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
 export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
   const { gear, adapters } = useStock()
   const units = useUnits()
+  const dragging = usePlan((store) => store.dragFrom !== undefined)
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
-  const answers = useFit(survey.plan, rackId, gear, adapters)
+  const answers = useFit(survey.plan, rackId, gear, adapters, dragging)
   const [onlyFitting, setOnlyFitting] = useState(false)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(

@@ -9,12 +9,16 @@ import type { FitAnswers, FitQuestion } from '@/workers/fit-messages'
 type Answers = ReadonlyMap<string, Compatible>
 const NONE: Answers = new Map()
 
-/** What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come. */
+/**
+ * What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come,
+ * and while something is dragged.
+ */
 export function useFit(
   plan: Plan,
   rackId: string | undefined,
   gear: readonly Gear[],
   adapters: readonly Adapter[],
+  paused: boolean,
 ): Answers {
   const [answers, setAnswers] = useState(NONE)
   const worker = useRef<Worker>(undefined)
@@ -31,10 +35,10 @@ export function useFit(
     }
   }, [])
   useEffect(() => {
-    if (rackId === undefined || !worker.current) return
+    if (paused || rackId === undefined || !worker.current) return
     ticket.current += 1
     const question: FitQuestion = { ticket: ticket.current, plan, rackId, gear, adapters }
     worker.current.postMessage(question)
-  }, [plan, rackId, gear, adapters])
+  }, [plan, rackId, gear, adapters, paused])
   return answers
 }

@@ -1,6 +1,6 @@
 import { nearest } from '../../survey/geometry/intervals'
 import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/fit/spread'
-import { onlyMembers, solveSpread } from '../../survey/fit/spread-problem'
+import { onlyMembers, solveSpread, type SpreadSolution } from '../../survey/fit/spread-problem'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
@@ -17,10 +17,10 @@ const named = (members: readonly Member[]) => {
 /** By how much the vehicle's own places miss what one thing wants of a pair, mm. */
 function shortBy(
   spreads: Spreads,
+  able: SpreadSolution | undefined,
   set: readonly Member[],
 ): { pair: SpreadPair; byMm: number; able: number } | undefined {
   if (set.length !== 2 || !set.some(({ kind }) => kind === 'vehicle')) return undefined
-  const able = solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
   const id = set.find(({ kind }) => kind === 'thing')?.id
   for (const pair of spreads.pairs) {
     const want = pair.wants.find(({ member }) => member.id === id)
@@ -35,8 +35,12 @@ function shortBy(
   return undefined
 }
 
-function conflictFinding(spreads: Spreads, set: readonly Member[]): Finding {
-  const short = shortBy(spreads, set)
+function conflictFinding(
+  spreads: Spreads,
+  able: SpreadSolution | undefined,
+  set: readonly Member[],
+): Finding {
+  const short = shortBy(spreads, able, set)
   const thing = set.find(({ kind }) => kind === 'thing')
   const sentence: Phrase =
     short && thing
@@ -109,7 +113,10 @@ export const spread = check({
       }
     }
     if (wrong.length === 0) return
-    const conflicting = spreads.conflicts().map((set) => conflictFinding(spreads, set))
+    const conflicts = spreads.conflicts()
+    const able =
+      conflicts.length === 0 ? undefined : solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
+    const conflicting = conflicts.map((set) => conflictFinding(spreads, able, set))
     const saysTheSame = (conflict: Finding) =>
       wrong.find(
         ({ subject, margin }) =>
