@@ -11,6 +11,12 @@ export const measuredSubjectSchema = z.discriminatedUnion('about', [
     gateId: idSchema,
   }),
   z.strictObject({ about: z.literal('underBar'), barId: idSchema }),
+  z.strictObject({
+    about: z.literal('spread'),
+    frontBarId: idSchema,
+    rearBarId: idSchema,
+    side: z.enum(['left', 'right']),
+  }),
   z.strictObject({ about: z.literal('other'), what: nameSchema }),
 ])
 export type MeasuredSubject = z.infer<typeof measuredSubjectSchema>

@@ -205,6 +205,37 @@ describe('rows of the check list: load path', () => {
   })
 })
 
+describe('an adapter', () => {
+  it('weighs on bars and roof, lifts what stands on it, and has a figure of its own for what it holds', () => {
+    const adapter = {
+      id: 'saddle',
+      name: 'Saddle',
+      kg: 1.5,
+      heightMm: 24,
+      mount: { kind: 'strap' },
+      gives: { kind: 'section', widthMm: 70, heightMm: 24, roomMm: 30 },
+      rated: own('saddle', { road: 25, trail: 25, parked: 25 }, { counts: 'load' }),
+    } as const
+    const of = (fitted: boolean) =>
+      planOf(
+        vehicleWith(ROOF),
+        [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })],
+        [[thing('load', 30), fitted ? { fitting: { adapter } } : {}]],
+      )
+    const [without, fitted] = [survey(of(false)), survey(of(true))]
+    const counted = (surveyed: typeof fitted, layer: string) =>
+      surveyed.loadPath.cellAt(layer, 'road')?.countedKg
+    expect(counted(fitted, 'part:rack-bars')).toBeCloseTo(31.5, 9)
+    expect(counted(fitted, 'roof')).toBeCloseTo((counted(without, 'roof') ?? 0) + 1.5, 9)
+    expect(counted(fitted, 'adapter:load')).toBeCloseTo(30, 9)
+    expect(fitted.things[0]!.box.z0 - without.things[0]!.box.z0).toBe(24)
+    expect(review(fitted).findings[0]).toMatchObject({
+      severity: 'stop',
+      subject: { layerId: 'adapter:load' },
+    })
+  })
+})
+
 describe('what each kind of rack loads', () => {
   const masses = (plan: Plan, layerId: string) => cell(plan, layerId, 'road').countedKg
 

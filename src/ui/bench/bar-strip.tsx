@@ -14,6 +14,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
   const { bar, rack } = at
   const ends = barEnds(bar)
   const spread = spreadBehind(survey, bar.id)
+  const width = survey.fit.widths().find((each) => each.rack.rack.id === rack.id)
   const set = (patch: Partial<typeof bar>, field: keyof typeof bar, typed: string) =>
     refused(run({ do: 'setBar', bar: { ...bar, ...patch, typed: { ...bar.typed, [field]: typed } } }))
   return (
@@ -85,6 +86,14 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
             <dd className="field-note">
               most gear likes <Quantity dimension="length" value={LIKED_SPREAD_MM.from} /> to{' '}
               <Quantity dimension="length" value={LIKED_SPREAD_MM.to} />: a hint, no rule
+            </dd>
+          </div>
+        )}
+        {width && (
+          <div>
+            <dt className="field-label">Widest that would still go over all its bars</dt>
+            <dd>
+              <Quantity dimension="length" value={width.widestMm} />
             </dd>
           </div>
         )}

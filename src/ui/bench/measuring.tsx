@@ -262,6 +262,37 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
           )
         })}
       </ul>
+      <h3 className="mt-4">Spread, left and right</h3>
+      <ul>
+        {survey.fit.spreads().pairs.map(({ front, rear, nowMm }) => (
+          <li key={`${front.bar.id} ${rear.bar.id}`} className="hair-b py-3">
+            <p className="font-semibold">
+              {front.bar.name} to {rear.bar.name.toLowerCase()}
+            </p>
+            <p className="text-ink2 text-[13px]">
+              Centre to centre, at the feet on either side. The plan has{' '}
+              <Quantity dimension="length" value={nowMm} />.
+            </p>
+            {(['left', 'right'] as const).map((side) => (
+              <div key={side} role="group" aria-label={`On the ${side}`}>
+                <p className="field-label mt-1">On the {side}</p>
+                <Readings
+                  measurement={lengthAbout(
+                    plan,
+                    (of) =>
+                      of.about === 'spread' &&
+                      of.frontBarId === front.bar.id &&
+                      of.rearBarId === rear.bar.id &&
+                      of.side === side,
+                  )}
+                  of={{ about: 'spread', frontBarId: front.bar.id, rearBarId: rear.bar.id, side }}
+                  datum="bar centre to bar centre, at the feet"
+                />
+              </div>
+            ))}
+          </li>
+        ))}
+      </ul>
       <h3 className="mt-4">Anything else</h3>
       <ul>
         {others.map((measurement) => (

@@ -181,6 +181,19 @@ function PickedDimensions({ survey, layout, units, picked }: Props) {
   )
 }
 
+/** The height ruler in words: the top of the load, and every door to pass. */
+function spokenHeights({ drivingTop, clearances }: Survey, units: UnitChoice): string {
+  const length = (mm: number) => formatQuantity('length', mm, units)
+  const doors = clearances.map(({ clearance, spareMm }) =>
+    spareMm < 0
+      ? `${clearance.name} ${length(-spareMm)} too low`
+      : `${clearance.name} ${length(spareMm)} to spare`,
+  )
+  return [`Height ruler: ${length(drivingTop.topMm)} driving, ${drivingTop.name} is highest`, ...doors].join(
+    '; ',
+  )
+}
+
 /** Everything written on the sheet over the views: rulers, names, dimensions, ceilings, sides. */
 export function SheetNotes(props: Props) {
   const { layout, units, survey } = props
@@ -209,7 +222,9 @@ export function SheetNotes(props: Props) {
         d={`M ${side.left} ${toSheet(layout, 'side', 0, 0)[1]} h ${side.width} M ${rear.left} ${toSheet(layout, 'rear', 0, 0)[1]} h ${rear.width}`}
         className="ground"
       />
-      <HeightRuler layout={layout} units={units} markedMm={survey.heights[props.state].topMm} />
+      <g role="img" tabIndex={0} aria-label={spokenHeights(survey, units)} className="ruler-focus">
+        <HeightRuler layout={layout} units={units} markedMm={survey.heights[props.state].topMm} />
+      </g>
       <LengthRuler layout={layout} units={units} y={rulerY} />
       <BarSpreads {...props} y={rulerY} />
       <SpreadSpans survey={survey} layout={layout} units={units} y={rulerY + 26} />

@@ -23,8 +23,14 @@ function Row({
   const px = (mm: number) => toSheet(layout, 'rear', mm, 0)[0]
   const length = (mm: number) => formatQuantity('length', mm, single).replace(/ (mm|in)$/, '')
   const half = bar.bar.lengthMm / 2
+  const named = (mm: number) => formatQuantity('length', mm, units)
+  const spoken = [
+    `Width ruler, ${bar.bar.name}: ${named(usable[1] - usable[0])} usable`,
+    taken.length === 0 ? 'nothing on it' : `${taken.map(({ thing }) => thing.gear.name).join(', ')} on it`,
+    free.length === 0 ? 'nothing left' : `${free.map(([from, to]) => named(to - from)).join(' and ')} left`,
+  ].join('; ')
   return (
-    <g>
+    <g role="img" tabIndex={0} aria-label={spoken} className="ruler-focus">
       <SheetText x={px(-half)} y={y - 11} text={bar.bar.name} look="sheet-small" />
       <path d={`M ${px(-half)} ${y} H ${px(half)}`} className="width-bar" />
       {taken.map(({ thing, from, to }) => {
@@ -84,7 +90,7 @@ export function WidthRuler({
   const room = plan.top + plan.height - top
   const shown = stacked ? [] : bars.slice(0, Math.max(0, Math.floor(room / ROW_PX)))
   return (
-    <g aria-hidden>
+    <g>
       {shown.length > 0 && (
         <SheetText x={rear.left} y={top - 2} text="Width on each bar" look="sheet-title" />
       )}

@@ -1,10 +1,64 @@
 import { readingsSummary, type Measurement } from '../../plan/measurement'
+import type { BarAt } from '../../survey/arrangement'
+import { squareness } from '../../survey/fit/squareness'
 import type { Survey } from '../../survey/survey'
 import { check, FIT_NEXT, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
-import { mm } from '../phrase'
+import { deg, mm } from '../phrase'
 
 type Length = Extract<Measurement, { kind: 'length' }>
+
+/** Two neighbouring bars whose spread was measured on both sides. */
+interface Sides {
+  readonly front: BarAt
+  readonly rear: BarAt
+  readonly leftMm: number
+  readonly rightMm: number
+}
+
+function measuredSides(survey: Survey): Sides[] {
+  const { measurements } = survey.plan
+  const reading = (front: string, rear: string, side: 'left' | 'right') => {
+    const found = measurements.findLast(
+      ({ of }) =>
+        of.about === 'spread' && of.frontBarId === front && of.rearBarId === rear && of.side === side,
+    )
+    return found?.kind === 'length' ? readingsSummary(found.readingsMm).middleMm : undefined
+  }
+  return survey.fit.spreads().pairs.flatMap(({ front, rear }): Sides[] => {
+    const leftMm = reading(front.bar.id, rear.bar.id, 'left')
+    const rightMm = reading(front.bar.id, rear.bar.id, 'right')
+    return leftMm === undefined || rightMm === undefined ? [] : [{ front, rear, leftMm, rightMm }]
+  })
+}
+
+/** Are bars parallel whose spread was measured left and right, at their outer feet? */
+function* parallel(survey: Survey, tolerance: number): Iterable<Finding> {
+  for (const { front, rear, leftMm, rightMm } of measuredSides(survey)) {
+    const across = (rear.bar.feetYMm.at(-1) ?? 0) - (rear.bar.feetYMm[0] ?? 0)
+    const { skewDeg, moveMm } = squareness(leftMm, rightMm, across)
+    yield {
+      id: `measured-facts parallel ${front.bar.id} ${rear.bar.id}`,
+      rule: 'measured-facts',
+      state: 'all',
+      subject: { placementIds: [], barId: rear.bar.id },
+      measured: mm(moveMm),
+      limit: mm(tolerance),
+      margin: mm(tolerance - moveMm),
+      severity: moveMm > tolerance ? 'mind' : 'clear',
+      sentence: [
+        `${front.bar.name} and ${rear.bar.name.toLowerCase()}: spread `,
+        mm(leftMm),
+        ' left, ',
+        mm(rightMm),
+        ' right, ',
+        deg(Math.abs(skewDeg)),
+        ' from parallel',
+        ...(moveMm > tolerance ? [': move one end ', mm(moveMm), '.'] : ['.']),
+      ],
+    }
+  }
+}
 
 /** The measurement of the room under a bar, and what the plan has for it. */
 function underBar(survey: Survey, measurement: Length) {
@@ -34,11 +88,12 @@ export const measuredFacts = check({
   title: 'Measurements',
   question: 'Do repeated readings agree with each other, and with what the plan says?',
   formula:
-    'greatest less least reading within the house’s tolerance; middle reading against the plan’s figure',
+    'greatest less least reading within the house’s tolerance; middle reading against the plan’s figure; spread left and right for skew',
   source: practice('Measure from the same feature, both sides, more than once. Common practice, no source.'),
   nothing: 'Nothing was measured yet.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel
+    yield* parallel(survey, tolerance)
     for (const measurement of survey.plan.measurements) {
       if (measurement.kind !== 'length') continue
       const { scatterMm } = readingsSummary(measurement.readingsMm)
@@ -49,11 +104,13 @@ export const measuredFacts = check({
       const what =
         measurement.of.about === 'other'
           ? measurement.of.what
-          : found
-            ? `Room under ${found.at.bar.name.toLowerCase()}`
-            : gate
-              ? `${gate.of.name}, ${gate.gate.question.toLowerCase()}`
-              : 'A measurement of what is no longer on the plan'
+          : measurement.of.about === 'spread'
+            ? `Spread on the ${measurement.of.side}`
+            : found
+              ? `Room under ${found.at.bar.name.toLowerCase()}`
+              : gate
+                ? `${gate.of.name}, ${gate.gate.question.toLowerCase()}`
+                : 'A measurement of what is no longer on the plan'
       yield {
         ...common,
         id: `measured-facts scatter ${measurement.id}`,
