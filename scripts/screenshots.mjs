@@ -30,6 +30,28 @@ const VIEWS = [
     path: '/bench?job=demo-boat-and-box',
     act: (page) => page.getByRole('button', { name: /^Roof, Road/ }).click(),
   },
+  {
+    name: 'hatch',
+    path: '/bench?job=demo-hatch',
+    act: (page) => page.locator('[data-finding]').first().focus(),
+  },
+  {
+    name: 'spread',
+    path: '/bench?job=demo-three',
+    act: (page) =>
+      page
+        .getByRole('slider', { name: /Rear bar/ })
+        .first()
+        .focus(),
+  },
+  {
+    name: 'measuring',
+    path: '/bench?job=demo-ladder',
+    act: (page) => page.getByRole('button', { name: 'Measurements', exact: true }).click(),
+  },
+  { name: 'stock', path: '/stock' },
+  { name: 'compare', path: '/compare?a=demo-boat-and-box&b=demo-three', seed: '/' },
+  { name: 'why', path: '/why' },
   { name: 'start', path: '/new?vehicle=pickup' },
   { name: 'vehicle-form', path: '/vehicle' },
   {
@@ -57,12 +79,16 @@ try {
       '--disable-sync',
     ],
   })
-  for (const { name, path, act, dark = false, size = { width: 1280, height: 800 } } of VIEWS) {
+  for (const { name, path, act, seed, dark = false, size = { width: 1280, height: 800 } } of VIEWS) {
     const page = await browser.newPage({
       viewport: size,
       colorScheme: dark ? 'dark' : 'light',
       reducedMotion: 'reduce',
     })
+    if (seed !== undefined) {
+      await page.goto(address + seed)
+      await page.waitForTimeout(1500)
+    }
     await page.goto(address + path)
     await page.waitForTimeout(1800)
     if (act) await act(page)
