@@ -52,8 +52,6 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
             say: [`in hole ${change.index + 1}`],
             cure: { kind: 'fitting', fitting: { hole: change.index } },
           }
-        case 'adapter':
-          break
       }
     }
     if (found.kind === 'doesNot') {

@@ -74,6 +74,21 @@ export interface Arrangement {
   readonly thingById: ReadonlyMap<string, ThingAt>
 }
 
+/** The thing on the rack that holds this one, or itself. */
+export function rootOf(thing: ThingAt): ThingAt {
+  let root = thing
+  while (root.parent) root = root.parent
+  return root
+}
+
+/** What lies inside a closed thing is packed by hand and meets nothing outside. */
+export function packed({ placement, parent }: ThingAt): boolean {
+  const { host } = placement
+  if (host.on !== 'place' || !parent) return false
+  const place = parent.gear.carries?.places.find((each) => each.id === host.placeId)
+  return place?.kind === 'inside' || packed(parent)
+}
+
 /** Height of what a rack's rises are measured from: the roof's top, or the top of the bed side. mm. */
 export function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
   return attachment && 'topZMm' in attachment ? attachment.topZMm : vehicle.heightMm

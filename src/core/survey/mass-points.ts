@@ -4,7 +4,7 @@ import type { PartRole } from '../plan/rack'
 import type { Basis } from '../plan/rating'
 import { STATES, type State, type When } from '../plan/scalars'
 import { guessFactor } from '../rules/house'
-import type { Arrangement, Point, RackAt, ThingAt } from './arrangement'
+import { rootOf, type Arrangement, type Point, type RackAt, type ThingAt } from './arrangement'
 import { supportShares } from './supports'
 
 /** So much of a mass on the support of that number. */
@@ -105,9 +105,7 @@ function holdOf(
   thing: ThingAt,
   at: Point,
 ): Hold {
-  let root = thing
-  while (root.parent) root = root.parent
-  const { host } = root.placement
+  const { host } = rootOf(thing).placement
   if (host.on === 'place') return NOWHERE
   if (host.on === 'bars') {
     const indices = host.barIds.flatMap((id) => barIndexById.get(id) ?? [])

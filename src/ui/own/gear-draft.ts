@@ -143,6 +143,7 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
     carries: _carries,
     typed: _typed,
     contactsMm: _at,
+    opens: _opens,
     ...kept
   } = was ?? {}
   const places = was?.carries?.places ?? [

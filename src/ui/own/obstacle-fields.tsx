@@ -1,5 +1,4 @@
 'use client'
-import { useState } from 'react'
 import { FormChoice, FormText } from './form-fields'
 import { OBSTACLE_CHOICES, type ObstacleDraft } from './obstacle-draft'
 
@@ -79,39 +78,5 @@ export function ObstacleFields({
         Remove it
       </button>
     </fieldset>
-  )
-}
-
-export function AddObstacle({ onAdd }: { onAdd: (kind: ObstacleDraft['kind']) => void }) {
-  const [kind, setKind] = useState<ObstacleDraft['kind']>('hatch')
-  return (
-    <div className="flex flex-wrap items-end gap-2">
-      <label className="min-w-60">
-        <span className="field-label">Something the load may meet</span>
-        <select
-          className="field"
-          value={kind}
-          onChange={(event) => {
-            const chosen = OBSTACLE_CHOICES.find(([each]) => each === event.target.value)
-            if (chosen) setKind(chosen[0])
-          }}
-        >
-          {OBSTACLE_CHOICES.map(([each, words]) => (
-            <option key={each} value={each}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <button
-        type="button"
-        className="plain"
-        onClick={() => {
-          onAdd(kind)
-        }}
-      >
-        Describe it
-      </button>
-    </div>
   )
 }

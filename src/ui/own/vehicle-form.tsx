@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
 import { newPlan } from '@/core/plan/new-plan'
-import { BODIES, type AttachmentKind, type Body, type Vehicle } from '@/core/plan/vehicle'
+import { BODIES, type Body, type Vehicle } from '@/core/plan/vehicle'
 import { loadsRoof } from '@/core/plan/vehicle'
 import { SILHOUETTES } from '@/core/survey/body/silhouettes'
 import { survey } from '@/core/survey/survey'
@@ -12,6 +12,7 @@ import { keepInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { usePlan } from '@/ui/bench/plan-store'
 import { useSettings } from '@/ui/shell/settings-store'
+import { AddOne } from './add-one'
 import { FormChoice, FormFigures, FormText } from './form-fields'
 import { FormFrame } from './form-frame'
 import { useDraftForm } from './use-draft-form'
@@ -23,8 +24,8 @@ import {
   startingAttachment,
   type AttachmentDraft,
 } from './attachment-draft'
-import { startingObstacle } from './obstacle-draft'
-import { AddObstacle, ObstacleFields } from './obstacle-fields'
+import { OBSTACLE_CHOICES, startingObstacle } from './obstacle-draft'
+import { ObstacleFields } from './obstacle-fields'
 import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
 
 const BODY_CHOICES = BODIES.map((body) => [body, SILHOUETTES[body].label] as const)
@@ -83,40 +84,6 @@ function AttachmentFields({ at, draft, remove }: { at: string; draft: Attachment
         Remove this
       </button>
     </fieldset>
-  )
-}
-
-function AddAttachment({ onAdd }: { onAdd: (kind: AttachmentKind) => void }) {
-  const [kind, setKind] = useState<AttachmentKind>('raisedRail')
-  return (
-    <div className="flex flex-wrap items-end gap-2">
-      <label className="min-w-60">
-        <span className="field-label">Something else that holds a rack</span>
-        <select
-          className="field"
-          value={kind}
-          onChange={(event) => {
-            const chosen = ATTACHMENT_CHOICES.find(([each]) => each === event.target.value)
-            if (chosen) setKind(chosen[0])
-          }}
-        >
-          {ATTACHMENT_CHOICES.map(([each, words]) => (
-            <option key={each} value={each}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <button
-        type="button"
-        className="plain"
-        onClick={() => {
-          onAdd(kind)
-        }}
-      >
-        Add it
-      </button>
-    </div>
   )
 }
 
@@ -257,7 +224,11 @@ export function VehicleForm({
             }}
           />
         ))}
-        <AddAttachment
+        <AddOne
+          label="Something else that holds a rack"
+          button="Add it"
+          choices={ATTACHMENT_CHOICES}
+          start="raisedRail"
           onAdd={(kind) => {
             append(
               startingAttachment(
@@ -282,7 +253,11 @@ export function VehicleForm({
             }}
           />
         ))}
-        <AddObstacle
+        <AddOne
+          label="Something the load may meet"
+          button="Describe it"
+          choices={OBSTACLE_CHOICES}
+          start="hatch"
           onAdd={(kind) => {
             obstacles.append(
               startingObstacle(kind, draft.body, `obstacle-${crypto.randomUUID().slice(0, 6)}`, system),

@@ -1,10 +1,10 @@
-import type { Box } from '../../survey/arrangement'
+import { packed, rootOf, type Box } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { crownDrop } from '../../survey/fit/roof-surface'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm } from '../phrase'
-import { moved, rootOf, takenOff, upToMm } from '../remedies/moves'
+import { moved, takenOff, upToMm } from '../remedies/moves'
 
 /** Half of what a fin, puck or mast takes along the roof. mm, rough, common practice, no source. */
 const HALF_MM = { fin: 75, mast: 12, puck: 40 } as const
@@ -18,7 +18,10 @@ interface Over {
 function over(survey: Survey): Over[] {
   return [
     ...survey.things
-      .filter(({ placement }) => placement.host.on !== 'ladder' && placement.host.on !== 'panel')
+      .filter(
+        (thing) =>
+          !packed(thing) && thing.placement.host.on !== 'ladder' && thing.placement.host.on !== 'panel',
+      )
       .map(({ gear, placement, box }) => ({ name: gear.name, placementId: placement.id, box })),
     ...survey.bars.map(({ bar, box }) => ({ name: bar.name, placementId: undefined, box })),
     ...survey.racks.flatMap(({ rack, deck }) =>

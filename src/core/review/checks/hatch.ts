@@ -1,10 +1,11 @@
+import { rootOf } from '../../survey/arrangement'
 import type { SwingMeeting } from '../../survey/fit/meetings'
 import { forwardToClear } from '../../survey/fit/swings'
 import type { Survey } from '../../survey/survey'
 import { check, MOVE_FIRST, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { deg, mm, type Phrase } from '../phrase'
-import { barsMoved, flipped, moved, rootOf, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { barsMoved, flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
 
 const idOf = ({ hatch, met }: SwingMeeting) => `hatch ${hatch.id} ${met.kind} ${met.id}`
 

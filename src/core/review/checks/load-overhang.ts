@@ -1,10 +1,10 @@
 import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../rules/local-rules'
-import type { ThingAt } from '../../survey/arrangement'
+import { rootOf, type ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm, type Phrase } from '../phrase'
-import { moved, rootOf, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
 
 type End = 'rear' | 'front' | 'side'
 

@@ -65,8 +65,6 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
           return [
             `${name} fits hole ${match.change.index + 1} of ${at.name.toLowerCase()}, not the one chosen.`,
           ]
-        case 'adapter':
-          return [`${name} fits ${at.name.toLowerCase()} with ${match.change.adapter.name}.`]
       }
     // falls through: every change above returns
     case 'fits':
@@ -110,8 +108,6 @@ function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candida
         ]
       case 'hole':
         return [fittedWith(thing, { hole: change.index }, [`Put ${low} in hole ${change.index + 1}`]), off]
-      case 'adapter':
-        break
     }
   }
   const adapter = adapterFor(worst.at.offer, thing.gear.fit.mount, askingOf(thing), stock.adapters ?? [])

@@ -1,10 +1,10 @@
-import type { ThingAt } from '../../survey/arrangement'
+import { rootOf, type ThingAt } from '../../survey/arrangement'
 import type { Near } from '../../survey/fit/space'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm } from '../phrase'
-import { flipped, moved, rootOf, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
 
 const idOf = ({ a, b }: Near) => `space ${a.placement.id} ${b.placement.id}`
 

@@ -1,9 +1,10 @@
+import { rootOf } from '../../survey/arrangement'
 import type { PaneMeeting } from '../../survey/fit/meetings'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { deg, mm } from '../phrase'
-import { barsMoved, moved, rootOf, takenOff, upToMm } from '../remedies/moves'
+import { barsMoved, moved, takenOff, upToMm } from '../remedies/moves'
 
 const idOf = ({ sunroof, way, met }: PaneMeeting) => `sunroof ${sunroof.id} ${way} ${met.kind} ${met.id}`
 

@@ -5,7 +5,7 @@ import { check, practice } from '../check'
 import { mm } from '../phrase'
 import { isLong } from '../../survey/fit/long-load'
 import { linesPlanned } from '../remedies/fittings'
-import { rootOf } from '../remedies/moves'
+import { rootOf } from '../../survey/arrangement'
 
 /** From the first to the last bar that holds a thing, itself or through its carrier. mm. */
 function spanOf(survey: Survey, thing: ThingAt): number | undefined {

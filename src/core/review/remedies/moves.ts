@@ -11,13 +11,6 @@ export const upToMm = (value: number) => Math.ceil(value - 1e-6)
 const wordOf = (dx: number, dy: number) =>
   dx < 0 ? 'forward' : dx > 0 ? 'rearward' : dy < 0 ? 'left' : 'right'
 
-/** The thing that is moved when one of its parts is in the way: the one on the rack, with all that is in it. */
-export function rootOf(thing: ThingAt): ThingAt {
-  let root = thing
-  while (root.parent) root = root.parent
-  return root
-}
-
 /** Move a thing along or across the vehicle by so many whole mm. */
 export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate[] {
   const by = Math.hypot(dxMm, dyMm)

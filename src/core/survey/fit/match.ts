@@ -42,7 +42,6 @@ export type Change =
   | { readonly kind: 'bolt'; readonly thread: string; readonly lengthMm: number; readonly haveMm: number }
   | { readonly kind: 'nut'; readonly slotMm: number }
   | { readonly kind: 'hole'; readonly index: number }
-  | { readonly kind: 'adapter'; readonly adapter: Adapter }
 
 /** Which size was compared, mm. */
 export interface Short {

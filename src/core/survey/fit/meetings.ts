@@ -1,5 +1,5 @@
 import type { Obstacle, Vehicle } from '../../plan/vehicle'
-import type { Arrangement, Box, ThingAt } from '../arrangement'
+import { packed, type Arrangement, type Box, type ThingAt } from '../arrangement'
 import type { Swept, Swing } from '../geometry/sweep'
 import {
   sharesWidth,
@@ -44,7 +44,7 @@ export interface PaneMeeting {
 /** Everything that stands about the roof: things in the open, bars and decks. */
 function standing(arrangement: Arrangement): Met[] {
   const things = arrangement.things
-    .filter(({ placement }) => placement.host.on !== 'ladder')
+    .filter((thing) => thing.placement.host.on !== 'ladder' && !packed(thing))
     .map((thing): Met => ({
       kind: 'thing',
       id: thing.placement.id,

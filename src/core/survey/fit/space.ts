@@ -1,4 +1,4 @@
-import { turned, type ThingAt } from '../arrangement'
+import { packed, rootOf, turned, type ThingAt } from '../arrangement'
 import { reachInto, TOUCH_MM } from '../geometry/boxes'
 import { convexDepth, convexGap, type Point2 } from '../geometry/plane'
 
@@ -22,20 +22,6 @@ export function planOutline({ gear, box, turn, placement }: ThingAt): readonly P
 export type Near =
   | { readonly kind: 'overlap'; readonly a: ThingAt; readonly b: ThingAt; readonly intoMm: number }
   | { readonly kind: 'close'; readonly a: ThingAt; readonly b: ThingAt; readonly gapMm: number }
-
-const rootOf = (thing: ThingAt): ThingAt => {
-  let root = thing
-  while (root.parent) root = root.parent
-  return root
-}
-
-/** What lies inside a closed thing is packed by hand: only what stands out in the open is compared. */
-const packed = ({ placement, parent }: ThingAt): boolean => {
-  const { host } = placement
-  if (host.on !== 'place' || !parent) return false
-  const place = parent.gear.carries?.places.find((each) => each.id === host.placeId)
-  return place?.kind === 'inside' || packed(parent)
-}
 
 const related = (a: ThingAt, b: ThingAt): boolean => {
   for (let up: ThingAt | undefined = a.parent; up; up = up.parent) if (up === b) return true
