@@ -192,6 +192,28 @@ test('describes a hatch and a sunroof of its own vehicle, and meets them on the 
   await expect(page.getByText(/Hatch touches Sea boat after/)).toBeVisible()
 })
 
+test('asks for a gate of its own gear, with a mount that is still to be found out', async ({ page }) => {
+  await page.goto('/gear?job=demo-boat-and-box')
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Roof safe')
+  await page.getByLabel('Its own weight').fill('9 kg')
+  await page.getByLabel('Length, along the vehicle').fill('900 mm')
+  await page.getByLabel('Width, across it').fill('100 mm')
+  await page.getByLabel('Something to measure').selectOption('length')
+  await page.getByRole('button', { name: 'Ask for it' }).click()
+  const gate = page.getByRole('group', { name: 'A gap or a thickness' })
+  await gate.getByLabel('What is measured').fill('Gap under the lid')
+  await gate.getByLabel('At least').fill('40')
+  await gate.getByLabel('At most').fill('30')
+  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await expect(gate.getByText('It must not be less than where it begins.')).toBeVisible()
+  await gate.getByLabel('At most').fill('90')
+  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await expect(page.getByText(/Roof safe on .*: find out how it is held, on its sheet/)).toBeVisible()
+  await expect(
+    page.getByText(/Roof safe, gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
+  ).toBeVisible()
+})
+
 test('shows every rule with its question, formula, source and what it says of a job', async ({ page }) => {
   await page.goto('/why')
   await expect(page.getByRole('heading', { name: 'Spread', exact: true })).toBeVisible()

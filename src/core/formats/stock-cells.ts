@@ -36,6 +36,34 @@ export function headOf(column: Column, system: UnitSystem): string {
   return unit ? `${column.name} (${unit.symbol})` : column.name
 }
 
+/** One entry of a list as it stands in a cell. */
+function entryText(entry: unknown): string {
+  if (typeof entry === 'string' || typeof entry === 'number') return String(entry)
+  const [shape, adapter] = [valueAt(entry, ['shape']), valueAt(entry, ['adapter'])]
+  return typeof adapter === 'string' ? `${String(shape)} with ${adapter}` : String(shape)
+}
+
+/** A list from its cell; nothing between two semicolons is no entry. */
+function readList(cell: string, { kind, name }: Column): ReadCell {
+  const entries = cell
+    .split(';')
+    .map((each) => each.trim())
+    .filter((each) => each !== '')
+  if (kind === 'texts') return { value: entries }
+  if (kind === 'counts') {
+    const wrong = entries.find((each) => !Number.isFinite(Number(each)))
+    return wrong === undefined
+      ? { value: entries.map(Number) }
+      : { problem: `${name}: "${wrong}" is no number.` }
+  }
+  return {
+    value: entries.map((entry) => {
+      const [shape = '', ...rest] = entry.split(' with ')
+      return rest.length === 0 ? { shape } : { shape, adapter: rest.join(' with ') }
+    }),
+  }
+}
+
 /** A field as a cell: a plain figure in the column's unit, yes or no, or a word. */
 export function cellOf(item: unknown, column: Column, system: UnitSystem): string {
   const value = valueAt(item, column.path)
@@ -48,6 +76,7 @@ export function cellOf(item: unknown, column: Column, system: UnitSystem): strin
       .replace('\u2212', '-')
   }
   if (column.kind === 'yesNo') return value === true ? 'yes' : 'no'
+  if (Array.isArray(value)) return value.map(entryText).join('; ')
   return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }
 
@@ -72,6 +101,7 @@ function readCell(
     const value = Number(cell)
     return Number.isFinite(value) ? { value } : { problem: `${name}: "${cell}" is no number.` }
   }
+  if (kind === 'texts' || kind === 'counts' || kind === 'railShapes') return readList(cell, column)
   if ('words' in kind) {
     const found = kind.words.find((word) => word.toLowerCase() === cell.toLowerCase())
     return found === undefined
@@ -158,7 +188,7 @@ export function readLine<K extends StockKind>(
       wrong.push(read.problem)
       continue
     }
-    if (read.value === before) continue
+    if (JSON.stringify(read.value) === JSON.stringify(before)) continue
     if (leading) draft = withValue(draft, column.path.slice(0, -1), undefined)
     draft = withValue(draft, column.path, read.value)
   }

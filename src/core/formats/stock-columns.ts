@@ -6,7 +6,16 @@ export interface Column {
   readonly name: string
   readonly path: readonly (string | number)[]
   readonly kind:
-    'text' | 'count' | 'yesNo' | { readonly dimension: Dimension } | { readonly words: readonly string[] }
+    | 'text'
+    | 'count'
+    | 'yesNo'
+    /** Several texts or counts, with semicolons between. */
+    | 'texts'
+    | 'counts'
+    /** Rail shapes with semicolons between, each with its adapter where it needs one: “round; flat with Flat pads”. */
+    | 'railShapes'
+    | { readonly dimension: Dimension }
+    | { readonly words: readonly string[] }
   /** An empty cell leaves the field out; otherwise it is asked for. */
   readonly optional?: true
   /** Only where the field of that path is one of these words. */
@@ -80,6 +89,24 @@ function mountColumns(...at: string[]): Column[] {
   ]
 }
 
+const several = (name: string, kind: 'texts' | 'counts' | 'railShapes', ...path: string[]): Column => ({
+  name,
+  path,
+  kind,
+  optional: true,
+  aside: true,
+})
+
+/** What a kit's sheet says it is for, each a list. */
+const KIT_LISTS: readonly Column[] = [
+  several('Stands on', 'texts', 'suits'),
+  several('Kit bodies', 'texts', 'kit', 'bodies'),
+  several('Kit doors', 'counts', 'kit', 'doors'),
+  several('Kit trims', 'texts', 'kit', 'trims'),
+  several('Kit needs', 'texts', 'kit', 'needs'),
+  several('Rail shapes', 'railShapes', 'kit', 'railShapes'),
+]
+
 /** The columns of each list, first the id by which a row finds the entry that it changes. */
 export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
   vehicles: [
@@ -124,6 +151,7 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     { name: 'Pieces', path: ['count'], kind: 'count' },
     kg('Mass each', 'eachKg'),
     PRICE,
+    ...KIT_LISTS,
     { ...optional({ name: 'Kit years from', path: ['kit', 'years', 'from'], kind: 'count' }), aside: true },
     { ...optional({ name: 'Kit years to', path: ['kit', 'years', 'to'], kind: 'count' }), aside: true },
     { ...optional({ name: 'Holes to drill', path: ['kit', 'drills', 'holes'], kind: 'count' }), aside: true },

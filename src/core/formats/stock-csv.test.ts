@@ -3,6 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_STOCK } from '@/stock/stock'
 import { seaBoat } from '@/stock/gear/cargo'
 import { longBox } from '@/stock/gear/carriers'
+import { boatAndBox } from '@/stock/plans'
+import { apply } from '../plan/apply'
+import { copyOf } from './stock-copy'
 import { readStockCsv, stockCsv } from './stock-csv'
 import { STOCK_KINDS, type StockItem, type StockKind } from './stock-kinds'
 import { parseStockText, stockText } from './stock-file'
@@ -88,6 +91,32 @@ describe('a list as CSV', () => {
     expect([...changed, ...added]).toEqual([])
   })
 
+  it('takes a kit’s lists with semicolons between, a rail shape with its adapter', () => {
+    const [feet] = DEMO_STOCK.parts
+    const text = [
+      'Id,Stands on,Kit doors,Kit trims,Rail shapes',
+      `${feet!.id},raisedRail; flushRail,3;5,Touring; Sport,round; flat with Flat pads`,
+    ].join('\n')
+    const { changed, problems } = readStockCsv('parts', text, [feet!], 'metric')
+    expect(problems).toEqual([])
+    expect(changed[0]).toMatchObject({
+      suits: ['raisedRail', 'flushRail'],
+      kit: {
+        doors: [3, 5],
+        trims: ['Touring', 'Sport'],
+        railShapes: [{ shape: 'round' }, { shape: 'flat', adapter: 'Flat pads' }],
+      },
+    })
+    const again = readStockCsv('parts', stockCsv('parts', changed, 'metric'), changed, 'metric')
+    expect(again.same).toBe(1)
+    expect(readStockCsv('parts', text.replace('3;5', '3;five'), [feet!], 'metric').problems[0]?.text).toBe(
+      'Kit doors: "five" is no number.',
+    )
+    expect(
+      readStockCsv('parts', text.replace('raisedRail', 'roof'), [feet!], 'metric').problems,
+    ).toMatchObject([{ line: 2 }])
+  })
+
   it('says what is wrong with the heads before it reads a line', () => {
     expect(readStockCsv('gear', '', [], 'metric').problems).toEqual([{ line: 1, text: 'The file is empty.' }])
     expect(readStockCsv('gear', 'Id,Length\nx,3\n', [], 'metric').problems[0]?.text).toBe(
@@ -112,6 +141,14 @@ describe('the whole stock as a file', () => {
     const twice = parseStockText(stockText({ ...DEMO_STOCK, gear: [seaBoat, seaBoat] }))
     expect(twice).toMatchObject({ ok: false, problems: [{ path: 'gear[1].id' }] })
     expect(parseStockText('{')).toMatchObject({ ok: false })
+  })
+  it('copies a rack with ids of its own for its bars and parts, so that both stand on one plan', () => {
+    const rack = DEMO_STOCK.racks[0]!
+    const copy = copyOf('racks', rack, 'second')
+    const added = apply(boatAndBox, { do: 'addRack', rack: copy })
+    expect(added.ok).toBe(true)
+    expect(copy).toMatchObject({ id: 'second', name: `${rack.name} (copy)` })
+    expect(copyOf('gear', seaBoat, 'boat-2')).toEqual({ ...seaBoat, id: 'boat-2', name: 'Sea boat (copy)' })
   })
   it('has a table for every list', () => {
     for (const kind of STOCK_KINDS satisfies readonly StockKind[])

@@ -31,6 +31,7 @@ export interface AttachmentDraft {
   to: string
   gauge: string
   rise: string
+  shape: string
   top: string
   points: string
   notches: string
@@ -78,6 +79,7 @@ export function startingAttachment(
     to: show(to),
     gauge: show(Math.round(half * 2)),
     rise: show(45),
+    shape: '',
     top: show(bed?.topZMm ?? 1100),
     points: `${show(from + 100)}; ${show(Math.min(from + 900, to))}`,
     notches: '',
@@ -114,7 +116,9 @@ export function attachmentToDraft(attachment: Attachment, body: Body, system: Un
           gauge: show((points[0]?.yMm ?? 0) * 2, 'gauge'),
         }
       : {}),
-    ...('riseMm' in attachment ? { rise: show(attachment.riseMm, 'rise') } : {}),
+    ...('riseMm' in attachment
+      ? { rise: show(attachment.riseMm, 'rise'), shape: attachment.shape ?? '' }
+      : {}),
     ...('topZMm' in attachment ? { top: show(attachment.topZMm, 'top') } : {}),
     ...(attachment.kind === 'hatchSeam' ? { from: show(attachment.xMm, 'from') } : {}),
     ratedBy: own.by === 'with' ? 'roof' : 'own',
@@ -197,7 +201,7 @@ function readAttachmentKind(
           rated,
           ...along,
           riseMm: reader.size(`${at}.rise`, draft.rise, 45),
-          ...(was?.kind === kind && was.shape !== undefined ? { shape: was.shape } : {}),
+          ...(draft.shape.trim() === '' ? {} : { shape: draft.shape.trim().slice(0, 120) }),
         }
       case 'bedRail':
         return { ...common, kind, ratings, ...along, topZMm: reader.span(`${at}.top`, draft.top, 1100) }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { wideEstate } from '@/stock/vehicles'
 import { shellTent } from '@/stock/gear/camp'
 import { longBox } from '@/stock/gear/carriers'
-import { lowBars, squareBars } from '@/stock/racks'
+import { hatchLadder, lowBars, squareBars } from '@/stock/racks'
+import { startingGate } from './gate-draft'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
 import { readRack, rackToDraft } from './rack-draft'
 import { startingObstacle } from './obstacle-draft'
@@ -106,6 +107,54 @@ describe('how gear is held, as typed', () => {
     expect(readGear(given, 'us', shellTent.id, shellTent).value.opens?.reachMm).toBeCloseTo(1250, 1)
     given.opens = { ...given.opens, reach: '' }
     expect(readGear(given, 'us', shellTent.id, shellTent).value.opens).toBeUndefined()
+  })
+})
+
+describe('gates, rail shapes and facts, as typed', () => {
+  it('reads a gap with its bounds and datum, a gauge and a helper', () => {
+    const given = gearToDraft(longBox, 'metric')
+    given.gates = [
+      {
+        ...startingGate('length', 'gap'),
+        question: 'Gap',
+        from: '1/4 in',
+        to: '12',
+        softTo: '10',
+        datum: 'edge to edge',
+      },
+      { ...startingGate('gauge', 'key'), question: 'Hook', gauge: 'a hex key', must: 'noGo' },
+      { ...startingGate('mass', 'helper'), question: 'Helper', from: '170 lb', to: '90' },
+    ]
+    const { value, problems } = readGear(given, 'metric', longBox.id, longBox)
+    expect(problems).toEqual({})
+    expect(value.gates).toMatchObject([
+      { ask: { kind: 'length', fromMm: 6.35, toMm: 12, softToMm: 10, datum: 'edge to edge' } },
+      { ask: { kind: 'gauge', gauge: 'a hex key', must: 'noGo' } },
+      { ask: { kind: 'mass', toKg: 90 } },
+    ])
+    given.gates[0] = { ...given.gates[0]!, to: '5', softTo: '20' }
+    const wrong = readGear(given, 'metric', longBox.id, longBox).problems
+    expect(wrong['gates.0.to']).toContain('must not be less')
+    expect(wrong['gates.0.softTo']).toContain('between the two bounds')
+  })
+
+  it('keeps a rack’s gates with what they imply of each other', () => {
+    expect(readRack(rackToDraft(hatchLadder, 'us'), 'us', hatchLadder.id, hatchLadder).value.gates).toEqual(
+      hatchLadder.gates,
+    )
+  })
+
+  it('reads what a vehicle has and has not', () => {
+    const given = {
+      ...vehicleToDraft(wideEstate, 'metric'),
+      has: 'another bumper; tow eye',
+      hasNot: 'roof points',
+    }
+    expect(readVehicle(given, 'metric', wideEstate.id, wideEstate).value.facts).toEqual([
+      { what: 'another bumper', has: true },
+      { what: 'tow eye', has: true },
+      { what: 'roof points', has: false },
+    ])
   })
 })
 

@@ -3,6 +3,7 @@ import { fieldMessages } from '@/core/plan/messages'
 import type { Basis, GearKind } from '@/core/plan/rating'
 import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
+import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { fitToDraft, readFit, startingFitDraft, type FitDraft } from './mount-draft'
 import { opensToDraft, readOpens, startingOpens, type OpensDraft } from './opens-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
@@ -24,6 +25,7 @@ export interface GearDraft {
   carries: boolean
   fit: FitDraft
   opens: OpensDraft
+  gates: GateDraft[]
   figures: FiguresDraft
 }
 
@@ -93,6 +95,7 @@ export function startingGearDraft(kind: GearKind, system: UnitSystem): GearDraft
     carries: CARRIERS.has(kind),
     fit: startingFitDraft(kind, system),
     opens: startingOpens(system),
+    gates: [],
     figures: NO_FIGURES,
   }
 }
@@ -119,6 +122,7 @@ export function gearToDraft(gear: Gear, system: UnitSystem): GearDraft {
     carries: gear.carries !== undefined,
     fit: fitToDraft(gear, system),
     opens: opensToDraft(gear.opens, system),
+    gates: gatesToDraft(gear.gates, system),
     figures: own?.by === 'own' ? figuresDraft(own.ratings, kg) : NO_FIGURES,
   }
 }
@@ -144,6 +148,7 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
     typed: _typed,
     contactsMm: _at,
     opens: _opens,
+    gates: _gates,
     ...kept
   } = was ?? {}
   const places = was?.carries?.places ?? [
@@ -153,6 +158,7 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
     shape: SHAPE[draft.kind],
     ...kept,
     ...readFit(reader, draft.fit, was),
+    ...readGates(reader, draft.gates, was?.gates, system),
     ...(draft.kind === 'tent' ? readOpens(reader, draft.opens) : {}),
     id,
     kind: draft.kind,

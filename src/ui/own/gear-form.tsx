@@ -15,6 +15,7 @@ import { GearDrawing } from '@/ui/drawing/gear-drawing'
 import { useSettings } from '@/ui/shell/settings-store'
 import { FormChoice, FormFigures, FormText, FormTick } from './form-fields'
 import { FormFrame } from './form-frame'
+import { GateFields } from './gate-fields'
 import { MountFields } from './mount-fields'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
 import { useDraftForm } from './use-draft-form'
@@ -169,6 +170,7 @@ export function GearForm({
           <FormText name="opens.coverGap" label="Room to reach its cover" hint="Empty when none" />
         </section>
       )}
+      <GateFields />
       {draft.carries && <FormFigures name="figures" title="What may be in it or on it" />}
     </FormFrame>
   )

@@ -6,6 +6,7 @@ import type { Attachment, Vehicle } from '@/core/plan/vehicle'
 import { startingRack } from '@/core/survey/starting-rack'
 import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
+import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
 
 export interface PartDraft {
@@ -52,6 +53,7 @@ export interface RackDraft {
   ladderX: string
   ladderY: string
   parts: PartDraft[]
+  gates: GateDraft[]
 }
 
 export const ROLE_CHOICES: readonly (readonly [PartRole, string])[] = [
@@ -135,6 +137,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
     ladderBottom: mm(rack.kind === 'ladder' ? rack.bottomZMm : 650),
     ladderX: mm(rack.kind === 'ladder' ? rack.xMm : 2600),
     ladderY: mm(rack.kind === 'ladder' ? rack.yMm : -350),
+    gates: gatesToDraft(rack.gates, system),
     parts: rack.parts.map((part) => ({
       id: part.id,
       role: part.role,
@@ -300,7 +303,7 @@ export function readRack(
     ...(was?.note === undefined ? {} : { note: was.note }),
     ...(footWidthMm === undefined ? {} : { footWidthMm }),
     ...(fitSheet === undefined ? {} : { fitSheet }),
-    ...(was?.gates === undefined ? {} : { gates: was.gates }),
+    ...readGates(reader, draft.gates, was?.gates, system),
   }
   const rack = readKind(reader, draft, common, was, system)
   if (Object.keys(reader.problems).length === 0) {

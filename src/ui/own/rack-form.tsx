@@ -14,6 +14,7 @@ import { StillSheet } from '@/ui/drawing/still-sheet'
 import { useSettings } from '@/ui/shell/settings-store'
 import { FormChoice, FormFigures, FormText } from './form-fields'
 import { FormFrame } from './form-frame'
+import { GateFields } from './gate-fields'
 import {
   nextBar,
   RACK_KIND_WORD,
@@ -299,6 +300,7 @@ export function RackForm({
           Add a part
         </button>
       </section>
+      <GateFields />
     </FormFrame>
   )
 }

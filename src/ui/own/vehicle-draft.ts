@@ -31,6 +31,8 @@ export interface VehicleDraft {
   yearFrom: string
   doors: string
   trim: string
+  has: string
+  hasNot: string
   kerb: string
   gross: string
   figures: FiguresDraft
@@ -59,6 +61,8 @@ export function startingVehicleDraft(body: Body, system: UnitSystem): VehicleDra
     yearFrom: '',
     doors: '',
     trim: '',
+    has: '',
+    hasNot: '',
     kerb: '',
     gross: '',
     figures: NO_FIGURES,
@@ -88,6 +92,8 @@ export function vehicleToDraft(vehicle: Vehicle, system: UnitSystem): VehicleDra
     yearFrom: vehicle.years === undefined ? '' : String(vehicle.years.from),
     doors: vehicle.doors === undefined ? '' : String(vehicle.doors),
     trim: vehicle.trim ?? '',
+    has: factsText(vehicle, true),
+    hasNot: factsText(vehicle, false),
     kerb: vehicle.kerbKg === undefined ? '' : (vehicle.typed?.['kerb'] ?? kg(vehicle.kerbKg)),
     gross: vehicle.grossKg === undefined ? '' : (vehicle.typed?.['gross'] ?? kg(vehicle.grossKg)),
     figures: figuresDraft(vehicle.roof.ratings, kg),
@@ -95,6 +101,20 @@ export function vehicleToDraft(vehicle: Vehicle, system: UnitSystem): VehicleDra
     obstacles: vehicle.obstacles.map((obstacle) => obstacleToDraft(obstacle, vehicle.body, system)),
   }
 }
+
+/** What a vehicle has, or has not, with semicolons between. */
+const factsText = ({ facts }: Vehicle, has: boolean) =>
+  (facts ?? [])
+    .filter((fact) => fact.has === has)
+    .map(({ what }) => what)
+    .join('; ')
+
+const readFacts = (text: string, has: boolean) =>
+  text
+    .split(';')
+    .map((each) => each.trim().slice(0, 120))
+    .filter((each) => each !== '')
+    .map((what) => ({ what, has }))
 
 /** A whole number that may be left out. */
 function wholeNumber(
@@ -138,8 +158,10 @@ export function readVehicle(
     years: _years,
     doors: _doors,
     trim: _trim,
+    facts: _facts,
     ...kept
   } = was ?? {}
+  const facts = [...readFacts(draft.has, true), ...readFacts(draft.hasNot, false)].slice(0, 30)
   const year = wholeNumber(reader, 'yearFrom', draft.yearFrom, 1900, 2100)
   const doors = wholeNumber(reader, 'doors', draft.doors, 1, 8)
   const shownBefore = new Map(
@@ -163,6 +185,7 @@ export function readVehicle(
     ...(year === undefined ? {} : { years: { ...was?.years, from: year } }),
     ...(doors === undefined ? {} : { doors }),
     ...(draft.trim.trim() === '' ? {} : { trim: draft.trim.trim().slice(0, 80) }),
+    ...(facts.length === 0 ? {} : { facts }),
     ...(kerbKg === undefined ? {} : { kerbKg }),
     ...(grossKg === undefined ? {} : { grossKg }),
     roof: {

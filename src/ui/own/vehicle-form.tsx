@@ -66,7 +66,12 @@ function AttachmentFields({ at, draft, remove }: { at: string; draft: Attachment
           <FormText name={`${at}.from`} label="Seam at" hint="Behind the windscreen's upper edge" />
         )}
         {kind !== 'hatchSeam' && <FormText name={`${at}.gauge`} label={gauge} />}
-        {kind === 'raisedRail' && <FormText name={`${at}.rise`} label="Rail's top over the roof's edge" />}
+        {kind === 'raisedRail' && (
+          <>
+            <FormText name={`${at}.rise`} label="Rail's top over the roof's edge" />
+            <FormText name={`${at}.shape`} label="Rail's shape" hint="round, oval, flat: kits ask for it" />
+          </>
+        )}
         {hasTop(kind) && <FormText name={`${at}.top`} label="Rail's top over the ground" />}
         {loadsRoof(kind) && (
           <FormChoice
@@ -153,6 +158,8 @@ export function VehicleForm({
         yearFrom: now.yearFrom,
         doors: now.doors,
         trim: now.trim,
+        has: now.has,
+        hasNot: now.hasNot,
         kerb: now.kerb,
         gross: now.gross,
         figures: now.figures,
@@ -196,6 +203,8 @@ export function VehicleForm({
         <FormText name="yearFrom" label="Built from" hint="The year on its plate" />
         <FormText name="doors" label="Doors" hint="Kits ask for them" />
         <FormText name="trim" label="Trim" hint="A lower one may lack the points" />
+        <FormText name="has" label="It has" hint="What kits ask for: another bumper; …" />
+        <FormText name="hasNot" label="It has not" hint="Semicolons between" />
         <FormText name="kerb" label="Kerb mass" hint="Empty when not known" />
         <FormText name="gross" label="Gross mass" hint="Empty when not known" />
       </section>

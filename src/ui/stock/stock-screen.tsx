@@ -1,6 +1,7 @@
 'use client'
 import Link from 'next/link'
 import { useRef, useState } from 'react'
+import { copyOf } from '@/core/formats/stock-copy'
 import { readStockCsv, stockCsv, type CsvPreview } from '@/core/formats/stock-csv'
 import { parseStockText, stockText } from '@/core/formats/stock-file'
 import { STOCK_KINDS, type StockItem, type StockKind } from '@/core/formats/stock-kinds'
@@ -201,7 +202,7 @@ export function StockScreen() {
                   className="plain"
                   aria-label={`Copy ${item.name}`}
                   onClick={() => {
-                    setOpen({ what: 'copy', item })
+                    setOpen({ what: 'copy', item: copyOf<StockKind>(kind, item, newId(kind)) })
                   }}
                 >
                   Copy
@@ -243,9 +244,9 @@ export function StockScreen() {
       {open?.what === 'copy' && (
         <EntryForm
           kind={kind}
-          start={{ ...open.item, name: `${open.item.name} (copy)`.slice(0, 120) }}
-          id={newId(kind)}
-          title={`Copy of ${open.item.name}`}
+          start={open.item}
+          id={open.item.id}
+          title={`Copy of ${open.item.name.replace(/ \(copy\)$/, '')}`}
           system={system}
           onClose={close}
         />
