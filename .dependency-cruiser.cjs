@@ -18,12 +18,12 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'The core knows no interface, storage or server: of packages only the schema library and the CSV parser.',
+        'The core knows no interface, storage or server: of packages only the schema library, the CSV parser and the random numbers.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$|\\.testing\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'core', 'npm-no-pkg', 'unknown'],
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse)/',
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand)/',
       },
     },
     only('units-stand-alone', '^src/core/units/', '^src/core/units/', 'Units know nothing above them.'),

@@ -262,6 +262,8 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
       )
     case 'setLines':
       return onPlacement(plan, command.placementId, (placement) => ({ ...placement, lines: command.lines }))
+    case 'setStraps':
+      return onPlacement(plan, command.placementId, (placement) => ({ ...placement, straps: command.straps }))
     case 'setMeasurement':
       return { ...plan, measurements: put(plan.measurements, command.measurement) }
     case 'removeMeasurement':

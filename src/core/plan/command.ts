@@ -10,6 +10,7 @@ import {
   linesSchema,
   loadSchema,
   placementSchema,
+  strapsSchema,
   useSchema,
 } from './placement'
 import { barSchema, partSchema, rackSchema } from './rack'
@@ -50,6 +51,7 @@ export const singleCommandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('removeLoad'), ...placementId, loadId: idSchema }),
   z.strictObject({ do: z.literal('setFitting'), ...placementId, fitting: fittingSchema }),
   z.strictObject({ do: z.literal('setLines'), ...placementId, lines: linesSchema }),
+  z.strictObject({ do: z.literal('setStraps'), ...placementId, straps: strapsSchema }),
   z.strictObject({ do: z.literal('setMeasurement'), measurement: measurementSchema }),
   z.strictObject({ do: z.literal('removeMeasurement'), measurementId: idSchema }),
   z.strictObject({ do: z.literal('setGear'), gear: gearSchema }),

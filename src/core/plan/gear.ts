@@ -117,6 +117,8 @@ export const gearSchema = z.strictObject({
   fit: fitSchema,
   gates: z.array(gateSchema).max(20).optional(),
   maxKmH: speedKmH.optional(),
+  /** Drag area as its maker measured it; left out, it follows from shape and size. */
+  dragAreaM2: z.number().min(0).max(20).optional(),
   price: money.optional(),
   note: noteSchema.optional(),
   typed: typedSchema.optional(),

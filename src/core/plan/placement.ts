@@ -22,6 +22,8 @@ export const loadSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   when: whenSchema,
+  /** Where it lies, from the thing's own middle as at turn 0; left out, at the thing's centre of gravity. */
+  atMm: z.strictObject({ xMm: positionMm, yMm: positionMm }).optional(),
   what: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('mass'), mass: massSchema }),
     z.strictObject({
@@ -80,6 +82,13 @@ export type Fitting = z.infer<typeof fittingSchema>
 /** Lines from the ends of a long load down to the vehicle. */
 export const linesSchema = z.strictObject({ bow: z.boolean(), stern: z.boolean() })
 
+/** The straps planned over or round a thing, and the working load limit on their label where one was read. */
+export const strapsSchema = z.strictObject({
+  count: z.number().int().min(0).max(40),
+  eachKg: massKg.optional(),
+})
+export type Straps = z.infer<typeof strapsSchema>
+
 /**
  * A piece of gear where it sits. x and y are the middle of its plan box: in the vehicle frame on bars, deck,
  * panel and ladder; from the place's own middle when it sits in another thing's place.
@@ -96,6 +105,7 @@ export const placementSchema = z.strictObject({
   loads: z.array(loadSchema).max(40),
   fitting: fittingSchema.optional(),
   lines: linesSchema.optional(),
+  straps: strapsSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Placement = z.infer<typeof placementSchema>

@@ -4,6 +4,7 @@ import { channelSchema, mountSchema } from './mount'
 import { ratedSchema, sourceSchema } from './rating'
 import {
   idSchema,
+  limitKg,
   massKg,
   money,
   nameSchema,
@@ -74,6 +75,8 @@ export const partSchema = z.strictObject({
   /** How it is held by what it stands in, where that is a channel or a section. */
   mount: mountSchema.optional(),
   kit: kitSchema.optional(),
+  /** What each of it holds against being pulled up. */
+  tension: z.strictObject({ eachKg: limitKg, source: sourceSchema }).optional(),
   fasteners: z.array(fastenerSchema).max(40).optional(),
   typed: typedSchema.optional(),
 })
@@ -81,12 +84,32 @@ export type Part = z.infer<typeof partSchema>
 
 export const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
 
-/** A bar's section. `wallMm` and a channel only where they are known. */
+/**
+ * A bar's section. A wall makes a plain one hollow; a sheet may give its second moment of area and its section
+ * modulus for loads from above, or say that it is solid. Each only where it is known.
+ */
 export const profileSchema = z.strictObject({
   kind: profileKindSchema,
   widthMm: spanMm,
   heightMm: spanMm,
   wallMm: spanMm.optional(),
+  section: z
+    .discriminatedUnion('known', [
+      z.strictObject({ known: z.literal('solid') }),
+      z.strictObject({
+        known: z.literal('figures'),
+        iMm4: z.number().positive().max(1e9),
+        wMm3: z.number().positive().max(1e8),
+      }),
+    ])
+    .optional(),
+  material: z
+    .strictObject({
+      name: nameSchema,
+      eGPa: z.number().positive().max(1000),
+      yieldMPa: z.number().positive().max(5000).optional(),
+    })
+    .optional(),
   channel: channelSchema.optional(),
 })
 export type Profile = z.infer<typeof profileSchema>

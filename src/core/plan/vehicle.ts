@@ -166,6 +166,13 @@ export const vehicleSchema = z.strictObject({
       }),
     ])
     .optional(),
+  /** What drives it, and how much of the energy in the tank or battery reaches the road. */
+  drive: z
+    .strictObject({
+      energy: z.enum(['petrol', 'diesel', 'battery']),
+      efficiencyPercent: z.number().min(1).max(100),
+    })
+    .optional(),
   roof: z.strictObject({
     fromXMm: positionMm,
     toXMm: positionMm,

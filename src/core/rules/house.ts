@@ -24,6 +24,16 @@ export const houseRulesSchema = z.strictObject({
   tentOpens: z.enum(['side', 'rear']),
   gapsMm: z.strictObject({ between: gap, hatch: gap, sunroof: gap, ceiling: gap }),
   tolerancesMm: z.strictObject({ parallel: gap, legs: gap }),
+  /** How the shop ties down: pull in each strap, friction under the load, angle of the strap to the deck. */
+  straps: z
+    .strictObject({
+      pullN: z.number().positive().max(20_000),
+      friction: z.number().positive().max(1.5),
+      angleDeg: z.number().min(5).max(90),
+    })
+    .optional(),
+  /** How far a guessed mass may be off where nobody said: 19 times out of 20 within it. */
+  guessSpreadPercent: z.number().min(0).max(100).optional(),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
   localRules: z.string().max(60).optional(),
 })
@@ -40,6 +50,12 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   gapsMm: { between: 20, hatch: 25, sunroof: 15, ceiling: 50 },
   tolerancesMm: { parallel: 3, legs: 2 },
 }
+
+/** Common practice, no source: a firm pull by hand on a cam buckle, a hull on bare bars, a strap nearly upright. */
+export const USUAL_STRAPS = { pullN: 400, friction: 0.3, angleDeg: 80 } as const
+
+/** How far off a guess may be when nobody said, percent. Common practice, no source. */
+export const USUAL_GUESS_SPREAD = 25
 
 /** The factor on a guessed mass under the house rule (dimensionless, 1 or more). */
 export function guessFactor(rules: HouseRules): number {

@@ -3,6 +3,8 @@ import type { PartRole } from '../plan/rack'
 import type { Rating } from '../plan/rating'
 import type { State } from '../plan/scalars'
 import type { MassPoint } from './mass-points'
+import type { Spread } from './spreading'
+import type { Via } from './statics/influence'
 
 export type Counting = 'load' | 'everything'
 export type LayerRole = PartRole | 'carrier' | 'attachment' | 'roof' | 'payload'
@@ -32,6 +34,9 @@ export interface Layer {
   readonly load: readonly Member[]
   /** What a rating that counts everything counts besides: the part itself and what is between. */
   readonly own: readonly Member[]
+  /** How something more would spread over its units, and by which ways down it comes here at all. */
+  readonly spread: Spread
+  readonly takes: (via: Via) => boolean
   /** Whether it may be named as what governs a state. */
   readonly governs: boolean
 }

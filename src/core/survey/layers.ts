@@ -16,12 +16,11 @@ function carrierLayer(
   if (!carries || carries.rated.by === 'with') return undefined
   const places = carries.places
   const units = places.length > 1 ? places.map((place) => place.name) : ['set']
-  const spread: Spread = (mass) => {
+  const evenly: Spread = () => units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
+  const spread = (mass: MassPoint) => {
     const slot = units.length > 1 ? placeUnder(mass, thing) : undefined
     const unit = slot === undefined ? -1 : places.findIndex((place) => place.id === slot)
-    return unit >= 0
-      ? [{ unit, fraction: 1 }]
-      : units.map((_, each) => ({ unit: each, fraction: 1 / units.length }))
+    return unit >= 0 ? [{ unit, fraction: 1 }] : evenly(mass)
   }
   return {
     id: `carrier:${thing.placement.id}`,
@@ -37,6 +36,8 @@ function carrierLayer(
     usualCounting: 'load',
     load: members(under.get(thing) ?? [], spread),
     own: members(self, spread),
+    spread: evenly,
+    takes: () => false,
     governs: false,
   }
 }
@@ -65,6 +66,8 @@ function adapterLayer(
     usualCounting: 'load',
     load: members(above, spread),
     own: members(itself, spread),
+    spread,
+    takes: () => false,
     governs: false,
   }
 }

@@ -114,7 +114,7 @@ describe('what is left', () => {
     const cell = survey(plan).loadPath.cellAt('part:rack-bars', 'road')!
     expect(
       [cell.countedKg, cell.leftKg, cell.layer.units[cell.unit]].map((each) =>
-        typeof each === 'number' ? Math.round(each * 1e6) / 1e6 : each,
+        typeof each === 'number' ? Math.round(each * 1e6) / 1e6 + 0 : each,
       ),
     ).toEqual([30, 0, 'Bar 1'])
     expect(cell.addableKg).toBeCloseTo(0, 9)

@@ -46,6 +46,15 @@ export interface Cell {
   readonly leftKg: number | undefined
   readonly addableKg: number | undefined
   readonly share: number | undefined
+  /** Every figure that rules here at once; the one that leaves least is the limit. */
+  readonly inForce: readonly InForce[]
+}
+
+/** A figure that rules a layer in a state, scaled where a house rule scales it. kg. */
+export interface InForce {
+  readonly limitKg: number
+  readonly per: 'set' | 'each'
+  readonly counting: Counting
 }
 
 /** Equal to the limit is within it: masses in pounds and kilograms meet only to a rounding. */
@@ -122,6 +131,9 @@ function candidate(layer: Layer, both: BothSums, rating: Rating, factor: number)
   }
 }
 
+const inForce = (list: readonly Candidate[]): InForce[] =>
+  list.map(({ limitKg, counting, rating }) => ({ limitKg, counting, per: rating.per }))
+
 function tightest(list: readonly Candidate[]): Candidate | undefined {
   return list.reduce<Candidate | undefined>(
     (least, each) =>
@@ -147,16 +159,19 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
       .filter((rating) => rating.state === which && applies(rating, layer, state))
       .map((rating) => candidate(layer, both, rating, 1))
 
-  const published = tightest(inState(state))
+  const stated = inState(state)
+  const published = tightest(stated)
   if (published)
-    return known(published, { kind: 'published', kg: published.limitKg, rating: published.rating })
+    return known(published, stated, { kind: 'published', kg: published.limitKg, rating: published.rating })
 
   const road = inState('road')
-  const driving = tightest(state === 'parked' && road.length === 0 ? inState('trail') : road)
+  const forDriving = state === 'parked' && road.length === 0 ? inState('trail') : road
+  const driving = tightest(forDriving)
   if (state === 'trail' && driving && rules.trailMissing.school === 'derate') {
     const { factor } = rules.trailMissing
-    const derated = tightest(road.map(({ rating }) => candidate(layer, both, rating, factor))) ?? driving
-    return known(derated, {
+    const scaled = road.map(({ rating }) => candidate(layer, both, rating, factor))
+    const derated = tightest(scaled) ?? driving
+    return known(derated, scaled, {
       kind: 'assumed',
       kg: derated.limitKg,
       rating: derated.rating,
@@ -166,11 +181,12 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
   }
   if (state === 'parked' && driving) {
     if (!exceeds(driving.countedKg, driving.limitKg))
-      return known(driving, { kind: 'driving', kg: driving.limitKg, rating: driving.rating })
+      return known(driving, forDriving, { kind: 'driving', kg: driving.limitKg, rating: driving.rating })
     if (rules.parkedMissing === 'ruleOfThree') {
-      const tripled = tightest(road.map(({ rating }) => candidate(layer, both, rating, 3)))
+      const scaled = road.map(({ rating }) => candidate(layer, both, rating, 3))
+      const tripled = tightest(scaled)
       if (tripled)
-        return known(tripled, {
+        return known(tripled, scaled, {
           kind: 'assumed',
           kg: tripled.limitKg,
           rating: tripled.rating,
@@ -195,9 +211,13 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
     leftKg: undefined,
     addableKg: undefined,
     share: undefined,
+    inForce: [],
   }
 
-  function known(chosen: Candidate, limit: Exclude<Limit, { kind: 'missing' }>): Cell {
+  function known(
+    chosen: Candidate,
+    list: readonly Candidate[],
+    limit: Exclude<Limit, { kind: 'missing' }>): Cell {
     const leftKg = limit.kg - chosen.countedKg
     return {
       layer,
@@ -214,6 +234,7 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
       leftKg,
       addableKg: chosen.rating.per === 'each' ? leftKg * layer.units.length : leftKg,
       share: chosen.countedKg / limit.kg,
+      inForce: inForce(list),
     }
   }
 }

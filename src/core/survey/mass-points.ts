@@ -4,14 +4,21 @@ import type { PartRole } from '../plan/rack'
 import type { Basis } from '../plan/rating'
 import { STATES, type State, type When } from '../plan/scalars'
 import { guessFactor } from '../rules/house'
-import { rootOf, type Arrangement, type Point, type RackAt, type ThingAt } from './arrangement'
-import { supportShares } from './supports'
-
-/** So much of a mass on the support of that number. */
-export type Share = readonly [index: number, fraction: number]
-
-/** Which way a load reaches its rack: over the bars, through the deck, on a side panel, up the ladder. */
-export type Via = 'bars' | 'deck' | 'panel' | 'ladder'
+import { rootOf, turned, type Arrangement, type Point, type RackAt, type ThingAt } from './arrangement'
+import { contactsKnown, contactYs } from './fit/contacts'
+import {
+  footLines,
+  holdAt,
+  NO_INFLUENCE,
+  onSide,
+  overBars,
+  type Base,
+  type Hold,
+  type Influence,
+  type Share,
+  type Via,
+} from './statics/influence'
+import { shareAt } from './statics/supports'
 
 interface Common {
   readonly id: string
@@ -28,6 +35,8 @@ interface Common {
   readonly bars: readonly Share[]
   /** Share of it on each rack that holds it. */
   readonly racks: readonly Share[]
+  /** How it stands on its bars, where it does. */
+  readonly base?: Base | undefined
 }
 
 export type MassPoint =
@@ -35,6 +44,8 @@ export type MassPoint =
       readonly of: 'gear' | 'load' | 'wet' | 'snow' | 'adapter'
       readonly thing: ThingAt
       readonly via: Via
+      /** How a load on its rack comes down, wherever it may shift to. */
+      readonly influence: Influence
       readonly load?: Load
     })
   | (Common & { readonly of: 'part'; readonly role: PartRole; readonly partId: string })
@@ -55,78 +66,47 @@ function both(a: readonly State[], b: readonly State[]): readonly State[] {
   return a.filter((state) => b.includes(state))
 }
 
-interface Hold {
-  readonly via: Via
-  readonly feet: readonly Share[]
-  readonly bars: readonly Share[]
-  readonly racks: readonly Share[]
+/** How a thing touches the bars under it: its own contacts, or its whole base where nobody gave any, as on a deck's slats. */
+function baseOf(root: ThingAt): Base {
+  if (root.placement.host.on === 'bars' && contactsKnown(root)) return { kind: 'points', ys: contactYs(root) }
+  return { kind: 'line', fromMm: root.box.y0, toMm: root.box.y1 }
 }
 
-const NOWHERE: Hold = { via: 'bars', feet: [], bars: [], racks: [] }
-
-/** How a load at a point comes down through bars by statics: on each bar by x, on each of its feet by y. */
-function overBars(arrangement: Arrangement, barIndices: readonly number[], at: Point, via: Via): Hold {
-  const bars = barIndices.flatMap((index) => arrangement.bars[index] ?? [])
-  const barShares = supportShares(
-    bars.map(({ bar }) => bar.xMm),
-    at.x,
-  )
-  const feet: Share[] = []
-  const racks = new Map<number, number>()
-  bars.forEach((bar, i) => {
-    const share = barShares[i] ?? 0
-    supportShares(bar.bar.feetYMm, at.y).forEach((part, f) => {
-      const foot = bar.feet[f]
-      if (foot !== undefined) feet.push([foot, share * part])
-    })
-    const rack = arrangement.feet[bar.feet[0] ?? 0]?.rackIndex ?? 0
-    racks.set(rack, (racks.get(rack) ?? 0) + share)
-  })
-  return { via, feet, bars: bars.map(({ index }, i): Share => [index, barShares[i] ?? 0]), racks: [...racks] }
-}
-
-function onSide(rack: RackAt, side: 'left' | 'right', at: Point): Hold {
-  const feet = rack.feet.filter((foot) => foot.side === side)
-  const shares = supportShares(
-    feet.map((foot) => foot.xMm),
-    at.x,
-  )
-  return {
-    via: 'panel',
-    feet: feet.map(({ index }, i): Share => [index, shares[i] ?? 0]),
-    bars: [],
-    racks: [[rack.index, 1]],
-  }
-}
-
-function holdOf(
-  arrangement: Arrangement,
-  barIndexById: ReadonlyMap<string, number>,
-  thing: ThingAt,
-  at: Point,
-): Hold {
-  const { host } = rootOf(thing).placement
-  if (host.on === 'place') return NOWHERE
+/** How what hangs on the rack under a thing comes down. */
+function influenceOf(arrangement: Arrangement, root: ThingAt): Influence {
+  const { host } = root.placement
+  if (host.on === 'place') return NO_INFLUENCE
   if (host.on === 'bars') {
-    const indices = host.barIds.flatMap((id) => barIndexById.get(id) ?? [])
-    return overBars(arrangement, indices, at, 'bars')
+    const bars = host.barIds.flatMap((id) => arrangement.bars.find(({ bar }) => bar.id === id) ?? [])
+    return overBars(bars, arrangement.racks, baseOf(root), 'bars')
   }
   const rack = arrangement.racks.find((each) => each.rack.id === host.rackId)
-  if (!rack) return NOWHERE
+  if (!rack) return NO_INFLUENCE
   switch (host.on) {
     case 'deck':
-      return overBars(
-        arrangement,
-        rack.bars.map(({ index }) => index),
-        at,
-        'deck',
-      )
+      return overBars(rack.bars, arrangement.racks, baseOf(root), 'deck')
     case 'panel':
-      return onSide(rack, host.side, at)
+      return onSide(rack, host.side)
     case 'ladder':
-      return { via: 'ladder', feet: [], bars: [], racks: [[rack.index, 1]] }
+      return { ...NO_INFLUENCE, via: 'ladder', rackIndex: rack.index }
   }
 }
+
+/**
+ * Where a load acts: at the thing's centre of gravity unless it was placed. On a tent's floor that is opened past
+ * the box and stands on its ladder, what lies outside comes down at the box's edge; what the ladder takes is not
+ * counted off.
+ */
+export function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
+  if (!load.atMm) return centre
+  const [dx, dy] = turned(load.atMm.xMm, load.atMm.yMm, turn)
+  const x = (box.x0 + box.x1) / 2 + dx
+  const y = (box.y0 + box.y1) / 2 + dy
+  if (!gear.opens?.ladder) return { x, y, z: centre.z }
+  return { x: within(x, box.x0, box.x1), y: within(y, box.y0, box.y1), z: centre.z }
+}
+
+const within = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value))
 
 function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: string | undefined } {
   switch (load.what.kind) {
@@ -143,7 +123,15 @@ function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: str
 export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' ? margin : 1)
-  const barIndexById = new Map(arrangement.bars.map((at) => [at.bar.id, at.index]))
+  const influences = new Map<ThingAt, Influence>()
+  const influenceUnder = (thing: ThingAt): Influence => {
+    const root = rootOf(thing)
+    const known = influences.get(root)
+    if (known) return known
+    const influence = influenceOf(arrangement, root)
+    influences.set(root, influence)
+    return influence
+  }
   const points: MassPoint[] = []
   const presence = new Map<ThingAt, readonly State[]>()
   const present = (thing: ThingAt): readonly State[] => {
@@ -158,8 +146,8 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   for (const thing of arrangement.things) {
     const { gear, placement, centre } = thing
     const states = present(thing)
-    const hold = holdOf(arrangement, barIndexById, thing, centre)
-    const base = { thing, at: centre, ...hold }
+    const influence = influenceUnder(thing)
+    const base = { thing, influence, base: influence.base, at: centre, ...holdAt(influence, centre) }
     points.push({
       ...base,
       of: 'gear',
@@ -185,8 +173,9 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       })
     for (const load of placement.loads) {
       const { kg, basis, by } = loadMass(load)
+      const at = loadPoint(thing, load)
       points.push({
-        ...base,
+        ...(load.atMm ? { ...base, at, ...holdAt(influence, at) } : base),
         of: 'load',
         load,
         id: `${placement.id}/${load.id}`,
@@ -278,24 +267,26 @@ function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
     }
     const kg = part.count * part.eachKg
     if (part.role === 'bars' && bars.length > 0)
-      return bars.map((bar) => ({
-        ...common,
-        id: `${part.id}/${bar.bar.id}`,
-        label: `${part.name}, ${bar.bar.name.toLowerCase()}`,
-        kg: kg / bars.length,
-        at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
-        bars: [[bar.index, 1]],
-        feet: bar.feet.map((foot): Share => [foot, 1 / bar.feet.length]),
-      }))
+      return bars.map((bar) => {
+        const half = bar.bar.lengthMm / 2
+        const alongIt: Base = { kind: 'line', fromMm: -half, toMm: half }
+        const lines = footLines(bar.bar.feetYMm, alongIt)
+        return {
+          ...common,
+          id: `${part.id}/${bar.bar.id}`,
+          label: `${part.name}, ${bar.bar.name.toLowerCase()}`,
+          kg: kg / bars.length,
+          at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
+          base: alongIt,
+          bars: [[bar.index, 1]],
+          feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
+        }
+      })
     if (part.role === 'deck' && deck && bars.length > 0) {
       const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
-      const hold = overBars(
-        arrangement,
-        bars.map((bar) => bar.index),
-        at,
-        'deck',
-      )
-      return [{ ...common, id: part.id, kg, at, bars: hold.bars, feet: hold.feet }]
+      const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
+      const hold: Hold = holdAt(overBars(bars, arrangement.racks, base, 'deck'), at)
+      return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
     }
     return [
       {

@@ -3,6 +3,7 @@ import { STATES } from '../plan/scalars'
 import type { RackAt } from './arrangement'
 import type { Layer } from './layer'
 import type { MassPoint } from './mass-points'
+import type { Via } from './statics/influence'
 import { byBar, byFoot, bySide, members, onRacks, SIDES, type Spread } from './spreading'
 
 /** The parts of a rack from the top down: a rating that counts everything counts what stands above it here. */
@@ -32,42 +33,38 @@ const ROLE_WORD: Readonly<Record<PartRole, string>> = {
   whole: 'whole rack',
 }
 
-function rolePlan(
-  part: Part,
-  rack: RackAt,
-): { units: string[]; spread: Spread; holds: (mass: MassPoint) => boolean } {
-  const cargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
-  const footUnits = rack.feet.map((foot) => foot.corner)
-  if (rack.feet.length === 0) return { units: ['set'], spread: onRacks(new Set([rack.index])), holds: cargo }
+interface RolePlan {
+  readonly units: readonly string[]
+  readonly spread: Spread
+  readonly takes: (via: Via) => boolean
+}
+
+const everyWay = () => true
+
+function rolePlan(part: Part, rack: RackAt): RolePlan {
+  const whole = onRacks(new Set([rack.index]))
+  if (rack.feet.length === 0) return { units: ['set'], spread: whole, takes: everyWay }
   switch (part.role) {
     case 'bars':
       return {
         units: rack.bars.map(({ bar }) => bar.name),
         spread: byBar(rack),
-        holds: (mass) => cargo(mass) && 'via' in mass && (mass.via === 'bars' || mass.via === 'deck'),
+        takes: (via) => via === 'bars' || via === 'deck',
       }
     case 'deck':
-      return {
-        units: ['deck'],
-        spread: onRacks(new Set([rack.index])),
-        holds: (mass) => 'via' in mass && mass.via === 'deck',
-      }
+      return { units: ['deck'], spread: whole, takes: (via) => via === 'deck' }
     case 'panels':
-      return {
-        units: [...SIDES],
-        spread: bySide(rack.feet),
-        holds: (mass) => 'via' in mass && mass.via === 'panel',
-      }
+      return { units: SIDES, spread: bySide(rack.feet), takes: (via) => via === 'panel' }
     case 'trusses':
     case 'rails':
-      return { units: [...SIDES], spread: bySide(rack.feet), holds: cargo }
+      return { units: SIDES, spread: bySide(rack.feet), takes: everyWay }
     case 'feet':
     case 'fitKit':
     case 'legs':
-      return { units: footUnits, spread: byFoot(rack.feet), holds: cargo }
+      return { units: rack.feet.map((foot) => foot.corner), spread: byFoot(rack.feet), takes: everyWay }
     case 'ladder':
     case 'whole':
-      return { units: ['set'], spread: onRacks(new Set([rack.index])), holds: cargo }
+      return { units: ['set'], spread: whole, takes: everyWay }
   }
 }
 
@@ -77,7 +74,8 @@ export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Layer[] 
     .filter((part) => part.rated.by === 'own')
     .toSorted((a, b) => STACK[a.role] - STACK[b.role])
     .map((part): Layer => {
-      const { units, spread, holds } = rolePlan(part, rack)
+      const { units, spread, takes } = rolePlan(part, rack)
+      const holds = (mass: MassPoint) => 'via' in mass && takes(mass.via)
       const above = (mass: MassPoint) =>
         mass.of === 'part' && STACK[mass.role] <= STACK[part.role] && mass.racks[0]?.[0] === rack.index
       return {
@@ -94,6 +92,8 @@ export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Layer[] 
         usualCounting: part.role === 'rails' ? 'everything' : 'load',
         load: members(masses.filter(holds), spread),
         own: members(masses.filter(above), spread),
+        spread,
+        takes,
         governs: part.role !== 'panels',
       }
     })

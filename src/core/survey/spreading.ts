@@ -4,11 +4,14 @@ import type { MassPoint } from './mass-points'
 
 export const SIDES = ['left', 'right'] as const
 
-/** How a mass spreads over the units of a layer. */
-export type Spread = (mass: MassPoint) => readonly { readonly unit: number; readonly fraction: number }[]
+/** How what comes down on feet, bars and racks spreads over the units of a layer. */
+export type Spread = (mass: Pick<MassPoint, 'feet' | 'bars' | 'racks'>) => readonly { readonly unit: number; readonly fraction: number }[]
 
 /** The masses on each unit, by how they spread. */
-export function members(masses: readonly MassPoint[], spread: Spread): Member[] {
+export function members(
+  masses: readonly MassPoint[],
+  spread: (mass: MassPoint) => ReturnType<Spread>,
+): Member[] {
   const list: Member[] = []
   for (const mass of masses)
     for (const { unit, fraction } of spread(mass)) if (fraction !== 0) list.push({ mass, unit, fraction })

@@ -6,6 +6,8 @@ import { bodyOutline, type BodyOutline } from './body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path'
 import { fitOf, type Fit } from './fit/fit'
 import { massPoints, type MassPoint } from './mass-points'
+import { motionOf, type Motion } from './motion/motion'
+import { staticsOf, type Statics } from './statics/statics'
 
 /** The highest point of vehicle, racks and gear in a state: mm over the ground. */
 export interface Height {
@@ -41,6 +43,8 @@ export interface Survey extends Arrangement {
   readonly clearances: readonly ClearanceAt[]
   /** What mounts where, and what is in whose way: each part computed when it is first asked for. */
   readonly fit: Fit
+  readonly statics: Statics
+  readonly motion: Motion
   /** What stands on a rack in a state, carriers and contents, without margins. kg. */
   readonly onRackKg: (rackIndex: number, state: State) => number
 }
@@ -89,13 +93,16 @@ export function survey(plan: Plan): Survey {
   const arrangement = arrange(plan)
   const masses = massPoints(plan, arrangement)
   const path = loadPath(plan, arrangement, masses)
+  const statics = staticsOf(arrangement, masses, path)
   const heights = perState((state) => highest(plan, arrangement, masses, state))
   const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
   return {
     ...arrangement,
     plan,
     body: bodyOutline(plan.vehicle),
-    fit: fitOf(plan, arrangement),
+    fit: fitOf(plan, arrangement, statics.sagMm),
+    statics,
+    motion: motionOf(plan, arrangement, masses),
     masses,
     footLoads: footLoads(arrangement, masses),
     loadPath: path,

@@ -71,6 +71,8 @@ export function attachmentLayers(
           masses.filter((mass) => isPart(mass) && here(mass)),
           spread,
         ),
+        spread,
+        takes: () => true,
         governs: true,
       },
     ]
@@ -97,6 +99,8 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
       usualCounting: plan.rules.roofCounts,
       load: members(masses.filter(isCargo), spread),
       own: members(masses.filter(isPart), spread),
+      spread,
+      takes: () => true,
       governs: true,
     },
   ]
@@ -134,6 +138,8 @@ export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: reado
         whole,
       ),
       own: members(masses.filter(isPart), whole),
+      spread: whole,
+      takes: () => true,
       governs: false,
     },
   ]

@@ -18,7 +18,7 @@ const ORDER: Readonly<Record<Match['kind'], number>> = { doesNot: 0, fitsWith: 1
 /** How a thing is held at each place that holds it, the worst first. */
 function heldAt(survey: Survey, thing: ThingAt): Held[] {
   const { mount } = thing.gear.fit
-  return offersFor(survey.plan.vehicle, survey, thing)
+  return offersFor(survey.plan.vehicle, survey, thing, survey.statics.sagMm)
     .map((at) => ({
       at,
       match: matchThrough(at.offer, mount, askingOf(thing), thing.placement.fitting ?? {}),

@@ -1,7 +1,9 @@
 import type { Plan } from '../../plan/plan'
 import type { Arrangement } from '../arrangement'
+import { once } from '../once'
 import { gatesOf, type GateAt } from './gates'
 import { paneMeetings, swingMeetings, type PaneMeeting, type SwingMeeting } from './meetings'
+import type { SagMm } from './offers'
 import { nearOnes, type Near } from './space'
 import { spreadsOf, type Spreads } from './spread'
 import { rackWidths, type RackWidth } from './width'
@@ -16,20 +18,15 @@ export interface Fit {
   gates(): readonly GateAt[]
 }
 
-function once<T>(compute: () => T): () => T {
-  let known: { readonly value: T } | undefined
-  return () => (known ??= { value: compute() }).value
-}
-
 /** The fit of everything on a plan. */
-export function fitOf(plan: Plan, arrangement: Arrangement): Fit {
+export function fitOf(plan: Plan, arrangement: Arrangement, sagMm: SagMm): Fit {
   const { between } = plan.rules.gapsMm
   return {
     spreads: once(() => spreadsOf(plan, arrangement)),
     widths: once(() => rackWidths(arrangement, between)),
     near: once(() => nearOnes(arrangement.things, between)),
     swings: once(() => swingMeetings(plan.vehicle, arrangement)),
-    panes: once(() => paneMeetings(plan.vehicle, arrangement)),
+    panes: once(() => paneMeetings(plan.vehicle, arrangement, sagMm)),
     gates: once(() => gatesOf(plan)),
   }
 }

@@ -1,6 +1,7 @@
 import type { Obstacle, Vehicle } from '../../plan/vehicle'
-import { packed, type Arrangement, type Box, type ThingAt } from '../arrangement'
+import { packed, type Arrangement, type BarAt, type Box, type ThingAt } from '../arrangement'
 import type { Swept, Swing } from '../geometry/sweep'
+import type { SagMm } from './offers'
 import {
   sharesWidth,
   sideGap,
@@ -42,7 +43,7 @@ export interface PaneMeeting {
 }
 
 /** Everything that stands about the roof: things in the open, bars and decks. */
-function standing(arrangement: Arrangement): Met[] {
+function standing(arrangement: Arrangement, barBox: (at: BarAt) => Box = (at) => at.box): Met[] {
   const things = arrangement.things
     .filter((thing) => thing.placement.host.on !== 'ladder' && !packed(thing))
     .map((thing): Met => ({
@@ -56,7 +57,7 @@ function standing(arrangement: Arrangement): Met[] {
     kind: 'bar',
     id: at.bar.id,
     name: at.bar.name,
-    box: at.box,
+    box: barBox(at),
     thing: undefined,
   }))
   const decks = arrangement.racks.flatMap(({ rack, deck }): Met[] =>
@@ -94,9 +95,15 @@ export function swingMeetings(vehicle: Vehicle, arrangement: Arrangement): Swing
   })
 }
 
-/** Every sunroof that moves outside against everything over it. */
-export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement): PaneMeeting[] {
-  const all = standing(arrangement)
+/** A bar as low as it comes under its load: by what it bends in the middle or a quarter of its length beside it. */
+function bent({ box, index }: BarAt, sagMm: SagMm): Box {
+  const quarter = (box.y1 - box.y0) / 4
+  return { ...box, z0: box.z0 - Math.max(...[-quarter, 0, quarter].map((y) => sagMm(index, y))) }
+}
+
+/** Every sunroof that moves outside against everything over it, bars bent by their load. */
+export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement, sagMm: SagMm): PaneMeeting[] {
+  const all = standing(arrangement, (at) => bent(at, sagMm))
   return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
     if (sunroof.kind !== 'sunroof') return []
     const over = all.filter((met) => sharesWidth(met.box, sunroof.widthMm / 2))

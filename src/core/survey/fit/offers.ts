@@ -4,12 +4,20 @@ import { contactYs } from './contacts'
 import type { Offer } from './match'
 import { underBarRoom } from './roof-surface'
 
-/** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it. */
-export function offerOfBar(vehicle: Vehicle, at: BarAt, onRoof: boolean, ys: readonly number[]): Offer {
-  const { bar } = at
-  const room = onRoof
-    ? Math.min(...(ys.length > 0 ? ys : [0]).map((y) => underBarRoom(vehicle, bar.riseMm, bar.xMm, y)))
-    : Infinity
+/** How far a bar comes down at y under its load, mm. */
+export type SagMm = (barIndex: number, yMm: number) => number
+
+/** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
+export function offerOfBar(
+  vehicle: Vehicle,
+  at: BarAt,
+  onRoof: boolean,
+  ys: readonly number[],
+  sagMm: SagMm,
+): Offer {
+  const { bar, index } = at
+  const roomAt = (y: number) => underBarRoom(vehicle, bar.riseMm, bar.xMm, y) - sagMm(index, y)
+  const room = onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
   return {
     kind: 'bar',
     widthMm: bar.profile.widthMm,
@@ -38,7 +46,12 @@ const roomIn = ({ box }: ThingAt) => ({
 })
 
 /** Everything that a placed thing is held by: each bar it names, or its deck, panel, ladder or place. */
-export function offersFor(vehicle: Vehicle, arrangement: Arrangement, thing: ThingAt): OfferAt[] {
+export function offersFor(
+  vehicle: Vehicle,
+  arrangement: Arrangement,
+  thing: ThingAt,
+  sagMm: SagMm,
+): OfferAt[] {
   const { host } = thing.placement
   switch (host.on) {
     case 'bars': {
@@ -52,7 +65,7 @@ export function offersFor(vehicle: Vehicle, arrangement: Arrangement, thing: Thi
             name: at.bar.name,
             barId: id,
             rackId: at.rack.id,
-            offer: offerOfBar(vehicle, at, rack?.onRoof ?? false, ys),
+            offer: offerOfBar(vehicle, at, rack?.onRoof ?? false, ys, sagMm),
           },
         ]
       })

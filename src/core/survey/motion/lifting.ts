@@ -1,0 +1,118 @@
+import { packed, type ThingAt } from '../arrangement'
+import type { MassPoint } from '../mass-points'
+
+/** One end of a lift: hands out from the ankles, and over the ground, cm. */
+export interface HandsAt {
+  readonly outCm: number
+  readonly heightCm: number
+}
+
+export type Grip = 'good' | 'fair' | 'poor'
+
+/** Multiplier for the grip: it matters more below 75 cm. */
+function gripFactor(grip: Grip, heightCm: number): number {
+  if (grip === 'good') return 1
+  if (grip === 'poor') return 0.9
+  return heightCm < 75 ? 0.95 : 1
+}
+
+/**
+ * Recommended weight limit at one end of a lift, kg: 23·HM·VM·DM·AM·FM·CM, for a lift now and then (FM = 1).
+ * 0 beyond the equation's range: hands over 175 cm, or more than 63 cm out. Published: NIOSH 94-110, revised
+ * lifting equation, from memory.
+ */
+export function recommendedLimit(
+  { outCm, heightCm }: HandsAt,
+  travelCm: number,
+  grip: Grip,
+  twistDeg = 0,
+): number {
+  if (outCm > 63 || heightCm < 0 || heightCm > 175 || twistDeg > 135 || travelCm > 175) return 0
+  const across = 25 / Math.max(25, outCm)
+  const height = 1 - 0.003 * Math.abs(heightCm - 75)
+  const travel = travelCm <= 25 ? 1 : 0.82 + 4.5 / travelCm
+  const twist = 1 - 0.0032 * twistDeg
+  return 23 * across * height * travel * twist * gripFactor(grip, heightCm)
+}
+
+/** Who lifts a thing, and from what. */
+export type Advice =
+  | { readonly by: 'one' | 'two' }
+  | { readonly by: 'stepTwo'; readonly stepMm: number }
+  | { readonly by: 'loader' }
+
+/** The lift of one thing, or of one load into it, from the ground to where it sits. kg; index is mass over limit. */
+export interface Lift {
+  readonly thing: ThingAt
+  readonly name: string
+  readonly kg: number
+  readonly toMm: number
+  /** Limits at the ground and up there, for one person; 0 is beyond the equation's range. */
+  readonly oneKg: { readonly ground: number; readonly up: number }
+  /** The same for each of two, at its ends. */
+  readonly twoKg: { readonly ground: number; readonly up: number }
+  readonly advice: Advice
+}
+
+/** Steps that a fitter has, mm. Common practice, no source. */
+const STEPS = [200, 300, 400, 500, 600] as const
+
+/** How far out the hands of one of two are, who hold a thing at its ends: about as from one's own side. cm. */
+const ENDS_OUT_CM = 35
+
+function limits(outCm: number, fromCm: number, toCm: number): { ground: number; up: number } {
+  const travel = Math.abs(toCm - fromCm)
+  return {
+    ground: recommendedLimit({ outCm, heightCm: fromCm }, travel, 'fair'),
+    up: recommendedLimit({ outCm, heightCm: toCm }, travel, 'fair'),
+  }
+}
+
+const holds = (kg: number, limit: { ground: number; up: number }) =>
+  kg <= Math.min(limit.ground, limit.up) + 1e-9
+
+/**
+ * A lift of so many kg from the ground up to an underside at `toMm`, held across its narrower side: for one, for
+ * two, for two on a step; else it is a job for a loader or a hoist. Hands start at half the thing's height, at
+ * most 75 cm up. H = 20 + W/2 cm, W the depth held, at least 25 (NIOSH 94-110, from memory).
+ */
+export function liftOf(
+  kg: number,
+  sizeMm: { readonly depth: number; readonly height: number },
+  toMm: number,
+): Pick<Lift, 'oneKg' | 'twoKg' | 'advice'> {
+  const fromCm = Math.min(75, sizeMm.height / 20)
+  const outCm = Math.max(25, 20 + sizeMm.depth / 20)
+  const oneKg = limits(outCm, fromCm, toMm / 10)
+  const twoKg = limits(ENDS_OUT_CM, fromCm, toMm / 10)
+  if (holds(kg, oneKg)) return { oneKg, twoKg, advice: { by: 'one' } }
+  if (holds(kg / 2, twoKg)) return { oneKg, twoKg, advice: { by: 'two' } }
+  const step = STEPS.find((mm) => holds(kg / 2, limits(ENDS_OUT_CM, fromCm, (toMm - mm) / 10)))
+  return { oneKg, twoKg, advice: step === undefined ? { by: 'loader' } : { by: 'stepTwo', stepMm: step } }
+}
+
+/** Every thing that is lifted onto the vehicle: itself empty first, then what goes into it, each on its own. */
+export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]): Lift[] {
+  return things.flatMap((thing): Lift[] => {
+    const { gear, box } = thing
+    const sides = { length: box.x1 - box.x0, width: box.y1 - box.y0, height: box.z1 - box.z0 }
+    const own = { depth: Math.min(sides.length, sides.width), height: sides.height }
+    const toMm = box.z0
+    const lifts: Lift[] = []
+    if (!packed(thing) && gear.mass.kg > 0)
+      lifts.push({ thing, name: gear.name, kg: gear.mass.kg, toMm, ...liftOf(gear.mass.kg, own, toMm) })
+    for (const mass of masses)
+      if (mass.of === 'load' && mass.thing === thing && mass.load && mass.load.what.kind !== 'people' && mass.kg > 0)
+        lifts.push({
+          thing,
+          name: `${mass.label} into ${gear.name.toLowerCase()}`,
+          kg: mass.kg,
+          toMm,
+          ...liftOf(mass.kg, IN_PIECES, toMm),
+        })
+    return lifts
+  })
+}
+
+/** What is carried up in pieces is held close: about 300 mm deep and high. Common practice, no source. */
+const IN_PIECES = { depth: 300, height: 300 } as const

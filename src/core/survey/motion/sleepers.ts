@@ -1,0 +1,88 @@
+import { turned, type Arrangement, type ThingAt } from '../arrangement'
+import type { MassPoint } from '../mass-points'
+import { holdAt } from '../statics/influence'
+
+/** How near to the floor's edge the middle of somebody lying there gets, mm. Common practice, no source. */
+export const LIES_IN_MM = 250
+
+/** What a foot bears parked as sleepers lie: as placed, and at its worst wherever on the floor they lie. kg. */
+export interface SleptOn {
+  readonly footIndex: number
+  readonly asPlacedKg: number
+  readonly leastKg: number
+  readonly mostKg: number
+}
+
+interface Floor {
+  readonly x0: number
+  readonly x1: number
+  readonly y0: number
+  readonly y1: number
+}
+
+/**
+ * Where the weight of somebody in a tent can come down: on its base, edge included where the floor runs on past it
+ * onto a ladder; without a ladder out to where the opened floor ends. What the ladder takes is not counted off. mm.
+ */
+export function floorOf({ box, gear, turn }: ThingAt): Floor {
+  const base: Floor = {
+    x0: box.x0 + LIES_IN_MM,
+    x1: box.x1 - LIES_IN_MM,
+    y0: box.y0 + LIES_IN_MM,
+    y1: box.y1 - LIES_IN_MM,
+  }
+  const { opens } = gear
+  if (!opens) return kept(base)
+  const past = opens.ladder ? LIES_IN_MM : opens.reachMm
+  const own = { left: [0, -1], right: [0, 1], front: [-1, 0], rear: [1, 0] } as const
+  const [ox, oy] = own[opens.toward]
+  const [dx, dy] = turned(ox, oy, turn)
+  return kept({
+    x0: base.x0 + (dx < 0 ? -past : 0),
+    x1: base.x1 + (dx > 0 ? past : 0),
+    y0: base.y0 + (dy < 0 ? -past : 0),
+    y1: base.y1 + (dy > 0 ? past : 0),
+  })
+}
+
+/** A floor smaller than a person is its middle line. */
+function kept({ x0, x1, y0, y1 }: Floor): Floor {
+  const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2]
+  return { x0: Math.min(x0, mx), x1: Math.max(x1, mx), y0: Math.min(y0, my), y1: Math.max(y1, my) }
+}
+
+/** What each foot bears parked, and between what it may be as people lie elsewhere on their floors: all in the corner that is worst for it. */
+export function feetUnderSleepers(arrangement: Arrangement, masses: readonly MassPoint[]): SleptOn[] {
+  const people = masses.filter(
+    (mass): mass is Extract<MassPoint, { thing: unknown }> =>
+      mass.of === 'load' && mass.load?.what.kind === 'people' && mass.states.includes('parked') && mass.kg > 0,
+  )
+  if (people.length === 0) return []
+  const count = arrangement.feet.length
+  const rest = new Array<number>(count).fill(0)
+  for (const mass of masses) {
+    if (mass.of === 'part' || !mass.states.includes('parked')) continue
+    for (const [foot, share] of mass.feet) rest[foot] = (rest[foot] ?? 0) + share * mass.kg * mass.factor
+  }
+  const least = [...rest]
+  const most = [...rest]
+  for (const mass of people) {
+    const { x0, x1, y0, y1 } = floorOf(mass.thing)
+    const corners = [x0, x1].flatMap((x) => [y0, y1].map((y) => new Map(holdAt(mass.influence, { x, y }).feet)))
+    const placed = new Map(mass.feet)
+    const touched = new Set(corners.flatMap((corner) => [...corner.keys()]))
+    for (const foot of touched) {
+      const shares = corners.map((corner) => corner.get(foot) ?? 0)
+      const kg = mass.kg * mass.factor
+      const now = placed.get(foot) ?? 0
+      least[foot] = (least[foot] ?? 0) + (Math.min(now, ...shares) - now) * kg
+      most[foot] = (most[foot] ?? 0) + (Math.max(now, ...shares) - now) * kg
+    }
+  }
+  return arrangement.feet.map(({ index }) => ({
+    footIndex: index,
+    asPlacedKg: rest[index] ?? 0,
+    leastKg: least[index] ?? 0,
+    mostKg: most[index] ?? 0,
+  }))
+}

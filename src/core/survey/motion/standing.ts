@@ -1,0 +1,177 @@
+import type { Vehicle } from '../../plan/vehicle'
+import type { MassPoint } from '../mass-points'
+
+/** Track / (2 × height of the centre of gravity). Published definition: NHTSA, from memory. Any one unit of length. */
+export function staticStabilityFactor(trackMm: number, heightMm: number): number {
+  return trackMm / (2 * heightMm)
+}
+
+/** The side slope at which a standing vehicle would tip: atan(T/2h), degrees. */
+export function sideSlopeDeg(factor: number): number {
+  return (Math.atan(factor) * 180) / Math.PI
+}
+
+/** NHTSA's bands of the static stability factor, after rounding to two places, best first. Published: NHTSA 2001, from memory. */
+export const BANDS = [
+  { from: 1.45, name: '1.45 or more' },
+  { from: 1.25, name: '1.25 to 1.44' },
+  { from: 1.13, name: '1.13 to 1.24' },
+  { from: 1.04, name: '1.04 to 1.12' },
+  { from: -Infinity, name: '1.03 or less' },
+] as const
+
+/** The band a factor falls in: 0 is the best, 4 the lowest. */
+export function bandOf(factor: number): number {
+  const rounded = Math.round(factor * 100) / 100
+  return BANDS.findIndex(({ from }) => rounded >= from)
+}
+
+/** Kerb mass by body where nobody knows it, kg. Rough; from memory of usual figures, no source. */
+const USUAL_KERB: Readonly<Record<Vehicle['body'], number>> = {
+  smallHatchback: 1150,
+  saloon: 1500,
+  estate: 1600,
+  tallWagon: 1650,
+  boxyOffRoader: 2150,
+  tallVan: 2050,
+  pickup: 2150,
+}
+
+/** Height of a vehicle's own centre of gravity as a share of its height: about 0.38 in published measurements, from memory. */
+const USUAL_HEIGHT_SHARE = 0.38
+const USUAL_TRACK_SHARE = 0.85
+
+/** A vehicle's own mass and centre of gravity: known, or estimated, and then how far off it may be. */
+export interface OwnBalance {
+  readonly kerbKg: number
+  readonly heightMm: number
+  readonly trackMm: number
+  /** Where it sits between the axles, from the front one; nothing where nobody knows. */
+  readonly behindFrontAxleMm: number | undefined
+  readonly estimated: readonly ('kerb mass' | 'height of the centre of gravity' | 'track')[]
+}
+
+/** Where the front axle stands, mm in the vehicle frame. */
+export function frontAxleX(vehicle: Vehicle): number {
+  return vehicle.frontOverhangMm - vehicle.noseToScreenMm
+}
+
+/** The vehicle's own mass, track and centre of gravity, from its figures or by estimate. kg, mm. */
+export function ownBalance(vehicle: Vehicle): OwnBalance {
+  const { centreOfGravity: own, trackMm, kerbKg } = vehicle
+  const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE
+  const heightMm =
+    own === undefined
+      ? vehicle.heightMm * USUAL_HEIGHT_SHARE
+      : own.known === 'position'
+        ? own.heightMm
+        : track / (2 * own.staticStabilityFactor)
+  return {
+    kerbKg: kerbKg ?? USUAL_KERB[vehicle.body],
+    heightMm,
+    trackMm: track,
+    behindFrontAxleMm:
+      own === undefined
+        ? undefined
+        : own.known === 'position'
+          ? own.xMm - frontAxleX(vehicle)
+          : (1 - own.frontShare) * vehicle.wheelbaseMm,
+    estimated: [
+      ...(kerbKg === undefined ? (['kerb mass'] as const) : []),
+      ...(own === undefined ? (['height of the centre of gravity'] as const) : []),
+      ...(trackMm === undefined ? (['track'] as const) : []),
+    ],
+  }
+}
+
+/** How the vehicle stands with some of it on: mass kg, height of the centre of gravity mm, factor, tipping slope in degrees. */
+export interface Stand {
+  readonly kg: number
+  readonly heightMm: number
+  readonly factor: number
+  readonly slopeDeg: number
+}
+
+function stand(own: OwnBalance, above: readonly { readonly kg: number; readonly zMm: number }[]): Stand {
+  const kg = above.reduce((sum, each) => sum + each.kg, own.kerbKg)
+  const heightMm = above.reduce((sum, each) => sum + each.kg * each.zMm, own.kerbKg * own.heightMm) / kg
+  const factor = staticStabilityFactor(own.trackMm, heightMm)
+  return { kg, heightMm, factor, slopeDeg: sideSlopeDeg(factor) }
+}
+
+/** How it stands bare, with its racks, and loaded; and between which factors it would be loaded if an estimate is off. */
+export interface Standing {
+  readonly own: OwnBalance
+  readonly bare: Stand
+  readonly racked: Stand
+  readonly loaded: Stand
+  readonly state: 'road' | 'trail'
+  readonly loadedBetween: { readonly least: Stand; readonly most: Stand }
+}
+
+/** How far an estimate of mass or height may be off, either way. Rough; no source. */
+const OFF = 0.1
+
+/** Standing before and after in the driving state that is the worse. People and luggage inside are left out: they lower it. */
+export function standingOf(vehicle: Vehicle, masses: readonly MassPoint[]): Standing {
+  const own = ownBalance(vehicle)
+  const points = (state: 'road' | 'trail', only: 'part' | 'all') =>
+    masses
+      .filter(
+        (mass) =>
+          mass.of !== 'occupant' && mass.states.includes(state) && (only === 'all' || mass.of === 'part'),
+      )
+      .map((mass) => ({ kg: mass.kg * mass.factor, zMm: mass.at.z }))
+  const loadedIn = (state: 'road' | 'trail', as: OwnBalance = own) => stand(as, points(state, 'all'))
+  const state = loadedIn('trail').factor < loadedIn('road').factor ? 'trail' : 'road'
+  const scaled = (mass: number, height: number): OwnBalance => ({
+    ...own,
+    kerbKg: own.kerbKg * (own.estimated.includes('kerb mass') ? mass : 1),
+    heightMm: own.heightMm * (own.estimated.includes('height of the centre of gravity') ? height : 1),
+  })
+  return {
+    own,
+    state,
+    bare: stand(own, []),
+    racked: stand(own, points(state, 'part')),
+    loaded: loadedIn(state),
+    loadedBetween: {
+      least: loadedIn(state, scaled(1 - OFF, 1 + OFF)),
+      most: loadedIn(state, scaled(1 + OFF, 1 - OFF)),
+    },
+  }
+}
+
+/** What an axle bears while driving, against its limit. kg. */
+export interface AxleLoad {
+  readonly axle: 'front' | 'rear'
+  readonly kg: number
+  readonly limitKg: number | undefined
+}
+
+/**
+ * Both axles with everything on: the vehicle's own share, each load on the racks by the lever rule over the
+ * wheelbase, people and luggage inside as if midway. Nothing where nobody knows how its own mass sits. kg.
+ */
+export function axleLoads(
+  vehicle: Vehicle,
+  masses: readonly MassPoint[],
+  state: 'road' | 'trail',
+): AxleLoad[] | undefined {
+  const own = ownBalance(vehicle)
+  if (own.behindFrontAxleMm === undefined || own.estimated.includes('kerb mass')) return undefined
+  const front = frontAxleX(vehicle)
+  const points = masses
+    .filter((mass) => mass.states.includes(state))
+    .map((mass) => ({
+      kg: mass.kg * mass.factor,
+      behind: mass.of === 'occupant' ? vehicle.wheelbaseMm / 2 : mass.at.x - front,
+    }))
+  const all = [...points, { kg: own.kerbKg, behind: own.behindFrontAxleMm }]
+  const total = all.reduce((sum, { kg }) => sum + kg, 0)
+  const rear = all.reduce((sum, { kg, behind }) => sum + (kg * behind) / vehicle.wheelbaseMm, 0)
+  return [
+    { axle: 'front', kg: total - rear, limitKg: vehicle.axleLimitKg?.front },
+    { axle: 'rear', kg: rear, limitKg: vehicle.axleLimitKg?.rear },
+  ]
+}

@@ -1,0 +1,82 @@
+import type { State } from '../../plan/scalars'
+import type { RackAt } from '../arrangement'
+import type { Cell } from '../limit'
+import type { LoadPath } from '../load-path'
+import type { MassPoint } from '../mass-points'
+
+/** Where the load of a rack stands over its feet in a state. kg and mm; shares 0 to 1, beyond them where it overhangs. */
+export interface Evenness {
+  readonly rack: RackAt
+  readonly state: State
+  readonly kg: number
+  /** Centre of gravity of all that stands on it, and the middle of its feet. */
+  readonly centre: { readonly xMm: number; readonly yMm: number; readonly zMm: number }
+  readonly middle: { readonly xMm: number; readonly yMm: number }
+  readonly frontShare: number
+  readonly leftShare: number
+}
+
+/** The share that stands in front of, or left of, by the lever rule between the outermost feet. */
+const lever = (from: number, to: number, at: number) => (to - from < 1e-9 ? 0.5 : (to - at) / (to - from))
+
+/** Centre of gravity of what a rack carries against the middle of its feet; nothing while it carries nothing. Lever rule; handbook, from memory. */
+export function evennessOf(masses: readonly MassPoint[], rack: RackAt, state: State): Evenness | undefined {
+  let kg = 0
+  const sum = { x: 0, y: 0, z: 0 }
+  for (const mass of masses) {
+    if (mass.of === 'part' || mass.of === 'occupant' || !mass.states.includes(state)) continue
+    const share = mass.racks.find(([index]) => index === rack.index)?.[1] ?? 0
+    const here = mass.kg * mass.factor * share
+    kg += here
+    sum.x += here * mass.at.x
+    sum.y += here * mass.at.y
+    sum.z += here * mass.at.z
+  }
+  if (kg <= 1e-9 || rack.feet.length < 2) return undefined
+  const centre = { xMm: sum.x / kg, yMm: sum.y / kg, zMm: sum.z / kg }
+  const xs = rack.feet.map((foot) => foot.xMm)
+  const ys = rack.feet.map((foot) => foot.yMm)
+  const mean = (list: readonly number[]) => list.reduce((so, each) => so + each, 0) / list.length
+  return {
+    rack,
+    state,
+    kg,
+    centre,
+    middle: { xMm: mean(xs), yMm: mean(ys) },
+    frontShare: lever(Math.min(...xs), Math.max(...xs), centre.xMm),
+    leftShare: lever(Math.min(...ys), Math.max(...ys), centre.yMm),
+  }
+}
+
+/** A foot that bears more than its even share of a figure for the set. kg. */
+export interface OverShare {
+  readonly cell: Cell
+  readonly corner: string
+  readonly countedKg: number
+  readonly shareKg: number
+}
+
+/** For each layer of feet rated as a set: the one foot that bears most against an even share of the figure. */
+export function footShares(path: LoadPath, state: State): OverShare[] {
+  return path.cells.flatMap((cell): OverShare[] => {
+    const { layer } = cell
+    const onFeet = layer.role === 'feet' || layer.role === 'legs' || layer.role === 'fitKit'
+    if (cell.state !== state || !onFeet || cell.idle || cell.limit.kind === 'missing') return []
+    if (layer.units.length < 2) return []
+    const set = cell.inForce.filter(({ per }) => per === 'set')
+    const limitKg = Math.min(...set.map((each) => each.limitKg))
+    if (!Number.isFinite(limitKg)) return []
+    const counted = new Array<number>(layer.units.length).fill(0)
+    for (const { mass, unit, fraction } of layer.load)
+      if (mass.states.includes(state)) counted[unit] = (counted[unit] ?? 0) + mass.kg * mass.factor * fraction
+    const most = Math.max(...counted)
+    return [
+      {
+        cell,
+        corner: layer.units[counted.indexOf(most)] ?? '',
+        countedKg: most,
+        shareKg: limitKg / layer.units.length,
+      },
+    ]
+  })
+}

@@ -1,0 +1,81 @@
+import { STATES, type State } from '../../plan/scalars'
+import type { Arrangement, RackAt } from '../arrangement'
+import type { LoadPath } from '../load-path'
+import type { MassPoint } from '../mass-points'
+import { once } from '../once'
+import { loadedBars, sag, type LoadedBar } from './bending'
+import { evennessOf, footShares, type Evenness, type OverShare } from './evenness'
+import { nextKiloAt, nextKiloField, type NextKilo } from './next-kilo'
+
+/** A thing held by one bar alone: the bar takes it all, and the offset twists it. N·m about the bar. */
+export interface Twist {
+  readonly placementId: string
+  readonly barIndex: number
+  readonly state: State
+  readonly kg: number
+  readonly offMm: number
+}
+
+/** Where the weight lands. Each part is computed when it is first asked for. */
+export interface Statics {
+  readonly bar: (barIndex: number, state: State) => LoadedBar | undefined
+  /** How far a bar comes down at y in its worst state, mm; 0 where nobody knows its section. */
+  readonly sagMm: (barIndex: number, yMm: number) => number
+  readonly evenness: () => readonly Evenness[]
+  readonly footShares: () => readonly OverShare[]
+  readonly twists: () => readonly Twist[]
+  readonly nextKilo: (
+    rack: RackAt,
+    state: State,
+    spot: { readonly xMm: number; readonly yMm: number },
+  ) => NextKilo
+  readonly nextKiloField: (
+    rack: RackAt,
+    state: State,
+    grid: { readonly rows: number; readonly columns: number },
+  ) => NextKilo[][]
+}
+
+function twistsOf(arrangement: Arrangement, masses: readonly MassPoint[]): Twist[] {
+  const twists = new Map<string, Twist>()
+  for (const mass of masses) {
+    if (!('thing' in mass) || mass.bars.length !== 1) continue
+    const index = mass.bars[0]?.[0] ?? -1
+    const bar = arrangement.bars[index]
+    if (!bar) continue
+    const off = mass.at.x - bar.bar.xMm
+    for (const state of mass.states) {
+      const key = `${mass.thing.placement.id} ${state}`
+      const before = twists.get(key)
+      const kg = (before?.kg ?? 0) + mass.kg * mass.factor
+      const moment = (before ? before.offMm * before.kg : 0) + off * mass.kg * mass.factor
+      twists.set(key, {
+        placementId: mass.thing.placement.id,
+        barIndex: index,
+        state,
+        kg,
+        offMm: kg > 0 ? moment / kg : 0,
+      })
+    }
+  }
+  return [...twists.values()]
+}
+
+/** The statics of a plan's loads on its racks. */
+export function staticsOf(arrangement: Arrangement, masses: readonly MassPoint[], path: LoadPath): Statics {
+  const bar = loadedBars(arrangement, masses)
+  return {
+    bar,
+    sagMm: (barIndex, yMm) => {
+      const at = arrangement.bars[barIndex]
+      return at ? sag(bar, at, yMm) : 0
+    },
+    evenness: once(() =>
+      arrangement.racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses, rack, state) ?? [])),
+    ),
+    footShares: once(() => STATES.flatMap((state) => footShares(path, state))),
+    twists: once(() => twistsOf(arrangement, masses)),
+    nextKilo: (rack, state, spot) => nextKiloAt(arrangement, path, rack, state, spot),
+    nextKiloField: (rack, state, grid) => nextKiloField(arrangement, path, rack, state, grid),
+  }
+}
