@@ -74,12 +74,19 @@ export const AERO: Profile = {
   heightMm: 28,
   channel: { slotMm: 20, headRoomMm: 8 },
 }
-export const SQUARE: Profile = { kind: 'square', widthMm: 32, heightMm: 22, wallMm: 1.5 }
+export const SQUARE: Profile = {
+  kind: 'square',
+  widthMm: 32,
+  heightMm: 22,
+  wallMm: 1.5,
+  material: { name: 'Steel', eGPa: 210, yieldMPa: 235 },
+}
 export const HEAVY: Profile = {
   kind: 'flat',
   widthMm: 60,
   heightMm: 35,
   wallMm: 2,
+  material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },
   channel: { slotMm: 11, headRoomMm: 7 },
 }
 

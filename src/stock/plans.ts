@@ -77,7 +77,11 @@ export const boatAndBox = job('demo-boat-and-box', 'A boat and the long box', {
       loads: [contents('contents', 'Box contents', maker(25.7))],
     }),
     onBars('cradles', 'cradles', wing, 810, 370),
-    inPlace('sea-boat', 'sea-boat', 'cradles', 'saddle', { xMm: -60, lines: BOTH_LINES }),
+    inPlace('sea-boat', 'sea-boat', 'cradles', 'saddle', {
+      xMm: -60,
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 120 },
+    }),
   ],
 })
 
@@ -110,7 +114,10 @@ export const ridgeRoad = job('demo-ridge-road', 'Survey kit up the ridge road', 
     onBars('tube', 'pipe-tube', ['bed-front', 'bed-rear'], 2290, 540, {
       loads: [contents('poles', 'Levelling poles', weighed(21))],
     }),
-    inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: -220 }),
+    inPlace('tripod', 'tripod-case', 'basket', 'floor', {
+      yMm: -220,
+      straps: { count: 1, eachKg: 120 },
+    }),
     {
       ...onBars('boards', 'recovery-boards', ['bed-front'], 2290, -770, { onEdge: true }),
       host: { on: 'panel', rackId: 'bed', side: 'left', zMm: 180 },
@@ -145,9 +152,13 @@ export const twinSpan = job('demo-twin-span', 'Double boat over cab and bed', {
   placements: [
     onBars('double-boat', 'double-boat', ['cab-front', 'cab-rear', 'bed-front', 'bed-rear'], 1340, 275, {
       lines: BOTH_LINES,
+      straps: { count: 4, eachKg: 250 },
       loads: [contents('paddles', 'Paddles and vests', guess(16))],
     }),
-    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -355, { lines: BOTH_LINES }),
+    onBars('sea-boat', 'sea-boat', ['cab-rear', 'bed-front'], 1500, -355, {
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 120 },
+    }),
   ],
 })
 
@@ -160,9 +171,15 @@ export const yardVan = job('demo-yard-van', 'Yard van, full summer load', {
   clearances: [yardGate],
   gear: [g.ladderThree, g.lumber, g.seaBoat, g.toolClamps, g.spade],
   placements: [
-    onBars('ladder', 'ladder-three', allVan, 1780, -545, { lines: BOTH_LINES }),
-    onBars('lumber', 'lumber', allVan, 1800, 395, { lines: BOTH_LINES }),
-    onBars('boat', 'sea-boat', allVan, 1700, -40, { lines: BOTH_LINES }),
+    onBars('ladder', 'ladder-three', allVan, 1780, -545, {
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 250 },
+    }),
+    onBars('lumber', 'lumber', allVan, 1800, 395, { lines: BOTH_LINES, straps: { count: 3, eachKg: 250 } }),
+    onBars('boat', 'sea-boat', allVan, 1700, -40, {
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 120 },
+    }),
     onBars('clamps', 'tool-clamps', ['van-front'], 620, 650, { fitting: { nutSlotMm: 11 } }),
     inPlace('spade', 'spade', 'clamps', 'clamp', { fitting: { hole: 1 } }),
   ],
@@ -256,6 +273,7 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
     inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: 250 }),
     inPlace('bag', 'gear-bag', 'basket', 'floor', {
       yMm: -200,
+      straps: { count: 1 },
       loads: [contents('ropes', 'Ropes', weighed(8))],
     }),
   ],

@@ -181,7 +181,7 @@ export const bedRack: Rack = {
       'Bed-rail clamps',
       4,
       0.9,
-      sheet('bed-clamps', { road: 60, trail: 40, parked: 100 }, { per: 'each', counts: 'load' }),
+      sheet('bed-clamps', { road: 60, trail: 40, parked: 140 }, { per: 'each', counts: 'load' }),
       96,
     ),
   ],

@@ -152,6 +152,9 @@ const CORE_UNIT: Readonly<Record<Amount['dimension'], string>> = {
   speed: 'km/h',
   angle: 'deg',
   areaDensity: 'kg/m²',
+  force: 'N',
+  stress: 'MPa',
+  energy: 'kWh',
 }
 
 /** A thousandth of a unit: far below any scale or tape, and free of the noise of floating point. */

@@ -114,6 +114,7 @@ export function at(gearId: string, rest: Partial<Placement> = {}): Placement {
     onEdge: false,
     when: 'always',
     loads: [],
+    straps: { count: 9, eachKg: 1000 },
     ...rest,
   }
 }

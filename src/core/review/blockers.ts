@@ -28,12 +28,7 @@ export interface Blocker {
 function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): Blocker | undefined {
   const { mount } = thing.gear.fit
   const asking = askingOf(thing)
-  for (const { name, offer } of offersFor(
-    survey.plan.vehicle,
-    survey,
-    thing,
-    survey.statics.sagMm,
-  )) {
+  for (const { name, offer } of offersFor(survey.plan.vehicle, survey, thing, survey.statics.sagMm)) {
     const found = matchThrough(offer, mount, asking, thing.placement.fitting ?? {})
     const low = name.toLowerCase()
     if (found.kind === 'fitsWith') {

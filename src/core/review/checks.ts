@@ -1,10 +1,13 @@
 import type { Check } from './check'
 import { antenna } from './checks/antenna'
+import { axles } from './checks/axles'
+import { barBending } from './checks/bar-bending'
 import { barEndsAtDoors } from './checks/bar-ends'
 import { barSeat } from './checks/bar-seat'
 import { clearOfFeet } from './checks/clear-of-feet'
 import { countsUnsaid } from './checks/counts-unsaid'
 import { eachRating } from './checks/each-rating'
+import { evenness } from './checks/evenness'
 import { footMount } from './checks/foot-mount'
 import { gates } from './checks/gates'
 import { guessedMass } from './checks/guessed-mass'
@@ -12,26 +15,34 @@ import { hatch } from './checks/hatch'
 import { heightClearance } from './checks/height-clearance'
 import { kitFit } from './checks/kit-fit'
 import { layerLimit } from './checks/layer-limit'
+import { lifting } from './checks/lifting'
 import { lines } from './checks/lines'
 import { loadOverhang } from './checks/load-overhang'
 import { measuredFacts } from './checks/measured-facts'
 import { mountMatch } from './checks/mount-match'
+import { noseUp } from './checks/nose-up'
 import { onItsBars } from './checks/on-its-bars'
+import { oneBar } from './checks/one-bar'
 import { overRoof } from './checks/over-roof'
 import { parkedFigure } from './checks/parked-figure'
 import { peopleDriving } from './checks/people-driving'
 import { sideOverhang } from './checks/side-overhang'
+import { sleepers } from './checks/sleepers'
 import { space } from './checks/space'
 import { speedRating } from './checks/speed-rating'
 import { spread } from './checks/spread'
+import { standing } from './checks/standing'
 import { sunroof } from './checks/sunroof'
 import { supportSpan } from './checks/support-span'
 import { tent } from './checks/tent'
+import { tieDownsCheck } from './checks/tie-downs'
 import { towerSpacingCheck } from './checks/tower-spacing'
 import { trailFigure } from './checks/trail-figure'
 import { unratedLayer } from './checks/unrated-layer'
 import { uplift } from './checks/uplift'
+import { upliftInMotion } from './checks/uplift-in-motion'
 import { usableWidth } from './checks/usable-width'
+import { wind } from './checks/wind'
 
 /** Every check, in the order in which findings of one severity are listed. */
 export const CHECKS: readonly Check[] = [
@@ -68,4 +79,15 @@ export const CHECKS: readonly Check[] = [
   barEndsAtDoors,
   speedRating,
   uplift,
+  upliftInMotion,
+  evenness,
+  oneBar,
+  barBending,
+  sleepers,
+  axles,
+  tieDownsCheck,
+  noseUp,
+  standing,
+  wind,
+  lifting,
 ]

@@ -13,6 +13,10 @@ export type Phrase = readonly (string | Amount)[]
 export const kg = (value: number): Amount => ({ dimension: 'mass', value })
 export const mm = (value: number): Amount => ({ dimension: 'length', value })
 export const deg = (value: number): Amount => ({ dimension: 'angle', value })
+export const newton = (value: number): Amount => ({ dimension: 'force', value })
+export const newtonMetre = (value: number): Amount => ({ dimension: 'torque', value })
+export const mPa = (value: number): Amount => ({ dimension: 'stress', value })
+export const kWh = (value: number): Amount => ({ dimension: 'energy', value })
 export const kmH = (value: number): Amount => ({ dimension: 'speed', value })
 
 /** A phrase as plain text in the units chosen. */

@@ -217,7 +217,8 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
   function known(
     chosen: Candidate,
     list: readonly Candidate[],
-    limit: Exclude<Limit, { kind: 'missing' }>): Cell {
+    limit: Exclude<Limit, { kind: 'missing' }>,
+  ): Cell {
     const leftKg = limit.kg - chosen.countedKg
     return {
       layer,

@@ -1,3 +1,4 @@
+import { figuresSay } from '../review/checks/findings.testing'
 import { describe, expect, it } from 'vitest'
 import { bar, part } from '@/stock/compose'
 import {
@@ -60,11 +61,11 @@ describe('rows of the check list: load path', () => {
     const full = planOf(plan.vehicle, plan.racks, [
       [carrier('box', 40 * LB, ANY), { loads: [weight('contents', 125 * LB)] }],
     ])
-    expect(review(survey(full)).states.road).toBe('clear')
+    expect(figuresSay(full).road).toBe('clear')
     const over = planOf(plan.vehicle, plan.racks, [
       [carrier('box', 40 * LB, ANY), { loads: [weight('contents', 126 * LB)] }],
     ])
-    expect(review(survey(over)).states.road).toBe('stop')
+    expect(figuresSay(over).road).toBe('stop')
   })
 
   it('a 260 lb rack on a 165 lb roof gains 5 lb over a 160 lb rack, not 100 (common practice, no source)', () => {
@@ -96,9 +97,9 @@ describe('rows of the check list: load path', () => {
         pounds(cell(camp, 'part:rack-bars', state).countedKg),
       ),
     ).toEqual([expect.closeTo(190, 9), expect.closeTo(190, 9), expect.closeTo(570, 9)])
-    expect(review(survey(camp)).states).toEqual({ road: 'clear', trail: 'clear', parked: 'clear' })
+    expect(figuresSay(camp)).toMatchObject({ road: 'clear', trail: 'clear', parked: 'clear' })
     const heavy = planOf(vehicleWith(ROOF), racks, [[thing('load', 330 * LB)]])
-    expect(review(survey(heavy)).states).toEqual({ road: 'clear', trail: 'stop', parked: 'clear' })
+    expect(figuresSay(heavy)).toMatchObject({ road: 'clear', trail: 'stop', parked: 'clear' })
   })
 
   it('a hatch of 200 lb governs a ladder rated more; a helper of 170 lb fits between (common practice, no source)', () => {
@@ -132,8 +133,8 @@ describe('rows of the check list: load path', () => {
     const plan = helper(170 * LB)
     expect(governing(plan, 'parked')?.layer.name).toBe('Hatch')
     expect(pounds(cell(plan, 'attachment:hatch', 'parked').countedKg)).toBeCloseTo(185, 9)
-    expect(review(survey(plan)).states.parked).toBe('clear')
-    expect(review(survey(helper(190 * LB))).states.parked).toBe('stop')
+    expect(figuresSay(plan).parked).toBe('clear')
+    expect(figuresSay(helper(190 * LB)).parked).toBe('stop')
     expect(survey(plan).loadPath.layers.some((layer) => layer.id === 'roof')).toBe(false)
   })
 
@@ -172,7 +173,7 @@ describe('rows of the check list: load path', () => {
     expect(
       review(survey(tools(10 * LB))).findings.filter((finding) => finding.severity === 'stop'),
     ).toHaveLength(3)
-    expect(review(survey(tools(9 * LB))).verdict).toBe('clear')
+    expect(figuresSay(tools(9 * LB)).all).toBe('clear')
   })
 
   it('what reaches both bars has the usable width of the narrower: 45 1/2 and 40 3/4 in give 40 3/4 (common practice)', () => {
@@ -198,7 +199,7 @@ describe('rows of the check list: load path', () => {
       const plan = planOf(vehicleWith(ROOF), racks, [
         [thing('load', 20, { lengthMm: 1400 }), { xMm: 500 + spread / 2 }],
       ])
-      expect(review(survey(plan)).verdict).toBe('clear')
+      expect(figuresSay(plan).all).toBe('clear')
       expect(spreadBehind(survey(plan), 'rack-bar-1')).toBe(spread)
       expect(spreadBehind(survey(plan), 'rack-bar-2')).toBeUndefined()
     }

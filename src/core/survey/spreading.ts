@@ -5,7 +5,9 @@ import type { MassPoint } from './mass-points'
 export const SIDES = ['left', 'right'] as const
 
 /** How what comes down on feet, bars and racks spreads over the units of a layer. */
-export type Spread = (mass: Pick<MassPoint, 'feet' | 'bars' | 'racks'>) => readonly { readonly unit: number; readonly fraction: number }[]
+export type Spread = (
+  mass: Pick<MassPoint, 'feet' | 'bars' | 'racks'>,
+) => readonly { readonly unit: number; readonly fraction: number }[]
 
 /** The masses on each unit, by how they spread. */
 export function members(

@@ -1,5 +1,6 @@
-/** What kind of thing a number measures. The core keeps each in one unit: mm, kg, N·m, litres, km/h, degrees, kg/m². */
-export type Dimension = 'length' | 'mass' | 'torque' | 'volume' | 'speed' | 'angle' | 'areaDensity'
+/** What kind of thing a number measures. The core keeps each in one unit: mm, kg, N·m, litres, km/h, degrees, kg/m², N, MPa, kWh. */
+export type Dimension =
+  'length' | 'mass' | 'torque' | 'volume' | 'speed' | 'angle' | 'areaDensity' | 'force' | 'stress' | 'energy'
 
 export type UnitSystem = 'metric' | 'us'
 
@@ -108,6 +109,15 @@ export const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
       spellings: ['lb/ft²', 'lb/ft2', 'psf'],
     },
   ],
+  force: [
+    { symbol: 'N', system: 'metric', factor: 1, spellings: ['n', 'newton', 'newtons'] },
+    { symbol: 'lbf', system: 'us', factor: POUND_FORCE_N, spellings: ['lbf'] },
+  ],
+  stress: [
+    { symbol: 'MPa', system: 'metric', factor: 1, spellings: ['mpa', 'n/mm²', 'n/mm2'] },
+    { symbol: 'ksi', system: 'us', factor: (POUND_FORCE_N / INCH_MM ** 2) * 1000, spellings: ['ksi'] },
+  ],
+  energy: [{ symbol: 'kWh', system: 'any', factor: 1, spellings: ['kwh'] }],
 }
 
 /** The unit of a dimension with this symbol; a symbol the dimension lacks is a bug in the caller. */

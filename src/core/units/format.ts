@@ -61,6 +61,9 @@ const PLACES: Readonly<Record<Dimension, number>> = {
   speed: 0,
   angle: 1,
   areaDensity: 1,
+  force: 0,
+  stress: 1,
+  energy: 1,
 }
 
 /** A gap of a few millimetres is told to a tenth: whole ones would hide what it hangs on. */
@@ -75,7 +78,7 @@ function inSystem(dimension: Dimension, value: number, system: UnitSystem, denom
 }
 
 /**
- * A value in the core's unit (mm, kg, N·m, l, km/h, degrees, kg/m²) as text with its unit. With both systems
+ * A value in the core's unit (mm, kg, N·m, l, km/h, degrees, kg/m², N, MPa, kWh) as text with its unit. With both systems
  * the metric figure comes first and the other in brackets.
  */
 export function formatQuantity(dimension: Dimension, value: number, choice: UnitChoice = METRIC): string {

@@ -22,6 +22,9 @@ const EXAMPLES: Readonly<Record<Dimension, string>> = {
   speed: '110 km/h or 70 mph',
   angle: '15°',
   areaDensity: '20 kg/m²',
+  force: '400 N',
+  stress: '160 MPa',
+  energy: '3.8 kWh',
 }
 
 const NUMBER = String.raw`(?:\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?|[.,]\d+)`

@@ -1,3 +1,4 @@
+import { readSection, sectionToDraft, type SectionDraft } from './section-draft'
 import type { Bar, Part, PartRole, Profile, Rack } from '@/core/plan/rack'
 import type { Channel } from '@/core/plan/mount'
 import { barsOf, deckOf, rackSchema } from '@/core/plan/rack'
@@ -38,6 +39,7 @@ export interface RackDraft {
   profileHeight: string
   slot: string
   headRoom: string
+  section: SectionDraft
   footWidth: string
   slatSlot: string
   towerFront: string
@@ -116,6 +118,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
     profileHeight: mm(profile?.heightMm ?? 28),
     slot: some(profile?.channel?.slotMm),
     headRoom: some(profile?.channel?.headRoomMm),
+    section: sectionToDraft(profile, system),
     footWidth: some(rack.footWidthMm),
     slatSlot: some(deck?.slatSlotMm),
     towerFront: some(row?.towerMm.front),
@@ -209,6 +212,7 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
   const width = reader.span('profileWidth', draft.profileWidth, 80)
   const height = reader.span('profileHeight', draft.profileHeight, 28)
   const channel = readChannel(reader, draft, was[0]?.profile.channel)
+  const section = readSection(reader, draft.section, was[0]?.profile)
   return draft.bars.map((bar, i): Bar => {
     const at = `bars.${i}`
     const before = was.find((each) => each.id === bar.id)
@@ -217,7 +221,6 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
     const feet = reader.span(`${at}.feet`, bar.feet, 1050)
     if (usableMm > lengthMm) reader.fail(`${at}.usable`, 'A bar cannot offer more width than it is long.')
     if (feet > lengthMm) reader.fail(`${at}.feet`, 'The feet must stand under the bar.')
-    const { wallMm } = before?.profile ?? {}
     return {
       id: bar.id,
       name: before?.name ?? barName(i, draft.bars.length),
@@ -230,7 +233,7 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
         kind: draft.profile,
         widthMm: width,
         heightMm: height,
-        ...(wallMm === undefined ? {} : { wallMm }),
+        ...section,
         ...(channel === undefined ? {} : { channel }),
       },
       feetYMm: before && bar.feet === feetText(before, system) ? before.feetYMm : [-feet / 2, feet / 2],

@@ -1,4 +1,5 @@
 'use client'
+
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
@@ -14,6 +15,7 @@ import { StillSheet } from '@/ui/drawing/still-sheet'
 import { useSettings } from '@/ui/shell/settings-store'
 import { FormChoice, FormFigures, FormText } from './form-fields'
 import { FormFrame } from './form-frame'
+import { MATERIAL_CHOICES } from './section-draft'
 import { GateFields } from './gate-fields'
 import {
   nextBar,
@@ -253,6 +255,17 @@ export function RackForm({
             <FormText name="profileHeight" label="Profile height" />
             <FormText name="slot" label="Slot of its channel" hint="Empty when it has none" />
             <FormText name="headRoom" label="Head room in the channel" hint="For a bolt’s head or a nut" />
+            <FormText name="section.wall" label="Wall of the profile" hint="Empty when not known" />
+            <FormChoice
+              name="section.material"
+              label="Made of"
+              options={
+                draft.section.material === 'asGiven'
+                  ? [...MATERIAL_CHOICES, ['asGiven', 'As its sheet says']]
+                  : MATERIAL_CHOICES
+              }
+            />
+            <FormText name="section.yield" label="Yield" hint="From the sheet, 160 MPa say" />
             <FormText name="footWidth" label="Foot’s width along the bar" hint="Clamps stand clear of it" />
             <FormText name="towerFront" label="Tower spacing, front" hint="From the fit sheet’s row" />
             <FormText name="towerRear" label="Tower spacing, rear" hint="Empty when there is no sheet" />

@@ -11,6 +11,7 @@ import {
   type AttachmentDraft,
   type Before,
 } from './attachment-draft'
+import { balanceToDraft, NO_BALANCE, readBalance, type BalanceDraft } from './balance-draft'
 import { obstacleToDraft, readObstacle, type ObstacleDraft } from './obstacle-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
 
@@ -35,6 +36,7 @@ export interface VehicleDraft {
   hasNot: string
   kerb: string
   gross: string
+  balance: BalanceDraft
   figures: FiguresDraft
   attachments: AttachmentDraft[]
   obstacles: ObstacleDraft[]
@@ -65,6 +67,7 @@ export function startingVehicleDraft(body: Body, system: UnitSystem): VehicleDra
     hasNot: '',
     kerb: '',
     gross: '',
+    balance: NO_BALANCE,
     figures: NO_FIGURES,
     attachments: [startingAttachment('raisedRail', body, 'attachment-1', system)],
     obstacles: [],
@@ -96,6 +99,7 @@ export function vehicleToDraft(vehicle: Vehicle, system: UnitSystem): VehicleDra
     hasNot: factsText(vehicle, false),
     kerb: vehicle.kerbKg === undefined ? '' : (vehicle.typed?.['kerb'] ?? kg(vehicle.kerbKg)),
     gross: vehicle.grossKg === undefined ? '' : (vehicle.typed?.['gross'] ?? kg(vehicle.grossKg)),
+    balance: balanceToDraft(vehicle, system),
     figures: figuresDraft(vehicle.roof.ratings, kg),
     attachments: vehicle.attachments.map((attachment) => attachmentToDraft(attachment, vehicle.body, system)),
     obstacles: vehicle.obstacles.map((obstacle) => obstacleToDraft(obstacle, vehicle.body, system)),
@@ -159,6 +163,10 @@ export function readVehicle(
     doors: _doors,
     trim: _trim,
     facts: _facts,
+    trackMm: _track,
+    centreOfGravity: _centre,
+    axleLimitKg: _axles,
+    drive: _drive,
     ...kept
   } = was ?? {}
   const facts = [...readFacts(draft.has, true), ...readFacts(draft.hasNot, false)].slice(0, 30)
@@ -188,6 +196,7 @@ export function readVehicle(
     ...(facts.length === 0 ? {} : { facts }),
     ...(kerbKg === undefined ? {} : { kerbKg }),
     ...(grossKg === undefined ? {} : { grossKg }),
+    ...readBalance(reader, draft.balance),
     roof: {
       fromXMm: was?.roof.fromXMm ?? start.roof.fromXMm,
       toXMm: reader.span('roofTo', draft.roofTo, start.roof.toXMm),

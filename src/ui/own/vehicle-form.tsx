@@ -14,6 +14,7 @@ import { usePlan } from '@/ui/bench/plan-store'
 import { useSettings } from '@/ui/shell/settings-store'
 import { AddOne } from './add-one'
 import { FormChoice, FormFigures, FormText } from './form-fields'
+import { BalanceFields } from './balance-fields'
 import { FormFrame } from './form-frame'
 import { useDraftForm } from './use-draft-form'
 import {
@@ -162,6 +163,7 @@ export function VehicleForm({
         hasNot: now.hasNot,
         kerb: now.kerb,
         gross: now.gross,
+        balance: now.balance,
         figures: now.figures,
       },
       { keepDefaultValues: true },
@@ -218,6 +220,7 @@ export function VehicleForm({
         </div>
         <FormFigures name="figures" title="What the roof may carry" />
       </section>
+      <BalanceFields draft={draft.balance} />
       <section aria-labelledby="holds-title" className="space-y-3">
         <h2 id="holds-title">What holds a rack</h2>
         <p className="field-note">

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { survey } from '../../survey/survey'
-import { review } from '../review'
 import { countsUnsaid } from './counts-unsaid'
-import { sentences, severities } from './findings.testing'
+import { sentences, severities, figuresSay } from './findings.testing'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
 /** A rack of 12 kg on a roof figure that does not say whether it counts it. */
@@ -17,9 +15,9 @@ const plan = (kg: number, counts?: 'load' | 'everything') =>
 describe('a figure silent on what it counts', () => {
   it('is nothing to ask about while it is within the figure either way, or over it either way', () => {
     expect(severities(countsUnsaid, plan(38))).toEqual({})
-    expect(review(survey(plan(38))).states.road).toBe('clear')
+    expect(figuresSay(plan(38)).road).toBe('clear')
     expect(severities(countsUnsaid, plan(51))).toEqual({})
-    expect(review(survey(plan(51))).states.road).toBe('stop')
+    expect(figuresSay(plan(51)).road).toBe('stop')
   })
 
   it('is Find out when the verdict hangs on it, under either house rule', () => {
@@ -32,7 +30,7 @@ describe('a figure silent on what it counts', () => {
   })
 
   it('is settled when the source says', () => {
-    expect(review(survey(plan(45, 'load'))).states.road).toBe('clear')
-    expect(review(survey(plan(45, 'everything'))).states.road).toBe('stop')
+    expect(figuresSay(plan(45, 'load')).road).toBe('clear')
+    expect(figuresSay(plan(45, 'everything')).road).toBe('stop')
   })
 })

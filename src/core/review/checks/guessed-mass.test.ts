@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { HouseRules } from '../../rules/house'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { survey } from '../../survey/survey'
-import { review } from '../review'
-import { sentences, severities } from './findings.testing'
+import { sentences, severities, figuresSay } from './findings.testing'
 import { guessedMass } from './guessed-mass'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
@@ -19,21 +17,21 @@ const plan = (kg: number, guess: HouseRules['guess'] = { school: 'margin', perce
 describe('a guessed weight', () => {
   it('is nothing to ask about while the margin changes no verdict', () => {
     expect(severities(guessedMass, plan(45), 'roof')).toEqual({})
-    expect(review(survey(plan(45))).verdict).toBe('clear')
+    expect(figuresSay(plan(45)).all).toBe('clear')
   })
 
   it('is Find out when the margin turns clear into over, and says what to weigh', () => {
     expect(severities(guessedMass, plan(46), 'roof')).toMatchObject({ road: 'findOut' })
-    expect(review(survey(plan(46))).states.road).toBe('findOut')
+    expect(figuresSay(plan(46)).road).toBe('findOut')
     expect(sentences(guessedMass, plan(46))[0]).toContain('Weigh luggage')
   })
 
   it('is Stop when it is over even without the margin', () => {
-    expect(review(survey(plan(51))).states.road).toBe('stop')
+    expect(figuresSay(plan(51)).road).toBe('stop')
   })
 
   it('follows the school: taken as it is, or weighed before it counts', () => {
-    expect(review(survey(plan(49, { school: 'takeIt' }))).verdict).toBe('clear')
-    expect(review(survey(plan(5, { school: 'weighIt' }))).verdict).toBe('findOut')
+    expect(figuresSay(plan(49, { school: 'takeIt' })).all).toBe('clear')
+    expect(figuresSay(plan(5, { school: 'weighIt' })).all).toBe('findOut')
   })
 })

@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { survey } from '../../survey/survey'
-import { review } from '../review'
-import { sentences, severities } from './findings.testing'
+import { sentences, severities, figuresSay } from './findings.testing'
 import { parkedFigure } from './parked-figure'
 
 /** Common practice, no source: "three times" is a school of the trade, not a fact. */
@@ -19,7 +17,7 @@ const plan = (parkedKg: number, school: 'strict' | 'ruleOfThree') => {
 describe('no parked figure', () => {
   it('within the driving figure is clear under both schools, and says at least', () => {
     for (const school of ['strict', 'ruleOfThree'] as const) {
-      expect(review(survey(plan(60, school))).states.parked).toBe('clear')
+      expect(figuresSay(plan(60, school)).parked).toBe('clear')
       expect(severities(parkedFigure, plan(60, school))).toEqual({})
     }
   })
@@ -27,12 +25,12 @@ describe('no parked figure', () => {
   it('above it: strict is Find out', () => {
     expect(severities(parkedFigure, plan(100, 'strict'))).toEqual({ parked: 'findOut' })
     expect(sentences(parkedFigure, plan(100, 'strict'))[0]).toContain('above its driving figure of 60 kg')
-    expect(review(survey(plan(100, 'strict'))).states.parked).toBe('findOut')
+    expect(figuresSay(plan(100, 'strict')).parked).toBe('findOut')
   })
 
   it('above it: the rule of three is Mind up to 3 × the driving figure, Stop beyond', () => {
     expect(severities(parkedFigure, plan(180, 'ruleOfThree'))).toEqual({ parked: 'mind' })
-    expect(review(survey(plan(180, 'ruleOfThree'))).states.parked).toBe('mind')
-    expect(review(survey(plan(181, 'ruleOfThree'))).states.parked).toBe('stop')
+    expect(figuresSay(plan(180, 'ruleOfThree')).parked).toBe('mind')
+    expect(figuresSay(plan(181, 'ruleOfThree')).parked).toBe('stop')
   })
 })

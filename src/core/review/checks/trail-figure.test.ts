@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { HouseRules } from '../../rules/house'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { survey } from '../../survey/survey'
-import { review } from '../review'
-import { sentences, severities } from './findings.testing'
+import { sentences, severities, figuresSay } from './findings.testing'
 import { trailFigure } from './trail-figure'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
@@ -21,17 +19,17 @@ describe('no trail figure', () => {
   it('derated: within two thirds of the road figure is Mind, over it Stop', () => {
     expect(severities(trailFigure, plan(40, derate))).toEqual({ trail: 'mind' })
     expect(sentences(trailFigure, plan(30, derate))[0]).toContain('2/3 of the road figure')
-    expect(review(survey(plan(40, derate))).states.trail).toBe('mind')
-    expect(review(survey(plan(40.1, derate))).states.trail).toBe('stop')
+    expect(figuresSay(plan(40, derate)).trail).toBe('mind')
+    expect(figuresSay(plan(40.1, derate)).trail).toBe('stop')
   })
 
   it('by the shop’s own factor', () => {
-    expect(review(survey(plan(31, { school: 'derate', factor: 0.5 }))).states.trail).toBe('stop')
+    expect(figuresSay(plan(31, { school: 'derate', factor: 0.5 })).trail).toBe('stop')
   })
 
   it('strict: Find out', () => {
     expect(severities(trailFigure, plan(10, { school: 'strict' }))).toEqual({ trail: 'findOut' })
-    expect(review(survey(plan(10, { school: 'strict' }))).states).toMatchObject({
+    expect(figuresSay(plan(10, { school: 'strict' }))).toMatchObject({
       road: 'clear',
       trail: 'findOut',
     })
@@ -44,6 +42,6 @@ describe('no trail figure', () => {
       [[thing('load', 59)]],
     )
     expect(severities(trailFigure, published)).toEqual({})
-    expect(review(survey(published)).states.trail).toBe('clear')
+    expect(figuresSay(published).trail).toBe('clear')
   })
 })

@@ -1,34 +1,51 @@
 import { STATES } from '../../plan/scalars'
+import type { FootAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
 import { check } from '../check'
 import { kg } from '../phrase'
 
 /** Less than this is the rounding of a hand on the scale, not a lifted foot. */
 const NOTICE_KG = 0.05
 
+/** What a foot holds against being pulled up: the least of its rack's parts that say so, kg; nothing where none does. */
+export function holdingUplift({ racks }: Survey, foot: FootAt): number | undefined {
+  const said = (racks[foot.rackIndex]?.rack.parts ?? [])
+    .filter(({ role }) => role === 'feet' || role === 'legs' || role === 'fitKit')
+    .flatMap(({ tension }) => (tension ? [tension.eachKg] : []))
+  return said.length > 0 ? Math.min(...said) : undefined
+}
+
 /** Does any foot carry less than nothing, so that the load pulls it up? */
 export const uplift = check({
   id: 'uplift',
   title: 'A foot lifts',
   question: 'Does the load on the bars pull any foot upward?',
-  formula: 'reaction of a foot by the lever rule < 0',
+  formula: 'reaction of a foot by the lever rule, or of a beam on three feet and more, < 0',
   source: { kind: 'handbook', text: 'Lever rule with overhang; statics of rigid bodies, from memory.' },
   nothing: 'No foot is lifted by the load.',
-  *run({ feet, footLoads, racks }) {
+  *run(survey) {
+    const { feet, footLoads, racks } = survey
     for (const foot of feet) {
       const load = footLoads[foot.index]
       if (!load) continue
       const state = STATES.reduce((worst, each) => (load.loadKg[each] < load.loadKg[worst] ? each : worst))
       if (load.loadKg[state] >= -NOTICE_KG) continue
+      const up = -load.loadKg[state]
+      const holds = holdingUplift(survey, foot)
       yield {
         id: `uplift ${foot.id}`,
-        severity: 'mind',
+        severity: holds !== undefined && up > holds ? 'stop' : 'mind',
         rule: 'uplift',
         state: 'all',
         subject: { footId: foot.id, placementIds: [] },
         measured: kg(load.loadKg[state]),
+        ...(holds === undefined ? {} : { limit: kg(-holds), margin: kg(holds - up) }),
         sentence: [
           `${racks[foot.rackIndex]?.rack.name ?? 'Rack'}: the load lifts the ${foot.corner} foot by `,
-          kg(-load.loadKg[state]),
+          kg(up),
+          ...(holds === undefined
+            ? []
+            : [up > holds ? ', more than the ' : ', within the ', kg(holds), ' it holds']),
           '. Bring the load in between the feet.',
         ],
       }

@@ -30,7 +30,10 @@ function pushed(arrangement: Arrangement, mass: Cargo, motion: MotionCase): (rea
   const dy = (motion.across / motion.down) * height
   const { feet } = holdAt(mass.influence, { x: mass.at.x + dx, y: mass.at.y + dy })
   if (mass.influence.via !== 'panel') return feet.map(([index, share]) => [index, share * weight])
-  return [...feet.map(([index, share]) => [index, share * weight] as const), ...tipped(arrangement, mass, weight * dy)]
+  return [
+    ...feet.map(([index, share]) => [index, share * weight] as const),
+    ...tipped(arrangement, mass, weight * dy),
+  ]
 }
 
 /** A load on one side's feet tips over onto the other's: so much off the one side's feet and onto the other's, each taking an even part. */
@@ -53,7 +56,11 @@ function tipped(arrangement: Arrangement, mass: Cargo, momentKgMm: number): (rea
  * Every foot at rest and in every load case of the plan: the gear's weight by statics, with Δ = m·a·h / base moved by
  * its height over the feet's plane, one case at a time. Handbook: statics of rigid bodies, from memory.
  */
-export function feetInMotion(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): FootInMotion[] {
+export function feetInMotion(
+  plan: Plan,
+  arrangement: Arrangement,
+  masses: readonly MassPoint[],
+): FootInMotion[] {
   const cargo = masses.filter((mass): mass is Cargo => 'thing' in mass && mass.feet.length > 0)
   const cases = motionCases(plan.use)
   const onFeet = (state: 'road' | 'trail', of: (mass: Cargo) => readonly (readonly [number, number])[]) => {
@@ -64,7 +71,9 @@ export function feetInMotion(plan: Plan, arrangement: Arrangement, masses: reado
     return kg
   }
   return (['road', 'trail'] as const).flatMap((state) => {
-    const rest = onFeet(state, (mass) => mass.feet.map(([index, part]) => [index, part * mass.kg * mass.factor]))
+    const rest = onFeet(state, (mass) =>
+      mass.feet.map(([index, part]) => [index, part * mass.kg * mass.factor]),
+    )
     const moved = cases
       .filter((each) => each.state === state)
       .map((motion) => ({ motion, kg: onFeet(state, (mass) => pushed(arrangement, mass, motion)) }))

@@ -27,7 +27,7 @@ export function recommendedLimit(
   grip: Grip,
   twistDeg = 0,
 ): number {
-  if (outCm > 63 || heightCm < 0 || heightCm > 175 || twistDeg > 135 || travelCm > 175) return 0
+  if (outCm > 63 || heightCm < 0 || heightCm > REACH_CM || twistDeg > 135 || travelCm > 175) return 0
   const across = 25 / Math.max(25, outCm)
   const height = 1 - 0.003 * Math.abs(heightCm - 75)
   const travel = travelCm <= 25 ? 1 : 0.82 + 4.5 / travelCm
@@ -39,6 +39,8 @@ export function recommendedLimit(
 export type Advice =
   | { readonly by: 'one' | 'two' }
   | { readonly by: 'stepTwo'; readonly stepMm: number }
+  /** Light enough for two, but over the equation's reach from any step. */
+  | { readonly by: 'platform' }
   | { readonly by: 'loader' }
 
 /** The lift of one thing, or of one load into it, from the ground to where it sits. kg; index is mass over limit. */
@@ -47,6 +49,8 @@ export interface Lift {
   readonly name: string
   readonly kg: number
   readonly toMm: number
+  /** In how many pieces it is carried up; 1 for what does not come apart. */
+  readonly pieces: number
   /** Limits at the ground and up there, for one person; 0 is beyond the equation's range. */
   readonly oneKg: { readonly ground: number; readonly up: number }
   /** The same for each of two, at its ends. */
@@ -54,11 +58,14 @@ export interface Lift {
   readonly advice: Advice
 }
 
+/** The height of the hands where the equation ends, cm. */
+export const REACH_CM = 175
+
 /** Steps that a fitter has, mm. Common practice, no source. */
 const STEPS = [200, 300, 400, 500, 600] as const
 
-/** How far out the hands of one of two are, who hold a thing at its ends: about as from one's own side. cm. */
-const ENDS_OUT_CM = 35
+/** How far out the hands of one of two are, who hold a thing at its ends: as near as the equation counts. cm. */
+const ENDS_OUT_CM = 25
 
 function limits(outCm: number, fromCm: number, toCm: number): { ground: number; up: number } {
   const travel = Math.abs(toCm - fromCm)
@@ -88,27 +95,54 @@ export function liftOf(
   if (holds(kg, oneKg)) return { oneKg, twoKg, advice: { by: 'one' } }
   if (holds(kg / 2, twoKg)) return { oneKg, twoKg, advice: { by: 'two' } }
   const step = STEPS.find((mm) => holds(kg / 2, limits(ENDS_OUT_CM, fromCm, (toMm - mm) / 10)))
-  return { oneKg, twoKg, advice: step === undefined ? { by: 'loader' } : { by: 'stepTwo', stepMm: step } }
+  if (step !== undefined) return { oneKg, twoKg, advice: { by: 'stepTwo', stepMm: step } }
+  const atReach = limits(ENDS_OUT_CM, fromCm, Math.min(toMm / 10, REACH_CM))
+  return { oneKg, twoKg, advice: { by: holds(kg / 2, atReach) ? 'platform' : 'loader' } }
 }
 
-/** Every thing that is lifted onto the vehicle: itself empty first, then what goes into it, each on its own. */
+/** Things made to be filled before they are lifted: their fluid goes up with them. */
+const filled = (mass: MassPoint, thing: ThingAt) =>
+  mass.of === 'load' && mass.thing === thing && mass.load?.what.kind === 'fluid'
+
+/** What goes up in pieces after the empty thing: as few as one person, or two on a step, may lift there. */
+function inPieces(kg: number, toMm: number): Pick<Lift, 'oneKg' | 'twoKg' | 'advice' | 'pieces'> {
+  for (let pieces = 1; pieces <= MOST_PIECES; pieces++) {
+    const lift = liftOf(kg / pieces, IN_PIECES, toMm)
+    if (lift.advice.by === 'one' || (lift.oneKg.up <= 0 && lift.advice.by !== 'loader'))
+      return { ...lift, pieces }
+  }
+  return { ...liftOf(kg, IN_PIECES, toMm), pieces: 1 }
+}
+
+/** Past so many trips nobody takes it up in pieces. */
+const MOST_PIECES = 40
+
+/** Every thing that is lifted onto the vehicle: itself empty first, a can with its fluid, then what goes into it. */
 export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]): Lift[] {
   return things.flatMap((thing): Lift[] => {
     const { gear, box } = thing
+    if (gear.kind === 'person') return []
     const sides = { length: box.x1 - box.x0, width: box.y1 - box.y0, height: box.z1 - box.z0 }
     const own = { depth: Math.min(sides.length, sides.width), height: sides.height }
     const toMm = box.z0
     const lifts: Lift[] = []
-    if (!packed(thing) && gear.mass.kg > 0)
-      lifts.push({ thing, name: gear.name, kg: gear.mass.kg, toMm, ...liftOf(gear.mass.kg, own, toMm) })
+    const kg = masses.reduce((sum, mass) => sum + (filled(mass, thing) ? mass.kg : 0), gear.mass.kg)
+    if (!packed(thing) && kg > 0)
+      lifts.push({
+        thing,
+        name: gear.name,
+        kg,
+        toMm,
+        ...(gear.kind === 'lumber' ? inPieces(kg, toMm) : { pieces: 1, ...liftOf(kg, own, toMm) }),
+      })
     for (const mass of masses)
-      if (mass.of === 'load' && mass.thing === thing && mass.load && mass.load.what.kind !== 'people' && mass.kg > 0)
+      if (mass.of === 'load' && mass.thing === thing && mass.load?.what.kind === 'mass' && mass.kg > 0)
         lifts.push({
           thing,
           name: `${mass.label} into ${gear.name.toLowerCase()}`,
           kg: mass.kg,
           toMm,
-          ...liftOf(mass.kg, IN_PIECES, toMm),
+          ...inPieces(mass.kg, toMm),
         })
     return lifts
   })

@@ -1,7 +1,7 @@
 import type { ThingAt } from '../arrangement'
 import { isLong } from '../fit/long-load'
 import type { MassPoint } from '../mass-points'
-import { GRAVITY } from '../statics/bending'
+import { STANDARD_GRAVITY } from '../../units/dimension'
 import type { InWind } from './wind'
 
 /** How much lighter a load may get for a moment on a bump, in parts of its weight. Rough; common practice, no source. */
@@ -36,15 +36,13 @@ export function noseUps(
     let arm = 0
     for (const mass of masses) {
       if (!('thing' in mass) || mass.thing !== thing || !mass.states.includes('road')) continue
-      weight += mass.kg * GRAVITY
-      arm += mass.kg * GRAVITY * (rear - mass.at.x)
+      weight += mass.kg * STANDARD_GRAVITY
+      arm += mass.kg * STANDARD_GRAVITY * (rear - mass.at.x)
     }
     const lift = wind.find((item) => item.thing === thing)?.liftN.to ?? 0
     const middle = (thing.box.x0 + thing.box.x1) / 2
     if (weight <= 0) return []
-    return [
-      { thing, aheadMm, upNm: (lift * (rear - middle) + BOUNCE * arm) / 1000, holdsNm: arm / 1000 },
-    ]
+    return [{ thing, aheadMm, upNm: (lift * (rear - middle) + BOUNCE * arm) / 1000, holdsNm: arm / 1000 }]
   })
 }
 

@@ -2,7 +2,7 @@ import { USUAL_STRAPS, type HouseRules } from '../../rules/house'
 import { packed, type ThingAt } from '../arrangement'
 import { isLong } from '../fit/long-load'
 import type { MassPoint } from '../mass-points'
-import { GRAVITY } from '../statics/bending'
+import { STANDARD_GRAVITY } from '../../units/dimension'
 import { ROAD_G } from './cases'
 
 const FOOT_MM = 304.8
@@ -57,7 +57,7 @@ export interface Lashing {
  */
 export function frictionLashings({ kg, push, friction, angleDeg, pullN, safety }: Lashing): number {
   const sine = Math.sin((angleDeg * Math.PI) / 180)
-  return Math.max(0, ((push - friction) * kg * GRAVITY) / (2 * friction * sine * pullN)) * safety
+  return Math.max(0, ((push - friction) * kg * STANDARD_GRAVITY) / (2 * friction * sine * pullN)) * safety
 }
 
 /** What one loose thing wants of straps, and what is planned. */

@@ -2,8 +2,9 @@ import { turned, type Arrangement, type ThingAt } from '../arrangement'
 import type { MassPoint } from '../mass-points'
 import { holdAt } from '../statics/influence'
 
-/** How near to the floor's edge the middle of somebody lying there gets, mm. Common practice, no source. */
-export const LIES_IN_MM = 250
+/** Half the width somebody lying takes, and how near an end of the floor their middle gets as they sit up. mm. Common practice, no source. */
+const HALF_WIDTH_MM = 250
+const SITS_IN_MM = 500
 
 /** What a foot bears parked as sleepers lie: as placed, and at its worst wherever on the floor they lie. kg. */
 export interface SleptOn {
@@ -21,31 +22,32 @@ interface Floor {
 }
 
 /**
- * Where the weight of somebody in a tent can come down: on its base, edge included where the floor runs on past it
- * onto a ladder; without a ladder out to where the opened floor ends. What the ladder takes is not counted off. mm.
+ * Where the middle of so many people side by side in a tent can be: up against any wall, lying either way. On the
+ * base, edge included where the floor runs on past it onto a ladder; without a ladder out to where the opened floor
+ * ends. What the ladder takes is not counted off. mm.
  */
-export function floorOf({ box, gear, turn }: ThingAt): Floor {
-  const base: Floor = {
-    x0: box.x0 + LIES_IN_MM,
-    x1: box.x1 - LIES_IN_MM,
-    y0: box.y0 + LIES_IN_MM,
-    y1: box.y1 - LIES_IN_MM,
-  }
+export function floorsOf({ box, gear, turn }: ThingAt, count: number): readonly Floor[] {
+  const side = HALF_WIDTH_MM * Math.max(1, count)
   const { opens } = gear
-  if (!opens) return kept(base)
-  const past = opens.ladder ? LIES_IN_MM : opens.reachMm
-  const own = { left: [0, -1], right: [0, 1], front: [-1, 0], rear: [1, 0] } as const
-  const [ox, oy] = own[opens.toward]
+  const [ox, oy] = opens
+    ? ({ left: [0, -1], right: [0, 1], front: [-1, 0], rear: [1, 0] } as const)[opens.toward]
+    : [0, 0]
   const [dx, dy] = turned(ox, oy, turn)
-  return kept({
-    x0: base.x0 + (dx < 0 ? -past : 0),
-    x1: base.x1 + (dx > 0 ? past : 0),
-    y0: base.y0 + (dy < 0 ? -past : 0),
-    y1: base.y1 + (dy > 0 ? past : 0),
+  return [
+    [side, SITS_IN_MM],
+    [SITS_IN_MM, side],
+  ].map(([inX = 0, inY = 0]) => {
+    const past = (inward: number) => (opens ? (opens.ladder ? inward : opens.reachMm) : 0)
+    return kept({
+      x0: box.x0 + inX - (dx < 0 ? past(inX) : 0),
+      x1: box.x1 - inX + (dx > 0 ? past(inX) : 0),
+      y0: box.y0 + inY - (dy < 0 ? past(inY) : 0),
+      y1: box.y1 - inY + (dy > 0 ? past(inY) : 0),
+    })
   })
 }
 
-/** A floor smaller than a person is its middle line. */
+/** A floor too small for them is its middle line. */
 function kept({ x0, x1, y0, y1 }: Floor): Floor {
   const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2]
   return { x0: Math.min(x0, mx), x1: Math.max(x1, mx), y0: Math.min(y0, my), y1: Math.max(y1, my) }
@@ -55,7 +57,10 @@ function kept({ x0, x1, y0, y1 }: Floor): Floor {
 export function feetUnderSleepers(arrangement: Arrangement, masses: readonly MassPoint[]): SleptOn[] {
   const people = masses.filter(
     (mass): mass is Extract<MassPoint, { thing: unknown }> =>
-      mass.of === 'load' && mass.load?.what.kind === 'people' && mass.states.includes('parked') && mass.kg > 0,
+      mass.of === 'load' &&
+      mass.load?.what.kind === 'people' &&
+      mass.states.includes('parked') &&
+      mass.kg > 0,
   )
   if (people.length === 0) return []
   const count = arrangement.feet.length
@@ -67,8 +72,10 @@ export function feetUnderSleepers(arrangement: Arrangement, masses: readonly Mas
   const least = [...rest]
   const most = [...rest]
   for (const mass of people) {
-    const { x0, x1, y0, y1 } = floorOf(mass.thing)
-    const corners = [x0, x1].flatMap((x) => [y0, y1].map((y) => new Map(holdAt(mass.influence, { x, y }).feet)))
+    const count = mass.of === 'load' && mass.load?.what.kind === 'people' ? mass.load.what.count : 1
+    const corners = floorsOf(mass.thing, count).flatMap(({ x0, x1, y0, y1 }) =>
+      [x0, x1].flatMap((x) => [y0, y1].map((y) => new Map(holdAt(mass.influence, { x, y }).feet))),
+    )
     const placed = new Map(mass.feet)
     const touched = new Set(corners.flatMap((corner) => [...corner.keys()]))
     for (const foot of touched) {

@@ -37,8 +37,8 @@ const USUAL_KERB: Readonly<Record<Vehicle['body'], number>> = {
   pickup: 2150,
 }
 
-/** Height of a vehicle's own centre of gravity as a share of its height: about 0.38 in published measurements, from memory. */
-const USUAL_HEIGHT_SHARE = 0.38
+/** Height of a vehicle's own centre of gravity as a share of its height: about 0.38 in published measurements, less under a tall light roof; from memory. */
+const usualHeightShare = ({ body }: Vehicle) => (body === 'tallVan' ? 0.32 : 0.38)
 const USUAL_TRACK_SHARE = 0.85
 
 /** A vehicle's own mass and centre of gravity: known, or estimated, and then how far off it may be. */
@@ -62,7 +62,7 @@ export function ownBalance(vehicle: Vehicle): OwnBalance {
   const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE
   const heightMm =
     own === undefined
-      ? vehicle.heightMm * USUAL_HEIGHT_SHARE
+      ? vehicle.heightMm * usualHeightShare(vehicle)
       : own.known === 'position'
         ? own.heightMm
         : track / (2 * own.staticStabilityFactor)

@@ -31,11 +31,11 @@ interface ShapeClass {
   readonly lift: readonly [number, number]
 }
 
-const BLUNT: ShapeClass = { name: 'block, face-on', cd: 1.05, lift: [0, 0.3] }
-const PLATE: ShapeClass = { name: 'flat plate, face-on', cd: 1.17, lift: [0, 0.3] }
-const ROUNDED: ShapeClass = { name: 'rounded block', cd: 0.5, lift: [0, 0.3] }
-const SLENDER: ShapeClass = { name: 'slender hull, end-on', cd: 0.25, lift: [0, 0.5] }
-const THIN: ShapeClass = { name: 'thin plate lying flat', cd: 1.17, lift: [0, 0.8] }
+const BLUNT: ShapeClass = { name: 'block, face-on', cd: 1.05, lift: [0, 0.2] }
+const PLATE: ShapeClass = { name: 'flat plate, face-on', cd: 1.17, lift: [0, 0.2] }
+const ROUNDED: ShapeClass = { name: 'rounded block', cd: 0.5, lift: [0, 0.2] }
+const SLENDER: ShapeClass = { name: 'slender hull, end-on', cd: 0.25, lift: [0, 0.15] }
+const THIN: ShapeClass = { name: 'thin plate lying flat', cd: 1.17, lift: [0, 0.4] }
 const ROD: ShapeClass = { name: 'bundle of rods, end-on', cd: 0.9, lift: [0, 0.2] }
 
 /**

@@ -80,7 +80,9 @@ export function beamReactions(supports: readonly number[], loads: readonly BeamL
   const diagonal = new Array<number>(n).fill(0)
   const beside = new Array<number>(Math.max(0, n - 1)).fill(0)
   const right = new Array<number>(n).fill(0)
-  const spans = supports.slice(1).map((to, i) => ({ from: supports[i] ?? to, length: to - (supports[i] ?? to) }))
+  const spans = supports
+    .slice(1)
+    .map((to, i) => ({ from: supports[i] ?? to, length: to - (supports[i] ?? to) }))
   const fixed = spans.map(() => ({ left: 0, right: 0, shearLeft: 0, shearRight: 0 }))
   const add = (list: number[], i: number, value: number) => {
     list[i] = (list[i] ?? 0) + value

@@ -1,12 +1,10 @@
 import { STATES, type State } from '../../plan/scalars'
 import type { Arrangement, BarAt } from '../arrangement'
+import { STANDARD_GRAVITY } from '../../units/dimension'
 import type { MassPoint } from '../mass-points'
 import { beamOf, spreadLoad, type Beam, type BeamLoad } from './beam'
 import { bendingStiffness, sectionOf } from './section'
 import { supportShares } from './supports'
-
-/** Standard gravity, m/s². Exact by definition: NIST SP 811, from memory. */
-export const GRAVITY = 9.80665
 
 /** A bar in a state with all that stands on it, its own weight and its deck's included. */
 export interface LoadedBar {
@@ -46,7 +44,7 @@ function loadedBar(masses: readonly MassPoint[], at: BarAt, state: State): Loade
   const beam = beamOf(bar.feetYMm, loads, { fromMm: -half, toMm: half })
   const section = sectionOf(bar.profile)
   const stiffness = bendingStiffness(bar.profile)
-  const nm = (beam.largestMoment.value * GRAVITY) / 1000
+  const nm = (beam.largestMoment.value * STANDARD_GRAVITY) / 1000
   return {
     at,
     state,
@@ -55,7 +53,7 @@ function loadedBar(masses: readonly MassPoint[], at: BarAt, state: State): Loade
     moment: { nm, atMm: beam.largestMoment.atMm },
     stressMPa: section && (Math.abs(nm) * 1000) / section.wMm3,
     deflectionMm:
-      stiffness === undefined ? undefined : (yMm) => (beam.deflectionAt(yMm) * GRAVITY) / stiffness,
+      stiffness === undefined ? undefined : (yMm) => (beam.deflectionAt(yMm) * STANDARD_GRAVITY) / stiffness,
   }
 }
 

@@ -19,6 +19,18 @@ export interface Evenness {
 /** The share that stands in front of, or left of, by the lever rule between the outermost feet. */
 const lever = (from: number, to: number, at: number) => (to - from < 1e-9 ? 0.5 : (to - at) / (to - from))
 
+/** Where the part of a load that reaches this rack comes down, when another rack takes the rest: on its own bars. mm. */
+function onOwnBars({ bars, at }: MassPoint, rack: RackAt): number {
+  let share = 0
+  let moment = 0
+  for (const { index, bar } of rack.bars) {
+    const part = bars.find(([each]) => each === index)?.[1] ?? 0
+    share += part
+    moment += part * bar.xMm
+  }
+  return Math.abs(share) < 1e-9 ? at.x : moment / share
+}
+
 /** Centre of gravity of what a rack carries against the middle of its feet; nothing while it carries nothing. Lever rule; handbook, from memory. */
 export function evennessOf(masses: readonly MassPoint[], rack: RackAt, state: State): Evenness | undefined {
   let kg = 0
@@ -28,7 +40,7 @@ export function evennessOf(masses: readonly MassPoint[], rack: RackAt, state: St
     const share = mass.racks.find(([index]) => index === rack.index)?.[1] ?? 0
     const here = mass.kg * mass.factor * share
     kg += here
-    sum.x += here * mass.at.x
+    sum.x += here * (mass.racks.length > 1 ? onOwnBars(mass, rack) : mass.at.x)
     sum.y += here * mass.at.y
     sum.z += here * mass.at.z
   }

@@ -1,0 +1,97 @@
+import { underBarRoom } from '../../survey/fit/roof-surface'
+import type { LoadedBar } from '../../survey/statics/bending'
+import { STATES } from '../../plan/scalars'
+import type { Survey } from '../../survey/survey'
+import { check } from '../check'
+import type { Finding } from '../finding'
+import { mm, mPa, newtonMetre } from '../phrase'
+
+/** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
+export const YIELD_FACTOR = 1.5
+
+/** The largest deflection along a bar, sampled every 2 % of it. mm. */
+function lowest({ at, deflectionMm }: LoadedBar): { yMm: number; downMm: number } | undefined {
+  if (!deflectionMm) return undefined
+  const { y0, y1 } = at.box
+  return Array.from({ length: 51 }, (_, i) => y0 + ((y1 - y0) * i) / 50)
+    .map((yMm) => ({ yMm, downMm: deflectionMm(yMm) }))
+    .reduce((so, each) => (each.downMm > so.downMm ? each : so))
+}
+
+function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
+  const { at, moment, stressMPa } = worst
+  const { bar, rack } = at
+  const common = {
+    id: `bar-bending ${bar.id}`,
+    rule: 'bar-bending',
+    state: worst.state,
+    subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
+  } as const
+  const low = lowest(worst)
+  const onRoof = survey.racks.find((each) => each.rack.id === rack.id)?.onRoof ?? false
+  const room =
+    low && onRoof ? underBarRoom(survey.plan.vehicle, bar.riseMm, bar.xMm, low.yMm) - low.downMm : undefined
+  const limit = bar.profile.material?.yieldMPa
+  if (low && room !== undefined && room < 0)
+    yield {
+      ...common,
+      severity: 'stop',
+      measured: mm(low.downMm),
+      margin: mm(room),
+      sentence: [`${bar.name} would bend `, mm(low.downMm), ' and meet the roof.'],
+    }
+  else if (stressMPa !== undefined && limit !== undefined && stressMPa > limit / YIELD_FACTOR)
+    yield {
+      ...common,
+      severity: stressMPa > limit ? 'stop' : 'mind',
+      measured: mPa(stressMPa),
+      limit: mPa(limit / YIELD_FACTOR),
+      margin: mPa(limit / YIELD_FACTOR - stressMPa),
+      sentence: [
+        `${bar.name} bends with `,
+        newtonMetre(Math.abs(moment.nm)),
+        ', a stress of ',
+        mPa(stressMPa),
+        stressMPa > limit ? ', over its yield of ' : `, over its yield divided by ${YIELD_FACTOR}: yield is `,
+        mPa(limit),
+        '.',
+      ],
+    }
+  else
+    yield {
+      ...common,
+      severity: 'clear',
+      ...(low ? { measured: mm(low.downMm) } : {}),
+      sentence: [
+        `${bar.name} bends with `,
+        newtonMetre(Math.abs(moment.nm)),
+        ...(low ? [' and comes down ', mm(low.downMm)] : []),
+        ...(stressMPa === undefined
+          ? ['; its section is not known, so there is no stress to judge.']
+          : [', a stress of ', mPa(stressMPa), '. Bending less never makes a higher limit.']),
+      ],
+    }
+}
+
+/** How far does each bar bend, and does it keep clear of the roof and of its yield? N·m, mm, MPa. */
+export const barBending = check({
+  id: 'bar-bending',
+  title: 'Bars bend',
+  question:
+    'Does every bar whose section is known keep clear of the roof and well under its yield as it bends?',
+  formula: `beam on its feet: stress = M/W ≤ yield / ${YIELD_FACTOR}; deflection by integration of M/EI`,
+  source: {
+    kind: 'handbook',
+    text: 'Euler-Bernoulli beam; Roark’s Formulas, Table 8.1, and Gere, from memory. It is a note, never a higher limit than the sheet’s.',
+  },
+  nothing: 'No loaded bar’s section is known, so none is judged for bending.',
+  *run(survey) {
+    for (const { index, bar } of survey.bars) {
+      if (bar.profile.wallMm === undefined && bar.profile.section === undefined) continue
+      const worst = STATES.flatMap((state) => survey.statics.bar(index, state) ?? []).reduce<
+        LoadedBar | undefined
+      >((so, each) => (so && Math.abs(so.moment.nm) >= Math.abs(each.moment.nm) ? so : each), undefined)
+      if (worst && worst.carriesKg > 0) yield* judged(survey, worst)
+    }
+  },
+})

@@ -1,0 +1,142 @@
+import { addTurns, type ThingAt } from '../../survey/arrangement'
+import { exceeds } from '../../survey/limit'
+import type { Evenness } from '../../survey/statics/evenness'
+import type { Survey } from '../../survey/survey'
+import { check, MOVE_FIRST, practice, type Candidate } from '../check'
+import { IN_STATE, type Finding } from '../finding'
+import { kg, mm, type Phrase } from '../phrase'
+import { moved } from '../remedies/moves'
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+/** How the load stands, front against rear and left against right. */
+function standsPhrase({ frontShare, leftShare }: Evenness): Phrase {
+  return [
+    `${percent(frontShare)} in front and ${percent(1 - frontShare)} behind, ${percent(leftShare)} left and ${percent(1 - leftShare)} right`,
+  ]
+}
+
+const evennessAt = (survey: Survey, finding: Finding): Evenness | undefined =>
+  survey.statics
+    .evenness()
+    .find((each) => each.rack.rack.id === finding.subject.rackId && each.state === finding.state)
+
+/** The things that stand on a rack themselves, so that moving one moves the rack's load. */
+const standingOn = (survey: Survey, { rack }: Evenness): ThingAt[] =>
+  survey.things.filter(({ placement: { host } }) =>
+    host.on === 'bars'
+      ? rack.bars.some(({ bar }) => host.barIds.includes(bar.id))
+      : host.on === 'deck' && host.rackId === rack.rack.id,
+  )
+
+/** What a thing weighs with everything in it in a state, kg, margins included. */
+function weighs(survey: Survey, thing: ThingAt, { state }: Evenness): number {
+  return survey.masses.reduce((sum, mass) => {
+    if (!('thing' in mass) || !mass.states.includes(state)) return sum
+    for (let up: ThingAt | undefined = mass.thing; up; up = up.parent)
+      if (up === thing) return sum + mass.kg * mass.factor
+    return sum
+  }, 0)
+}
+
+/** Move one thing so far that the whole stands over the middle of the feet: along, across, or both; or half as far where that is too far. */
+function evened(survey: Survey, at: Evenness, thing: ThingAt): Candidate[] {
+  const mass = weighs(survey, thing, at)
+  if (mass <= 0) return []
+  const dx = Math.round(((at.middle.xMm - at.centre.xMm) * at.kg) / mass)
+  const dy = Math.round(((at.middle.yMm - at.centre.yMm) * at.kg) / mass)
+  const half = (value: number) => Math.round(value / 2)
+  return [
+    ...moved(survey, thing, dx, 0),
+    ...moved(survey, thing, 0, dy),
+    ...(dx !== 0 && dy !== 0 ? moved(survey, thing, dx, dy) : []),
+    ...moved(survey, thing, half(dx), half(dy)),
+  ]
+}
+
+/** Two things of one rack change places. */
+function swapped(a: ThingAt, b: ThingAt): Candidate[] {
+  const place = (thing: ThingAt, to: ThingAt) =>
+    ({
+      do: 'move',
+      placementId: thing.placement.id,
+      xMm: to.placement.xMm,
+      yMm: to.placement.yMm,
+    }) as const
+  if (JSON.stringify(a.placement.host) !== JSON.stringify(b.placement.host)) return []
+  if (addTurns(a.turn, b.turn) % 180 !== 0 && a.turn !== b.turn) return []
+  const by = Math.hypot(a.placement.xMm - b.placement.xMm, a.placement.yMm - b.placement.yMm)
+  return [
+    {
+      kind: 'move',
+      say: [`Let ${a.gear.name.toLowerCase()} and ${b.gear.name.toLowerCase()} change places`],
+      command: { do: 'together', commands: [place(a, b), place(b, a)] },
+      rank: MOVE_FIRST + 5000 + by,
+    },
+  ]
+}
+
+function remedies(survey: Survey, finding: Finding): Candidate[] {
+  const at = evennessAt(survey, finding)
+  if (!at) return []
+  const things = standingOn(survey, at)
+  return [
+    ...things.flatMap((thing) => evened(survey, at, thing)),
+    ...things.flatMap((a, i) => things.slice(i + 1).flatMap((b) => swapped(a, b))),
+  ]
+}
+
+/** Does the load stand evenly over the feet, so that no foot bears more than its share of what the set may? kg per foot. */
+export const evenness = check({
+  id: 'evenness',
+  title: 'Evenly loaded',
+  question: 'Does every foot bear no more than its even share of what the set of feet may?',
+  formula: 'foot by lever rule and beam ≤ figure for the set / number of feet',
+  source: practice(
+    'Ratings assume the load spread evenly, front to rear and side to side. Common practice, no source.',
+  ),
+  nothing: 'No feet with a figure for the set bear anything.',
+  *run(survey) {
+    if (survey.plan.rules.uneven === 'totalOnly') return
+    const stands = survey.statics.evenness()
+    for (const { cell, corner, countedKg, shareKg } of survey.statics.footShares()) {
+      const at = stands.find(
+        (each) => each.state === cell.state && cell.layer.rackIds.includes(each.rack.rack.id),
+      )
+      if (!at) continue
+      const over = exceeds(countedKg, shareKg)
+      yield {
+        id: `evenness ${cell.layer.id} ${cell.state}`,
+        rule: 'evenness',
+        severity: over ? 'mind' : 'clear',
+        state: cell.state,
+        subject: { rackId: at.rack.rack.id, layerId: cell.layer.id, placementIds: [] },
+        measured: kg(countedKg),
+        limit: kg(shareKg),
+        margin: kg(shareKg - countedKg),
+        sentence: over
+          ? [
+              `${cell.layer.name}: ${corner} bears `,
+              kg(countedKg),
+              ` ${IN_STATE[cell.state]}, over its even share of `,
+              kg(shareKg),
+              '. The load stands ',
+              ...standsPhrase(at),
+              '; its middle is ',
+              mm(Math.hypot(at.centre.xMm - at.middle.xMm, at.centre.yMm - at.middle.yMm)),
+              ' from the middle of the feet.',
+            ]
+          : [
+              `${cell.layer.name}: ${corner} bears most ${IN_STATE[cell.state]}, `,
+              kg(countedKg),
+              ' of its even share of ',
+              kg(shareKg),
+              '; ',
+              ...standsPhrase(at),
+              '.',
+            ],
+      }
+    }
+  },
+  remedies,
+})

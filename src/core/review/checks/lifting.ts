@@ -1,0 +1,57 @@
+import { REACH_CM, type Lift } from '../../survey/motion/lifting'
+import { check } from '../check'
+import { kg, mm, type Phrase } from '../phrase'
+
+function advicePhrase({ advice, kg: mass, oneKg, twoKg, toMm, pieces }: Lift): Phrase {
+  const one = Math.min(oneKg.ground, oneKg.up)
+  const two = Math.min(twoKg.ground, twoKg.up)
+  const parts: Phrase = pieces > 1 ? [`, in ${pieces} pieces of `, kg(mass / pieces)] : []
+  switch (advice.by) {
+    case 'one':
+      return [...parts, ', within the ', kg(one), ' advised for one person']
+    case 'two':
+      return [...parts, ': for two people, ', kg(mass / pieces / 2), ' each of ', kg(two), ' advised']
+    case 'stepTwo':
+      return [
+        ...parts,
+        ': for two people on a step of ',
+        mm(advice.stepMm),
+        toMm > REACH_CM * 10 ? ', since from the ground it is over the reach of a lift by hand' : '',
+      ]
+    case 'platform':
+      return [
+        ...parts,
+        ': light enough for two, but over the reach of a lift by hand: from a platform, or with a loader',
+      ]
+    case 'loader':
+      return [': not by hand, not by two on a step either. Use a loader, a hoist or more hands']
+  }
+}
+
+/** Can each thing be lifted to where it sits, by whom, from what? kg per person. */
+export const lifting = check({
+  id: 'lifting',
+  title: 'Lifting it up',
+  question: 'Who may lift each thing to where it sits: one person, two, two on a step, or only a loader?',
+  formula:
+    'revised lifting equation: 23 kg · HM · VM · DM · AM · FM · CM at the ground and up there; hands over 175 cm: 0',
+  source: {
+    kind: 'published',
+    text: 'NIOSH 94-110, revised lifting equation, from memory; now and then, straight, fair grip. It does not speak of ladders.',
+  },
+  nothing: 'Nothing is lifted onto the vehicle.',
+  *run(survey) {
+    for (const lift of survey.motion.lifts()) {
+      const { thing, name, kg: mass, toMm, advice } = lift
+      yield {
+        id: `lifting ${thing.placement.id} ${name}`,
+        rule: 'lifting',
+        severity: advice.by === 'loader' ? 'mind' : 'clear',
+        state: 'all',
+        subject: { placementIds: [thing.placement.id] },
+        measured: kg(mass),
+        sentence: [`${name}: `, kg(mass), ' up to ', mm(toMm), ...advicePhrase(lift), '.'],
+      }
+    }
+  },
+})

@@ -1,0 +1,47 @@
+import { BOUNCE } from '../../survey/motion/long-lines'
+import { check } from '../check'
+import { kmH, mm, newtonMetre } from '../phrase'
+import { linesPlanned } from '../remedies/fittings'
+
+/** Would wind and a bump lift the front of a long load off its front bar? N·m about the rear bar. */
+export const noseUp = check({
+  id: 'nose-up',
+  title: 'Nose of a long load',
+  question:
+    'Does what holds a long load down on its front bar outdo the wind and a bump, or is there a bow line?',
+  formula: `about the rear bar: uplift (rough, upper end) × arm + ${BOUNCE} × weight × arm < weight × arm`,
+  source: {
+    kind: 'handbook',
+    text: 'Moments about the rear support, from memory; uplift and bounce are rough, common practice, no source.',
+  },
+  nothing: 'No long load runs ahead of its front bar.',
+  *run(survey) {
+    for (const { thing, upNm, holdsNm, aheadMm } of survey.motion.noseUps()) {
+      const lifts = upNm > holdsNm
+      const tied = thing.placement.lines?.bow ?? false
+      const { name } = thing.gear
+      yield {
+        id: `nose-up ${thing.placement.id}`,
+        rule: 'nose-up',
+        severity: lifts && !tied ? 'mind' : 'clear',
+        state: 'road',
+        subject: { placementIds: [thing.placement.id] },
+        measured: newtonMetre(upNm),
+        limit: newtonMetre(holdsNm),
+        margin: newtonMetre(holdsNm - upNm),
+        sentence: [
+          `${name} runs `,
+          mm(aheadMm),
+          ' ahead of its front bar; wind at ',
+          kmH(survey.plan.use.roadKmH),
+          ' and a bump lift its nose with up to ',
+          newtonMetre(upNm),
+          ' (rough) against ',
+          newtonMetre(holdsNm),
+          lifts ? (tied ? '. The bow line takes the rest.' : '. It wants a bow line.') : '.',
+        ],
+      }
+    }
+  },
+  remedies: linesPlanned,
+})

@@ -1,0 +1,109 @@
+import type { TieDown } from '../../survey/motion/securing'
+import { limitCounted, limitWanted } from '../../survey/motion/securing'
+import { check, FIT_NEXT } from '../check'
+import type { Finding } from '../finding'
+import { kg, type Phrase } from '../phrase'
+
+const straps = (count: number) => `${count} ${count === 1 ? 'strap' : 'straps'}`
+
+/** What a thing wants, in words. */
+function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase {
+  const why = byFriction > byLength ? 'its weight and the friction under it' : 'its length'
+  return [
+    `wants ${straps(wanted)} over it for ${why}, each with a working load limit of `,
+    kg(eachKg),
+    ' or more',
+  ]
+}
+
+function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
+  const { thing, wanted, planned, plannedEachKg, kg: mass } = tie
+  const { name } = thing.gear
+  if (planned < wanted)
+    return {
+      severity: 'mind',
+      sentence: [`${name} `, ...wantedPhrase(tie), planned > 0 ? `; ${planned} on the plan.` : '.'],
+    }
+  if (plannedEachKg === undefined)
+    return {
+      severity: 'findOut',
+      sentence: [
+        `${name}: ${straps(planned)} planned. Read the working load limit on their label; `,
+        kg(limitWanted(mass) / planned),
+        ' each are wanted.',
+      ],
+    }
+  const counted = limitCounted(planned, plannedEachKg, 'over')
+  return counted < limitWanted(mass) - 1e-9
+    ? {
+        severity: 'stop',
+        sentence: [
+          `${name}: ${straps(planned)} hold `,
+          kg(counted),
+          ' by their labels; half its weight is ',
+          kg(limitWanted(mass)),
+          '.',
+        ],
+      }
+    : {
+        severity: 'clear',
+        sentence: [
+          `${name}: ${straps(planned)} hold `,
+          kg(counted),
+          ' by their labels, against half its weight, ',
+          kg(limitWanted(mass)),
+          '.',
+        ],
+      }
+}
+
+/** Is everything loose tied down by enough straps of enough strength? Working load limits in kg. */
+export const tieDownsCheck = check({
+  id: 'tie-downs',
+  title: 'Tied down',
+  question: 'Is everything that only straps hold tied by enough of them, each strong enough?',
+  formula:
+    'straps by length and mass; friction lashing n ≥ (c − μ)·m·g·f_s / (2·μ·sin α·F_T); working load limits ≥ half the mass',
+  source: {
+    kind: 'published',
+    text: '49 CFR 393.106 and 393.110; EN 12195-1, friction lashing; from memory. Where they ask for different numbers, the larger. Check your local rules.',
+  },
+  nothing: 'Nothing on the plan is held by straps alone.',
+  *run(survey) {
+    for (const tie of survey.motion.tieDowns())
+      yield {
+        id: `tie-downs ${tie.thing.placement.id}`,
+        rule: 'tie-downs',
+        state: 'all',
+        subject: { placementIds: [tie.thing.placement.id] },
+        ...judge(tie),
+      }
+  },
+  remedies(survey, finding) {
+    const tie = survey.motion
+      .tieDowns()
+      .find(({ thing }) => thing.placement.id === finding.subject.placementIds[0])
+    if (!tie) return []
+    const { thing, wanted, planned, plannedEachKg } = tie
+    const count =
+      plannedEachKg !== undefined && plannedEachKg > 0
+        ? Math.max(wanted, planned, Math.ceil(limitWanted(tie.kg) / plannedEachKg - 1e-9))
+        : wanted
+    return [
+      {
+        kind: 'fit',
+        say: [
+          `Plan ${straps(count)} for ${thing.gear.name.toLowerCase()}, `,
+          kg(plannedEachKg ?? Math.ceil(tie.eachKg)),
+          ' each',
+        ],
+        command: {
+          do: 'setStraps',
+          placementId: thing.placement.id,
+          straps: { count, eachKg: plannedEachKg ?? Math.ceil(tie.eachKg) },
+        },
+        rank: FIT_NEXT,
+      },
+    ]
+  },
+})

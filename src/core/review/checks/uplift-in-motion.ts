@@ -1,0 +1,66 @@
+import type { Survey } from '../../survey/survey'
+import { check } from '../check'
+import { kg } from '../phrase'
+import { holdingUplift } from './uplift'
+
+/** Under half a kilogram is the roughness of such a sum, not a lifted foot. */
+const NOTICE_KG = 0.5
+
+/** The feet that do not lift at rest: those that do have been spoken of. */
+const atRest = (survey: Survey, footIndex: number) =>
+  Math.min(...Object.values(survey.footLoads[footIndex]?.loadKg ?? { road: 0 }))
+
+/** Does braking, a bend, pulling away or the trail’s slope lift a foot? kg as a weight. */
+export const upliftInMotion = check({
+  id: 'uplift-in-motion',
+  title: 'A foot lifts in motion',
+  question: 'Does braking, pulling away, a bend or the slope of the trail pull any foot upward?',
+  formula:
+    'Δ = m·a·h / base with 0.8 g forward, 0.5 g rearward and to each side; on a slope gravity’s own parts; foot < 0',
+  source: {
+    kind: 'published',
+    text: '49 CFR 393.102 for the accelerations, EN 12195-1 the same on the road; both from memory. Advice on securing; it replaces no rating.',
+  },
+  nothing: 'Nothing stands on feet.',
+  *run(survey) {
+    for (const { rack, index } of survey.racks)
+      for (const state of ['road', 'trail'] as const) {
+        const feet = survey.motion
+          .feet()
+          .filter((each) => each.state === state && survey.feet[each.footIndex]?.rackIndex === index)
+          .filter(({ footIndex }) => atRest(survey, footIndex) >= -NOTICE_KG)
+        if (feet.every(({ restKg }) => restKg === 0)) continue
+        const worst = feet.reduce((so, each) => (each.least.kg < so.least.kg ? each : so))
+        const foot = survey.feet[worst.footIndex]
+        if (!foot) continue
+        const { name, kg: least } = worst.least
+        const holds = holdingUplift(survey, foot)
+        const lifts = least < -NOTICE_KG
+        const others = feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length
+        const over = lifts && holds !== undefined && -least > holds
+        yield {
+          id: `uplift-in-motion ${rack.id} ${state}`,
+          rule: 'uplift-in-motion',
+          severity: over ? 'stop' : lifts ? 'mind' : 'clear',
+          state,
+          subject: { footId: foot.id, rackId: rack.id, placementIds: [] },
+          measured: kg(least),
+          ...(holds === undefined ? {} : { limit: kg(-holds), margin: kg(least + holds) }),
+          sentence: lifts
+            ? [
+                `${rack.name}: ${name.toLowerCase()} lifts the ${foot.corner} foot by `,
+                kg(-least),
+                ...(others > 0 ? [`, and ${others} more in one way or another`] : []),
+                ...(holds === undefined
+                  ? ['; nobody says what it holds against that. Set the load lower or the feet wider apart.']
+                  : [over ? ', more than the ' : ', within the ', kg(holds), ' it holds.']),
+              ]
+            : [
+                `${rack.name}: every foot keeps at least `,
+                kg(least),
+                ` (${foot.corner}, ${name.toLowerCase()}).`,
+              ],
+        }
+      }
+  },
+})
