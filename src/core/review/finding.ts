@@ -5,6 +5,9 @@ import type { Amount, Phrase } from './phrase'
 export const SEVERITIES = ['stop', 'findOut', 'mind', 'clear'] as const
 export type Severity = (typeof SEVERITIES)[number]
 
+/** The place of each in that order. */
+export const SEVERITY_RANK: Readonly<Record<Severity, number>> = { stop: 0, findOut: 1, mind: 2, clear: 3 }
+
 export const SEVERITY_WORD: Readonly<Record<Severity, string>> = {
   stop: 'Stop',
   findOut: 'Find out',
@@ -50,5 +53,5 @@ export interface Finding {
 
 /** The worse of two severities. */
 export function worse(a: Severity, b: Severity): Severity {
-  return SEVERITIES.indexOf(a) <= SEVERITIES.indexOf(b) ? a : b
+  return SEVERITY_RANK[a] <= SEVERITY_RANK[b] ? a : b
 }

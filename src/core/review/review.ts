@@ -3,7 +3,7 @@ import type { Survey } from '../survey/survey'
 import type { Check } from './check'
 import { cautionsFor } from './cautions'
 import { CHECKS } from './checks'
-import { SEVERITIES, worse, type Finding, type Severity } from './finding'
+import { SEVERITY_RANK, worse, type Finding, type Severity } from './finding'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
 export interface Review {
@@ -25,8 +25,7 @@ function nothingFound({ id, nothing }: Check): Finding {
 }
 
 const rank = (finding: Finding) =>
-  SEVERITIES.indexOf(finding.severity) * 100 +
-  (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
+  SEVERITY_RANK[finding.severity] * 100 + (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {

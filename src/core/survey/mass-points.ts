@@ -4,7 +4,15 @@ import type { PartRole } from '../plan/rack'
 import type { Basis } from '../plan/rating'
 import { STATES, type State, type When } from '../plan/scalars'
 import { guessFactor } from '../rules/house'
-import { rootOf, turned, type Arrangement, type Point, type RackAt, type ThingAt } from './arrangement'
+import {
+  rootOf,
+  turned,
+  type Arrangement,
+  type BarAt,
+  type Point,
+  type RackAt,
+  type ThingAt,
+} from './arrangement'
 import { contactsKnown, contactYs } from './fit/contacts'
 import {
   footLines,
@@ -66,6 +74,20 @@ function both(a: readonly State[], b: readonly State[]): readonly State[] {
   return a.filter((state) => b.includes(state))
 }
 
+/** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
+export function withContents(
+  masses: readonly MassPoint[],
+  counted: (mass: MassPoint) => number,
+): ReadonlyMap<ThingAt, number> {
+  const sums = new Map<ThingAt, number>()
+  for (const mass of masses) {
+    if (!('thing' in mass)) continue
+    const kg = counted(mass)
+    for (let up: ThingAt | undefined = mass.thing; up; up = up.parent) sums.set(up, (sums.get(up) ?? 0) + kg)
+  }
+  return sums
+}
+
 /** How a thing touches the bars under it: its own contacts, or its whole base where nobody gave any, as on a deck's slats. */
 function baseOf(root: ThingAt): Base {
   if (root.placement.host.on === 'bars' && contactsKnown(root)) return { kind: 'points', ys: contactYs(root) }
@@ -73,18 +95,22 @@ function baseOf(root: ThingAt): Base {
 }
 
 /** How what hangs on the rack under a thing comes down. */
-function influenceOf(arrangement: Arrangement, root: ThingAt): Influence {
+function influenceOf(
+  arrangement: Arrangement,
+  barById: ReadonlyMap<string, BarAt>,
+  root: ThingAt,
+): Influence {
   const { host } = root.placement
   if (host.on === 'place') return NO_INFLUENCE
   if (host.on === 'bars') {
-    const bars = host.barIds.flatMap((id) => arrangement.bars.find(({ bar }) => bar.id === id) ?? [])
-    return overBars(bars, arrangement.racks, baseOf(root), 'bars')
+    const bars = host.barIds.flatMap((id) => barById.get(id) ?? [])
+    return overBars(bars, arrangement.feet, baseOf(root), 'bars')
   }
   const rack = arrangement.racks.find((each) => each.rack.id === host.rackId)
   if (!rack) return NO_INFLUENCE
   switch (host.on) {
     case 'deck':
-      return overBars(rack.bars, arrangement.racks, baseOf(root), 'deck')
+      return overBars(rack.bars, arrangement.feet, baseOf(root), 'deck')
     case 'panel':
       return onSide(rack, host.side)
     case 'ladder':
@@ -123,12 +149,13 @@ function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: str
 export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' ? margin : 1)
+  const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))
   const influences = new Map<ThingAt, Influence>()
   const influenceUnder = (thing: ThingAt): Influence => {
     const root = rootOf(thing)
     const known = influences.get(root)
     if (known) return known
-    const influence = influenceOf(arrangement, root)
+    const influence = influenceOf(arrangement, barById, root)
     influences.set(root, influence)
     return influence
   }
@@ -285,7 +312,7 @@ function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
     if (part.role === 'deck' && deck && bars.length > 0) {
       const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
       const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
-      const hold: Hold = holdAt(overBars(bars, arrangement.racks, base, 'deck'), at)
+      const hold: Hold = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
       return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
     }
     return [

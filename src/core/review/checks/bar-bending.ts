@@ -9,15 +9,6 @@ import { mm, mPa, newtonMetre } from '../phrase'
 /** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
 export const YIELD_FACTOR = 1.5
 
-/** The largest deflection along a bar, sampled every 2 % of it. mm. */
-function lowest({ at, deflectionMm }: LoadedBar): { yMm: number; downMm: number } | undefined {
-  if (!deflectionMm) return undefined
-  const { y0, y1 } = at.box
-  return Array.from({ length: 51 }, (_, i) => y0 + ((y1 - y0) * i) / 50)
-    .map((yMm) => ({ yMm, downMm: deflectionMm(yMm) }))
-    .reduce((so, each) => (each.downMm > so.downMm ? each : so))
-}
-
 function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
   const { at, moment, stressMPa } = worst
   const { bar, rack } = at
@@ -27,7 +18,7 @@ function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
     state: worst.state,
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
   } as const
-  const low = lowest(worst)
+  const { lowest: low } = worst
   const onRoof = survey.racks.find((each) => each.rack.id === rack.id)?.onRoof ?? false
   const room =
     low && onRoof ? underBarRoom(survey.plan.vehicle, bar.riseMm, bar.xMm, low.yMm) - low.downMm : undefined

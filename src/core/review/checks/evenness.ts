@@ -1,4 +1,5 @@
 import { addTurns, type ThingAt } from '../../survey/arrangement'
+import { withContents } from '../../survey/mass-points'
 import { exceeds } from '../../survey/limit'
 import type { Evenness } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
@@ -29,19 +30,8 @@ const standingOn = (survey: Survey, { rack }: Evenness): ThingAt[] =>
       : host.on === 'deck' && host.rackId === rack.rack.id,
   )
 
-/** What a thing weighs with everything in it in a state, kg, margins included. */
-function weighs(survey: Survey, thing: ThingAt, { state }: Evenness): number {
-  return survey.masses.reduce((sum, mass) => {
-    if (!('thing' in mass) || !mass.states.includes(state)) return sum
-    for (let up: ThingAt | undefined = mass.thing; up; up = up.parent)
-      if (up === thing) return sum + mass.kg * mass.factor
-    return sum
-  }, 0)
-}
-
 /** Move one thing so far that the whole stands over the middle of the feet: along, across, or both; or half as far where that is too far. */
-function evened(survey: Survey, at: Evenness, thing: ThingAt): Candidate[] {
-  const mass = weighs(survey, thing, at)
+function evened(survey: Survey, at: Evenness, thing: ThingAt, mass: number): Candidate[] {
   if (mass <= 0) return []
   const dx = Math.round(((at.middle.xMm - at.centre.xMm) * at.kg) / mass)
   const dy = Math.round(((at.middle.yMm - at.centre.yMm) * at.kg) / mass)
@@ -76,14 +66,21 @@ function swapped(a: ThingAt, b: ThingAt): Candidate[] {
   ]
 }
 
+/** Of all the moves that even a load out, the smallest few are worth trying. */
+const TRIED = 5
+
 function remedies(survey: Survey, finding: Finding): Candidate[] {
   const at = evennessAt(survey, finding)
   if (!at) return []
   const things = standingOn(survey, at)
-  return [
-    ...things.flatMap((thing) => evened(survey, at, thing)),
+  const weighs = withContents(survey.masses, ({ kg: each, factor, states }) =>
+    states.includes(at.state) ? each * factor : 0,
+  )
+  const all = [
+    ...things.flatMap((thing) => evened(survey, at, thing, weighs.get(thing) ?? 0)),
     ...things.flatMap((a, i) => things.slice(i + 1).flatMap((b) => swapped(a, b))),
   ]
+  return all.toSorted((a, b) => a.rank - b.rank).slice(0, TRIED)
 }
 
 /** Does the load stand evenly over the feet, so that no foot bears more than its share of what the set may? kg per foot. */

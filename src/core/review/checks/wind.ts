@@ -1,6 +1,6 @@
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import type { ThingAt } from '../../survey/arrangement'
-import type { InWind } from '../../survey/motion/wind'
+import { withContents } from '../../survey/mass-points'
 import type { Survey } from '../../survey/survey'
 import { check } from '../check'
 import { kmH, kWh, newton, type Phrase } from '../phrase'
@@ -25,16 +25,6 @@ function isHeld({ gear, placement }: ThingAt): boolean {
   return !byWeight || (placement.straps?.count ?? 0) > 0
 }
 
-/** What weighs a thing down on the road, N. */
-function weightN(survey: Survey, { thing }: InWind): number {
-  return survey.masses.reduce((sum, mass) => {
-    if (!('thing' in mass) || !mass.states.includes('road')) return sum
-    for (let up = mass.thing as typeof thing; up; up = up.parent)
-      if (up === thing) return sum + mass.kg * STANDARD_GRAVITY
-    return sum
-  }, 0)
-}
-
 /** What does the wind of driving add, and can it lift anything? N, kWh per 100 km. */
 export const wind = check({
   id: 'wind',
@@ -49,9 +39,12 @@ export const wind = check({
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()
+    const weights = withContents(survey.masses, ({ kg, states }) =>
+      states.includes('road') ? kg * STANDARD_GRAVITY : 0,
+    )
     for (const item of all.items) {
       if (!item.thing) continue
-      const weight = weightN(survey, item)
+      const weight = weights.get(item.thing) ?? 0
       if (item.liftN.to <= weight || isHeld(item.thing)) continue
       yield {
         id: `wind ${item.id}`,

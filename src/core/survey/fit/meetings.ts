@@ -103,6 +103,7 @@ function bent({ box, index }: BarAt, sagMm: SagMm): Box {
 
 /** Every sunroof that moves outside against everything over it, bars bent by their load. */
 export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement, sagMm: SagMm): PaneMeeting[] {
+  if (!vehicle.obstacles.some(({ kind }) => kind === 'sunroof')) return []
   const all = standing(arrangement, (at) => bent(at, sagMm))
   return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
     if (sunroof.kind !== 'sunroof') return []

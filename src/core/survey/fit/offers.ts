@@ -17,12 +17,14 @@ export function offerOfBar(
 ): Offer {
   const { bar, index } = at
   const roomAt = (y: number) => underBarRoom(vehicle, bar.riseMm, bar.xMm, y) - sagMm(index, y)
-  const room = onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
   return {
     kind: 'bar',
     widthMm: bar.profile.widthMm,
     heightMm: bar.profile.heightMm,
-    roomMm: room,
+    // Few mounts ask for room under the bar, and what it bends costs a solved beam: worked out for those that do.
+    get roomMm() {
+      return onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
+    },
     channel: bar.profile.channel,
   }
 }

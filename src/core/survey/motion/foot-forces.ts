@@ -1,7 +1,7 @@
 import type { Plan } from '../../plan/plan'
-import type { Arrangement } from '../arrangement'
+import type { Arrangement, RackAt } from '../arrangement'
 import type { MassPoint } from '../mass-points'
-import { holdAt } from '../statics/influence'
+import { shareAt } from '../statics/supports'
 import { motionCases, type MotionCase } from './cases'
 
 /** What a foot bears at rest and in each case of motion, gear only. kg as a weight; negative is uplift. */
@@ -22,34 +22,43 @@ function feetPlane(arrangement: Arrangement, { feet }: Cargo): number {
   return feet.reduce((sum, [index]) => sum + (arrangement.feet[index]?.seatZMm ?? 0), 0) / feet.length
 }
 
-/** What a load puts on each foot while it is pushed: as if its centre of gravity stood push × height further along. */
-function pushed(arrangement: Arrangement, mass: Cargo, motion: MotionCase): (readonly [number, number])[] {
-  const weight = mass.kg * mass.factor * motion.down
-  const height = mass.at.z - feetPlane(arrangement, mass)
-  const dx = (motion.along / motion.down) * height
-  const dy = (motion.across / motion.down) * height
-  const { feet } = holdAt(mass.influence, { x: mass.at.x + dx, y: mass.at.y + dy })
-  if (mass.influence.via !== 'panel') return feet.map(([index, share]) => [index, share * weight])
-  return [
-    ...feet.map(([index, share]) => [index, share * weight] as const),
-    ...tipped(arrangement, mass, weight * dy),
-  ]
+/** What a load puts on one foot per kg at rest, and how that changes per mm that it is pushed along and across. */
+interface Push {
+  readonly foot: number
+  readonly rest: number
+  readonly along: number
+  readonly across: number
 }
 
-/** A load on one side's feet tips over onto the other's: so much off the one side's feet and onto the other's, each taking an even part. */
-function tipped(arrangement: Arrangement, mass: Cargo, momentKgMm: number): (readonly [number, number])[] {
-  const rack = arrangement.racks[mass.racks[0]?.[0] ?? -1]
+function pushes(arrangement: Arrangement, { influence, at, racks }: Cargo): Push[] {
+  const onBars = influence.bars.flatMap(({ share, feet }) => {
+    const part = shareAt(share, at.x)
+    return feet.map(({ index, share: own }): Push => {
+      const ofBar = shareAt(own, at.y)
+      return { foot: index, rest: part * ofBar, along: share.perMm * ofBar, across: part * own.perMm }
+    })
+  })
+  const posts = influence.posts.map(({ index, share }): Push => ({
+    foot: index,
+    rest: shareAt(share, at.x),
+    along: share.perMm,
+    across: 0,
+  }))
+  const tipping = influence.via === 'panel' ? tipped(arrangement.racks[racks[0]?.[0] ?? -1]) : []
+  return [...onBars, ...posts, ...tipping]
+}
+
+/** A load on one side's feet tips over onto the other's: off the one side's feet and onto the other's, each an even part. */
+function tipped(rack: RackAt | undefined): Push[] {
   if (!rack) return []
   const left = rack.feet.filter((foot) => foot.side === 'left')
   const right = rack.feet.filter((foot) => foot.side === 'right')
   const mean = (feet: typeof left) => feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length
   const gauge = mean(right) - mean(left)
   if (!(gauge > 0)) return []
-  const over = momentKgMm / gauge
-  return [
-    ...right.map((foot) => [foot.index, over / right.length] as const),
-    ...left.map((foot) => [foot.index, -over / left.length] as const),
-  ]
+  const onto = (feet: typeof left, per: number) =>
+    feet.map(({ index }): Push => ({ foot: index, rest: 0, along: 0, across: per / gauge / feet.length }))
+  return [...onto(right, 1), ...onto(left, -1)]
 }
 
 /**
@@ -61,32 +70,38 @@ export function feetInMotion(
   arrangement: Arrangement,
   masses: readonly MassPoint[],
 ): FootInMotion[] {
-  const cargo = masses.filter((mass): mass is Cargo => 'thing' in mass && mass.feet.length > 0)
   const cases = motionCases(plan.use)
-  const onFeet = (state: 'road' | 'trail', of: (mass: Cargo) => readonly (readonly [number, number])[]) => {
-    const kg = new Array<number>(arrangement.feet.length).fill(0)
-    for (const mass of cargo)
-      if (mass.states.includes(state))
-        for (const [index, part] of of(mass)) kg[index] = (kg[index] ?? 0) + part
-    return kg
+  const states = ['road', 'trail'] as const
+  const sums = states.map(() => arrangement.feet.map(() => ({ rest: 0, along: 0, across: 0 })))
+  for (const mass of masses) {
+    if (!('thing' in mass) || mass.feet.length === 0) continue
+    const kg = mass.kg * mass.factor
+    const kgMm = kg * (mass.at.z - feetPlane(arrangement, mass))
+    for (const push of pushes(arrangement, mass))
+      states.forEach((state, i) => {
+        const sum = sums[i]?.[push.foot]
+        if (!sum || !mass.states.includes(state)) return
+        sum.rest += kg * push.rest
+        sum.along += kgMm * push.along
+        sum.across += kgMm * push.across
+      })
   }
-  return (['road', 'trail'] as const).flatMap((state) => {
-    const rest = onFeet(state, (mass) =>
-      mass.feet.map(([index, part]) => [index, part * mass.kg * mass.factor]),
-    )
-    const moved = cases
-      .filter((each) => each.state === state)
-      .map((motion) => ({ motion, kg: onFeet(state, (mass) => pushed(arrangement, mass, motion)) }))
+  return states.flatMap((state, i) => {
+    const own = cases.filter((each) => each.state === state)
     return arrangement.feet.map(({ index }): FootInMotion => {
-      const list = moved.map(({ motion, kg }) => ({ case: motion, kg: kg[index] ?? 0 }))
+      const { rest, along, across } = sums[i]?.[index] ?? { rest: 0, along: 0, across: 0 }
+      const list = own.map((each) => ({
+        case: each,
+        kg: each.down * rest + each.along * along + each.across * across,
+      }))
       const all = [
-        { name: 'At rest', kg: rest[index] ?? 0 },
+        { name: 'At rest', kg: rest },
         ...list.map((each) => ({ name: each.case.name, kg: each.kg })),
       ]
       return {
         footIndex: index,
         state,
-        restKg: rest[index] ?? 0,
+        restKg: rest,
         cases: list,
         least: all.reduce((so, each) => (each.kg < so.kg ? each : so)),
         most: all.reduce((so, each) => (each.kg > so.kg ? each : so)),

@@ -100,10 +100,6 @@ export function liftOf(
   return { oneKg, twoKg, advice: { by: holds(kg / 2, atReach) ? 'platform' : 'loader' } }
 }
 
-/** Things made to be filled before they are lifted: their fluid goes up with them. */
-const filled = (mass: MassPoint, thing: ThingAt) =>
-  mass.of === 'load' && mass.thing === thing && mass.load?.what.kind === 'fluid'
-
 /** What goes up in pieces after the empty thing: as few as one person, or two on a step, may lift there. */
 function inPieces(kg: number, toMm: number): Pick<Lift, 'oneKg' | 'twoKg' | 'advice' | 'pieces'> {
   for (let pieces = 1; pieces <= MOST_PIECES; pieces++) {
@@ -117,8 +113,16 @@ function inPieces(kg: number, toMm: number): Pick<Lift, 'oneKg' | 'twoKg' | 'adv
 /** Past so many trips nobody takes it up in pieces. */
 const MOST_PIECES = 40
 
-/** Every thing that is lifted onto the vehicle: itself empty first, a can with its fluid, then what goes into it. */
+/** Every thing that is lifted onto the vehicle: itself empty first, what it is filled with along with it, then what goes into it. */
 export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]): Lift[] {
+  const filled = new Map<ThingAt, number>()
+  const contents = new Map<ThingAt, { readonly label: string; readonly kg: number }[]>()
+  for (const mass of masses) {
+    if (mass.of !== 'load' || mass.kg <= 0) continue
+    const { thing, load, label, kg } = mass
+    if (load?.what.kind === 'fluid') filled.set(thing, (filled.get(thing) ?? 0) + kg)
+    if (load?.what.kind === 'mass') contents.set(thing, [...(contents.get(thing) ?? []), { label, kg }])
+  }
   return things.flatMap((thing): Lift[] => {
     const { gear, box } = thing
     if (gear.kind === 'person') return []
@@ -126,7 +130,7 @@ export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]
     const own = { depth: Math.min(sides.length, sides.width), height: sides.height }
     const toMm = box.z0
     const lifts: Lift[] = []
-    const kg = masses.reduce((sum, mass) => sum + (filled(mass, thing) ? mass.kg : 0), gear.mass.kg)
+    const kg = gear.mass.kg + (filled.get(thing) ?? 0)
     if (!packed(thing) && kg > 0)
       lifts.push({
         thing,
@@ -135,15 +139,14 @@ export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]
         toMm,
         ...(gear.kind === 'lumber' ? inPieces(kg, toMm) : { pieces: 1, ...liftOf(kg, own, toMm) }),
       })
-    for (const mass of masses)
-      if (mass.of === 'load' && mass.thing === thing && mass.load?.what.kind === 'mass' && mass.kg > 0)
-        lifts.push({
-          thing,
-          name: `${mass.label} into ${gear.name.toLowerCase()}`,
-          kg: mass.kg,
-          toMm,
-          ...inPieces(mass.kg, toMm),
-        })
+    for (const { label, kg: loadKg } of contents.get(thing) ?? [])
+      lifts.push({
+        thing,
+        name: `${label} into ${gear.name.toLowerCase()}`,
+        kg: loadKg,
+        toMm,
+        ...inPieces(loadKg, toMm),
+      })
     return lifts
   })
 }

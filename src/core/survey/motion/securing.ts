@@ -1,7 +1,7 @@
 import { USUAL_STRAPS, type HouseRules } from '../../rules/house'
 import { packed, type ThingAt } from '../arrangement'
 import { isLong } from '../fit/long-load'
-import type { MassPoint } from '../mass-points'
+import { withContents, type MassPoint } from '../mass-points'
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import { ROAD_G } from './cases'
 
@@ -91,13 +91,11 @@ export function tieDowns(
   rules: HouseRules,
 ): TieDown[] {
   const way = rules.straps ?? USUAL_STRAPS
+  const driving = withContents(masses, ({ states, kg, factor }) =>
+    states.includes('road') || states.includes('trail') ? kg * factor : 0,
+  )
   return things.filter(isLoose).flatMap((thing): TieDown[] => {
-    let kg = 0
-    for (const mass of masses) {
-      if (!('thing' in mass) || !(mass.states.includes('road') || mass.states.includes('trail'))) continue
-      for (let up: ThingAt | undefined = mass.thing; up; up = up.parent)
-        if (up === thing) kg += mass.kg * mass.factor
-    }
+    const kg = driving.get(thing) ?? 0
     if (kg <= 0) return []
     const lengthMm = thing.box.x1 - thing.box.x0
     const byLength = tieDownsByLength(lengthMm, kg)

@@ -124,40 +124,114 @@ export function beamReactions(supports: readonly number[], loads: readonly BeamL
   return reactions
 }
 
+/** A stretch of beam between two places where anything begins, ends or stands. Its start's values, and the load on it. */
+interface Stretch {
+  readonly from: number
+  readonly length: number
+  readonly shear: number
+  readonly moment: number
+  readonly turn: number
+  readonly sink: number
+  /** Line load at its start, and its slope. */
+  readonly perMm: number
+  readonly slope: number
+}
+
+const shearIn = ({ shear, perMm, slope }: Stretch, t: number) => shear - t * (perMm + (slope * t) / 2)
+const momentIn = ({ moment, shear, perMm, slope }: Stretch, t: number) =>
+  moment + t * (shear - t * (perMm / 2 + (slope * t) / 6))
+const turnIn = ({ turn, moment, shear, perMm, slope }: Stretch, t: number) =>
+  turn + t * (moment + t * (shear / 2 - t * (perMm / 6 + (slope * t) / 24)))
+const sinkIn = ({ sink, turn, moment, shear, perMm, slope }: Stretch, t: number) =>
+  sink + t * (turn + t * (moment / 2 + t * (shear / 6 - t * (perMm / 24 + (slope * t) / 120))))
+
 /** A beam with its loads and reactions: what goes on along it. Sagging moments are positive, deflection is downward positive. */
 export interface Beam {
   readonly supports: readonly number[]
   readonly reactions: readonly number[]
   readonly fromMm: number
   readonly toMm: number
-  /** Where anything begins, ends or stands. */
-  readonly events: readonly number[]
   readonly shearAt: (xMm: number) => number
   /** In load × mm. */
   readonly momentAt: (xMm: number) => number
   /** For a stiffness of 1: divide by E·I in the loads' unit × mm². */
   readonly deflectionAt: (xMm: number) => number
   readonly largestMoment: { readonly atMm: number; readonly value: number }
+  /** Where it comes down most, for a stiffness of 1. */
+  readonly lowest: () => { readonly atMm: number; readonly value: number }
 }
 
-/** What a line load has put on the beam's left part up to x: force, moment about x, and the latter's two integrals. */
-function lineUpTo(load: Extract<BeamLoad, { kind: 'line' }>, x: number) {
-  const slope = (load.toPerMm - load.fromPerMm) / (load.toMm - load.fromMm)
-  const part = (start: number, intensity: number) => {
-    const t = Math.max(0, x - start)
-    return {
-      force: intensity * t + (slope * t ** 2) / 2,
-      moment: (intensity * t ** 2) / 2 + (slope * t ** 3) / 6,
-      twice: (intensity * t ** 4) / 24 + (slope * t ** 5) / 120,
+/** What begins or ends at a place: a force (upward), and how the line load and its slope change there. */
+interface Event {
+  readonly at: number
+  force: number
+  perMm: number
+  slope: number
+}
+
+function eventsOf(
+  supports: readonly number[],
+  reactions: readonly number[],
+  loads: readonly BeamLoad[],
+  ends: { readonly fromMm: number; readonly toMm: number },
+): Event[] {
+  const events = new Map<number, Event>()
+  const here = (at: number): Event => {
+    const known = events.get(at)
+    if (known) return known
+    const event = { at, force: 0, perMm: 0, slope: 0 }
+    events.set(at, event)
+    return event
+  }
+  supports.forEach((at, i) => {
+    here(at).force += reactions[i] ?? 0
+  })
+  for (const load of loads) {
+    if (load.kind === 'point') {
+      here(load.atMm).force -= load.load
+      continue
+    }
+    const slope = (load.toPerMm - load.fromPerMm) / (load.toMm - load.fromMm)
+    const [begins, stops] = [here(load.fromMm), here(load.toMm)]
+    begins.perMm += load.fromPerMm
+    begins.slope += slope
+    stops.perMm -= load.toPerMm
+    stops.slope -= slope
+  }
+  here(ends.fromMm)
+  here(ends.toMm)
+  return [...events.values()].sort((a, b) => a.at - b.at)
+}
+
+/** Walks along the beam from its left end: shear and moment from what stands on the way, turn and deflection by integrating them. */
+function stretchesOf(events: readonly Event[]): Stretch[] {
+  const stretches: Stretch[] = []
+  let at = { shear: 0, moment: 0, turn: 0, sink: 0, perMm: 0, slope: 0 }
+  for (let i = 0; i + 1 < events.length; i++) {
+    const event = events[i]
+    const length = (events[i + 1]?.at ?? 0) - (event?.at ?? 0)
+    if (!event) continue
+    const stretch: Stretch = {
+      from: event.at,
+      length,
+      shear: at.shear + event.force,
+      moment: at.moment,
+      turn: at.turn,
+      sink: at.sink,
+      perMm: at.perMm + event.perMm,
+      slope: at.slope + event.slope,
+    }
+    stretches.push(stretch)
+    at = {
+      shear: shearIn(stretch, length),
+      moment: momentIn(stretch, length),
+      turn: turnIn(stretch, length),
+      sink: sinkIn(stretch, length),
+      perMm: stretch.perMm + stretch.slope * length,
+      slope: stretch.slope,
     }
   }
-  const begun = part(load.fromMm, load.fromPerMm)
-  const ended = part(load.toMm, load.toPerMm)
-  return {
-    force: begun.force - ended.force,
-    moment: begun.moment - ended.moment,
-    twice: begun.twice - ended.twice,
-  }
+  return stretches
 }
 
 /** Everything along a beam of a length (mm) on its supports under its loads. Exact, by integration of the moment. */
@@ -167,66 +241,92 @@ export function beamOf(
   ends: { readonly fromMm: number; readonly toMm: number },
 ): Beam {
   const reactions = beamReactions(supports, loads)
-  const first = supports[0] ?? 0
-  const last = supports.at(-1) ?? first
-  const sumUpTo = (x: number, of: 'force' | 'moment' | 'twice') => {
-    const point = (at: number, load: number): number => {
-      const t = x - at
-      if (t <= 0) return 0
-      return of === 'force' ? load : of === 'moment' ? load * t : (load * t ** 3) / 6
+  const events = eventsOf(supports, reactions, loads, ends)
+  const stretches = stretchesOf(events)
+  const at = (x: number, of: (stretch: Stretch, t: number) => number): number => {
+    let low = 0
+    let high = stretches.length
+    while (high - low > 1) {
+      const middle = (low + high) >> 1
+      if ((stretches[middle]?.from ?? Infinity) > x) high = middle
+      else low = middle
     }
-    let sum = 0
-    supports.forEach((at, i) => {
-      sum += point(at, reactions[i] ?? 0)
-    })
-    for (const load of loads)
-      sum -= load.kind === 'point' ? point(load.atMm, load.load) : lineUpTo(load, x)[of]
-    return sum
+    const found = stretches[low]
+    return found ? of(found, x - found.from) : 0
   }
-  const atFirst = sumUpTo(first, 'twice')
-  const turn = last > first ? -(sumUpTo(last, 'twice') - atFirst) / (last - first) : 0
-  const events = [
-    ...new Set([
-      ends.fromMm,
-      ...supports,
-      ...loads.flatMap((load) => (load.kind === 'point' ? [load.atMm] : [load.fromMm, load.toMm])),
-      ends.toMm,
-    ]),
-  ].sort((a, b) => a - b)
-  const momentAt = (x: number) => sumUpTo(x, 'moment')
-  const shearAt = (x: number) => sumUpTo(x, 'force')
+  // The walk began with no turn and no deflection: a straight line puts both end supports back at none.
+  const [first, last] = [supports[0] ?? 0, supports.at(-1) ?? 0]
+  const [sunkFirst, sunkLast] = [at(first, sinkIn), at(last, sinkIn)]
+  const tilt = last > first ? (sunkLast - sunkFirst) / (last - first) : 0
+  const deflectionAt = (x: number) => -(at(x, sinkIn) - sunkFirst - tilt * (x - first))
   return {
     supports,
     reactions,
-    fromMm: Math.min(ends.fromMm, events[0] ?? ends.fromMm),
-    toMm: Math.max(ends.toMm, events.at(-1) ?? ends.toMm),
-    events,
-    shearAt,
-    momentAt,
-    deflectionAt: (x) => -(sumUpTo(x, 'twice') - atFirst + turn * (x - first)),
-    largestMoment: largest(events, momentAt, shearAt),
+    fromMm: events[0]?.at ?? ends.fromMm,
+    toMm: events.at(-1)?.at ?? ends.toMm,
+    shearAt: (x) => at(x, shearIn),
+    momentAt: (x) => at(x, momentIn),
+    deflectionAt,
+    largestMoment: largestMoment(stretches),
+    lowest: () => lowestOf(stretches, tilt, sunkFirst - tilt * first),
   }
 }
 
-/** A moment is largest where something stands, or where the shear of a line load passes zero (a parabola between events). */
-function largest(
-  events: readonly number[],
-  momentAt: (x: number) => number,
-  shearAt: (x: number) => number,
-): { atMm: number; value: number } {
-  const places = [...events]
-  events.slice(1).forEach((to, i) => {
-    const from = events[i] ?? to
-    const step = to - from
-    if (step < 1e-9) return
-    const [a, b, c] = [shearAt(from + step * 1e-9), shearAt(from + step / 2), shearAt(to - step * 1e-9)]
-    const square = 2 * (a - 2 * b + c)
-    const straight = 4 * b - 3 * a - c
-    for (const t of roots(square, straight, a)) if (t > 0 && t < 1) places.push(from + t * step)
-  })
-  return places
-    .map((atMm) => ({ atMm, value: momentAt(atMm) }))
-    .reduce((so, each) => (Math.abs(each.value) > Math.abs(so.value) ? each : so), { atMm: 0, value: 0 })
+interface Place {
+  readonly atMm: number
+  readonly value: number
+}
+
+/** A moment is largest where something stands, or where a line load's shear passes nothing. */
+function largestMoment(stretches: readonly Stretch[]): Place {
+  let so: Place = { atMm: 0, value: 0 }
+  const look = (stretch: Stretch, t: number) => {
+    const value = momentIn(stretch, t)
+    if (Math.abs(value) > Math.abs(so.value)) so = { atMm: stretch.from + t, value }
+  }
+  for (const stretch of stretches) {
+    look(stretch, 0)
+    look(stretch, stretch.length)
+    if (stretch.perMm === 0 && stretch.slope === 0) continue
+    for (const t of roots(-stretch.slope / 2, -stretch.perMm, stretch.shear))
+      if (t > 0 && t < stretch.length) look(stretch, t)
+  }
+  return so
+}
+
+const PARTS = 4
+
+/** It comes down most at an end, or where it runs level: there the turn changes sign, and halving finds the place to a micrometre. */
+function lowestOf(stretches: readonly Stretch[], tilt: number, straight: number): Place {
+  let so: Place = { atMm: stretches[0]?.from ?? 0, value: -Infinity }
+  const look = (stretch: Stretch, t: number) => {
+    const atMm = stretch.from + t
+    const value = straight + tilt * atMm - sinkIn(stretch, t)
+    if (value > so.value) so = { atMm, value }
+  }
+  for (const stretch of stretches) {
+    look(stretch, 0)
+    look(stretch, stretch.length)
+    let low = 0
+    let before = turnIn(stretch, 0) - tilt
+    for (let part = 1; part <= PARTS; part++) {
+      let high = (stretch.length * part) / PARTS
+      const after = turnIn(stretch, high) - tilt
+      const falling = before
+      const to = high
+      if (falling * after < 0) {
+        while (high - low > 1e-6) {
+          const middle = (low + high) / 2
+          if ((turnIn(stretch, middle) - tilt) * falling > 0) low = middle
+          else high = middle
+        }
+        look(stretch, low)
+      }
+      low = to
+      before = after
+    }
+  }
+  return so
 }
 
 function roots(a: number, b: number, c: number): number[] {

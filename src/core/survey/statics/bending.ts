@@ -19,6 +19,8 @@ export interface LoadedBar {
   readonly stressMPa: number | undefined
   /** How far the bar comes down at y, mm; nothing where section or material is not known. */
   readonly deflectionMm: ((yMm: number) => number) | undefined
+  /** Where it comes down most, and by how much, mm. */
+  readonly lowest: { readonly yMm: number; readonly downMm: number } | undefined
 }
 
 function loadsOn(masses: readonly MassPoint[], bar: BarAt, state: State): BeamLoad[] {
@@ -37,6 +39,13 @@ function loadsOn(masses: readonly MassPoint[], bar: BarAt, state: State): BeamLo
   return loads
 }
 
+const down = (value: number, stiffness: number) => (value * STANDARD_GRAVITY) / stiffness
+
+function lowestOf(beam: Beam, stiffness: number): LoadedBar['lowest'] {
+  const { atMm, value } = beam.lowest()
+  return { yMm: atMm, downMm: down(value, stiffness) }
+}
+
 function loadedBar(masses: readonly MassPoint[], at: BarAt, state: State): LoadedBar {
   const { bar } = at
   const half = bar.lengthMm / 2
@@ -52,8 +61,8 @@ function loadedBar(masses: readonly MassPoint[], at: BarAt, state: State): Loade
     carriesKg: beam.reactions.reduce((sum, each) => sum + each, 0),
     moment: { nm, atMm: beam.largestMoment.atMm },
     stressMPa: section && (Math.abs(nm) * 1000) / section.wMm3,
-    deflectionMm:
-      stiffness === undefined ? undefined : (yMm) => (beam.deflectionAt(yMm) * STANDARD_GRAVITY) / stiffness,
+    deflectionMm: stiffness === undefined ? undefined : (yMm) => down(beam.deflectionAt(yMm), stiffness),
+    lowest: stiffness === undefined ? undefined : lowestOf(beam, stiffness),
   }
 }
 
@@ -63,23 +72,26 @@ export function loadedBars(
   masses: readonly MassPoint[],
 ): (barIndex: number, state: State) => LoadedBar | undefined {
   const known = new Map<string, LoadedBar>()
+  // Where nothing on the bars comes and goes, one state is all of them.
+  const alike = masses.every(({ bars, states }) => bars.length === 0 || states.length === STATES.length)
   return (barIndex, state) => {
-    const key = `${barIndex} ${state}`
+    const key = alike ? String(barIndex) : `${barIndex} ${state}`
     const bar = arrangement.bars[barIndex]
     const before = known.get(key)
-    if (before || !bar) return before
-    const loaded = loadedBar(masses, bar, state)
-    known.set(key, loaded)
-    return loaded
+    if (!bar) return undefined
+    const loaded = before ?? loadedBar(masses, bar, state)
+    if (!before) known.set(key, loaded)
+    return loaded.state === state ? loaded : { ...loaded, state }
   }
 }
 
 /** How far a bar comes down at a place in the worst state, mm: what it takes from the room under it. 0 where nobody knows its section. */
 export function sag(
   loaded: (barIndex: number, state: State) => LoadedBar | undefined,
-  bar: BarAt,
+  barIndex: number,
   yMm: number,
 ): number {
-  if (bendingStiffness(bar.bar.profile) === undefined) return 0
-  return Math.max(0, ...STATES.map((state) => loaded(bar.index, state)?.deflectionMm?.(yMm) ?? 0))
+  let most = 0
+  for (const state of STATES) most = Math.max(most, loaded(barIndex, state)?.deflectionMm?.(yMm) ?? 0)
+  return most
 }

@@ -1,4 +1,4 @@
-import type { BarAt, RackAt } from '../arrangement'
+import type { BarAt, FootAt, RackAt } from '../arrangement'
 import { beamReactions, spreadLoad } from './beam'
 import { bendingStiffness } from './section'
 import { shareAt, supportLines, type ShareLine } from './supports'
@@ -56,6 +56,19 @@ export const NO_INFLUENCE: Influence = {
   base: undefined,
 }
 
+const onTwoFeet = new WeakMap<BarAt, readonly ShareLine[]>()
+
+/** The feet's lines of one bar; on two feet they are the same for all that stands on it. */
+function linesOf(at: BarAt, base: Base): readonly ShareLine[] {
+  const { feetYMm } = at.bar
+  if (feetYMm.length > 2) return footLines(feetYMm, base)
+  const known = onTwoFeet.get(at)
+  if (known) return known
+  const lines = footLines(feetYMm, base)
+  onTwoFeet.set(at, lines)
+  return lines
+}
+
 /** A bar's middle deflects under a middle load by P·s³/48EI: as a support it is as stiff as EI/s³ (a ratio; the 48 is everyone's). */
 function barStiffness({ bar }: BarAt): number | undefined {
   const stiffness = bendingStiffness(bar.profile)
@@ -95,9 +108,10 @@ export function footLines(feetYMm: readonly number[], base: Base): ShareLine[] {
  * A load over bars: rigid on equal supports; where every bar's section is known, on supports as stiff as their
  * bars are in their middles, which matters from three bars on.
  */
-export function overBars(bars: readonly BarAt[], racks: readonly RackAt[], base: Base, via: Via): Influence {
-  const stiff = bars.map(barStiffness)
-  const known = stiff.every((each) => each !== undefined) ? stiff : undefined
+export function overBars(bars: readonly BarAt[], feet: readonly FootAt[], base: Base, via: Via): Influence {
+  // Two supports share by the lever rule, however stiff.
+  const stiff = bars.length > 2 ? bars.map(barStiffness) : []
+  const known = stiff.length > 0 && stiff.every((each) => each !== undefined) ? stiff : undefined
   const shares = supportLines(
     bars.map(({ bar }) => bar.xMm),
     known,
@@ -109,9 +123,9 @@ export function overBars(bars: readonly BarAt[], racks: readonly RackAt[], base:
     rackIndex: undefined,
     bars: bars.map((at, i) => ({
       index: at.index,
-      rackIndex: racks.find(({ rack }) => rack.id === at.rack.id)?.index ?? 0,
+      rackIndex: feet[at.feet[0] ?? 0]?.rackIndex ?? 0,
       share: shares[i] ?? { at0: 0, perMm: 0 },
-      feet: footLines(at.bar.feetYMm, base).flatMap((share, f) => {
+      feet: linesOf(at, base).flatMap((share, f) => {
         const index = at.feet[f]
         return index === undefined ? [] : [{ index, share }]
       }),

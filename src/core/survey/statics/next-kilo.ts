@@ -39,7 +39,7 @@ export function nextKiloAt(
 ): NextKilo {
   const { xMm, yMm } = spot
   const via: Via = rack.deck ? 'deck' : 'bars'
-  const influence = overBars(rack.bars, arrangement.racks, { kind: 'points', ys: [yMm] }, via)
+  const influence = overBars(rack.bars, arrangement.feet, { kind: 'points', ys: [yMm] }, via)
   const hold = holdAt(influence, { x: xMm, y: yMm })
   let kg = Infinity
   let binding: Cell | undefined

@@ -4,6 +4,7 @@ import type { LoadPath } from '../load-path'
 import type { MassPoint } from '../mass-points'
 import { once } from '../once'
 import { loadedBars, sag, type LoadedBar } from './bending'
+import { bendingStiffness } from './section'
 import { evennessOf, footShares, type Evenness, type OverShare } from './evenness'
 import { nextKiloAt, nextKiloField, type NextKilo } from './next-kilo'
 
@@ -64,12 +65,10 @@ function twistsOf(arrangement: Arrangement, masses: readonly MassPoint[]): Twist
 /** The statics of a plan's loads on its racks. */
 export function staticsOf(arrangement: Arrangement, masses: readonly MassPoint[], path: LoadPath): Statics {
   const bar = loadedBars(arrangement, masses)
+  const bends = arrangement.bars.map((at) => bendingStiffness(at.bar.profile) !== undefined)
   return {
     bar,
-    sagMm: (barIndex, yMm) => {
-      const at = arrangement.bars[barIndex]
-      return at ? sag(bar, at, yMm) : 0
-    },
+    sagMm: (barIndex, yMm) => (bends[barIndex] ? sag(bar, barIndex, yMm) : 0),
     evenness: once(() =>
       arrangement.racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses, rack, state) ?? [])),
     ),
