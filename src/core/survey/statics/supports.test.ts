@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { Matrix, solve } from 'ml-matrix'
 import { supportShares } from './supports'
 
 const loads = (kg: number, positions: number[], at: number) =>
@@ -52,5 +53,44 @@ describe('a rigid load on supports in a line', () => {
       ),
       { numRuns: 1000 },
     )
+  })
+
+  it('on springs of different stiffness equals a rigid body’s own two equations, solved by a matrix library', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: -3000, max: 3000 }), { minLength: 2, maxLength: 6 }),
+        fc.array(fc.double({ min: 0.2, max: 5, noNaN: true }), { minLength: 6, maxLength: 6 }),
+        fc.integer({ min: -4000, max: 4000 }),
+        (positions, all, at) => {
+          const k = positions.map((_, i) => all[i]!)
+          // Sink u and turn t: Σk(u + t·x) = 1 and Σk(u + t·x)·x = at, with x in metres.
+          const sum = (of: (x: number) => number) =>
+            positions.reduce((so, x, i) => so + k[i]! * of(x / 1000), 0)
+          const found = solve(
+            new Matrix([
+              [sum(() => 1), sum((x) => x)],
+              [sum((x) => x), sum((x) => x * x)],
+            ]),
+            Matrix.columnVector([1, at / 1000]),
+          )
+          supportShares(positions, at, k).forEach((share, i) => {
+            const theirs = k[i]! * (found.get(0, 0) + (found.get(1, 0) * positions[i]!) / 1000)
+            expect(Math.abs(share - theirs)).toBeLessThanOrEqual(1e-8 * Math.max(1, Math.abs(theirs)))
+          })
+        },
+      ),
+      { numRuns: 500 },
+    )
+  })
+
+  it('a bar twice as stiff between two others takes twice as much of what stands over it', () => {
+    const [front, middle, rear] = supportShares([0, 700, 1400], 700, [1, 2, 1])
+    expect(front).toBeCloseTo(0.25, 9)
+    expect(middle).toBeCloseTo(0.5, 9)
+    expect(rear).toBeCloseTo(0.25, 9)
+  })
+
+  it('two share by the lever rule, however stiff either is', () => {
+    expect(supportShares([0, 900], 350, [1, 7])[0]).toBeCloseTo(supportShares([0, 900], 350)[0]!, 12)
   })
 })
