@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
+import { barsRack, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { LOCAL_RULES } from '../../rules/local-rules'
 import { survey } from '../../survey/survey'
 import { judgePlan } from '../judge-plan'
 import { lines } from './lines'
+import { noseUp } from './nose-up'
 import { loadOverhang } from './load-overhang'
 import { supportSpan } from './support-span'
 import { run, sentences } from './findings.testing'
@@ -79,5 +80,27 @@ describe('span and lines', () => {
     const judged = judgePlan(boat(5000), { parts: [] })
     const [first] = judged.remedies(judged.review.findings.find(({ rule }) => rule === 'lines')!)
     expect(first?.command).toEqual({ do: 'setLines', placementId: 'Boat', lines: { bow: true, stern: true } })
+  })
+})
+
+describe('the nose of a long load', () => {
+  const boat = (kmH: number, bow: boolean) => {
+    const now = planOf(
+      vehicleWith(roofOf({ road: 500 })),
+      [barsRack({})],
+      [
+        [
+          thing('boat', 25, { shape: 'hull', lengthMm: 5000, widthMm: 600 }),
+          { xMm: 900, lines: { bow, stern: false } },
+        ],
+      ],
+    )
+    return { ...now, use: { ...now.use, roadKmH: kmH } }
+  }
+
+  it('wants a bow line once wind and a bump may lift it, and is content with one', () => {
+    expect(run(noseUp, boat(20, false))[0]?.severity).toBe('clear')
+    expect(run(noseUp, boat(130, false))[0]?.severity).toBe('mind')
+    expect(run(noseUp, boat(130, true))[0]?.severity).toBe('clear')
   })
 })
