@@ -1,15 +1,14 @@
 'use client'
 import dynamic from 'next/dynamic'
-import Link from 'next/link'
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/shell/settings-dialog'
 import { downloadPlan } from '@/ui/shell/open-file'
-import { useSettings } from '@/ui/shell/settings-store'
 import type { Plan } from '@/core/plan/plan'
 import type { DialogName } from './bench-actions'
 import { Findings, openFindings } from './findings'
 import { Header } from './header'
+import { JobGate } from './job-gate'
 import { JobTools } from './job-tools'
 import { judgedOf } from './judged'
 import { LoadPathTable } from './load-path'
@@ -190,65 +189,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   )
 }
 
-function Words({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <main className="mx-auto max-w-xl p-8">
-      <h1 className="mb-2 text-2xl">{title}</h1>
-      {children}
-      <p className="mt-4">
-        <Link href="/" className="plain">
-          All jobs
-        </Link>
-      </p>
-    </main>
-  )
-}
-
 /** One job on the bench, or why it is not. */
 export function Bench({ id }: { id: string }) {
-  const ready = useSettings((store) => store.ready)
-  const opened = usePlan((store) => store.opened)
-  const plan = usePlan((store) => store.plan)
-  const open = usePlan((store) => store.open)
-  useEffect(() => {
-    if (ready) void open(id)
-  }, [ready, open, id])
-  useEffect(() => {
-    const flush = () => {
-      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
-    }
-    document.addEventListener('visibilitychange', flush)
-    window.addEventListener('pagehide', flush)
-    return () => {
-      document.removeEventListener('visibilitychange', flush)
-      window.removeEventListener('pagehide', flush)
-    }
-  }, [])
-  if (!ready || opened.at === 'loading')
-    return (
-      <main className="p-8" aria-busy>
-        <p className="text-xl">Fetching the job from this browser.</p>
-      </main>
-    )
-  if (opened.at === 'missing')
-    return (
-      <Words title="This job is not in this browser">
-        <p>
-          It may have been deleted, or made in another browser. Open its file if you have one: drop it
-          anywhere on the page.
-        </p>
-      </Words>
-    )
-  if (opened.at === 'unreadable')
-    return (
-      <Words title="This job cannot be read any more">
-        <p className="mb-2">It is still stored as it was. What is wrong with it:</p>
-        <ul className="list-disc pl-5">
-          {opened.problems.slice(0, 8).map((problem) => (
-            <li key={problem.path}>{problem.text}</li>
-          ))}
-        </ul>
-      </Words>
-    )
-  return plan ? <OpenBench plan={plan} /> : null
+  return <JobGate id={id}>{(plan) => <OpenBench plan={plan} />}</JobGate>
 }

@@ -52,6 +52,9 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
         <Link className="plain" href={`/vehicle?job=${plan.id}`}>
           Vehicle
         </Link>
+        <Link className="plain" href={`/forces?job=${plan.id}`}>
+          Forces
+        </Link>
         <CopyJob plan={plan} />
         <Link className="plain" href={`/compare?a=${plan.id}`}>
           Compare with another

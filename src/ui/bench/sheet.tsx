@@ -8,7 +8,9 @@ import { formatQuantity } from '@/core/units/format'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
+import { WeightNotes } from '@/ui/drawing/weight-notes'
 import { useUnits } from '@/ui/shell/settings-store'
+import { useField } from './field-switch'
 import { Ghost } from './ghost'
 import { judgedOf } from './judged'
 import { usePlan, type Picked } from './plan-store'
@@ -51,6 +53,7 @@ export function Sheet({ survey, marks }: Props) {
   const { pick, drag, drop } = usePlan.getState()
   const size = useZoom((store) => store.size)
   const zoom = useZoom((store) => store.zoom)
+  const field = useField((store) => store.shown)
   const box = useRef<HTMLDivElement>(null)
   const svg = useRef<SVGSVGElement>(null)
   const cross = useRef<SVGPathElement>(null)
@@ -277,6 +280,7 @@ export function Sheet({ survey, marks }: Props) {
           ))}
           <path ref={cross} className="cross-hair" aria-hidden />
           <SheetNotes survey={survey} layout={layout} units={units} state={state} picked={marks.picked} />
+          <WeightNotes survey={survey} layout={layout} units={units} state={state} field={field} />
           <SpreadHandles
             survey={survey}
             layout={layout}

@@ -1,6 +1,7 @@
 'use client'
 import { Minus, Plus } from 'lucide-react'
 import type { Survey } from '@/core/survey/survey'
+import { FieldSwitch } from './field-switch'
 import type { Picked } from './plan-store'
 import { rackBox, useZoom } from './zoom-store'
 
@@ -14,7 +15,8 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
       ? survey.thingById.get(picked.id)?.box
       : survey.bars.find((at) => at.bar.id === picked?.id)?.box
   return (
-    <div role="group" aria-label="Zoom" className="zoom-buttons">
+    <div role="group" aria-label="What the drawing shows" className="zoom-buttons">
+      <FieldSwitch />
       <button type="button" className="plain" aria-pressed={!zoomed} onClick={whole}>
         Vehicle
       </button>

@@ -1,0 +1,32 @@
+'use client'
+import { create } from 'zustand'
+
+interface FieldStore {
+  /** Whether the plan view shows what each spot would still take. */
+  readonly shown: boolean
+  toggle(): void
+}
+
+export const useField = create<FieldStore>((set, get) => ({
+  shown: false,
+  toggle() {
+    set({ shown: !get().shown })
+  },
+}))
+
+/** The switch for what each spot of the bars and decks still takes. */
+export function FieldSwitch() {
+  const shown = useField((store) => store.shown)
+  return (
+    <button
+      type="button"
+      className="plain"
+      aria-pressed={shown}
+      onClick={() => {
+        useField.getState().toggle()
+      }}
+    >
+      Next kilo
+    </button>
+  )
+}

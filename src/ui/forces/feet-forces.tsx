@@ -1,0 +1,183 @@
+'use client'
+import { useState } from 'react'
+import {
+  Bar,
+  BarChart,
+  CartesianGrid,
+  Legend,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts'
+import { STATES, type State } from '@/core/plan/scalars'
+import { STATE_WORD } from '@/core/review/finding'
+import { motionCases } from '@/core/survey/motion/cases'
+import type { RackAt } from '@/core/survey/arrangement'
+import type { Survey } from '@/core/survey/survey'
+import { Choice } from '@/ui/quantity/choice'
+import { Quantity } from '@/ui/quantity/quantity'
+import { useUnits } from '@/ui/shell/settings-store'
+import { AXIS, axisUnit, INK, LIMIT, SECOND } from './chart-look'
+import { Behind, Panel } from './panel'
+
+interface FootRow {
+  readonly corner: string
+  readonly restKg: number
+  readonly kg: number
+  readonly leastKg: number | undefined
+  readonly mostKg: number | undefined
+}
+
+/** The least figure for each foot of a rack in a state: its own, or its even share of the set's. */
+function footLimit(
+  { loadPath }: Survey,
+  rack: RackAt,
+  state: State,
+): { kg: number; words: string } | undefined {
+  return loadPath.cells
+    .filter(
+      ({ layer, state: of }) =>
+        of === state &&
+        layer.rackIds.includes(rack.rack.id) &&
+        (layer.role === 'feet' || layer.role === 'legs' || layer.role === 'fitKit'),
+    )
+    .flatMap(({ layer, inForce }) =>
+      inForce.map(({ limitKg, per }) =>
+        per === 'each'
+          ? { kg: limitKg, words: `${layer.name}, each` }
+          : { kg: limitKg / Math.max(1, layer.units.length), words: `${layer.name}, even share of the set` },
+      ),
+    )
+    .reduce<{ kg: number; words: string } | undefined>(
+      (least, each) => (least && least.kg <= each.kg ? least : each),
+      undefined,
+    )
+}
+
+function rowsOf(survey: Survey, rack: RackAt, load: string): FootRow[] {
+  return rack.feet.map((foot) => {
+    const loads = survey.footLoads[foot.index]?.loadKg
+    const state = STATES.find((each) => each === load)
+    const moving = survey.motion
+      .feet()
+      .find(({ footIndex, cases }) => footIndex === foot.index && cases.some((each) => each.case.id === load))
+    const range = survey.motion
+      .feet()
+      .filter(({ footIndex, state: of }) => footIndex === foot.index && of === (state ?? moving?.state))
+    const least = range[0]?.least.kg
+    const most = range[0]?.most.kg
+    return {
+      corner: foot.corner,
+      restKg: moving?.restKg ?? (state ? (loads?.[state] ?? 0) : 0),
+      kg: moving?.cases.find((each) => each.case.id === load)?.kg ?? (state ? (loads?.[state] ?? 0) : 0),
+      leastKg: least,
+      mostKg: most,
+    }
+  })
+}
+
+/** One rack's feet as bars, the limit drawn in. */
+function RackFeet({
+  survey,
+  rack,
+  load,
+  state,
+}: {
+  survey: Survey
+  rack: RackAt
+  load: string
+  state: State
+}) {
+  const units = useUnits()
+  const { symbol, of } = axisUnit('mass', units)
+  const rows = rowsOf(survey, rack, load)
+  const limit = footLimit(survey, rack, state)
+  const moving = load !== state
+  const data = rows.map(({ corner, restKg, kg }) => ({ corner, rest: of(restKg), now: of(kg) }))
+  const top = Math.max(limit?.kg ?? 0, ...rows.flatMap(({ kg, restKg }) => [kg, restKg]))
+  const bottom = Math.min(0, ...rows.map(({ kg }) => kg))
+  return (
+    <figure>
+      <figcaption className="font-semibold">
+        {rack.rack.name}
+        {limit && (
+          <span className="text-ink2 font-normal">
+            {' '}
+            · line: <Quantity dimension="mass" value={limit.kg} /> ({limit.words.toLowerCase()})
+          </span>
+        )}
+      </figcaption>
+      <div aria-hidden>
+        <ResponsiveContainer width="100%" height={190}>
+          <BarChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+            <CartesianGrid vertical={false} stroke="var(--hair)" />
+            <XAxis dataKey="corner" {...AXIS} />
+            <YAxis
+              {...AXIS}
+              width={46}
+              unit={` ${symbol}`}
+              domain={[Math.floor(of(bottom) * 1.1), Math.ceil(of(top) * 1.1)]}
+            />
+            <ReferenceLine y={0} stroke={INK} />
+            {moving && <Bar dataKey="rest" name="at rest" fill={SECOND} isAnimationActive={false} />}
+            <Bar
+              dataKey="now"
+              name={moving ? 'in this case' : 'at rest'}
+              fill={INK}
+              isAnimationActive={false}
+            />
+            {moving && <Legend wrapperStyle={{ fontSize: 13 }} />}
+            {limit && <ReferenceLine y={of(limit.kg)} stroke={LIMIT} strokeWidth={2} strokeDasharray="7 4" />}
+          </BarChart>
+        </ResponsiveContainer>
+      </div>
+      <Behind
+        title={`${rack.rack.name}: feet in figures`}
+        head={['Foot', 'At rest', 'In this case', 'Least of all cases', 'Most of all cases']}
+        rows={rows.map(({ corner, restKg, kg, leastKg, mostKg }) => [
+          corner,
+          <Quantity key="rest" dimension="mass" value={restKg} />,
+          <span key="now" className={kg < -0.05 ? 'text-stopline font-semibold' : ''}>
+            <Quantity dimension="mass" value={kg} />
+            {kg < -0.05 ? ', lifts' : ''}
+          </span>,
+          leastKg === undefined ? 'parked' : <Quantity key="least" dimension="mass" value={leastKg} />,
+          mostKg === undefined ? 'parked' : <Quantity key="most" dimension="mass" value={mostKg} />,
+        ])}
+      />
+    </figure>
+  )
+}
+
+/** What each foot bears, at rest or in one case of motion. */
+export function FeetForces({ survey }: { survey: Survey }) {
+  const [load, setLoad] = useState('road')
+  const cases = motionCases(survey.plan.use)
+  const state = STATES.find((each) => each === load) ?? cases.find(({ id }) => id === load)?.state ?? 'road'
+  const racks = survey.racks.filter(({ feet }) => feet.length > 0)
+  return (
+    <Panel
+      title="What each foot bears"
+      note="The load alone, guesses with the house margin. Cases of motion: accelerations of 49 CFR 393.102, the plan's own slopes. Advice on securing; no figure is changed by it."
+    >
+      <div className="max-w-80">
+        <Choice
+          label="Case"
+          value={load}
+          options={[
+            ...STATES.map((each) => [each, `At rest, ${STATE_WORD[each].toLowerCase()}`] as const),
+            ...cases.map(
+              ({ id, name, state: of }) => [id, `${name}, ${STATE_WORD[of].toLowerCase()}`] as const,
+            ),
+          ]}
+          onChange={setLoad}
+        />
+      </div>
+      {racks.map((rack) => (
+        <RackFeet key={rack.rack.id} survey={survey} rack={rack} load={load} state={state} />
+      ))}
+      {racks.length === 0 && <p>No rack on this vehicle stands on feet.</p>}
+    </Panel>
+  )
+}

@@ -1,0 +1,60 @@
+'use client'
+import Link from 'next/link'
+import { useMemo } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { cautionsFor } from '@/core/review/cautions'
+import { JobGate } from '@/ui/bench/job-gate'
+import { judgedOf } from '@/ui/bench/judged'
+import { Mark } from '@/ui/shell/mark'
+import { BarForces } from './bar-forces'
+import { ChancePanel } from './chance-panel'
+import { EvennessList } from './evenness-list'
+import { FeetForces } from './feet-forces'
+import { LiftingList } from './lifting-list'
+import { SecuringList } from './securing-list'
+import { StandingForces } from './standing-forces'
+import { WindForces } from './wind-forces'
+
+function Forces({ plan }: { plan: Plan }) {
+  const { survey } = judgedOf(plan)
+  const cautions = useMemo(() => cautionsFor(survey), [survey])
+  return (
+    <div>
+      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
+        <Mark />
+        <div className="min-w-0">
+          <h1 className="truncate text-[17px] leading-tight">Forces: {plan.job.name}</h1>
+          <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
+        </div>
+        <Link href={`/bench?job=${plan.id}`} className="plain ml-auto">
+          Back to the bench
+        </Link>
+      </header>
+      <main className="mx-auto grid max-w-[1400px] gap-x-8 px-4 pb-8 lg:grid-cols-2">
+        <FeetForces survey={survey} />
+        <BarForces survey={survey} />
+        <ChancePanel survey={survey} />
+        <EvennessList survey={survey} />
+        <StandingForces survey={survey} />
+        <SecuringList survey={survey} />
+        <LiftingList survey={survey} />
+        <WindForces survey={survey} />
+        <section aria-labelledby="forces-cautions" className="forces-panel">
+          <h2 id="forces-cautions" className="text-[17px]">
+            Cautions
+          </h2>
+          <ul className="list-disc pl-5">
+            {cautions.map((caution) => (
+              <li key={caution}>{caution}</li>
+            ))}
+          </ul>
+        </section>
+      </main>
+    </div>
+  )
+}
+
+/** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
+export function ForcesScreen({ id }: { id: string }) {
+  return <JobGate id={id}>{(plan) => <Forces plan={plan} />}</JobGate>
+}

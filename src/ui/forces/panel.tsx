@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react'
+
+/** One question of the screen: a title, what it shows, and the table behind the picture. */
+export function Panel({
+  title,
+  note,
+  children,
+  wide = false,
+}: {
+  title: string
+  note?: string
+  children: ReactNode
+  wide?: boolean
+}) {
+  const id = `forces-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
+  return (
+    <section aria-labelledby={id} className={`forces-panel ${wide ? 'lg:col-span-2' : ''}`}>
+      <h2 id={id} className="text-[17px]">
+        {title}
+      </h2>
+      {note !== undefined && <p className="field-note mb-1">{note}</p>}
+      {children}
+    </section>
+  )
+}
+
+/** The numbers of a picture, for whoever would rather read them. */
+export function Behind({
+  title,
+  head,
+  rows,
+  open = false,
+}: {
+  title: string
+  head: readonly string[]
+  rows: readonly (readonly ReactNode[])[]
+  open?: boolean
+}) {
+  return (
+    <details className="mt-1" open={open}>
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{title}</summary>
+      <div className="overflow-x-auto" role="region" aria-label={title} tabIndex={0}>
+        <table className="forces-table">
+          <thead>
+            <tr>
+              {head.map((each) => (
+                <th key={each} scope="col">
+                  {each}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <tr key={i}>
+                {row.map((cell, j) =>
+                  j === 0 ? (
+                    <th key={j} scope="row">
+                      {cell}
+                    </th>
+                  ) : (
+                    <td key={j}>{cell}</td>
+                  ),
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  )
+}
