@@ -1,16 +1,21 @@
 'use client'
-import type { Fitting } from '@/core/plan/placement'
+import type { Fitting, Straps } from '@/core/plan/placement'
 import type { ThingAt } from '@/core/survey/arrangement'
 import { isLong } from '@/core/survey/fit/long-load'
+import { isLoose } from '@/core/survey/motion/securing'
+import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
-import { usePlan } from './plan-store'
+import { QuantityField } from '@/ui/quantity/quantity-field'
+import { refused, usePlan } from './plan-store'
 
 const NO_LINES = { bow: false, stern: false }
+const NO_STRAPS: Straps = { count: 0 }
+const STRAP_COUNTS = Array.from({ length: 11 }, (_, i) => [String(i), String(i)] as const)
 
 /** What holds the picked thing besides what came with it, and the lines of a long load. */
 export function HeldBy({ thing }: { thing: ThingAt }) {
   const { run } = usePlan.getState()
-  const { id: placementId, fitting, lines = NO_LINES } = thing.placement
+  const { id: placementId, fitting, lines = NO_LINES, straps = NO_STRAPS } = thing.placement
   const without = (key: keyof Fitting) => {
     const { [key]: _, ...rest } = fitting ?? {}
     run({ do: 'setFitting', placementId, fitting: rest })
@@ -36,6 +41,32 @@ export function HeldBy({ thing }: { thing: ThingAt }) {
         <button type="button" className="plain" onClick={() => without('hole')}>
           Hole {fitting.hole + 1}: use the first
         </button>
+      )}
+      {isLoose(thing) && (
+        <fieldset className="flex items-end gap-2">
+          <legend className="field-label">Straps over it</legend>
+          <div className="w-16">
+            <Choice
+              label="How many"
+              value={String(straps.count)}
+              options={STRAP_COUNTS}
+              onChange={(count) =>
+                run({ do: 'setStraps', placementId, straps: { ...straps, count: Number(count) } })
+              }
+            />
+          </div>
+          <div className="w-28">
+            <QuantityField
+              compact
+              label="Each, by its label"
+              dimension="mass"
+              value={straps.eachKg}
+              onValue={(eachKg) =>
+                refused(run({ do: 'setStraps', placementId, straps: { ...straps, eachKg } }))
+              }
+            />
+          </div>
+        </fieldset>
       )}
       {isLong(thing) && (
         <fieldset className="flex items-end gap-3">

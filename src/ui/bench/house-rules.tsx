@@ -1,9 +1,10 @@
 'use client'
 import type { Plan } from '@/core/plan/plan'
-import type { HouseRules } from '@/core/rules/house'
+import { USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/rules/house'
 import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { formatNumber } from '@/core/units/format'
 import { Choice } from '@/ui/quantity/choice'
+import { NumberField } from '@/ui/quantity/number-field'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -39,6 +40,12 @@ const GAPS = [
   ['between', 'Gap between things'],
   ['hatch', 'Gap to a hatch as it opens'],
   ['sunroof', 'Gap to a sunroof as it moves'],
+] as const
+
+const STRAPS = [
+  ['pullN', 'Pull in each strap as the shop tightens it, N', 1, 20_000],
+  ['friction', 'Friction under a strapped load, 0.3 say', 0.01, 1.5],
+  ['angleDeg', 'Angle of the strap to the deck, degrees', 5, 90],
 ] as const
 
 /** The schools this job is judged by: the shop's own until a job says otherwise. */
@@ -95,6 +102,32 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
                   : { school: 'margin', percent: Number(choice) },
             })
           }
+        />
+        <NumberField
+          label="How far off a guess may be, percent, 19 times out of 20"
+          value={rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD}
+          from={0}
+          to={100}
+          onValue={(guessSpreadPercent) => set({ guessSpreadPercent })}
+        />
+        {STRAPS.map(([key, label, from, to]) => (
+          <NumberField
+            key={key}
+            label={label}
+            value={(rules.straps ?? USUAL_STRAPS)[key]}
+            from={from}
+            to={to}
+            onValue={(value) => set({ straps: { ...(rules.straps ?? USUAL_STRAPS), [key]: value } })}
+          />
+        ))}
+        <Choice
+          label="A foot over its even share of the set's figure"
+          value={rules.uneven}
+          options={[
+            ['evenShare', 'Mind it'],
+            ['totalOnly', 'Look at the total only'],
+          ]}
+          onChange={(uneven) => set({ uneven })}
         />
         {GAPS.map(([gap, label]) => (
           <QuantityField

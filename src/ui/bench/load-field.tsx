@@ -41,6 +41,27 @@ function withBasis(load: Load, basis: Basis): Load {
   }
 }
 
+const LIES = [
+  ['xMm', 'lie rearward'],
+  ['yMm', 'lie to the right'],
+] as const
+
+/** Where on the floor people lie, from the tent's own middle. */
+function Lies({ load, set }: { load: Load; set: (next: Load) => string | undefined }) {
+  const at = load.atMm ?? { xMm: 0, yMm: 0 }
+  return LIES.map(([axis, words]) => (
+    <div key={axis} className="w-28">
+      <QuantityField
+        compact
+        label={words}
+        dimension="length"
+        value={load.atMm?.[axis]}
+        onValue={(mm) => set({ ...load, atMm: { ...at, [axis]: mm } })}
+      />
+    </div>
+  ))
+}
+
 /** One load of a thing, to be changed in place: how much, how that is known, or out with it. */
 export function LoadField({ placementId, load }: { placementId: string; load: Load }) {
   const { run } = usePlan.getState()
@@ -80,6 +101,7 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
           />
         </div>
       )}
+      {people && <Lies load={load} set={set} />}
       <button
         type="button"
         className="plain px-2"

@@ -1,15 +1,6 @@
 'use client'
 import { useMemo, useState } from 'react'
-import {
-  Bar,
-  BarChart,
-  CartesianGrid,
-  Cell,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts'
+import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import type { Plan } from '@/core/plan/plan'
 import { STATE_WORD } from '@/core/review/finding'
 import {
@@ -28,7 +19,7 @@ import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { useUnits } from '@/ui/shell/settings-store'
-import { AXIS, axisUnit, INK, LIMIT } from './chart-look'
+import { AXIS, massAxis, INK, LIMIT } from './chart-look'
 import { Behind, Panel } from './panel'
 import { useChance } from './use-chance'
 
@@ -36,13 +27,13 @@ import { useChance } from './use-chance'
 export function chanceWords(chance: number): string {
   if (chance <= 0) return 'never in all draws'
   if (chance >= 1) return 'in every draw'
-  return `${formatNumber(chance * 100, chance < 0.1 ? 1 : 0)} %`
+  return `${formatNumber(chance * 100, chance < 0.1 || chance > 0.9 ? 1 : 0)} %`
 }
 
 /** How a limit's margin spreads, with the limit at nothing left. */
 function Distribution({ found }: { found: LimitChance }) {
   const units = useUnits()
-  const { symbol, of } = axisUnit('mass', units)
+  const { symbol, of } = massAxis(units)
   const { limit, bins, chance, margins } = found
   const data = bins.map(({ fromKg, toKg, count }) => ({
     at: of((fromKg + toKg) / 2),
@@ -78,11 +69,7 @@ function Distribution({ found }: { found: LimitChance }) {
             }}
           />
           <YAxis {...AXIS} width={52} />
-          <Bar dataKey="count" isAnimationActive={false}>
-            {data.map(({ at, over }) => (
-              <Cell key={at} fill={over ? LIMIT : INK} />
-            ))}
-          </Bar>
+          <Bar dataKey="count" isAnimationActive={false} />
           <ReferenceLine x={0} stroke={LIMIT} strokeWidth={2} strokeDasharray="7 4" />
         </BarChart>
       </ResponsiveContainer>
@@ -134,7 +121,6 @@ export function ChancePanel({ survey }: { survey: Survey }) {
   const name = ({ limit }: LimitChance) => `${limit.name}, ${STATE_WORD[limit.state].toLowerCase()}`
   return (
     <Panel
-      wide
       title="Chance of exceeding a limit"
       note={`${formatNumber(DRAWS)} draws of every mass that nobody weighed, as normal deviations; a stated spread holds 19 times out of 20. Plain masses, without the house margin. Not a verdict: the verdict is the bench's.`}
     >

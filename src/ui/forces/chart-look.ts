@@ -1,15 +1,10 @@
-import { unitOf, type Dimension } from '@/core/units/dimension'
+import { unitOf } from '@/core/units/dimension'
 import type { UnitChoice } from '@/core/units/format'
 
 /** A chart has one axis, so where a person sees both systems it is drawn in metric. */
-export function axisUnit(
-  dimension: Dimension,
-  units: UnitChoice,
-): { symbol: string; of: (value: number) => number } {
-  const us = units.show === 'us'
-  const symbol = { mass: us ? 'lb' : 'kg', angle: '°', force: us ? 'lbf' : 'N' }[dimension as 'mass'] ?? 'kg'
-  const unit = unitOf(dimension, symbol)
-  return { symbol, of: (value) => Math.round((value / unit.factor) * 10) / 10 }
+export function massAxis({ show }: UnitChoice): { symbol: string; of: (kg: number) => number } {
+  const { symbol, factor } = unitOf('mass', show === 'us' ? 'lb' : 'kg')
+  return { symbol, of: (kg) => Math.round((kg / factor) * 10) / 10 }
 }
 
 export const AXIS = {

@@ -18,7 +18,7 @@ import type { Survey } from '@/core/survey/survey'
 import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { useUnits } from '@/ui/shell/settings-store'
-import { AXIS, axisUnit, INK, LIMIT, SECOND } from './chart-look'
+import { AXIS, massAxis, INK, LIMIT, SECOND } from './chart-look'
 import { Behind, Panel } from './panel'
 
 interface FootRow {
@@ -90,7 +90,7 @@ function RackFeet({
   state: State
 }) {
   const units = useUnits()
-  const { symbol, of } = axisUnit('mass', units)
+  const { symbol, of } = massAxis(units)
   const rows = rowsOf(survey, rack, load)
   const limit = footLimit(survey, rack, state)
   const moving = load !== state

@@ -30,25 +30,35 @@ function Forces({ plan }: { plan: Plan }) {
           Back to the bench
         </Link>
       </header>
-      <main className="mx-auto grid max-w-[1400px] gap-x-8 px-4 pb-8 lg:grid-cols-2">
-        <FeetForces survey={survey} />
-        <BarForces survey={survey} />
+      <main className="mx-auto max-w-[1400px] px-4 pb-8">
+        <div className="grid gap-x-8 lg:grid-cols-2">
+          <div className="min-w-0">
+            <FeetForces survey={survey} />
+            <EvennessList survey={survey} />
+          </div>
+          <BarForces survey={survey} />
+        </div>
         <ChancePanel survey={survey} />
-        <EvennessList survey={survey} />
-        <StandingForces survey={survey} />
-        <SecuringList survey={survey} />
-        <LiftingList survey={survey} />
-        <WindForces survey={survey} />
-        <section aria-labelledby="forces-cautions" className="forces-panel">
-          <h2 id="forces-cautions" className="text-[17px]">
-            Cautions
-          </h2>
-          <ul className="list-disc pl-5">
-            {cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-        </section>
+        <div className="grid gap-x-8 lg:grid-cols-2">
+          <div className="min-w-0">
+            <StandingForces survey={survey} />
+            <WindForces survey={survey} />
+          </div>
+          <div className="min-w-0">
+            <SecuringList survey={survey} />
+            <LiftingList survey={survey} />
+            <section aria-labelledby="forces-cautions" className="forces-panel">
+              <h2 id="forces-cautions" className="text-[17px]">
+                Cautions
+              </h2>
+              <ul className="list-disc pl-5">
+                {cautions.map((caution) => (
+                  <li key={caution}>{caution}</li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </div>
       </main>
     </div>
   )

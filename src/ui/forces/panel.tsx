@@ -1,20 +1,10 @@
 import type { ReactNode } from 'react'
 
 /** One question of the screen: a title, what it shows, and the table behind the picture. */
-export function Panel({
-  title,
-  note,
-  children,
-  wide = false,
-}: {
-  title: string
-  note?: string
-  children: ReactNode
-  wide?: boolean
-}) {
+export function Panel({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
   const id = `forces-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
-    <section aria-labelledby={id} className={`forces-panel ${wide ? 'lg:col-span-2' : ''}`}>
+    <section aria-labelledby={id} className="forces-panel">
       <h2 id={id} className="text-[17px]">
         {title}
       </h2>
