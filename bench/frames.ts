@@ -6,6 +6,14 @@ import { ratio, type Ratio } from './ratio'
 const FRAME_MS = 16.7
 const LONG_TASK_MS = 50
 
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-sync',
+]
+
 interface Watch {
   readonly frames: number[]
   readonly tasks: number[]
@@ -25,18 +33,37 @@ const WATCH = `
   }).observe({ type: 'longtask' })
 `
 
+const percentile95 = (frames: readonly number[]) =>
+  frames.toSorted((a, b) => a - b)[Math.floor(frames.length * 0.95)] ?? Number.NaN
+
+/** Draws the chances of a plan in their worker while the page is scrolled: the frames of the meantime. */
+export async function chanceRatio(address: string, executablePath: string): Promise<Ratio> {
+  const browser = await chromium.launch({ executablePath, args: ARGS })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(address)
+    const again = page.getByRole('button', { name: 'Draw again' })
+    await again.waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(1500)
+    await again.click()
+    await page.getByRole('progressbar', { name: 'Draws done' }).waitFor()
+    await page.evaluate(WATCH)
+    for (let i = 0; !(await again.isVisible()) && i < 400; i += 1)
+      await page.mouse.wheel(0, i % 2 === 0 ? 40 : -40)
+    const { frames } = await page.evaluate<Watch>('watch')
+    return ratio(
+      `95th percentile of ${frames.length} frames while 20 000 draws run in their worker, against ${FRAME_MS} ms`,
+      percentile95(frames) / FRAME_MS,
+      1.02,
+    )
+  } finally {
+    await browser.close()
+  }
+}
+
 /** Drags one of 40 things about the bench in a real browser: the frames it took, and the longest task. */
 export async function dragRatios(address: string, executablePath: string): Promise<Ratio[]> {
-  const browser = await chromium.launch({
-    executablePath,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-sync',
-    ],
-  })
+  const browser = await chromium.launch({ executablePath, args: ARGS })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(address)
@@ -65,8 +92,7 @@ export async function dragRatios(address: string, executablePath: string): Promi
     }
     const { frames, tasks } = await page.evaluate<Watch>('watch')
     await page.mouse.up()
-    const sorted = frames.toSorted((a, b) => a - b)
-    const p95 = sorted[Math.floor(sorted.length * 0.95)] ?? Number.NaN
+    const p95 = percentile95(frames)
     return [
       ratio(
         `95th percentile of ${frames.length} frames while dragging with 40 things, against ${FRAME_MS} ms`,

@@ -10,7 +10,7 @@ import {
 } from '../scripts/project.mjs'
 import { coreRatios } from './core'
 import { firstLoadRatio } from './first-load'
-import { dragRatios } from './frames'
+import { chanceRatio, dragRatios } from './frames'
 import type { Ratio } from './ratio'
 
 /** Prints what the speed of Ypsos is, each as a ratio of two figures of this one run. */
@@ -34,6 +34,7 @@ try {
   if (!(await answers(here, ours)) || !(await answers(there, empty)))
     throw new Error('a server did not start')
   results.push(print(await firstLoadRatio(`${here}/bench?job=demo-boat-and-box`, there)))
+  results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
 } finally {
   ours.kill()

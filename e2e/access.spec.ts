@@ -18,6 +18,7 @@ for (const theme of ['light', 'dark'] as const)
       ['stock', '/stock'],
       ['compare', '/compare?a=demo-boat-and-box&b=demo-three'],
       ['why', '/why'],
+      ['forces', '/forces?job=demo-ladder'],
     ] as const)
       test(`${name}: no automated accessibility violation`, async ({ page }) => {
         await page.goto(path)

@@ -14,7 +14,7 @@ export const test = base.extend<{ watched: undefined }>({
       page.on('pageerror', (error) => faults.push(`threw ${error.message}`))
       page.on('console', (message) => {
         if (message.type() === 'error' || /content security policy/i.test(message.text()))
-          faults.push(`said ${message.text()}`)
+          faults.push(`said ${message.text()} at ${message.location().url}`)
       })
       await page.addInitScript(() => {
         document.addEventListener('securitypolicyviolation', (event) => {

@@ -113,5 +113,5 @@ test("a thing's own sheet can be changed from the bench", async ({ page }) => {
   await expect(page.getByLabel('Length, along the vehicle')).toHaveValue(/5\s?200 mm/)
   await page.getByLabel('Its own weight').fill('17 kg')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await expect(stateButton(page, 'Road')).toContainText('Clear, 0.6 kg left')
+  await expect(stateButton(page, 'Road')).toContainText('Mind, 0.6 kg left')
 })

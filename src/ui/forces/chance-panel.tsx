@@ -52,7 +52,12 @@ function Distribution({ found }: { found: LimitChance }) {
   return (
     <figure role="img" aria-label={spoken}>
       <ResponsiveContainer width="100%" height={190}>
-        <BarChart data={data} margin={{ top: 8, right: 16, bottom: 16, left: 0 }} barCategoryGap={1}>
+        <BarChart
+          accessibilityLayer={false}
+          data={data}
+          margin={{ top: 8, right: 16, bottom: 16, left: 0 }}
+          barCategoryGap={1}
+        >
           <CartesianGrid vertical={false} stroke="var(--hair)" />
           <XAxis
             type="number"
@@ -154,13 +159,18 @@ export function ChancePanel({ survey }: { survey: Survey }) {
       {found && shown && (
         <div className="grid gap-4 lg:grid-cols-2">
           <div>
-            <div className="max-w-96">
-              <Choice
-                label="Limit"
-                value={shown.limit.id}
-                options={found.limits.map((each) => [each.limit.id, name(each)] as const)}
-                onChange={setChosen}
-              />
+            <div className="flex max-w-[34rem] items-end gap-2">
+              <div className="min-w-0 flex-1">
+                <Choice
+                  label="Limit"
+                  value={shown.limit.id}
+                  options={found.limits.map((each) => [each.limit.id, name(each)] as const)}
+                  onChange={setChosen}
+                />
+              </div>
+              <button type="button" className="plain" onClick={again}>
+                Draw again
+              </button>
             </div>
             <p className="mt-1 text-[17px]" role="status">
               {name(shown)}: exceeded <strong data-testid="chance">{chanceWords(shown.chance)}</strong>

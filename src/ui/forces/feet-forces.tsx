@@ -110,7 +110,7 @@ function RackFeet({
       </figcaption>
       <div aria-hidden>
         <ResponsiveContainer width="100%" height={190}>
-          <BarChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+          <BarChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
             <CartesianGrid vertical={false} stroke="var(--hair)" />
             <XAxis dataKey="corner" {...AXIS} />
             <YAxis

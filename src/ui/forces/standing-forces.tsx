@@ -24,6 +24,7 @@ export function StandingForces({ survey }: { survey: Survey }) {
       <div aria-hidden>
         <ResponsiveContainer width="100%" height={150}>
           <BarChart
+            accessibilityLayer={false}
             layout="vertical"
             data={stands.map(([name, { slopeDeg }]) => ({ name, slope: Math.round(slopeDeg * 10) / 10 }))}
             margin={{ top: 4, right: 16, bottom: 0, left: 0 }}

@@ -68,6 +68,12 @@ describe('standard cases', () => {
     expect(beam.lowest().value).toBeCloseTo(130_208_333.33, 0)
   })
 
+  it('comes down most in the middle of an even load that runs past both feet, level just there', () => {
+    const beam = beamOf([-600, 600], [even(-660, 660, 0.01), even(-550, 550, 0.02)], span(-660, 660))
+    expect(beam.lowest().atMm).toBeCloseTo(0, 3)
+    expect(beam.lowest().value).toBeCloseTo(beam.deflectionAt(0), 3)
+  })
+
   it('triangular load: wL/6 and wL/3, wL²/(9√3) at L/√3', () => {
     const load: BeamLoad = { kind: 'line', fromMm: 0, toMm: L, fromPerMm: 0, toPerMm: 0.03 }
     const beam = beamOf([0, L], [load], span(0, L))

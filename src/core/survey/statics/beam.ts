@@ -322,6 +322,8 @@ function lowestOf(stretches: readonly Stretch[], tilt: number, straight: number)
         }
         look(stretch, low)
       }
+      // Level just here: no change of sign is seen on either side.
+      look(stretch, to)
       low = to
       before = after
     }
