@@ -24,6 +24,22 @@ export function run(command, args, environment = {}) {
   })
 }
 
+/** Runs a command beside others: its output is shown whole once it has ended, so that nothing is mixed up. */
+export function runApart(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: ENVIRONMENT })
+    const output = []
+    child.stdout.on('data', (chunk) => output.push(chunk))
+    child.stderr.on('data', (chunk) => output.push(chunk))
+    const end = (code) => {
+      process.stdout.write(Buffer.concat(output))
+      resolve(code)
+    }
+    child.on('error', () => end(127))
+    child.on('close', (code) => end(code ?? 1))
+  })
+}
+
 /** A process that goes on, such as a server. */
 export function start(args, environment = {}, stdio = 'inherit') {
   return spawn(process.execPath, args, { cwd: ROOT, stdio, env: { ...ENVIRONMENT, ...environment } })

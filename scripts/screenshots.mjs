@@ -52,6 +52,27 @@ const VIEWS = [
   { name: 'stock', path: '/stock' },
   { name: 'compare', path: '/compare?a=demo-boat-and-box&b=demo-three', seed: '/' },
   { name: 'why', path: '/why' },
+  {
+    name: 'forces',
+    path: '/forces?job=demo-frame',
+    act: (page) => page.getByLabel('Case').selectOption('Braking, road'),
+  },
+  {
+    name: 'chance',
+    path: '/forces?job=demo-ladder',
+    act: (page) =>
+      page.getByRole('heading', { name: 'Chance of exceeding a limit' }).evaluate((heading) => {
+        heading.scrollIntoView()
+      }),
+  },
+  {
+    name: 'next-kilo',
+    path: '/bench?job=demo-ridge-road',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Next kilo' }).click()
+      await page.getByRole('button', { name: 'Rack', exact: true }).click()
+    },
+  },
   { name: 'start', path: '/new?vehicle=pickup' },
   { name: 'vehicle-form', path: '/vehicle' },
   {

@@ -145,7 +145,7 @@ function KiloField({ survey, layout, units, state }: Props) {
                 className="kilo"
                 style={{ fillOpacity: most > 0 ? 0.06 + 0.3 * (1 - kg / most) : 0.36 }}
               />
-              {right - left > 26 && (
+              {right - left > 18 && (
                 <SheetText
                   x={x}
                   y={y + 4}

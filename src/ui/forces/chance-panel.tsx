@@ -19,7 +19,7 @@ import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { useUnits } from '@/ui/shell/settings-store'
-import { AXIS, massAxis, INK, LIMIT } from './chart-look'
+import { AXIS, INK, LIMIT, massAxis } from './chart-look'
 import { Behind, Panel } from './panel'
 import { useChance } from './use-chance'
 
@@ -38,7 +38,7 @@ function Distribution({ found }: { found: LimitChance }) {
   const data = bins.map(({ fromKg, toKg, count }) => ({
     at: of((fromKg + toKg) / 2),
     count,
-    over: toKg <= 0,
+    fill: toKg <= 0 ? LIMIT : INK,
   }))
   const [first, last] = [bins[0]?.fromKg ?? 0, bins.at(-1)?.toKg ?? 0]
   const spoken = `${limit.name}, ${STATE_WORD[limit.state].toLowerCase()}: exceeded ${chanceWords(chance)}; nine of ten draws leave between ${formatQuantity('mass', margins.p05, units)} and ${formatQuantity('mass', margins.p95, units)}`

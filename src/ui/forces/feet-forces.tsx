@@ -18,7 +18,7 @@ import type { Survey } from '@/core/survey/survey'
 import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { useUnits } from '@/ui/shell/settings-store'
-import { AXIS, massAxis, INK, LIMIT, SECOND } from './chart-look'
+import { AXIS, INK, LIMIT, massAxis, roundTicks, SECOND } from './chart-look'
 import { Behind, Panel } from './panel'
 
 interface FootRow {
@@ -96,7 +96,7 @@ function RackFeet({
   const moving = load !== state
   const data = rows.map(({ corner, restKg, kg }) => ({ corner, rest: of(restKg), now: of(kg) }))
   const top = Math.max(limit?.kg ?? 0, ...rows.flatMap(({ kg, restKg }) => [kg, restKg]))
-  const bottom = Math.min(0, ...rows.map(({ kg }) => kg))
+  const ticks = roundTicks(of(Math.min(0, ...rows.map(({ kg }) => kg))), of(top))
   return (
     <figure>
       <figcaption className="font-semibold">
@@ -115,9 +115,10 @@ function RackFeet({
             <XAxis dataKey="corner" {...AXIS} />
             <YAxis
               {...AXIS}
-              width={46}
+              width={52}
               unit={` ${symbol}`}
-              domain={[Math.floor(of(bottom) * 1.1), Math.ceil(of(top) * 1.1)]}
+              ticks={ticks}
+              domain={[ticks[0] ?? 0, ticks.at(-1) ?? 1]}
             />
             <ReferenceLine y={0} stroke={INK} />
             {moving && <Bar dataKey="rest" name="at rest" fill={SECOND} isAnimationActive={false} />}

@@ -19,8 +19,6 @@ export const MATERIAL_CHOICES: readonly (readonly [SectionDraft['material'], str
   ['steel', 'Steel, 210 GPa'],
 ]
 
-export const NO_SECTION: SectionDraft = { wall: '', material: 'unsaid', yield: '' }
-
 /** What a bar is made of, as texts for the form. */
 export function sectionToDraft(profile: Profile | undefined, system: UnitSystem): SectionDraft {
   const { wallMm, material } = profile ?? {}
