@@ -20,6 +20,18 @@ describe('reports for other software', () => {
     expect(report.feet.map((foot) => foot.corner)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
     const sum = report.feet.reduce((so, foot) => so + foot.loadKg.road, 0)
     expect(sum).toBeCloseTo(72.8, 1)
+    // Bars carry the load and their own 2.6 kg each.
+    const bars = report.bars.reduce((so, bar) => so + bar.states.road.carriesKg, 0)
+    expect(bars).toBeCloseTo(72.8 + 5.2, 1)
+    for (const bar of report.bars)
+      expect(bar.states.road.feetKg.reduce((so, each) => so + each, 0)).toBeCloseTo(
+        bar.states.road.carriesKg,
+        2,
+      )
+    for (const foot of report.feet) {
+      expect(foot.inMotionKg.road.least).toBeLessThan(foot.loadKg.road)
+      expect(foot.inMotionKg.road.most).toBeGreaterThan(foot.loadKg.road)
+    }
     expect(report.heightsMm.road).toEqual({ topMm: 1983, name: 'Long box' })
   })
 

@@ -7,6 +7,7 @@ import type { Review } from '../review/review'
 import { layerSeverity } from '../review/review'
 import { commandSchema } from '../plan/command'
 import { cellParts, type Cell } from '../survey/limit'
+import type { LoadedBar } from '../survey/statics/bending'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 
@@ -62,6 +63,8 @@ const governingSchema = z
   .strictObject({ layerId: z.string(), name: z.string(), leftKg: z.number() })
   .nullable()
 
+const rangeKg = z.strictObject({ least: z.number(), most: z.number() })
+
 export const surveyReportSchema = z.strictObject({
   format: z.literal('ypsos-survey'),
   version: z.literal(1),
@@ -87,6 +90,25 @@ export const surveyReportSchema = z.strictObject({
       yMm: z.number(),
       loadKg: statewise(z.number()),
       withRackKg: statewise(z.number()),
+      /** The least and the most of all load cases of motion; negative is uplift. */
+      inMotionKg: z.strictObject({ road: rangeKg, trail: rangeKg }),
+    }),
+  ),
+  bars: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      rackId: z.string(),
+      xMm: z.number(),
+      states: statewise(
+        z.strictObject({
+          carriesKg: z.number(),
+          feetKg: z.array(z.number()),
+          momentNm: z.number(),
+          stressMPa: z.number().nullable(),
+          downMm: z.number().nullable(),
+        }),
+      ),
     }),
   ),
   things: z.array(
@@ -182,7 +204,22 @@ function limitReport({ limit }: Cell): z.infer<typeof limitSchema> {
     : { kind: limit.kind, ...known }
 }
 
-/** A survey for other software. kg, mm. */
+function inMotion(survey: Survey, footIndex: number, state: 'road' | 'trail') {
+  const foot = survey.motion.feet().find((each) => each.footIndex === footIndex && each.state === state)
+  return { least: tidy(foot?.least.kg ?? 0), most: tidy(foot?.most.kg ?? 0) }
+}
+
+function barReport(loaded: LoadedBar | undefined) {
+  return {
+    carriesKg: tidy(loaded?.carriesKg ?? 0),
+    feetKg: (loaded?.beam.reactions ?? []).map(tidy),
+    momentNm: tidy(loaded?.moment.nm ?? 0),
+    stressMPa: loaded?.stressMPa === undefined ? null : tidy(loaded.stressMPa),
+    downMm: loaded?.lowest ? tidy(loaded.lowest.downMm) : null,
+  }
+}
+
+/** A survey for other software. kg, mm, N·m, MPa. */
 export function surveyReport(survey: Survey): SurveyReport {
   const { plan, loadPath } = survey
   return {
@@ -237,6 +274,17 @@ export function surveyReport(survey: Survey): SurveyReport {
       yMm: foot.yMm,
       loadKg: perState((state) => tidy(survey.footLoads[foot.index]?.loadKg[state] ?? 0)),
       withRackKg: perState((state) => tidy(survey.footLoads[foot.index]?.withRackKg[state] ?? 0)),
+      inMotionKg: {
+        road: inMotion(survey, foot.index, 'road'),
+        trail: inMotion(survey, foot.index, 'trail'),
+      },
+    })),
+    bars: survey.bars.map(({ index, bar, rack }) => ({
+      id: bar.id,
+      name: bar.name,
+      rackId: rack.id,
+      xMm: bar.xMm,
+      states: perState((state) => barReport(survey.statics.bar(index, state))),
     })),
     things: survey.things.map(({ placement, gear, box }) => ({
       placementId: placement.id,

@@ -20,14 +20,21 @@ export function members(
   return list
 }
 
+type Parts = { readonly unit: number; readonly fraction: number }[]
+
+function onUnits(unitOf: ReadonlyMap<number, number>, shares: MassPoint['feet']): Parts {
+  const parts: Parts = []
+  for (const [support, fraction] of shares) {
+    const unit = unitOf.get(support)
+    if (unit !== undefined) parts.push({ unit, fraction })
+  }
+  return parts
+}
+
 /** Onto each foot. */
 export function byFoot(feet: RackAt['feet']): Spread {
   const unitOf = new Map(feet.map((foot, unit) => [foot.index, unit]))
-  return ({ feet: shares }) =>
-    shares.flatMap(([foot, fraction]) => {
-      const unit = unitOf.get(foot)
-      return unit === undefined ? [] : [{ unit, fraction }]
-    })
+  return ({ feet: shares }) => onUnits(unitOf, shares)
 }
 
 /** Onto the left and the right. */
@@ -46,11 +53,7 @@ export function bySide(feet: RackAt['feet']): Spread {
 /** Onto each bar. */
 export function byBar(rack: RackAt): Spread {
   const unitOf = new Map(rack.bars.map((bar, unit) => [bar.index, unit]))
-  return ({ bars }) =>
-    bars.flatMap(([bar, fraction]) => {
-      const unit = unitOf.get(bar)
-      return unit === undefined ? [] : [{ unit, fraction }]
-    })
+  return ({ bars }) => onUnits(unitOf, bars)
 }
 
 /** Onto so many racks as one. */

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
 import { useUnits } from '@/ui/shell/settings-store'
 import { Behind, Panel } from './panel'
+import { WhatLands } from './what-lands'
 
 const WIDTH = 560
 const EDGE = 34
@@ -160,6 +161,14 @@ export function BarForces({ survey }: { survey: Survey }) {
           ])}
         />
       )}
+      <WhatLands
+        survey={survey}
+        state={state}
+        title="What lands on each bar"
+        supports={survey.bars.map(({ index, bar }) => ({ index, name: bar.name }))}
+        of={(mass) => mass.bars}
+        own
+      />
     </Panel>
   )
 }

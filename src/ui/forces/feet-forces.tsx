@@ -20,6 +20,7 @@ import { Quantity } from '@/ui/quantity/quantity'
 import { useUnits } from '@/ui/shell/settings-store'
 import { AXIS, INK, LIMIT, massAxis, roundTicks, SECOND } from './chart-look'
 import { Behind, Panel } from './panel'
+import { WhatLands } from './what-lands'
 
 interface FootRow {
   readonly corner: string
@@ -146,6 +147,14 @@ function RackFeet({
           leastKg === undefined ? 'parked' : <Quantity key="least" dimension="mass" value={leastKg} />,
           mostKg === undefined ? 'parked' : <Quantity key="most" dimension="mass" value={mostKg} />,
         ])}
+      />
+      <WhatLands
+        survey={survey}
+        state={state}
+        title={`${rack.rack.name}: what lands on each foot at rest`}
+        supports={rack.feet.map(({ index, corner }) => ({ index, name: corner }))}
+        of={(mass) => mass.feet}
+        own={false}
       />
     </figure>
   )

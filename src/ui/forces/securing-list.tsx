@@ -1,5 +1,5 @@
 'use client'
-import type { TieDown } from '@/core/survey/motion/securing'
+import { UNLABELLED_WEBBING_KG, type TieDown } from '@/core/survey/motion/securing'
 import type { Survey } from '@/core/survey/survey'
 import { Quantity } from '@/ui/quantity/quantity'
 import { Behind, Panel } from './panel'
@@ -46,6 +46,19 @@ export function SecuringList({ survey }: { survey: Survey }) {
             <Planned key="planned" tie={tie} />,
           ])}
         />
+      )}
+      {ties.length > 0 && (
+        <p className="field-note">
+          Webbing without a label counts, by 49 CFR 393.108 from memory:{' '}
+          {UNLABELLED_WEBBING_KG.map(([inches, kg], i) => (
+            <span key={inches}>
+              {i > 0 ? ', ' : ''}
+              <Quantity dimension="length" value={inches * 25.4} /> wide{' '}
+              <Quantity dimension="mass" value={kg} />
+            </span>
+          ))}
+          . A strap that ends on its own side counts half.
+        </p>
       )}
       {noses.length > 0 && (
         <Behind
