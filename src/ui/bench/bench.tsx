@@ -80,6 +80,34 @@ const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dia
   )
 })
 
+/** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
+const PANELS_EVERY_MS = 160
+
+/** The plan as the panels show it: a moment later, and during a drag no oftener than they can be read. */
+function useLater(plan: Plan): Plan {
+  const dragging = usePlan((store) => store.dragFrom !== undefined)
+  const [paced, setPaced] = useState(plan)
+  const latest = useRef(plan)
+  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => {
+    latest.current = plan
+    waiting.current ??= setTimeout(
+      () => {
+        waiting.current = undefined
+        setPaced(latest.current)
+      },
+      dragging ? PANELS_EVERY_MS : 0,
+    )
+  }, [plan, dragging])
+  useEffect(
+    () => () => {
+      clearTimeout(waiting.current)
+    },
+    [],
+  )
+  return useDeferredValue(dragging ? paced : plan)
+}
+
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
@@ -90,7 +118,8 @@ function OpenBench({ plan }: { plan: Plan }) {
   const cell = usePlan((store) => store.cell)
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
-  const later = useDeferredValue(plan)
+  const later = useLater(plan)
+  const dragFrom = usePlan((store) => store.dragFrom)
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
   useBenchKeys(survey, search, setDialog)
@@ -131,7 +160,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         </p>
       )}
       <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
-        <ShelfOf plan={later} search={search} />
+        <ShelfOf plan={dragFrom ?? later} search={search} />
       </div>
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">

@@ -72,6 +72,8 @@ const TRIED = 5
 function remedies(survey: Survey, finding: Finding): Candidate[] {
   const at = evennessAt(survey, finding)
   if (!at) return []
+  // Even in the very middle every foot would bear more than its share: no move mends that.
+  if (finding.limit && at.kg / at.rack.feet.length > finding.limit.value) return []
   const things = standingOn(survey, at)
   const weighs = withContents(survey.masses, ({ kg: each, factor, states }) =>
     states.includes(at.state) ? each * factor : 0,
