@@ -4,6 +4,7 @@ import { DEMO_PLANS, bedTentJob, boatAndBox } from '@/stock/plans'
 import { barsRack, LB, own, planOf, roofOf, thing, vehicleWith, weight } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
 import { survey } from '../survey'
+import { motionCases } from './cases'
 import { recommendedLimit, liftOf } from './lifting'
 import {
   frictionLashings,
@@ -85,6 +86,13 @@ describe('rows of the check list: wind', () => {
             .motion.wind()
             .items.find(({ id }) => id === 'it')!.cd!
         : 0
+    const round = barsRack({})
+    const tube = { kind: 'round', widthMm: 28, heightMm: 28 } as const
+    const bars =
+      round.kind === 'bars' ? { ...round, bars: round.bars.map((bar) => ({ ...bar, profile: tube })) } : round
+    const cylinder = survey(planOf(vehicle, [bars])).motion.wind().items[0]!.cd!
+    expect(cylinder).toBeGreaterThanOrEqual(1.1)
+    expect(cylinder).toBeLessThanOrEqual(1.2)
     expect(cd('box')).toBe(1.05)
     expect(cd('tray')).toBeGreaterThanOrEqual(1.17)
     expect(cd('tray')).toBeLessThanOrEqual(1.28)
@@ -170,6 +178,31 @@ describe('rows of the check list: standing', () => {
 })
 
 describe('rows of the check list: load cases', () => {
+  it('0.8 g forward, 0.5 g rearward and to each side; slopes as parts of gravity (published: 49 CFR 393.102, EN 12195-1, memory)', () => {
+    const cases = motionCases({
+      roadKmH: 110,
+      trailKmH: 30,
+      trailPitchDeg: 30,
+      trailRollDeg: 0,
+      snowKgPerM2: 0,
+      occupants: [],
+    })
+    expect(
+      cases
+        .slice(0, 5)
+        .map(({ id, along, across, down }) => [
+          id,
+          ...[along, across, down].map((each) => Number(each.toFixed(4)) + 0),
+        ]),
+    ).toEqual([
+      ['brake', -0.8, 0, 1],
+      ['pull', 0.5, 0, 1],
+      ['left', 0, 0.5, 1],
+      ['right', 0, -0.5, 1],
+      ['noseDown', -0.5, 0, 0.866],
+    ])
+  })
+
   it('braking at 0.8 g: 70 kg at 350 mm over the feet on a spread of 800 move 24.5 kg to the front pair (handbook)', () => {
     const at = survey(planOf(vehicle, [rackOf([500, 1300])], [[thing('load', 70), { xMm: 900 }]]))
     const seat = at.feet[0]!.seatZMm
