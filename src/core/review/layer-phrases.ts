@@ -1,5 +1,5 @@
 import type { Source } from '../plan/rating'
-import type { Layer, LayerRole } from '../survey/layer'
+import type { LayerRole } from '../survey/layer'
 import { exceeds, type Cell } from '../survey/limit'
 import { IN_STATE, type Finding, type Severity } from './finding'
 import { kg, type Phrase } from './phrase'
@@ -79,26 +79,17 @@ export function holdsPhrase(cell: Cell): Phrase {
   return [`${cell.layer.name}: `, kg(cell.countedKg), ` ${IN_STATE[cell.state]}${countedWords(cell)}`]
 }
 
-const known = new WeakMap<Layer, readonly string[]>()
-
-/** The things that hang on a layer: the same for all its findings, so worked out once. */
-function thingsOn(layer: Layer): readonly string[] {
-  const before = known.get(layer)
-  if (before) return before
-  const ids = new Set(layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
-  const list = [...ids]
-  known.set(layer, list)
-  return list
-}
-
 /** The fields every finding about a layer shares. */
 export function cellFinding(rule: string, severity: Severity, cell: Cell, sentence: Phrase): Finding {
+  const placementIds = new Set(
+    cell.layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])),
+  )
   return {
     id: `${rule} ${cell.layer.id} ${cell.state}`,
     severity,
     rule,
     state: cell.state,
-    subject: { layerId: cell.layer.id, placementIds: thingsOn(cell.layer) },
+    subject: { layerId: cell.layer.id, placementIds: [...placementIds] },
     measured: kg(cell.countedKg),
     ...(cell.limit.kind === 'missing'
       ? {}

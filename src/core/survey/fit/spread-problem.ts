@@ -29,7 +29,7 @@ const EPS = 1e-7
 function windowsOf({ bars, windows }: SpreadProblem): Intervals[] {
   return Array.from({ length: bars }, (_, bar) =>
     windows
-      .filter((window) => window.bar === bar)
+      .filter((each) => each.bar === bar)
       .reduce<Intervals>((so, { within }) => intersect(so, within), ANYWHERE),
   )
 }
@@ -171,22 +171,8 @@ function alike(problem: SpreadProblem): string[][] {
   return [...groups.values()]
 }
 
-/** The last few answers: dragging a thing about poses the same problem over and over. */
-const answered = new Map<string, string[][]>()
-const MOST_ANSWERED = 16
-
 /** Every smallest set of members that cannot be met together: none of them holds another. */
 export function conflicts(problem: SpreadProblem): string[][] {
-  const key = JSON.stringify(problem)
-  const known = answered.get(key)
-  if (known) return known
-  const found = findConflicts(problem)
-  if (answered.size >= MOST_ANSWERED) answered.clear()
-  answered.set(key, found)
-  return found
-}
-
-function findConflicts(problem: SpreadProblem): string[][] {
   if (solveSpread(problem)) return []
   const groups = alike(problem)
   const found: string[][][] = []

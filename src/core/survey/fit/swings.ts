@@ -9,18 +9,8 @@ export type Sunroof = Of<'sunroof'>
 /** The side of a box as the side view sees it: x from, z from, x to, z to. mm. */
 export const sideOf = (box: Box) => [box.x0, box.z0, box.x1, box.z1] as const
 
-const known = new WeakMap<Hatch, { readonly obstacles: readonly Obstacle[]; readonly swings: Swing[] }>()
-
-/** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. The same list for the same vehicle. */
+/** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. */
 export function swingsOf(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] {
-  const before = known.get(hatch)
-  if (before?.obstacles === obstacles) return before.swings
-  const swings = turning(hatch, obstacles)
-  known.set(hatch, { obstacles, swings })
-  return swings
-}
-
-function turning(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] {
   const hinge = [hatch.hinge.xMm, hatch.hinge.zMm] as const
   const panel = hatch.panel.map(({ xMm, zMm }) => [xMm, zMm] as const)
   const turns = { hinge, opensDeg: hatch.opensDeg, way: hatch.kind === 'hatch' ? 'up' : 'down' } as const
@@ -41,24 +31,8 @@ function turning(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] {
 export const sharesWidth = (box: Box, halfWidthMm: number): boolean =>
   box.y0 < halfWidthMm - 1e-6 && box.y1 > -halfWidthMm + 1e-6
 
-/** So many answers are kept per hatch: what is moved changes, all that stands still is asked again at every edit. */
-const KEPT = 200
-const answers = new WeakMap<readonly Swing[], Map<string, Swept>>()
-
 /** The worst of several swings against one box: the earliest touch, else the least gap. */
 export function sweptBy(swings: readonly Swing[], box: Box): Swept {
-  const kept = answers.get(swings) ?? new Map<string, Swept>()
-  answers.set(swings, kept)
-  const key = sideOf(box).join()
-  const before = kept.get(key)
-  if (before) return before
-  const swept = worstSwept(swings, box)
-  if (kept.size >= KEPT) kept.clear()
-  kept.set(key, swept)
-  return swept
-}
-
-function worstSwept(swings: readonly Swing[], box: Box): Swept {
   return swings
     .map((swing) => sweepAgainst(swing, sideOf(box)))
     .reduce((so, each) => {

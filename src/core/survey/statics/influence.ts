@@ -56,19 +56,6 @@ export const NO_INFLUENCE: Influence = {
   base: undefined,
 }
 
-const onTwoFeet = new WeakMap<BarAt, readonly ShareLine[]>()
-
-/** The feet's lines of one bar; on two feet they are the same for all that stands on it. */
-function linesOf(at: BarAt, base: Base): readonly ShareLine[] {
-  const { feetYMm } = at.bar
-  if (feetYMm.length > 2) return footLines(feetYMm, base)
-  const known = onTwoFeet.get(at)
-  if (known) return known
-  const lines = footLines(feetYMm, base)
-  onTwoFeet.set(at, lines)
-  return lines
-}
-
 /** A bar's middle deflects under a middle load by P·s³/48EI: as a support it is as stiff as EI/s³ (a ratio; the 48 is everyone's). */
 function barStiffness({ bar }: BarAt): number | undefined {
   const stiffness = bendingStiffness(bar.profile)
@@ -125,7 +112,7 @@ export function overBars(bars: readonly BarAt[], feet: readonly FootAt[], base: 
       index: at.index,
       rackIndex: feet[at.feet[0] ?? 0]?.rackIndex ?? 0,
       share: shares[i] ?? { at0: 0, perMm: 0 },
-      feet: linesOf(at, base).flatMap((share, f) => {
+      feet: footLines(at.bar.feetYMm, base).flatMap((share, f) => {
         const index = at.feet[f]
         return index === undefined ? [] : [{ index, share }]
       }),
