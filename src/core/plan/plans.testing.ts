@@ -46,6 +46,15 @@ export function vehicleWith(roof: Rating[], attachments: Attachment[] = [RAILS])
 
 export const SECTION = { kind: 'aero', widthMm: 80, heightMm: 30 } as const
 
+/** The check list's bar: a hollow rectangle of aluminium, 60 × 25 × 2 mm. */
+export const TUBE = {
+  kind: 'flat',
+  widthMm: 60,
+  heightMm: 25,
+  wallMm: 2,
+  material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },
+} as const
+
 /** Two bars at 500 and 1400 mm on feet 1000 mm apart: weightless parts unless told otherwise. */
 export function barsRack(given: {
   bars?: Rated

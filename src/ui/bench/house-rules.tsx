@@ -4,7 +4,6 @@ import { USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/rules/
 import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { formatNumber } from '@/core/units/format'
 import { Choice } from '@/ui/quantity/choice'
-import { NumberField } from '@/ui/quantity/number-field'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -42,16 +41,20 @@ const GAPS = [
   ['sunroof', 'Gap to a sunroof as it moves'],
 ] as const
 
-const STRAPS = [
-  ['pullN', 'Pull in each strap as the shop tightens it, N', 1, 20_000],
-  ['friction', 'Friction under a strapped load, 0.3 say', 0.01, 1.5],
-  ['angleDeg', 'Angle of the strap to the deck, degrees', 5, 90],
-] as const
+const GUESS_SPREADS = [5, 10, 15, 20, 25, 30, 50]
+const FRICTIONS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6]
+
+/** The usual values to choose from, and the one that a file may have brought. */
+const among = (usual: readonly number[], now: number, unit: string) =>
+  [...new Set([...usual, now])]
+    .toSorted((a, b) => a - b)
+    .map((each) => [String(each), `${each}${unit}`] as const)
 
 /** The schools this job is judged by: the shop's own until a job says otherwise. */
 export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const change = useSettings((store) => store.change)
   const { rules } = plan
+  const straps = rules.straps ?? USUAL_STRAPS
   const set = (patch: Partial<HouseRules>) =>
     usePlan.getState().run({ do: 'setRules', rules: { ...rules, ...patch } })
   const guess = rules.guess.school === 'margin' ? String(rules.guess.percent) : rules.guess.school
@@ -103,23 +106,30 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             })
           }
         />
-        <NumberField
-          label="How far off a guess may be, percent, 19 times out of 20"
-          value={rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD}
-          from={0}
-          to={100}
-          onValue={(guessSpreadPercent) => set({ guessSpreadPercent })}
+        <Choice
+          label="How far off a guess may be, 19 times out of 20"
+          value={String(rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD)}
+          options={among(GUESS_SPREADS, rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD, ' %')}
+          onChange={(percent) => set({ guessSpreadPercent: Number(percent) })}
         />
-        {STRAPS.map(([key, label, from, to]) => (
-          <NumberField
-            key={key}
-            label={label}
-            value={(rules.straps ?? USUAL_STRAPS)[key]}
-            from={from}
-            to={to}
-            onValue={(value) => set({ straps: { ...(rules.straps ?? USUAL_STRAPS), [key]: value } })}
-          />
-        ))}
+        <QuantityField
+          label="Pull in each strap as the shop tightens it"
+          dimension="force"
+          value={straps.pullN}
+          onValue={(pullN) => refused(set({ straps: { ...straps, pullN } }))}
+        />
+        <QuantityField
+          label="Angle of the strap to the deck"
+          dimension="angle"
+          value={straps.angleDeg}
+          onValue={(angleDeg) => refused(set({ straps: { ...straps, angleDeg } }))}
+        />
+        <Choice
+          label="Friction under a strapped load"
+          value={String(straps.friction)}
+          options={among(FRICTIONS, straps.friction, '')}
+          onChange={(friction) => set({ straps: { ...straps, friction: Number(friction) } })}
+        />
         <Choice
           label="A foot over its even share of the set's figure"
           value={rules.uneven}

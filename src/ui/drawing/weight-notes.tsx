@@ -1,5 +1,6 @@
 import type { State } from '@/core/plan/scalars'
 import { IN_STATE } from '@/core/review/finding'
+import { LIFTED_KG } from '@/core/survey/statics/evenness'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { toSheet, type SheetLayout, type ViewName } from './layout'
@@ -20,9 +21,6 @@ const within = (layout: SheetLayout, view: ViewName, x: number, y: number) => {
   return x > pane.left && x < pane.left + pane.width && y > pane.top && y < pane.top + pane.height
 }
 
-/** Less than this is nothing to write beside a foot. */
-const NOTICE_KG = 0.05
-
 /** An arrow as the load goes: down into the foot, or up where it lifts. px. */
 function arrow(x: number, y: number, up: boolean): string {
   const [tail, head] = up ? [y, y - 16] : [y - 16, y]
@@ -37,7 +35,7 @@ function Feet({ survey, layout, units, state }: Props) {
     formatQuantity('mass', Math.abs(value), single(units)).replace(/ (kg|lb)$/, '')
   return survey.feet.map((foot) => {
     const load = survey.footLoads[foot.index]?.loadKg[state] ?? 0
-    if (Math.abs(load) < NOTICE_KG) return null
+    if (Math.abs(load) < LIFTED_KG) return null
     const lifts = load < 0
     const text = lifts ? `lifts ${kg(load)}` : kg(load)
     const look = lifts ? 'sheet-small sheet-stop' : 'sheet-small'

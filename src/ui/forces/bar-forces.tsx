@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { STATES, type State } from '@/core/plan/scalars'
 import { STATE_WORD } from '@/core/review/finding'
 import type { LoadedBar } from '@/core/survey/statics/bending'
+import { LIFTED_KG } from '@/core/survey/statics/evenness'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity } from '@/core/units/format'
 import { STANDARD_GRAVITY } from '@/core/units/dimension'
@@ -47,7 +48,7 @@ function BarPicture({ loaded }: { loaded: LoadedBar }) {
         <path d={`M ${px(beam.fromMm)} 34 H ${px(beam.toMm)}`} className="beam-bar" />
         {beam.supports.map((y, i) => {
           const force = beam.reactions[i] ?? 0
-          const lifts = force < -0.05
+          const lifts = force < -LIFTED_KG
           return (
             <g key={y}>
               <path

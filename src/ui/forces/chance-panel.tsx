@@ -93,8 +93,8 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
           <li key={unknown.id} className="hair-b flex flex-wrap items-end gap-3 py-1.5">
             <span className="min-w-44 flex-1">
               <strong>{unknown.label}</strong>, guessed <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
-              <Quantity dimension="mass" value={1.96 * unknown.sigmaKg} />: {Math.round(share * 100)} % of
-              what is uncertain here
+              <Quantity dimension="mass" value={unknown.withinKg} />: {Math.round(share * 100)} % of what is
+              uncertain here
             </span>
             <span className="w-44">
               <QuantityField

@@ -14,6 +14,7 @@ import { STATES, type State } from '@/core/plan/scalars'
 import { STATE_WORD } from '@/core/review/finding'
 import { motionCases } from '@/core/survey/motion/cases'
 import type { RackAt } from '@/core/survey/arrangement'
+import { footFigures, LIFTED_KG } from '@/core/survey/statics/evenness'
 import type { Survey } from '@/core/survey/survey'
 import { Choice } from '@/ui/quantity/choice'
 import { Quantity } from '@/ui/quantity/quantity'
@@ -28,32 +29,6 @@ interface FootRow {
   readonly kg: number
   readonly leastKg: number | undefined
   readonly mostKg: number | undefined
-}
-
-/** The least figure for each foot of a rack in a state: its own, or its even share of the set's. */
-function footLimit(
-  { loadPath }: Survey,
-  rack: RackAt,
-  state: State,
-): { kg: number; words: string } | undefined {
-  return loadPath.cells
-    .filter(
-      ({ layer, state: of }) =>
-        of === state &&
-        layer.rackIds.includes(rack.rack.id) &&
-        (layer.role === 'feet' || layer.role === 'legs' || layer.role === 'fitKit'),
-    )
-    .flatMap(({ layer, inForce }) =>
-      inForce.map(({ limitKg, per }) =>
-        per === 'each'
-          ? { kg: limitKg, words: `${layer.name}, each` }
-          : { kg: limitKg / Math.max(1, layer.units.length), words: `${layer.name}, even share of the set` },
-      ),
-    )
-    .reduce<{ kg: number; words: string } | undefined>(
-      (least, each) => (least && least.kg <= each.kg ? least : each),
-      undefined,
-    )
 }
 
 function rowsOf(survey: Survey, rack: RackAt, load: string): FootRow[] {
@@ -93,7 +68,7 @@ function RackFeet({
   const units = useUnits()
   const { symbol, of } = massAxis(units)
   const rows = rowsOf(survey, rack, load)
-  const limit = footLimit(survey, rack, state)
+  const [limit] = footFigures(survey.loadPath, rack.rack.id, state)
   const moving = load !== state
   const data = rows.map(({ corner, restKg, kg }) => ({ corner, rest: of(restKg), now: of(kg) }))
   const top = Math.max(limit?.kg ?? 0, ...rows.flatMap(({ kg, restKg }) => [kg, restKg]))
@@ -105,7 +80,8 @@ function RackFeet({
         {limit && (
           <span className="text-ink2 font-normal">
             {' '}
-            · line: <Quantity dimension="mass" value={limit.kg} /> ({limit.words.toLowerCase()})
+            · line: <Quantity dimension="mass" value={limit.kg} /> ({limit.cell.layer.name.toLowerCase()},{' '}
+            {limit.per === 'each' ? 'each' : 'even share of the set'})
           </span>
         )}
       </figcaption>
@@ -140,9 +116,9 @@ function RackFeet({
         rows={rows.map(({ corner, restKg, kg, leastKg, mostKg }) => [
           corner,
           <Quantity key="rest" dimension="mass" value={restKg} />,
-          <span key="now" className={kg < -0.05 ? 'text-stopline font-semibold' : ''}>
+          <span key="now" className={kg < -LIFTED_KG ? 'text-stopline font-semibold' : ''}>
             <Quantity dimension="mass" value={kg} />
-            {kg < -0.05 ? ', lifts' : ''}
+            {kg < -LIFTED_KG ? ', lifts' : ''}
           </span>,
           leastKg === undefined ? 'parked' : <Quantity key="least" dimension="mass" value={leastKg} />,
           mostKg === undefined ? 'parked' : <Quantity key="most" dimension="mass" value={mostKg} />,

@@ -274,6 +274,7 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
     ...(was?.mount === undefined ? {} : { mount: was.mount }),
     ...(was?.kit === undefined ? {} : { kit: was.kit }),
     ...(was?.fasteners === undefined ? {} : { fasteners: was.fasteners }),
+    ...(was?.tension === undefined ? {} : { tension: was.tension }),
     typed: reader.typedFor({ each: `${at}.each` }),
   }
 }

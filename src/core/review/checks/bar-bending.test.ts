@@ -1,18 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
+import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
 import type { Bar } from '../../plan/rack'
 import { barBending } from './bar-bending'
 import { run, sentences } from './findings.testing'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
-const TUBE = {
-  kind: 'flat',
-  widthMm: 60,
-  heightMm: 25,
-  wallMm: 2,
-  material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },
-} as const
-
 const plan = (kg: number, bar: Partial<Bar> = { profile: TUBE }) => {
   const rack = barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })
   const bent = rack.kind === 'bars' ? { ...rack, bars: rack.bars.map((each) => ({ ...each, ...bar })) } : rack

@@ -1,31 +1,10 @@
-import type { Layer } from '../../survey/layer'
 import { exceeds } from '../../survey/limit'
+import { footFigures, LIFTED_KG } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { kg } from '../phrase'
 import { moved, takenOff } from '../remedies/moves'
-
-/** The least figure for each foot in force parked, and whose it is. */
-function eachFoot(
-  survey: Survey,
-  rackId: string,
-): { readonly layer: Layer; readonly limitKg: number } | undefined {
-  return survey.loadPath.cells
-    .filter(
-      ({ state, layer }) =>
-        state === 'parked' &&
-        layer.rackIds.includes(rackId) &&
-        (layer.role === 'feet' || layer.role === 'legs' || layer.role === 'fitKit'),
-    )
-    .flatMap(({ layer, inForce }) =>
-      inForce.filter(({ per }) => per === 'each').map(({ limitKg }) => ({ layer, limitKg })),
-    )
-    .reduce<{ layer: Layer; limitKg: number } | undefined>(
-      (least, each) => (least && least.limitKg <= each.limitKg ? least : each),
-      undefined,
-    )
-}
 
 function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
   const rack = survey.racks[rackIndex]
@@ -37,9 +16,9 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
   const most = slept.reduce((so, each) => (each.mostKg > so.mostKg ? each : so))
   const least = slept.reduce((so, each) => (each.leastKg < so.leastKg ? each : so))
   const corner = (footIndex: number) => survey.feet[footIndex]?.corner ?? ''
-  const figure = eachFoot(survey, rack.rack.id)
-  const over = figure !== undefined && exceeds(most.mostKg, figure.limitKg)
-  const lifts = least.leastKg < -0.05
+  const figure = footFigures(survey.loadPath, rack.rack.id, 'parked').find(({ per }) => per === 'each')
+  const over = figure !== undefined && exceeds(most.mostKg, figure.kg)
+  const lifts = least.leastKg < -LIFTED_KG
   yield {
     id: `sleepers ${rack.rack.id}`,
     rule: 'sleepers',
@@ -47,7 +26,7 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
     state: 'parked',
     subject: { rackId: rack.rack.id, placementIds: [] },
     measured: kg(most.mostKg),
-    ...(figure ? { limit: kg(figure.limitKg), margin: kg(figure.limitKg - most.mostKg) } : {}),
+    ...(figure ? { limit: kg(figure.kg), margin: kg(figure.kg - most.mostKg) } : {}),
     sentence: [
       `${rack.rack.name}: wherever people lie, ${corner(most.footIndex)} bears up to `,
       kg(most.mostKg),
@@ -57,9 +36,9 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
       ...(figure
         ? [
             over
-              ? `, over ${figure.layer.name.toLowerCase()}’s `
-              : `, of ${figure.layer.name.toLowerCase()}’s `,
-            kg(figure.limitKg),
+              ? `, over ${figure.cell.layer.name.toLowerCase()}’s `
+              : `, of ${figure.cell.layer.name.toLowerCase()}’s `,
+            kg(figure.kg),
             ' each',
           ]
         : []),

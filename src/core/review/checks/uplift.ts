@@ -1,11 +1,9 @@
 import { STATES } from '../../plan/scalars'
 import type { FootAt } from '../../survey/arrangement'
+import { LIFTED_KG } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
 import { check } from '../check'
 import { kg } from '../phrase'
-
-/** Less than this is the rounding of a hand on the scale, not a lifted foot. */
-const NOTICE_KG = 0.05
 
 /** What a foot holds against being pulled up: the least of its rack's parts that say so, kg; nothing where none does. */
 export function holdingUplift({ racks }: Survey, foot: FootAt): number | undefined {
@@ -29,7 +27,7 @@ export const uplift = check({
       const load = footLoads[foot.index]
       if (!load) continue
       const state = STATES.reduce((worst, each) => (load.loadKg[each] < load.loadKg[worst] ? each : worst))
-      if (load.loadKg[state] >= -NOTICE_KG) continue
+      if (load.loadKg[state] >= -LIFTED_KG) continue
       const up = -load.loadKg[state]
       const holds = holdingUplift(survey, foot)
       yield {

@@ -2,7 +2,7 @@ import type { State } from '../../plan/scalars'
 import type { Cell, InForce } from '../limit'
 import type { MassPoint } from '../mass-points'
 import type { Survey } from '../survey'
-import { sigmaOf } from './spread-of-mass'
+import { NINETEEN_OF_TWENTY, sigmaOf } from './spread-of-mass'
 
 /** Whose mass it is, so that a weighed one can be put in its place. */
 export type UnknownOf =
@@ -17,6 +17,8 @@ export interface Unknown {
   readonly label: string
   readonly kg: number
   readonly sigmaKg: number
+  /** How far off it may be, 19 times out of 20. */
+  readonly withinKg: number
 }
 
 /** A sum against a limit: what is known of it, and how much of each unknown's deviation it takes. kg. */
@@ -104,7 +106,14 @@ export function chanceProblem(survey: Survey): ChanceProblem {
     const id = keyOf(whose)
     if (index.has(id)) continue
     index.set(id, unknowns.length)
-    unknowns.push({ id, whose, label: mass.label, kg: mass.kg, sigmaKg })
+    unknowns.push({
+      id,
+      whose,
+      label: mass.label,
+      kg: mass.kg,
+      sigmaKg,
+      withinKg: sigmaKg * NINETEEN_OF_TWENTY,
+    })
   }
   const indexOf = (mass: MassPoint) => {
     const whose = whoseMass(mass)

@@ -2,7 +2,7 @@ import { USUAL_GUESS_SPREAD, type HouseRules } from '../../rules/house'
 import type { MassPoint } from '../mass-points'
 
 /** A stated spread is read as holding 19 times out of 20: as 1.96 standard deviations of a normal distribution. */
-const NINETEEN_OF_TWENTY = 1.96
+export const NINETEEN_OF_TWENTY = 1.96
 
 function statedSpread(mass: MassPoint): number | undefined {
   if (mass.of === 'gear') return mass.thing.gear.mass.spreadPercent

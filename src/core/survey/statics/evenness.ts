@@ -1,5 +1,6 @@
 import type { State } from '../../plan/scalars'
 import type { RackAt } from '../arrangement'
+import type { Layer } from '../layer'
 import type { Cell } from '../limit'
 import type { LoadPath } from '../load-path'
 import type { MassPoint } from '../mass-points'
@@ -60,6 +61,33 @@ export function evennessOf(masses: readonly MassPoint[], rack: RackAt, state: St
   }
 }
 
+/** From here on a foot is lifted; less is the rounding of a hand on the scale. kg. */
+export const LIFTED_KG = 0.05
+
+/** Whether a layer is what stands under the bars, foot by foot. */
+const underBars = ({ role }: Layer) => role === 'feet' || role === 'legs' || role === 'fitKit'
+
+/** What one foot of a rack may bear in a state by one figure: its own, or its even share of the set's. kg. */
+export interface FootFigure {
+  readonly cell: Cell
+  readonly per: 'set' | 'each'
+  readonly kg: number
+}
+
+/** Every figure in force for the feet of a rack in a state, for one foot, the least first. */
+export function footFigures(path: LoadPath, rackId: string, state: State): FootFigure[] {
+  return path.cells
+    .filter((cell) => cell.state === state && underBars(cell.layer) && cell.layer.rackIds.includes(rackId))
+    .flatMap((cell) =>
+      cell.inForce.map(({ limitKg, per }) => ({
+        cell,
+        per,
+        kg: per === 'each' ? limitKg : limitKg / Math.max(1, cell.layer.units.length),
+      })),
+    )
+    .sort((one, other) => one.kg - other.kg)
+}
+
 /** A foot that bears more than its even share of a figure for the set. kg. */
 export interface OverShare {
   readonly cell: Cell
@@ -72,8 +100,7 @@ export interface OverShare {
 export function footShares(path: LoadPath, state: State): OverShare[] {
   return path.cells.flatMap((cell): OverShare[] => {
     const { layer } = cell
-    const onFeet = layer.role === 'feet' || layer.role === 'legs' || layer.role === 'fitKit'
-    if (cell.state !== state || !onFeet || cell.idle || cell.limit.kind === 'missing') return []
+    if (cell.state !== state || !underBars(layer) || cell.idle || cell.limit.kind === 'missing') return []
     if (layer.units.length < 2) return []
     const set = cell.inForce.filter(({ per }) => per === 'set')
     const limitKg = Math.min(...set.map((each) => each.limitKg))

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, ridgeTent, yardVan } from '@/stock/plans'
-import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
+import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
 import type { Rack } from '../../plan/rack'
 import { survey } from '../survey'
@@ -210,14 +210,7 @@ describe('where the next kilo may go', () => {
 })
 
 describe('bending', () => {
-  const tube = {
-    kind: 'flat',
-    widthMm: 60,
-    heightMm: 25,
-    wallMm: 2,
-    material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },
-  } as const
-  const bent = (profile: Partial<typeof tube> | object = tube) => {
+  const bent = (profile: object = TUBE) => {
     const rack = changed(rackOf(), { profile: { kind: 'flat', widthMm: 60, heightMm: 25, ...profile } })
     const load = thing('load', 100, { contactsMm: { along: [], across: [0] } })
     return survey(planOf(roof, [rack], [[load]]))
