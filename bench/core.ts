@@ -8,7 +8,7 @@ import { gearBag, tripodCase, waveBoard } from '@/stock/gear/cargo'
 import { longBox } from '@/stock/gear/carriers'
 import { DEMO_PLANS, yardVan } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
-import { median, ratio, type Ratio } from './ratio'
+import { alternating, median, ratio, type Ratio } from './ratio'
 
 const size = (plan: Plan) => JSON.stringify(plan).length
 
@@ -46,11 +46,18 @@ function allRemedies(plan: Plan): void {
 
 /** The core's ratios: against a copy of the plan, and as the plan grows. */
 export function coreRatios(): Ratio[] {
-  const clone = median(() => structuredClone(largest), 400)
-  const judged = median(() => judge(largest), 400)
+  const judged = alternating(
+    () => judge(largest),
+    () => structuredClone(largest),
+    400,
+  )
   const worst = DEMO_PLANS.map((plan) => ({
     plan,
-    times: median(() => allRemedies(plan), 12) / median(() => structuredClone(plan), 100),
+    times: alternating(
+      () => allRemedies(plan),
+      () => structuredClone(plan),
+      16,
+    ),
   })).reduce((so, each) => (each.times > so.times ? each : so))
   const gear = Array.from({ length: 5 }, (_, i) =>
     DEMO_STOCK.gear.map((each) => ({ ...each, id: `${each.id}-${i}` })),
@@ -67,7 +74,7 @@ export function coreRatios(): Ratio[] {
   return [
     ratio(
       `survey + review of the largest demo plan (${largest.job.name}), against structuredClone of it`,
-      judged / clone,
+      judged,
       10,
     ),
     ratio(

@@ -81,15 +81,12 @@ export function holdsPhrase(cell: Cell): Phrase {
 
 /** The fields every finding about a layer shares. */
 export function cellFinding(rule: string, severity: Severity, cell: Cell, sentence: Phrase): Finding {
-  const placementIds = new Set(
-    cell.layer.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])),
-  )
   return {
     id: `${rule} ${cell.layer.id} ${cell.state}`,
     severity,
     rule,
     state: cell.state,
-    subject: { layerId: cell.layer.id, placementIds: [...placementIds] },
+    subject: { layerId: cell.layer.id, placementIds: cell.layer.placementIds },
     measured: kg(cell.countedKg),
     ...(cell.limit.kind === 'missing'
       ? {}

@@ -32,7 +32,10 @@ export function review(survey: Survey): Review {
   const findings = CHECKS.flatMap((check) => {
     const found = [...check.run(survey)]
     return found.length > 0 ? found : [nothingFound(check)]
-  }).sort((a, b) => rank(a) - rank(b))
+  })
+    .map((finding) => ({ finding, rank: rank(finding) }))
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ finding }) => finding)
   const verdictOf = (state: State) =>
     findings.reduce<Severity>(
       (so, finding) =>

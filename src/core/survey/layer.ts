@@ -17,7 +17,12 @@ export interface Member {
 }
 
 /** One link of the load path: something with ratings of its own, and the masses that hang on it. */
-export interface Layer {
+export interface Layer extends Link {
+  /** Whose gear stands on it. */
+  readonly placementIds: readonly string[]
+}
+
+export interface Link {
   readonly id: string
   readonly group: 'carrier' | 'rack' | 'vehicle'
   readonly role: LayerRole
@@ -39,4 +44,9 @@ export interface Layer {
   readonly takes: (via: Via) => boolean
   /** Whether it may be named as what governs a state. */
   readonly governs: boolean
+}
+
+export function layerOf(link: Link): Layer {
+  const ids = new Set(link.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
+  return { ...link, placementIds: [...ids] }
 }

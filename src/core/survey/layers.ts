@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
 import { STATES } from '../plan/scalars'
 import type { Arrangement, ThingAt } from './arrangement'
-import type { Layer } from './layer'
+import { layerOf, type Layer, type Link } from './layer'
 import type { MassPoint } from './mass-points'
 import { rackLayers } from './rack-layers'
 import { members, type Spread } from './spreading'
@@ -11,7 +11,7 @@ function carrierLayer(
   thing: ThingAt,
   under: ReadonlyMap<ThingAt, readonly MassPoint[]>,
   self: readonly MassPoint[],
-): Layer | undefined {
+): Link | undefined {
   const { carries } = thing.gear
   if (!carries || carries.rated.by === 'with') return undefined
   const places = carries.places
@@ -47,7 +47,7 @@ function adapterLayer(
   thing: ThingAt,
   above: readonly MassPoint[],
   masses: readonly MassPoint[],
-): Layer | undefined {
+): Link | undefined {
   const adapter = thing.placement.fitting?.adapter
   if (adapter?.rated.by !== 'own') return undefined
   const spread: Spread = () => [{ unit: 0, fraction: 1 }]
@@ -106,7 +106,7 @@ export function layersOf(plan: Plan, arrangement: Arrangement, masses: readonly 
     return adapterLayer(thing, above, masses) ?? []
   })
 
-  return [
+  const links: Link[] = [
     ...carriers,
     ...adapters,
     ...arrangement.racks.flatMap((rack) => rackLayers(rack, masses)),
@@ -114,4 +114,5 @@ export function layersOf(plan: Plan, arrangement: Arrangement, masses: readonly 
     ...roofLayer(plan, arrangement, masses),
     ...payloadLayer(plan, arrangement, masses),
   ]
+  return links.map(layerOf)
 }

@@ -76,12 +76,20 @@ function addInto(kg: number[], counted: number[], list: readonly Member[], state
 
 const total = (list: readonly number[]) => list.reduce((sum, each) => sum + each, 0)
 
-function sums(layer: Layer, state: State, counting: Counting): Sums {
+const summed = (unitKg: readonly number[], unitCountedKg: readonly number[]): Sums => ({
+  kg: total(unitKg),
+  countedKg: total(unitCountedKg),
+  unitKg,
+  unitCountedKg,
+})
+
+function sums(layer: Layer, state: State): BothSums {
   const unitKg: number[] = new Array<number>(layer.units.length).fill(0)
   const unitCountedKg: number[] = new Array<number>(layer.units.length).fill(0)
   addInto(unitKg, unitCountedKg, layer.load, state)
-  if (counting === 'everything') addInto(unitKg, unitCountedKg, layer.own, state)
-  return { kg: total(unitKg), countedKg: total(unitCountedKg), unitKg, unitCountedKg }
+  const load = summed([...unitKg], [...unitCountedKg])
+  addInto(unitKg, unitCountedKg, layer.own, state)
+  return { load, everything: summed(unitKg, unitCountedKg) }
 }
 
 function worst(list: readonly number[]): number {
@@ -152,7 +160,7 @@ function applies(rating: Rating, layer: Layer, state: State): boolean {
 
 /** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
 export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
-  const both: BothSums = { load: sums(layer, state, 'load'), everything: sums(layer, state, 'everything') }
+  const both = sums(layer, state)
   const idle = !layer.load.some(({ mass }) => mass.kg > 0 && mass.states.includes(state))
   const inState = (which: State) =>
     layer.ratings

@@ -1,7 +1,7 @@
 import type { Part, PartRole } from '../plan/rack'
 import { STATES } from '../plan/scalars'
 import type { RackAt } from './arrangement'
-import type { Layer } from './layer'
+import type { Link } from './layer'
 import type { MassPoint } from './mass-points'
 import type { Via } from './statics/influence'
 import { byBar, byFoot, bySide, members, onRacks, SIDES, type Spread } from './spreading'
@@ -69,11 +69,11 @@ function rolePlan(part: Part, rack: RackAt): RolePlan {
 }
 
 /** The parts of one rack with figures of their own, from the top down. */
-export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Layer[] {
+export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Link[] {
   return rack.rack.parts
     .filter((part) => part.rated.by === 'own')
     .toSorted((a, b) => STACK[a.role] - STACK[b.role])
-    .map((part): Layer => {
+    .map((part): Link => {
       const { units, spread, takes } = rolePlan(part, rack)
       const holds = (mass: MassPoint) => 'via' in mass && takes(mass.via)
       const above = (mass: MassPoint) =>

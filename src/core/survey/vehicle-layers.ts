@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan'
 import { STATES, type State } from '../plan/scalars'
 import type { AttachmentKind } from '../plan/vehicle'
 import type { Arrangement } from './arrangement'
-import type { Layer } from './layer'
+import type { Link } from './layer'
 import type { MassPoint } from './mass-points'
 import { byFoot, bySide, members, onRacks, SIDES, type Spread } from './spreading'
 
@@ -34,12 +34,8 @@ const isCargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant
 const isPart = (mass: MassPoint) => mass.of === 'part'
 
 /** What holds the racks: rails, points, bed, frame, hatch, where they have figures of their own. */
-export function attachmentLayers(
-  plan: Plan,
-  arrangement: Arrangement,
-  masses: readonly MassPoint[],
-): Layer[] {
-  return plan.vehicle.attachments.flatMap((attachment): Layer[] => {
+export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
+  return plan.vehicle.attachments.flatMap((attachment): Link[] => {
     const racks = arrangement.racks.filter((rack) => rack.attachment === attachment)
     if (racks.length === 0) return []
     const rated =
@@ -80,7 +76,7 @@ export function attachmentLayers(
 }
 
 /** The roof, when any rack loads it. */
-export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
+export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
   const racks = arrangement.racks.filter((rack) => rack.onRoof)
   if (racks.length === 0) return []
   const spread = onRacks(new Set(racks.map((rack) => rack.index)))
@@ -107,7 +103,7 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
 }
 
 /** What the vehicle may carry in all while it drives, when both its masses are known. */
-export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Layer[] {
+export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
   const { grossKg, kerbKg, source } = plan.vehicle
   if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0)
     return []

@@ -20,29 +20,37 @@ export function pointToSegment([x, y]: Point2, { from, to }: Segment): number {
   return Math.hypot(x - from[0] - t * dx, y - from[1] - t * dy)
 }
 
+/** How far two figures overlap along a direction; negative: apart. */
+function overlapAlong(a: readonly Point2[], b: readonly Point2[], nx: number, ny: number): number {
+  let [lowA, highA, lowB, highB] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (const point of a) {
+    const along = point[0] * nx + point[1] * ny
+    if (along < lowA) lowA = along
+    if (along > highA) highA = along
+  }
+  for (const point of b) {
+    const along = point[0] * nx + point[1] * ny
+    if (along < lowB) lowB = along
+    if (along > highB) highB = along
+  }
+  return Math.min(highA - lowB, highB - lowA)
+}
+
 /** How far two convex figures reach into each other along the direction in which that is least; negative: apart along one. */
 export function convexDepth(a: readonly Point2[], b: readonly Point2[]): number {
   let least = Infinity
-  for (const figure of [a, b])
-    for (const { from, to } of sides(figure, true)) {
+  for (const figure of [a, b]) {
+    let from = figure.at(-1)
+    for (const to of figure) {
+      if (!from) break
       const [nx, ny] = [to[1] - from[1], from[0] - to[0]]
       const length = Math.hypot(nx, ny)
+      from = to
       if (length < 1e-12) continue
-      const span = (points: readonly Point2[]) => {
-        let low = Infinity
-        let high = -Infinity
-        for (const [x, y] of points) {
-          const along = (x * nx + y * ny) / length
-          low = Math.min(low, along)
-          high = Math.max(high, along)
-        }
-        return [low, high] as const
-      }
-      const [low, high] = span(a)
-      const [low2, high2] = span(b)
-      least = Math.min(least, Math.min(high - low2, high2 - low))
+      least = Math.min(least, overlapAlong(a, b, nx / length, ny / length))
       if (least < 0) return least
     }
+  }
   return least
 }
 

@@ -152,6 +152,32 @@ function segmentsMeet(a: Segment, b: Segment): boolean {
   return d1 * d2 < 0 && d3 * d4 < 0
 }
 
+/** Where a panel at rest touches a rectangle already. */
+function restTouch(
+  panel: readonly Point2[],
+  panelSides: readonly Segment[],
+  box: readonly Point2[],
+  boxSides: readonly Segment[],
+): Point2 | undefined {
+  const apart = ([0, 1] as const).some((axis) => {
+    const [ours, theirs] = [panel, box].map((points) => points.map((point) => point[axis]))
+    const gap = (a: readonly number[], b: readonly number[]) => Math.min(...a) - Math.max(...b)
+    return ours && theirs && Math.max(gap(ours, theirs), gap(theirs, ours)) > REST_TOUCH_MM
+  })
+  if (apart) return undefined
+  const within = panel.find((point) => inside(point, box))
+  if (within) return within
+  for (const side of panelSides)
+    for (const edge of boxSides) {
+      if (segmentsMeet(side, edge)) return side.from
+      const touching =
+        [edge.from, edge.to].find((corner) => pointToSegment(corner, side) < REST_TOUCH_MM) ??
+        [side.from, side.to].find((point) => pointToSegment(point, edge) < REST_TOUCH_MM)
+      if (touching) return touching
+    }
+  return undefined
+}
+
 /**
  * What a swing meets on its way: exact, by the arcs that the panel's points draw against the rectangle's sides
  * and, the other way round, by those the rectangle's corners draw against the panel. Touching counts as touching.
@@ -164,16 +190,8 @@ export function sweepAgainst(
   const box = rectangle(x0, z0, x1, z1)
   const boxSides = sides(box, true)
   const panelSides = sides(swing.panel, false)
-  const restInside = swing.panel.find((point) => inside(point, box))
-  if (restInside) return { kind: 'touches', atDeg: 0, point: restInside }
-  for (const panel of panelSides)
-    for (const side of boxSides) {
-      if (segmentsMeet(panel, side)) return { kind: 'touches', atDeg: 0, point: panel.from }
-      const touching =
-        [side.from, side.to].find((corner) => pointToSegment(corner, panel) < REST_TOUCH_MM) ??
-        [panel.from, panel.to].find((point) => pointToSegment(point, side) < REST_TOUCH_MM)
-      if (touching) return { kind: 'touches', atDeg: 0, point: touching }
-    }
+  const touching = restTouch(swing.panel, panelSides, box, boxSides)
+  if (touching) return { kind: 'touches', atDeg: 0, point: touching }
   const sweep = signOf(swing) * swing.opensDeg * RAD
   const reach = reachOf(swing)
   let first: { gone: number; point: Point2 } | undefined
@@ -183,8 +201,11 @@ export function sweepAgainst(
   const take = (gone: number, point: Point2) => {
     if (first === undefined || gone < first.gone) first = { gone, point }
   }
-  for (const point of swing.panel) {
+  const away = distanceToBox(swing.hinge, [x0, z0, x1, z1])
+  // From the panel's far end back: it comes nearest to most things, and then the rest need no look.
+  for (const point of swing.panel.toReversed()) {
     const arc = arcOf(point, swing.hinge, sweep)
+    if (away - arc.radius > gap) continue
     for (const side of boxSides) {
       for (const gone of meetings(arc, side)) take(gone, turnAbout(point, swing.hinge, way * gone))
       const closer = first ? undefined : arcGap(arc, side, gap)
@@ -222,14 +243,16 @@ export function reachOf({ hinge, panel }: Swing): number {
   return panel.reduce((most, [x, z]) => Math.max(most, Math.hypot(x - hinge[0], z - hinge[1])), 0)
 }
 
+const distanceToBox = ([x, z]: Point2, [x0, z0, x1, z1]: readonly [number, number, number, number]): number =>
+  Math.hypot(Math.max(0, x0 - x, x - x1), Math.max(0, z0 - z, z - z1))
+
 /** Whether a rectangle lies so far from the hinge that the swing cannot come within a gap of it. */
 export function outOfReach(
   swing: Swing,
   [x0, z0, x1, z1]: readonly [number, number, number, number],
   gapMm: number,
 ): boolean {
-  const [x, z] = swing.hinge
-  return Math.hypot(Math.max(0, x0 - x, x - x1), Math.max(0, z0 - z, z - z1)) > reachOf(swing) + gapMm
+  return distanceToBox(swing.hinge, [x0, z0, x1, z1]) > reachOf(swing) + gapMm
 }
 
 /**
