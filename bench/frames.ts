@@ -45,12 +45,17 @@ export async function chanceRatio(address: string, executablePath: string): Prom
     const again = page.getByRole('button', { name: 'Draw again' })
     await again.waitFor({ timeout: 60_000 })
     await page.waitForTimeout(1500)
-    await again.click()
-    await page.getByRole('progressbar', { name: 'Draws done' }).waitFor()
     await page.evaluate(WATCH)
-    for (let i = 0; !(await again.isVisible()) && i < 400; i += 1)
-      await page.mouse.wheel(0, i % 2 === 0 ? 40 : -40)
-    const { frames } = await page.evaluate<Watch>('watch')
+    const frames: number[] = []
+    // One run of draws is soon over, and a percentile of a dozen frames is only their worst.
+    for (let run = 0; run < 40 && frames.length < 200; run += 1) {
+      await again.click()
+      await page.getByRole('progressbar', { name: 'Draws done' }).waitFor()
+      await page.evaluate('watch.frames.length = 0')
+      for (let i = 0; !(await again.isVisible()) && i < 400; i += 1)
+        await page.mouse.wheel(0, i % 2 === 0 ? 40 : -40)
+      frames.push(...(await page.evaluate<Watch>('watch')).frames)
+    }
     return ratio(
       `95th percentile of ${frames.length} frames while 20 000 draws run in their worker, against ${FRAME_MS} ms`,
       percentile95(frames) / FRAME_MS,
