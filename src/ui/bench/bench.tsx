@@ -14,7 +14,7 @@ import { judgedOf } from './judged'
 import { LoadPathTable } from './load-path'
 import { useOpening } from './opening-store'
 import { Openings } from './openings'
-import { usePlan } from './plan-store'
+import { usePlan, type Picked } from './plan-store'
 import { Sheet } from './sheet'
 import type { SheetMarks } from './sheet-views'
 import { Shelf } from './shelf'
@@ -80,6 +80,11 @@ const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dia
   )
 })
 
+/** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
+const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
+  return <Strip survey={judgedOf(plan).survey} picked={picked} />
+})
+
 /** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
 const PANELS_EVERY_MS = 160
 
@@ -119,6 +124,8 @@ function OpenBench({ plan }: { plan: Plan }) {
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
   const later = useLater(plan)
+  const stripPlan = useDeferredValue(plan)
+  const stripPicked = useDeferredValue(marks.picked)
   const dragFrom = usePlan((store) => store.dragFrom)
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
@@ -168,7 +175,7 @@ function OpenBench({ plan }: { plan: Plan }) {
           <Openings survey={survey} />
           <ZoomButtons survey={survey} picked={marks.picked} />
         </div>
-        <Strip survey={survey} picked={marks.picked} />
+        <StripOf plan={stripPlan} picked={stripPicked} />
       </main>
       <aside
         className={`bench-path ${drawer === 'path' ? 'drawer-open' : ''}`}
