@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { isConvex } from './convex'
+import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { mountSchema, rangeSchema } from './mount'
 import { gearKindSchema, massSchema, ratedSchema } from './rating'
@@ -16,6 +17,7 @@ import {
   typedSchema,
   whenSchema,
 } from './scalars'
+import { workSchema } from './work'
 
 /** What a thing asks of the bars it stands on. */
 export const fitSchema = z.strictObject({
@@ -24,6 +26,8 @@ export const fitSchema = z.strictObject({
   bars: z.strictObject({ from: z.number().int().min(1), to: z.number().int().max(8) }).optional(),
   overhangMm: sizeMm.optional(),
   besideMm: sizeMm.optional(),
+  /** How much of the channel each of its feet covers, along the bar. */
+  baseMm: spanMm.optional(),
 })
 
 /**
@@ -116,6 +120,8 @@ export const gearSchema = z.strictObject({
   opens: opensSchema.optional(),
   fit: fitSchema,
   gates: z.array(gateSchema).max(20).optional(),
+  fasteners: z.array(fastenerSchema).max(20).optional(),
+  work: workSchema.optional(),
   maxKmH: speedKmH.optional(),
   /** Drag area as its maker measured it; left out, it follows from shape and size. */
   dragAreaM2: z.number().min(0).max(20).optional(),

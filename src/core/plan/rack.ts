@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { channelSchema, mountSchema } from './mount'
 import { ratedSchema, sourceSchema } from './rating'
@@ -15,6 +16,7 @@ import {
   whenSchema,
 } from './scalars'
 import { attachmentKindSchema, bodySchema } from './vehicle'
+import { workSchema } from './work'
 
 export const PART_ROLES = [
   'deck',
@@ -31,15 +33,6 @@ export const PART_ROLES = [
 export const partRoleSchema = z.enum(PART_ROLES)
 export type PartRole = z.infer<typeof partRoleSchema>
 
-/** A fastener as the sheet gives it; the fitting job reads it later. */
-export const fastenerSchema = z.strictObject({
-  thread: z.string().max(20),
-  count: z.number().int().min(1).max(400),
-  torqueNm: z.strictObject({ from: z.number().positive(), to: z.number().positive() }).optional(),
-  lengthMm: sizeMm.optional(),
-  note: z.string().max(200).optional(),
-})
-
 /**
  * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
  * besides; a rail shape may need an adapter of its own, by name.
@@ -54,7 +47,19 @@ export const kitSchema = z.strictObject({
     .max(10)
     .optional(),
   needs: z.array(nameSchema).max(10).optional(),
-  drills: z.strictObject({ holes: z.number().int().min(1), reversible: z.boolean() }).optional(),
+  drills: z
+    .strictObject({
+      holes: z.number().int().min(1),
+      reversible: z.boolean(),
+      pilotMm: spanMm.optional(),
+      finalMm: spanMm.optional(),
+      /** What is drilled through, from outside in. */
+      layers: z.array(nameSchema).max(6).optional(),
+      template: nameSchema.optional(),
+      seal: nameSchema.optional(),
+      paint: nameSchema.optional(),
+    })
+    .optional(),
   singleUse: z.string().max(200).optional(),
   cannotUndo: z.string().max(200).optional(),
   removableTop: z.enum(['stays', 'liftsByOne', 'liftsByTwo']).optional(),
@@ -78,6 +83,7 @@ export const partSchema = z.strictObject({
   /** What each of it holds against being pulled up. */
   tension: z.strictObject({ eachKg: limitKg, source: sourceSchema }).optional(),
   fasteners: z.array(fastenerSchema).max(40).optional(),
+  work: workSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Part = z.infer<typeof partSchema>
@@ -111,6 +117,8 @@ export const profileSchema = z.strictObject({
     })
     .optional(),
   channel: channelSchema.optional(),
+  /** A groove along its underside in which the feet stand and strips set them. */
+  underChannel: channelSchema.optional(),
 })
 export type Profile = z.infer<typeof profileSchema>
 

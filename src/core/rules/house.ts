@@ -3,6 +3,35 @@ import * as z from 'zod'
 
 const gap = z.number().min(0).max(2000)
 
+/** How the shop works in the bay. Percent of the figure for each pass; km, days and months to the next check. */
+export const bayRulesSchema = z.strictObject({
+  tightening: z.enum(['tables', 'feel']),
+  security: z.enum(['lockAndFlat', 'threadlocker', 'both']),
+  passesPercent: z.array(z.number().min(1).max(100)).min(1).max(5),
+  firstCheckKm: z.number().min(1).max(10_000),
+  firstCheckDays: z.number().int().min(1).max(365),
+  thenMonths: z.number().int().min(1).max(60),
+  /** What a rubber strip shrinks by in use, and the lengths it is bought in. */
+  stripShrinkPercent: z.number().min(0).max(10),
+  stripStockMm: z.array(z.number().min(100).max(30_000)).min(1).max(6),
+})
+export type BayRules = z.infer<typeof bayRulesSchema>
+
+/**
+ * Common practice, no source: three passes, a look after the first trip or about 160 km (100 miles), then every
+ * quarter. Strip shrinkage and stock length are the team's.
+ */
+export const USUAL_BAY: BayRules = {
+  tightening: 'tables',
+  security: 'lockAndFlat',
+  passesPercent: [50, 75, 100],
+  firstCheckKm: 160,
+  firstCheckDays: 14,
+  thenMonths: 3,
+  stripShrinkPercent: 1,
+  stripStockMm: [2000],
+}
+
 /**
  * The schools: where good installers differ, a shop sets its rule once and a job may override it.
  * Common practice, no source; the defaults are the team's.
@@ -32,6 +61,7 @@ export const houseRulesSchema = z.strictObject({
       angleDeg: z.number().min(5).max(90),
     })
     .optional(),
+  bay: bayRulesSchema.optional(),
   /** How far a guessed mass may be off where nobody said: 19 times out of 20 within it. */
   guessSpreadPercent: z.number().min(0).max(100).optional(),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */

@@ -1,0 +1,172 @@
+import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/fastening'
+import type { BayRules } from '../../rules/house'
+import { NUT_FACTOR, tableTorqueNm } from './table-torque'
+
+/** Who a joint belongs to: a part of a rack, or a piece of gear where it sits. */
+export type JointOwner =
+  | { readonly of: 'part'; readonly rackId: string; readonly partId: string; readonly name: string }
+  | { readonly of: 'gear'; readonly placementId: string; readonly name: string }
+
+/** The torque a joint wants, N·m, and how far that can be trusted. */
+export type Torque =
+  | { readonly kind: 'sheet'; readonly fromNm: number; readonly toNm: number; readonly source: string }
+  | {
+      readonly kind: 'advice'
+      readonly nm: number
+      readonly grade: Grade
+      readonly gradeSaid: boolean
+      readonly condition: Condition
+      readonly k: number
+      /** The table's figure is cut to what the part bears at most. */
+      readonly cut: boolean
+    }
+  | { readonly kind: 'refused'; readonly rack: string }
+  | { readonly kind: 'feel'; readonly atMostNm: number | undefined }
+  | { readonly kind: 'unknown' }
+
+/** One kind of joint, so many times, with everything that its sheet and the house say about closing it. */
+export interface Joint {
+  readonly id: string
+  readonly owner: JointOwner
+  readonly name: string
+  readonly fastener: Fastener
+  readonly torque: Torque
+  readonly signs: readonly Sign[]
+  readonly startTurns: number
+  /** What keeps it from working loose, in words; the sheet's own goes before the house's. */
+  readonly security: string
+  readonly washers: string
+  readonly tool: string
+  readonly handOnly: boolean
+}
+
+/** Turns by hand before a tool is taken to it. Common practice, no source. */
+const USUAL_START_TURNS = 2
+
+const stainless = (grade: Grade | undefined) => grade?.startsWith('A') ?? false
+
+/** The weakest grade the table has for this thread: what an unmarked bolt is taken for. */
+function weakest(thread: string, condition: Condition): { grade: Grade; nm: number } | undefined {
+  return GRADES.flatMap((grade) => {
+    const nm = tableTorqueNm(thread, grade, condition)
+    return nm === undefined ? [] : [{ grade, nm }]
+  }).reduce<{ grade: Grade; nm: number } | undefined>(
+    (so, each) => (so && so.nm <= each.nm ? so : each),
+    undefined,
+  )
+}
+
+function wordsOf(source: Exclude<Fastener['torqueFrom'], undefined>): string {
+  if (source.kind === 'otherRack') return `carried over from ${source.rack}`
+  const words = {
+    label: 'label',
+    manual: 'manual',
+    sheet: "maker's sheet",
+    measured: 'measured',
+    told: 'told, not seen',
+  }
+  return `${words[source.kind]}${source.page === undefined ? '' : `, page ${source.page}`}`
+}
+
+/** What torque a fastener wants under the house's school. A figure from another rack is refused; a table's is advice. */
+export function torqueOf(fastener: Fastener, rules: BayRules): Torque {
+  const { torqueNm, torqueFrom, thread, atMostNm, condition = 'dry' } = fastener
+  if (torqueFrom?.kind === 'otherRack') return { kind: 'refused', rack: torqueFrom.rack }
+  if (torqueNm)
+    return {
+      kind: 'sheet',
+      fromNm: torqueNm.from,
+      toNm: torqueNm.to,
+      source: torqueFrom ? wordsOf(torqueFrom) : 'as given with the part',
+    }
+  if (rules.tightening === 'feel') return { kind: 'feel', atMostNm }
+  const own = fastener.grade && tableTorqueNm(thread, fastener.grade, condition)
+  const found =
+    own !== undefined && fastener.grade ? { grade: fastener.grade, nm: own } : weakest(thread, condition)
+  if (!found) return { kind: 'unknown' }
+  return {
+    kind: 'advice',
+    nm: Math.min(found.nm, atMostNm ?? Infinity),
+    grade: found.grade,
+    gradeSaid: own !== undefined,
+    condition,
+    k: NUT_FACTOR[condition],
+    cut: atMostNm !== undefined && atMostNm < found.nm,
+  }
+}
+
+/** What a joint is tightened to at last, N·m: the middle of the sheet's range, or the advice; nothing without a figure. */
+export function aimNm(torque: Torque): number | undefined {
+  if (torque.kind === 'sheet') return (torque.fromNm + torque.toNm) / 2
+  return torque.kind === 'advice' ? torque.nm : undefined
+}
+
+function securityOf({ security, grade }: Fastener, rules: BayRules): string {
+  const asked = {
+    threadlocker: 'threadlocker, as the sheet asks',
+    lockWasher: 'lock washer, as the sheet asks',
+    none: 'none, as the sheet says',
+  }
+  if (security) return asked[security]
+  const house = {
+    lockAndFlat: 'lock washer over a flat one (house rule)',
+    threadlocker: 'medium threadlocker (house rule)',
+    both: 'lock washer over a flat one, and medium threadlocker (house rule)',
+  }[rules.security]
+  return stainless(grade) && rules.security === 'lockAndFlat'
+    ? `${house}; anti-seize, it is stainless`
+    : house
+}
+
+function washersOf({ washers, security }: Fastener, rules: BayRules): string {
+  const stack =
+    washers ?? (security === undefined && rules.security !== 'threadlocker' ? ['lock', 'flat'] : [])
+  return stack.length === 0 ? 'no washers' : `${stack.join(' washer, ')} washer, from the head down`
+}
+
+/** A fastener of a part or a piece of gear as the joint it makes. */
+export function jointOf(owner: JointOwner, index: number, fastener: Fastener, rules: BayRules): Joint {
+  return {
+    id: `${owner.of === 'part' ? `${owner.rackId}/${owner.partId}` : owner.placementId}:${index}`,
+    owner,
+    name: fastener.name ?? `${fastener.thread} of ${owner.name.toLowerCase()}`,
+    fastener,
+    torque: torqueOf(fastener, rules),
+    signs: fastener.signs ?? [],
+    startTurns: fastener.startTurns ?? USUAL_START_TURNS,
+    security: securityOf(fastener, rules),
+    washers: washersOf(fastener, rules),
+    tool: fastener.tool ?? 'the key from the box, short end',
+    handOnly: fastener.handOnly ?? stainless(fastener.grade),
+  }
+}
+
+/** A sign of done, in a fitter's words. */
+export function signWords(sign: Sign): string {
+  switch (sign.kind) {
+    case 'reading':
+      return 'the wrench reads the figure'
+    case 'clicks':
+      return sign.count === 1 ? 'one click' : `${sign.count} clicks`
+    case 'handle':
+      return 'the handle has straightened'
+    case 'notch':
+      return 'the notch is in line'
+    case 'washerClosed':
+      return sign.moreTurns === 0
+        ? 'the washer is closed'
+        : `the washer is closed and ${turnWords(sign.moreTurns)} more`
+    case 'threads':
+      return `${sign.showing} threads show`
+  }
+}
+
+function turnWords(turns: number): string {
+  const named: readonly (readonly [number, string])[] = [
+    [0.25, 'a quarter turn'],
+    [0.5, 'half a turn'],
+    [0.75, 'three quarters of a turn'],
+    [1, 'one turn'],
+  ]
+  return named.find(([value]) => Math.abs(value - turns) < 1e-9)?.[1] ?? `${turns} turns`
+}

@@ -1,0 +1,48 @@
+/** One fastener's turn in a pass: where it is, and what it is tightened to, N·m (nothing without a figure). */
+export interface Pull {
+  readonly pass: number
+  readonly percent: number
+  readonly at: string
+  readonly nm: number | undefined
+}
+
+/** A place of a group from the front (0) rearward, on one side. */
+export interface Spot {
+  readonly name: string
+  readonly side: 'left' | 'right'
+  readonly row: number
+}
+
+/**
+ * The order in which a group is tightened: from a corner to the one across from it, then the next such two, so that
+ * neither side nor either end runs ahead. LHF, RHR, RHF, LHR for four. Common practice, no source.
+ */
+export function diagonalOrder(spots: readonly Spot[]): readonly Spot[] {
+  const rows = [...new Set(spots.map(({ row }) => row))].sort((a, b) => a - b)
+  const find = (row: number | undefined, side: Spot['side']) =>
+    spots.filter((spot) => spot.row === row && spot.side === side)
+  return rows.flatMap((row, i) => {
+    const across = rows.at(-1 - i)
+    return i % 2 === 0
+      ? [...find(row, 'left'), ...find(across, 'right')]
+      : [...find(across, 'right'), ...find(row, 'left')]
+  })
+}
+
+/** Every pull of a group, pass after pass, each pass in the diagonal order; the last goes to the full figure. N·m. */
+export function passList(
+  spots: readonly Spot[],
+  aim: number | undefined,
+  percents: readonly number[],
+): Pull[] {
+  const rising = [...percents].sort((a, b) => a - b)
+  const passes = rising.at(-1) === 100 ? rising : [...rising, 100]
+  return passes.flatMap((percent, i) =>
+    diagonalOrder(spots).map(({ name }) => ({
+      pass: i + 1,
+      percent,
+      at: name,
+      nm: aim === undefined ? undefined : (aim * percent) / 100,
+    })),
+  )
+}

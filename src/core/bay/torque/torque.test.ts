@@ -1,0 +1,208 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Fastener } from '../../plan/fastening'
+import { USUAL_BAY } from '../../rules/house'
+import { formatQuantity } from '../../units/format'
+import { unitOf } from '../../units/dimension'
+import { aimNm, jointOf, signWords, torqueOf, type JointOwner } from './joint'
+import { diagonalOrder, passList, type Spot } from './passes'
+import { jointFinding, judgeReading, readingFinding } from './reading'
+import { tableTorqueNm, threadSizeMm } from './table-torque'
+
+const owner: JointOwner = { of: 'part', rackId: 'r', partId: 'feet', name: 'Feet' }
+const joint = (fastener: Partial<Fastener>, rules = USUAL_BAY) =>
+  jointOf(owner, 0, { thread: 'M8', count: 4, ...fastener }, rules)
+
+describe('the table’s torque', () => {
+  // Handbook: T = K·d·F, K 0.2, F 75 % of proof (Shigley); stress areas and proof ISO 898-1, ISO 3506-1. All from memory.
+  it.each([
+    ['M6', '8.8', 10.5],
+    ['M8', '8.8', 25.5],
+    ['M10', '8.8', 50.5],
+    ['M8', 'A2-70', 19.8],
+    ['M8', '10.9', 36.5],
+  ] as const)('%s %s dry: %f N·m', (thread, grade, nm) => {
+    expect(tableTorqueNm(thread, grade, 'dry')).toBeCloseTo(nm, 0.9)
+    expect(Math.abs((tableTorqueNm(thread, grade, 'dry') ?? 0) - nm)).toBeLessThan(0.06)
+  })
+
+  it('is less with oil or anti-seize for the same clamp, by K alone (handbook: K 0.12 to 0.16, from memory)', () => {
+    const [dry, oiled, paste] = (['dry', 'oiled', 'antiSeize'] as const).map(
+      (each) => tableTorqueNm('M8', '8.8', each) ?? 0,
+    )
+    expect(oiled! / dry!).toBeCloseTo(0.8)
+    expect(paste! / dry!).toBeCloseTo(0.65)
+  })
+
+  it('has nothing for threads it does not know', () => {
+    expect(tableTorqueNm('1/4-20', '8.8', 'dry')).toBeUndefined()
+    expect(tableTorqueNm('M7', '8.8', 'dry')).toBeUndefined()
+    expect(threadSizeMm('m8 × 20')).toBe(8)
+  })
+})
+
+describe('units of torque', () => {
+  it('15 N·m is 11.063 lbf·ft; practice says about 11 (NIST SP 811, from memory)', () => {
+    expect(15 / unitOf('torque', 'lbf·ft').factor).toBeCloseTo(11.063, 3)
+    expect(15 / unitOf('torque', 'lbf·in').factor).toBeCloseTo(132.76, 2)
+    expect(formatQuantity('torque', 15, { show: 'us', denominator: 16 })).toContain('lbf·ft')
+  })
+})
+
+describe('what a joint wants', () => {
+  it('is the sheet’s range with its source', () => {
+    const torque = torqueOf(
+      { thread: 'M6', count: 4, torqueNm: { from: 5, to: 7 }, torqueFrom: { kind: 'sheet', page: '4' } },
+      USUAL_BAY,
+    )
+    expect(torque).toEqual({ kind: 'sheet', fromNm: 5, toNm: 7, source: "maker's sheet, page 4" })
+    expect(aimNm(torque)).toBe(6)
+  })
+
+  it('is never a figure carried over from another rack', () => {
+    const carried = joint({
+      torqueNm: { from: 6, to: 6 },
+      torqueFrom: { kind: 'otherRack', rack: 'the last one' },
+    })
+    expect(carried.torque).toEqual({ kind: 'refused', rack: 'the last one' })
+    expect(aimNm(carried.torque)).toBeUndefined()
+    expect(jointFinding(carried)?.severity).toBe('findOut')
+  })
+
+  it('is advice cut to what the part bears, whatever bolt, grade and condition', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('M5', 'M6', 'M8', 'M10'),
+        fc.constantFrom('8.8', '10.9', 'A2-70', 'A4-80', undefined),
+        fc.constantFrom('dry', 'oiled', 'antiSeize'),
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        (thread, grade, condition, atMostNm) => {
+          const torque = torqueOf(
+            { thread, count: 1, condition, atMostNm, ...(grade ? { grade } : {}) },
+            USUAL_BAY,
+          )
+          if (torque.kind !== 'advice') throw new Error('no advice')
+          expect(torque.nm).toBeLessThanOrEqual(atMostNm)
+          expect(torque.nm).toBeLessThanOrEqual(tableTorqueNm(thread, torque.grade, condition) ?? 0)
+          expect(torque.gradeSaid).toBe(grade !== undefined)
+        },
+      ),
+    )
+  })
+
+  it('takes an unmarked bolt for the weakest grade', () => {
+    expect(joint({}).torque).toMatchObject({ grade: 'A2-70', gradeSaid: false })
+  })
+
+  it('by feel has no figure, and an unknown thread is a thing to find out', () => {
+    expect(joint({}, { ...USUAL_BAY, tightening: 'feel' }).torque).toEqual({
+      kind: 'feel',
+      atMostNm: undefined,
+    })
+    expect(jointFinding(joint({ thread: '5/16-18' }))?.severity).toBe('findOut')
+  })
+
+  it('a habit of 28 lbf·ft on M8 is above the table for 8.8, 10.9 and A2-70: Mind (practice against handbook)', () => {
+    const told = { torqueNm: { from: 37.963, to: 37.963 }, torqueFrom: { kind: 'told' } } as const
+    for (const grade of ['8.8', '10.9', 'A2-70'] as const)
+      expect(jointFinding(joint({ ...told, grade }))?.severity).toBe('mind')
+    expect(28 * unitOf('torque', 'lbf·ft').factor).toBeCloseTo(38, 1)
+  })
+})
+
+describe('security and washers', () => {
+  it('follow the sheet before the house', () => {
+    expect(joint({ security: 'threadlocker' }).security).toContain('as the sheet asks')
+    expect(joint({ security: 'threadlocker' }).washers).toBe('no washers')
+    expect(joint({}).washers).toBe('lock washer, flat washer, from the head down')
+    expect(joint({}, { ...USUAL_BAY, security: 'threadlocker' }).washers).toBe('no washers')
+  })
+
+  it('give stainless its anti-seize unless threadlocker is used, and hand tools only', () => {
+    expect(joint({ grade: 'A2-70' }).security).toContain('anti-seize')
+    expect(joint({ grade: 'A2-70' }, { ...USUAL_BAY, security: 'threadlocker' }).security).not.toContain(
+      'anti-seize',
+    )
+    expect(joint({ grade: 'A2-70' }).handOnly).toBe(true)
+    expect(joint({ grade: '8.8' }).handOnly).toBe(false)
+  })
+})
+
+describe('signs of done', () => {
+  it.each([
+    [{ kind: 'clicks', count: 3 }, '3 clicks'],
+    [{ kind: 'handle' }, 'the handle has straightened'],
+    [{ kind: 'notch' }, 'the notch is in line'],
+    [{ kind: 'washerClosed', moreTurns: 0.25 }, 'the washer is closed and a quarter turn more'],
+    [{ kind: 'threads', showing: 2 }, '2 threads show'],
+    [{ kind: 'reading' }, 'the wrench reads the figure'],
+  ] as const)('%o', (sign, words) => {
+    expect(signWords(sign)).toBe(words)
+  })
+})
+
+const spot = (name: string, side: Spot['side'], row: number): Spot => ({ name, side, row })
+const four = [
+  spot('LHF', 'left', 0),
+  spot('RHF', 'right', 0),
+  spot('LHR', 'left', 1),
+  spot('RHR', 'right', 1),
+]
+
+describe('passes', () => {
+  it('go corner to corner, each pass to its share, the last to the figure', () => {
+    const pulls = passList(four, 6, [50, 75, 100])
+    expect(pulls.map(({ at }) => at).slice(0, 4)).toEqual(['LHF', 'RHR', 'RHF', 'LHR'])
+    expect(pulls.map(({ nm }) => nm)).toEqual([3, 3, 3, 3, 4.5, 4.5, 4.5, 4.5, 6, 6, 6, 6])
+  })
+
+  it('always end at the full figure, take every fastener once a pass, and never rise within one', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5 }),
+        fc.array(fc.integer({ min: 10, max: 100 }), { minLength: 1, maxLength: 4 }),
+        (rows, percents) => {
+          const spots = Array.from({ length: rows }, (_, row) => [
+            spot(`L${row}`, 'left', row),
+            spot(`R${row}`, 'right', row),
+          ]).flat()
+          expect(new Set(diagonalOrder(spots))).toEqual(new Set(spots))
+          const pulls = passList(spots, 8, percents)
+          expect(pulls.at(-1)?.nm).toBe(8)
+          for (let pass = 1; pass <= (pulls.at(-1)?.pass ?? 0); pass += 1) {
+            const own = pulls.filter((each) => each.pass === pass)
+            expect(own).toHaveLength(spots.length)
+            expect(new Set(own.map(({ nm }) => nm)).size).toBe(1)
+          }
+          pulls.reduce((before, { percent }) => {
+            expect(percent).toBeGreaterThanOrEqual(before)
+            return percent
+          }, 0)
+        },
+      ),
+    )
+  })
+
+  it('have no figure where the joint has none', () => {
+    expect(passList(four, undefined, [100]).every(({ nm }) => nm === undefined)).toBe(true)
+  })
+})
+
+describe('a reading', () => {
+  const sheet = joint({ torqueNm: { from: 5, to: 7 }, torqueFrom: { kind: 'sheet' } })
+  it.each([
+    [4, 'under', 'stop'],
+    [4.85, 'within', 'clear'],
+    [6, 'within', 'clear'],
+    [7.2, 'within', 'clear'],
+    [7.5, 'over', 'stop'],
+  ] as const)('%f N·m on 5 to 7 is %s', (nm, verdict, severity) => {
+    expect(judgeReading(sheet, nm)).toBe(verdict)
+    expect(readingFinding(sheet, 'LHF', nm).severity).toBe(severity)
+  })
+
+  it('against advice is Mind at most, and without a figure is a thing to find out', () => {
+    expect(readingFinding(joint({}), 'LHF', 90).severity).toBe('mind')
+    expect(readingFinding(joint({ thread: 'odd' }), 'LHF', 9).severity).toBe('findOut')
+  })
+})
