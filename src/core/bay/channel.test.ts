@@ -1,0 +1,120 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { yardVan } from '@/stock/plans'
+import { survey } from '../survey/survey'
+import { barChannels, bedChannels, loadingOrder, type Channel } from './channel'
+
+const nut = (id: string, atMm: number) => ({ id, name: id, atMm })
+const channel = (patch: Partial<Channel>): Channel => ({
+  id: 'bar',
+  name: 'Front bar',
+  ends: { low: 'left end', high: 'right end' },
+  open: { low: true, high: true },
+  inside: [],
+  wanted: [],
+  ...patch,
+})
+
+const places = fc.uniqueArray(fc.integer({ min: -800, max: 800 }), { minLength: 1, maxLength: 12 })
+
+describe('loading a channel', () => {
+  it('brings in first what has furthest to go', () => {
+    const order = loadingOrder(channel({ wanted: [nut('a', -300), nut('b', 200), nut('c', 500)] }))
+    expect(order.map(({ nut: { id } }) => id)).toEqual(['c', 'b', 'a'])
+    expect(order.every((each) => each.kind === 'enters' && each.end === 'low')).toBe(true)
+  })
+
+  it('uses both ends round a foot that stands in it, and says what is shut in between two', () => {
+    const feet = [
+      { ...nut('foot-left', -400), fixed: true },
+      { ...nut('foot-right', 400), fixed: true },
+    ]
+    const order = loadingOrder(
+      channel({ inside: feet, wanted: [nut('l', -500), nut('m', 0), nut('r', 600)] }),
+    )
+    expect(order.map(({ kind, nut: { id } }) => `${kind} ${id}`)).toEqual([
+      'enters l',
+      'enters r',
+      'blocked m',
+    ])
+    expect(order[2]).toMatchObject({ by: { id: 'foot-left' } })
+  })
+
+  it('from one open end only', () => {
+    const order = loadingOrder(
+      channel({ open: { low: false, high: true }, wanted: [nut('a', 100), nut('b', 300)] }),
+    )
+    expect(order.map(({ nut: { id } }) => id)).toEqual(['a', 'b'])
+    const shut = loadingOrder(channel({ open: { low: false, high: false }, wanted: [nut('a', 1)] }))
+    expect(shut[0]).toMatchObject({ kind: 'blocked', by: { name: 'a closed end' } })
+  })
+
+  it('never passes what is in there, nor a nut that came before: slid in one by one', () => {
+    fc.assert(
+      fc.property(places, places, fc.boolean(), fc.boolean(), (wantedAt, insideAt, low, high) => {
+        const given = channel({
+          open: { low, high },
+          wanted: wantedAt.map((at, i) => nut(`n${i}`, at + 0.5)),
+          inside: insideAt.map((at, i) => ({ ...nut(`f${i}`, at), fixed: i % 2 === 0 })),
+        })
+        const order = loadingOrder(given)
+        expect(order).toHaveLength(given.wanted.length)
+        const there = given.inside.map(({ atMm }) => atMm)
+        for (const entry of order) {
+          const at = entry.nut.atMm
+          const passed = (end: 'low' | 'high') =>
+            there.some((each) => (end === 'low' ? each < at : each > at))
+          if (entry.kind === 'enters') {
+            expect(given.open[entry.end]).toBe(true)
+            expect(passed(entry.end)).toBe(false)
+            there.push(at)
+          } else {
+            const free = (end: 'low' | 'high') =>
+              given.open[end] && !given.inside.some(({ atMm }) => (end === 'low' ? atMm < at : atMm > at))
+            expect(free('low') || free('high')).toBe(false)
+          }
+        }
+      }),
+      { numRuns: 1000 },
+    )
+  })
+})
+
+describe('the channels of a plan', () => {
+  it('are those that something is bolted into', () => {
+    const found = barChannels(survey(yardVan))
+    expect(found.map(({ barId }) => barId)).toEqual(['van-front'])
+    expect(found[0]?.channel.wanted.length).toBeGreaterThanOrEqual(1)
+    expect(bedChannels(survey(yardVan))).toEqual([])
+  })
+
+  it('of a bed open at the tailgate, past its cleats only where there are none', () => {
+    const plan = {
+      ...yardVan,
+      vehicle: {
+        ...yardVan.vehicle,
+        attachments: yardVan.vehicle.attachments.map((each) =>
+          each.id === 'van-points'
+            ? {
+                kind: 'bedChannel' as const,
+                id: each.id,
+                name: 'Bed channel',
+                ratings: [],
+                gaugeMm: 1600,
+                topZMm: 900,
+                ranges: [{ fromMm: 400, toMm: 3200 }],
+                posts: [{ fromMm: 1000, toMm: 1040 }],
+              }
+            : each,
+        ),
+      },
+    }
+    const [left] = bedChannels(survey(plan))
+    const order = loadingOrder(left!.channel)
+    expect(order.map(({ kind, nut: { name } }) => `${kind} ${name.slice(0, 3)}`)).toEqual([
+      'enters LHM',
+      'enters LHR',
+      'blocked LHF',
+    ])
+  })
+})

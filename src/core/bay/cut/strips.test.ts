@@ -1,0 +1,79 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { yardVan, podJob } from '@/stock/plans'
+import { USUAL_BAY } from '../../rules/house'
+import { survey } from '../../survey/survey'
+import type { Plan } from '../../plan/plan'
+import { cutLength, cutList, gapsBetween } from './strips'
+
+const stretch = fc
+  .tuple(fc.integer({ min: -900, max: 900 }), fc.integer({ min: 5, max: 400 }))
+  .map(([from, length]) => [from, from + length] as const)
+
+describe('the gaps between mounts', () => {
+  it('with what is covered make up the whole stretch, each place once', () => {
+    fc.assert(
+      fc.property(fc.array(stretch, { maxLength: 8 }), (covered) => {
+        const gaps = gapsBetween(-700, 700, covered)
+        for (let x = -699.5; x < 700; x += 7) {
+          const inGap = gaps.filter(([from, to]) => x > from && x < to).length
+          const isCovered = covered.some(([from, to]) => x > from && x < to)
+          expect(inGap).toBe(isCovered ? 0 : 1)
+        }
+      }),
+    )
+  })
+})
+
+describe('the cut list', () => {
+  it('covers every gap: each strip is as long as its gap with shrinkage, and less than a millimetre longer', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 15, max: 2000, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (gap, shrink) => {
+          const cut = cutLength(gap, shrink)
+          expect(cut).toBeGreaterThanOrEqual(gap * (1 + shrink / 100) - 1e-6)
+          expect(cut - gap * (1 + shrink / 100)).toBeLessThan(1)
+        },
+      ),
+    )
+  })
+
+  it('leaves out what the clamps on a bar cover, and closes what nothing stands in', () => {
+    const { strips, plans } = cutList(survey(yardVan), USUAL_BAY)
+    const front = strips.filter(({ barId }) => barId === 'van-front')
+    const rear = strips.filter(({ barId }) => barId === 'van-rear')
+    // 1780 long with caps of 5: 1770 between them, 1 % for shrinkage.
+    expect(rear).toEqual([expect.objectContaining({ kind: 'infill', fromMm: -885, toMm: 885, cutMm: 1788 })])
+    expect(front.length).toBeGreaterThan(1)
+    const covered = 1770 - front.reduce((so, { fromMm, toMm }) => so + toMm - fromMm, 0)
+    expect(covered).toBeGreaterThan(60)
+    expect(plans.map(({ kind }) => kind)).toEqual(['infill'])
+    expect(cutList(survey(podJob), USUAL_BAY).strips.length).toBeGreaterThan(0)
+  })
+
+  it('sets feet in an underside groove by spacers between and gap strips outside them', () => {
+    const plan: Plan = {
+      ...yardVan,
+      racks: yardVan.racks.map((rack) =>
+        rack.kind === 'bars'
+          ? {
+              ...rack,
+              footWidthMm: 100,
+              bars: rack.bars.map((bar) => ({
+                ...bar,
+                profile: { ...bar.profile, underChannel: { slotMm: 11, headRoomMm: 7 } },
+              })),
+            }
+          : rack,
+      ),
+    }
+    const rear = cutList(survey(plan), { ...USUAL_BAY, stripShrinkPercent: 0 }).strips.filter(
+      ({ barId }) => barId === 'van-rear',
+    )
+    // Feet at ±800, 100 wide, caps inside at ±885: 1500 between them, 35 outside each.
+    expect(rear.filter(({ kind }) => kind === 'spacer').map(({ cutMm }) => cutMm)).toEqual([1500])
+    expect(rear.filter(({ kind }) => kind === 'gap').map(({ cutMm }) => cutMm)).toEqual([35, 35])
+  })
+})
