@@ -1,0 +1,113 @@
+import type { BayRules } from '../rules/house'
+import type { Plan } from '../plan/plan'
+import type { LogEvent } from './log/event'
+import { countingEvents, replay } from './log/replay'
+
+/** Something that is due on a day (or once so far has been driven, whichever comes first). */
+export interface Due {
+  readonly id: string
+  readonly on: string
+  readonly what: string
+  readonly why: string
+  readonly km: number | undefined
+}
+
+const DAY_MS = 86_400_000
+
+/** A day so many days later, both as 2027-03-12. */
+export function daysAfter(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10)
+}
+
+/** The same day so many months later, or that month's last. */
+export function monthsAfter(day: string, months: number): string {
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number)
+  const last = new Date(Date.UTC(year, month - 1 + months + 1, 0)).getUTCDate()
+  return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last))).toISOString().slice(0, 10)
+}
+
+const dayOf = (event: LogEvent) => event.at.slice(0, 10)
+
+/** The first day of a month from a day on. */
+function nextMonth(day: string, month: number): string {
+  const [year = 0, now = 1] = day.split('-').map(Number)
+  return `${month > now ? year : year + 1}-${String(month).padStart(2, '0')}-01`
+}
+
+/**
+ * What is due for a vehicle: re-tightening after the first trip or about so many km, anew whenever the load or a part
+ * has changed, then at the house's interval from the last check; seasonal parts; days set by hand. Common practice,
+ * no source; the maker's interval goes before it.
+ */
+export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: readonly Plan[] = []): Due[] {
+  const record = replay(events)
+  const counting = countingEvents(events)
+  const fitted = record.racks.filter(({ on }) => on)
+  const afterRack = ({ kind }: LogEvent) => kind === 'loadChanged' || kind === 'replaced'
+  const dues = fitted.flatMap(({ rackId, what, since }): Due[] => {
+    const later = counting.filter((event) => event.at >= since)
+    const checks = later.filter((event) => event.kind === 'checked' && event.what === what)
+    const disturbed = later
+      .filter((event) => afterRack(event) || (event.kind === 'refitted' && event.rackId === rackId))
+      .at(-1)
+    const lastCheck = checks.at(-1)
+    const from = disturbed && dayOf(disturbed) > since.slice(0, 10) ? disturbed : undefined
+    const fresh = !lastCheck || (from && lastCheck.at < from.at)
+    if (fresh)
+      return [
+        {
+          id: `first ${rackId}`,
+          on: daysAfter(from ? dayOf(from) : since.slice(0, 10), rules.firstCheckDays),
+          what,
+          why: from ? 're-tighten: the load or a part has changed' : 're-tighten after the first trip',
+          km: rules.firstCheckKm,
+        },
+      ]
+    return [
+      {
+        id: `then ${rackId}`,
+        on: monthsAfter(dayOf(lastCheck), rules.thenMonths),
+        what,
+        why: `re-tighten, every ${rules.thenMonths} ${rules.thenMonths === 1 ? 'month' : 'months'}`,
+        km: undefined,
+      },
+    ]
+  })
+  const seasonal = plans.flatMap((plan) => {
+    const first = fitted[0]
+    if (!first) return []
+    const parts = [...plan.racks.flatMap(({ parts: own }) => own), ...plan.gear]
+    return parts.flatMap(({ id, name, work }): Due[] =>
+      work?.season
+        ? [
+            {
+              id: `season ${plan.id} ${id}`,
+              on: nextMonth(first.since.slice(0, 10), (work.season.toMonth % 12) + 1),
+              what: name,
+              why: 'take off for the season',
+              km: undefined,
+            },
+          ]
+        : [],
+    )
+  })
+  const dated = counting.flatMap((event): Due[] =>
+    event.kind === 'dated'
+      ? [
+          {
+            id: event.id,
+            on: event.due,
+            what: event.what,
+            why: event.note ?? 'date set by hand',
+            km: undefined,
+          },
+        ]
+      : [],
+  )
+  const settled = new Set(counting.flatMap((event) => (event.kind === 'checked' ? [event.what] : [])))
+  return [...dues, ...seasonal, ...dated.filter(({ what }) => !settled.has(what))].sort(
+    (a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id),
+  )
+}
+
+export const isOverdue = ({ on }: Due, today: string): boolean => on < today

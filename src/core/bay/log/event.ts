@@ -1,0 +1,107 @@
+import '../../rules/no-eval'
+import * as z from 'zod'
+import { daySchema, idSchema, massKg, nameSchema, sizeMm } from '../../plan/scalars'
+import { TAPED } from '../squareness'
+
+const common = {
+  id: idSchema,
+  at: z.iso.datetime(),
+  vehicleId: idSchema,
+  jobId: idSchema.optional(),
+  by: z.string().max(80).optional(),
+  note: z.string().max(1000).optional(),
+}
+const key = z.string().min(1).max(200)
+const rack = { rackId: idSchema, what: nameSchema }
+const readingsSchema = z.partialRecord(z.enum(TAPED), z.array(sizeMm).min(1).max(40))
+
+/**
+ * Something that happened to a vehicle's rack. The log only grows: what was wrong is set right by `corrected`, which
+ * names the event that no longer counts, and a right one after it.
+ */
+export const logEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('fitted'), ...common, ...rack }),
+  z.strictObject({ kind: z.literal('removed'), ...common, ...rack }),
+  z.strictObject({ kind: z.literal('refitted'), ...common, ...rack }),
+  z.strictObject({ kind: z.literal('replaced'), ...common, what: nameSchema, with: nameSchema }),
+  z.strictObject({ kind: z.literal('lost'), ...common, what: nameSchema, count: z.number().int().min(1) }),
+  z.strictObject({ kind: z.literal('found'), ...common, what: nameSchema, count: z.number().int().min(1) }),
+  z.strictObject({
+    kind: z.literal('counted'),
+    ...common,
+    lineId: key,
+    what: nameSchema,
+    count: z.number().int().min(0).max(4000),
+  }),
+  z.strictObject({ kind: z.literal('stepDone'), ...common, stepId: key, title: nameSchema }),
+  z.strictObject({ kind: z.literal('stepReopened'), ...common, stepId: key, title: nameSchema }),
+  z.strictObject({
+    kind: z.literal('measured'),
+    ...common,
+    stepId: key,
+    pairId: key,
+    readings: readingsSchema,
+  }),
+  z.strictObject({ kind: z.literal('weighed'), ...common, gearId: idSchema, what: nameSchema, kg: massKg }),
+  z.strictObject({
+    kind: z.literal('torqued'),
+    ...common,
+    jointId: key,
+    what: nameSchema,
+    spot: nameSchema,
+    pass: z.number().int().min(1).max(9),
+    percent: z.number().min(1).max(100),
+    /** What the wrench read; without a reading the sign of done stands for it. N·m. */
+    nm: z.number().positive().max(2000).optional(),
+    tool: z.string().max(120).optional(),
+  }),
+  z.strictObject({ kind: z.literal('told'), ...common, what: z.string().min(1).max(600) }),
+  z.strictObject({
+    kind: z.literal('proved'),
+    ...common,
+    item: key,
+    what: nameSchema,
+    outcome: z.enum(['good', 'notGood', 'notNow']),
+  }),
+  z.strictObject({
+    kind: z.literal('deviated'),
+    ...common,
+    stepId: key,
+    title: nameSchema,
+    reason: z.string().min(1).max(1000),
+  }),
+  z.strictObject({ kind: z.literal('checked'), ...common, what: nameSchema }),
+  z.strictObject({ kind: z.literal('loadChanged'), ...common, what: nameSchema }),
+  z.strictObject({ kind: z.literal('dated'), ...common, what: nameSchema, due: daySchema }),
+  z.strictObject({
+    kind: z.literal('corrected'),
+    ...common,
+    eventId: idSchema,
+    reason: z.string().min(1).max(1000),
+  }),
+])
+export type LogEvent = z.infer<typeof logEventSchema>
+export type EventKind = LogEvent['kind']
+
+/** How an event reads in a list. */
+export const EVENT_WORD: Readonly<Record<EventKind, string>> = {
+  fitted: 'Fitted',
+  removed: 'Removed',
+  refitted: 'Refitted',
+  replaced: 'Replaced',
+  lost: 'Lost',
+  found: 'Found',
+  counted: 'Counted',
+  stepDone: 'Done',
+  stepReopened: 'Opened again',
+  measured: 'Measured',
+  weighed: 'Weighed',
+  torqued: 'Torqued',
+  told: 'Told',
+  proved: 'Proved',
+  deviated: 'Differs from the sheet',
+  checked: 'Checked',
+  loadChanged: 'Load changed',
+  dated: 'Date set',
+  corrected: 'Corrected',
+}

@@ -1,0 +1,149 @@
+import type { Outcome } from '../proof'
+import type { Readings } from '../squareness'
+import type { LogEvent } from './event'
+
+type Of<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>
+
+/** A rack on the vehicle as the log has it. */
+export interface FittedRack {
+  readonly rackId: string
+  readonly what: string
+  readonly on: boolean
+  readonly since: string
+}
+
+/** One job's progress in the bay as the log has it. */
+export interface BayProgress {
+  readonly done: ReadonlySet<string>
+  readonly counted: ReadonlyMap<string, number>
+  /** The last readings of each pair at each step, by `step pair`. */
+  readonly measured: ReadonlyMap<string, Readings>
+  /** Pulls done, by `joint spot pass`, with what the wrench read. */
+  readonly torqued: ReadonlyMap<string, number | undefined>
+  readonly weighed: ReadonlyMap<string, number>
+  readonly proved: ReadonlyMap<string, Outcome>
+  readonly told: readonly string[]
+  readonly deviations: readonly Of<'deviated'>[]
+}
+
+/** What the events of one vehicle say about it now. */
+export interface RackRecord {
+  readonly racks: readonly FittedRack[]
+  readonly missing: ReadonlyMap<string, number>
+  readonly replaced: readonly Of<'replaced'>[]
+  readonly jobs: ReadonlyMap<string, BayProgress>
+  /** Events that still count, in order. */
+  readonly counting: readonly LogEvent[]
+}
+
+interface Draft {
+  done: Set<string>
+  counted: Map<string, number>
+  measured: Map<string, Readings>
+  torqued: Map<string, number | undefined>
+  weighed: Map<string, number>
+  proved: Map<string, Outcome>
+  told: string[]
+  deviations: Of<'deviated'>[]
+}
+
+const emptyJob = (): Draft => ({
+  done: new Set(),
+  counted: new Map(),
+  measured: new Map(),
+  torqued: new Map(),
+  weighed: new Map(),
+  proved: new Map(),
+  told: [],
+  deviations: [],
+})
+
+/** What no event has touched yet. */
+export const NOTHING_DONE: BayProgress = emptyJob()
+
+export const pullKey = (jointId: string, spot: string, pass: number): string => `${jointId} ${spot} ${pass}`
+
+/** Events that were not corrected away. A correction can itself be corrected: then what it named counts again. */
+export function countingEvents(events: readonly LogEvent[]): LogEvent[] {
+  const struck = new Set<string>()
+  for (const event of events.toReversed())
+    if (event.kind === 'corrected' && !struck.has(event.id)) struck.add(event.eventId)
+  return events.filter(({ id }) => !struck.has(id))
+}
+
+/** What a vehicle's log says, event after event. Any beginning of a log is a record too. */
+export function replay(events: readonly LogEvent[]): RackRecord {
+  const counting = countingEvents(events)
+  const racks = new Map<string, FittedRack>()
+  const missing = new Map<string, number>()
+  const jobs = new Map<string, Draft>()
+  const replaced: Of<'replaced'>[] = []
+  for (const event of counting) {
+    apply(event, jobOf(jobs, event.jobId))
+    switch (event.kind) {
+      case 'fitted':
+      case 'refitted':
+      case 'removed':
+        racks.set(event.rackId, {
+          rackId: event.rackId,
+          what: event.what,
+          on: event.kind !== 'removed',
+          since: event.at,
+        })
+        break
+      case 'lost':
+        missing.set(event.what, (missing.get(event.what) ?? 0) + event.count)
+        break
+      case 'found': {
+        const left = (missing.get(event.what) ?? 0) - event.count
+        if (left > 0) missing.set(event.what, left)
+        else missing.delete(event.what)
+        break
+      }
+      case 'replaced':
+        replaced.push(event)
+        missing.delete(event.what)
+        break
+    }
+  }
+  return { racks: [...racks.values()], missing, replaced, jobs, counting }
+}
+
+function jobOf(jobs: Map<string, Draft>, id: string | undefined): Draft {
+  if (id === undefined) return emptyJob()
+  const job = jobs.get(id) ?? emptyJob()
+  jobs.set(id, job)
+  return job
+}
+
+function apply(event: LogEvent, job: Draft): void {
+  switch (event.kind) {
+    case 'stepDone':
+      job.done.add(event.stepId)
+      return
+    case 'stepReopened':
+      job.done.delete(event.stepId)
+      return
+    case 'counted':
+      job.counted.set(event.lineId, event.count)
+      return
+    case 'measured':
+      job.measured.set(`${event.stepId} ${event.pairId}`, event.readings)
+      return
+    case 'torqued':
+      job.torqued.set(pullKey(event.jointId, event.spot, event.pass), event.nm)
+      return
+    case 'weighed':
+      job.weighed.set(event.gearId, event.kg)
+      return
+    case 'proved':
+      job.proved.set(event.item, event.outcome)
+      return
+    case 'told':
+      job.told.push(event.what)
+      return
+    case 'deviated':
+      job.deviations.push(event)
+      return
+  }
+}

@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, ridgeTent, yardVan } from '@/stock/plans'
+import { frameJob } from '@/stock/plans'
+import type { Plan } from '../plan/plan'
+import { survey } from '../survey/survey'
+import { drillFindings, drillPlans } from './drill-plan'
+import { marksOf } from './marks'
+import { countFindings, partsCheck } from './parts-check'
+import { proofFindings, proofList } from './proof'
+
+describe('the parts check', () => {
+  const check = partsCheck(survey(ridgeTent))
+  const line = (id: string) => check.lines.find((each) => each.id === id)
+
+  it('counts bolts, nuts and washers by joint and side', () => {
+    expect(line('platform-feet:0/bolt')).toMatchObject({
+      what: 'Bolt M8 × 40, 8.8',
+      count: 12,
+      counted: '2 on each of 6, 6 a side',
+    })
+    expect(line('platform-feet:0/nut')).toMatchObject({ what: 'Nut M8', count: 12 })
+    expect(line('platform-feet:0/lock')).toMatchObject({ what: 'Lock washer M8', count: 12 })
+    expect(line('platform-deck:0/nut')?.what).toBe('Channel nut M6')
+  })
+
+  it('says what the box holds, lacks and brings for nothing, and what that costs', () => {
+    expect(line('platform-deck/lacks-0')).toMatchObject({
+      what: 'Wind deflector',
+      inBox: 'notInBox',
+      have: 'toBuy',
+    })
+    expect(line('platform-deck/holds-0')).toMatchObject({ what: 'Slats', count: 8, inBox: 'inBox' })
+    expect(check.unused).toEqual([{ what: 'Rail brackets', count: 6, box: 'Slat platform' }])
+    expect(check.toBuy).toBe(74)
+    const tent = ridgeTent.gear.find(({ id }) => id === 'shell-tent')?.price ?? 0
+    // Platform 690, feet 258, deflector 74, two sachets at 3, six strips at 1, and the tent.
+    expect(check.total).toBe(690 + 258 + 74 + 6 + 6 + tent)
+  })
+
+  it('lists adapters and locks, and each carrier as often as it is placed', () => {
+    expect(partsCheck(survey(boatAndBox)).lines.find(({ kind }) => kind === 'lock')).toMatchObject({
+      count: 4,
+    })
+    expect(partsCheck(survey(yardVan)).lines.some(({ kind }) => kind === 'gear')).toBe(true)
+  })
+
+  it('makes a finding of what is short and what is over, and none of what is right', () => {
+    const counted = new Map([
+      ['platform-feet:0/bolt', 11],
+      ['platform-feet:0/nut', 12],
+      ['platform-feet:0/flat', 14],
+    ])
+    expect(countFindings(check, counted).map(({ id, severity }) => `${severity} ${id}`)).toEqual([
+      'stop counted platform-feet:0/bolt',
+      'mind counted platform-feet:0/flat',
+    ])
+  })
+})
+
+describe('marks', () => {
+  it('send marked parts to their corners, say which way arrows point and which keys are alike', () => {
+    const marks = marksOf(survey(boatAndBox))
+    expect(marks.marks).toEqual([
+      {
+        partId: 'wing-feet',
+        what: 'Rail feet',
+        corners: ['LHF', 'RHF', 'LHR', 'RHR'],
+        say: 'each to the corner it is marked for: LHF, RHF, LHR, RHR',
+      },
+    ])
+    expect(marks.arrows).toEqual([{ on: 'Pads', say: 'arrow outward' }])
+    expect(marks.keys[0]?.say).toBe('all alike, key Q17')
+    expect(marks.bars.map(({ say }) => say.split(';')[0])).toEqual(['goes in front', 'goes at the rear'])
+  })
+})
+
+describe('the drill plan', () => {
+  const drilled = (drills: object): Plan => ({
+    ...frameJob,
+    racks: frameJob.racks.map((rack) => ({
+      ...rack,
+      parts: rack.parts.map((part) =>
+        part.role === 'legs'
+          ? { ...part, kit: { drills: { holes: 4, reversible: false, ...drills } } }
+          : part,
+      ),
+    })),
+  })
+
+  it('puts a hole at each point on either side, mirrored', () => {
+    const [plan] = drillPlans(survey(drilled({ pilotMm: 3, finalMm: 8.5 })))
+    expect(plan!.holes.length).toBe(plan!.holes.filter(({ yMm }) => yMm < 0).length * 2)
+    expect(plan!.holes.reduce((so, { yMm }) => so + yMm, 0)).toBe(0)
+    expect(plan!.holes[0]).toMatchObject({ pilotMm: 3, finalMm: 8.5 })
+  })
+
+  it('takes nothing for granted', () => {
+    const [bare] = drillPlans(survey(drilled({})))
+    expect(drillFindings(bare!)[0]?.sentence.join('')).toContain('the pilot’s size, the final size')
+    const whole = { pilotMm: 3, finalMm: 8.5, layers: ['skin'], seal: 'sealant', paint: 'primer' }
+    const [full] = drillPlans(survey(drilled(whole)))
+    expect(drillFindings({ ...full!, asked: full!.holes.length })).toEqual([])
+    expect(drillFindings({ ...full!, asked: 99 })).toHaveLength(1)
+    expect(drillPlans(survey(ridgeTent))).toEqual([])
+  })
+})
+
+describe('the proof', () => {
+  const items = proofList(survey(boatAndBox))
+  it('asks for what this vehicle has', () => {
+    const ids = items.map(({ id }) => id)
+    for (const kind of boatAndBox.vehicle.obstacles.map((each) => each.id)) {
+      const asked = ids.some((id) => id.endsWith(kind))
+      const moves = boatAndBox.vehicle.obstacles.find(({ id }) => id === kind)?.kind
+      if (['hatch', 'tailgate', 'sunroof', 'antenna'].includes(moves ?? '')) expect(asked).toBe(true)
+    }
+    expect(ids).toContain('second-click')
+    expect(items.find(({ id }) => id === 'drive')?.kmH).toBe(boatAndBox.use.roadKmH)
+    expect(proofList(survey(ridgeTent)).map(({ id }) => id)).not.toContain('second-click')
+  })
+
+  it('is silent only on what was good', () => {
+    expect(proofFindings(items, new Map())).toHaveLength(items.length)
+    expect(proofFindings(items, new Map(items.map(({ id }) => [id, 'good' as const])))).toEqual([])
+    expect(
+      proofFindings(items, new Map([['shake', 'notGood']])).find(({ id }) => id === 'proof shake')?.severity,
+    ).toBe('stop')
+    expect(
+      proofFindings(items, new Map([['drive', 'notNow']]))
+        .find(({ id }) => id === 'proof drive')
+        ?.sentence.join(''),
+    ).toContain('put off')
+  })
+})

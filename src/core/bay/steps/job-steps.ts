@@ -1,0 +1,251 @@
+import { STAGES, type Stage } from '../../plan/work'
+import { kg, mm } from '../../review/phrase'
+import { cautionsFor } from '../../review/cautions'
+import type { BayRules } from '../../rules/house'
+import type { ThingAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
+import { barChannels, bedChannels } from '../channel'
+import { proofList } from '../proof'
+import { fittedThings, gearJoints } from './joint-groups'
+import { inOrder, type Order } from './order'
+import { rackSteps, stepOf } from './rack-steps'
+import type { Step } from './step'
+
+/** The first two stages go on side by side; from then on each waits for the one before. */
+const LEVEL: Readonly<Record<Stage, number>> = {
+  bench: 0,
+  vehicle: 0,
+  start: 1,
+  place: 2,
+  torque: 3,
+  trim: 4,
+  prove: 5,
+}
+
+const COUNT = 'job/count'
+
+/** A rack's steps with an edge from every step of a stage to every one of the next that has any. */
+function staged(steps: readonly Step[]): Step[] {
+  const levels = [...new Set(steps.map(({ stage }) => LEVEL[stage]))].sort((a, b) => a - b)
+  return steps.map((step) => {
+    const at = levels.indexOf(LEVEL[step.stage])
+    const before = levels[at - 1]
+    const gate =
+      before === undefined
+        ? [COUNT]
+        : steps.filter(({ stage }) => LEVEL[stage] === before).map(({ id }) => id)
+    return { ...step, after: [...new Set([...step.after, ...gate])] }
+  })
+}
+
+const racksUnder = (survey: Survey, { placement: { host } }: ThingAt): string[] => {
+  if (host.on === 'place') return []
+  if (host.on !== 'bars') return [host.rackId]
+  return [
+    ...new Set(host.barIds.flatMap((id) => survey.bars.find(({ bar }) => bar.id === id)?.rack.id ?? [])),
+  ]
+}
+
+/** Fitting one thing: built up on the bench, set on a rack that stands, started, placed, tightened. */
+function gearSteps(
+  survey: Survey,
+  thing: ThingAt,
+  rules: BayRules,
+  rackDone: (rackId: string) => readonly string[],
+): Step[] {
+  const { gear, placement } = thing
+  const groups = gearJoints(survey, thing, rules)
+  const under = racksUnder(survey, thing).flatMap(rackDone)
+  const id = (key: string) => `gear:${placement.id}/${key}`
+  const rackId = racksUnder(survey, thing)[0]
+  const common = { group: `gear:${placement.id}`, rackId }
+  const channels = barChannels(survey).filter(({ channel }) =>
+    channel.wanted.some(({ id: nut }) => nut.startsWith(`${placement.id}/`)),
+  )
+  const brought = (gear.work?.steps ?? []).map((step) =>
+    stepOf({
+      ...common,
+      id: id(step.id),
+      stage: step.stage,
+      title: step.title,
+      detail: step.detail === undefined ? [] : [step.detail],
+      after: [
+        COUNT,
+        ...(step.after ?? []).map((after) => (after.includes('/') ? `gear:${after}` : id(after))),
+        ...(LEVEL[step.stage] > 0 ? under : []),
+      ],
+      minutes: step.minutes ?? { from: 5, to: 8 },
+      waitMinutes: step.waitMinutes ?? 0,
+      hands: step.hands ?? 1,
+      tools: step.tools ?? [],
+    }),
+  )
+  const { box } = thing
+  const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
+  const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
+  const set = stepOf({
+    ...common,
+    id: id('set'),
+    stage: 'start',
+    title: `Set the ${gear.name.toLowerCase()} on, started by hand`,
+    detail: [
+      'Middle ',
+      mm(Math.abs(middle.x)),
+      middle.x < 0 ? ' before' : ' behind',
+      ' the windscreen’s upper edge, ',
+      ...(Math.abs(middle.y) < 1
+        ? ['on the centreline.']
+        : [mm(Math.abs(middle.y)), ` ${middle.y < 0 ? 'left' : 'right'} of it.`]),
+      ...(groups.length > 0
+        ? [
+            ` ${groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
+          ]
+        : []),
+    ],
+    after: [COUNT, ...under, ...onBench, ...channels.map(({ barId }) => `channel/${barId}`)],
+    minutes: { from: 5, to: 10 },
+    hands: gear.mass.kg > 15 || gear.lengthMm > 1800 ? 2 : 1,
+    doing: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
+  })
+  return [
+    ...brought,
+    set,
+    ...groups.map((group, i) =>
+      stepOf({
+        ...common,
+        id: id(`torque-${i}`),
+        stage: 'torque',
+        title: `Tighten: ${group.joint.name}`,
+        detail: [
+          `${group.joint.fastener.count} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+        ],
+        after: [
+          set.id,
+          ...brought.filter(({ stage }) => stage === 'place' || stage === 'start').map((step) => step.id),
+        ],
+        minutes: { from: 3, to: 6 },
+        tools: [group.joint.tool],
+        doing: { kind: 'torque', group },
+      }),
+    ),
+  ]
+}
+
+/** All steps of the plan's job in an order that respects every edge, or which of them wait for each other. */
+export function jobSteps(survey: Survey, rules: BayRules): Order<Step> {
+  const racks = survey.racks.map((rack) => ({
+    id: rack.rack.id,
+    steps: staged(rackSteps(survey, rack, rules)),
+  }))
+  const fixedBy = (rackId: string) => {
+    const own = racks.find(({ id }) => id === rackId)?.steps ?? []
+    const torque = own.filter(({ stage }) => stage === 'torque')
+    return (torque.length > 0 ? torque : own.filter(({ stage }) => LEVEL[stage] <= 2)).map(({ id }) => id)
+  }
+  const things = fittedThings(survey)
+  const gear = things.flatMap((thing) => gearSteps(survey, thing, rules, fixedBy))
+  const decides = [
+    ...gear.filter(({ group, id }) =>
+      things.some(
+        (thing) =>
+          `gear:${thing.placement.id}` === group &&
+          thing.gear.work?.steps?.some((step) => step.decidesSpread && id.endsWith(`/${step.id}`)),
+      ),
+    ),
+  ].map(({ id }) => id)
+  const channels = [...barChannels(survey), ...bedChannels(survey)].map((channel) => {
+    const inBed = survey.racks.some(
+      ({ rack, attachment }) => rack.id === channel.rackId && attachment?.kind === 'bedChannel',
+    )
+    return stepOf({
+      id: `channel/${channel.barId}`,
+      group: channel.rackId,
+      rackId: channel.rackId,
+      stage: inBed ? 'vehicle' : 'start',
+      title: `Load the channel: ${channel.channel.name.toLowerCase()}`,
+      detail: [`${channel.channel.wanted.length} nuts, in this order, before the end is closed.`],
+      after: [COUNT, ...(inBed ? [] : fixedBy(channel.rackId))],
+      minutes: { from: 3, to: 6 },
+      doing: { kind: 'channel', channel },
+    })
+  })
+  const guesses = survey.plan.gear.filter(
+    ({ id, mass }) =>
+      mass.basis === 'guess' && survey.things.some(({ gear: { id: placed } }) => placed === id),
+  )
+  const weigh = guesses.map(({ id, name, mass }) =>
+    stepOf({
+      id: `weigh/${id}`,
+      group: 'job',
+      rackId: undefined,
+      stage: 'bench',
+      title: `Weigh the ${name.toLowerCase()}`,
+      detail: ['Somebody guessed ', kg(mass.kg), '. Hang it on the scale.'],
+      after: [COUNT],
+      minutes: { from: 2, to: 4 },
+      tools: ['hanging scale'],
+      doing: { kind: 'weigh', gearId: id, name, guessKg: mass.kg },
+    }),
+  )
+  // What closes a channel comes after all that stands in it; what the gear decides comes before the bars are placed.
+  const closing = new Set(['caps', 'strips'])
+  const rackList = racks.flatMap(({ id, steps }) => {
+    const onIt = gear.filter((step) => step.rackId === id).map((step) => step.id)
+    const loads = channels.filter(({ rackId }) => rackId === id).map((step) => step.id)
+    return steps.map((step) => {
+      const key = step.id.slice(id.length + 1)
+      const later = closing.has(key) ? [...onIt, ...loads] : []
+      const bed =
+        step.stage === 'start'
+          ? loads.filter((load) => channels.find((each) => each.id === load)?.stage === 'vehicle')
+          : []
+      const first = step.stage === 'place' ? decides : []
+      return later.length + bed.length + first.length === 0
+        ? step
+        : { ...step, after: [...new Set([...step.after, ...later, ...bed, ...first])] }
+    })
+  })
+  const count = stepOf({
+    id: COUNT,
+    group: 'job',
+    rackId: undefined,
+    stage: 'bench',
+    title: 'Lay out and count the parts',
+    detail: [
+      'Everything on the bench before the first bolt: what is not in the box stops the job now, not later.',
+    ],
+    minutes: { from: 10, to: 20 },
+    doing: { kind: 'count' },
+  })
+  const work = [count, ...weigh, ...rackList, ...channels, ...gear]
+  const all = work.map(({ id }) => id)
+  const proofs = proofList(survey)
+  const proof = proofs.map((item, i) =>
+    stepOf({
+      id: `prove/${item.id}`,
+      group: 'job',
+      rackId: undefined,
+      stage: 'prove',
+      title: item.title,
+      detail: [item.detail],
+      after: [...all, ...(i === 0 ? [] : [`prove/${proofs[i - 1]?.id ?? ''}`])],
+      minutes: { from: item.minutes, to: item.minutes * 1.5 },
+      doing: { kind: 'prove', item },
+    }),
+  )
+  const tell = stepOf({
+    id: 'job/tell',
+    group: 'job',
+    rackId: undefined,
+    stage: 'prove',
+    title: 'Tell the customer, hand over tools and keys',
+    detail: [
+      'Limits in each state, what not to do, when to come back. Tools and keys stay with the vehicle: the next adjustment needs them.',
+    ],
+    after: [...all, ...proof.map(({ id }) => id)],
+    minutes: { from: 10, to: 15 },
+    doing: { kind: 'tell', what: [...cautionsFor(survey)] },
+  })
+  const byStage = [...work].sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
+  return inOrder([...byStage, ...proof, tell])
+}

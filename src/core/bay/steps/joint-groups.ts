@@ -1,0 +1,83 @@
+import type { Part } from '../../plan/rack'
+import type { BayRules } from '../../rules/house'
+import { rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
+import { aimNm, jointOf } from '../torque/joint'
+import { passList, type Spot } from '../torque/passes'
+import type { JointGroup } from './step'
+
+const ON_FEET: ReadonlySet<Part['role']> = new Set(['feet', 'fitKit', 'legs'])
+
+function footSpots(rack: RackAt): Spot[] {
+  const rows = [...new Set(rack.feet.map(({ barIndex }) => barIndex))]
+  return rack.feet.map((foot) => ({ name: foot.corner, side: foot.side, row: rows.indexOf(foot.barIndex) }))
+}
+
+/** Places along a part that stands on no feet of its own: so many a side, from the front. */
+function spreadSpots(name: string, count: number): Spot[] {
+  return Array.from({ length: count }, (_, i) => ({
+    name: count === 1 ? name : `${i % 2 === 0 ? 'left' : 'right'} ${Math.floor(i / 2) + 1}`,
+    side: i % 2 === 0 ? ('left' as const) : ('right' as const),
+    row: Math.floor(i / 2),
+  }))
+}
+
+/** The joints of a rack's parts, each at its feet where it belongs to feet. A part of feet whose sheet says nothing has one unknown joint. */
+export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
+  return rack.rack.parts.flatMap((part) => {
+    const feet = footSpots(rack)
+    const onFeet = ON_FEET.has(part.role) && feet.length > 0
+    const silent = onFeet && part.role !== 'fitKit' && (part.fasteners ?? []).length === 0
+    const fasteners = silent ? [{ thread: 'unsaid', count: feet.length }] : (part.fasteners ?? [])
+    return fasteners.map((fastener, i): JointGroup => {
+      const name = silent ? `clamp of ${part.name.toLowerCase()}` : undefined
+      const owner = { of: 'part', rackId: rack.rack.id, partId: part.id, name: part.name } as const
+      const joint = jointOf(owner, i, name === undefined ? fastener : { ...fastener, name }, rules)
+      const spots = onFeet ? feet : spreadSpots(part.name, Math.min(fastener.count, 12))
+      return {
+        joint,
+        spots: spots.map(({ name: spot }) => spot),
+        perSpot: Math.max(1, Math.round(fastener.count / spots.length)),
+        pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
+      }
+    })
+  })
+}
+
+/** What holds a piece of gear to its bars or deck, at each bar and side; a mount whose torque nobody gave is a joint too. */
+export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): JointGroup[] {
+  const { gear, placement } = thing
+  const { mount } = gear.fit
+  const held = ['channelBolt', 'wrapClamp', 'uBolt', 'bracket', 'slat'].includes(mount.kind)
+  const thread = mount.kind === 'channelBolt' ? mount.thread : 'unsaid'
+  const fasteners =
+    gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name.toLowerCase()}` }] : [])
+  const host = placement.host
+  const rows =
+    host.on === 'bars'
+      ? host.barIds.flatMap((id) => survey.bars.find(({ bar }) => bar.id === id)?.bar.name ?? [])
+      : ['front', 'rear']
+  const spots = rows.flatMap((name, row) =>
+    (['left', 'right'] as const).map((side): Spot => ({ name: `${name}, ${side}`, side, row })),
+  )
+  const owner = { of: 'gear', placementId: placement.id, name: gear.name } as const
+  return fasteners.map((fastener, i) => {
+    const joint = jointOf(owner, i, fastener, rules)
+    return {
+      joint,
+      spots: spots.map(({ name }) => name),
+      perSpot: Math.max(1, Math.round(fastener.count / spots.length)),
+      pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
+    }
+  })
+}
+
+/** Things that are fitted with tools: carriers, and what is bolted by itself; not what is strapped or put into another. */
+export const fittedThings = (survey: Survey): ThingAt[] =>
+  survey.things.filter(
+    (thing) =>
+      rootOf(thing) === thing &&
+      thing.gear.kind !== 'person' &&
+      (thing.gear.carries !== undefined ||
+        !['strap', 'none', 'handle', 'unsaid'].includes(thing.gear.fit.mount.kind)),
+  )

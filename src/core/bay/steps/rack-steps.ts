@@ -1,0 +1,407 @@
+import type { Part } from '../../plan/rack'
+import type { Stage, WorkStep } from '../../plan/work'
+import { mm, type Phrase } from '../../review/phrase'
+import type { BayRules } from '../../rules/house'
+import type { BarAt, RackAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
+import { drillPlans } from '../drill-plan'
+import type { PlannedPair, Taped } from '../squareness'
+import { rackJoints } from './joint-groups'
+import type { Doing, PairAsk, Step } from './step'
+
+type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'tools' | 'footIds' | 'after' | 'doing'> & Partial<Step>
+
+/** A step with what is usual where nothing else is said. */
+export function stepOf(draft: Draft): Step {
+  return { after: [], waitMinutes: 0, hands: 1, tools: [], footIds: [], doing: { kind: 'do' }, ...draft }
+}
+
+const about = (from: number, to = from * 1.6) => ({ from, to: Math.round(to) })
+const USUAL_FOOT_MM = 80
+const DIAGONAL: readonly Taped[] = ['spreadLeft', 'spreadRight', 'diagonalLeft', 'diagonalRight']
+const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
+const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
+
+const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
+
+/** Neighbouring bars to tape against each other; legs only where they adjust. */
+export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): PairAsk[] {
+  const { tolerancesMm } = survey.plan.rules
+  const spreadLocked = attachment !== undefined && ('points' in attachment || attachment.kind === 'bareRoof')
+  const legs = rack.parts.some(({ role }) => role === 'legs')
+  return bars.slice(1).map((rear, i): PairAsk => {
+    const front = bars[i] ?? rear
+    const end = ({ bar }: BarAt) => ({
+      id: bar.id,
+      name: bar.name,
+      lengthMm: bar.lengthMm,
+      profileMm: bar.profile.widthMm,
+    })
+    const pair: PlannedPair = {
+      front: end(front),
+      rear: end(rear),
+      spreadMm: rear.bar.xMm - front.bar.xMm,
+      acrossFrontMm: across(front),
+      acrossRearMm: across(rear),
+      footWidthMm: rack.footWidthMm ?? USUAL_FOOT_MM,
+      capMm: { front: front.bar.capMm ?? 0, rear: rear.bar.capMm ?? 0 },
+      toleranceMm: tolerancesMm.parallel,
+      legsToleranceMm: tolerancesMm.legs,
+      spreadLocked,
+    }
+    return {
+      id: `${front.bar.id}~${rear.bar.id}`,
+      pair,
+      taped: [...DIAGONAL, ...(rack.kind === 'bars' ? OVERHANGS : []), ...(legs ? LEGS : [])],
+    }
+  })
+}
+
+/** A part's own step as often as it is done, with what it waits for by name. */
+function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
+  const id = `${rack.rack.id}/${part.id}/${step.id}`
+  const name = (after: string) => `${rack.rack.id}/${after.includes('/') ? after : `${part.id}/${after}`}`
+  const times = step.times === 'side' ? 2 : step.times === 'bar' ? Math.max(1, rack.bars.length) : 1
+  const often = step.times === 'side' ? ', left then right' : step.times === 'bar' ? ', each bar' : ''
+  const minutes = step.minutes ?? about(4)
+  const put = stepOf({
+    id,
+    group: rack.rack.id,
+    rackId: rack.rack.id,
+    stage: step.stage,
+    title: `${step.title}${often}`,
+    detail: step.detail === undefined ? [] : [step.detail],
+    after: (step.after ?? []).map(name),
+    minutes: { from: minutes.from * times, to: minutes.to * times },
+    waitMinutes: step.waitMinutes ?? 0,
+    hands: step.hands ?? 1,
+    tools: step.tools ?? [],
+  })
+  if (!step.temporary) return [put]
+  return [
+    put,
+    stepOf({
+      id: `${id}-out`,
+      group: rack.rack.id,
+      rackId: rack.rack.id,
+      stage: 'trim',
+      title: `Take out again: ${step.temporary.what}`,
+      detail: ['It was only there for a while.'],
+      after: [id],
+      minutes: about(2),
+    }),
+  ]
+}
+
+const ATTACHED: Readonly<Record<string, string>> = {
+  raisedRail: 'Rail clean and dry, no wax where the clamps close.',
+  flushRail: 'Rail clean; look for the slot’s own covers.',
+  fixedPoint: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
+  hookPoint: 'Free the hook points under the glass edge and clean them.',
+  bareRoof: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
+  gutter: 'Wipe the gutters; look for rust and loose seam.',
+  drilledTop: 'Know what is behind: lining, wires, reinforcement.',
+  framePoint: 'Clean the frame’s points and threads.',
+  bedRail: 'Wipe the bed rails; take off caps where the clamps go.',
+  bedChannel: 'Blow out the bed channels; look for cleats.',
+  bedSocket: 'Empty the sockets and try the latches.',
+  hatchSeam: 'Wipe the seam; look at the sealant.',
+}
+
+function drillSteps(survey: Survey, rack: RackAt): Step[] {
+  return drillPlans(survey)
+    .filter(({ rackId }) => rackId === rack.rack.id)
+    .flatMap((plan): Step[] => {
+      const id = `${rack.rack.id}/${plan.partId}`
+      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const }
+      const sizes = plan.holes[0]
+      return [
+        stepOf({
+          ...common,
+          id: `${id}/confirm-drilling`,
+          title: 'Confirm: the holes cannot be undone',
+          detail: [
+            `${plan.asked} holes through ${plan.layers.join(', ') || 'layers nobody has named'}. The customer has said yes to them, and the template lies right.`,
+          ],
+          minutes: about(5),
+          doing: { kind: 'confirm' },
+        }),
+        stepOf({
+          ...common,
+          id: `${id}/drill`,
+          title: `Drill ${plan.asked} holes`,
+          detail: [
+            ...(sizes?.pilotMm === undefined ? ['Pilot: find out. '] : ['Pilot ', mm(sizes.pilotMm), '. ']),
+            ...(sizes?.finalMm === undefined
+              ? ['Final size: find out. ']
+              : ['Final ', mm(sizes.finalMm), '. ']),
+            `${plan.template ?? 'No template is named: mark out and centre-punch'}. Eye and dust protection.`,
+          ],
+          after: [`${id}/confirm-drilling`],
+          minutes: about(plan.asked * 4),
+          tools: ['drill', 'centre punch', 'vacuum', 'eye protection'],
+        }),
+        stepOf({
+          ...common,
+          id: `${id}/seal`,
+          title: 'Seal and paint the holes',
+          detail: [
+            `${plan.paint ?? 'Find out what protects the bare edge'}; then ${plan.seal ?? 'find out what seals it'}.`,
+          ],
+          after: [`${id}/drill`],
+          minutes: about(plan.asked * 2),
+          waitMinutes: 60,
+        }),
+      ]
+    })
+}
+
+const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
+  const before = rack.bars[i - 1]
+  return before
+    ? [
+        `${at.bar.name} `,
+        mm(at.bar.xMm - before.bar.xMm),
+        ` behind the ${before.bar.name.toLowerCase()}, centre to centre, on both sides.`,
+      ]
+    : [
+        `${at.bar.name} `,
+        mm(at.bar.xMm),
+        rack.onRoof
+          ? ' behind the windscreen’s upper edge, to the bar’s centre, from the same feature on both sides.'
+          : ' behind the windscreen’s upper edge, to the bar’s centre, on both sides.',
+      ]
+}
+
+/** Every step of fitting one rack, in the order of its stages; edges between stages are added with the whole job's. */
+export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[] {
+  const { rack: own, bars, feet, attachment } = rack
+  const groups = rackJoints(rack, rules)
+  const footIds = feet.map(({ id }) => id)
+  const step = (key: string, stage: Stage, title: string, detail: Phrase, rest: Partial<Step> = {}) =>
+    stepOf({
+      id: `${own.id}/${key}`,
+      group: own.id,
+      rackId: own.id,
+      stage,
+      title,
+      detail,
+      minutes: about(4),
+      ...rest,
+    })
+  const doing = (kind: Doing) => ({ doing: kind })
+  const has = (role: Part['role']) => own.parts.some((part) => part.role === role)
+  const pairs = pairsOf(survey, rack)
+  const footPart = own.parts.find(({ role }) => role === 'feet' || role === 'legs')
+  const covers = own.parts.flatMap(({ work }) => (work?.keys ? [work.keys] : []))
+  const channels = bars.some(
+    ({ bar }) => bar.profile.channel !== undefined || bar.profile.underChannel !== undefined,
+  )
+
+  const bench = [
+    ...(footPart && (own.kind === 'bars' || own.kind === 'platform')
+      ? [
+          step(
+            'sub-assembly',
+            'bench',
+            `Build up the ${footPart.name.toLowerCase()} by corner`,
+            ['Marked parts to their corners, arrows forward; pads pressed home. Nothing is tightened yet.'],
+            { minutes: about(feet.length * 2), footIds },
+          ),
+        ]
+      : []),
+    ...(own.kind === 'bars'
+      ? [
+          step(
+            'feet-on-bars',
+            'bench',
+            'Feet on the bars, loose',
+            bars.flatMap(({ bar }, i): Phrase => [
+              ...(i === 0 ? [] : [' ']),
+              `${bar.name}: `,
+              mm(
+                (bar.lengthMm -
+                  ((bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)) -
+                  (own.footWidthMm ?? USUAL_FOOT_MM)) /
+                  2 -
+                  (bar.capMm ?? 0),
+              ),
+              ' from inside the cap to the foot’s outer edge, both ends.',
+            ]),
+            { after: footPart ? [`${own.id}/sub-assembly`] : [], minutes: about(bars.length * 4), footIds },
+          ),
+        ]
+      : []),
+    ...('deck' in own && own.deck
+      ? [
+          step(
+            'assemble-deck',
+            'bench',
+            `Assemble the ${own.kind === 'platform' ? 'platform' : 'deck'}`,
+            [
+              'Only when it is whole is its foot pattern known: it decides the spread, so it comes before the bars. Upside down on blankets, all joints loose, then square by its diagonals.',
+            ],
+            { minutes: about(25), hands: 2, tools: ['blankets', 'tape'] },
+          ),
+        ]
+      : []),
+  ]
+  const vehicle = [
+    step(
+      'prepare',
+      'vehicle',
+      'Wipe and protect the vehicle',
+      [
+        `${attachment ? (ATTACHED[attachment.kind] ?? '') : ''} Tape and cardboard over paint; no knife on a coating.`,
+      ],
+      { minutes: about(10), tools: ['cloths', 'film', 'masking tape'] },
+    ),
+    ...drillSteps(survey, rack),
+  ]
+  const start = [
+    step(
+      'lift-on',
+      'start',
+      own.kind === 'ladder' ? 'Hang the ladder in place' : 'Lift it onto the vehicle',
+      [
+        own.kind === 'ladder'
+          ? 'Hooks over the edge, feet on their pads, nothing tightened.'
+          : 'Two people, one a side; set it down on its feet, never drag it.',
+      ],
+      { minutes: about(5), hands: 2, footIds },
+    ),
+    step(
+      'start-by-hand',
+      'start',
+      'Start every fastener by hand',
+      [
+        groups.length === 0
+          ? 'Two turns each, fingers only.'
+          : groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ') +
+            '. Fingers only; what binds is cross-threaded.',
+      ],
+      {
+        after: [`${own.id}/lift-on`],
+        minutes: about(
+          Math.max(
+            4,
+            groups.reduce((so, { spots, perSpot }) => so + spots.length * perSpot, 0),
+          ),
+        ),
+        footIds,
+        ...doing({ kind: 'start', groups }),
+      },
+    ),
+  ]
+  const place =
+    bars.length === 0
+      ? []
+      : [
+          step(
+            'place',
+            'place',
+            'Place the bars',
+            bars.flatMap((at, i) => [...(i === 0 ? [] : [' ']), ...placedFrom(survey, rack, at, i)]),
+            { minutes: about(8), hands: 2, footIds, tools: ['tape'] },
+          ),
+          ...(pairs.length === 0
+            ? []
+            : [
+                step(
+                  'square',
+                  'place',
+                  'Measure and square up',
+                  [
+                    'Both sides from the same marks, then both diagonals. Put right what is out before anything is tightened.',
+                  ],
+                  {
+                    after: [`${own.id}/place`],
+                    minutes: about(6 * pairs.length),
+                    hands: 2,
+                    footIds,
+                    tools: ['tape'],
+                    ...doing({ kind: 'measure', pairs }),
+                  },
+                ),
+              ]),
+        ]
+  const torque = [
+    ...groups.map((group, i) =>
+      step(
+        `torque-${group.joint.owner.of === 'part' ? group.joint.owner.partId : i}-${i}`,
+        'torque',
+        `Tighten: ${group.joint.name}`,
+        [
+          `${group.spots.length * group.perSpot} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+        ],
+        {
+          after: i === 0 ? [] : [],
+          minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),
+          footIds,
+          tools: [group.joint.tool],
+          ...doing({ kind: 'torque', group }),
+        },
+      ),
+    ),
+    ...(pairs.length > 0 && groups.length > 0
+      ? [
+          step(
+            'square-again',
+            'torque',
+            'Measure again, tightened',
+            ['What is pulled moves. The same marks once more.'],
+            {
+              after: groups.map(
+                (group, i) =>
+                  `${own.id}/torque-${group.joint.owner.of === 'part' ? group.joint.owner.partId : i}-${i}`,
+              ),
+              minutes: about(4 * pairs.length),
+              footIds,
+              tools: ['tape'],
+              ...doing({ kind: 'measure', pairs }),
+            },
+          ),
+        ]
+      : []),
+  ]
+  const trim = [
+    ...(channels && own.kind === 'bars'
+      ? [
+          step(
+            'strips',
+            'trim',
+            'Cut and press in the strips',
+            ['To the cut list; ends flush with the mounts. Soap and water, no oil on rubber.'],
+            {
+              minutes: about(8),
+              tools: ['shears', 'soap and water'],
+              ...doing({ kind: 'cut', rackId: own.id }),
+            },
+          ),
+          step('caps', 'trim', 'End caps on', ['Every nut is in its channel: after this nothing enters.'], {
+            after: [`${own.id}/strips`],
+            minutes: about(3),
+          }),
+        ]
+      : []),
+    ...(covers.length > 0 || has('feet')
+      ? [
+          step(
+            'covers',
+            'trim',
+            'Covers on, locks in',
+            [
+              covers.length === 0
+                ? 'Covers to their corners.'
+                : `${covers.map(({ cores, codes }) => `${cores} cores, key ${codes.join(', ') || 'number to be written down'}`).join('; ')}.`,
+            ],
+            { minutes: about(4), footIds },
+          ),
+        ]
+      : []),
+  ]
+  const brought = own.parts.flatMap((part) =>
+    (part.work?.steps ?? []).flatMap((each) => broughtStep(rack, part, each)),
+  )
+  return [...bench, ...vehicle, ...start, ...place, ...torque, ...trim, ...brought]
+}

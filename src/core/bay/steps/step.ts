@@ -1,0 +1,66 @@
+import type { Minutes, Stage } from '../../plan/work'
+import type { Phrase } from '../../review/phrase'
+import type { BarChannel } from '../channel'
+import type { ProofItem } from '../proof'
+import type { PlannedPair, Taped } from '../squareness'
+import type { Joint } from '../torque/joint'
+import type { Pull } from '../torque/passes'
+
+/** A joint at every place it has on this vehicle, and the order in which they are pulled. */
+export interface JointGroup {
+  readonly joint: Joint
+  /** Places by name, so many fasteners at each. */
+  readonly spots: readonly string[]
+  readonly perSpot: number
+  readonly pulls: readonly Pull[]
+}
+
+/** Two bars to tape, and what of them. */
+export interface PairAsk {
+  readonly id: string
+  readonly pair: PlannedPair
+  readonly taped: readonly Taped[]
+}
+
+/** What a step is about, beyond doing what it says. */
+export type Doing =
+  | { readonly kind: 'do' }
+  | { readonly kind: 'count' }
+  | { readonly kind: 'weigh'; readonly gearId: string; readonly name: string; readonly guessKg: number }
+  | { readonly kind: 'start'; readonly groups: readonly JointGroup[] }
+  | { readonly kind: 'measure'; readonly pairs: readonly PairAsk[] }
+  | { readonly kind: 'torque'; readonly group: JointGroup }
+  | { readonly kind: 'channel'; readonly channel: BarChannel }
+  | { readonly kind: 'cut'; readonly rackId: string }
+  | { readonly kind: 'confirm' }
+  | { readonly kind: 'prove'; readonly item: ProofItem }
+  | { readonly kind: 'tell'; readonly what: readonly string[] }
+
+/** One step of the job, with what must be done before it. Minutes with hands on it, and minutes it then waits by itself. */
+export interface Step {
+  readonly id: string
+  /** The rack it is about, or `gear`, or `job`. */
+  readonly group: string
+  readonly stage: Stage
+  readonly title: string
+  readonly detail: Phrase
+  readonly after: readonly string[]
+  readonly minutes: Minutes
+  readonly waitMinutes: number
+  readonly hands: 1 | 2
+  readonly tools: readonly string[]
+  readonly doing: Doing
+  /** The feet it is about, for the small drawing. */
+  readonly footIds: readonly string[]
+  readonly rackId: string | undefined
+}
+
+export const STAGE_WORD: Readonly<Record<Stage, string>> = {
+  bench: 'On the bench',
+  vehicle: 'Prepare the vehicle',
+  start: 'Start by hand',
+  place: 'Place and square',
+  torque: 'Tighten',
+  trim: 'Trim and lock',
+  prove: 'Prove and hand over',
+}

@@ -1,0 +1,261 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS, ridgeTent, yardVan } from '@/stock/plans'
+import type { Plan } from '../../plan/plan'
+import { USUAL_BAY } from '../../rules/house'
+import { survey } from '../../survey/survey'
+import { estimate } from './estimate'
+import { jobSteps } from './job-steps'
+import { inOrder, type Ordered } from './order'
+import { schedule, type Timed } from './schedule'
+import type { Step } from './step'
+
+const node = (id: string, ...after: string[]): Ordered => ({ id, title: id.toUpperCase(), after })
+
+/** Lists whose edges only go to earlier numbers, then shuffled: always free of circles. */
+const graphs = fc
+  .integer({ min: 1, max: 24 })
+  .chain((size) =>
+    fc.tuple(
+      fc.array(fc.array(fc.nat(30), { maxLength: 4 }), { minLength: size, maxLength: size }),
+      fc.array(fc.integer(), { minLength: size, maxLength: size }),
+    ),
+  )
+  .map(([edges, keys]) => {
+    const nodes = edges.map((list, i) =>
+      node(`n${i}`, ...(i === 0 ? [] : list.map((each) => `n${each % i}`))),
+    )
+    return nodes
+      .map((each, i) => ({ each, key: keys[i] ?? 0 }))
+      .sort((a, b) => a.key - b.key)
+      .map(({ each }) => each)
+  })
+
+describe('the order of steps', () => {
+  it('respects every edge of random graphs, takes each step once, and keeps the given order where it may', () => {
+    fc.assert(
+      fc.property(graphs, (list) => {
+        const order = inOrder(list)
+        if (!order.ok) throw new Error(order.reason)
+        const at = new Map(order.steps.map(({ id }, i) => [id, i]))
+        expect(at.size).toBe(list.length)
+        for (const { id, after } of list)
+          for (const before of after) expect(at.get(before)!).toBeLessThan(at.get(id)!)
+        const again = inOrder(order.steps)
+        expect(again.ok && again.steps).toEqual(order.steps)
+      }),
+      { numRuns: 1000 },
+    )
+  })
+
+  it('is the given order where nothing waits', () => {
+    const list = ['c', 'a', 'b'].map((id) => node(id))
+    expect(inOrder(list)).toEqual({ ok: true, steps: list })
+  })
+
+  it('names the steps of a circle, and only those', () => {
+    const order = inOrder([
+      node('start'),
+      node('a', 'c', 'start'),
+      node('b', 'a'),
+      node('c', 'b'),
+      node('end', 'c'),
+    ])
+    expect(order).toMatchObject({ ok: false })
+    if (order.ok) return
+    expect([...order.steps].sort()).toEqual(['a', 'b', 'c'])
+    expect(order.reason).toContain('“A”')
+    expect(order.reason).not.toContain('END')
+  })
+
+  it('says which step waits for one that is not there, and which name is used twice', () => {
+    expect(inOrder([node('a', 'ghost')])).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('ghost') as string,
+    })
+    expect(inOrder([node('a'), node('a')])).toMatchObject({ ok: false, steps: ['a'] })
+  })
+})
+
+const timed = graphs.chain((list) =>
+  fc
+    .array(
+      fc.tuple(
+        fc.integer({ min: 0, max: 20 }),
+        fc.integer({ min: 0, max: 40 }),
+        fc.constantFrom(1 as const, 2 as const),
+      ),
+      {
+        minLength: list.length,
+        maxLength: list.length,
+      },
+    )
+    .map((times) => {
+      const order = inOrder(list)
+      return (order.ok ? order.steps : []).map((each, i): Timed => {
+        const [from = 1, waitMinutes = 0, hands = 1 as const] = times[i] ?? []
+        return { ...each, minutes: { from, to: from * 2 }, waitMinutes, hands }
+      })
+    }),
+)
+
+describe('the schedule', () => {
+  it('begins nothing before what it waits for, and never uses more hands than there are', () => {
+    fc.assert(
+      fc.property(timed, fc.constantFrom(1 as const, 2 as const), (steps, fitters) => {
+        const { steps: at, minutes, critical } = schedule(steps, fitters, 'from')
+        const byId = new Map(at.map((each) => [each.id, each]))
+        const edges = at.flatMap(({ fromMin, toMin }) => [fromMin, toMin])
+        for (const step of steps)
+          for (const before of step.after)
+            expect(byId.get(step.id)!.fromMin).toBeGreaterThanOrEqual(byId.get(before)!.readyMin)
+        for (const time of edges) {
+          const busy = steps
+            .filter(({ id }) => byId.get(id)!.fromMin <= time && time < byId.get(id)!.toMin)
+            .reduce((so, { hands }) => so + Math.min(hands, fitters), 0)
+          expect(busy).toBeLessThanOrEqual(fitters)
+        }
+        expect(minutes).toBe(Math.max(...at.map(({ readyMin }) => readyMin)))
+        expect(byId.get(critical.at(-1)!)?.readyMin).toBe(minutes)
+        expect(byId.get(critical[0]!)?.fromMin).toBe(0)
+      }),
+      { numRuns: 400 },
+    )
+  })
+
+  it('lets waiting run beside other work, and two share what one does alone', () => {
+    const step = (id: string, min: number, wait: number, ...after: string[]): Timed => ({
+      ...node(id, ...after),
+      minutes: { from: min, to: min },
+      waitMinutes: wait,
+      hands: 1,
+    })
+    const steps = [
+      step('seal', 5, 60),
+      step('bars', 30, 0),
+      step('feet', 20, 0),
+      step('mount', 10, 0, 'seal', 'bars'),
+    ]
+    expect(schedule(steps, 1, 'from').minutes).toBe(75)
+    expect(schedule(steps.slice(1, 3), 1, 'from').minutes).toBe(50)
+    expect(schedule(steps.slice(1, 3), 2, 'from').minutes).toBe(30)
+    expect(schedule(steps, 1, 'from').critical).toEqual(['seal', 'mount'])
+  })
+})
+
+const stepsOf = (plan: Plan): readonly Step[] => {
+  const order = jobSteps(survey(plan), USUAL_BAY)
+  if (!order.ok) throw new Error(order.reason)
+  return order.steps
+}
+
+/** Whether one step comes before another however the list is sorted: by edges alone. */
+function mustPrecede(steps: readonly Step[], first: string, then: string): boolean {
+  const byId = new Map(steps.map((step) => [step.id, step]))
+  const seen = new Set<string>()
+  const back = (id: string): boolean => {
+    if (id === first) return true
+    if (seen.has(id)) return false
+    seen.add(id)
+    return byId.get(id)?.after.some(back) ?? false
+  }
+  return back(then)
+}
+
+describe('the steps of every demo job', () => {
+  it.each(DEMO_PLANS.map((plan) => [plan.job.name, plan] as const))(
+    '%s: no torque before all of its group is started by hand',
+    (_, plan) => {
+      const steps = stepsOf(plan)
+      const torque = steps.filter(({ doing }) => doing.kind === 'torque')
+      expect(torque.length).toBeGreaterThan(0)
+      for (const step of torque) {
+        const starts = steps.filter(({ group, doing }) => group === step.group && doing.kind === 'start')
+        expect(starts.length).toBeGreaterThan(0)
+        for (const start of starts) expect(mustPrecede(steps, start.id, step.id)).toBe(true)
+      }
+      expect(steps[0]?.id).toBe('job/count')
+      expect(steps.at(-1)?.id).toBe('job/tell')
+      for (const { id } of steps.slice(1)) expect(mustPrecede(steps, 'job/count', id)).toBe(true)
+      const { one, two } = estimate(steps)
+      expect(two.fromMin).toBeLessThanOrEqual(one.fromMin)
+      expect(one.fromMin).toBeLessThan(one.toMin)
+    },
+  )
+})
+
+describe('what comes before what', () => {
+  const steps = stepsOf(ridgeTent)
+  it.each([
+    ['the platform is assembled before its bars are placed', 'platform/assemble-deck', 'platform/place'],
+    ['film before feet', 'platform/platform-feet/film', 'platform/lift-on'],
+    ['a part’s own order by name', 'platform/platform-deck/lay-out', 'platform/platform-deck/square-deck'],
+    ['placed before squared', 'platform/place', 'platform/square'],
+    ['squared before tightened', 'platform/square', 'platform/torque-platform-feet-1'],
+    ['tightened before the tent', 'platform/square-again', 'gear:tent/set'],
+    [
+      'what is put in for a while comes out',
+      'platform/platform-deck/spacers',
+      'platform/platform-deck/spacers-out',
+    ],
+  ])('%s', (_, first, then) => {
+    expect(steps.some(({ id }) => id === then)).toBe(true)
+    expect(mustPrecede(steps, first, then)).toBe(true)
+  })
+
+  it('a mirrored side is one step done twice', () => {
+    const film = steps.find(({ id }) => id === 'platform/platform-feet/film')
+    expect(film).toMatchObject({
+      title: 'Film in the gutter at each hook, left then right',
+      minutes: { from: 4, to: 6 },
+    })
+  })
+
+  it('nuts go into a channel before strips and caps close it', () => {
+    const van = stepsOf(yardVan)
+    expect(mustPrecede(van, 'channel/van-front', 'van-bars/caps')).toBe(true)
+    expect(mustPrecede(van, 'channel/van-front', 'gear:clamps/set')).toBe(true)
+    expect(mustPrecede(van, 'gear:clamps/set', 'van-bars/strips')).toBe(true)
+  })
+
+  it('a part whose steps wait for each other is refused by name', () => {
+    const circle: Plan = {
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map((part) => ({
+          ...part,
+          work: {
+            steps: [
+              { id: 'one', stage: 'bench' as const, title: 'First this', after: ['two'] },
+              { id: 'two', stage: 'bench' as const, title: 'Then that', after: ['one'] },
+            ],
+          },
+        })),
+      })),
+    }
+    const order = jobSteps(survey(circle), USUAL_BAY)
+    expect(order).toMatchObject({ ok: false })
+    if (!order.ok) expect(order.reason).toMatch(/“(First this|Then that)” after “(First this|Then that)”/)
+  })
+
+  it('a rack that is drilled is confirmed first, sealed after, and is a hard job', () => {
+    const drilled: Plan = {
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map((part) =>
+          part.role === 'feet'
+            ? { ...part, kit: { drills: { holes: 6, reversible: false, pilotMm: 3, finalMm: 9 } } }
+            : part,
+        ),
+      })),
+    }
+    const order = stepsOf(drilled)
+    const id = 'platform/platform-feet'
+    expect(mustPrecede(order, `${id}/confirm-drilling`, `${id}/drill`)).toBe(true)
+    expect(mustPrecede(order, `${id}/seal`, 'platform/lift-on')).toBe(true)
+    expect(estimate(order).difficulty).toBe('hard')
+    expect(estimate(order).because).toContain('something has to cure or soak')
+  })
+})
