@@ -18,12 +18,12 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'The core knows no interface, storage or server: of packages only the schema library, the CSV parser and the random numbers.',
+        'The core knows no interface, storage or server: of packages only the schema library, the CSV parser, the calendar writer and the random numbers.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$|\\.testing\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'core', 'npm-no-pkg', 'unknown'],
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand)/',
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|ics)/',
       },
     },
     only('units-stand-alone', '^src/core/units/', '^src/core/units/', 'Units know nothing above them.'),

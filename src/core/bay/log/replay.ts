@@ -104,6 +104,20 @@ export function replay(events: readonly LogEvent[]): RackRecord {
         replaced.push(event)
         missing.delete(event.what)
         break
+      case 'checked':
+      case 'corrected':
+      case 'counted':
+      case 'dated':
+      case 'deviated':
+      case 'loadChanged':
+      case 'measured':
+      case 'proved':
+      case 'stepDone':
+      case 'stepReopened':
+      case 'told':
+      case 'torqued':
+      case 'weighed':
+        break
     }
   }
   return { racks: [...racks.values()], missing, replaced, jobs, counting }
@@ -144,6 +158,17 @@ function apply(event: LogEvent, job: Draft): void {
       return
     case 'deviated':
       job.deviations.push(event)
+      return
+    case 'checked':
+    case 'corrected':
+    case 'dated':
+    case 'fitted':
+    case 'found':
+    case 'loadChanged':
+    case 'lost':
+    case 'refitted':
+    case 'removed':
+    case 'replaced':
       return
   }
 }

@@ -35,7 +35,7 @@ export function readingFinding(joint: Joint, at: string, nm: number): Finding {
             newtonMetre(joint.torque.toNm),
             ` (${joint.torque.source})`,
           ]
-      : advised && joint.torque.kind === 'advice'
+      : joint.torque.kind === 'advice'
         ? [newtonMetre(joint.torque.nm), ', the table’s advice']
         : []
   const sentence: Phrase = {

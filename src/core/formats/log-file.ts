@@ -1,0 +1,85 @@
+import Papa from 'papaparse'
+import * as z from 'zod'
+import { EVENT_WORD, logEventSchema, type LogEvent } from '../bay/log/event'
+import { TAPED_NAME, type Taped } from '../bay/squareness'
+import { fieldMessages, type FieldMessage } from '../plan/messages'
+
+const logFileSchema = z.strictObject({
+  format: z.literal('ypsos-log'),
+  version: z.literal(1),
+  events: z.array(logEventSchema).max(100_000),
+})
+
+/** A log as a file of its own. */
+export function printLog(events: readonly LogEvent[]): string {
+  return `${JSON.stringify({ format: 'ypsos-log', version: 1, events }, null, 2)}\n`
+}
+
+export type ReadLog =
+  | { readonly ok: true; readonly events: readonly LogEvent[] }
+  | { readonly ok: false; readonly problems: readonly FieldMessage[] }
+
+/** Reads such a file back; what is wrong is named by field. */
+export function readLog(raw: unknown): ReadLog {
+  const read = logFileSchema.safeParse(raw)
+  return read.success
+    ? { ok: true, events: read.data.events }
+    : { ok: false, problems: fieldMessages(read.error) }
+}
+
+/** What an event says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. */
+export function eventText(event: LogEvent): string {
+  switch (event.kind) {
+    case 'fitted':
+    case 'removed':
+    case 'refitted':
+    case 'told':
+    case 'checked':
+    case 'loadChanged':
+      return event.what
+    case 'replaced':
+      return `${event.what} by ${event.with}`
+    case 'lost':
+    case 'found':
+    case 'counted':
+      return `${event.count} × ${event.what}`
+    case 'stepDone':
+    case 'stepReopened':
+      return event.title
+    case 'measured':
+      return Object.entries(event.readings)
+        .map(([key, list]) => `${TAPED_NAME[key as Taped]} ${list.join(', ')} mm`)
+        .join('; ')
+    case 'weighed':
+      return `${event.what} ${event.kg} kg`
+    case 'torqued':
+      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? 'sign of done seen' : `${event.nm} N·m`}`
+    case 'proved':
+      return `${event.what}: ${{ good: 'good', notGood: 'not good', notNow: 'put off' }[event.outcome]}`
+    case 'deviated':
+      return `${event.title}: ${event.reason}`
+    case 'dated':
+      return `${event.what}, due ${event.due}`
+    case 'corrected':
+      return `event ${event.eventId}: ${event.reason}`
+  }
+}
+
+/** A text that a spreadsheet would run as a formula is kept a text. */
+const asText = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+
+/** The log as CSV. Published: RFC 4180; one line an event, in order. */
+export function logCsv(events: readonly LogEvent[]): string {
+  const head = ['id', 'at', 'vehicle', 'job', 'event', 'what', 'by', 'note']
+  const rows = events.map((event) => [
+    event.id,
+    event.at,
+    event.vehicleId,
+    event.jobId ?? '',
+    EVENT_WORD[event.kind],
+    asText(eventText(event)),
+    asText(event.by ?? ''),
+    asText(event.note ?? ''),
+  ])
+  return `${Papa.unparse([head, ...rows], { newline: '\r\n' })}\r\n`
+}
