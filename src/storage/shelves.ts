@@ -1,11 +1,12 @@
 import localforage from 'localforage'
 
-/** The browser's shelves: one for plans, one for the shop's own stock, one for settings. */
+/** The browser's shelves: one for plans, one for the shop's own stock, one for settings, one for what happened. */
 const shelf = (storeName: string) => localforage.createInstance({ name: 'ypsos', storeName })
 
 export const planShelf = shelf('plans')
 export const stockShelf = shelf('stock')
 export const settingsShelf = shelf('settings')
+export const logShelf = shelf('log')
 
 export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }
 

@@ -1,0 +1,101 @@
+import 'fake-indexeddb/auto'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { someEvents } from '@/core/bay/log/events.testing'
+import { boatAndBox, ridgeTent } from '@/stock/plans'
+import { wingBars } from '@/stock/racks'
+import { backupText, openBackup, previewRestore, readShelves, restore } from './backup'
+import { keepEvents, loadEvents, loadVehicleLog } from './log'
+import { keepInStock } from './own-stock'
+import { keepPlan } from './plans'
+import { keepSettings, USUAL_SETTINGS } from './settings'
+import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
+
+const shelves = [planShelf, stockShelf, settingsShelf, logShelf]
+const wipe = () => Promise.all(shelves.map((each) => each.clear()))
+afterEach(async () => {
+  vi.restoreAllMocks()
+  await wipe()
+})
+
+const MADE = '2026-11-25T10:00:00Z'
+
+async function fill() {
+  await keepPlan(boatAndBox)
+  await keepInStock('racks', wingBars)
+  await keepSettings({ ...USUAL_SETTINGS, units: 'us' })
+  await keepEvents(someEvents)
+  await planShelf.setItem('odd', { not: 'a plan' })
+}
+
+const opened = async (text: string) => {
+  const backup = await openBackup(text)
+  if (!backup.ok) throw new Error(backup.reasons[0])
+  return backup
+}
+
+describe('the log', () => {
+  it('comes back in the order it was written, by vehicle, and nothing is written over', async () => {
+    await keepEvents(someEvents)
+    expect(await loadEvents()).toEqual(someEvents)
+    await keepEvents([{ ...someEvents[0]!, note: 'again' }])
+    expect(await loadEvents()).toHaveLength(someEvents.length + 1)
+    expect(await loadVehicleLog('another')).toEqual([])
+  })
+
+  it('keeps in memory what the browser refuses, and leaves what it cannot read', async () => {
+    await logShelf.setItem('estate/rubbish', { kind: 'odd' })
+    vi.spyOn(logShelf, 'setItem').mockRejectedValue(new DOMException('', 'QuotaExceededError'))
+    expect(await keepEvents([someEvents[0]!])).toMatchObject({ ok: false })
+    expect(await loadEvents()).toEqual([someEvents[0]])
+    expect(await logShelf.getItem('estate/rubbish')).toEqual({ kind: 'odd' })
+  })
+})
+
+describe('a backup', () => {
+  it('backed up, wiped and restored is all as it was, what does not read included', async () => {
+    await fill()
+    const before = await readShelves()
+    const text = await backupText(MADE)
+    await wipe()
+    const backup = await opened(text)
+    const preview = await previewRestore(backup.shelves, 'merge')
+    expect(preview.find(({ shelf }) => shelf === 'plans')).toMatchObject({
+      added: [boatAndBox.id, 'odd'],
+      unreadable: ['odd'],
+    })
+    expect(await restore(backup.shelves, 'merge')).toEqual({ ok: true })
+    expect(await readShelves()).toEqual(before)
+  })
+
+  it('merged keeps what came since; replacing takes it away', async () => {
+    await fill()
+    const backup = await opened(await backupText(MADE))
+    await keepPlan(ridgeTent)
+    await restore(backup.shelves, 'merge')
+    expect(await planShelf.getItem(ridgeTent.id)).toEqual(ridgeTent)
+    await restore(backup.shelves, 'replace')
+    expect(await planShelf.getItem(ridgeTent.id)).toBeNull()
+  })
+
+  it('that was changed by a hand is refused', async () => {
+    await fill()
+    const text = (await backupText(MADE)).replace('Long', 'Short')
+    expect(await openBackup(text)).toMatchObject({
+      ok: false,
+      reasons: [expect.stringContaining('check sum')],
+    })
+    expect(await openBackup('nonsense')).toMatchObject({ ok: false })
+  })
+
+  it('that cannot be written whole leaves everything as it was', async () => {
+    await fill()
+    const backup = await opened(await backupText(MADE))
+    await wipe()
+    await keepPlan(ridgeTent)
+    const before = await readShelves()
+    const spy = vi.spyOn(logShelf, 'setItem').mockRejectedValue(new DOMException('', 'QuotaExceededError'))
+    expect(await restore(backup.shelves, 'replace')).toMatchObject({ ok: false })
+    spy.mockRestore()
+    expect(await readShelves()).toEqual(before)
+  })
+})

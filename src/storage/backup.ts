@@ -1,0 +1,78 @@
+import {
+  checkedText,
+  printBackup,
+  readBackup,
+  restorePreview,
+  SHELF_NAMES,
+  type ShelfChange,
+  type ShelfName,
+  type Shelves,
+} from '@/core/formats/backup'
+import { logShelf, planShelf, settingsShelf, stockShelf, whyNotKept, type Kept } from './shelves'
+
+const SHELF: Readonly<Record<ShelfName, typeof planShelf>> = {
+  plans: planShelf,
+  stock: stockShelf,
+  settings: settingsShelf,
+  log: logShelf,
+}
+
+async function sha256(text: string): Promise<string> {
+  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text))
+  return [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
+}
+
+/** Everything on every shelf, as it is stored. */
+export async function readShelves(): Promise<Shelves> {
+  const shelves: Record<ShelfName, Record<string, unknown>> = { plans: {}, stock: {}, settings: {}, log: {} }
+  for (const name of SHELF_NAMES)
+    await SHELF[name].iterate((raw, key) => {
+      shelves[name][key] = raw
+    })
+  return shelves
+}
+
+/** A backup of everything as the text of one file. */
+export async function backupText(madeAt: string): Promise<string> {
+  const shelves = await readShelves()
+  return printBackup(shelves, madeAt, await sha256(checkedText(shelves)))
+}
+
+export type OpenedBackup =
+  | { readonly ok: true; readonly madeAt: string; readonly shelves: Shelves }
+  | { readonly ok: false; readonly reasons: readonly string[] }
+
+/** Opens a backup: its shape and its check sum must both be right. */
+export async function openBackup(text: string): Promise<OpenedBackup> {
+  const read = readBackup(text)
+  if (!read.ok) return { ok: false, reasons: read.problems.slice(0, 8).map((problem) => problem.text) }
+  if ((await sha256(checkedText(read.shelves))) !== read.sha256)
+    return {
+      ok: false,
+      reasons: ['The check sum does not fit the content: the file was changed or damaged.'],
+    }
+  return { ok: true, madeAt: read.madeAt, shelves: read.shelves }
+}
+
+export async function previewRestore(shelves: Shelves, way: 'merge' | 'replace'): Promise<ShelfChange[]> {
+  return restorePreview(await readShelves(), shelves, way)
+}
+
+/** Puts a backup on the shelves. When something cannot be written, all is put back as it was before. */
+export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promise<Kept> {
+  const before = await readShelves()
+  try {
+    await write(shelves, restorePreview(before, shelves, way))
+    return { ok: true }
+  } catch (error) {
+    await write(before, restorePreview(await readShelves(), before, 'replace')).catch(() => undefined)
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}
+
+async function write(shelves: Shelves, changes: readonly ShelfChange[]): Promise<void> {
+  for (const { shelf, added, changed, removed } of changes) {
+    for (const key of [...added, ...changed]) await SHELF[shelf].setItem(key, shelves[shelf][key])
+    for (const key of removed) await SHELF[shelf].removeItem(key)
+  }
+}

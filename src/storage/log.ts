@@ -1,0 +1,40 @@
+import { logEventSchema, type LogEvent } from '@/core/bay/log/event'
+import { logShelf, whyNotKept, type Kept } from './shelves'
+
+/** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
+const unkept: LogEvent[] = []
+
+/** Each event is an entry of its own, so that a write is whole or not there; its key sorts by time and then by turn. */
+const keyOf = (event: LogEvent, turn: number) =>
+  `${event.vehicleId}/${event.at}/${String(turn).padStart(6, '0')}/${event.id}`
+
+let turn = 0
+
+/** All events, oldest first; one that no longer reads is left where it is. */
+export async function loadEvents(): Promise<LogEvent[]> {
+  const found: { key: string; event: LogEvent }[] = []
+  await logShelf.iterate((raw, key) => {
+    const read = logEventSchema.safeParse(raw)
+    if (read.success) found.push({ key: key.slice(key.indexOf('/')), event: read.data })
+  })
+  found.sort((a, b) => a.key.localeCompare(b.key))
+  return [...found.map(({ event }) => event), ...unkept]
+}
+
+export async function loadVehicleLog(vehicleId: string): Promise<LogEvent[]> {
+  return (await loadEvents()).filter((event) => event.vehicleId === vehicleId)
+}
+
+/** Adds events to the log; nothing that is in it is ever written over. */
+export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
+  for (const [i, event] of events.entries()) {
+    turn += 1
+    try {
+      await logShelf.setItem(keyOf(event, turn), event)
+    } catch (error) {
+      unkept.push(...events.slice(i))
+      return { ok: false, reason: whyNotKept(error) }
+    }
+  }
+  return { ok: true }
+}
