@@ -8,6 +8,8 @@ export const settingsSchema = z.object({
   theme: z.enum(['system', 'bay', 'night-bay']).catch('system'),
   house: houseRulesSchema.optional().catch(undefined),
   seeded: z.boolean().catch(false),
+  /** Who fits here: signs what is logged. */
+  fitter: z.string().max(80).catch(''),
 })
 export type Settings = z.infer<typeof settingsSchema>
 
@@ -19,6 +21,7 @@ export const USUAL_SETTINGS: Settings = {
   theme: 'system',
   house: undefined,
   seeded: false,
+  fitter: '',
 }
 
 export async function loadSettings(): Promise<Settings> {

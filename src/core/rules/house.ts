@@ -91,3 +91,6 @@ export const USUAL_GUESS_SPREAD = 25
 export function guessFactor(rules: HouseRules): number {
   return rules.guess.school === 'margin' ? 1 + rules.guess.percent / 100 : 1
 }
+
+/** How this house works in the bay, or as is usual where it has not said. */
+export const bayRulesOf = (rules: HouseRules): BayRules => rules.bay ?? USUAL_BAY

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, firstBike, ladderJob } from '@/stock/plans'
+import type { Plan } from '../plan/plan'
+import { phraseText } from '../review/phrase'
+import { review } from '../review/review'
+import { USUAL_BAY } from '../rules/house'
+import { survey } from '../survey/survey'
+import { handoverOf, placardLines } from './handover'
+import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
+
+const of = (plan: Plan, progress: BayProgress = NOTHING_DONE) => {
+  const surveyed = survey(plan)
+  return { surveyed, sheet: handoverOf(surveyed, review(surveyed), progress, [], USUAL_BAY) }
+}
+
+describe('the handover sheet', () => {
+  it('says for each rack and state what is left, as the load path has it', () => {
+    const { surveyed, sheet } = of(boatAndBox)
+    expect(sheet.limits).toHaveLength(3)
+    for (const row of sheet.limits) {
+      const allowance = surveyed.allowances.find(({ state }) => state === row.state)
+      if (allowance?.kind === 'unknown') expect(row.known).toBe(false)
+      else expect(row.left).toContainEqual({ dimension: 'mass', value: allowance?.kg })
+    }
+    expect(sheet.heightMm).toBe(Math.ceil(surveyed.drivingTop.topMm))
+    expect(sheet.cautions.length).toBeGreaterThan(0)
+    expect(sheet.keys).toEqual(['Rail feet: 4 cores, all alike, key Q17'])
+  })
+
+  it('never leaves an unrated link blank', () => {
+    const unknown = of(firstBike).sheet.limits.filter(({ known }) => !known)
+    expect(unknown.length).toBeGreaterThan(0)
+    for (const row of unknown) expect(phraseText(row.left)).toMatch(/^not known/)
+    expect(
+      placardLines(of(firstBike).sheet)
+        .rows.map(([, text]) => text)
+        .join(),
+    ).toContain('not known')
+  })
+
+  it('prints which house rules stand behind it', () => {
+    const { assumed } = of(ladderJob).sheet
+    expect(assumed.join()).toContain('67 % of its road figure')
+    expect(assumed.join()).toContain('guessed weights are taken 10 % heavier')
+    expect(assumed.at(-1)).toContain('50, 75, 100 %')
+  })
+
+  it('has each torque as wanted and as read', () => {
+    const joint = 'wing/wing-feet:0'
+    const torqued = new Map(['LHF', 'RHF'].map((spot) => [pullKey(joint, spot, 3), 6.1] as const))
+    const row = of(boatAndBox, { ...NOTHING_DONE, torqued }).sheet.torques[0]
+    expect(phraseText(row?.wanted ?? [])).toBe('6 N·m')
+    expect(phraseText(row?.read ?? [])).toBe('LHF 6.1 N·m; RHF 6.1 N·m')
+    expect(phraseText(of(boatAndBox).sheet.torques[0]?.read ?? [])).toBe('not recorded')
+  })
+
+  it('puts one line a state on the placard, and names the rack only where there are several', () => {
+    expect(placardLines(of(boatAndBox).sheet).rows.map(([name]) => name)).toEqual(['Road', 'Trail', 'Parked'])
+    expect(placardLines(of(ladderJob).sheet).rows.length).toBeGreaterThan(3)
+  })
+})

@@ -1,0 +1,181 @@
+import { STATES, type State } from '../plan/scalars'
+import { STATE_WORD } from '../review/finding'
+import { kg, mm, newtonMetre, phraseText, type Phrase } from '../review/phrase'
+import type { Review } from '../review/review'
+import type { BayRules } from '../rules/house'
+import type { Survey } from '../survey/survey'
+import type { UnitChoice } from '../units/format'
+import type { Due } from './due'
+import { pullKey, type BayProgress } from './log/replay'
+import { marksOf } from './marks'
+import { rackJoints } from './steps/joint-groups'
+import { aimNm } from './torque/joint'
+
+/** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */
+export interface LimitRow {
+  readonly rack: string
+  readonly state: State
+  readonly carries: Phrase
+  readonly left: Phrase
+  readonly by: string
+  /** Nobody knows: printed as such, never left blank. */
+  readonly known: boolean
+}
+
+/** All that the handover sheet, its PDF and the placard say, from plan, review and log. */
+export interface Handover {
+  readonly limits: readonly LimitRow[]
+  readonly heightMm: number
+  readonly heightOf: string
+  readonly clearances: readonly { readonly name: string; readonly say: Phrase; readonly passes: boolean }[]
+  readonly fitted: readonly string[]
+  readonly gear: readonly { readonly name: string; readonly kg: number }[]
+  readonly torques: readonly { readonly what: string; readonly wanted: Phrase; readonly read: Phrase }[]
+  readonly open: readonly Phrase[]
+  readonly assumed: readonly string[]
+  readonly deviations: readonly { readonly step: string; readonly reason: string }[]
+  readonly due: readonly Due[]
+  readonly keys: readonly string[]
+  readonly tools: readonly string[]
+  readonly cautions: readonly string[]
+}
+
+function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
+  return allowances.map((allowance): LimitRow => {
+    const rack = racks.find((each) => each.rack.id === allowance.rackId)
+    const known = allowance.kind !== 'unknown'
+    return {
+      rack: rack?.rack.name ?? '',
+      state: allowance.state,
+      carries: [kg(rack ? onRackKg(rack.index, allowance.state) : 0)],
+      left: known
+        ? [allowance.kind === 'atLeast' ? 'at least ' : '', kg(allowance.kg)]
+        : allowance.atMostKg === undefined
+          ? ['not known: add nothing']
+          : ['not known; at most ', kg(allowance.atMostKg)],
+      by: known
+        ? allowance.binding.layer.name
+        : `no figure for ${allowance.unrated.map(({ name }) => name.toLowerCase()).join(', ')}`,
+      known,
+    }
+  })
+}
+
+/** Which house rules stand behind a figure of this job, in words. */
+function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
+  const assumed = loadPath.cells.flatMap(({ limit, layer, state }) =>
+    limit.kind === 'assumed' && layer.load.length > 0
+      ? [
+          `${layer.name}, ${STATE_WORD[state].toLowerCase()}: taken as ${limit.by === 'derate' ? `${Math.round(limit.factor * 100)} % of` : `${limit.factor} times`} its road figure`,
+        ]
+      : [],
+  )
+  const silent = loadPath.cells.some(({ countingSaid, layer }) => layer.role === 'roof' && !countingSaid)
+  const guessed = plan.gear.some(({ mass }) => mass.basis === 'guess')
+  const { guess, roofCounts } = plan.rules
+  return [
+    ...new Set(assumed),
+    ...(silent
+      ? [
+          `the roof’s limit is taken to count ${roofCounts === 'everything' ? 'the rack too' : 'only the load'}`,
+        ]
+      : []),
+    ...(guessed
+      ? [
+          guess.school === 'margin'
+            ? `guessed weights are taken ${guess.percent} % heavier`
+            : guess.school === 'weighIt'
+              ? 'guessed weights are to be weighed'
+              : 'guessed weights are taken as said',
+        ]
+      : []),
+    `re-tightening after ${rules.firstCheckKm} km or ${rules.firstCheckDays} days, then every ${rules.thenMonths} months`,
+    `tightened in passes of ${rules.passesPercent.join(', ')} %`,
+  ]
+}
+
+function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): Handover['torques'] {
+  return survey.racks.flatMap((rack) =>
+    rackJoints(rack, rules).map(({ joint, spots, pulls }) => {
+      const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+      const read = spots.flatMap((spot) => {
+        const nm = progress.torqued.get(pullKey(joint.id, spot, last))
+        return nm === undefined ? [] : [{ spot, nm }]
+      })
+      const aim = aimNm(joint.torque)
+      const done = spots.filter((spot) => progress.torqued.has(pullKey(joint.id, spot, last))).length
+      return {
+        what: `${rack.rack.name}, ${joint.name}`,
+        wanted:
+          aim === undefined
+            ? ['no figure']
+            : [newtonMetre(aim), joint.torque.kind === 'advice' ? ', table’s advice' : ''],
+        read:
+          read.length > 0
+            ? read.flatMap(({ spot, nm }, i): Phrase => [i === 0 ? '' : '; ', `${spot} `, newtonMetre(nm)])
+            : done === spots.length
+              ? ['done by its sign']
+              : ['not recorded'],
+      }
+    }),
+  )
+}
+
+/** Everything to hand over with a vehicle: limits per state and what is left, heights, what was fitted and told, what is due. */
+export function handoverOf(
+  survey: Survey,
+  review: Review,
+  progress: BayProgress,
+  due: readonly Due[],
+  rules: BayRules,
+): Handover {
+  const { plan, racks, drivingTop } = survey
+  const marks = marksOf(survey)
+  return {
+    limits: limitRows(survey),
+    heightMm: Math.ceil(drivingTop.topMm),
+    heightOf: drivingTop.name,
+    clearances: survey.clearances.map(({ clearance, spareMm, passes }) => ({
+      name: clearance.name,
+      say: passes
+        ? ['passes with ', mm(spareMm)]
+        : spareMm < 0
+          ? ['does not pass: ', mm(-spareMm), ' too high']
+          : ['too close: only ', mm(spareMm)],
+      passes,
+    })),
+    fitted: racks.map(
+      ({ rack }) =>
+        `${rack.name}: ${rack.parts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ')}`,
+    ),
+    gear: survey.things.map(({ gear }) => ({ name: gear.name, kg: gear.mass.kg })),
+    torques: torqueRows(survey, rules, progress),
+    open: review.findings
+      .filter(({ severity }) => severity === 'stop' || severity === 'findOut')
+      .map(({ sentence }) => sentence),
+    assumed: assumptions(survey, rules),
+    deviations: progress.deviations.map(({ title, reason }) => ({ step: title, reason })),
+    due,
+    keys: marks.keys.map(({ what, cores, say }) => `${what}: ${cores} cores, ${say}`),
+    tools: [...new Set(racks.flatMap((rack) => rackJoints(rack, rules).map(({ joint }) => joint.tool)))],
+    cautions: review.cautions,
+  }
+}
+
+/** The placard for the dash or the fuel flap: few lines, large. The least over all racks of what each state still takes. */
+export function placardLines(
+  handover: Handover,
+  choice?: UnitChoice,
+): { readonly height: string; readonly rows: readonly (readonly [string, string])[] } {
+  return {
+    height: phraseText([mm(handover.heightMm)], choice),
+    rows: handover.limits
+      .toSorted((a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state))
+      .map((row) => [
+        `${STATE_WORD[row.state]}${racksOf(handover) > 1 ? `, ${row.rack}` : ''}`,
+        `${phraseText(row.carries, choice)} on it, ${phraseText(row.left, choice)}${row.known ? ' more' : ''}`,
+      ]),
+  }
+}
+
+const racksOf = ({ limits }: Handover) => new Set(limits.map(({ rack }) => rack)).size

@@ -1,0 +1,27 @@
+/** What a device says: a reading (kg or N·m), something it sent that is none, or that it is gone. */
+export type DeviceSays =
+  | { readonly kind: 'reading'; readonly value: number; readonly steady: boolean }
+  | { readonly kind: 'refused'; readonly reason: string }
+  | { readonly kind: 'lost'; readonly reason: string }
+
+export interface Connection {
+  close(): void
+}
+
+/** A kind of device. Connecting asks the person where the browser wants that, and fails with a reason to show. */
+export interface Driver {
+  readonly id: string
+  readonly name: string
+  readonly reads: 'mass' | 'torque'
+  /** Whether this browser has what it takes. */
+  available(): boolean
+  connect(says: (what: DeviceSays) => void): Promise<Connection>
+}
+
+/** A device that is only played: what hangs on it or how it is pulled is said by hand. */
+export interface SimulatedDriver extends Driver {
+  readonly plays: readonly { readonly id: string; readonly name: string }[]
+  play(id: string, target: number): void
+}
+
+export const isSimulated = (driver: Driver): driver is SimulatedDriver => 'plays' in driver

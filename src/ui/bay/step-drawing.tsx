@@ -1,0 +1,125 @@
+import { diagonalOrder } from '@/core/bay/torque/passes'
+import type { Step } from '@/core/bay/steps/step'
+import { pullKey, type BayProgress } from '@/core/bay/log/replay'
+import type { RackAt } from '@/core/survey/arrangement'
+import type { Survey } from '@/core/survey/survey'
+import { nextPull } from './bay-job'
+
+const WIDTH = 720
+const HEIGHT = 330
+const MARGIN = 86
+const CORNER = 44
+
+interface Spot {
+  readonly name: string
+  readonly x: number
+  readonly y: number
+}
+
+/** The rack from above, front to the left, as the sheet has it: the vehicle's right side is at the top. */
+function useFrame(rack: RackAt) {
+  const xs = rack.bars.map(({ bar }) => bar.xMm)
+  const halfY = Math.max(...rack.bars.map(({ bar }) => bar.lengthMm / 2), 400)
+  const [x0, x1] = [Math.min(...xs), Math.max(...xs)]
+  const scale = Math.min((WIDTH - 2 * MARGIN) / Math.max(x1 - x0, 500), (HEIGHT - 2 * 56) / (2 * halfY))
+  const at = (x: number, y: number) => ({
+    x: WIDTH / 2 + (x - (x0 + x1) / 2) * scale,
+    y: HEIGHT / 2 - y * scale,
+  })
+  return { at, scale, x0, x1, halfY }
+}
+
+/** The step's own little drawing: which corners it is about, in which order they are pulled, and what is taped. */
+export function StepDrawing({
+  step,
+  survey,
+  progress,
+}: {
+  step: Step
+  survey: Survey
+  progress: BayProgress
+}) {
+  const rack = survey.racks.find((each) => each.rack.id === step.rackId)
+  if (!rack || rack.bars.length === 0) return null
+  return <RackDrawing rack={rack} step={step} progress={progress} />
+}
+
+function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progress: BayProgress }) {
+  const { at } = useFrame(rack)
+  const { doing } = step
+  const next = nextPull(step, progress)
+  const onFeet = doing.kind === 'torque' && doing.group.joint.owner.of === 'part'
+  const spots: Spot[] = rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
+  const order = diagonalOrder(
+    rack.feet.map((foot) => ({
+      name: foot.corner,
+      side: foot.side,
+      row: rack.bars.findIndex(({ index }) => index === foot.barIndex),
+    })),
+  ).map(({ name }) => name)
+  const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
+  const measured = doing.kind === 'measure'
+  const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
+  const [lf, rf, lr, rr] = corners
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="bay-drawing"
+      role="img"
+      aria-label={`${rack.rack.name} from above, front to the left${next ? `; next is ${next.at}` : ''}`}
+    >
+      <path d={`M 24 ${HEIGHT / 2} H ${WIDTH - 24}`} className="draw-centre" />
+      <path d={`M 24 ${HEIGHT / 2} l 18 -9 v 18 z`} className="draw-ink" />
+      <text x={24} y={HEIGHT / 2 - 14} className="bay-note">
+        front
+      </text>
+      <text x={WIDTH - 20} y={26} textAnchor="end" className="bay-note">
+        right side
+      </text>
+      <text x={WIDTH - 20} y={HEIGHT - 14} textAnchor="end" className="bay-note">
+        left side
+      </text>
+      {rack.bars.map(({ bar }) => {
+        const [a, b] = [at(bar.xMm, -bar.lengthMm / 2), at(bar.xMm, bar.lengthMm / 2)]
+        return <path key={bar.id} d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="bay-bar" />
+      })}
+      {measured && lf && rf && lr && rr && (
+        <g className="bay-tape">
+          <path d={`M ${lf.x} ${lf.y} L ${lr.x} ${lr.y}`} />
+          <path d={`M ${rf.x} ${rf.y} L ${rr.x} ${rr.y}`} />
+          <path d={`M ${lf.x} ${lf.y} L ${rr.x} ${rr.y}`} />
+          <path d={`M ${rf.x} ${rf.y} L ${lr.x} ${lr.y}`} />
+        </g>
+      )}
+      {spots.map(({ name, x, y }) => {
+        const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
+        const done = onFeet && (next === undefined || progress.torqued.has(key))
+        const current = onFeet && next?.at === name
+        const label = done ? '✓' : onFeet ? String(order.indexOf(name) + 1) : ''
+        const up = y < HEIGHT / 2
+        return (
+          <g key={name}>
+            <rect
+              x={x - CORNER / 2}
+              y={y - CORNER / 2}
+              width={CORNER}
+              height={CORNER}
+              className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || onFeet ? '' : 'bay-corner-quiet'}`}
+            />
+            <text x={x} y={y + 9} textAnchor="middle" className={`bay-order ${done ? 'bay-order-done' : ''}`}>
+              {label}
+            </text>
+            <text
+              x={x}
+              y={up ? y - CORNER / 2 - 8 : y + CORNER / 2 + 20}
+              textAnchor="middle"
+              className={`bay-corner-name ${current ? 'font-bold' : ''}`}
+            >
+              {name}
+            </text>
+          </g>
+        )
+      })}
+    </svg>
+  )
+}

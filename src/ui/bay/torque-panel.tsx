@@ -1,0 +1,173 @@
+'use client'
+import { useState } from 'react'
+import { pullKey, type BayProgress } from '@/core/bay/log/replay'
+import type { Step } from '@/core/bay/steps/step'
+import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
+import type { Pull } from '@/core/bay/torque/passes'
+import { judgeReading } from '@/core/bay/torque/reading'
+import type { Plan } from '@/core/plan/plan'
+import { amountIn } from '@/core/units/format'
+import { logFor, type NewEvent } from '@/ui/log/log-store'
+import { Quantity } from '@/ui/quantity/quantity'
+import { QuantityField } from '@/ui/quantity/quantity-field'
+import { nextPull } from './bay-job'
+import { DeviceReader } from './devices/device-reader'
+
+/** A pull done, as the log has it. */
+export function pullEvent(joint: Joint, pull: Pull, nm?: number, tool?: string): NewEvent {
+  return {
+    kind: 'torqued',
+    jointId: joint.id,
+    what: joint.name,
+    spot: pull.at,
+    pass: pull.pass,
+    percent: pull.percent,
+    ...(nm === undefined ? {} : { nm }),
+    ...(tool === undefined ? {} : { tool }),
+  }
+}
+
+const WHY = {
+  sheet: (joint: Joint) => (joint.torque.kind === 'sheet' ? joint.torque.source : ''),
+  advice: (joint: Joint) =>
+    joint.torque.kind === 'advice'
+      ? `table’s advice for ${joint.fastener.thread} ${joint.torque.grade}, K = ${joint.torque.k}; the maker’s figure goes before it`
+      : '',
+  refused: () => 'a figure carried over from another rack is not taken',
+  feel: () => 'by feel, short lever, rather loose than crushed',
+  unknown: () => 'nobody gave a figure: find the maker’s',
+} as const
+
+/** The figure of the pull that is next, huge, in all three units, with where it comes from and the sign of done. */
+export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
+  if (step.doing.kind !== 'torque') return null
+  const { joint, perSpot } = step.doing.group
+  const pull = nextPull(step, progress)
+  const full = aimNm(joint.torque)
+  const nm = pull ? pull.nm : full
+  return (
+    <div className="bay-figure">
+      <p className="bay-number">{nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 1)}</p>
+      <div>
+        <p className="bay-unit">N·m</p>
+        {nm !== undefined && (
+          <p>
+            {amountIn('torque', nm, 'lbf·ft', 1)} lbf·ft · {amountIn('torque', nm, 'lbf·in', 0)} lbf·in
+          </p>
+        )}
+        <p>
+          {pull && pull.percent < 100 && full !== undefined && (
+            <>
+              {pull.percent} % of <Quantity dimension="torque" value={full} />,{' '}
+            </>
+          )}
+          {WHY[joint.torque.kind](joint)}
+        </p>
+        <p>
+          {perSpot > 1 ? `${perSpot} at each place. ` : ''}
+          {joint.signs.length > 0 ? `Done when ${joint.signs.map(signWords).join(' and ')}. ` : ''}
+          {joint.tool}
+          {joint.handOnly ? ', by hand only' : ''}. {joint.washers}; {joint.security}.
+        </p>
+      </div>
+    </div>
+  )
+}
+
+/** The passes as a table, and the reading of the pull that is next: typed, or from a wrench. */
+export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
+  const [again, setAgain] = useState<string>()
+  if (step.doing.kind !== 'torque') return null
+  const { joint, pulls, spots } = step.doing.group
+  const passes = [...new Set(pulls.map(({ pass }) => pass))]
+  const next = nextPull(step, progress)
+  const last = passes.at(-1) ?? 1
+  // A pull whose reading was out of range can be pulled again; the log keeps both.
+  const bad = spots.find((spot) => {
+    const nm = progress.torqued.get(pullKey(joint.id, spot, last))
+    return nm !== undefined && joint.torque.kind === 'sheet' && judgeReading(joint, nm) !== 'within'
+  })
+  const pull = next ?? pulls.find(({ at, pass }) => at === (again ?? bad) && pass === last)
+  return (
+    <>
+      <div className="overflow-x-auto" role="region" aria-label="Passes" tabIndex={0}>
+        <table className="forces-table">
+          <thead>
+            <tr>
+              <th scope="col">Place</th>
+              {passes.map((pass) => (
+                <th key={pass} scope="col">
+                  Pass {pass}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {spots.map((spot) => (
+              <tr key={spot}>
+                <th scope="row">{spot}</th>
+                {passes.map((pass) => {
+                  const key = pullKey(joint.id, spot, pass)
+                  const wanted = pulls.find((each) => each.at === spot && each.pass === pass)
+                  const read = progress.torqued.get(key)
+                  return (
+                    <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
+                      {progress.torqued.has(key) ? '✓ ' : wanted === next && next ? '▸ ' : ''}
+                      {read !== undefined ? (
+                        <Quantity dimension="torque" value={read} />
+                      ) : wanted?.nm === undefined ? (
+                        'no figure'
+                      ) : (
+                        <Quantity dimension="torque" value={wanted.nm} />
+                      )}
+                    </td>
+                  )
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {pull ? (
+        <>
+          <QuantityField
+            key={`${pull.at} ${pull.pass} ${progress.torqued.size}`}
+            label={`Reading, ${pull.at}`}
+            dimension="torque"
+            value={undefined}
+            hint="what the wrench shows; left empty, the sign of done stands for it"
+            onValue={(value) => {
+              if (value <= 0) return 'A pull reads more than 0.'
+              if (value > 2000) return 'More than 2 000 N·m is no hand tool.'
+              logFor(plan, pullEvent(joint, pull, value))
+              return undefined
+            }}
+          />
+          <DeviceReader
+            reads="torque"
+            target={pull.nm ?? 5}
+            onReading={(value, device) => {
+              logFor(plan, pullEvent(joint, pull, Math.round(value * 100) / 100, device))
+            }}
+          />
+        </>
+      ) : (
+        <label className="field-label block">
+          Pull one again
+          <select
+            className="field"
+            value=""
+            onChange={(event) => {
+              setAgain(event.target.value)
+            }}
+          >
+            <option value="">none</option>
+            {spots.map((spot) => (
+              <option key={spot}>{spot}</option>
+            ))}
+          </select>
+        </label>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,31 @@
+'use client'
+import { useEffect } from 'react'
+
+const TYPES = new Set(['INPUT', 'TEXTAREA', 'SELECT'])
+const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
+
+/**
+ * Keys of a foot switch and of a keyboard with dirty gloves: space, right arrow or page down for done, left arrow or
+ * page up for back. While something is typed they stay with the field; a button in focus keeps its space.
+ */
+export function useBayKeys(done: () => void, back: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const tag = event.target instanceof HTMLElement ? event.target.tagName : ''
+      if (event.ctrlKey || event.metaKey || event.altKey || TYPES.has(tag)) return
+      if (document.querySelector('dialog[open]')) return
+      const forward =
+        event.key === 'ArrowRight' || event.key === 'PageDown' || (event.key === ' ' && !PRESSES.has(tag))
+      const backward = event.key === 'ArrowLeft' || event.key === 'PageUp'
+      if (!forward && !backward) return
+      event.preventDefault()
+      if (event.repeat) return
+      if (forward) done()
+      else back()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => {
+      window.removeEventListener('keydown', onKey)
+    }
+  }, [done, back])
+}
