@@ -257,6 +257,7 @@ export const gutterPlatform: Rack = {
           {
             id: 'square-deck',
             stage: 'bench',
+            decidesSpread: true,
             title: 'Square the deck by its diagonals',
             detail: 'Corner to corner, both ways, within 3 mm; its slats are then pulled for good.',
             after: ['lay-out'],

@@ -64,7 +64,7 @@ const line = (
 })
 
 const each = (count: number, parts: number) =>
-  parts > 1 && count % parts === 0 ? `${count / parts} on each of ${parts}` : `${count} in all`
+  parts > 1 && count % parts === 0 ? `${count / parts} on each of ${parts}` : 'in all'
 const bySide = (count: number, sides: number) =>
   sides === 2 && count % 2 === 0 ? `, ${count / 2} a side` : ''
 
@@ -109,8 +109,7 @@ function linesOf(owner: Owner): PartsLine[] {
       kind: owner.kind,
       what: owner.name,
       count: owner.count,
-      counted:
-        owner.sides === 2 && owner.count % 2 === 0 ? `${owner.count / 2} a side` : `${owner.count} in all`,
+      counted: owner.sides === 2 && owner.count % 2 === 0 ? `${owner.count / 2} a side` : 'in all',
       price: owner.price,
     }),
     ...owner.fasteners.flatMap((fastener, i) => fastenerLines(owner, fastener, i)),
@@ -120,7 +119,7 @@ function linesOf(owner: Owner): PartsLine[] {
         kind: 'part',
         what,
         count,
-        counted: `${count} in all`,
+        counted: 'in all',
         price,
       }),
     ),
@@ -130,7 +129,7 @@ function linesOf(owner: Owner): PartsLine[] {
         kind: 'part',
         what,
         count,
-        counted: `${count} in all`,
+        counted: 'in all',
         inBox: 'notInBox',
         have: 'toBuy',
         price,
@@ -143,7 +142,7 @@ function linesOf(owner: Owner): PartsLine[] {
             kind: 'lock',
             what: `Lock cores, key ${work.keys.codes.join(', ') || 'unsaid'}`,
             count: work.keys.cores,
-            counted: `${work.keys.cores} in all`,
+            counted: 'in all',
           }),
         ]
       : []),
@@ -153,7 +152,7 @@ function linesOf(owner: Owner): PartsLine[] {
         kind: 'consumable',
         what,
         count,
-        counted: `${count} in all`,
+        counted: 'in all',
         inBox: 'notInBox',
         have: 'unsaid',
         price,

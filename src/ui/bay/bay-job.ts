@@ -77,12 +77,15 @@ export function stepFindings(step: Step, survey: Survey, progress: BayProgress):
 /** Why a step cannot be called done yet; nothing when it can. A deviation said with its reason always lets it pass. */
 export function holdsBack(
   step: Step,
+  survey: Survey,
   findings: readonly Finding[],
   progress: BayProgress,
 ): string | undefined {
   if (progress.deviations.some(({ stepId }) => stepId === step.id)) return undefined
   const { doing } = step
   if (findings.some(({ severity }) => severity === 'stop')) return 'Put it right, or say what differs.'
+  if (doing.kind === 'count' && uncounted(survey, progress) > 0)
+    return 'Count every line first, or say what differs.'
   if (
     doing.kind === 'measure' &&
     doing.pairs.some(({ id }) => {
@@ -92,6 +95,8 @@ export function holdsBack(
   )
     return 'Tape both spreads at least, or say what differs.'
   if (doing.kind === 'prove' && !progress.proved.has(doing.item.id)) return 'Say how it went.'
-  if (doing.kind === 'torque' && nextPull(step, progress)) return undefined
   return undefined
 }
+
+const uncounted = (survey: Survey, progress: BayProgress): number =>
+  partsCheck(survey).lines.filter(({ id }) => !progress.counted.has(id)).length

@@ -83,6 +83,26 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
   )
 }
 
+/** Whose name the log carries from here on. */
+function Fitter() {
+  const fitter = useSettings((store) => store.settings.fitter)
+  const change = useSettings((store) => store.change)
+  return (
+    <label className="block">
+      <span className="field-label">Who fits it</span>
+      <input
+        className="field"
+        value={fitter}
+        maxLength={80}
+        onChange={(event) => {
+          change({ fitter: event.target.value })
+        }}
+      />
+      <span className="field-note">signs what goes into the log from now on</span>
+    </label>
+  )
+}
+
 function OneStep({
   plan,
   survey,
@@ -100,7 +120,7 @@ function OneStep({
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
-  const hold = step && !progress.done.has(step.id) ? holdsBack(step, findings, progress) : undefined
+  const hold = step && !progress.done.has(step.id) ? holdsBack(step, survey, findings, progress) : undefined
   const primary = step && primaryOf(plan, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
   const blocked = hold !== undefined && !pulling
@@ -165,6 +185,7 @@ function OneStep({
         )}
       </main>
       <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
+        {step.doing.kind === 'count' && <Fitter />}
         <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
         <FindingList findings={findings} />
         {progress.deviations
@@ -231,8 +252,6 @@ function Bay({ plan }: { plan: Plan }) {
   const ready = useLog((store) => store.ready)
   const events = useLog((store) => store.events)
   const trouble = useLog((store) => store.trouble)
-  const fitter = useSettings((store) => store.settings.fitter)
-  const change = useSettings((store) => store.change)
   const awake = useAwake()
   useEffect(() => {
     void open()
@@ -263,17 +282,6 @@ function Bay({ plan }: { plan: Plan }) {
           ))}
         </div>
         {order.ok && <Progress steps={order.steps} progress={progress} />}
-        <label className="flex items-center gap-1.5 text-[13px]">
-          Fitter
-          <input
-            className="field w-28!"
-            value={fitter}
-            maxLength={80}
-            onChange={(event) => {
-              change({ fitter: event.target.value })
-            }}
-          />
-        </label>
         <Link href={`/handover?job=${plan.id}`} className="plain">
           Handover
         </Link>

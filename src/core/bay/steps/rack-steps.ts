@@ -5,7 +5,7 @@ import type { BayRules } from '../../rules/house'
 import type { BarAt, RackAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { drillPlans } from '../drill-plan'
-import type { PlannedPair, Taped } from '../squareness'
+import type { Taped } from '../squareness'
 import { rackJoints } from './joint-groups'
 import type { Doing, PairAsk, Step } from './step'
 
@@ -18,26 +18,32 @@ export function stepOf(draft: Draft): Step {
 
 const about = (from: number, to = from * 1.6) => ({ from, to: Math.round(to) })
 const USUAL_FOOT_MM = 80
-const DIAGONAL: readonly Taped[] = ['spreadLeft', 'spreadRight', 'diagonalLeft', 'diagonalRight']
+const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
+const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
 const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
 const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
 
 const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
 
-/** Neighbouring bars to tape against each other; legs only where they adjust. */
+/**
+ * Which bars are taped against which: front against rear by spreads and diagonals, so that its corners are LHF to RHR;
+ * bars between against the front one by their spreads. Overhangs where bars are loose on feet, legs where they adjust.
+ */
 export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): PairAsk[] {
   const { tolerancesMm } = survey.plan.rules
+  const [front, ...others] = bars
   const spreadLocked = attachment !== undefined && ('points' in attachment || attachment.kind === 'bareRoof')
   const legs = rack.parts.some(({ role }) => role === 'legs')
-  return bars.slice(1).map((rear, i): PairAsk => {
-    const front = bars[i] ?? rear
-    const end = ({ bar }: BarAt) => ({
-      id: bar.id,
-      name: bar.name,
-      lengthMm: bar.lengthMm,
-      profileMm: bar.profile.widthMm,
-    })
-    const pair: PlannedPair = {
+  if (!front) return []
+  const end = ({ bar }: BarAt) => ({
+    id: bar.id,
+    name: bar.name,
+    lengthMm: bar.lengthMm,
+    profileMm: bar.profile.widthMm,
+  })
+  return others.toReversed().map((rear, i): PairAsk => ({
+    id: `${front.bar.id}~${rear.bar.id}`,
+    pair: {
       front: end(front),
       rear: end(rear),
       spreadMm: rear.bar.xMm - front.bar.xMm,
@@ -48,13 +54,12 @@ export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): Pai
       toleranceMm: tolerancesMm.parallel,
       legsToleranceMm: tolerancesMm.legs,
       spreadLocked,
-    }
-    return {
-      id: `${front.bar.id}~${rear.bar.id}`,
-      pair,
-      taped: [...DIAGONAL, ...(rack.kind === 'bars' ? OVERHANGS : []), ...(legs ? LEGS : [])],
-    }
-  })
+    },
+    taped:
+      i > 0
+        ? SPREADS
+        : [...SPREADS, ...DIAGONALS, ...(rack.kind === 'bars' ? OVERHANGS : []), ...(legs ? LEGS : [])],
+  }))
 }
 
 /** A part's own step as often as it is done, with what it waits for by name. */
@@ -198,6 +203,10 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
     ({ bar }) => bar.profile.channel !== undefined || bar.profile.underChannel !== undefined,
   )
 
+  const deckBuilt = own.parts.some(
+    ({ role, work }) => role === 'deck' && work?.steps?.some(({ stage }) => stage === 'bench'),
+  )
+
   const bench = [
     ...(footPart && (own.kind === 'bars' || own.kind === 'platform')
       ? [
@@ -232,7 +241,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           ),
         ]
       : []),
-    ...('deck' in own && own.deck
+    ...('deck' in own && own.deck && !deckBuilt
       ? [
           step(
             'assemble-deck',
@@ -335,7 +344,6 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           `${group.spots.length * group.perSpot} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         {
-          after: i === 0 ? [] : [],
           minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),
           footIds,
           tools: [group.joint.tool],

@@ -187,7 +187,11 @@ describe('the steps of every demo job', () => {
 describe('what comes before what', () => {
   const steps = stepsOf(ridgeTent)
   it.each([
-    ['the platform is assembled before its bars are placed', 'platform/assemble-deck', 'platform/place'],
+    [
+      'the platform is squared on the bench before its bars are placed',
+      'platform/platform-deck/square-deck',
+      'platform/place',
+    ],
     ['film before feet', 'platform/platform-feet/film', 'platform/lift-on'],
     ['a part’s own order by name', 'platform/platform-deck/lay-out', 'platform/platform-deck/square-deck'],
     ['placed before squared', 'platform/place', 'platform/square'],

@@ -1,0 +1,316 @@
+import {
+  concatTransformationMatrix,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rgb,
+  StandardFonts,
+  type PDFFont,
+  type PDFPage,
+} from 'pdf-lib'
+import { placardLines, type Handover } from '@/core/bay/handover'
+import type { Plan } from '@/core/plan/plan'
+import { STATE_WORD } from '@/core/review/finding'
+import { mm as length, phraseText } from '@/core/review/phrase'
+import type { Survey } from '@/core/survey/survey'
+import type { UnitChoice } from '@/core/units/format'
+import { extentOf } from '@/ui/drawing/layout'
+import { rackPaths } from '@/ui/drawing/rack-paths'
+import { sidePaths } from '@/ui/drawing/vehicle-paths'
+import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
+
+/** Points in a millimetre: true scale hangs on it. */
+const PT = 72 / 25.4
+const INK = rgb(0.086, 0.133, 0.18)
+const EDGE = rgb(0.4, 0.45, 0.5)
+const BODY = 9.5
+
+export interface PdfInput {
+  readonly plan: Plan
+  readonly survey: Survey
+  readonly handover: Handover
+  readonly paper: Paper
+  readonly units: UnitChoice
+  /** The day it is printed, as 2027-03-12. */
+  readonly today: string
+}
+
+/** What the fonts of every reader can show: thin spaces and odd dashes become plain ones, the rest a question mark. */
+export function printable(text: string): string {
+  return text
+    .replace(/[\u2009\u202f\u00a0]/g, ' ')
+    .replace(/\u2212/g, '-')
+    .replace(/\u2044/g, '/')
+    .replace(/[\u2032]/g, "'")
+    .replace(/[\u2033]/g, '"')
+    .replace(/[^\x20-\x7e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026]/g, '?')
+}
+
+/** A column of text down as many pages as it takes. */
+class Column {
+  page: PDFPage
+  private y = 0
+
+  constructor(
+    private readonly doc: PDFDocument,
+    private readonly fonts: { readonly plain: PDFFont; readonly bold: PDFFont },
+    private readonly paper: Paper,
+  ) {
+    this.page = this.newPage()
+  }
+
+  get widthPt(): number {
+    return (PAPER[this.paper].widthMm - 2 * MARGIN_MM) * PT
+  }
+
+  newPage(): PDFPage {
+    const { widthMm, heightMm } = PAPER[this.paper]
+    this.page = this.doc.addPage([widthMm * PT, heightMm * PT])
+    this.y = (heightMm - MARGIN_MM) * PT
+    return this.page
+  }
+
+  /** Makes room; what does not fit any more begins on a new page. */
+  take(heightPt: number): number {
+    if (this.y - heightPt < MARGIN_MM * PT) this.newPage()
+    this.y -= heightPt
+    return this.y
+  }
+
+  private wrap(text: string, font: PDFFont, size: number, width: number): string[] {
+    const lines: string[] = []
+    let line = ''
+    for (const word of printable(text).split(' ')) {
+      const longer = line === '' ? word : `${line} ${word}`
+      if (font.widthOfTextAtSize(longer, size) <= width || line === '') line = longer
+      else {
+        lines.push(line)
+        line = word
+      }
+    }
+    return [...lines, line]
+  }
+
+  text(text: string, { bold = false, size = BODY, indent = 0 } = {}): void {
+    const font = bold ? this.fonts.bold : this.fonts.plain
+    for (const line of this.wrap(text, font, size, this.widthPt - indent)) {
+      const y = this.take(size * 1.32)
+      this.page.drawText(line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, font, color: INK })
+    }
+  }
+
+  heading(text: string): void {
+    this.take(7)
+    const y = this.take(17)
+    this.page.drawLine({
+      start: { x: MARGIN_MM * PT, y: y + 16 },
+      end: { x: MARGIN_MM * PT + this.widthPt, y: y + 16 },
+      thickness: 1,
+      color: INK,
+    })
+    this.page.drawText(printable(text), {
+      x: MARGIN_MM * PT,
+      y: y + 3,
+      size: 11.5,
+      font: this.fonts.bold,
+      color: INK,
+    })
+  }
+
+  /** Cells side by side, each wrapped in its own share of the width. */
+  row(cells: readonly string[], shares: readonly number[], bold = false): void {
+    const font = bold ? this.fonts.bold : this.fonts.plain
+    const widths = shares.map((share) => share * this.widthPt)
+    const wrapped = cells.map((cell, i) => this.wrap(cell, font, BODY, (widths[i] ?? 0) - 6))
+    const lines = Math.max(...wrapped.map((each) => each.length))
+    const y = this.take(lines * BODY * 1.3 + 2)
+    let x = MARGIN_MM * PT
+    wrapped.forEach((each, i) => {
+      each.forEach((line, at) => {
+        this.page.drawText(line, {
+          x,
+          y: y + (lines - at - 1) * BODY * 1.3 + 3,
+          size: BODY,
+          font,
+          color: INK,
+        })
+      })
+      x += widths[i] ?? 0
+    })
+    this.page.drawLine({
+      start: { x: MARGIN_MM * PT, y },
+      end: { x: MARGIN_MM * PT + this.widthPt, y },
+      thickness: 0.4,
+      color: EDGE,
+    })
+  }
+}
+
+/** The side view at true scale, with a metre beside it. */
+function drawSide(column: Column, { survey, paper }: PdfInput): void {
+  const { x0, x1 } = extentOf(survey)
+  const scale = scaleFor(x1 - x0, PAPER[paper].widthMm - 2 * MARGIN_MM)
+  const factor = PT / scale
+  const top = Math.max(survey.drivingTop.topMm, survey.plan.vehicle.heightMm)
+  const base = column.take(top * factor + 30) + 26
+  const { page } = column
+  // The library flips paths, as pictures on a screen run down; ours run up already.
+  page.pushOperators(
+    pushGraphicsState(),
+    concatTransformationMatrix(factor, 0, 0, -factor, MARGIN_MM * PT - x0 * factor, base),
+  )
+  const hair = scale / PT
+  const path = (d: string, width: number, fill = false) => {
+    if (d.trim() === '') return
+    page.drawSvgPath(d, {
+      x: 0,
+      y: 0,
+      borderWidth: width * hair,
+      borderColor: INK,
+      ...(fill ? { color: INK } : {}),
+    })
+  }
+  const body = sidePaths(survey.body)
+  path(body.body, 0.9)
+  path(body.glass, 0.4)
+  path(body.dark, 0.7)
+  path(body.thin, 0.3)
+  for (const rack of survey.racks) {
+    const paths = rackPaths(rack, 'side')
+    path(paths.line, 0.5)
+    path(paths.plate, 0.6)
+    path(paths.ink, 0.2, true)
+  }
+  for (const { box } of survey.things)
+    path(`M ${box.x0} ${box.z0} L ${box.x1} ${box.z0} L ${box.x1} ${box.z1} L ${box.x0} ${box.z1} Z`, 0.6)
+  page.pushOperators(popGraphicsState())
+  const x = MARGIN_MM * PT
+  const metre = 1000 * factor
+  page.drawLine({
+    start: { x, y: base },
+    end: { x: x + (x1 - x0) * factor, y: base },
+    thickness: 0.5,
+    color: INK,
+  })
+  page.drawLine({
+    start: { x, y: base - 12 },
+    end: { x: x + metre, y: base - 12 },
+    thickness: 1.2,
+    color: INK,
+  })
+  page.drawText(`1 m, drawn 1 to ${scale}`, { x: x + metre + 8, y: base - 15, size: 8.5, color: INK })
+}
+
+/** The placard on a page of its own, at its true size, with what to cut along. */
+function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont }, input: PdfInput): void {
+  const { widthMm, heightMm } = PAPER[input.paper]
+  const page = doc.addPage([widthMm * PT, heightMm * PT])
+  const [w, h] = [PLACARD.widthMm * PT, PLACARD.heightMm * PT]
+  const x = MARGIN_MM * PT
+  const y = (heightMm - MARGIN_MM) * PT - h
+  page.drawRectangle({ x, y, width: w, height: h, borderColor: INK, borderWidth: 1.5 })
+  const { height, rows } = placardLines(input.handover, input.units)
+  page.drawText(printable(height), { x: x + 10, y: y + h - 38, size: 32, font: fonts.bold, color: INK })
+  page.drawText(printable(`high, driving (${input.handover.heightOf.toLowerCase()})`).slice(0, 58), {
+    x: x + 10,
+    y: y + h - 52,
+    size: 8,
+    font: fonts.plain,
+    color: INK,
+  })
+  const step = Math.min(15, (h - 78) / Math.max(rows.length, 1))
+  rows.forEach(([name, text], i) => {
+    const at = y + h - 70 - i * step
+    const size = fitted(`${name}: ${text}`, fonts.plain, Math.min(9.5, step - 2), w - 20)
+    page.drawText(printable(`${name}: `), { x: x + 10, y: at, size, font: fonts.bold, color: INK })
+    page.drawText(printable(text), {
+      x: x + 10 + fonts.bold.widthOfTextAtSize(printable(`${name}: `), size),
+      y: at,
+      size,
+      font: fonts.plain,
+      color: INK,
+    })
+  })
+  page.drawText('Never more than the lowest rating. Re-tighten after the first trip.', {
+    x: x + 10,
+    y: y + 8,
+    size: 7,
+    font: fonts.plain,
+    color: INK,
+  })
+  page.drawText(`Cut along the line: ${PLACARD.widthMm} x ${PLACARD.heightMm} mm, printed at 100 %`, {
+    x,
+    y: y - 12,
+    size: 8,
+    font: fonts.plain,
+    color: EDGE,
+  })
+}
+
+/** The size at which a line fits. */
+const fitted = (text: string, font: PDFFont, size: number, width: number) =>
+  Math.min(size, (size * width) / Math.max(1, font.widthOfTextAtSize(printable(text), size) * 1.05))
+
+/** The handover sheet as a PDF file: as many pages as it takes, the drawing at a stated true scale, the placard last. */
+export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
+  const { plan, handover, units, today, paper } = input
+  const doc = await PDFDocument.create()
+  doc.setTitle(`Handover: ${plan.job.name}`)
+  doc.setCreationDate(new Date(`${today}T00:00:00Z`))
+  doc.setModificationDate(new Date(`${today}T00:00:00Z`))
+  const fonts = {
+    plain: await doc.embedFont(StandardFonts.Helvetica),
+    bold: await doc.embedFont(StandardFonts.HelveticaBold),
+  }
+  const column = new Column(doc, fonts, paper)
+  const say = (phrase: Parameters<typeof phraseText>[0]) => phraseText(phrase, units)
+  column.text(`Handover: ${plan.job.name}`, { bold: true, size: 17 })
+  column.text(
+    [
+      plan.vehicle.name,
+      plan.job.customer,
+      plan.job.number === undefined ? undefined : `job ${plan.job.number}`,
+      today,
+    ]
+      .filter((each) => each !== undefined)
+      .join(' · '),
+  )
+  column.heading('What it may carry')
+  const shares = [0.3, 0.12, 0.16, 0.2, 0.22]
+  column.row(['Rack', 'State', 'On it now', 'May still be added', 'Weakest link'], shares, true)
+  for (const row of handover.limits)
+    column.row([row.rack, STATE_WORD[row.state], say(row.carries), say(row.left), row.by], shares)
+  column.heading('How high it stands')
+  column.text(`${say([length(handover.heightMm)])} driving; ${handover.heightOf.toLowerCase()} is highest.`, {
+    bold: true,
+  })
+  for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)
+  drawSide(column, input)
+  const list = (title: string, lines: readonly string[]) => {
+    if (lines.length === 0) return
+    column.heading(title)
+    for (const line of lines) column.text(`• ${line}`)
+  }
+  list('What was fitted', [...handover.fitted, ...handover.gear.map(({ name }) => name)])
+  if (handover.torques.length > 0) {
+    column.heading('Torque')
+    for (const { what, wanted, read } of handover.torques)
+      column.row([what, say(wanted), say(read)], [0.4, 0.2, 0.4])
+  }
+  list(
+    'Come back',
+    handover.due.map(
+      ({ on, what, why, km }) => `${on}: ${what}, ${why}${km === undefined ? '' : ` (or after ${km} km)`}`,
+    ),
+  )
+  list('Open', handover.open.map(say))
+  list(
+    'What differs from the sheet',
+    handover.deviations.map(({ step, reason }) => `${step}: ${reason}`),
+  )
+  list('Assumed', handover.assumed)
+  list('Keys and tools that stay with the vehicle', [...handover.keys, ...handover.tools])
+  list('Cautions', [...handover.cautions])
+  drawPlacard(doc, fonts, input)
+  return doc.save()
+}

@@ -1,0 +1,59 @@
+import type { Survey } from '@/core/survey/survey'
+import { extentOf } from '@/ui/drawing/layout'
+import { rackPaths } from '@/ui/drawing/rack-paths'
+import { ThingView } from '@/ui/drawing/thing-view'
+import { VehicleView } from '@/ui/drawing/vehicle-view'
+
+const ROOM_MM = 120
+
+/** The side view at a stated scale: so many mm of paper, with a metre beside it to hold a ruler to. */
+export function SideDrawing({ survey, scale }: { survey: Survey; scale: number }) {
+  const { x0, x1 } = extentOf(survey)
+  const top = Math.max(survey.drivingTop.topMm, survey.plan.vehicle.heightMm) + ROOM_MM
+  const under = 260
+  const width = x1 - x0
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${width} ${top + under}`}
+        style={{ width: `${width / scale}mm`, height: `${(top + under) / scale}mm` }}
+        className="draw-layer block max-w-full"
+        role="img"
+        aria-label={`${survey.plan.vehicle.name} from the side, 1 to ${scale}`}
+        data-scale={scale}
+      >
+        <g transform={`matrix(1 0 0 -1 ${-x0} ${top})`}>
+          <path d={`M ${x0} 0 H ${x1}`} className="ground" />
+          <VehicleView view="side" vehicle={survey.plan.vehicle} body={survey.body} />
+          {survey.racks.map((rack) => (
+            <g key={rack.rack.id}>
+              <path d={rackPaths(rack, 'side').line} className="draw-line" />
+              <path d={rackPaths(rack, 'side').plate} className="draw-plate" />
+              <path d={rackPaths(rack, 'side').ink} className="draw-ink" />
+            </g>
+          ))}
+          {survey.things
+            .toSorted((a, b) => b.box.y0 - a.box.y0)
+            .map((thing) => (
+              <ThingView
+                key={thing.placement.id}
+                thing={thing}
+                view="side"
+                picked={false}
+                pointedAt={false}
+                absent={false}
+              />
+            ))}
+          <path
+            d={`M ${x0 + 60} -60 v -80 M ${x0 + 60} -100 h 1000 M ${x0 + 1060} -60 v -80`}
+            className="draw-line"
+            data-metre
+          />
+        </g>
+        <text x={1110} y={top + 130} style={{ fontSize: 95 }} fill="currentColor">
+          1 m, drawn 1 to {scale}
+        </text>
+      </svg>
+    </figure>
+  )
+}
