@@ -13,6 +13,8 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
+    // Each test would fetch every file of the build once more; the one on working offline allows it.
+    serviceWorkers: 'block',
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {

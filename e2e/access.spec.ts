@@ -16,6 +16,9 @@ for (const [name, path] of [
   ['compare', '/compare?a=demo-boat-and-box&b=demo-three'],
   ['why', '/why'],
   ['forces', '/forces?job=demo-ladder'],
+  ['bay', '/bay?job=demo-ridge-tent'],
+  ['handover', '/handover?job=demo-ladder'],
+  ['log', '/log?vehicle=off-roader'],
 ] as const)
   test(`${name}: no automated accessibility violation in either theme`, async ({ page }) => {
     await page.goto(path)

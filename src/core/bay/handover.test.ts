@@ -20,6 +20,7 @@ describe('the handover sheet', () => {
     for (const row of sheet.limits) {
       const allowance = surveyed.allowances.find(({ state }) => state === row.state)
       if (allowance?.kind === 'unknown') expect(row.known).toBe(false)
+      else if (row.over) expect(allowance?.binding.leftKg).toBeLessThan(0)
       else expect(row.left).toContainEqual({ dimension: 'mass', value: allowance?.kg })
     }
     expect(sheet.heightMm).toBe(Math.ceil(surveyed.drivingTop.topMm))

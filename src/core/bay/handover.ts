@@ -1,5 +1,5 @@
 import { STATES, type State } from '../plan/scalars'
-import { STATE_WORD } from '../review/finding'
+import { STATE_WORD, type Severity } from '../review/finding'
 import { kg, mm, newtonMetre, phraseText, type Phrase } from '../review/phrase'
 import type { Review } from '../review/review'
 import type { BayRules } from '../rules/house'
@@ -20,6 +20,7 @@ export interface LimitRow {
   readonly by: string
   /** Nobody knows: printed as such, never left blank. */
   readonly known: boolean
+  readonly over: boolean
 }
 
 /** All that the handover sheet, its PDF and the placard say, from plan, review and log. */
@@ -31,6 +32,8 @@ export interface Handover {
   readonly fitted: readonly string[]
   readonly gear: readonly { readonly name: string; readonly kg: number }[]
   readonly torques: readonly { readonly what: string; readonly wanted: Phrase; readonly read: Phrase }[]
+  /** What stops it from leaving, and what nobody has found out. */
+  readonly stops: readonly Phrase[]
   readonly open: readonly Phrase[]
   readonly assumed: readonly string[]
   readonly deviations: readonly { readonly step: string; readonly reason: string }[]
@@ -44,12 +47,15 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
   return allowances.map((allowance): LimitRow => {
     const rack = racks.find((each) => each.rack.id === allowance.rackId)
     const known = allowance.kind !== 'unknown'
+    const overKg = known ? -(allowance.binding.leftKg ?? 0) : 0
     return {
       rack: rack?.rack.name ?? '',
       state: allowance.state,
       carries: [kg(rack ? onRackKg(rack.index, allowance.state) : 0)],
       left: known
-        ? [allowance.kind === 'atLeast' ? 'at least ' : '', kg(allowance.kg)]
+        ? overKg > 0
+          ? ['nothing: ', kg(overKg), ' over']
+          : [allowance.kind === 'atLeast' ? 'at least ' : '', kg(allowance.kg)]
         : allowance.atMostKg === undefined
           ? ['not known: add nothing']
           : ['not known; at most ', kg(allowance.atMostKg)],
@@ -57,6 +63,7 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
         ? allowance.binding.layer.name
         : `no figure for ${allowance.unrated.map(({ name }) => name.toLowerCase()).join(', ')}`,
       known,
+      over: overKg > 0,
     }
   })
 }
@@ -131,6 +138,8 @@ export function handoverOf(
 ): Handover {
   const { plan, racks, drivingTop } = survey
   const marks = marksOf(survey)
+  const sentences = (wanted: Severity) =>
+    review.findings.flatMap(({ severity, sentence }) => (severity === wanted ? [sentence] : []))
   return {
     limits: limitRows(survey),
     heightMm: Math.ceil(drivingTop.topMm),
@@ -150,9 +159,8 @@ export function handoverOf(
     ),
     gear: survey.things.map(({ gear }) => ({ name: gear.name, kg: gear.mass.kg })),
     torques: torqueRows(survey, rules, progress),
-    open: review.findings
-      .filter(({ severity }) => severity === 'stop' || severity === 'findOut')
-      .map(({ sentence }) => sentence),
+    stops: sentences('stop'),
+    open: sentences('findOut'),
     assumed: assumptions(survey, rules),
     deviations: progress.deviations.map(({ title, reason }) => ({ step: title, reason })),
     due,
@@ -173,7 +181,7 @@ export function placardLines(
       .toSorted((a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state))
       .map((row) => [
         `${STATE_WORD[row.state]}${racksOf(handover) > 1 ? `, ${row.rack}` : ''}`,
-        `${phraseText(row.carries, choice)} on it, ${phraseText(row.left, choice)}${row.known ? ' more' : ''}`,
+        `${phraseText(row.carries, choice)} on it, ${phraseText(row.left, choice)}${row.known && !row.over ? ' more' : ''}`,
       ]),
   }
 }

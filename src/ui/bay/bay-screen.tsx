@@ -22,6 +22,7 @@ import { pullEvent, TorqueFigure } from './torque-panel'
 import { useAwake } from './use-awake'
 import { useBayKeys } from './use-bay-keys'
 import { hours, WorkPlan } from './work-plan'
+import { useSearch } from '@/ui/shell/use-search'
 
 type View = 'steps' | 'parts' | 'work'
 const VIEWS: readonly (readonly [View, string])[] = [
@@ -169,6 +170,7 @@ function OneStep({
             {waits === 1 ? 'One step has' : `${waits} steps have`} to be done before this one.
           </p>
         )}
+        <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
         {step.doing.kind === 'count' ? (
           <PartsTable plan={plan} survey={survey} progress={progress} />
         ) : (
@@ -187,7 +189,7 @@ function OneStep({
       <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
         {step.doing.kind === 'count' && <Fitter />}
         <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
-        <FindingList findings={findings} />
+        <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
         {progress.deviations
           .filter(({ stepId }) => stepId === step.id)
           .map(({ id, reason }) => (
@@ -324,6 +326,7 @@ function Bay({ plan }: { plan: Plan }) {
 }
 
 /** The fitting job, one step at a time. */
-export function BayScreen({ id }: { id: string }) {
+export function BayScreen() {
+  const id = useSearch('job') ?? ''
   return <JobGate id={id}>{(plan) => <Bay plan={plan} />}</JobGate>
 }

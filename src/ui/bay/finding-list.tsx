@@ -8,8 +8,9 @@ const FRAME = { stop: 'bay-stop', findOut: 'bay-find-out', mind: 'mind-hatch', c
 export function FindingList({ findings }: { findings: readonly Finding[] }) {
   const order = ['stop', 'findOut', 'mind', 'clear'] as const
   const sorted = findings.toSorted((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity))
+  if (findings.length === 0) return null
   return (
-    <ul className="grid gap-2" aria-label="What this step says" aria-live="polite">
+    <ul className="grid gap-2 py-1" aria-label="What this step says" aria-live="polite">
       {sorted.map((finding) => (
         <li
           key={finding.id}

@@ -21,6 +21,7 @@ import { Shelf } from './shelf'
 import { Strip } from './strip'
 import { useBenchKeys } from './use-bench-keys'
 import { ZoomButtons } from './zoom-buttons'
+import { useSearch } from '@/ui/shell/use-search'
 
 const fetchDialogs = () => import('./bench-dialogs')
 const BenchDialog = dynamic(fetchDialogs)
@@ -226,6 +227,7 @@ function OpenBench({ plan }: { plan: Plan }) {
 }
 
 /** One job on the bench, or why it is not. */
-export function Bench({ id }: { id: string }) {
+export function Bench() {
+  const id = useSearch('job') ?? ''
   return <JobGate id={id}>{(plan) => <OpenBench plan={plan} />}</JobGate>
 }

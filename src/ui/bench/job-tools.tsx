@@ -55,6 +55,15 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
         <Link className="plain" href={`/forces?job=${plan.id}`}>
           Forces
         </Link>
+        <Link className="plain" href={`/bay?job=${plan.id}`}>
+          Bay
+        </Link>
+        <Link className="plain" href={`/handover?job=${plan.id}`}>
+          Handover
+        </Link>
+        <Link className="plain" href={`/log?vehicle=${plan.vehicle.id}`}>
+          Log
+        </Link>
         <CopyJob plan={plan} />
         <Link className="plain" href={`/compare?a=${plan.id}`}>
           Compare with another

@@ -15,6 +15,7 @@ import { Quantity } from '@/ui/quantity/quantity'
 import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
 import { SeverityTag } from '@/ui/verdict/severity-tag'
+import { useSearch } from '@/ui/shell/use-search'
 
 const LEFT_WORD = { known: '', atLeast: 'at least ', atMost: 'at most ' } as const
 const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
@@ -245,7 +246,9 @@ function Chooser({
 }
 
 /** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
-export function CompareScreen({ a, b }: { a: string | undefined; b: string | undefined }) {
+export function CompareScreen() {
+  const a = useSearch('a')
+  const b = useSearch('b')
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
   const [plans, setPlans] = useState<readonly Plan[]>()

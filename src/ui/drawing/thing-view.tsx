@@ -2,6 +2,7 @@ import { memo } from 'react'
 import { sizeAsPlaced, type ThingAt } from '@/core/survey/arrangement'
 import type { ViewName } from './layout'
 import { sameThing } from './same-thing'
+import type { ThingPaths } from './hull-paths'
 import { thingPaths } from './thing-paths'
 
 interface Props {
@@ -28,19 +29,23 @@ export function sizeIn({ box }: ThingAt, view: ViewName): readonly [number, numb
   return view === 'side' ? [length, height] : view === 'plan' ? [length, width] : [width, height]
 }
 
+/** A thing's outline and details in a view, about its middle. */
+export function pathsOf(thing: ThingAt, view: ViewName): ThingPaths {
+  const [width, height] = sizeIn(thing, view)
+  const { onEdge } = thing.placement
+  const lying = thing.turn === 0 || thing.turn === 180
+  if (view === 'plan') {
+    const own = sizeAsPlaced(thing.gear, 0, onEdge)
+    return thingPaths(thing.gear, 'above', own.length, own.width, onEdge)
+  }
+  return thingPaths(thing.gear, (view === 'side') === lying ? 'along' : 'across', width, height, onEdge)
+}
+
 /** A piece of gear in one view. What is not there in the state on show is drawn dashed. */
 export const ThingView = memo(
   function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
     const [u, v] = middleOf(thing, view)
-    const [width, height] = sizeIn(thing, view)
-    const { onEdge } = thing.placement
-    const lying = thing.turn === 0 || thing.turn === 180
-    const own = sizeAsPlaced(thing.gear, 0, onEdge)
-    const facing = view === 'plan' ? 'above' : (view === 'side') === lying ? 'along' : 'across'
-    const paths =
-      facing === 'above'
-        ? thingPaths(thing.gear, facing, own.length, own.width, onEdge)
-        : thingPaths(thing.gear, facing, width, height, onEdge)
+    const paths = pathsOf(thing, view)
     const mirrored = view === 'side' && thing.turn === 180 ? ' scale(-1 1)' : ''
     const turn = view === 'plan' ? ` rotate(${thing.turn})` : mirrored
     const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`

@@ -14,6 +14,7 @@ import { LiftingList } from './lifting-list'
 import { SecuringList } from './securing-list'
 import { StandingForces } from './standing-forces'
 import { WindForces } from './wind-forces'
+import { useSearch } from '@/ui/shell/use-search'
 
 function Forces({ plan }: { plan: Plan }) {
   const { survey } = judgedOf(plan)
@@ -65,6 +66,7 @@ function Forces({ plan }: { plan: Plan }) {
 }
 
 /** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
-export function ForcesScreen({ id }: { id: string }) {
+export function ForcesScreen() {
+  const id = useSearch('job') ?? ''
   return <JobGate id={id}>{(plan) => <Forces plan={plan} />}</JobGate>
 }

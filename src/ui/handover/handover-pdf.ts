@@ -16,6 +16,7 @@ import type { Survey } from '@/core/survey/survey'
 import type { UnitChoice } from '@/core/units/format'
 import { extentOf } from '@/ui/drawing/layout'
 import { rackPaths } from '@/ui/drawing/rack-paths'
+import { middleOf, pathsOf } from '@/ui/drawing/thing-view'
 import { sidePaths } from '@/ui/drawing/vehicle-paths'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
@@ -100,6 +101,8 @@ class Column {
   }
 
   heading(text: string): void {
+    // A heading stands with what follows it.
+    if (this.y - 60 < MARGIN_MM * PT) this.newPage()
     this.take(7)
     const y = this.take(17)
     this.page.drawLine({
@@ -181,8 +184,15 @@ function drawSide(column: Column, { survey, paper }: PdfInput): void {
     path(paths.plate, 0.6)
     path(paths.ink, 0.2, true)
   }
-  for (const { box } of survey.things)
-    path(`M ${box.x0} ${box.z0} L ${box.x1} ${box.z0} L ${box.x1} ${box.z1} L ${box.x0} ${box.z1} Z`, 0.6)
+  for (const thing of survey.things.toSorted((one, other) => other.box.y0 - one.box.y0)) {
+    const [u, v] = middleOf(thing, 'side')
+    const mirror = thing.turn === 180 ? -1 : 1
+    const paths = pathsOf(thing, 'side')
+    page.pushOperators(pushGraphicsState(), concatTransformationMatrix(mirror, 0, 0, 1, u, -v))
+    path(paths.outline, 0.7)
+    path(paths.detail, 0.35)
+    page.pushOperators(popGraphicsState())
+  }
   page.pushOperators(popGraphicsState())
   const x = MARGIN_MM * PT
   const metre = 1000 * factor
@@ -218,10 +228,10 @@ function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont },
     font: fonts.plain,
     color: INK,
   })
-  const step = Math.min(15, (h - 78) / Math.max(rows.length, 1))
+  const step = Math.min(19, (h - 78) / Math.max(rows.length, 1))
   rows.forEach(([name, text], i) => {
     const at = y + h - 70 - i * step
-    const size = fitted(`${name}: ${text}`, fonts.plain, Math.min(9.5, step - 2), w - 20)
+    const size = fitted(`${name}: ${text}`, fonts.plain, Math.min(12, step - 2), w - 20)
     page.drawText(printable(`${name}: `), { x: x + 10, y: at, size, font: fonts.bold, color: INK })
     page.drawText(printable(text), {
       x: x + 10 + fonts.bold.widthOfTextAtSize(printable(`${name}: `), size),
@@ -275,6 +285,12 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       .filter((each) => each !== undefined)
       .join(' · '),
   )
+  const list = (title: string, lines: readonly string[]) => {
+    if (lines.length === 0) return
+    column.heading(title)
+    for (const line of lines) column.text(`• ${line}`)
+  }
+  list('STOP: it does not leave like this', handover.stops.map(say))
   column.heading('What it may carry')
   const shares = [0.3, 0.12, 0.16, 0.2, 0.22]
   column.row(['Rack', 'State', 'On it now', 'May still be added', 'Weakest link'], shares, true)
@@ -286,11 +302,6 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
   })
   for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)
   drawSide(column, input)
-  const list = (title: string, lines: readonly string[]) => {
-    if (lines.length === 0) return
-    column.heading(title)
-    for (const line of lines) column.text(`• ${line}`)
-  }
   list('What was fitted', [...handover.fitted, ...handover.gear.map(({ name }) => name)])
   if (handover.torques.length > 0) {
     column.heading('Torque')
@@ -303,7 +314,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       ({ on, what, why, km }) => `${on}: ${what}, ${why}${km === undefined ? '' : ` (or after ${km} km)`}`,
     ),
   )
-  list('Open', handover.open.map(say))
+  list('Still to find out', handover.open.map(say))
   list(
     'What differs from the sheet',
     handover.deviations.map(({ step, reason }) => `${step}: ${reason}`),

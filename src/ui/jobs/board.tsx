@@ -10,11 +10,14 @@ import { whyNotKept } from '@/storage/shelves'
 import { DEMO_PLANS } from '@/stock/plans'
 import { judgedOf } from '@/ui/bench/judged'
 import { verdictWords } from '@/ui/bench/state-switch'
+import { useLog } from '@/ui/log/log-store'
 import { SeverityTag } from '@/ui/verdict/severity-tag'
 import { Mark } from '@/ui/shell/mark'
 import { useOpenFile } from '@/ui/shell/open-file'
 import { SettingsDialog } from '@/ui/shell/settings-dialog'
 import { useSettings, useUnits } from '@/ui/shell/settings-store'
+import { BackupDialog } from './backup-dialog'
+import { DueWords } from './due-words'
 import { Thumbnail } from './thumbnail'
 
 function JobCard({ plan, onGone }: { plan: Plan; onGone: () => void }) {
@@ -46,9 +49,7 @@ function JobCard({ plan, onGone }: { plan: Plan; onGone: () => void }) {
         ))}
       </dl>
       <div className="hair-t mt-auto flex min-h-12 items-center justify-between px-3">
-        <span className="text-ink2 text-[13px]">
-          {plan.job.due === undefined ? 'No date' : `Due ${plan.job.due}`}
-        </span>
+        <DueWords plan={plan} />
         {asking ? (
           <span className="flex gap-1">
             <button
@@ -116,11 +117,14 @@ export function JobsBoard() {
   const { open, opened } = useOpenFile()
   const [board, setBoard] = useState<Board>({ at: 'loading' })
   const [settings, setSettings] = useState(false)
+  const [backup, setBackup] = useState(false)
+  const openLog = useLog((store) => store.open)
   const [loaded, setLoaded] = useState(0)
   const file = useRef<HTMLInputElement>(null)
   useEffect(() => {
     if (!ready) return
     let current = true
+    void openLog()
     loadPlans()
       .then((plans) => {
         if (current) setBoard({ at: 'there', plans: ordered(plans) })
@@ -131,7 +135,7 @@ export function JobsBoard() {
     return () => {
       current = false
     }
-  }, [ready, opened, loaded])
+  }, [ready, opened, loaded, openLog])
   const again = () => {
     setLoaded((count) => count + 1)
   }
@@ -143,6 +147,9 @@ export function JobsBoard() {
         <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
           <Link href="/stock" className="plain">
             Stock
+          </Link>
+          <Link href="/log" className="plain">
+            Log
           </Link>
           <Link href="/compare" className="plain">
             Compare
@@ -178,6 +185,15 @@ export function JobsBoard() {
           }}
         >
           Open a file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            setBackup(true)
+          }}
+        >
+          Backup
         </button>
         <button
           type="button"
@@ -227,6 +243,13 @@ export function JobsBoard() {
             </ul>
           ))}
       </main>
+      {backup && (
+        <BackupDialog
+          onClose={() => {
+            setBackup(false)
+          }}
+        />
+      )}
       {settings && (
         <SettingsDialog
           onClose={() => {

@@ -11,6 +11,7 @@ import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
 import { useStock } from '@/ui/shell/stock'
 import { Thumbnail } from './thumbnail'
+import { useSearch } from '@/ui/shell/use-search'
 
 function Offer({
   title,
@@ -43,7 +44,9 @@ function Offer({
 }
 
 /** A new job in three choices: a vehicle, what rack it wears, and a name. */
-export function NewJob({ vehicleId, rackId }: { vehicleId: string | undefined; rackId: string | undefined }) {
+export function NewJob() {
+  const vehicleId = useSearch('vehicle')
+  const rackId = useSearch('rack')
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
   const own = useSettings((store) => store.own)

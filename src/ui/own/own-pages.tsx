@@ -9,6 +9,7 @@ import { useStock } from '@/ui/shell/stock'
 import { GearForm } from './gear-form'
 import { RackForm } from './rack-form'
 import { VehicleForm } from './vehicle-form'
+import { useSearch } from '@/ui/shell/use-search'
 
 /** The job a form belongs to, opened if need be; `none` when it belongs to no job. */
 function useJob(job: string | undefined): 'none' | 'loading' | 'missing' | Plan {
@@ -49,7 +50,9 @@ function useVehicle(id: string | undefined): Vehicle | undefined {
   return useStock().vehicles.find((vehicle) => vehicle.id === id)
 }
 
-export function VehiclePage({ job, from }: { job: string | undefined; from: string | undefined }) {
+export function VehiclePage() {
+  const job = useSearch('job')
+  const from = useSearch('from')
   const found = useJob(job)
   const stock = useVehicle(from)
   const system = typingSystem(useUnits())
@@ -59,15 +62,10 @@ export function VehiclePage({ job, from }: { job: string | undefined; from: stri
   return <VehicleForm key={`${was?.id ?? 'new'} ${system}`} was={was} job={job} system={system} />
 }
 
-export function RackPage({
-  job,
-  vehicle,
-  rack,
-}: {
-  job: string | undefined
-  vehicle: string | undefined
-  rack: string | undefined
-}) {
+export function RackPage() {
+  const job = useSearch('job')
+  const vehicle = useSearch('vehicle')
+  const rack = useSearch('rack')
   const found = useJob(job)
   const stock = useVehicle(vehicle)
   const system = typingSystem(useUnits())
@@ -80,7 +78,9 @@ export function RackPage({
   return <RackForm key={`${was?.id ?? 'new'} ${system}`} vehicle={on} was={was} job={job} system={system} />
 }
 
-export function GearPage({ job, from }: { job: string | undefined; from: string | undefined }) {
+export function GearPage() {
+  const job = useSearch('job')
+  const from = useSearch('from')
   const found = useJob(job)
   const own = useSettings((store) => store.own.gear)
   const system = typingSystem(useUnits())

@@ -2,12 +2,14 @@
 import { useEffect, type ReactNode } from 'react'
 import { FileDrop } from './file-drop'
 import { useSettings } from './settings-store'
+import { useOffline } from './use-offline'
 
 /** What every screen shares: settings read once, the theme, and a file dropped anywhere. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const start = useSettings((store) => store.start)
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)
+  useOffline()
   useEffect(() => {
     void start(demo)
   }, [start, demo])

@@ -101,13 +101,14 @@ export function aimNm(torque: Torque): number | undefined {
   return torque.kind === 'advice' ? torque.nm : undefined
 }
 
-function securityOf({ security, grade }: Fastener, rules: BayRules): string {
+function securityOf({ security, grade, washers }: Fastener, rules: BayRules): string {
   const asked = {
     threadlocker: 'threadlocker, as the sheet asks',
     lockWasher: 'lock washer, as the sheet asks',
     none: 'none, as the sheet says',
   }
   if (security) return asked[security]
+  if (washers?.includes('lock')) return 'nothing besides, the lock washer is in the stack'
   const house = {
     lockAndFlat: 'lock washer over a flat one (house rule)',
     threadlocker: 'medium threadlocker (house rule)',

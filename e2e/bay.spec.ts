@@ -1,0 +1,316 @@
+import { spawn } from 'node:child_process'
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+
+const BAY = '/bay?job=demo-ridge-tent'
+
+const title = (page: Page) => page.locator('main h2').first()
+const done = (page: Page) => page.locator('.bay-done')
+const said = (page: Page, severity: string) => page.locator(`[data-bay-finding=${severity}]`)
+
+async function read(page: Page, label: string, value: string, nth = 0) {
+  const field = page.getByLabel(label, { exact: true }).nth(nth)
+  await field.fill(value)
+  await field.press('Enter')
+}
+
+/** Types what a tape reads on the platform's beams, front to rear and then front to middle. */
+async function tape(page: Page, right: string) {
+  await read(page, 'Spread, left', '1760 mm')
+  await read(page, 'Spread, right', right)
+  const far = Number(right.replace(/\D/g, ''))
+  await read(page, 'Diagonal, LHF to RHR', `${Math.hypot(far, 1400).toFixed(0)} mm`)
+  await read(page, 'Diagonal, RHF to LHR', '2249 mm')
+  await read(page, 'Spread, left', '880 mm', 1)
+  await read(page, 'Spread, right', '880 mm', 1)
+}
+
+/** Presses the large key until a step with this title is in hand. */
+async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
+  for (let i = 0; i < 160; i += 1) {
+    const now = (await title(page).textContent()) ?? ''
+    if (wanted.test(now)) return
+    if (/Measure (and|again)/.test(now)) await tape(page, '1760 mm')
+    const good = page.getByRole('button', { name: 'Good', exact: true })
+    if ((await good.count()) > 0) await good.click()
+    await expect(done(page)).toBeEnabled()
+    await press()
+    if ((await page.getByText('Everything is done.').count()) > 0) return
+  }
+  throw new Error(`never came to ${wanted.source}`)
+}
+
+test('takes the platform job from parts check to handover, first out of square and then right', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.goto(BAY)
+  await expect(title(page)).toHaveText('Lay out and count the parts')
+  await expect(done(page)).toBeDisabled()
+  await page.getByLabel('Who fits it').fill('Wren')
+  const bolts = page.getByLabel('Counted: Bolt M8 × 40, 8.8, Gutter feet')
+  await bolts.fill('11')
+  await bolts.press('Enter')
+  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await expect(said(page, 'stop')).toContainText('11 of 12. 1 missing')
+  await expect(done(page)).toBeDisabled()
+  await bolts.fill('12')
+  await bolts.press('Enter')
+  await expect(said(page, 'stop')).toHaveCount(0)
+  const press = () => done(page).click()
+  await until(page, /Measure and square up/, press)
+  await tape(page, '1768 mm')
+  await expect(said(page, 'stop').filter({ hasText: '8 mm out of parallel' })).toContainText(
+    'its right end 8 mm forward',
+  )
+  await expect(done(page)).toBeDisabled()
+  await tape(page, '1761 mm')
+  await expect(said(page, 'stop')).toHaveCount(0)
+  await press()
+
+  await until(page, /gutter clamps/, press)
+  await expect(page.getByRole('img', { name: /next is LHF/ })).toBeVisible()
+  await page.getByLabel('Reading, LHF').fill('6 Nm')
+  await page.getByLabel('Reading, LHF').press('Enter')
+  await expect(page.getByRole('img', { name: /next is RHR/ })).toBeVisible()
+  for (let pull = 0; pull < 16; pull += 1) await press()
+  // The last of the last pass is pulled too far, then again and right.
+  await page.getByLabel('Reading, RHF').fill('19 Nm')
+  await page.getByLabel('Reading, RHF').press('Enter')
+  await expect(said(page, 'stop')).toContainText('is over 11 N·m to 13 N·m')
+  await expect(done(page)).toBeDisabled()
+  await page.getByLabel('Reading, RHF').fill('12.4 Nm')
+  await page.getByLabel('Reading, RHF').press('Enter')
+  await expect(said(page, 'stop')).toHaveCount(0)
+  await press()
+
+  await until(page, /never/, press)
+  await page.getByRole('link', { name: 'To the handover sheet' }).click()
+  await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('RHF 12.4 N·m')
+  await expect(page.getByRole('region', { name: 'Come back' })).toContainText(
+    're-tighten after the first trip',
+  )
+  await expect(page.getByText('Stop: it does not leave like this')).toBeVisible()
+
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF file' }).click(),
+  ])
+  expect((await readFile(await pdf.path())).subarray(0, 5).toString()).toBe('%PDF-')
+  const [calendar] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Calendar file' }).click(),
+  ])
+  expect(await readFile(await calendar.path(), 'utf8')).toContain('BEGIN:VEVENT')
+
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'The rack now' })).toContainText(
+    'Slat platform on gutter feet: on since',
+  )
+  await expect(page.getByRole('region', { name: 'Log' })).toContainText('Wren')
+  await page.goto('/')
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ hasText: 'Ridge camp' })
+      .getByRole('link', { name: /^Back 20/ }),
+  ).toBeVisible()
+})
+
+test('goes on at the same step after closing, by foot switch and keys alone', async ({ page, context }) => {
+  await page.goto(BAY)
+  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  const press = () => page.keyboard.press('PageDown')
+  await page.locator('body').click({ position: { x: 640, y: 30 } })
+  await until(page, /Place the bars/, press)
+  await page.close()
+  const again = await context.newPage()
+  await again.goto(BAY)
+  await expect(title(again)).toHaveText('Place the bars')
+  await again.keyboard.press('ArrowLeft')
+  await expect(title(again)).not.toHaveText('Place the bars')
+  await again.keyboard.press('ArrowRight')
+  await expect(title(again)).toHaveText('Place the bars')
+  await again.keyboard.press(' ')
+  await expect(title(again)).toHaveText('Measure and square up')
+  await again.reload()
+  await expect(title(again)).toHaveText('Measure and square up')
+})
+
+test('says what differs, and then lets the step pass', async ({ page }) => {
+  await page.goto(BAY)
+  await expect(done(page)).toBeDisabled()
+  await page.getByRole('button', { name: 'Say what differs' }).click()
+  await page.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(page.getByText('Write a reason')).toBeVisible()
+  await page.getByLabel('What was done, and why').fill('Counted at the store')
+  await page.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(page.getByText('Differs: Counted at the store')).toBeVisible()
+  await done(page).click()
+  await expect(title(page)).not.toHaveText('Lay out and count the parts')
+  await page.goto('/handover?job=demo-ridge-tent')
+  await expect(page.getByRole('region', { name: 'What differs from the sheet' })).toContainText(
+    'Counted at the store',
+  )
+})
+
+test('weighs a guess on the simulated scale; a dropped connection loses nothing', async ({ page }) => {
+  await page.goto('/bay?job=demo-ridge-tent')
+  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await done(page).click()
+  await until(page, /gutter clamps|slats/, () => done(page).click())
+  await page.getByRole('button', { name: 'Connect' }).click()
+  await page.getByRole('button', { name: 'Pull to the figure' }).click()
+  const first = page.getByRole('row').nth(1)
+  await expect(first).toContainText('✓')
+  await page.getByRole('button', { name: 'Drop the connection' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'The connection dropped' })).toContainText('is kept')
+  await expect(first).toContainText('✓')
+  await page.getByRole('button', { name: 'Connect' }).click()
+  await page.getByRole('button', { name: 'Pull to the figure' }).click()
+  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(2)
+})
+
+test('corrects an entry: struck out, never deleted', async ({ page }) => {
+  await page.goto('/log?vehicle=off-roader')
+  await page.getByLabel('Kind').selectOption('Lost')
+  await page.getByLabel('What', { exact: true }).fill('Key')
+  await page.getByLabel('How many').fill('2')
+  await page.getByRole('button', { name: 'Add to the log' }).click()
+  await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Missing: 2 × Key')
+  await page.getByRole('button', { name: 'Correct: Lost 2 × Key' }).click()
+  await page.getByLabel('Why it does not count').fill('In the glovebox')
+  await page.getByRole('button', { name: 'Strike it out' }).click()
+  await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Missing')
+  await page.reload()
+  await expect(page.getByRole('row').filter({ hasText: '2 × Key (struck out)' })).toBeVisible()
+})
+
+test('backs up, wipes, restores, and all is there again', async ({ page }) => {
+  await page.goto('/log?vehicle=estate')
+  await page.getByLabel('What', { exact: true }).fill('Wing bars')
+  await page.getByRole('button', { name: 'Add to the log' }).click()
+  await page.goto('/')
+  const names = () => page.getByRole('list', { name: 'Jobs' }).getByRole('link').allTextContents()
+  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+  const before = await names()
+  await page.getByRole('button', { name: 'Backup' }).click()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Back everything up' }).click(),
+  ])
+  const text = await readFile(await file.path(), 'utf8')
+  await page.evaluate(async () => {
+    for (const { name } of await indexedDB.databases()) if (name !== undefined) indexedDB.deleteDatabase(name)
+  })
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Backup' }).click()
+  const chooser = page.getByLabel('Backup file to open')
+  await chooser.setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('Ridge camp', 'Ridge champ')),
+  })
+  await expect(page.getByRole('alert').filter({ hasText: 'check sum' })).toBeVisible()
+  await chooser.setInputFiles({
+    name: 'backup.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  })
+  const preview = page.getByRole('region', { name: 'What restoring would change' })
+  await expect(
+    preview.getByRole('row').filter({ hasText: 'Log entries' }).getByRole('cell').first(),
+  ).toHaveText('1')
+  await page.getByLabel('How').selectOption({ label: 'Replace: as it was then, nothing else' })
+  await page.getByRole('button', { name: 'Replace everything' }).click()
+  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+  await expect.poll(names).toEqual(before)
+  await page.goto('/log?vehicle=estate')
+  await expect(page.getByRole('row').filter({ hasText: 'Checked Wing bars' })).toBeVisible()
+})
+
+for (const [paper, width] of [
+  ['A4', 210],
+  ['Letter', 215.9],
+] as const)
+  test(`prints the handover on ${paper} with nothing cut off`, async ({ page }) => {
+    for (const job of ['demo-frame', 'demo-twin-span']) {
+      await page.goto(`/handover?job=${job}`)
+      await page.getByRole('button', { name: paper, exact: true }).click()
+      await page.emulateMedia({ media: 'print' })
+      await page.setViewportSize({ width: Math.floor(((width - 26) / 25.4) * 96), height: 1000 })
+      const cut = await page.evaluate(() => {
+        const room = document.documentElement.clientWidth
+        return [...document.querySelectorAll('main *')]
+          .filter(
+            (each) => each.getBoundingClientRect().right > room + 1 && each.getBoundingClientRect().width > 0,
+          )
+          .map((each) => `${each.tagName} ${each.textContent.slice(0, 40)}`)
+      })
+      expect(cut).toEqual([])
+      await page.emulateMedia({ media: null })
+      await page.setViewportSize({ width: 1280, height: 800 })
+    }
+  })
+
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('goes through the whole bay with the server stopped', async ({ browser }) => {
+    test.setTimeout(150_000)
+    const port = 4395
+    const server = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '-p', String(port), '-H', '127.0.0.1'],
+      {
+        env: { ...process.env, YPSOS_DEMO: '1' },
+        stdio: 'ignore',
+      },
+    )
+    const context = await browser.newContext({ serviceWorkers: 'allow' })
+    try {
+      const page = await context.newPage()
+      const address = `http://localhost:${port}`
+      await expect
+        .poll(
+          () =>
+            page.goto(address).then(
+              (answer) => answer?.status(),
+              () => 0,
+            ),
+          { timeout: 30_000 },
+        )
+        .toBe(200)
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+      await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+      const stopped = new Promise((resolve) => server.once('exit', resolve))
+      server.kill()
+      await stopped
+      await expect(
+        fetch(address).then(
+          () => 'answers',
+          () => 'gone',
+        ),
+      ).resolves.toBe('gone')
+
+      await page.goto(`${address}${BAY}`)
+      await expect(title(page)).toHaveText('Lay out and count the parts')
+      await page.getByRole('button', { name: 'The rest is all there' }).click()
+      await until(page, /never/, () => done(page).click())
+      await page.reload()
+      await expect(page.getByText('Everything is done.')).toBeVisible()
+      await page.goto(`${address}/handover?job=demo-ridge-tent`)
+      const [pdf] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'PDF file' }).click(),
+      ])
+      expect((await readFile(await pdf.path())).length).toBeGreaterThan(4000)
+      await page.goto(`${address}/bench?job=demo-twin-span`)
+      await expect(page.getByRole('heading', { name: 'Double boat over cab and bed' })).toBeVisible()
+    } finally {
+      server.kill()
+      await context.close()
+    }
+  })
+})

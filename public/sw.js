@@ -1,0 +1,61 @@
+/**
+ * Keeps Ypsos working where there is no network: every page and every file of this build is fetched once and kept.
+ * Pages come from the network while there is one; a page's address says which job, so one copy of a page does for all.
+ */
+const CACHE = `ypsos-${new URL(self.location.href).searchParams.get('build') ?? 'none'}`
+/** A bay's network can be there and still give nothing. */
+const PATIENCE_MS = 5000
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(
+    (async () => {
+      const list = await (await fetch('/offline', { cache: 'no-store' })).json()
+      const cache = await caches.open(CACHE)
+      await cache.addAll([...list.files, ...list.pages])
+      await self.skipWaiting()
+    })(),
+  )
+})
+
+self.addEventListener('activate', (event) => {
+  event.waitUntil(
+    (async () => {
+      const names = await caches.keys()
+      await Promise.all(
+        names
+          .filter((name) => name.startsWith('ypsos-') && name !== CACHE)
+          .map((name) => caches.delete(name)),
+      )
+      await self.clients.claim()
+    })(),
+  )
+})
+
+const kept = (request, options) => caches.match(request, { ignoreVary: true, ...options })
+
+/** A worker's own script must not carry the address it was asked for, or the browser resolves its imports wrongly. */
+const fresh = (response, request) =>
+  request.destination === 'worker' ? new Response(response.body, response) : response
+
+async function page(request) {
+  const late = new Promise((_, reject) => setTimeout(() => reject(new Error('late')), PATIENCE_MS))
+  try {
+    return await Promise.race([fetch(request), late])
+  } catch {
+    return (await kept(new URL(request.url).pathname, { ignoreSearch: true })) ?? Response.error()
+  }
+}
+
+async function file(request) {
+  const found = await kept(request)
+  return found ? fresh(found, request) : fetch(request)
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event
+  const url = new URL(request.url)
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return
+  if (request.mode === 'navigate') event.respondWith(page(request))
+  else if (url.pathname.startsWith('/_next/static/') || url.pathname === '/icon.svg')
+    event.respondWith(file(request))
+})

@@ -1,0 +1,8 @@
+import type { Metadata } from 'next'
+import { LogScreen } from '@/ui/log/log-screen'
+
+export const metadata: Metadata = { title: 'Log · Ypsos' }
+
+export default function Page() {
+  return <LogScreen />
+}
