@@ -13,13 +13,17 @@ import { bayRulesOf } from '@/core/rules/house'
 import type { Survey } from '@/core/survey/survey'
 import { judgedOf } from '@/ui/bench/judged'
 
-const orders = new WeakMap<Plan, Order<Step>>()
+const orders = new WeakMap<Plan, Map<string, Order<Step>>>()
 
-/** The steps of a plan, worked out once. */
-export function stepsOf(plan: Plan): Order<Step> {
-  const known = orders.get(plan) ?? jobSteps(judgedOf(plan).survey, bayRulesOf(plan.rules))
+/** The steps of a plan, worked out once for what has been weighed so far. */
+export function stepsOf(plan: Plan, progress: BayProgress): Order<Step> {
+  const known = orders.get(plan) ?? new Map<string, Order<Step>>()
   orders.set(plan, known)
-  return known
+  const weighed = new Set(progress.weighed.keys())
+  const key = [...weighed].sort().join()
+  const order = known.get(key) ?? jobSteps(judgedOf(plan).survey, bayRulesOf(plan.rules), weighed)
+  known.set(key, order)
+  return order
 }
 
 /** The pull of a torque step that comes next; nothing when all are done. */
@@ -84,6 +88,8 @@ export function holdsBack(
   if (progress.deviations.some(({ stepId }) => stepId === step.id)) return undefined
   const { doing } = step
   if (findings.some(({ severity }) => severity === 'stop')) return 'Put it right, or say what differs.'
+  if (doing.kind === 'weigh' && !progress.weighed.has(doing.targetId))
+    return 'Weigh it first, or say what differs.'
   if (doing.kind === 'count' && uncounted(survey, progress) > 0)
     return 'Count every line first, or say what differs.'
   if (

@@ -259,7 +259,7 @@ function Bay({ plan }: { plan: Plan }) {
     void open()
   }, [open])
   const progress = recordOf(events, plan.vehicle.id).jobs.get(plan.id) ?? NOTHING_DONE
-  const order = stepsOf(plan)
+  const order = stepsOf(plan, progress)
   return (
     <div className="bay">
       <header className="bay-head">

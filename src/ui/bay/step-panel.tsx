@@ -3,7 +3,8 @@ import { loadingOrder } from '@/core/bay/channel'
 import { cutList } from '@/core/bay/cut/strips'
 import type { Outcome } from '@/core/bay/proof'
 import type { BayProgress } from '@/core/bay/log/replay'
-import type { Step } from '@/core/bay/steps/step'
+import type { Step, WeighTarget } from '@/core/bay/steps/step'
+import type { SingleCommand } from '@/core/plan/command'
 import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf } from '@/core/rules/house'
 import type { Survey } from '@/core/survey/survey'
@@ -22,15 +23,25 @@ interface Props {
   readonly progress: BayProgress
 }
 
+/** The plan takes what the scale read. */
+function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand {
+  const mass = { kg, basis: 'weighed' } as const
+  if (target.of === 'gear') return { do: 'setGearMass', gearId: target.gearId, mass }
+  const { placementId, loadId } = target
+  const load = plan.placements.find(({ id }) => id === placementId)?.loads.find(({ id }) => id === loadId)
+  if (!load) throw new Error(`there is no load ${loadId} on ${placementId}`)
+  return { do: 'setLoad', placementId, load: { ...load, what: { kind: 'mass', mass } } }
+}
+
 function Weigh({ plan, step, progress }: Props) {
   if (step.doing.kind !== 'weigh') return null
-  const { gearId, name, guessKg } = step.doing
+  const { target, targetId, name, guessKg } = step.doing
   const weighed = (kg: number, tool?: string) => {
     const rounded = Math.round(kg * 100) / 100
-    usePlan.getState().run({ do: 'setGearMass', gearId, mass: { kg: rounded, basis: 'weighed' } })
+    usePlan.getState().run(massCommand(plan, target, rounded))
     logFor(plan, {
       kind: 'weighed',
-      gearId,
+      targetId,
       what: name,
       kg: rounded,
       ...(tool === undefined ? {} : { note: tool }),
@@ -41,7 +52,7 @@ function Weigh({ plan, step, progress }: Props) {
       <QuantityField
         label={`Weight of the ${name.toLowerCase()}`}
         dimension="mass"
-        value={progress.weighed.get(gearId)}
+        value={progress.weighed.get(targetId)}
         onValue={(kg) => {
           if (kg <= 0) return 'It weighs more than nothing.'
           weighed(kg)

@@ -42,7 +42,7 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     pairId: key,
     readings: readingsSchema,
   }),
-  z.strictObject({ kind: z.literal('weighed'), ...common, gearId: idSchema, what: nameSchema, kg: massKg }),
+  z.strictObject({ kind: z.literal('weighed'), ...common, targetId: key, what: nameSchema, kg: massKg }),
   z.strictObject({
     kind: z.literal('torqued'),
     ...common,

@@ -7,7 +7,7 @@ const at = (day: number) => `2027-03-${String(day).padStart(2, '0')}T10:00:00Z`
 /** One event of every kind. */
 export const someEvents: readonly LogEvent[] = [
   { kind: 'counted', id: 'e1', at: at(1), ...base, lineId: 'feet', what: 'Rail feet', count: 4 },
-  { kind: 'weighed', id: 'e2', at: at(1), ...base, gearId: 'box', what: 'Box', kg: 18.2 },
+  { kind: 'weighed', id: 'e2', at: at(1), ...base, targetId: 'box', what: 'Box', kg: 18.2 },
   {
     kind: 'measured',
     id: 'e3',

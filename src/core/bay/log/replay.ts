@@ -148,7 +148,7 @@ function apply(event: LogEvent, job: Draft): void {
       job.torqued.set(pullKey(event.jointId, event.spot, event.pass), event.nm)
       return
     case 'weighed':
-      job.weighed.set(event.gearId, event.kg)
+      job.weighed.set(event.targetId, event.kg)
       return
     case 'proved':
       job.proved.set(event.item, event.outcome)

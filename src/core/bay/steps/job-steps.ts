@@ -1,5 +1,5 @@
 import { STAGES, type Stage } from '../../plan/work'
-import { kg, mm } from '../../review/phrase'
+import { mm } from '../../review/phrase'
 import { cautionsFor } from '../../review/cautions'
 import type { BayRules } from '../../rules/house'
 import type { ThingAt } from '../../survey/arrangement'
@@ -8,8 +8,10 @@ import { barChannels, bedChannels } from '../channel'
 import { proofList } from '../proof'
 import { fittedThings, gearJoints } from './joint-groups'
 import { inOrder, type Order } from './order'
-import { rackSteps, stepOf } from './rack-steps'
+import { rackSteps } from './rack-steps'
 import type { Step } from './step'
+import { stepOf } from './step-of'
+import { weighSteps } from './weigh-steps'
 
 /** The first two stages go on side by side; from then on each waits for the one before. */
 const LEVEL: Readonly<Record<Stage, number>> = {
@@ -131,8 +133,15 @@ function gearSteps(
   ]
 }
 
-/** All steps of the plan's job in an order that respects every edge, or which of them wait for each other. */
-export function jobSteps(survey: Survey, rules: BayRules): Order<Step> {
+/**
+ * All steps of the plan's job in an order that respects every edge, or which of them wait for each other. What this job
+ * has weighed already keeps its step.
+ */
+export function jobSteps(
+  survey: Survey,
+  rules: BayRules,
+  weighed: ReadonlySet<string> = new Set(),
+): Order<Step> {
   const racks = survey.racks.map((rack) => ({
     id: rack.rack.id,
     steps: staged(rackSteps(survey, rack, rules)),
@@ -169,24 +178,7 @@ export function jobSteps(survey: Survey, rules: BayRules): Order<Step> {
       doing: { kind: 'channel', channel },
     })
   })
-  const guesses = survey.plan.gear.filter(
-    ({ id, mass }) =>
-      mass.basis === 'guess' && survey.things.some(({ gear: { id: placed } }) => placed === id),
-  )
-  const weigh = guesses.map(({ id, name, mass }) =>
-    stepOf({
-      id: `weigh/${id}`,
-      group: 'job',
-      rackId: undefined,
-      stage: 'bench',
-      title: `Weigh the ${name.toLowerCase()}`,
-      detail: ['Somebody guessed ', kg(mass.kg), '. Hang it on the scale.'],
-      after: [COUNT],
-      minutes: { from: 2, to: 4 },
-      tools: ['hanging scale'],
-      doing: { kind: 'weigh', gearId: id, name, guessKg: mass.kg },
-    }),
-  )
+  const weigh = weighSteps(survey, weighed, [COUNT])
   // What closes a channel comes after all that stands in it; what the gear decides comes before the bars are placed.
   const closing = new Set(['caps', 'strips'])
   const rackList = racks.flatMap(({ id, steps }) => {

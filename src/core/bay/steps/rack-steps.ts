@@ -8,13 +8,7 @@ import { drillPlans } from '../drill-plan'
 import type { Taped } from '../squareness'
 import { rackJoints } from './joint-groups'
 import type { Doing, PairAsk, Step } from './step'
-
-type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'tools' | 'footIds' | 'after' | 'doing'> & Partial<Step>
-
-/** A step with what is usual where nothing else is said. */
-export function stepOf(draft: Draft): Step {
-  return { after: [], waitMinutes: 0, hands: 1, tools: [], footIds: [], doing: { kind: 'do' }, ...draft }
-}
+import { stepOf } from './step-of'
 
 const about = (from: number, to = from * 1.6) => ({ from, to: Math.round(to) })
 const USUAL_FOOT_MM = 80

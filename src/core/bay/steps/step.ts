@@ -22,11 +22,22 @@ export interface PairAsk {
   readonly taped: readonly Taped[]
 }
 
+/** What is hung on the scale: a piece of gear, or a load in or on one. */
+export type WeighTarget =
+  | { readonly of: 'gear'; readonly gearId: string }
+  | { readonly of: 'load'; readonly placementId: string; readonly loadId: string }
+
 /** What a step is about, beyond doing what it says. */
 export type Doing =
   | { readonly kind: 'do' }
   | { readonly kind: 'count' }
-  | { readonly kind: 'weigh'; readonly gearId: string; readonly name: string; readonly guessKg: number }
+  | {
+      readonly kind: 'weigh'
+      readonly target: WeighTarget
+      readonly targetId: string
+      readonly name: string
+      readonly guessKg: number
+    }
   | { readonly kind: 'start'; readonly groups: readonly JointGroup[] }
   | { readonly kind: 'measure'; readonly pairs: readonly PairAsk[] }
   | { readonly kind: 'torque'; readonly group: JointGroup }

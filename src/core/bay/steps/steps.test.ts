@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, ridgeTent, yardVan } from '@/stock/plans'
+import { DEMO_PLANS, ridgeTent, twinSpan, yardVan } from '@/stock/plans'
 import type { Plan } from '../../plan/plan'
 import { USUAL_BAY } from '../../rules/house'
 import { survey } from '../../survey/survey'
@@ -220,6 +220,31 @@ describe('what comes before what', () => {
     expect(mustPrecede(van, 'channel/van-front', 'van-bars/caps')).toBe(true)
     expect(mustPrecede(van, 'channel/van-front', 'gear:clamps/set')).toBe(true)
     expect(mustPrecede(van, 'gear:clamps/set', 'van-bars/strips')).toBe(true)
+  })
+
+  it('a guess is weighed, and its step stays when it has been', () => {
+    const guessed = stepsOf(twinSpan).find(({ id }) => id === 'weigh/double-boat/paddles')
+    expect(guessed?.doing).toMatchObject({
+      kind: 'weigh',
+      guessKg: 16,
+      target: { of: 'load', loadId: 'paddles' },
+    })
+    const known: Plan = {
+      ...twinSpan,
+      placements: twinSpan.placements.map((placement) => ({
+        ...placement,
+        loads: placement.loads.map((load) => ({
+          ...load,
+          what: { kind: 'mass' as const, mass: { kg: 17.1, basis: 'weighed' as const } },
+        })),
+      })),
+    }
+    const ids = (weighed: string[]) => {
+      const order = jobSteps(survey(known), USUAL_BAY, new Set(weighed))
+      return order.ok ? order.steps.map(({ id }) => id) : []
+    }
+    expect(ids([])).not.toContain('weigh/double-boat/paddles')
+    expect(ids(['double-boat/paddles'])).toContain('weigh/double-boat/paddles')
   })
 
   it('a part whose steps wait for each other is refused by name', () => {
