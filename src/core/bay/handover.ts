@@ -136,7 +136,7 @@ export function handoverOf(
   due: readonly Due[],
   rules: BayRules,
 ): Handover {
-  const { plan, racks, drivingTop } = survey
+  const { racks, drivingTop } = survey
   const marks = marksOf(survey)
   const sentences = (wanted: Severity) =>
     review.findings.flatMap(({ severity, sentence }) => (severity === wanted ? [sentence] : []))

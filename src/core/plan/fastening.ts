@@ -29,7 +29,6 @@ export const torqueSourceSchema = z.union([
 ])
 
 export const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
-export type Washer = z.infer<typeof washerSchema>
 
 /** A fastener as the sheet gives it, so many in all for the part; what the sheet leaves out is left out. */
 export const fastenerSchema = z.strictObject({

@@ -1,12 +1,13 @@
 'use client'
 import type { Plan } from '@/core/plan/plan'
-import { USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/rules/house'
+import { bayRulesOf, USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/rules/house'
 import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { formatNumber } from '@/core/units/format'
 import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
 import { useSettings } from '@/ui/shell/settings-store'
+import { BayRulesFields } from './bay-rules-fields'
 import { refused, usePlan } from './plan-store'
 
 const FACTORS: readonly (readonly [string, number])[] = [
@@ -138,6 +139,12 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             ['totalOnly', 'Look at the total only'],
           ]}
           onChange={(uneven) => set({ uneven })}
+        />
+        <BayRulesFields
+          bay={bayRulesOf(rules)}
+          onChange={(bay) => {
+            set({ bay })
+          }}
         />
         {GAPS.map(([gap, label]) => (
           <QuantityField

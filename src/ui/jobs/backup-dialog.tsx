@@ -96,7 +96,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
     if (!opened) return
     const kept = await restore(opened.shelves, way)
     // Every screen reads anew what is now on the shelves.
-    if (kept.ok) window.location.assign('/')
+    if (kept.ok) window.location.reload()
     else setProblems([`Nothing was changed. ${kept.reason}`])
   }
   return (

@@ -228,6 +228,7 @@ export function readFit(
       ...(was?.fit.bars ? { bars: was.fit.bars } : {}),
       ...(overhangMm === undefined ? {} : { overhangMm }),
       ...(besideMm === undefined ? {} : { besideMm }),
+      ...(was?.fit.baseMm === undefined ? {} : { baseMm: was.fit.baseMm }),
     },
     ...(across.length + along.length > 0 ? { contactsMm: { along, across } } : {}),
   }

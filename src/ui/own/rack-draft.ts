@@ -8,6 +8,7 @@ import { startingRack } from '@/core/survey/starting-rack'
 import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
 import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
+import { jointToDraft, NO_JOINT, readJoint, type JointDraft } from './joint-draft'
 import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
 
 export interface PartDraft {
@@ -19,6 +20,7 @@ export interface PartDraft {
   price: string
   ratedBy: 'own' | 'with'
   figures: FiguresDraft
+  joint: JointDraft
 }
 
 export interface BarDraft {
@@ -89,6 +91,7 @@ export function startingPart(id: string): PartDraft {
     price: '',
     ratedBy: 'own',
     figures: NO_FIGURES,
+    joint: NO_JOINT,
   }
 }
 
@@ -148,6 +151,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
       count: String(part.count),
       each: part.typed?.['each'] ?? kg(part.eachKg),
       price: part.price === undefined ? '' : String(part.price),
+      joint: jointToDraft(part.fasteners, system),
       ratedBy: part.rated.by,
       figures: part.rated.by === 'own' ? figuresDraft(part.rated.ratings, kg) : NO_FIGURES,
     })),
@@ -235,6 +239,7 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
         heightMm: height,
         ...section,
         ...(channel === undefined ? {} : { channel }),
+        ...(before?.profile.underChannel === undefined ? {} : { underChannel: before.profile.underChannel }),
       },
       feetYMm: before && bar.feet === feetText(before, system) ? before.feetYMm : [-feet / 2, feet / 2],
       typed: reader.typedFor({
@@ -273,7 +278,8 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
     ...(was?.suits === undefined ? {} : { suits: was.suits }),
     ...(was?.mount === undefined ? {} : { mount: was.mount }),
     ...(was?.kit === undefined ? {} : { kit: was.kit }),
-    ...(was?.fasteners === undefined ? {} : { fasteners: was.fasteners }),
+    ...readJoint(reader, `${at}.joint`, draft.joint, was?.fasteners),
+    ...(was?.work === undefined ? {} : { work: was.work }),
     ...(was?.tension === undefined ? {} : { tension: was.tension }),
     typed: reader.typedFor({ each: `${at}.each` }),
   }

@@ -28,6 +28,7 @@ import {
   type PartDraft,
   type RackDraft,
 } from './rack-draft'
+import { JointFields } from './joint-fields'
 import { useDraftForm } from './use-draft-form'
 
 const PROFILES = [
@@ -63,6 +64,7 @@ function PartFields({ at, draft, remove }: { at: string; draft: PartDraft; remov
           title={`What ${draft.name === '' ? 'it' : draft.name.toLowerCase()} may carry`}
         />
       )}
+      <JointFields at={`${at}.joint`} of={draft.name} />
       <button type="button" className="plain" onClick={remove}>
         Remove this part
       </button>
