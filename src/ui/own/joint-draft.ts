@@ -39,6 +39,39 @@ export function jointToDraft(fasteners: readonly Fastener[] | undefined, system:
   if (!first) return NO_JOINT
   const nm = (value: number | undefined) =>
     value === undefined ? '' : formatPrecise('torque', value, system)
+  const read = first.torqueFrom
+  return {
+    thread: first.thread,
+    count: String(first.count),
+    from: nm(first.torqueNm?.from),
+    to: nm(first.torqueNm?.to),
+    page: read !== undefined && read.kind !== 'otherRack' ? (read.page ?? '') : '',
+    grade: first.grade ?? 'unsaid',
+    condition: first.condition ?? 'unsaid',
+  }
+}
+
+/** The fasteners of a part: the main one as typed, with what the form does not ask for, and the others as they were. */
+export function readJoint(
+  reader: DraftReader,
+  at: string,
+  draft: JointDraft,
+  was: readonly Fastener[] | undefined,
+): { fasteners?: Fastener[] } {
+  const [before, ...others] = was ?? []
+  const thread = draft.thread.trim()
+  if (thread === '') return others.length > 0 ? { fasteners: others } : {}
+  if (thread.length > 20) reader.fail(`${at}.thread`, 'A thread as on the bolt: M8.')
+  const count = Number(draft.count)
+  if (!Number.isInteger(count) || count < 1 || count > 400)
+    reader.fail(`${at}.count`, 'A whole number from 1 to 400.')
+  const from = reader.optional(`${at}.from`, 'torque', draft.from)
+  const to = reader.optional(`${at}.to`, 'torque', draft.to)
+  const torque = from ?? to
+  const range = torque === undefined ? undefined : { from: from ?? torque, to: to ?? torque }
+  if (range && range.from > range.to) reader.fail(`${at}.to`, 'The range ends before it begins.')
+  const { torqueNm: _nm, torqueFrom, grade: _grade, condition: _condition, ...kept } = before ?? {}
+  const page = draft.page.trim()
   const source: Source =
     torqueFrom !== undefined && torqueFrom.kind !== 'otherRack' ? torqueFrom : { kind: 'sheet' }
   const { page: _page, ...sourceKept } = source
