@@ -1,5 +1,7 @@
+import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { pdfPicture } from './pdf-picture.mjs'
 import {
   answers,
   ensureBuilt,
@@ -13,6 +15,39 @@ import {
 
 /** Takes the pictures in docs/screenshots anew, from the demo, one for each main view. */
 
+/** Presses the large key of the bay, taping and proving on the way, until a step of this title is in hand. */
+async function bayTo(page, title) {
+  const rest = page.getByRole('button', { name: 'The rest is all there' })
+  if ((await rest.count()) > 0) await rest.click()
+  for (let i = 0; i < 160; i += 1) {
+    const now = (await page.locator('main h2').first().textContent()) ?? ''
+    if (title.test(now) || (await page.getByText('Everything is done.').count()) > 0) return
+    if (now.startsWith('Measure')) await tape(page, ['1760', '1761', '2250', '2249', '880', '880'])
+    const good = page.getByRole('button', { name: 'Good', exact: true })
+    if ((await good.count()) > 0) await good.click()
+    await page.locator('.bay-done').click()
+    await page.waitForTimeout(30)
+  }
+}
+
+async function tape(page, [left, right, one, other, middleLeft, middleRight]) {
+  const readings = [
+    ['Spread, left', left, 0],
+    ['Spread, right', right, 0],
+    ['Diagonal, LHF to RHR', one, 0],
+    ['Diagonal, RHF to LHR', other, 0],
+    ['Spread, left', middleLeft, 1],
+    ['Spread, right', middleRight, 1],
+  ]
+  for (const [label, value, nth] of readings) {
+    const field = page.getByLabel(label, { exact: true }).nth(nth)
+    await field.fill(`${value} mm`)
+    await field.press('Enter')
+  }
+}
+
+const PLATFORM = '/bay?job=demo-ridge-tent'
+
 const VIEWS = [
   { name: 'jobs', path: '/' },
   {
@@ -25,11 +60,6 @@ const VIEWS = [
         .focus(),
   },
   { name: 'bench-dark', path: '/bench?job=demo-twin-span', dark: true },
-  {
-    name: 'sum',
-    path: '/bench?job=demo-boat-and-box',
-    act: (page) => page.getByRole('button', { name: /^Roof, Road/ }).click(),
-  },
   {
     name: 'hatch',
     path: '/bench?job=demo-hatch',
@@ -65,16 +95,62 @@ const VIEWS = [
         heading.scrollIntoView()
       }),
   },
+  { name: 'vehicle-form', path: '/vehicle' },
   {
-    name: 'next-kilo',
-    path: '/bench?job=demo-ridge-road',
+    name: 'parts',
+    path: PLATFORM,
     act: async (page) => {
-      await page.getByRole('button', { name: 'Next kilo' }).click()
-      await page.getByRole('button', { name: 'Rack', exact: true }).click()
+      await page.getByRole('button', { name: 'All 1 there: Slat platform, Slat platform' }).click()
+      const bolts = page.getByLabel('Counted: Bolt M6 × 16, A2-70, Slat platform')
+      await bolts.fill('23')
+      await bolts.press('Enter')
     },
   },
-  { name: 'start', path: '/new?vehicle=pickup' },
-  { name: 'vehicle-form', path: '/vehicle' },
+  {
+    name: 'bay-square',
+    path: PLATFORM,
+    act: async (page) => {
+      await bayTo(page, /^Measure and/)
+      await tape(page, ['1760', '1768', '2256', '2249', '880', '881'])
+      await page.locator('.bay-side').evaluate((side) => {
+        side.scrollTop = 0
+      })
+    },
+  },
+  {
+    name: 'bay-torque',
+    path: PLATFORM,
+    act: async (page) => {
+      await bayTo(page, /gutter clamps/)
+      for (let pull = 0; pull < 8; pull += 1) await page.locator('.bay-done').click()
+    },
+  },
+  {
+    name: 'handover',
+    path: PLATFORM,
+    act: async (page) => {
+      await bayTo(page, /never/)
+      await page.goto(`${new URL(page.url()).origin}/handover?job=demo-ridge-tent`)
+      await page.waitForTimeout(1200)
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'PDF file' }).click(),
+      ])
+      const picture = await pdfPicture(await readFile(await file.path()), 1, 1.4)
+      await writeFile(join(ROOT, 'docs', 'screenshots', 'handover-pdf.png'), picture)
+      console.log('docs/screenshots/handover-pdf.png')
+    },
+  },
+  {
+    name: 'log',
+    path: PLATFORM,
+    act: async (page) => {
+      await page.getByLabel('Who fits it').fill('Wren')
+      await bayTo(page, /never/)
+      await page.goto(`${new URL(page.url()).origin}/log?vehicle=off-roader`)
+      await page.waitForTimeout(1200)
+    },
+  },
   {
     name: 'bench-narrow',
     path: '/bench?job=demo-ridge-tent',
