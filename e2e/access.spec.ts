@@ -92,3 +92,39 @@ test('a narrow screen stacks the views and reaches load path and shelf', async (
   const wide = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)
   expect(wide).toBe(false)
 })
+
+test('a torque step, taped bars that are out, and the dialogs of bay and backup: no violation', async ({
+  page,
+}) => {
+  const violations = async () => {
+    const found = await new AxeBuilder({ page }).withTags(TAGS).analyze()
+    return found.violations.map((each) => `${each.id}: ${each.nodes[0]?.target.join(' ')}`)
+  }
+  await page.goto('/bay?job=demo-boat-and-box')
+  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  const step = (name: RegExp) =>
+    page.getByRole('navigation', { name: 'Steps of this job' }).getByRole('button', { name })
+  await step(/^Measure and square up/).click()
+  for (const [label, value] of [
+    ['Spread, left', '760'],
+    ['Spread, right', '770'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(value)
+    await page.getByLabel(label, { exact: true }).press('Enter')
+  }
+  await expect(page.locator('[data-bay-finding=stop]')).toBeVisible()
+  expect(await violations()).toEqual([])
+  await step(/^Tighten: rail clamps/).click()
+  await expect(page.getByRole('table')).toBeVisible()
+  expect(await violations()).toEqual([])
+  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
+  await expect(page.getByRole('dialog')).toBeVisible()
+  expect(await violations()).toEqual([])
+  await page.goto('/bay?job=demo-boat-and-box')
+  await page.getByRole('button', { name: 'Plan of work' }).click()
+  expect(await violations()).toEqual([])
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Backup' }).click()
+  await expect(page.getByRole('dialog')).toBeVisible()
+  expect(await violations()).toEqual([])
+})

@@ -50,6 +50,9 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(done(page)).toBeDisabled()
   await page.getByLabel('Who fits it').fill('Wren')
   const bolts = page.getByLabel('Counted: Bolt M8 × 40, 8.8, Gutter feet')
+  await bolts.fill('a dozen')
+  await bolts.press('Enter')
+  await expect(page.getByText('Count in whole pieces, 0 or more.')).toBeVisible()
   await bolts.fill('11')
   await bolts.press('Enter')
   await page.getByRole('button', { name: 'The rest is all there' }).click()
@@ -60,6 +63,8 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(said(page, 'stop')).toHaveCount(0)
   const press = () => done(page).click()
   await until(page, /Measure and square up/, press)
+  await read(page, 'Spread, left', '99 m')
+  await expect(page.getByText('That is longer than any rack')).toBeVisible()
   await tape(page, '1768 mm')
   await expect(said(page, 'stop').filter({ hasText: '8 mm out of parallel' })).toContainText(
     'its right end 8 mm forward',
@@ -195,6 +200,12 @@ test('weighs a guess on the simulated scale, and the plan takes it', async ({ pa
 
 test('corrects an entry: struck out, never deleted', async ({ page }) => {
   await page.goto('/log?vehicle=off-roader')
+  await page.getByLabel('Kind').selectOption('Rack taken off')
+  await page.getByLabel('Which rack').selectOption('Slat platform on gutter feet')
+  await page.getByRole('button', { name: 'Add to the log' }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'Removed' })).toContainText(
+    'gutter clamps 11 to 13 N·m',
+  )
   await page.getByLabel('Kind').selectOption('Lost')
   await page.getByLabel('What', { exact: true }).fill('Key')
   await page.getByLabel('How many').fill('2')

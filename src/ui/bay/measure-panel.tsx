@@ -12,6 +12,14 @@ import { useUnits } from '@/ui/shell/settings-store'
 
 const READINGS_MOST = 40
 
+/** Why a figure is no reading of a tape on a vehicle, mm. */
+const notTaped = (mm: number): string | undefined =>
+  mm < 0
+    ? 'A tape reads from 0 up.'
+    : mm > 10_000
+      ? 'That is longer than any rack: look at the unit.'
+      : undefined
+
 function Reading({
   plan,
   step,
@@ -45,7 +53,8 @@ function Reading({
         value={list.length === 0 ? undefined : middleMm}
         hint={`${DATUM[taped]}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}`}
         onValue={(value) => {
-          if (value < 0) return 'A tape reads from 0 up.'
+          const odd = notTaped(value)
+          if (odd !== undefined) return odd
           keep([value])
           return undefined
         }}
@@ -63,7 +72,8 @@ function Reading({
             dimension="length"
             value={undefined}
             onValue={(value) => {
-              if (value < 0) return 'A tape reads from 0 up.'
+              const odd = notTaped(value)
+              if (odd !== undefined) return odd
               keep([...list, value])
               return undefined
             }}

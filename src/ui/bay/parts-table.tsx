@@ -1,4 +1,5 @@
 'use client'
+import { useId, useState } from 'react'
 import { partsCheck, type PartsLine } from '@/core/bay/parts-check'
 import type { BayProgress } from '@/core/bay/log/replay'
 import type { Plan } from '@/core/plan/plan'
@@ -9,40 +10,55 @@ const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box unsa
 const HAVE = { have: 'have', toBuy: 'to buy', unsaid: 'unsaid' } as const
 
 function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: number | undefined }) {
+  const [problem, setProblem] = useState<string>()
+  const id = useId()
   const count = (value: number) => {
+    setProblem(undefined)
     logFor(plan, { kind: 'counted', lineId: line.id, what: line.what, count: value })
   }
+  const take = (text: string) => {
+    const value = Number(text)
+    if (text === '' || value === counted) setProblem(undefined)
+    else if (Number.isInteger(value) && value >= 0 && value <= 4000) count(value)
+    else setProblem('Count in whole pieces, 0 or more.')
+  }
   return (
-    <div className="flex items-center gap-1.5">
-      <input
-        key={counted}
-        className={`field w-20! text-right ${counted !== undefined && counted < line.count ? 'bay-short' : ''}`}
-        inputMode="numeric"
-        aria-label={`Counted: ${line.what}, ${line.box}`}
-        defaultValue={counted ?? ''}
-        onBlur={(event) => {
-          const text = event.target.value.trim()
-          const value = Number(text)
-          if (text === '' || value === counted) return
-          if (Number.isInteger(value) && value >= 0 && value <= 4000) count(value)
-          else event.target.value = counted === undefined ? '' : String(counted)
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur()
-        }}
-      />
-      <button
-        type="button"
-        className="plain"
-        aria-label={`All ${line.count} there: ${line.what}, ${line.box}`}
-        disabled={counted === line.count}
-        onClick={() => {
-          count(line.count)
-        }}
-      >
-        {counted === line.count ? '✓' : 'All'}
-      </button>
-    </div>
+    <>
+      <div className="flex items-center gap-1.5">
+        <input
+          key={counted}
+          className={`field w-20! text-right ${counted !== undefined && counted < line.count ? 'bay-short' : ''}`}
+          inputMode="numeric"
+          autoComplete="off"
+          aria-label={`Counted: ${line.what}, ${line.box}`}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem === undefined ? undefined : id}
+          defaultValue={counted ?? ''}
+          onBlur={(event) => {
+            take(event.target.value.trim())
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur()
+          }}
+        />
+        <button
+          type="button"
+          className="plain"
+          aria-label={`All ${line.count} there: ${line.what}, ${line.box}`}
+          disabled={counted === line.count}
+          onClick={() => {
+            count(line.count)
+          }}
+        >
+          {counted === line.count ? '✓' : 'All'}
+        </button>
+      </div>
+      {problem !== undefined && (
+        <p id={id} role="alert" className="field-problem">
+          {problem}
+        </p>
+      )}
+    </>
   )
 }
 

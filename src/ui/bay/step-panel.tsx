@@ -55,6 +55,7 @@ function Weigh({ plan, step, progress }: Props) {
         value={progress.weighed.get(targetId)}
         onValue={(kg) => {
           if (kg <= 0) return 'It weighs more than nothing.'
+          if (kg > 2000) return 'No hanging scale reads that much: look at the unit.'
           weighed(kg)
           return undefined
         }}

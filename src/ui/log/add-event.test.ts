@@ -1,7 +1,9 @@
+import { refitValues } from '@/core/bay/refit'
 import { describe, expect, it } from 'vitest'
+import { wingBars } from '@/stock/racks'
 import { eventOf } from './add-event'
 
-const racks = [{ id: 'wing', name: 'Wing bars' }]
+const racks = [wingBars]
 const draft = { kind: 'checked', what: ' Wing bars ', other: '', count: '1', rackId: '', note: '' } as const
 
 describe('an entry by hand', () => {
@@ -17,7 +19,7 @@ describe('an entry by hand', () => {
     ],
     [
       { ...draft, kind: 'removed', rackId: 'wing', what: '' },
-      { kind: 'removed', rackId: 'wing', what: 'Wing bars' },
+      { kind: 'removed', rackId: 'wing', what: wingBars.name, note: refitValues(wingBars) },
     ],
     [
       { ...draft, kind: 'dated', other: '2027-06-01' },

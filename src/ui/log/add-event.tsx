@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
 import { daySchema } from '@/core/plan/scalars'
+import { refitValues } from '@/core/bay/refit'
 import type { Rack } from '@/core/plan/rack'
 import { useLog, type NewEvent } from './log-store'
 
@@ -28,14 +29,20 @@ interface Draft {
 }
 
 /** What is written for a draft, or what it lacks. */
-export function eventOf(draft: Draft, racks: readonly Pick<Rack, 'id' | 'name'>[]): NewEvent | string {
+export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string {
   const what = draft.what.trim()
   const note = draft.note.trim() === '' ? {} : { note: draft.note.trim() }
   if (ON_RACK.includes(draft.kind)) {
     const rack = racks.find(({ id }) => id === draft.rackId)
-    return rack
-      ? { kind: draft.kind as 'removed' | 'refitted', rackId: rack.id, what: rack.name, ...note }
-      : 'Choose which rack.'
+    if (!rack) return 'Choose which rack.'
+    // What it takes to put it back as it was is written down when it comes off.
+    const values = draft.kind === 'removed' && draft.note.trim() === '' ? refitValues(rack) : ''
+    return {
+      kind: draft.kind as 'removed' | 'refitted',
+      rackId: rack.id,
+      what: rack.name,
+      ...(values === '' ? note : { note: values }),
+    }
   }
   if (what === '') return 'Say what.'
   switch (draft.kind) {

@@ -1,6 +1,6 @@
 'use client'
 import { create } from 'zustand'
-import type { LogEvent } from '@/core/bay/log/event'
+import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { replay, type RackRecord } from '@/core/bay/log/replay'
 import type { Plan } from '@/core/plan/plan'
 import { keepEvents, loadEvents } from '@/storage/log'
@@ -19,12 +19,21 @@ interface LogStore {
   add(of: { readonly vehicleId: string; readonly jobId?: string }, events: readonly NewEvent[]): Promise<void>
 }
 
+let watching = false
+
 /** The log as this page has read it. What is added shows at once and is stored event by event. */
 export const useLog = create<LogStore>((set, get) => ({
   ready: false,
   events: [],
   trouble: undefined,
   async open() {
+    if (!watching) {
+      watching = true
+      // Another tab may have written meanwhile.
+      document.addEventListener('visibilitychange', () => {
+        if (document.visibilityState === 'visible') void get().open()
+      })
+    }
     try {
       set({ events: await loadEvents(), ready: true })
     } catch (error) {
@@ -41,7 +50,15 @@ export const useLog = create<LogStore>((set, get) => ({
       ...(jobId === undefined ? {} : { jobId }),
       ...(fitter === '' ? {} : { by: fitter }),
     })) as LogEvent[]
-    set({ events: [...get().events, ...signed] })
+    // What could not be read back is not written: better said now than missed later.
+    const odd = signed.find((event) => !logEventSchema.safeParse(event).success)
+    if (odd) {
+      set({
+        trouble: `This was not written into the log (${EVENT_WORD[odd.kind]}): a figure or a text in it is out of bounds.`,
+      })
+      return
+    }
+    set({ events: [...get().events, ...signed], trouble: undefined })
     const kept = await keepEvents(signed)
     if (!kept.ok) set({ trouble: kept.reason })
   },

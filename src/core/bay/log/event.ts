@@ -1,6 +1,6 @@
 import '../../rules/no-eval'
 import * as z from 'zod'
-import { daySchema, idSchema, massKg, nameSchema, sizeMm } from '../../plan/scalars'
+import { daySchema, idSchema, massKg, sizeMm } from '../../plan/scalars'
 import { TAPED } from '../squareness'
 
 const common = {
@@ -11,8 +11,10 @@ const common = {
   by: z.string().max(80).optional(),
   note: z.string().max(1000).optional(),
 }
-const key = z.string().min(1).max(200)
-const rack = { rackId: idSchema, what: nameSchema }
+const key = z.string().min(1).max(400)
+/** Names of steps and joints are made of several names of the plan. */
+const words = z.string().trim().min(1).max(600)
+const rack = { rackId: idSchema, what: words }
 const readingsSchema = z.partialRecord(z.enum(TAPED), z.array(sizeMm).min(1).max(40))
 
 /**
@@ -23,18 +25,18 @@ export const logEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('fitted'), ...common, ...rack }),
   z.strictObject({ kind: z.literal('removed'), ...common, ...rack }),
   z.strictObject({ kind: z.literal('refitted'), ...common, ...rack }),
-  z.strictObject({ kind: z.literal('replaced'), ...common, what: nameSchema, with: nameSchema }),
-  z.strictObject({ kind: z.literal('lost'), ...common, what: nameSchema, count: z.number().int().min(1) }),
-  z.strictObject({ kind: z.literal('found'), ...common, what: nameSchema, count: z.number().int().min(1) }),
+  z.strictObject({ kind: z.literal('replaced'), ...common, what: words, with: words }),
+  z.strictObject({ kind: z.literal('lost'), ...common, what: words, count: z.number().int().min(1) }),
+  z.strictObject({ kind: z.literal('found'), ...common, what: words, count: z.number().int().min(1) }),
   z.strictObject({
     kind: z.literal('counted'),
     ...common,
     lineId: key,
-    what: nameSchema,
+    what: words,
     count: z.number().int().min(0).max(4000),
   }),
-  z.strictObject({ kind: z.literal('stepDone'), ...common, stepId: key, title: nameSchema }),
-  z.strictObject({ kind: z.literal('stepReopened'), ...common, stepId: key, title: nameSchema }),
+  z.strictObject({ kind: z.literal('stepDone'), ...common, stepId: key, title: words }),
+  z.strictObject({ kind: z.literal('stepReopened'), ...common, stepId: key, title: words }),
   z.strictObject({
     kind: z.literal('measured'),
     ...common,
@@ -42,37 +44,37 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     pairId: key,
     readings: readingsSchema,
   }),
-  z.strictObject({ kind: z.literal('weighed'), ...common, targetId: key, what: nameSchema, kg: massKg }),
+  z.strictObject({ kind: z.literal('weighed'), ...common, targetId: key, what: words, kg: massKg }),
   z.strictObject({
     kind: z.literal('torqued'),
     ...common,
     jointId: key,
-    what: nameSchema,
-    spot: nameSchema,
+    what: words,
+    spot: words,
     pass: z.number().int().min(1).max(9),
     percent: z.number().min(1).max(100),
     /** What the wrench read; without a reading the sign of done stands for it. N·m. */
     nm: z.number().positive().max(2000).optional(),
     tool: z.string().max(120).optional(),
   }),
-  z.strictObject({ kind: z.literal('told'), ...common, what: z.string().min(1).max(600) }),
+  z.strictObject({ kind: z.literal('told'), ...common, what: words }),
   z.strictObject({
     kind: z.literal('proved'),
     ...common,
     item: key,
-    what: nameSchema,
+    what: words,
     outcome: z.enum(['good', 'notGood', 'notNow']),
   }),
   z.strictObject({
     kind: z.literal('deviated'),
     ...common,
     stepId: key,
-    title: nameSchema,
+    title: words,
     reason: z.string().min(1).max(1000),
   }),
-  z.strictObject({ kind: z.literal('checked'), ...common, what: nameSchema }),
-  z.strictObject({ kind: z.literal('loadChanged'), ...common, what: nameSchema }),
-  z.strictObject({ kind: z.literal('dated'), ...common, what: nameSchema, due: daySchema }),
+  z.strictObject({ kind: z.literal('checked'), ...common, what: words }),
+  z.strictObject({ kind: z.literal('loadChanged'), ...common, what: words }),
+  z.strictObject({ kind: z.literal('dated'), ...common, what: words, due: daySchema }),
   z.strictObject({
     kind: z.literal('corrected'),
     ...common,

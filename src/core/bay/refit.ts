@@ -1,0 +1,21 @@
+import { barsOf, type Rack } from '../plan/rack'
+import { formatNumber } from '../units/format'
+
+/** Where a rack stood and what it was pulled to, in one line: written down when it comes off, read when it goes on again. mm, N·m. */
+export function refitValues(rack: Rack): string {
+  const mm = (value: number) => `${formatNumber(Math.round(value))} mm`
+  const bars = barsOf(rack).map(
+    (bar) =>
+      `${bar.name} ${mm(bar.xMm)} behind the windscreen, feet ${mm((bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0))} apart`,
+  )
+  const torques = rack.parts.flatMap((part) =>
+    (part.fasteners ?? []).flatMap(({ name, thread, torqueNm, torqueFrom }) =>
+      torqueNm && torqueFrom?.kind !== 'otherRack'
+        ? [
+            `${name ?? `${thread} of ${part.name.toLowerCase()}`} ${torqueNm.from === torqueNm.to ? torqueNm.to : `${torqueNm.from} to ${torqueNm.to}`} N·m`,
+          ]
+        : [],
+    ),
+  )
+  return [...bars, ...torques].join('; ').slice(0, 1000)
+}
