@@ -1,16 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { phraseText } from '../review/phrase'
-import {
-  acrossImplied,
-  plannedReading,
-  sidewaysMm,
-  squareness,
-  TAPED,
-  type PlannedPair,
-  type Readings,
-  type Taped,
-} from './squareness'
+import { plannedReading, TAPED, type PlannedPair, type Readings, type Taped } from './taped'
+import { acrossImplied, sidewaysMm, squareness } from './squareness'
 
 const pair: PlannedPair = {
   front: { id: 'f', name: 'Front bar', lengthMm: 1270, profileMm: 82 },

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import * as z from 'zod'
 import { EVENT_WORD, logEventSchema, type LogEvent } from '../bay/log/event'
-import { TAPED_NAME, type Taped } from '../bay/squareness'
+import { TAPED_NAME, type Taped } from '../bay/taped'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
 const logFileSchema = z.strictObject({

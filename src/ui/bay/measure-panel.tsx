@@ -1,5 +1,5 @@
 'use client'
-import { DATUM, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/squareness'
+import { DATUM, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
 import type { BayProgress } from '@/core/bay/log/replay'
 import type { PairAsk, Step } from '@/core/bay/steps/step'
 import { readingsSummary } from '@/core/plan/measurement'

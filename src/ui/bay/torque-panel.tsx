@@ -3,29 +3,15 @@ import { useState } from 'react'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
-import type { Pull } from '@/core/bay/torque/passes'
 import { judgeReading } from '@/core/bay/torque/reading'
 import type { Plan } from '@/core/plan/plan'
 import { amountIn } from '@/core/units/format'
-import { logFor, type NewEvent } from '@/ui/log/log-store'
+import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { nextPull } from './bay-job'
+import { pullEvent } from './pull-event'
 import { DeviceReader } from './devices/device-reader'
-
-/** A pull done, as the log has it. */
-export function pullEvent(joint: Joint, pull: Pull, nm?: number, tool?: string): NewEvent {
-  return {
-    kind: 'torqued',
-    jointId: joint.id,
-    what: joint.name,
-    spot: pull.at,
-    pass: pull.pass,
-    percent: pull.percent,
-    ...(nm === undefined ? {} : { nm }),
-    ...(tool === undefined ? {} : { tool }),
-  }
-}
 
 const WHY = {
   sheet: (joint: Joint) => (joint.torque.kind === 'sheet' ? joint.torque.source : ''),

@@ -7,7 +7,8 @@ import { USUAL_BAY } from '@/core/rules/house'
 import { survey } from '@/core/survey/survey'
 import { boatAndBox, frameJob, twinSpan } from '@/stock/plans'
 import { extentOf } from '@/ui/drawing/layout'
-import { handoverPdf, printable } from './handover-pdf'
+import { handoverPdf } from './handover-pdf'
+import { printable } from './pdf-column'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
 const MM = 25.4 / 72

@@ -3,10 +3,8 @@ import {
   PDFDocument,
   popGraphicsState,
   pushGraphicsState,
-  rgb,
   StandardFonts,
   type PDFFont,
-  type PDFPage,
 } from 'pdf-lib'
 import { placardLines, type Handover } from '@/core/bay/handover'
 import type { Plan } from '@/core/plan/plan'
@@ -18,13 +16,8 @@ import { extentOf } from '@/ui/drawing/layout'
 import { rackPaths } from '@/ui/drawing/rack-paths'
 import { middleOf, pathsOf } from '@/ui/drawing/thing-view'
 import { sidePaths } from '@/ui/drawing/vehicle-paths'
+import { Column, EDGE, INK, printable, PT } from './pdf-column'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
-
-/** Points in a millimetre: true scale hangs on it. */
-const PT = 72 / 25.4
-const INK = rgb(0.086, 0.133, 0.18)
-const EDGE = rgb(0.4, 0.45, 0.5)
-const BODY = 9.5
 
 export interface PdfInput {
   readonly plan: Plan
@@ -34,119 +27,6 @@ export interface PdfInput {
   readonly units: UnitChoice
   /** The day it is printed, as 2027-03-12. */
   readonly today: string
-}
-
-/** What the fonts of every reader can show: thin spaces and odd dashes become plain ones, the rest a question mark. */
-export function printable(text: string): string {
-  return text
-    .replace(/[\u2009\u202f\u00a0]/g, ' ')
-    .replace(/\u2212/g, '-')
-    .replace(/\u2044/g, '/')
-    .replace(/[\u2032]/g, "'")
-    .replace(/[\u2033]/g, '"')
-    .replace(/[^\x20-\x7e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026]/g, '?')
-}
-
-/** A column of text down as many pages as it takes. */
-class Column {
-  page: PDFPage
-  private y = 0
-
-  constructor(
-    private readonly doc: PDFDocument,
-    private readonly fonts: { readonly plain: PDFFont; readonly bold: PDFFont },
-    private readonly paper: Paper,
-  ) {
-    this.page = this.newPage()
-  }
-
-  get widthPt(): number {
-    return (PAPER[this.paper].widthMm - 2 * MARGIN_MM) * PT
-  }
-
-  newPage(): PDFPage {
-    const { widthMm, heightMm } = PAPER[this.paper]
-    this.page = this.doc.addPage([widthMm * PT, heightMm * PT])
-    this.y = (heightMm - MARGIN_MM) * PT
-    return this.page
-  }
-
-  /** Makes room; what does not fit any more begins on a new page. */
-  take(heightPt: number): number {
-    if (this.y - heightPt < MARGIN_MM * PT) this.newPage()
-    this.y -= heightPt
-    return this.y
-  }
-
-  private wrap(text: string, font: PDFFont, size: number, width: number): string[] {
-    const lines: string[] = []
-    let line = ''
-    for (const word of printable(text).split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`
-      if (font.widthOfTextAtSize(longer, size) <= width || line === '') line = longer
-      else {
-        lines.push(line)
-        line = word
-      }
-    }
-    return [...lines, line]
-  }
-
-  text(text: string, { bold = false, size = BODY, indent = 0 } = {}): void {
-    const font = bold ? this.fonts.bold : this.fonts.plain
-    for (const line of this.wrap(text, font, size, this.widthPt - indent)) {
-      const y = this.take(size * 1.32)
-      this.page.drawText(line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, font, color: INK })
-    }
-  }
-
-  heading(text: string): void {
-    // A heading stands with what follows it.
-    if (this.y - 60 < MARGIN_MM * PT) this.newPage()
-    this.take(7)
-    const y = this.take(17)
-    this.page.drawLine({
-      start: { x: MARGIN_MM * PT, y: y + 16 },
-      end: { x: MARGIN_MM * PT + this.widthPt, y: y + 16 },
-      thickness: 1,
-      color: INK,
-    })
-    this.page.drawText(printable(text), {
-      x: MARGIN_MM * PT,
-      y: y + 3,
-      size: 11.5,
-      font: this.fonts.bold,
-      color: INK,
-    })
-  }
-
-  /** Cells side by side, each wrapped in its own share of the width. */
-  row(cells: readonly string[], shares: readonly number[], bold = false): void {
-    const font = bold ? this.fonts.bold : this.fonts.plain
-    const widths = shares.map((share) => share * this.widthPt)
-    const wrapped = cells.map((cell, i) => this.wrap(cell, font, BODY, (widths[i] ?? 0) - 6))
-    const lines = Math.max(...wrapped.map((each) => each.length))
-    const y = this.take(lines * BODY * 1.3 + 2)
-    let x = MARGIN_MM * PT
-    wrapped.forEach((each, i) => {
-      each.forEach((line, at) => {
-        this.page.drawText(line, {
-          x,
-          y: y + (lines - at - 1) * BODY * 1.3 + 3,
-          size: BODY,
-          font,
-          color: INK,
-        })
-      })
-      x += widths[i] ?? 0
-    })
-    this.page.drawLine({
-      start: { x: MARGIN_MM * PT, y },
-      end: { x: MARGIN_MM * PT + this.widthPt, y },
-      thickness: 0.4,
-      color: EDGE,
-    })
-  }
 }
 
 /** The side view at true scale, with a metre beside it. */

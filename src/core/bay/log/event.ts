@@ -1,7 +1,7 @@
 import '../../rules/no-eval'
 import * as z from 'zod'
 import { daySchema, idSchema, massKg, sizeMm } from '../../plan/scalars'
-import { TAPED } from '../squareness'
+import { TAPED } from '../taped'
 
 const common = {
   id: idSchema,

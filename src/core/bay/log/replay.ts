@@ -1,5 +1,5 @@
 import type { Outcome } from '../proof'
-import type { Readings } from '../squareness'
+import type { Readings } from '../taped'
 import type { LogEvent } from './event'
 
 type Of<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>

@@ -1,96 +1,16 @@
 import type { Part } from '../../plan/rack'
-import type { Stage, WorkStep } from '../../plan/work'
+import type { Stage } from '../../plan/work'
 import { mm, type Phrase } from '../../review/phrase'
 import type { BayRules } from '../../rules/house'
 import type { BarAt, RackAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
-import { drillPlans } from '../drill-plan'
-import type { Taped } from '../squareness'
+import { broughtSteps } from './brought-steps'
+import { drillSteps } from './drill-steps'
 import { rackJoints } from './joint-groups'
-import type { Doing, PairAsk, Step } from './step'
+import { about } from './minutes'
+import { pairsOf, USUAL_FOOT_MM } from './pairs'
+import type { Doing, Step } from './step'
 import { stepOf } from './step-of'
-
-const about = (from: number, to = from * 1.6) => ({ from, to: Math.round(to) })
-const USUAL_FOOT_MM = 80
-const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
-const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
-const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
-const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
-
-const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
-
-/**
- * Which bars are taped against which: front against rear by spreads and diagonals, so that its corners are LHF to RHR;
- * bars between against the front one by their spreads. Overhangs where bars are loose on feet, legs where they adjust.
- */
-export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): PairAsk[] {
-  const { tolerancesMm } = survey.plan.rules
-  const [front, ...others] = bars
-  const spreadLocked = attachment !== undefined && ('points' in attachment || attachment.kind === 'bareRoof')
-  const legs = rack.parts.some(({ role }) => role === 'legs')
-  if (!front) return []
-  const end = ({ bar }: BarAt) => ({
-    id: bar.id,
-    name: bar.name,
-    lengthMm: bar.lengthMm,
-    profileMm: bar.profile.widthMm,
-  })
-  return others.toReversed().map((rear, i): PairAsk => ({
-    id: `${front.bar.id}~${rear.bar.id}`,
-    pair: {
-      front: end(front),
-      rear: end(rear),
-      spreadMm: rear.bar.xMm - front.bar.xMm,
-      acrossFrontMm: across(front),
-      acrossRearMm: across(rear),
-      footWidthMm: rack.footWidthMm ?? USUAL_FOOT_MM,
-      capMm: { front: front.bar.capMm ?? 0, rear: rear.bar.capMm ?? 0 },
-      toleranceMm: tolerancesMm.parallel,
-      legsToleranceMm: tolerancesMm.legs,
-      spreadLocked,
-    },
-    taped:
-      i > 0
-        ? SPREADS
-        : [...SPREADS, ...DIAGONALS, ...(rack.kind === 'bars' ? OVERHANGS : []), ...(legs ? LEGS : [])],
-  }))
-}
-
-/** A part's own step as often as it is done, with what it waits for by name. */
-function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
-  const id = `${rack.rack.id}/${part.id}/${step.id}`
-  const name = (after: string) => `${rack.rack.id}/${after.includes('/') ? after : `${part.id}/${after}`}`
-  const times = step.times === 'side' ? 2 : step.times === 'bar' ? Math.max(1, rack.bars.length) : 1
-  const often = step.times === 'side' ? ', left then right' : step.times === 'bar' ? ', each bar' : ''
-  const minutes = step.minutes ?? about(4)
-  const put = stepOf({
-    id,
-    group: rack.rack.id,
-    rackId: rack.rack.id,
-    stage: step.stage,
-    title: `${step.title}${often}`,
-    detail: step.detail === undefined ? [] : [step.detail],
-    after: (step.after ?? []).map(name),
-    minutes: { from: minutes.from * times, to: minutes.to * times },
-    waitMinutes: step.waitMinutes ?? 0,
-    hands: step.hands ?? 1,
-    tools: step.tools ?? [],
-  })
-  if (!step.temporary) return [put]
-  return [
-    put,
-    stepOf({
-      id: `${id}-out`,
-      group: rack.rack.id,
-      rackId: rack.rack.id,
-      stage: 'trim',
-      title: `Take out again: ${step.temporary.what}`,
-      detail: ['It was only there for a while.'],
-      after: [id],
-      minutes: about(2),
-    }),
-  ]
-}
 
 const ATTACHED: Readonly<Record<string, string>> = {
   raisedRail: 'Rail clean and dry, no wax where the clamps close.',
@@ -105,54 +25,6 @@ const ATTACHED: Readonly<Record<string, string>> = {
   bedChannel: 'Blow out the bed channels; look for cleats.',
   bedSocket: 'Empty the sockets and try the latches.',
   hatchSeam: 'Wipe the seam; look at the sealant.',
-}
-
-function drillSteps(survey: Survey, rack: RackAt): Step[] {
-  return drillPlans(survey)
-    .filter(({ rackId }) => rackId === rack.rack.id)
-    .flatMap((plan): Step[] => {
-      const id = `${rack.rack.id}/${plan.partId}`
-      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const }
-      const sizes = plan.holes[0]
-      return [
-        stepOf({
-          ...common,
-          id: `${id}/confirm-drilling`,
-          title: 'Confirm: the holes cannot be undone',
-          detail: [
-            `${plan.asked} holes through ${plan.layers.join(', ') || 'layers nobody has named'}. The customer has said yes to them, and the template lies right.`,
-          ],
-          minutes: about(5),
-          doing: { kind: 'confirm' },
-        }),
-        stepOf({
-          ...common,
-          id: `${id}/drill`,
-          title: `Drill ${plan.asked} holes`,
-          detail: [
-            ...(sizes?.pilotMm === undefined ? ['Pilot: find out. '] : ['Pilot ', mm(sizes.pilotMm), '. ']),
-            ...(sizes?.finalMm === undefined
-              ? ['Final size: find out. ']
-              : ['Final ', mm(sizes.finalMm), '. ']),
-            `${plan.template ?? 'No template is named: mark out and centre-punch'}. Eye and dust protection.`,
-          ],
-          after: [`${id}/confirm-drilling`],
-          minutes: about(plan.asked * 4),
-          tools: ['drill', 'centre punch', 'vacuum', 'eye protection'],
-        }),
-        stepOf({
-          ...common,
-          id: `${id}/seal`,
-          title: 'Seal and paint the holes',
-          detail: [
-            `${plan.paint ?? 'Find out what protects the bare edge'}; then ${plan.seal ?? 'find out what seals it'}.`,
-          ],
-          after: [`${id}/drill`],
-          minutes: about(plan.asked * 2),
-          waitMinutes: 60,
-        }),
-      ]
-    })
 }
 
 const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
@@ -402,8 +274,5 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         ]
       : []),
   ]
-  const brought = own.parts.flatMap((part) =>
-    (part.work?.steps ?? []).flatMap((each) => broughtStep(rack, part, each)),
-  )
-  return [...bench, ...vehicle, ...start, ...place, ...torque, ...trim, ...brought]
+  return [...bench, ...vehicle, ...start, ...place, ...torque, ...trim, ...broughtSteps(rack)]
 }

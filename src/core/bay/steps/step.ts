@@ -2,7 +2,7 @@ import type { Minutes, Stage } from '../../plan/work'
 import type { Phrase } from '../../review/phrase'
 import type { BarChannel } from '../channel'
 import type { ProofItem } from '../proof'
-import type { PlannedPair, Taped } from '../squareness'
+import type { PlannedPair, Taped } from '../taped'
 import type { Joint } from '../torque/joint'
 import type { Pull } from '../torque/passes'
 

@@ -1,0 +1,102 @@
+import { mm } from '../../review/phrase'
+import type { BayRules } from '../../rules/house'
+import type { ThingAt } from '../../survey/arrangement'
+import type { Survey } from '../../survey/survey'
+import { barChannels } from '../channel'
+import { gearJoints } from './joint-groups'
+import { COUNT, LEVEL } from './levels'
+import type { Step } from './step'
+import { stepOf } from './step-of'
+
+const racksUnder = (survey: Survey, { placement: { host } }: ThingAt): string[] => {
+  if (host.on === 'place') return []
+  if (host.on !== 'bars') return [host.rackId]
+  return [
+    ...new Set(host.barIds.flatMap((id) => survey.bars.find(({ bar }) => bar.id === id)?.rack.id ?? [])),
+  ]
+}
+
+/** Fitting one thing: built up on the bench, set on a rack that stands, started, placed, tightened. */
+export function gearSteps(
+  survey: Survey,
+  thing: ThingAt,
+  rules: BayRules,
+  rackDone: (rackId: string) => readonly string[],
+): Step[] {
+  const { gear, placement } = thing
+  const groups = gearJoints(survey, thing, rules)
+  const under = racksUnder(survey, thing).flatMap(rackDone)
+  const id = (key: string) => `gear:${placement.id}/${key}`
+  const rackId = racksUnder(survey, thing)[0]
+  const common = { group: `gear:${placement.id}`, rackId }
+  const channels = barChannels(survey).filter(({ channel }) =>
+    channel.wanted.some(({ id: nut }) => nut.startsWith(`${placement.id}/`)),
+  )
+  const brought = (gear.work?.steps ?? []).map((step) =>
+    stepOf({
+      ...common,
+      id: id(step.id),
+      stage: step.stage,
+      title: step.title,
+      detail: step.detail === undefined ? [] : [step.detail],
+      after: [
+        COUNT,
+        ...(step.after ?? []).map((after) => (after.includes('/') ? `gear:${after}` : id(after))),
+        ...(LEVEL[step.stage] > 0 ? under : []),
+      ],
+      minutes: step.minutes ?? { from: 5, to: 8 },
+      waitMinutes: step.waitMinutes ?? 0,
+      hands: step.hands ?? 1,
+      tools: step.tools ?? [],
+    }),
+  )
+  const { box } = thing
+  const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
+  const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
+  const set = stepOf({
+    ...common,
+    id: id('set'),
+    stage: 'start',
+    title: `Set the ${gear.name.toLowerCase()} on, started by hand`,
+    detail: [
+      'Middle ',
+      mm(Math.abs(middle.x)),
+      middle.x < 0 ? ' before' : ' behind',
+      ' the windscreen’s upper edge, ',
+      ...(Math.abs(middle.y) < 1
+        ? ['on the centreline.']
+        : [mm(Math.abs(middle.y)), ` ${middle.y < 0 ? 'left' : 'right'} of it.`]),
+      ...(groups.length > 0
+        ? [
+            ` ${groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
+          ]
+        : []),
+    ],
+    after: [COUNT, ...under, ...onBench, ...channels.map(({ barId }) => `channel/${barId}`)],
+    minutes: { from: 5, to: 10 },
+    hands: gear.mass.kg > 15 || gear.lengthMm > 1800 ? 2 : 1,
+    doing: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
+  })
+  return [
+    ...brought,
+    set,
+    ...groups.map((group, i) =>
+      stepOf({
+        ...common,
+        id: id(`torque-${i}`),
+        stage: 'torque',
+        title: `Tighten: ${group.joint.name}`,
+        detail: [
+          `${group.joint.fastener.count} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+        ],
+        after: [
+          set.id,
+          ...brought.filter(({ stage }) => stage === 'place' || stage === 'start').map((step) => step.id),
+        ],
+        minutes: { from: 3, to: 6 },
+        tools: [group.joint.tool],
+        doing: { kind: 'torque', group },
+      }),
+    ),
+  ]
+}

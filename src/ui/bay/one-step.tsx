@@ -1,0 +1,185 @@
+'use client'
+import Link from 'next/link'
+import { useCallback, useMemo, useState } from 'react'
+import type { BayProgress } from '@/core/bay/log/replay'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import type { Survey } from '@/core/survey/survey'
+import { logFor } from '@/ui/log/log-store'
+import { PhraseLine } from '@/ui/quantity/quantity'
+import { useSettings } from '@/ui/shell/settings-store'
+import { currentIndex, holdsBack, nextPull, stepFindings } from './bay-job'
+import { DiffersDialog } from './differs-dialog'
+import { FindingList } from './finding-list'
+import { PartsTable } from './parts-table'
+import { primaryOf } from './primary'
+import { StepDrawing } from './step-drawing'
+import { StepList } from './step-list'
+import { StepPanel } from './step-panel'
+import { TorqueFigure } from './torque-panel'
+import { useBayKeys } from './use-bay-keys'
+import { hours } from './work-plan'
+
+/** Whose name the log carries from here on. */
+function Fitter() {
+  const fitter = useSettings((store) => store.settings.fitter)
+  const change = useSettings((store) => store.change)
+  return (
+    <label className="block">
+      <span className="field-label">Who fits it</span>
+      <input
+        className="field"
+        value={fitter}
+        maxLength={80}
+        onChange={(event) => {
+          change({ fitter: event.target.value })
+        }}
+      />
+      <span className="field-note">signs what goes into the log from now on</span>
+    </label>
+  )
+}
+
+/** The step in hand: what to do, its drawing, its readings, and the large keys. */
+export function OneStep({
+  plan,
+  survey,
+  steps,
+  progress,
+}: {
+  plan: Plan
+  survey: Survey
+  steps: readonly Step[]
+  progress: BayProgress
+}) {
+  const now = currentIndex(steps, progress)
+  const [looking, setLooking] = useState<number>()
+  const [differs, setDiffers] = useState(false)
+  const at = Math.min(looking ?? now, steps.length - 1)
+  const step = steps[at]
+  const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
+  const hold = step && !progress.done.has(step.id) ? holdsBack(step, survey, findings, progress) : undefined
+  const primary = step && primaryOf(plan, step, progress)
+  const pulling = step !== undefined && nextPull(step, progress) !== undefined
+  const blocked = hold !== undefined && !pulling
+  const waits = step?.after.filter((id) => !progress.done.has(id)).length ?? 0
+  const done = useCallback(() => {
+    if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
+    if (primary.events.length > 0) logFor(plan, ...primary.events)
+    if (!pulling)
+      setLooking(
+        at + 1 < steps.length && looking !== undefined
+          ? at + 1
+          : primary.events.length === 0
+            ? Math.min(at + 1, steps.length - 1)
+            : undefined,
+      )
+  }, [plan, step, primary, blocked, waits, pulling, at, steps.length, looking])
+  const back = useCallback(() => {
+    setLooking(Math.max(0, at - 1))
+  }, [at])
+  useBayKeys(done, back)
+  if (!step || !primary) return null
+  const all = steps.every(({ id }) => progress.done.has(id))
+  return (
+    <div className="bay-body">
+      <nav className="bay-list" aria-label="Steps of this job" tabIndex={0}>
+        <StepList
+          steps={steps}
+          at={at}
+          progress={progress}
+          onPick={(index) => {
+            setLooking(index === now ? undefined : index)
+          }}
+        />
+      </nav>
+      <main className="bay-main">
+        <h2 className="bay-title">{step.title}</h2>
+        <p className="bay-detail">
+          <PhraseLine phrase={step.detail} />
+          {step.hands === 2 ? ' Two people.' : ''}
+          {step.waitMinutes > 0
+            ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
+            : ''}
+        </p>
+        {waits > 0 && !progress.done.has(step.id) && (
+          <p className="bay-waits">
+            {waits === 1 ? 'One step has' : `${waits} steps have`} to be done before this one.
+          </p>
+        )}
+        <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
+        {step.doing.kind === 'count' ? (
+          <PartsTable plan={plan} survey={survey} progress={progress} />
+        ) : (
+          <StepDrawing step={step} survey={survey} progress={progress} />
+        )}
+        <TorqueFigure step={step} progress={progress} />
+        {all && (
+          <p className="bay-waits">
+            Everything is done.{' '}
+            <Link className="underline" href={`/handover?job=${plan.id}`}>
+              To the handover sheet
+            </Link>
+          </p>
+        )}
+      </main>
+      <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
+        {step.doing.kind === 'count' && <Fitter />}
+        <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
+        <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
+        {progress.deviations
+          .filter(({ stepId }) => stepId === step.id)
+          .map(({ id, reason }) => (
+            <p key={id} className="bay-waits">
+              Differs: {reason}
+            </p>
+          ))}
+      </aside>
+      <div className="bay-keys">
+        <button type="button" className="bay-back" disabled={at === 0} onClick={back}>
+          Back
+        </button>
+        <button
+          type="button"
+          className="bay-done"
+          disabled={blocked || (waits > 0 && primary.events.length > 0)}
+          onClick={done}
+        >
+          {primary.words}
+          {blocked && <span className="block text-[14px] font-normal">{hold}</span>}
+        </button>
+        {progress.done.has(step.id) ? (
+          <button
+            type="button"
+            className="bay-differs"
+            onClick={() => {
+              logFor(plan, { kind: 'stepReopened', stepId: step.id, title: step.title })
+              setLooking(at)
+            }}
+          >
+            Open it again
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="bay-differs"
+            onClick={() => {
+              setDiffers(true)
+            }}
+          >
+            Say what differs
+          </button>
+        )}
+      </div>
+      {differs && (
+        <DiffersDialog
+          plan={plan}
+          step={step}
+          onClose={() => {
+            setDiffers(false)
+          }}
+        />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,181 @@
+'use client'
+import { useMemo, useState } from 'react'
+import { dueOf, isOverdue } from '@/core/bay/due'
+import { EVENT_WORD, type LogEvent } from '@/core/bay/log/event'
+import { calendarFile } from '@/core/formats/calendar'
+import { eventText, logCsv, printLog } from '@/core/formats/log-file'
+import type { Plan } from '@/core/plan/plan'
+import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/rules/house'
+import { downloadText } from '@/ui/shell/download'
+import { useSettings } from '@/ui/shell/settings-store'
+import { today } from '@/ui/shell/today'
+import { AddEvent } from './add-event'
+import { CorrectDialog } from './correct-dialog'
+import { recordOf, useLog } from './log-store'
+
+const timeOf = ({ at }: LogEvent) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
+
+/** One vehicle's log: what is due, what is on, and every entry. */
+export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: readonly Plan[] }) {
+  const events = useLog((store) => store.events)
+  const add = useLog((store) => store.add)
+  const house = useSettings((store) => store.settings.house)
+  const [day] = useState(today)
+  const [correcting, setCorrecting] = useState<LogEvent>()
+  const own = useMemo(() => events.filter((event) => event.vehicleId === vehicleId), [events, vehicleId])
+  const theirs = plans.filter((plan) => plan.vehicle.id === vehicleId)
+  const name = theirs[0]?.vehicle.name ?? vehicleId
+  const dues = useMemo(
+    () =>
+      dueOf(
+        own,
+        bayRulesOf(house ?? DEFAULT_HOUSE_RULES),
+        plans.filter((plan) => plan.vehicle.id === vehicleId),
+      ),
+    [own, house, plans, vehicleId],
+  )
+  const record = recordOf(events, vehicleId)
+  const counting = useMemo(() => new Set(record.counting.map(({ id }) => id)), [record])
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-2 pt-3">
+        <h2 className="flex-1 text-xl">{name}</h2>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            downloadText(`log-${vehicleId}.csv`, logCsv(own), 'text/csv')
+          }}
+        >
+          CSV file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            downloadText(`log-${vehicleId}.json`, printLog(own), 'application/json')
+          }}
+        >
+          JSON file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          disabled={dues.length === 0}
+          onClick={() => {
+            downloadText(
+              `due-${vehicleId}.ics`,
+              calendarFile(dues, { vehicle: name, jobId: vehicleId, madeAt: new Date().toISOString() }),
+              'text/calendar',
+            )
+          }}
+        >
+          Calendar file
+        </button>
+      </div>
+      <div className="log-grid">
+        <div>
+          <section aria-label="What is due" className="forces-panel">
+            <h3 className="text-[17px]">Due</h3>
+            {dues.length === 0 && <p>Nothing is due: no rack is on, as far as this log goes.</p>}
+            <ul>
+              {dues.map((due) => (
+                <li key={due.id} className={`log-due ${isOverdue(due, day) ? 'bay-finding bay-stop' : ''}`}>
+                  <span>
+                    <strong>{due.on}</strong>
+                    {isOverdue(due, day) ? ' overdue' : ''}
+                    <span className="block">
+                      {due.what}: {due.why}
+                      {due.km === undefined ? '' : `, or after ${due.km} km`}
+                    </span>
+                  </span>
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Checked: ${due.what}`}
+                    onClick={() => {
+                      void add({ vehicleId }, [{ kind: 'checked', what: due.what }])
+                    }}
+                  >
+                    Checked
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label="The rack now" className="forces-panel">
+            <h3 className="text-[17px]">The rack now</h3>
+            <ul>
+              {record.racks.map((rack) => (
+                <li key={rack.rackId}>
+                  {rack.what}: {rack.on ? 'on' : 'off'} since {rack.since.slice(0, 10)}
+                </li>
+              ))}
+              {[...record.missing].map(([what, count]) => (
+                <li key={what} className="font-semibold">
+                  Missing: {count} × {what}
+                </li>
+              ))}
+              {record.racks.length === 0 && <li>Nothing was fitted yet.</li>}
+            </ul>
+          </section>
+          <AddEvent vehicleId={vehicleId} racks={theirs.flatMap(({ racks }) => racks)} />
+        </div>
+        <section aria-label="Entries" className="forces-panel min-w-0">
+          <h3 className="text-[17px]">
+            {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
+          </h3>
+          <div className="overflow-x-auto" role="region" aria-label="Log" tabIndex={0}>
+            <table className="forces-table">
+              <thead>
+                <tr>
+                  <th scope="col">When</th>
+                  <th scope="col">Entry</th>
+                  <th scope="col">By</th>
+                  <th scope="col">
+                    <span className="sr-only">Tools</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {own.toReversed().map((event) => (
+                  <tr key={event.id} className={counting.has(event.id) ? '' : 'log-struck'}>
+                    <td className="whitespace-nowrap">{timeOf(event)}</td>
+                    <th scope="row" className="font-normal">
+                      <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event)}
+                      {event.note === undefined ? '' : ` (${event.note})`}
+                      {counting.has(event.id) ? '' : ' (struck out)'}
+                    </th>
+                    <td>{event.by ?? ''}</td>
+                    <td>
+                      {counting.has(event.id) && (
+                        <button
+                          type="button"
+                          className="quiet"
+                          aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event)}`}
+                          onClick={() => {
+                            setCorrecting(event)
+                          }}
+                        >
+                          Correct
+                        </button>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      </div>
+      {correcting && (
+        <CorrectDialog
+          event={correcting}
+          onClose={() => {
+            setCorrecting(undefined)
+          }}
+        />
+      )}
+    </>
+  )
+}
