@@ -1,3 +1,4 @@
+import { loadingOrder } from '@/core/bay/channel'
 import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
@@ -83,6 +84,24 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         const [a, b] = [at(bar.xMm, -bar.lengthMm / 2), at(bar.xMm, bar.lengthMm / 2)]
         return <path key={bar.id} d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="bay-bar" />
       })}
+      {doing.kind === 'channel' &&
+        loadingOrder(doing.channel.channel).map((entry, i) => {
+          const bar = rack.bars.find((each) => each.bar.id === doing.channel.barId)
+          const { x, y } = at(bar?.bar.xMm ?? entry.nut.atMm, bar ? entry.nut.atMm : 0)
+          return (
+            <g key={entry.nut.id}>
+              <circle
+                cx={x}
+                cy={y}
+                r={6}
+                className={`bay-corner ${entry.kind === 'enters' ? '' : 'bay-nut-blocked'}`}
+              />
+              <text x={x + (i % 2 === 0 ? 30 : -30)} y={y + 7} textAnchor="middle" className="bay-nut">
+                {entry.kind === 'enters' ? i + 1 : '×'}
+              </text>
+            </g>
+          )
+        })}
       {measured && lf && rf && lr && rr && (
         <g className="bay-tape">
           <path d={`M ${lf.x} ${lf.y} L ${lr.x} ${lr.y}`} />
@@ -99,19 +118,21 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         const up = y < HEIGHT / 2
         return (
           <g key={name}>
-            <rect
-              x={x - CORNER / 2}
-              y={y - CORNER / 2}
-              width={CORNER}
-              height={CORNER}
-              className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || onFeet ? '' : 'bay-corner-quiet'}`}
-            />
+            {doing.kind !== 'channel' && (
+              <rect
+                x={x - CORNER / 2}
+                y={y - CORNER / 2}
+                width={CORNER}
+                height={CORNER}
+                className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || onFeet ? '' : 'bay-corner-quiet'}`}
+              />
+            )}
             <text x={x} y={y + 9} textAnchor="middle" className={`bay-order ${done ? 'bay-order-done' : ''}`}>
               {label}
             </text>
             <text
               x={x}
-              y={up ? y - CORNER / 2 - 8 : y + CORNER / 2 + 20}
+              y={up ? y - CORNER / 2 - 8 : y + CORNER / 2 + 27}
               textAnchor="middle"
               className={`bay-corner-name ${current ? 'font-bold' : ''}`}
             >

@@ -52,8 +52,8 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
         <p>
           {perSpot > 1 ? `${perSpot} at each place. ` : ''}
           {joint.signs.length > 0 ? `Done when ${joint.signs.map(signWords).join(' and ')}. ` : ''}
-          {joint.tool}
-          {joint.handOnly ? ', by hand only' : ''}. {joint.washers}; {joint.security}.
+          Use {joint.tool}
+          {joint.handOnly ? ', by hand only' : ''}. On each: {joint.washers}; {joint.security}.
         </p>
       </div>
     </div>

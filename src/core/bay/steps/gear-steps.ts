@@ -87,7 +87,7 @@ export function gearSteps(
         stage: 'torque',
         title: `Tighten: ${group.joint.name}`,
         detail: [
-          `${group.joint.fastener.count} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         after: [
           set.id,

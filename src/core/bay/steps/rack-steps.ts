@@ -207,7 +207,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         'torque',
         `Tighten: ${group.joint.name}`,
         [
-          `${group.spots.length * group.perSpot} in all, corner to corner in passes. ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          `${group.spots.length * group.perSpot} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         {
           minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),

@@ -109,20 +109,17 @@ function securityOf({ security, grade, washers }: Fastener, rules: BayRules): st
   }
   if (security) return asked[security]
   if (washers?.includes('lock')) return 'nothing besides, the lock washer is in the stack'
-  const house = {
-    lockAndFlat: 'lock washer over a flat one (house rule)',
-    threadlocker: 'medium threadlocker (house rule)',
-    both: 'lock washer over a flat one, and medium threadlocker (house rule)',
-  }[rules.security]
-  return stainless(grade) && rules.security === 'lockAndFlat'
-    ? `${house}; anti-seize, it is stainless`
-    : house
+  if (rules.security !== 'lockAndFlat') return 'medium threadlocker (house rule)'
+  return stainless(grade)
+    ? 'no threadlocker (house rule); anti-seize, it is stainless'
+    : 'no threadlocker (house rule)'
 }
 
 function washersOf({ washers, security }: Fastener, rules: BayRules): string {
-  const stack =
-    washers ?? (security === undefined && rules.security !== 'threadlocker' ? ['lock', 'flat'] : [])
-  return stack.length === 0 ? 'no washers' : `${stack.join(' washer, ')} washer, from the head down`
+  const byHouse = washers === undefined && security === undefined && rules.security !== 'threadlocker'
+  const stack = washers ?? (byHouse ? ['lock', 'flat'] : [])
+  if (stack.length === 0) return 'no washers'
+  return `${stack.join(' washer, ')} washer, from the head down${byHouse ? ' (house rule)' : ''}`
 }
 
 /** A fastener of a part or a piece of gear as the joint it makes. */

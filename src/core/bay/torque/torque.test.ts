@@ -114,8 +114,12 @@ describe('security and washers', () => {
   it('follow the sheet before the house', () => {
     expect(joint({ security: 'threadlocker' }).security).toContain('as the sheet asks')
     expect(joint({ security: 'threadlocker' }).washers).toBe('no washers')
-    expect(joint({}).washers).toBe('lock washer, flat washer, from the head down')
+    expect(joint({}).washers).toBe('lock washer, flat washer, from the head down (house rule)')
     expect(joint({}, { ...USUAL_BAY, security: 'threadlocker' }).washers).toBe('no washers')
+    expect(joint({}, { ...USUAL_BAY, security: 'both' })).toMatchObject({
+      washers: 'lock washer, flat washer, from the head down (house rule)',
+      security: 'medium threadlocker (house rule)',
+    })
   })
 
   it('give stainless its anti-seize unless threadlocker is used, and hand tools only', () => {
