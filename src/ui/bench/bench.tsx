@@ -125,9 +125,11 @@ function OpenBench({ plan }: { plan: Plan }) {
   const saving = usePlan((store) => store.saving)
   const marks = useMarks(plan)
   const later = useLater(plan)
-  const stripPlan = useDeferredValue(plan)
   const stripPicked = useDeferredValue(marks.picked)
   const dragFrom = usePlan((store) => store.dragFrom)
+  // What is typed there edits the plan as it is: only a drag, when nobody types, may leave it behind.
+  const behind = useDeferredValue(plan)
+  const stripPlan = dragFrom ? behind : plan
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
   useBenchKeys(survey, search, setDialog)
