@@ -19,8 +19,15 @@ describe('straps', () => {
     const [found] = run(tieDownsCheck, plan({ count: 1, eachKg: 100 }))
     expect(found?.severity).toBe('mind')
     expect(sentences(tieDownsCheck, plan({ count: 1 }))[0]).toBe(
-      'boat wants 3 straps over it for its length, each with a working load limit of 10 kg or more; 1 on the plan.',
+      'boat wants 3 straps over it for its length, each with a working load limit of 10 kg or more; 1 on the plan, no label read.',
     )
+  })
+
+  it('too few hide neither an unread label nor one that is too weak', () => {
+    expect(run(tieDownsCheck, plan({ count: 0 }))[0]?.severity).toBe('mind')
+    expect(run(tieDownsCheck, plan({ count: 1 }))[0]?.severity).toBe('findOut')
+    expect(run(tieDownsCheck, plan({ count: 1, eachKg: 29 }))[0]?.severity).toBe('stop')
+    expect(run(tieDownsCheck, plan({ count: 1, eachKg: 31 }))[0]?.severity).toBe('mind')
   })
 
   it('without a figure on their label are found out about', () => {

@@ -1,7 +1,7 @@
 import type { TieDown } from '../../survey/motion/securing'
 import { limitCounted, limitWanted } from '../../survey/motion/securing'
 import { check, FIT_NEXT } from '../check'
-import type { Finding } from '../finding'
+import type { Finding, Severity } from '../finding'
 import { kg, type Phrase } from '../phrase'
 
 const straps = (count: number) => `${count} ${count === 1 ? 'strap' : 'straps'}`
@@ -16,13 +16,26 @@ function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase
   ]
 }
 
+/** Too few straps are Mind; that a label is unread or too weak besides is not hidden by it. */
+function tooFew({ planned, plannedEachKg, kg: mass }: TieDown): Severity {
+  if (planned === 0) return 'mind'
+  if (plannedEachKg === undefined) return 'findOut'
+  return limitCounted(planned, plannedEachKg, 'over') < limitWanted(mass) - 1e-9 ? 'stop' : 'mind'
+}
+
 function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
   const { thing, wanted, planned, plannedEachKg, kg: mass } = tie
   const { name } = thing.gear
   if (planned < wanted)
     return {
-      severity: 'mind',
-      sentence: [`${name} `, ...wantedPhrase(tie), planned > 0 ? `; ${planned} on the plan.` : '.'],
+      severity: tooFew(tie),
+      sentence: [
+        `${name} `,
+        ...wantedPhrase(tie),
+        planned === 0
+          ? '.'
+          : `; ${planned} on the plan${plannedEachKg === undefined ? ', no label read' : ''}.`,
+      ],
     }
   if (plannedEachKg === undefined)
     return {
