@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { phraseText } from '../review/phrase'
-import { plannedReading, TAPED, type PlannedPair, type Readings, type Taped } from './taped'
+import { datumOf, plannedReading, TAPED, type PlannedPair, type Readings, type Taped } from './taped'
 import { acrossImplied, sidewaysMm, squareness } from './squareness'
 
 const pair: PlannedPair = {
@@ -133,6 +133,14 @@ describe('readings from the wrong mark', () => {
       '3 readings lie 6 mm apart',
     )
   })
+})
+
+it('a foot whose width nobody gave is taped from its centre', () => {
+  const unknown = { ...pair, footWidthMm: 0 }
+  expect(datumOf(pair, 'frontOverLeft')).toContain('foot’s outer edge')
+  expect(datumOf(unknown, 'frontOverLeft')).toContain('foot’s centre')
+  // (1270 − 1000) / 2 less the cap of 5.
+  expect(plannedReading(unknown, 'frontOverLeft')).toBe(130)
 })
 
 it('a leg that stands high is named with what to do', () => {

@@ -15,6 +15,7 @@ export interface PlannedPair {
   readonly spreadMm: number
   readonly acrossFrontMm: number
   readonly acrossRearMm: number
+  /** 0 where nobody gave it: overhangs are then taped from the foot's centre. */
   readonly footWidthMm: number
   readonly capMm: { readonly front: number; readonly rear: number }
   /** Parallel, square and centred within this, mm. */
@@ -42,8 +43,7 @@ export const TAPED = [
 export type Taped = (typeof TAPED)[number]
 export type Readings = Readonly<Partial<Record<Taped, readonly number[]>>>
 
-/** From what to what each is read. */
-export const DATUM: Readonly<Record<Taped, string>> = {
+const DATUM: Readonly<Record<Taped, string>> = {
   spreadLeft: 'bar centre to bar centre, at the left feet',
   spreadRight: 'bar centre to bar centre, at the right feet',
   diagonalLeft: 'bar centre over LHF foot to bar centre over RHR foot',
@@ -57,6 +57,10 @@ export const DATUM: Readonly<Record<Taped, string>> = {
   legLR: 'rail to underside of the bar, LHR',
   legRR: 'rail to underside of the bar, RHR',
 }
+
+/** From what to what each is read; a foot whose width nobody gave is taped from its centre. */
+export const datumOf = ({ footWidthMm }: PlannedPair, taped: Taped): string =>
+  footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
 
 export const TAPED_NAME: Readonly<Record<Taped, string>> = {
   spreadLeft: 'Spread, left',

@@ -27,8 +27,8 @@ export const workStepSchema = z.strictObject({
   hands: z.union([z.literal(1), z.literal(2)]).optional(),
   tools: z.array(nameSchema).max(12).optional(),
   decidesSpread: z.boolean().optional(),
-  /** Something put in for a while, and taken out again by a later step of this part. */
-  temporary: z.strictObject({ what: nameSchema, outBefore: z.string().max(170).optional() }).optional(),
+  /** Something put in for a while, and taken out again when the rack is trimmed. */
+  temporary: z.strictObject({ what: nameSchema }).optional(),
 })
 export type WorkStep = z.infer<typeof workStepSchema>
 

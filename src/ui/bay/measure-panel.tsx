@@ -1,5 +1,5 @@
 'use client'
-import { DATUM, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
+import { datumOf, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
 import type { BayProgress } from '@/core/bay/log/replay'
 import type { PairAsk, Step } from '@/core/bay/steps/step'
 import { readingsSummary } from '@/core/plan/measurement'
@@ -51,7 +51,7 @@ function Reading({
         label={TAPED_NAME[taped]}
         dimension="length"
         value={list.length === 0 ? undefined : middleMm}
-        hint={`${DATUM[taped]}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}`}
+        hint={`${datumOf(ask.pair, taped)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}`}
         onValue={(value) => {
           const odd = notTaped(value)
           if (odd !== undefined) return odd

@@ -133,6 +133,11 @@ function CutPanel({ plan, survey, step }: Props) {
           )}
         </div>
       ))}
+      {list.unsure.length > 0 && (
+        <p className="field-problem mt-1">
+          {list.unsure.join(', ')}: measure how wide a foot is before the strips underneath are cut.
+        </p>
+      )}
       <p className="field-note mt-1">
         Each {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); least bought for
         the whole job.

@@ -1,8 +1,6 @@
 import type { Survey } from '@/core/survey/survey'
 import { extentOf } from '@/ui/drawing/layout'
-import { rackPaths } from '@/ui/drawing/rack-paths'
-import { ThingView } from '@/ui/drawing/thing-view'
-import { VehicleView } from '@/ui/drawing/vehicle-view'
+import { SideFigure } from '@/ui/drawing/side-figure'
 
 const ROOM_MM = 120
 
@@ -24,26 +22,7 @@ export function SideDrawing({ survey, scale }: { survey: Survey; scale: number }
       >
         <g transform={`matrix(1 0 0 -1 ${-x0} ${top})`}>
           <path d={`M ${x0} 0 H ${x1}`} className="ground" />
-          <VehicleView view="side" vehicle={survey.plan.vehicle} body={survey.body} />
-          {survey.racks.map((rack) => (
-            <g key={rack.rack.id}>
-              <path d={rackPaths(rack, 'side').line} className="draw-line" />
-              <path d={rackPaths(rack, 'side').plate} className="draw-plate" />
-              <path d={rackPaths(rack, 'side').ink} className="draw-ink" />
-            </g>
-          ))}
-          {survey.things
-            .toSorted((a, b) => b.box.y0 - a.box.y0)
-            .map((thing) => (
-              <ThingView
-                key={thing.placement.id}
-                thing={thing}
-                view="side"
-                picked={false}
-                pointedAt={false}
-                absent={false}
-              />
-            ))}
+          <SideFigure survey={survey} />
           <path
             d={`M ${x0 + 60} -60 v -80 M ${x0 + 60} -100 h 1000 M ${x0 + 1060} -60 v -80`}
             className="draw-line"

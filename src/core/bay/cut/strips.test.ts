@@ -72,6 +72,13 @@ describe('the cut list', () => {
     const rear = cutList(survey(plan), { ...USUAL_BAY, stripShrinkPercent: 0 }).strips.filter(
       ({ barId }) => barId === 'van-rear',
     )
+    const unknown = {
+      ...plan,
+      racks: plan.racks.map(({ footWidthMm: _width, ...rack }) => rack as (typeof plan.racks)[number]),
+    }
+    const silent = cutList(survey(unknown), USUAL_BAY)
+    expect(silent.unsure).toEqual(['Front bar', 'Middle bar', 'Rear bar'])
+    expect(silent.strips.every(({ kind }) => kind === 'infill')).toBe(true)
     // Feet at ±800, 100 wide, caps inside at ±885: 1500 between them, 35 outside each.
     expect(rear.filter(({ kind }) => kind === 'spacer').map(({ cutMm }) => cutMm)).toEqual([1500])
     expect(rear.filter(({ kind }) => kind === 'gap').map(({ cutMm }) => cutMm)).toEqual([35, 35])

@@ -16,6 +16,8 @@ export interface Strip {
 
 export interface CutList {
   readonly strips: readonly Strip[]
+  /** Bars whose strips underneath cannot be cut: nobody gave the width of their feet. */
+  readonly unsure: readonly string[]
   /** One plan for each kind of strip: they are not of one section. */
   readonly plans: readonly { readonly kind: Strip['kind']; readonly plan: CutPlan }[]
 }
@@ -24,8 +26,6 @@ export interface CutList {
 const USUAL_BASE_MM = 60
 /** Shorter gaps are left open: such a piece does not hold. Common practice, no source. */
 const LEAST_STRIP_MM = 15
-/** How far a foot is wide along its bar where nobody says, mm. Common practice, no source. */
-const USUAL_FOOT_MM = 80
 
 /** What a strip is cut to for a gap: longer by what it shrinks, to the next whole millimetre. */
 export const cutLength = (gapMm: number, shrinkPercent: number): number =>
@@ -76,8 +76,8 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): Strip[] {
         .filter(long)
         .map((gap) => strip('infill', gap))
     : []
-  if (!bar.profile.underChannel) return infill
-  const half = (rack.footWidthMm ?? USUAL_FOOT_MM) / 2
+  if (!bar.profile.underChannel || rack.footWidthMm === undefined) return infill
+  const half = rack.footWidthMm / 2
   const feet = bar.feetYMm.map((y): [number, number] => [y - half, y + half])
   const under = gapsBetween(-end, end, feet).filter(long)
   const [first, last] = [bar.feetYMm[0] ?? 0, bar.feetYMm.at(-1) ?? 0]
@@ -90,6 +90,9 @@ export function cutList(survey: Survey, rules: BayRules): CutList {
   const kinds = [...new Set(strips.map(({ kind }) => kind))]
   return {
     strips,
+    unsure: survey.bars.flatMap(({ bar, rack }) =>
+      bar.profile.underChannel && rack.footWidthMm === undefined ? [bar.name] : [],
+    ),
     plans: kinds.map((kind) => ({
       kind,
       plan: cutStock(

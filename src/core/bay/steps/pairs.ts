@@ -3,8 +3,6 @@ import type { Survey } from '../../survey/survey'
 import type { Taped } from '../taped'
 import type { PairAsk } from './step'
 
-/** How far a foot is wide along its bar where nobody says, mm. Common practice, no source. */
-export const USUAL_FOOT_MM = 80
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
 const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
 const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
@@ -36,7 +34,7 @@ export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): Pai
       spreadMm: rear.bar.xMm - front.bar.xMm,
       acrossFrontMm: across(front),
       acrossRearMm: across(rear),
-      footWidthMm: rack.footWidthMm ?? USUAL_FOOT_MM,
+      footWidthMm: rack.footWidthMm ?? 0,
       capMm: { front: front.bar.capMm ?? 0, rear: rear.bar.capMm ?? 0 },
       toleranceMm: tolerancesMm.parallel,
       legsToleranceMm: tolerancesMm.legs,

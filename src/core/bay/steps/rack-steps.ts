@@ -3,12 +3,13 @@ import type { Stage } from '../../plan/work'
 import { mm, type Phrase } from '../../review/phrase'
 import type { BayRules } from '../../rules/house'
 import type { BarAt, RackAt } from '../../survey/arrangement'
+import { evenFeet } from '../../survey/fit/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
-import { pairsOf, USUAL_FOOT_MM } from './pairs'
+import { pairsOf } from './pairs'
 import type { Doing, Step } from './step'
 import { stepOf } from './step-of'
 
@@ -91,18 +92,17 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'feet-on-bars',
             'bench',
             'Feet on the bars, loose',
-            bars.flatMap(({ bar }, i): Phrase => [
-              ...(i === 0 ? [] : [' ']),
-              `${bar.name}: `,
-              mm(
-                (bar.lengthMm -
-                  ((bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)) -
-                  (own.footWidthMm ?? USUAL_FOOT_MM)) /
-                  2 -
-                  (bar.capMm ?? 0),
-              ),
-              ' from inside the cap to the foot’s outer edge, both ends.',
-            ]),
+            bars.flatMap(({ bar }, i): Phrase => {
+              const tower = (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
+              const { overhangMm, fromEndMm } = evenFeet(bar, tower, own.footWidthMm)
+              return [
+                `${i === 0 ? '' : ' '}${bar.name}: `,
+                mm(overhangMm ?? fromEndMm),
+                overhangMm === undefined
+                  ? ' from the bar’s end to the foot’s centre, both ends.'
+                  : ' from inside the cap to the foot’s outer edge, both ends.',
+              ]
+            }),
             { after: footPart ? [`${own.id}/sub-assembly`] : [], minutes: about(bars.length * 4), footIds },
           ),
         ]

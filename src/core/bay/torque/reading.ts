@@ -107,7 +107,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
         ` is the table’s advice for ${fastener.thread}, ${torque.gradeSaid ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
       ],
     }
-  if (torque.source.startsWith('told')) {
+  if (fastener.torqueFrom?.kind === 'told') {
     const table =
       fastener.grade && tableTorqueNm(fastener.thread, fastener.grade, fastener.condition ?? 'dry')
     if (table !== undefined && torque.toNm > table)
