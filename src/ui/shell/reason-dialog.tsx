@@ -1,0 +1,65 @@
+'use client'
+import { useState, type ReactNode } from 'react'
+import { Modal } from './modal'
+
+/** Asks for a reason that others will read: none is refused, and what was typed stays. */
+export function ReasonDialog({
+  title,
+  label,
+  without,
+  action,
+  onReason,
+  onClose,
+  children,
+}: {
+  title: string
+  label: string
+  /** What is said when nothing was written. */
+  without: string
+  action: string
+  onReason: (reason: string) => void
+  onClose: () => void
+  children: ReactNode
+}) {
+  const [reason, setReason] = useState('')
+  const [asked, setAsked] = useState(false)
+  const said = reason.trim()
+  const lacking = asked && said === ''
+  return (
+    <Modal title={title} onClose={onClose}>
+      <p className="mb-2">{children}</p>
+      <label className="field-label" htmlFor="reason">
+        {label}
+      </label>
+      <textarea
+        id="reason"
+        data-first-focus
+        className="field h-28! py-2"
+        maxLength={1000}
+        value={reason}
+        aria-invalid={lacking}
+        aria-describedby={lacking ? 'reason-note' : undefined}
+        onChange={(event) => {
+          setReason(event.target.value)
+        }}
+      />
+      {lacking && (
+        <p id="reason-note" role="alert" className="field-problem">
+          {without}
+        </p>
+      )}
+      <button
+        type="button"
+        className="plain solid mt-3"
+        onClick={() => {
+          setAsked(true)
+          if (said === '') return
+          onReason(said)
+          onClose()
+        }}
+      >
+        {action}
+      </button>
+    </Modal>
+  )
+}
