@@ -2,13 +2,19 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const core = ['src/core/**/*.test.ts']
+const deep = process.env['YPSOS_DEEP'] === '1'
+/** The gate's cases are the same every time; the deep run draws new ones, and prints its seed. */
+const seed = Number(process.env['YPSOS_SEED'] ?? 20261126)
 
 /** The core is pure, so its tests share one world and start fast; whatever stores or draws gets a world of its own. */
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     environment: 'node',
-    testTimeout: 240_000,
+    // Only what hangs is ended: a busy machine is no fault.
+    testTimeout: 1_800_000,
+    provide: { deep, seed },
+    setupFiles: ['scripts/property-seed.testing.ts'],
     projects: [
       { extends: true, test: { name: 'core', isolate: false, include: core } },
       {

@@ -6,6 +6,7 @@ import { reviewReportSchema, surveyReportSchema } from '@/core/formats/report'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/stock/plans'
 import { STOCK_PARTS } from '@/stock/racks'
 import { runCommandLine } from './command-line'
+import { runs } from '@/core/runs.testing'
 
 const FILES: Readonly<Record<string, string>> = {
   'stop.json': printPlan(boatAndBox),
@@ -108,7 +109,7 @@ describe('ypsos review', () => {
         for (const line of lines) expect(line).toMatch(/^[xy]\.json: (.*Road:|[a-z][A-Za-z0-9[\]._-]*[ :])/s)
         expect(code === 3).toBe(err !== '')
       }),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     )
     expect(codes).toContain(3)
     expect(codes.size).toBeGreaterThan(1)

@@ -43,3 +43,26 @@ export const inDrawing = (page: Page, name: RegExp): Locator =>
   page.getByRole('group', { name: /^Drawing of/ }).getByRole('button', { name })
 
 export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+/** What one of the browser's shelves holds now, as text: to wait for a write instead of for a while. */
+export const shelved = (page: Page, shelf: string): Promise<string> =>
+  page.evaluate(
+    (name) =>
+      new Promise<string>((resolve, reject) => {
+        const opening = indexedDB.open('ypsos')
+        opening.onerror = () => {
+          reject(new Error('The shelves cannot be opened.'))
+        }
+        opening.onsuccess = () => {
+          const all = opening.result.transaction(name).objectStore(name).getAll()
+          all.onsuccess = () => {
+            opening.result.close()
+            resolve(JSON.stringify(all.result))
+          }
+          all.onerror = () => {
+            reject(new Error('The shelf cannot be read.'))
+          }
+        }
+      }),
+    shelf,
+  )

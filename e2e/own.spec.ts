@@ -1,4 +1,4 @@
-import { expect, inDrawing, stateButton, test } from './fixtures'
+import { shelved, expect, inDrawing, stateButton, test } from './fixtures'
 
 test('enters a vehicle, a rack and a box by hand, and gets the right governing link', async ({ page }) => {
   await page.goto('/')
@@ -66,7 +66,7 @@ test('loses nothing typed into a form when the page is reloaded in the middle', 
   await page.goto('/gear')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Half typed')
   await page.getByLabel('Its own weight').fill('17 lb')
-  await page.waitForTimeout(800)
+  await expect.poll(() => shelved(page, 'settings')).toContain('17 lb')
   await page.reload()
   await expect(page.getByRole('textbox', { name: 'Name' }).first()).toHaveValue('Half typed')
   await expect(page.getByLabel('Its own weight')).toHaveValue('17 lb')

@@ -24,18 +24,24 @@ export function run(command, args, environment = {}) {
   })
 }
 
-/** Runs a command beside others: its output is shown whole once it has ended, so that nothing is mixed up. */
-export function runApart(command, args) {
+/** Runs a command beside others: its output is given whole once it has ended, so that nothing is mixed up. */
+export function runApart(command, args, environment = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: ENVIRONMENT })
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...ENVIRONMENT, ...environment },
+    })
     const output = []
     child.stdout.on('data', (chunk) => output.push(chunk))
     child.stderr.on('data', (chunk) => output.push(chunk))
     const end = (code) => {
-      process.stdout.write(Buffer.concat(output))
-      resolve(code)
+      resolve({ code, output: Buffer.concat(output).toString('utf8') })
     }
-    child.on('error', () => end(127))
+    child.on('error', (error) => {
+      output.push(Buffer.from(`${error.message}\n`))
+      end(127)
+    })
     child.on('close', (code) => end(code ?? 1))
   })
 }
@@ -79,7 +85,7 @@ export async function ensureInstalled() {
 }
 
 /** Builds the application, unless nothing it is made of has changed since the last build. */
-export async function ensureBuilt() {
+export async function build() {
   const stamp = join(ROOT, '.next', 'built-from')
   const print = fingerprint([
     'src',
@@ -89,16 +95,25 @@ export async function ensureBuilt() {
     'package.json',
     'tsconfig.json',
   ])
-  if (sameAs(stamp, print)) return
-  console.log('Building (about a minute).')
+  if (sameAs(stamp, print)) return { code: 0, output: 'Nothing has changed since the last build.\n' }
   rmSync(join(ROOT, '.next'), { recursive: true, force: true })
-  const code = await run(process.execPath, [NEXT, 'build'])
-  if (code !== 0) {
+  const built = await runApart(process.execPath, [NEXT, 'build'])
+  if (built.code !== 0) {
     rmSync(join(ROOT, '.next'), { recursive: true, force: true })
-    process.exit(code)
+    return built
   }
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, print)
+  return built
+}
+
+/** The same for a person who waits: says that it builds, and ends with the builder's own words where it fails. */
+export async function ensureBuilt() {
+  console.log('Building, where something has changed (about a minute).')
+  const { code, output } = await build()
+  if (code === 0) return
+  console.error(output)
+  process.exit(code)
 }
 
 /** The first free port from `wanted` up, on this machine only. */

@@ -1,20 +1,86 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensureInstalled, ROOT, run, runApart } from './project.mjs'
+import { build, ensureChromium, ensureInstalled, ROOT, runApart } from './project.mjs'
 
-/** Everything that must hold before a change lands, in the order in which it is cheapest to learn of a fault. */
+/**
+ * Everything that must hold before a change lands. Two lanes share the machine: one builds and walks through the
+ * browser, the other reads the code and runs the unit tests. `--deep` runs every case of every property with a seed of
+ * its own, and nothing else.
+ */
 
 const REPORTS = join(ROOT, '.cache', 'reports')
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
+const cache = (name) => join(ROOT, '.cache', name)
+const deep = process.argv.includes('--deep')
+const began = Date.now()
+const seconds = (since) => Math.round((Date.now() - since) / 1000)
 
-async function step(name, command, args, environment, how = run) {
-  console.log(`\n== ${name}`)
-  const began = Date.now()
-  const code = await how(command, args, environment)
-  console.log(
-    `== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - began) / 1000)} s`,
-  )
+const failed = []
+const times = []
+
+async function part(name, work) {
+  const since = Date.now()
+  const { code, output } = await work()
+  const verdict = code === 0 ? 'passed' : 'FAILED'
+  times.push({ name, seconds: seconds(since) })
+  if (code !== 0) failed.push(name)
+  process.stdout.write(`\n== ${name}\n${output}== ${name}: ${verdict} in ${seconds(since)} s\n`)
   return code === 0
+}
+
+const command = (name, tool, args, environment) => part(name, () => runApart(bin(tool), args, environment))
+
+const unitTests = (environment) =>
+  command(
+    deep ? 'every case of every property' : 'unit and property tests',
+    'vitest',
+    ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(REPORTS, 'unit.json')}`],
+    environment,
+  )
+
+async function reading() {
+  await command('format', 'prettier', [
+    '--check',
+    '--log-level',
+    'warn',
+    '--cache',
+    '--cache-location',
+    cache('prettier'),
+    '.',
+  ])
+  await command('types', 'tsc', ['--noEmit'])
+  await command('types of the core, without a browser or Node', 'tsc', [
+    '--noEmit',
+    '-p',
+    'src/core/tsconfig.json',
+  ])
+  await command('boundaries', 'depcruise', [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'src',
+    'cli',
+    'e2e',
+    'bench',
+  ])
+  await command('unused code', 'knip', [])
+  await unitTests({})
+  await command('lint', 'eslint', [
+    '.',
+    '--max-warnings',
+    '0',
+    '--cache',
+    '--cache-strategy',
+    'content',
+    '--cache-location',
+    cache('eslint'),
+  ])
+}
+
+async function walking() {
+  if (!(await part('build', build))) return
+  await command('browser tests', 'playwright', ['test'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: join(REPORTS, 'browser.json'),
+  })
 }
 
 function counts(file, read) {
@@ -23,37 +89,17 @@ function counts(file, read) {
 }
 
 await ensureInstalled()
-await ensureChromium()
 rmSync(REPORTS, { recursive: true, force: true })
 mkdirSync(REPORTS, { recursive: true })
-
-const failed = []
-const check = async (name, ...rest) => {
-  if (!(await step(name, ...rest))) failed.push(name)
+if (deep) {
+  const seed = process.env.YPSOS_SEED ?? String(Date.now() % 2 ** 31)
+  console.log(`Seed ${seed}: YPSOS_SEED=${seed} npm run test:deep runs the same cases again.`)
+  await unitTests({ YPSOS_DEEP: '1', YPSOS_SEED: seed })
+  console.log(`Seed ${seed}.`)
+} else {
+  await ensureChromium()
+  await Promise.all([walking(), reading()])
 }
-await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-// Linting with types keeps one core busy for as long as the rest down to the unit tests: they share the time.
-const linted = check('lint', bin('eslint'), ['.', '--max-warnings', '0'], {}, runApart)
-await check('types', bin('tsc'), ['--noEmit'])
-await check('types of the core, without a browser or Node', bin('tsc'), [
-  '--noEmit',
-  '-p',
-  'src/core/tsconfig.json',
-])
-await check('boundaries', 'npm', ['run', '-s', 'boundaries'])
-await check('unused code', bin('knip'), [])
-await check('unit and property tests', bin('vitest'), [
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${join(REPORTS, 'unit.json')}`,
-])
-await linted
-console.log('\n== build')
-await ensureBuilt()
-await check('browser tests', bin('playwright'), ['test'], {
-  PLAYWRIGHT_JSON_OUTPUT_NAME: join(REPORTS, 'browser.json'),
-})
 
 const unit = counts('unit.json', (report) => ({
   passed: report.numPassedTests,
@@ -64,7 +110,10 @@ const browser = counts('browser.json', ({ stats }) => ({
   failed: stats.unexpected + stats.flaky,
 }))
 if (unit.passed === 0) failed.push('unit tests ran')
-if (browser.passed === 0) failed.push('browser tests ran')
+if (!deep && browser.passed === 0) failed.push('browser tests ran')
+console.log(`\nTime by part, two at a time:`)
+for (const { name, seconds: took } of times) console.log(`${String(took).padStart(5)} s  ${name}`)
+console.log(`${String(seconds(began)).padStart(5)} s  in all`)
 if (failed.length > 0) console.log(`\nFailed: ${failed.join(', ')}`)
 console.log(`\n${unit.passed + browser.passed} passed, ${unit.failed + browser.failed} failed`)
 process.exit(failed.length > 0 ? 1 : 0)

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { yardVan } from '@/stock/plans'
 import { survey } from '../survey/survey'
 import { barChannels, bedChannels, loadingOrder, type Channel } from './channel'
+import { runs } from '@/core/runs.testing'
 
 const nut = (id: string, atMm: number) => ({ id, name: id, atMm })
 const channel = (patch: Partial<Channel>): Channel => ({
@@ -75,7 +76,7 @@ describe('loading a channel', () => {
           }
         }
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 })

@@ -10,6 +10,7 @@ import { survey } from '../survey/survey'
 import { compatible, type Compatible } from './compatible'
 import { phraseText } from './phrase'
 import { review } from './review'
+import { runs } from '@/core/runs.testing'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
 const FIT_RULES = ['mount-match', 'spread', 'on-its-bars', 'usable-width', 'space', 'over-roof', 'hatch']
@@ -56,7 +57,7 @@ describe('whether gear goes on a rack', () => {
       }
     }
     expect(Math.min(yes, no)).toBeGreaterThan(40)
-  }, 60_000)
+  })
 
   it('says what change it takes: an adapter, other nuts, bars moved', () => {
     const words = (answer: Compatible) => (answer.kind === 'fitsIf' ? phraseText(answer.say) : answer.kind)
@@ -126,7 +127,7 @@ describe('whether gear goes on a rack', () => {
           expect(narrow).toBe(widthMm <= usableMm ? 'fits' : 'cannot')
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

@@ -10,6 +10,7 @@ import { parseQuantity } from '../units/parse'
 import { formatPrecise } from '../units/format'
 import { SEVERITIES, worse, type Severity } from './finding'
 import { review, type Review } from './review'
+import { runs } from '@/core/runs.testing'
 
 /** A plan of the demo with its weights, places and figures shaken, so that verdicts of every kind come up. */
 const shaken: fc.Arbitrary<Plan> = fc
@@ -44,7 +45,7 @@ function onWeights({ findings }: Review, state: State): Severity {
     .filter((finding) => finding.rule !== 'uplift' && (finding.state === state || finding.state === 'all'))
     .reduce<Severity>((so, finding) => worse(so, finding.severity), 'clear')
 }
-const RUNS = { numRuns: 1000 }
+const RUNS = { numRuns: runs(1000) }
 
 describe('laws', () => {
   it('adding mass at a thing that presses on every foot never improves a verdict', () => {

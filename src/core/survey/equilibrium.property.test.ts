@@ -5,6 +5,7 @@ import type { Plan } from '../plan/plan'
 import { FLUID_KG_PER_L, type Load, type Placement } from '../plan/placement'
 import { STATES, type State, type When } from '../plan/scalars'
 import { survey, type Survey } from './survey'
+import { runs } from '@/core/runs.testing'
 
 /** Handbook: equilibrium of forces and moments. The masses are added up here anew, straight from the plan. */
 
@@ -120,7 +121,7 @@ describe('equilibrium', () => {
           )
         }
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 
@@ -150,7 +151,7 @@ describe('equilibrium', () => {
           close(held, cargo + racks, cargo + racks)
         }
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 
@@ -167,7 +168,7 @@ describe('equilibrium', () => {
           .reduce((sum, mass) => sum + mass.bars.reduce((so, [, share]) => so + share * mass.kg, 0), 0)
         close(bars, total, total)
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     )
   })
 })

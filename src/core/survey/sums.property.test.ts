@@ -5,6 +5,7 @@ import type { Plan } from '../plan/plan'
 import type { Rated, Rating } from '../plan/rating'
 import { review } from '../review/review'
 import { survey } from './survey'
+import { runs } from '@/core/runs.testing'
 
 const anyPlan = fc.nat(DEMO_PLANS.length - 1).map((index) => DEMO_PLANS[index]!)
 
@@ -95,7 +96,7 @@ describe('sums', () => {
           expect(review(survey({ ...plan, placements })).states).toEqual(review(survey(plan)).states)
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 
@@ -116,7 +117,7 @@ describe('sums', () => {
         }))
         sameFigures(plan, { ...plan, placements })
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 
@@ -132,7 +133,7 @@ describe('sums', () => {
           )
         expect(links(larger)).toEqual(links(plan))
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { STANDARD_GRAVITY, UNITS, unitOf } from './dimension'
 import { amountIn, formatPrecise, formatQuantity, inchParts } from './format'
 import { parseQuantity } from './parse'
+import { runs } from '@/core/runs.testing'
 
 /** Published: NIST SP 811, Guide for the Use of the SI, appendix B (from memory). Expected figures are literals. */
 describe('conversion factors', () => {
@@ -73,7 +74,7 @@ describe('printing', () => {
           }
         },
       ),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     )
     expect(formatPrecise('length', 704.85, 'us')).toBe('27 3/4 in')
     expect(formatPrecise('length', 704.85, 'metric')).toBe('704.85 mm')

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Dimension } from './dimension'
 import { formatQuantity } from './format'
 import { parseQuantity } from './parse'
+import { runs } from '@/core/runs.testing'
 
 const value = (dimension: Dimension, text: string, system: 'metric' | 'us' = 'metric') => {
   const read = parseQuantity(dimension, text, system)
@@ -95,7 +96,7 @@ describe('round trips', () => {
           expect(value('length', text, 'us')).toBe(value('length', text, 'metric'))
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 
@@ -134,7 +135,7 @@ describe('round trips', () => {
           expect(read.ok ? Number.isFinite(read.value) : read.reason.length > 0).toBe(true)
         },
       ),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     )
   })
 })

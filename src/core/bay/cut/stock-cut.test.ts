@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cutStock, firstFitDecreasing, type CutPlan } from './stock-cut'
+import { runs } from '@/core/runs.testing'
 
 const done = (plan: CutPlan) => {
   if (plan.kind !== 'cut') throw new Error('too long')
@@ -75,7 +76,7 @@ describe('cutting strips from stock', () => {
         const simple = firstFitDecreasing(pieces, stocks).reduce((so, { stockMm }) => so + stockMm, 0)
         expect(plan.boughtMm).toBeLessThanOrEqual(simple)
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     )
   })
 
@@ -86,7 +87,7 @@ describe('cutting strips from stock', () => {
         expect(plan.exact).toBe(true)
         expect(plan.boughtMm).toBe(bruteForce(pieces, stocks))
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

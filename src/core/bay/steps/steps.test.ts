@@ -9,6 +9,7 @@ import { jobSteps } from './job-steps'
 import { inOrder, type Ordered } from './order'
 import { schedule, type Timed } from './schedule'
 import type { Step } from './step'
+import { runs } from '@/core/runs.testing'
 
 const node = (id: string, ...after: string[]): Ordered => ({ id, title: id.toUpperCase(), after })
 
@@ -44,7 +45,7 @@ describe('the order of steps', () => {
         const again = inOrder(order.steps)
         expect(again.ok && again.steps).toEqual(order.steps)
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 
@@ -119,7 +120,7 @@ describe('the schedule', () => {
         expect(byId.get(critical.at(-1)!)?.readyMin).toBe(minutes)
         expect(byId.get(critical[0]!)?.fromMin).toBe(0)
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     )
   })
 

@@ -7,6 +7,7 @@ import type { Plan } from '../../plan/plan'
 import { survey } from '../../survey/survey'
 import { review } from '../review'
 import { remediesFor } from './remedies'
+import { atLeast, runs } from '@/core/runs.testing'
 
 /** A plan of the demo with its weights raised, and its things shifted and bars, so that several links are exceeded and much stands in the way. */
 const overloaded: fc.Arbitrary<Plan> = fc
@@ -71,11 +72,11 @@ describe('remedies of random plans', () => {
           }
         }
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
-    expect(offered).toBeGreaterThan(1000)
+    expect(offered).toBeGreaterThan(atLeast(1000, 1000))
     for (const rule of ['layer-limit', 'spread', 'bar-seat', 'space', 'on-its-bars'])
-      expect(rules.get(rule) ?? 0, rule).toBeGreaterThan(10)
-    expect(rules.get('hatch') ?? 0).toBeGreaterThan(0)
-  }, 120_000)
+      expect(rules.get(rule) ?? 0, rule).toBeGreaterThanOrEqual(atLeast(10, 1000))
+    expect(rules.get('hatch') ?? 0).toBeGreaterThanOrEqual(atLeast(1, 1000))
+  })
 })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Intervals } from '../geometry/intervals'
 import { conflicts, membersOf, onlyMembers, solveSpread, type SpreadProblem } from './spread-problem'
+import { atLeast, runs } from '@/core/runs.testing'
 
 const two = (front: Intervals, rear: Intervals, wants: Record<string, Intervals>): SpreadProblem => ({
   bars: 2,
@@ -135,10 +136,10 @@ describe('against trying every arrangement', () => {
         for (let spread = 0; spread <= SPAN; spread += 1)
           expect(inAny(solved.between(0, 1), spread)).toBe(all.has(spread))
       }),
-      { numRuns: 10_000 },
+      { numRuns: runs(10_000) },
     )
-    expect(possible).toBeGreaterThan(1000)
-  }, 60_000)
+    expect(possible).toBeGreaterThan(atLeast(1000, 10_000))
+  })
 
   it('names exactly the smallest sets that conflict, on 400 random problems', () => {
     let conflicting = 0
@@ -177,8 +178,8 @@ describe('against trying every arrangement', () => {
           )
         expect(minimal(named(found))).toEqual(minimal(named(smallest)))
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     )
-    expect(conflicting).toBeGreaterThan(100)
-  }, 60_000)
+    expect(conflicting).toBeGreaterThan(atLeast(100, 400))
+  })
 })

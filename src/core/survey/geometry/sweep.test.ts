@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { pointToSegment, sides, type Point2 } from './plane'
 import { panelAt, rectangle, shiftToClear, sweepAgainst, type Swing } from './sweep'
+import { atLeast, runs } from '@/core/runs.testing'
 
 const down = (deg: number, length: number, [x, z]: Point2): Point2 => [
   x + length * Math.cos((deg * Math.PI) / 180),
@@ -155,10 +156,10 @@ describe('against turning it in steps of 0.01°', () => {
           expect(Math.min(...there)).toBeLessThan(1e-6)
         }
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
-    expect(Math.min(touched, cleared)).toBeGreaterThan(100)
-  }, 120_000)
+    expect(Math.min(touched, cleared)).toBeGreaterThan(atLeast(100, 1000))
+  })
 
   it('never hits after moving away: what stands before the hinge and clears, clears further forward', () => {
     fc.assert(
@@ -168,7 +169,7 @@ describe('against turning it in steps of 0.01°', () => {
         if (sweepAgainst(up, [x0, z0, x1, z1]).kind === 'touches') return
         expect(sweepAgainst(up, [x0 - by, z0, x1 - by, z1]).kind).toBe('clears')
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     )
   })
 })

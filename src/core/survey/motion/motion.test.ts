@@ -15,6 +15,7 @@ import {
 } from './securing'
 import { BANDS, bandOf, sideSlopeDeg, staticStabilityFactor } from './standing'
 import { dynamicPressure, kWhPer100Km } from './wind'
+import { runs } from '@/core/runs.testing'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
 const FT = 304.8
@@ -278,7 +279,7 @@ describe('rows of the check list: load cases', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     )
   })
 
@@ -363,7 +364,7 @@ describe('sleepers', () => {
           expect(foot.leastKg).toBeLessThanOrEqual(foot.asPlacedKg + 1e-9)
         }
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     )
   })
 

@@ -3,6 +3,7 @@ import { Matrix, solve } from 'ml-matrix'
 import { describe, expect, it } from 'vitest'
 import { beamOf, beamReactions, spreadLoad, type BeamLoad } from './beam'
 import { rectangle } from './section'
+import { runs } from '@/core/runs.testing'
 
 const point = (atMm: number, load: number): BeamLoad => ({ kind: 'point', atMm, load })
 const even = (fromMm: number, toMm: number, perMm: number): BeamLoad => ({
@@ -264,7 +265,7 @@ describe('any beam', () => {
 
   it('equals a dense stiffness solve by a matrix library to 1e-9 of the load: 2 000 random beams, places 20 mm apart', () => {
     // Nearer than that the dense stiffness itself loses digits, eight are left at 1 mm: 12EI/l³ of its shortest piece drowns the longest.
-    fc.assert(fc.property(randomBeamOn(20), agrees(denseReactions)), { numRuns: 2000 })
+    fc.assert(fc.property(randomBeamOn(20), agrees(denseReactions)), { numRuns: runs(2000) })
   })
 
   it('equals a dense solve for reactions and deflection to 1e-9 of the load: 2 000 random beams, loads 1 mm apart', () => {
@@ -273,7 +274,7 @@ describe('any beam', () => {
         randomBeam.filter(({ supports }) => supports.every((x, i) => i === 0 || x - supports[i - 1]! >= 20)),
         agrees(denseByDeflection),
       ),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     )
   })
 
@@ -287,7 +288,7 @@ describe('any beam', () => {
         expect(Math.abs(sum - totalOf(loads))).toBeLessThanOrEqual(1e-9 * scale)
         expect(Math.abs(moment - momentOf(loads))).toBeLessThanOrEqual(1e-9 * scale * 1200)
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     )
   })
 
@@ -300,7 +301,7 @@ describe('any beam', () => {
           expect(Math.abs(beam.deflectionAt(foot))).toBeLessThanOrEqual(1e-9 * scale * 1000 ** 3)
         expect(Math.abs(beam.momentAt(beam.toMm))).toBeLessThanOrEqual(1e-8 * scale * 1200)
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     )
   })
 
@@ -332,7 +333,7 @@ describe('any beam', () => {
           expect(Math.abs(both[i]! - each - b[i]! * by)).toBeLessThanOrEqual(1e-8 * scale)
         })
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     )
   })
 })

@@ -5,6 +5,7 @@ import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../p
 import type { Plan } from '../../plan/plan'
 import type { Rack } from '../../plan/rack'
 import { survey } from '../survey'
+import { runs } from '@/core/runs.testing'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
 const roof = vehicleWith(roofOf(ANY))
@@ -162,7 +163,7 @@ describe('where the next kilo may go', () => {
           expect(withMore(1)).toBe(true)
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 
@@ -195,7 +196,7 @@ describe('where the next kilo may go', () => {
           })
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 

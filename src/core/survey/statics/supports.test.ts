@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Matrix, solve } from 'ml-matrix'
 import { supportShares } from './supports'
+import { runs } from '@/core/runs.testing'
 
 const loads = (kg: number, positions: number[], at: number) =>
   supportShares(positions, at).map((share) => share * kg)
@@ -51,7 +52,7 @@ describe('a rigid load on supports in a line', () => {
           expect(moment).toBeCloseTo(x, 5)
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     )
   })
 
@@ -79,7 +80,7 @@ describe('a rigid load on supports in a line', () => {
           })
         },
       ),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     )
   })
 
