@@ -3,8 +3,10 @@ import { reviewReport, surveyReport } from '@/core/formats/report'
 import { parsePartsText } from '@/core/formats/parts-file'
 import type { Part } from '@/core/plan/rack'
 import { STATES } from '@/core/plan/scalars'
-import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
-import { judgePlan, type Judged } from '@/core/review/judge-plan'
+import { CHECKS } from '@/core/review/checks'
+import { assess, type Assessment } from '@/core/review/assess'
+import { isOpen, OUTCOME_WORD, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
+import type { RemedyStock } from '@/core/review/check'
 import { phraseText } from '@/core/review/phrase'
 import { formatQuantity, METRIC, type UnitChoice } from '@/core/units/format'
 
@@ -21,18 +23,19 @@ const USAGE = `Usage:
   --us                            pounds and inches in sentences
   --stock=FILE                    a JSON list of parts on the shelf, to be proposed where one is too weak
 
-Exit: 0 clear or mind, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the worst.`
+Exit: 0 clear, mind or nothing planned, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the
+worst.`
 
 /** Worst last: an unreadable file, then a Stop, then Find out. */
-const EXIT: Readonly<Record<Severity, number>> = { clear: 0, mind: 0, findOut: 2, stop: 1 }
+const EXIT: Readonly<Record<Verdict, number>> = { unplanned: 0, clear: 0, mind: 0, findOut: 2, stop: 1 }
 const UNREADABLE = 3
 const WORST_FIRST = [UNREADABLE, 1, 2, 0]
 
 type Outcome = { readonly code: number; readonly path: string } & (
-  { readonly judged: Judged } | { readonly problems: readonly string[] }
+  { readonly judged: Assessment } | { readonly problems: readonly string[] }
 )
 
-async function judgeFile(path: string, shell: Shell, parts: readonly Part[]): Promise<Outcome> {
+async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
   let text: string
   try {
     text = await shell.read(path)
@@ -45,7 +48,7 @@ async function judgeFile(path: string, shell: Shell, parts: readonly Part[]): Pr
   }
   const read = parsePlanText(text)
   if (!read.ok) return { code: UNREADABLE, path, problems: read.problems.map((problem) => problem.text) }
-  const judged = judgePlan(read.plan, { parts })
+  const judged = assess(read.plan)
   return { code: EXIT[judged.review.verdict], path, judged }
 }
 
@@ -66,27 +69,41 @@ async function readStock(
   }
 }
 
-function oneLine({ survey, review }: Judged, choice: UnitChoice): string {
+const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title.toLowerCase()]))
+
+/** What was not looked at, by name, as the end of a line. */
+function notLookedAt({ review }: Assessment): string {
+  const names = review.notLooked.map(({ rule }) => TITLE.get(rule) ?? rule)
+  return names.length === 0 ? '' : `. Not looked at: ${names.join(', ')}`
+}
+
+function oneLine(assessment: Assessment, choice: UnitChoice): string {
+  const { survey, review } = assessment
+  const { name } = survey.plan.job
+  if (!review.planned) return `${name}. ${VERDICT_WORD.unplanned}: no rack and no gear`
   const states = STATES.map((state) => {
     const governing = survey.loadPath.governing[state]
     const left =
       governing?.leftKg === undefined
         ? ''
         : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
-    return `${STATE_WORD[state]}: ${SEVERITY_WORD[review.states[state]]}${left}`
+    return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
   })
-  return `${survey.plan.job.name}. ${states.join('; ')}`
+  return `${name}. ${states.join('; ')}${notLookedAt(assessment)}`
 }
 
-function inFull(judged: Judged, choice: UnitChoice): string[] {
-  const worth = judged.review.findings.filter((finding) => finding.severity !== 'clear')
+function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice): string[] {
+  const { review } = assessment
   return [
-    oneLine(judged, choice),
-    ...worth.flatMap((finding) => [
-      `  ${SEVERITY_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
-      ...judged.remedies(finding).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
+    oneLine(assessment, choice),
+    ...review.findings.filter(isOpen).flatMap((finding) => [
+      `  ${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
+      ...(finding.aside
+        ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
+        : []),
+      ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
     ]),
-    ...judged.review.cautions.map((caution) => `  Caution: ${caution}`),
+    ...review.cautions.map((caution) => `  Caution: ${caution}`),
   ]
 }
 
@@ -110,7 +127,7 @@ export async function runCommandLine(args: readonly string[], shell: Shell): Pro
     return UNREADABLE
   }
   const outcomes: Outcome[] = []
-  for (const path of files) outcomes.push(await judgeFile(path, shell, stock.parts))
+  for (const path of files) outcomes.push(await judgeFile(path, shell))
   const reports: unknown[] = []
   for (const outcome of outcomes) {
     if ('problems' in outcome) {
@@ -123,10 +140,10 @@ export async function runCommandLine(args: readonly string[], shell: Shell): Pro
       reports.push(
         verb === 'survey'
           ? surveyReport(judged.survey)
-          : reviewReport(judged.survey, judged.review, judged.remedies, choice),
+          : reviewReport(judged.survey, judged.review, (finding) => judged.remedies(finding, stock), choice),
       )
     else if (files.length > 1) shell.out(`${outcome.path}: ${oneLine(judged, choice)}`)
-    else for (const line of inFull(judged, choice)) shell.out(line)
+    else for (const line of inFull(judged, stock, choice)) shell.out(line)
   }
   if (json && reports.length > 0) shell.out(JSON.stringify(files.length > 1 ? reports : reports[0], null, 2))
   const codes = outcomes.map((outcome) => outcome.code)

@@ -1,6 +1,12 @@
 import { readFile } from 'node:fs/promises'
 import { runCommandLine } from './command-line'
 
+// Whoever reads may have seen enough: `ypsos review … | head -1` ends quietly, as other tools do.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit(process.exitCode)
+  throw error
+})
+
 process.exitCode = await runCommandLine(process.argv.slice(2), {
   read: (path) => readFile(path, 'utf8'),
   out: (line) => process.stdout.write(`${line}\n`),

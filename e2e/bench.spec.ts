@@ -7,7 +7,7 @@ test('reads the verdict, fixes a Stop with its first button, undoes it, and find
   await openJob(page, 'A boat and the long box')
   await expect(stateButton(page, 'Road')).toContainText('Stop, 6.4 kg over')
   await expect(stateButton(page, 'Parked')).toContainText('Clear, 127.2 kg left')
-  const fix = page.getByRole('button', { name: 'Box contents to 19.3 kg' })
+  const fix = page.getByRole('button', { name: 'Box contents to 19 kg' })
   await fix.click()
   await expect(stateButton(page, 'Road')).toContainText('Clear, 0 kg left')
   await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toHaveCount(0)

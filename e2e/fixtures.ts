@@ -1,3 +1,4 @@
+import { DEMO_PLANS } from '../src/stock/plans'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
 
 /** Every test fails when the page asks for anything off its own origin, breaks its security policy, or throws. */
@@ -31,8 +32,9 @@ export const test = base.extend<{ watched: undefined }>({
 export { expect }
 
 export async function openJob(page: Page, name: string): Promise<void> {
-  await page.goto('/')
-  await page.getByRole('link', { name: new RegExp(name) }).click()
+  const plan = DEMO_PLANS.find(({ job }) => job.name === name)
+  if (!plan) throw new Error(`No job of the demo is called ${name}.`)
+  await page.goto(`/bench?job=${plan.id}`)
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 

@@ -3,7 +3,7 @@ import Ajv2020 from 'ajv/dist/2020'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
-import { judgePlan } from '../review/judge-plan'
+import { judgePlan } from '../review/judged.testing'
 import { jsonSchemas } from './json-schemas'
 import { reviewReport, surveyReport } from './report'
 

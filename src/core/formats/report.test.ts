@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, firstBike } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
-import { judgePlan } from '../review/judge-plan'
+import { judgePlan } from '../review/judged.testing'
 import { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './report'
 
 describe('reports for other software', () => {
@@ -46,7 +46,7 @@ describe('reports for other software', () => {
       margin: { value: -6.4, unit: 'kg' },
     })
     expect(report.findings[0]!.remedies[0]).toMatchObject({
-      say: 'Box contents to 19.3 kg',
+      say: 'Box contents to 19 kg',
       command: { do: 'setLoad' },
     })
     const unrated = judgePlan(firstBike, DEMO_STOCK)

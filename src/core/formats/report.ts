@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import { STATES, stateSchema, type State } from '../plan/scalars'
+import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../review/phrase'
-import type { Finding } from '../review/finding'
+import { OUTCOMES, SEVERITIES, type Finding } from '../review/finding'
 import type { Remedy } from '../review/remedies/remedies'
 import type { Review } from '../review/review'
 import { layerSeverity } from '../review/review'
@@ -13,7 +14,10 @@ import type { UnitChoice } from '../units/format'
 
 /** What other software gets: stable names, every number in the unit its name ends in. */
 
-const severitySchema = z.enum(['stop', 'findOut', 'mind', 'clear'])
+const severitySchema = z.enum(SEVERITIES)
+/** No rack and no gear: there is no verdict, only that nothing is planned. */
+const verdictSchema = z.enum([...SEVERITIES, 'unplanned'])
+const outcomeSchema = z.enum(OUTCOMES)
 const statewise = <T extends z.ZodType>(of: T) => z.strictObject({ road: of, trail: of, parked: of })
 
 const limitSchema = z.discriminatedUnion('kind', [
@@ -131,17 +135,20 @@ const amountSchema = z.strictObject({ dimension: z.string(), value: z.number(), 
 
 export const reviewReportSchema = z.strictObject({
   format: z.literal('ypsos-review'),
-  version: z.literal(1),
+  version: z.literal(2),
   plan: z.strictObject({ id: z.string(), name: z.string() }),
-  verdict: severitySchema,
-  states: statewise(z.strictObject({ verdict: severitySchema, governing: governingSchema })),
+  planned: z.boolean(),
+  verdict: verdictSchema,
+  states: statewise(z.strictObject({ verdict: verdictSchema, governing: governingSchema })),
+  /** What could have been looked at and was not, by name of the check. */
+  notLookedAt: z.array(z.string()),
   layers: z.array(
     z.strictObject({ id: z.string(), name: z.string(), severity: statewise(severitySchema.nullable()) }),
   ),
   findings: z.array(
     z.strictObject({
       id: z.string(),
-      severity: severitySchema,
+      severity: outcomeSchema,
       rule: z.string(),
       state: z.union([stateSchema, z.literal('all')]),
       subject: z.strictObject({
@@ -159,6 +166,10 @@ export const reviewReportSchema = z.strictObject({
       limit: amountSchema,
       margin: amountSchema,
       sentence: z.string(),
+      /** Where the answer to a Find out is read. */
+      where: z.enum(WHERES).nullable(),
+      /** Who set a Find out aside for this job, and why. */
+      aside: z.strictObject({ by: z.string(), reason: z.string(), on: z.string() }).nullable(),
       remedies: z.array(z.strictObject({ say: z.string(), command: commandSchema })),
     }),
   ),
@@ -313,13 +324,15 @@ export function reviewReport(
   const { plan, loadPath } = survey
   return {
     format: 'ypsos-review',
-    version: 1,
+    version: 2,
     plan: { id: plan.id, name: plan.job.name },
+    planned: review.planned,
     verdict: review.verdict,
     states: perState((state) => ({
       verdict: review.states[state],
       governing: governing(loadPath.governing[state]),
     })),
+    notLookedAt: review.notLooked.map(({ rule }) => rule),
     layers: loadPath.layers.map((layer) => ({
       id: layer.id,
       name: layer.name,
@@ -335,6 +348,10 @@ export function reviewReport(
       limit: amount(finding.limit),
       margin: amount(finding.margin),
       sentence: phraseText(finding.sentence, choice),
+      where: finding.ask?.where ?? null,
+      aside: finding.aside
+        ? { by: finding.aside.by, reason: finding.aside.reason, on: finding.aside.on }
+        : null,
       remedies: remediesOf(finding).map(({ say, command }) => ({ say: phraseText(say, choice), command })),
     })),
     cautions: [...review.cautions],

@@ -1,4 +1,5 @@
 import { commandSchema, type Command, type RatingOwner, type SingleCommand } from './command'
+import { confirmed } from './starts'
 import { brokenReferences } from './integrity'
 import { fieldMessages } from './messages'
 import type { Placement } from './placement'
@@ -348,5 +349,27 @@ function applySingle(plan: Plan, command: SingleCommand): Plan {
       return { ...plan, use: command.use }
     case 'setRules':
       return { ...plan, rules: command.rules }
+    case 'setCar':
+      return { ...plan, car: command.car }
+    case 'setStatus':
+      return command.of === 'rack'
+        ? onRackOf(
+            plan,
+            (rack) => rack.id === command.id,
+            (rack) => ({ ...rack, status: command.status }),
+            `The plan has no rack "${command.id}".`,
+          )
+        : onPlacement(plan, command.id, (placement) => ({ ...placement, status: command.status }))
+    case 'setAside': {
+      const others = (plan.setAside ?? []).filter(({ findingId }) => findingId !== command.aside.findingId)
+      return { ...plan, setAside: [...others, command.aside] }
+    }
+    case 'askAgain': {
+      const { setAside, ...rest } = plan
+      const left = (setAside ?? []).filter(({ findingId }) => findingId !== command.findingId)
+      return left.length > 0 ? { ...rest, setAside: left } : rest
+    }
+    case 'confirm':
+      return confirmed(plan, command.starts)
   }
 }

@@ -1,5 +1,7 @@
 import * as z from 'zod'
 import { houseRulesSchema } from '../rules/house'
+import { asideSchema } from './aside'
+import { carSchema } from './car'
 import { gearSchema, turnSchema } from './gear'
 import { measurementSchema } from './measurement'
 import {
@@ -15,7 +17,7 @@ import {
 } from './placement'
 import { barSchema, partSchema, rackSchema } from './rack'
 import { massSchema, ratedSchema, ratingSchema } from './rating'
-import { idSchema, positionMm, typedSchema, whenSchema } from './scalars'
+import { idSchema, positionMm, statusSchema, typedSchema, whenSchema } from './scalars'
 import { vehicleSchema } from './vehicle'
 
 /** Whose ratings an edit is about. */
@@ -26,6 +28,14 @@ export const ratingOwnerSchema = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('gear'), id: idSchema }),
 ])
 export type RatingOwner = z.infer<typeof ratingOwnerSchema>
+
+/** One starting value: whose field it is. */
+export const startSchema = z.strictObject({
+  of: z.enum(['vehicle', 'rack', 'part', 'bar', 'gear']),
+  id: idSchema,
+  field: z.string().min(1).max(60),
+})
+export type Start = z.infer<typeof startSchema>
 
 const typed = { typed: typedSchema.optional() }
 const placementId = { placementId: idSchema }
@@ -70,6 +80,17 @@ export const singleCommandSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('removeClearance'), clearanceId: idSchema }),
   z.strictObject({ do: z.literal('setUse'), use: useSchema }),
   z.strictObject({ do: z.literal('setRules'), rules: houseRulesSchema }),
+  z.strictObject({ do: z.literal('setCar'), car: carSchema }),
+  z.strictObject({
+    do: z.literal('setStatus'),
+    of: z.enum(['rack', 'placement']),
+    id: idSchema,
+    status: statusSchema,
+  }),
+  z.strictObject({ do: z.literal('setAside'), aside: asideSchema }),
+  z.strictObject({ do: z.literal('askAgain'), findingId: z.string().min(1).max(400) }),
+  /** Starting values that somebody has looked at and found right. */
+  z.strictObject({ do: z.literal('confirm'), starts: z.array(startSchema).min(1).max(2000) }),
 ])
 export type SingleCommand = z.infer<typeof singleCommandSchema>
 

@@ -212,6 +212,34 @@ const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
     do: 'setRules',
     rules: { ...DEFAULT_HOUSE_RULES, parkedMissing: yes ? 'ruleOfThree' : 'strict' },
   }),
+  setCar: (plan, { yes }) => ({
+    do: 'setCar',
+    car: { id: plan.car.id, ...(yes ? { plate: 'GQ 417' } : {}) },
+  }),
+  setStatus: (plan, { yes }, pick) => ({
+    do: 'setStatus',
+    of: yes ? 'rack' : 'placement',
+    id: pick(idsOf(yes ? plan.racks : plan.placements)),
+    status: pick(['toFit', 'alreadyOn', 'comesOff'] as const, 1),
+  }),
+  setAside: (_, { yes }, pick) => ({
+    do: 'setAside',
+    aside: {
+      findingId: pick(['unrated-layer roof road', 'gates ladder seam']),
+      said: 'no figure',
+      by: yes ? 'Ida' : ' ',
+      reason: 'The manual is not to be had.',
+      on: '2027-03-01',
+    },
+  }),
+  askAgain: (_, __, pick) => ({
+    do: 'askAgain',
+    findingId: pick(['unrated-layer roof road', 'gates ladder seam']),
+  }),
+  confirm: (plan, _, pick) => ({
+    do: 'confirm',
+    starts: [{ of: 'part', id: pick(idsOf(partsIn(plan))), field: 'eachKg' }],
+  }),
 }
 
 export const COMMAND_KINDS = Object.keys(MAKE) as SingleCommand['do'][]

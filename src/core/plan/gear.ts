@@ -3,6 +3,7 @@ import { isConvex } from './convex'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { mountSchema, rangeSchema } from './mount'
+import { knownSchema } from './known'
 import { gearKindSchema, massSchema, ratedSchema } from './rating'
 import {
   idSchema,
@@ -127,6 +128,7 @@ export const gearSchema = z.strictObject({
   dragAreaM2: z.number().min(0).max(20).optional(),
   price: money.optional(),
   note: noteSchema.optional(),
+  known: knownSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Gear = z.infer<typeof gearSchema>

@@ -79,7 +79,9 @@ function hostProblem(
         : `Rack "${host.rackId}" has no deck.`
     case 'panel':
       return plan.racks.some(
-        (rack) => rack.id === host.rackId && rack.parts.some((part) => part.role === 'panels'),
+        (rack) =>
+          rack.id === host.rackId &&
+          rack.parts.some((part) => part.role === 'panels' || part.role === 'trusses'),
       )
         ? undefined
         : `Rack "${host.rackId}" has no side panels.`

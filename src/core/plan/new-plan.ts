@@ -1,4 +1,5 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/house'
+import type { Car } from './car'
 import type { Clearance, Job, Use } from './placement'
 import { FORMAT, FORMAT_VERSION, type Plan } from './plan'
 import type { Rack } from './rack'
@@ -19,6 +20,7 @@ export function newPlan(start: {
   id: string
   job: Job
   vehicle: Vehicle
+  car?: Car
   racks: Rack[]
   clearances?: Clearance[]
   rules?: HouseRules
@@ -28,6 +30,7 @@ export function newPlan(start: {
     version: FORMAT_VERSION,
     id: start.id,
     job: start.job,
+    car: start.car ?? { id: start.vehicle.id },
     vehicle: start.vehicle,
     racks: start.racks,
     gear: [],

@@ -10,6 +10,7 @@ import {
   positionMm,
   sizeMm,
   spanMm,
+  statusSchema,
   typedSchema,
   whenSchema,
 } from './scalars'
@@ -106,6 +107,7 @@ export const placementSchema = z.strictObject({
   fitting: fittingSchema.optional(),
   lines: linesSchema.optional(),
   straps: strapsSchema.optional(),
+  status: statusSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Placement = z.infer<typeof placementSchema>

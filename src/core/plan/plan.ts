@@ -1,6 +1,8 @@
 import * as z from 'zod'
 import { houseRulesSchema } from '../rules/house'
 import { gearSchema } from './gear'
+import { asideSchema } from './aside'
+import { carSchema } from './car'
 import { brokenReferences } from './integrity'
 import { measurementSchema } from './measurement'
 import { clearanceSchema, jobSchema, placementSchema, useSchema } from './placement'
@@ -9,7 +11,7 @@ import { idSchema, noteSchema } from './scalars'
 import { vehicleSchema } from './vehicle'
 
 export const FORMAT = 'ypsos-plan'
-export const FORMAT_VERSION = 2
+export const FORMAT_VERSION = 3
 
 /** The whole of what people decided, and the file format itself. Nothing derived is stored in it. */
 export const planShape = z.strictObject({
@@ -17,6 +19,7 @@ export const planShape = z.strictObject({
   version: z.literal(FORMAT_VERSION),
   id: idSchema,
   job: jobSchema,
+  car: carSchema,
   vehicle: vehicleSchema,
   racks: z.array(rackSchema).max(12),
   gear: z.array(gearSchema).max(500),
@@ -25,6 +28,7 @@ export const planShape = z.strictObject({
   clearances: z.array(clearanceSchema).max(40),
   measurements: z.array(measurementSchema).max(400),
   rules: houseRulesSchema,
+  setAside: z.array(asideSchema).max(200).optional(),
   note: noteSchema.optional(),
 })
 export type Plan = z.infer<typeof planShape>

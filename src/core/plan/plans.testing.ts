@@ -81,7 +81,7 @@ export function barsRack(given: {
   }
 }
 
-export function thing(id: string, kg: number, rest: Partial<Gear> = {}, basis: Basis = 'weighed'): Gear {
+export function thing(id: string, kg: number, rest: Partial<Gear> = {}, basis: Basis = 'maker'): Gear {
   return {
     ...gear({
       id,
@@ -107,7 +107,7 @@ export function carrier(id: string, kg: number, figures: Figures, rest: Partial<
   })
 }
 
-export function weight(id: string, kg: number, rest: Partial<Load> = {}, basis: Basis = 'weighed'): Load {
+export function weight(id: string, kg: number, rest: Partial<Load> = {}, basis: Basis = 'maker'): Load {
   return { id, name: id, when: 'always', what: { kind: 'mass', mass: { kg, basis } }, ...rest }
 }
 

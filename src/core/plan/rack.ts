@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { channelSchema, mountSchema } from './mount'
+import { knownSchema } from './known'
 import { ratedSchema, sourceSchema } from './rating'
 import {
   idSchema,
@@ -12,6 +13,7 @@ import {
   positionMm,
   sizeMm,
   spanMm,
+  statusSchema,
   typedSchema,
   whenSchema,
 } from './scalars'
@@ -84,6 +86,7 @@ export const partSchema = z.strictObject({
   tension: z.strictObject({ eachKg: limitKg, source: sourceSchema }).optional(),
   fasteners: z.array(fastenerSchema).max(40).optional(),
   work: workSchema.optional(),
+  known: knownSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Part = z.infer<typeof partSchema>
@@ -137,6 +140,7 @@ export const barSchema = z
     riseMm: sizeMm,
     profile: profileSchema,
     feetYMm: z.array(positionMm).min(2).max(6),
+    known: knownSchema.optional(),
     typed: typedSchema.optional(),
   })
   .refine((bar) => bar.usableMm <= bar.lengthMm, {
@@ -180,6 +184,8 @@ const common = {
     .optional(),
   gates: z.array(gateSchema).max(20).optional(),
   note: z.string().max(2000).optional(),
+  status: statusSchema.optional(),
+  known: knownSchema.optional(),
   typed: typedSchema.optional(),
 }
 

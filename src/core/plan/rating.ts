@@ -66,10 +66,15 @@ export const ratedSchema = z.discriminatedUnion('by', [
 ])
 export type Rated = z.infer<typeof ratedSchema>
 
-/** A mass and how it is known: weighed here, stated by the maker, or the customer's guess. */
+export const BASES = ['weighed', 'maker', 'told', 'guess', 'start', 'target'] as const
+
+/**
+ * A mass and how it is known: weighed here, stated by the maker, told by somebody, the customer's guess, filled in by a
+ * form, or a target that a fix has set and nobody has weighed yet.
+ */
 export const massSchema = z.strictObject({
   kg: massKg,
-  basis: z.enum(['weighed', 'maker', 'guess']),
+  basis: z.enum(BASES),
   by: z.string().max(80).optional(),
   spreadPercent: z.number().min(0).max(100).optional(),
   typed: typedSchema.optional(),

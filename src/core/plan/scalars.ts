@@ -9,7 +9,8 @@ export const positionMm = z.number().min(-30_000).max(30_000)
 export const sizeMm = z.number().min(0).max(30_000)
 export const spanMm = z.number().positive().max(30_000)
 export const massKg = z.number().min(0).max(20_000)
-export const limitKg = z.number().positive().max(20_000)
+/** A figure of 0 is a figure: nothing is allowed there. */
+export const limitKg = z.number().min(0).max(20_000)
 export const speedKmH = z.number().min(0).max(300)
 export const money = z.number().min(0).max(1_000_000)
 
@@ -30,6 +31,10 @@ export const typedSchema = z.record(z.string().max(60), z.string().max(60))
 export const STATES = ['road', 'trail', 'parked'] as const
 export const stateSchema = z.enum(STATES)
 export type State = z.infer<typeof stateSchema>
+
+/** What is to be done with a rack or a thing: fit it, leave it on as it came, or take it off. Left out: it is to be fitted. */
+export const statusSchema = z.enum(['toFit', 'alreadyOn', 'comesOff'])
+export type Status = z.infer<typeof statusSchema>
 
 export const whenSchema = z.enum(['always', 'driving', 'parked'])
 export type When = z.infer<typeof whenSchema>

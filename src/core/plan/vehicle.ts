@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { knownSchema } from './known'
 import { channelSchema } from './mount'
 import { ratedSchema, ratingSchema, sourceSchema } from './rating'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from './scalars'
@@ -72,8 +73,16 @@ export const attachmentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('fixedPoint'), ...onRoof, points }),
   z.strictObject({ kind: z.literal('hookPoint'), ...onRoof, points }),
   z.strictObject({ kind: z.literal('bareRoof'), ...onRoof, doorPositions: points }),
-  z.strictObject({ kind: z.literal('drilledTop'), ...onRoof, points, reinforced: z.boolean() }),
-  z.strictObject({ kind: z.literal('framePoint'), ...offRoof, points }),
+  z.strictObject({
+    kind: z.literal('drilledTop'),
+    ...onRoof,
+    points,
+    reinforced: z.boolean(),
+    /** Whether the roof skin still bears the load with that reinforcement; left out where nobody has said. */
+    roofBears: z.boolean().optional(),
+  }),
+  /** `seatZMm`: how high over the ground its legs stand, where somebody measured it. */
+  z.strictObject({ kind: z.literal('framePoint'), ...offRoof, points, seatZMm: sizeMm.optional() }),
   z.strictObject({ kind: z.literal('bedRail'), ...offRoof, ...along, topZMm: spanMm }),
   z.strictObject({
     kind: z.literal('bedChannel'),
@@ -97,6 +106,8 @@ export const obstacleSchema = z.discriminatedUnion('kind', [
     widthMm: spanMm,
     tiltRiseMm: sizeMm.optional(),
     slidesOutside: z.strictObject({ travelMm: sizeMm, riseMm: sizeMm }).optional(),
+    /** How it moves, where somebody has said: one that stays shut or slides under the roof meets nothing over it. */
+    moves: z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides']).optional(),
   }),
   z.strictObject({
     kind: z.literal('antenna'),
@@ -179,6 +190,8 @@ export const vehicleSchema = z.strictObject({
     halfWidthFrontMm: spanMm,
     halfWidthRearMm: spanMm,
     crownMm: sizeMm,
+    /** The roof's skin over the ground where the overall height is of something else. */
+    skinZMm: spanMm.optional(),
     ratings: z.array(ratingSchema).max(40),
   }),
   /** What it has and has not, as kits ask for it. */
@@ -186,13 +199,20 @@ export const vehicleSchema = z.strictObject({
     .array(z.strictObject({ what: nameSchema, has: z.boolean() }))
     .max(30)
     .optional(),
+  /** Where a pickup's cab ends: its rear wall. */
+  cabWallXMm: positionMm.optional(),
   attachments: z.array(attachmentSchema).max(20),
   obstacles: z.array(obstacleSchema).max(40),
   source: sourceSchema.optional(),
   note: z.string().max(4000).optional(),
+  known: knownSchema.optional(),
   typed: typedSchema.optional(),
 })
 export type Vehicle = z.infer<typeof vehicleSchema>
+
+/** The vehicle's own mass where somebody gave one, kg: nought is no mass. */
+export const kerbOf = ({ kerbKg }: Vehicle): number | undefined =>
+  kerbKg !== undefined && kerbKg > 0 ? kerbKg : undefined
 
 const ROOF_KINDS = new Set<AttachmentKind>([
   'raisedRail',
@@ -205,7 +225,13 @@ const ROOF_KINDS = new Set<AttachmentKind>([
   'drilledTop',
 ])
 
-/** Whether what stands on this attachment loads the roof. */
+/** Whether what stands here loads the roof's own skin: not where reinforcement inside takes the load past it. */
+export function bearsOnRoof(attachment: Attachment): boolean {
+  const pastIt = attachment.kind === 'drilledTop' && attachment.roofBears === false
+  return loadsRoof(attachment.kind) && !pastIt
+}
+
+/** Whether this kind of attachment sits on the roof. */
 export function loadsRoof(kind: AttachmentKind): boolean {
   return ROOF_KINDS.has(kind)
 }

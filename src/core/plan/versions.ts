@@ -25,8 +25,21 @@ const measurementsSayWhat: Lift = {
   },
 }
 
+/**
+ * Version 3 gives each car an identity of its own. Until then a job's vehicle had the id of the stock entry it was taken
+ * from, and the log hung on that: it goes on hanging there, marked as perhaps another job's too.
+ */
+const carsAreTheirOwn: Lift = {
+  from: 2,
+  lift: (raw) => {
+    const { vehicle } = raw
+    const id = typeof vehicle === 'object' && vehicle !== null && 'id' in vehicle ? vehicle.id : undefined
+    return { ...raw, car: { id, stockId: id, shared: true } }
+  },
+}
+
 /** One lift for each version before the present one, oldest first. */
-export const LIFTS: readonly Lift[] = [measurementsSayWhat]
+export const LIFTS: readonly Lift[] = [measurementsSayWhat, carsAreTheirOwn]
 
 export type Lifted =
   | { readonly ok: true; readonly raw: Raw }

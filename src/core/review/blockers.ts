@@ -64,7 +64,8 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
           }
         : { rule: 'mount-match', say: [`on ${low}: ${found.why}`], cure: undefined }
     }
-    if (found.kind === 'unknown')
+    // How it is held nobody has said: a question for once it is on, no reason to keep it off.
+    if (found.kind === 'unknown' && mount.kind !== 'unsaid')
       return { rule: 'mount-match', say: [`find out ${found.lacks}`], cure: undefined }
   }
   return undefined
@@ -88,7 +89,8 @@ function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     const now = rear.bar.xMm - front.bar.xMm
     const over = Math.max(wanted[0] - now, now - wanted[1])
     if (over <= 1e-6) continue
-    const xs = chooseBars(withAsk(spreads, own, wanted), 'frontStays')
+    const asked = withAsk(spreads, own, wanted)
+    const xs = chooseBars(asked, survey.plan.rules.spread) ?? chooseBars(asked, 'frontStays')
     const commands = xs ? barMoves(spreads, xs) : []
     return commands.length > 0
       ? {

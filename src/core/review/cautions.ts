@@ -37,7 +37,7 @@ const CAUTIONS: readonly Caution[] = [
     say: 'Sleeping on a parked roof: level ground, brakes on, within the parked figure of every part and of the roof. Never drive with anyone on the roof.',
   },
   {
-    when: (survey) => survey.plan.racks.some((rack) => rack.kind === 'ladder'),
+    when: (survey) => survey.racks.some(({ rack }) => rack.kind === 'ladder'),
     say: "People on ladders: within the ladder's limit and the hatch's, whichever is lower.",
   },
   {

@@ -2,6 +2,8 @@ import type { Command } from '../plan/command'
 import type { Adapter } from '../plan/placement'
 import type { Bar, Part } from '../plan/rack'
 import type { Survey } from '../survey/survey'
+import type { AsideLook } from '../rules/house'
+import type { Ask } from './ask'
 import type { Finding } from './finding'
 import type { Phrase } from './phrase'
 
@@ -42,11 +44,36 @@ export interface Check {
   readonly question: string
   readonly formula: string
   readonly source: RuleSource
-  /** What to say when the check ran and found nothing to report. */
+  /**
+   * Whether more mass can only make its answer worse, as with every question of strength; or may also help, as with
+   * balance and with what weight holds down; or is no matter to it.
+   */
+  readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
+  /** What is true whenever the check says nothing else: none of its kind is on the plan. Never a pass. */
   readonly nothing: string
   run(survey: Survey): Iterable<Finding>
   /** Edits that would clear one of this check's findings; each is verified before it is offered. */
   remedies?(survey: Survey, finding: Finding, stock: RemedyStock): readonly Candidate[]
+}
+
+/** What was given nothing to run on, and stops nothing by that; a house that must look asks for it. */
+export function notLooked(
+  { plan }: Survey,
+  rule: string,
+  look: AsideLook,
+  sentence: Phrase,
+  ask: Ask,
+): Finding {
+  const must = plan.rules.mustLook?.includes(look) ?? false
+  return {
+    id: `${rule} not looked`,
+    severity: must ? 'findOut' : 'notLooked',
+    rule,
+    state: 'all',
+    subject: { placementIds: [] },
+    sentence: must ? [...sentence, ' The house looks at it in every job: find it out.'] : sentence,
+    ask,
+  }
 }
 
 /** Declares a check; it holds no opinion of its own. */

@@ -25,7 +25,9 @@ import { onItsBars } from './checks/on-its-bars'
 import { oneBar } from './checks/one-bar'
 import { overRoof } from './checks/over-roof'
 import { parkedFigure } from './checks/parked-figure'
+import { payload } from './checks/payload'
 import { peopleDriving } from './checks/people-driving'
+import { reinforcedTop } from './checks/reinforced-top'
 import { sideOverhang } from './checks/side-overhang'
 import { sleepers } from './checks/sleepers'
 import { space } from './checks/space'
@@ -36,6 +38,7 @@ import { sunroof } from './checks/sunroof'
 import { supportSpan } from './checks/support-span'
 import { tent } from './checks/tent'
 import { tieDownsCheck } from './checks/tie-downs'
+import { toldFigure } from './checks/told-figure'
 import { towerSpacingCheck } from './checks/tower-spacing'
 import { trailFigure } from './checks/trail-figure'
 import { unratedLayer } from './checks/unrated-layer'
@@ -49,6 +52,7 @@ export const CHECKS: readonly Check[] = [
   peopleDriving,
   layerLimit,
   eachRating,
+  payload,
   mountMatch,
   kitFit,
   footMount,
@@ -66,9 +70,11 @@ export const CHECKS: readonly Check[] = [
   tent,
   antenna,
   unratedLayer,
+  reinforcedTop,
   countsUnsaid,
   gates,
   measuredFacts,
+  toldFigure,
   guessedMass,
   parkedFigure,
   trailFigure,

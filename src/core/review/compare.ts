@@ -1,14 +1,15 @@
 import type { Plan } from '../plan/plan'
 import { type State } from '../plan/scalars'
-import { survey, type Survey } from '../survey/survey'
-import type { Severity } from './finding'
-import { review, type Review } from './review'
+import type { Survey } from '../survey/survey'
+import { assess } from './assess'
+import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'
+import type { Review } from './review'
 
 /** What a plan comes to, to be held beside another. kg, mm, and money as the prices are entered. */
 export interface Account {
   readonly plan: Plan
   readonly review: Review
-  readonly verdicts: Readonly<Record<State, Severity>>
+  readonly verdicts: Readonly<Record<State, Verdict>>
   /** What may still be added over all racks in each state, and the link that binds; nothing where no figure says. */
   readonly left: Readonly<Record<State, Left>>
   readonly topMm: number
@@ -17,7 +18,7 @@ export interface Account {
   readonly price: number
   /** How many parts and pieces of gear have no price. */
   readonly unpriced: number
-  readonly counts: Readonly<Record<Severity, number>>
+  readonly counts: Readonly<Record<Outcome, number>>
 }
 
 export type Left =
@@ -44,14 +45,13 @@ const per = <T>(of: (state: State) => T): Record<State, T> => ({
 
 /** What one plan comes to. */
 export function accountOf(plan: Plan): Account {
-  const surveyed = survey(plan)
-  const reviewed = review(surveyed)
+  const { survey: surveyed, review: reviewed } = assess(plan)
   const parts = plan.racks.flatMap((rack) => rack.parts)
   const placed = plan.placements.flatMap(({ gearId }) => plan.gear.find(({ id }) => id === gearId) ?? [])
   const adapters = plan.placements.flatMap(({ fitting }) => fitting?.adapter ?? [])
   const priced = [...parts, ...placed, ...adapters].map(({ price }) => price)
-  const count = (severity: Severity) =>
-    reviewed.findings.filter((finding) => finding.severity === severity).length
+  const counts = Object.fromEntries(OUTCOMES.map((outcome) => [outcome, 0])) as Record<Outcome, number>
+  for (const { severity } of reviewed.findings) counts[severity] += 1
   return {
     plan,
     review: reviewed,
@@ -64,7 +64,7 @@ export function accountOf(plan: Plan): Account {
     ),
     price: priced.reduce<number>((sum, price) => sum + (price ?? 0), 0),
     unpriced: priced.filter((price) => price === undefined).length,
-    counts: { stop: count('stop'), findOut: count('findOut'), mind: count('mind'), clear: count('clear') },
+    counts,
   }
 }
 
@@ -85,16 +85,14 @@ export interface Differences {
   readonly onlyA: readonly string[]
   readonly onlyB: readonly string[]
   /** Rules that find something in one and nothing, or something else, in the other. */
-  readonly rules: readonly { readonly rule: string; readonly a: Severity; readonly b: Severity }[]
+  readonly rules: readonly { readonly rule: string; readonly a: Outcome; readonly b: Outcome }[]
 }
 
-const ORDER: readonly Severity[] = ['stop', 'findOut', 'mind', 'clear']
-
-function worstByRule({ findings }: Review): Map<string, Severity> {
-  const worst = new Map<string, Severity>()
+function worstByRule({ findings }: Review): Map<string, Outcome> {
+  const worst = new Map<string, Outcome>()
   for (const { rule, severity } of findings) {
     const so = worst.get(rule)
-    if (so === undefined || ORDER.indexOf(severity) < ORDER.indexOf(so)) worst.set(rule, severity)
+    if (so === undefined || OUTCOME_RANK[severity] < OUTCOME_RANK[so]) worst.set(rule, severity)
   }
   return worst
 }
@@ -137,7 +135,7 @@ export function differencesOf(a: Account, b: Account): Differences {
     onlyA: surplus(inA, inB),
     onlyB: surplus(inB, inA),
     rules: [...new Set([...worstA.keys(), ...worstB.keys()])].flatMap((rule) => {
-      const [of, other] = [worstA.get(rule) ?? 'clear', worstB.get(rule) ?? 'clear']
+      const [of, other] = [worstA.get(rule) ?? 'nothing', worstB.get(rule) ?? 'nothing']
       return of === other ? [] : [{ rule, a: of, b: other }]
     }),
   }

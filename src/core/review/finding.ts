@@ -1,18 +1,47 @@
+import type { Aside } from '../plan/aside'
 import type { State } from '../plan/scalars'
+import type { Ask } from './ask'
 import type { Amount, Phrase } from './phrase'
 
-/** Worst first. */
+/** What a verdict is made of, worst first. */
 export const SEVERITIES = ['stop', 'findOut', 'mind', 'clear'] as const
 export type Severity = (typeof SEVERITIES)[number]
 
-/** The place of each in that order. */
-export const SEVERITY_RANK: Readonly<Record<Severity, number>> = { stop: 0, findOut: 1, mind: 2, clear: 3 }
+/**
+ * What a check may say: a severity; that it was given nothing to run on, where nothing on the load path hangs on it;
+ * or that none of its kind is on the plan. The last two make no verdict.
+ */
+export const OUTCOMES = [...SEVERITIES, 'notLooked', 'nothing'] as const
+export type Outcome = (typeof OUTCOMES)[number]
 
-export const SEVERITY_WORD: Readonly<Record<Severity, string>> = {
+/** A state's verdict; a vehicle without rack and gear has none. */
+export type Verdict = Severity | 'unplanned'
+
+/** The place of each, worst first. */
+export const OUTCOME_RANK: Readonly<Record<Outcome, number>> = {
+  stop: 0,
+  findOut: 1,
+  mind: 2,
+  clear: 3,
+  notLooked: 4,
+  nothing: 5,
+}
+
+export const OUTCOME_WORD: Readonly<Record<Outcome, string>> = {
   stop: 'Stop',
   findOut: 'Find out',
   mind: 'Mind',
   clear: 'Clear',
+  notLooked: 'Not looked at',
+  nothing: 'Nothing to check',
+}
+
+export const VERDICT_WORD: Readonly<Record<Verdict, string>> = {
+  stop: 'Stop',
+  findOut: 'Find out',
+  mind: 'Mind',
+  clear: 'Clear',
+  unplanned: 'Nothing planned',
 }
 
 export const STATE_WORD: Readonly<Record<State, string>> = { road: 'Road', trail: 'Trail', parked: 'Parked' }
@@ -38,9 +67,9 @@ export interface Subject {
 
 /** What a check found: plain data, the same for the same plan. */
 export interface Finding {
-  /** Rule, subject and state: the same finding keeps its id from one edit to the next. */
+  /** Rule and subject, and the state last: the same finding keeps its id from one edit to the next. */
   readonly id: string
-  readonly severity: Severity
+  readonly severity: Outcome
   readonly rule: string
   readonly state: State | 'all'
   readonly subject: Subject
@@ -49,9 +78,23 @@ export interface Finding {
   /** What is left to the limit; negative is over. */
   readonly margin?: Amount
   readonly sentence: Phrase
+  /** Where the answer to a Find out is read, and the field that takes it. */
+  readonly ask?: Ask
+  /** A named person has set this question aside for this job. */
+  readonly aside?: Aside
 }
 
-/** The worse of two severities. */
-export function worse(a: Severity, b: Severity): Severity {
-  return SEVERITY_RANK[a] <= SEVERITY_RANK[b] ? a : b
+const isSeverity = (outcome: Outcome): outcome is Severity => outcome !== 'notLooked' && outcome !== 'nothing'
+
+/** The worse of a verdict so far and what a check says; what was not looked at changes none. */
+export function worse(so: Severity, outcome: Outcome): Severity {
+  return isSeverity(outcome) && OUTCOME_RANK[outcome] < OUTCOME_RANK[so] ? outcome : so
+}
+
+/** Whether a finding asks something of a person. */
+export const isOpen = ({ severity }: Finding): boolean => OUTCOME_RANK[severity] < OUTCOME_RANK.clear
+
+/** What a finding is about, whatever its state: its states are one line on a screen. */
+export function identityOf({ id, state }: Finding): string {
+  return state !== 'all' && id.endsWith(` ${state}`) ? id.slice(0, -state.length - 1) : id
 }

@@ -1,7 +1,11 @@
 import type { Source } from '../plan/rating'
 import type { LayerRole } from '../survey/layer'
-import { exceeds, type Cell } from '../survey/limit'
+import type { Cell } from '../survey/limit'
+import type { HouseRules } from '../rules/house'
+import { exceeds } from '../units/tolerance'
+import type { Ask, Where } from './ask'
 import { IN_STATE, type Finding, type Severity } from './finding'
+import { hangsOf, type Hang } from './hangs'
 import { kg, type Phrase } from './phrase'
 
 /** Where a figure was read, in a few words. */
@@ -80,9 +84,16 @@ export function holdsPhrase(cell: Cell): Phrase {
 }
 
 /** The fields every finding about a layer shares. */
-export function cellFinding(rule: string, severity: Severity, cell: Cell, sentence: Phrase): Finding {
+export function cellFinding(
+  rule: string,
+  severity: Severity,
+  cell: Cell,
+  sentence: Phrase,
+  more: { readonly about?: string; readonly ask?: Ask } = {},
+): Finding {
+  const { about, ask } = more
   return {
-    id: `${rule} ${cell.layer.id} ${cell.state}`,
+    id: [rule, cell.layer.id, ...(about === undefined ? [] : [about]), cell.state].join(' '),
     severity,
     rule,
     state: cell.state,
@@ -92,35 +103,33 @@ export function cellFinding(rule: string, severity: Severity, cell: Cell, senten
       ? {}
       : { limit: kg(cell.limit.kg), margin: kg(cell.limit.kg - cell.countedKg) }),
     sentence,
+    ...(ask ? { ask } : {}),
   }
 }
 
-export type CellVerdict = 'within' | 'over' | 'overByGuess' | 'overByCounting'
+export type CellVerdict = 'within' | 'over' | 'hangs'
 
-/** Whether a layer with a known limit is within it, over it, or over it only by a guess's margin or by how the figure counts. */
-export function judge(cell: Cell): CellVerdict {
-  if (cell.limit.kind === 'missing') return 'within'
-  const over = exceeds(cell.countedKg, cell.limit.kg)
-  if (!cell.countingSaid && over !== exceeds(cell.otherwiseKg, cell.limit.kg)) return 'overByCounting'
-  if (over && !exceeds(cell.kg, cell.limit.kg)) return 'overByGuess'
-  return over ? 'over' : 'within'
+/** Whether a layer with a known limit is within it, over it as its masses are said, or within it by a fact that hangs. */
+export function judge(cell: Cell, hangs: readonly Hang[]): CellVerdict {
+  if (cell.limit.kind !== 'missing' && exceeds(cell.kg, cell.limit.kg)) return 'over'
+  return hangs.length > 0 ? 'hangs' : 'within'
 }
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
-export function* overOrClear(rule: string, cell: Cell): Iterable<Finding> {
+export function* overOrClear(rule: string, cell: Cell, rules: HouseRules): Iterable<Finding> {
   if (cell.limit.kind === 'missing') return
-  const verdict = judge(cell)
+  const verdict = judge(cell, hangsOf(cell, rules))
   const left = cell.limit.kg - cell.countedKg
   if (verdict === 'over')
-    yield cellFinding(rule, 'stop', cell, [
-      ...holdsPhrase(cell),
-      ', ',
-      kg(-left),
-      ' over ',
-      ...limitPhrase(cell),
-      '.',
-    ])
-  else if (verdict === 'within')
+    yield cellFinding(
+      rule,
+      'stop',
+      cell,
+      cell.limit.kg === 0
+        ? [...holdsPhrase(cell), ', and its figure allows nothing there: ', ...limitPhrase(cell), '.']
+        : [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'],
+    )
+  else if (verdict === 'within' && cell.limit.kind !== 'assumed')
     yield cellFinding(rule, 'clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',
@@ -129,4 +138,37 @@ export function* overOrClear(rule: string, cell: Cell): Iterable<Finding> {
       ...limitPhrase(cell),
       '.',
     ])
+}
+
+/** Where a layer's figure is usually read. Common practice, no source. */
+export const WHERE_PRINTED: Readonly<Record<LayerRole, Where>> = {
+  carrier: 'label',
+  deck: 'sheet',
+  panels: 'sheet',
+  bars: 'label',
+  ladder: 'label',
+  trusses: 'sheet',
+  legs: 'sheet',
+  feet: 'sheet',
+  fitKit: 'sheet',
+  rails: 'manual',
+  whole: 'sheet',
+  attachment: 'manual',
+  roof: 'manual',
+  payload: 'label',
+}
+
+/** The question for a layer's figure in a state, answered in one field where one figure answers it. */
+export function askFigure(cell: Cell): Ask {
+  const { layer, state } = cell
+  const where = WHERE_PRINTED[layer.role]
+  const label = `${layer.name}, ${IN_STATE[state]}`
+  const { owner } = layer
+  if (owner === undefined || layer.ratedWith !== undefined)
+    return {
+      where,
+      label,
+      target: owner?.of === 'gear' ? { open: 'gear', gearId: owner.id } : { open: 'rack' },
+    }
+  return { where, label, target: { field: 'rating', owner, state, per: 'set' } }
 }

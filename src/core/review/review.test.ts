@@ -17,7 +17,7 @@ import {
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import { survey } from '../survey/survey'
 import { CHECKS } from './checks'
-import { SEVERITIES } from './finding'
+import { OUTCOMES } from './finding'
 import { phraseText } from './phrase'
 import { layerSeverity, review } from './review'
 
@@ -36,7 +36,7 @@ describe('a review', () => {
     for (const plan of DEMO_PLANS) {
       const once = review(survey(plan))
       expect(JSON.stringify(review(survey(structuredClone(plan))))).toBe(JSON.stringify(once))
-      const ranks = once.findings.map((finding) => SEVERITIES.indexOf(finding.severity))
+      const ranks = once.findings.map((finding) => OUTCOMES.indexOf(finding.severity))
       expect(ranks).toEqual(ranks.toSorted((a, b) => a - b))
       expect(new Set(once.findings.map((finding) => finding.id)).size).toBe(once.findings.length)
     }

@@ -1,22 +1,32 @@
 import { STATES, type State } from '../plan/scalars'
+import { startsOf } from '../plan/starts'
 import type { Survey } from '../survey/survey'
-import type { Check } from './check'
 import { cautionsFor } from './cautions'
 import { CHECKS } from './checks'
-import { SEVERITY_RANK, worse, type Finding, type Severity } from './finding'
+import type { Check } from './check'
+import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
+import { phraseText } from './phrase'
+import { onStartingLengths } from './starting-lengths'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
 export interface Review {
+  /** Whether there is a rack or gear at all; without, there is no verdict. */
+  readonly planned: boolean
   readonly findings: readonly Finding[]
-  readonly verdict: Severity
-  readonly states: Readonly<Record<State, Severity>>
+  readonly verdict: Verdict
+  readonly states: Readonly<Record<State, Verdict>>
+  /** What could have been looked at and was not, and stops nothing by that. */
+  readonly notLooked: readonly Finding[]
   readonly cautions: readonly string[]
 }
+
+/** More findings of one rule and severity than this are told as one that lists what they are about. */
+const SINGLE_UP_TO = 200
 
 function nothingFound({ id, nothing }: Check): Finding {
   return {
     id: `${id} nothing`,
-    severity: 'clear',
+    severity: 'nothing',
     rule: id,
     state: 'all',
     subject: { placementIds: [] },
@@ -24,19 +34,59 @@ function nothingFound({ id, nothing }: Check): Finding {
   }
 }
 
+/** Very many findings of one kind are one finding about all their things. */
+function inBounds(findings: readonly Finding[]): readonly Finding[] {
+  if (findings.length <= SINGLE_UP_TO) return findings
+  return OUTCOMES.flatMap((severity): readonly Finding[] => {
+    const list = findings.filter((each) => each.severity === severity)
+    const [first] = list
+    if (!first || list.length <= SINGLE_UP_TO) return list
+    const states = new Set(list.map(({ state }) => state))
+    return [
+      {
+        id: `${first.rule} many ${severity}`,
+        severity,
+        rule: first.rule,
+        state: states.size === 1 ? first.state : 'all',
+        subject: { placementIds: [...new Set(list.flatMap(({ subject }) => subject.placementIds))] },
+        sentence: [`${list.length} of the same kind; the first: `, ...first.sentence],
+        ...(first.ask ? { ask: first.ask } : {}),
+      },
+    ]
+  })
+}
+
+/** How a question that may be set aside reads: once it reads otherwise the fact has changed. */
+export const saidOf = (finding: Finding): string => phraseText(finding.sentence)
+
+/** A question set aside by a named person stays what it is and says so, as long as it asks the same. */
+function withAsides(findings: readonly Finding[], { setAside }: Survey['plan']): readonly Finding[] {
+  if (!setAside || setAside.length === 0) return findings
+  const byId = new Map(setAside.map((aside) => [aside.findingId, aside]))
+  return findings.map((finding) => {
+    const aside = finding.severity === 'findOut' ? byId.get(finding.id) : undefined
+    return aside?.said === saidOf(finding) ? { ...finding, aside } : finding
+  })
+}
+
 const rank = (finding: Finding) =>
-  SEVERITY_RANK[finding.severity] * 100 + (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
+  OUTCOME_RANK[finding.severity] * 100 + (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {
-  const findings = CHECKS.flatMap((check) => {
-    const found = [...check.run(survey)]
-    return found.length > 0 ? found : [nothingFound(check)]
+  const starting = startsOf(survey.plan).length > 0
+  const found = CHECKS.flatMap((check) => {
+    const own = [...check.run(survey)].map((finding) =>
+      starting ? onStartingLengths(survey, finding) : finding,
+    )
+    return own.length > 0 ? inBounds(own) : [nothingFound(check)]
   })
     .map((finding) => ({ finding, rank: rank(finding) }))
     .sort((a, b) => a.rank - b.rank)
     .map(({ finding }) => finding)
-  const verdictOf = (state: State) =>
+  const findings = withAsides(found, survey.plan)
+  const planned = survey.racks.length > 0 || survey.things.length > 0
+  const verdictOf = (state: State): Severity =>
     findings.reduce<Severity>(
       (so, finding) =>
         finding.state === 'all' || finding.state === state ? worse(so, finding.severity) : so,
@@ -44,22 +94,21 @@ export function review(survey: Survey): Review {
     )
   const states = { road: verdictOf('road'), trail: verdictOf('trail'), parked: verdictOf('parked') }
   return {
+    planned,
     findings,
-    verdict: STATES.reduce<Severity>((so, state) => worse(so, states[state]), 'clear'),
-    states,
+    verdict: planned
+      ? STATES.reduce<Severity>((so, state) => worse(so, states[state]), 'clear')
+      : 'unplanned',
+    states: planned ? states : { road: 'unplanned', trail: 'unplanned', parked: 'unplanned' },
+    notLooked: findings.filter(({ severity }) => severity === 'notLooked'),
     cautions: cautionsFor(survey),
   }
 }
 
 /** The worst that any finding says of one layer in one state; undefined when none speaks of it. */
 export function layerSeverity(review: Review, layerId: string, state: State): Severity | undefined {
-  return review.findings.reduce<Severity | undefined>(
-    (so, finding) =>
-      finding.subject.layerId === layerId && finding.state === state
-        ? so === undefined
-          ? finding.severity
-          : worse(so, finding.severity)
-        : so,
-    undefined,
-  )
+  let so: Severity | undefined
+  for (const { subject, state: of, severity } of review.findings)
+    if (subject.layerId === layerId && of === state) so = worse(so ?? 'clear', severity)
+  return so
 }

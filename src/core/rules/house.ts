@@ -32,6 +32,10 @@ export const USUAL_BAY: BayRules = {
   stripStockMm: [2000],
 }
 
+/** What goes unlooked at where nobody gave its figures, and stops nothing by that. */
+export const ASIDE_LOOKS = ['payload', 'axles', 'tipping', 'bending', 'wind'] as const
+export type AsideLook = (typeof ASIDE_LOOKS)[number]
+
 /**
  * The schools: where good installers differ, a shop sets its rule once and a job may override it.
  * Common practice, no source; the defaults are the team's.
@@ -64,6 +68,8 @@ export const houseRulesSchema = z.strictObject({
   bay: bayRulesSchema.optional(),
   /** How far a guessed mass may be off where nobody said: 19 times out of 20 within it. */
   guessSpreadPercent: z.number().min(0).max(100).optional(),
+  /** What is to be found out in every job, though nothing on the load path hangs on it. */
+  mustLook: z.array(z.enum(ASIDE_LOOKS)).max(ASIDE_LOOKS.length).optional(),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
   localRules: z.string().max(60).optional(),
 })

@@ -2,7 +2,8 @@ import type { Gear, Turn } from '../plan/gear'
 import type { Placement } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../plan/rack'
-import { loadsRoof, type Attachment, type Vehicle } from '../plan/vehicle'
+import { bearsOnRoof, type Attachment, type Vehicle } from '../plan/vehicle'
+import { TOLERANCE } from '../units/tolerance'
 import { bodyOutline } from './body/outline'
 
 /** An upright box in the vehicle frame, mm. */
@@ -30,14 +31,17 @@ export interface BarAt {
   readonly feet: readonly number[]
 }
 
+export type FootSide = 'left' | 'middle' | 'right'
+
 export interface FootAt {
   readonly id: string
   readonly index: number
   readonly rackIndex: number
   readonly barIndex: number
-  /** The corner as parts are marked: LHF, RHF, LHR, RHR; M for bars between. */
+  /** The corner as parts are marked: LHF, RHF, LHR, RHR; M for bars between, C for a foot on the centreline. */
   readonly corner: string
-  readonly side: 'left' | 'right'
+  /** By place: a foot on the centreline belongs to neither side alone. */
+  readonly side: FootSide
   readonly xMm: number
   readonly yMm: number
   readonly seatZMm: number
@@ -89,20 +93,23 @@ export function packed({ placement, parent }: ThingAt): boolean {
   return place?.kind === 'inside' || packed(parent)
 }
 
+/** The roof's skin over the ground: the vehicle's height, unless that is of something else. mm. */
+export const roofZ = ({ roof, heightMm }: Vehicle): number => roof.skinZMm ?? heightMm
+
 /** Height of what a rack's rises are measured from: the roof's top, or the top of the bed side. mm. */
 export function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
-  return attachment && 'topZMm' in attachment ? attachment.topZMm : vehicle.heightMm
+  return attachment && 'topZMm' in attachment ? attachment.topZMm : roofZ(vehicle)
 }
 
 /** Where the foot stands: the rail, gutter or edge beside the crowned roof, or the bed side. mm. */
 export function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
   if (!attachment || 'topZMm' in attachment) return datumZ(vehicle, attachment)
-  const edge = vehicle.heightMm - vehicle.roof.crownMm
+  const edge = roofZ(vehicle) - vehicle.roof.crownMm
   switch (attachment.kind) {
     case 'raisedRail':
       return edge + attachment.riseMm
     case 'framePoint':
-      return bodyOutline(vehicle).sillZMm
+      return attachment.seatZMm ?? bodyOutline(vehicle).sillZMm
     case 'gutter':
       return edge - 30
     default:
@@ -152,9 +159,14 @@ export function addTurns(a: Turn, b: Turn): Turn {
   return TURNS[((a + b) % 360) / 90] ?? 0
 }
 
-function cornerName(side: 'left' | 'right', index: number, count: number): string {
+const SIDE_LETTERS: Readonly<Record<FootSide, string>> = { left: 'LH', middle: 'C', right: 'RH' }
+
+const sideAt = (yMm: number): FootSide =>
+  Math.abs(yMm) <= TOLERANCE.lengthMm ? 'middle' : yMm < 0 ? 'left' : 'right'
+
+function cornerName(side: FootSide, index: number, count: number): string {
   const row = index === 0 ? 'F' : index === count - 1 ? 'R' : count === 3 ? 'M' : `M${index}`
-  return `${side === 'left' ? 'LH' : 'RH'}${row}`
+  return `${SIDE_LETTERS[side]}${row}`
 }
 
 /** A thing whose middle is at x and y and whose underside is at z. mm. */
@@ -198,7 +210,7 @@ export function arrange(plan: Plan): Arrangement {
       const z0 = datum + bar.riseMm
       const barIndex = allBars.length
       const feet = bar.feetYMm.map((yMm, i): number => {
-        const side = yMm < 0 ? 'left' : 'right'
+        const side = sideAt(yMm)
         allFeet.push({
           id: `${bar.id}:${i}`,
           index: allFeet.length,
@@ -249,7 +261,7 @@ export function arrange(plan: Plan): Arrangement {
       rack,
       index: rackIndex,
       attachment,
-      onRoof: attachment !== undefined && loadsRoof(attachment.kind),
+      onRoof: attachment !== undefined && bearsOnRoof(attachment),
       bars,
       feet: allFeet.slice(feetFrom),
       deck: deck && deckBox && { deck, box: deckBox },
@@ -275,7 +287,7 @@ export function arrange(plan: Plan): Arrangement {
     let turn = placement.turn
     let x = placement.xMm
     let y = placement.yMm
-    let z = vehicle.heightMm
+    let z = roofZ(vehicle)
     switch (host.on) {
       case 'bars':
         z = host.barIds.reduce((top, id) => Math.max(top, barById.get(id)?.box.z1 ?? 0), 0) + stand

@@ -1,8 +1,9 @@
 import type { RatingOwner } from '../plan/command'
 import type { PartRole } from '../plan/rack'
-import type { Rating } from '../plan/rating'
+import type { Rated, Rating } from '../plan/rating'
 import type { State } from '../plan/scalars'
 import type { MassPoint } from './mass-points'
+import type { RatedEnd } from './rated-with'
 import type { Spread } from './spreading'
 import type { Via } from './statics/influence'
 
@@ -30,7 +31,13 @@ export interface Link {
   readonly detail: string
   readonly rackIds: readonly string[]
   readonly owner: RatingOwner | undefined
+  /** By what names a sheet may speak of it. */
+  readonly names: readonly string[]
+  readonly rated: Rated
+  /** Its own figures; none where it is rated with another part that is judged in its place. */
   readonly ratings: readonly Rating[]
+  /** It is said to be rated with something, and that leads to no figure for what hangs here. */
+  readonly ratedWith?: RatedEnd
   readonly units: readonly string[]
   readonly states: readonly State[]
   /** What a rating of this layer counts when its source is silent. Common practice, no source. */

@@ -4,6 +4,7 @@ import type { Arrangement, ThingAt } from './arrangement'
 import { layerOf, type Layer, type Link } from './layer'
 import type { MassPoint } from './mass-points'
 import { rackLayers } from './rack-layers'
+import { followRated } from './rated-with'
 import { members, type Spread } from './spreading'
 import { attachmentLayers, payloadLayer, roofLayer } from './vehicle-layers'
 
@@ -13,7 +14,7 @@ function carrierLayer(
   self: readonly MassPoint[],
 ): Link | undefined {
   const { carries } = thing.gear
-  if (!carries || carries.rated.by === 'with') return undefined
+  if (!carries) return undefined
   const places = carries.places
   const units = places.length > 1 ? places.map((place) => place.name) : ['set']
   const evenly: Spread = () => units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
@@ -30,7 +31,9 @@ function carrierLayer(
     detail: thing.gear.carries?.sleeps === undefined ? 'what it holds' : 'who and what is in it',
     rackIds: [],
     owner: { of: 'gear', id: thing.gear.id },
-    ratings: carries.rated.ratings,
+    names: [thing.gear.name],
+    rated: carries.rated,
+    ratings: carries.rated.by === 'own' ? carries.rated.ratings : [],
     units,
     states: STATES,
     usualCounting: 'load',
@@ -49,7 +52,7 @@ function adapterLayer(
   masses: readonly MassPoint[],
 ): Link | undefined {
   const adapter = thing.placement.fitting?.adapter
-  if (adapter?.rated.by !== 'own') return undefined
+  if (!adapter) return undefined
   const spread: Spread = () => [{ unit: 0, fraction: 1 }]
   const itself = masses.filter((mass) => mass.of === 'adapter' && mass.thing === thing)
   return {
@@ -57,10 +60,12 @@ function adapterLayer(
     group: 'carrier',
     role: 'carrier',
     name: adapter.name,
-    detail: `under ${thing.gear.name.toLowerCase()}`,
+    detail: `under ${thing.gear.name}`,
     rackIds: [],
     owner: undefined,
-    ratings: adapter.rated.ratings,
+    names: [adapter.name],
+    rated: adapter.rated,
+    ratings: adapter.rated.by === 'own' ? adapter.rated.ratings : [],
     units: ['set'],
     states: STATES,
     usualCounting: 'load',
@@ -78,6 +83,29 @@ function placeUnder(mass: MassPoint, carrier: ThingAt): string | undefined {
   let thing: ThingAt | undefined = mass.thing
   while (thing && thing.parent !== carrier) thing = thing.parent
   return thing?.placement.host.on === 'place' ? thing.placement.host.placeId : undefined
+}
+
+/** Whether all that hangs on one link hangs on the other too, so that the other's figure speaks for it. */
+function bearsAllOf(other: Link, link: Link): boolean {
+  const there = new Set(other.load.map(({ mass }) => mass))
+  return link.load.every(({ mass }) => mass.kg <= 0 || there.has(mass))
+}
+
+/**
+ * Links rated with another: judged there, and so not here, where that ends at a part that bears all of it; else they
+ * stay as links without a figure of their own.
+ */
+function settled(links: readonly Link[]): Link[] {
+  return links.flatMap((link): Link[] => {
+    if (link.rated.by === 'own') return [link]
+    const near = (other: Link) =>
+      link.group === 'carrier' || other.rackIds.some((id) => link.rackIds.includes(id))
+    const end = followRated(link, links.filter((other) => other !== link && near(other)))
+    const judgedThere =
+      (end.kind === 'figures' || end.kind === 'noFigure') &&
+      links.some((other) => other === end.at && bearsAllOf(other, link))
+    return judgedThere ? [] : [{ ...link, ratedWith: end }]
+  })
 }
 
 /** Every link of the load path in physical order, from the innermost carrier down to the roof, bed or frame. */
@@ -114,5 +142,5 @@ export function layersOf(plan: Plan, arrangement: Arrangement, masses: readonly 
     ...roofLayer(plan, arrangement, masses),
     ...payloadLayer(plan, arrangement, masses),
   ]
-  return links.map(layerOf)
+  return settled(links).map(layerOf)
 }

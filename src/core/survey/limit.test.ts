@@ -12,7 +12,8 @@ import {
 import type { Rating } from '../plan/rating'
 import type { HouseRules } from '../rules/house'
 import type { State } from '../plan/scalars'
-import { cellParts, exceeds } from './limit'
+import { exceeds } from '../units/tolerance'
+import { cellParts } from './limit'
 import { survey } from './survey'
 
 const ANY = { road: 500, trail: 500, parked: 500 }

@@ -1,7 +1,11 @@
 import type { Rating } from '../plan/rating'
 import type { State } from '../plan/scalars'
+import type { Use } from '../plan/placement'
 import type { HouseRules } from '../rules/house'
+import { exceeds } from '../units/tolerance'
+import type { ThingAt } from './arrangement'
 import type { Counting, Layer, Member } from './layer'
+import type { MassPoint } from './mass-points'
 
 /**
  * What a layer may hold in a state, and how that is known: published for the state; assumed from the driving
@@ -17,7 +21,13 @@ export type Limit =
       readonly factor: number
     }
   | { readonly kind: 'driving'; readonly kg: number; readonly rating: Rating }
-  | { readonly kind: 'missing'; readonly driving: Rating | undefined }
+  | {
+      readonly kind: 'missing'
+      /** The driving figure that would stand in, where a house rule let it. */
+      readonly driving: Rating | undefined
+      /** Figures for one kind of gear alone, while other gear hangs here too. */
+      readonly partial: readonly Rating[]
+    }
 
 /** Sums on a layer in one state, per unit and in all; `counted` includes the house margin on guesses. kg. */
 export interface Sums {
@@ -31,7 +41,7 @@ export interface Sums {
 export interface Cell {
   readonly layer: Layer
   readonly state: State
-  /** Nothing stands on it in this state; its own parts may still weigh on it. */
+  /** Nothing that its figure counts weighs anything in this state. */
   readonly idle: boolean
   readonly limit: Limit
   readonly per: 'set' | 'each'
@@ -55,14 +65,6 @@ export interface InForce {
   readonly limitKg: number
   readonly per: 'set' | 'each'
   readonly counting: Counting
-}
-
-/** Equal to the limit is within it: masses in pounds and kilograms meet only to a rounding. */
-const TOLERANCE = 1e-6
-
-/** Whether a mass is over a limit (both kg). */
-export function exceeds(kg: number, limitKg: number): boolean {
-  return kg > limitKg * (1 + TOLERANCE)
 }
 
 function addInto(kg: number[], counted: number[], list: readonly Member[], state: State): void {
@@ -150,34 +152,59 @@ function tightest(list: readonly Candidate[]): Candidate | undefined {
   )
 }
 
-/** Ratings for one kind of gear apply only where such gear hangs on the layer. */
-function applies(rating: Rating, layer: Layer, state: State): boolean {
-  if (rating.gearKind === undefined) return true
-  return layer.load.some(
-    ({ mass }) => 'thing' in mass && mass.thing.gear.kind === rating.gearKind && mass.states.includes(state),
-  )
+/** Whether a mass is gear of a kind, or in or on gear of that kind. */
+function isOfKind(mass: MassPoint, kind: Rating['gearKind']): boolean {
+  if (!('thing' in mass)) return false
+  for (let thing: ThingAt | undefined = mass.thing; thing; thing = thing.parent)
+    if (thing.gear.kind === kind) return true
+  return false
 }
 
-/** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
-export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
-  const both = sums(layer, state)
-  const idle = !layer.load.some(({ mass }) => mass.kg > 0 && mass.states.includes(state))
-  const inState = (which: State) =>
-    layer.ratings
-      .filter((rating) => rating.state === which && applies(rating, layer, state))
-      .map((rating) => candidate(layer, both, rating, 1))
+/** The figures of a state that speak for all that hangs on a layer there, and those that speak for some of it alone. */
+function speaking(layer: Layer, which: State, state: State, use: Use) {
+  const stated = layer.ratings.filter((rating) => rating.state === which)
+  const there = layer.load.filter(({ mass }) => mass.kg > 0 && mass.states.includes(state))
+  const [general, ofKind] = [
+    stated.filter(({ gearKind }) => gearKind === undefined),
+    stated.filter(({ gearKind }) => gearKind !== undefined),
+  ]
+  const met = ofKind.filter(({ gearKind }) => there.some(({ mass }) => isOfKind(mass, gearKind)))
+  const alone = met.filter(({ gearKind }) => there.every(({ mass }) => isOfKind(mass, gearKind)))
+  const speed = state === 'road' ? use.roadKmH : state === 'trail' ? use.trailKmH : 0
+  const slowEnough = general.filter(({ upToKmH }) => upToKmH === undefined || speed <= upToKmH)
+  // Faster than every figure allows: it is judged by them all the same, and the speed is a Stop of its own.
+  const atSpeed = slowEnough.length > 0 ? slowEnough : general
+  const whole = [...atSpeed, ...alone]
+  return whole.length > 0 ? { whole: [...atSpeed, ...met], partial: [] } : { whole: [], partial: ofKind }
+}
 
-  const stated = inState(state)
+const weighs = (list: readonly Member[], state: State) =>
+  list.some(({ mass }) => mass.kg > 0 && mass.states.includes(state))
+
+/** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
+export function cellOf(layer: Layer, state: State, rules: HouseRules, use: Use): Cell {
+  const both = sums(layer, state)
+  const counts: Readonly<Record<Counting, boolean>> = {
+    load: weighs(layer.load, state),
+    everything: weighs(layer.load, state) || weighs(layer.own, state),
+  }
+  const candidates = (ratings: readonly Rating[], factor = 1) =>
+    ratings.map((rating) => candidate(layer, both, rating, factor))
+
+  const { whole, partial } = speaking(layer, state, state, use)
+  const stated = candidates(whole)
   const published = tightest(stated)
   if (published)
     return known(published, stated, { kind: 'published', kg: published.limitKg, rating: published.rating })
 
-  const road = inState('road')
-  const forDriving = state === 'parked' && road.length === 0 ? inState('trail') : road
-  const driving = tightest(forDriving)
+  const road = speaking(layer, 'road', state, use).whole
+  const forDriving = candidates(
+    state === 'parked' && road.length === 0 ? speaking(layer, 'trail', state, use).whole : road,
+  )
+  const driving = state === 'road' ? undefined : tightest(forDriving)
   if (state === 'trail' && driving && rules.trailMissing.school === 'derate') {
     const { factor } = rules.trailMissing
-    const scaled = road.map(({ rating }) => candidate(layer, both, rating, factor))
+    const scaled = candidates(road, factor)
     const derated = tightest(scaled) ?? driving
     return known(derated, scaled, {
       kind: 'assumed',
@@ -191,7 +218,7 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
     if (!exceeds(driving.countedKg, driving.limitKg))
       return known(driving, forDriving, { kind: 'driving', kg: driving.limitKg, rating: driving.rating })
     if (rules.parkedMissing === 'ruleOfThree') {
-      const scaled = road.map(({ rating }) => candidate(layer, both, rating, 3))
+      const scaled = candidates(road, 3)
       const tripled = tightest(scaled)
       if (tripled)
         return known(tripled, scaled, {
@@ -203,19 +230,21 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
         })
     }
   }
-  const counting = layer.usualCounting
+  // With no figure for the state, what is counted is what the figure it would be derived from counts.
+  const counting = driving?.counting ?? layer.usualCounting
+  const other = both[counting === 'load' ? 'everything' : 'load']
   return {
     layer,
     state,
-    idle,
-    limit: { kind: 'missing', driving: driving?.rating },
-    per: 'set',
+    idle: !counts[counting],
+    limit: { kind: 'missing', driving: driving?.rating, partial },
+    per: driving?.rating.per ?? 'set',
     counting,
-    countingSaid: false,
-    unit: 0,
-    kg: both[counting].kg,
-    countedKg: both[counting].countedKg,
-    otherwiseKg: both[counting === 'load' ? 'everything' : 'load'].countedKg,
+    countingSaid: driving?.rating.counts !== undefined,
+    unit: driving?.unit ?? 0,
+    kg: driving?.kg ?? both[counting].kg,
+    countedKg: driving?.countedKg ?? both[counting].countedKg,
+    otherwiseKg: driving?.otherwiseKg ?? other.countedKg,
     leftKg: undefined,
     addableKg: undefined,
     share: undefined,
@@ -231,7 +260,7 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
     return {
       layer,
       state,
-      idle,
+      idle: !list.some((each) => counts[each.counting]),
       limit,
       per: chosen.rating.per,
       counting: chosen.counting,
@@ -241,12 +270,16 @@ export function cellOf(layer: Layer, state: State, rules: HouseRules): Cell {
       countedKg: chosen.countedKg,
       otherwiseKg: chosen.otherwiseKg,
       leftKg,
-      addableKg: chosen.rating.per === 'each' ? leftKg * layer.units.length : leftKg,
-      share: chosen.countedKg / limit.kg,
+      addableKg: Math.min(...list.map((each) => addable(each, layer))),
+      share: limit.kg > 0 ? chosen.countedKg / limit.kg : chosen.countedKg > 0 ? 1 : 0,
       inForce: inForce(list),
     }
   }
 }
+
+/** What may be added evenly by one figure: a figure for each, as often as there are of it. kg. */
+const addable = ({ limitKg, countedKg, rating }: Candidate, layer: Layer): number =>
+  (limitKg - countedKg) * (rating.per === 'each' ? layer.units.length : 1)
 
 export interface CellPart {
   readonly mass: Member['mass']

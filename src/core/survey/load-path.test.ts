@@ -417,10 +417,12 @@ describe('states and margins', () => {
     ])
     const plan = { ...base, use: { ...base.use, snowKgPerM2: 10 } }
     expect(cell(plan, 'part:rack-bars', 'road').countedKg).toBeCloseTo(23, 9)
-    expect(cell(plan, 'part:rack-bars', 'parked').countedKg).toBe(0)
+    // Two bare bars of 1300 × 80 mm lie open to the snow: 0.208 m² of 10 kg each.
+    expect(cell(plan, 'part:rack-bars', 'parked').countedKg).toBeCloseTo(2.08, 9)
     const always = { ...plan, placements: [at('load')] }
     expect(cell(always, 'part:rack-bars', 'road').countedKg).toBeCloseTo(23, 9)
-    expect(cell(always, 'part:rack-bars', 'parked').countedKg).toBeCloseTo(33, 9)
+    // A square metre on the load, and what runs past it of either bar: 0.3 m × 80 mm, twice.
+    expect(cell(always, 'part:rack-bars', 'parked').countedKg).toBeCloseTo(33.48, 9)
   })
 
   it('fluids weigh by volume and carry no margin; a guess carries the house margin', () => {

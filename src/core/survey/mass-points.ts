@@ -1,3 +1,4 @@
+import { isStart } from '../plan/known'
 import { FLUID_KG_PER_L, type Load } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import type { PartRole } from '../plan/rack'
@@ -26,6 +27,7 @@ import {
   type Share,
   type Via,
 } from './statics/influence'
+import { snowAreas } from './snow-areas'
 import { shareAt } from './statics/supports'
 
 interface Common {
@@ -56,7 +58,13 @@ export type MassPoint =
       readonly influence: Influence
       readonly load?: Load
     })
-  | (Common & { readonly of: 'part'; readonly role: PartRole; readonly partId: string })
+  | (Common & {
+      readonly of: 'rackSnow'
+      readonly rackId: string
+      readonly via: Via
+      readonly influence: Influence
+    })
+  | (Common & { readonly of: 'part'; readonly role: PartRole; readonly partId: string; readonly partName: string })
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
 
 const ALL: readonly State[] = STATES
@@ -148,7 +156,7 @@ function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: str
 /** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
 export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const margin = guessFactor(plan.rules)
-  const factorOf = (basis: Basis | 'computed') => (basis === 'guess' ? margin : 1)
+  const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
   const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))
   const influences = new Map<ThingAt, Influence>()
   const influenceUnder = (thing: ThingAt): Influence => {
@@ -164,12 +172,16 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const present = (thing: ThingAt): readonly State[] => {
     const known = presence.get(thing)
     if (known) return known
-    const own = both(statesOf(thing.placement.when), statesOf(thing.gear.when))
+    // A person is up there when the plan says so, whatever the entry in stock usually says.
+    const usually = thing.gear.kind === 'person' ? ALL : statesOf(thing.gear.when)
+    const own = both(statesOf(thing.placement.when), usually)
     const states = thing.parent ? both(own, present(thing.parent)) : own
     presence.set(thing, states)
     return states
   }
 
+  const parkedThings = arrangement.things.filter((thing) => present(thing).includes('parked'))
+  const snow = plan.use.snowKgPerM2 > 0 ? snowAreas(arrangement, parkedThings) : undefined
   for (const thing of arrangement.things) {
     const { gear, placement, centre } = thing
     const states = present(thing)
@@ -225,27 +237,39 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         factor: 1,
         states,
       })
-    if (
-      plan.use.snowKgPerM2 > 0 &&
-      !thing.parent &&
-      placement.host.on !== 'panel' &&
-      placement.host.on !== 'ladder'
-    ) {
-      const { x0, x1, y0, y1 } = thing.box
-      const kg = (plan.use.snowKgPerM2 * (x1 - x0) * (y1 - y0)) / 1e6
+    const underSnowMm2 = snow?.things.get(thing) ?? 0
+    if (underSnowMm2 > 0)
       points.push({
         ...base,
         of: 'snow',
         id: `${placement.id}/snow`,
         label: `Snow on ${gear.name}`,
-        kg,
+        kg: (plan.use.snowKgPerM2 * underSnowMm2) / 1e6,
         basis: 'computed',
         factor: 1,
         states: both(states, PARKED),
       })
-    }
   }
-  for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack))
+  for (const { rack, bars, deck, areaMm2, box } of snow?.racks ?? []) {
+    const at = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2, z: box.z1 }
+    const base: Base = { kind: 'line', fromMm: box.y0, toMm: box.y1 }
+    const influence = overBars(bars, arrangement.feet, base, deck ? 'deck' : 'bars')
+    points.push({
+      of: 'rackSnow',
+      rackId: rack.rack.id,
+      id: `${deck ? rack.rack.id : (bars[0]?.bar.id ?? '')}/snow`,
+      label: `Snow on ${deck ? rack.rack.name : (bars[0]?.bar.name ?? '')}`,
+      kg: (plan.use.snowKgPerM2 * areaMm2) / 1e6,
+      basis: 'computed',
+      factor: 1,
+      states: PARKED,
+      at,
+      influence,
+      base,
+      ...holdAt(influence, at),
+    })
+  }
+  for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack, factorOf))
   for (const occupant of plan.use.occupants) {
     const { kg, basis } = occupant.mass
     const at = { x: 0, y: 0, z: 0 }
@@ -268,7 +292,11 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
 }
 
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
-function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
+function partPoints(
+  arrangement: Arrangement,
+  rackAt: RackAt,
+  factorOf: (basis: Basis) => number,
+): MassPoint[] {
   const { rack, feet, bars, deck, index } = rackAt
   const states = rack.kind === 'ladder' ? statesOf(rack.when) : ALL
   const middle: Point = {
@@ -286,8 +314,9 @@ function partPoints(arrangement: Arrangement, rackAt: RackAt): MassPoint[] {
       of: 'part' as const,
       role: part.role,
       partId: part.id,
-      basis: 'maker' as const,
-      factor: 1,
+      partName: part.name,
+      basis: isStart(part, 'eachKg') ? ('start' as const) : ('maker' as const),
+      factor: factorOf(isStart(part, 'eachKg') ? 'start' : 'maker'),
       states,
       label: part.name,
       racks: [[index, 1]] as const,

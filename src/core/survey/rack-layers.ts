@@ -33,6 +33,20 @@ const ROLE_WORD: Readonly<Record<PartRole, string>> = {
   whole: 'whole rack',
 }
 
+/** What sheets call such parts besides. */
+const OTHER_WORDS: Readonly<Record<PartRole, readonly string[]>> = {
+  deck: ['platform', 'tray'],
+  panels: ['panels'],
+  bars: ['crossbars', 'bar'],
+  ladder: [],
+  trusses: ['sides'],
+  legs: ['leg'],
+  feet: ['towers', 'foot'],
+  fitKit: ['kit', 'fit kits'],
+  rails: ['rail'],
+  whole: ['rack', 'whole'],
+}
+
 interface RolePlan {
   readonly units: readonly string[]
   readonly spread: Spread
@@ -40,6 +54,8 @@ interface RolePlan {
 }
 
 const everyWay = () => true
+
+const hasSides = ({ rack }: RackAt) => rack.parts.some(({ role }) => role === 'trusses' || role === 'legs')
 
 function rolePlan(part: Part, rack: RackAt): RolePlan {
   const whole = onRacks(new Set([rack.index]))
@@ -54,7 +70,12 @@ function rolePlan(part: Part, rack: RackAt): RolePlan {
     case 'deck':
       return { units: ['deck'], spread: whole, takes: (via) => via === 'deck' }
     case 'panels':
-      return { units: SIDES, spread: bySide(rack.feet), takes: (via) => via === 'panel' }
+      // On a bed rack without trusses or legs the panels are what the bars stand on.
+      return {
+        units: SIDES,
+        spread: bySide(rack.feet),
+        takes: rack.rack.kind === 'bed' && !hasSides(rack) ? everyWay : (via) => via === 'panel',
+      }
     case 'trusses':
     case 'rails':
       return { units: SIDES, spread: bySide(rack.feet), takes: everyWay }
@@ -71,7 +92,6 @@ function rolePlan(part: Part, rack: RackAt): RolePlan {
 /** The parts of one rack with figures of their own, from the top down. */
 export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Link[] {
   return rack.rack.parts
-    .filter((part) => part.rated.by === 'own')
     .toSorted((a, b) => STACK[a.role] - STACK[b.role])
     .map((part): Link => {
       const { units, spread, takes } = rolePlan(part, rack)
@@ -86,6 +106,8 @@ export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Link[] {
         detail: part.count > 1 ? `${ROLE_WORD[part.role]}, set of ${part.count}` : ROLE_WORD[part.role],
         rackIds: [rack.rack.id],
         owner: { of: 'part', id: part.id },
+        names: [part.name, ROLE_WORD[part.role], ...OTHER_WORDS[part.role]],
+        rated: part.rated,
         ratings: part.rated.by === 'own' ? part.rated.ratings : [],
         units,
         states: STATES,

@@ -99,7 +99,7 @@ export function hostsFor(
           host: { on: 'bars', barIds: [bar.id] },
           name: `${rack.name}, ${bar.name.toLowerCase()} only`,
         })
-    if (rack.parts.some((part) => part.role === 'panels'))
+    if (rack.parts.some((part) => part.role === 'panels' || part.role === 'trusses'))
       for (const side of ['left', 'right'] as const)
         hosts.push({
           host: { on: 'panel', rackId: rack.id, side, zMm: 150 },

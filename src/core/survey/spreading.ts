@@ -1,4 +1,4 @@
-import type { RackAt } from './arrangement'
+import type { FootSide, RackAt } from './arrangement'
 import type { Member } from './layer'
 import type { MassPoint } from './mass-points'
 
@@ -37,16 +37,42 @@ export function byFoot(feet: RackAt['feet']): Spread {
   return ({ feet: shares }) => onUnits(unitOf, shares)
 }
 
+/** What a foot on either side, or on the centreline, brings to the left and to the right. */
+const SIDE_PARTS: Readonly<Record<FootSide, readonly [left: number, right: number]>> = {
+  left: [1, 0],
+  middle: [0.5, 0.5],
+  right: [0, 1],
+}
+
 /** Onto the left and the right. */
 export function bySide(feet: RackAt['feet']): Spread {
-  const unitOf = new Map(feet.map((foot) => [foot.index, foot.side === 'left' ? 0 : 1]))
+  const partsOf = new Map(feet.map((foot) => [foot.index, SIDE_PARTS[foot.side]]))
   return ({ feet: shares }) => {
-    const sides = [0, 0]
+    let [left, right] = [0, 0]
     for (const [foot, fraction] of shares) {
-      const unit = unitOf.get(foot)
-      if (unit !== undefined) sides[unit] = (sides[unit] ?? 0) + fraction
+      const parts = partsOf.get(foot)
+      if (!parts) continue
+      left += fraction * parts[0]
+      right += fraction * parts[1]
     }
-    return sides.map((fraction, unit) => ({ unit, fraction }))
+    return [
+      { unit: 0, fraction: left },
+      { unit: 1, fraction: right },
+    ]
+  }
+}
+
+/**
+ * The same, and what hangs on racks without feet (a ladder beside a rack) shared evenly by all units: where on the
+ * attachment it hangs, nobody says.
+ */
+export function withFootless(spread: Spread, footless: ReadonlySet<number>, units: number): Spread {
+  if (footless.size === 0) return spread
+  return (mass) => {
+    const share = mass.racks.reduce((sum, [rack, part]) => (footless.has(rack) ? sum + part : sum), 0)
+    const evenly =
+      share === 0 ? [] : Array.from({ length: units }, (_, unit) => ({ unit, fraction: share / units }))
+    return [...spread(mass), ...evenly]
   }
 }
 

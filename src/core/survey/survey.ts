@@ -1,11 +1,14 @@
 import type { Clearance } from '../plan/placement'
 import type { Plan } from '../plan/plan'
+import { barsOf } from '../plan/rack'
 import type { State } from '../plan/scalars'
+import { shortOf } from '../units/tolerance'
 import { arrange, type Arrangement } from './arrangement'
 import { bodyOutline, type BodyOutline } from './body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path'
 import { fitOf, type Fit } from './fit/fit'
-import { massPoints, type MassPoint } from './mass-points'
+import { antennaTopZ } from './fit/roof-surface'
+import { massPoints, statesOf, type MassPoint } from './mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
 
@@ -70,8 +73,13 @@ function footLoads(arrangement: Arrangement, masses: readonly MassPoint[]): Foot
 
 function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[], state: State): Height {
   let top: Height = { topMm: plan.vehicle.heightMm, name: plan.vehicle.name, placementId: undefined }
-  for (const rack of arrangement.racks)
-    if (rack.topZMm > top.topMm) top = { topMm: rack.topZMm, name: rack.rack.name, placementId: undefined }
+  const raise = (topMm: number, name: string) => {
+    if (topMm > top.topMm) top = { topMm, name, placementId: undefined }
+  }
+  for (const obstacle of plan.vehicle.obstacles)
+    if (obstacle.kind === 'antenna') raise(antennaTopZ(plan.vehicle, obstacle), obstacle.name)
+  for (const { rack, topZMm } of arrangement.racks)
+    if (rack.kind !== 'ladder' || statesOf(rack.when).includes(state)) raise(topZMm, rack.name)
   for (const mass of masses) {
     if (mass.of !== 'gear' || !mass.states.includes(state) || mass.thing.box.z1 <= top.topMm) continue
     top = { topMm: mass.thing.box.z1, name: mass.thing.gear.name, placementId: mass.thing.placement.id }
@@ -88,8 +96,34 @@ function onRack(masses: readonly MassPoint[], rackIndex: number, state: State): 
   return kg
 }
 
-/** Computes once all that follows from a plan. Same plan in, same survey out. */
-export function survey(plan: Plan): Survey {
+/** The plan as the vehicle leaves: without the racks and things that come off, and what stands on them. */
+function finished(plan: Plan): Plan {
+  const off = plan.racks.filter(({ status }) => status === 'comesOff')
+  const gone = plan.placements.filter(({ status }) => status === 'comesOff')
+  if (off.length === 0 && gone.length === 0) return plan
+  const racks = plan.racks.filter((rack) => !off.includes(rack))
+  const without = new Set(gone.map(({ id }) => id))
+  const stands = ({ host }: Plan['placements'][number]): boolean =>
+    host.on === 'place'
+      ? !without.has(host.placementId)
+      : host.on === 'bars'
+        ? host.barIds.every((id) => racks.some((rack) => barsOf(rack).some((bar) => bar.id === id)))
+        : racks.some(({ id }) => id === host.rackId)
+  let { placements } = plan
+  for (let count = -1; count !== placements.length;) {
+    count = placements.length
+    placements = placements.filter((each) => {
+      const stays = !without.has(each.id) && stands(each)
+      if (!stays) without.add(each.id)
+      return stays
+    })
+  }
+  return { ...plan, racks, placements }
+}
+
+/** Computes once all that follows from a plan, of what is on when the vehicle leaves. Same plan in, same survey out. */
+export function survey(whole: Plan): Survey {
+  const plan = finished(whole)
   const arrangement = arrange(plan)
   const masses = massPoints(plan, arrangement)
   const path = loadPath(plan, arrangement, masses)
@@ -98,7 +132,7 @@ export function survey(plan: Plan): Survey {
   const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
   return {
     ...arrangement,
-    plan,
+    plan: whole,
     body: bodyOutline(plan.vehicle),
     fit: fitOf(plan, arrangement, statics.sagMm),
     statics,
@@ -111,7 +145,7 @@ export function survey(plan: Plan): Survey {
     drivingTop,
     clearances: plan.clearances.map((clearance) => {
       const spareMm = clearance.heightMm - drivingTop.topMm
-      return { clearance, spareMm, passes: spareMm >= plan.rules.gapsMm.ceiling }
+      return { clearance, spareMm, passes: !shortOf(spareMm, plan.rules.gapsMm.ceiling) }
     }),
     onRackKg: (rackIndex, state) => onRack(masses, rackIndex, state),
   }

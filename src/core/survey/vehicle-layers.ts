@@ -1,10 +1,12 @@
 import type { Plan } from '../plan/plan'
+import type { Rating } from '../plan/rating'
 import { STATES, type State } from '../plan/scalars'
 import type { AttachmentKind } from '../plan/vehicle'
+import { kerbOf } from '../plan/vehicle'
 import type { Arrangement } from './arrangement'
 import type { Link } from './layer'
 import type { MassPoint } from './mass-points'
-import { byFoot, bySide, members, onRacks, SIDES, type Spread } from './spreading'
+import { byFoot, bySide, members, onRacks, SIDES, withFootless, type Spread } from './spreading'
 
 const ATTACHMENT_WORD: Readonly<Record<AttachmentKind, string>> = {
   raisedRail: 'raised rails',
@@ -20,6 +22,23 @@ const ATTACHMENT_WORD: Readonly<Record<AttachmentKind, string>> = {
   bedChannel: 'bed channels',
   bedSocket: 'bed sockets',
   hatchSeam: 'hatch',
+}
+
+/** What sheets call them besides. */
+const SHORT_WORD: Readonly<Record<AttachmentKind, readonly string[]>> = {
+  raisedRail: ['rails', 'rail'],
+  flushRail: ['rails', 'rail'],
+  roofChannel: ['channels', 'channel'],
+  gutter: ['gutter'],
+  fixedPoint: ['points', 'mounting points'],
+  hookPoint: ['hooks', 'points'],
+  bareRoof: ['door frame'],
+  drilledTop: ['mounts'],
+  framePoint: ['frame'],
+  bedRail: ['bed rail', 'bed'],
+  bedChannel: ['bed channel', 'bed'],
+  bedSocket: ['bed socket', 'bed'],
+  hatchSeam: ['hatch seam'],
 }
 
 const POINT_KINDS: ReadonlySet<AttachmentKind> = new Set([
@@ -40,11 +59,15 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
     if (racks.length === 0) return []
     const rated =
       'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
-    if (rated.by === 'with') return []
     const feet = racks.flatMap((rack) => rack.feet)
     const indices = new Set(racks.map((rack) => rack.index))
     const pointwise = POINT_KINDS.has(attachment.kind)
-    const spread = feet.length === 0 ? onRacks(indices) : pointwise ? byFoot(feet) : bySide(feet)
+    const footless = new Set(racks.filter((rack) => rack.feet.length === 0).map((rack) => rack.index))
+    const units = feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES]
+    const spread =
+      feet.length === 0
+        ? onRacks(indices)
+        : withFootless(pointwise ? byFoot(feet) : bySide(feet), footless, units.length)
     const here = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
     return [
       {
@@ -55,8 +78,10 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
         detail: ATTACHMENT_WORD[attachment.kind],
         rackIds: racks.map((rack) => rack.rack.id),
         owner: { of: 'attachment', id: attachment.id },
-        ratings: rated.ratings,
-        units: feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES],
+        names: [attachment.name, ATTACHMENT_WORD[attachment.kind], ...SHORT_WORD[attachment.kind]],
+        rated,
+        ratings: rated.by === 'own' ? rated.ratings : [],
+        units,
         states: STATES,
         usualCounting: 'everything',
         load: members(
@@ -89,6 +114,8 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
       detail: 'what the manual allows',
       rackIds: racks.map((rack) => rack.rack.id),
       owner: { of: 'roof' },
+      names: ['roof', 'roof load', 'vehicle', 'car'],
+      rated: { by: 'own', ratings: plan.vehicle.roof.ratings },
       ratings: plan.vehicle.roof.ratings,
       units: ['roof'],
       states: STATES,
@@ -104,11 +131,21 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
 
 /** What the vehicle may carry in all while it drives, when both its masses are known. */
 export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
-  const { grossKg, kerbKg, source } = plan.vehicle
-  if (grossKg === undefined || kerbKg === undefined || grossKg <= kerbKg || arrangement.racks.length === 0)
+  const { grossKg, source } = plan.vehicle
+  const kerb = kerbOf(plan.vehicle)
+  if (grossKg === undefined || kerb === undefined || arrangement.racks.length === 0)
     return []
   const whole: Spread = () => [{ unit: 0, fraction: 1 }]
   const states: readonly State[] = ['road', 'trail']
+  const ratings = states.map((state): Rating => ({
+    id: `payload-${state}`,
+    state,
+    // Gross at or below kerb leaves nothing: a figure of 0, and whatever counts is over it.
+    kg: Math.max(0, grossKg - kerb),
+    per: 'set',
+    counts: 'everything',
+    source: source ?? { kind: 'manual', text: 'gross less kerb mass' },
+  }))
   return [
     {
       id: 'payload',
@@ -118,14 +155,9 @@ export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: reado
       detail: 'gross less kerb mass',
       rackIds: arrangement.racks.map((rack) => rack.rack.id),
       owner: undefined,
-      ratings: states.map((state) => ({
-        id: `payload-${state}`,
-        state,
-        kg: grossKg - kerbKg,
-        per: 'set',
-        counts: 'everything',
-        source: source ?? { kind: 'manual', text: 'gross less kerb mass' },
-      })),
+      names: ['payload'],
+      rated: { by: 'own', ratings },
+      ratings,
       units: ['vehicle'],
       states,
       usualCounting: 'everything',

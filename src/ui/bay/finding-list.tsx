@@ -1,13 +1,19 @@
-import type { Finding } from '@/core/review/finding'
+import { OUTCOME_RANK, type Finding, type Outcome } from '@/core/review/finding'
 import { PhraseLine } from '@/ui/quantity/quantity'
 import { SeverityTag } from '@/ui/verdict/severity-tag'
 
-const FRAME = { stop: 'bay-stop', findOut: 'bay-find-out', mind: 'mind-hatch', clear: '' } as const
+const FRAME: Readonly<Record<Outcome, string>> = {
+  stop: 'bay-stop',
+  findOut: 'bay-find-out',
+  mind: 'mind-hatch',
+  clear: '',
+  notLooked: '',
+  nothing: '',
+}
 
 /** What the bay has to say of a step: worst first, each with its own shape and word. */
 export function FindingList({ findings }: { findings: readonly Finding[] }) {
-  const order = ['stop', 'findOut', 'mind', 'clear'] as const
-  const sorted = findings.toSorted((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity))
+  const sorted = findings.toSorted((a, b) => OUTCOME_RANK[a.severity] - OUTCOME_RANK[b.severity])
   if (findings.length === 0) return null
   return (
     <ul className="grid gap-2 py-1" aria-label="What this step says" aria-live="polite">

@@ -6,7 +6,9 @@ import { SettingsDialog } from '@/ui/shell/settings-dialog'
 import { downloadPlan } from '@/ui/shell/open-file'
 import type { Plan } from '@/core/plan/plan'
 import type { DialogName } from './bench-actions'
-import { Findings, openFindings } from './findings'
+import { openFindings, together } from './finding-rows'
+import { Findings } from './findings'
+import { isOpen } from '@/core/review/finding'
 import { Header } from './header'
 import { JobGate } from './job-gate'
 import { JobTools } from './job-tools'
@@ -37,7 +39,7 @@ function useMarks(plan: Plan): SheetMarks {
   const demanded = useOpening((store) => store.opening)
   return useMemo(() => {
     // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
-    const finding = review.findings.find((each) => each.id === focus && each.severity !== 'clear')
+    const finding = review.findings.find((each) => each.id === focus && isOpen(each))
     const { obstacleId, placementIds, barId } = finding?.subject ?? {}
     const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
     const opens = pointsAt ?? demanded
@@ -75,7 +77,7 @@ const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dia
   return (
     <>
       <LoadPathTable survey={survey} review={review} />
-      <Findings plan={plan} review={review} />
+      <Findings plan={plan} review={review} show={show} />
       <JobTools plan={plan} show={show} />
     </>
   )
@@ -143,7 +145,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   const close = () => {
     setDialog((now) => (now === dialog ? undefined : now))
   }
-  const count = openFindings(review).length
+  const count = together(openFindings(review)).length
   return (
     <div className="bench">
       <Header survey={survey} review={review} show={setDialog} />

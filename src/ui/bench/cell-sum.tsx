@@ -12,14 +12,9 @@ import { Choice, TextField } from '@/ui/quantity/choice'
 import { PhraseLine, Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { Modal } from '@/ui/shell/modal'
+import { BASIS_WORD } from '@/ui/quantity/basis-word'
 import { refused, usePlan } from './plan-store'
 
-const BASIS_WORD = {
-  weighed: 'weighed',
-  maker: "maker's figure",
-  guess: 'guess',
-  computed: 'computed',
-} as const
 
 export const SOURCE_CHOICES: readonly (readonly [Source['kind'], string])[] = [
   ['manual', "Vehicle's manual"],

@@ -1,196 +1,158 @@
 'use client'
-import { memo, useState, type KeyboardEvent } from 'react'
-import { STATE_WORD, type Finding } from '@/core/review/finding'
-import { CHECKS } from '@/core/review/checks'
-import { phraseText } from '@/core/review/phrase'
-import type { Remedy } from '@/core/review/remedies/remedies'
-import type { Review } from '@/core/review/review'
+import { useMemo, useState, type ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
+import { startsOf } from '@/core/plan/starts'
+import { CHECKS } from '@/core/review/checks'
+import { STATE_WORD, type Finding } from '@/core/review/finding'
+import type { Review } from '@/core/review/review'
 import { PhraseLine } from '@/ui/quantity/quantity'
-import { SeverityTag } from '@/ui/verdict/severity-tag'
-import { remediesNow, useRemedies } from './judged'
+import type { DialogName } from './bench-actions'
+import { FindingRow } from './finding-row'
+import { askGroups, openFindings, together, type FindingStates } from './finding-rows'
+import { useRemedies } from './judged'
 import { usePlan } from './plan-store'
-
-/** Every finding that asks something of a person, in the order of the review. */
-export const openFindings = (review: Review) =>
-  review.findings.filter((finding) => finding.severity !== 'clear')
-
-/** The same finding in several states is shown once, with all its states. */
-interface Together {
-  readonly finding: Finding
-  readonly states: readonly string[]
-}
-
-function together(findings: readonly Finding[]): Together[] {
-  const groups: { key: string; finding: Finding; states: string[] }[] = []
-  for (const finding of findings) {
-    const { layerId, clearanceId, footId, placementIds } = finding.subject
-    const key = [
-      finding.severity,
-      finding.rule,
-      layerId ?? clearanceId ?? footId ?? placementIds.join(),
-    ].join(' ')
-    const margin = finding.margin?.value
-    const known = groups.find(
-      (each) =>
-        each.key === key &&
-        each.finding.margin?.value === margin &&
-        each.finding.measured?.value === finding.measured?.value,
-    )
-    const state = finding.state === 'all' ? 'All states' : STATE_WORD[finding.state]
-    if (known) known.states.push(state)
-    else groups.push({ key, finding, states: [state] })
-  }
-  return groups
-}
-
-type RowProps = Together & { readonly remedies: readonly Remedy[] | undefined }
-
-/** A finding is a new object with every review: its row is drawn again only when it reads otherwise. */
-function readsTheSame(a: RowProps, b: RowProps): boolean {
-  return (
-    a.finding.id === b.finding.id &&
-    a.finding.severity === b.finding.severity &&
-    a.remedies === b.remedies &&
-    a.states.join() === b.states.join() &&
-    phraseText(a.finding.sentence) === phraseText(b.finding.sentence)
-  )
-}
-
-const FindingRow = memo(function FindingRow({ finding, states, remedies }: RowProps) {
-  const { run, focusFinding } = usePlan.getState()
-  const focused = usePlan((store) => store.focus === finding.id)
-  const onKeyDown = (event: KeyboardEvent<HTMLLIElement>) => {
-    if (event.key !== 'Enter' || event.target !== event.currentTarget) return
-    event.preventDefault()
-    const { plan } = usePlan.getState()
-    const first = plan && remediesNow(plan, finding)[0]
-    if (first) run(first.command)
-  }
-  return (
-    <li
-      className={`finding ${focused ? 'finding-focused' : ''}`}
-      data-finding={finding.id}
-      tabIndex={0}
-      onMouseEnter={() => {
-        focusFinding(finding.id)
-      }}
-      onMouseLeave={() => {
-        focusFinding(undefined)
-      }}
-      onFocus={() => {
-        focusFinding(finding.id)
-      }}
-      onBlur={() => {
-        focusFinding(undefined)
-      }}
-      onKeyDown={onKeyDown}
-    >
-      <p className="leading-snug">
-        <SeverityTag severity={finding.severity} />{' '}
-        <span className="text-ink2 text-[12px]">{states.join(', ')}</span>{' '}
-        <PhraseLine phrase={finding.sentence} />
-      </p>
-      {remedies && remedies.length > 0 && (
-        <div className="mt-1.5 flex flex-wrap gap-1.5">
-          {remedies.map((remedy, i) => (
-            <button
-              key={i}
-              type="button"
-              className={`plain fix ${i === 0 ? 'solid' : ''}`}
-              onClick={() => {
-                run(remedy.command)
-              }}
-            >
-              <span>
-                <PhraseLine phrase={remedy.say} />
-              </span>
-            </button>
-          ))}
-        </div>
-      )}
-      {remedies?.length === 0 && finding.severity === 'stop' && (
-        <p className="text-ink2 mt-1 text-[13px]">
-          No single change on this plan clears it: take it apart by hand.
-        </p>
-      )}
-    </li>
-  )
-}, readsTheSame)
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
-/** What was checked and holds, with its margin; written out only when somebody looks. */
-function CheckedAndClear({ findings }: { findings: readonly Finding[] }) {
+/** A line that opens: what is in it is written out only when somebody looks. */
+function Folded({ title, children }: { title: string; children: () => ReactNode }) {
   const [open, setOpen] = useState(false)
   return (
     <details
-      className="mt-3"
       onToggle={(event) => {
         setOpen(event.currentTarget.open)
       }}
     >
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        Checked and clear: {findings.length}
+      <summary data-finding-group className="min-h-11 cursor-pointer py-2 font-semibold">
+        {title}
       </summary>
-      {open && (
-        <ul className="text-[13px] leading-snug">
-          {findings.map((finding) => (
-            <li key={finding.id} className="hair-b py-1">
-              <span className="text-ink2">
-                {TITLE.get(finding.rule)}
-                {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
-              </span>
-              <PhraseLine phrase={finding.sentence} />
-            </li>
-          ))}
-        </ul>
-      )}
+      {open && children()}
     </details>
   )
 }
 
-/** Findings, worst first, each Stop with its fixes; what was checked and is clear stands folded below. */
-export function Findings({ plan, review }: { plan: Plan; review: Review }) {
+/** What was checked and holds, with its margin; or what there was nothing of. */
+function Told({ findings }: { findings: readonly Finding[] }) {
+  return (
+    <ul className="text-[13px] leading-snug">
+      {findings.map((finding) => (
+        <li key={finding.id} className="hair-b py-1">
+          <span className="text-ink2">
+            {TITLE.get(finding.rule)}
+            {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
+          </span>
+          <PhraseLine phrase={finding.sentence} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What nothing on the load path hangs on and nobody gave: by name, in one quiet line. */
+function NotLooked({ findings, show }: { findings: readonly Finding[]; show: (dialog: DialogName) => void }) {
+  if (findings.length === 0) return null
+  const names = findings.map(({ rule }) => (TITLE.get(rule) ?? rule).toLowerCase()).join(', ')
+  return (
+    <Folded title={`Not looked at: ${names}`}>
+      {() => (
+        <ol>
+          {together(findings).map((row) => (
+            <FindingRow key={row.finding.id} {...row} remedies={undefined} show={show} />
+          ))}
+        </ol>
+      )}
+    </Folded>
+  )
+}
+
+/** The starting values that nobody has typed over: one line, one press for those that are right. */
+function Starts({ plan }: { plan: Plan }) {
+  const starts = useMemo(() => startsOf(plan), [plan])
+  if (starts.length === 0) return null
+  return (
+    <li className="finding">
+      <p className="leading-snug">
+        {starts.length} starting {starts.length === 1 ? 'value' : 'values'} of the forms stand as they were
+        filled in. Type over what is wrong; what is right is confirmed here.
+      </p>
+      <button
+        type="button"
+        className="plain mt-1.5"
+        onClick={() => {
+          usePlan.getState().run({ do: 'confirm', starts })
+        }}
+      >
+        They are right
+      </button>
+    </li>
+  )
+}
+
+/** Findings: Stops with their fixes; questions by where their answer is read; what to mind; and what is clear, folded below. */
+export function Findings({
+  plan,
+  review,
+  show,
+}: {
+  plan: Plan
+  review: Review
+  show: (dialog: DialogName) => void
+}) {
   const dragging = usePlan((store) => store.dragFrom !== undefined)
-  const open = openFindings(review)
-  const groups = together(open)
-  const remedies = useRemedies(
+  const rows = useMemo(() => together(openFindings(review)), [review])
+  const remediesOf = useRemedies(
     plan,
-    groups.map(({ finding }) => finding),
+    useMemo(() => rows.map(({ finding }) => finding), [rows]),
     dragging,
   )
+  const list = (wanted: readonly FindingStates[]) =>
+    wanted.map((row) => (
+      <FindingRow key={row.finding.id} {...row} remedies={remediesOf(row.finding)} show={show} />
+    ))
+  const of = (severity: Finding['severity']) => rows.filter(({ finding }) => finding.severity === severity)
+  const questions = of('findOut')
+  const asked = questions.filter(({ finding }) => !finding.aside)
+  const aside = questions.filter(({ finding }) => finding.aside)
   const clear = review.findings.filter((finding) => finding.severity === 'clear')
+  const nothing = review.findings.filter((finding) => finding.severity === 'nothing')
   return (
     <section aria-labelledby="findings-title" className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6">
       <h2 id="findings-title" className="text-[15px]">
         Findings
       </h2>
-      {groups.length === 0 ? (
+      {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
+      {review.planned && rows.length === 0 && (
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>
-      ) : (
-        <ol className="mt-1" aria-label="Findings, worst first">
-          {groups.map(({ finding, states }) => (
-            <FindingRow
-              key={finding.id}
-              finding={finding}
-              states={states}
-              remedies={remedies.get(finding.id)}
-            />
-          ))}
-        </ol>
       )}
-      <CheckedAndClear findings={clear} />
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-          Cautions: {review.cautions.length}
-        </summary>
-        <ul className="list-disc pl-5 text-[13px] leading-snug">
-          {review.cautions.map((caution) => (
-            <li key={caution}>{caution}</li>
-          ))}
-        </ul>
-      </details>
+      <ol className="mt-1" aria-label="Stops">
+        {list(of('stop'))}
+      </ol>
+      {askGroups(asked).map((group) => (
+        <Folded key={group.title} title={`Find out. ${group.title}: ${group.rows.length}`}>
+          {() => <ol aria-label={group.title}>{list(group.rows)}</ol>}
+        </Folded>
+      ))}
+      <ol className="mt-1" aria-label="To mind">
+        {list(of('mind'))}
+        <Starts plan={plan} />
+      </ol>
+      {aside.length > 0 && (
+        <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{list(aside)}</ol>}</Folded>
+      )}
+      <div className="mt-3">
+        <NotLooked findings={review.notLooked} show={show} />
+        <Folded title={`Checked and clear: ${clear.length}`}>{() => <Told findings={clear} />}</Folded>
+        <Folded title={`Nothing to check: ${nothing.length}`}>{() => <Told findings={nothing} />}</Folded>
+        <Folded title={`Cautions: ${review.cautions.length}`}>
+          {() => (
+            <ul className="list-disc pl-5 text-[13px] leading-snug">
+              {review.cautions.map((caution) => (
+                <li key={caution}>{caution}</li>
+              ))}
+            </ul>
+          )}
+        </Folded>
+      </div>
     </section>
   )
 }

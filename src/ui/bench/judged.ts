@@ -1,39 +1,25 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import type { Finding } from '@/core/review/finding'
-import { remediesFor, type Remedy } from '@/core/review/remedies/remedies'
-import { review, type Review } from '@/core/review/review'
-import { survey, type Survey } from '@/core/survey/survey'
+import { assess, type Assessment } from '@/core/review/assess'
+import { isOpen, type Finding } from '@/core/review/finding'
+import type { Remedy } from '@/core/review/remedies/remedies'
 import { stockNow } from '@/ui/shell/stock'
 
-interface JudgedPlan {
-  readonly survey: Survey
-  readonly review: Review
-  readonly remedies: Map<string, readonly Remedy[]>
-}
+const assessed = new WeakMap<Plan, Assessment>()
 
-const judged = new WeakMap<Plan, JudgedPlan>()
-
-/** Survey and review of a plan, once per plan. */
-export function judgedOf(plan: Plan): JudgedPlan {
-  const known = judged.get(plan)
+/** Survey, review and fixes of a plan, once per plan. */
+export function judgedOf(plan: Plan): Assessment {
+  const known = assessed.get(plan)
   if (known) return known
-  const surveyed = survey(plan)
-  const fresh = { survey: surveyed, review: review(surveyed), remedies: new Map<string, readonly Remedy[]>() }
-  judged.set(plan, fresh)
+  const fresh = assess(plan)
+  assessed.set(plan, fresh)
   return fresh
 }
 
 /** The remedies of one finding, computed now if need be: for the key that applies the first one. */
-export function remediesNow(plan: Plan, finding: Finding): readonly Remedy[] {
-  const { survey: surveyed, review: reviewed, remedies } = judgedOf(plan)
-  const known = remedies.get(finding.id)
-  if (known) return known
-  const fresh = remediesFor(surveyed, reviewed, finding, stockNow())
-  remedies.set(finding.id, fresh)
-  return fresh
-}
+export const remediesNow = (plan: Plan, finding: Finding): readonly Remedy[] =>
+  judgedOf(plan).remedies(finding, stockNow())
 
 const idle = (work: () => void): (() => void) => {
   if (typeof requestIdleCallback === 'function') {
@@ -49,15 +35,15 @@ export function useRemedies(
   plan: Plan,
   findings: readonly Finding[],
   paused: boolean,
-): ReadonlyMap<string, readonly Remedy[]> {
-  const { remedies } = judgedOf(plan)
+): (finding: Finding) => readonly Remedy[] | undefined {
+  const assessment = judgedOf(plan)
   const [, setCount] = useState(0)
-  const missing = useMemo(() => findings.filter((finding) => finding.severity !== 'clear'), [findings])
+  const missing = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {
     if (paused) return
     let cancel: (() => void) | undefined
     const next = () => {
-      const finding = missing.find((each) => !remedies.has(each.id))
+      const finding = missing.find((each) => assessment.known(each) === undefined)
       if (!finding) return
       cancel = idle(() => {
         remediesNow(plan, finding)
@@ -67,6 +53,6 @@ export function useRemedies(
     }
     next()
     return () => cancel?.()
-  }, [plan, missing, remedies, paused])
-  return remedies
+  }, [plan, missing, assessment, paused])
+  return assessment.known
 }

@@ -1,7 +1,7 @@
 'use client'
 import { memo } from 'react'
 import { STATES, type State } from '@/core/plan/scalars'
-import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
+import { OUTCOME_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
 import { layerSeverity, type Review } from '@/core/review/review'
 import type { Layer } from '@/core/survey/layer'
 import type { Cell } from '@/core/survey/limit'
@@ -24,7 +24,7 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
       : cell.leftKg < 0
         ? `, ${formatQuantity('mass', -cell.leftKg, units)} over`
         : `, ${formatQuantity('mass', cell.leftKg, units)} left`
-  const verdict = severity === undefined || cell.idle ? '' : `, ${SEVERITY_WORD[severity]}`
+  const verdict = severity === undefined || cell.idle ? '' : `, ${OUTCOME_WORD[severity]}`
   return `${cell.layer.name}, ${STATE_WORD[cell.state]}: ${counted} ${limit}${left}${verdict}${governs ? ', governs' : ''}`
 }
 

@@ -1,35 +1,45 @@
 'use client'
 import { STATES, type State } from '@/core/plan/scalars'
-import { SEVERITY_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
+import { identityOf, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
 import type { Review } from '@/core/review/review'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { useUnits } from '@/ui/shell/settings-store'
 import { usePlan } from './plan-store'
 
+/** How many different things of the verdict's kind there are, so that they can be counted on the page. */
+export function openCount(review: Review, state: State): number {
+  const verdict = review.states[state]
+  return new Set(
+    review.findings
+      .filter(
+        (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
+      )
+      .map(identityOf),
+  ).size
+}
+
 /** A state's verdict in a few words: how much over, how many to find out, or how much is left. */
 export function verdictWords(survey: Survey, review: Review, state: State, units: UnitChoice): string {
   const verdict = review.states[state]
   const governing = survey.loadPath.governing[state]
-  const count = review.findings.filter(
-    (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
-  ).length
   const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
   const left = governing?.leftKg
   if (verdict === 'stop' && left !== undefined && left < 0)
-    return `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
+    return `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
   if (verdict === 'stop' || verdict === 'findOut')
-    return `${SEVERITY_WORD[verdict]}, ${count} ${verdict === 'stop' ? 'to mend' : 'open'}`
-  return left === undefined
-    ? SEVERITY_WORD[verdict]
-    : `${SEVERITY_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`
+    return `${VERDICT_WORD[verdict]}, ${openCount(review, state)} ${verdict === 'stop' ? 'to mend' : 'open'}`
+  return left === undefined || verdict === 'unplanned'
+    ? VERDICT_WORD[verdict]
+    : `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`
 }
 
-const LOOK: Readonly<Record<Severity, string>> = {
+const LOOK: Readonly<Record<Verdict, string>> = {
   stop: 'verdict-stop',
   findOut: 'verdict-find-out',
   mind: 'verdict-mind',
   clear: '',
+  unplanned: '',
 }
 
 /** Road, trail, parked: each with its verdict; the pressed one is what the drawing shows. */

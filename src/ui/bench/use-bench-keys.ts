@@ -21,7 +21,7 @@ function typing(target: EventTarget | null): boolean {
 
 /** Moves the focus to the finding after the one that has it. */
 function nextFinding(): void {
-  const rows = [...document.querySelectorAll<HTMLElement>('[data-finding]')]
+  const rows = [...document.querySelectorAll<HTMLElement>('[data-finding], [data-finding-group]')]
   const now = rows.findIndex((row) => row === document.activeElement || row.contains(document.activeElement))
   rows[(now + 1) % Math.max(rows.length, 1)]?.focus()
 }

@@ -6,7 +6,7 @@ import type { Plan } from '@/core/plan/plan'
 import { STATES } from '@/core/plan/scalars'
 import { CHECKS } from '@/core/review/checks'
 import { accountOf, differencesOf, type Account, type Left } from '@/core/review/compare'
-import { SEVERITIES, SEVERITY_WORD, STATE_WORD } from '@/core/review/finding'
+import { OUTCOME_WORD, SEVERITIES, STATE_WORD } from '@/core/review/finding'
 import { formatNumber } from '@/core/units/format'
 import { loadPlans } from '@/storage/plans'
 import { judgedOf } from '@/ui/bench/judged'
@@ -58,7 +58,8 @@ function Table({ a, b }: { a: Account; b: Account }) {
   const differences = differencesOf(a, b)
   const kg = (account: Account, state: (typeof STATES)[number]) => {
     const left = account.left[state]
-    return left.kind === 'none' ? undefined : left.kg
+    // “At most” less “at most” is no number: only what is known can be held against what is known.
+    return left.kind === 'known' ? left.kg : undefined
   }
   const money = ({ price, unpriced }: Account) =>
     `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
@@ -141,7 +142,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
           {SEVERITIES.filter((severity) => severity !== 'clear').map((severity) => (
             <Row
               key={severity}
-              name={`Findings: ${SEVERITY_WORD[severity]}`}
+              name={`Findings: ${OUTCOME_WORD[severity]}`}
               a={a.counts[severity]}
               b={b.counts[severity]}
               gain={

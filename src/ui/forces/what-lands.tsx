@@ -1,15 +1,10 @@
 import type { State } from '@/core/plan/scalars'
 import type { MassPoint } from '@/core/survey/mass-points'
 import type { Survey } from '@/core/survey/survey'
+import { BASIS_WORD } from '@/ui/quantity/basis-word'
 import { Quantity } from '@/ui/quantity/quantity'
 import { Behind } from './panel'
 
-const BASIS_WORD = {
-  weighed: 'weighed',
-  maker: 'maker',
-  guess: 'guess, with margin',
-  computed: 'computed',
-} as const
 
 /** Thing by thing, what lands on each of several supports in a state: the parts behind every figure of a picture. */
 export function WhatLands({

@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import type { RuleSource } from '@/core/review/check'
 import { CHECKS } from '@/core/review/checks'
-import { SEVERITIES, STATE_WORD, type Finding } from '@/core/review/finding'
+import { OUTCOME_RANK, STATE_WORD, type Finding } from '@/core/review/finding'
 import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { DEMO_PLANS } from '@/stock/plans'
 import { judgedOf } from '@/ui/bench/judged'
@@ -26,9 +26,7 @@ interface Example {
 /** For every rule the gravest thing that it says of any job of the demo, judged as the page opens. */
 function examples(): ReadonlyMap<string, Example> {
   const found = new Map<string, Example>()
-  // What a rule says of a job that it finds nothing in is no example.
-  const rank = ({ id, rule, severity }: Finding) =>
-    SEVERITIES.indexOf(severity) + (id === `${rule} nothing` ? 1 : 0)
+  const rank = ({ severity }: Finding) => OUTCOME_RANK[severity]
   for (const plan of DEMO_PLANS)
     for (const finding of judgedOf(plan).review.findings) {
       const known = found.get(finding.rule)

@@ -1,6 +1,6 @@
 import { readPlan } from '@/core/formats/plan-file'
 import { reviewReport } from '@/core/formats/report'
-import { judgePlan } from '@/core/review/judge-plan'
+import { assess } from '@/core/review/assess'
 
 /** What parts the shop that asks has is not known here, so none is proposed. */
 const NO_STOCK = { parts: [] }
@@ -42,6 +42,6 @@ export async function POST(request: Request): Promise<Response> {
   }
   const read = readPlan(raw)
   if (!read.ok) return refuse(400, read.problems)
-  const judged = judgePlan(read.plan, NO_STOCK)
-  return Response.json(reviewReport(judged.survey, judged.review, judged.remedies))
+  const { survey, review, remedies } = assess(read.plan)
+  return Response.json(reviewReport(survey, review, (finding) => remedies(finding, NO_STOCK)))
 }

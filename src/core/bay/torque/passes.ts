@@ -1,3 +1,5 @@
+import type { FootSide } from '../../survey/arrangement'
+
 /** One fastener's turn in a pass: where it is, and what it is tightened to, N·m (nothing without a figure). */
 export interface Pull {
   readonly pass: number
@@ -9,7 +11,7 @@ export interface Pull {
 /** A place of a group from the front (0) rearward, on one side. */
 export interface Spot {
   readonly name: string
-  readonly side: 'left' | 'right'
+  readonly side: FootSide
   readonly row: number
 }
 
@@ -23,9 +25,10 @@ export function diagonalOrder(spots: readonly Spot[]): readonly Spot[] {
     spots.filter((spot) => spot.row === row && spot.side === side)
   return rows.flatMap((row, i) => {
     const across = rows.at(-1 - i)
+    const middle = find(row, 'middle')
     return i % 2 === 0
-      ? [...find(row, 'left'), ...find(across, 'right')]
-      : [...find(across, 'right'), ...find(row, 'left')]
+      ? [...find(row, 'left'), ...find(across, 'right'), ...middle]
+      : [...find(across, 'right'), ...find(row, 'left'), ...middle]
   })
 }
 

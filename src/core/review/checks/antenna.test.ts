@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { antenna } from './antenna'
 import { run, severities } from './findings.testing'
 

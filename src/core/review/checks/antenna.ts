@@ -54,6 +54,7 @@ export const antenna = check({
   source: practice(
     'Antenna shadowed: test the radio and the position before and after. Common practice, no source.',
   ),
+  law: 'notOfMass',
   nothing: 'No antenna is on the roof.',
   *run(survey) {
     const { vehicle } = survey.plan

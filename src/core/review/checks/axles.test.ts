@@ -24,13 +24,16 @@ describe('axles', () => {
     expect(of(900, 1000)).toEqual(['stop', 'clear', 'stop', 'clear'])
   })
 
-  it('with limits but nobody knowing how the vehicle sits on them: find out', () => {
+  it('with limits but nobody knowing how the vehicle sits on them are not looked at', () => {
     expect(
       run(axles, plan({ axleLimitKg: { front: 900, rear: 900 } })).map(({ severity }) => severity),
-    ).toEqual(['findOut'])
+    ).toEqual(['notLooked'])
   })
 
-  it('without limits are not asked', () => {
-    expect(run(axles, plan(KNOWN))).toEqual([])
+  it('without limits are not looked at, unless the house looks at them in every job', () => {
+    expect(run(axles, plan(KNOWN))).toMatchObject([{ severity: 'notLooked' }])
+    const base = plan(KNOWN)
+    const must = { ...base, rules: { ...base.rules, mustLook: ['axles' as const] } }
+    expect(run(axles, must)).toMatchObject([{ severity: 'findOut' }])
   })
 })

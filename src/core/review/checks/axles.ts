@@ -1,5 +1,5 @@
-import { exceeds } from '../../survey/limit'
-import { check } from '../check'
+import { exceeds } from '../../units/tolerance'
+import { check, notLooked } from '../check'
 import { IN_STATE } from '../finding'
 import { kg } from '../phrase'
 
@@ -10,26 +10,28 @@ export const axles = check({
   question: 'Does each axle stay within its limit with everything on, people and luggage inside included?',
   formula: 'lever rule over the wheelbase; what is inside counts midway',
   source: { kind: 'handbook', text: 'Lever rule; statics of rigid bodies, from memory.' },
-  nothing: 'The vehicle names no axle limits, or nobody knows how its own mass sits on its axles.',
+  law: 'moreIsWorse',
+  nothing: 'No rack is on the vehicle.',
   *run(survey) {
-    const { axleLimitKg } = survey.plan.vehicle
-    if (!axleLimitKg || survey.racks.length === 0) return
+    const { vehicle } = survey.plan
+    if (survey.racks.length === 0) return
+    const known = vehicle.axleLimitKg && survey.motion.axles('road')
+    if (!known) {
+      yield notLooked(
+        survey,
+        'axles',
+        'axles',
+        [
+          vehicle.axleLimitKg
+            ? 'Axles: nobody knows how the vehicle’s own mass sits on them. Weigh each axle.'
+            : 'Axles: their limits are not known.',
+        ],
+        { where: vehicle.axleLimitKg ? 'scale' : 'label', label: 'Axles', target: { open: 'vehicle' } },
+      )
+      return
+    }
     for (const state of ['road', 'trail'] as const) {
-      const loads = survey.motion.axles(state)
-      if (!loads) {
-        if (state === 'road')
-          yield {
-            id: 'axles unknown',
-            rule: 'axles',
-            severity: 'findOut',
-            state: 'all',
-            subject: { placementIds: [] },
-            sentence: [
-              'The axles have limits, but nobody knows how the vehicle’s own mass sits on them: weigh each axle.',
-            ],
-          }
-        continue
-      }
+      const loads = survey.motion.axles(state) ?? []
       for (const { axle, kg: mass, limitKg } of loads) {
         if (limitKg === undefined) continue
         const over = exceeds(mass, limitKg)

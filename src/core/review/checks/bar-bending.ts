@@ -2,7 +2,7 @@ import { underBarRoom } from '../../survey/fit/roof-surface'
 import type { LoadedBar } from '../../survey/statics/bending'
 import { STATES } from '../../plan/scalars'
 import type { Survey } from '../../survey/survey'
-import { check } from '../check'
+import { check, notLooked } from '../check'
 import type { Finding } from '../finding'
 import { mm, mPa, newtonMetre } from '../phrase'
 
@@ -64,6 +64,11 @@ function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
     }
 }
 
+/** Of a bar whose stress cannot be judged: only whether it would bend down to the roof. */
+function* overItsRoom(survey: Survey, worst: LoadedBar): Iterable<Finding> {
+  for (const finding of judged(survey, worst)) if (finding.severity === 'stop') yield finding
+}
+
 /** How far does each bar bend, and does it keep clear of the roof and of its yield? N·m, mm, MPa. */
 export const barBending = check({
   id: 'bar-bending',
@@ -75,14 +80,30 @@ export const barBending = check({
     kind: 'handbook',
     text: 'Euler-Bernoulli beam; Roark’s Formulas, Table 8.1, and Gere, from memory. It is a note, never a higher limit than the sheet’s.',
   },
-  nothing: 'No loaded bar’s section is known, so none is judged for bending.',
+  law: 'balance',
+  nothing: 'No bar carries anything.',
   *run(survey) {
+    const unknown: string[] = []
     for (const { index, bar } of survey.bars) {
-      if (bar.profile.wallMm === undefined && bar.profile.section === undefined) continue
       const worst = STATES.flatMap((state) => survey.statics.bar(index, state) ?? []).reduce<
         LoadedBar | undefined
       >((so, each) => (so && Math.abs(so.moment.nm) >= Math.abs(each.moment.nm) ? so : each), undefined)
-      if (worst && worst.carriesKg > 0) yield* judged(survey, worst)
+      if (!worst || worst.carriesKg <= 0) continue
+      const known = bar.profile.wallMm !== undefined || bar.profile.section !== undefined
+      if (known && worst.stressMPa !== undefined && bar.profile.material?.yieldMPa !== undefined)
+        yield* judged(survey, worst)
+      else {
+        unknown.push(bar.name)
+        if (known) yield* overItsRoom(survey, worst)
+      }
     }
+    if (unknown.length > 0)
+      yield notLooked(
+        survey,
+        'bar-bending',
+        'bending',
+        [`Bending: the section or the yield of ${unknown.join(', ')} is not known.`],
+        { where: 'sheet', label: 'Wall, section and material of the bars', target: { open: 'rack' } },
+      )
   },
 })

@@ -9,6 +9,7 @@ export const barEndsAtDoors = check({
   formula:
     'half the bar’s length against the door edge, where the bar hangs lower than a head; Mind beyond it',
   source: practice('Bar ends at head height. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'No door edge is described.',
   *run(survey) {
     for (const edge of survey.plan.vehicle.obstacles) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, RAILS, vehicleWith } from '../../plan/plans.testing'
 import type { Attachment } from '../../plan/vehicle'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { barSeat } from './bar-seat'
 import { run, sentences } from './findings.testing'
 

@@ -1,3 +1,5 @@
+import type { BarAt } from '../../survey/arrangement'
+import { longerThan, shortOf, TOLERANCE } from '../../units/tolerance'
 import { holds, nearest, type Intervals } from '../../survey/geometry/intervals'
 import { seatsOfBar } from '../../survey/fit/seat-windows'
 import type { Survey } from '../../survey/survey'
@@ -30,6 +32,25 @@ function remedies(survey: Survey, finding: Finding): Candidate[] {
   ]
 }
 
+/** Another bar nearer than a bar's width, edge to edge, told once of the two. mm. */
+function crowded(survey: Survey, { bar, index, box }: BarAt) {
+  for (const other of survey.bars) {
+    if (other.index >= index || other.box.z0 >= box.z1 || other.box.z1 <= box.z0) continue
+    const wantedMm = Math.max(bar.profile.widthMm, other.bar.profile.widthMm)
+    const gapMm = Math.max(box.x0 - other.box.x1, other.box.x0 - box.x1)
+    if (shortOf(gapMm, wantedMm)) return { name: other.bar.name, gapMm, wantedMm }
+  }
+  return undefined
+}
+
+/** How far a bar on the roof stands past either end of it; nothing where it stands over it. mm. */
+function offRoof(survey: Survey, { bar, rack }: BarAt): number | undefined {
+  const { fromXMm, toXMm } = survey.plan.vehicle.roof
+  if (!survey.racks.some((each) => each.rack.id === rack.id && each.onRoof)) return undefined
+  const past = Math.max(fromXMm - bar.xMm, bar.xMm - toXMm)
+  return longerThan(past, 0) ? past : undefined
+}
+
 /** Does every bar stand where its feet can? x in mm behind the windscreen's upper edge. */
 export const barSeat = check({
   id: 'bar-seat',
@@ -37,6 +58,7 @@ export const barSeat = check({
   question: 'Does every bar stand where the rail, the points or the fit sheet let its feet stand?',
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel
@@ -46,7 +68,7 @@ export const barSeat = check({
       const { bar, rack } = at
       const x = nearest(seats.within, bar.xMm) ?? bar.xMm
       const off = Math.abs(x - bar.xMm)
-      const fits = holds(seats.within, bar.xMm, seats.locked ? tolerance : 1e-6)
+      const fits = holds(seats.within, bar.xMm, seats.locked ? tolerance : TOLERANCE.lengthMm)
       const common = {
         id: `bar-seat ${bar.id}`,
         rule: 'bar-seat',
@@ -55,6 +77,30 @@ export const barSeat = check({
         measured: mm(bar.xMm),
         limit: mm(x),
       } as const
+      const crowding = crowded(survey, at)
+      const past = offRoof(survey, at)
+      if (crowding)
+        yield {
+          ...common,
+          id: `bar-seat close ${bar.id}`,
+          severity: 'stop',
+          margin: mm(crowding.gapMm - crowding.wantedMm),
+          sentence: [
+            `${bar.name} and ${crowding.name} stand `,
+            mm(Math.max(0, crowding.gapMm)),
+            ' apart, edge to edge: two bars keep a bar’s width between them, ',
+            mm(crowding.wantedMm),
+            '.',
+          ],
+        }
+      if (past !== undefined)
+        yield {
+          ...common,
+          id: `bar-seat roof ${bar.id}`,
+          severity: 'stop',
+          margin: mm(-past),
+          sentence: [`${bar.name} stands `, mm(past), ' past the end of the roof, where no rail is.'],
+        }
       yield fits
         ? {
             ...common,

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { clearOfFeet } from './clear-of-feet'
 import { severities } from './findings.testing'
 
 /** Feet at ±500; a clamp whose contacts are 100 mm either side of its middle. */
-const plan = (yMm: number, footWidthMm?: number, kind: 'wrapClamp' | 'channelBolt' = 'wrapClamp') => {
+const plan = (
+  yMm: number,
+  footWidthMm?: number,
+  kind: 'wrapClamp' | 'channelBolt' = 'wrapClamp',
+  baseMm = 40,
+  known = true,
+) => {
   const rack = barsRack({})
   const mount =
     kind === 'wrapClamp'
@@ -21,7 +27,11 @@ const plan = (yMm: number, footWidthMm?: number, kind: 'wrapClamp' | 'channelBol
     [footWidthMm === undefined ? rack : { ...rack, footWidthMm }],
     [
       [
-        thing('Tray', 8, { widthMm: 260, contactsMm: { along: [], across: [-100, 100] }, fit: { mount } }),
+        thing('Tray', 8, {
+          widthMm: 260,
+          ...(known ? { contactsMm: { along: [], across: [-100, 100] } } : {}),
+          fit: { mount, ...(Number.isNaN(baseMm) ? {} : { baseMm }) },
+        }),
         { yMm },
       ],
     ],
@@ -29,9 +39,17 @@ const plan = (yMm: number, footWidthMm?: number, kind: 'wrapClamp' | 'channelBol
 }
 
 describe('clear of the feet', () => {
-  it('stands a clamp that is half a foot away, not one that is nearer', () => {
-    expect(severities(clearOfFeet, plan(355, 90))).toEqual({ all: 'clear' })
-    expect(severities(clearOfFeet, plan(356, 90))).toEqual({ all: 'stop' })
+  it('stands a clamp clear by half a foot and half of what it covers itself, and not 1 mm nearer (L16)', () => {
+    expect(severities(clearOfFeet, plan(335, 90))).toEqual({ all: 'clear' })
+    expect(severities(clearOfFeet, plan(336, 90))).toEqual({ all: 'stop' })
+  })
+  it('asks for the width of the clamp only where it decides', () => {
+    expect(severities(clearOfFeet, plan(275, 90, 'wrapClamp', NaN))).toEqual({ all: 'clear' })
+    expect(severities(clearOfFeet, plan(276, 90, 'wrapClamp', NaN))).toEqual({ all: 'findOut' })
+    expect(severities(clearOfFeet, plan(356, 90, 'wrapClamp', NaN))).toEqual({ all: 'stop' })
+  })
+  it('asks where clamps touch that go round the bar, and says nothing of no clamp going round it (L15)', () => {
+    expect(severities(clearOfFeet, plan(0, 90, 'wrapClamp', 40, false))).toEqual({ all: 'findOut' })
   })
   it('is no question for what sits in the channel', () => {
     expect(severities(clearOfFeet, plan(400, 90, 'channelBolt'))).toEqual({})
@@ -43,6 +61,6 @@ describe('clear of the feet', () => {
   it('is mended by moving just clear', () => {
     const judged = judgePlan(plan(380, 90), { parts: [] })
     const stop = judged.review.findings.find(({ rule }) => rule === 'clear-of-feet')
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', yMm: 355 })
+    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', yMm: 335 })
   })
 })

@@ -1,6 +1,7 @@
 import type { ThingAt } from '../../survey/arrangement'
 import { contactsKnown, contactYs } from '../../survey/fit/contacts'
 import type { Survey } from '../../survey/survey'
+import { shortOf } from '../../units/tolerance'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm } from '../phrase'
@@ -12,50 +13,110 @@ const closesRound = ({ gear, placement }: ThingAt) => {
   return kind === 'wrapClamp' || kind === 'uBolt'
 }
 
-/** Half of what an unmeasured foot is taken to be wide, for asking only. Common practice, no source. mm. */
-const LIKELY_HALF_FOOT_MM = 50
+/** No foot and no clamp is taken to be wider than this where nobody measured it. Common practice, no source. mm. */
+const WIDEST_FOOT_MM = 300
+const WIDEST_CLAMP_MM = 160
 
-interface Collision {
+interface Nearest {
+  readonly rackId: string
   readonly barId: string
   readonly barName: string
   readonly contactY: number
   readonly footY: number
-  readonly halfFootMm: number | undefined
+  readonly awayMm: number
+  readonly footMm: number | undefined
+  readonly clampMm: number | undefined
 }
 
 /** The contact of a thing that stands nearest to a foot. */
-function nearestFoot(survey: Survey, thing: ThingAt): Collision | undefined {
+function nearestFoot(survey: Survey, thing: ThingAt): Nearest | undefined {
   const { host } = thing.placement
   if (host.on !== 'bars') return undefined
-  const ys = contactYs(thing)
-  let found: Collision | undefined
+  let found: Nearest | undefined
   for (const { bar, rack } of survey.bars) {
     if (!host.barIds.includes(bar.id)) continue
     for (const footY of bar.feetYMm)
-      for (const contactY of ys)
-        if (!found || Math.abs(contactY - footY) < Math.abs(found.contactY - found.footY))
-          found = {
-            barId: bar.id,
-            barName: bar.name,
-            contactY,
-            footY,
-            halfFootMm: rack.footWidthMm === undefined ? undefined : rack.footWidthMm / 2,
-          }
+      for (const contactY of contactYs(thing)) {
+        const awayMm = Math.abs(contactY - footY)
+        if (found && awayMm >= found.awayMm) continue
+        found = {
+          rackId: rack.id,
+          barId: bar.id,
+          barName: bar.name,
+          contactY,
+          footY,
+          awayMm,
+          footMm: rack.footWidthMm,
+          clampMm: thing.gear.fit.baseMm,
+        }
+      }
   }
   return found
 }
 
+const wanted = ({ footMm, clampMm }: Nearest, foot: number, clamp: number) =>
+  ((footMm ?? foot) + (clampMm ?? clamp)) / 2
+
 function remedies(survey: Survey, finding: Finding): Candidate[] {
   const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
   const near = thing && nearestFoot(survey, thing)
-  if (!thing || near?.halfFootMm === undefined) return []
-  const inward = near.footY - near.halfFootMm - near.contactY
-  const outward = near.footY + near.halfFootMm - near.contactY
+  if (!thing || !near) return []
+  const apart = wanted(near, 0, 0)
   return [
-    ...moved(survey, thing, 0, -upToMm(-inward)),
-    ...moved(survey, thing, 0, upToMm(outward)),
+    ...moved(survey, thing, 0, -upToMm(near.contactY - (near.footY - apart))),
+    ...moved(survey, thing, 0, upToMm(near.footY + apart - near.contactY)),
     takenOff(survey, thing),
   ]
+}
+
+function findingOf(thing: ThingAt, near: Nearest): Finding {
+  const { name, id: gearId } = thing.gear
+  const common = {
+    id: `clear-of-feet ${thing.placement.id}`,
+    rule: 'clear-of-feet',
+    state: 'all',
+    subject: { placementIds: [thing.placement.id], barId: near.barId },
+  } as const
+  const [least, most] = [wanted(near, 0, 0), wanted(near, WIDEST_FOOT_MM, WIDEST_CLAMP_MM)]
+  if (shortOf(near.awayMm, least))
+    return {
+      ...common,
+      severity: 'stop',
+      margin: mm(near.awayMm - least),
+      sentence: [
+        `${name}’s clamp stands on a foot of ${near.barName}: it must go `,
+        mm(least - near.awayMm),
+        ' further from it.',
+      ],
+    }
+  if (!shortOf(near.awayMm, most))
+    return {
+      ...common,
+      severity: 'clear',
+      margin: mm(near.awayMm - most),
+      sentence: [`${name}’s clamps stand at least `, mm(near.awayMm - most), ' clear of the feet.'],
+    }
+  const foot = near.footMm === undefined
+  return {
+    ...common,
+    severity: 'findOut',
+    sentence: [
+      `${name}’s clamp stands `,
+      mm(near.awayMm),
+      ` from the middle of a foot on ${near.barName}: find out how wide ${foot ? 'the foot is' : 'its clamp is along the bar'}, with a tape.`,
+    ],
+    ask: foot
+      ? {
+          where: 'tape',
+          label: 'Width of a foot, along the bar',
+          target: { field: 'footWidth', rackId: near.rackId },
+        }
+      : {
+          where: 'tape',
+          label: `Width of ${name}’s clamp, along the bar`,
+          target: { field: 'base', gearId },
+        },
+  }
 }
 
 /** Do clamps that close round a bar stand clear of its feet? mm. */
@@ -64,54 +125,34 @@ export const clearOfFeet = check({
   title: 'Clear of the feet',
   question: 'Does every clamp that goes round a bar stand clear of the feet?',
   formula:
-    'distance from contact to foot ≥ half the foot’s width; mounts in the channel may stand over a foot',
+    'distance from contact to foot ≥ half the foot’s width and half the clamp’s; mounts in the channel may stand over a foot',
   source: practice('Common practice, no source.'),
-  nothing: 'No clamp goes round a bar.',
+  law: 'notOfMass',
+  nothing: 'No clamp that stands on a bar with feet goes round it.',
   *run(survey) {
     for (const thing of survey.things) {
-      if (!closesRound(thing) || !contactsKnown(thing)) continue
+      if (!closesRound(thing)) continue
       const near = nearestFoot(survey, thing)
       if (!near) continue
-      const away = Math.abs(near.contactY - near.footY)
-      const common = {
+      if (contactsKnown(thing)) {
+        yield findingOf(thing, near)
+        continue
+      }
+      yield {
         id: `clear-of-feet ${thing.placement.id}`,
         rule: 'clear-of-feet',
         state: 'all',
         subject: { placementIds: [thing.placement.id], barId: near.barId },
-      } as const
-      const { name } = thing.gear
-      if (near.halfFootMm === undefined && away < LIKELY_HALF_FOOT_MM)
-        yield {
-          ...common,
-          severity: 'findOut',
-          sentence: [
-            `${name}’s clamp stands `,
-            mm(away),
-            ` from a foot on ${near.barName.toLowerCase()}: find out how wide the foot is, with a tape.`,
-          ],
-        }
-      else if (near.halfFootMm !== undefined && away < near.halfFootMm - 1e-6)
-        yield {
-          ...common,
-          severity: 'stop',
-          margin: mm(away - near.halfFootMm),
-          sentence: [
-            `${name}’s clamp stands on a foot of ${near.barName.toLowerCase()}: it must go `,
-            mm(near.halfFootMm - away),
-            ' further from it.',
-          ],
-        }
-      else
-        yield {
-          ...common,
-          severity: 'clear',
-          margin: mm(away - (near.halfFootMm ?? 0)),
-          sentence: [
-            `${name}’s clamps stand at least `,
-            mm(away - (near.halfFootMm ?? 0)),
-            ' clear of the feet.',
-          ],
-        }
+        severity: 'findOut',
+        sentence: [
+          `${thing.gear.name}’s clamps go round the bar, and nobody has said where they touch it: whether they stand clear of the feet hangs on that.`,
+        ],
+        ask: {
+          where: 'tape',
+          label: `${thing.gear.name}: from one clamp to the other, across`,
+          target: { field: 'contacts', gearId: thing.gear.id },
+        },
+      }
     }
   },
   remedies,

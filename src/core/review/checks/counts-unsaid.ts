@@ -1,5 +1,6 @@
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
+import { cellFinding, holdsPhrase, limitPhrase, USUALLY_PRINTED, WHERE_PRINTED } from '../layer-phrases'
+import { hangsOf } from '../hangs'
 import { kg } from '../phrase'
 import { lightenLayer } from '../remedies/lighten'
 
@@ -13,24 +14,39 @@ export const countsUnsaid = check({
   source: practice(
     'Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.',
   ),
+  law: 'moreIsWorse',
   nothing: 'No verdict hangs on what a figure counts.',
-  *run({ loadPath }) {
+  *run({ loadPath, plan }) {
     for (const cell of loadPath.cells) {
-      if (cell.idle || cell.limit.kind === 'missing' || judge(cell) !== 'overByCounting') continue
+      const hang = hangsOf(cell, plan.rules).find(({ on }) => on === 'counting')
+      if (hang?.on !== 'counting') continue
       const [withOwn, without] =
         cell.counting === 'everything'
           ? [cell.countedKg, cell.otherwiseKg]
           : [cell.otherwiseKg, cell.countedKg]
-      yield cellFinding('counts-unsaid', 'findOut', cell, [
-        ...holdsPhrase(cell),
-        ': ',
-        kg(withOwn),
-        ' with its own parts counted, ',
-        kg(without),
-        ' without, against ',
-        ...limitPhrase(cell),
-        `. Find out what the figure counts: usually ${USUALLY_PRINTED[cell.layer.role]}.`,
-      ])
+      const { owner, role, name } = cell.layer
+      yield cellFinding(
+        'counts-unsaid',
+        'findOut',
+        cell,
+        [
+          ...holdsPhrase(cell),
+          ': ',
+          kg(withOwn),
+          ' with its own parts counted, ',
+          kg(without),
+          ' without, against ',
+          ...limitPhrase(cell),
+          `. Find out what the figure counts: usually ${USUALLY_PRINTED[role]}.`,
+        ],
+        owner && {
+          ask: {
+            where: WHERE_PRINTED[role],
+            label: `What ${name}’s figure counts`,
+            target: { field: 'counts', owner, ratingId: hang.rating.id },
+          },
+        },
+      )
     }
   },
   remedies: lightenLayer,

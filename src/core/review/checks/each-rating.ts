@@ -9,10 +9,11 @@ export const eachRating = check({
   question: 'Where a figure is for each bar, foot or clamp: does the one that bears most stay within it?',
   formula: 'largest share on one of them, by the lever rule, ≤ the figure for each',
   source: { kind: 'handbook', text: 'Lever rule for two supports; statics of rigid bodies, from memory.' },
-  nothing: 'No figure is given for each of several parts.',
-  *run({ loadPath }) {
+  law: 'moreIsWorse',
+  nothing: 'No published figure for each of several parts has anything on them that it counts.',
+  *run({ loadPath, plan }) {
     for (const cell of loadPath.cells)
-      if (!cell.idle && cell.per === 'each') yield* overOrClear('each-rating', cell)
+      if (!cell.idle && cell.per === 'each') yield* overOrClear('each-rating', cell, plan.rules)
   },
   remedies: lightenLayer,
 })

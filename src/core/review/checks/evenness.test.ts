@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { apply } from '../../plan/apply'
 import { survey } from '../../survey/survey'
 import { evenness } from './evenness'

@@ -1,6 +1,6 @@
 import { addTurns, type ThingAt } from '../../survey/arrangement'
 import { withContents } from '../../survey/mass-points'
-import { exceeds } from '../../survey/limit'
+import { exceeds } from '../../units/tolerance'
 import type { Evenness } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
 import { check, MOVE_FIRST, practice, type Candidate } from '../check'
@@ -94,6 +94,7 @@ export const evenness = check({
   source: practice(
     'Ratings assume the load spread evenly, front to rear and side to side. Common practice, no source.',
   ),
+  law: 'balance',
   nothing: 'No feet with a figure for the set bear anything.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return

@@ -11,6 +11,7 @@ export const footMount = check({
   question: 'Do the feet of a rack hold in the bed channel that they stand in?',
   formula: 'slot and head room of the channel against what the feet’s bolts take',
   source: practice('Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
   *run(survey) {
     for (const { rack, attachment } of survey.racks) {
@@ -28,6 +29,7 @@ export const footMount = check({
           yield {
             ...common,
             severity: 'findOut',
+            ask: { where: 'tape', label: `Channel of ${attachment.name}`, target: { open: 'vehicle' } },
             sentence: [`${part.name} in ${low}: find out the channel’s slot and depth, with a rule.`],
           }
           continue

@@ -59,6 +59,7 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
       return {
         ...common,
         severity: 'findOut',
+        ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } },
         sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.'],
       }
     case 'outside':
@@ -101,6 +102,7 @@ function contradictionFinding(
   return {
     id: `gates ${of.id} ${gate.id} against ${other.id}`,
     severity: 'findOut',
+    ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } },
     rule: 'gates',
     state: 'all',
     subject: { placementIds },
@@ -128,6 +130,7 @@ export const gates = check({
   source: practice(
     'Gaps and thicknesses to measure on the vehicle before ordering. Common practice, no source.',
   ),
+  law: 'notOfMass',
   nothing: 'Nothing on the plan has conditions to measure.',
   *run(survey) {
     const all = survey.fit.gates()

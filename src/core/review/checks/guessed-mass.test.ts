@@ -23,7 +23,7 @@ describe('a guessed weight', () => {
   it('is Find out when the margin turns clear into over, and says what to weigh', () => {
     expect(severities(guessedMass, plan(46), 'roof')).toMatchObject({ road: 'findOut' })
     expect(figuresSay(plan(46)).road).toBe('findOut')
-    expect(sentences(guessedMass, plan(46))[0]).toContain('Weigh luggage')
+    expect(sentences(guessedMass, plan(46))[0]).toContain('Weigh Luggage')
   })
 
   it('is Stop when it is over even without the margin', () => {

@@ -1,44 +1,114 @@
-import { cellParts, type Cell } from '../../survey/limit'
+import type { Ask } from '../ask'
+import type { HouseRules } from '../../rules/house'
+import { cellParts, type Cell, type CellPart } from '../../survey/limit'
+import type { MassPoint } from '../../survey/mass-points'
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, judge, limitPhrase } from '../layer-phrases'
+import { hangsOf, type Hang } from '../hangs'
+import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../phrase'
 import { lightenLayer } from '../remedies/lighten'
 
-function guesses(cell: Cell): string[] {
-  const names = cellParts(cell)
-    .filter(({ mass }) => mass.basis === 'guess' && mass.kg > 0)
-    .map(({ mass }) => mass.label.toLowerCase())
-  return [...new Set(names)]
+const KNOWN_BY: Readonly<Record<MassPoint['basis'], string>> = {
+  weighed: 'weighed only to a hundredth',
+  maker: 'a maker’s figure',
+  told: 'told, not weighed',
+  guess: 'a guess',
+  start: 'a starting value of the form',
+  target: 'a target',
+  computed: 'computed',
 }
 
-const weigh = (names: readonly string[]): string =>
-  `Weigh ${names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : (names[0] ?? 'it')}.`
+/** The field that takes what a mass weighs. */
+function askMass(mass: MassPoint): Ask | undefined {
+  const common = { where: 'scale', label: `What ${mass.label} weighs` } as const
+  switch (mass.of) {
+    case 'gear':
+      return { ...common, target: { field: 'gearMass', gearId: mass.thing.gear.id } }
+    case 'load':
+      return mass.load?.what.kind === 'fluid' || mass.load === undefined
+        ? undefined
+        : {
+            ...common,
+            label: mass.load.what.kind === 'people' ? `What one of ${mass.label} weighs` : common.label,
+            target: { field: 'loadMass', placementId: mass.thing.placement.id, loadId: mass.load.id },
+          }
+    case 'part':
+      return {
+        ...common,
+        label: `What one of ${mass.partName} weighs`,
+        target: { field: 'partMass', partId: mass.partId },
+      }
+    case 'occupant':
+      return { ...common, target: { open: 'vehicle' } }
+    case 'wet':
+    case 'snow':
+    case 'rackSnow':
+    case 'adapter':
+      return undefined
+  }
+}
 
-/** Does a verdict hang on a weight that somebody guessed? */
+const names = (parts: readonly CellPart[]): string => {
+  const list = [...new Set(parts.map(({ mass }) => mass.label))]
+  return list.length > 1 ? `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}` : (list[0] ?? 'it')
+}
+
+const weight = (parts: readonly CellPart[]): CellPart | undefined =>
+  parts.toSorted((a, b) => b.countedKg - b.kg - (a.countedKg - a.kg))[0]
+
+function sentenceOf(cell: Cell, hang: Extract<Hang, { on: 'mass' | 'guesses' }>): Phrase {
+  const turned: Phrase =
+    hang.on === 'guesses'
+      ? [', with the margin on guesses; ', kg(cell.kg), ' without it, against ']
+      : [
+          `, and it hangs on ${hang.part.mass.label}, ${KNOWN_BY[hang.part.mass.basis]}: it may be `,
+          kg(hang.sumKg),
+          ' against ',
+        ]
+  const weigh = hang.on === 'guesses' ? hang.parts : [hang.part]
+  return [...holdsPhrase(cell), ...turned, ...limitPhrase(cell), `. Weigh ${names(weigh)}.`]
+}
+
+function* ofCell(cell: Cell, rules: HouseRules) {
+  const hangs = hangsOf(cell, rules)
+  for (const hang of hangs) {
+    if (hang.on !== 'mass' && hang.on !== 'guesses') continue
+    // One guess alone is the same question as all guesses together, asked of one thing.
+    if (hang.on === 'guesses' && hangs.some((each) => each.on === 'mass')) continue
+    const of = hang.on === 'guesses' ? weight(hang.parts)?.mass : hang.part.mass
+    if (!of) continue
+    const ask = askMass(of)
+    yield cellFinding('guessed-mass', 'findOut', cell, sentenceOf(cell, hang), {
+      about: hang.on === 'guesses' ? 'guesses' : of.id,
+      ...(ask ? { ask } : {}),
+    })
+  }
+  if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle) return
+  const guessed = cellParts(cell).filter(({ mass }) => mass.basis === 'guess' && mass.kg > 0)
+  const [first] = guessed
+  if (!first || hangs.some(({ on }) => on === 'mass' || on === 'guesses')) return
+  const ask = askMass(first.mass)
+  yield cellFinding(
+    'guessed-mass',
+    'findOut',
+    cell,
+    [...holdsPhrase(cell), `, part of it guessed. The house rule is to weigh. Weigh ${names(guessed)}.`],
+    { about: 'rule', ...(ask ? { ask } : {}) },
+  )
+}
+
+/** Does a verdict hang on a weight that nobody has on a scale or a sheet? */
 export const guessedMass = check({
   id: 'guessed-mass',
   title: 'The guess decides',
-  question: 'Does any verdict hang on a weight that was guessed?',
-  formula: 'sum with the house margin on guesses > figure ≥ sum without it',
+  question: 'Does any verdict hang on a weight that was guessed, told or filled in by a form?',
+  formula:
+    'the verdict at either end of what the weight may be: weighed 1 %, told 10 %, a starting value 25 %, a guess by the house’s margin, one at a time; and all guesses with the margin',
   source: practice('Weights quoted from memory are often far off. Common practice, no source.'),
-  nothing: 'No verdict hangs on a guess.',
+  law: 'moreIsWorse',
+  nothing: 'No verdict hangs on a weight that is not known well enough.',
   *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) {
-      if (cell.idle || cell.limit.kind === 'missing') continue
-      if (judge(cell) === 'overByGuess') {
-        const without: Phrase = [', with the margin on guesses; ', kg(cell.kg), ' without it, against ']
-        yield cellFinding('guessed-mass', 'findOut', cell, [
-          ...holdsPhrase(cell),
-          ...without,
-          ...limitPhrase(cell),
-          `. ${weigh(guesses(cell))}`,
-        ])
-      } else if (plan.rules.guess.school === 'weighIt' && cell.layer.governs && guesses(cell).length > 0)
-        yield cellFinding('guessed-mass', 'findOut', cell, [
-          ...holdsPhrase(cell),
-          `, part of it guessed. The house rule is to weigh. ${weigh(guesses(cell))}`,
-        ])
-    }
+    for (const cell of loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, plan.rules)
   },
   remedies: lightenLayer,
 })

@@ -4,7 +4,7 @@ import type { Plan } from '../../plan/plan'
 import { bedTentJob, hatchJob } from '@/stock/plans'
 import { apply } from '../../plan/apply'
 import { survey } from '../../survey/survey'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { hatch } from './hatch'
 import { run } from './findings.testing'
 

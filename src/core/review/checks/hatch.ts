@@ -67,7 +67,8 @@ export const hatch = check({
   source: practice(
     'The geometry: rotation about a point (handbook). The gap is a house rule; a blocked tailgate is Mind. Common practice, no source.',
   ),
-  nothing: 'No hatch or tailgate is described, or nothing shares width with it.',
+  law: 'notOfMass',
+  nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.hatch
     for (const meeting of survey.fit.swings()) {

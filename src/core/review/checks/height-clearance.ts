@@ -1,10 +1,14 @@
+import type { GearKind } from '../../plan/rating'
 import type { State } from '../../plan/scalars'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import { IN_STATE, type Finding } from '../finding'
+import { shortOf } from '../../units/tolerance'
 import { mm } from '../phrase'
 
 const DRIVING: readonly State[] = ['road', 'trail']
+
+const PARKED_USE: ReadonlySet<GearKind> = new Set(['tent', 'awning', 'person'])
 
 function candidates(survey: Survey, finding: Finding): Candidate[] {
   const id = finding.subject.placementIds[0]
@@ -25,12 +29,17 @@ function candidates(survey: Survey, finding: Finding): Candidate[] {
   }
   return [
     ...(flip ? [laid] : []),
-    {
-      kind: 'change',
-      say: [`Carry ${low} only when parked`],
-      command: { do: 'setWhen', placementId: placement.id, when: 'parked' },
-      rank: mass - 0.01,
-    },
+    // What is of use only where the vehicle stands may stay off until it does; a boat is not driven anywhere by that.
+    ...(PARKED_USE.has(gear.kind)
+      ? [
+          {
+            kind: 'change' as const,
+            say: [`Carry ${low} only when parked`],
+            command: { do: 'setWhen' as const, placementId: placement.id, when: 'parked' as const },
+            rank: mass + 0.01,
+          },
+        ]
+      : []),
     {
       kind: 'off',
       say: [`Take off ${low}`],
@@ -50,6 +59,7 @@ export const heightClearance = check({
   source: practice(
     'Height forgotten at the garage door. The gap is a house rule. Common practice, no source.',
   ),
+  law: 'notOfMass',
   nothing: 'No door or garage is on the list.',
   *run(survey) {
     const { plan, heights } = survey
@@ -70,7 +80,7 @@ export const heightClearance = check({
           limit: mm(clearance.heightMm - gap),
           margin: mm(left - gap),
         } as const
-        if (left < gap)
+        if (shortOf(left, gap))
           yield {
             ...common,
             severity: 'stop',
@@ -84,7 +94,11 @@ export const heightClearance = check({
                     mm(topMm),
                     ` ${IN_STATE[each]}, `,
                     mm(-left),
-                    ' too high.',
+                    ' too high; with the ',
+                    mm(gap),
+                    ' wanted over it ',
+                    mm(gap - left),
+                    ' have to go.',
                   ]
                 : [
                     `${clearance.name}: `,
@@ -108,7 +122,9 @@ export const heightClearance = check({
               mm(left),
               ' to spare under ',
               mm(clearance.heightMm),
-              '.',
+              ', ',
+              mm(left - gap),
+              ' beyond the gap wanted.',
             ],
           }
       }

@@ -3,7 +3,7 @@ import { barsRack, planOf, RAILS, vehicleWith } from '../../plan/plans.testing'
 import type { Kit, Part } from '../../plan/rack'
 import type { Plan } from '../../plan/plan'
 import type { Vehicle } from '../../plan/vehicle'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { kitFit } from './kit-fit'
 import { run, sentences } from './findings.testing'
 

@@ -1,4 +1,4 @@
-import { kitPoints } from '../../survey/fit/kit'
+import { kitPoints, kitSays } from '../../survey/fit/kit'
 import type { Survey } from '../../survey/survey'
 import { check, FIT_NEXT, practice, type Candidate, type RemedyStock } from '../check'
 import type { Finding } from '../finding'
@@ -35,6 +35,7 @@ export const kitFit = check({
     'Is every foot and kit made for this vehicle: year, body, doors, trim, rail, and what it needs besides?',
   formula: 'each point of the kit’s sheet against the vehicle; a point the vehicle is silent on is Find out',
   source: practice('A lower trim may lack the points. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'No part says which vehicles it is for.',
   *run(survey) {
     const { vehicle } = survey.plan
@@ -52,14 +53,18 @@ export const kitFit = check({
             ...common,
             id: `kit-fit ${part.id} ${i}`,
             severity: SEVERITY[point.kind],
+            ...(point.kind === 'findOut'
+              ? { ask: { where: 'look', label: part.name, target: { open: 'vehicle' } } as const }
+              : {}),
             sentence: [`${part.name} ${point.say}.`],
           }
-        if (points.length === 0)
+        const said = kitSays(part)
+        if (points.length === 0 && said.length > 0)
           yield {
             ...common,
             id: `kit-fit ${part.id}`,
             severity: 'clear',
-            sentence: [`${part.name} is made for this vehicle.`],
+            sentence: [`${part.name}: its sheet agrees with this vehicle in ${said.join(', ')}.`],
           }
       }
   },

@@ -12,10 +12,12 @@ export const layerLimit = check({
   source: practice(
     'The lowest-rated link rules; carriers are subtracted before their contents. Common practice, no source.',
   ),
-  nothing: 'No link with a figure for the set holds anything.',
-  *run({ loadPath }) {
+  law: 'moreIsWorse',
+  nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
+  *run({ loadPath, plan }) {
     for (const cell of loadPath.cells)
-      if (!cell.idle && cell.per === 'set') yield* overOrClear('layer-limit', cell)
+      if (!cell.idle && cell.per === 'set' && cell.layer.role !== 'payload')
+        yield* overOrClear('layer-limit', cell, plan.rules)
   },
   remedies: lightenLayer,
 })

@@ -39,6 +39,7 @@ export const lifting = check({
     kind: 'published',
     text: 'NIOSH 94-110, revised lifting equation, from memory; now and then, straight, fair grip. It does not speak of ladders.',
   },
+  law: 'moreIsWorse',
   nothing: 'Nothing is lifted onto the vehicle.',
   *run(survey) {
     for (const lift of survey.motion.lifts()) {

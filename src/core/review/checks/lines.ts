@@ -11,6 +11,7 @@ export const lines = check({
   source: practice(
     'Long loads need bow and stern lines. Common practice, no source; local law may ask for more.',
   ),
+  law: 'notOfMass',
   nothing: 'No long load is on the plan.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -80,7 +80,8 @@ export const loadOverhang = check({
   formula:
     'furthest end of the load less the vehicle’s own; against the mark and the most of the rules chosen',
   source: practice('Local rules are kept as data with their sources, from memory: check your local rules.'),
-  nothing: 'Nothing runs past the vehicle while driving.',
+  law: 'notOfMass',
+  nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {
     const rules = localRulesOf(survey.plan.rules.localRules)
     for (const { end, thing, byMm } of furthest(survey)) {
@@ -97,6 +98,9 @@ export const loadOverhang = check({
         yield {
           ...common,
           severity: asks ? 'findOut' : 'clear',
+          ...(asks
+            ? { ask: { where: 'house', label: 'Local rules', target: { open: 'house' } } as const }
+            : {}),
           sentence: asks
             ? [...runs, ': choose the local rules in the house rules, and check them.']
             : [...runs, ', less than any rule kept here asks about. Check your local rules.'],

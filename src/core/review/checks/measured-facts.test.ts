@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { measuredFacts } from './measured-facts'
 import { run } from './findings.testing'
 

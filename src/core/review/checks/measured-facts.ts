@@ -90,6 +90,7 @@ export const measuredFacts = check({
   formula:
     'greatest less least reading within the house’s tolerance; middle reading against the plan’s figure; spread left and right for skew',
   source: practice('Measure from the same feature, both sides, more than once. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing was measured yet.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel
@@ -131,6 +132,9 @@ export const measuredFacts = check({
         ...common,
         id: `measured-facts plan ${measurement.id}`,
         severity: Math.abs(off) > tolerance ? 'findOut' : 'clear',
+        ...(Math.abs(off) > tolerance
+          ? { ask: { where: 'tape', label: what, target: { open: 'measuring' } } as const }
+          : {}),
         measured: mm(found.middleMm),
         limit: mm(found.at.bar.riseMm),
         margin: mm(tolerance - Math.abs(off)),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { podJob } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { mountMatch } from './mount-match'
 import { run, sentences, severities } from './findings.testing'
 

@@ -51,7 +51,9 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
           return [
             `${name}: its ${match.change.thread} bolt of `,
             mm(match.change.haveMm),
-            ' is too short for stack, washer, nut and two clear threads; it takes ',
+            match.change.haveMm < match.change.lengthMm
+              ? ' is too short for stack, washer, nut and two clear threads; it takes '
+              : ' is too long: its end would reach the floor of the channel or the bar’s far wall; it takes ',
             mm(match.change.lengthMm),
             '.',
           ]
@@ -127,6 +129,7 @@ export const mountMatch = check({
   source: practice(
     'Bolt length and nut change with the bar. Thread sizes by ISO, from memory; the rule: common practice, no source.',
   ),
+  law: 'balance',
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {
@@ -145,7 +148,16 @@ export const mountMatch = check({
         sentence: sentenceOf(thing, worst),
       } as const
       if (match.kind === 'fits') yield { ...common, severity: 'clear' }
-      else if (match.kind === 'unknown') yield { ...common, severity: 'findOut' }
+      else if (match.kind === 'unknown')
+        yield {
+          ...common,
+          severity: 'findOut',
+          ask: {
+            where: 'sheet',
+            label: `How ${thing.gear.name} is held`,
+            target: { open: 'gear', gearId: thing.gear.id },
+          },
+        }
       else {
         const short = match.kind === 'doesNot' ? match.short : undefined
         const edge = short && (short.haveMm < short.wantFromMm ? short.wantFromMm : short.wantToMm)

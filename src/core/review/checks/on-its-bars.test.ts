@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Gear } from '../../plan/gear'
 import type { Placement } from '../../plan/placement'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { onItsBars } from './on-its-bars'
 import { run, sentences } from './findings.testing'
 

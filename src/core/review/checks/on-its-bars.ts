@@ -60,6 +60,7 @@ export const onItsBars = check({
   question: 'Does everything reach every bar that holds it, and are they as many as its sheet asks?',
   formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
   source: practice('Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing stands on bars.',
   *run(survey) {
     for (const thing of survey.things) {

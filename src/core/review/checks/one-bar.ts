@@ -10,6 +10,7 @@ export const oneBar = check({
   question: 'Does what stands on one bar alone stand over it, so that it does not twist it?',
   formula: 'twist = m·g·offset; offset ≤ half the bar’s width',
   source: { kind: 'handbook', text: 'Moment of a force about an axis; statics, from memory.' },
+  law: 'balance',
   nothing: 'Nothing stands on one bar alone.',
   *run(survey) {
     const worst = new Map<string, ReturnType<typeof survey.statics.twists>[number]>()

@@ -70,6 +70,7 @@ export const overRoof = check({
   formula:
     'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars and decks not shared',
   source: practice('Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -1,23 +1,81 @@
+import type { Rating } from '../../plan/rating'
+import type { Layer } from '../../survey/layer'
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
+import { hangsOf } from '../hangs'
+import {
+  askFigure,
+  cellFinding,
+  holdsPhrase,
+  judge,
+  limitPhrase,
+  USUALLY_PRINTED,
+  WHERE_PRINTED,
+} from '../layer-phrases'
 import { kg } from '../phrase'
+
+const plainly = (rating: Rating) => rating.gearKind === undefined && rating.upToKmH === undefined
+
+/** A parked figure below the driving one of the same kind: what holds a load driving holds it parked, so one is wrong. */
+function contradiction({
+  ratings,
+}: Layer): { readonly parked: Rating; readonly driving: Rating } | undefined {
+  for (const parked of ratings.filter((each) => each.state === 'parked' && plainly(each)))
+    for (const driving of ratings)
+      if (
+        driving.state === 'road' &&
+        plainly(driving) &&
+        driving.per === parked.per &&
+        driving.counts === parked.counts &&
+        parked.kg < driving.kg
+      )
+        return { parked, driving }
+  return undefined
+}
 
 /** Where no parked figure is published: is the parked load within the driving figure, or what does the house rule say? */
 export const parkedFigure = check({
   id: 'parked-figure',
   title: 'Parked figure missing',
   question:
-    'Where no parked figure is published: is the parked load within the driving figure, and if not, what does the house rule say?',
+    'Where no parked figure is published: is the parked load within the driving figure, and if not, what does the house rule say? And is none below the driving one?',
   formula:
     'within the driving figure: holds. Above it: strict shops ask; the rule of three allows 3 × the road figure, marked as assumed',
   source: practice(
     'Ratios of parked to driving figures seen in practice run from 1.6 to 3.1, so three times is no fact. Common practice, no source.',
   ),
-  nothing: 'Every parked load has a figure or is within the driving one.',
-  *run({ loadPath }) {
+  law: 'moreIsWorse',
+  nothing:
+    'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',
+  *run({ loadPath, plan }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.state !== 'parked') continue
-      if (cell.limit.kind === 'assumed' && judge(cell) === 'within')
+      const { owner, role, name } = cell.layer
+      const odd = contradiction(cell.layer)
+      if (odd)
+        yield cellFinding(
+          'parked-figure',
+          'findOut',
+          cell,
+          [
+            `${name}: its parked figure of `,
+            kg(odd.parked.kg),
+            ' is below its driving figure of ',
+            kg(odd.driving.kg),
+            '. What holds a load driving holds it parked: one of them was read wrongly.',
+          ],
+          {
+            about: 'contradiction',
+            ask: {
+              where: WHERE_PRINTED[role],
+              label: `${name}, parked`,
+              target:
+                owner === undefined
+                  ? { open: 'rack' }
+                  : { field: 'rating', owner, state: 'parked', per: odd.parked.per },
+            },
+          },
+        )
+      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
         yield cellFinding('parked-figure', 'mind', cell, [
           ...holdsPhrase(cell),
           ', ',
@@ -27,12 +85,18 @@ export const parkedFigure = check({
           '. No parked figure is published.',
         ])
       else if (cell.limit.kind === 'missing' && cell.limit.driving)
-        yield cellFinding('parked-figure', 'findOut', cell, [
-          ...holdsPhrase(cell),
-          ', above its driving figure of ',
-          kg(cell.limit.driving.kg),
-          `${cell.limit.driving.per === 'each' ? ' each' : ''}, and no parked figure. It is usually printed ${USUALLY_PRINTED[cell.layer.role]}.`,
-        ])
+        yield cellFinding(
+          'parked-figure',
+          'findOut',
+          cell,
+          [
+            ...holdsPhrase(cell),
+            ', above its driving figure of ',
+            kg(cell.limit.driving.kg),
+            `${cell.limit.driving.per === 'each' ? ' each' : ''}, and no parked figure. It is usually printed ${USUALLY_PRINTED[role]}.`,
+          ],
+          { ask: askFigure(cell) },
+        )
     }
   },
 })

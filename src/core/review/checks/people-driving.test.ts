@@ -24,7 +24,7 @@ const camp = (when: 'always' | 'parked', count?: number) =>
 describe('people on the rack', () => {
   it('stops anyone up there while driving, and nobody when parked', () => {
     expect(severities(peopleDriving, camp('always'))).toEqual({ road: 'stop', trail: 'stop' })
-    expect(severities(peopleDriving, camp('parked'))).toEqual({})
+    expect(severities(peopleDriving, camp('parked'))).toEqual({ all: 'clear' })
     expect(severities(peopleDriving, camp('always', 0))).toEqual({})
   })
 
@@ -36,7 +36,20 @@ describe('people on the rack', () => {
         [[thing('fitter', 80, { kind: 'person' }), { when }]],
       )
     expect(severities(peopleDriving, person('always'))).toEqual({ road: 'stop', trail: 'stop' })
-    expect(severities(peopleDriving, person('parked'))).toEqual({})
+    expect(severities(peopleDriving, person('parked'))).toEqual({ all: 'clear' })
+  })
+
+  it('takes the plan’s word for who is on board, whatever their entry in stock or their tent says (L14)', () => {
+    const usually = planOf(
+      vehicleWith(roofOf(ANY)),
+      [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })],
+      [[thing('fitter', 80, { kind: 'person', when: 'parked' }), { when: 'always' }]],
+    )
+    expect(severities(peopleDriving, usually)).toEqual({ road: 'stop', trail: 'stop' })
+    expect(survey(usually).loadPath.cellAt('roof', 'road')?.countedKg).toBeCloseTo(80, 9)
+    const inTent = camp('always')
+    const parkedTent = { ...inTent, gear: inTent.gear.map((gear) => ({ ...gear, when: 'parked' as const })) }
+    expect(severities(peopleDriving, parkedTent)).toEqual({ road: 'stop', trail: 'stop' })
   })
 
   it('offers parked only, which clears it', () => {

@@ -1,5 +1,6 @@
 import type { State } from '../../plan/scalars'
 import type { MassPoint } from '../../survey/mass-points'
+import { statesOf } from '../../survey/mass-points'
 import { check, practice } from '../check'
 
 type Cargo = Extract<MassPoint, { thing: unknown }>
@@ -11,6 +12,10 @@ const isPeople = (mass: MassPoint): mass is Cargo =>
 
 const DRIVING: readonly State[] = ['road', 'trail']
 
+/** When the plan says that somebody is up there, whatever else comes and goes. */
+const saidFor = (mass: Cargo): readonly State[] =>
+  statesOf(mass.of === 'load' && mass.load ? mass.load.when : mass.thing.placement.when)
+
 /** Is anyone on the rack while the vehicle drives? */
 export const peopleDriving = check({
   id: 'people-driving',
@@ -20,21 +25,28 @@ export const peopleDriving = check({
   source: practice(
     'Never drive with anyone on the roof. Common practice, no source; local law says the same in most places.',
   ),
-  nothing: 'Nobody is on the rack while it drives.',
+  law: 'notOfMass',
+  nothing: 'Nobody is on the plan.',
   *run({ masses }) {
-    const people = masses.filter(
-      (mass) => isPeople(mass) && mass.states.some((state) => DRIVING.includes(state)),
-    )
-    for (const mass of people) {
+    for (const mass of masses) {
       if (!isPeople(mass)) continue
-      for (const state of mass.states.filter((each) => DRIVING.includes(each)))
+      const driving = saidFor(mass).filter((state) => DRIVING.includes(state))
+      const common = { rule: 'people-driving', subject: { placementIds: [mass.thing.placement.id] } } as const
+      for (const state of driving)
         yield {
+          ...common,
           id: `people-driving ${mass.id} ${state}`,
           severity: 'stop',
-          rule: 'people-driving',
           state,
-          subject: { placementIds: [mass.thing.placement.id] },
           sentence: [`${mass.label}: nobody may be on the rack while the vehicle drives.`],
+        }
+      if (driving.length === 0)
+        yield {
+          ...common,
+          id: `people-driving ${mass.id}`,
+          severity: 'clear',
+          state: 'all',
+          sentence: [`${mass.label}: up there parked only.`],
         }
     }
   },

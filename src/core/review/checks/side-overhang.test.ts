@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { sideOverhang } from './side-overhang'
 import { run } from './findings.testing'
 

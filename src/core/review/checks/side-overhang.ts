@@ -49,6 +49,7 @@ export const sideOverhang = check({
   formula:
     'from the foot’s edge (its centre where the width is unknown) to just inside the cap ≥ what the sheet asks',
   source: practice('Side-loading boat carriers need overhang. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing asks for overhang.',
   *run(survey) {
     for (const thing of survey.things) {

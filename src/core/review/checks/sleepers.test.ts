@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { bedTentJob } from '@/stock/plans'
 import { apply } from '../../plan/apply'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { run } from './findings.testing'
 import { sleepers } from './sleepers'
 

@@ -1,4 +1,4 @@
-import { exceeds } from '../../survey/limit'
+import { exceeds } from '../../units/tolerance'
 import { footFigures, LIFTED_KG } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
@@ -95,6 +95,7 @@ export const sleepers = check({
   source: practice(
     'People do not lie still in the middle. What a tent’s ladder takes is not counted off. Common practice, no source.',
   ),
+  law: 'balance',
   nothing: 'Nobody sleeps on the roof.',
   *run(survey) {
     for (const { index } of survey.racks) yield* ofRack(survey, index)

@@ -44,10 +44,21 @@ export const space = check({
   formula:
     'upright boxes, turned or on edge, with finer outlines where given; touching is not overlapping; nearer than the gap is Mind',
   source: practice('The gap is a house rule. Common practice, no source.'),
-  nothing: 'Nothing stands in the way of anything else.',
+  law: 'notOfMass',
+  nothing: 'There are no two things on the plan.',
   *run(survey) {
     const gap = survey.plan.rules.gapsMm.between
-    for (const near of survey.fit.near()) {
+    const all = survey.fit.near()
+    if (all.length === 0 && survey.things.length > 1)
+      yield {
+        id: 'space all',
+        rule: 'space',
+        state: 'all',
+        subject: { placementIds: [] },
+        severity: 'clear',
+        sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(gap), '.'],
+      }
+    for (const near of all) {
       const [a, b] = [near.a.gear.name, near.b.gear.name]
       const common = {
         id: idOf(near),

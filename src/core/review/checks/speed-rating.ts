@@ -41,6 +41,7 @@ export const speedRating = check({
   question: 'Is the planned speed within what each thing and each figure allows?',
   formula: 'planned speed ≤ the lowest speed named',
   source: practice('Some figures hold only up to a speed. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {
     for (const state of ['road', 'trail'] as const) {

@@ -3,7 +3,7 @@ import { barsRack, planOf, RAILS, roofOf, thing, vehicleWith } from '../../plan/
 import type { Plan } from '../../plan/plan'
 import type { Attachment } from '../../plan/vehicle'
 import { pointsJob, threeSpreads } from '@/stock/plans'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { survey } from '../../survey/survey'
 import { spread } from './spread'
 import { run, sentences, severities } from './findings.testing'

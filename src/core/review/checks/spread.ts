@@ -80,6 +80,7 @@ export const spread = check({
   formula:
     'what the vehicle leaves each bar ∩ what each thing wants from bar to neighbouring bar; empty: the smallest sets that conflict',
   source: practice('The gear decides the spread. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing asks for a spread.',
   *run(survey) {
     const spreads = survey.fit.spreads()

@@ -27,13 +27,25 @@ describe('standing on a side slope', () => {
     expect(sentences(standing, plan(20))[0]).toContain('1.26 bare')
   })
 
-  it('by estimate is clear where the answer does not hang on it, and says so', () => {
-    expect(run(standing, plan(5, {}))[0]?.severity).toBe('clear')
+  it('by estimate clears nothing: where the answer does not hang on it, it was not looked at (L21)', () => {
+    expect(run(standing, plan(5, {}))[0]?.severity).toBe('notLooked')
     expect(sentences(standing, plan(5, {}))[0]).toContain('By estimate')
   })
 
-  it('by estimate is found out about where it does', () => {
-    const limit = run(standing, plan(5, {}))[0]!.limit!.value
-    expect(run(standing, plan(limit, {}))[0]?.severity).toBe('findOut')
+  it('by estimate is found out about where it hangs on it, and is no milder with more on the roof', () => {
+    const slope = run(standing, plan(40, {}))[0]!
+    expect(slope.severity).toBe('findOut')
+    expect(slope.ask?.target).toEqual({ field: 'vehicle', name: 'kerbKg' })
+    const order = ['notLooked', 'findOut', 'stop']
+    let worst = 0
+    for (let kg = 0; kg <= 800; kg += 20) {
+      const now = order.indexOf(run(standing, plan(20, {}, kg))[0]!.severity)
+      expect(now).toBeGreaterThanOrEqual(worst)
+      worst = now
+    }
+  })
+
+  it('a kerb mass of nought is none: nothing is divided by it (L7)', () => {
+    expect(sentences(standing, plan(40, { ...KNOWN, kerbKg: 0 }))[0]).not.toContain('NaN')
   })
 })

@@ -1,15 +1,29 @@
-import { BANDS, bandOf, type Stand } from '../../survey/motion/standing'
-import { check } from '../check'
-import type { Severity } from '../finding'
+import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/standing'
+import type { Ask } from '../ask'
+import { check, notLooked } from '../check'
+import type { Outcome, Severity } from '../finding'
 import { deg, type Phrase } from '../phrase'
 
 /** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */
 export const SLOPE_SHARE = 0.5
 
-function severityOf({ factor, slopeDeg }: Stand, rollDeg: number): Severity {
+function severityOf({ slopeDeg }: Stand, rollDeg: number): Severity {
   if (rollDeg >= slopeDeg) return 'stop'
-  return rollDeg > slopeDeg * SLOPE_SHARE || bandOf(factor) === BANDS.length - 1 ? 'mind' : 'clear'
+  return rollDeg > slopeDeg * SLOPE_SHARE ? 'mind' : 'clear'
 }
+
+const askBalance = ({ estimated }: OwnBalance): Ask =>
+  estimated.includes('kerb mass')
+    ? { where: 'label', label: 'Kerb mass, in the papers', target: { field: 'vehicle', name: 'kerbKg' } }
+    : { where: 'sheet', label: `The vehicle’s ${estimated[0] ?? 'balance'}`, target: { open: 'vehicle' } }
+
+const tipping = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: number): Phrase => [
+  `Tipping: ${estimated.join(', ')} ${estimated.length > 1 ? 'are' : 'is'} not known. By estimate it would tip standing at `,
+  deg(slopeDeg),
+  ' of side slope; the plan says ',
+  deg(roll),
+  '.',
+]
 
 const two = (value: number) => value.toFixed(2)
 
@@ -23,14 +37,18 @@ export const standing = check({
     kind: 'published',
     text: 'NHTSA’s static stability factor and its bands of 2001, from memory. A standing vehicle on a rigid slope: a moving one tips sooner.',
   },
+  law: 'moreIsWorse',
   nothing: 'Nothing is on the roof.',
   *run(survey) {
     if (survey.racks.length === 0) return
     const { own, bare, loaded, loadedBetween } = survey.motion.standing()
     const roll = survey.plan.use.trailRollDeg
     const ends = [loadedBetween.least, loadedBetween.most].map((each) => severityOf(each, roll))
-    const unsure = own.estimated.length > 0 && ends[0] !== ends[1]
-    const severity: Severity = unsure ? 'findOut' : severityOf(loaded, roll)
+    const guessing = own.estimated.length > 0
+    const asSaid = severityOf(loaded, roll)
+    const unsure = guessing && ends.some((end) => end !== 'clear')
+    // By estimate alone nothing is cleared, and what the estimate cannot turn is no question.
+    const severity: Outcome = !guessing || asSaid === 'stop' ? asSaid : unsure ? 'findOut' : 'notLooked'
     const change: Phrase = [
       `Static stability factor ${two(bare.factor)} bare, ${two(loaded.factor)} loaded (NHTSA’s band ${BANDS[bandOf(loaded.factor)]?.name ?? ''}); it would tip standing at `,
       deg(loaded.slopeDeg),
@@ -40,6 +58,10 @@ export const standing = check({
       deg(roll),
       '.',
     ]
+    if (severity === 'notLooked') {
+      yield notLooked(survey, 'standing', 'tipping', tipping(own, loaded, roll), askBalance(own))
+      return
+    }
     yield {
       id: 'standing vehicle',
       rule: 'standing',
@@ -56,6 +78,7 @@ export const standing = check({
               ...change,
               ` By estimate: ${own.estimated.join(', ')} ${own.estimated.length > 1 ? 'are' : 'is'} not known${unsure ? ', and the answer hangs on it. Find out' : ''}.`,
             ],
+      ...(guessing ? { ask: askBalance(own) } : {}),
     }
   },
 })

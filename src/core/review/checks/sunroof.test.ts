@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Obstacle } from '../../plan/vehicle'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { sunroof } from './sunroof'
 import { run, sentences } from './findings.testing'
 
@@ -19,7 +19,14 @@ const plan = (rest: Partial<Sunroof>, xs = [880, 1700]) =>
 
 describe('a sunroof', () => {
   it('that stays inside is no question', () => {
-    expect(run(sunroof, plan({}))).toEqual([])
+    expect(run(sunroof, plan({ moves: 'inside' }))).toEqual([])
+  })
+  it('whose way nobody has told is a question where something stands over it, and one that only tilts is not asked to slide (L27)', () => {
+    expect(run(sunroof, plan({}))).toMatchObject([
+      { severity: 'findOut', ask: { target: { field: 'moves', obstacleId: 'pane' } } },
+    ])
+    const tilts = plan({ moves: 'tilts', tiltRiseMm: 30, slidesOutside: { travelMm: 300, riseMm: 90 } })
+    expect(run(sunroof, tilts).every(({ id }) => !id.includes('slides'))).toBe(true)
   })
   it('tilting under a bar 60 over the roof touches it when it rises further there', () => {
     // 500 long, rising 80 at its rear edge: under the bar's front edge, at 840, it stands some 70 high.

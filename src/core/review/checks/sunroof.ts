@@ -1,4 +1,5 @@
-import { rootOf } from '../../survey/arrangement'
+import { paneLacks, sharesWidth, type Sunroof } from '../../survey/fit/swings'
+import { rootOf, type Box } from '../../survey/arrangement'
 import type { PaneMeeting } from '../../survey/fit/meetings'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
@@ -23,6 +24,10 @@ function remedies(survey: Survey, finding: Finding): Candidate[] {
   ]
 }
 
+/** Whether something stands over a pane, seen from above. */
+const overPane = (pane: Sunroof, box: Box): boolean =>
+  sharesWidth(box, pane.widthMm / 2) && box.x0 < pane.openingMm.toMm && box.x1 > pane.openingMm.fromMm
+
 /** Does a sunroof tilt and slide past everything over it? mm. */
 export const sunroof = check({
   id: 'sunroof',
@@ -33,9 +38,36 @@ export const sunroof = check({
   source: practice(
     'It clears has cases: one that slides under a bar may still hit it when it tilts. Common practice, no source.',
   ),
-  nothing: 'No sunroof moves outside the roof.',
+  law: 'balance',
+  nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.sunroof
+    for (const pane of survey.plan.vehicle.obstacles) {
+      if (pane.kind !== 'sunroof') continue
+      const lacks = paneLacks(pane)
+      const over = [...survey.bars, ...survey.things].some(({ box }) => overPane(pane, box))
+      if (!lacks || !over) continue
+      yield {
+        id: `sunroof ${pane.id} way`,
+        rule: 'sunroof',
+        severity: 'findOut',
+        state: 'all',
+        subject: { obstacleId: pane.id, placementIds: [] },
+        sentence: [
+          lacks === 'way'
+            ? `${pane.name}: nobody has said how it opens, and something stands over it. Look which way its pane moves.`
+            : `${pane.name}: how far its pane rises or slides is not known, and something stands over it.`,
+        ],
+        ask:
+          lacks === 'way'
+            ? {
+                where: 'look',
+                label: `How ${pane.name} opens`,
+                target: { field: 'moves', obstacleId: pane.id },
+              }
+            : { where: 'tape', label: pane.name, target: { open: 'vehicle' } },
+      }
+    }
     for (const meeting of survey.fit.panes()) {
       const { sunroof: pane, way, met, gapMm, touchesAtDeg } = meeting
       const moving = way === 'tilts' ? 'tilting' : 'sliding'
@@ -58,7 +90,13 @@ export const sunroof = check({
           severity: 'stop',
           sentence:
             way === 'tilts'
-              ? [`${pane.name}, tilting, touches ${met.name} after `, deg(touchesAtDeg), '.']
+              ? [
+                  `${pane.name}, tilting, touches ${met.name} after `,
+                  deg(touchesAtDeg),
+                  '; ',
+                  mm(wanted),
+                  ' between them are wanted.',
+                ]
               : [`${pane.name}, sliding outside, runs into ${met.name}.`],
         }
       else if (gapMm < wanted - 1e-6)

@@ -1,6 +1,8 @@
-import type { ThingAt } from '../../survey/arrangement'
+import { rootOf, type ThingAt } from '../../survey/arrangement'
 import { gapToCab, openedTent, opensToward } from '../../survey/fit/tent'
 import type { Survey } from '../../survey/survey'
+import { overlap } from '../../survey/geometry/boxes'
+import { shortOf } from '../../units/tolerance'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm } from '../phrase'
@@ -65,19 +67,48 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
       ],
     }
   }
+  for (const other of survey.things) {
+    if (other === thing || rootOf(other) === rootOf(thing)) continue
+    const floor = overlap(opened.floor, other.box)
+    if (!floor && !(opened.ladder && overlap(opened.ladder, other.box))) continue
+    yield {
+      ...common,
+      id: id(`meets ${other.placement.id}`),
+      severity: floor ? 'stop' : 'mind',
+      subject: { placementIds: [thing.placement.id, other.placement.id] },
+      sentence: [
+        floor
+          ? `${name} opens to the ${side} into ${other.gear.name}.`
+          : `${name}’s ladder comes down where ${other.gear.name} is.`,
+      ],
+    }
+  }
   const gap = opens.coverGapMm === undefined ? undefined : gapToCab(vehicle, survey.body, thing.box)
   if (opens.coverGapMm !== undefined && gap !== undefined)
     yield {
       ...common,
       id: id('cover'),
-      severity: gap < opens.coverGapMm - 1e-6 ? 'mind' : 'clear',
+      severity:
+        vehicle.cabWallXMm === undefined ? 'findOut' : shortOf(gap, opens.coverGapMm) ? 'mind' : 'clear',
+      ...(vehicle.cabWallXMm === undefined
+        ? {
+            ask: {
+              where: 'tape',
+              label: 'Windscreen’s upper edge to the cab’s rear wall',
+              target: { field: 'vehicle', name: 'cabWallXMm' },
+            } as const,
+          }
+        : {}),
       measured: mm(gap),
       limit: mm(opens.coverGapMm),
       margin: mm(gap - opens.coverGapMm),
       sentence: [
         `${name} stands `,
         mm(gap),
-        ' behind the cab; reaching its cover takes ',
+        ' behind the cab',
+        vehicle.cabWallXMm === undefined
+          ? ' as such bodies usually are, and nobody has measured where the cab ends; reaching its cover takes '
+          : '; reaching its cover takes ',
         mm(opens.coverGapMm),
         '.',
       ],
@@ -141,6 +172,7 @@ export const tent = check({
   source: practice(
     'A tent opening over the tailgate blocks it; one opening to the side does not. Common practice, no source.',
   ),
+  law: 'notOfMass',
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {
     for (const thing of survey.things) yield* ofTent(survey, thing)

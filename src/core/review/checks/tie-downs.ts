@@ -70,6 +70,22 @@ function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
       }
 }
 
+/** A label that nobody read is a question with one field. */
+function withAsk(
+  { thing }: TieDown,
+  judged: Pick<Finding, 'severity' | 'sentence'>,
+): Pick<Finding, 'severity' | 'sentence' | 'ask'> {
+  if (judged.severity !== 'findOut') return judged
+  return {
+    ...judged,
+    ask: {
+      where: 'label',
+      label: `Working load limit of one strap on ${thing.gear.name}`,
+      target: { field: 'straps', placementId: thing.placement.id },
+    },
+  }
+}
+
 /** Is everything loose tied down by enough straps of enough strength? Working load limits in kg. */
 export const tieDownsCheck = check({
   id: 'tie-downs',
@@ -81,6 +97,7 @@ export const tieDownsCheck = check({
     kind: 'published',
     text: '49 CFR 393.106 and 393.110; EN 12195-1, friction lashing; from memory. Where they ask for different numbers, the larger. Check your local rules.',
   },
+  law: 'moreIsWorse',
   nothing: 'Nothing on the plan is held by straps alone.',
   *run(survey) {
     for (const tie of survey.motion.tieDowns())
@@ -89,7 +106,7 @@ export const tieDownsCheck = check({
         rule: 'tie-downs',
         state: 'all',
         subject: { placementIds: [tie.thing.placement.id] },
-        ...judge(tie),
+        ...withAsk(tie, judge(tie)),
       }
   },
   remedies(survey, finding) {

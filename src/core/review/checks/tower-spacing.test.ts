@@ -3,7 +3,7 @@ import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
 import type { Rack } from '../../plan/rack'
 import { evenFeet } from '../../survey/fit/tower-spacing'
-import { judgePlan } from '../judge-plan'
+import { judgePlan } from '../judged.testing'
 import { towerSpacingCheck } from './tower-spacing'
 import { run, sentences } from './findings.testing'
 

@@ -32,6 +32,7 @@ export const towerSpacingCheck = check({
   source: practice(
     'Bar length and tower spacing: each end half of what is left. Common practice, no source.',
   ),
+  law: 'notOfMass',
   nothing: 'No rack has a fit sheet with tower spacings.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel
@@ -50,6 +51,7 @@ export const towerSpacingCheck = check({
           yield {
             ...common,
             severity: 'findOut',
+            ask: { where: 'sheet', label: `Fit sheet, row for ${bar.name}`, target: { open: 'rack' } },
             sentence: [
               `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name.toLowerCase()} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
             ],

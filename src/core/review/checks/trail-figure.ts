@@ -1,5 +1,6 @@
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
+import { hangsOf } from '../hangs'
+import { askFigure, cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
 import { kg } from '../phrase'
 
 /** Is the trail judged by a figure of its own, or by the road's under a house rule? */
@@ -11,11 +12,12 @@ export const trailFigure = check({
   formula:
     'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
   source: practice('A school of the trade. Common practice, no source.'),
-  nothing: 'Every trail figure in use is published.',
-  *run({ loadPath }) {
+  law: 'moreIsWorse',
+  nothing: 'No load on the trail is within a figure that is only assumed.',
+  *run({ loadPath, plan }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
-      if (cell.limit.kind === 'assumed' && judge(cell) === 'within')
+      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
         yield cellFinding('trail-figure', 'mind', cell, [
           ...holdsPhrase(cell),
           ', ',
@@ -24,14 +26,17 @@ export const trailFigure = check({
           ...limitPhrase(cell),
           '. No trail figure is published.',
         ])
-      else if (
-        cell.limit.kind === 'missing' &&
-        cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined)
-      )
-        yield cellFinding('trail-figure', 'findOut', cell, [
-          ...holdsPhrase(cell),
-          `, and no trail figure. The house rule is to find it: usually ${USUALLY_PRINTED[cell.layer.role]}.`,
-        ])
+      else if (cell.limit.kind === 'missing' && cell.limit.driving)
+        yield cellFinding(
+          'trail-figure',
+          'findOut',
+          cell,
+          [
+            ...holdsPhrase(cell),
+            `, and no trail figure. The house rule is to find it: usually ${USUALLY_PRINTED[cell.layer.role]}.`,
+          ],
+          { ask: askFigure(cell) },
+        )
     }
   },
 })

@@ -1,36 +1,66 @@
+import type { Cell } from '../../survey/limit'
 import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
-import { cellFinding, USUALLY_PRINTED } from '../layer-phrases'
-import { kg } from '../phrase'
+import { askFigure, cellFinding, USUALLY_PRINTED } from '../layer-phrases'
+import { kg, type Phrase } from '../phrase'
 import { cellOfFinding, strongerParts } from '../remedies/lighten'
+
+const oneOf = (kinds: readonly (string | undefined)[]) =>
+  [...new Set(kinds.flatMap((kind) => (kind === undefined ? [] : [kind])))].join(' and ')
+
+/** Why there is no figure, in words. */
+function lackPhrase({ layer, state, limit }: Cell): Phrase {
+  const { ratedWith } = layer
+  switch (ratedWith?.kind) {
+    case 'circle':
+      return ['said to be rated with a part that is rated with it: there is no figure at the end of it']
+    case 'notHere':
+      return [`said to be rated with ${ratedWith.what}, which is not on this plan`]
+    case 'figures':
+    case 'noFigure':
+      return ['said to be rated with a part that does not bear all of it']
+    case undefined:
+      break
+  }
+  if (limit.kind === 'missing' && limit.partial.length > 0)
+    return [
+      `its figure is for ${oneOf(limit.partial.map(({ gearKind }) => gearKind))} alone, and other gear hangs on it`,
+    ]
+  return [
+    layer.ratings.length === 0
+      ? 'no figure at all'
+      : `no figure for ${state === 'parked' ? 'parking' : `the ${state}`}`,
+  ]
+}
 
 /** Is any link of the load path without a figure? A missing rating is never a pass. */
 export const unratedLayer = check({
   id: 'unrated-layer',
   title: 'No figure',
   question: 'Has every link that holds something a figure to be judged by?',
-  formula: 'a link without any figure for the state, and none that stands in for it, is unrated',
+  formula:
+    'a link without any figure that applies in the state, and none that stands in for it, is unrated; a figure for one kind of gear speaks for that alone, “rated with” must end at a figure',
   source: practice(
     'Many racks are fitted with no figure known at all: that is unknown, never fine. Common practice, no source.',
   ),
-  nothing: 'Every link that holds something has a figure.',
+  law: 'moreIsWorse',
+  nothing: 'No link that holds something is without a figure.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.limit.kind !== 'missing' || cell.limit.driving) continue
-      if (
-        cell.state === 'trail' &&
-        cell.layer.ratings.some((rating) => rating.state === 'road' && rating.gearKind === undefined)
+      yield cellFinding(
+        'unrated-layer',
+        'findOut',
+        cell,
+        [
+          `${cell.layer.name}: `,
+          ...lackPhrase(cell),
+          ', and ',
+          kg(cell.countedKg),
+          ` hang on it ${IN_STATE[cell.state]}. It is usually printed ${USUALLY_PRINTED[cell.layer.role]}.`,
+        ],
+        { ask: askFigure(cell) },
       )
-        continue
-      const held =
-        cell.layer.ratings.length === 0
-          ? 'no figure at all'
-          : `no figure for ${cell.state === 'parked' ? 'parking' : `the ${cell.state}`}`
-      yield cellFinding('unrated-layer', 'findOut', cell, [
-        `${cell.layer.name}: ${held}, and `,
-        kg(cell.countedKg),
-        ` hang on it ${IN_STATE[cell.state]}. It is usually printed ${USUALLY_PRINTED[cell.layer.role]}.`,
-      ])
     }
   },
   remedies(survey, finding, stock) {

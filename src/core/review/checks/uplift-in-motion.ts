@@ -21,9 +21,10 @@ export const upliftInMotion = check({
     kind: 'published',
     text: '49 CFR 393.102 for the accelerations, EN 12195-1 the same on the road; both from memory. Advice on securing; it replaces no rating.',
   },
+  law: 'balance',
   nothing: 'Nothing stands on feet.',
   *run(survey) {
-    for (const { rack, index } of survey.racks)
+    for (const { rack, index, attachment } of survey.racks)
       for (const state of ['road', 'trail'] as const) {
         const feet = survey.motion
           .feet()
@@ -36,30 +37,54 @@ export const upliftInMotion = check({
         const { name, kg: least } = worst.least
         const holds = holdingUplift(survey, foot)
         const lifts = least < -NOTICE_KG
+        const seatless = attachment?.kind === 'framePoint' && attachment.seatZMm === undefined
         const others = feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length
         const over = lifts && holds !== undefined && -least > holds
         yield {
           id: `uplift-in-motion ${rack.id} ${state}`,
           rule: 'uplift-in-motion',
-          severity: over ? 'stop' : lifts ? 'mind' : 'clear',
+          severity: over ? 'stop' : seatless ? 'findOut' : lifts ? 'mind' : 'clear',
+          ...(seatless
+            ? {
+                ask: {
+                  where: 'tape',
+                  label: `${attachment.name}: height over the ground`,
+                  target: { field: 'seat', attachmentId: attachment.id },
+                } as const,
+              }
+            : {}),
           state,
           subject: { footId: foot.id, rackId: rack.id, placementIds: [] },
           measured: kg(least),
           ...(holds === undefined ? {} : { limit: kg(-holds), margin: kg(least + holds) }),
-          sentence: lifts
+          sentence: seatless
             ? [
-                `${rack.name}: ${name.toLowerCase()} lifts the ${foot.corner} foot by `,
-                kg(-least),
-                ...(others > 0 ? [`, and ${others} more in one way or another`] : []),
-                ...(holds === undefined
-                  ? ['; nobody says what it holds against that. Set the load lower or the feet wider apart.']
-                  : [over ? ', more than the ' : ', within the ', kg(holds), ' it holds.']),
-              ]
-            : [
-                `${rack.name}: every foot keeps at least `,
+                `${rack.name}: how high over the ground its legs stand is not known, and what braking and bends do to its feet hangs on it. As such bodies usually are: `,
                 kg(least),
-                ` (${foot.corner}, ${name.toLowerCase()}).`,
-              ],
+                ` at the least loaded foot (${foot.corner}).`,
+              ]
+            : lifts
+              ? [
+                  `${rack.name}: ${name.toLowerCase()} lifts the ${foot.corner} foot by `,
+                  kg(-least),
+                  ...(others > 0 ? [`, and ${others} more in one way or another`] : []),
+                  ...(holds === undefined
+                    ? [
+                        '; nobody says what it holds against that. Set the load lower or the feet wider apart.',
+                      ]
+                    : [over ? ', more than the ' : ', within the ', kg(holds), ' it holds.']),
+                ]
+              : least < 0
+                ? [
+                    `${rack.name}: ${name.toLowerCase()} takes the ${foot.corner} foot to nought, within the `,
+                    kg(NOTICE_KG),
+                    ' by which such a sum is rough.',
+                  ]
+                : [
+                    `${rack.name}: every foot keeps at least `,
+                    kg(least),
+                    ` (${foot.corner}, ${name.toLowerCase()}).`,
+                  ],
         }
       }
   },

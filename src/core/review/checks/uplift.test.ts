@@ -19,7 +19,8 @@ describe('uplift', () => {
     expect(sentences(uplift, plan(620))[0]).toContain('LHF')
   })
 
-  it('is silent when the load stands between the feet', () => {
-    expect(run(uplift, plan(499))).toEqual([])
+  it('is clear when the load stands between the feet, and nothing to check on a bare rack', () => {
+    expect(run(uplift, plan(499))).toMatchObject([{ severity: 'clear' }])
+    expect(run(uplift, planOf(vehicleWith(roofOf(ANY)), [barsRack({})]))).toEqual([])
   })
 })

@@ -20,14 +20,18 @@ export const uplift = check({
   question: 'Does the load on the bars pull any foot upward?',
   formula: 'reaction of a foot by the lever rule, or of a beam on three feet and more, < 0',
   source: { kind: 'handbook', text: 'Lever rule with overhang; statics of rigid bodies, from memory.' },
-  nothing: 'No foot is lifted by the load.',
+  law: 'balance',
+  nothing: 'No foot carries anything.',
   *run(survey) {
     const { feet, footLoads, racks } = survey
+    const loaded = feet.filter(({ index }) => STATES.some((state) => footLoads[index]?.loadKg[state] !== 0))
+    let lifted = 0
     for (const foot of feet) {
       const load = footLoads[foot.index]
       if (!load) continue
       const state = STATES.reduce((worst, each) => (load.loadKg[each] < load.loadKg[worst] ? each : worst))
       if (load.loadKg[state] >= -LIFTED_KG) continue
+      lifted += 1
       const up = -load.loadKg[state]
       const holds = holdingUplift(survey, foot)
       yield {
@@ -48,5 +52,14 @@ export const uplift = check({
         ],
       }
     }
+    if (lifted === 0 && loaded.length > 0)
+      yield {
+        id: 'uplift none',
+        severity: 'clear',
+        rule: 'uplift',
+        state: 'all',
+        subject: { placementIds: [] },
+        sentence: [`The load presses on each of ${loaded.length} feet that carry any of it.`],
+      }
   },
 })

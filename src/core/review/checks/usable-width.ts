@@ -76,6 +76,7 @@ export const usableWidth = check({
   formula:
     'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
   source: practice('The shorter bar rules. Common practice, no source.'),
+  law: 'notOfMass',
   nothing: 'Nothing stands on bars or a deck.',
   *run(survey) {
     for (const thing of survey.things) {
@@ -118,6 +119,11 @@ export const usableWidth = check({
         yield {
           ...common,
           severity: 'findOut',
+          ask: {
+            where: 'sheet',
+            label: `${name}: from one contact to the other, across`,
+            target: { field: 'contacts', gearId: thing.gear.id },
+          },
           sentence: [
             `${name} reaches `,
             mm(over.mm),

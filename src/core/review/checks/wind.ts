@@ -36,6 +36,7 @@ export const wind = check({
     kind: 'handbook',
     text: 'Hoerner, Fluid-Dynamic Drag, for C_d by shape; air of 1.225 kg/m³ (ISO 2533); from memory. Uplift has no such source.',
   },
+  law: 'balance',
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()

@@ -1,10 +1,13 @@
 import type { SingleCommand } from '../../plan/command'
 import { FLUID_KG_PER_L } from '../../plan/placement'
+import type { GearKind } from '../../plan/rating'
+import type { HouseRules } from '../../rules/house'
 import { cellParts, type Cell, type CellPart } from '../../survey/limit'
 import type { MassPoint } from '../../survey/mass-points'
 import type { Survey } from '../../survey/survey'
 import type { Candidate, RemedyStock } from '../check'
 import type { Finding } from '../finding'
+import { BRACKET, hangsOf, massBracket } from '../hangs'
 import { kg } from '../phrase'
 
 /** A tenth of a kilogram down, so that what is proposed can be read on a scale and still clears. */
@@ -23,11 +26,37 @@ export function cellOfFinding(survey: Survey, finding: Finding): Cell | undefine
     : survey.loadPath.cellAt(layerId, finding.state)
 }
 
+/** What can be loaded lighter: what is filled or packed. A bike or a boat in its carrier is as heavy as it is. */
+const FILLED: ReadonlySet<GearKind> = new Set([
+  'box',
+  'basket',
+  'platform',
+  'bag',
+  'can',
+  'tent',
+  'awning',
+  'other',
+])
+
+/**
+ * What of one mass a layer still takes, so that it is within its figure with every guess at its margin and with any
+ * one other fact at the end of its bracket. kg on the layer.
+ */
+function roomFor(cell: Cell, part: CellPart, rules: HouseRules): number {
+  if (cell.limit.kind === 'missing') return 0
+  const told = cell.limit.rating.source.kind === 'told' ? 1 - BRACKET.told : 1
+  const others = cellParts(cell).filter(({ mass }) => mass !== part.mass)
+  const off = Math.max(0, ...others.map(({ mass, kg: each }) => each * massBracket(mass.basis, rules)))
+  const limit = cell.limit.kg * told
+  return Math.min(limit - (cell.countedKg - part.countedKg), limit - (cell.kg - part.kg) - off)
+}
+
 /** Lower one load to what still fits: contents to so many kg, a can to so many litres, a person fewer. */
-function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number): Candidate | undefined {
+function lowered(cell: Cell, part: CellPart & { mass: Cargo }, rules: HouseRules): Candidate | undefined {
+  const { mass, fraction } = part
   const { load, thing } = mass
-  if (mass.of !== 'load' || !load) return undefined
-  const mustGoKg = overKg / (fraction * mass.factor)
+  if (mass.of !== 'load' || !load || !FILLED.has(thing.gear.kind)) return undefined
+  const mayKg = roomFor(cell, part, rules) / fraction
   const set = (what: typeof load.what): SingleCommand => ({
     do: 'setLoad',
     placementId: thing.placement.id,
@@ -35,20 +64,20 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
   })
   switch (load.what.kind) {
     case 'mass': {
-      const toKg = downToTenth(mass.kg - mustGoKg)
-      if (toKg <= 0) return undefined
-      const { typed: _, ...rest } = load.what.mass
+      const toKg = downToTenth(mayKg)
+      if (toKg <= 0 || toKg >= mass.kg) return undefined
+      // A target is not a measurement: it stays one until somebody weighs it.
       return {
         kind: 'less',
         say: [`${load.name} to `, kg(toKg)],
-        command: set({ kind: 'mass', mass: { ...rest, kg: toKg } }),
+        command: set({ kind: 'mass', mass: { kg: toKg, basis: 'target' } }),
         rank: mass.kg - toKg,
       }
     }
     case 'fluid': {
       const density = FLUID_KG_PER_L[load.what.fluid]
-      const litres = downToTenth((mass.kg - mustGoKg) / density)
-      if (litres <= 0) return undefined
+      const litres = downToTenth(mayKg / density)
+      if (litres <= 0 || litres >= load.what.litres) return undefined
       return {
         kind: 'less',
         say: [`${load.name} to `, { dimension: 'volume', value: litres }],
@@ -57,14 +86,13 @@ function lowered({ mass, fraction }: CellPart & { mass: Cargo }, overKg: number)
       }
     }
     case 'people': {
-      const fewer = Math.ceil(mustGoKg / Math.max(load.what.each.kg, 1e-9) - 1e-6)
-      const count = load.what.count - fewer
-      if (count < 1) return undefined
+      const count = Math.floor(mayKg / Math.max(load.what.each.kg * mass.factor, 1e-9) + 1e-6)
+      if (count < 1 || count >= load.what.count) return undefined
       return {
         kind: 'less',
         say: [`${load.name}: ${count} instead of ${load.what.count}`],
         command: set({ ...load.what, count }),
-        rank: fewer * load.what.each.kg,
+        rank: (load.what.count - count) * load.what.each.kg,
       }
     }
   }
@@ -159,11 +187,12 @@ const SWAP_AFTER_LIGHTENING_KG = 100_000
 export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
   const cell = cellOfFinding(survey, finding)
   if (!cell || cell.limit.kind === 'missing') return []
-  const overKg = cell.countedKg - cell.limit.kg
-  if (overKg <= 0) return []
+  const { rules } = survey.plan
+  const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
+  if (overKg === 0 && hangsOf(cell, rules).length === 0) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
-    ...parts.flatMap((part) => lowered(part, overKg) ?? []),
+    ...parts.flatMap((part) => lowered(cell, part, rules) ?? []),
     ...takenOff(parts, overKg),
     ...strongerParts(survey, cell, stock),
   ]

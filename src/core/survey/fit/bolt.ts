@@ -16,6 +16,7 @@ export const STANDARD_LENGTHS_MM = [
 ] as const
 
 export interface BoltNeed {
+  readonly washerMm: number
   readonly neededMm: number
   /** The next standard length up; nothing when none is long enough. */
   readonly standardMm: number | undefined
@@ -29,5 +30,9 @@ export function boltNeed(thread: string, stackMm: number): BoltNeed | undefined 
   const sizes = THREAD[thread]
   if (!sizes) return undefined
   const neededMm = stackMm + sizes.washerMm + sizes.nutMm + 2 * sizes.pitchMm
-  return { neededMm, standardMm: STANDARD_LENGTHS_MM.find((length) => length >= neededMm - 1e-9) }
+  return {
+    washerMm: sizes.washerMm,
+    neededMm,
+    standardMm: STANDARD_LENGTHS_MM.find((length) => length >= neededMm - 1e-9),
+  }
 }

@@ -20,6 +20,19 @@ const BODY_WORD: Readonly<Record<Vehicle['body'], string>> = {
 const years = ({ from, to }: { from: number; to?: number | undefined }) =>
   to === undefined ? `${from} on` : from === to ? `${from}` : `${from} to ${to}`
 
+/** What a part's sheet says of the vehicles it is for, by name: nothing that it is silent on. */
+export function kitSays({ suits, kit }: Part): string[] {
+  return [
+    suits ? 'what it stands on' : undefined,
+    kit?.bodies ? 'body' : undefined,
+    kit?.years ? 'year' : undefined,
+    kit?.doors ? 'doors' : undefined,
+    kit?.trims ? 'trim' : undefined,
+    kit?.railShapes ? 'rail' : undefined,
+    kit?.needs ? 'what it needs' : undefined,
+  ].filter((each) => each !== undefined)
+}
+
 /** Every point at which a part's kit sheet meets the vehicle and what the part stands on. */
 export function kitPoints(
   part: Part,

@@ -30,7 +30,7 @@ const bolt = (rest: Partial<Extract<Mount, { kind: 'channelBolt' }>> = {}): Moun
 
 describe('bolt length (common practice; sizes by ISO 4032, 7089, 261 and 888, from memory)', () => {
   it('is stack, washer, nut and two threads, next standard length up', () => {
-    expect(boltNeed('M6', 14)).toEqual({ neededMm: 14 + 1.6 + 5.2 + 2, standardMm: 25 })
+    expect(boltNeed('M6', 14)).toEqual({ washerMm: 1.6, neededMm: 14 + 1.6 + 5.2 + 2, standardMm: 25 })
     expect(boltNeed('M8', 20)?.neededMm).toBeCloseTo(30.9, 9)
     expect(boltNeed('M8', 20)?.standardMm).toBe(35)
     expect(boltNeed('M6', 16.2)?.standardMm).toBe(25)

@@ -3,6 +3,7 @@ import type { Channel, Mount, Range } from '../../plan/mount'
 import type { Fitting } from '../../plan/placement'
 import type { Gear, Place } from '../../plan/gear'
 import type { Box } from '../arrangement'
+import { TOLERANCE } from '../../units/tolerance'
 import { boltNeed } from './bolt'
 
 /** Length, width and height as a thing lies, mm. */
@@ -64,7 +65,9 @@ export type Match =
   | { readonly kind: 'doesNot'; readonly why: string; readonly short?: Short }
 
 const FITS: Match = { kind: 'fits' }
-const HAIR_MM = 1e-6
+/** Nobody has looked yet how it is held. */
+const UNSAID: Match = { kind: 'unknown', lacks: 'how it is held' }
+const HAIR_MM = TOLERANCE.lengthMm
 /** A nut or slide made for one mouth enters another that differs by no more. Common practice, no source. */
 export const SLOT_PLAY_MM = 1
 
@@ -89,7 +92,12 @@ function section(width: number, height: number, ask: { sectionWidthMm: Range; se
 
 type ChannelBolt = Extract<Mount, { kind: 'channelBolt' }>
 
-function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitting): Match {
+function inChannel(
+  channel: Channel | undefined,
+  ask: ChannelBolt,
+  fitting: Fitting,
+  throughMm = Infinity,
+): Match {
   if (!channel) return doesNot('there is no channel in it')
   if (ask.headMm > channel.headRoomMm + HAIR_MM)
     return doesNot(
@@ -119,6 +127,14 @@ function inChannel(channel: Channel | undefined, ask: ChannelBolt, fitting: Fitt
       kind: 'fitsWith',
       change: { kind: 'bolt', thread: ask.thread, lengthMm: need.standardMm, haveMm },
     }
+  // From above, its end goes down past the mouth by what stack and washer leave over: to the channel's floor at most,
+  // or to the bar's far wall where nobody knows how deep the channel is.
+  const downMm = (haveMm ?? 0) - ask.stackMm - need.washerMm
+  if (haveMm !== undefined && downMm > Math.min(channel.depthMm ?? throughMm, throughMm) + HAIR_MM)
+    return {
+      kind: 'fitsWith',
+      change: { kind: 'bolt', thread: ask.thread, lengthMm: need.standardMm, haveMm },
+    }
   return { kind: 'fits', bolt: { thread: ask.thread, lengthMm: haveMm ?? need.standardMm } }
 }
 
@@ -137,10 +153,11 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
     case 'uBolt':
       return section(offer.widthMm, offer.heightMm, ask) ?? FITS
     case 'channelBolt':
-      return inChannel(offer.channel, ask, fitting)
+      return inChannel(offer.channel, ask, fitting, offer.heightMm)
+    case 'unsaid':
+      return UNSAID
     case 'strap':
     case 'bracket':
-    case 'unsaid':
       return FITS
     case 'slat':
       return doesNot('it wants a slat')
@@ -154,9 +171,10 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
 
 function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Match {
   switch (ask.kind) {
+    case 'unsaid':
+      return UNSAID
     case 'strap':
     case 'bracket':
-    case 'unsaid':
       return FITS
     case 'slat':
       if (slotMm === undefined) return { kind: 'unknown', lacks: 'the mouth of the slots between the slats' }

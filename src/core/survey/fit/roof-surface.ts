@@ -1,4 +1,5 @@
-import type { Vehicle } from '../../plan/vehicle'
+import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import { roofZ } from '../arrangement'
 import { outlineTop, type BodyOutline } from '../body/outline'
 
 /** Half the roof's width at a place along it, between its front and its rear. mm. */
@@ -12,6 +13,11 @@ export function roofHalfWidth({ roof }: Vehicle, xMm: number): number {
 export function crownDrop(vehicle: Vehicle, xMm: number, yMm: number): number {
   const half = Math.max(1, roofHalfWidth(vehicle, xMm))
   return vehicle.roof.crownMm * (Math.min(Math.abs(yMm), half) / half) ** 2
+}
+
+/** How high an antenna reaches over the ground. mm. */
+export function antennaTopZ(vehicle: Vehicle, antenna: Extract<Obstacle, { kind: 'antenna' }>): number {
+  return roofZ(vehicle) - crownDrop(vehicle, antenna.xMm, antenna.yMm) + antenna.heightMm
 }
 
 /** Room under a bar that stands so far over the roof's top, at y: it grows towards the sides as the roof falls. mm. */

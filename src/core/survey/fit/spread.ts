@@ -129,13 +129,17 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
     if (!wanted || host.on !== 'bars') continue
     const member: Member = { id, name: thing.gear.name, kind: 'thing' }
     memberById.set(id, member)
-    const own = host.barIds.flatMap((barId) => order.get(barId) ?? []).sort((a, b) => a - b)
+    const all = host.barIds.flatMap((barId) => order.get(barId) ?? []).sort((a, b) => a - b)
+    // On one rack the spread is that of neighbours; over two racks what counts is from its first bar to its last.
+    const several = new Set(all.map((i) => bars[i]?.rack.id)).size > 1
+    const own = several ? [all[0] ?? 0, all.at(-1) ?? 0] : all
     own.forEach((to, i) => {
       const from = own[i - 1]
       if (from !== undefined)
         asks.push({ member, by: id, from, to, spread: wanted[0] <= wanted[1] ? [wanted] : [] })
     })
   }
+  const apart: SpreadAsk[] = []
   const pairKeys = new Set<string>()
   const pairs: SpreadPair[] = []
   const pair = (from: number, to: number) => {
@@ -157,7 +161,13 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
   for (const rack of arrangement.racks)
     rack.bars.forEach((at, i) => {
       const before = rack.bars[i - 1]
-      if (before) pair(order.get(before.bar.id) ?? -1, order.get(at.bar.id) ?? -1)
+      if (!before) return
+      const [from, to] = [order.get(before.bar.id) ?? -1, order.get(at.bar.id) ?? -1]
+      pair(from, to)
+      // Two bars keep a bar's width between them, edge to edge.
+      const wide = Math.max(before.bar.profile.widthMm, at.bar.profile.widthMm)
+      const least = wide + (before.bar.profile.widthMm + at.bar.profile.widthMm) / 2
+      apart.push({ by: VEHICLE.id, from, to, spread: [[least, 200_000]] })
     })
   for (const { from, to } of asks) pair(from, to)
 
@@ -165,14 +175,17 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
   const problem = (): SpreadProblem => {
     if (posed) return posed
     const windows: BarWindow[] = bars.flatMap((at, bar) => {
-      const within = seatsOfBar(arrangement, at)?.within
+      const seats = seatsOfBar(arrangement, at)?.within
+      const onRoof = arrangement.racks.some(({ rack, onRoof: on }) => on && rack.id === at.rack.id)
+      const { fromXMm, toXMm } = plan.vehicle.roof
+      const within = seats && onRoof && fromXMm < toXMm ? intersect(seats, [[fromXMm, toXMm]]) : seats
       return within ? [{ by: VEHICLE.id, bar, within }] : []
     })
     for (const { member, bar, within } of obstacleWindows(plan, bars)) {
       memberById.set(member.id, member)
       windows.push({ by: member.id, bar, within })
     }
-    posed = { bars: bars.length, windows, asks }
+    posed = { bars: bars.length, windows, asks: [...asks, ...apart] }
     return posed
   }
   let solved: { readonly solution: SpreadSolution | undefined } | undefined

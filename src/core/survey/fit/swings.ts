@@ -47,8 +47,25 @@ export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number
   return shifts.some((each) => each === undefined) ? undefined : Math.max(...shifts.map((each) => each ?? 0))
 }
 
+/** What each way of moving does over the roof. */
+const MOVES: Readonly<Record<NonNullable<Sunroof['moves']>, { tilts: boolean; slides: boolean }>> = {
+  fixed: { tilts: false, slides: false },
+  inside: { tilts: false, slides: false },
+  outside: { tilts: false, slides: true },
+  tilts: { tilts: true, slides: false },
+  tiltsAndSlides: { tilts: true, slides: true },
+}
+
+/** Which figure of a pane's way over the roof is missing; nothing where all that it does is known. */
+export function paneLacks({ moves, tiltRiseMm, slidesOutside }: Sunroof): 'way' | 'figures' | undefined {
+  if (moves === undefined) return tiltRiseMm === undefined && !slidesOutside ? 'way' : undefined
+  const { tilts, slides } = MOVES[moves]
+  return (tilts && tiltRiseMm === undefined) || (slides && !slidesOutside) ? 'figures' : undefined
+}
+
 /** A sunroof's pane as it tilts: hinged at its front edge, its rear edge rising. Nothing for one that does not. */
 export function tiltOf(sunroof: Sunroof, roofZMm: number): Swing | undefined {
+  if (!MOVES[sunroof.moves ?? 'tiltsAndSlides'].tilts) return undefined
   const rise = sunroof.tiltRiseMm ?? 0
   const { fromMm, toMm } = sunroof.openingMm
   if (rise <= 0 || toMm <= fromMm) return undefined
@@ -65,7 +82,7 @@ export function tiltOf(sunroof: Sunroof, roofZMm: number): Swing | undefined {
 
 /** The space that a pane sliding outside takes on its way, as a box. mm. */
 export function slideBox(sunroof: Sunroof, roofZMm: number): Box | undefined {
-  if (!sunroof.slidesOutside) return undefined
+  if (!sunroof.slidesOutside || !MOVES[sunroof.moves ?? 'tiltsAndSlides'].slides) return undefined
   const { travelMm, riseMm } = sunroof.slidesOutside
   return {
     x0: sunroof.openingMm.fromMm,

@@ -65,6 +65,7 @@ export function openedTent(thing: ThingAt): Opened | undefined {
  */
 export function gapToCab(vehicle: Vehicle, body: BodyOutline, box: Box): number | undefined {
   if (box.x0 <= vehicle.roof.toXMm || box.z0 >= vehicle.heightMm) return undefined
+  if (vehicle.cabWallXMm !== undefined) return box.x0 - vehicle.cabWallXMm
   let cab = vehicle.roof.toXMm
   for (let x = box.x0; x > vehicle.roof.toXMm; x -= 5)
     if (outlineTop(body.side, x) > box.z0) {

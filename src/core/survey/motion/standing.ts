@@ -1,4 +1,4 @@
-import type { Vehicle } from '../../plan/vehicle'
+import { kerbOf, type Vehicle } from '../../plan/vehicle'
 import type { MassPoint } from '../mass-points'
 
 /** Track / (2 × height of the centre of gravity). Published definition: NHTSA, from memory. Any one unit of length. */
@@ -58,7 +58,8 @@ export function frontAxleX(vehicle: Vehicle): number {
 
 /** The vehicle's own mass, track and centre of gravity, from its figures or by estimate. kg, mm. */
 export function ownBalance(vehicle: Vehicle): OwnBalance {
-  const { centreOfGravity: own, trackMm, kerbKg } = vehicle
+  const { centreOfGravity: own, trackMm } = vehicle
+  const kerbKg = kerbOf(vehicle)
   const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE
   const heightMm =
     own === undefined

@@ -96,25 +96,44 @@ export interface OverShare {
   readonly shareKg: number
 }
 
-/** For each layer of feet rated as a set: the one foot that bears most against an even share of the figure. */
-export function footShares(path: LoadPath, state: State): OverShare[] {
+/** What each foot of a layer counts: its own units where it is of feet, the rack's feet where one figure is for all of it. */
+function perFoot(cell: Cell, racks: readonly RackAt[]): { names: readonly string[]; kg: number[] } | undefined {
+  const { layer, state } = cell
+  if (underBars(layer)) {
+    const kg = new Array<number>(layer.units.length).fill(0)
+    for (const { mass, unit, fraction } of layer.load)
+      if (mass.states.includes(state)) kg[unit] = (kg[unit] ?? 0) + mass.kg * mass.factor * fraction
+    return { names: layer.units, kg }
+  }
+  const rack = racks.find((each) => layer.rackIds.includes(each.rack.id))
+  if (layer.role !== 'whole' || !rack) return undefined
+  const place = new Map(rack.feet.map((foot, i) => [foot.index, i]))
+  const kg = rack.feet.map(() => 0)
+  for (const { mass } of layer.load)
+    if (mass.states.includes(state))
+      for (const [foot, fraction] of mass.feet) {
+        const i = place.get(foot)
+        if (i !== undefined) kg[i] = (kg[i] ?? 0) + mass.kg * mass.factor * fraction
+      }
+  return { names: rack.feet.map(({ corner }) => corner), kg }
+}
+
+/** For each figure for a set of feet, or for a rack as a whole: the one foot that bears most against its even share. */
+export function footShares(path: LoadPath, racks: readonly RackAt[], state: State): OverShare[] {
   return path.cells.flatMap((cell): OverShare[] => {
-    const { layer } = cell
-    if (cell.state !== state || !underBars(layer) || cell.idle || cell.limit.kind === 'missing') return []
-    if (layer.units.length < 2) return []
+    if (cell.state !== state || cell.idle || cell.limit.kind === 'missing') return []
+    const feet = perFoot(cell, racks)
+    if (!feet || feet.kg.length < 2) return []
     const set = cell.inForce.filter(({ per }) => per === 'set')
     const limitKg = Math.min(...set.map((each) => each.limitKg))
     if (!Number.isFinite(limitKg)) return []
-    const counted = new Array<number>(layer.units.length).fill(0)
-    for (const { mass, unit, fraction } of layer.load)
-      if (mass.states.includes(state)) counted[unit] = (counted[unit] ?? 0) + mass.kg * mass.factor * fraction
-    const most = Math.max(...counted)
+    const most = Math.max(...feet.kg)
     return [
       {
         cell,
-        corner: layer.units[counted.indexOf(most)] ?? '',
+        corner: feet.names[feet.kg.indexOf(most)] ?? '',
         countedKg: most,
-        shareKg: limitKg / layer.units.length,
+        shareKg: limitKg / feet.kg.length,
       },
     ]
   })

@@ -72,7 +72,7 @@ export function staticsOf(arrangement: Arrangement, masses: readonly MassPoint[]
     evenness: once(() =>
       arrangement.racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses, rack, state) ?? [])),
     ),
-    footShares: once(() => STATES.flatMap((state) => footShares(path, state))),
+    footShares: once(() => STATES.flatMap((state) => footShares(path, arrangement.racks, state))),
     twists: once(() => twistsOf(arrangement, masses)),
     nextKilo: (rack, state, spot) => nextKiloAt(arrangement, path, rack, state, spot),
     nextKiloField: (rack, state, grid) => nextKiloField(arrangement, path, rack, state, grid),

@@ -1,0 +1,30 @@
+import * as z from 'zod'
+
+/** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
+export const HOWS = [
+  'weighed',
+  'measured',
+  'label',
+  'manual',
+  'sheet',
+  'told',
+  'guess',
+  'start',
+  'target',
+] as const
+export const howSchema = z.enum(HOWS)
+export type How = z.infer<typeof howSchema>
+
+/** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
+export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))
+export type Known = z.infer<typeof knownSchema>
+
+/** The marks of an object less those of some fields; nothing where none is left. */
+export function knownWithout(known: Known | undefined, fields: readonly string[]): Known | undefined {
+  const left = Object.entries(known ?? {}).filter(([field]) => !fields.includes(field))
+  return left.length > 0 ? Object.fromEntries(left) : undefined
+}
+
+/** Whether a field still holds what a form filled in. */
+export const isStart = (thing: { readonly known?: Known | undefined }, field: string): boolean =>
+  thing.known?.[field]?.by === 'start'

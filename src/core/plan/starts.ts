@@ -1,0 +1,60 @@
+import type { Start } from './command'
+import type { Gear } from './gear'
+import { isStart, knownWithout, type Known } from './known'
+import type { Plan } from './plan'
+import { barsOf } from './rack'
+
+type Marked = { readonly known?: Known | undefined }
+
+function without<T extends Marked>(thing: T, fields: readonly string[]): T {
+  if (fields.length === 0) return thing
+  const { known, ...rest } = thing
+  const left = knownWithout(known, fields)
+  return (left ? { ...rest, known: left } : rest) as T
+}
+
+/** A gear's mass says itself how it is known: confirmed, it is what somebody told. */
+const toldMass = (gear: Gear, fields: readonly string[]): Gear =>
+  fields.includes('mass') && gear.mass.basis === 'start'
+    ? { ...gear, mass: { ...gear.mass, basis: 'told' } }
+    : gear
+
+/** The plan with starting values taken as right by somebody who has looked: they lose their mark, nothing else changes. */
+export function confirmed(plan: Plan, starts: readonly Start[]): Plan {
+  const fieldsOf = (of: Start['of'], id: string) =>
+    starts.filter((each) => each.of === of && each.id === id).map(({ field }) => field)
+  return {
+    ...plan,
+    vehicle: without(plan.vehicle, fieldsOf('vehicle', plan.vehicle.id)),
+    racks: plan.racks.map((rack) => {
+      const marked = without(rack, fieldsOf('rack', rack.id))
+      const parts = marked.parts.map((part) => without(part, fieldsOf('part', part.id)))
+      return marked.kind === 'ladder'
+        ? { ...marked, parts }
+        : { ...marked, parts, bars: marked.bars.map((bar) => without(bar, fieldsOf('bar', bar.id))) }
+    }),
+    gear: plan.gear.map((gear) =>
+      toldMass(without(gear, fieldsOf('gear', gear.id)), fieldsOf('gear', gear.id)),
+    ),
+  }
+}
+
+/** Every starting value that nobody has typed over or confirmed yet. */
+export function startsOf(plan: Plan): Start[] {
+  const marks = (of: Start['of'], thing: Marked & { readonly id: string }): Start[] =>
+    Object.keys(thing.known ?? {}).flatMap((field) =>
+      isStart(thing, field) ? [{ of, id: thing.id, field }] : [],
+    )
+  return [
+    ...marks('vehicle', plan.vehicle),
+    ...plan.racks.flatMap((rack) => [
+      ...marks('rack', rack),
+      ...rack.parts.flatMap((part) => marks('part', part)),
+      ...barsOf(rack).flatMap((bar) => marks('bar', bar)),
+    ]),
+    ...plan.gear.flatMap((gear): Start[] => [
+      ...marks('gear', gear),
+      ...(gear.mass.basis === 'start' ? [{ of: 'gear' as const, id: gear.id, field: 'mass' }] : []),
+    ]),
+  ]
+}

@@ -1,0 +1,37 @@
+import type { Plan } from '../plan/plan'
+import { survey, type Survey } from '../survey/survey'
+import type { RemedyStock } from './check'
+import type { Finding } from './finding'
+import { remediesFor, type Remedy } from './remedies/remedies'
+import { review, type Review } from './review'
+
+/** A plan with all that follows from it and all that we think of it; its fixes are looked for when they are asked for. */
+export interface Assessment {
+  readonly plan: Plan
+  readonly survey: Survey
+  readonly review: Review
+  /** The fixes of one finding, tried on this very plan with the parts in stock; looked for once. */
+  remedies(finding: Finding, stock: RemedyStock): readonly Remedy[]
+  /** Those fixes where they have been looked for already. */
+  known(finding: Finding): readonly Remedy[] | undefined
+}
+
+/** The one way from a plan to its survey, its review and its fixes: every screen, worker, shell and route asks here. */
+export function assess(plan: Plan): Assessment {
+  const surveyed = survey(plan)
+  const reviewed = review(surveyed)
+  const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
+  return {
+    plan,
+    survey: surveyed,
+    review: reviewed,
+    known: (finding) => found.get(finding)?.remedies,
+    remedies(finding, stock) {
+      const before = found.get(finding)
+      if (before?.stock === stock) return before.remedies
+      const remedies = remediesFor(surveyed, reviewed, finding, stock)
+      found.set(finding, { stock, remedies })
+      return remedies
+    },
+  }
+}

@@ -1,0 +1,40 @@
+import { check, practice } from '../check'
+
+/** Does inside reinforcement take a drilled rack's load past the roof, where the roof's verdict hangs on it? */
+export const reinforcedTop = check({
+  id: 'reinforced-top',
+  title: 'Reinforced top',
+  question:
+    'Where mounts are bolted through the top with reinforcement inside: does the roof still bear the load, and does its verdict hang on that?',
+  formula:
+    'the roof over its figure or without one, and nobody has said whether the reinforcement bears past it',
+  source: practice('Feet bolted through a hard top with inside reinforcement. Common practice, no source.'),
+  law: 'moreIsWorse',
+  nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
+  *run({ plan, racks, loadPath }) {
+    for (const { rack, attachment } of racks) {
+      if (attachment?.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
+        continue
+      const hangs = loadPath.cells.some(
+        ({ layer, idle, limit, leftKg }) =>
+          layer.role === 'roof' && !idle && (limit.kind === 'missing' || (leftKg ?? 0) < 0),
+      )
+      if (!hangs) continue
+      yield {
+        id: `reinforced-top ${rack.id}`,
+        rule: 'reinforced-top',
+        severity: 'findOut',
+        state: 'all',
+        subject: { rackId: rack.id, layerId: 'roof', placementIds: [] },
+        sentence: [
+          `${attachment.name} of ${plan.vehicle.name} have reinforcement inside, and nobody has said whether the roof still bears the load: it is counted on the roof until somebody does.`,
+        ],
+        ask: {
+          where: 'sheet',
+          label: `${attachment.name}: what bears the load`,
+          target: { field: 'roofBears', attachmentId: attachment.id },
+        },
+      }
+    }
+  },
+})

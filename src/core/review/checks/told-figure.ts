@@ -1,0 +1,42 @@
+import { check, practice } from '../check'
+import { hangsOf } from '../hangs'
+import { cellFinding, holdsPhrase, limitPhrase, USUALLY_PRINTED, WHERE_PRINTED } from '../layer-phrases'
+import { kg } from '../phrase'
+
+/** Does a verdict hang on a figure that somebody told and nobody has seen? kg. */
+export const toldFigure = check({
+  id: 'told-figure',
+  title: 'Figures only told',
+  question: 'Does any verdict hang on a figure that somebody told and nobody has seen in print?',
+  formula: 'the verdict at the figure less and more a tenth',
+  source: practice('Figures from memory are often off. The tenth is the team’s; common practice, no source.'),
+  law: 'moreIsWorse',
+  nothing: 'No verdict hangs on a figure that was only told.',
+  *run({ loadPath, plan }) {
+    for (const cell of loadPath.cells) {
+      const hang = hangsOf(cell, plan.rules).find(({ on }) => on === 'rating')
+      if (hang?.on !== 'rating') continue
+      const { owner, role, name } = cell.layer
+      yield cellFinding(
+        'told-figure',
+        'findOut',
+        cell,
+        [
+          ...holdsPhrase(cell),
+          ', against ',
+          ...limitPhrase(cell),
+          ': at ',
+          kg(hang.limitKg),
+          ` it would be otherwise. See the figure itself, usually ${USUALLY_PRINTED[role]}.`,
+        ],
+        owner && {
+          ask: {
+            where: WHERE_PRINTED[role],
+            label: `${name}’s figure, as printed`,
+            target: { field: 'seen', owner, ratingId: hang.rating.id },
+          },
+        },
+      )
+    }
+  },
+})

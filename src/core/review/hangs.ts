@@ -1,0 +1,81 @@
+import type { Basis, Rating } from '../plan/rating'
+import type { HouseRules } from '../rules/house'
+import { cellParts, type Cell, type CellPart } from '../survey/limit'
+import { exceeds } from '../units/tolerance'
+
+/**
+ * A verdict hangs on a fact when it differs at either end of the fact's bracket, one fact at a time. Brackets by how a
+ * fact is known, as parts of it. Common practice, no source.
+ */
+export const BRACKET = {
+  weighed: 0.01,
+  told: 0.1,
+  startMass: 0.25,
+  startLength: 0.05,
+  startLengthMm: 40,
+  toldLength: 0.01,
+  toldLengthMm: 5,
+  measuredMm: 1,
+} as const
+
+/** How far a mass may be off, as a part of it. A target is what is to be loaded, and a maker's figure is taken as it is. */
+export function massBracket(basis: Basis | 'computed', rules: HouseRules): number {
+  switch (basis) {
+    case 'weighed':
+      return BRACKET.weighed
+    case 'told':
+      return BRACKET.told
+    case 'start':
+      return BRACKET.startMass
+    case 'guess':
+      return rules.guess.school === 'margin' ? rules.guess.percent / 100 : 0
+    case 'maker':
+    case 'target':
+    case 'computed':
+      return 0
+  }
+}
+
+/** How far a starting length may be off. mm. */
+export const startLengthBracket = (mm: number): number =>
+  Math.max(BRACKET.startLengthMm, Math.abs(mm) * BRACKET.startLength)
+
+/** A fact on which a cell's verdict hangs, with the sum and the limit at the end where it turns. kg. */
+export type Hang = { readonly sumKg: number; readonly limitKg: number } & (
+  | { readonly on: 'mass'; readonly part: CellPart }
+  | { readonly on: 'guesses'; readonly parts: readonly CellPart[] }
+  | { readonly on: 'rating'; readonly rating: Rating }
+  | { readonly on: 'counting'; readonly rating: Rating }
+)
+
+/** Every fact on which a layer's verdict hangs in a state. A link without a figure hangs on that, and is asked elsewhere. */
+export function hangsOf(cell: Cell, rules: HouseRules): Hang[] {
+  const { limit } = cell
+  if (limit.kind === 'missing') return []
+  const over = exceeds(cell.kg, limit.kg)
+  const turns = (sumKg: number, limitKg: number) => exceeds(sumKg, limitKg) !== over
+  const hangs: Hang[] = []
+  const parts = cellParts(cell)
+  for (const part of parts) {
+    const off = Math.abs(part.kg) * massBracket(part.mass.basis, rules)
+    if (off === 0) continue
+    const sumKg = over ? cell.kg - off : cell.kg + off
+    if (turns(sumKg, limit.kg)) hangs.push({ on: 'mass', part, sumKg, limitKg: limit.kg })
+  }
+  // Guesses are counted with the house's margin all together: over by that alone hangs on them.
+  if (!over && exceeds(cell.countedKg, limit.kg))
+    hangs.push({
+      on: 'guesses',
+      parts: parts.filter(({ mass }) => mass.factor > 1 && mass.kg > 0),
+      sumKg: cell.countedKg,
+      limitKg: limit.kg,
+    })
+  const { rating } = limit
+  if (rating.source.kind === 'told') {
+    const limitKg = limit.kg * (over ? 1 + BRACKET.told : 1 - BRACKET.told)
+    if (turns(cell.kg, limitKg)) hangs.push({ on: 'rating', rating, sumKg: cell.kg, limitKg })
+  }
+  if (!cell.countingSaid && turns(cell.otherwiseKg, limit.kg))
+    hangs.push({ on: 'counting', rating, sumKg: cell.otherwiseKg, limitKg: limit.kg })
+  return hangs
+}

@@ -1,0 +1,10 @@
+import type { Plan } from '../plan/plan'
+import { assess } from './assess'
+import type { RemedyStock } from './check'
+import type { Finding } from './finding'
+
+/** A plan assessed with one stock for all its fixes. */
+export function judgePlan(plan: Plan, stock: RemedyStock) {
+  const assessment = assess(plan)
+  return { ...assessment, remedies: (finding: Finding) => assessment.remedies(finding, stock) }
+}

@@ -1,0 +1,165 @@
+import fc from 'fast-check'
+import { afterAll, describe, expect, inject, it } from 'vitest'
+import { runs } from '@/core/runs.testing'
+import { planSchema, type Plan } from '../plan/plan'
+import { madePlans } from '../plan/made-plans.testing'
+import { mirrored } from '../plan/mirrored.testing'
+import { STATES, type State } from '../plan/scalars'
+import { survey } from '../survey/survey'
+import { CHECKS } from './checks'
+import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Outcome, type Severity } from './finding'
+import { lessKnown, UNKNOWINGS } from './less-known.testing'
+import { review, type Review } from './review'
+
+const RUNS = { numRuns: runs(5000) }
+const STRENGTH = new Set(CHECKS.filter(({ law }) => law === 'moreIsWorse').map(({ id }) => id))
+
+const of = (findings: readonly Finding[], state: State, which: (rule: string) => boolean): Severity =>
+  findings
+    .filter((each) => (each.state === state || each.state === 'all') && which(each.rule))
+    .reduce<Severity>((so, each) => worse(so, each.severity), 'clear')
+
+const reached = new Map<string, Map<Outcome, number>>()
+function count({ findings }: Review) {
+  for (const { rule, severity } of findings) {
+    const outcomes = reached.get(rule) ?? new Map<Outcome, number>()
+    outcomes.set(severity, (outcomes.get(severity) ?? 0) + 1)
+    reached.set(rule, outcomes)
+  }
+}
+
+/** What a check can come to; each must come up among the plans of the deep run. */
+const CAN: Readonly<Record<string, readonly Outcome[]>> = {
+  'layer-limit': ['stop', 'clear', 'nothing'],
+  'each-rating': ['stop', 'clear', 'nothing'],
+  payload: ['stop', 'clear', 'notLooked', 'nothing'],
+  'unrated-layer': ['findOut', 'nothing'],
+  'counts-unsaid': ['findOut', 'nothing'],
+  'told-figure': ['findOut', 'nothing'],
+  'guessed-mass': ['findOut', 'nothing'],
+  'parked-figure': ['findOut', 'mind', 'nothing'],
+  'trail-figure': ['findOut', 'mind', 'nothing'],
+  axles: ['stop', 'clear', 'notLooked', 'nothing'],
+  standing: ['stop', 'findOut', 'mind', 'clear', 'notLooked', 'nothing'],
+  'bar-bending': ['notLooked', 'nothing'],
+  'bar-seat': ['stop', 'clear', 'nothing'],
+  'clear-of-feet': ['stop', 'findOut', 'clear', 'nothing'],
+  'mount-match': ['stop', 'findOut', 'clear', 'nothing'],
+  'usable-width': ['stop', 'findOut', 'clear', 'nothing'],
+  'height-clearance': ['stop', 'findOut', 'clear', 'nothing'],
+  'people-driving': ['stop', 'clear', 'nothing'],
+  'speed-rating': ['stop', 'clear', 'nothing'],
+  evenness: ['mind', 'clear', 'nothing'],
+  uplift: ['mind', 'clear', 'nothing'],
+  'uplift-in-motion': ['findOut', 'mind', 'clear', 'nothing'],
+  spread: ['stop', 'clear', 'nothing'],
+  space: ['stop', 'mind', 'clear', 'nothing'],
+  hatch: ['stop', 'clear', 'nothing'],
+  sunroof: ['stop', 'findOut', 'clear', 'nothing'],
+  antenna: ['stop', 'mind', 'clear', 'nothing'],
+  'tie-downs': ['stop', 'findOut', 'mind', 'clear', 'nothing'],
+  'reinforced-top': ['findOut', 'nothing'],
+}
+
+afterAll(() => {
+  const table = [...reached].map(
+    ([rule, outcomes]) =>
+      `${rule.padEnd(18)} ${OUTCOMES.map((outcome) => `${outcome} ${outcomes.get(outcome) ?? 0}`).join('  ')}`,
+  )
+  console.log(`How often each check came to what, over made plans:\n${table.join('\n')}`)
+})
+
+describe('laws on plans made from the kinds', () => {
+  it('are asked of plans that parse', () => {
+    fc.assert(
+      fc.property(madePlans, (plan) => {
+        expect(planSchema.safeParse(plan).error?.issues ?? []).toEqual([])
+        count(review(survey(plan)))
+      }),
+      RUNS,
+    )
+    if (!inject('deep')) return
+    for (const [rule, outcomes] of Object.entries(CAN))
+      for (const outcome of outcomes)
+        expect(reached.get(rule)?.get(outcome) ?? 0, `${rule} ${outcome}`).toBeGreaterThan(0)
+  })
+
+  it('more mass never improves a state’s verdict on strength', () => {
+    fc.assert(
+      fc.property(madePlans, fc.nat(40), fc.double({ min: 0.1, max: 60, noNaN: true }), (plan, which, kg) => {
+        const before = survey(plan)
+        const pressing = before.masses.flatMap((mass) =>
+          mass.of === 'gear' &&
+          // On a ladder low at the tail it is ballast; what lifts a foot relieves it.
+          mass.via !== 'ladder' &&
+          [...mass.feet, ...mass.bars].every(([, share]) => share >= 0)
+            ? [mass.thing.placement]
+            : [],
+        )
+        const placement = pressing[which % Math.max(pressing.length, 1)]
+        fc.pre(placement !== undefined)
+        const what = { kind: 'mass' as const, mass: { kg, basis: 'maker' as const } }
+        const load = { id: 'more', name: 'More', when: 'always' as const, what }
+        const heavier: Plan = {
+          ...plan,
+          placements: plan.placements.map((each) =>
+            each === placement ? { ...each, loads: [...each.loads, load] } : each,
+          ),
+        }
+        const [old, now] = [review(before), review(survey(heavier))]
+        for (const state of STATES) {
+          const strong = (rule: string) => STRENGTH.has(rule)
+          expect(OUTCOME_RANK[of(now.findings, state, strong)]).toBeLessThanOrEqual(
+            OUTCOME_RANK[of(old.findings, state, strong)],
+          )
+        }
+      }),
+      RUNS,
+    )
+  })
+
+  it('not knowing is never better than knowing was: Stop or Mind never becomes Clear', () => {
+    fc.assert(
+      fc.property(madePlans, fc.constantFrom(...UNKNOWINGS), fc.nat(100), (plan, unknowing, which) => {
+        const poorer = lessKnown(plan, unknowing, which)
+        fc.pre(poorer !== undefined)
+        const [old, now] = [review(survey(plan)), review(survey(poorer))]
+        for (const state of STATES)
+          if (old.states[state] === 'stop' || old.states[state] === 'mind')
+            expect(now.states[state], `${unknowing} ${state}`).not.toBe('clear')
+      }),
+      RUNS,
+    )
+  })
+
+  it('the mirror image of a plan mirrors every finding', () => {
+    const told = ({ findings }: Review) =>
+      findings
+        .map(({ rule, state, severity, margin }) =>
+          [rule, state, severity, margin ? (Math.round(margin.value * 100) / 100 + 0).toFixed(2) : '-'].join(
+            ' ',
+          ),
+        )
+        .sort()
+    fc.assert(
+      fc.property(madePlans, (plan) => {
+        expect(told(review(survey(mirrored(plan))))).toEqual(told(review(survey(plan))))
+      }),
+      RUNS,
+    )
+  })
+
+  it('every question has a field to answer it, and nothing under Clear speaks of an empty set', () => {
+    fc.assert(
+      fc.property(madePlans, (plan) => {
+        const { findings, notLooked, planned } = review(survey(plan))
+        for (const finding of [...findings.filter(({ severity }) => severity === 'findOut'), ...notLooked])
+          expect(finding.ask, finding.id).toBeDefined()
+        expect(new Set(findings.map(({ id }) => id)).size).toBe(findings.length)
+        for (const { id, severity } of findings) if (id.endsWith(' nothing')) expect(severity).toBe('nothing')
+        expect(planned).toBe(plan.racks.length > 0 || plan.placements.length > 0)
+      }),
+      RUNS,
+    )
+  })
+})

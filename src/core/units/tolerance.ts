@@ -1,0 +1,29 @@
+/**
+ * The one table of tolerances: what may differ by rounding alone, between two unit systems or between a plan and its
+ * mirror image. None of them is the shop's or a maker's; those are figures of the plan.
+ */
+export const TOLERANCE = {
+  /** Of a mass against a figure, relative: 40 lb + 125 lb on 165 lb is full, not over. */
+  mass: 1e-6,
+  /** Of a length against a bound, mm: half of what 1/32 in typed twice and added can be off. */
+  lengthMm: 0.01,
+  /** Of an angle, degrees. */
+  angleDeg: 1e-6,
+  /** Of a share or a mass that should be nought, kg. */
+  noughtKg: 1e-9,
+} as const
+
+/** Whether a mass is over a limit (both kg): equal is within it. */
+export function exceeds(kg: number, limitKg: number): boolean {
+  return kg > limitKg * (1 + TOLERANCE.mass) + TOLERANCE.noughtKg
+}
+
+/** Whether a length falls short of what it must be at least (both mm): equal is enough. */
+export function shortOf(haveMm: number, leastMm: number): boolean {
+  return haveMm < leastMm - TOLERANCE.lengthMm
+}
+
+/** Whether a length is over what it may be at most (both mm): equal is within it. */
+export function longerThan(haveMm: number, mostMm: number): boolean {
+  return haveMm > mostMm + TOLERANCE.lengthMm
+}
