@@ -3,9 +3,9 @@ import { reviewReport, surveyReport } from '@/core/formats/report'
 import { parsePartsText } from '@/core/formats/parts-file'
 import type { Part } from '@/core/plan/rack'
 import { STATES } from '@/core/plan/scalars'
-import { CHECKS } from '@/core/review/checks'
 import { assess, type Assessment } from '@/core/review/assess'
 import { isOpen, OUTCOME_WORD, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
+import { notLookedAt } from '@/core/review/review'
 import type { RemedyStock } from '@/core/review/check'
 import { phraseText } from '@/core/review/phrase'
 import { formatQuantity, METRIC, type UnitChoice } from '@/core/units/format'
@@ -69,11 +69,9 @@ async function readStock(
   }
 }
 
-const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title.toLowerCase()]))
-
 /** What was not looked at, by name, as the end of a line. */
-function notLookedAt({ review }: Assessment): string {
-  const names = review.notLooked.map(({ rule }) => TITLE.get(rule) ?? rule)
+function notLookedWords({ review }: Assessment): string {
+  const names = notLookedAt(review)
   return names.length === 0 ? '' : `. Not looked at: ${names.join(', ')}`
 }
 
@@ -89,20 +87,22 @@ function oneLine(assessment: Assessment, choice: UnitChoice): string {
         : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
     return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
   })
-  return `${name}. ${states.join('; ')}${notLookedAt(assessment)}`
+  return `${name}. ${states.join('; ')}${notLookedWords(assessment)}`
 }
 
 function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice): string[] {
   const { review } = assessment
   return [
     oneLine(assessment, choice),
-    ...review.findings.filter(isOpen).flatMap((finding) => [
-      `  ${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
-      ...(finding.aside
-        ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
-        : []),
-      ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
-    ]),
+    ...review.findings
+      .filter(isOpen)
+      .flatMap((finding) => [
+        `  ${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
+        ...(finding.aside
+          ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
+          : []),
+        ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
+      ]),
     ...review.cautions.map((caution) => `  Caution: ${caution}`),
   ]
 }

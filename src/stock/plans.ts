@@ -42,6 +42,7 @@ function job(
         ...(note === undefined ? {} : { note }),
       },
       ...start,
+      car: { id: `car-${id}`, number: `F${number}`, stockId: start.vehicle.id },
     }),
     gear,
     placements,

@@ -8,6 +8,7 @@ export const wingBars: Rack = {
   kind: 'bars',
   name: 'Wing bars on rail feet',
   attachmentId: 'estate-rails',
+  footWidthMm: 90,
   bars: [
     bar('wing-front', 'Front bar', 430, 1270, 530, 60, AERO),
     bar('wing-rear', 'Rear bar', 1190, 1270, 530, 60, AERO),
@@ -160,6 +161,7 @@ export const bedRack: Rack = {
   kind: 'bed',
   name: 'Bed rack',
   attachmentId: 'pickup-bed-rails',
+  footWidthMm: 80,
   sideHeightMm: 420,
   panelGrid: { pitchMm: 50, columns: 24, rows: 6 },
   bars: [

@@ -228,6 +228,7 @@ export const offRoader = vehicle({
       kind: 'framePoint',
       id: 'off-roader-frame',
       name: 'Frame points',
+      seatZMm: 560,
       ratings: ratings(
         'off-roader-frame',
         { road: 300, trail: 220, parked: 500 },

@@ -56,7 +56,11 @@ describe('the handover sheet', () => {
   })
 
   it('puts one line a state on the placard, and names the rack only where there are several', () => {
-    expect(placardLines(of(boatAndBox).sheet).rows.map(([name]) => name)).toEqual(['Road', 'Trail', 'Parked'])
+    expect(placardLines(of(boatAndBox).sheet).rows.map(([name]) => name)).toEqual([
+      'Road: Stop',
+      'Trail: Stop',
+      'Parked: Clear',
+    ])
     expect(placardLines(of(ladderJob).sheet).rows.length).toBeGreaterThan(3)
   })
 })

@@ -1,7 +1,7 @@
 import { STATES, type State } from '../plan/scalars'
-import { STATE_WORD, type Severity } from '../review/finding'
+import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
 import { kg, mm, newtonMetre, phraseText, type Phrase } from '../review/phrase'
-import type { Review } from '../review/review'
+import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
@@ -32,9 +32,22 @@ export interface Handover {
   readonly fitted: readonly string[]
   readonly gear: readonly { readonly name: string; readonly kg: number }[]
   readonly torques: readonly { readonly what: string; readonly wanted: Phrase; readonly read: Phrase }[]
+  /** The verdict of each state, as every screen has it. */
+  readonly verdicts: Readonly<Record<State, Verdict>>
   /** What stops it from leaving, and what nobody has found out. */
   readonly stops: readonly Phrase[]
   readonly open: readonly Phrase[]
+  /** Questions that a named person has set aside for this job. */
+  readonly aside: readonly {
+    readonly say: Phrase
+    readonly by: string
+    readonly reason: string
+    readonly on: string
+  }[]
+  /** What could have been looked at and was not, by name. */
+  readonly notLooked: readonly string[]
+  /** Loads that a fix has set and nobody has weighed: what may be in them, not what is. */
+  readonly targets: readonly { readonly name: string; readonly kg: number }[]
   readonly assumed: readonly string[]
   readonly deviations: readonly { readonly step: string; readonly reason: string }[]
   readonly due: readonly Due[]
@@ -70,8 +83,8 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
 
 /** Which house rules stand behind a figure of this job, in words. */
 function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
-  const assumed = loadPath.cells.flatMap(({ limit, layer, state }) =>
-    limit.kind === 'assumed' && layer.load.length > 0
+  const assumed = loadPath.cells.flatMap(({ limit, layer, state, idle }) =>
+    limit.kind === 'assumed' && !idle
       ? [
           `${layer.name}, ${STATE_WORD[state].toLowerCase()}: taken as ${limit.by === 'derate' ? `${Math.round(limit.factor * 100)} % of` : `${limit.factor} times`} its road figure`,
         ]
@@ -139,7 +152,9 @@ export function handoverOf(
   const { racks, drivingTop } = survey
   const marks = marksOf(survey)
   const sentences = (wanted: Severity) =>
-    review.findings.flatMap(({ severity, sentence }) => (severity === wanted ? [sentence] : []))
+    review.findings.flatMap(({ severity, sentence, aside }) =>
+      severity === wanted && !aside ? [sentence] : [],
+    )
   return {
     limits: limitRows(survey),
     heightMm: Math.ceil(drivingTop.topMm),
@@ -159,6 +174,14 @@ export function handoverOf(
     ),
     gear: survey.things.map(({ gear }) => ({ name: gear.name, kg: gear.mass.kg })),
     torques: torqueRows(survey, rules, progress),
+    verdicts: review.states,
+    aside: review.findings.flatMap(({ aside, sentence }) =>
+      aside ? [{ say: sentence, by: aside.by, reason: aside.reason, on: aside.on }] : [],
+    ),
+    notLooked: notLookedAt(review),
+    targets: survey.masses.flatMap((mass) =>
+      mass.basis === 'target' ? [{ name: mass.label, kg: mass.kg }] : [],
+    ),
     stops: sentences('stop'),
     open: sentences('findOut'),
     assumed: assumptions(survey, rules),
@@ -180,10 +203,43 @@ export function placardLines(
     rows: handover.limits
       .toSorted((a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state))
       .map((row) => [
-        `${STATE_WORD[row.state]}${racksOf(handover) > 1 ? `, ${row.rack}` : ''}`,
+        `${STATE_WORD[row.state]}: ${VERDICT_WORD[handover.verdicts[row.state]]}${racksOf(handover) > 1 ? `, ${row.rack}` : ''}`,
         `${phraseText(row.carries, choice)} on it, ${phraseText(row.left, choice)}${row.known && !row.over ? ' more' : ''}`,
       ]),
   }
 }
 
 const racksOf = ({ limits }: Handover) => new Set(limits.map(({ rack }) => rack)).size
+
+/** What a sheet opens with, before anything else: one list for screen, paper and PDF. */
+export interface OpeningPart {
+  readonly title: string
+  readonly lines: readonly Phrase[]
+  readonly grave: boolean
+}
+
+/** Stops first, then what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
+export function openingOf(handover: Handover): OpeningPart[] {
+  const part = (title: string, lines: readonly Phrase[], grave = false): OpeningPart[] =>
+    lines.length > 0 ? [{ title, lines, grave }] : []
+  return [
+    ...part('Stop: it does not leave like this', handover.stops, true),
+    ...part(
+      'Set aside for this job, and not found out',
+      handover.aside.map(({ say, by, reason, on }): Phrase => [
+        ...say,
+        ` Set aside by ${by} on ${on}: ${reason}`,
+      ]),
+    ),
+    ...part('Still to find out', handover.open),
+    ...part(
+      'Targets, not weighed',
+      handover.targets.map(({ name, kg: mass }): Phrase => [
+        `${name}: at most `,
+        kg(mass),
+        ', as the plan has it.',
+      ]),
+    ),
+    ...part('Not looked at', handover.notLooked.length > 0 ? [[`${handover.notLooked.join(', ')}.`]] : []),
+  ]
+}

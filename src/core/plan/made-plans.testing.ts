@@ -118,14 +118,21 @@ function attachmentFrom(kind: AttachmentKind, vehicle: Pick<Vehicle, 'roof'>, dr
     case 'framePoint':
       return { kind, ...offRoof, points }
     case 'bedRail':
-    case 'bedChannel':
       return { kind, ...offRoof, ...inBed }
+    case 'bedChannel':
+      return { kind, ...offRoof, ...inBed, channel: { slotMm: 20, headRoomMm: 8 } }
     case 'bedSocket':
       return { kind, ...offRoof, topZMm: 1000, points: [1900, 2900].map((xMm) => ({ xMm, yMm: 650 })) }
     case 'hatchSeam':
       return { kind, ...offRoof, xMm: vehicle.roof.toXMm }
   }
 }
+
+const SECTION = {
+  wallMm: 2,
+  material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },
+  channel: { slotMm: 20, headRoomMm: 8 },
+} as const
 
 const MOUNTS: readonly Mount[] = [
   { kind: 'unsaid' },
@@ -144,6 +151,12 @@ const MOUNTS: readonly Mount[] = [
   { kind: 'bracket', spacingMm: { fromMm: 500, toMm: 1200 }, direction: 'along' },
   { kind: 'handle', diameterMm: 30 },
 ]
+
+const SHAPES: Partial<Record<Gear['kind'], Gear['shape']>> = {
+  boat: 'hull',
+  board: 'board',
+  lumber: 'poles',
+}
 
 const PLACE: Place = { id: 'inside', name: 'Inside', kind: 'inside', xMm: 0, yMm: 0, zMm: 0 }
 
@@ -172,7 +185,11 @@ const piece = fc.record({
   mount: fc.constantFrom(...MOUNTS),
   kg: kilos,
   basis: fc.constantFrom(...BASES),
-  lengthMm: fc.integer({ min: 400, max: 3600 }),
+  lengthMm: fc.oneof(fc.integer({ min: 400, max: 2000 }), fc.integer({ min: 2000, max: 5200 })),
+  overhangMm: maybe(fc.integer({ min: 20, max: 200 })),
+  opens: maybe(fc.constantFrom('left' as const, 'rear' as const, 'front' as const)),
+  gate: maybe(fc.integer({ min: 20, max: 80 })),
+  lines: fc.boolean(),
   widthMm: fc.integer({ min: 200, max: 1400 }),
   heightMm: fc.integer({ min: 100, max: 500 }),
   contacts: fc.boolean(),
@@ -281,6 +298,16 @@ const vehicleDraw = fc.record({
   xs: fc.array(fc.integer({ min: 50, max: 2600 }), { minLength: 2, maxLength: 2 }),
   moveBars: fc.boolean(),
   footWidthMm: maybe(fc.integer({ min: 40, max: 160 })),
+  towerMm: maybe(fc.constantFrom(1000, 1010, 900)),
+  kit: maybe(
+    fc.constantFrom<NonNullable<Part['kit']>[]>(
+      {},
+      { bodies: ['estate', 'pickup'] },
+      { years: { from: 2015 } },
+    ),
+  ),
+  channelMm: maybe(fc.constantFrom(11, 20)),
+  section: fc.boolean(),
   door: maybe(fc.integer({ min: 1500, max: 3200 })),
 })
 
@@ -296,7 +323,12 @@ function vehicleFrom(draw: Of<typeof vehicleDraw>): Vehicle {
     obstacles: draw.obstacles,
     ...(kerbKg === undefined ? {} : { kerbKg }),
     ...(kerbKg === undefined || payloadKg === undefined ? {} : { grossKg: kerbKg + payloadKg }),
-    ...(balance ? { centreOfGravity: { known: 'position', xMm: 700, heightMm: 650 } as const } : {}),
+    ...(balance
+      ? {
+          centreOfGravity: { known: 'position', xMm: 700, heightMm: 650 } as const,
+          trackMm: { front: 1500, rear: 1500 },
+        }
+      : {}),
     ...(axles ? { axleLimitKg: { front: 900, rear: 1000 } } : {}),
     ...(draw.door === undefined ? {} : { known: { heightMm: { by: 'start' } as const } }),
   }
@@ -317,6 +349,18 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
           eachKg: each.kg / 4,
           rated: ratedFrom(part.id, each.rated),
           ...(each.start ? { known: { eachKg: { by: 'start' } } } : {}),
+          ...(draw.kit && part.role === 'feet' ? { kit: draw.kit } : {}),
+          ...(draw.channelMm !== undefined && part.role === 'feet'
+            ? {
+                mount: {
+                  kind: 'channelBolt' as const,
+                  slotMm: draw.channelMm,
+                  headMm: 6,
+                  thread: 'M8',
+                  stackMm: 10,
+                },
+              }
+            : {}),
         }
       : part
   })
@@ -342,7 +386,19 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
   return {
     ...rack,
     ...all,
-    bars: draw.moveBars ? rack.bars.map((bar, i) => ({ ...bar, xMm: draw.xs[i] ?? bar.xMm })) : rack.bars,
+    ...(draw.towerMm === undefined
+      ? {}
+      : {
+          fitSheet: {
+            source: SHEET,
+            rows: [{ profile: 'aero' as const, towerMm: { front: draw.towerMm, rear: draw.towerMm } }],
+          },
+        }),
+    bars: rack.bars.map((bar, i) => ({
+      ...bar,
+      xMm: draw.moveBars ? (draw.xs[i] ?? bar.xMm) : bar.xMm,
+      ...(draw.section ? { profile: { ...bar.profile, ...SECTION } } : {}),
+    })),
   }
 }
 
@@ -377,7 +433,7 @@ function made({ vehicle: draw, pieces, rules: house, snowKgPerM2, roadKmH, trail
       id,
       kind: each.kind,
       name: `${each.kind} ${id}`,
-      shape: 'box',
+      shape: SHAPES[each.kind] ?? 'box',
       lengthMm: each.lengthMm,
       widthMm: each.widthMm,
       heightMm: each.heightMm,
@@ -388,16 +444,40 @@ function made({ vehicle: draw, pieces, rules: house, snowKgPerM2, roadKmH, trail
       fit: {
         mount: each.mount,
         ...(each.base === undefined ? {} : { baseMm: each.base }),
+        ...(each.overhangMm === undefined ? {} : { overhangMm: each.overhangMm }),
         ...(each.spread
           ? { spreadMm: { fromMm: each.spread[0], toMm: each.spread[0] + each.spread[1] } }
           : {}),
       },
       ...(each.contacts ? { contactsMm: { along: [], across: [-each.widthMm / 3, each.widthMm / 3] } } : {}),
       ...(each.carries ? { carries: { rated: ratedFrom(id, each.carries), places: [PLACE] } } : {}),
+      ...(each.opens
+        ? {
+            opens: {
+              toward: each.opens,
+              reachMm: 900,
+              floorMm: 250,
+              ladder: { dropMm: { fromMm: 1400, toMm: 2200 }, outMm: 300 },
+              coverGapMm: 150,
+            },
+          }
+        : {}),
+      ...(each.gate === undefined
+        ? {}
+        : {
+            gates: [
+              {
+                id: 'gap',
+                question: 'Gap at the seam',
+                ask: { kind: 'length' as const, fromMm: 20, toMm: 60, datum: 'edge to edge' },
+              },
+            ],
+          }),
       ...(each.start ? { known: { widthMm: { by: 'start' } as const } } : {}),
     })),
     placements: placed.map(({ each, at }): Placement => ({
       ...at,
+      ...(each.lines ? { lines: { bow: true, stern: true } } : {}),
       loads: each.loads.map((one, i) => ({ ...one, id: `load-${i}`, name: `Load ${i}` })),
     })),
   }

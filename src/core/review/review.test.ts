@@ -19,7 +19,7 @@ import { survey } from '../survey/survey'
 import { CHECKS } from './checks'
 import { OUTCOMES } from './finding'
 import { phraseText } from './phrase'
-import { layerSeverity, review } from './review'
+import { layerSeverity, review, saidOf } from './review'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
 const states = (plan: (typeof DEMO_PLANS)[number]) => review(survey(plan)).states
@@ -46,7 +46,7 @@ describe('a review', () => {
     expect(states(yardVan)).toEqual({ road: 'clear', trail: 'clear', parked: 'clear' })
     expect(states(twinSpan)).toEqual({ road: 'mind', trail: 'mind', parked: 'mind' })
     expect(states(boatAndBox)).toEqual({ road: 'stop', trail: 'stop', parked: 'clear' })
-    expect(states(ridgeTent)).toEqual({ road: 'mind', trail: 'findOut', parked: 'stop' })
+    expect(states(ridgeTent)).toEqual({ road: 'mind', trail: 'mind', parked: 'stop' })
     expect(states(ridgeRoad)).toEqual({ road: 'mind', trail: 'stop', parked: 'clear' })
     expect(states(firstBike)).toEqual({ road: 'findOut', trail: 'findOut', parked: 'findOut' })
     for (const plan of [hatchJob, pointsJob, threeSpreads, podJob])
@@ -64,9 +64,64 @@ describe('a review', () => {
     expect(review(survey(plan)).states.road).toBe('stop')
   })
 
-  it('has no finding about an empty rack but that all is clear', () => {
-    const plan = planOf(vehicleWith([]), [barsRack({})])
-    expect(review(survey(plan)).verdict).toBe('clear')
+  it('of an empty rack on a roof without a figure is to be found out, and over its figure a Stop (L1)', () => {
+    const bare = (roof: Parameters<typeof roofOf>[0]) =>
+      review(survey(planOf(vehicleWith(roofOf(roof)), [barsRack({ eachKg: 5 })])))
+    expect(bare({}).states).toEqual({ road: 'findOut', trail: 'findOut', parked: 'findOut' })
+    expect(bare({ road: 20, trail: 20, parked: 90 }).states).toEqual({
+      road: 'stop',
+      trail: 'stop',
+      parked: 'clear',
+    })
+    expect(bare({ road: 90, trail: 90, parked: 90 }).verdict).toBe('clear')
+  })
+
+  it('of a vehicle without rack and gear is no verdict', () => {
+    const nothing = review(survey(planOf(vehicleWith([]), [])))
+    expect([nothing.planned, nothing.verdict, nothing.states.road]).toEqual([false, 'unplanned', 'unplanned'])
+  })
+
+  it('takes what comes off out of every state, with all that stands on it', () => {
+    const plan = planOf(
+      vehicleWith(roofOf({ road: 10, trail: 10, parked: 10 })),
+      [barsRack({ eachKg: 5 })],
+      [[thing('load', 20)]],
+    )
+    expect(review(survey(plan)).states.road).toBe('stop')
+    const off = { ...plan, racks: plan.racks.map((rack) => ({ ...rack, status: 'comesOff' as const })) }
+    expect(review(survey(off)).planned).toBe(false)
+    const gone = {
+      ...plan,
+      placements: plan.placements.map((each) => ({ ...each, status: 'comesOff' as const })),
+    }
+    expect(survey(gone).loadPath.cellAt('roof', 'road')?.countedKg).toBeCloseTo(30, 9)
+  })
+
+  it('keeps a question set aside a question, with who and why, until what it says has changed', () => {
+    const plan = planOf(vehicleWith(roofOf({})), [barsRack({ eachKg: 5 })])
+    const asked = review(survey(plan)).findings.find(({ id }) => id === 'unrated-layer roof road')!
+    const aside = {
+      findingId: asked.id,
+      said: saidOf(asked),
+      by: 'Ida',
+      reason: 'No manual to be had.',
+      on: '2027-03-01',
+    }
+    const now = review(survey({ ...plan, setAside: [aside] }))
+    expect(now.states.road).toBe('findOut')
+    expect(now.findings.find(({ id }) => id === asked.id)?.aside).toEqual(aside)
+    const heavier = planOf(vehicleWith(roofOf({})), [barsRack({ eachKg: 6 })])
+    const later = review(survey({ ...heavier, setAside: [aside] }))
+    expect(later.findings.find(({ id }) => id === asked.id)?.aside).toBeUndefined()
+  })
+
+  it('tells more than 200 findings of one kind as one that lists what it is about (S12)', () => {
+    const things = Array.from({ length: 30 }, (_, i) => [thing(`crate-${i}`, 1)] as const)
+    const found = review(survey(planOf(vehicleWith(roofOf(ANY)), [barsRack({})], things))).findings
+    const space = found.filter(({ rule }) => rule === 'space')
+    expect(space).toHaveLength(1)
+    expect(space[0]?.subject.placementIds).toHaveLength(30)
+    expect(phraseText(space[0]!.sentence)).toMatch(/^435 of the same kind/)
   })
 
   it('gives a layer the worst that any finding says of it', () => {

@@ -105,6 +105,19 @@ export function review(survey: Survey): Review {
   }
 }
 
+const LOOK_WORD: Readonly<Record<string, string>> = {
+  payload: 'payload',
+  axles: 'axles',
+  standing: 'tipping',
+  'bar-bending': 'bending',
+  wind: 'wind',
+}
+
+/** What was not looked at, in a word each. */
+export const notLookedAt = ({ notLooked }: Review): string[] => [
+  ...new Set(notLooked.map(({ rule }) => LOOK_WORD[rule] ?? rule)),
+]
+
 /** The worst that any finding says of one layer in one state; undefined when none speaks of it. */
 export function layerSeverity(review: Review, layerId: string, state: State): Severity | undefined {
   let so: Severity | undefined

@@ -100,7 +100,10 @@ function settled(links: readonly Link[]): Link[] {
     if (link.rated.by === 'own') return [link]
     const near = (other: Link) =>
       link.group === 'carrier' || other.rackIds.some((id) => link.rackIds.includes(id))
-    const end = followRated(link, links.filter((other) => other !== link && near(other)))
+    const end = followRated(
+      link,
+      links.filter((other) => other !== link && near(other)),
+    )
     const judgedThere =
       (end.kind === 'figures' || end.kind === 'noFigure') &&
       links.some((other) => other === end.at && bearsAllOf(other, link))

@@ -37,7 +37,9 @@ export type Allowance =
 /** All layers in all states, with what governs each state. */
 export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): LoadPath {
   const layers = layersOf(plan, arrangement, masses)
-  const cells = layers.flatMap((layer) => layer.states.map((state) => cellOf(layer, state, plan.rules, plan.use)))
+  const cells = layers.flatMap((layer) =>
+    layer.states.map((state) => cellOf(layer, state, plan.rules, plan.use)),
+  )
   const byKey = new Map(cells.map((cell) => [`${cell.state} ${cell.layer.id}`, cell]))
   const governing = (state: State) =>
     leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))

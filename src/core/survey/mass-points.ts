@@ -64,7 +64,12 @@ export type MassPoint =
       readonly via: Via
       readonly influence: Influence
     })
-  | (Common & { readonly of: 'part'; readonly role: PartRole; readonly partId: string; readonly partName: string })
+  | (Common & {
+      readonly of: 'part'
+      readonly role: PartRole
+      readonly partId: string
+      readonly partName: string
+    })
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
 
 const ALL: readonly State[] = STATES

@@ -29,7 +29,9 @@ function openAreas(boxes: readonly Box[]): number[] {
   const column = new Map(xs.map((x, i) => [x, i]))
   const row = new Map(ys.map((y, i) => [y, i]))
   const top = new Int32Array(xs.length * ys.length).fill(-1)
-  const lowestFirst = boxes.map((_, i) => i).sort((a, b) => (boxes[a]?.z1 ?? 0) - (boxes[b]?.z1 ?? 0) || a - b)
+  const lowestFirst = boxes
+    .map((_, i) => i)
+    .sort((a, b) => (boxes[a]?.z1 ?? 0) - (boxes[b]?.z1 ?? 0) || a - b)
   for (const i of lowestFirst) {
     const box = boxes[i]
     if (!box) continue

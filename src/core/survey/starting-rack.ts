@@ -39,6 +39,7 @@ const part = (id: string, role: PartRole, name: string, count: number, eachKg: n
   count,
   eachKg,
   rated: { by: 'own', ratings: [] },
+  known: { eachKg: { by: 'start' } },
 })
 
 function startingParts(id: string, kind: Rack['kind'], feet: number): Part[] {
@@ -62,6 +63,9 @@ function startingParts(id: string, kind: Rack['kind'], feet: number): Part[] {
       return [part(`${id}-ladder`, 'ladder', 'Ladder', 1, 7)]
   }
 }
+
+/** Filled in so that there is a drawing: whoever enters the rack types over it, or confirms it. */
+const START = { by: 'start' } as const
 
 const PROFILE: Profile = { kind: 'aero', widthMm: 80, heightMm: 28 }
 const HEAVY: Profile = { kind: 'flat', widthMm: 60, heightMm: 35 }
@@ -108,6 +112,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
     riseMm: USUAL_RISE_MM[kind],
     profile,
     feetYMm: [-feet / 2, feet / 2],
+    known: { lengthMm: START, usableMm: START, riseMm: START },
   }))
   const deck = {
     xMm: ((xs[0] ?? 0) + (xs.at(-1) ?? 0)) / 2,

@@ -48,7 +48,7 @@ export interface Survey extends Arrangement {
   readonly fit: Fit
   readonly statics: Statics
   readonly motion: Motion
-  /** What stands on a rack in a state, carriers and contents, without margins. kg. */
+  /** What stands on a rack in a state, carriers and contents, as it is counted: guesses with the house's margin. kg. */
   readonly onRackKg: (rackIndex: number, state: State) => number
 }
 
@@ -91,7 +91,7 @@ function onRack(masses: readonly MassPoint[], rackIndex: number, state: State): 
   let kg = 0
   for (const mass of masses) {
     if (mass.of === 'part' || mass.of === 'occupant' || !mass.states.includes(state)) continue
-    for (const [rack, share] of mass.racks) if (rack === rackIndex) kg += mass.kg * share
+    for (const [rack, share] of mass.racks) if (rack === rackIndex) kg += mass.kg * mass.factor * share
   }
   return kg
 }

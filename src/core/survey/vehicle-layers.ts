@@ -133,8 +133,7 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
 export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
   const { grossKg, source } = plan.vehicle
   const kerb = kerbOf(plan.vehicle)
-  if (grossKg === undefined || kerb === undefined || arrangement.racks.length === 0)
-    return []
+  if (grossKg === undefined || kerb === undefined || arrangement.racks.length === 0) return []
   const whole: Spread = () => [{ unit: 0, fraction: 1 }]
   const states: readonly State[] = ['road', 'trail']
   const ratings = states.map((state): Rating => ({

@@ -170,7 +170,8 @@ export const pipeTube = gear({
   shape: 'box',
   size: [2600, 170, 170],
   mass: maker(9.4),
-  fit: clamp(15, [900, 2200]),
+  contactsMm: { along: [], across: [-60, 60] },
+  fit: { ...clamp(15, [900, 2200]), baseMm: 40 },
   turns: [0, 180],
   price: 190,
   carries: { rated: sheet('pipe-tube', { road: 30, trail: 22, parked: 40 }), places: [] },
@@ -235,7 +236,7 @@ export const edgeCarrier = gear({
   size: [860, 260, 420],
   mass: maker(6.4),
   contactsMm: { along: [], across: [-80, 80] },
-  fit: clamp(18, [750, 770]),
+  fit: { ...clamp(18, [750, 770]), baseMm: 50 },
   turns: [0, 180],
   price: 176,
   carries: {

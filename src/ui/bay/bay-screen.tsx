@@ -6,7 +6,7 @@ import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import { JobGate } from '@/ui/bench/job-gate'
 import { judgedOf } from '@/ui/bench/judged'
-import { recordOf, useLog } from '@/ui/log/log-store'
+import { recordOf, useLog, useOwnLog } from '@/ui/log/log-store'
 import { Mark } from '@/ui/shell/mark'
 import { useSearch } from '@/ui/shell/use-search'
 import { minutesLeft, stepsOf } from './bay-job'
@@ -41,15 +41,11 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
 function Bay({ plan }: { plan: Plan }) {
   const { survey } = judgedOf(plan)
   const [view, setView] = useState<View>('steps')
-  const open = useLog((store) => store.open)
   const ready = useLog((store) => store.ready)
-  const events = useLog((store) => store.events)
+  const { own } = useOwnLog(plan)
   const trouble = useLog((store) => store.trouble)
   const awake = useAwake()
-  useEffect(() => {
-    void open()
-  }, [open])
-  const progress = recordOf(events, plan.vehicle.id).jobs.get(plan.id) ?? NOTHING_DONE
+  const progress = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
   const order = stepsOf(plan, progress)
   return (
     <div className="bay">

@@ -15,7 +15,6 @@ import { Modal } from '@/ui/shell/modal'
 import { BASIS_WORD } from '@/ui/quantity/basis-word'
 import { refused, usePlan } from './plan-store'
 
-
 export const SOURCE_CHOICES: readonly (readonly [Source['kind'], string])[] = [
   ['manual', "Vehicle's manual"],
   ['sheet', "Maker's sheet"],

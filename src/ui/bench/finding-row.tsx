@@ -30,9 +30,7 @@ function readsTheSame(a: Props, b: Props): boolean {
 
 /** Answer fields: one for each state that asks for a figure of its own, one where one answer does for all. */
 const answersOf = ({ all }: FindingStates) => [
-  ...new Map(
-    all.flatMap(({ ask }) => (ask ? [[JSON.stringify(ask.target), ask] as const] : [])),
-  ).values(),
+  ...new Map(all.flatMap(({ ask }) => (ask ? [[JSON.stringify(ask.target), ask] as const] : []))).values(),
 ]
 
 /** One finding with its states: what it says, its fixes, and for a question the field that answers it. */

@@ -48,7 +48,9 @@ export function askGroups(rows: readonly FindingStates[]): AskGroup[] {
     .toSorted((a, b) => b.rows.length - a.rows.length)
   if (groups.length <= MOST_LINES) return groups
   const rest = groups.slice(MOST_LINES - 1)
-  const titles = rest.map(({ title }, i) => (i === 0 ? title : title.charAt(0).toLowerCase() + title.slice(1)))
+  const titles = rest.map(({ title }, i) =>
+    i === 0 ? title : title.charAt(0).toLowerCase() + title.slice(1),
+  )
   return [
     ...groups.slice(0, MOST_LINES - 1),
     { title: titles.join(', '), rows: rest.flatMap((group) => group.rows) },

@@ -4,7 +4,7 @@ import type { Plan } from '@/core/plan/plan'
 import { startsOf } from '@/core/plan/starts'
 import { CHECKS } from '@/core/review/checks'
 import { STATE_WORD, type Finding } from '@/core/review/finding'
-import type { Review } from '@/core/review/review'
+import { notLookedAt, type Review } from '@/core/review/review'
 import { PhraseLine } from '@/ui/quantity/quantity'
 import type { DialogName } from './bench-actions'
 import { FindingRow } from './finding-row'
@@ -49,11 +49,11 @@ function Told({ findings }: { findings: readonly Finding[] }) {
 }
 
 /** What nothing on the load path hangs on and nobody gave: by name, in one quiet line. */
-function NotLooked({ findings, show }: { findings: readonly Finding[]; show: (dialog: DialogName) => void }) {
+function NotLooked({ review, show }: { review: Review; show: (dialog: DialogName) => void }) {
+  const findings = review.notLooked
   if (findings.length === 0) return null
-  const names = findings.map(({ rule }) => (TITLE.get(rule) ?? rule).toLowerCase()).join(', ')
   return (
-    <Folded title={`Not looked at: ${names}`}>
+    <Folded title={`Not looked at: ${notLookedAt(review).join(', ')}`}>
       {() => (
         <ol>
           {together(findings).map((row) => (
@@ -140,7 +140,7 @@ export function Findings({
         <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{list(aside)}</ol>}</Folded>
       )}
       <div className="mt-3">
-        <NotLooked findings={review.notLooked} show={show} />
+        <NotLooked review={review} show={show} />
         <Folded title={`Checked and clear: ${clear.length}`}>{() => <Told findings={clear} />}</Folded>
         <Folded title={`Nothing to check: ${nothing.length}`}>{() => <Told findings={nothing} />}</Folded>
         <Folded title={`Cautions: ${review.cautions.length}`}>

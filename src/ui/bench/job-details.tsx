@@ -15,6 +15,11 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
     )
     usePlan.getState().run({ do: 'setJob', job: { ...kept, name: field === 'name' ? value : job.name } })
   }
+  const setCar = (field: 'plate' | 'number', value: string) => {
+    const { [field]: _, ...rest } = plan.car
+    const text = value.trim()
+    usePlan.getState().run({ do: 'setCar', car: text === '' ? rest : { ...rest, [field]: text } })
+  }
   return (
     <Modal title="Job details" onClose={onClose}>
       <div className="grid gap-3">
@@ -43,6 +48,22 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
           value={job.customer ?? ''}
           onValue={(value) => {
             set('customer', value)
+          }}
+        />
+        <TextField
+          label="Plate"
+          value={plan.car.plate ?? ''}
+          max={40}
+          onValue={(value) => {
+            setCar('plate', value)
+          }}
+        />
+        <TextField
+          label="The shop’s number for the car"
+          value={plan.car.number ?? ''}
+          max={40}
+          onValue={(value) => {
+            setCar('number', value)
           }}
         />
         <TextField

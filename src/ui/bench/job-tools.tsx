@@ -61,7 +61,7 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
         <Link className="plain" href={`/handover?job=${plan.id}`}>
           Handover
         </Link>
-        <Link className="plain" href={`/log?vehicle=${plan.vehicle.id}`}>
+        <Link className="plain" href={`/log?vehicle=${plan.car.id}`}>
           Log
         </Link>
         <CopyJob plan={plan} />

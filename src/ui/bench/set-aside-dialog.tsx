@@ -8,13 +8,7 @@ import { today } from '@/ui/shell/today'
 import { usePlan } from './plan-store'
 
 /** A question set aside for this job, by a person with a name and for a reason: the state keeps its word, and the sheet opens with it. */
-export function SetAsideDialog({
-  findings,
-  onClose,
-}: {
-  findings: readonly Finding[]
-  onClose: () => void
-}) {
+export function SetAsideDialog({ findings, onClose }: { findings: readonly Finding[]; onClose: () => void }) {
   const fitter = useSettings((store) => store.settings.fitter)
   const [by, setBy] = useState(fitter)
   const [reason, setReason] = useState('')

@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { review } from '@/core/review/review'
 import { survey } from '@/core/survey/survey'
 import type { UnitChoice } from '@/core/units/format'
-import { boatAndBox, firstBike, ladderJob, ridgeTent, twinSpan } from '@/stock/plans'
+import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/stock/plans'
 import type { Plan } from '@/core/plan/plan'
-import { verdictWords } from './state-switch'
+import { STATES } from '@/core/plan/scalars'
+import { askGroups, openFindings, together } from './finding-rows'
+import { openCount, verdictWords } from './state-switch'
 import { rackBox } from './zoom-store'
 
 const words = (plan: Plan, state: 'road' | 'trail' | 'parked', show: UnitChoice['show'] = 'metric') => {
@@ -28,8 +30,51 @@ describe('a verdict in a few words', () => {
     expect(words(low, 'road')).toBe('Stop, 1 to mend')
   })
 
-  it('says only the word when nothing stands on the racks', () => {
-    expect(words({ ...twinSpan, placements: [] }, 'road')).toBe('Clear')
+  it('of a bare rack says what is left beside it, for its own weight counts on the roof (L1)', () => {
+    expect(words({ ...twinSpan, placements: [] }, 'road')).toBe('Clear, 81 kg left')
+    expect(words({ ...twinSpan, placements: [], racks: [] }, 'road')).toBe('Nothing planned')
+  })
+
+  it('counts what the page shows: every different finding once, whatever its states (U1)', () => {
+    for (const plan of DEMO_PLANS) {
+      const reviewed = review(survey(plan))
+      for (const state of STATES) {
+        const verdict = reviewed.states[state]
+        const rows = together(openFindings(reviewed)).filter(
+          ({ finding, all }) =>
+            finding.severity === verdict && all.some((each) => each.state === state || each.state === 'all'),
+        )
+        if (verdict === 'stop' || verdict === 'findOut') expect(openCount(reviewed, state)).toBe(rows.length)
+      }
+    }
+  })
+
+  it('folds the states of one finding and nothing else: no two rows say “All states” of one thing (U1)', () => {
+    const plan = {
+      ...boatAndBox,
+      clearances: [
+        { id: 'a', name: 'Door A', heightMm: 1500 },
+        { id: 'b', name: 'Door B', heightMm: 1500 },
+      ],
+    }
+    const rows = together(openFindings(review(survey(plan)))).filter(
+      ({ finding }) => finding.rule === 'height-clearance',
+    )
+    expect(rows.map(({ states }) => states)).toEqual([
+      ['Road', 'Trail'],
+      ['Road', 'Trail'],
+    ])
+  })
+
+  it('asks in three lines at most at a first look, whatever is open', () => {
+    for (const plan of DEMO_PLANS) {
+      const asked = together(openFindings(review(survey(plan)))).filter(
+        ({ finding }) => finding.severity === 'findOut',
+      )
+      const groups = askGroups(asked)
+      expect(groups.length).toBeLessThanOrEqual(3)
+      expect(groups.reduce((sum, { rows }) => sum + rows.length, 0)).toBe(asked.length)
+    }
   })
 })
 

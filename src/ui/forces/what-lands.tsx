@@ -5,7 +5,6 @@ import { BASIS_WORD } from '@/ui/quantity/basis-word'
 import { Quantity } from '@/ui/quantity/quantity'
 import { Behind } from './panel'
 
-
 /** Thing by thing, what lands on each of several supports in a state: the parts behind every figure of a picture. */
 export function WhatLands({
   survey,

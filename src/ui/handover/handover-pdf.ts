@@ -6,9 +6,9 @@ import {
   StandardFonts,
   type PDFFont,
 } from 'pdf-lib'
-import { placardLines, type Handover } from '@/core/bay/handover'
+import { openingOf, placardLines, type Handover } from '@/core/bay/handover'
 import type { Plan } from '@/core/plan/plan'
-import { STATE_WORD } from '@/core/review/finding'
+import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
 import { mm as length, phraseText } from '@/core/review/phrase'
 import type { Survey } from '@/core/survey/survey'
 import type { UnitChoice } from '@/core/units/format'
@@ -170,12 +170,21 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     column.heading(title)
     for (const line of lines) column.text(`• ${line}`)
   }
-  list('STOP: it does not leave like this', handover.stops.map(say))
+  for (const { title, lines } of openingOf(handover)) list(title, lines.map(say))
   column.heading('What it may carry')
-  const shares = [0.3, 0.12, 0.16, 0.2, 0.22]
+  const shares = [0.26, 0.18, 0.15, 0.2, 0.21]
   column.row(['Rack', 'State', 'On it now', 'May still be added', 'Weakest link'], shares, true)
   for (const row of handover.limits)
-    column.row([row.rack, STATE_WORD[row.state], say(row.carries), say(row.left), row.by], shares)
+    column.row(
+      [
+        row.rack,
+        `${STATE_WORD[row.state]}: ${VERDICT_WORD[handover.verdicts[row.state]]}`,
+        say(row.carries),
+        say(row.left),
+        row.by,
+      ],
+      shares,
+    )
   column.heading('How high it stands')
   column.text(`${say([length(handover.heightMm)])} driving; ${handover.heightOf.toLowerCase()} is highest.`, {
     bold: true,
@@ -194,7 +203,6 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       ({ on, what, why, km }) => `${on}: ${what}, ${why}${km === undefined ? '' : ` (or after ${km} km)`}`,
     ),
   )
-  list('Still to find out', handover.open.map(say))
   list(
     'What differs from the sheet',
     handover.deviations.map(({ step, reason }) => `${step}: ${reason}`),

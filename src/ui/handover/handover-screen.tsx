@@ -1,23 +1,24 @@
 'use client'
 import Link from 'next/link'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { dueOf, isOverdue } from '@/core/bay/due'
-import { handoverOf } from '@/core/bay/handover'
+import { handoverOf, openingOf } from '@/core/bay/handover'
 import { NOTHING_DONE } from '@/core/bay/log/replay'
 import { calendarFile } from '@/core/formats/calendar'
 import { planFileName } from '@/core/formats/plan-file'
 import type { Plan } from '@/core/plan/plan'
-import { STATE_WORD } from '@/core/review/finding'
+import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
 import { bayRulesOf } from '@/core/rules/house'
 import { JobGate } from '@/ui/bench/job-gate'
 import { judgedOf } from '@/ui/bench/judged'
 import { extentOf } from '@/ui/drawing/layout'
-import { recordOf, useLog } from '@/ui/log/log-store'
+import { recordOf, useOwnLog } from '@/ui/log/log-store'
 import { PhraseLine, Quantity } from '@/ui/quantity/quantity'
 import { downloadText } from '@/ui/shell/download'
 import { Mark } from '@/ui/shell/mark'
 import { useUnits } from '@/ui/shell/settings-store'
 import { today } from '@/ui/shell/today'
+import { WhoseCar } from '@/ui/log/whose-car'
 import { Placard } from './placard'
 import { Lines, Part } from './sheet-parts'
 import { SideDrawing } from './side-drawing'
@@ -30,17 +31,12 @@ function Sheet({ plan }: { plan: Plan }) {
   const [paper, setPaper] = useState<Paper>('a4')
   const [problem, setProblem] = useState<string>()
   const [day] = useState(today)
-  const open = useLog((store) => store.open)
-  const events = useLog((store) => store.events)
-  useEffect(() => {
-    void open()
-  }, [open])
+  const { own, perhaps } = useOwnLog(plan)
   const handover = useMemo(() => {
     const rules = bayRulesOf(plan.rules)
-    const own = events.filter(({ vehicleId }) => vehicleId === plan.vehicle.id)
-    const progress = recordOf(events, plan.vehicle.id).jobs.get(plan.id) ?? NOTHING_DONE
+    const progress = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
     return handoverOf(survey, review, progress, dueOf(own, rules, [plan]), rules)
-  }, [plan, survey, review, events])
+  }, [plan, survey, review, own])
   const { x0, x1 } = extentOf(survey)
   const scale = scaleFor(x1 - x0, PAPER[paper].widthMm - 2 * MARGIN_MM)
   const stem = planFileName(plan).replace('.ypsos.json', '')
@@ -108,7 +104,7 @@ function Sheet({ plan }: { plan: Plan }) {
           <Link href={`/bay?job=${plan.id}`} className="plain">
             Bay
           </Link>
-          <Link href={`/log?vehicle=${plan.vehicle.id}`} className="plain">
+          <Link href={`/log?vehicle=${plan.car.id}`} className="plain">
             Log
           </Link>
           <Link href={`/bench?job=${plan.id}`} className="plain">
@@ -121,6 +117,7 @@ function Sheet({ plan }: { plan: Plan }) {
           {problem}
         </p>
       )}
+      <WhoseCar plan={plan} perhaps={perhaps} />
       <main className="handover-sheet" style={{ width: `${PAPER[paper].widthMm}mm` }}>
         <div className="sheet-part border-t-0!">
           <p className="sheet-name-large">{plan.job.name}</p>
@@ -130,18 +127,18 @@ function Sheet({ plan }: { plan: Plan }) {
             {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`} · {day}
           </p>
         </div>
-        {handover.stops.length > 0 && (
-          <div className="sheet-part">
-            <div className="bay-finding bay-stop">
-              <p className="font-bold">Stop: it does not leave like this</p>
+        {openingOf(handover).map(({ title, lines, grave }) => (
+          <div key={title} className="sheet-part">
+            <div className={grave ? 'bay-finding bay-stop' : ''}>
+              <p className="font-bold">{title}</p>
               <Lines
-                lines={handover.stops.map((phrase, i) => (
+                lines={lines.map((phrase, i) => (
                   <PhraseLine key={i} phrase={phrase} />
                 ))}
               />
             </div>
           </div>
-        )}
+        ))}
         <Part title="What it may carry">
           <table className="handover-table">
             <thead>
@@ -160,7 +157,9 @@ function Sheet({ plan }: { plan: Plan }) {
                   className={row.over ? 'text-stopline' : row.known ? '' : 'handover-unknown'}
                 >
                   <th scope="row">{row.rack}</th>
-                  <td>{STATE_WORD[row.state]}</td>
+                  <td>
+                    {STATE_WORD[row.state]}: {VERDICT_WORD[handover.verdicts[row.state]]}
+                  </td>
                   <td>
                     <PhraseLine phrase={row.carries} />
                   </td>
@@ -245,15 +244,6 @@ function Sheet({ plan }: { plan: Plan }) {
             />
           )}
         </Part>
-        {handover.open.length > 0 && (
-          <Part title="Still to find out">
-            <Lines
-              lines={handover.open.map((phrase, i) => (
-                <PhraseLine key={i} phrase={phrase} />
-              ))}
-            />
-          </Part>
-        )}
         {handover.deviations.length > 0 && (
           <Part title="What differs from the sheet">
             <Lines lines={handover.deviations.map(({ step, reason }) => `${step}: ${reason}`)} />

@@ -1,7 +1,8 @@
 'use client'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { carsByJob } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { STATES } from '@/core/plan/scalars'
 import { STATE_WORD } from '@/core/review/finding'
@@ -20,7 +21,15 @@ import { BackupDialog } from './backup-dialog'
 import { DueWords } from './due-words'
 import { Thumbnail } from './thumbnail'
 
-function JobCard({ plan, onGone }: { plan: Plan; onGone: () => void }) {
+function JobCard({
+  plan,
+  cars,
+  onGone,
+}: {
+  plan: Plan
+  cars: ReadonlyMap<string, string>
+  onGone: () => void
+}) {
   const units = useUnits()
   const { survey, review } = judgedOf(plan)
   const [asking, setAsking] = useState(false)
@@ -49,7 +58,7 @@ function JobCard({ plan, onGone }: { plan: Plan; onGone: () => void }) {
         ))}
       </dl>
       <div className="hair-t mt-auto flex min-h-12 items-center justify-between px-3">
-        <DueWords plan={plan} />
+        <DueWords plan={plan} cars={cars} />
         {asking ? (
           <span className="flex gap-1">
             <button
@@ -136,6 +145,10 @@ export function JobsBoard() {
       current = false
     }
   }, [ready, opened, loaded, openLog])
+  const cars = useMemo(
+    () => carsByJob(board.at === 'there' ? board.plans.flatMap((each) => (each.ok ? [each.plan] : [])) : []),
+    [board],
+  )
   const again = () => {
     setLoaded((count) => count + 1)
   }
@@ -235,7 +248,7 @@ export function JobsBoard() {
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4" aria-label="Jobs">
               {board.plans.map((stored) =>
                 stored.ok ? (
-                  <JobCard key={stored.plan.id} plan={stored.plan} onGone={again} />
+                  <JobCard key={stored.plan.id} plan={stored.plan} cars={cars} onGone={again} />
                 ) : (
                   <Unreadable key={stored.id} stored={stored} />
                 ),

@@ -3,6 +3,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { newPlan } from '@/core/plan/new-plan'
+import type { Plan } from '@/core/plan/plan'
 import type { Rack } from '@/core/plan/rack'
 import type { Vehicle } from '@/core/plan/vehicle'
 import { survey } from '@/core/survey/survey'
@@ -10,6 +11,7 @@ import { keepPlan } from '@/storage/plans'
 import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
 import { useStock } from '@/ui/shell/stock'
+import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
 import { Thumbnail } from './thumbnail'
 import { useSearch } from '@/ui/shell/use-search'
 
@@ -54,6 +56,7 @@ export function NewJob() {
   const [chosenVehicle, setVehicle] = useState(vehicleId)
   const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
   const [name, setName] = useState('')
+  const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
   const [problem, setProblem] = useState<string>()
   const { vehicles, racks } = useStock()
   const vehicle = vehicles.find((each) => each.id === chosenVehicle)
@@ -62,19 +65,37 @@ export function NewJob() {
   )
   const chosen = fitting.filter((rack) => chosenRacks.includes(rack.id))
 
-  const begin = async () => {
-    if (!vehicle) return
+  const start = async (from: Pick<Plan, 'vehicle' | 'racks' | 'car'>, usualName: string) => {
+    const customer = whose.customer.trim()
     const plan = newPlan({
       id: `plan-${crypto.randomUUID()}`,
-      job: { name: name.trim() === '' ? `${vehicle.name}, new job` : name.trim() },
-      vehicle,
-      racks: chosen,
+      job: {
+        name: name.trim() === '' ? usualName : name.trim(),
+        ...(customer === '' ? {} : { customer }),
+      },
+      ...from,
       ...(house === undefined ? {} : { rules: house }),
     })
     const kept = await keepPlan(plan)
     if (!kept.ok) setProblem(kept.reason)
     router.push(`/bench?job=${plan.id}`)
   }
+  const begin = async () => {
+    if (vehicle)
+      await start({ vehicle, racks: chosen, car: newCar(whose, vehicle.id) }, `${vehicle.name}, new job`)
+  }
+  /** The car as it went out last: what is on it is on when it comes. */
+  const again = ({ vehicle: same, racks: worn, car, job }: Plan) =>
+    start(
+      {
+        vehicle: same,
+        racks: worn
+          .filter(({ status }) => status !== 'comesOff')
+          .map((rack) => ({ ...rack, status: 'alreadyOn' as const })),
+        car,
+      },
+      `${job.name}, again`,
+    )
   if (!ready)
     return (
       <main className="p-8" aria-busy>
@@ -91,6 +112,7 @@ export function NewJob() {
         </Link>
       </header>
       <main className="mx-auto max-w-[1500px] space-y-6 p-4">
+        <CarBefore draft={whose} onDraft={setWhose} onSame={(plan) => void again(plan)} />
         <section aria-labelledby="vehicle-title">
           <div className="mb-2 flex flex-wrap items-center gap-3">
             <h2 id="vehicle-title" className="text-[17px]">

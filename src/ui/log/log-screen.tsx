@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
 import { dueOf } from '@/core/bay/due'
+import { carOf, carsByJob } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/rules/house'
 import { loadPlans } from '@/storage/plans'
@@ -10,7 +11,7 @@ import { useSettings } from '@/ui/shell/settings-store'
 import { today } from '@/ui/shell/today'
 import { useSearch } from '@/ui/shell/use-search'
 import { useLog } from './log-store'
-import { VehicleLog } from './vehicle-log'
+import { carName, VehicleLog } from './vehicle-log'
 
 /** What happened to each vehicle's rack and what is due, overdue first. */
 export function LogScreen() {
@@ -23,6 +24,7 @@ export function LogScreen() {
   const house = useSettings((store) => store.settings.house)
   const [plans, setPlans] = useState<readonly Plan[]>([])
   const [picked, setPicked] = useState<string>()
+  const [reads, setRead] = useState(0)
   useEffect(() => {
     if (!ready) return
     void open()
@@ -33,14 +35,15 @@ export function LogScreen() {
       .catch(() => {
         setPlans([])
       })
-  }, [ready, open])
+  }, [ready, open, reads])
   const vehicles = useMemo(() => {
     const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)
-    const names = new Map(plans.map((plan) => [plan.vehicle.id, plan.vehicle.name]))
-    const ids = [...new Set([...events.map(({ vehicleId }) => vehicleId), ...names.keys()])]
+    const cars = carsByJob(plans)
+    const names = new Map(plans.map((plan) => [plan.car.id, carName(plan)]))
+    const ids = [...new Set([...events.map((event) => carOf(event, cars)), ...names.keys()])]
     return ids
       .map((id) => {
-        const own = events.filter(({ vehicleId }) => vehicleId === id)
+        const own = events.filter((event) => carOf(event, cars) === id)
         return { id, name: names.get(id) ?? id, next: dueOf(own, rules)[0]?.on, count: own.length }
       })
       .sort(
@@ -92,7 +95,14 @@ export function LogScreen() {
             {shown === undefined ? (
               <p className="py-6">No vehicle yet.</p>
             ) : (
-              <VehicleLog key={shown} vehicleId={shown} plans={plans} />
+              <VehicleLog
+                key={shown}
+                carId={shown}
+                plans={plans}
+                onParted={() => {
+                  setRead((count) => count + 1)
+                }}
+              />
             )}
           </>
         )}

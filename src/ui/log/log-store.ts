@@ -1,9 +1,12 @@
 'use client'
+import { useEffect, useMemo, useState } from 'react'
 import { create } from 'zustand'
 import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { replay, type RackRecord } from '@/core/bay/log/replay'
+import { carsByJob, ownEvents, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { keepEvents, loadEvents } from '@/storage/log'
+import { loadPlans } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/shell/settings-store'
 
@@ -64,18 +67,46 @@ export const useLog = create<LogStore>((set, get) => ({
   },
 }))
 
-const records = new WeakMap<readonly LogEvent[], Map<string, RackRecord>>()
+const records = new WeakMap<readonly LogEvent[], RackRecord>()
 
-/** What one vehicle's part of a log says; worked out once for each log as it stands. */
-export function recordOf(events: readonly LogEvent[], vehicleId: string): RackRecord {
-  const known = records.get(events) ?? new Map<string, RackRecord>()
-  records.set(events, known)
-  const record = known.get(vehicleId) ?? replay(events.filter((event) => event.vehicleId === vehicleId))
-  known.set(vehicleId, record)
+/** What a list of events says; worked out once for each list. */
+export function recordOf(own: readonly LogEvent[]): RackRecord {
+  const known = records.get(own)
+  if (known) return known
+  const record = replay(own)
+  records.set(own, record)
   return record
 }
 
-/** Writes to the log of a plan's vehicle. */
+/** The log of a job's own car, and the other jobs of this browser that may be about it. */
+export function useOwnLog(plan: Plan): {
+  readonly own: readonly LogEvent[]
+  readonly perhaps: readonly Plan[]
+} {
+  const open = useLog((store) => store.open)
+  const events = useLog((store) => store.events)
+  const [plans, setPlans] = useState<readonly Plan[]>([])
+  useEffect(() => {
+    void open()
+    loadPlans()
+      .then((stored) => {
+        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
+      })
+      .catch(() => {
+        setPlans([])
+      })
+  }, [open, plan.id])
+  return useMemo(() => {
+    // The open plan goes before its stored self: it may just have been parted.
+    const others = plans.filter(({ id }) => id !== plan.id)
+    return {
+      own: ownEvents(events, plan, carsByJob([...others, plan])),
+      perhaps: perhapsSame(plan, others),
+    }
+  }, [events, plan, plans])
+}
+
+/** Writes to the log of a plan's car. */
 export const logFor = (plan: Plan, ...events: readonly NewEvent[]): void => {
-  void useLog.getState().add({ vehicleId: plan.vehicle.id, jobId: plan.id }, events)
+  void useLog.getState().add({ vehicleId: plan.car.id, jobId: plan.id }, events)
 }

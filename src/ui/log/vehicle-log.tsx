@@ -4,6 +4,7 @@ import { dueOf, isOverdue } from '@/core/bay/due'
 import { EVENT_WORD, type LogEvent } from '@/core/bay/log/event'
 import { calendarFile } from '@/core/formats/calendar'
 import { eventText, logCsv, printLog } from '@/core/formats/log-file'
+import { carOf, carsByJob, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/rules/house'
 import { downloadText } from '@/ui/shell/download'
@@ -12,29 +13,40 @@ import { today } from '@/ui/shell/today'
 import { AddEvent } from './add-event'
 import { CorrectDialog } from './correct-dialog'
 import { recordOf, useLog } from './log-store'
+import { WhoseCar } from './whose-car'
 
 const timeOf = ({ at }: LogEvent) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
 
-/** One vehicle's log: what is due, what is on, and every entry. */
-export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: readonly Plan[] }) {
+/** A car as people tell it from another of its kind. */
+export const carName = ({ vehicle, car, job }: Plan): string =>
+  [vehicle.name, car.plate ?? car.number, job.customer].filter((each) => each !== undefined).join(' · ')
+
+/** One car's log: what is due, what is on, and every entry. */
+export function VehicleLog({
+  carId,
+  plans,
+  onParted,
+}: {
+  carId: string
+  plans: readonly Plan[]
+  onParted: () => void
+}) {
   const events = useLog((store) => store.events)
   const add = useLog((store) => store.add)
   const house = useSettings((store) => store.settings.house)
   const [day] = useState(today)
   const [correcting, setCorrecting] = useState<LogEvent>()
-  const own = useMemo(() => events.filter((event) => event.vehicleId === vehicleId), [events, vehicleId])
-  const theirs = plans.filter((plan) => plan.vehicle.id === vehicleId)
-  const name = theirs[0]?.vehicle.name ?? vehicleId
+  const own = useMemo(() => {
+    const cars = carsByJob(plans)
+    return events.filter((event) => carOf(event, cars) === carId)
+  }, [events, plans, carId])
+  const theirs = useMemo(() => plans.filter((plan) => plan.car.id === carId), [plans, carId])
+  const name = theirs[0] ? carName(theirs[0]) : carId
   const dues = useMemo(
-    () =>
-      dueOf(
-        own,
-        bayRulesOf(house ?? DEFAULT_HOUSE_RULES),
-        plans.filter((plan) => plan.vehicle.id === vehicleId),
-      ),
-    [own, house, plans, vehicleId],
+    () => dueOf(own, bayRulesOf(house ?? DEFAULT_HOUSE_RULES), theirs),
+    [own, house, theirs],
   )
-  const record = recordOf(events, vehicleId)
+  const record = recordOf(own)
   const counting = useMemo(() => new Set(record.counting.map(({ id }) => id)), [record])
   return (
     <>
@@ -44,7 +56,7 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
           type="button"
           className="plain"
           onClick={() => {
-            downloadText(`log-${vehicleId}.csv`, logCsv(own), 'text/csv')
+            downloadText(`log-${carId}.csv`, logCsv(own), 'text/csv')
           }}
         >
           CSV file
@@ -53,7 +65,7 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
           type="button"
           className="plain"
           onClick={() => {
-            downloadText(`log-${vehicleId}.json`, printLog(own), 'application/json')
+            downloadText(`log-${carId}.json`, printLog(own), 'application/json')
           }}
         >
           JSON file
@@ -64,8 +76,8 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
           disabled={dues.length === 0}
           onClick={() => {
             downloadText(
-              `due-${vehicleId}.ics`,
-              calendarFile(dues, { vehicle: name, jobId: vehicleId, madeAt: new Date().toISOString() }),
+              `due-${carId}.ics`,
+              calendarFile(dues, { vehicle: name, jobId: carId, madeAt: new Date().toISOString() }),
               'text/calendar',
             )
           }}
@@ -73,6 +85,9 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
           Calendar file
         </button>
       </div>
+      {theirs.map((plan) => (
+        <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, plans)} onParted={onParted} />
+      ))}
       <div className="log-grid">
         <div>
           <section aria-label="What is due" className="forces-panel">
@@ -94,7 +109,7 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
                     className="plain"
                     aria-label={`Checked: ${due.what}`}
                     onClick={() => {
-                      void add({ vehicleId }, [{ kind: 'checked', what: due.what }])
+                      void add({ vehicleId: carId }, [{ kind: 'checked', what: due.what }])
                     }}
                   >
                     Checked
@@ -119,7 +134,7 @@ export function VehicleLog({ vehicleId, plans }: { vehicleId: string; plans: rea
               {record.racks.length === 0 && <li>Nothing was fitted yet.</li>}
             </ul>
           </section>
-          <AddEvent vehicleId={vehicleId} racks={theirs.flatMap(({ racks }) => racks)} />
+          <AddEvent vehicleId={carId} racks={theirs.flatMap(({ racks }) => racks)} />
         </div>
         <section aria-label="Entries" className="forces-panel min-w-0">
           <h3 className="text-[17px]">

@@ -235,9 +235,16 @@ function readAttachmentKind(
         rated,
         points,
         reinforced: was?.kind === 'drilledTop' ? was.reinforced : true,
+        ...(was?.kind === 'drilledTop' && was.roofBears !== undefined ? { roofBears: was.roofBears } : {}),
       }
     case 'framePoint':
-      return { ...common, kind, ratings, points }
+      return {
+        ...common,
+        kind,
+        ratings,
+        points,
+        ...(was?.kind === 'framePoint' && was.seatZMm !== undefined ? { seatZMm: was.seatZMm } : {}),
+      }
     case 'bedSocket':
       return { ...common, kind, ratings, points, topZMm: reader.span(`${at}.top`, draft.top, 1100) }
     case 'hookPoint':

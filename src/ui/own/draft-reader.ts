@@ -1,3 +1,4 @@
+import { knownWithout, type Known } from '@/core/plan/known'
 import type { Rating, Source } from '@/core/plan/rating'
 import { STATES, type State } from '@/core/plan/scalars'
 import type { Dimension, UnitSystem } from '@/core/units/dimension'
@@ -27,6 +28,25 @@ export const NO_FIGURES: FiguresDraft = {
   per: 'set',
   counts: 'unsaid',
   page: '',
+}
+
+/**
+ * The marks of starting values after reading: a field keeps its mark as long as its text is the one that was filled in.
+ * `start` is that text, or empty where the field is no starting value.
+ */
+export function startsLeft(
+  known: Known | undefined,
+  fields: readonly (readonly [field: string, now: string, start: string])[],
+): { readonly known?: Known } {
+  const others = knownWithout(
+    known,
+    fields.map(([field]) => field),
+  )
+  const starts = fields.flatMap(([field, now, start]) =>
+    start !== '' && now.trim() === start ? [[field, { by: 'start' as const }] as const] : [],
+  )
+  const all = { ...others, ...Object.fromEntries(starts) }
+  return Object.keys(all).length > 0 ? { known: all } : {}
 }
 
 interface Bounds {

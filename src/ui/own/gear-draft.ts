@@ -1,3 +1,4 @@
+import { isStart } from '@/core/plan/known'
 import { gearSchema, type Gear } from '@/core/plan/gear'
 import { fieldMessages } from '@/core/plan/messages'
 import type { Basis, GearKind } from '@/core/plan/rating'
@@ -6,7 +7,14 @@ import { formatPrecise } from '@/core/units/format'
 import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { fitToDraft, readFit, startingFitDraft, type FitDraft } from './mount-draft'
 import { opensToDraft, readOpens, startingOpens, type OpensDraft } from './opens-draft'
-import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
+import {
+  DraftReader,
+  figuresDraft,
+  NO_FIGURES,
+  type FiguresDraft,
+  type Read,
+  startsLeft,
+} from './draft-reader'
 
 export interface GearDraft {
   name: string
@@ -149,8 +157,12 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
     contactsMm: _at,
     opens: _opens,
     gates: _gates,
+    known: _known,
     ...kept
   } = was ?? {}
+  const filled = was ? gearToDraft(was, system) : startingGearDraft(draft.kind, system)
+  const startText = (field: string, text: 'length' | 'width' | 'height') =>
+    !was || isStart(was, field) ? filled[text] : ''
   const places = was?.carries?.places ?? [
     { id: 'place', name: 'Inside', kind: 'inside' as const, xMm: 0, yMm: 0, zMm: Math.min(20, heightMm) },
   ]
@@ -189,6 +201,11 @@ export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?:
         }
       : {}),
     typed: reader.typedFor({ length: 'length', width: 'width', height: 'height', stand: 'stand' }),
+    ...startsLeft(was?.known, [
+      ['lengthMm', draft.length, startText('lengthMm', 'length')],
+      ['widthMm', draft.width, startText('widthMm', 'width')],
+      ['heightMm', draft.height, startText('heightMm', 'height')],
+    ]),
   }
   if (Object.keys(reader.problems).length === 0) {
     const parsed = gearSchema.safeParse(gear)

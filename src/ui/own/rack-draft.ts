@@ -9,7 +9,15 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
 import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { jointToDraft, NO_JOINT, readJoint, type JointDraft } from './joint-draft'
-import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
+import { isStart } from '@/core/plan/known'
+import {
+  DraftReader,
+  startsLeft,
+  figuresDraft,
+  NO_FIGURES,
+  type FiguresDraft,
+  type Read,
+} from './draft-reader'
 
 export interface PartDraft {
   id: string
@@ -17,6 +25,8 @@ export interface PartDraft {
   name: string
   count: string
   each: string
+  /** The text that the form filled in for it, where it still is such. */
+  start: string
   price: string
   ratedBy: 'own' | 'with'
   figures: FiguresDraft
@@ -30,6 +40,8 @@ export interface BarDraft {
   usable: string
   feet: string
   rise: string
+  /** The texts that the form filled in, where they still are such. */
+  starts: { length: string; usable: string; rise: string }
 }
 
 export interface RackDraft {
@@ -88,6 +100,7 @@ export function startingPart(id: string): PartDraft {
     name: 'Fit kit',
     count: '1',
     each: '1 kg',
+    start: '1 kg',
     price: '',
     ratedBy: 'own',
     figures: NO_FIGURES,
@@ -133,6 +146,11 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
       usable: bar.typed?.['usableMm'] ?? mm(bar.usableMm),
       feet: feetText(bar, system),
       rise: bar.typed?.['riseMm'] ?? mm(bar.riseMm),
+      starts: {
+        length: isStart(bar, 'lengthMm') ? (bar.typed?.['lengthMm'] ?? mm(bar.lengthMm)) : '',
+        usable: isStart(bar, 'usableMm') ? (bar.typed?.['usableMm'] ?? mm(bar.usableMm)) : '',
+        rise: isStart(bar, 'riseMm') ? (bar.typed?.['riseMm'] ?? mm(bar.riseMm)) : '',
+      },
     })),
     deckLength: mm(deck?.lengthMm ?? 1400),
     deckWidth: mm(deck?.widthMm ?? 1250),
@@ -150,6 +168,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
       name: part.name,
       count: String(part.count),
       each: part.typed?.['each'] ?? kg(part.eachKg),
+      start: isStart(part, 'eachKg') ? (part.typed?.['each'] ?? kg(part.eachKg)) : '',
       price: part.price === undefined ? '' : String(part.price),
       joint: jointToDraft(part.fasteners, system),
       ratedBy: part.rated.by,
@@ -175,7 +194,15 @@ export function nextBar(bars: readonly BarDraft[], id: string, system: UnitSyste
   const mm = (value: number) => formatPrecise('length', value, system)
   return last
     ? { ...last, id }
-    : { id, x: mm(500), length: mm(1250), usable: mm(950), feet: mm(1050), rise: mm(65) }
+    : {
+        id,
+        x: mm(500),
+        length: mm(1250),
+        usable: mm(950),
+        feet: mm(1050),
+        rise: mm(65),
+        starts: { length: mm(1250), usable: mm(950), rise: mm(65) },
+      }
 }
 
 function barName(i: number, count: number): string {
@@ -249,6 +276,11 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
         riseMm: `${at}.rise`,
         feet: `${at}.feet`,
       }),
+      ...startsLeft(before?.known, [
+        ['lengthMm', bar.length, bar.starts.length],
+        ['usableMm', bar.usable, bar.starts.usable],
+        ['riseMm', bar.rise, bar.starts.rise],
+      ]),
     }
   })
 }
@@ -282,6 +314,7 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
     ...(was?.work === undefined ? {} : { work: was.work }),
     ...(was?.tension === undefined ? {} : { tension: was.tension }),
     typed: reader.typedFor({ each: `${at}.each` }),
+    ...startsLeft(was?.known, [['eachKg', draft.each, draft.start]]),
   }
 }
 
@@ -311,6 +344,8 @@ export function readRack(
     attachmentId: draft.attachmentId,
     parts,
     ...(was?.note === undefined ? {} : { note: was.note }),
+    ...(was?.status === undefined ? {} : { status: was.status }),
+    ...(was?.known === undefined ? {} : { known: was.known }),
     ...(footWidthMm === undefined ? {} : { footWidthMm }),
     ...(fitSheet === undefined ? {} : { fitSheet }),
     ...readGates(reader, draft.gates, was?.gates, system),

@@ -1,3 +1,4 @@
+import { isStart } from '@/core/plan/known'
 import type { Body, Vehicle } from '@/core/plan/vehicle'
 import { vehicleSchema } from '@/core/plan/vehicle'
 import { fieldMessages } from '@/core/plan/messages'
@@ -13,7 +14,14 @@ import {
 } from './attachment-draft'
 import { balanceToDraft, NO_BALANCE, readBalance, type BalanceDraft } from './balance-draft'
 import { obstacleToDraft, readObstacle, type ObstacleDraft } from './obstacle-draft'
-import { DraftReader, figuresDraft, NO_FIGURES, type FiguresDraft, type Read } from './draft-reader'
+import {
+  DraftReader,
+  figuresDraft,
+  NO_FIGURES,
+  type FiguresDraft,
+  type Read,
+  startsLeft,
+} from './draft-reader'
 
 export interface VehicleDraft {
   name: string
@@ -167,6 +175,7 @@ export function readVehicle(
     centreOfGravity: _centre,
     axleLimitKg: _axles,
     drive: _drive,
+    known: _known,
     ...kept
   } = was ?? {}
   const facts = [...readFacts(draft.has, true), ...readFacts(draft.hasNot, false)].slice(0, 30)
@@ -198,6 +207,7 @@ export function readVehicle(
     ...(grossKg === undefined ? {} : { grossKg }),
     ...readBalance(reader, draft.balance),
     roof: {
+      ...was?.roof,
       fromXMm: was?.roof.fromXMm ?? start.roof.fromXMm,
       toXMm: reader.span('roofTo', draft.roofTo, start.roof.toXMm),
       halfWidthFrontMm: reader.span('roofFront', draft.roofFront, start.roof.halfWidthFrontMm * 2) / 2,
@@ -223,7 +233,14 @@ export function readVehicle(
     if (!parsed.success) reader.fail('name', fieldMessages(parsed.error)[0]?.text ?? 'This cannot be kept.')
   }
   const typed = reader.typedFor(Object.fromEntries(TYPED.map((field) => [field, field] as const)))
-  return { value: { ...vehicle, typed }, problems: reader.problems }
+  const filled = was ? vehicleToDraft(was, system) : startingVehicleDraft(draft.body, system)
+  const starts = startsLeft(
+    was?.known,
+    (['length', 'width', 'height'] as const).map(
+      (text) => [`${text}Mm`, draft[text], !was || isStart(was, `${text}Mm`) ? filled[text] : ''] as const,
+    ),
+  )
+  return { value: { ...vehicle, typed, ...starts }, problems: reader.problems }
 }
 
 const TYPED = [

@@ -40,8 +40,12 @@ export function useStockLists(): StockLists {
   return useMemo(() => listsOf(own, demo), [own, demo])
 }
 
-/** The stock as it stands now, for what is computed outside a screen. */
+let last: { readonly own: unknown; readonly demo: boolean; readonly stock: Stock } | undefined
+
+/** The stock as it stands now, for what is computed outside a screen; the same one as long as it is the same. */
 export function stockNow(): Stock {
   const { own, settings } = useSettings.getState()
-  return stockOf(own, settings.seeded)
+  if (last?.own !== own || last.demo !== settings.seeded)
+    last = { own, demo: settings.seeded, stock: stockOf(own, settings.seeded) }
+  return last.stock
 }

@@ -6,6 +6,9 @@ import { check, notLooked } from '../check'
 import type { Finding } from '../finding'
 import { mm, mPa, newtonMetre } from '../phrase'
 
+/** Two states that bend it alike but for rounding: the first is told. */
+const TIE_NM = 1e-6
+
 /** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
 export const YIELD_FACTOR = 1.5
 
@@ -87,7 +90,10 @@ export const barBending = check({
     for (const { index, bar } of survey.bars) {
       const worst = STATES.flatMap((state) => survey.statics.bar(index, state) ?? []).reduce<
         LoadedBar | undefined
-      >((so, each) => (so && Math.abs(so.moment.nm) >= Math.abs(each.moment.nm) ? so : each), undefined)
+      >(
+        (so, each) => (so && Math.abs(so.moment.nm) >= Math.abs(each.moment.nm) - TIE_NM ? so : each),
+        undefined,
+      )
       if (!worst || worst.carriesKg <= 0) continue
       const known = bar.profile.wallMm !== undefined || bar.profile.section !== undefined
       if (known && worst.stressMPa !== undefined && bar.profile.material?.yieldMPa !== undefined)

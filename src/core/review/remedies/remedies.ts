@@ -49,7 +49,12 @@ function leftBehind(before: Review, after: Review, finding: Finding): readonly F
   const left: Finding[] = []
   for (const each of after.findings) {
     if (!isOpen(each)) continue
-    if (each.id === finding.id) return undefined
+    if (each.id === finding.id) {
+      // A Stop that is only to be minded afterwards is cleared; its words say so.
+      if (each.severity !== 'mind' || finding.severity === 'mind') return undefined
+      left.push(each)
+      continue
+    }
     const old = was.get(each.id)
     const known = old && isOpen(old)
     if (known && OUTCOME_RANK[each.severity] >= OUTCOME_RANK[old.severity]) continue

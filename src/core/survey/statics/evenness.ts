@@ -97,7 +97,10 @@ export interface OverShare {
 }
 
 /** What each foot of a layer counts: its own units where it is of feet, the rack's feet where one figure is for all of it. */
-function perFoot(cell: Cell, racks: readonly RackAt[]): { names: readonly string[]; kg: number[] } | undefined {
+function perFoot(
+  cell: Cell,
+  racks: readonly RackAt[],
+): { names: readonly string[]; kg: number[] } | undefined {
   const { layer, state } = cell
   if (underBars(layer)) {
     const kg = new Array<number>(layer.units.length).fill(0)
