@@ -128,7 +128,7 @@ test('goes out to a file, is deleted, comes back, and is judged the same', async
   await openJob(page, 'Survey kit up the ridge road')
   const verdicts = await page.getByRole('group', { name: 'State' }).innerText()
   await expect(page.getByRole('button', { name: 'Take out levelling poles' })).toBeVisible()
-  const findings = await page.getByRole('list', { name: 'Findings, worst first' }).innerText()
+  const findings = await page.getByRole('list', { name: 'Stops' }).innerText()
   const downloading = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download' }).click()
   const download = await downloading
@@ -143,7 +143,7 @@ test('goes out to a file, is deleted, comes back, and is judged the same', async
   await expect(page.getByRole('heading', { name: 'Survey kit up the ridge road' })).toBeVisible()
   expect(await page.getByRole('group', { name: 'State' }).innerText()).toBe(verdicts)
   await expect
-    .poll(() => page.getByRole('list', { name: 'Findings, worst first' }).innerText())
+    .poll(() => page.getByRole('list', { name: 'Stops' }).innerText())
     .toBe(findings)
 })
 

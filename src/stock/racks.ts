@@ -165,8 +165,8 @@ export const bedRack: Rack = {
   sideHeightMm: 420,
   panelGrid: { pitchMm: 50, columns: 24, rows: 6 },
   bars: [
-    bar('bed-front', 'Bed front bar', 1820, 1480, 700, 715, HEAVY),
-    bar('bed-rear', 'Bed rear bar', 2760, 1480, 700, 715, HEAVY),
+    bar('bed-front', 'Bed front bar', 1820, 1480, 700, 743, HEAVY),
+    bar('bed-rear', 'Bed rear bar', 2760, 1480, 700, 743, HEAVY),
   ],
   parts: [
     part(

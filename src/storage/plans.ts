@@ -51,6 +51,16 @@ export async function keepPlan(plan: Plan): Promise<Kept> {
   }
 }
 
+/** Stores a plan where none of its id is kept; one that is there, readable or not, stays as it is. */
+export async function keepPlanIfMissing(plan: Plan): Promise<Kept> {
+  try {
+    const there: unknown = await planShelf.getItem(plan.id)
+    return there === null && !unkept.has(plan.id) ? await keepPlan(plan) : { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}
+
 export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {

@@ -13,7 +13,6 @@ export const HOWS = [
   'target',
 ] as const
 export const howSchema = z.enum(HOWS)
-export type How = z.infer<typeof howSchema>
 
 /** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
 export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))

@@ -25,12 +25,12 @@ function mirroredRack(rack: Rack): Rack {
   if (rack.kind === 'ladder') return { ...rack, yMm: -rack.yMm }
   const bars = barsOf(rack).map((bar) => ({ ...bar, feetYMm: bar.feetYMm.map((y) => -y).toReversed() }))
   return 'deck' in rack && rack.deck
-    ? ({ ...rack, bars, deck: { ...rack.deck, yMm: -rack.deck.yMm } } as Rack)
-    : ({ ...rack, bars } as Rack)
+    ? { ...rack, bars, deck: { ...rack.deck, yMm: -rack.deck.yMm } }
+    : { ...rack, bars }
 }
 
 function mirroredHost(host: Placement['host']): Placement['host'] {
-  return host.on === 'panel' ? { ...host, side: TOWARD[host.side] as 'left' | 'right' } : host
+  return host.on === 'panel' ? { ...host, side: TOWARD[host.side] } : host
 }
 
 const mirroredObstacle = (obstacle: Obstacle): Obstacle =>

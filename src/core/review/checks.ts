@@ -4,6 +4,7 @@ import { axles } from './checks/axles'
 import { barBending } from './checks/bar-bending'
 import { barEndsAtDoors } from './checks/bar-ends'
 import { barSeat } from './checks/bar-seat'
+import { cabAndBed } from './checks/cab-and-bed'
 import { clearOfFeet } from './checks/clear-of-feet'
 import { countsUnsaid } from './checks/counts-unsaid'
 import { eachRating } from './checks/each-rating'
@@ -34,6 +35,7 @@ import { space } from './checks/space'
 import { speedRating } from './checks/speed-rating'
 import { spread } from './checks/spread'
 import { standing } from './checks/standing'
+import { startingValues } from './checks/starting-values'
 import { sunroof } from './checks/sunroof'
 import { supportSpan } from './checks/support-span'
 import { tent } from './checks/tent'
@@ -60,6 +62,7 @@ export const CHECKS: readonly Check[] = [
   towerSpacingCheck,
   spread,
   onItsBars,
+  cabAndBed,
   usableWidth,
   clearOfFeet,
   sideOverhang,
@@ -76,6 +79,7 @@ export const CHECKS: readonly Check[] = [
   measuredFacts,
   toldFigure,
   guessedMass,
+  startingValues,
   parkedFigure,
   trailFigure,
   heightClearance,

@@ -50,6 +50,8 @@ describe('lengths as people write them', () => {
     ['12 stone', 'not a unit of length'],
     ['3/0 in', 'cannot have 0 below the line'],
     ['1,270 mm', 'read two ways'],
+    ['1.500 mm', 'write 1500 or 1.5'],
+    ['2.000', 'write 2000 or 2.0'],
     ['5 mm 3 in', 'after mm'],
     [`${'9'.repeat(59)}9999`, 'too long'],
     ['12 kg', 'not a unit of length'],

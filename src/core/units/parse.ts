@@ -31,6 +31,11 @@ const NUMBER = String.raw`(?:\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?:\.\d+)?|\d
 const FRACTION = String.raw`\d+\s*[/⁄]\s*\d+`
 const MIXED = new RegExp(`^(?:(${FRACTION})|(\\d+)(?:\\s+|\\s*-\\s*)(${FRACTION})|(${NUMBER}))\\s*(.*)$`)
 
+/** A point before three digits, the last a nought: thousands as some write them, or an exactness that nobody means. */
+const DOTTED = /^([1-9]\d{0,2})\.(\d{2}0)\s*([a-z]*)$/i
+/** Where a thousand of them is as likely as one. */
+const AS_THOUSANDS: ReadonlySet<string> = new Set(['mm', 'kg', 'lb'])
+
 type Amount = { readonly value: number; readonly rest: string } | { readonly reason: string }
 
 function fractionValue(text: string): number | undefined {
@@ -103,6 +108,14 @@ export function parseQuantity(
     (_, digit: string | undefined, glyph: string) =>
       `${digit === undefined ? '' : `${digit} `}${VULGAR[glyph] ?? ''}`,
   )
+  const dotted = DOTTED.exec(text)
+  if (dotted && (dimension === 'length' || dimension === 'mass')) {
+    const [, whole = '', part = '', unit = ''] = dotted
+    if (AS_THOUSANDS.has(unit.toLowerCase() || bare.symbol))
+      return fail(
+        `"${typed}" can be read two ways: write ${whole}${part} or ${whole}.${part.replace(/0+$/, '') || '0'}.`,
+      )
+  }
   const first = leadingAmount(text)
   if ('reason' in first)
     return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)

@@ -1,6 +1,6 @@
 'use client'
 import Link from 'next/link'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { NOTHING_DONE, type BayProgress } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'

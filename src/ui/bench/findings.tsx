@@ -1,7 +1,6 @@
 'use client'
 import { useMemo, useState, type ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { startsOf } from '@/core/plan/starts'
 import { CHECKS } from '@/core/review/checks'
 import { STATE_WORD, type Finding } from '@/core/review/finding'
 import { notLookedAt, type Review } from '@/core/review/review'
@@ -65,29 +64,6 @@ function NotLooked({ review, show }: { review: Review; show: (dialog: DialogName
   )
 }
 
-/** The starting values that nobody has typed over: one line, one press for those that are right. */
-function Starts({ plan }: { plan: Plan }) {
-  const starts = useMemo(() => startsOf(plan), [plan])
-  if (starts.length === 0) return null
-  return (
-    <li className="finding">
-      <p className="leading-snug">
-        {starts.length} starting {starts.length === 1 ? 'value' : 'values'} of the forms stand as they were
-        filled in. Type over what is wrong; what is right is confirmed here.
-      </p>
-      <button
-        type="button"
-        className="plain mt-1.5"
-        onClick={() => {
-          usePlan.getState().run({ do: 'confirm', starts })
-        }}
-      >
-        They are right
-      </button>
-    </li>
-  )
-}
-
 /** Findings: Stops with their fixes; questions by where their answer is read; what to mind; and what is clear, folded below. */
 export function Findings({
   plan,
@@ -134,7 +110,6 @@ export function Findings({
       ))}
       <ol className="mt-1" aria-label="To mind">
         {list(of('mind'))}
-        <Starts plan={plan} />
       </ol>
       {aside.length > 0 && (
         <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{list(aside)}</ol>}</Folded>

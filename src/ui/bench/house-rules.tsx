@@ -1,6 +1,12 @@
 'use client'
 import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf, USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/rules/house'
+import {
+  ASIDE_LOOKS,
+  bayRulesOf,
+  USUAL_GUESS_SPREAD,
+  USUAL_STRAPS,
+  type HouseRules,
+} from '@/core/rules/house'
 import { LOCAL_RULES } from '@/core/rules/local-rules'
 import { formatNumber } from '@/core/units/format'
 import { Choice } from '@/ui/quantity/choice'
@@ -183,6 +189,25 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             usePlan.getState().run({ do: 'setRules', rules: id === '' ? rest : { ...rest, localRules: id } })
           }}
         />
+        <fieldset className="col-span-full">
+          <legend className="field-label">To be looked at in every job</legend>
+          <div className="flex flex-wrap gap-3">
+            {ASIDE_LOOKS.map((look) => (
+              <label key={look} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={rules.mustLook?.includes(look) ?? false}
+                  onChange={(event) => {
+                    const others = (rules.mustLook ?? []).filter((each) => each !== look)
+                    set({ mustLook: event.target.checked ? [...others, look] : others })
+                  }}
+                />
+                {look}
+              </label>
+            ))}
+          </div>
+        </fieldset>
         <button
           type="button"
           className="plain"

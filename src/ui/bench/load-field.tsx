@@ -3,18 +3,25 @@ import { X } from 'lucide-react'
 import type { Load } from '@/core/plan/placement'
 import type { Basis, Mass } from '@/core/plan/rating'
 import { Choice } from '@/ui/quantity/choice'
+import { BASIS_WORD } from '@/ui/quantity/basis-word'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { refused, usePlan } from './plan-store'
 
 export const BASIS_CHOICES: readonly (readonly [Basis, string])[] = [
   ['weighed', 'weighed'],
   ['maker', "maker's figure"],
+  ['told', 'told'],
   ['guess', 'guess'],
 ]
 
-/** A mass with what was typed for it. */
+/** The words to choose from, and the one it has now where a form or a fix has set it. */
+export const basisChoices = (now: Basis): readonly (readonly [Basis, string])[] =>
+  BASIS_CHOICES.some(([basis]) => basis === now) ? BASIS_CHOICES : [[now, BASIS_WORD[now]], ...BASIS_CHOICES]
+
+/** A mass with what was typed for it: over a starting value or a target it is what somebody told. */
 export function typedMass(mass: Mass, kg: number, typed: string): Mass {
-  return { ...mass, kg, typed: { kg: typed } }
+  const basis = mass.basis === 'start' || mass.basis === 'target' ? 'told' : mass.basis
+  return { ...mass, basis, kg, typed: { kg: typed } }
 }
 
 function withAmount(load: Load, value: number, typed: string): Load {
@@ -96,7 +103,7 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
           <Choice
             label={`${load.name}: known by`}
             value={mass.basis}
-            options={BASIS_CHOICES}
+            options={basisChoices(mass.basis)}
             onChange={(basis) => set(withBasis(load, basis))}
           />
         </div>

@@ -2,6 +2,9 @@
 import Link from 'next/link'
 import type { Plan } from '@/core/plan/plan'
 import type { Rack } from '@/core/plan/rack'
+import { Choice } from '@/ui/quantity/choice'
+import { WHEN_CHOICES } from './add-load'
+import { StatusChoice } from './status-choice'
 import { Modal } from '@/ui/shell/modal'
 import { useStock } from '@/ui/shell/stock'
 import { usePlan } from './plan-store'
@@ -41,11 +44,24 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
         {plan.racks.map((rack) => (
           <li key={rack.id} className="hair-b flex flex-wrap items-center gap-2 pb-2">
             <span className="flex-1 font-semibold">{rack.name}</span>
-            {rack.kind !== 'ladder' && (
-              <Link className="plain" href={`/rack?job=${plan.id}&rack=${rack.id}`}>
-                Change
-              </Link>
+            <StatusChoice
+              status={rack.status}
+              name={rack.name}
+              onChange={(status) => run({ do: 'setStatus', of: 'rack', id: rack.id, status })}
+            />
+            {rack.kind === 'ladder' && (
+              <div className="w-36">
+                <Choice
+                  label={`${rack.name}: on board`}
+                  value={rack.when}
+                  options={WHEN_CHOICES}
+                  onChange={(when) => run({ do: 'setRack', rack: { ...rack, when } })}
+                />
+              </div>
             )}
+            <Link className="plain" href={`/rack?job=${plan.id}&rack=${rack.id}`}>
+              Change
+            </Link>
             <button
               type="button"
               className="plain"
@@ -57,6 +73,21 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
           </li>
         ))}
         {plan.racks.length === 0 && <li>The vehicle wears no rack yet.</li>}
+        {plan.placements
+          .filter(({ status }) => status === 'comesOff')
+          .map(({ id, gearId, status }) => {
+            const name = plan.gear.find((gear) => gear.id === gearId)?.name ?? id
+            return (
+              <li key={id} className="hair-b flex flex-wrap items-center gap-2 pb-2">
+                <span className="flex-1">{name}</span>
+                <StatusChoice
+                  status={status}
+                  name={name}
+                  onChange={(next) => run({ do: 'setStatus', of: 'placement', id, status: next })}
+                />
+              </li>
+            )
+          })}
       </ul>
       <h3 className="mt-4 mb-1">Put one on</h3>
       {offers.length === 0 && <p>No rack in stock stands on what this vehicle offers.</p>}

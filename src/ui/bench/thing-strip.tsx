@@ -5,12 +5,13 @@ import type { Host } from '@/core/plan/placement'
 import type { ThingAt } from '@/core/survey/arrangement'
 import { hostsFor, placeOn } from '@/core/survey/room'
 import type { Survey } from '@/core/survey/survey'
+import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { AddLoad, WHEN_CHOICES } from './add-load'
 import { setOnEdge, turnOn } from './edits'
 import { HeldBy } from './held-by'
-import { BASIS_CHOICES, LoadField, typedMass } from './load-field'
+import { basisChoices, LoadField, typedMass } from './load-field'
 import { refused, usePlan } from './plan-store'
 
 /** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
@@ -98,6 +99,11 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             onChange={(when) => run({ do: 'setWhen', placementId, when })}
           />
         </div>
+        <StatusChoice
+          status={placement.status}
+          name="It"
+          onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
+        />
         <Link className="plain" href={`/gear?job=${survey.plan.id}&from=${gear.id}`}>
           Its sheet
         </Link>
@@ -123,7 +129,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             <Choice
               label="Own weight: known by"
               value={gear.mass.basis}
-              options={BASIS_CHOICES}
+              options={basisChoices(gear.mass.basis)}
               onChange={(basis) => run({ do: 'setGearMass', gearId: gear.id, mass: { ...gear.mass, basis } })}
             />
           </div>

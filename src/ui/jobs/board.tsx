@@ -6,7 +6,7 @@ import { carsByJob } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { STATES } from '@/core/plan/scalars'
 import { STATE_WORD } from '@/core/review/finding'
-import { dropPlan, keepPlan, loadPlans, type StoredPlan } from '@/storage/plans'
+import { dropPlan, keepPlanIfMissing, loadPlans, type StoredPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { DEMO_PLANS } from '@/stock/plans'
 import { judgedOf } from '@/ui/bench/judged'
@@ -238,7 +238,7 @@ export function JobsBoard() {
                 className="plain"
                 onClick={() => {
                   change({ seeded: true })
-                  void Promise.all(DEMO_PLANS.map(keepPlan)).then(again)
+                  void Promise.all(DEMO_PLANS.map(keepPlanIfMissing)).then(again)
                 }}
               >
                 Put the demo's jobs on the board

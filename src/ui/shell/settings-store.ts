@@ -5,7 +5,7 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { EMPTY_STOCK, type StockLists } from '@/core/formats/stock-kinds'
 import { loadOwnStock } from '@/storage/own-stock'
 import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
-import { keepPlan } from '@/storage/plans'
+import { keepPlanIfMissing } from '@/storage/plans'
 import { DEMO_PLANS } from '@/stock/plans'
 import { whyNotKept } from '@/storage/shelves'
 
@@ -38,7 +38,8 @@ export const useSettings = create<SettingsStore>((set, get) => ({
       }
       if (demo && !settings.seeded) {
         const kept = await Promise.all([
-          ...DEMO_PLANS.map(keepPlan),
+          // What is there already was perhaps worked on: the demo fills only what is missing.
+          ...DEMO_PLANS.map(keepPlanIfMissing),
           keepSettings({ ...settings, seeded: true }),
         ])
         const failed = kept.find((each) => !each.ok)

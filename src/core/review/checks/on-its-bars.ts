@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import type { ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { check, FIT_NEXT, practice, type Candidate } from '../check'
@@ -20,6 +21,16 @@ function missing(survey: Survey, thing: ThingAt) {
       (so, each) => (so && so.byMm >= each.byMm ? so : each),
       undefined,
     )
+}
+
+/** What shims or legs may still make up between the tops of bars. Common practice, no source. mm. */
+const SHIM_MM = 20
+
+/** How far the tops of the bars that hold a thing differ. mm. */
+function stepOf(survey: Survey, { placement: { host } }: ThingAt): number {
+  if (host.on !== 'bars') return 0
+  const tops = survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)).map(({ box }) => box.z1)
+  return tops.length === 0 ? 0 : Math.max(...tops) - Math.min(...tops)
 }
 
 function remedies(survey: Survey, finding: Finding): Candidate[] {
@@ -93,6 +104,17 @@ export const onItsBars = check({
           severity: 'stop',
           sentence: [
             `${name} stands on ${count} ${count === 1 ? 'bar' : 'bars'}; it asks for ${fit.bars.from === fit.bars.to ? fit.bars.from : `${fit.bars.from} to ${fit.bars.to}`}.`,
+          ],
+        }
+      else if (stepOf(survey, thing) > survey.plan.rules.tolerancesMm.legs + TOLERANCE.lengthMm)
+        yield {
+          ...common,
+          severity: stepOf(survey, thing) > SHIM_MM ? 'stop' : 'mind',
+          measured: mm(stepOf(survey, thing)),
+          sentence: [
+            `${name} stands on bars whose tops differ by `,
+            mm(stepOf(survey, thing)),
+            ': it rests on the higher ones alone until the lower are brought up.',
           ],
         }
       else

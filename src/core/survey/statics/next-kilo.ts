@@ -25,6 +25,16 @@ function unrelieved(list: readonly Member[], units: number, state: State): numbe
   return kg
 }
 
+/** What is counted on all units together: what one thing lifts here and presses there is its own, and nets out. */
+function netted(list: readonly Member[], state: State): number {
+  const of = new Map<Member['mass'], number>()
+  for (const { mass, fraction } of list)
+    if (mass.states.includes(state)) of.set(mass, (of.get(mass) ?? 0) + fraction)
+  let kg = 0
+  for (const [mass, fraction] of of) kg += Math.max(0, fraction) * mass.kg * mass.factor
+  return kg
+}
+
 /**
  * The largest mass that may stand at x, y on a rack's bars or deck (mm) with every link, bar and foot on its way
  * within its figures, guesses with their margin. What a load elsewhere lifts is not counted as room. Lever rule;
@@ -63,7 +73,7 @@ export function nextKiloAt(
           : [
               {
                 share: shares.reduce((sum, each) => sum + each, 0),
-                room: limitKg - now.reduce((sum, each) => sum + each, 0),
+                room: limitKg - netted(list, state),
                 name: '',
               },
             ]
