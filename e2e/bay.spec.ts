@@ -199,7 +199,7 @@ test('weighs a guess on the simulated scale, and the plan takes it', async ({ pa
 })
 
 test('corrects an entry: struck out, never deleted', async ({ page }) => {
-  await page.goto('/log?vehicle=off-roader')
+  await page.goto('/log?vehicle=car-demo-ridge-tent')
   await page.getByLabel('Kind').selectOption('Rack taken off')
   await page.getByLabel('Which rack').selectOption('Slat platform on gutter feet')
   await page.getByRole('button', { name: 'Add to the log' }).click()
@@ -220,7 +220,7 @@ test('corrects an entry: struck out, never deleted', async ({ page }) => {
 })
 
 test('backs up, wipes, restores, and all is there again', async ({ page }) => {
-  await page.goto('/log?vehicle=estate')
+  await page.goto('/log?vehicle=car-demo-boat-and-box')
   await page.getByLabel('What', { exact: true }).fill('Wing bars')
   await page.getByRole('button', { name: 'Add to the log' }).click()
   await page.goto('/')
@@ -260,7 +260,7 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
   await expect(async () => {
     expect(await names()).toEqual(before)
   }).toPass()
-  await page.goto('/log?vehicle=estate')
+  await page.goto('/log?vehicle=car-demo-boat-and-box')
   await expect(page.getByRole('row').filter({ hasText: 'Checked Wing bars' })).toBeVisible()
 })
 

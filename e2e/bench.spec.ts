@@ -9,14 +9,14 @@ test('reads the verdict, fixes a Stop with its first button, undoes it, and find
   await expect(stateButton(page, 'Parked')).toContainText('Clear, 127.2 kg left')
   const fix = page.getByRole('button', { name: 'Box contents to 19 kg' })
   await fix.click()
-  await expect(stateButton(page, 'Road')).toContainText('Clear, 0 kg left')
+  await expect(stateButton(page, 'Road')).toContainText('Clear, 0.3 kg left')
   await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(stateButton(page, 'Road')).toContainText('Stop, 6.4 kg over')
   await page.getByRole('button', { name: 'Redo' }).click()
   await saved(page)
   await page.reload()
-  await expect(stateButton(page, 'Road')).toContainText('Clear, 0 kg left')
+  await expect(stateButton(page, 'Road')).toContainText('Clear, 0.3 kg left')
 })
 
 test('moves a box with the mouse, and undoes the whole drag as one step', async ({ page }) => {
@@ -51,7 +51,7 @@ test('does a job with the keyboard alone', async ({ page }) => {
   await expect(stateButton(page, 'Trail')).toHaveAttribute('aria-pressed', 'true')
   await page.keyboard.press('f')
   await page.keyboard.press('Enter')
-  await expect(stateButton(page, 'Trail')).toContainText('0 kg left')
+  await expect(stateButton(page, 'Trail')).toContainText('0.3 kg left')
   await page.keyboard.press('Control+z')
   await expect(stateButton(page, 'Trail')).toContainText('Stop')
   await page.keyboard.press('/')
@@ -142,9 +142,7 @@ test('goes out to a file, is deleted, comes back, and is judged the same', async
   await page.getByLabel('Plan file to open').setInputFiles(path)
   await expect(page.getByRole('heading', { name: 'Survey kit up the ridge road' })).toBeVisible()
   expect(await page.getByRole('group', { name: 'State' }).innerText()).toBe(verdicts)
-  await expect
-    .poll(() => page.getByRole('list', { name: 'Stops' }).innerText())
-    .toBe(findings)
+  await expect.poll(() => page.getByRole('list', { name: 'Stops' }).innerText()).toBe(findings)
 })
 
 test('a bad file dropped anywhere says what is wrong where, and changes nothing', async ({ page }) => {

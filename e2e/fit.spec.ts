@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+import { expect, inDrawing, openJob, openQuestions, saved, stateButton, test } from './fixtures'
 
 const handle = (page: Page, bar: string) =>
   page.getByRole('slider', { name: new RegExp(`^Spread ruler: ${bar}`) })
@@ -208,7 +208,8 @@ test('asks for a gate of its own gear, with a mount that is still to be found ou
   await expect(gate.getByText('It must not be less than where it begins.')).toBeVisible()
   await gate.getByLabel('At most').fill('90')
   await page.getByRole('button', { name: 'Save and put it on' }).click()
-  await expect(page.getByText(/Roof safe on .*: find out how it is held, on its sheet/)).toBeVisible()
+  await openQuestions(page)
+  await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toBeVisible()
   await expect(
     page.getByText(/Roof safe, gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
   ).toBeVisible()

@@ -68,3 +68,11 @@ export const shelved = (page: Page, shelf: string): Promise<string> =>
       }),
     shelf,
   )
+
+/** Opens every folded line of questions, so that each can be read and answered. */
+export async function openQuestions(page: Page): Promise<void> {
+  const lines = page.locator('summary[data-finding-group]').filter({ hasText: /^Find out/ })
+  await expect(lines.first()).toBeVisible()
+  for (const line of await lines.all())
+    if ((await line.locator('xpath=..').getAttribute('open')) === null) await line.click()
+}

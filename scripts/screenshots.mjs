@@ -147,7 +147,7 @@ const VIEWS = [
     act: async (page) => {
       await page.getByLabel('Who fits it').fill('Wren')
       await bayTo(page, /never/)
-      await page.goto(`${new URL(page.url()).origin}/log?vehicle=off-roader`)
+      await page.goto(`${new URL(page.url()).origin}/log?vehicle=car-demo-ridge-tent`)
       await page.waitForTimeout(1200)
     },
   },

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../units/tolerance'
 import type { SingleCommand } from '../plan/command'
 import type { Adapter, Fitting } from '../plan/placement'
 import type { ThingAt } from '../survey/arrangement'
@@ -74,7 +75,14 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
 /** The spreads of the plan with one more thing asking. */
 function withAsk(spreads: Spreads, own: readonly number[], wanted: readonly [number, number]): Spreads {
   const asks = own.slice(1).map((to, i) => ({ by: 'trial', from: own[i] ?? 0, to, spread: [wanted] }))
-  return { ...spreads, problem: { ...spreads.problem, asks: [...spreads.problem.asks, ...asks] } }
+  const member = { id: 'trial', name: 'it', kind: 'thing' as const }
+  const pairs = spreads.pairs.map((pair) => {
+    const [front, rear] = [spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear)]
+    return asks.some(({ from, to }) => from === front && to === rear)
+      ? { ...pair, wants: [...pair.wants, { member, from: wanted[0], to: wanted[1] }] }
+      : pair
+  })
+  return { ...spreads, pairs, problem: { ...spreads.problem, asks: [...spreads.problem.asks, ...asks] } }
 }
 
 function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
@@ -88,7 +96,7 @@ function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     if (!front || !rear) continue
     const now = rear.bar.xMm - front.bar.xMm
     const over = Math.max(wanted[0] - now, now - wanted[1])
-    if (over <= 1e-6) continue
+    if (over <= TOLERANCE.lengthMm) continue
     const asked = withAsk(spreads, own, wanted)
     const xs = chooseBars(asked, survey.plan.rules.spread) ?? chooseBars(asked, 'frontStays')
     const commands = xs ? barMoves(spreads, xs) : []
@@ -123,7 +131,7 @@ function widthBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
         : []
   for (const { name, from, to } of spans) {
     const over = past(from, to)
-    if (over > 1e-6)
+    if (over > TOLERANCE.lengthMm)
       return { rule: 'usable-width', say: [mm(over), ` too wide for ${name}`], cure: undefined }
   }
   return undefined
@@ -135,7 +143,7 @@ function reachBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   for (const { bar } of survey.bars) {
     if (!host.barIds.includes(bar.id)) continue
     const short = Math.max(thing.box.x0 - bar.xMm, bar.xMm - thing.box.x1)
-    if (short > 1e-6)
+    if (short > TOLERANCE.lengthMm)
       return {
         rule: 'on-its-bars',
         say: [mm(short), ` too short to reach ${bar.name.toLowerCase()}`],

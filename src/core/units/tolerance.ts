@@ -5,8 +5,10 @@
 export const TOLERANCE = {
   /** Of a mass against a figure, relative: 40 lb + 125 lb on 165 lb is full, not over. */
   mass: 1e-6,
-  /** Of a length against a bound, mm: half of what 1/32 in typed twice and added can be off. */
-  lengthMm: 0.01,
+  /** Of a length against a bound, mm: half of 1/32 in, to which a tape is read and a sheet is rounded at best. */
+  lengthMm: 0.4,
+  /** Of a bolt, a slot or a section, which are made closer than a tape reads, mm. */
+  partMm: 0.05,
   /** Of an angle, degrees. */
   angleDeg: 1e-6,
   /** Of a share or a mass that should be nought, kg. */

@@ -13,6 +13,8 @@ import { usePlan } from './plan-store'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
 /** A line that opens: what is in it is written out only when somebody looks. */
 function Folded({ title, children }: { title: string; children: () => ReactNode }) {
   const [open, setOpen] = useState(false)
@@ -96,6 +98,9 @@ export function Findings({
       <h2 id="findings-title" className="text-[15px]">
         Findings
       </h2>
+      {review.planned && review.notLooked.length > 0 && (
+        <p className="text-ink2 mt-1 text-[13px]">{capital(notLookedAt(review).join(', '))} not looked at.</p>
+      )}
       {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
       {review.planned && rows.length === 0 && (
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>

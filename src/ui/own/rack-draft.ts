@@ -29,6 +29,7 @@ export interface PartDraft {
   start: string
   price: string
   ratedBy: 'own' | 'with'
+  ratedWith: string
   figures: FiguresDraft
   joint: JointDraft
 }
@@ -103,6 +104,7 @@ export function startingPart(id: string): PartDraft {
     start: '1 kg',
     price: '',
     ratedBy: 'own',
+    ratedWith: '',
     figures: NO_FIGURES,
     joint: NO_JOINT,
   }
@@ -172,6 +174,7 @@ export function rackToDraft(rack: Rack, system: UnitSystem): RackDraft {
       price: part.price === undefined ? '' : String(part.price),
       joint: jointToDraft(part.fasteners, system),
       ratedBy: part.rated.by,
+      ratedWith: part.rated.by === 'with' ? part.rated.what : '',
       figures: part.rated.by === 'own' ? figuresDraft(part.rated.ratings, kg) : NO_FIGURES,
     })),
   }
@@ -303,9 +306,16 @@ function readPart(reader: DraftReader, draft: PartDraft, at: string, was: Part |
     rated:
       draft.ratedBy === 'own'
         ? { by: 'own', ratings }
-        : was?.rated.by === 'with'
-          ? was.rated
-          : { by: 'with', what: 'another part', source: { kind: 'sheet' } },
+        : {
+            by: 'with',
+            what: reader.words(
+              `${at}.ratedWith`,
+              draft.ratedWith,
+              'another part',
+              'the part that it is rated with',
+            ),
+            source: was?.rated.by === 'with' ? was.rated.source : { kind: 'sheet' },
+          },
     ...(price === undefined || Number.isNaN(price) ? {} : { price }),
     ...(was?.suits === undefined ? {} : { suits: was.suits }),
     ...(was?.mount === undefined ? {} : { mount: was.mount }),

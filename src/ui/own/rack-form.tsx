@@ -58,6 +58,13 @@ function PartFields({ at, draft, remove }: { at: string; draft: PartDraft; remov
           ]}
         />
       </div>
+      {draft.ratedBy === 'with' && (
+        <FormText
+          name={`${at}.ratedWith`}
+          label="Rated with"
+          hint="By its name here: the feet, the bars, the roof. It must end at a part with figures."
+        />
+      )}
       {draft.ratedBy === 'own' && (
         <FormFigures
           name={`${at}.figures`}

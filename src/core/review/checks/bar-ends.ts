@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import { check, practice } from '../check'
 import { mm } from '../phrase'
 
@@ -25,9 +26,9 @@ export const barEndsAtDoors = check({
           measured: mm(past),
           limit: mm(0),
           margin: mm(-past),
-          severity: low && past > 1e-6 ? 'mind' : 'clear',
+          severity: low && past > TOLERANCE.lengthMm ? 'mind' : 'clear',
           sentence:
-            past > 1e-6
+            past > TOLERANCE.lengthMm
               ? [
                   `${bar.name} ends `,
                   mm(past),

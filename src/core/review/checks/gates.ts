@@ -59,7 +59,11 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
       return {
         ...common,
         severity: 'findOut',
-        ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } },
+        ask: {
+          where: gate.ask.kind === 'mass' ? 'scale' : gate.ask.kind === 'gauge' ? 'look' : 'tape',
+          label: `${of.name}, ${gate.question}`,
+          target: { open: 'measuring' },
+        },
         sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.'],
       }
     case 'outside':

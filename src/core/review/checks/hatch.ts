@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import { rootOf } from '../../survey/arrangement'
 import type { SwingMeeting } from '../../survey/fit/meetings'
 import { forwardToClear } from '../../survey/fit/swings'
@@ -97,7 +98,7 @@ export const hatch = check({
           sentence: touching(meeting, swept.atDeg, byMm),
         }
       } else {
-        const close = swept.gapMm < wanted - 1e-6
+        const close = swept.gapMm < wanted - TOLERANCE.lengthMm
         yield {
           ...common,
           severity: close ? 'mind' : 'clear',

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../rules/local-rules'
 import { rootOf, type ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
@@ -94,7 +95,7 @@ export const loadOverhang = check({
       } as const
       const runs: Phrase = [`${thing.gear.name} runs `, mm(byMm), ` ${WHERE[end]}`]
       if (!rules) {
-        const asks = byMm > leastOf(end) + 1e-6
+        const asks = byMm > leastOf(end) + TOLERANCE.lengthMm
         yield {
           ...common,
           severity: asks ? 'findOut' : 'clear',
@@ -108,7 +109,7 @@ export const loadOverhang = check({
         continue
       }
       const [mark, most] = [markOf(rules, end), mostOf(rules, end)]
-      if (most !== undefined && byMm > most + 1e-6)
+      if (most !== undefined && byMm > most + TOLERANCE.lengthMm)
         yield {
           ...common,
           severity: 'stop',
@@ -122,7 +123,7 @@ export const loadOverhang = check({
             ` (${rules.source}). Check your local rules.`,
           ],
         }
-      else if (mark !== undefined && byMm > mark + 1e-6)
+      else if (mark !== undefined && byMm > mark + TOLERANCE.lengthMm)
         yield {
           ...common,
           severity: 'mind',

@@ -87,7 +87,7 @@ export const onItsBars = check({
         subject,
       } as const
       const count = host.barIds.length
-      if (short.byMm > 1e-6)
+      if (short.byMm > TOLERANCE.lengthMm)
         yield {
           ...common,
           severity: 'stop',

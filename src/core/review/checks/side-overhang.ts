@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import type { BarAt, ThingAt } from '../../survey/arrangement'
 import { barEnds } from '../../survey/bar-ends'
 import type { Survey } from '../../survey/survey'
@@ -69,7 +70,7 @@ export const sideOverhang = check({
       } as const
       yield {
         ...common,
-        severity: left < -1e-6 ? 'stop' : 'clear',
+        severity: left < -TOLERANCE.lengthMm ? 'stop' : 'clear',
         sentence: [
           `${worst.at.bar.name} runs `,
           mm(worst.haveMm),

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import { nearest } from '../../survey/geometry/intervals'
 import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/fit/spread'
 import { onlyMembers, solveSpread, type SpreadSolution } from '../../survey/fit/spread-problem'
@@ -30,7 +31,7 @@ function shortBy(
     const closest = nearest(possible, middle)
     if (closest === undefined) continue
     const byMm = Math.max(want.from - closest, closest - want.to)
-    if (byMm > 1e-6) return { pair, byMm, able: closest }
+    if (byMm > TOLERANCE.lengthMm) return { pair, byMm, able: closest }
   }
   return undefined
 }
@@ -89,7 +90,7 @@ export const spread = check({
       const { front, rear, nowMm, wants } = pair
       for (const want of wants) {
         const over = Math.max(want.from - nowMm, nowMm - want.to)
-        const fits = over <= 1e-6
+        const fits = over <= TOLERANCE.lengthMm
         const common = {
           id: `spread ${want.member.id} ${front.bar.id} ${rear.bar.id}`,
           rule: 'spread',

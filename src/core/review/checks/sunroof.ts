@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import { paneLacks, sharesWidth, type Sunroof } from '../../survey/fit/swings'
 import { rootOf, type Box } from '../../survey/arrangement'
 import type { PaneMeeting } from '../../survey/fit/meetings'
@@ -99,7 +100,7 @@ export const sunroof = check({
                 ]
               : [`${pane.name}, sliding outside, runs into ${met.name}.`],
         }
-      else if (gapMm < wanted - 1e-6)
+      else if (gapMm < wanted - TOLERANCE.lengthMm)
         yield {
           ...common,
           severity: 'mind',

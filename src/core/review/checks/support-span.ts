@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import type { ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { LEAST_SPAN_SHARE } from '../../rules/hints'
@@ -33,7 +34,7 @@ export const supportSpan = check({
       if (span === undefined) continue
       const length = thing.box.x1 - thing.box.x0
       const wanted = length * LEAST_SPAN_SHARE
-      const short = span < wanted - 1e-6
+      const short = span < wanted - TOLERANCE.lengthMm
       const tied = thing.placement.lines?.bow === true && thing.placement.lines.stern
       yield {
         id: `support-span ${thing.placement.id}`,

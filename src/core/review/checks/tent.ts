@@ -2,7 +2,7 @@ import { rootOf, type ThingAt } from '../../survey/arrangement'
 import { gapToCab, openedTent, opensToward } from '../../survey/fit/tent'
 import type { Survey } from '../../survey/survey'
 import { overlap } from '../../survey/geometry/boxes'
-import { shortOf } from '../../units/tolerance'
+import { shortOf, TOLERANCE } from '../../units/tolerance'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { mm } from '../phrase'
@@ -52,7 +52,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
     yield {
       ...common,
       id: id('ladder'),
-      severity: over > 1e-6 ? 'stop' : 'clear',
+      severity: over > TOLERANCE.lengthMm ? 'stop' : 'clear',
       measured: mm(opened.dropMm),
       limit: mm(opened.dropMm < fromMm ? fromMm : toMm),
       margin: mm(-over),
@@ -129,7 +129,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
       ...common,
       id: id('brackets'),
       state: 'all',
-      severity: left < -1e-6 ? 'stop' : 'clear',
+      severity: left < -TOLERANCE.lengthMm ? 'stop' : 'clear',
       measured: mm(usable),
       limit: mm(mount.spacingMm.fromMm),
       margin: mm(left),

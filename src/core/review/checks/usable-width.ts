@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import type { ThingAt } from '../../survey/arrangement'
 import { contactsKnown, contactYs } from '../../survey/fit/contacts'
 import type { Survey } from '../../survey/survey'
@@ -95,7 +96,7 @@ export const usableWidth = check({
         },
         margin: mm(-over.mm),
       } as const
-      if (over.mm <= 1e-6)
+      if (over.mm <= TOLERANCE.lengthMm)
         yield {
           ...common,
           severity: 'clear',

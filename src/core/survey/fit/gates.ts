@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../units/tolerance'
 import type { Gate } from '../../plan/gate'
 import { readingsSummary, type Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
@@ -39,7 +40,7 @@ export interface Contradiction {
   readonly why: string
 }
 
-const HAIR = 1e-6
+const HAIR = TOLERANCE.partMm
 
 function measurementOf(plan: Plan, { owner, id }: GateOwner, gateId: string): Measurement | undefined {
   return plan.measurements.findLast(

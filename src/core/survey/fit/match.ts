@@ -67,7 +67,7 @@ export type Match =
 const FITS: Match = { kind: 'fits' }
 /** Nobody has looked yet how it is held. */
 const UNSAID: Match = { kind: 'unknown', lacks: 'how it is held' }
-const HAIR_MM = TOLERANCE.lengthMm
+const HAIR_MM = TOLERANCE.partMm
 /** A nut or slide made for one mouth enters another that differs by no more. Common practice, no source. */
 export const SLOT_PLAY_MM = 1
 
