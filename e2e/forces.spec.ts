@@ -69,7 +69,7 @@ test('shows a case of motion in its chart and its table', async ({ page }) => {
   await page.goto('/forces?job=demo-frame')
   await page.getByLabel('Case').selectOption('Braking, road')
   await page.getByText('Frame rack: feet in figures').click()
-  await expect(page.getByRole('row', { name: /^RHR/ })).toContainText('22.7 kg, lifts')
+  await expect(page.getByRole('row', { name: /^RHR/ })).toContainText('19.7 kg, lifts')
   await expect(
     page.getByRole('img', { name: /Front hoop carries .* it comes down 11 mm at most/ }),
   ).toBeVisible()

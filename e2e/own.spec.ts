@@ -23,6 +23,9 @@ test('enters a vehicle, a rack and a box by hand, and gets the right governing l
   await expect(page.getByRole('button', { name: /^School saloon/ })).toHaveAttribute('aria-pressed', 'true')
   await page.getByRole('link', { name: 'Enter your own rack' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('School bars')
+  // The forms begin with weights: typed over, they are no starting values any more.
+  await page.getByLabel('Weight of each').nth(0).fill('2.6 kg')
+  await page.getByLabel('Weight of each').nth(1).fill('0.85 kg')
   const bars = page.getByRole('group', { name: 'What bars may carry' })
   await bars.getByLabel('Road').fill('100')
   await bars.getByLabel('Trail').fill('80')
