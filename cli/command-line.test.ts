@@ -1,3 +1,7 @@
+import { spawn } from 'node:child_process'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { mutated } from '@/core/formats/mutate.testing'
@@ -125,6 +129,26 @@ describe('ypsos review', () => {
     const cleared = reviewReportSchema.parse(JSON.parse((await run(['review', 'clear.json', '--json'])).out))
     expect(cleared.notLookedAt).toContain('bar-bending')
     expect((await run(['review', 'clear.json'])).out).toContain('Not looked at: bending')
+  })
+
+  it('ends quietly when whoever reads has seen enough (S8)', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'ypsos-'))
+    const file = join(folder, 'plan.json')
+    await writeFile(file, printPlan(boatAndBox))
+    const ended = await new Promise<{ code: number | null; err: string }>((resolve) => {
+      const child = spawn(process.execPath, ['--import', 'tsx', 'cli/ypsos.ts', 'review', file])
+      let err = ''
+      child.stderr.on('data', (chunk: Buffer) => {
+        err += chunk.toString()
+      })
+      child.stdout.destroy()
+      child.on('close', (code) => {
+        resolve({ code, err })
+      })
+    })
+    await rm(folder, { recursive: true })
+    expect(ended.err).toBe('')
+    expect([0, 1]).toContain(ended.code)
   })
 
   it('explains itself when it is called wrongly', async () => {

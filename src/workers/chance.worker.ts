@@ -1,6 +1,6 @@
 import { drawChances } from '@/core/survey/chance/draws'
 import { chanceProblem } from '@/core/survey/chance/problem'
-import { survey } from '@/core/survey/survey'
+import { assess } from '@/core/review/assess'
 import type { ChanceAnswer, ChanceQuestion } from './chance-messages'
 
 /** The run that is wanted; a newer question or a stop makes an older run give up at its next pause. */
@@ -14,7 +14,7 @@ const answer = (message: ChanceAnswer) => {
 const pause = () => new Promise((resolve) => setTimeout(resolve))
 
 async function draw({ ticket, plan, draws }: Extract<ChanceQuestion, { ask: 'draw' }>): Promise<void> {
-  const run = drawChances(chanceProblem(survey(plan)), draws)
+  const run = drawChances(chanceProblem(assess(plan).survey), draws)
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) {
       answer({ say: 'done', ticket, chances: step.value })

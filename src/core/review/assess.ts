@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan'
+import { once } from '../survey/once'
 import { survey, type Survey } from '../survey/survey'
 import type { RemedyStock } from './check'
 import type { Finding } from './finding'
@@ -16,20 +17,25 @@ export interface Assessment {
   known(finding: Finding): readonly Remedy[] | undefined
 }
 
-/** The one way from a plan to its survey, its review and its fixes: every screen, worker, shell and route asks here. */
+/**
+ * The one way from a plan to its survey, its review and its fixes: every screen, worker, shell and route asks here. The
+ * review is made when it is first asked for, and each finding's fixes when they are.
+ */
 export function assess(plan: Plan): Assessment {
   const surveyed = survey(plan)
-  const reviewed = review(surveyed)
+  const reviewed = once(() => review(surveyed))
   const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
   return {
     plan,
     survey: surveyed,
-    review: reviewed,
+    get review() {
+      return reviewed()
+    },
     known: (finding) => found.get(finding)?.remedies,
     remedies(finding, stock) {
       const before = found.get(finding)
       if (before?.stock === stock) return before.remedies
-      const remedies = remediesFor(surveyed, reviewed, finding, stock)
+      const remedies = remediesFor(surveyed, reviewed(), finding, stock)
       found.set(finding, { stock, remedies })
       return remedies
     },

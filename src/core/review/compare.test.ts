@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, ridgeTent } from '@/stock/plans'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { assess } from './assess'
 import { accountOf, differencesOf } from './compare'
 
 const LB = 0.45359237
@@ -19,19 +20,19 @@ const plan = (barLb: number, lengthMm = 1300) => {
 
 describe('two plans side by side', () => {
   it('replacing a 160 lb rack by one of 260 lb under a roof of 165 lb gains 5 lb, not 100 (common practice, no source)', () => {
-    const [weak, strong] = [accountOf(plan(160)), accountOf(plan(260))]
+    const [weak, strong] = [accountOf(assess(plan(160))), accountOf(assess(plan(260)))]
     const left = (account: typeof weak) => (account.left.road.kind === 'none' ? NaN : account.left.road.kg)
     expect((left(strong) - left(weak)) / LB).toBeCloseTo(5, 6)
     expect(strong.left.road).toMatchObject({ kind: 'known', by: 'Roof' })
     expect(weak.left.road).toMatchObject({ by: 'Bars' })
   })
   it('gives price, and says how much of it is unknown', () => {
-    expect(accountOf(plan(160))).toMatchObject({ price: 120, unpriced: 2 })
+    expect(accountOf(assess(plan(160)))).toMatchObject({ price: 120, unpriced: 2 })
     // Bars 148, feet 164, box 420, cradles 145; boat and bag have no price.
-    expect(accountOf(boatAndBox)).toMatchObject({ price: 877, unpriced: 1 })
+    expect(accountOf(assess(boatAndBox))).toMatchObject({ price: 877, unpriced: 1 })
   })
   it('names what only one has, bars that differ, and rules that judge otherwise', () => {
-    const differences = differencesOf(accountOf(plan(160)), accountOf(plan(160, 1360)))
+    const differences = differencesOf(accountOf(assess(plan(160))), accountOf(assess(plan(160, 1360))))
     expect(differences.bars).toEqual([
       {
         name: 'Bar 1',
@@ -44,11 +45,11 @@ describe('two plans side by side', () => {
         b: { lengthMm: 1360, profile: 'aero', xMm: 1400 },
       },
     ])
-    const other = differencesOf(accountOf(boatAndBox), accountOf(ridgeTent))
+    const other = differencesOf(accountOf(assess(boatAndBox)), accountOf(assess(ridgeTent)))
     expect(other.onlyA).toContain('Long box')
     expect(other.onlyB).toContain('Shell tent for two')
     expect(other.rules).toContainEqual({ rule: 'antenna', a: 'clear', b: 'mind' })
-    expect(differencesOf(accountOf(boatAndBox), accountOf(boatAndBox))).toEqual({
+    expect(differencesOf(accountOf(assess(boatAndBox)), accountOf(assess(boatAndBox)))).toEqual({
       bars: [],
       onlyA: [],
       onlyB: [],

@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
 import { type State } from '../plan/scalars'
 import type { Survey } from '../survey/survey'
-import { assess } from './assess'
+import type { Assessment } from './assess'
 import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'
 import type { Review } from './review'
 
@@ -44,8 +44,9 @@ const per = <T>(of: (state: State) => T): Record<State, T> => ({
 })
 
 /** What one plan comes to. */
-export function accountOf(plan: Plan): Account {
-  const { survey: surveyed, review: reviewed } = assess(plan)
+export function accountOf(assessment: Assessment): Account {
+  const { plan } = assessment
+  const { survey: surveyed, review: reviewed } = assessment
   const parts = plan.racks.flatMap((rack) => rack.parts)
   const placed = plan.placements.flatMap(({ gearId }) => plan.gear.find(({ id }) => id === gearId) ?? [])
   const adapters = plan.placements.flatMap(({ fitting }) => fitting?.adapter ?? [])

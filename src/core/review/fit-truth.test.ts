@@ -4,6 +4,7 @@ import type { Mount } from '../plan/mount'
 import type { Plan } from '../plan/plan'
 import type { Rack } from '../plan/rack'
 import { survey } from '../survey/survey'
+import { assess } from './assess'
 import { accountOf } from './compare'
 import { compatible } from './compatible'
 import { review } from './review'
@@ -104,7 +105,7 @@ describe('a bolt', () => {
 describe('what is compared', () => {
   it('is known or it is no number: at most less at most gains nothing (L23)', () => {
     const unrated = planOf(vehicleWith(roofOf({})), [rack()], [[thing('box', 10)]])
-    expect(accountOf(unrated).left.road.kind).toBe('atMost')
+    expect(accountOf(assess(unrated)).left.road.kind).toBe('atMost')
   })
 })
 

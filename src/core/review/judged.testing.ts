@@ -6,5 +6,6 @@ import type { Finding } from './finding'
 /** A plan assessed with one stock for all its fixes. */
 export function judgePlan(plan: Plan, stock: RemedyStock) {
   const assessment = assess(plan)
-  return { ...assessment, remedies: (finding: Finding) => assessment.remedies(finding, stock) }
+  const { survey, review } = assessment
+  return { survey, review, remedies: (finding: Finding) => assessment.remedies(finding, stock) }
 }

@@ -269,7 +269,7 @@ export function CompareScreen() {
   }, [ready])
   const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
   const accounts = useMemo(
-    () => (first && second ? [accountOf(first), accountOf(second)] : undefined),
+    () => (first && second ? [accountOf(judgedOf(first)), accountOf(judgedOf(second))] : undefined),
     [first, second],
   )
   const go = (to: { a?: string | undefined; b?: string | undefined }) => {

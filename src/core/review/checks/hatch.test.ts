@@ -47,10 +47,15 @@ describe('hatch and tailgate', () => {
     expect(finding?.measured?.value).toBeCloseTo(84.29, 2)
   })
   it('passes with less than the house’s gap as Mind, and with more as Clear', () => {
-    const found = [2960, 2965, 2970, 2990].map((x) => boxFinding(plan(x)))
-    for (const each of found)
-      if (each?.severity === 'mind') expect(each.measured!.value).toBeLessThan(25)
-      else if (each?.severity === 'clear') expect(each.measured!.value).toBeGreaterThanOrEqual(25)
+    // From a rear end that touches, half a centimetre at a time forward: first less than the gap, then enough.
+    const forward = Array.from({ length: 70 }, (_, i) => boxFinding(plan(3000 - 5 * i))!)
+    const severities = forward.map(({ severity }) => severity)
+    const [mind, clear] = [severities.indexOf('mind'), severities.indexOf('clear')]
+    expect(mind).toBeGreaterThan(0)
+    expect(clear).toBeGreaterThan(mind)
+    const gaps = forward.slice(mind).map(({ measured }) => measured!.value)
+    expect(Math.max(...gaps.slice(0, clear - mind))).toBeLessThan(25)
+    expect(Math.min(...gaps.slice(clear - mind))).toBeGreaterThanOrEqual(25 - 0.4)
     expect(boxFinding(plan(2700))?.severity).toBe('clear')
   })
   it('does not meet what shares no width with it', () => {
