@@ -1,6 +1,7 @@
 import { STATES, type State } from '../plan/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
 import { kg, mm, newtonMetre, phraseText, type Phrase } from '../review/phrase'
+import { together, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
@@ -151,10 +152,11 @@ export function handoverOf(
 ): Handover {
   const { racks, drivingTop } = survey
   const marks = marksOf(survey)
+  const rows = together(review.findings)
+  const said = ({ finding, states }: FindingStates): Phrase =>
+    finding.state === 'all' ? finding.sentence : [`${states.join(', ')}: `, ...finding.sentence]
   const sentences = (wanted: Severity) =>
-    review.findings.flatMap(({ severity, sentence, aside }) =>
-      severity === wanted && !aside ? [sentence] : [],
-    )
+    rows.flatMap((row) => (row.finding.severity === wanted && !row.finding.aside ? [said(row)] : []))
   return {
     limits: limitRows(survey),
     heightMm: Math.ceil(drivingTop.topMm),
@@ -175,9 +177,10 @@ export function handoverOf(
     gear: survey.things.map(({ gear }) => ({ name: gear.name, kg: gear.mass.kg })),
     torques: torqueRows(survey, rules, progress),
     verdicts: review.states,
-    aside: review.findings.flatMap(({ aside, sentence }) =>
-      aside ? [{ say: sentence, by: aside.by, reason: aside.reason, on: aside.on }] : [],
-    ),
+    aside: rows.flatMap((row) => {
+      const { aside } = row.finding
+      return aside ? [{ say: said(row), by: aside.by, reason: aside.reason, on: aside.on }] : []
+    }),
     notLooked: notLookedAt(review),
     targets: survey.masses.flatMap((mass) =>
       mass.basis === 'target' ? [{ name: mass.label, kg: mass.kg }] : [],
@@ -197,9 +200,14 @@ export function handoverOf(
 export function placardLines(
   handover: Handover,
   choice?: UnitChoice,
-): { readonly height: string; readonly rows: readonly (readonly [string, string])[] } {
+): {
+  readonly height: string
+  readonly rows: readonly (readonly [string, string])[]
+  readonly notLooked: string | undefined
+} {
   return {
     height: phraseText([mm(handover.heightMm)], choice),
+    notLooked: handover.notLooked.length > 0 ? `Not looked at: ${handover.notLooked.join(', ')}.` : undefined,
     rows: handover.limits
       .toSorted((a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state))
       .map((row) => [

@@ -1,31 +1,10 @@
 import { WHERE_WORD, WHERES, type Where } from '@/core/review/ask'
-import { identityOf, isOpen, STATE_WORD, type Finding } from '@/core/review/finding'
+import { isOpen } from '@/core/review/finding'
+import type { FindingStates } from '@/core/review/folded'
 import type { Review } from '@/core/review/review'
 
 /** Every finding that asks something of a person, in the order of the review. */
 export const openFindings = (review: Review) => review.findings.filter(isOpen)
-
-/** One finding with the states in which it stands: those that are about something else stand alone. */
-export interface FindingStates {
-  readonly finding: Finding
-  readonly all: readonly Finding[]
-  readonly states: readonly string[]
-}
-
-/** Folds only the states of one and the same finding into one row. */
-export function together(findings: readonly Finding[]): FindingStates[] {
-  const rows = new Map<string, { finding: Finding; all: Finding[]; states: string[] }>()
-  for (const finding of findings) {
-    const key = `${finding.severity} ${identityOf(finding)} ${finding.aside ? 'aside' : ''}`
-    const state = finding.state === 'all' ? 'All states' : STATE_WORD[finding.state]
-    const known = rows.get(key)
-    if (known) {
-      known.states.push(state)
-      known.all.push(finding)
-    } else rows.set(key, { finding, all: [finding], states: [state] })
-  }
-  return [...rows.values()]
-}
 
 /** Questions whose answers are read in one place. */
 export interface AskGroup {

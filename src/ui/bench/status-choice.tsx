@@ -14,13 +14,13 @@ export function StatusChoice({
   onChange,
 }: {
   status: Status | undefined
-  name: string
+  name?: string
   onChange: (status: Status) => void
 }) {
   return (
     <div className="w-36">
       <Choice
-        label={`${name}: in this job`}
+        label={name === undefined ? 'In this job' : `${name}: in this job`}
         value={status ?? 'toFit'}
         options={STATUSES}
         onChange={onChange}

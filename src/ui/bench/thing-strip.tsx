@@ -101,7 +101,6 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         </div>
         <StatusChoice
           status={placement.status}
-          name="It"
           onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
         />
         <Link className="plain" href={`/gear?job=${survey.plan.id}&from=${gear.id}`}>

@@ -99,7 +99,7 @@ function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont },
   const x = MARGIN_MM * PT
   const y = (heightMm - MARGIN_MM) * PT - h
   page.drawRectangle({ x, y, width: w, height: h, borderColor: INK, borderWidth: 1.5 })
-  const { height, rows } = placardLines(input.handover, input.units)
+  const { height, rows, notLooked } = placardLines(input.handover, input.units)
   page.drawText(printable(height), { x: x + 10, y: y + h - 38, size: 32, font: fonts.bold, color: INK })
   page.drawText(printable(`high, driving (${input.handover.heightOf.toLowerCase()})`).slice(0, 58), {
     x: x + 10,
@@ -108,7 +108,7 @@ function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont },
     font: fonts.plain,
     color: INK,
   })
-  const step = Math.min(19, (h - 78) / Math.max(rows.length, 1))
+  const step = Math.min(19, (h - 90) / Math.max(rows.length, 1))
   rows.forEach(([name, text], i) => {
     const at = y + h - 70 - i * step
     const size = fitted(`${name}: ${text}`, fonts.plain, Math.min(12, step - 2), w - 20)
@@ -121,6 +121,14 @@ function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont },
       color: INK,
     })
   })
+  if (notLooked !== undefined)
+    page.drawText(printable(notLooked).slice(0, 90), {
+      x: x + 10,
+      y: y + 17,
+      size: 7,
+      font: fonts.plain,
+      color: INK,
+    })
   page.drawText('Never more than the lowest rating. Re-tighten after the first trip.', {
     x: x + 10,
     y: y + 8,

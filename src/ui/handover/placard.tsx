@@ -4,7 +4,7 @@ import { PLACARD } from './true-scale'
 
 /** The placard at its true size: for the dash or inside the fuel flap. */
 export function Placard({ handover }: { handover: Handover }) {
-  const { height, rows } = placardLines(handover, useUnits())
+  const { height, rows, notLooked } = placardLines(handover, useUnits())
   return (
     <section
       aria-label="Placard"
@@ -21,6 +21,7 @@ export function Placard({ handover }: { handover: Handover }) {
           </div>
         ))}
       </dl>
+      {notLooked !== undefined && <p className="placard-foot">{notLooked}</p>}
       <p className="placard-foot">Never more than the lowest rating. Re-tighten after the first trip.</p>
     </section>
   )
