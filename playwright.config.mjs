@@ -23,6 +23,7 @@ export default defineConfig({
       args: [
         '--no-sandbox',
         '--disable-gpu',
+        '--process-per-site',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

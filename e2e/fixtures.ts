@@ -1,8 +1,42 @@
 import { DEMO_PLANS } from '../src/stock/plans'
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 
-/** Every test fails when the page asks for anything off its own origin, breaks its security policy, or throws. */
-export const test = base.extend<{ watched: undefined }>({
+/** Every test starts in an empty browser, and fails when the page asks for anything off its own origin, breaks its security policy, or throws. */
+export const test = base.extend<{ watched: undefined }, { shared: BrowserContext }>({
+  // A context of its own for each test would fetch and compile the whole app again, and its first page
+  // would start another process: the page left open here keeps both.
+  shared: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport, serviceWorkers } = project.use
+      const context = await browser.newContext({
+        ...(baseURL !== undefined && { baseURL }),
+        ...(viewport !== undefined && { viewport }),
+        ...(serviceWorkers !== undefined && { serviceWorkers }),
+      })
+      const kept = await context.newPage()
+      await kept.goto('/icon.svg')
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ shared, baseURL }, use) => {
+    const [kept] = shared.pages()
+    if (!kept) throw new Error('The page that is kept open was closed.')
+    const devtools = await shared.newCDPSession(kept)
+    await devtools.send('Storage.clearDataForOrigin', {
+      origin: new URL(baseURL ?? '').origin,
+      storageTypes: 'all',
+    })
+    await devtools.detach()
+    await use(shared)
+    for (const page of shared.pages()) if (page !== kept) await page.close()
+  },
+  page: async ({ context, colorScheme, contextOptions }, use) => {
+    const page = await context.newPage()
+    await page.emulateMedia({ colorScheme, reducedMotion: contextOptions.reducedMotion ?? null })
+    await use(page)
+  },
   watched: [
     async ({ page, baseURL }, use) => {
       const faults: string[] = []

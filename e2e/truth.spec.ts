@@ -61,7 +61,9 @@ test('an own car without any figure is clear nowhere; each question is answered 
     await expect(placard).toContainText(`${state}: ${onBench[i] ?? ''}`)
     await expect(page.getByRole('table').first()).toContainText(`${state}: ${onBench[i] ?? ''}`)
   }
-  await expect(page.getByText('payload, bending, axles, tipping.')).toBeVisible()
+  const notLooked = 'payload, bending, axles, tipping.'
+  await expect(page.getByText(notLooked, { exact: true })).toBeVisible()
+  await expect(placard).toContainText(`Not looked at: ${notLooked}`)
 })
 
 test('a question set aside keeps its word, says who and why, and opens the sheet', async ({ page }) => {
