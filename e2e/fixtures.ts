@@ -6,7 +6,7 @@ export const test = base.extend<{ watched: undefined }, { shared: BrowserContext
   // A context of its own for each test would fetch and compile the whole app again, and its first page
   // would start another process: the page left open here keeps both.
   shared: [
-    async ({ browser }, use, { project }) => {
+    async ({ browser }, give, { project }) => {
       const { baseURL, viewport, serviceWorkers } = project.use
       const context = await browser.newContext({
         ...(baseURL !== undefined && { baseURL }),
@@ -15,12 +15,12 @@ export const test = base.extend<{ watched: undefined }, { shared: BrowserContext
       })
       const kept = await context.newPage()
       await kept.goto('/icon.svg')
-      await use(context)
+      await give(context)
       await context.close()
     },
     { scope: 'worker' },
   ],
-  context: async ({ shared, baseURL }, use) => {
+  context: async ({ shared, baseURL }, give) => {
     const [kept] = shared.pages()
     if (!kept) throw new Error('The page that is kept open was closed.')
     const devtools = await shared.newCDPSession(kept)
@@ -29,16 +29,16 @@ export const test = base.extend<{ watched: undefined }, { shared: BrowserContext
       storageTypes: 'all',
     })
     await devtools.detach()
-    await use(shared)
+    await give(shared)
     for (const page of shared.pages()) if (page !== kept) await page.close()
   },
-  page: async ({ context, colorScheme, contextOptions }, use) => {
+  page: async ({ context, colorScheme, contextOptions }, give) => {
     const page = await context.newPage()
     await page.emulateMedia({ colorScheme, reducedMotion: contextOptions.reducedMotion ?? null })
-    await use(page)
+    await give(page)
   },
   watched: [
-    async ({ page, baseURL }, use) => {
+    async ({ page, baseURL }, give) => {
       const faults: string[] = []
       const origin = new URL(baseURL ?? '').origin
       page.on('request', (request) => {
@@ -56,7 +56,7 @@ export const test = base.extend<{ watched: undefined }, { shared: BrowserContext
           console.error(`Content Security Policy: ${event.violatedDirective} ${event.blockedURI}`)
         })
       })
-      await use(undefined)
+      await give(undefined)
       expect(faults).toEqual([])
     },
     { auto: true },
