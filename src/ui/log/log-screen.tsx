@@ -3,14 +3,13 @@ import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
 import { dueOf } from '@/core/bay/due'
 import { carOf, carsByJob } from '@/core/bay/log/whose'
-import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/rules/house'
-import { loadPlans } from '@/storage/plans'
 import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
 import { today } from '@/ui/shell/today'
 import { useSearch } from '@/ui/shell/use-search'
 import { useLog } from './log-store'
+import { useStoredPlans } from './stored-plans'
 import { carName, VehicleLog } from './vehicle-log'
 
 /** What happened to each vehicle's rack and what is due, overdue first. */
@@ -22,19 +21,11 @@ export function LogScreen() {
   const trouble = useLog((store) => store.trouble)
   const events = useLog((store) => store.events)
   const house = useSettings((store) => store.settings.house)
-  const [plans, setPlans] = useState<readonly Plan[]>([])
   const [picked, setPicked] = useState<string>()
   const [reads, setRead] = useState(0)
+  const plans = useStoredPlans(reads, ready)
   useEffect(() => {
-    if (!ready) return
-    void open()
-    loadPlans()
-      .then((stored) => {
-        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
-      })
-      .catch(() => {
-        setPlans([])
-      })
+    if (ready) void open()
   }, [ready, open, reads])
   const vehicles = useMemo(() => {
     const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)

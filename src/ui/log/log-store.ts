@@ -1,14 +1,14 @@
 'use client'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { replay, type RackRecord } from '@/core/bay/log/replay'
 import { carsByJob, ownEvents, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { keepEvents, loadEvents } from '@/storage/log'
-import { loadPlans } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/shell/settings-store'
+import { useStoredPlans } from './stored-plans'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */
 type Unsigned<E> = E extends LogEvent ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'by'> : never
@@ -85,16 +85,9 @@ export function useOwnLog(plan: Plan): {
 } {
   const open = useLog((store) => store.open)
   const events = useLog((store) => store.events)
-  const [plans, setPlans] = useState<readonly Plan[]>([])
+  const plans = useStoredPlans(plan.id)
   useEffect(() => {
     void open()
-    loadPlans()
-      .then((stored) => {
-        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
-      })
-      .catch(() => {
-        setPlans([])
-      })
   }, [open, plan.id])
   return useMemo(() => {
     // The open plan goes before its stored self: it may just have been parted.
