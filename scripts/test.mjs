@@ -10,7 +10,6 @@ import { build, ensureChromium, ensureInstalled, ROOT, runApart } from './projec
 
 const REPORTS = join(ROOT, '.cache', 'reports')
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
-const cache = (name) => join(ROOT, '.cache', name)
 const deep = process.argv.includes('--deep')
 const began = Date.now()
 const seconds = (since) => Math.round((Date.now() - since) / 1000)
@@ -38,42 +37,17 @@ const unitTests = (environment) =>
     environment,
   )
 
+/** The steps a person can also run alone, by the name they have in package.json. */
+const script = (name, says) => part(says, () => runApart('npm', ['run', '--silent', name]))
+
 async function reading() {
-  await command('format', 'prettier', [
-    '--check',
-    '--log-level',
-    'warn',
-    '--cache',
-    '--cache-location',
-    cache('prettier'),
-    '.',
-  ])
-  await command('types', 'tsc', ['--noEmit'])
-  await command('types of the core, without a browser or Node', 'tsc', [
-    '--noEmit',
-    '-p',
-    'src/core/tsconfig.json',
-  ])
-  await command('boundaries', 'depcruise', [
-    '--config',
-    '.dependency-cruiser.cjs',
-    'src',
-    'cli',
-    'e2e',
-    'bench',
-  ])
-  await command('unused code', 'knip', [])
+  await script('format:check', 'format')
+  await script('types', 'types')
+  await script('types:core', 'types of the core, without a browser or Node')
+  await script('lint', 'lint')
+  await script('boundaries', 'boundaries')
+  await script('unused', 'unused code')
   await unitTests({})
-  await command('lint', 'eslint', [
-    '.',
-    '--max-warnings',
-    '0',
-    '--cache',
-    '--cache-strategy',
-    'content',
-    '--cache-location',
-    cache('eslint'),
-  ])
 }
 
 async function walking() {

@@ -68,7 +68,7 @@ describe('the handover PDF, opened by another reader', () => {
         expect(width * MM).toBeCloseTo(widthMm, 1)
         expect(height * MM).toBeCloseTo(heightMm, 1)
         for (const item of texts[i] ?? []) {
-          const [x = 0, y = 0] = [Number(item.transform[4]), Number(item.transform[5])]
+          const [x, y] = [Number(item.transform[4]), Number(item.transform[5])]
           expect(x * MM).toBeGreaterThanOrEqual(MARGIN_MM - 0.1)
           expect((x + item.width) * MM).toBeLessThanOrEqual(widthMm - MARGIN_MM + 0.5)
           expect(y * MM).toBeGreaterThanOrEqual(MARGIN_MM - 1)

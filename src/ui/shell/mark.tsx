@@ -13,9 +13,7 @@ export function Mark() {
         />
         <path d="M13 4h11v4H13zM13 11h8v4h-8zM13 18h11v5H13z" fill="currentColor" />
       </svg>
-      <span className="text-[21px] font-bold" style={{ fontStretch: '118%' }}>
-        Ypsos
-      </span>
+      <span className="text-[21px] font-bold font-stretch-[118%]">Ypsos</span>
     </Link>
   )
 }

@@ -47,7 +47,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
     [kind, system],
   )
   // The table's functions change with its state by design: the compiler leaves this component as it is.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const table = useReactTable({
     data,
     columns,

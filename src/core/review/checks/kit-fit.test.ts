@@ -32,7 +32,7 @@ describe('kits', () => {
   })
   it('take a rail of their shape, or only with an adapter that is on the rack', () => {
     const rail = (shape?: string): Partial<Vehicle> => ({
-      attachments: [{ ...RAILS, ...(shape === undefined ? {} : { shape }) } as typeof RAILS],
+      attachments: [{ ...RAILS, ...(shape === undefined ? {} : { shape }) }],
     })
     const kit: Kit = { railShapes: [{ shape: 'round' }, { shape: 'flat', adapter: 'Flat-rail pads' }] }
     expect(verdicts(kit, rail('round'))).toEqual(['clear'])

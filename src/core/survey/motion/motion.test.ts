@@ -254,10 +254,10 @@ describe('rows of the check list: load cases', () => {
             gear: demo.gear.map(({ centreOfGravity: _, outlineMm: __, ...gear }) => gear),
           })
           const [a, b] = [survey(moved(1)), survey(moved(-1))]
-          const sums = a.motion.feet().reduce((sum, { cases }) => {
+          const sums = a.motion.feet().reduce<number[]>((sum, { cases }) => {
             cases.forEach((each, i) => (sum[i] = (sum[i] ?? 0) + (each.case.state === 'road' ? each.kg : 0)))
             return sum
-          }, [] as number[])
+          }, [])
           for (const sum of sums.slice(1)) expect(sum).toBeCloseTo(sums[0]!, 6)
           const corner = (of: typeof a, index: number) => of.feet[index]!
           for (const row of a.motion.feet()) {

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, ridgeTent, yardVan } from '@/stock/plans'
+import type { Rack } from '../../plan/rack'
 import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
-import type { Rack } from '../../plan/rack'
 import { survey } from '../survey'
 import { runs } from '@/core/runs.testing'
 
@@ -154,7 +154,7 @@ describe('where the next kilo may go', () => {
           const { kg: more } = next(now, xMm, yMm)
           const withMore = (extra: number) => {
             const spot = thing('spot', more + extra, { contactsMm: { along: [], across: [0] } })
-            const next = planOf(roof, now.racks as Rack[], [[thing('load', kg)], [spot, { xMm, yMm }]])
+            const next = planOf(roof, now.racks, [[thing('load', kg)], [spot, { xMm, yMm }]])
             return survey(next).loadPath.cells.some(
               (cell) => cell.state === 'road' && (cell.leftKg ?? 0) < -1e-6,
             )
