@@ -81,26 +81,32 @@ export const inDrawing = (page: Page, name: RegExp): Locator =>
 export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
 /** What one of the browser's shelves holds now, as text: to wait for a write instead of for a while. */
-export const shelved = (page: Page, shelf: string): Promise<string> =>
+export const shelved = (page: Page, shelf: string): Promise<string> => onShelf(page, shelf, 'read')
+
+/** Takes everything off one of the browser's shelves, behind the app's back. */
+export const empty = (page: Page, shelf: string): Promise<string> => onShelf(page, shelf, 'empty')
+
+const onShelf = (page: Page, shelf: string, doing: 'read' | 'empty'): Promise<string> =>
   page.evaluate(
-    (name) =>
+    ([name, what]) =>
       new Promise<string>((resolve, reject) => {
         const opening = indexedDB.open('ypsos')
         opening.onerror = () => {
           reject(new Error('The shelves cannot be opened.'))
         }
         opening.onsuccess = () => {
-          const all = opening.result.transaction(name).objectStore(name).getAll()
-          all.onsuccess = () => {
+          const store = opening.result.transaction(name, 'readwrite').objectStore(name)
+          const request = what === 'read' ? store.getAll() : store.clear()
+          request.onsuccess = () => {
             opening.result.close()
-            resolve(JSON.stringify(all.result))
+            resolve(JSON.stringify(what === 'read' ? request.result : []))
           }
-          all.onerror = () => {
-            reject(new Error('The shelf cannot be read.'))
+          request.onerror = () => {
+            reject(new Error('The shelf does not answer.'))
           }
         }
       }),
-    shelf,
+    [shelf, doing] as const,
   )
 
 /** Opens every folded line of questions, so that each can be read and answered. */
