@@ -121,6 +121,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
   )
   for (const turn of allowed) {
     const { length, width } = sizeAsPlaced(gear, turn, false)
+    const ys = middlesAcross(survey, rack, width, near?.yMm)
     if (rack.deck) {
       const { box } = rack.deck
       const middle = (box.x0 + box.x1) / 2
@@ -133,9 +134,9 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
         .filter(({ parent, placement }) => !parent && placement.host.on === 'deck')
         .flatMap(({ box: other }) => [other.x0 - gap - length / 2, other.x1 + gap + length / 2])
         .filter((x) => x - length / 2 >= box.x0 && x + length / 2 <= box.x1)
+      const host: Placement['host'] = { on: 'deck', rackId: rack.rack.id }
       for (const xMm of new Set([...xs, ...along].map((x) => Math.round(x * 10) / 10)))
-        for (const yMm of middlesAcross(survey, rack, width, near?.yMm))
-          yield { ...base, turn, host: { on: 'deck', rackId: rack.rack.id }, xMm, yMm }
+        for (const yMm of ys) yield { ...base, turn, host, xMm, yMm }
       continue
     }
     for (const run of barsFor(rack, gear, length)) {
@@ -145,7 +146,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
       const reach = [rear - length / 2, front + length / 2] as const
       const xMm =
         near === undefined || reach[0] > reach[1] ? middle : Math.min(Math.max(near.xMm, reach[0]), reach[1])
-      for (const yMm of middlesAcross(survey, rack, width, near?.yMm)) yield { ...base, turn, host, xMm, yMm }
+      for (const yMm of ys) yield { ...base, turn, host, xMm, yMm }
     }
   }
 }
@@ -178,11 +179,10 @@ function answer({ thing, blockers }: Tried): Compatible {
   return { kind: 'fitsIf', placement, commands, say }
 }
 
-const hostKey = ({ placement, turn }: ThingAt) => `${JSON.stringify(placement.host)} ${turn}`
-
 /** The first good place of many, the first that would be good with a change, and what stands against the rest. */
 function bestOf(survey: Survey, tries: Iterable<Placement>, gear: Gear, adapters: readonly Adapter[]) {
-  const onHost = new Map<string, readonly Blocker[]>()
+  // The places tried on one host share its object, and what stands against the host does not change from one to the next.
+  const onHost = new Map<Placement['host'], Map<Turn, readonly Blocker[]>>()
   let withChange: Tried | undefined
   let against: Blocker | undefined
   let count = 0
@@ -190,9 +190,10 @@ function bestOf(survey: Survey, tries: Iterable<Placement>, gear: Gear, adapters
     if ((count += 1) > MOST_TRIED) break
     const thing = trialThing(survey, gear, placement)
     if (!thing) continue
-    const key = hostKey(thing)
-    const blockers = onHost.get(key) ?? hostBlockers(survey, thing, adapters)
-    onHost.set(key, blockers)
+    const turns = onHost.get(placement.host) ?? new Map<Turn, readonly Blocker[]>()
+    onHost.set(placement.host, turns)
+    const blockers = turns.get(thing.turn) ?? hostBlockers(survey, thing, adapters)
+    turns.set(thing.turn, blockers)
     const hopeless = blockers.find(({ cure }) => cure === undefined)
     if (hopeless || (withChange && blockers.length > 0)) {
       against ??= hopeless

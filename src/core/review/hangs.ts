@@ -48,8 +48,21 @@ export type Hang = { readonly sumKg: number; readonly limitKg: number } & (
   | { readonly on: 'counting'; readonly rating: Rating }
 )
 
-/** Every fact on which a layer's verdict hangs in a state. A link without a figure hangs on that, and is asked elsewhere. */
-export function hangsOf(cell: Cell, rules: HouseRules): Hang[] {
+const known = new WeakMap<Cell, { readonly rules: HouseRules; readonly hangs: readonly Hang[] }>()
+
+/**
+ * Every fact on which a layer's verdict hangs in a state. A link without a figure hangs on that, and is asked elsewhere.
+ * Five checks ask it of each cell, so the answer is kept with the cell.
+ */
+export function hangsOf(cell: Cell, rules: HouseRules): readonly Hang[] {
+  const before = known.get(cell)
+  if (before?.rules === rules) return before.hangs
+  const hangs = hangsAsked(cell, rules)
+  known.set(cell, { rules, hangs })
+  return hangs
+}
+
+function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
   const { limit } = cell
   if (limit.kind === 'missing') return []
   const over = exceeds(cell.kg, limit.kg)
