@@ -74,7 +74,7 @@ const rank = (finding: Finding) =>
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {
-  const starting = startsOf(survey.plan).length > 0
+  const starting = survey.plan.vehicle.roof.skinZMm === undefined || startsOf(survey.plan).length > 0
   const found = CHECKS.flatMap((check) => {
     const own = [...check.run(survey)].map((finding) =>
       starting ? onStartingLengths(survey, finding) : finding,

@@ -3,14 +3,17 @@ import { barsOf } from '../plan/rack'
 import type { Survey } from '../survey/survey'
 import type { Ask } from './ask'
 import type { Finding } from './finding'
-import { startLengthBracket } from './hangs'
+import { BRACKET, startLengthBracket } from './hangs'
 
-/** A length that went into a finding, and the form where it is typed over. mm. */
+/** A length that went into a finding without anybody having said it, how far it may be off, and where it is answered. mm. */
 interface Length {
   readonly name: string
-  readonly mm: number
+  readonly offMm: number
+  readonly says: string
   readonly target: Ask['target']
 }
+
+const STARTING = 'a starting value of the form'
 
 type Marked = { readonly known?: Known | undefined }
 
@@ -22,7 +25,32 @@ function startOf<T extends Marked>(
   target: Ask['target'],
 ): Length[] {
   const mm = thing[field]
-  return typeof mm === 'number' && isStart(thing, field) ? [{ name, mm, target }] : []
+  return typeof mm === 'number' && isStart(thing, field)
+    ? [{ name, offMm: startLengthBracket(mm), says: STARTING, target }]
+    : []
+}
+
+/**
+ * How far the roof's skin may be off, mm. What stands on the roof is drawn from its skin, which is taken at the
+ * vehicle's overall height until it is measured: rails and aerials may be what makes that height. Nought where it is
+ * measured, or no rack stands by it.
+ */
+export function skinOffMm({ plan: { vehicle }, racks }: Survey): number {
+  const byIt = racks.some(({ attachment }) => attachment !== undefined && !('topZMm' in attachment))
+  return vehicle.roof.skinZMm === undefined && byIt ? BRACKET.startLengthMm : 0
+}
+
+function roofSkin(survey: Survey): Length[] {
+  const offMm = skinOffMm(survey)
+  if (offMm === 0) return []
+  return [
+    {
+      name: 'the height of the roof’s skin',
+      offMm,
+      says: 'taken as the vehicle’s height',
+      target: { field: 'vehicle', name: 'skinZMm' },
+    },
+  ]
 }
 
 const ofVehicle = ({ plan: { vehicle } }: Survey, field: 'heightMm' | 'lengthMm' | 'widthMm', name: string) =>
@@ -42,6 +70,8 @@ const ofGear = (survey: Survey, finding: Finding, field: 'lengthMm' | 'widthMm' 
 /** Which starting lengths go into the answer of a rule: the one table of them. */
 const LENGTHS: Readonly<Record<string, (survey: Survey, finding: Finding) => readonly Length[]>> = {
   'height-clearance': (survey, finding) => [
+    // The skin is never over the vehicle's height: only what is too high as it is drawn may turn by it.
+    ...(finding.severity === 'stop' ? roofSkin(survey) : []),
     ...ofVehicle(survey, 'heightMm', 'height'),
     ...ofBars(survey, 'riseMm', 'room under it'),
     ...ofGear(survey, finding, 'heightMm', 'height'),
@@ -60,6 +90,7 @@ const LENGTHS: Readonly<Record<string, (survey: Survey, finding: Finding) => rea
     ...ofVehicle(survey, 'heightMm', 'height'),
     ...ofBars(survey, 'riseMm', 'room under it'),
   ],
+  hatch: roofSkin,
   'over-roof': (survey) => ofBars(survey, 'riseMm', 'room under it'),
 }
 
@@ -71,16 +102,14 @@ export function onStartingLengths(survey: Survey, finding: Finding): Finding {
   const { margin, severity } = finding
   if (margin?.dimension !== 'length' || finding.ask) return finding
   if (severity !== 'clear' && severity !== 'mind' && severity !== 'stop') return finding
-  const length = LENGTHS[finding.rule]?.(survey, finding).find(
-    ({ mm }) => Math.abs(margin.value) < startLengthBracket(mm),
-  )
+  const length = LENGTHS[finding.rule]?.(survey, finding).find(({ offMm }) => Math.abs(margin.value) < offMm)
   if (!length) return finding
   const ask: Ask = { where: 'tape', label: length.name, target: length.target }
   if (severity === 'stop') return { ...finding, ask }
   return {
     ...finding,
     severity: 'findOut',
-    sentence: [...finding.sentence, ` It hangs on ${length.name}, a starting value of the form: measure it.`],
+    sentence: [...finding.sentence, ` It hangs on ${length.name}, ${length.says}: measure it.`],
     ask,
   }
 }

@@ -1,6 +1,7 @@
 'use client'
 import Link from 'next/link'
-import { answered, inputOf, type Answer, type Ask } from '@/core/review/ask'
+import { answered, type Answer } from '@/core/review/answered'
+import { inputOf, type Ask } from '@/core/review/ask'
 import { Choice } from '@/ui/quantity/choice'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import type { DialogName } from './bench-actions'

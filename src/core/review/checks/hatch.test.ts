@@ -14,9 +14,11 @@ const panelEnd = {
   zMm: 1640 - 1100 * Math.sin((65 * Math.PI) / 180),
 }
 const plan = (rearEndMm: number, halfWidthMm = 600, yMm = 0): Plan => {
+  const known = vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 }))
   const vehicle = {
-    ...vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 })),
+    ...known,
     heightMm: 1690,
+    roof: { ...known.roof, skinZMm: 1690 },
     obstacles: [
       {
         kind: 'hatch' as const,

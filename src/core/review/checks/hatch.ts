@@ -6,6 +6,7 @@ import type { Survey } from '../../survey/survey'
 import { check, MOVE_FIRST, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
 import { deg, mm, type Phrase } from '../phrase'
+import { skinOffMm } from '../starting-lengths'
 import { barsMoved, flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
 
 const idOf = ({ hatch, met }: SwingMeeting) => `hatch ${hatch.id} ${met.kind} ${met.id}`
@@ -23,7 +24,9 @@ const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
 function remedies(survey: Survey, finding: Finding): Candidate[] {
   const meeting = survey.fit.swings().find((each) => idOf(each) === finding.id)
   if (!meeting) return []
-  const by = forwardToClear(meeting.swings, meeting.met.box, survey.plan.rules.gapsMm.hatch)
+  // A pass that the roof's unmeasured skin may turn is a question, so a fix leaves room for that too.
+  const wanted = survey.plan.rules.gapsMm.hatch + skinOffMm(survey)
+  const by = forwardToClear(meeting.swings, meeting.met.box, wanted)
   const { thing } = meeting.met
   if (thing) {
     const root = rootOf(thing)

@@ -71,7 +71,13 @@ export const parkedFigure = check({
               target:
                 owner === undefined
                   ? { open: 'rack' }
-                  : { field: 'rating', owner, state: 'parked', per: odd.parked.per },
+                  : {
+                      field: 'rating',
+                      owner,
+                      state: 'parked',
+                      per: odd.parked.per,
+                      insteadOf: odd.parked.id,
+                    },
             },
           },
         )

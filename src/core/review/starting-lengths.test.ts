@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest'
+import { barsRack, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { apply } from '../plan/apply'
+import type { Plan } from '../plan/plan'
+import type { Vehicle } from '../plan/vehicle'
+import { survey } from '../survey/survey'
+import { answered } from './answered'
+import { phraseText } from './phrase'
+import { review } from './review'
+
+/** A hatch that passes a box by what is left when its rear end stands at `rearEndMm`. */
+const plan = (rearEndMm: number, vehicle: Partial<Vehicle> = {}): Plan =>
+  planOf(
+    {
+      ...vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 })),
+      heightMm: 1690,
+      obstacles: [
+        {
+          kind: 'hatch',
+          id: 'hatch',
+          name: 'Hatch',
+          hinge: { xMm: 2600, zMm: 1640 },
+          panel: [
+            { xMm: 2600, zMm: 1640 },
+            { xMm: 3065, zMm: 643 },
+          ],
+          halfWidthMm: 600,
+          opensDeg: 85,
+        },
+      ],
+      ...vehicle,
+    },
+    [barsRack({ xs: [1300, 2200] })],
+    [[thing('Box', 10, { lengthMm: 1800 }), { xMm: rearEndMm - 900 }]],
+  )
+
+const ofBox = (given: Plan) =>
+  review(survey(given)).findings.find(
+    ({ rule, subject }) => rule === 'hatch' && subject.placementIds.includes('Box'),
+  )
+
+/** The first rear end, a centimetre at a time forward, from which on the hatch passes with the house's gap. */
+const justPasses = Array.from({ length: 80 }, (_, i) => 3000 - 10 * i).find((x) => {
+  const severity = ofBox(plan(x, { roof: { ...plan(x).vehicle.roof, skinZMm: 1690 } }))?.severity
+  return severity === 'clear'
+})
+
+describe('the height of the roof’s skin', () => {
+  it('is asked for where a hatch passes by less than it may be off, and answered in its row (L22)', () => {
+    const close = plan(justPasses!)
+    const finding = ofBox(close)!
+    expect(finding).toMatchObject({
+      severity: 'findOut',
+      ask: { where: 'tape', target: { field: 'vehicle', name: 'skinZMm' } },
+    })
+    expect(phraseText(finding.sentence)).toContain(
+      'It hangs on the height of the roof’s skin, taken as the vehicle’s height: measure it.',
+    )
+    const command = answered(close, finding.ask!, { kind: 'number', value: 1690, typed: '1690 mm' })!
+    const done = apply(close, command)
+    expect(done.ok && done.plan.vehicle.typed).toMatchObject({ skinZMm: '1690 mm' })
+    expect(done.ok && ofBox(done.plan)?.severity).toBe('clear')
+    expect(done.ok && ofBox(done.plan)?.ask).toBeUndefined()
+  })
+
+  it('is asked for beside a Stop that it may turn, and not where there is room to spare', () => {
+    expect(ofBox(plan(justPasses! + 20))).toMatchObject({ ask: { target: { name: 'skinZMm' } } })
+    expect(ofBox(plan(justPasses! - 300))).toMatchObject({ severity: 'clear' })
+    expect(ofBox(plan(justPasses! - 300))?.ask).toBeUndefined()
+  })
+
+  it('moves what stands by it: a skin below the overall height lowers bars and load', () => {
+    const low = plan(2700, { roof: { ...plan(2700).vehicle.roof, skinZMm: 1600 } })
+    expect(survey(low).bars[0]!.box.z1).toBeCloseTo(survey(plan(2700)).bars[0]!.box.z1 - 90, 6)
+  })
+})
