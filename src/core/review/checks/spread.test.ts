@@ -47,7 +47,9 @@ describe('spread', () => {
 
   it('that suits no two together names the two', () => {
     const texts = sentences(spread, plan([500, 1300], [wants('Box', 600, 700), wants('Boat', 750, 1100)]))
-    expect(texts).toContain('No spread suits Box and Boat together: one of them has to give way.')
+    expect(texts).toContain(
+      'No spread suits Box and Boat together: 50 mm are missing. One of them has to give way.',
+    )
   })
 
   it('is offered by moving one bar or the other, just so far', () => {

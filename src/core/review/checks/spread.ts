@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../units/tolerance'
 import { nearest } from '../../survey/geometry/intervals'
 import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/fit/spread'
-import { onlyMembers, solveSpread, type SpreadSolution } from '../../survey/fit/spread-problem'
+import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../../survey/fit/spread-problem'
 import type { Survey } from '../../survey/survey'
 import { check, practice, type Candidate } from '../check'
 import type { Finding } from '../finding'
@@ -43,6 +43,7 @@ function conflictFinding(
 ): Finding {
   const short = shortBy(spreads, able, set)
   const thing = set.find(({ kind }) => kind === 'thing')
+  const missed = short ? undefined : missedBy(onlyMembers(spreads.problem, new Set(set.map(({ id }) => id))))
   const sentence: Phrase =
     short && thing
       ? [
@@ -52,7 +53,11 @@ function conflictFinding(
           mm(short.byMm),
           '.',
         ]
-      : [`No spread suits ${named(set)} together: one of them has to give way.`]
+      : [
+          `No spread suits ${named(set)} together`,
+          ...(missed === undefined ? [] : [': ', mm(missed), ' are missing']),
+          '. One of them has to give way.',
+        ]
   return {
     id: `spread conflict ${set.map(({ id }) => id).join(' ')}`,
     severity: 'stop',

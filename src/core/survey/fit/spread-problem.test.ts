@@ -1,7 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Intervals } from '../geometry/intervals'
-import { conflicts, membersOf, onlyMembers, solveSpread, type SpreadProblem } from './spread-problem'
+import {
+  conflicts,
+  membersOf,
+  missedBy,
+  onlyMembers,
+  solveSpread,
+  type SpreadProblem,
+} from './spread-problem'
 import { atLeast, runs } from '@/core/runs.testing'
 
 const two = (front: Intervals, rear: Intervals, wants: Record<string, Intervals>): SpreadProblem => ({
@@ -181,5 +188,57 @@ describe('against trying every arrangement', () => {
       { numRuns: runs(400) },
     )
     expect(conflicting).toBeGreaterThan(atLeast(100, 400))
+  })
+
+  it('says what one member alone would have to give, as giving whole millimetres finds it, on 400 random problems', () => {
+    let missing = 0
+    fc.assert(
+      fc.property(problems, (given) => {
+        const problem = closed(given)
+        if (tried(problem)) return
+        const gives = (mm: number) =>
+          [...new Set(problem.asks.map(({ by }) => by))].some(
+            (by) =>
+              tried({
+                ...problem,
+                asks: problem.asks.map((ask) =>
+                  ask.by === by
+                    ? { ...ask, spread: ask.spread.map(([from, to]) => [from - mm, to + mm] as const) }
+                    : ask,
+                ),
+              }) !== undefined,
+          )
+        const whole = Array.from({ length: 2 * SPAN + 1 }, (_, mm) => mm).find(gives)
+        const missed = missedBy(problem)
+        if (whole === undefined) {
+          expect(missed).toBeUndefined()
+          return
+        }
+        missing += 1
+        // One that asks for two gaps gives at both, so half a millimetre may be enough where whole ones are tried.
+        expect(missed!).toBeLessThanOrEqual(whole + 1 / 16)
+        expect(missed!).toBeGreaterThan(whole - 1)
+      }),
+      { numRuns: runs(400) },
+    )
+    expect(missing).toBeGreaterThan(atLeast(60, 400))
+  })
+})
+
+describe('what a conflict misses by', () => {
+  it('is the gap between two ranges, and what three have between them (L26)', () => {
+    const pair = two([[0, 2000]], [[0, 3000]], { box: [[600, 700]], boat: [[750, 1100]] })
+    expect(missedBy(pair)).toBeCloseTo(50, 1)
+    const three: SpreadProblem = {
+      bars: 3,
+      windows: [0, 1, 2].map((bar) => ({ by: 'vehicle', bar, within: [[0, 3000]] })),
+      asks: [
+        { by: 'front tray', from: 0, to: 1, spread: [[700, 700]] },
+        { by: 'rear tray', from: 1, to: 2, spread: [[700, 700]] },
+        { by: 'boat', from: 0, to: 2, spread: [[1200, 1300]] },
+      ],
+    }
+    expect(conflicts(three)).toEqual([['front tray', 'rear tray', 'boat']])
+    expect(missedBy(three)).toBeCloseTo(100, 1)
   })
 })

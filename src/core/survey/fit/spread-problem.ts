@@ -201,3 +201,35 @@ export function conflicts(problem: SpreadProblem): string[][] {
     )
     .slice(0, MOST_NAMED)
 }
+
+const widened = (problem: SpreadProblem, by: string, mm: number): SpreadProblem => ({
+  ...problem,
+  asks: problem.asks.map((ask) =>
+    ask.by === by
+      ? { ...ask, spread: normal(ask.spread.map(([from, to]): Interval => [from - mm, to + mm])) }
+      : ask,
+  ),
+})
+
+/** Nobody gives way by more than the length of a rack, mm. */
+const FARTHEST_MM = 4096
+const FINE_MM = 1 / 16
+
+/**
+ * The least that one member alone would have to give way, at either end of what it asks, for all to be met: mm, to a
+ * sixteenth. Nothing where no giving way of one alone is enough.
+ */
+export function missedBy(problem: SpreadProblem): number | undefined {
+  let least: number | undefined
+  for (const by of new Set(problem.asks.map((ask) => ask.by))) {
+    let [no, yes] = [0, least ?? FARTHEST_MM]
+    if (!solveSpread(widened(problem, by, yes))) continue
+    while (yes - no > FINE_MM) {
+      const middle = (no + yes) / 2
+      if (solveSpread(widened(problem, by, middle))) yes = middle
+      else no = middle
+    }
+    least = yes
+  }
+  return least
+}
