@@ -85,6 +85,15 @@ test('a stored job that no longer reads is said so, and left as it is', async ({
   await page.getByRole('link', { name: 'All jobs' }).click()
   await expect(page.getByText('A job that cannot be read any more')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('link')).toHaveCount(12)
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('A job of this browser cannot be read')).toBeVisible()
+  const cars = page.getByRole('navigation', { name: 'Cars' })
+  await cars.getByLabel('Find a car').fill('ridge F0436')
+  await expect(cars.getByRole('button')).toHaveCount(1)
+  await cars.getByRole('button').click()
+  await expect(page.getByRole('heading', { name: 'Boxy off-roader, gutters · F0436' })).toBeVisible()
+  await cars.getByLabel('Find a car').fill('no such car')
+  await expect(cars.getByText('No car has these words.')).toBeVisible()
 })
 
 test('a bare vehicle says what it still lacks, and takes a rack from the bench', async ({ page }) => {

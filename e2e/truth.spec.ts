@@ -54,6 +54,7 @@ test('an own car without any figure is clear nowhere; each question is answered 
   await page.goto('/')
   const card = page.getByRole('listitem').filter({ hasText: 'Stranger, job' })
   for (const verdict of onBench) await expect(card).toContainText(verdict ?? '')
+  await expect(card).toContainText('Not looked at: payload, bending, axles, tipping')
   await card.getByRole('link').first().click()
   await page.getByRole('link', { name: 'Handover' }).click()
   const placard = page.getByRole('region', { name: 'Placard' })

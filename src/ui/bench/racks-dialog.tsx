@@ -42,8 +42,8 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
     <Modal title="Racks on this vehicle" onClose={onClose}>
       <ul className="grid gap-2">
         {plan.racks.map((rack) => (
-          <li key={rack.id} className="hair-b flex flex-wrap items-center gap-2 pb-2">
-            <span className="flex-1 font-semibold">{rack.name}</span>
+          <li key={rack.id} className="hair-b flex flex-wrap items-end gap-2 pb-2">
+            <span className="w-full font-semibold">{rack.name}</span>
             <StatusChoice
               status={rack.status}
               name={rack.name}
@@ -78,8 +78,8 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
           .map(({ id, gearId, status }) => {
             const name = plan.gear.find((gear) => gear.id === gearId)?.name ?? id
             return (
-              <li key={id} className="hair-b flex flex-wrap items-center gap-2 pb-2">
-                <span className="flex-1">{name}</span>
+              <li key={id} className="hair-b flex flex-wrap items-end gap-2 pb-2">
+                <span className="w-full">{name}</span>
                 <StatusChoice
                   status={status}
                   name={name}

@@ -6,6 +6,7 @@ import { carsByJob } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { STATES } from '@/core/plan/scalars'
 import { STATE_WORD } from '@/core/review/finding'
+import { notLookedAt } from '@/core/review/review'
 import { dropPlan, keepPlanIfMissing, loadPlans, type StoredPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { DEMO_PLANS } from '@/stock/plans'
@@ -57,6 +58,11 @@ function JobCard({
           </div>
         ))}
       </dl>
+      {review.planned && review.notLooked.length > 0 && (
+        <p className="text-ink2 px-3 pb-2 text-[12px] leading-tight">
+          Not looked at: {notLookedAt(review).join(', ')}
+        </p>
+      )}
       <div className="hair-t mt-auto flex min-h-12 items-center justify-between px-3">
         <DueWords plan={plan} cars={cars} />
         {asking ? (

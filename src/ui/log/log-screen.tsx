@@ -8,6 +8,7 @@ import { Mark } from '@/ui/shell/mark'
 import { useSettings } from '@/ui/shell/settings-store'
 import { today } from '@/ui/shell/today'
 import { useSearch } from '@/ui/shell/use-search'
+import { CarPicker } from './car-picker'
 import { useLog } from './log-store'
 import { useStoredPlans } from './stored-plans'
 import { carName, VehicleLog } from './vehicle-log'
@@ -23,7 +24,7 @@ export function LogScreen() {
   const house = useSettings((store) => store.settings.house)
   const [picked, setPicked] = useState<string>()
   const [reads, setRead] = useState(0)
-  const plans = useStoredPlans(reads, ready)
+  const { plans, unread } = useStoredPlans(reads, ready)
   useEffect(() => {
     if (ready) void open()
   }, [ready, open, reads])
@@ -65,24 +66,13 @@ export function LogScreen() {
           <p className="py-6 text-xl">Fetching the log.</p>
         ) : (
           <>
-            <nav aria-label="Vehicles" className="flex flex-wrap gap-1.5 pt-3">
-              {vehicles.map(({ id, name, next }) => (
-                <button
-                  key={id}
-                  type="button"
-                  className={`plain ${shown === id ? 'solid' : ''}`}
-                  aria-pressed={shown === id}
-                  onClick={() => {
-                    setPicked(id)
-                  }}
-                >
-                  {name}
-                  {next !== undefined && (
-                    <span className="font-normal">{next < day ? `overdue ${next}` : next}</span>
-                  )}
-                </button>
-              ))}
-            </nav>
+            <CarPicker cars={vehicles} shown={shown} day={day} onPick={setPicked} />
+            {unread > 0 && (
+              <p className="hair-b py-2">
+                {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
+                whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
+              </p>
+            )}
             {shown === undefined ? (
               <p className="py-6">No vehicle yet.</p>
             ) : (

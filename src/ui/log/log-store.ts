@@ -85,7 +85,7 @@ export function useOwnLog(plan: Plan): {
 } {
   const open = useLog((store) => store.open)
   const events = useLog((store) => store.events)
-  const plans = useStoredPlans(plan.id)
+  const { plans } = useStoredPlans(plan.id)
   useEffect(() => {
     void open()
   }, [open, plan.id])

@@ -2,18 +2,27 @@ import { useEffect, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { loadPlans } from '@/storage/plans'
 
-/** Every job this browser keeps and can read, read anew whenever what it is given changes; none until it is ready. */
-export function useStoredPlans(again: unknown, ready = true): readonly Plan[] {
-  const [plans, setPlans] = useState<readonly Plan[]>([])
+/** The jobs a browser keeps: those that read, and how many do not. */
+interface Stored {
+  readonly plans: readonly Plan[]
+  readonly unread: number
+}
+
+const NONE: Stored = { plans: [], unread: 0 }
+
+/** Every job this browser keeps, read anew whenever what it is given changes; none until it is ready. */
+export function useStoredPlans(again: unknown, ready = true): Stored {
+  const [stored, setStored] = useState(NONE)
   useEffect(() => {
     if (!ready) return
     loadPlans()
-      .then((stored) => {
-        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
+      .then((all) => {
+        const plans = all.flatMap((each) => (each.ok ? [each.plan] : []))
+        setStored({ plans, unread: all.length - plans.length })
       })
       .catch(() => {
-        setPlans([])
+        setStored(NONE)
       })
   }, [ready, again])
-  return plans
+  return stored
 }

@@ -1,0 +1,78 @@
+import { useState } from 'react'
+
+/** A car with a log, as it stands in the list. */
+export interface ListedCar {
+  readonly id: string
+  readonly name: string
+  /** The day on which it is next due, if any. */
+  readonly next: string | undefined
+}
+
+const MOST_SHOWN = 6
+
+const plain = (words: string) => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')
+
+/** The cars whose name has every word that was typed, in their order; a plate reads the same however it is spaced. */
+export function carsFound<T extends { readonly name: string }>(
+  cars: readonly T[],
+  typed: string,
+): readonly T[] {
+  const words = plain(typed).split(' ').filter(Boolean)
+  return cars.filter(({ name }) => {
+    const whole = plain(name).replaceAll(' ', '')
+    return words.every((word) => whole.includes(word))
+  })
+}
+
+/** Finds a car by its kind, plate, number or customer; those due first stand there before anything is typed. */
+export function CarPicker({
+  cars,
+  shown,
+  day,
+  onPick,
+}: {
+  cars: readonly ListedCar[]
+  shown: string | undefined
+  day: string
+  onPick: (id: string) => void
+}) {
+  const [typed, setTyped] = useState('')
+  const found = carsFound(cars, typed)
+  const current = found.find(({ id }) => id === shown)
+  const others = found.filter(({ id }) => id !== shown)
+  const listed = [...(current ? [current] : []), ...others].slice(0, MOST_SHOWN)
+  const more = found.length - listed.length
+  return (
+    <nav aria-label="Cars" className="flex flex-wrap items-end gap-1.5 pt-3">
+      <label className="w-56">
+        <span className="field-label">Find a car</span>
+        <input
+          type="search"
+          className="field"
+          placeholder="kind, plate, customer"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value)
+          }}
+        />
+      </label>
+      {listed.map(({ id, name, next }) => (
+        <button
+          key={id}
+          type="button"
+          className={`plain ${shown === id ? 'solid' : ''}`}
+          aria-pressed={shown === id}
+          onClick={() => {
+            onPick(id)
+          }}
+        >
+          {name}
+          {next !== undefined && <span className="font-normal">{next < day ? `overdue ${next}` : next}</span>}
+        </button>
+      ))}
+      <p role="status" className="text-ink2 self-center px-1 text-[13px]">
+        {found.length === 0 ? 'No car has these words.' : more > 0 ? `${more} more: type to find one.` : ''}
+      </p>
+    </nav>
+  )
+}
