@@ -7,9 +7,11 @@ import { ratings } from './compose'
 type Draft = Omit<Vehicle, Exclude<keyof ReturnType<typeof startingSizes>, 'body'>> & {
   figures: Parameters<typeof ratings>[1]
   counts?: 'load' | 'everything'
+  /** The roof's skin where somebody measured it. */
+  skinZMm?: number
 }
 
-function vehicle({ figures, counts, ...draft }: Draft): Vehicle {
+function vehicle({ figures, counts, skinZMm, ...draft }: Draft): Vehicle {
   const sizes = startingSizes(draft.body)
   const source = { kind: 'manual', page: '214' } as const
   return {
@@ -17,6 +19,7 @@ function vehicle({ figures, counts, ...draft }: Draft): Vehicle {
     ...draft,
     roof: {
       ...sizes.roof,
+      ...(skinZMm === undefined ? {} : { skinZMm }),
       ratings: ratings(`${draft.id}-roof`, figures, source, counts === undefined ? {} : { counts }),
     },
   }
@@ -297,6 +300,7 @@ export const wideEstate = vehicle({
   grossKg: 2150,
   figures: { road: 80, trail: 60, parked: 240 },
   counts: 'everything',
+  skinZMm: 1490,
   attachments: [
     {
       kind: 'flushRail',

@@ -47,7 +47,13 @@ function remedies(survey: Survey, finding: Finding): Candidate[] {
   ]
 }
 
-function touching(meeting: SwingMeeting, atDeg: number, byMm: number | undefined): Phrase {
+/** `surelyMm` is the way forward that is enough wherever the roof's unmeasured skin is. */
+function touching(
+  meeting: SwingMeeting,
+  atDeg: number,
+  byMm: number | undefined,
+  surelyMm: number | undefined,
+): Phrase {
   const { hatch } = meeting
   return [
     `${hatch.name} touches ${nameOf(meeting)} after `,
@@ -57,7 +63,15 @@ function touching(meeting: SwingMeeting, atDeg: number, byMm: number | undefined
     ' it opens',
     ...(byMm === undefined || byMm <= 0
       ? ['.']
-      : ['; ', mm(upToMm(byMm)), ' further forward it would pass.']),
+      : [
+          '; ',
+          mm(upToMm(byMm)),
+          ' further forward it would pass',
+          ...(surelyMm === undefined || surelyMm <= byMm
+            ? []
+            : [', ', mm(upToMm(surelyMm)), ' as long as the roof’s skin is not measured']),
+          '.',
+        ]),
   ]
 }
 
@@ -92,13 +106,14 @@ export const hatch = check({
       } as const
       if (swept.kind === 'touches') {
         const byMm = tent ? undefined : forwardToClear(swings, met.box, wanted)
+        const surelyMm = tent ? undefined : forwardToClear(swings, met.box, wanted + skinOffMm(survey))
         yield {
           ...common,
           severity: hatchOnly && !tent ? 'stop' : 'mind',
           measured: deg(swept.atDeg),
           limit: deg(meeting.hatch.opensDeg),
           ...(byMm === undefined ? {} : { margin: mm(-byMm) }),
-          sentence: touching(meeting, swept.atDeg, byMm),
+          sentence: touching(meeting, swept.atDeg, byMm, surelyMm),
         }
       } else {
         const close = swept.gapMm < wanted - TOLERANCE.lengthMm
