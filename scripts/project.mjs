@@ -59,9 +59,13 @@ function filesUnder(path) {
     .flatMap((name) => filesUnder(join(path, name)))
 }
 
+/** Tests are in no build. */
+const TEST = /\.(test|testing)\.tsx?$/
+
 function fingerprint(paths) {
   const hash = createHash('sha256')
   for (const file of paths.flatMap((path) => filesUnder(join(ROOT, path)))) {
+    if (TEST.test(file)) continue
     hash.update(file.slice(ROOT.length))
     hash.update(readFileSync(file))
   }
