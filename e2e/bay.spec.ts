@@ -26,6 +26,18 @@ async function tape(page: Page, right: string) {
   await read(page, 'Spread, right', '880 mm', 1)
 }
 
+/** Types the figure shown at every place where the sheet wants the wrench read. */
+async function readAll(page: Page) {
+  const wanted = done(page).getByText(/^Type what the wrench reads at/)
+  for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
+    const before = await wanted.textContent()
+    const field = page.getByLabel(/^Reading, /)
+    await field.fill(`${(await page.locator('.bay-number').textContent()) ?? ''} Nm`)
+    await field.press('Enter')
+    await expect(done(page)).not.toContainText(before ?? '')
+  }
+}
+
 /** Presses the large key until a step with this title is in hand. */
 async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
   for (let i = 0; i < 160; i += 1) {
@@ -34,6 +46,7 @@ async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
     if (/Measure (and|again)/.test(now)) await tape(page, '1760 mm')
     const good = page.getByRole('button', { name: 'Good', exact: true })
     if ((await good.count()) > 0) await good.click()
+    await readAll(page)
     await expect(done(page)).toBeEnabled()
     await press()
     if ((await page.getByText('Everything is done.').count()) > 0) return
@@ -79,21 +92,36 @@ test('takes the platform job from parts check to handover, first out of square a
   await page.getByLabel('Reading, LHF').fill('6 Nm')
   await page.getByLabel('Reading, LHF').press('Enter')
   await expect(page.getByRole('img', { name: /next is RHR/ })).toBeVisible()
-  for (let pull = 0; pull < 16; pull += 1) await press()
-  // The last of the last pass is pulled too far, then again and right.
-  await page.getByLabel('Reading, RHF').fill('19 Nm')
-  await page.getByLabel('Reading, RHF').press('Enter')
+  // One place of the first pass goes too far: Stop at once, and saying something else lets nothing pass.
+  await page.getByLabel('Reading, RHR').fill('19 Nm')
+  await page.getByLabel('Reading, RHR').press('Enter')
   await expect(said(page, 'stop')).toContainText('is over 11 N·m to 13 N·m')
   await expect(done(page)).toBeDisabled()
-  await page.getByLabel('Reading, RHF').fill('12.4 Nm')
-  await page.getByLabel('Reading, RHF').press('Enter')
+  await expect(done(page)).toContainText('Over its figure')
+  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What was done, and why').fill('A pad is scratched')
+  await expect(dialog.getByText(/is over 11 N·m/)).toHaveCount(0)
+  await dialog.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(done(page)).toBeDisabled()
+  await page.getByLabel('Reading, RHR').fill('6 Nm')
+  await page.getByLabel('Reading, RHR').press('Enter')
   await expect(said(page, 'stop')).toHaveCount(0)
+  await expect(done(page)).toContainText(/^Clicked at 6 N·m, pass 1: (?!.*LHF)(?!.*RHR)/)
+  await press()
+  await expect(done(page)).toContainText(/^Clicked at 9 N·m, pass 2: LHF RHR/)
+  await press()
+  // The sheet wants the wrench read at the last pass: the key waits for each place.
+  await expect(done(page)).toContainText('Type what the wrench reads at LHF')
+  await page.getByLabel('Reading, LHF').fill('12.4 Nm')
+  await page.getByLabel('Reading, LHF').press('Enter')
+  await readAll(page)
   await press()
 
   await until(page, /never/, press)
   await page.getByRole('link', { name: 'To the handover sheet' }).click()
   await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('RHF 12.4 N·m')
+  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHF 12.4 N·m')
   await expect(page.getByRole('region', { name: 'Come back' })).toContainText(
     're-tighten after the first trip',
   )
@@ -150,7 +178,13 @@ test('says what differs, and then lets the step pass', async ({ page }) => {
   await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
   await page.getByRole('button', { name: 'Put it in the log' }).click()
   await expect(page.getByText('Write a reason')).toBeVisible()
+  await page.getByLabel('What was done, and why').fill('Box was open')
+  await page.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(page.getByText('Differs: Box was open')).toBeVisible()
+  await expect(done(page)).toBeDisabled()
+  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
   await page.getByLabel('What was done, and why').fill('Counted at the store')
+  await page.getByLabel('Count every line first').check()
   await page.getByRole('button', { name: 'Put it in the log' }).click()
   await expect(page.getByText('Differs: Counted at the store')).toBeVisible()
   await done(page).click()
@@ -165,17 +199,42 @@ test('reads a wrench; a connection dropped in the middle of a pull loses nothing
   await page.goto('/bay?job=demo-ridge-tent')
   await page.getByRole('button', { name: 'The rest is all there' }).click()
   await done(page).click()
-  await until(page, /^Tighten/, () => done(page).click())
+  await until(page, /gutter clamps/, () => done(page).click())
+  // What is only played is never chosen for anybody.
+  await expect(page.getByRole('button', { name: 'Connect' })).toBeDisabled()
+  await page.getByLabel('Device', { exact: true }).selectOption('Simulated torque wrench')
   await page.getByRole('button', { name: 'Connect' }).click()
+  // Three pulls on one connection: each goes to its own place.
+  for (const at of ['LHF', 'RHR']) {
+    await page.getByRole('button', { name: 'Pull to the figure' }).click()
+    await expect(page.getByRole('row', { name: new RegExp(`^${at}`) })).toContainText('✓')
+  }
   await page.getByRole('button', { name: 'Pull to the figure' }).click()
-  const first = page.getByRole('row').nth(1)
-  await expect(first).toContainText('✓')
+  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(3)
+  const first = page.getByRole('row', { name: /^LHF/ })
   await page.getByRole('button', { name: 'Drop the connection' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'The connection dropped' })).toContainText('is kept')
   await expect(first).toContainText('✓')
   await page.getByRole('button', { name: 'Connect' }).click()
   await page.getByRole('button', { name: 'Pull to the figure' }).click()
-  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(2)
+  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
+  await page.goto('/handover?job=demo-ridge-tent')
+  await expect(page.getByText('4 pulls on this sheet came from a simulated wrench.')).toBeVisible()
+  await expect(page.getByText('The bay is not finished')).toBeVisible()
+})
+
+test('a shop’s own job is offered no played device', async ({ page }) => {
+  await page.goto('/new?vehicle=estate&rack=wing')
+  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await page.getByRole('link', { name: 'Bay', exact: true }).click()
+  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await page
+    .getByRole('navigation', { name: 'Steps of this job' })
+    .getByRole('button', { name: /^Tighten/ })
+    .first()
+    .click()
+  await expect(page.getByLabel('Device', { exact: true })).toBeVisible()
+  await expect(page.getByRole('option', { name: /Simulated/ })).toHaveCount(0)
 })
 
 test('weighs a guess on the simulated scale, and the plan takes it', async ({ page }) => {
@@ -184,6 +243,7 @@ test('weighs a guess on the simulated scale, and the plan takes it', async ({ pa
   await done(page).click()
   await until(page, /^Weigh: paddles and vests/, () => done(page).click())
   await expect(done(page)).toBeDisabled()
+  await page.getByLabel('Device', { exact: true }).selectOption('Simulated hanging scale')
   await page.getByRole('button', { name: 'Connect' }).click()
   await page.getByRole('button', { name: 'Drop the connection' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'The connection dropped' })).toBeVisible()

@@ -5,8 +5,9 @@ import { phraseText } from '../review/phrase'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../rules/house'
 import { survey } from '../survey/survey'
-import { handoverOf, placardLines } from './handover'
+import { handoverOf, openingOf, placardLines } from './handover'
 import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
+import { jobSteps } from './steps/job-steps'
 
 const of = (plan: Plan, progress: BayProgress = NOTHING_DONE) => {
   const surveyed = survey(plan)
@@ -48,10 +49,24 @@ describe('the handover sheet', () => {
 
   it('has each torque as wanted and as read', () => {
     const joint = 'wing/wing-feet:0'
-    const torqued = new Map(['LHF', 'RHF'].map((spot) => [pullKey(joint, spot, 3), 6.1] as const))
+    const torqued = new Map(
+      ['LHF', 'RHF'].map((spot) => [pullKey(joint, spot, 3), { nm: 6.1, tool: 'Shop wrench' }] as const),
+    )
     const row = of(boatAndBox, { ...NOTHING_DONE, torqued }).sheet.torques[0]
     expect(phraseText(row?.wanted ?? [])).toBe('6 N·m')
-    expect(phraseText(row?.read ?? [])).toBe('LHF 6.1 N·m; RHF 6.1 N·m')
+    expect(phraseText(row?.read ?? [])).toBe(
+      'LHF 6.1 N·m; RHF 6.1 N·m; LHR, RHR not pulled; read by Shop wrench',
+    )
+    const clicked = new Map(
+      ['LHF', 'RHF', 'LHR', 'RHR'].map((spot) => [pullKey(joint, spot, 3), { how: 'click' }] as const),
+    )
+    expect(
+      phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: clicked }).sheet.torques[0]?.read ?? []),
+    ).toBe('LHF, RHF, LHR, RHR clicked at its figure')
+    const untold = new Map([[pullKey(joint, 'LHF', 3), {}] as const])
+    expect(
+      phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: untold }).sheet.torques[0]?.read ?? []),
+    ).toContain('LHF called done, not said how')
     expect(phraseText(of(boatAndBox).sheet.torques[0]?.read ?? [])).toBe('not recorded')
   })
 
@@ -62,5 +77,35 @@ describe('the handover sheet', () => {
       'Parked: Clear',
     ])
     expect(placardLines(of(ladderJob).sheet).rows.length).toBeGreaterThan(3)
+  })
+
+  it('says fitted only of what was done step by step, and opens with a bay that is not finished (B7)', () => {
+    const nothing = of(boatAndBox).sheet
+    for (const line of nothing.fitted) expect(line).toContain('not fitted yet')
+    expect(openingOf(nothing).map(({ title }) => title)).toContain('The bay is not finished')
+    const order = jobSteps(survey(boatAndBox), USUAL_BAY)
+    const steps = order.ok ? order.steps : []
+    const done = (few: number) => ({
+      ...NOTHING_DONE,
+      done: new Set(steps.slice(0, few).map(({ id }) => id)),
+    })
+    expect(of(boatAndBox, done(3)).sheet.unfinished).toMatchObject({ done: 3, of: steps.length })
+    const whole = of(boatAndBox, done(steps.length)).sheet
+    expect(whole.unfinished).toBeUndefined()
+    expect(whole.fitted[0]).toContain(': fitted. ')
+    const on: Plan = {
+      ...boatAndBox,
+      racks: boatAndBox.racks.map((rack) => ({ ...rack, status: 'alreadyOn' })),
+    }
+    expect(of(on).sheet.fitted[0]).toContain('on when it came')
+  })
+
+  it('opens with what was played and not measured', () => {
+    const played = new Map([[pullKey('wing/wing-feet:0', 'LHF', 1), { nm: 3, simulated: true }] as const])
+    expect(openingOf(of(boatAndBox, { ...NOTHING_DONE, torqued: played }).sheet)[0]).toMatchObject({
+      title: 'Played, not measured',
+      grave: true,
+    })
+    expect(of(boatAndBox).sheet.played).toBe(0)
   })
 })

@@ -1,16 +1,17 @@
 import { STATES, type State } from '../plan/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
-import { kg, mm, newtonMetre, phraseText, type Phrase } from '../review/phrase'
+import { kg, mm, phraseText, type Phrase } from '../review/phrase'
 import { together, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from './due'
-import { pullKey, type BayProgress } from './log/replay'
+import { fittedOf, type Fitted } from './fitted'
+import type { BayProgress } from './log/replay'
 import { marksOf } from './marks'
 import { rackJoints } from './steps/joint-groups'
-import { aimNm } from './torque/joint'
+import { playedPulls, torqueRows, type TorqueRow } from './torque-rows'
 
 /** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */
 export interface LimitRow {
@@ -31,8 +32,10 @@ export interface Handover {
   readonly heightOf: string
   readonly clearances: readonly { readonly name: string; readonly say: Phrase; readonly passes: boolean }[]
   readonly fitted: readonly string[]
-  readonly gear: readonly { readonly name: string; readonly kg: number }[]
-  readonly torques: readonly { readonly what: string; readonly wanted: Phrase; readonly read: Phrase }[]
+  readonly torques: readonly TorqueRow[]
+  /** What the bay has still to do, and how many readings were played. */
+  readonly unfinished: Fitted['unfinished']
+  readonly played: number
   /** The verdict of each state, as every screen has it. */
   readonly verdicts: Readonly<Record<State, Verdict>>
   /** What stops it from leaving, and what nobody has found out. */
@@ -115,33 +118,6 @@ function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
   ]
 }
 
-function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): Handover['torques'] {
-  return survey.racks.flatMap((rack) =>
-    rackJoints(rack, rules).map(({ joint, spots, pulls }) => {
-      const last = Math.max(0, ...pulls.map(({ pass }) => pass))
-      const read = spots.flatMap((spot) => {
-        const nm = progress.torqued.get(pullKey(joint.id, spot, last))
-        return nm === undefined ? [] : [{ spot, nm }]
-      })
-      const aim = aimNm(joint.torque)
-      const done = spots.filter((spot) => progress.torqued.has(pullKey(joint.id, spot, last))).length
-      return {
-        what: `${rack.rack.name}, ${joint.name}`,
-        wanted:
-          aim === undefined
-            ? ['no figure']
-            : [newtonMetre(aim), joint.torque.kind === 'advice' ? ', table’s advice' : ''],
-        read:
-          read.length > 0
-            ? read.flatMap(({ spot, nm }, i): Phrase => [i === 0 ? '' : '; ', `${spot} `, newtonMetre(nm)])
-            : done === spots.length
-              ? ['done by its sign']
-              : ['not recorded'],
-      }
-    }),
-  )
-}
-
 /** Everything to hand over with a vehicle: limits per state and what is left, heights, what was fitted and told, what is due. */
 export function handoverOf(
   survey: Survey,
@@ -152,6 +128,7 @@ export function handoverOf(
 ): Handover {
   const { racks, drivingTop } = survey
   const marks = marksOf(survey)
+  const fitted = fittedOf(survey, rules, progress)
   const rows = together(review.findings)
   const said = ({ finding, states }: FindingStates): Phrase =>
     finding.state === 'all' ? finding.sentence : [`${states.join(', ')}: `, ...finding.sentence]
@@ -170,11 +147,9 @@ export function handoverOf(
           : ['too close: only ', mm(spareMm)],
       passes,
     })),
-    fitted: racks.map(
-      ({ rack }) =>
-        `${rack.name}: ${rack.parts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ')}`,
-    ),
-    gear: survey.things.map(({ gear }) => ({ name: gear.name, kg: gear.mass.kg })),
+    fitted: fitted.lines,
+    unfinished: review.planned ? fitted.unfinished : undefined,
+    played: playedPulls(progress),
     torques: torqueRows(survey, rules, progress),
     verdicts: review.states,
     aside: rows.flatMap((row) => {
@@ -226,12 +201,27 @@ export interface OpeningPart {
   readonly grave: boolean
 }
 
-/** Stops first, then what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
+/** What was only played and Stops first, then what the bay has still to do, what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
 export function openingOf(handover: Handover): OpeningPart[] {
   const part = (title: string, lines: readonly Phrase[], grave = false): OpeningPart[] =>
     lines.length > 0 ? [{ title, lines, grave }] : []
+  const { unfinished, played } = handover
   return [
+    ...part(
+      'Played, not measured',
+      played > 0
+        ? [[`${played === 1 ? 'One pull' : `${played} pulls`} on this sheet came from a simulated wrench.`]]
+        : [],
+      true,
+    ),
     ...part('Stop: it does not leave like this', handover.stops, true),
+    ...part(
+      'The bay is not finished',
+      unfinished
+        ? [[`${unfinished.done} of ${unfinished.of} steps are done. Next: ${unfinished.next}.`]]
+        : [],
+      true,
+    ),
     ...part(
       'Set aside for this job, and not found out',
       handover.aside.map(({ say, by, reason, on }): Phrase => [

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import * as z from 'zod'
-import { EVENT_WORD, logEventSchema, type LogEvent } from '../bay/log/event'
+import { EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../bay/log/event'
 import { TAPED_NAME, type Taped } from '../bay/taped'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
@@ -27,6 +27,9 @@ export function readLog(raw: unknown): ReadLog {
     : { ok: false, problems: fieldMessages(read.error) }
 }
 
+/** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
+const tidy = (value: number): string => String(Number(value.toFixed(2)))
+
 /** What an event says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. */
 export function eventText(event: LogEvent): string {
   switch (event.kind) {
@@ -48,12 +51,12 @@ export function eventText(event: LogEvent): string {
       return event.title
     case 'measured':
       return Object.entries(event.readings)
-        .map(([key, list]) => `${TAPED_NAME[key as Taped]} ${list.join(', ')} mm`)
+        .map(([key, list]) => `${TAPED_NAME[key as Taped]} ${list.map(tidy).join(', ')} mm`)
         .join('; ')
     case 'weighed':
-      return `${event.what} ${event.kg} kg`
+      return `${event.what} ${tidy(event.kg)} kg`
     case 'torqued':
-      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? 'sign of done seen' : `${event.nm} N·m`}`
+      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m`}`
     case 'proved':
       return `${event.what}: ${{ good: 'good', notGood: 'not good', notNow: 'put off' }[event.outcome]}`
     case 'deviated':

@@ -1,11 +1,38 @@
 'use client'
+import { useState } from 'react'
+import type { Hold } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
+import { phraseText } from '@/core/review/phrase'
+import type { Finding } from '@/core/review/finding'
 import { logFor } from '@/ui/log/log-store'
 import { ReasonDialog } from '@/ui/shell/reason-dialog'
+import { useUnits } from '@/ui/shell/settings-store'
 
-/** Says what was done other than the sheet has it, and why: it goes into the log and onto the handover sheet. */
-export function DiffersDialog({ plan, step, onClose }: { plan: Plan; step: Step; onClose: () => void }) {
+/**
+ * Says what was done other than the sheet has it, and why: it goes into the log and onto the handover sheet. It lets pass
+ * only what it is said to be about; a joint over its figure is never among that.
+ */
+export function DiffersDialog({
+  plan,
+  step,
+  holds,
+  findings,
+  onClose,
+}: {
+  plan: Plan
+  step: Step
+  holds: readonly Hold[]
+  findings: readonly Finding[]
+  onClose: () => void
+}) {
+  const units = useUnits()
+  const [about, setAbout] = useState<readonly string[]>([])
+  const open = holds.filter(({ coverable }) => coverable)
+  const wordsOf = ({ id, say }: Hold) => {
+    const finding = findings.find((each) => each.id === id)
+    return finding ? phraseText(finding.sentence, units) : say.replace(', or say what differs', '')
+  }
   return (
     <ReasonDialog
       title="Say what differs"
@@ -13,11 +40,37 @@ export function DiffersDialog({ plan, step, onClose }: { plan: Plan; step: Step;
       without="Write a reason: without one nobody can judge it later."
       action="Put it in the log"
       onReason={(reason) => {
-        logFor(plan, { kind: 'deviated', stepId: step.id, title: step.title, reason })
+        logFor(plan, {
+          kind: 'deviated',
+          stepId: step.id,
+          title: step.title,
+          reason,
+          ...(about.length > 0 && { about: [...about] }),
+        })
       }}
       onClose={onClose}
     >
       {step.title}
+      {open.length > 0 && (
+        <fieldset className="mt-2 grid gap-1">
+          <legend className="field-label">What it is about; only this is let pass</legend>
+          {open.map((hold) => (
+            <label key={hold.id} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 flex-none"
+                checked={about.includes(hold.id)}
+                onChange={(event) => {
+                  setAbout(
+                    event.target.checked ? [...about, hold.id] : about.filter((each) => each !== hold.id),
+                  )
+                }}
+              />
+              {wordsOf(hold)}
+            </label>
+          ))}
+        </fieldset>
+      )}
     </ReasonDialog>
   )
 }

@@ -2,13 +2,13 @@
 import Link from 'next/link'
 import { useCallback, useMemo, useState } from 'react'
 import type { BayProgress } from '@/core/bay/log/replay'
+import { currentIndex, holdsOf, nextPull, stepFindings } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import type { Survey } from '@/core/survey/survey'
 import { logFor } from '@/ui/log/log-store'
 import { PhraseLine } from '@/ui/quantity/quantity'
 import { useSettings } from '@/ui/shell/settings-store'
-import { currentIndex, holdsBack, nextPull, stepFindings } from './bay-job'
 import { DiffersDialog } from './differs-dialog'
 import { FindingList } from './finding-list'
 import { PartsTable } from './parts-table'
@@ -58,11 +58,14 @@ export function OneStep({
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
-  const hold = step && !progress.done.has(step.id) ? holdsBack(step, survey, findings, progress) : undefined
+  const holds = step && !progress.done.has(step.id) ? holdsOf(step, survey, findings, progress) : []
   const primary = step && primaryOf(plan, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
-  const blocked = hold !== undefined && !pulling
-  const waits = step?.after.filter((id) => !progress.done.has(id)).length ?? 0
+  // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.
+  const hold = holds.find(({ id }) => id !== 'readings' || !pulling || primary?.events.length === 0)
+  const blocked = hold !== undefined
+  const before = steps.filter(({ id }) => step?.after.includes(id) && !progress.done.has(id))
+  const waits = before.length
   const done = useCallback(() => {
     if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
     if (primary.events.length > 0) logFor(plan, ...primary.events)
@@ -104,7 +107,12 @@ export function OneStep({
         </p>
         {waits > 0 && !progress.done.has(step.id) && (
           <p className="bay-waits">
-            {waits === 1 ? 'One step has' : `${waits} steps have`} to be done before this one.
+            Before this one:{' '}
+            {before
+              .slice(0, 3)
+              .map(({ title }) => title)
+              .join('; ')}
+            {waits > 3 ? `, and ${waits - 3} more` : ''}.
           </p>
         )}
         <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
@@ -145,8 +153,8 @@ export function OneStep({
           disabled={blocked || (waits > 0 && primary.events.length > 0)}
           onClick={done}
         >
-          {primary.words}
-          {blocked && <span className="block text-[14px] font-normal">{hold}</span>}
+          <PhraseLine phrase={primary.say} />
+          {blocked && <span className="block text-[14px] font-normal">{hold.say}</span>}
         </button>
         {progress.done.has(step.id) ? (
           <button
@@ -175,6 +183,8 @@ export function OneStep({
         <DiffersDialog
           plan={plan}
           step={step}
+          holds={holds}
+          findings={findings}
           onClose={() => {
             setDiffers(false)
           }}

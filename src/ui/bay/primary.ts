@@ -1,9 +1,10 @@
 import type { BayProgress } from '@/core/bay/log/replay'
+import { nextPull, passPress } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
+import type { Phrase } from '@/core/review/phrase'
 import type { NewEvent } from '@/ui/log/log-store'
-import { nextPull } from './bay-job'
-import { pullEvent } from './pull-event'
+import { seenEvent } from './pull-event'
 
 /** What is written when a step is done: the step, and what its being done means for the rack. */
 function doneEvents(plan: Plan, step: Step): NewEvent[] {
@@ -16,26 +17,20 @@ function doneEvents(plan: Plan, step: Step): NewEvent[] {
   ]
 }
 
-/** What the large key says and does at a step. */
+/** What the large key says and does at a step. Without events and words of a pass, what is wanted next is a reading. */
 export function primaryOf(
   plan: Plan,
   step: Step,
   progress: BayProgress,
-): { words: string; events: NewEvent[] } {
-  const pull = nextPull(step, progress)
-  if (pull && step.doing.kind === 'torque') {
-    const { joint, pulls } = step.doing.group
-    const after = pulls[pulls.indexOf(pull) + 1]
-    return {
-      words: after
-        ? after.pass === pull.pass
-          ? `${pull.at} done, next ${after.at}`
-          : `${pull.at} done, pass ${after.pass}`
-        : `${pull.at} done, all pulled`,
-      events: [pullEvent(joint, pull)],
-    }
+): { say: Phrase; events: NewEvent[] } {
+  if (nextPull(step, progress) && step.doing.kind === 'torque') {
+    const press = passPress(step, progress)
+    const { joint } = step.doing.group
+    return press
+      ? { say: press.say, events: press.pulls.map((pull) => seenEvent(joint, pull, press.how)) }
+      : { say: ['Done'], events: [] }
   }
-  if (progress.done.has(step.id)) return { words: 'Next', events: [] }
+  if (progress.done.has(step.id)) return { say: ['Next'], events: [] }
   const words = {
     count: 'All counted, begin',
     confirm: 'Confirmed',
@@ -43,5 +38,5 @@ export function primaryOf(
     tell: 'Told and handed over',
   } as const
   const { kind } = step.doing
-  return { words: kind in words ? words[kind as keyof typeof words] : 'Done', events: doneEvents(plan, step) }
+  return { say: [kind in words ? words[kind as keyof typeof words] : 'Done'], events: doneEvents(plan, step) }
 }

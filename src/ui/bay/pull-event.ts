@@ -1,17 +1,23 @@
+import type { PullEvidence } from '@/core/bay/log/event'
 import type { Joint } from '@/core/bay/torque/joint'
 import type { Pull } from '@/core/bay/torque/passes'
 import type { NewEvent } from '@/ui/log/log-store'
+import type { ReadBy } from './devices/driver'
 
-/** A pull done, as the log has it. */
-export function pullEvent(joint: Joint, pull: Pull, nm?: number, tool?: string): NewEvent {
-  return {
-    kind: 'torqued',
-    jointId: joint.id,
-    what: joint.name,
-    spot: pull.at,
-    pass: pull.pass,
-    percent: pull.percent,
-    ...(nm === undefined ? {} : { nm }),
-    ...(tool === undefined ? {} : { tool }),
-  }
-}
+const pull = (joint: Joint, { at, pass, percent }: Pull) =>
+  ({ kind: 'torqued', jointId: joint.id, what: joint.name, spot: at, pass, percent }) as const
+
+/** A pull that a wrench read, N·m; which device, where it was one. */
+export const readEvent = (joint: Joint, of: Pull, nm: number, by?: ReadBy): NewEvent => ({
+  ...pull(joint, of),
+  nm,
+  how: 'reading',
+  ...(by && { tool: by.name }),
+  ...(by?.simulated && { simulated: true }),
+})
+
+/** A pull that somebody has seen or felt, without a reading. */
+export const seenEvent = (joint: Joint, of: Pull, how: PullEvidence): NewEvent => ({
+  ...pull(joint, of),
+  how,
+})

@@ -2,9 +2,9 @@ import { loadingOrder } from '@/core/bay/channel'
 import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
+import { nextPull } from '@/core/bay/session'
 import type { RackAt } from '@/core/survey/arrangement'
 import type { Survey } from '@/core/survey/survey'
-import { nextPull } from './bay-job'
 
 const WIDTH = 720
 const HEIGHT = 330

@@ -13,6 +13,7 @@ import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { DeviceReader } from './devices/device-reader'
+import { isDemo, type ReadBy } from './devices/driver'
 import { MeasurePanel } from './measure-panel'
 import { TorquePanel } from './torque-panel'
 
@@ -36,7 +37,7 @@ function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand
 function Weigh({ plan, step, progress }: Props) {
   if (step.doing.kind !== 'weigh') return null
   const { target, targetId, name, guessKg } = step.doing
-  const weighed = (kg: number, tool?: string) => {
+  const weighed = (kg: number, by?: ReadBy) => {
     const rounded = Math.round(kg * 100) / 100
     usePlan.getState().run(massCommand(plan, target, rounded))
     logFor(plan, {
@@ -44,7 +45,8 @@ function Weigh({ plan, step, progress }: Props) {
       targetId,
       what: name,
       kg: rounded,
-      ...(tool === undefined ? {} : { note: tool }),
+      ...(by && { note: by.name }),
+      ...(by?.simulated && { simulated: true }),
     })
   }
   return (
@@ -60,7 +62,7 @@ function Weigh({ plan, step, progress }: Props) {
           return undefined
         }}
       />
-      <DeviceReader reads="mass" target={guessKg * 1.07} onReading={weighed} />
+      <DeviceReader reads="mass" target={guessKg * 1.07} simulated={isDemo(plan)} onReading={weighed} />
     </>
   )
 }

@@ -3,15 +3,16 @@ import { useState } from 'react'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
-import { judgeReading } from '@/core/bay/torque/reading'
+import { badPull, nextPull } from '@/core/bay/session'
+import { pullWords } from '@/core/bay/log/event'
 import type { Plan } from '@/core/plan/plan'
 import { amountIn } from '@/core/units/format'
 import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
-import { nextPull } from './bay-job'
-import { pullEvent } from './pull-event'
+import { readEvent } from './pull-event'
 import { DeviceReader } from './devices/device-reader'
+import { isDemo } from './devices/driver'
 
 const WHY = {
   sheet: (joint: Joint) => (joint.torque.kind === 'sheet' ? joint.torque.source : ''),
@@ -33,12 +34,12 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   const nm = pull ? pull.nm : full
   return (
     <div className="bay-figure">
-      <p className="bay-number">{nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 1)}</p>
+      <p className="bay-number">{nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 2)}</p>
       <div>
         <p className="bay-unit">N·m</p>
         {nm !== undefined && (
           <p>
-            {amountIn('torque', nm, 'lbf·ft', 1)} lbf·ft · {amountIn('torque', nm, 'lbf·in', 0)} lbf·in
+            {amountIn('torque', nm, 'lbf·ft', 1)} lbf·ft · {amountIn('torque', nm, 'lbf·in', 1)} lbf·in
           </p>
         )}
         <p>
@@ -68,12 +69,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
   const passes = [...new Set(pulls.map(({ pass }) => pass))]
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1
-  // A pull whose reading was out of range can be pulled again; the log keeps both.
-  const bad = spots.find((spot) => {
-    const nm = progress.torqued.get(pullKey(joint.id, spot, last))
-    return nm !== undefined && joint.torque.kind === 'sheet' && judgeReading(joint, nm) !== 'within'
-  })
-  const pull = next ?? pulls.find(({ at, pass }) => at === (again ?? bad) && pass === last)
+  // What is out of its range is put right before anything else; the log keeps both.
+  const pull = badPull(step, progress) ?? next ?? pulls.find(({ at, pass }) => at === again && pass === last)
   return (
     <>
       <div className="overflow-x-auto" role="region" aria-label="Passes" tabIndex={0}>
@@ -98,9 +95,11 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                   const read = progress.torqued.get(key)
                   return (
                     <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
-                      {progress.torqued.has(key) ? '✓ ' : wanted === next && next ? '▸ ' : ''}
-                      {read !== undefined ? (
-                        <Quantity dimension="torque" value={read} />
+                      {read ? '✓ ' : wanted === next && next ? '▸ ' : ''}
+                      {read?.nm !== undefined ? (
+                        <Quantity dimension="torque" value={read.nm} />
+                      ) : read ? (
+                        pullWords(read.how)
                       ) : wanted?.nm === undefined ? (
                         'no figure'
                       ) : (
@@ -121,19 +120,20 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             label={`Reading, ${pull.at}`}
             dimension="torque"
             value={undefined}
-            hint="what the wrench shows; left empty, the sign of done stands for it"
+            hint="what the wrench shows"
             onValue={(value) => {
               if (value <= 0) return 'A pull reads more than 0.'
               if (value > 2000) return 'More than 2 000 N·m is no hand tool.'
-              logFor(plan, pullEvent(joint, pull, value))
+              logFor(plan, readEvent(joint, pull, value))
               return undefined
             }}
           />
           <DeviceReader
             reads="torque"
             target={pull.nm ?? 5}
-            onReading={(value, device) => {
-              logFor(plan, pullEvent(joint, pull, Math.round(value * 100) / 100, device))
+            simulated={isDemo(plan)}
+            onReading={(value, by) => {
+              logFor(plan, readEvent(joint, pull, Math.round(value * 100) / 100, by))
             }}
           />
         </>

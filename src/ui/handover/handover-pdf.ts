@@ -199,7 +199,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
   })
   for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)
   drawSide(column, input)
-  list('What was fitted', [...handover.fitted, ...handover.gear.map(({ name }) => name)])
+  list('What was fitted', handover.fitted)
   if (handover.torques.length > 0) {
     column.heading('Torque')
     for (const { what, wanted, read } of handover.torques)

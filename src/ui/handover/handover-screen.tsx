@@ -191,14 +191,7 @@ function Sheet({ plan }: { plan: Plan }) {
           <SideDrawing survey={survey} scale={scale} />
         </Part>
         <Part title="What was fitted">
-          <Lines
-            lines={[
-              ...handover.fitted,
-              ...(handover.gear.length > 0
-                ? [`On it: ${handover.gear.map(({ name }) => name.toLowerCase()).join(', ')}`]
-                : []),
-            ]}
-          />
+          <Lines lines={handover.fitted} />
         </Part>
         {handover.torques.length > 0 && (
           <Part title="Torque">

@@ -27,7 +27,7 @@ export function ReasonDialog({
   const lacking = asked && said === ''
   return (
     <Modal title={title} onClose={onClose}>
-      <p className="mb-2">{children}</p>
+      <div className="mb-2">{children}</div>
       <label className="field-label" htmlFor="reason">
         {label}
       </label>

@@ -18,6 +18,19 @@ const rack = { rackId: idSchema, what: words }
 const readingsSchema = z.partialRecord(z.enum(TAPED), z.array(sizeMm).min(1).max(40))
 
 /**
+ * How somebody knew that a pull was done: what the wrench read, a wrench that clicked at its set figure, the joint's own
+ * sign, or nothing but the hand. Entries from before this was asked do not say.
+ */
+export const PULL_EVIDENCE = ['reading', 'click', 'sign', 'feel'] as const
+export type PullEvidence = (typeof PULL_EVIDENCE)[number]
+
+/** How a pull without a reading was known to be done, in a fitter's words. */
+export const pullWords = (how: PullEvidence | undefined): string =>
+  how === undefined
+    ? 'called done, not said how'
+    : { reading: 'read', click: 'clicked at its figure', sign: 'its sign seen', feel: 'by feel' }[how]
+
+/**
  * Something that happened to a vehicle's rack. The log only grows: what was wrong is set right by `corrected`, which
  * names the event that no longer counts, and a right one after it.
  */
@@ -44,7 +57,15 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     pairId: key,
     readings: readingsSchema,
   }),
-  z.strictObject({ kind: z.literal('weighed'), ...common, targetId: key, what: words, kg: massKg }),
+  z.strictObject({
+    kind: z.literal('weighed'),
+    ...common,
+    targetId: key,
+    what: words,
+    kg: massKg,
+    /** Played by a device of the demo, and weighed by nobody. */
+    simulated: z.literal(true).optional(),
+  }),
   z.strictObject({
     kind: z.literal('torqued'),
     ...common,
@@ -53,9 +74,12 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     spot: words,
     pass: z.number().int().min(1).max(9),
     percent: z.number().min(1).max(100),
-    /** What the wrench read; without a reading the sign of done stands for it. N·m. */
+    /** What the wrench read, N·m. */
     nm: z.number().positive().max(2000).optional(),
+    how: z.enum(PULL_EVIDENCE).optional(),
     tool: z.string().max(120).optional(),
+    /** Played by a device of the demo, and pulled by nobody. */
+    simulated: z.literal(true).optional(),
   }),
   z.strictObject({ kind: z.literal('told'), ...common, what: words }),
   z.strictObject({
@@ -71,6 +95,8 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     stepId: key,
     title: words,
     reason: z.string().min(1).max(1000),
+    /** What it speaks of, by id: a finding of the step, or what is still open there. Of anything else it says nothing. */
+    about: z.array(key).max(40).optional(),
   }),
   z.strictObject({ kind: z.literal('checked'), ...common, what: words }),
   z.strictObject({ kind: z.literal('loadChanged'), ...common, what: words }),

@@ -40,7 +40,7 @@ describe('replaying a log', () => {
     expect(record.missing).toEqual(new Map([['Key Q17', 1]]))
     const progress = job(someEvents)
     expect(progress?.done.has('wing/torque')).toBe(false)
-    expect(progress?.torqued.get(pullKey('j', 'LHF', 1))).toBe(3)
+    expect(progress?.torqued.get(pullKey('j', 'LHF', 1))).toMatchObject({ nm: 3, how: 'reading' })
     expect(progress?.measured.get('wing/square a~b')).toEqual({ spreadLeft: [760], spreadRight: [764, 764] })
     expect([
       progress?.counted.get('feet'),

@@ -1,6 +1,6 @@
 import type { Outcome } from '../proof'
 import type { Readings } from '../taped'
-import type { LogEvent } from './event'
+import type { LogEvent, PullEvidence } from './event'
 
 type Of<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>
 
@@ -12,14 +12,22 @@ export interface FittedRack {
   readonly since: string
 }
 
+/** One pull as the log has it: what the wrench read, N·m, and how somebody knew that it was done. */
+export interface Pulled {
+  readonly nm?: number | undefined
+  readonly how?: PullEvidence | undefined
+  readonly tool?: string | undefined
+  readonly simulated?: true | undefined
+}
+
 /** One job's progress in the bay as the log has it. */
 export interface BayProgress {
   readonly done: ReadonlySet<string>
   readonly counted: ReadonlyMap<string, number>
   /** The last readings of each pair at each step, by `step pair`. */
   readonly measured: ReadonlyMap<string, Readings>
-  /** Pulls done, by `joint spot pass`, with what the wrench read. */
-  readonly torqued: ReadonlyMap<string, number | undefined>
+  /** Pulls done, by `joint spot pass`. */
+  readonly torqued: ReadonlyMap<string, Pulled>
   readonly weighed: ReadonlyMap<string, number>
   readonly proved: ReadonlyMap<string, Outcome>
   readonly told: readonly string[]
@@ -40,7 +48,7 @@ interface Draft {
   done: Set<string>
   counted: Map<string, number>
   measured: Map<string, Readings>
-  torqued: Map<string, number | undefined>
+  torqued: Map<string, Pulled>
   weighed: Map<string, number>
   proved: Map<string, Outcome>
   told: string[]
@@ -145,7 +153,12 @@ function apply(event: LogEvent, job: Draft): void {
       job.measured.set(`${event.stepId} ${event.pairId}`, event.readings)
       return
     case 'torqued':
-      job.torqued.set(pullKey(event.jointId, event.spot, event.pass), event.nm)
+      job.torqued.set(pullKey(event.jointId, event.spot, event.pass), {
+        nm: event.nm,
+        how: event.nm === undefined ? event.how : 'reading',
+        tool: event.tool,
+        simulated: event.simulated,
+      })
       return
     case 'weighed':
       job.weighed.set(event.targetId, event.kg)

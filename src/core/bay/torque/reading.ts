@@ -1,129 +1,114 @@
-import type { Finding } from '../../review/finding'
+import type { Finding, Severity } from '../../review/finding'
 import { newtonMetre, type Phrase } from '../../review/phrase'
-import { tableTorqueNm } from './table-torque'
-import type { Joint } from './joint'
+import { exceeds } from '../../units/tolerance'
+import { aimNm, type Joint } from './joint'
 
 /** How far a wrench may be off, as a share of its reading. Published: ISO 6789, from memory: 4 % for most hand tools. */
 export const WRENCH_SHARE = 0.04
 
-/** What a reading on a joint says: too little, within, or too much. N·m, with the wrench's own roughness allowed on either side. */
-export function judgeReading(joint: Joint, nm: number): 'under' | 'within' | 'over' | 'noFigure' {
-  const { torque } = joint
-  const range =
-    torque.kind === 'sheet'
-      ? [torque.fromNm, torque.toNm]
-      : torque.kind === 'advice'
-        ? [torque.nm * 0.9, torque.nm]
-        : undefined
-  const [from = 0, to = 0] = range ?? []
-  if (!range) return 'noFigure'
-  if (nm < from * (1 - WRENCH_SHARE)) return 'under'
-  return nm > to * (1 + WRENCH_SHARE) ? 'over' : 'within'
+/** How far a reading may lie from a single figure, as a share of it, and above a pass's share. Common practice, no source. */
+export const SINGLE_FIGURE_SHARE = 0.1
+
+/** What a reading on a joint says of it. */
+export type ReadingVerdict =
+  /** Not tight yet, at the last pass. */
+  | 'under'
+  | 'within'
+  /** Within a range that is narrower than the wrench is exact. */
+  | 'cannotTell'
+  /** Above what this pass goes to, though not over the figure: one place runs ahead of the others. */
+  | 'uneven'
+  /** Above the figure, or above what the part bears: at any pass. */
+  | 'over'
+  | 'noFigure'
+
+/**
+ * Where a joint may end, N·m: a sheet's range as it is, a single figure within the house's tolerance, and never above what
+ * the part bears. A wrench's own error widens neither.
+ */
+export function rangeOf({ torque, fastener }: Joint): { fromNm: number; toNm: number } | undefined {
+  const most = fastener.atMostNm ?? Infinity
+  const single = (nm: number) => ({
+    fromNm: nm * (1 - SINGLE_FIGURE_SHARE),
+    toNm: Math.min(nm * (1 + SINGLE_FIGURE_SHARE), most),
+  })
+  if (torque.kind === 'advice') return single(torque.nm)
+  if (torque.kind !== 'sheet') return undefined
+  return torque.fromNm === torque.toNm
+    ? single(torque.toNm)
+    : { fromNm: torque.fromNm, toNm: Math.min(torque.toNm, most) }
 }
 
-/** A reading as a finding: over a sheet's figure is Stop, under it is Stop until it is pulled again, against advice it is Mind. */
-export function readingFinding(joint: Joint, at: string, nm: number): Finding {
-  const verdict = judgeReading(joint, nm)
-  const advised = joint.torque.kind === 'advice'
-  const wanted: Phrase =
-    joint.torque.kind === 'sheet'
-      ? joint.torque.fromNm === joint.torque.toNm
-        ? [newtonMetre(joint.torque.toNm), ` (${joint.torque.source})`]
-        : [
-            newtonMetre(joint.torque.fromNm),
-            ' to ',
-            newtonMetre(joint.torque.toNm),
-            ` (${joint.torque.source})`,
-          ]
-      : joint.torque.kind === 'advice'
-        ? [newtonMetre(joint.torque.nm), ', the table’s advice']
-        : []
-  const sentence: Phrase = {
-    under: [`${at}, ${joint.name}: `, newtonMetre(nm), ' is under ', ...wanted, '. Pull it again.'],
-    within: [`${at}, ${joint.name}: `, newtonMetre(nm), ' of ', ...wanted, '.'],
+/** What a reading says at a pass that goes to so many percent of the figure. N·m. */
+export function judgeReading(joint: Joint, nm: number, percentOfFigure = 100): ReadingVerdict {
+  const range = rangeOf(joint)
+  const { atMostNm } = joint.fastener
+  if (!range) return atMostNm !== undefined && exceeds(nm, atMostNm) ? 'over' : 'noFigure'
+  if (exceeds(nm, range.toNm)) return 'over'
+  if (percentOfFigure < 100) {
+    const share = ((aimNm(joint.torque) ?? 0) * percentOfFigure) / 100
+    return exceeds(nm, share * (1 + SINGLE_FIGURE_SHARE)) ? 'uneven' : 'within'
+  }
+  if (exceeds(range.fromNm, nm)) return 'under'
+  return range.toNm - range.fromNm < 2 * WRENCH_SHARE * range.toNm ? 'cannotTell' : 'within'
+}
+
+const SEVERITY: Readonly<Record<ReadingVerdict, { readonly sheet: Severity; readonly advice: Severity }>> = {
+  under: { sheet: 'stop', advice: 'mind' },
+  within: { sheet: 'clear', advice: 'clear' },
+  cannotTell: { sheet: 'mind', advice: 'mind' },
+  uneven: { sheet: 'mind', advice: 'mind' },
+  over: { sheet: 'stop', advice: 'mind' },
+  noFigure: { sheet: 'findOut', advice: 'findOut' },
+}
+
+function wantedPhrase({ torque }: Joint): Phrase {
+  if (torque.kind === 'advice') return [newtonMetre(torque.nm), ', the table’s advice']
+  if (torque.kind !== 'sheet') return ['what the part bears']
+  return torque.fromNm === torque.toNm
+    ? [newtonMetre(torque.toNm), ` (${torque.source})`]
+    : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm), ` (${torque.source})`]
+}
+
+/** Over the figure: nothing that is said about something else lets such a joint pass. */
+export const OVER_TORQUE = 'torque-over'
+
+/**
+ * A reading at one place and pass as a finding: over a figure is Stop at once, under it at the last pass is Stop until it is
+ * pulled again; against a table's advice both are Mind, unless it is more than the part bears.
+ */
+export function readingFinding(joint: Joint, at: string, nm: number, percentOfFigure = 100): Finding {
+  const verdict = judgeReading(joint, nm, percentOfFigure)
+  const { atMostNm } = joint.fastener
+  const broken = atMostNm !== undefined && exceeds(nm, atMostNm)
+  const wanted = wantedPhrase(joint)
+  const read: Phrase = [`${at}, ${joint.name}: `, newtonMetre(nm)]
+  const says: Readonly<Record<ReadingVerdict, Phrase>> = {
+    under: [' is under ', ...wanted, '. Pull it again.'],
+    within: [' of ', ...wanted, '.'],
+    cannotTell: [
+      ' of ',
+      ...wanted,
+      '. The range is narrower than a wrench is exact (4 %): this wrench cannot tell.',
+    ],
+    uneven: [
+      ` is above this pass’s ${percentOfFigure} %: drawn down unevenly. Slacken, and begin the passes again.`,
+    ],
     over: [
-      `${at}, ${joint.name}: `,
-      newtonMetre(nm),
       ' is over ',
       ...wanted,
-      '. Loosen it, look at thread and pad for damage, and pull it anew.',
+      '. Slacken it, look at thread, pad and rail, renew what gave way, and pull it anew.',
     ],
-    noFigure: [
-      `${at}, ${joint.name}: `,
-      newtonMetre(nm),
-      ', and there is no figure to hold it to. Find the maker’s.',
-    ],
-  }[verdict]
+    noFigure: [', and there is no figure to hold it to. Find the maker’s.'],
+  }
+  const severity = broken ? 'stop' : SEVERITY[verdict][joint.torque.kind === 'advice' ? 'advice' : 'sheet']
   return {
     id: `reading ${joint.id} ${at}`,
-    rule: 'torque-reading',
-    severity: verdict === 'within' ? 'clear' : verdict === 'noFigure' ? 'findOut' : advised ? 'mind' : 'stop',
+    rule: verdict === 'over' ? OVER_TORQUE : 'torque-reading',
+    severity,
     state: 'all',
     subject: { placementIds: [] },
     measured: newtonMetre(nm),
-    sentence,
+    sentence: [...read, ...says[verdict]],
   }
-}
-
-/** What the joint itself leaves open before anything is tightened: no figure, one carried over, or a habit above the table's. */
-export function jointFinding(joint: Joint): Finding | undefined {
-  const common = {
-    id: `joint ${joint.id}`,
-    rule: 'torque-figure',
-    state: 'all',
-    subject: { placementIds: [] },
-  } as const
-  const { torque, fastener } = joint
-  if (torque.kind === 'refused')
-    return {
-      ...common,
-      severity: 'findOut',
-      sentence: [
-        `${joint.name}: a figure carried over from ${torque.rack} is not taken. Torque never carries over, not even between two racks of one maker; find this part’s own.`,
-      ],
-    }
-  if (torque.kind === 'unknown')
-    return {
-      ...common,
-      severity: 'findOut',
-      sentence: [`${joint.name}: no torque is given, and the tables have no ${fastener.thread}.`],
-    }
-  if (torque.kind === 'feel')
-    return {
-      ...common,
-      severity: 'mind',
-      sentence: [
-        `${joint.name}: no torque is given; by feel, short lever, rather loose than crushed (house rule).`,
-      ],
-    }
-  if (torque.kind === 'advice')
-    return {
-      ...common,
-      severity: 'mind',
-      measured: newtonMetre(torque.nm),
-      sentence: [
-        `${joint.name}: no torque is given. `,
-        newtonMetre(torque.nm),
-        ` is the table’s advice for ${fastener.thread}, ${torque.gradeSaid ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
-      ],
-    }
-  if (fastener.torqueFrom?.kind === 'told') {
-    const table =
-      fastener.grade && tableTorqueNm(fastener.thread, fastener.grade, fastener.condition ?? 'dry')
-    if (table !== undefined && torque.toNm > table)
-      return {
-        ...common,
-        severity: 'mind',
-        measured: newtonMetre(torque.toNm),
-        limit: newtonMetre(table),
-        sentence: [
-          `${joint.name}: `,
-          newtonMetre(torque.toNm),
-          ' is what somebody told, and more than the ',
-          newtonMetre(table),
-          ` the table gives ${fastener.thread} ${fastener.grade ?? ''}. Ask for the maker’s figure.`,
-        ],
-      }
-  }
-  return undefined
 }

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { runs } from '@/core/runs.testing'
 import type { Fastener } from '../../plan/fastening'
 import { USUAL_BAY } from '../../rules/house'
 import { formatQuantity } from '../../units/format'
 import { unitOf } from '../../units/dimension'
 import { aimNm, jointOf, signWords, torqueOf, type JointOwner } from './joint'
 import { diagonalOrder, passList, type Spot } from './passes'
-import { jointFinding, judgeReading, readingFinding } from './reading'
+import { jointFinding } from './joint-finding'
+import { judgeReading, OVER_TORQUE, rangeOf, readingFinding, SINGLE_FIGURE_SHARE } from './reading'
 import { tableTorqueNm, threadSizeMm } from './table-torque'
 
 const owner: JointOwner = { of: 'part', rackId: 'r', partId: 'feet', name: 'Feet' }
@@ -194,19 +196,76 @@ describe('passes', () => {
 
 describe('a reading', () => {
   const sheet = joint({ torqueNm: { from: 5, to: 7 }, torqueFrom: { kind: 'sheet' } })
+  const single = joint({ torqueNm: { from: 4, to: 4 }, torqueFrom: { kind: 'sheet' } })
   it.each([
-    [4, 'under', 'stop'],
-    [4.85, 'within', 'clear'],
-    [6, 'within', 'clear'],
-    [7.2, 'within', 'clear'],
-    [7.5, 'over', 'stop'],
-  ] as const)('%f N·m on 5 to 7 is %s', (nm, verdict, severity) => {
+    [4.99, 'under', 'stop'],
+    [5, 'within', 'clear'],
+    [7, 'within', 'clear'],
+    [7.01, 'over', 'stop'],
+  ] as const)('%f N·m on 5 to 7 is %s: a wrench’s error widens no range (B4)', (nm, verdict, severity) => {
     expect(judgeReading(sheet, nm)).toBe(verdict)
     expect(readingFinding(sheet, 'LHF', nm).severity).toBe(severity)
+  })
+
+  it.each([
+    [3.59, 'under'],
+    [3.6, 'within'],
+    [4.4, 'within'],
+    [4.41, 'over'],
+  ] as const)('%f N·m on a single 4 is %s: within the house’s tolerance (B11)', (nm, verdict) => {
+    expect(judgeReading(single, nm)).toBe(verdict)
+  })
+
+  it('over the figure is Stop at any pass; above a pass’s share and not over is Mind; below it is nothing yet (B4)', () => {
+    expect(readingFinding(sheet, 'LHF', 7.5, 50)).toMatchObject({ severity: 'stop', rule: OVER_TORQUE })
+    expect(readingFinding(sheet, 'LHF', 4, 50)).toMatchObject({ severity: 'mind', rule: 'torque-reading' })
+    expect(judgeReading(sheet, 3, 50)).toBe('within')
+    expect(judgeReading(sheet, 1, 50)).toBe('within')
+  })
+
+  it('never passes above what the part bears, whatever the figure', () => {
+    const weak = joint({ torqueNm: { from: 4, to: 4 }, torqueFrom: { kind: 'sheet' }, atMostNm: 4.1 })
+    expect(judgeReading(weak, 4.2)).toBe('over')
+    const bare = joint({ thread: 'odd', atMostNm: 5 })
+    expect(readingFinding(bare, 'LHF', 6)).toMatchObject({ severity: 'stop', rule: OVER_TORQUE })
+    const advised = joint({ atMostNm: 10 })
+    expect(readingFinding(advised, 'LHF', 10.5).severity).toBe('stop')
+  })
+
+  it('within a range narrower than a wrench is exact cannot tell: Mind', () => {
+    const narrow = joint({ torqueNm: { from: 6, to: 6.2 }, torqueFrom: { kind: 'sheet' } })
+    expect(judgeReading(narrow, 6.1)).toBe('cannotTell')
+    expect(readingFinding(narrow, 'LHF', 6.1).severity).toBe('mind')
   })
 
   it('against advice is Mind at most, and without a figure is a thing to find out', () => {
     expect(readingFinding(joint({}), 'LHF', 90).severity).toBe('mind')
     expect(readingFinding(joint({ thread: 'odd' }), 'LHF', 9).severity).toBe('findOut')
+  })
+
+  it('outside its range is never clear, at any pass, for any joint', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.integer({ min: 0, max: 200 }).map((tenths) => tenths / 10),
+        fc.option(fc.double({ min: 1, max: 80, noNaN: true }), { nil: undefined }),
+        fc.double({ min: 0.1, max: 120, noNaN: true }),
+        fc.constantFrom(50, 75, 100),
+        (from, wider, atMostNm, nm, percent) => {
+          const made = joint({
+            torqueNm: { from, to: from + wider },
+            torqueFrom: { kind: 'sheet' },
+            ...(atMostNm === undefined ? {} : { atMostNm }),
+          })
+          const highest = wider === 0 ? from * (1 + SINGLE_FIGURE_SHARE) : from + wider
+          expect(rangeOf(made)?.toNm).toBeLessThanOrEqual(Math.min(highest, atMostNm ?? Infinity))
+          const { severity } = readingFinding(made, 'LHF', nm, percent)
+          const lowest = wider === 0 ? from * (1 - SINGLE_FIGURE_SHARE) : from
+          if (nm > Math.min(highest, atMostNm ?? Infinity) * 1.00001) expect(severity).toBe('stop')
+          if (percent === 100 && nm < lowest * 0.99999) expect(severity).toBe('stop')
+        },
+      ),
+      { numRuns: runs(20_000) },
+    )
   })
 })

@@ -3,16 +3,17 @@ import { useEffect, useRef, useState } from 'react'
 import { peak, settle, UNSETTLED } from '@/core/bay/devices/settling'
 import { Quantity } from '@/ui/quantity/quantity'
 import { bluetoothScale } from './bluetooth-scale'
-import { isSimulated, type Connection, type DeviceSays, type Driver } from './driver'
+import { isSimulated, type Connection, type DeviceSays, type Driver, type ReadBy } from './driver'
 import { serialLine } from './serial-line'
 import { simulatedScale, simulatedWrench } from './simulated'
 
+/** What is real comes first; what is only played is never chosen for anybody. */
 const DRIVERS: readonly Driver[] = [
-  simulatedScale,
-  simulatedWrench,
   bluetoothScale,
   serialLine('mass'),
   serialLine('torque'),
+  simulatedScale,
+  simulatedWrench,
 ]
 
 /** A load has settled when five readings lie this near each other, kg; a pull is over below this, N·m. */
@@ -32,16 +33,24 @@ type Link =
 export function DeviceReader({
   reads,
   target,
+  simulated,
   onReading,
 }: {
   reads: 'mass' | 'torque'
   target: number
-  onReading: (value: number, device: string) => void
+  /** Whether the played devices are offered too. */
+  simulated: boolean
+  onReading: (value: number, by: ReadBy) => void
 }) {
   const [link, setLink] = useState<Link>({ at: 'none' })
   const [now, setNow] = useState<number>()
   const [noise, setNoise] = useState<string>()
   const connection = useRef<Connection>(undefined)
+  // A connection outlives the step in hand: what it says goes to whatever is asked for when it says so.
+  const hand = useRef(onReading)
+  useEffect(() => {
+    hand.current = onReading
+  }, [onReading])
   const state = useRef({ settling: UNSETTLED, pulled: undefined as number | undefined, given: false })
   useEffect(
     () => () => {
@@ -69,14 +78,14 @@ export function DeviceReader({
       if (settled === undefined) state.current.given = false
       else if (what.steady && !state.current.given) {
         state.current.given = true
-        onReading(settled, driver.name)
+        hand.current(settled, { name: driver.name, simulated: isSimulated(driver) })
       }
       return
     }
     const { pulled } = state.current
     if (pulled !== undefined && what.value < LET_GO_NM) {
       state.current.pulled = undefined
-      onReading(pulled, driver.name)
+      hand.current(pulled, { name: driver.name, simulated: isSimulated(driver) })
     } else state.current.pulled = peak(pulled, what.value, LET_GO_NM)
   }
   const connect = async (driver: Driver) => {
@@ -90,8 +99,10 @@ export function DeviceReader({
       setLink({ at: 'lost', reason: error instanceof Error ? error.message : 'It could not be connected.' })
     }
   }
-  const [chosen, choose] = useState(DRIVERS.find((driver) => driver.reads === reads)?.id ?? '')
-  const fitting = DRIVERS.filter((driver) => driver.reads === reads && driver.available())
+  const [chosen, choose] = useState('')
+  const fitting = DRIVERS.filter(
+    (driver) => driver.reads === reads && driver.available() && (simulated || !isSimulated(driver)),
+  )
   const driver = link.at === 'there' ? link.driver : undefined
   return (
     <fieldset className="bay-device">
@@ -138,6 +149,9 @@ export function DeviceReader({
               choose(event.target.value)
             }}
           >
+            <option value="">
+              {fitting.length === 0 ? 'none that this browser can read' : 'choose one'}
+            </option>
             {fitting.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -147,7 +161,7 @@ export function DeviceReader({
           <button
             type="button"
             className="plain"
-            disabled={link.at === 'connecting'}
+            disabled={link.at === 'connecting' || chosen === ''}
             onClick={() => {
               const next = fitting.find(({ id }) => id === chosen)
               if (next) void connect(next)

@@ -1,3 +1,6 @@
+import type { Plan } from '@/core/plan/plan'
+import { DEMO_PLANS } from '@/stock/plans'
+
 /** What a device says: a reading (kg or N·m), something it sent that is none, or that it is gone. */
 export type DeviceSays =
   | { readonly kind: 'reading'; readonly value: number; readonly steady: boolean }
@@ -25,3 +28,14 @@ export interface SimulatedDriver extends Driver {
 }
 
 export const isSimulated = (driver: Driver): driver is SimulatedDriver => 'plays' in driver
+
+/** What a reading came from, as the log keeps it. */
+export interface ReadBy {
+  readonly name: string
+  readonly simulated: boolean
+}
+
+const DEMO_IDS: ReadonlySet<string> = new Set(DEMO_PLANS.map(({ id }) => id))
+
+/** Played devices write to nothing real: they are there for the demo's own jobs alone. */
+export const isDemo = ({ id }: Plan): boolean => DEMO_IDS.has(id)

@@ -1,0 +1,50 @@
+import type { BayRules } from '../rules/house'
+import { rootOf } from '../survey/arrangement'
+import type { Survey } from '../survey/survey'
+import type { BayProgress } from './log/replay'
+import { jobSteps } from './steps/job-steps'
+import type { Step } from './steps/step'
+
+/** What of a job is on the vehicle as far as its log goes, and what the bay has still to do. */
+export interface Fitted {
+  /** A line a rack and a thing, each with how far it is. */
+  readonly lines: readonly string[]
+  /** Nothing where every step is done, or nothing is planned. */
+  readonly unfinished: { readonly done: number; readonly of: number; readonly next: string } | undefined
+}
+
+const doneOf = (steps: readonly Step[], progress: BayProgress) =>
+  steps.filter(({ id }) => progress.done.has(id)).length
+
+/** How far one group of steps is: only what is all done was fitted. */
+function far(steps: readonly Step[], progress: BayProgress): string {
+  const done = doneOf(steps, progress)
+  if (done === 0) return 'not fitted yet'
+  return done === steps.length ? 'fitted' : `not finished, ${done} of ${steps.length} steps`
+}
+
+/** What was fitted by its steps, and not by the plan: nobody's tick, nothing fitted. */
+export function fittedOf(survey: Survey, rules: BayRules, progress: BayProgress): Fitted {
+  const order = jobSteps(survey, rules, new Set(progress.weighed.keys()))
+  const steps = order.ok ? order.steps : []
+  const state = (status: 'toFit' | 'alreadyOn' | 'comesOff' | undefined, group: string): string => {
+    if (status === 'alreadyOn') return 'on when it came'
+    const own = steps.filter((step) => step.group === group)
+    return own.length > 0 ? far(own, progress) : 'as planned, without steps of its own'
+  }
+  const racks = survey.racks.map(({ rack }) => {
+    const parts = rack.parts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ')
+    return `${rack.name}: ${state(rack.status, rack.id)}. ${parts}`
+  })
+  const things = survey.things
+    .filter((thing) => rootOf(thing) === thing)
+    .map(({ gear, placement }) => `${gear.name}: ${state(placement.status, `gear:${placement.id}`)}`)
+  const open = steps.find(({ id }) => !progress.done.has(id))
+  return {
+    lines: [...racks, ...things],
+    unfinished:
+      open && racks.length + things.length > 0
+        ? { done: doneOf(steps, progress), of: steps.length, next: open.title }
+        : undefined,
+  }
+}

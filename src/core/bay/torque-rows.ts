@@ -1,0 +1,70 @@
+import { newtonMetre, type Phrase } from '../review/phrase'
+import type { BayRules } from '../rules/house'
+import type { Survey } from '../survey/survey'
+import { pullWords } from './log/event'
+import { pullKey, type BayProgress, type Pulled } from './log/replay'
+import { fittedThings, gearJoints, rackJoints } from './steps/joint-groups'
+import type { JointGroup } from './steps/step'
+import type { Joint } from './torque/joint'
+
+/** A joint on the sheet: the range it wants, and place by place what it got. */
+export interface TorqueRow {
+  readonly what: string
+  readonly wanted: Phrase
+  readonly read: Phrase
+}
+
+function wantedOf({ torque }: Joint): Phrase {
+  switch (torque.kind) {
+    case 'sheet':
+      return torque.fromNm === torque.toNm
+        ? [newtonMetre(torque.toNm)]
+        : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm)]
+    case 'advice':
+      return [newtonMetre(torque.nm), ', table’s advice']
+    case 'feel':
+      return ['by feel (house rule)']
+    case 'refused':
+    case 'unknown':
+      return ['no figure']
+  }
+}
+
+/** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
+function readOf({ joint, spots, pulls }: JointGroup, progress: BayProgress): Phrase {
+  const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+  const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
+  if (got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
+  const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
+    pulled?.nm === undefined ? [] : [[`${spot} `, newtonMetre(pulled.nm)]],
+  )
+  const others = new Map<string, string[]>()
+  for (const { spot, pulled } of got)
+    if (pulled?.nm === undefined) {
+      const words = pulled ? pullWords(pulled.how) : 'not pulled'
+      others.set(words, [...(others.get(words) ?? []), spot])
+    }
+  const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
+  return [
+    ...readings,
+    ...[...others].map(([words, places]): Phrase => [`${places.join(', ')} ${words}`]),
+    ...(tools.length > 0 ? [[`read by ${tools.join(', ')}`]] : []),
+  ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))
+}
+
+/** Every joint of the racks, and of what is fitted on them with tools, as wanted and as done. N·m. */
+export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): TorqueRow[] {
+  const row = (owner: string) => (group: JointGroup) => ({
+    what: `${owner}, ${group.joint.name}`,
+    wanted: wantedOf(group.joint),
+    read: readOf(group, progress),
+  })
+  return [
+    ...survey.racks.flatMap((rack) => rackJoints(rack, rules).map(row(rack.rack.name))),
+    ...fittedThings(survey).flatMap((thing) => gearJoints(survey, thing, rules).map(row(thing.gear.name))),
+  ]
+}
+
+/** How many of the pulls on a sheet were played by a device of the demo, and pulled by nobody. */
+export const playedPulls = (progress: BayProgress): number =>
+  [...progress.torqued.values()].filter(({ simulated }: Pulled) => simulated).length

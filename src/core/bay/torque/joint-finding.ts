@@ -1,0 +1,69 @@
+import type { Finding } from '../../review/finding'
+import { newtonMetre } from '../../review/phrase'
+import type { Joint } from './joint'
+import { tableTorqueNm } from './table-torque'
+
+/** What the joint itself leaves open before anything is tightened: no figure, one carried over, or a habit above the table's. */
+export function jointFinding(joint: Joint): Finding | undefined {
+  const common = {
+    id: `joint ${joint.id}`,
+    rule: 'torque-figure',
+    state: 'all',
+    subject: { placementIds: [] },
+  } as const
+  const { torque, fastener } = joint
+  if (torque.kind === 'refused')
+    return {
+      ...common,
+      severity: 'findOut',
+      sentence: [
+        `${joint.name}: a figure carried over from ${torque.rack} is not taken. Torque never carries over, not even between two racks of one maker; find this part’s own.`,
+      ],
+    }
+  if (torque.kind === 'unknown')
+    return {
+      ...common,
+      severity: 'findOut',
+      sentence: [
+        `${joint.name}: no torque is given, and the tables have none for a thread that is ${fastener.thread === 'unsaid' ? 'not said' : fastener.thread}.`,
+      ],
+    }
+  if (torque.kind === 'feel')
+    return {
+      ...common,
+      severity: 'mind',
+      sentence: [
+        `${joint.name}: no torque is given; by feel, short lever, rather loose than crushed (house rule).`,
+      ],
+    }
+  if (torque.kind === 'advice')
+    return {
+      ...common,
+      severity: 'mind',
+      measured: newtonMetre(torque.nm),
+      sentence: [
+        `${joint.name}: no torque is given. `,
+        newtonMetre(torque.nm),
+        ` is the table’s advice for ${fastener.thread}, ${torque.gradeSaid ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
+      ],
+    }
+  if (fastener.torqueFrom?.kind === 'told') {
+    const table =
+      fastener.grade && tableTorqueNm(fastener.thread, fastener.grade, fastener.condition ?? 'dry')
+    if (table !== undefined && torque.toNm > table)
+      return {
+        ...common,
+        severity: 'mind',
+        measured: newtonMetre(torque.toNm),
+        limit: newtonMetre(table),
+        sentence: [
+          `${joint.name}: `,
+          newtonMetre(torque.toNm),
+          ' is what somebody told, and more than the ',
+          newtonMetre(table),
+          ` the table gives ${fastener.thread} ${fastener.grade ?? ''}. Ask for the maker’s figure.`,
+        ],
+      }
+  }
+  return undefined
+}
