@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures'
+import { expect, saved, test } from './fixtures'
 
 const BAY = '/bay?job=demo-ridge-tent'
 
@@ -150,6 +150,21 @@ test('takes the platform job from parts check to handover, first out of square a
       .filter({ hasText: 'Ridge camp' })
       .getByRole('link', { name: /^Back 20/ }),
   ).toBeVisible()
+
+  // Driven at one speed is not driven at a higher one: the drive is open again, and the sheet opens with it.
+  await page.goto('/bench?job=demo-ridge-tent')
+  await page.getByRole('button', { name: 'How it is used' }).click()
+  await page.getByLabel('Speed on the road').fill('150 km/h')
+  await page.getByLabel('Speed on the road').press('Enter')
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await saved(page)
+  await page.goto(BAY)
+  await expect(title(page)).toHaveText('Drive it')
+  await expect(
+    page.getByText('Again: the speed it is to be driven at changed since it was done.'),
+  ).toBeVisible()
+  await page.goto('/handover?job=demo-ridge-tent')
+  await expect(page.getByText('Drive it: the speed it is to be driven at changed since.')).toBeVisible()
 })
 
 test('goes on at the same step after closing, by foot switch and keys alone', async ({ page, context }) => {

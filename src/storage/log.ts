@@ -1,4 +1,5 @@
 import { logEventSchema, type LogEvent } from '@/core/bay/log/event'
+import { united } from '@/core/bay/log/sequence'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 
 /** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
@@ -10,15 +11,19 @@ const keyOf = (event: LogEvent, turn: number) =>
 
 let turn = 0
 
-/** All events, oldest first; one that no longer reads is left where it is. */
+/** All events in their order; one that no longer reads is left where it is. */
 export async function loadEvents(): Promise<LogEvent[]> {
   const found: { key: string; event: LogEvent }[] = []
   await logShelf.iterate((raw, key) => {
     const read = logEventSchema.safeParse(raw)
     if (read.success) found.push({ key: key.slice(key.indexOf('/')), event: read.data })
   })
+  // Entries from before events had turns keep the order of their keys: the sort below is stable.
   found.sort((a, b) => a.key.localeCompare(b.key))
-  return [...found.map(({ event }) => event), ...unkept]
+  return united(
+    found.map(({ event }) => event),
+    unkept,
+  )
 }
 
 export async function loadVehicleLog(vehicleId: string): Promise<LogEvent[]> {

@@ -10,6 +10,8 @@ export const settingsSchema = z.object({
   seeded: z.boolean().catch(false),
   /** Who fits here: signs what is logged. */
   fitter: z.string().max(80).catch(''),
+  /** This browser's own name in the log. */
+  device: z.string().max(80).optional().catch(undefined),
 })
 export type Settings = z.infer<typeof settingsSchema>
 
@@ -22,6 +24,7 @@ export const USUAL_SETTINGS: Settings = {
   house: undefined,
   seeded: false,
   fitter: '',
+  device: undefined,
 }
 
 export async function loadSettings(): Promise<Settings> {

@@ -45,14 +45,17 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
   const fitted = record.racks.filter(({ on }) => on)
   const afterRack = ({ kind }: LogEvent) => kind === 'loadChanged' || kind === 'replaced'
   const dues = fitted.flatMap(({ rackId, what, since }): Due[] => {
-    const later = counting.filter((event) => event.at >= since)
+    const on = counting.findLastIndex(
+      (event) => (event.kind === 'fitted' || event.kind === 'refitted') && event.rackId === rackId,
+    )
+    const later = counting.slice(on)
     const checks = later.filter((event) => event.kind === 'checked' && event.what === what)
     const disturbed = later
       .filter((event) => afterRack(event) || (event.kind === 'refitted' && event.rackId === rackId))
       .at(-1)
     const lastCheck = checks.at(-1)
     const from = disturbed && dayOf(disturbed) > since.slice(0, 10) ? disturbed : undefined
-    const fresh = !lastCheck || (from && lastCheck.at < from.at)
+    const fresh = !lastCheck || (from && later.indexOf(lastCheck) < later.indexOf(from))
     if (fresh)
       return [
         {

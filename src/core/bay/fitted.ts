@@ -1,8 +1,6 @@
-import type { BayRules } from '../rules/house'
 import { rootOf } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 import type { BayProgress } from './log/replay'
-import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 
 /** What of a job is on the vehicle as far as its log goes, and what the bay has still to do. */
@@ -24,9 +22,7 @@ function far(steps: readonly Step[], progress: BayProgress): string {
 }
 
 /** What was fitted by its steps, and not by the plan: nobody's tick, nothing fitted. */
-export function fittedOf(survey: Survey, rules: BayRules, progress: BayProgress): Fitted {
-  const order = jobSteps(survey, rules, new Set(progress.weighed.keys()))
-  const steps = order.ok ? order.steps : []
+export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayProgress): Fitted {
   const state = (status: 'toFit' | 'alreadyOn' | 'comesOff' | undefined, group: string): string => {
     if (status === 'alreadyOn') return 'on when it came'
     const own = steps.filter((step) => step.group === group)

@@ -7,9 +7,11 @@ import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from './due'
+import { standingOf } from './evidence'
 import { fittedOf, type Fitted } from './fitted'
 import type { BayProgress } from './log/replay'
 import { marksOf } from './marks'
+import { jobSteps } from './steps/job-steps'
 import { rackJoints } from './steps/joint-groups'
 import { playedPulls, torqueRows, type TorqueRow } from './torque-rows'
 
@@ -36,6 +38,8 @@ export interface Handover {
   /** What the bay has still to do, and how many readings were played. */
   readonly unfinished: Fitted['unfinished']
   readonly played: number
+  /** Steps that were done and are to be done again, with what changed since. */
+  readonly again: readonly { readonly step: string; readonly changed: string }[]
   /** The verdict of each state, as every screen has it. */
   readonly verdicts: Readonly<Record<State, Verdict>>
   /** What stops it from leaving, and what nobody has found out. */
@@ -122,13 +126,16 @@ function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
 export function handoverOf(
   survey: Survey,
   review: Review,
-  progress: BayProgress,
+  logged: BayProgress,
   due: readonly Due[],
   rules: BayRules,
 ): Handover {
   const { racks, drivingTop } = survey
   const marks = marksOf(survey)
-  const fitted = fittedOf(survey, rules, progress)
+  const order = jobSteps(survey, rules, new Set(logged.weighed.keys()))
+  const steps = order.ok ? order.steps : []
+  const { progress, again } = standingOf(steps, survey, logged)
+  const fitted = fittedOf(survey, steps, progress)
   const rows = together(review.findings)
   const said = ({ finding, states }: FindingStates): Phrase =>
     finding.state === 'all' ? finding.sentence : [`${states.join(', ')}: `, ...finding.sentence]
@@ -150,6 +157,10 @@ export function handoverOf(
     fitted: fitted.lines,
     unfinished: review.planned ? fitted.unfinished : undefined,
     played: playedPulls(progress),
+    again: steps.flatMap(({ id, title }) => {
+      const changed = again.get(id)
+      return changed === undefined ? [] : [{ step: title, changed }]
+    }),
     torques: torqueRows(survey, rules, progress),
     verdicts: review.states,
     aside: rows.flatMap((row) => {
@@ -220,6 +231,11 @@ export function openingOf(handover: Handover): OpeningPart[] {
       unfinished
         ? [[`${unfinished.done} of ${unfinished.of} steps are done. Next: ${unfinished.next}.`]]
         : [],
+      true,
+    ),
+    ...part(
+      'Done before, and to be done again',
+      handover.again.map(({ step, changed }) => [`${step}: ${changed} changed since.`]),
       true,
     ),
     ...part(

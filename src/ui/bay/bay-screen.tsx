@@ -1,6 +1,7 @@
 'use client'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
+import { standingOf } from '@/core/bay/evidence'
 import { NOTHING_DONE, type BayProgress } from '@/core/bay/log/replay'
 import { minutesLeft } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
@@ -46,8 +47,12 @@ function Bay({ plan }: { plan: Plan }) {
   const { own } = useOwnLog(plan)
   const trouble = useLog((store) => store.trouble)
   const awake = useAwake()
-  const progress = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
-  const order = stepsOf(plan, progress)
+  const logged = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
+  const order = stepsOf(plan, logged)
+  const { progress, again } = useMemo(
+    () => standingOf(order.ok ? order.steps : [], survey, logged),
+    [order, survey, logged],
+  )
   return (
     <div className="bay">
       <header className="bay-head">
@@ -94,7 +99,7 @@ function Bay({ plan }: { plan: Plan }) {
           Fetching the log.
         </p>
       ) : view === 'steps' ? (
-        <OneStep plan={plan} survey={survey} steps={order.steps} progress={progress} />
+        <OneStep plan={plan} survey={survey} steps={order.steps} progress={progress} again={again} />
       ) : (
         <main className="bay-scroll" tabIndex={0} aria-label={view === 'parts' ? 'Parts' : 'Plan of work'}>
           {view === 'parts' ? (

@@ -1,6 +1,6 @@
 'use client'
 import Link from 'next/link'
-import { useCallback, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { BayProgress } from '@/core/bay/log/replay'
 import { currentIndex, holdsOf, nextPull, stepFindings } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
@@ -46,11 +46,14 @@ export function OneStep({
   survey,
   steps,
   progress,
+  again,
 }: {
   plan: Plan
   survey: Survey
   steps: readonly Step[]
   progress: BayProgress
+  /** Steps to be done again, with what changed since. */
+  again: ReadonlyMap<string, string>
 }) {
   const now = currentIndex(steps, progress)
   const [looking, setLooking] = useState<number>()
@@ -59,14 +62,14 @@ export function OneStep({
   const step = steps[at]
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
   const holds = step && !progress.done.has(step.id) ? holdsOf(step, survey, findings, progress) : []
-  const primary = step && primaryOf(plan, step, progress)
+  const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
   // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.
   const hold = holds.find(({ id }) => id !== 'readings' || !pulling || primary?.events.length === 0)
   const blocked = hold !== undefined
   const before = steps.filter(({ id }) => step?.after.includes(id) && !progress.done.has(id))
   const waits = before.length
-  const done = useCallback(() => {
+  const done = () => {
     if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
     if (primary.events.length > 0) logFor(plan, ...primary.events)
     if (!pulling)
@@ -77,10 +80,10 @@ export function OneStep({
             ? Math.min(at + 1, steps.length - 1)
             : undefined,
       )
-  }, [plan, step, primary, blocked, waits, pulling, at, steps.length, looking])
-  const back = useCallback(() => {
+  }
+  const back = () => {
     setLooking(Math.max(0, at - 1))
-  }, [at])
+  }
   useBayKeys(done, back)
   if (!step || !primary) return null
   const all = steps.every(({ id }) => progress.done.has(id))
@@ -105,6 +108,9 @@ export function OneStep({
             ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
             : ''}
         </p>
+        {again.has(step.id) && (
+          <p className="bay-waits">Again: {again.get(step.id)} changed since it was done.</p>
+        )}
         {waits > 0 && !progress.done.has(step.id) && (
           <p className="bay-waits">
             Before this one:{' '}

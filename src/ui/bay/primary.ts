@@ -1,14 +1,22 @@
 import type { BayProgress } from '@/core/bay/log/replay'
+import { hangsNow } from '@/core/bay/evidence'
 import { nextPull, passPress } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import type { Phrase } from '@/core/review/phrase'
+import type { Survey } from '@/core/survey/survey'
 import type { NewEvent } from '@/ui/log/log-store'
 import { seenEvent } from './pull-event'
 
 /** What is written when a step is done: the step, and what its being done means for the rack. */
-function doneEvents(plan: Plan, step: Step): NewEvent[] {
-  const done: NewEvent = { kind: 'stepDone', stepId: step.id, title: step.title }
+function doneEvents(plan: Plan, survey: Survey, step: Step): NewEvent[] {
+  const hung = hangsNow(step, survey)
+  const done: NewEvent = {
+    kind: 'stepDone',
+    stepId: step.id,
+    title: step.title,
+    ...(Object.keys(hung).length > 0 && { hung }),
+  }
   if (step.id !== 'job/tell' || step.doing.kind !== 'tell') return [done]
   return [
     ...step.doing.what.map((what): NewEvent => ({ kind: 'told', what })),
@@ -20,6 +28,7 @@ function doneEvents(plan: Plan, step: Step): NewEvent[] {
 /** What the large key says and does at a step. Without events and words of a pass, what is wanted next is a reading. */
 export function primaryOf(
   plan: Plan,
+  survey: Survey,
   step: Step,
   progress: BayProgress,
 ): { say: Phrase; events: NewEvent[] } {
@@ -38,5 +47,8 @@ export function primaryOf(
     tell: 'Told and handed over',
   } as const
   const { kind } = step.doing
-  return { say: [kind in words ? words[kind as keyof typeof words] : 'Done'], events: doneEvents(plan, step) }
+  return {
+    say: [kind in words ? words[kind as keyof typeof words] : 'Done'],
+    events: doneEvents(plan, survey, step),
+  }
 }

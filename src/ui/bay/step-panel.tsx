@@ -211,9 +211,9 @@ export function StepPanel(props: Props) {
     case 'start':
       return (
         <ul>
-          {step.doing.groups.map(({ joint, spots, perSpot }) => (
+          {step.doing.groups.map(({ joint }) => (
             <li key={joint.id} className="hair-b py-2">
-              <strong>{joint.name}</strong>: {spots.length * perSpot} × {joint.startTurns} turns
+              <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
               <span className="text-ink2 block text-[13px]">
                 {joint.washers}; {joint.security}
               </span>

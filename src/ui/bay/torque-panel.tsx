@@ -25,6 +25,9 @@ const WHY = {
   unknown: () => 'nobody gave a figure: find the maker’s',
 } as const
 
+const atEach = (perSpot: number): string =>
+  Number.isInteger(perSpot) ? String(perSpot) : `${Math.floor(perSpot)} or ${Math.ceil(perSpot)}`
+
 /** The figure of the pull that is next, huge, in all three units, with where it comes from and the sign of done. */
 export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
   if (step.doing.kind !== 'torque') return null
@@ -51,7 +54,7 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
           {WHY[joint.torque.kind](joint)}
         </p>
         <p>
-          {perSpot > 1 ? `${perSpot} at each place. ` : ''}
+          {perSpot > 1 ? `${atEach(perSpot)} at each place. ` : ''}
           {joint.signs.length > 0 ? `Done when ${joint.signs.map(signWords).join(' and ')}. ` : ''}
           Use {joint.tool}
           {joint.handOnly ? ', by hand only' : ''}. On each: {joint.washers}; {joint.security}.

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { replay, type RackRecord } from '@/core/bay/log/replay'
+import { nextTurn } from '@/core/bay/log/sequence'
 import { carsByJob, ownEvents, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { keepEvents, loadEvents } from '@/storage/log'
@@ -11,7 +12,9 @@ import { useSettings } from '@/ui/shell/settings-store'
 import { useStoredPlans } from './stored-plans'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */
-type Unsigned<E> = E extends LogEvent ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'by'> : never
+type Unsigned<E> = E extends LogEvent
+  ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'by' | 'turn' | 'device'>
+  : never
 export type NewEvent = Unsigned<LogEvent>
 
 interface LogStore {
@@ -20,6 +23,14 @@ interface LogStore {
   readonly trouble: string | undefined
   open(): Promise<void>
   add(of: { readonly vehicleId: string; readonly jobId?: string }, events: readonly NewEvent[]): Promise<void>
+}
+
+/** A name of this browser's own, made once: it tells apart what two devices wrote in the same turn. */
+function deviceId(): string {
+  const { settings, change } = useSettings.getState()
+  const device = settings.device ?? crypto.randomUUID()
+  if (settings.device === undefined) change({ device })
+  return device
 }
 
 let watching = false
@@ -45,10 +56,13 @@ export const useLog = create<LogStore>((set, get) => ({
   },
   async add({ vehicleId, jobId }, events) {
     const { fitter } = useSettings.getState().settings
-    const signed = events.map((event) => ({
+    const first = nextTurn(get().events)
+    const signed = events.map((event, i) => ({
       ...event,
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
+      turn: first + i,
+      device: deviceId(),
       vehicleId,
       ...(jobId === undefined ? {} : { jobId }),
       ...(fitter === '' ? {} : { by: fitter }),

@@ -37,8 +37,27 @@ describe('a part’s joint in the form', () => {
     [{ thread: 'M6', from: '9', to: '4' }, 'j.to'],
     [{ thread: 'M6', from: 'tight' }, 'j.from'],
     [{ thread: 'a thread nobody would ever write' }, 'j.thread'],
+    [{ from: '6', count: '' }, 'j.count'],
   ] as const)('refuses %o', (draft, field) => {
     expect(Object.keys(read(draft).problems)).toEqual([field])
+  })
+
+  it('keeps what is typed without a thread, a count alone and a page alone, and shows it again (B3)', () => {
+    const torque = read({ from: '6', to: '8', page: '4' }).value.fasteners
+    expect(torque).toEqual([
+      { thread: 'unsaid', count: 4, torqueNm: { from: 6, to: 8 }, torqueFrom: { kind: 'sheet', page: '4' } },
+    ])
+    expect(jointToDraft(torque, 'metric')).toMatchObject({
+      thread: '',
+      from: '6 N·m',
+      to: '8 N·m',
+      page: '4',
+    })
+    expect(read({ count: '6' }).value.fasteners).toEqual([{ thread: 'unsaid', count: 6 }])
+    const page = read({ thread: 'M6', page: '12' }).value.fasteners
+    expect(page).toEqual([{ thread: 'M6', count: 4, torqueFrom: { kind: 'sheet', page: '12' } }])
+    expect(jointToDraft(page, 'metric').page).toBe('12')
+    expect(read({ grade: '8.8' }).value.fasteners?.[0]?.grade).toBe('8.8')
   })
 
   it('left empty is no joint, and an old figure from another rack is not kept as this one’s', () => {

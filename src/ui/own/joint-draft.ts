@@ -4,7 +4,7 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { formatPrecise } from '@/core/units/format'
 import type { DraftReader } from './draft-reader'
 
-/** A part's main joint as texts: its thread left empty, the part has none that is known. */
+/** A part's main joint as texts. One of which only a part is known is kept as far as it goes. */
 export interface JointDraft {
   thread: string
   count: string
@@ -25,6 +25,12 @@ export const NO_JOINT: JointDraft = {
   condition: 'unsaid',
 }
 
+/** How a thread that nobody gave stands in a plan. */
+const UNSAID = 'unsaid'
+
+const nothingTyped = (draft: JointDraft): boolean =>
+  (Object.keys(NO_JOINT) as (keyof JointDraft)[]).every((field) => draft[field].trim() === NO_JOINT[field])
+
 export const GRADE_CHOICES = [
   ['unsaid', 'Not marked'],
   ...GRADES.map((each) => [each, each] as const),
@@ -41,7 +47,7 @@ export function jointToDraft(fasteners: readonly Fastener[] | undefined, system:
     value === undefined ? '' : formatPrecise('torque', value, system)
   const read = first.torqueFrom
   return {
-    thread: first.thread,
+    thread: first.thread === UNSAID ? '' : first.thread,
     count: String(first.count),
     from: nm(first.torqueNm?.from),
     to: nm(first.torqueNm?.to),
@@ -59,8 +65,8 @@ export function readJoint(
   was: readonly Fastener[] | undefined,
 ): { fasteners?: Fastener[] } {
   const [before, ...others] = was ?? []
-  const thread = draft.thread.trim()
-  if (thread === '') return others.length > 0 ? { fasteners: others } : {}
+  if (nothingTyped(draft)) return others.length > 0 ? { fasteners: others } : {}
+  const thread = draft.thread.trim() || UNSAID
   if (thread.length > 20) reader.fail(`${at}.thread`, 'A thread as on the bolt: M8.')
   const count = Number(draft.count)
   if (!Number.isInteger(count) || count < 1 || count > 400)
@@ -80,7 +86,9 @@ export function readJoint(
     thread: thread.slice(0, 20),
     count: Number.isInteger(count) && count > 0 ? Math.min(count, 400) : 1,
     ...(range && range.from <= range.to ? { torqueNm: range } : {}),
-    ...(range ? { torqueFrom: { ...sourceKept, ...(page === '' ? {} : { page: page.slice(0, 40) }) } } : {}),
+    ...(range || page !== ''
+      ? { torqueFrom: { ...sourceKept, ...(page === '' ? {} : { page: page.slice(0, 40) }) } }
+      : {}),
     ...(draft.grade === 'unsaid' ? {} : { grade: draft.grade }),
     ...(draft.condition === 'unsaid' ? {} : { condition: draft.condition }),
   }

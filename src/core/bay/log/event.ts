@@ -10,6 +10,9 @@ const common = {
   jobId: idSchema.optional(),
   by: z.string().max(80).optional(),
   note: z.string().max(1000).optional(),
+  /** One more than the highest turn that the device had seen when it wrote this: what orders a log, and no clock does. */
+  turn: z.number().int().min(1).max(100_000_000).optional(),
+  device: idSchema.optional(),
 }
 const key = z.string().min(1).max(400)
 /** Names of steps and joints are made of several names of the plan. */
@@ -48,7 +51,14 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     what: words,
     count: z.number().int().min(0).max(4000),
   }),
-  z.strictObject({ kind: z.literal('stepDone'), ...common, stepId: key, title: words }),
+  z.strictObject({
+    kind: z.literal('stepDone'),
+    ...common,
+    stepId: key,
+    title: words,
+    /** What the tick hung on, as it was then. */
+    hung: z.record(key, z.union([z.number(), z.string().max(500)])).optional(),
+  }),
   z.strictObject({ kind: z.literal('stepReopened'), ...common, stepId: key, title: words }),
   z.strictObject({
     kind: z.literal('measured'),

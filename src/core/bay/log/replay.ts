@@ -20,9 +20,14 @@ export interface Pulled {
   readonly simulated?: true | undefined
 }
 
+/** What a tick hung on when it was given, by the fact's name. */
+export type Hung = Readonly<Record<string, number | string>>
+
 /** One job's progress in the bay as the log has it. */
 export interface BayProgress {
   readonly done: ReadonlySet<string>
+  /** What each tick hung on, where its entry says so. */
+  readonly hung: ReadonlyMap<string, Hung>
   readonly counted: ReadonlyMap<string, number>
   /** The last readings of each pair at each step, by `step pair`. */
   readonly measured: ReadonlyMap<string, Readings>
@@ -46,6 +51,7 @@ export interface RackRecord {
 
 interface Draft {
   done: Set<string>
+  hung: Map<string, Hung>
   counted: Map<string, number>
   measured: Map<string, Readings>
   torqued: Map<string, Pulled>
@@ -57,6 +63,7 @@ interface Draft {
 
 const emptyJob = (): Draft => ({
   done: new Set(),
+  hung: new Map(),
   counted: new Map(),
   measured: new Map(),
   torqued: new Map(),
@@ -142,6 +149,8 @@ function apply(event: LogEvent, job: Draft): void {
   switch (event.kind) {
     case 'stepDone':
       job.done.add(event.stepId)
+      if (event.hung) job.hung.set(event.stepId, event.hung)
+      else job.hung.delete(event.stepId)
       return
     case 'stepReopened':
       job.done.delete(event.stepId)

@@ -22,11 +22,16 @@ function spreadSpots(name: string, count: number): Spot[] {
   }))
 }
 
-/** The joints of a rack's parts, each at its feet where it belongs to feet. A part of feet whose sheet says nothing has one unknown joint. */
+/**
+ * The joints of a rack's parts, each at its feet where it belongs to feet. What holds a rack at its feet and whose sheet
+ * says nothing has one unknown joint there: a rack entered as a whole is held by itself.
+ */
 export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
+  const feet = footSpots(rack)
+  const bySomething = rack.rack.parts.some(({ role }) => ON_FEET.has(role) && role !== 'fitKit')
   return rack.rack.parts.flatMap((part) => {
-    const feet = footSpots(rack)
-    const onFeet = ON_FEET.has(part.role) && feet.length > 0
+    const holds = ON_FEET.has(part.role) || (part.role === 'whole' && !bySomething)
+    const onFeet = holds && feet.length > 0
     const silent = onFeet && part.role !== 'fitKit' && (part.fasteners ?? []).length === 0
     const fasteners = silent ? [{ thread: 'unsaid', count: feet.length }] : (part.fasteners ?? [])
     return fasteners.map((fastener, i): JointGroup => {
@@ -37,7 +42,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
       return {
         joint,
         spots: spots.map(({ name: spot }) => spot),
-        perSpot: Math.max(1, Math.round(fastener.count / spots.length)),
+        perSpot: fastener.count / Math.max(1, spots.length),
         pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
       }
     })
@@ -66,7 +71,7 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
     return {
       joint,
       spots: spots.map(({ name }) => name),
-      perSpot: Math.max(1, Math.round(fastener.count / spots.length)),
+      perSpot: fastener.count / Math.max(1, spots.length),
       pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
     }
   })

@@ -10,7 +10,7 @@ import { drillSteps } from './drill-steps'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
-import type { Doing, Step } from './step'
+import type { Doing, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
 
 const ATTACHED: Readonly<Record<string, string>> = {
@@ -44,6 +44,10 @@ const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase 
           : ' behind the windscreen’s upper edge, to the bar’s centre, on both sides.',
       ]
 }
+
+/** By the part and which of its joints it is, so that a joint more on another part renames nothing. */
+const torqueKey = ({ joint }: JointGroup) =>
+  `torque-${joint.owner.of === 'part' ? joint.owner.partId : joint.owner.placementId}-${joint.index}`
 
 /** Every step of fitting one rack, in the order of its stages; edges between stages are added with the whole job's. */
 export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[] {
@@ -160,7 +164,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         minutes: about(
           Math.max(
             4,
-            groups.reduce((so, { spots, perSpot }) => so + spots.length * perSpot, 0),
+            groups.reduce((so, { joint }) => so + joint.fastener.count, 0),
           ),
         ),
         footIds,
@@ -201,13 +205,13 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
               ]),
         ]
   const torque = [
-    ...groups.map((group, i) =>
+    ...groups.map((group) =>
       step(
-        `torque-${group.joint.owner.of === 'part' ? group.joint.owner.partId : i}-${i}`,
+        torqueKey(group),
         'torque',
         `Tighten: ${group.joint.name}`,
         [
-          `${group.spots.length * group.perSpot} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         {
           minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),
@@ -225,10 +229,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'Measure again, tightened',
             ['What is pulled moves. The same marks once more.'],
             {
-              after: groups.map(
-                (group, i) =>
-                  `${own.id}/torque-${group.joint.owner.of === 'part' ? group.joint.owner.partId : i}-${i}`,
-              ),
+              after: groups.map((group) => `${own.id}/${torqueKey(group)}`),
               minutes: about(4 * pairs.length),
               footIds,
               tools: ['tape'],

@@ -9,8 +9,8 @@ import type { Pull } from '../torque/passes'
 /** A joint at every place it has on this vehicle, and the order in which they are pulled. */
 export interface JointGroup {
   readonly joint: Joint
-  /** Places by name, so many fasteners at each. */
   readonly spots: readonly string[]
+  /** Fasteners a place on average: what is counted is the joint's own number. */
   readonly perSpot: number
   readonly pulls: readonly Pull[]
 }

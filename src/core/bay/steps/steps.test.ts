@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, ridgeTent, twinSpan, yardVan } from '@/stock/plans'
 import type { Plan } from '../../plan/plan'
+import type { Part } from '../../plan/rack'
 import { USUAL_BAY } from '../../rules/house'
 import { survey } from '../../survey/survey'
 import { estimate } from './estimate'
@@ -196,7 +197,7 @@ describe('what comes before what', () => {
     ['film before feet', 'platform/platform-feet/film', 'platform/lift-on'],
     ['a part’s own order by name', 'platform/platform-deck/lay-out', 'platform/platform-deck/square-deck'],
     ['placed before squared', 'platform/place', 'platform/square'],
-    ['squared before tightened', 'platform/square', 'platform/torque-platform-feet-1'],
+    ['squared before tightened', 'platform/square', 'platform/torque-platform-feet-0'],
     ['tightened before the tent', 'platform/square-again', 'gear:tent/set'],
     [
       'what is put in for a while comes out',
@@ -287,5 +288,58 @@ describe('what comes before what', () => {
     expect(mustPrecede(order, `${id}/seal`, 'platform/lift-on')).toBe(true)
     expect(estimate(order).difficulty).toBe('hard')
     expect(estimate(order).because).toContain('something has to cure or soak')
+  })
+})
+
+describe('the joints of a rack', () => {
+  const bolt = (count: number) => ({ thread: 'M6', count })
+  const withParts = (edit: (part: Part) => Part): Plan => ({
+    ...ridgeTent,
+    racks: ridgeTent.racks.map((rack) => ({ ...rack, parts: rack.parts.map(edit) })),
+  })
+  const ids = (plan: Plan) => stepsOf(plan).map(({ id }) => id)
+
+  it('keep their steps’ names when another part gains one (B9)', () => {
+    const [first] = ridgeTent.racks[0]!.parts
+    const more = withParts((part) =>
+      part.id === first!.id ? { ...part, fasteners: [...(part.fasteners ?? []), bolt(4)] } : part,
+    )
+    const now = new Set(ids(more))
+    for (const id of ids(ridgeTent)) expect(now.has(id), id).toBe(true)
+    expect(now.size).toBe(ids(ridgeTent).length + 1)
+  })
+
+  it('count the bolts that there are: 32 are 32 (B10)', () => {
+    const deck = ridgeTent.racks[0]!.parts.find(({ role }) => role === 'deck')!
+    const plan = withParts((part) => (part.id === deck.id ? { ...part, fasteners: [bolt(32)] } : part))
+    const torque = stepsOf(plan).find(({ id }) => id === `platform/torque-${deck.id}-0`)
+    expect(torque?.detail.join('')).toMatch(/^32 in all/)
+    expect(
+      torque?.doing.kind === 'torque' && torque.doing.group.perSpot * torque.doing.group.spots.length,
+    ).toBe(32)
+  })
+
+  it('of a rack entered as a whole are tightened at its feet, though no sheet says how (B3)', () => {
+    const whole: Plan = {
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: [
+          {
+            id: 'all',
+            role: 'whole',
+            name: 'Own rack',
+            count: 1,
+            eachKg: 20,
+            rated: { by: 'own', ratings: [] },
+          },
+        ],
+      })),
+    }
+    const torque = stepsOf(whole).find(({ id }) => id === 'platform/torque-all-0')
+    expect(torque?.doing).toMatchObject({ kind: 'torque', group: { joint: { torque: { kind: 'unknown' } } } })
+    expect(torque?.doing.kind === 'torque' && torque.doing.group.spots.length).toBe(
+      survey(whole).racks[0]!.feet.length,
+    )
   })
 })

@@ -27,6 +27,8 @@ export type Torque =
 /** One kind of joint, so many times, with everything that its sheet and the house say about closing it. */
 export interface Joint {
   readonly id: string
+  /** Which of its owner's joints it is, from 0. */
+  readonly index: number
   readonly owner: JointOwner
   readonly name: string
   readonly fastener: Fastener
@@ -126,6 +128,7 @@ function washersOf({ washers, security }: Fastener, rules: BayRules): string {
 export function jointOf(owner: JointOwner, index: number, fastener: Fastener, rules: BayRules): Joint {
   return {
     id: `${owner.of === 'part' ? `${owner.rackId}/${owner.partId}` : owner.placementId}:${index}`,
+    index,
     owner,
     name: fastener.name ?? `${fastener.thread} of ${owner.name.toLowerCase()}`,
     fastener,

@@ -1,0 +1,166 @@
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS, hatchJob, ridgeTent } from '@/stock/plans'
+import type { Plan } from '../plan/plan'
+import { USUAL_BAY } from '../rules/house'
+import { survey } from '../survey/survey'
+import { HANGS_ON, hangsNow, standingOf } from './evidence'
+import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
+import { jobSteps } from './steps/job-steps'
+import type { Step } from './steps/step'
+
+const stepsOf = (plan: Plan): readonly Step[] => {
+  const order = jobSteps(survey(plan), USUAL_BAY)
+  if (!order.ok) throw new Error(order.reason)
+  return order.steps
+}
+
+/** Everything of a job done and seen, as it stood. */
+function allDone(plan: Plan): BayProgress {
+  const steps = stepsOf(plan)
+  const surveyed = survey(plan)
+  return {
+    ...NOTHING_DONE,
+    done: new Set(steps.map(({ id }) => id)),
+    hung: new Map(steps.map((step) => [step.id, hangsNow(step, surveyed)])),
+    torqued: new Map(
+      steps.flatMap(({ doing }) =>
+        doing.kind === 'torque'
+          ? doing.group.pulls.map(
+              ({ at, pass }) => [pullKey(doing.group.joint.id, at, pass), { nm: 6 }] as const,
+            )
+          : [],
+      ),
+    ),
+    proved: new Map(
+      steps.flatMap(({ doing }) => (doing.kind === 'prove' ? [[doing.item.id, 'good'] as const] : [])),
+    ),
+  }
+}
+
+/** Which kinds of evidence grow old when a plan that was done becomes another. */
+function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
+  const now = edit(plan)
+  const { again } = standingOf(stepsOf(now), survey(now), allDone(plan))
+  const kinds = stepsOf(now)
+    .filter(({ id }) => again.has(id))
+    .map((step) => HANGS_ON.find(({ is }) => is(step))?.evidence ?? 'nothing in the table')
+  return [...new Set(kinds)].sort()
+}
+
+const RACK = ['seat and shake', 'squareness', 'torque of a rack']
+const TOLD = 'told and handed over'
+const firstBar = (by: number) => (plan: Plan) => ({
+  ...plan,
+  racks: plan.racks.map((rack, i) =>
+    i > 0 || rack.kind === 'ladder'
+      ? rack
+      : { ...rack, bars: rack.bars.map((bar, j) => (j > 0 ? bar : { ...bar, xMm: bar.xMm + by })) },
+  ),
+})
+const firstThing = (by: number) => (plan: Plan) => ({
+  ...plan,
+  placements: plan.placements.map((each, i) => (i > 0 ? each : { ...each, xMm: each.xMm + by })),
+})
+const speed = (by: number) => (plan: Plan) => ({
+  ...plan,
+  use: { ...plan.use, roadKmH: plan.use.roadKmH + by },
+})
+
+describe('evidence grows old with what it hung on, and with nothing else (B6)', () => {
+  const torqueOfMounts = stepsOf(hatchJob).some(({ id }) => id.startsWith('gear:'))
+    ? ['torque of a mount']
+    : []
+  it.each<[string, (plan: Plan) => Plan, readonly string[]]>([
+    ['nothing changed', (plan) => plan, []],
+    ['another name for the job', (plan) => ({ ...plan, job: { ...plan.job, name: 'Other' } }), []],
+    ['the speed raised', speed(20), ['the drive', TOLD]],
+    ['the speed lowered', speed(-20), [TOLD]],
+    ['a bar 30 mm further', firstBar(30), [...RACK, ...torqueOfMounts, 'what opens or swings', TOLD]],
+    ['a bar a millimetre further', firstBar(1), [TOLD]],
+    ['a load 100 mm further', firstThing(100), ['the drive', 'what opens or swings', TOLD]],
+    ['a load 20 mm further', firstThing(20), ['what opens or swings', TOLD]],
+    [
+      'something put into the box',
+      (plan) => ({
+        ...plan,
+        placements: plan.placements.map((each, i) =>
+          i > 0
+            ? each
+            : {
+                ...each,
+                loads: [
+                  ...each.loads,
+                  {
+                    id: 'more',
+                    name: 'More',
+                    when: 'always',
+                    what: { kind: 'mass', mass: { kg: 20, basis: 'weighed' } },
+                  },
+                ],
+              },
+        ),
+      }),
+      [TOLD],
+    ],
+    [
+      'a heavier box',
+      (plan) => ({
+        ...plan,
+        gear: plan.gear.map((gear) => ({ ...gear, mass: { ...gear.mass, kg: gear.mass.kg * 1.5 } })),
+      }),
+      ['the drive', TOLD],
+    ],
+    [
+      'another figure for the feet',
+      (plan) => ({
+        ...plan,
+        racks: plan.racks.map((rack) => ({
+          ...rack,
+          parts: rack.parts.map((part) => ({
+            ...part,
+            ...(part.role === 'feet' && {
+              fasteners: [{ thread: 'M6', count: 4, torqueNm: { from: 2, to: 3 } }],
+            }),
+          })),
+        })),
+      }),
+      ['torque of a rack', TOLD],
+    ],
+    [
+      'the hatch described anew',
+      (plan) => ({
+        ...plan,
+        vehicle: {
+          ...plan.vehicle,
+          obstacles: plan.vehicle.obstacles.map((each) =>
+            each.kind === 'hatch' ? { ...each, opensDeg: each.opensDeg - 3 } : each,
+          ),
+        },
+      }),
+      ['what opens or swings', TOLD],
+    ],
+  ])('%s', (_, edit, kinds) => {
+    expect(oldAfter(hatchJob, edit)).toEqual([...kinds].sort())
+  })
+
+  it('takes readings and words with it, and says what changed', () => {
+    const now = speed(20)(ridgeTent)
+    const { progress, again } = standingOf(stepsOf(now), survey(now), allDone(ridgeTent))
+    expect(again.get('prove/drive')).toBe('the speed it is to be driven at')
+    expect(progress.done.has('prove/drive')).toBe(false)
+    expect(progress.proved.has('drive')).toBe(false)
+    expect(progress.proved.get('shake')).toBe('good')
+    const moved = firstBar(30)(ridgeTent)
+    const after = standingOf(stepsOf(moved), survey(moved), allDone(ridgeTent)).progress
+    expect(after.torqued.size).toBeLessThan(allDone(ridgeTent).torqued.size)
+  })
+
+  it('leaves what was ticked before this was kept, and holds on every demo job as it stands', () => {
+    for (const plan of DEMO_PLANS) {
+      const steps = stepsOf(plan)
+      expect(standingOf(steps, survey(plan), allDone(plan)).again.size).toBe(0)
+      const untold = { ...allDone(plan), hung: new Map() }
+      expect(standingOf(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
+    }
+  })
+})

@@ -1,0 +1,209 @@
+import { packed } from '../survey/arrangement'
+import type { Survey } from '../survey/survey'
+import { pullKey, type BayProgress, type Hung } from './log/replay'
+import type { Step } from './steps/step'
+
+/** One value that evidence hangs on, by a name that stays. Lengths in mm, masses in kg, speeds in km/h. */
+interface Fact {
+  readonly key: string
+  readonly value: number | string
+}
+
+/** A kind of fact: how it reads, where it is found, and which change of it makes evidence old. */
+interface FactKind {
+  readonly say: string
+  readonly of: (step: Step, survey: Survey) => readonly Fact[]
+  /** Whether the evidence is old for this change; without a value before, something was added. */
+  readonly old: (before: number | string | undefined, now: number | string) => boolean
+}
+
+const movedBy =
+  (toleranceMm: number): FactKind['old'] =>
+  (before, now) =>
+    typeof before !== 'number' || typeof now !== 'number' || Math.abs(now - before) > toleranceMm
+
+const differs: FactKind['old'] = (before, now) => before !== now
+
+const barsOf = ({ rackId }: Step, { bars }: Survey) =>
+  bars.filter(({ rack }) => rackId === undefined || rack.id === rackId)
+
+const outside = ({ things }: Survey) => things.filter((thing) => !packed(thing))
+
+const middles = (survey: Survey): Fact[] =>
+  outside(survey).flatMap(({ placement, box }) => [
+    { key: `${placement.id} x`, value: (box.x0 + box.x1) / 2 },
+    { key: `${placement.id} y`, value: (box.y0 + box.y1) / 2 },
+    { key: `${placement.id} z`, value: box.z1 },
+  ])
+
+/** So much a bar or a foot may be out before what was seen of it is seen again, mm. Common practice, no source. */
+const PLACE_MM = 3
+/** So much a load may stand elsewhere before it is driven again, mm. */
+const DRIVEN_MM = 50
+/** So much nearer something may come to what opens or swings, mm. */
+const SWING_MM = 5
+
+const FACTS = {
+  figure: {
+    say: 'the joint’s own sheet',
+    of: ({ doing }) => {
+      if (doing.kind !== 'torque') return []
+      const { fastener } = doing.group.joint
+      const { thread, torqueNm, atMostNm, count } = fastener
+      return [
+        {
+          key: 'figure',
+          value: [thread, count, torqueNm?.from ?? '', torqueNm?.to ?? '', atMostNm ?? ''].join(' '),
+        },
+      ]
+    },
+    old: differs,
+  },
+  bars: {
+    say: 'where the bars stand',
+    of: (step, survey) => barsOf(step, survey).map(({ bar }) => ({ key: bar.id, value: bar.xMm })),
+    old: movedBy(PLACE_MM),
+  },
+  feet: {
+    say: 'where the feet stand',
+    of: ({ rackId }, { feet, racks }) => {
+      const own = racks.find(({ rack }) => rack.id === rackId)?.feet ?? feet
+      return own.map(({ id, yMm }) => ({ key: id, value: yMm }))
+    },
+    old: movedBy(PLACE_MM),
+  },
+  speed: {
+    say: 'the speed it is to be driven at',
+    of: (_step, { plan }) => [{ key: 'speed', value: plan.use.roadKmH }],
+    old: (before, now) => typeof before !== 'number' || typeof now !== 'number' || now > before + 0.5,
+  },
+  outside: {
+    say: 'what stands outside',
+    of: (_step, survey) => middles(survey),
+    old: movedBy(DRIVEN_MM),
+  },
+  load: {
+    say: 'what stands on the bars, heavier by more than a tenth',
+    of: (_step, survey) => [
+      { key: 'load', value: outside(survey).reduce((sum, { gear }) => sum + gear.mass.kg, 0) },
+    ],
+    old: (before, now) => typeof before !== 'number' || typeof now !== 'number' || now > before * 1.1,
+  },
+  swing: {
+    say: 'what stands in its way',
+    of: (step, survey) => [
+      ...middles(survey),
+      ...survey.bars.map(({ bar }) => ({ key: bar.id, value: bar.xMm })),
+    ],
+    old: movedBy(SWING_MM),
+  },
+  opening: {
+    say: 'what opens, as it is described',
+    of: (_step, { plan }) =>
+      plan.vehicle.obstacles.map((each) => ({ key: each.id, value: JSON.stringify(each).slice(0, 400) })),
+    old: differs,
+  },
+  printed: {
+    say: 'what the sheet prints',
+    of: (_step, { plan }) => {
+      const { job: _job, setAside: _aside, ...rest } = plan
+      return [{ key: 'plan', value: printOf(JSON.stringify(rest)) }]
+    },
+    old: differs,
+  },
+} as const satisfies Readonly<Record<string, FactKind>>
+type FactName = keyof typeof FACTS
+
+/** A short mark of a long text (FNV-1a, 32 bit): equal texts have equal marks. */
+function printOf(text: string): string {
+  let hash = 0x811c9dc5
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
+  return (hash >>> 0).toString(16)
+}
+
+/** What each kind of evidence hangs on: the one table of it. What is not in it does not grow old. */
+export const HANGS_ON: readonly {
+  readonly evidence: string
+  readonly is: (step: Step) => boolean
+  readonly on: readonly FactName[]
+}[] = [
+  {
+    evidence: 'torque of a rack',
+    is: ({ doing }) => doing.kind === 'torque' && doing.group.joint.owner.of === 'part',
+    on: ['figure', 'bars', 'feet'],
+  },
+  {
+    evidence: 'torque of a mount',
+    is: ({ doing }) => doing.kind === 'torque' && doing.group.joint.owner.of === 'gear',
+    on: ['figure', 'bars'],
+  },
+  { evidence: 'squareness', is: ({ doing }) => doing.kind === 'measure', on: ['bars'] },
+  { evidence: 'seat and shake', is: proves(/^(seat|shake|second-click)$/), on: ['bars', 'feet'] },
+  {
+    evidence: 'what opens or swings',
+    is: proves(/^(hatch|tailgate|sunroof|antenna)-|^doors$/),
+    on: ['opening', 'swing'],
+  },
+  { evidence: 'the drive', is: proves(/^(drive|after-drive)$/), on: ['speed', 'outside', 'load'] },
+  { evidence: 'told and handed over', is: ({ doing }) => doing.kind === 'tell', on: ['printed'] },
+]
+
+function proves(items: RegExp) {
+  return ({ doing }: Step): boolean => doing.kind === 'prove' && items.test(doing.item.id)
+}
+
+const rowsFor = (step: Step): readonly FactName[] => HANGS_ON.find(({ is }) => is(step))?.on ?? []
+
+/** What a step's being done hangs on as the plan is now: kept with the tick. */
+export function hangsNow(step: Step, survey: Survey): Hung {
+  return Object.fromEntries(
+    rowsFor(step).flatMap((name) =>
+      FACTS[name].of(step, survey).map(({ key, value }) => [`${name} ${key}`, value]),
+    ),
+  )
+}
+
+/** What has changed of what a tick hung on, in words; nothing while it still holds. A tick from before this was kept holds. */
+export function grownOld(step: Step, survey: Survey, hung: Hung | undefined): string | undefined {
+  if (!hung) return undefined
+  for (const name of rowsFor(step)) {
+    const kind: FactKind = FACTS[name]
+    for (const { key, value } of kind.of(step, survey))
+      if (kind.old(hung[`${name} ${key}`], value)) return kind.say
+  }
+  return undefined
+}
+
+/** A job's progress as it holds today: what has grown old is open again, with what changed. */
+export interface Standing {
+  readonly progress: BayProgress
+  /** The steps to be done again, by id, each with what changed since. */
+  readonly again: ReadonlyMap<string, string>
+}
+
+/** Takes out of a job's progress what no longer holds on this plan. The log keeps it all. */
+export function standingOf(steps: readonly Step[], survey: Survey, progress: BayProgress): Standing {
+  const again = new Map<string, string>()
+  for (const step of steps) {
+    if (!progress.done.has(step.id)) continue
+    const changed = grownOld(step, survey, progress.hung.get(step.id))
+    if (changed !== undefined) again.set(step.id, changed)
+  }
+  if (again.size === 0) return { progress, again }
+  const [done, torqued, measured, proved] = [
+    new Set(progress.done),
+    new Map(progress.torqued),
+    new Map(progress.measured),
+    new Map(progress.proved),
+  ]
+  for (const step of steps) {
+    if (!again.has(step.id)) continue
+    done.delete(step.id)
+    const { doing } = step
+    if (doing.kind === 'torque')
+      for (const { at, pass } of doing.group.pulls) torqued.delete(pullKey(doing.group.joint.id, at, pass))
+    if (doing.kind === 'measure') for (const { id } of doing.pairs) measured.delete(`${step.id} ${id}`)
+    if (doing.kind === 'prove') proved.delete(doing.item.id)
+  }
+  return { progress: { ...progress, done, torqued, measured, proved }, again }
+}
