@@ -1,3 +1,5 @@
+import { toFit } from '../plan/scalars'
+import type { ThingAt } from '../survey/arrangement'
 import { contactsKnown, contactYs } from '../survey/fit/contacts'
 import type { Survey } from '../survey/survey'
 
@@ -83,14 +85,19 @@ export function barChannels(survey: Survey): BarChannel[] {
         host.barIds.includes(bar.id) &&
         (gear.fit.mount.kind === 'channelBolt' || fitting?.adapter?.mount.kind === 'channelBolt'),
     )
-    if (things.length === 0) return []
-    const wanted = things.flatMap((thing) =>
+    const nutsOf = (thing: ThingAt) =>
       contactYs(thing).map((atMm, i): InChannel => ({
         id: `${thing.placement.id}/${i}`,
         name: `${thing.gear.name}, ${atMm < 0 ? 'left' : 'right'} of centre`,
         atMm,
-      })),
-    )
+      }))
+    const wanted = things.filter(({ placement }) => toFit(placement)).flatMap(nutsOf)
+    if (wanted.length === 0) return []
+    // A nut of something that is on blocks the way, and may have to come out first.
+    const inside = things
+      .filter(({ placement }) => !toFit(placement))
+      .flatMap(nutsOf)
+      .map((nut) => ({ ...nut, fixed: false }))
     return [
       {
         barId: bar.id,
@@ -100,7 +107,7 @@ export function barChannels(survey: Survey): BarChannel[] {
           name: bar.name,
           ends: { low: 'left end', high: 'right end' },
           open: { low: true, high: true },
-          inside: [],
+          inside,
           wanted,
         },
         unsure: things.filter((thing) => !contactsKnown(thing)).map(({ gear }) => gear.name),
@@ -112,7 +119,7 @@ export function barChannels(survey: Survey): BarChannel[] {
 /** Bed channels that a rack's feet stand in: nuts come in from the tailgate end, past nothing that is bolted there. */
 export function bedChannels(survey: Survey): BarChannel[] {
   return survey.racks.flatMap(({ rack, attachment, feet }) => {
-    if (attachment?.kind !== 'bedChannel') return []
+    if (attachment?.kind !== 'bedChannel' || !toFit(rack)) return []
     return (['left', 'right'] as const).map((side): BarChannel => ({
       barId: `${attachment.id}-${side}`,
       rackId: rack.id,

@@ -1,5 +1,6 @@
 import type { Fastener } from '../plan/fastening'
 import type { Plan } from '../plan/plan'
+import { toFit } from '../plan/scalars'
 import type { Part } from '../plan/rack'
 import type { Work } from '../plan/work'
 import type { Finding } from '../review/finding'
@@ -173,7 +174,8 @@ const ownerOf = (part: Part, sides: number): Owner => ({
 })
 
 /** What stands on the racks: each piece of gear once for each time it is placed, with its own fasteners and adapters. */
-function gearLines({ gear, placements }: Plan): PartsLine[] {
+function gearLines({ gear, placements: all }: Plan): PartsLine[] {
+  const placements = all.filter(toFit)
   const carriers = gear.filter(({ carries, fasteners, work }) => carries || fasteners || work)
   const adapters = placements.flatMap(({ id, fitting }) =>
     fitting?.adapter ? [{ id, adapter: fitting.adapter }] : [],
@@ -207,11 +209,11 @@ function gearLines({ gear, placements }: Plan): PartsLine[] {
   ]
 }
 
-/** Everything that has to lie on the bench before a job begins, counted, and what of it is still to buy. */
+/** Everything that has to lie on the bench before a job begins, counted, and what of it is still to buy; what is on is on. */
 export function partsCheck({ plan, racks }: Survey): PartsCheck {
-  const parts = racks.flatMap(({ rack, feet }) =>
-    rack.parts.map((part) => ({ part, sides: feet.length > 0 ? 2 : 1 })),
-  )
+  const parts = racks
+    .filter(({ rack }) => toFit(rack))
+    .flatMap(({ rack, feet }) => rack.parts.map((part) => ({ part, sides: feet.length > 0 ? 2 : 1 })))
   const lines = [...parts.flatMap(({ part, sides }) => linesOf(ownerOf(part, sides))), ...gearLines(plan)]
   // A part's price is for the set, a box's extras are priced the piece.
   const priceOf = (each: PartsLine) => (each.price ?? 0) * (each.inBox === 'notInBox' ? each.count : 1)

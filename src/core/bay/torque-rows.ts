@@ -1,3 +1,4 @@
+import { toFit } from '../plan/scalars'
 import { newtonMetre, type Phrase } from '../review/phrase'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
@@ -52,7 +53,7 @@ function readOf({ joint, spots, pulls }: JointGroup, progress: BayProgress): Phr
   ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))
 }
 
-/** Every joint of the racks, and of what is fitted on them with tools, as wanted and as done. N·m. */
+/** Every joint of what this job fits with tools, as wanted and as done; what was on when it came has none here. N·m. */
 export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): TorqueRow[] {
   const row = (owner: string) => (group: JointGroup) => ({
     what: `${owner}, ${group.joint.name}`,
@@ -60,7 +61,9 @@ export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgres
     read: readOf(group, progress),
   })
   return [
-    ...survey.racks.flatMap((rack) => rackJoints(rack, rules).map(row(rack.rack.name))),
+    ...survey.racks
+      .filter(({ rack }) => toFit(rack))
+      .flatMap((rack) => rackJoints(rack, rules).map(row(rack.rack.name))),
     ...fittedThings(survey).flatMap((thing) => gearJoints(survey, thing, rules).map(row(thing.gear.name))),
   ]
 }

@@ -35,6 +35,9 @@ export type State = z.infer<typeof stateSchema>
 /** What is to be done with a rack or a thing: fit it, leave it on as it came, or take it off. Left out: it is to be fitted. */
 export const statusSchema = z.enum(['toFit', 'alreadyOn', 'comesOff'])
 export type Status = z.infer<typeof statusSchema>
+/** What nobody said is to be fitted. */
+export const toFit = ({ status }: { readonly status?: Status | undefined }): boolean =>
+  (status ?? 'toFit') === 'toFit'
 
 export const whenSchema = z.enum(['always', 'driving', 'parked'])
 export type When = z.infer<typeof whenSchema>

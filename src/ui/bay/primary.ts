@@ -3,6 +3,7 @@ import { hangsNow } from '@/core/bay/evidence'
 import { nextPull, passPress } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
+import { toFit } from '@/core/plan/scalars'
 import type { Phrase } from '@/core/review/phrase'
 import type { Survey } from '@/core/survey/survey'
 import type { NewEvent } from '@/ui/log/log-store'
@@ -21,7 +22,13 @@ function doneEvents(plan: Plan, survey: Survey, step: Step): NewEvent[] {
   return [
     ...step.doing.what.map((what): NewEvent => ({ kind: 'told', what })),
     done,
-    ...plan.racks.map((rack): NewEvent => ({ kind: 'fitted', rackId: rack.id, what: rack.name })),
+    ...plan.racks.flatMap((rack): NewEvent[] =>
+      toFit(rack)
+        ? [{ kind: 'fitted', rackId: rack.id, what: rack.name }]
+        : rack.status === 'comesOff'
+          ? [{ kind: 'removed', rackId: rack.id, what: rack.name }]
+          : [],
+    ),
   ]
 }
 

@@ -1,3 +1,4 @@
+import { toFit } from '../../plan/scalars'
 import { STAGES } from '../../plan/work'
 import { cautionsFor } from '../../review/cautions'
 import type { BayRules } from '../../rules/house'
@@ -27,6 +28,31 @@ function staged(steps: readonly Step[]): Step[] {
   })
 }
 
+/** Taking off what comes off: racks, and what stands alone on one that stays. */
+function offSteps({ plan }: Survey): Step[] {
+  const leaving = [
+    ...plan.racks.flatMap(({ id, name, status }) => (status === 'comesOff' ? [{ id, name }] : [])),
+    ...plan.placements.flatMap(({ id, gearId, status }) =>
+      status === 'comesOff' ? [{ id, name: plan.gear.find((gear) => gear.id === gearId)?.name ?? id }] : [],
+    ),
+  ]
+  return leaving.map(({ id, name }) =>
+    stepOf({
+      id: `off/${id}`,
+      group: 'job',
+      rackId: undefined,
+      stage: 'vehicle',
+      title: `Take off: ${name}`,
+      detail: [
+        'Every fastener a turn slacker before any comes out, corner to corner; what belongs together goes into one bag with its name. Look at pads, paint and threads under it.',
+      ],
+      after: [COUNT],
+      minutes: { from: 8, to: 15 },
+      hands: 2,
+    }),
+  )
+}
+
 /**
  * All steps of the plan's job in an order that respects every edge, or which of them wait for each other. What this job
  * has weighed already keeps its step.
@@ -36,10 +62,10 @@ export function jobSteps(
   rules: BayRules,
   weighed: ReadonlySet<string> = new Set(),
 ): Order<Step> {
-  const racks = survey.racks.map((rack) => ({
-    id: rack.rack.id,
-    steps: staged(rackSteps(survey, rack, rules)),
-  }))
+  const off = offSteps(survey)
+  const racks = survey.racks
+    .filter(({ rack }) => toFit(rack))
+    .map((rack) => ({ id: rack.rack.id, steps: staged(rackSteps(survey, rack, rules)) }))
   const fixedBy = (rackId: string) => {
     const own = racks.find(({ id }) => id === rackId)?.steps ?? []
     const torque = own.filter(({ stage }) => stage === 'torque')
@@ -80,7 +106,9 @@ export function jobSteps(
     const loads = channels.filter(({ rackId }) => rackId === id).map((step) => step.id)
     return steps.map((step) => {
       const key = step.id.slice(id.length + 1)
-      const later = closing.has(key) ? [...onIt, ...loads] : []
+      // What comes off makes room first.
+      const room = key === 'lift-on' ? off.map((each) => each.id) : []
+      const later = [...room, ...(closing.has(key) ? [...onIt, ...loads] : [])]
       const bed =
         step.stage === 'start'
           ? loads.filter((load) => channels.find((each) => each.id === load)?.stage === 'vehicle')
@@ -103,7 +131,7 @@ export function jobSteps(
     minutes: { from: 10, to: 20 },
     doing: { kind: 'count' },
   })
-  const work = [count, ...weigh, ...rackList, ...channels, ...gear]
+  const work = [count, ...weigh, ...off, ...rackList, ...channels, ...gear]
   const all = work.map(({ id }) => id)
   const proofs = proofList(survey)
   const proof = proofs.map((item, i) =>

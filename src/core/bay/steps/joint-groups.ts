@@ -1,4 +1,5 @@
 import type { Part } from '../../plan/rack'
+import { toFit } from '../../plan/scalars'
 import type { BayRules } from '../../rules/house'
 import { rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
@@ -77,11 +78,12 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
   })
 }
 
-/** Things that are fitted with tools: carriers, and what is bolted by itself; not what is strapped or put into another. */
+/** Things that are to be fitted with tools: carriers, and what is bolted by itself; not what is strapped or put into another. */
 export const fittedThings = (survey: Survey): ThingAt[] =>
   survey.things.filter(
     (thing) =>
       rootOf(thing) === thing &&
+      toFit(thing.placement) &&
       thing.gear.kind !== 'person' &&
       (thing.gear.carries !== undefined ||
         !['strap', 'none', 'handle', 'unsaid'].includes(thing.gear.fit.mount.kind)),

@@ -5,6 +5,8 @@ import type { Plan } from '../../plan/plan'
 import type { Part } from '../../plan/rack'
 import { USUAL_BAY } from '../../rules/house'
 import { survey } from '../../survey/survey'
+import { barChannels } from '../channel'
+import { partsCheck } from '../parts-check'
 import { estimate } from './estimate'
 import { jobSteps } from './job-steps'
 import { inOrder, type Ordered } from './order'
@@ -341,5 +343,59 @@ describe('the joints of a rack', () => {
     expect(torque?.doing.kind === 'torque' && torque.doing.group.spots.length).toBe(
       survey(whole).racks[0]!.feet.length,
     )
+  })
+})
+
+describe('what is on is not fitted again (B15)', () => {
+  const mounted = (plan: Plan, fit: (id: string) => boolean): Plan => ({
+    ...plan,
+    racks: plan.racks.map((rack) => ({ ...rack, status: 'alreadyOn' })),
+    placements: plan.placements.map((each) => ({ ...each, status: fit(each.id) ? 'toFit' : 'alreadyOn' })),
+  })
+
+  it('two clamps beside what is mounted are the steps of two clamps, and minutes for those', () => {
+    const clamps = yardVan.placements.find(({ gearId }) => gearId === 'tool-clamps')!
+    const all = stepsOf(yardVan)
+    const own = stepsOf(mounted(yardVan, (id) => id === clamps.id))
+    const work = own.filter(({ stage, id }) => stage !== 'prove' && id !== 'job/count')
+    expect(work.length).toBeGreaterThan(0)
+    for (const { group, id } of work)
+      expect([`gear:${clamps.id}`, ...yardVan.racks.map(({ id: rack }) => rack)], id).toContain(group)
+    expect(
+      work.filter(({ id }) => !id.startsWith('channel/')).every(({ group }) => group === `gear:${clamps.id}`),
+    ).toBe(true)
+    expect(work.length).toBeLessThanOrEqual(4)
+    const minutes = (steps: readonly Step[]) => estimate(steps).one.toMin
+    expect(minutes(own)).toBeLessThan(minutes(all) / 2)
+    expect(
+      partsCheck(survey(mounted(yardVan, (id) => id === clamps.id))).lines.every(
+        ({ box }) => !/bar|feet/i.test(box),
+      ),
+    ).toBe(true)
+  })
+
+  it('the nuts of what is mounted stand in the way of the new ones', () => {
+    const channelOf = (plan: Plan) =>
+      barChannels(survey(plan)).map(({ channel }) => [channel.inside.length, channel.wanted.length])
+    const [first] = yardVan.placements.filter(({ host }) => host.on === 'bars')
+    const whole = channelOf(yardVan)
+    expect(whole.every(([inside]) => inside === 0)).toBe(true)
+    const rest = channelOf(mounted(yardVan, (id) => id !== first!.id))
+    rest.forEach(([inside, wanted], i) => {
+      expect(inside! + wanted!).toBe(whole[i]![1])
+    })
+  })
+
+  it('what comes off is a step of its own, before the rest goes on, and counts in nothing else', () => {
+    const [rack] = ridgeTent.racks
+    const off: Plan = { ...ridgeTent, racks: [{ ...rack!, status: 'comesOff' }] }
+    const steps = stepsOf(off)
+    expect(steps.map(({ id }) => id)).toContain('off/platform')
+    expect(steps.filter(({ group }) => group === 'platform' || group.startsWith('gear:'))).toEqual([])
+    const swapped: Plan = {
+      ...ridgeTent,
+      racks: [{ ...rack!, id: 'summer', status: 'comesOff' }, { ...rack! }],
+    }
+    expect(mustPrecede(stepsOf(swapped), 'off/summer', 'platform/lift-on')).toBe(true)
   })
 })
