@@ -38,6 +38,18 @@ async function readAll(page: Page) {
   }
 }
 
+/** Hands over in spite of every Stop, on a name and with a reason. */
+async function answerFor(page: Page) {
+  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What was done, and why').fill('Customer takes it as it is')
+  for (const box of await dialog.getByRole('checkbox').all()) await box.check()
+  const who = dialog.getByLabel('Who says so')
+  if ((await who.count()) > 0) await who.fill('Wren')
+  await dialog.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(dialog).toBeHidden()
+}
+
 /** Presses the large key until a step with this title is in hand. */
 async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
   for (let i = 0; i < 160; i += 1) {
@@ -47,6 +59,7 @@ async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
     const good = page.getByRole('button', { name: 'Good', exact: true })
     if ((await good.count()) > 0) await good.click()
     await readAll(page)
+    if ((await done(page).getByText('A Stop stands').count()) > 0) await answerFor(page)
     await expect(done(page)).toBeEnabled()
     await press()
     if ((await page.getByText('Everything is done.').count()) > 0) return
@@ -200,6 +213,9 @@ test('says what differs, and then lets the step pass', async ({ page }) => {
   await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
   await page.getByLabel('What was done, and why').fill('Counted at the store')
   await page.getByLabel('Count every line first').check()
+  await page.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(page.getByText('it is let pass on a name')).toBeVisible()
+  await page.getByLabel('Who says so').fill('Wren')
   await page.getByRole('button', { name: 'Put it in the log' }).click()
   await expect(page.getByText('Differs: Counted at the store')).toBeVisible()
   await done(page).click()

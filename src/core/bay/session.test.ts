@@ -6,6 +6,7 @@ import { survey } from '../survey/survey'
 import { boatAndBox } from '@/stock/plans'
 import { USUAL_BAY } from '../rules/house'
 import { phraseText } from '../review/phrase'
+import { review } from '../review/review'
 import type { LogEvent } from './log/event'
 import { badPull, currentIndex, holdsOf, minutesLeft, nextPull, passPress, stepFindings } from './session'
 import { jobSteps } from './steps/job-steps'
@@ -131,6 +132,44 @@ describe('what holds a step back', () => {
     expect(held(shake, { ...NOTHING_DONE, proved: new Map([['shake', 'notGood']]) })).toContain(
       'Put it right',
     )
+  })
+})
+
+describe('handing over', () => {
+  const tell = step('job/tell')
+  const judged = review(surveyed)
+  const stops = judged.findings.filter(({ severity }) => severity === 'stop').map(({ id }) => `plan ${id}`)
+  const holds = (about: string[]) =>
+    holdsOf(
+      tell,
+      surveyed,
+      [],
+      {
+        ...NOTHING_DONE,
+        deviations: [
+          {
+            kind: 'deviated',
+            id: 'd',
+            at: '',
+            vehicleId: 'v',
+            stepId: tell.id,
+            title: 't',
+            reason: 'r',
+            about,
+          },
+        ],
+      },
+      judged,
+    ).map(({ id }) => id)
+
+  it('is shut by every Stop until a reason is given for that very one', () => {
+    expect(stops.length).toBeGreaterThan(1)
+    expect(holds([])).toEqual(stops)
+    expect(holds(stops.slice(1))).toEqual(stops.slice(0, 1))
+    expect(holds(stops)).toEqual([])
+    expect(holdsOf(step('prove/shake'), surveyed, [], NOTHING_DONE, judged).map(({ id }) => id)).toEqual([
+      'prove',
+    ])
   })
 })
 

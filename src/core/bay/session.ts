@@ -1,5 +1,6 @@
 import type { Finding } from '../review/finding'
 import { newtonMetre, type Phrase } from '../review/phrase'
+import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import type { PullEvidence } from './log/event'
 import { pullKey, type BayProgress } from './log/replay'
@@ -96,6 +97,8 @@ export function badPull(step: Step, progress: BayProgress): Pull | undefined {
 export interface Hold {
   readonly id: string
   readonly say: string
+  /** What it is, where the step's own findings do not say it. */
+  readonly words?: Phrase
   /** Whether a named word about this very thing lets the step pass all the same. */
   readonly coverable: boolean
 }
@@ -105,8 +108,18 @@ function* everyHold(
   survey: Survey,
   findings: readonly Finding[],
   progress: BayProgress,
+  review: Review | undefined,
 ): Iterable<Hold> {
   const { doing } = step
+  if (doing.kind === 'tell')
+    for (const { id, severity, sentence } of review?.findings ?? [])
+      if (severity === 'stop')
+        yield {
+          id: `plan ${id}`,
+          say: 'A Stop stands: it leaves only on a named person’s reason.',
+          words: sentence,
+          coverable: true,
+        }
   for (const { id, severity, rule } of findings)
     if (severity === 'stop')
       yield rule === OVER_TORQUE
@@ -138,18 +151,19 @@ function* everyHold(
 
 /**
  * What holds a step back, by name; none when it can be called done. What somebody said to differ lets pass only what it
- * speaks of, and never a joint that is over its figure.
+ * speaks of, and never a joint that is over its figure. Handing over is held by every Stop of the plan's review too.
  */
 export function holdsOf(
   step: Step,
   survey: Survey,
   findings: readonly Finding[],
   progress: BayProgress,
+  review?: Review,
 ): Hold[] {
   const said = new Set(
     progress.deviations.flatMap(({ stepId, about }) => (stepId === step.id ? (about ?? []) : [])),
   )
-  return [...everyHold(step, survey, findings, progress)].filter(
+  return [...everyHold(step, survey, findings, progress, review)].filter(
     ({ id, coverable }) => !coverable || !said.has(id),
   )
 }

@@ -7,7 +7,7 @@ import { phraseText } from '@/core/review/phrase'
 import type { Finding } from '@/core/review/finding'
 import { logFor } from '@/ui/log/log-store'
 import { ReasonDialog } from '@/ui/shell/reason-dialog'
-import { useUnits } from '@/ui/shell/settings-store'
+import { useSettings, useUnits } from '@/ui/shell/settings-store'
 
 /**
  * Says what was done other than the sheet has it, and why: it goes into the log and onto the handover sheet. It lets pass
@@ -29,15 +29,21 @@ export function DiffersDialog({
   const units = useUnits()
   const [about, setAbout] = useState<readonly string[]>([])
   const open = holds.filter(({ coverable }) => coverable)
-  const wordsOf = ({ id, say }: Hold) => {
-    const finding = findings.find((each) => each.id === id)
-    return finding ? phraseText(finding.sentence, units) : say.replace(', or say what differs', '')
+  const fitter = useSettings((store) => store.settings.fitter)
+  const change = useSettings((store) => store.change)
+  const [nameless] = useState(fitter === '')
+  const wordsOf = ({ id, say, words }: Hold) => {
+    const phrase = words ?? findings.find((each) => each.id === id)?.sentence
+    return phrase ? phraseText(phrase, units) : say.replace(', or say what differs', '')
   }
   return (
     <ReasonDialog
       title="Say what differs"
       label="What was done, and why"
       without="Write a reason: without one nobody can judge it later."
+      lacks={
+        about.length > 0 && fitter.trim() === '' ? 'Say who says so: it is let pass on a name.' : undefined
+      }
       action="Put it in the log"
       onReason={(reason) => {
         logFor(plan, {
@@ -70,6 +76,19 @@ export function DiffersDialog({
             </label>
           ))}
         </fieldset>
+      )}
+      {nameless && (
+        <label className="mt-2 block">
+          <span className="field-label">Who says so</span>
+          <input
+            className="field"
+            maxLength={80}
+            value={fitter}
+            onChange={(event) => {
+              change({ fitter: event.target.value })
+            }}
+          />
+        </label>
       )}
     </ReasonDialog>
   )

@@ -6,6 +6,7 @@ import { currentIndex, holdsOf, nextPull, stepFindings } from '@/core/bay/sessio
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import type { Survey } from '@/core/survey/survey'
+import { judgedOf } from '@/ui/bench/judged'
 import { logFor } from '@/ui/log/log-store'
 import { PhraseLine } from '@/ui/quantity/quantity'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -61,7 +62,10 @@ export function OneStep({
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
-  const holds = step && !progress.done.has(step.id) ? holdsOf(step, survey, findings, progress) : []
+  const holds =
+    step && !progress.done.has(step.id)
+      ? holdsOf(step, survey, findings, progress, judgedOf(plan).review)
+      : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
   // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.

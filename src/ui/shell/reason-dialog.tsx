@@ -7,6 +7,7 @@ export function ReasonDialog({
   title,
   label,
   without,
+  lacks,
   action,
   onReason,
   onClose,
@@ -16,6 +17,8 @@ export function ReasonDialog({
   label: string
   /** What is said when nothing was written. */
   without: string
+  /** What else is still wanted before it can be taken. */
+  lacks?: string | undefined
   action: string
   onReason: (reason: string) => void
   onClose: () => void
@@ -48,12 +51,17 @@ export function ReasonDialog({
           {without}
         </p>
       )}
+      {asked && lacks !== undefined && (
+        <p role="alert" className="field-problem">
+          {lacks}
+        </p>
+      )}
       <button
         type="button"
         className="plain solid mt-3"
         onClick={() => {
           setAsked(true)
-          if (said === '') return
+          if (said === '' || lacks !== undefined) return
           onReason(said)
           onClose()
         }}
