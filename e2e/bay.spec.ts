@@ -111,6 +111,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(said(page, 'stop')).toContainText('is over 11 N·m to 13 N·m')
   await expect(done(page)).toBeDisabled()
   await expect(done(page)).toContainText('Over its figure')
+  await expect(page.getByRole('row', { name: /^RHR/ })).toContainText('! 19 N·m')
   await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('What was done, and why').fill('A pad is scratched')

@@ -25,9 +25,35 @@ async function bayTo(page, title) {
     if (now.startsWith('Measure')) await tape(page, ['1760', '1761', '2250', '2249', '880', '880'])
     const good = page.getByRole('button', { name: 'Good', exact: true })
     if ((await good.count()) > 0) await good.click()
+    await readAll(page)
+    if ((await page.locator('.bay-done').getByText('A Stop stands').count()) > 0) await answerFor(page)
     await page.locator('.bay-done').click()
     await page.waitForTimeout(30)
   }
+}
+
+/** Types the figure shown at every place where the sheet wants the wrench read. */
+async function readAll(page) {
+  const wanted = page.locator('.bay-done').getByText(/^Type what the wrench reads/)
+  for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
+    const field = page.getByLabel(/^Reading, /)
+    await field.fill(`${await page.locator('.bay-number').textContent()} Nm`)
+    await field.press('Enter')
+    await page.waitForTimeout(60)
+  }
+}
+
+/** Hands over in spite of every Stop, on a name and with a reason. */
+async function answerFor(page) {
+  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog
+    .getByLabel('What was done, and why')
+    .fill('The customer sleeps one at a time; shown and signed')
+  for (const box of await dialog.getByRole('checkbox').all()) await box.check()
+  const who = dialog.getByLabel('Who says so')
+  if ((await who.count()) > 0) await who.fill('Wren')
+  await dialog.getByRole('button', { name: 'Put it in the log' }).click()
 }
 
 async function tape(page, [left, right, one, other, middleLeft, middleRight]) {
@@ -122,7 +148,11 @@ const VIEWS = [
     path: PLATFORM,
     act: async (page) => {
       await bayTo(page, /gutter clamps/)
-      for (let pull = 0; pull < 8; pull += 1) await page.locator('.bay-done').click()
+      for (let pass = 0; pass < 2; pass += 1) await page.locator('.bay-done').click()
+      await page.getByLabel('Reading, LHF').fill('12.2 Nm')
+      await page.getByLabel('Reading, LHF').press('Enter')
+      await page.getByLabel('Reading, RHR').fill('13.4 Nm')
+      await page.getByLabel('Reading, RHR').press('Enter')
     },
   },
   {

@@ -2,7 +2,7 @@ import { loadingOrder } from '@/core/bay/channel'
 import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
-import { nextPull } from '@/core/bay/session'
+import { badPull, nextPull } from '@/core/bay/session'
 import type { RackAt } from '@/core/survey/arrangement'
 import type { Survey } from '@/core/survey/survey'
 
@@ -48,7 +48,8 @@ export function StepDrawing({
 function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progress: BayProgress }) {
   const { at } = useFrame(rack)
   const { doing } = step
-  const next = nextPull(step, progress)
+  const bad = badPull(step, progress)
+  const next = bad ?? nextPull(step, progress)
   const onFeet = doing.kind === 'torque' && doing.group.joint.owner.of === 'part'
   const spots: Spot[] = rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
   const order = diagonalOrder(
@@ -112,9 +113,9 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
       )}
       {spots.map(({ name, x, y }) => {
         const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
-        const done = onFeet && (next === undefined || progress.torqued.has(key))
+        const done = onFeet && bad?.at !== name && (next === undefined || progress.torqued.has(key))
         const current = onFeet && next?.at === name
-        const label = done ? '✓' : onFeet ? String(order.indexOf(name) + 1) : ''
+        const label = done ? '✓' : bad?.at === name ? '!' : onFeet ? String(order.indexOf(name) + 1) : ''
         const up = y < HEIGHT / 2
         return (
           <g key={name}>

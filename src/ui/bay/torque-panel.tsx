@@ -1,10 +1,12 @@
 'use client'
 import { useState } from 'react'
-import { pullKey, type BayProgress } from '@/core/bay/log/replay'
+import { pullKey, type BayProgress, type Pulled } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
 import { badPull, nextPull } from '@/core/bay/session'
 import { pullWords } from '@/core/bay/log/event'
+import type { Pull } from '@/core/bay/torque/passes'
+import { readingFinding } from '@/core/bay/torque/reading'
 import type { Plan } from '@/core/plan/plan'
 import { amountIn } from '@/core/units/format'
 import { logFor } from '@/ui/log/log-store'
@@ -32,7 +34,7 @@ const atEach = (perSpot: number): string =>
 export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
   if (step.doing.kind !== 'torque') return null
   const { joint, perSpot } = step.doing.group
-  const pull = nextPull(step, progress)
+  const pull = badPull(step, progress) ?? nextPull(step, progress)
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
   return (
@@ -63,6 +65,10 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
     </div>
   )
 }
+
+/** A reading that is no tick: over its figure at any pass, or under it at the last. */
+const isBad = (joint: Joint, { nm }: Pulled, pull: Pull | undefined): boolean =>
+  nm !== undefined && readingFinding(joint, '', nm, pull?.percent).severity === 'stop'
 
 /** The passes as a table, and the reading of the pull that is next: typed, or from a wrench. */
 export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
@@ -98,7 +104,13 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                   const read = progress.torqued.get(key)
                   return (
                     <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
-                      {read ? '✓ ' : wanted === next && next ? '▸ ' : ''}
+                      {read
+                        ? isBad(joint, read, wanted)
+                          ? '! '
+                          : '✓ '
+                        : wanted === next && next
+                          ? '▸ '
+                          : ''}
                       {read?.nm !== undefined ? (
                         <Quantity dimension="torque" value={read.nm} />
                       ) : read ? (
