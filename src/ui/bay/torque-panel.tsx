@@ -4,7 +4,7 @@ import { pullKey, type BayProgress, type Pulled } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
 import { badPull, nextPull } from '@/core/bay/session'
-import { pullWords } from '@/core/bay/log/event'
+import { pullWord } from '@/core/bay/log/event'
 import type { Pull } from '@/core/bay/torque/passes'
 import { readingFinding } from '@/core/bay/torque/reading'
 import type { Plan } from '@/core/plan/plan'
@@ -114,7 +114,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                       {read?.nm !== undefined ? (
                         <Quantity dimension="torque" value={read.nm} />
                       ) : read ? (
-                        pullWords(read.how)
+                        pullWord(read.how)
                       ) : wanted?.nm === undefined ? (
                         'no figure'
                       ) : (

@@ -33,6 +33,10 @@ export const pullWords = (how: PullEvidence | undefined): string =>
     ? 'called done, not said how'
     : { reading: 'read', click: 'clicked at its figure', sign: 'its sign seen', feel: 'by feel' }[how]
 
+/** The same in a word, for a table. */
+export const pullWord = (how: PullEvidence | undefined): string =>
+  how === undefined ? 'said' : { reading: 'read', click: 'clicked', sign: 'sign', feel: 'feel' }[how]
+
 /**
  * Something that happened to a vehicle's rack. The log only grows: what was wrong is set right by `corrected`, which
  * names the event that no longer counts, and a right one after it.
