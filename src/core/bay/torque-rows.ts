@@ -48,7 +48,9 @@ function readOf({ joint, spots, pulls }: JointGroup, progress: BayProgress): Phr
   const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
   return [
     ...readings,
-    ...[...others].map(([words, places]): Phrase => [`${places.map((place) => place.replace(', ', ' ')).join(', ')} ${words}`]),
+    ...[...others].map(([words, places]): Phrase => [
+      `${places.map((place) => place.replace(', ', ' ')).join(', ')} ${words}`,
+    ]),
     ...(tools.length > 0 ? [[`read by ${tools.join(', ')}`]] : []),
   ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))
 }
