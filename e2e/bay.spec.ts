@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { expect, saved, test } from './fixtures'
+import { expect, saved, shelved, test, written } from './fixtures'
 
 const BAY = '/bay?job=demo-ridge-tent'
 
@@ -133,6 +133,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await press()
 
   await until(page, /never/, press)
+  await written(page)
   await page.getByRole('link', { name: 'To the handover sheet' }).click()
   await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHF 12.4 N·m')
@@ -187,6 +188,7 @@ test('goes on at the same step after closing, by foot switch and keys alone', as
   const press = () => page.keyboard.press('PageDown')
   await page.locator('body').click({ position: { x: 640, y: 30 } })
   await until(page, /Place the bars/, press)
+  await written(page)
   await page.close()
   const again = await context.newPage()
   await again.goto(BAY)
@@ -221,6 +223,7 @@ test('says what differs, and then lets the step pass', async ({ page }) => {
   await expect(page.getByText('Differs: Counted at the store')).toBeVisible()
   await done(page).click()
   await expect(title(page)).not.toHaveText('Lay out and count the parts')
+  await written(page)
   await page.goto('/handover?job=demo-ridge-tent')
   await expect(page.getByRole('region', { name: 'What differs from the sheet' })).toContainText(
     'Counted at the store',
@@ -250,6 +253,7 @@ test('reads a wrench; a connection dropped in the middle of a pull loses nothing
   await page.getByRole('button', { name: 'Connect' }).click()
   await page.getByRole('button', { name: 'Pull to the figure' }).click()
   await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
+  await written(page)
   await page.goto('/handover?job=demo-ridge-tent')
   await expect(page.getByText('4 pulls on this sheet came from a simulated wrench.')).toBeVisible()
   await expect(page.getByText('The bay is not finished')).toBeVisible()
@@ -286,6 +290,7 @@ test('weighs a guess on the simulated scale, and the plan takes it', async ({ pa
   await expect(page.locator('.bay-detail')).toContainText('It weighs 17.1 kg, as read here')
   await done(page).click()
   await expect(title(page)).not.toHaveText(/^Weigh/)
+  await written(page)
   await page.reload()
   await expect(title(page)).not.toHaveText(/^Weigh/)
 })
@@ -307,6 +312,7 @@ test('corrects an entry: struck out, never deleted', async ({ page }) => {
   await page.getByLabel('Why it does not count').fill('In the glovebox')
   await page.getByRole('button', { name: 'Strike it out' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Missing')
+  await written(page)
   await page.reload()
   await expect(page.getByRole('row').filter({ hasText: '2 × Key (struck out)' })).toBeVisible()
 })
@@ -315,6 +321,7 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
   await page.goto('/log?vehicle=car-demo-boat-and-box')
   await page.getByLabel('What', { exact: true }).fill('Wing bars')
   await page.getByRole('button', { name: 'Add to the log' }).click()
+  await expect.poll(() => shelved(page, 'log')).toContain('Wing bars')
   await page.goto('/')
   const names = () => page.getByRole('list', { name: 'Jobs' }).getByRole('link').allTextContents()
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
@@ -425,6 +432,7 @@ test.describe('without a network', () => {
       await expect(title(page)).toHaveText('Lay out and count the parts')
       await page.getByRole('button', { name: 'The rest is all there' }).click()
       await until(page, /Place the bars/, () => done(page).click())
+      await written(page)
       await page.reload()
       await expect(title(page)).toHaveText('Place the bars')
       await page.goto(`${address}/handover?job=demo-ridge-tent`)

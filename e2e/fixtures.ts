@@ -83,6 +83,22 @@ export const saved = (page: Page) => expect(page.getByText('saved', { exact: tru
 /** What one of the browser's shelves holds now, as text: to wait for a write instead of for a while. */
 export const shelved = (page: Page, shelf: string): Promise<string> => onShelf(page, shelf, 'read')
 
+/** Waits until nothing more is being written into the log: a page that is left at once leaves its last writes behind. */
+export async function written(page: Page): Promise<void> {
+  let before = ''
+  await expect
+    .poll(
+      async () => {
+        const now = await shelved(page, 'log')
+        const still = now === before
+        before = now
+        return still
+      },
+      { intervals: [150] },
+    )
+    .toBe(true)
+}
+
 /** Takes everything off one of the browser's shelves, behind the app's back. */
 export const empty = (page: Page, shelf: string): Promise<string> => onShelf(page, shelf, 'empty')
 

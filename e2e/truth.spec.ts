@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openQuestions, saved, stateButton, test } from './fixtures'
+import { expect, openQuestions, saved, stateButton, test, written } from './fixtures'
 
 const STATES = ['Road', 'Trail', 'Parked'] as const
 
@@ -101,6 +101,7 @@ test('two jobs on one car from stock have a log each, and the next job for one o
   await page.getByLabel('What', { exact: true }).fill('Key of the first')
   await page.getByRole('button', { name: 'Add to the log' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
+  await written(page)
   await start('Second estate', 'GQ 418')
   await page.getByRole('link', { name: 'Log' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Key of the first')
