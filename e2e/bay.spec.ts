@@ -255,7 +255,7 @@ test('reads a wrench; a connection dropped in the middle of a pull loses nothing
   await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
   await written(page)
   await page.goto('/handover?job=demo-ridge-tent')
-  await expect(page.getByText('4 pulls on this sheet came from a simulated wrench.')).toBeVisible()
+  await expect(page.getByText('4 readings on this sheet came from a simulated device.')).toBeVisible()
   await expect(page.getByText('The bay is not finished')).toBeVisible()
 })
 

@@ -48,7 +48,7 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
     const on = counting.findLastIndex(
       (event) => (event.kind === 'fitted' || event.kind === 'refitted') && event.rackId === rackId,
     )
-    const later = counting.slice(on)
+    const later = counting.slice(Math.max(0, on))
     const checks = later.filter((event) => event.kind === 'checked' && event.what === what)
     const disturbed = later
       .filter((event) => afterRack(event) || (event.kind === 'refitted' && event.rackId === rackId))

@@ -26,7 +26,7 @@ function allDone(plan: Plan): BayProgress {
       steps.flatMap(({ doing }) =>
         doing.kind === 'torque'
           ? doing.group.pulls.map(
-              ({ at, pass }) => [pullKey(doing.group.joint.id, at, pass), { nm: 6 }] as const,
+              ({ at, pass }) => [pullKey(doing.group.joint.id, at, pass), { how: 'click' }] as const,
             )
           : [],
       ),
@@ -162,5 +162,20 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
       const untold = { ...allDone(plan), hung: new Map() }
       expect(standingOf(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
     }
+  })
+
+  it('opens a ticked joint again when a place is pulled over its figure, and keeps the reading to be seen', () => {
+    const step = stepsOf(ridgeTent).find(({ id }) => id === 'platform/torque-platform-feet-0')!
+    if (step.doing.kind !== 'torque') throw new Error('no joint')
+    const { joint, pulls } = step.doing.group
+    const right = new Map(pulls.map(({ at, pass, nm }) => [pullKey(joint.id, at, pass), { nm }] as const))
+    const key = pullKey(joint.id, 'LHF', 3)
+    const standing = (torqued: BayProgress['torqued']) =>
+      standingOf(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
+    expect(standing(right).again.has(step.id)).toBe(false)
+    const over = standing(new Map([...right, [key, { nm: 19 }]]))
+    expect(over.again.get(step.id)).toBe('a reading or a count')
+    expect(over.progress.done.has(step.id)).toBe(false)
+    expect(over.progress.torqued.get(key)?.nm).toBe(19)
   })
 })

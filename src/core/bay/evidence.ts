@@ -1,6 +1,7 @@
 import { packed } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 import { pullKey, type BayProgress, type Hung } from './log/replay'
+import { holdsOf, stepFindings } from './session'
 import type { Step } from './steps/step'
 
 /** One value that evidence hangs on, by a name that stays. Lengths in mm, masses in kg, speeds in km/h. */
@@ -181,11 +182,30 @@ export interface Standing {
   readonly again: ReadonlyMap<string, string>
 }
 
+/**
+ * Whether a step that was ticked has a Stop of its own now: a place pulled again and over its figure, bars taped anew and
+ * out. A word from before deviations named what they are about still covers its step, but never a joint over its figure.
+ */
+function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
+  const findings = stepFindings(step, survey, progress)
+  const open = holdsOf(step, survey, findings, progress).filter(({ id }) =>
+    findings.some((finding) => finding.id === id),
+  )
+  const unnamed = progress.deviations.some(({ stepId, about }) => stepId === step.id && about === undefined)
+  return open.some(({ coverable }) => !coverable || !unnamed)
+}
+
 /** Takes out of a job's progress what no longer holds on this plan. The log keeps it all. */
 export function standingOf(steps: readonly Step[], survey: Survey, progress: BayProgress): Standing {
   const again = new Map<string, string>()
+  const stopped = new Set<string>()
   for (const step of steps) {
     if (!progress.done.has(step.id)) continue
+    if (stopsNow(step, survey, progress)) {
+      again.set(step.id, 'a reading or a count')
+      stopped.add(step.id)
+      continue
+    }
     const changed = grownOld(step, survey, progress.hung.get(step.id))
     if (changed !== undefined) again.set(step.id, changed)
   }
@@ -199,6 +219,8 @@ export function standingOf(steps: readonly Step[], survey: Survey, progress: Bay
   for (const step of steps) {
     if (!again.has(step.id)) continue
     done.delete(step.id)
+    // What stops it stays to be seen; only what grew old is taken out.
+    if (stopped.has(step.id)) continue
     const { doing } = step
     if (doing.kind === 'torque')
       for (const { at, pass } of doing.group.pulls) torqued.delete(pullKey(doing.group.joint.id, at, pass))

@@ -1,3 +1,4 @@
+import type { Status } from '../plan/scalars'
 import { rootOf } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 import type { BayProgress } from './log/replay'
@@ -23,7 +24,7 @@ function far(steps: readonly Step[], progress: BayProgress): string {
 
 /** What was fitted by its steps, and not by the plan: nobody's tick, nothing fitted. */
 export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayProgress): Fitted {
-  const state = (status: 'toFit' | 'alreadyOn' | 'comesOff' | undefined, group: string): string => {
+  const state = (status: Status | undefined, group: string): string => {
     if (status === 'alreadyOn') return 'on when it came'
     const own = steps.filter((step) => step.group === group)
     return own.length > 0 ? far(own, progress) : 'as planned, without steps of its own'

@@ -13,7 +13,7 @@ import type { BayProgress } from './log/replay'
 import { marksOf } from './marks'
 import { jobSteps } from './steps/job-steps'
 import { rackJoints } from './steps/joint-groups'
-import { playedPulls, torqueRows, type TorqueRow } from './torque-rows'
+import { playedReadings, torqueRows, type TorqueRow } from './torque-rows'
 
 /** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */
 export interface LimitRow {
@@ -156,7 +156,7 @@ export function handoverOf(
     })),
     fitted: fitted.lines,
     unfinished: review.planned ? fitted.unfinished : undefined,
-    played: playedPulls(progress),
+    played: playedReadings(progress),
     again: steps.flatMap(({ id, title }) => {
       const changed = again.get(id)
       return changed === undefined ? [] : [{ step: title, changed }]
@@ -221,7 +221,11 @@ export function openingOf(handover: Handover): OpeningPart[] {
     ...part(
       'Played, not measured',
       played > 0
-        ? [[`${played === 1 ? 'One pull' : `${played} pulls`} on this sheet came from a simulated wrench.`]]
+        ? [
+            [
+              `${played === 1 ? 'One reading' : `${played} readings`} on this sheet came from a simulated device.`,
+            ],
+          ]
         : [],
       true,
     ),

@@ -3,7 +3,7 @@ import { newtonMetre, type Phrase } from '../review/phrase'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import { pullWords } from './log/event'
-import { pullKey, type BayProgress, type Pulled } from './log/replay'
+import { pullKey, type BayProgress } from './log/replay'
 import { fittedThings, gearJoints, rackJoints } from './steps/joint-groups'
 import type { JointGroup } from './steps/step'
 import type { Joint } from './torque/joint'
@@ -70,6 +70,6 @@ export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgres
   ]
 }
 
-/** How many of the pulls on a sheet were played by a device of the demo, and pulled by nobody. */
-export const playedPulls = (progress: BayProgress): number =>
-  [...progress.torqued.values()].filter(({ simulated }: Pulled) => simulated).length
+/** How many pulls and weights on a sheet were played by a device of the demo, and read by nobody. */
+export const playedReadings = ({ torqued, playedWeights }: BayProgress): number =>
+  [...torqued.values()].filter(({ simulated }) => simulated).length + playedWeights.size

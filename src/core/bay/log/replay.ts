@@ -34,6 +34,8 @@ export interface BayProgress {
   /** Pulls done, by `joint spot pass`. */
   readonly torqued: ReadonlyMap<string, Pulled>
   readonly weighed: ReadonlyMap<string, number>
+  /** Weights that a device of the demo played, and nobody weighed. */
+  readonly playedWeights: ReadonlySet<string>
   readonly proved: ReadonlyMap<string, Outcome>
   readonly told: readonly string[]
   readonly deviations: readonly Of<'deviated'>[]
@@ -56,6 +58,7 @@ interface Draft {
   measured: Map<string, Readings>
   torqued: Map<string, Pulled>
   weighed: Map<string, number>
+  playedWeights: Set<string>
   proved: Map<string, Outcome>
   told: string[]
   deviations: Of<'deviated'>[]
@@ -68,6 +71,7 @@ const emptyJob = (): Draft => ({
   measured: new Map(),
   torqued: new Map(),
   weighed: new Map(),
+  playedWeights: new Set(),
   proved: new Map(),
   told: [],
   deviations: [],
@@ -171,6 +175,8 @@ function apply(event: LogEvent, job: Draft): void {
       return
     case 'weighed':
       job.weighed.set(event.targetId, event.kg)
+      if (event.simulated) job.playedWeights.add(event.targetId)
+      else job.playedWeights.delete(event.targetId)
       return
     case 'proved':
       job.proved.set(event.item, event.outcome)
