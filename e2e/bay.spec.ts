@@ -57,7 +57,9 @@ async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
     if (wanted.test(now)) return
     if (/Measure (and|again)/.test(now)) await tape(page, '1760 mm')
     const good = page.getByRole('button', { name: 'Good', exact: true })
-    if ((await good.count()) > 0) await good.click()
+    if ((await good.count()) > 0) await good.first().click()
+    const rest = page.getByRole('button', { name: 'The rest was not driven' })
+    if ((await rest.count()) > 0) await rest.click()
     await readAll(page)
     if ((await done(page).getByText('A Stop stands').count()) > 0) await answerFor(page)
     await expect(done(page)).toBeEnabled()
@@ -141,6 +143,9 @@ test('takes the platform job from parts check to handover, first out of square a
     're-tighten after the first trip',
   )
   await expect(page.getByText('Stop: it does not leave like this')).toBeVisible()
+  // One good drive stands for no other.
+  await expect(page.getByText('Drive it, windows open: not driven.')).toBeVisible()
+  await expect(page.getByText('Drive it, windows shut')).toHaveCount(0)
 
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),

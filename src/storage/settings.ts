@@ -1,6 +1,9 @@
 import * as z from 'zod'
+import { daySchema } from '@/core/plan/scalars'
 import { houseRulesSchema } from '@/core/rules/house'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
+
+const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })
 
 export const settingsSchema = z.object({
   units: z.enum(['metric', 'us', 'both']).catch('metric'),
@@ -10,6 +13,9 @@ export const settingsSchema = z.object({
   seeded: z.boolean().catch(false),
   /** Who fits here: signs what is logged. */
   fitter: z.string().max(80).catch(''),
+  /** The wrench and scale in hand this shift, and until when each is calibrated. */
+  wrench: toolSchema.optional().catch(undefined),
+  scale: toolSchema.optional().catch(undefined),
   /** This browser's own name in the log. */
   device: z.string().max(80).optional().catch(undefined),
 })
@@ -24,6 +30,8 @@ export const USUAL_SETTINGS: Settings = {
   house: undefined,
   seeded: false,
   fitter: '',
+  wrench: undefined,
+  scale: undefined,
   device: undefined,
 }
 

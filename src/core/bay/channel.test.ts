@@ -11,6 +11,8 @@ const channel = (patch: Partial<Channel>): Channel => ({
   name: 'Front bar',
   ends: { low: 'left end', high: 'right end' },
   open: { low: true, high: true },
+  span: { fromMm: -850, toMm: 850 },
+  datum: 'middle',
   inside: [],
   wanted: [],
   ...patch,

@@ -1,4 +1,5 @@
 import { toFit } from '../plan/scalars'
+import { mm, type Phrase } from '../review/phrase'
 import type { ThingAt } from '../survey/arrangement'
 import { contactsKnown, contactYs } from '../survey/fit/contacts'
 import type { Survey } from '../survey/survey'
@@ -16,9 +17,41 @@ export interface Channel {
   readonly name: string
   readonly ends: { readonly low: string; readonly high: string }
   readonly open: { readonly low: boolean; readonly high: boolean }
+  /** From where to where it runs, mm on its own axis. */
+  readonly span: { readonly fromMm: number; readonly toMm: number }
+  /** From where a place in it is said: its own middle, to either side, or its low end. */
+  readonly datum: 'middle' | 'low'
   readonly inside: readonly (InChannel & { readonly fixed: boolean })[]
   readonly wanted: readonly InChannel[]
 }
+
+/** A place in a channel from the channel's own datum, mm. */
+export function placeIn({ datum, ends, span }: Channel, atMm: number): Phrase {
+  if (datum === 'low') return [mm(atMm - span.fromMm), ` from the ${ends.low}`]
+  const side = atMm < 0 ? ends.low : ends.high
+  return Math.abs(atMm) < 0.5 ? ['the middle'] : [mm(Math.abs(atMm)), ` from the middle, toward the ${side}`]
+}
+
+/** What somebody has seen in a channel before it is loaded: so far from its low end, mm, and whether it slides. */
+export interface Contents {
+  readonly what: string
+  readonly fromLowMm: number
+  readonly fixed: boolean
+}
+
+/** A channel with what was seen in it besides what the plan has there. */
+export const withContents = (channel: Channel, seen: readonly Contents[]): Channel => ({
+  ...channel,
+  inside: [
+    ...channel.inside,
+    ...seen.map(({ what, fromLowMm, fixed }, i) => ({
+      id: `seen-${i}`,
+      name: what,
+      atMm: channel.span.fromMm + fromLowMm,
+      fixed,
+    })),
+  ],
+})
 
 /** One nut entering, or why it cannot without taking something off. */
 export type Entry =
@@ -107,6 +140,8 @@ export function barChannels(survey: Survey): BarChannel[] {
           name: bar.name,
           ends: { low: 'left end', high: 'right end' },
           open: { low: true, high: true },
+          span: { fromMm: -bar.lengthMm / 2, toMm: bar.lengthMm / 2 },
+          datum: 'middle',
           inside,
           wanted,
         },
@@ -128,9 +163,14 @@ export function bedChannels(survey: Survey): BarChannel[] {
         name: `${attachment.name}, ${side}`,
         ends: { low: 'cab end', high: 'tailgate end' },
         open: { low: false, high: true },
+        span: {
+          fromMm: Math.min(...attachment.ranges.map(({ fromMm }) => fromMm)),
+          toMm: Math.max(...attachment.ranges.map(({ toMm }) => toMm)),
+        },
+        datum: 'low',
         inside: (attachment.posts ?? []).map((post, i) => ({
           id: `post-${i}`,
-          name: `the cleat at ${Math.round((post.fromMm + post.toMm) / 2)} mm`,
+          name: 'a cleat',
           atMm: (post.fromMm + post.toMm) / 2,
           fixed: true,
         })),

@@ -10,6 +10,8 @@ export interface Due {
   readonly what: string
   readonly why: string
   readonly km: number | undefined
+  /** It comes again and again from a day on, every so many months. */
+  readonly repeats?: { readonly from: string; readonly months: number; readonly why: string }
 }
 
 const DAY_MS = 86_400_000
@@ -35,7 +37,7 @@ function nextMonth(day: string, month: number): string {
 }
 
 /**
- * What is due for a vehicle: re-tightening after the first trip or about so many km, anew whenever the load or a part
+ * What is due for a vehicle: re-tightening after the first trip (from its day, once the log has that) or about so many km, anew whenever the load or a part
  * has changed, then at the house's interval from the last check; seasonal parts; days set by hand. Common practice,
  * no source; the maker's interval goes before it.
  */
@@ -45,34 +47,49 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
   const fitted = record.racks.filter(({ on }) => on)
   const afterRack = ({ kind }: LogEvent) => kind === 'loadChanged' || kind === 'replaced'
   const dues = fitted.flatMap(({ rackId, what, since }): Due[] => {
-    const on = counting.findLastIndex(
+    const fittedAt = counting.findLastIndex(
       (event) => (event.kind === 'fitted' || event.kind === 'refitted') && event.rackId === rackId,
     )
-    const later = counting.slice(Math.max(0, on))
+    const later = counting.slice(Math.max(0, fittedAt))
     const checks = later.filter((event) => event.kind === 'checked' && event.what === what)
     const disturbed = later
       .filter((event) => afterRack(event) || (event.kind === 'refitted' && event.rackId === rackId))
       .at(-1)
     const lastCheck = checks.at(-1)
     const from = disturbed && dayOf(disturbed) > since.slice(0, 10) ? disturbed : undefined
+    const trip = later.find((event) => event.kind === 'firstTrip' && event.what === what)
+    const every = rules.thenMonths === 1 ? 'month' : `${rules.thenMonths} months`
+    const then = `re-tighten, every ${every}`
     const fresh = !lastCheck || (from && later.indexOf(lastCheck) < later.indexOf(from))
-    if (fresh)
+    if (fresh) {
+      const begin = from ? dayOf(from) : since.slice(0, 10)
+      // A trip that was made is the day itself; until one is known, so many days go by at most.
+      const on =
+        trip?.kind === 'firstTrip' && trip.on >= begin ? trip.on : daysAfter(begin, rules.firstCheckDays)
       return [
         {
           id: `first ${rackId}`,
-          on: daysAfter(from ? dayOf(from) : since.slice(0, 10), rules.firstCheckDays),
+          on,
           what,
-          why: from ? 're-tighten: the load or a part has changed' : 're-tighten after the first trip',
+          why: from
+            ? 're-tighten: the load or a part has changed'
+            : trip
+              ? 're-tighten: the first trip is made'
+              : 're-tighten after the first trip',
           km: rules.firstCheckKm,
+          repeats: { from: monthsAfter(on, rules.thenMonths), months: rules.thenMonths, why: then },
         },
       ]
+    }
+    const on = monthsAfter(dayOf(lastCheck), rules.thenMonths)
     return [
       {
         id: `then ${rackId}`,
-        on: monthsAfter(dayOf(lastCheck), rules.thenMonths),
+        on,
         what,
-        why: `re-tighten, every ${rules.thenMonths} ${rules.thenMonths === 1 ? 'month' : 'months'}`,
+        why: then,
         km: undefined,
+        repeats: { from: monthsAfter(on, rules.thenMonths), months: rules.thenMonths, why: then },
       },
     ]
   })

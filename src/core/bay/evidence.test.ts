@@ -5,6 +5,7 @@ import { USUAL_BAY } from '../rules/house'
 import { survey } from '../survey/survey'
 import { HANGS_ON, hangsNow, standingOf } from './evidence'
 import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
+import { askedOf } from './proof'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 
@@ -18,10 +19,9 @@ const stepsOf = (plan: Plan): readonly Step[] => {
 function allDone(plan: Plan): BayProgress {
   const steps = stepsOf(plan)
   const surveyed = survey(plan)
-  return {
+  const seen: BayProgress = {
     ...NOTHING_DONE,
     done: new Set(steps.map(({ id }) => id)),
-    hung: new Map(steps.map((step) => [step.id, hangsNow(step, surveyed)])),
     torqued: new Map(
       steps.flatMap(({ doing }) =>
         doing.kind === 'torque'
@@ -32,9 +32,12 @@ function allDone(plan: Plan): BayProgress {
       ),
     ),
     proved: new Map(
-      steps.flatMap(({ doing }) => (doing.kind === 'prove' ? [[doing.item.id, 'good'] as const] : [])),
+      steps.flatMap(({ doing }) =>
+        doing.kind === 'prove' ? askedOf(doing.item).map(({ id }) => [id, 'good'] as const) : [],
+      ),
     ),
   }
+  return { ...seen, hung: new Map(steps.map((step) => [step.id, hangsNow(step, surveyed, seen)])) }
 }
 
 /** Which kinds of evidence grow old when a plan that was done becomes another. */
@@ -72,7 +75,12 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
     : []
   it.each<[string, (plan: Plan) => Plan, readonly string[]]>([
     ['nothing changed', (plan) => plan, []],
-    ['another name for the job', (plan) => ({ ...plan, job: { ...plan.job, name: 'Other' } }), []],
+    ['another name for the job', (plan) => ({ ...plan, job: { ...plan.job, name: 'Other' } }), [TOLD]],
+    [
+      'a price, which no sheet prints',
+      (plan) => ({ ...plan, gear: plan.gear.map((gear) => ({ ...gear, price: 1 })) }),
+      [],
+    ],
     ['the speed raised', speed(20), ['the drive', TOLD]],
     ['the speed lowered', speed(-20), [TOLD]],
     ['a bar 30 mm further', firstBar(30), [...RACK, ...torqueOfMounts, 'what opens or swings', TOLD]],

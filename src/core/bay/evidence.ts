@@ -1,7 +1,11 @@
 import { packed } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
+import { answerOf } from './answers'
 import { pullKey, type BayProgress, type Hung } from './log/replay'
-import { holdsOf, stepFindings } from './session'
+import { holdsOf } from './holds'
+import { printOf } from './fact-print'
+import { askedOf } from './proof'
+import { stepFindings } from './step-findings'
 import type { Step } from './steps/step'
 
 /** One value that evidence hangs on, by a name that stays. Lengths in mm, masses in kg, speeds in km/h. */
@@ -13,7 +17,7 @@ interface Fact {
 /** A kind of fact: how it reads, where it is found, and which change of it makes evidence old. */
 interface FactKind {
   readonly say: string
-  readonly of: (step: Step, survey: Survey) => readonly Fact[]
+  readonly of: (step: Step, survey: Survey, progress: BayProgress) => readonly Fact[]
   /** Whether the evidence is old for this change; without a value before, something was added. */
   readonly old: (before: number | string | undefined, now: number | string) => boolean
 }
@@ -43,6 +47,9 @@ const PLACE_MM = 3
 const DRIVEN_MM = 50
 /** So much nearer something may come to what opens or swings, mm. */
 const SWING_MM = 5
+
+/** What a plan holds and no sheet prints. */
+const NOT_PRINTED: ReadonlySet<string> = new Set(['price', 'typed', 'have'])
 
 const FACTS = {
   figure: {
@@ -106,20 +113,31 @@ const FACTS = {
   },
   printed: {
     say: 'what the sheet prints',
-    of: (_step, { plan }) => {
-      const { job: _job, setAside: _aside, ...rest } = plan
-      return [{ key: 'plan', value: printOf(JSON.stringify(rest)) }]
+    of: (step, { plan }, progress) => {
+      const seen = {
+        done: [...progress.done].filter((id) => id !== step.id).sort(),
+        pulled: [...progress.torqued].sort(byKey),
+        proved: [...progress.proved].sort(byKey),
+        answers: [...progress.answers].sort(byKey).flatMap(([, list]) => list.map(({ id }) => id)),
+        differs: progress.deviations.filter(({ stepId }) => stepId !== step.id).map(({ id }) => id),
+      }
+      return [
+        {
+          key: 'plan',
+          value: printOf(
+            JSON.stringify(plan, (key, value: unknown) => (NOT_PRINTED.has(key) ? undefined : value)),
+          ),
+        },
+        { key: 'bay', value: printOf(JSON.stringify(seen)) },
+      ]
     },
     old: differs,
   },
 } as const satisfies Readonly<Record<string, FactKind>>
 type FactName = keyof typeof FACTS
 
-/** A short mark of a long text (FNV-1a, 32 bit): equal texts have equal marks. */
-function printOf(text: string): string {
-  let hash = 0x811c9dc5
-  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
-  return (hash >>> 0).toString(16)
+function byKey([a]: readonly [string, unknown], [b]: readonly [string, unknown]): number {
+  return a < b ? -1 : a > b ? 1 : 0
 }
 
 /** What each kind of evidence hangs on: the one table of it. What is not in it does not grow old. */
@@ -156,20 +174,25 @@ function proves(items: RegExp) {
 const rowsFor = (step: Step): readonly FactName[] => HANGS_ON.find(({ is }) => is(step))?.on ?? []
 
 /** What a step's being done hangs on as the plan is now: kept with the tick. */
-export function hangsNow(step: Step, survey: Survey): Hung {
+export function hangsNow(step: Step, survey: Survey, progress: BayProgress): Hung {
   return Object.fromEntries(
     rowsFor(step).flatMap((name) =>
-      FACTS[name].of(step, survey).map(({ key, value }) => [`${name} ${key}`, value]),
+      FACTS[name].of(step, survey, progress).map(({ key, value }) => [`${name} ${key}`, value]),
     ),
   )
 }
 
 /** What has changed of what a tick hung on, in words; nothing while it still holds. A tick from before this was kept holds. */
-export function grownOld(step: Step, survey: Survey, hung: Hung | undefined): string | undefined {
+export function grownOld(
+  step: Step,
+  survey: Survey,
+  progress: BayProgress,
+  hung: Hung | undefined,
+): string | undefined {
   if (!hung) return undefined
   for (const name of rowsFor(step)) {
     const kind: FactKind = FACTS[name]
-    for (const { key, value } of kind.of(step, survey))
+    for (const { key, value } of kind.of(step, survey, progress))
       if (kind.old(hung[`${name} ${key}`], value)) return kind.say
   }
   return undefined
@@ -195,37 +218,38 @@ function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
   return open.some(({ coverable }) => !coverable || !unnamed)
 }
 
-/** Takes out of a job's progress what no longer holds on this plan. The log keeps it all. */
-export function standingOf(steps: readonly Step[], survey: Survey, progress: BayProgress): Standing {
+/** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
+export function standingOf(steps: readonly Step[], survey: Survey, logged: BayProgress): Standing {
   const again = new Map<string, string>()
-  const stopped = new Set<string>()
+  const [done, torqued, measured, proved, answers] = [
+    new Set(logged.done),
+    new Map(logged.torqued),
+    new Map(logged.measured),
+    new Map(logged.proved),
+    new Map(logged.answers),
+  ]
+  // A later step is judged by what the earlier ones have left standing.
+  const progress: BayProgress = { ...logged, done, torqued, measured, proved, answers }
   for (const step of steps) {
-    if (!progress.done.has(step.id)) continue
-    if (stopsNow(step, survey, progress)) {
+    const ticked = done.has(step.id)
+    const answer = answerOf(step, progress)
+    if (!ticked && answer?.answer !== 'alreadyOn') continue
+    if (ticked && stopsNow(step, survey, progress)) {
+      // What stops it stays to be seen.
       again.set(step.id, 'a reading or a count')
-      stopped.add(step.id)
+      done.delete(step.id)
       continue
     }
-    const changed = grownOld(step, survey, progress.hung.get(step.id))
-    if (changed !== undefined) again.set(step.id, changed)
-  }
-  if (again.size === 0) return { progress, again }
-  const [done, torqued, measured, proved] = [
-    new Set(progress.done),
-    new Map(progress.torqued),
-    new Map(progress.measured),
-    new Map(progress.proved),
-  ]
-  for (const step of steps) {
-    if (!again.has(step.id)) continue
+    const changed = grownOld(step, survey, progress, ticked ? logged.hung.get(step.id) : answer?.hung)
+    if (changed === undefined) continue
+    again.set(step.id, changed)
     done.delete(step.id)
-    // What stops it stays to be seen; only what grew old is taken out.
-    if (stopped.has(step.id)) continue
+    answers.delete(step.id)
     const { doing } = step
     if (doing.kind === 'torque')
       for (const { at, pass } of doing.group.pulls) torqued.delete(pullKey(doing.group.joint.id, at, pass))
     if (doing.kind === 'measure') for (const { id } of doing.pairs) measured.delete(`${step.id} ${id}`)
-    if (doing.kind === 'prove') proved.delete(doing.item.id)
+    if (doing.kind === 'prove') for (const { id } of askedOf(doing.item)) proved.delete(id)
   }
-  return { progress: { ...progress, done, torqued, measured, proved }, again }
+  return again.size === 0 ? { progress: logged, again } : { progress, again }
 }

@@ -1,6 +1,7 @@
 import type { Status } from '../plan/scalars'
 import { rootOf } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
+import { isDone, isSettled } from './answers'
 import type { BayProgress } from './log/replay'
 import type { Step } from './steps/step'
 
@@ -13,7 +14,7 @@ export interface Fitted {
 }
 
 const doneOf = (steps: readonly Step[], progress: BayProgress) =>
-  steps.filter(({ id }) => progress.done.has(id)).length
+  steps.filter((step) => isDone(step, progress)).length
 
 /** How far one group of steps is: only what is all done was fitted. */
 function far(steps: readonly Step[], progress: BayProgress): string {
@@ -36,7 +37,8 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
   const things = survey.things
     .filter((thing) => rootOf(thing) === thing)
     .map(({ gear, placement }) => `${gear.name}: ${state(placement.status, `gear:${placement.id}`)}`)
-  const open = steps.find(({ id }) => !progress.done.has(id))
+  const open =
+    steps.find((step) => !isSettled(step, progress)) ?? steps.find((step) => !isDone(step, progress))
   return {
     lines: [...racks, ...things],
     unfinished:

@@ -7,10 +7,12 @@ import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from './due'
+import { allAnswers, answerLine } from './answers'
 import { standingOf } from './evidence'
 import { fittedOf, type Fitted } from './fitted'
 import type { BayProgress } from './log/replay'
 import { marksOf } from './marks'
+import { proofFindings } from './proof'
 import { jobSteps } from './steps/job-steps'
 import { rackJoints } from './steps/joint-groups'
 import { playedReadings, torqueRows, type TorqueRow } from './torque-rows'
@@ -38,6 +40,8 @@ export interface Handover {
   /** What the bay has still to do, and how many readings were played. */
   readonly unfinished: Fitted['unfinished']
   readonly played: number
+  /** Steps and places that somebody answered instead of doing them, with who and why. */
+  readonly answers: readonly { readonly say: string; readonly open: boolean }[]
   /** Steps that were done and are to be done again, with what changed since. */
   readonly again: readonly { readonly step: string; readonly changed: string }[]
   /** The verdict of each state, as every screen has it. */
@@ -56,8 +60,16 @@ export interface Handover {
   readonly notLooked: readonly string[]
   /** Loads that a fix has set and nobody has weighed: what may be in them, not what is. */
   readonly targets: readonly { readonly name: string; readonly kg: number }[]
+  /** What was proved with another outcome than good, and cases that nobody drove. */
+  readonly unproved: readonly Phrase[]
   readonly assumed: readonly string[]
-  readonly deviations: readonly { readonly step: string; readonly reason: string }[]
+  /** What was done other than the sheet has it; what somebody let pass for it comes first. */
+  readonly deviations: readonly {
+    readonly step: string
+    readonly reason: string
+    readonly by: string | undefined
+    readonly lets: boolean
+  }[]
   readonly due: readonly Due[]
   readonly keys: readonly string[]
   readonly tools: readonly string[]
@@ -173,8 +185,21 @@ export function handoverOf(
     ),
     stops: sentences('stop'),
     open: sentences('findOut'),
+    unproved: proofFindings(
+      steps.flatMap(({ doing }) => (doing.kind === 'prove' ? [doing.item] : [])),
+      progress.proved,
+    ).flatMap(({ sentence, severity }) => (severity === 'mind' || severity === 'stop' ? [sentence] : [])),
     assumed: assumptions(survey, rules),
-    deviations: progress.deviations.map(({ title, reason }) => ({ step: title, reason })),
+    answers: allAnswers(steps, progress).map((each) => ({
+      say: answerLine(each),
+      open: each.answer !== 'alreadyOn',
+    })),
+    deviations: progress.deviations.map(({ title, reason, by, about }) => ({
+      step: title,
+      reason,
+      by,
+      lets: (about?.length ?? 0) > 0,
+    })),
     due,
     keys: marks.keys.map(({ what, cores, say }) => `${what}: ${cores} cores, ${say}`),
     tools: [...new Set(racks.flatMap((rack) => rackJoints(rack, rules).map(({ joint }) => joint.tool)))],
@@ -204,60 +229,3 @@ export function placardLines(
 }
 
 const racksOf = ({ limits }: Handover) => new Set(limits.map(({ rack }) => rack)).size
-
-/** What a sheet opens with, before anything else: one list for screen, paper and PDF. */
-export interface OpeningPart {
-  readonly title: string
-  readonly lines: readonly Phrase[]
-  readonly grave: boolean
-}
-
-/** What was only played and Stops first, then what the bay has still to do, what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
-export function openingOf(handover: Handover): OpeningPart[] {
-  const part = (title: string, lines: readonly Phrase[], grave = false): OpeningPart[] =>
-    lines.length > 0 ? [{ title, lines, grave }] : []
-  const { unfinished, played } = handover
-  return [
-    ...part(
-      'Played, not measured',
-      played > 0
-        ? [
-            [
-              `${played === 1 ? 'One reading' : `${played} readings`} on this sheet came from a simulated device.`,
-            ],
-          ]
-        : [],
-      true,
-    ),
-    ...part('Stop: it does not leave like this', handover.stops, true),
-    ...part(
-      'The bay is not finished',
-      unfinished
-        ? [[`${unfinished.done} of ${unfinished.of} steps are done. Next: ${unfinished.next}.`]]
-        : [],
-      true,
-    ),
-    ...part(
-      'Done before, and to be done again',
-      handover.again.map(({ step, changed }) => [`${step}: ${changed} changed since.`]),
-      true,
-    ),
-    ...part(
-      'Set aside for this job, and not found out',
-      handover.aside.map(({ say, by, reason, on }): Phrase => [
-        ...say,
-        ` Set aside by ${by} on ${on}: ${reason}`,
-      ]),
-    ),
-    ...part('Still to find out', handover.open),
-    ...part(
-      'Targets, not weighed',
-      handover.targets.map(({ name, kg: mass }): Phrase => [
-        `${name}: at most `,
-        kg(mass),
-        ', as the plan has it.',
-      ]),
-    ),
-    ...part('Not looked at', handover.notLooked.length > 0 ? [[`${handover.notLooked.join(', ')}.`]] : []),
-  ]
-}

@@ -1,9 +1,10 @@
 import type { Fastener } from '../plan/fastening'
-import type { Plan } from '../plan/plan'
+import type { Gear } from '../plan/gear'
 import { toFit } from '../plan/scalars'
 import type { Part } from '../plan/rack'
 import type { Work } from '../plan/work'
 import type { Finding } from '../review/finding'
+import { contactYs } from '../survey/fit/contacts'
 import type { Survey } from '../survey/survey'
 
 export type PartsKind =
@@ -35,12 +36,17 @@ export interface PartsCheck {
   readonly unused: readonly Unused[]
   readonly total: number
   readonly toBuy: number
-  /** Lines to buy, or all, of which nobody said a price. */
+  /** Lines to buy of which nobody said a price. */
   readonly unpriced: number
+  /** Lines of which nobody said whether they are there: what is still to buy is more by as much as is not. */
+  readonly unsaid: number
 }
 
 const haveOf = (work: Work | undefined): PartsLine['have'] =>
   work?.have === undefined ? 'unsaid' : work.have ? 'have' : 'toBuy'
+
+/** What is counted a side: what stands at the feet. */
+const A_SIDE: ReadonlySet<Part['role']> = new Set(['feet', 'fitKit', 'legs'])
 
 interface Owner {
   readonly id: string
@@ -173,10 +179,40 @@ const ownerOf = (part: Part, sides: number): Owner => ({
   sides,
 })
 
+/** The bolts of a mount that goes into channels, where its sheet lists none: one a contact. */
+function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
+  const { mount } = piece.fit
+  const placed = things.filter(({ gear, placement }) => gear.id === piece.id && toFit(placement))
+  if (mount.kind !== 'channelBolt' || piece.fasteners || placed.length === 0) return []
+  const count = placed.reduce(
+    (so, thing) =>
+      so +
+      contactYs(thing).length * (thing.placement.host.on === 'bars' ? thing.placement.host.barIds.length : 2),
+    0,
+  )
+  return [
+    {
+      id: `${piece.id}/channel-bolts`,
+      kind: 'bolt',
+      what: `Channel bolt and nut ${mount.thread}`,
+      count,
+      counted: 'one a contact, as its sheet lists none',
+      box: piece.name,
+      inBox: 'unsaid',
+      have: haveOf(piece.work),
+      price: undefined,
+    },
+  ]
+}
+
 /** What stands on the racks: each piece of gear once for each time it is placed, with its own fasteners and adapters. */
-function gearLines({ gear, placements: all }: Plan): PartsLine[] {
+function gearLines(surveyed: Survey): PartsLine[] {
+  const { gear, placements: all } = surveyed.plan
   const placements = all.filter(toFit)
-  const carriers = gear.filter(({ carries, fasteners, work }) => carries || fasteners || work)
+  const carriers = gear.filter(
+    ({ carries, fasteners, work, kind, fit }) =>
+      carries || fasteners || work || kind === 'ladder' || fit.mount.kind === 'channelBolt',
+  )
   const adapters = placements.flatMap(({ id, fitting }) =>
     fitting?.adapter ? [{ id, adapter: fitting.adapter }] : [],
   )
@@ -184,7 +220,7 @@ function gearLines({ gear, placements: all }: Plan): PartsLine[] {
     ...carriers.flatMap((piece): PartsLine[] => {
       const count = placements.filter(({ gearId }) => gearId === piece.id).length
       if (count === 0) return []
-      return linesOf({
+      const own = linesOf({
         id: piece.id,
         name: piece.name,
         kind: 'gear',
@@ -194,6 +230,7 @@ function gearLines({ gear, placements: all }: Plan): PartsLine[] {
         work: piece.work,
         sides: 1,
       })
+      return [...own, ...channelBolts(surveyed, piece)]
     }),
     ...adapters.map(({ id, adapter }): PartsLine => ({
       id: `${id}/adapter`,
@@ -210,11 +247,36 @@ function gearLines({ gear, placements: all }: Plan): PartsLine[] {
 }
 
 /** Everything that has to lie on the bench before a job begins, counted, and what of it is still to buy; what is on is on. */
-export function partsCheck({ plan, racks }: Survey): PartsCheck {
+export function partsCheck(surveyed: Survey): PartsCheck {
+  const { plan, racks } = surveyed
   const parts = racks
     .filter(({ rack }) => toFit(rack))
-    .flatMap(({ rack, feet }) => rack.parts.map((part) => ({ part, sides: feet.length > 0 ? 2 : 1 })))
-  const lines = [...parts.flatMap(({ part, sides }) => linesOf(ownerOf(part, sides))), ...gearLines(plan)]
+    .flatMap(({ rack, feet }) =>
+      rack.parts.map((part) => ({ part, sides: feet.length > 0 && A_SIDE.has(part.role) ? 2 : 1 })),
+    )
+  // A rack whose parts nobody listed is a thing to lay out all the same.
+  const whole = racks.flatMap(({ rack }): PartsLine[] =>
+    toFit(rack) && rack.parts.length === 0
+      ? [
+          {
+            id: rack.id,
+            kind: 'part',
+            what: rack.name,
+            count: 1,
+            counted: 'in all',
+            box: rack.name,
+            inBox: 'unsaid',
+            have: 'unsaid',
+            price: undefined,
+          },
+        ]
+      : [],
+  )
+  const lines = [
+    ...whole,
+    ...parts.flatMap(({ part, sides }) => linesOf(ownerOf(part, sides))),
+    ...gearLines(surveyed),
+  ]
   // A part's price is for the set, a box's extras are priced the piece.
   const priceOf = (each: PartsLine) => (each.price ?? 0) * (each.inBox === 'notInBox' ? each.count : 1)
   const sum = (list: readonly PartsLine[]) => list.reduce((so, each) => so + priceOf(each), 0)
@@ -231,6 +293,7 @@ export function partsCheck({ plan, racks }: Survey): PartsCheck {
     total: sum(lines),
     toBuy: sum(bought),
     unpriced: bought.filter(({ price }) => price === undefined).length,
+    unsaid: lines.filter(({ have, inBox }) => have === 'unsaid' && inBox !== 'inBox').length,
   }
 }
 

@@ -6,7 +6,8 @@ import { survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drill-plan'
 import { marksOf } from './marks'
 import { countFindings, partsCheck } from './parts-check'
-import { proofFindings, proofList } from './proof'
+import { USUAL_BAY } from '../rules/house'
+import { askedOf, driveCases, proofFindings, proofList } from './proof'
 
 describe('the parts check', () => {
   const check = partsCheck(survey(ridgeTent))
@@ -106,7 +107,7 @@ describe('the drill plan', () => {
 })
 
 describe('the proof', () => {
-  const items = proofList(survey(boatAndBox))
+  const items = proofList(survey(boatAndBox), USUAL_BAY)
   it('asks for what this vehicle has', () => {
     const ids = items.map(({ id }) => id)
     for (const kind of boatAndBox.vehicle.obstacles.map((each) => each.id)) {
@@ -116,19 +117,42 @@ describe('the proof', () => {
     }
     expect(ids).toContain('second-click')
     expect(items.find(({ id }) => id === 'drive')?.kmH).toBe(boatAndBox.use.roadKmH)
-    expect(proofList(survey(ridgeTent)).map(({ id }) => id)).not.toContain('second-click')
+    expect(proofList(survey(ridgeTent), USUAL_BAY).map(({ id }) => id)).not.toContain('second-click')
   })
 
   it('is silent only on what was good', () => {
-    expect(proofFindings(items, new Map())).toHaveLength(items.length)
-    expect(proofFindings(items, new Map(items.map(({ id }) => [id, 'good' as const])))).toEqual([])
+    const asked = items.flatMap(askedOf)
+    expect(proofFindings(items, new Map())).toHaveLength(asked.length)
+    expect(proofFindings(items, new Map(asked.map(({ id }) => [id, 'good' as const])))).toEqual([])
     expect(
       proofFindings(items, new Map([['shake', 'notGood']])).find(({ id }) => id === 'proof shake')?.severity,
     ).toBe('stop')
     expect(
-      proofFindings(items, new Map([['drive', 'notNow']]))
-        .find(({ id }) => id === 'proof drive')
+      proofFindings(items, new Map([['shake', 'notNow']]))
+        .find(({ id }) => id === 'proof shake')
         ?.sentence.join(''),
     ).toContain('put off')
+  })
+
+  it('has a drive in cases, and one that was good stands for no other (B6)', () => {
+    const drive = items.find(({ id }) => id === 'drive')!
+    const [shut, open] = askedOf(drive)
+    expect([shut?.name, open?.name]).toEqual(['Windows shut', 'Windows open'])
+    const found = proofFindings(
+      [drive],
+      new Map([
+        [shut!.id, 'good' as const],
+        [open!.id, 'notDriven' as const],
+      ]),
+    )
+    expect(found.map(({ id }) => id)).not.toContain(`proof ${shut!.id}`)
+    expect(found.find(({ id }) => id === `proof ${open!.id}`)).toMatchObject({
+      severity: 'mind',
+      sentence: ['Drive it, windows open: not driven.'],
+    })
+    // The house names its own; the same name is one case.
+    expect(
+      driveCases({ ...USUAL_BAY, driveCases: ['Empty', 'Loaded', 'Empty '] }).map(({ name }) => name),
+    ).toEqual(['Empty', 'Loaded'])
   })
 })

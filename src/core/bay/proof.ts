@@ -1,4 +1,5 @@
 import type { Finding } from '../review/finding'
+import { USUAL_DRIVES, type BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 
 /** Something to prove before the vehicle leaves. */
@@ -7,14 +8,30 @@ export interface ProofItem {
   readonly title: string
   readonly detail: string
   readonly minutes: number
-  /** A test drive has a speed, km/h. */
+  /** A test drive has a speed, km/h, and cases: each is driven by itself, or said not to be. */
   readonly kmH?: number
+  readonly cases?: readonly DriveCase[]
 }
 
-export type Outcome = 'good' | 'notGood' | 'notNow'
+/** How a proof went. Put off is an entry of older logs: today that is an answer of its own, with its reason. */
+export const OUTCOMES = ['good', 'notGood', 'notNow', 'notDriven'] as const
+export type Outcome = (typeof OUTCOMES)[number]
+
+/** One way of driving it, by a key that stays and its name. */
+export interface DriveCase {
+  readonly id: string
+  readonly name: string
+}
+
+/** The house's cases of a test drive; the same name is the same case. */
+export const driveCases = ({ driveCases: names }: BayRules): DriveCase[] =>
+  [...new Set((names ?? USUAL_DRIVES).map((name) => name.trim()))].map((name) => ({
+    id: `drive ${name.toLowerCase()}`,
+    name,
+  }))
 
 /** The proof that this plan needs: what its vehicle has, its rack does and its load wants. Common practice, no source. */
-export function proofList({ plan, racks }: Survey): ProofItem[] {
+export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[] {
   const obstacles = (kind: string) => plan.vehicle.obstacles.filter((each) => each.kind === kind)
   const items: (ProofItem | undefined)[] = [
     {
@@ -88,9 +105,10 @@ export function proofList({ plan, racks }: Survey): ProofItem[] {
     {
       id: 'drive',
       title: 'Drive it',
-      detail: 'Windows shut, then open; say how loud it is at this speed and no other.',
+      detail: 'Case by case, up to this speed; say how loud it is at this speed and no other.',
       minutes: 15,
       kmH: plan.use.roadKmH,
+      cases: driveCases(rules),
     },
     {
       id: 'after-drive',
@@ -102,32 +120,37 @@ export function proofList({ plan, racks }: Survey): ProofItem[] {
   return items.filter((each) => each !== undefined)
 }
 
-/** What the proof says so far: what was not good is Stop, what was put off has still to be done. */
+/** What of a proof is asked singly: its cases, or itself. */
+export const askedOf = (item: ProofItem): readonly DriveCase[] =>
+  item.cases ?? [{ id: item.id, name: item.title }]
+
+/** What the proof says so far: what was not good is Stop, what was put off has still to be done, what was not driven is said. */
 export function proofFindings(
   items: readonly ProofItem[],
   outcomes: ReadonlyMap<string, Outcome>,
 ): Finding[] {
-  const common = { rule: 'proof', state: 'all', subject: { placementIds: [] } } as const
-  return items.flatMap((item): Finding[] => {
-    const outcome = outcomes.get(item.id)
-    if (outcome === 'good') return []
-    const id = `proof ${item.id}`
-    if (outcome === 'notGood')
+  return items.flatMap((item) =>
+    askedOf(item).flatMap(({ id, name }): Finding[] => {
+      const outcome = outcomes.get(id)
+      if (outcome === 'good') return []
+      const what = item.cases ? `${item.title}, ${name.toLowerCase()}` : item.title
+      const says = {
+        notGood: { severity: 'stop', words: 'not good. It does not leave like this' },
+        notDriven: { severity: 'mind', words: 'not driven' },
+        notNow: { severity: 'findOut', words: 'put off; still to be done' },
+        open: { severity: 'findOut', words: 'not done yet' },
+      } as const
+      const { severity, words } = says[outcome ?? 'open']
       return [
         {
-          ...common,
-          id,
-          severity: 'stop',
-          sentence: [`${item.title}: not good. It does not leave like this.`],
+          id: `proof ${id}`,
+          rule: 'proof',
+          state: 'all',
+          subject: { placementIds: [] },
+          severity,
+          sentence: [`${what}: ${words}.`],
         },
       ]
-    return [
-      {
-        ...common,
-        id,
-        severity: 'findOut',
-        sentence: [`${item.title}: ${outcome === 'notNow' ? 'put off; still to be done' : 'not done yet'}.`],
-      },
-    ]
-  })
+    }),
+  )
 }

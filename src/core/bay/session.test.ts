@@ -8,7 +8,10 @@ import { USUAL_BAY } from '../rules/house'
 import { phraseText } from '../review/phrase'
 import { review } from '../review/review'
 import type { LogEvent } from './log/event'
-import { badPull, currentIndex, holdsOf, minutesLeft, nextPull, passPress, stepFindings } from './session'
+import { holdsOf } from './holds'
+import { badPull, nextPull, passPress } from './pulling'
+import { currentIndex, minutesLeft } from './session'
+import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
 
 const surveyed = survey(boatAndBox)
@@ -57,7 +60,7 @@ describe('where a job stands', () => {
     expect(currentIndex(steps, { ...NOTHING_DONE, done: new Set([steps[0]!.id]) })).toBe(1)
     const all = new Set(steps.map(({ id }) => id))
     expect(currentIndex(steps, { ...NOTHING_DONE, done: all })).toBe(steps.length - 1)
-    expect(minutesLeft(steps, { ...NOTHING_DONE, done: all })).toBe(0)
+    expect(minutesLeft(steps, { ...NOTHING_DONE, done: all })).toEqual({ one: 0, two: 0 })
   })
 
   it('pulls corner to corner, pass after pass', () => {
@@ -138,6 +141,7 @@ describe('what holds a step back', () => {
 describe('handing over', () => {
   const tell = step('job/tell')
   const judged = review(surveyed)
+  const around = { steps: [], review: judged, again: new Map<string, string>() }
   const stops = judged.findings.filter(({ severity }) => severity === 'stop').map(({ id }) => `plan ${id}`)
   const holds = (about: string[]) =>
     holdsOf(
@@ -159,7 +163,7 @@ describe('handing over', () => {
           },
         ],
       },
-      judged,
+      around,
     ).map(({ id }) => id)
 
   it('is shut by every Stop until a reason is given for that very one', () => {
@@ -167,7 +171,7 @@ describe('handing over', () => {
     expect(holds([])).toEqual(stops)
     expect(holds(stops.slice(1))).toEqual(stops.slice(0, 1))
     expect(holds(stops)).toEqual([])
-    expect(holdsOf(step('prove/shake'), surveyed, [], NOTHING_DONE, judged).map(({ id }) => id)).toEqual([
+    expect(holdsOf(step('prove/shake'), surveyed, [], NOTHING_DONE, around).map(({ id }) => id)).toEqual([
       'prove',
     ])
   })

@@ -2,7 +2,8 @@ import { toFit } from '../plan/scalars'
 import { newtonMetre, type Phrase } from '../review/phrase'
 import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
-import { pullWords } from './log/event'
+import { answersAt } from './answers'
+import { ANSWER_WORD, pullWords, type Answer } from './log/event'
 import { pullKey, type BayProgress } from './log/replay'
 import { fittedThings, gearJoints, rackJoints } from './steps/joint-groups'
 import type { JointGroup } from './steps/step'
@@ -22,7 +23,7 @@ function wantedOf({ torque }: Joint): Phrase {
         ? [newtonMetre(torque.toNm)]
         : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm)]
     case 'advice':
-      return [newtonMetre(torque.nm), ', table’s advice']
+      return [newtonMetre(torque.nm), ', table’s advice (house rule)']
     case 'feel':
       return ['by feel (house rule)']
     case 'refused':
@@ -32,17 +33,22 @@ function wantedOf({ torque }: Joint): Phrase {
 }
 
 /** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
-function readOf({ joint, spots, pulls }: JointGroup, progress: BayProgress): Phrase {
+function readOf(
+  { joint, spots, pulls }: JointGroup,
+  progress: BayProgress,
+  answered: ReadonlyMap<string, Answer>,
+): Phrase {
   const last = Math.max(0, ...pulls.map(({ pass }) => pass))
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
-  if (got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
+  if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
   const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
     pulled?.nm === undefined ? [] : [[`${spot} `, newtonMetre(pulled.nm)]],
   )
   const others = new Map<string, string[]>()
   for (const { spot, pulled } of got)
     if (pulled?.nm === undefined) {
-      const words = pulled ? pullWords(pulled.how) : 'not pulled'
+      const answer = answered.get(spot)
+      const words = pulled ? pullWords(pulled.how) : answer ? ANSWER_WORD[answer].toLowerCase() : 'not pulled'
       others.set(words, [...(others.get(words) ?? []), spot])
     }
   const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
@@ -60,7 +66,7 @@ export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgres
   const row = (owner: string) => (group: JointGroup) => ({
     what: `${owner}, ${group.joint.name}`,
     wanted: wantedOf(group.joint),
-    read: readOf(group, progress),
+    read: readOf(group, progress, answersAt(group.joint.id, progress)),
   })
   return [
     ...survey.racks

@@ -35,6 +35,30 @@ describe('the calendar file (RFC 5545), read back by another parser', () => {
     expect(events[0]?.description).toContain('or after 160 km')
   })
 
+  it('folds by octets, inside no character, and loses none (B20)', () => {
+    const name = 'Träger für Boote über die Längsträger, größer als üblich, für Übergaben '.repeat(3).trim()
+    const file = calendarFile([{ ...dues[0]!, what: name }], of)
+    for (const line of file.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75)
+    const [event] = new ICAL.Component(ICAL.parse(file) as unknown[]).getAllSubcomponents('vevent')
+    expect(new ICAL.Event(event).summary).toBe(`${of.vehicle}: ${name}`)
+  })
+
+  it('repeats what the house repeats (B20)', () => {
+    const file = calendarFile(
+      [{ ...dues[0]!, repeats: { from: '2027-06-26', months: 3, why: 're-tighten, every 3 months' } }],
+      of,
+    )
+    const [, again] = new ICAL.Component(ICAL.parse(file) as unknown[]).getAllSubcomponents('vevent')
+    const event = new ICAL.Event(again)
+    expect(event.isRecurring()).toBe(true)
+    const days = event.iterator()
+    expect([days.next(), days.next(), days.next()].map((day) => day.toString())).toEqual([
+      '2027-06-26',
+      '2027-09-26',
+      '2027-12-26',
+    ])
+  })
+
   it('keeps a due’s identity from one file to the next', () => {
     const again = calendarFile(dues, { ...of, madeAt: '2027-01-01T00:00:00Z' })
     const uids = (file: string) => [...file.matchAll(/^UID:(.*)$/gm)].map(([, uid]) => uid)

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import * as z from 'zod'
-import { EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../bay/log/event'
-import { TAPED_NAME, type Taped } from '../bay/taped'
+import { ANSWER_WORD, EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../bay/log/event'
+import { isMark, TAPED_NAME, type Taped } from '../bay/taped'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
 const logFileSchema = z.strictObject({
@@ -27,6 +27,9 @@ export function readLog(raw: unknown): ReadLog {
     : { ok: false, problems: fieldMessages(read.error) }
 }
 
+/** What was typed, where it was typed in another unit than the log is kept in. */
+const asTyped = (typed: string | undefined): string => (typed === undefined ? '' : ` (typed ${typed})`)
+
 /** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
 const tidy = (value: number): string => String(Number(value.toFixed(2)))
 
@@ -51,16 +54,28 @@ export function eventText(event: LogEvent): string {
       return event.title
     case 'measured':
       return Object.entries(event.readings)
-        .map(([key, list]) => `${TAPED_NAME[key as Taped]} ${list.map(tidy).join(', ')} mm`)
+        .map(([key, list]) => {
+          const taped = key as Taped
+          const unit = isMark(taped) ? '' : ' mm'
+          return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(event.typed?.[taped])}`
+        })
         .join('; ')
     case 'weighed':
-      return `${event.what} ${tidy(event.kg)} kg`
+      return `${event.what} ${tidy(event.kg)} kg${asTyped(event.typed)}`
     case 'torqued':
-      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m`}`
+      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m${asTyped(event.typed)}`}`
     case 'proved':
-      return `${event.what}: ${{ good: 'good', notGood: 'not good', notNow: 'put off' }[event.outcome]}`
+      return `${event.what}: ${{ good: 'good', notGood: 'not good', notNow: 'put off', notDriven: 'not driven' }[event.outcome]}`
+    case 'channelSeen':
+      return event.inside.length === 0
+        ? `${event.what}: empty`
+        : `${event.what}: ${event.inside.map(({ what, fromLowMm }) => `${what} at ${tidy(fromLowMm)} mm`).join(', ')}`
+    case 'answered':
+      return `${ANSWER_WORD[event.answer]}: ${event.title}${event.places ? `, ${event.places.join(' ')}` : ''}. ${event.reason}`
     case 'deviated':
       return `${event.title}: ${event.reason}`
+    case 'firstTrip':
+      return `${event.what}, on ${event.on}`
     case 'dated':
       return `${event.what}, due ${event.due}`
     case 'corrected':

@@ -14,8 +14,23 @@ export const bayRulesSchema = z.strictObject({
   /** What a rubber strip shrinks by in use, and the lengths it is bought in. */
   stripShrinkPercent: z.number().min(0).max(10),
   stripStockMm: z.array(z.number().min(100).max(30_000)).min(1).max(6),
+  /** The cases of a test drive, each driven by itself. */
+  driveCases: z.array(z.string().trim().min(1).max(80)).min(1).max(12).optional(),
+  /** How far a reading may lie from a single figure, percent; above it the joint is over. */
+  singleFigurePercent: z.number().min(1).max(25).optional(),
 })
 export type BayRules = z.infer<typeof bayRulesSchema>
+
+/** Cases of a test drive where the house names none. Common practice, no source. */
+export const USUAL_DRIVES: readonly string[] = [
+  'Windows shut',
+  'Windows open',
+  'Rough road',
+  'Passing a lorry, or a side wind',
+]
+
+/** How far a reading may lie from a single figure where the house has not said, percent. Common practice, no source. */
+export const USUAL_SINGLE_FIGURE = 10
 
 /**
  * Common practice, no source: three passes, a look after the first trip or about 160 km (100 miles), then every

@@ -164,7 +164,7 @@ const SIDE_LETTERS: Readonly<Record<FootSide, string>> = { left: 'LH', middle: '
 const sideAt = (yMm: number): FootSide =>
   Math.abs(yMm) <= TOLERANCE.lengthMm ? 'middle' : yMm < 0 ? 'left' : 'right'
 
-function cornerName(side: FootSide, index: number, count: number): string {
+export function cornerName(side: FootSide, index: number, count: number): string {
   const row = index === 0 ? 'F' : index === count - 1 ? 'R' : count === 3 ? 'M' : `M${index}`
   return `${SIDE_LETTERS[side]}${row}`
 }

@@ -138,3 +138,9 @@ export function parseQuantity(
     return { ok: true, value: magnitude === 0 ? 0 : sign * magnitude, typed: read }
   }
 }
+
+/** What was typed, where that was in another unit than the core keeps; nothing where showing the value says the same. */
+export function typedElsewhere(dimension: Dimension, typed: string): string | undefined {
+  const word = /[^\d\s.,½¼¾⅛⅜⅝⅞/+−-].*$/.exec(typed)?.[0].trim() ?? ''
+  return findUnit(dimension, word)?.factor === 1 ? undefined : typed
+}

@@ -1,6 +1,7 @@
 'use client'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
+import { isDone } from '@/core/bay/answers'
 import { standingOf } from '@/core/bay/evidence'
 import { NOTHING_DONE, type BayProgress } from '@/core/bay/log/replay'
 import { minutesLeft } from '@/core/bay/session'
@@ -25,16 +26,18 @@ const VIEWS: readonly (readonly [View, string])[] = [
 ]
 
 function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayProgress }) {
-  const done = steps.filter(({ id }) => progress.done.has(id)).length
+  const done = steps.filter((step) => isDone(step, progress)).length
+  const left = minutesLeft(steps, progress)
   return (
     <p className="ml-auto flex items-center gap-3">
       <span className="bay-blocks" aria-hidden>
-        {steps.map(({ id }) => (
-          <i key={id} className={progress.done.has(id) ? 'bay-block-done' : ''} />
+        {steps.map((step) => (
+          <i key={step.id} className={isDone(step, progress) ? 'bay-block-done' : ''} />
         ))}
       </span>
       <span className="font-semibold whitespace-nowrap">
-        {done} of {steps.length} steps, about {hours(minutesLeft(steps, progress))} left
+        {done} of {steps.length} steps, about {hours(left.one)} left
+        {left.two < left.one ? `, ${hours(left.two)} for two` : ''}
       </span>
     </p>
   )

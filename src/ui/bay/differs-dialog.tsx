@@ -1,13 +1,14 @@
 'use client'
 import { useState } from 'react'
-import type { Hold } from '@/core/bay/session'
+import type { Hold } from '@/core/bay/holds'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import { phraseText } from '@/core/review/phrase'
 import type { Finding } from '@/core/review/finding'
 import { logFor } from '@/ui/log/log-store'
 import { ReasonDialog } from '@/ui/shell/reason-dialog'
-import { useSettings, useUnits } from '@/ui/shell/settings-store'
+import { useUnits } from '@/ui/shell/settings-store'
+import { NameField, useShiftName } from './name-field'
 
 /**
  * Says what was done other than the sheet has it, and why: it goes into the log and onto the handover sheet. It lets pass
@@ -29,9 +30,7 @@ export function DiffersDialog({
   const units = useUnits()
   const [about, setAbout] = useState<readonly string[]>([])
   const open = holds.filter(({ coverable }) => coverable)
-  const fitter = useSettings((store) => store.settings.fitter)
-  const change = useSettings((store) => store.change)
-  const [nameless] = useState(fitter === '')
+  const { name, asks } = useShiftName()
   const wordsOf = ({ id, say, words }: Hold) => {
     const phrase = words ?? findings.find((each) => each.id === id)?.sentence
     return phrase ? phraseText(phrase, units) : say.replace(', or say what differs', '')
@@ -42,7 +41,7 @@ export function DiffersDialog({
       label="What was done, and why"
       without="Write a reason: without one nobody can judge it later."
       lacks={
-        about.length > 0 && fitter.trim() === '' ? 'Say who says so: it is let pass on a name.' : undefined
+        about.length > 0 && name.trim() === '' ? 'Say who says so: it is let pass on a name.' : undefined
       }
       action="Put it in the log"
       onReason={(reason) => {
@@ -77,19 +76,7 @@ export function DiffersDialog({
           ))}
         </fieldset>
       )}
-      {nameless && (
-        <label className="mt-2 block">
-          <span className="field-label">Who says so</span>
-          <input
-            className="field"
-            maxLength={80}
-            value={fitter}
-            onChange={(event) => {
-              change({ fitter: event.target.value })
-            }}
-          />
-        </label>
-      )}
+      {asks && <NameField />}
     </ReasonDialog>
   )
 }

@@ -1,12 +1,14 @@
 'use client'
-import { datumOf, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
+import { datumOf, isMark, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
 import type { BayProgress } from '@/core/bay/log/replay'
 import type { PairAsk, Step } from '@/core/bay/steps/step'
 import { readingsSummary } from '@/core/plan/measurement'
 import type { Plan } from '@/core/plan/plan'
 import { phraseText, mm } from '@/core/review/phrase'
+import { typedElsewhere } from '@/core/units/parse'
 import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
+import { ParsedField, type Read } from '@/ui/quantity/parsed-field'
 import { QuantityField } from '@/ui/quantity/quantity-field'
 import { useUnits } from '@/ui/shell/settings-store'
 
@@ -20,31 +22,57 @@ const notTaped = (mm: number): string | undefined =>
       ? 'That is longer than any rack: look at the unit.'
       : undefined
 
+/** The number that a tower stands on: halves where it stands between two. */
+function readMark(text: string): Read<number> {
+  const value = Number(text.replace(',', '.'))
+  return text !== '' && Number.isFinite(value) && value >= 0 && value <= 99 && Number.isInteger(value * 2)
+    ? { ok: true, value }
+    : { ok: false, reason: 'Write the number of the mark, as 7 or 6.5.' }
+}
+
 function Reading({
   plan,
   step,
   ask,
   taped,
   readings,
+  typed,
 }: {
   plan: Plan
   step: Step
   ask: PairAsk
   taped: Taped
   readings: Readings
+  typed: Readonly<Partial<Record<Taped, string>>>
 }) {
   const units = useUnits()
   const list = readings[taped] ?? []
   const planned = plannedReading(ask.pair, taped)
   const { middleMm, scatterMm } = readingsSummary(list)
-  const keep = (values: readonly number[]) => {
+  const keep = (values: readonly number[], text: string) => {
+    const { [taped]: _before, ...others } = typed
+    const elsewhere = typedElsewhere('length', text)
+    const kept = { ...others, ...(elsewhere !== undefined && { [taped]: elsewhere }) }
     logFor(plan, {
       kind: 'measured',
       stepId: step.id,
       pairId: ask.id,
       readings: { ...(readings as Record<Taped, number[]>), [taped]: [...values] },
+      ...(Object.keys(kept).length > 0 && { typed: kept }),
     })
   }
+  if (isMark(taped))
+    return (
+      <ParsedField
+        label={TAPED_NAME[taped]}
+        text={list[0] === undefined ? '' : String(list[0])}
+        hint={datumOf(ask.pair, taped)}
+        read={(text) => readMark(text)}
+        onValue={(mark) => {
+          keep([mark], '')
+        }}
+      />
+    )
   return (
     <div className="hair-b py-2">
       <QuantityField
@@ -52,10 +80,11 @@ function Reading({
         dimension="length"
         value={list.length === 0 ? undefined : middleMm}
         hint={`${datumOf(ask.pair, taped)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}`}
-        onValue={(value) => {
+        typed={typed[taped]}
+        onValue={(value, text) => {
           const odd = notTaped(value)
           if (odd !== undefined) return odd
-          keep([value])
+          keep([value], text)
           return undefined
         }}
       />
@@ -71,10 +100,10 @@ function Reading({
             label={`${TAPED_NAME[taped]}, once more`}
             dimension="length"
             value={undefined}
-            onValue={(value) => {
+            onValue={(value, text) => {
               const odd = notTaped(value)
               if (odd !== undefined) return odd
-              keep([...list, value])
+              keep([...list, value], text)
               return undefined
             }}
           />
@@ -84,27 +113,52 @@ function Reading({
   )
 }
 
+/** Read where it is wanted, and folded away until then. */
+const SELDOM: ReadonlySet<Taped> = new Set([
+  'frontAcross',
+  'rearAcross',
+  'markLF',
+  'markRF',
+  'markLR',
+  'markRR',
+])
+
 /** What is taped at a step, pair by pair; every reading is kept, a new first one begins anew. */
 export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   if (step.doing.kind !== 'measure') return null
   const several = step.doing.pairs.length > 1
-  return step.doing.pairs.map((ask) => (
-    <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>
-      {several && (
-        <h3 className="pt-3 text-[15px]">
-          {ask.pair.front.name} to {ask.pair.rear.name.toLowerCase()}
-        </h3>
-      )}
-      {ask.taped.map((taped) => (
-        <Reading
-          key={taped}
-          plan={plan}
-          step={step}
-          ask={ask}
-          taped={taped}
-          readings={progress.measured.get(`${step.id} ${ask.id}`) ?? {}}
-        />
-      ))}
-    </section>
-  ))
+  return step.doing.pairs.map((ask) => {
+    const key = `${step.id} ${ask.id}`
+    const readings = progress.measured.get(key) ?? {}
+    const field = (taped: Taped) => (
+      <Reading
+        key={taped}
+        plan={plan}
+        step={step}
+        ask={ask}
+        taped={taped}
+        readings={readings}
+        typed={progress.typed.get(key) ?? {}}
+      />
+    )
+    const seldom = ask.taped.filter((taped) => SELDOM.has(taped))
+    return (
+      <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>
+        {several && (
+          <h3 className="pt-3 text-[15px]">
+            {ask.pair.front.name} to {ask.pair.rear.name}
+          </h3>
+        )}
+        {ask.taped.filter((taped) => !SELDOM.has(taped)).map(field)}
+        {seldom.length > 0 && (
+          <details open={seldom.some((taped) => readings[taped] !== undefined)}>
+            <summary className="min-h-11 cursor-pointer py-2.5">
+              Foot to foot{seldom.some(isMark) ? ', tower marks' : ''}
+            </summary>
+            {seldom.map(field)}
+          </details>
+        )}
+      </section>
+    )
+  })
 }

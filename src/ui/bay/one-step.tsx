@@ -2,44 +2,29 @@
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import type { BayProgress } from '@/core/bay/log/replay'
-import { currentIndex, holdsOf, nextPull, stepFindings } from '@/core/bay/session'
+import { answerLine, isDone } from '@/core/bay/answers'
+import { holdsOf } from '@/core/bay/holds'
+import { nextPull } from '@/core/bay/pulling'
+import { currentIndex, waitsFor } from '@/core/bay/session'
+import { stepFindings } from '@/core/bay/step-findings'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import type { Survey } from '@/core/survey/survey'
 import { judgedOf } from '@/ui/bench/judged'
 import { logFor } from '@/ui/log/log-store'
 import { PhraseLine } from '@/ui/quantity/quantity'
-import { useSettings } from '@/ui/shell/settings-store'
+import { AnswerDialog } from './answer-dialog'
 import { DiffersDialog } from './differs-dialog'
 import { FindingList } from './finding-list'
 import { PartsTable } from './parts-table'
 import { primaryOf } from './primary'
+import { ShiftFields } from './shift-fields'
 import { StepDrawing } from './step-drawing'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TorqueFigure } from './torque-panel'
 import { useBayKeys } from './use-bay-keys'
 import { hours } from './work-plan'
-
-/** Whose name the log carries from here on. */
-function Fitter() {
-  const fitter = useSettings((store) => store.settings.fitter)
-  const change = useSettings((store) => store.change)
-  return (
-    <label className="block">
-      <span className="field-label">Who fits it</span>
-      <input
-        className="field"
-        value={fitter}
-        maxLength={80}
-        onChange={(event) => {
-          change({ fitter: event.target.value })
-        }}
-      />
-      <span className="field-note">signs what goes into the log from now on</span>
-    </label>
-  )
-}
 
 /** The step in hand: what to do, its drawing, its readings, and the large keys. */
 export function OneStep({
@@ -58,21 +43,22 @@ export function OneStep({
 }) {
   const now = currentIndex(steps, progress)
   const [looking, setLooking] = useState<number>()
-  const [differs, setDiffers] = useState(false)
+  const [asking, setAsking] = useState<'differs' | 'answer'>()
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
   const holds =
     step && !progress.done.has(step.id)
-      ? holdsOf(step, survey, findings, progress, judgedOf(plan).review)
+      ? holdsOf(step, survey, findings, progress, { steps, review: judgedOf(plan).review, again })
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
   // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.
   const hold = holds.find(({ id }) => id !== 'readings' || !pulling || primary?.events.length === 0)
   const blocked = hold !== undefined
-  const before = steps.filter(({ id }) => step?.after.includes(id) && !progress.done.has(id))
+  const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length
+  const answers = step ? (progress.answers.get(step.id) ?? []) : []
   const done = () => {
     if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
     if (primary.events.length > 0) logFor(plan, ...primary.events)
@@ -90,7 +76,7 @@ export function OneStep({
   }
   useBayKeys(done, back)
   if (!step || !primary) return null
-  const all = steps.every(({ id }) => progress.done.has(id))
+  const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="bay-body">
       <nav className="bay-list" aria-label="Steps of this job" tabIndex={0}>
@@ -98,6 +84,7 @@ export function OneStep({
           steps={steps}
           at={at}
           progress={progress}
+          again={again}
           onPick={(index) => {
             setLooking(index === now ? undefined : index)
           }}
@@ -107,7 +94,7 @@ export function OneStep({
         <h2 className="bay-title">{step.title}</h2>
         <p className="bay-detail">
           <PhraseLine phrase={step.detail} />
-          {step.hands === 2 ? ' Two people.' : ''}
+          {step.hands === 2 && !step.byLoader ? ' Two people.' : ''}
           {step.waitMinutes > 0
             ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
             : ''}
@@ -142,9 +129,18 @@ export function OneStep({
         )}
       </main>
       <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
-        {step.doing.kind === 'count' && <Fitter />}
-        <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
+        {step.doing.kind === 'count' && <ShiftFields />}
+        {/* What waits for another step is not worked before it. */}
+        <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
+          <legend className="sr-only">{step.title}</legend>
+          <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
+        </fieldset>
         <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
+        {answers.map((each) => (
+          <p key={each.id} className="bay-waits">
+            {answerLine(each)}
+          </p>
+        ))}
         {progress.deviations
           .filter(({ stepId }) => stepId === step.id)
           .map(({ id, reason }) => (
@@ -178,25 +174,48 @@ export function OneStep({
             Open it again
           </button>
         ) : (
-          <button
-            type="button"
-            className="bay-differs"
-            onClick={() => {
-              setDiffers(true)
-            }}
-          >
-            Say what differs
-          </button>
+          <>
+            <button
+              type="button"
+              className="bay-differs"
+              onClick={() => {
+                setAsking('differs')
+              }}
+            >
+              Say what differs
+            </button>
+            <button
+              type="button"
+              className="bay-differs"
+              onClick={() => {
+                setAsking('answer')
+              }}
+            >
+              Not done
+            </button>
+          </>
         )}
       </div>
-      {differs && (
+      {asking === 'answer' && (
+        <AnswerDialog
+          plan={plan}
+          survey={survey}
+          step={step}
+          progress={progress}
+          onClose={() => {
+            setAsking(undefined)
+            setLooking(undefined)
+          }}
+        />
+      )}
+      {asking === 'differs' && (
         <DiffersDialog
           plan={plan}
           step={step}
           holds={holds}
           findings={findings}
           onClose={() => {
-            setDiffers(false)
+            setAsking(undefined)
           }}
         />
       )}

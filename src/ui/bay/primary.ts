@@ -1,6 +1,6 @@
 import type { BayProgress } from '@/core/bay/log/replay'
 import { hangsNow } from '@/core/bay/evidence'
-import { nextPull, passPress } from '@/core/bay/session'
+import { nextPull, passPress } from '@/core/bay/pulling'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import { toFit } from '@/core/plan/scalars'
@@ -10,8 +10,8 @@ import type { NewEvent } from '@/ui/log/log-store'
 import { seenEvent } from './pull-event'
 
 /** What is written when a step is done: the step, and what its being done means for the rack. */
-function doneEvents(plan: Plan, survey: Survey, step: Step): NewEvent[] {
-  const hung = hangsNow(step, survey)
+function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgress): NewEvent[] {
+  const hung = hangsNow(step, survey, progress)
   const done: NewEvent = {
     kind: 'stepDone',
     stepId: step.id,
@@ -56,6 +56,6 @@ export function primaryOf(
   const { kind } = step.doing
   return {
     say: [kind in words ? words[kind as keyof typeof words] : 'Done'],
-    events: doneEvents(plan, survey, step),
+    events: doneEvents(plan, survey, step, progress),
   }
 }

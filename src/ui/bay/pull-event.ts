@@ -2,17 +2,19 @@ import type { PullEvidence } from '@/core/bay/log/event'
 import type { Joint } from '@/core/bay/torque/joint'
 import type { Pull } from '@/core/bay/torque/passes'
 import type { NewEvent } from '@/ui/log/log-store'
-import type { ReadBy } from './devices/driver'
+import type { ByHand } from './devices/driver'
 
 const pull = (joint: Joint, { at, pass, percent }: Pull) =>
   ({ kind: 'torqued', jointId: joint.id, what: joint.name, spot: at, pass, percent }) as const
 
 /** A pull that a wrench read, N·m; which device, where it was one. */
-export const readEvent = (joint: Joint, of: Pull, nm: number, by?: ReadBy): NewEvent => ({
+export const readEvent = (joint: Joint, of: Pull, nm: number, by?: ByHand): NewEvent => ({
   ...pull(joint, of),
   nm,
   how: 'reading',
-  ...(by && { tool: by.name }),
+  ...(by?.typed !== undefined && { typed: by.typed }),
+  ...(by?.name !== undefined && { tool: by.name }),
+  ...(by?.calibration && { calibration: by.calibration }),
   ...(by?.simulated && { simulated: true }),
 })
 

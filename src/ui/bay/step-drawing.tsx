@@ -2,7 +2,7 @@ import { loadingOrder } from '@/core/bay/channel'
 import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
-import { badPull, nextPull } from '@/core/bay/session'
+import { badPull, nextPull } from '@/core/bay/pulling'
 import type { RackAt } from '@/core/survey/arrangement'
 import type { Survey } from '@/core/survey/survey'
 

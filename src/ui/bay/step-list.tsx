@@ -1,4 +1,6 @@
 import { useEffect, useRef } from 'react'
+import { answerOf, isDone, placeAnswers } from '@/core/bay/answers'
+import { ANSWER_WORD } from '@/core/bay/log/event'
 import type { BayProgress } from '@/core/bay/log/replay'
 import { STAGE_WORD, type Step } from '@/core/bay/steps/step'
 
@@ -7,14 +9,25 @@ export function StepList({
   steps,
   at,
   progress,
+  again,
   onPick,
 }: {
   steps: readonly Step[]
   at: number
   progress: BayProgress
+  again: ReadonlyMap<string, string>
   onPick: (index: number) => void
 }) {
   const current = useRef<HTMLButtonElement>(null)
+  const states = (step: Step): string | undefined => {
+    const answer = answerOf(step, progress)
+    const places = [...placeAnswers(step, progress)].map(
+      ([place, each]) => `${place} ${ANSWER_WORD[each].toLowerCase()}`,
+    )
+    if (answer) return ANSWER_WORD[answer.answer]
+    if (places.length > 0) return places.join(', ')
+    return again.has(step.id) && !progress.done.has(step.id) ? 'Again' : undefined
+  }
   useEffect(() => {
     current.current?.scrollIntoView({ block: 'nearest' })
   }, [at])
@@ -32,8 +45,11 @@ export function StepList({
               onPick(i)
             }}
           >
-            <span className="w-5 shrink-0">{progress.done.has(step.id) ? '✓' : ''}</span>
-            <span>{step.title}</span>
+            <span className="w-5 shrink-0">{isDone(step, progress) ? '✓' : ''}</span>
+            <span>
+              {step.title}
+              {states(step) !== undefined && <span className="block text-[13px]">{states(step)}</span>}
+            </span>
           </button>
         </li>
       ))}

@@ -1,17 +1,19 @@
 'use client'
 import { useState } from 'react'
-import { pullKey, type BayProgress, type Pulled } from '@/core/bay/log/replay'
+import { pullKey, type BayProgress } from '@/core/bay/log/replay'
 import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
-import { badPull, nextPull } from '@/core/bay/session'
-import { pullWord } from '@/core/bay/log/event'
-import type { Pull } from '@/core/bay/torque/passes'
-import { readingFinding } from '@/core/bay/torque/reading'
+import { placeAnswers } from '@/core/bay/answers'
+import { ANSWER_WORD, pullWord } from '@/core/bay/log/event'
+import { badPull, badReading, nextPull } from '@/core/bay/pulling'
 import type { Plan } from '@/core/plan/plan'
 import { amountIn } from '@/core/units/format'
+import { typedElsewhere } from '@/core/units/parse'
 import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
 import { QuantityField } from '@/ui/quantity/quantity-field'
+import { useSettings } from '@/ui/shell/settings-store'
+import { calibrationNow } from './calibration-now'
 import { readEvent } from './pull-event'
 import { DeviceReader } from './devices/device-reader'
 import { isDemo } from './devices/driver'
@@ -66,18 +68,16 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   )
 }
 
-/** A reading that is no tick: over its figure at any pass, or under it at the last. */
-const isBad = (joint: Joint, { nm }: Pulled, pull: Pull | undefined): boolean =>
-  nm !== undefined && readingFinding(joint, '', nm, pull?.percent).severity === 'stop'
-
 /** The passes as a table, and the reading of the pull that is next: typed, or from a wrench. */
 export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   const [again, setAgain] = useState<string>()
+  const wrench = useSettings((store) => store.settings.wrench)
   if (step.doing.kind !== 'torque') return null
   const { joint, pulls, spots } = step.doing.group
   const passes = [...new Set(pulls.map(({ pass }) => pass))]
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1
+  const answered = placeAnswers(step, progress)
   // What is out of its range is put right before anything else; the log keeps both.
   const pull = badPull(step, progress) ?? next ?? pulls.find(({ at, pass }) => at === again && pass === last)
   return (
@@ -105,7 +105,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                   return (
                     <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
                       {read
-                        ? isBad(joint, read, wanted)
+                        ? wanted && badReading(step, wanted, progress)
                           ? '! '
                           : '✓ '
                         : wanted === next && next
@@ -115,6 +115,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                         <Quantity dimension="torque" value={read.nm} />
                       ) : read ? (
                         pullWord(read.how)
+                      ) : answered.has(spot) ? (
+                        ANSWER_WORD[answered.get(spot) ?? 'notSeen'].toLowerCase()
                       ) : wanted?.nm === undefined ? (
                         'no figure'
                       ) : (
@@ -136,10 +138,17 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             dimension="torque"
             value={undefined}
             hint="what the wrench shows"
-            onValue={(value) => {
+            onValue={(value, typed) => {
               if (value <= 0) return 'A pull reads more than 0.'
               if (value > 2000) return 'More than 2 000 N·m is no hand tool.'
-              logFor(plan, readEvent(joint, pull, value))
+              logFor(
+                plan,
+                readEvent(joint, pull, value, {
+                  typed: typedElsewhere('torque', typed),
+                  name: wrench?.name,
+                  calibration: calibrationNow(wrench),
+                }),
+              )
               return undefined
             }}
           />
@@ -148,7 +157,15 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             target={pull.nm ?? 5}
             simulated={isDemo(plan)}
             onReading={(value, by) => {
-              logFor(plan, readEvent(joint, pull, Math.round(value * 100) / 100, by))
+              logFor(
+                plan,
+                readEvent(
+                  joint,
+                  pull,
+                  Math.round(value * 100) / 100,
+                  by.simulated ? by : { ...by, calibration: calibrationNow(wrench) },
+                ),
+              )
             }}
           />
         </>

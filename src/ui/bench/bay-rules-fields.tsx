@@ -1,26 +1,14 @@
 'use client'
-import type { BayRules } from '@/core/rules/house'
+import { USUAL_DRIVES, USUAL_SINGLE_FIGURE, type BayRules } from '@/core/rules/house'
 import { Choice } from '@/ui/quantity/choice'
+import { ParsedField } from '@/ui/quantity/parsed-field'
+import { readNames, readNumber, readNumbers } from './typed-list'
 
-const PASSES = ['100', '60, 100', '50, 75, 100', '30, 60, 100'] as const
-const KM = [80, 160, 300, 500]
-const DAYS = [7, 14, 30]
-const MONTHS = [1, 2, 3, 6, 12]
-const SHRINK = [0, 0.5, 1, 2]
-const STOCK = ['1000', '1500', '2000', '1000, 2000', '3000']
-
-const numbers = (text: string) => text.split(', ').map(Number)
-/** The usual answers, and the one that a file may have brought. */
-const among = (usual: readonly string[], now: string, say: (text: string) => string) =>
-  [...new Set([...usual, now])].map((each) => [each, say(each)] as const)
-
-/** How the shop works in the bay: tightening, thread security, passes, when to come back, strips. */
+/** How the shop works in the bay: tightening, thread security, passes, test drives, when to come back, strips. */
 export function BayRulesFields({ bay, onChange }: { bay: BayRules; onChange: (bay: BayRules) => void }) {
   const set = (patch: Partial<BayRules>) => {
     onChange({ ...bay, ...patch })
   }
-  const passes = bay.passesPercent.join(', ')
-  const stock = bay.stripStockMm.join(', ')
   return (
     <>
       <Choice<BayRules['tightening']>
@@ -46,54 +34,71 @@ export function BayRulesFields({ bay, onChange }: { bay: BayRules; onChange: (ba
           set({ security })
         }}
       />
-      <Choice
+      <ParsedField
         label="Passes of a group, in percent of its figure"
-        value={passes}
-        options={among(PASSES, passes, (each) => `${each} %`)}
-        onChange={(text) => {
-          set({ passesPercent: numbers(text) })
+        text={bay.passesPercent.join(', ')}
+        read={(text) => readNumbers(text, 1, 100, 5)}
+        hint="the last goes to the full figure in any case"
+        onValue={(passesPercent) => {
+          set({ passesPercent })
         }}
       />
-      <Choice
-        label="Come back the first time after"
-        value={String(bay.firstCheckKm)}
-        options={among(KM.map(String), String(bay.firstCheckKm), (each) => `${each} km`)}
-        onChange={(km) => {
-          set({ firstCheckKm: Number(km) })
+      <ParsedField
+        label="A reading may lie off a single figure by, in percent"
+        text={String(bay.singleFigurePercent ?? USUAL_SINGLE_FIGURE)}
+        read={(text) => readNumber(text, 1, 25)}
+        hint="above that it is over: Stop. A sheet’s range is taken as it is"
+        onValue={(singleFigurePercent) => {
+          set({ singleFigurePercent })
         }}
       />
-      <Choice
-        label="or after"
-        value={String(bay.firstCheckDays)}
-        options={among(DAYS.map(String), String(bay.firstCheckDays), (each) => `${each} days`)}
-        onChange={(days) => {
-          set({ firstCheckDays: Number(days) })
+      <ParsedField
+        label="Cases of a test drive"
+        text={(bay.driveCases ?? USUAL_DRIVES).join('; ')}
+        read={(text) => readNames(text, 12, 80)}
+        hint="semicolons between; what is not driven is printed as that"
+        onValue={(driveCases) => {
+          set({ driveCases })
         }}
       />
-      <Choice
-        label="then every"
-        value={String(bay.thenMonths)}
-        options={among(MONTHS.map(String), String(bay.thenMonths), (each) =>
-          each === '1' ? 'month' : `${each} months`,
-        )}
-        onChange={(months) => {
-          set({ thenMonths: Number(months) })
+      <ParsedField
+        label="Come back the first time after, km"
+        text={String(bay.firstCheckKm)}
+        read={(text) => readNumber(text, 1, 10_000)}
+        onValue={(firstCheckKm) => {
+          set({ firstCheckKm })
         }}
       />
-      <Choice
-        label="Rubber strips are cut longer by"
-        value={String(bay.stripShrinkPercent)}
-        options={among(SHRINK.map(String), String(bay.stripShrinkPercent), (each) => `${each} %`)}
-        onChange={(percent) => {
-          set({ stripShrinkPercent: Number(percent) })
+      <ParsedField
+        label="or after, days"
+        text={String(bay.firstCheckDays)}
+        read={(text) => readNumber(text, 1, 365, true)}
+        onValue={(firstCheckDays) => {
+          set({ firstCheckDays })
         }}
       />
-      <Choice
-        label="and bought in lengths of"
-        value={stock}
-        options={among(STOCK, stock, (each) => `${each} mm`)}
-        onChange={(text) => {
-          set({ stripStockMm: numbers(text) })
+      <ParsedField
+        label="then every so many months"
+        text={String(bay.thenMonths)}
+        read={(text) => readNumber(text, 1, 60, true)}
+        onValue={(thenMonths) => {
+          set({ thenMonths })
+        }}
+      />
+      <ParsedField
+        label="Rubber strips are cut longer by, in percent"
+        text={String(bay.stripShrinkPercent)}
+        read={(text) => readNumber(text, 0, 10)}
+        onValue={(stripShrinkPercent) => {
+          set({ stripShrinkPercent })
+        }}
+      />
+      <ParsedField
+        label="and bought in lengths of, mm"
+        text={bay.stripStockMm.join(', ')}
+        read={(text) => readNumbers(text, 100, 30_000, 6)}
+        onValue={(stripStockMm) => {
+          set({ stripStockMm })
         }}
       />
     </>

@@ -6,7 +6,8 @@ import {
   StandardFonts,
   type PDFFont,
 } from 'pdf-lib'
-import { openingOf, placardLines, type Handover } from '@/core/bay/handover'
+import { placardLines, type Handover } from '@/core/bay/handover'
+import { openingOf } from '@/core/bay/handover-opening'
 import type { Plan } from '@/core/plan/plan'
 import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
 import { mm as length, phraseText } from '@/core/review/phrase'

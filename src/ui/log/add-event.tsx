@@ -13,6 +13,7 @@ const KINDS = [
   ['refitted', 'Rack put on again'],
   ['loadChanged', 'Load changed'],
   ['checked', 'Checked'],
+  ['firstTrip', 'First trip made'],
   ['dated', 'Set a date'],
 ] as const
 type Kind = (typeof KINDS)[number][0]
@@ -57,6 +58,10 @@ export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string
       return draft.other.trim() === ''
         ? 'Say what it was replaced by.'
         : { kind: 'replaced', what, with: draft.other.trim(), ...note }
+    case 'firstTrip':
+      return daySchema.safeParse(draft.other).success
+        ? { kind: 'firstTrip', what, on: draft.other, ...note }
+        : 'Choose the day.'
     case 'dated':
       return daySchema.safeParse(draft.other).success
         ? { kind: 'dated', what, due: draft.other, ...note }
@@ -138,6 +143,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       {(draft.kind === 'lost' || draft.kind === 'found') && field('How many', 'count')}
       {draft.kind === 'replaced' && field('By what', 'other')}
       {draft.kind === 'dated' && field('Due', 'other', 'date')}
+      {draft.kind === 'firstTrip' && field('On', 'other', 'date')}
       {field('Note', 'note')}
       {problem !== undefined && (
         <p role="alert" className="field-problem">

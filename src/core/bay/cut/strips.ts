@@ -1,6 +1,7 @@
+import type { Finding } from '../../review/finding'
 import type { BayRules } from '../../rules/house'
-import type { BarAt } from '../../survey/arrangement'
-import { contactYs } from '../../survey/fit/contacts'
+import type { BarAt, ThingAt } from '../../survey/arrangement'
+import { contactsKnown, contactYs } from '../../survey/fit/contacts'
 import type { Survey } from '../../survey/survey'
 import { cutStock, type CutPlan } from './stock-cut'
 
@@ -16,14 +17,12 @@ export interface Strip {
 
 export interface CutList {
   readonly strips: readonly Strip[]
-  /** Bars whose strips underneath cannot be cut: nobody gave the width of their feet. */
-  readonly unsure: readonly string[]
+  /** Bars whose strips cannot be cut yet, and what has to be measured first. */
+  readonly unsure: readonly { readonly barId: string; readonly barName: string; readonly say: string }[]
   /** One plan for each kind of strip: they are not of one section. */
   readonly plans: readonly { readonly kind: Strip['kind']; readonly plan: CutPlan }[]
 }
 
-/** What a mount covers of its channel where nobody says, mm. Common practice, no source. */
-const USUAL_BASE_MM = 60
 /** Shorter gaps are left open: such a piece does not hold. Common practice, no source. */
 const LEAST_STRIP_MM = 15
 
@@ -47,16 +46,42 @@ export function gapsBetween(
   return gaps.filter(([from, to]) => to - from > 0)
 }
 
-/** The places where things stand in a bar's channel: their middles and how much each covers, mm. */
-function mountsOn(survey: Survey, { bar }: BarAt): [number, number][] {
-  return survey.things.flatMap((thing): [number, number][] => {
-    const { host } = thing.placement
-    if (host.on !== 'bars' || !host.barIds.includes(bar.id)) return []
-    const { mount, baseMm = USUAL_BASE_MM } = thing.gear.fit
-    const inChannel =
-      mount.kind === 'channelBolt' || thing.placement.fitting?.adapter?.mount.kind === 'channelBolt'
-    return inChannel ? contactYs(thing).map((y): [number, number] => [y - baseMm / 2, y + baseMm / 2]) : []
-  })
+/** What stands in a bar's channel. */
+const inChannel = (survey: Survey, { bar }: BarAt): ThingAt[] =>
+  survey.things.filter(
+    ({ placement: { host, fitting }, gear }) =>
+      host.on === 'bars' &&
+      host.barIds.includes(bar.id) &&
+      (gear.fit.mount.kind === 'channelBolt' || fitting?.adapter?.mount.kind === 'channelBolt'),
+  )
+
+/** How much each mount in a bar's channel covers of it, mm; nothing while one of them is not known. */
+function covered(survey: Survey, at: BarAt): [number, number][] | undefined {
+  const spans: [number, number][] = []
+  for (const thing of inChannel(survey, at)) {
+    const { baseMm } = thing.gear.fit
+    if (baseMm === undefined || !contactsKnown(thing)) return undefined
+    for (const y of contactYs(thing)) spans.push([y - baseMm / 2, y + baseMm / 2])
+  }
+  return spans
+}
+
+/** What has to be measured before a bar's strips are cut. */
+function unsureOf(survey: Survey, at: BarAt): string[] {
+  const { bar, rack } = at
+  const things = bar.profile.channel ? inChannel(survey, at) : []
+  const wanting = (which: (thing: ThingAt) => boolean) => [
+    ...new Set(things.filter(which).map(({ gear }) => gear.name)),
+  ]
+  const bases = wanting(({ gear }) => gear.fit.baseMm === undefined)
+  const places = wanting((thing) => !contactsKnown(thing))
+  return [
+    ...(bases.length > 0 ? [`measure what the mounts of ${bases.join(', ')} cover of the slot.`] : []),
+    ...(places.length > 0 ? [`tape where the mounts of ${places.join(', ')} stand across it.`] : []),
+    ...(bar.profile.underChannel && rack.footWidthMm === undefined
+      ? ['measure how wide a foot is before the strips underneath are cut.']
+      : []),
+  ]
 }
 
 function stripsOf(survey: Survey, at: BarAt, rules: BayRules): Strip[] {
@@ -71,8 +96,9 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): Strip[] {
     cutMm: cutLength(toMm - fromMm, rules.stripShrinkPercent),
   })
   const long = ([from, to]: [number, number]) => to - from >= LEAST_STRIP_MM
-  const infill = bar.profile.channel
-    ? gapsBetween(-end, end, mountsOn(survey, at))
+  const mounts = bar.profile.channel ? covered(survey, at) : undefined
+  const infill = mounts
+    ? gapsBetween(-end, end, mounts)
         .filter(long)
         .map((gap) => strip('infill', gap))
     : []
@@ -84,14 +110,29 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): Strip[] {
   return [...infill, ...under.map((gap) => strip(gap[0] >= first && gap[1] <= last ? 'spacer' : 'gap', gap))]
 }
 
+/** What has to be measured on these bars before their strips are cut, as findings. */
+export const unsureFindings = (survey: Survey, barIds: ReadonlySet<string>): Finding[] =>
+  survey.bars
+    .filter(({ bar }) => barIds.has(bar.id))
+    .flatMap((at) =>
+      unsureOf(survey, at).map((say, i) => ({
+        id: `strips ${at.bar.id} ${i}`,
+        rule: 'strips',
+        severity: 'findOut',
+        state: 'all',
+        subject: { barId: at.bar.id, placementIds: [] },
+        sentence: [`${at.bar.name}: ${say}`],
+      })),
+    )
+
 /** Every strip the plan's bars want, and how to cut them from stock with least bought. mm. */
 export function cutList(survey: Survey, rules: BayRules): CutList {
   const strips = survey.bars.flatMap((at) => stripsOf(survey, at, rules))
   const kinds = [...new Set(strips.map(({ kind }) => kind))]
   return {
     strips,
-    unsure: survey.bars.flatMap(({ bar, rack }) =>
-      bar.profile.underChannel && rack.footWidthMm === undefined ? [bar.name] : [],
+    unsure: survey.bars.flatMap((at) =>
+      unsureOf(survey, at).map((say) => ({ barId: at.bar.id, barName: at.bar.name, say })),
     ),
     plans: kinds.map((kind) => ({
       kind,

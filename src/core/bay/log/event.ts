@@ -1,6 +1,7 @@
 import '../../rules/no-eval'
 import * as z from 'zod'
 import { daySchema, idSchema, massKg, sizeMm } from '../../plan/scalars'
+import { OUTCOMES } from '../proof'
 import { TAPED } from '../taped'
 
 const common = {
@@ -19,6 +20,26 @@ const key = z.string().min(1).max(400)
 const words = z.string().trim().min(1).max(600)
 const rack = { rackId: idSchema, what: words }
 const readingsSchema = z.partialRecord(z.enum(TAPED), z.array(sizeMm).min(1).max(40))
+/** What was typed for a figure, in the unit in which it was read. */
+const typed = z.string().min(1).max(60)
+/** Until when a tool is calibrated, and whether that held when it was read: said then, as no clock is asked later. */
+const calibration = z.strictObject({ until: daySchema, held: z.boolean() })
+export type Calibration = z.infer<typeof calibration>
+const hung = z.record(key, z.union([z.number(), z.string().max(500)]))
+
+/**
+ * What may be said of a step, or of some of its places, instead of doing it. Only what was on already counts as if it were
+ * done; the others stay open, and the sheet begins with them.
+ */
+export const ANSWERS = ['alreadyOn', 'notSeen', 'putOff', 'cannotHere'] as const
+export type Answer = (typeof ANSWERS)[number]
+
+export const ANSWER_WORD: Readonly<Record<Answer, string>> = {
+  alreadyOn: 'Already on when it came',
+  notSeen: 'Not seen',
+  putOff: 'Put off',
+  cannotHere: 'Cannot be done here',
+}
 
 /**
  * How somebody knew that a pull was done: what the wrench read, a wrench that clicked at its set figure, the joint's own
@@ -61,7 +82,7 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     stepId: key,
     title: words,
     /** What the tick hung on, as it was then. */
-    hung: z.record(key, z.union([z.number(), z.string().max(500)])).optional(),
+    hung: hung.optional(),
   }),
   z.strictObject({ kind: z.literal('stepReopened'), ...common, stepId: key, title: words }),
   z.strictObject({
@@ -70,6 +91,7 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     stepId: key,
     pairId: key,
     readings: readingsSchema,
+    typed: z.partialRecord(z.enum(TAPED), typed).optional(),
   }),
   z.strictObject({
     kind: z.literal('weighed'),
@@ -77,6 +99,9 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     targetId: key,
     what: words,
     kg: massKg,
+    typed: typed.optional(),
+    tool: z.string().max(120).optional(),
+    calibration: calibration.optional(),
     /** Played by a device of the demo, and weighed by nobody. */
     simulated: z.literal(true).optional(),
   }),
@@ -90,8 +115,10 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     percent: z.number().min(1).max(100),
     /** What the wrench read, N·m. */
     nm: z.number().positive().max(2000).optional(),
+    typed: typed.optional(),
     how: z.enum(PULL_EVIDENCE).optional(),
     tool: z.string().max(120).optional(),
+    calibration: calibration.optional(),
     /** Played by a device of the demo, and pulled by nobody. */
     simulated: z.literal(true).optional(),
   }),
@@ -101,7 +128,27 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     ...common,
     item: key,
     what: words,
-    outcome: z.enum(['good', 'notGood', 'notNow']),
+    outcome: z.enum(OUTCOMES),
+  }),
+  z.strictObject({
+    kind: z.literal('channelSeen'),
+    ...common,
+    barId: key,
+    what: words,
+    /** Everything that is in it, each so far from its low end, mm; empty where it was seen to be empty. */
+    inside: z.array(z.strictObject({ what: words, fromLowMm: sizeMm, fixed: z.boolean() })).max(40),
+  }),
+  z.strictObject({
+    kind: z.literal('answered'),
+    ...common,
+    stepId: key,
+    title: words,
+    answer: z.enum(ANSWERS),
+    /** Of some places alone, and of which joint; the whole step without. */
+    places: z.array(words).min(1).max(60).optional(),
+    jointId: key.optional(),
+    reason: z.string().min(1).max(1000),
+    hung: hung.optional(),
   }),
   z.strictObject({
     kind: z.literal('deviated'),
@@ -114,6 +161,7 @@ export const logEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('checked'), ...common, what: words }),
   z.strictObject({ kind: z.literal('loadChanged'), ...common, what: words }),
+  z.strictObject({ kind: z.literal('firstTrip'), ...common, what: words, on: daySchema }),
   z.strictObject({ kind: z.literal('dated'), ...common, what: words, due: daySchema }),
   z.strictObject({
     kind: z.literal('corrected'),
@@ -141,9 +189,12 @@ export const EVENT_WORD: Readonly<Record<EventKind, string>> = {
   torqued: 'Torqued',
   told: 'Told',
   proved: 'Proved',
+  channelSeen: 'Channel looked into',
+  answered: 'Answered',
   deviated: 'Differs from the sheet',
   checked: 'Checked',
   loadChanged: 'Load changed',
+  firstTrip: 'First trip',
   dated: 'Date set',
   corrected: 'Corrected',
 }

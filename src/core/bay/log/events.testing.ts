@@ -52,6 +52,28 @@ export const someEvents: readonly LogEvent[] = [
   { kind: 'refitted', id: 'e17', at: at(20), ...base, rackId: 'wing', what: 'Wing bars' },
   { kind: 'dated', id: 'e18', at: at(20), ...base, what: 'Look at the pads', due: '2027-06-01' },
   { kind: 'corrected', id: 'e19', at: at(21), ...base, eventId: 'e11', reason: 'It was in the glovebox.' },
+  {
+    kind: 'answered',
+    id: 'e20',
+    at: at(22),
+    ...base,
+    stepId: 'wing/torque',
+    title: 'Tighten',
+    answer: 'notSeen',
+    places: ['RHR'],
+    jointId: 'j',
+    reason: 'Behind the box.',
+  },
+  {
+    kind: 'channelSeen',
+    id: 'e21',
+    at: at(22),
+    ...base,
+    barId: 'front',
+    what: 'Front bar',
+    inside: [{ what: 'a loose nut', fromLowMm: 120, fixed: false }],
+  },
+  { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Wing bars', on: '2027-03-11' },
 ]
 
 /** Any log: events of any kind in any order, with their own ids and notes of any text, corrections of any of them. */

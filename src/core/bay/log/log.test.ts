@@ -33,7 +33,7 @@ describe('replaying a log', () => {
   })
 
   it('says of each thing what its last event says', () => {
-    const record = replay(someEvents.slice(0, -1))
+    const record = replay(someEvents.filter(({ kind }) => kind !== 'corrected'))
     expect(record.racks).toEqual([
       { rackId: 'wing', what: 'Wing bars', on: true, since: '2027-03-20T10:00:00Z' },
     ])

@@ -1,6 +1,7 @@
+import type { Contents } from '../channel'
 import type { Outcome } from '../proof'
-import type { Readings } from '../taped'
-import type { LogEvent, PullEvidence } from './event'
+import type { Readings, Taped } from '../taped'
+import type { Calibration, LogEvent, PullEvidence } from './event'
 
 type Of<K extends LogEvent['kind']> = Extract<LogEvent, { kind: K }>
 
@@ -17,6 +18,7 @@ export interface Pulled {
   readonly nm?: number | undefined
   readonly how?: PullEvidence | undefined
   readonly tool?: string | undefined
+  readonly calibration?: Calibration | undefined
   readonly simulated?: true | undefined
 }
 
@@ -31,6 +33,8 @@ export interface BayProgress {
   readonly counted: ReadonlyMap<string, number>
   /** The last readings of each pair at each step, by `step pair`. */
   readonly measured: ReadonlyMap<string, Readings>
+  /** What was typed for the last reading of each, by the same key. */
+  readonly typed: ReadonlyMap<string, Readonly<Partial<Record<Taped, string>>>>
   /** Pulls done, by `joint spot pass`. */
   readonly torqued: ReadonlyMap<string, Pulled>
   readonly weighed: ReadonlyMap<string, number>
@@ -39,6 +43,10 @@ export interface BayProgress {
   readonly proved: ReadonlyMap<string, Outcome>
   readonly told: readonly string[]
   readonly deviations: readonly Of<'deviated'>[]
+  /** What was seen in each channel before it was loaded, by the channel's id. */
+  readonly channels: ReadonlyMap<string, readonly Contents[]>
+  /** What was said of a step, or of places of it, instead of doing it; by step. */
+  readonly answers: ReadonlyMap<string, readonly Of<'answered'>[]>
 }
 
 /** What the events of one vehicle say about it now. */
@@ -62,6 +70,9 @@ interface Draft {
   proved: Map<string, Outcome>
   told: string[]
   deviations: Of<'deviated'>[]
+  typed: Map<string, Partial<Record<Taped, string>>>
+  answers: Map<string, readonly Of<'answered'>[]>
+  channels: Map<string, readonly Contents[]>
 }
 
 const emptyJob = (): Draft => ({
@@ -75,6 +86,9 @@ const emptyJob = (): Draft => ({
   proved: new Map(),
   told: [],
   deviations: [],
+  typed: new Map(),
+  answers: new Map(),
+  channels: new Map(),
 })
 
 /** What no event has touched yet. */
@@ -123,10 +137,13 @@ export function replay(events: readonly LogEvent[]): RackRecord {
         replaced.push(event)
         missing.delete(event.what)
         break
+      case 'answered':
+      case 'channelSeen':
       case 'checked':
       case 'corrected':
       case 'counted':
       case 'dated':
+      case 'firstTrip':
       case 'deviated':
       case 'loadChanged':
       case 'measured':
@@ -155,23 +172,28 @@ function apply(event: LogEvent, job: Draft): void {
       job.done.add(event.stepId)
       if (event.hung) job.hung.set(event.stepId, event.hung)
       else job.hung.delete(event.stepId)
+      keepAnswers(job, event.stepId, ({ places }) => places !== undefined)
       return
     case 'stepReopened':
       job.done.delete(event.stepId)
+      job.answers.delete(event.stepId)
       return
     case 'counted':
       job.counted.set(event.lineId, event.count)
       return
     case 'measured':
       job.measured.set(`${event.stepId} ${event.pairId}`, event.readings)
+      job.typed.set(`${event.stepId} ${event.pairId}`, event.typed ?? {})
       return
     case 'torqued':
       job.torqued.set(pullKey(event.jointId, event.spot, event.pass), {
         nm: event.nm,
         how: event.nm === undefined ? event.how : 'reading',
         tool: event.tool,
+        calibration: event.calibration,
         simulated: event.simulated,
       })
+      forgetPlaces(job, event.jointId, [event.spot])
       return
     case 'weighed':
       job.weighed.set(event.targetId, event.kg)
@@ -187,9 +209,16 @@ function apply(event: LogEvent, job: Draft): void {
     case 'deviated':
       job.deviations.push(event)
       return
+    case 'channelSeen':
+      job.channels.set(event.barId, event.inside)
+      return
+    case 'answered':
+      answer(event, job)
+      return
     case 'checked':
     case 'corrected':
     case 'dated':
+    case 'firstTrip':
     case 'fitted':
     case 'found':
     case 'loadChanged':
@@ -199,4 +228,32 @@ function apply(event: LogEvent, job: Draft): void {
     case 'replaced':
       return
   }
+}
+
+function keepAnswers(job: Draft, stepId: string, which: (answer: Of<'answered'>) => boolean): void {
+  const kept = (job.answers.get(stepId) ?? []).filter(which)
+  if (kept.length > 0) job.answers.set(stepId, kept)
+  else job.answers.delete(stepId)
+}
+
+/** A place that is pulled, or answered anew, has no answer from before. */
+function forgetPlaces(job: Draft, jointId: string | undefined, spots: readonly string[]): void {
+  if (jointId === undefined) return
+  for (const [stepId, list] of job.answers) {
+    const left = list.flatMap((each) => {
+      if (each.jointId !== jointId || !each.places) return [each]
+      const places = each.places.filter((place) => !spots.includes(place))
+      return places.length === 0 ? [] : [{ ...each, places }]
+    })
+    if (left.length > 0) job.answers.set(stepId, left)
+    else job.answers.delete(stepId)
+  }
+}
+
+/** The whole step has one answer; each of its places has one. What was ticked is open again by it. */
+function answer(event: Of<'answered'>, job: Draft): void {
+  if (event.places) forgetPlaces(job, event.jointId, event.places)
+  else keepAnswers(job, event.stepId, ({ places }) => places !== undefined)
+  job.answers.set(event.stepId, [...(job.answers.get(event.stepId) ?? []), event])
+  job.done.delete(event.stepId)
 }

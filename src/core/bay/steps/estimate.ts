@@ -19,9 +19,15 @@ function reasons(steps: readonly Step[], helper: number): string[] {
   ).length
   return [
     ...(steps.some(({ doing }) => doing.kind === 'confirm') ? ['holes that cannot be undone'] : []),
-    ...(helper > 0 ? [`${helper} steps want two people`] : []),
+    ...(helper > 0 ? [helper === 1 ? 'one step wants two people' : `${helper} steps want two people`] : []),
     ...(joints > 4 ? [`${joints} kinds of joint`] : []),
-    ...(unknown > 0 ? [`${unknown} of its joints have no torque figure`] : []),
+    ...(unknown > 0
+      ? [
+          unknown === 1
+            ? 'one of its joints has no torque figure'
+            : `${unknown} of its joints have no torque figure`,
+        ]
+      : []),
     ...(steps.some(({ waitMinutes }) => waitMinutes > 0) ? ['something has to cure or soak'] : []),
   ]
 }

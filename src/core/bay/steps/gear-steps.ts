@@ -16,6 +16,9 @@ const racksUnder = (survey: Survey, { placement: { host } }: ThingAt): string[] 
   ]
 }
 
+/** What is longer is steered by two, however light, mm. Common practice, no source. */
+const LONG_MM = 1800
+
 /** Fitting one thing: built up on the bench, set on a rack that stands, started, placed, tightened. */
 export function gearSteps(
   survey: Survey,
@@ -52,6 +55,8 @@ export function gearSteps(
   )
   const { box } = thing
   const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
+  const lift = survey.motion.lifts().find((each) => each.thing.placement.id === placement.id)
+  const byLoader = lift?.advice.by === 'loader'
   const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
   const set = stepOf({
     ...common,
@@ -71,10 +76,12 @@ export function gearSteps(
             ` ${groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
           ]
         : []),
+      ...(byLoader ? [' With a loader, a hoist or more hands: it is too heavy for two.'] : []),
     ],
     after: [COUNT, ...under, ...onBench, ...channels.map(({ barId }) => `channel/${barId}`)],
     minutes: { from: 5, to: 10 },
-    hands: gear.mass.kg > 15 || gear.lengthMm > 1800 ? 2 : 1,
+    hands: lift?.advice.by === 'one' && gear.lengthMm <= LONG_MM ? 1 : 2,
+    byLoader,
     doing: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
   })
   return [

@@ -133,7 +133,7 @@ export function jobSteps(
   })
   const work = [count, ...weigh, ...off, ...rackList, ...channels, ...gear]
   const all = work.map(({ id }) => id)
-  const proofs = proofList(survey)
+  const proofs = proofList(survey, rules)
   const proof = proofs.map((item, i) =>
     stepOf({
       id: `prove/${item.id}`,

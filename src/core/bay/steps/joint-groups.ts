@@ -1,7 +1,7 @@
 import type { Part } from '../../plan/rack'
 import { toFit } from '../../plan/scalars'
 import type { BayRules } from '../../rules/house'
-import { rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
+import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
 import { aimNm, jointOf } from '../torque/joint'
 import { passList, type Spot } from '../torque/passes'
@@ -14,13 +14,24 @@ function footSpots(rack: RackAt): Spot[] {
   return rack.feet.map((foot) => ({ name: foot.corner, side: foot.side, row: rows.indexOf(foot.barIndex) }))
 }
 
-/** Places along a part that stands on no feet of its own: so many a side, from the front. */
+/**
+ * Places along a part that stands on no feet of its own: so many a side, from the front, by their corners as long as there
+ * are three rows at most.
+ */
 function spreadSpots(name: string, count: number): Spot[] {
-  return Array.from({ length: count }, (_, i) => ({
-    name: count === 1 ? name : `${i % 2 === 0 ? 'left' : 'right'} ${Math.floor(i / 2) + 1}`,
-    side: i % 2 === 0 ? ('left' as const) : ('right' as const),
-    row: Math.floor(i / 2),
-  }))
+  const rows = Math.ceil(count / 2)
+  const placeName = (side: 'left' | 'right', row: number): string => {
+    if (count === 1) return name
+    if (rows === 1) return side
+    if (rows <= 3) return cornerName(side, row, rows)
+    const end = row === 0 ? ', foremost' : row === rows - 1 ? ', rearmost' : ''
+    return `${side} ${row + 1} of ${rows}${end}`
+  }
+  return Array.from({ length: count }, (_, i) => {
+    const side = i % 2 === 0 ? ('left' as const) : ('right' as const)
+    const row = Math.floor(i / 2)
+    return { name: placeName(side, row), side, row }
+  })
 }
 
 /**
@@ -59,13 +70,16 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
   const fasteners =
     gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name.toLowerCase()}` }] : [])
   const host = placement.host
-  const rows =
-    host.on === 'bars'
-      ? host.barIds.flatMap((id) => survey.bars.find(({ bar }) => bar.id === id)?.bar.name ?? [])
-      : ['front', 'rear']
-  const spots = rows.flatMap((name, row) =>
-    (['left', 'right'] as const).map((side): Spot => ({ name: `${name}, ${side}`, side, row })),
-  )
+  const bars = host.on === 'bars' ? survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)) : []
+  const rows = host.on === 'bars' ? bars.length : 2
+  // Its own corners, and on which bar each is: what is pulled is found on the drawing by both.
+  const spots = Array.from({ length: rows }, (_, row) =>
+    (['left', 'right'] as const).map((side): Spot => {
+      const corner = rows === 1 ? side : cornerName(side, row, rows)
+      const bar = bars[row]?.bar.name
+      return { name: bar === undefined ? corner : `${corner} (${bar})`, side, row }
+    }),
+  ).flat()
   const owner = { of: 'gear', placementId: placement.id, name: gear.name } as const
   return fasteners.map((fastener, i) => {
     const joint = jointOf(owner, i, fastener, rules)

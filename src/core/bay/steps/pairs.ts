@@ -1,12 +1,39 @@
+import type { AttachmentKind } from '../../plan/vehicle'
 import type { BarAt, RackAt } from '../../survey/arrangement'
 import type { Survey } from '../../survey/survey'
-import type { Taped } from '../taped'
+import type { HeldBy, PairBar, Taped } from '../taped'
 import type { PairAsk } from './step'
 
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
 const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
 const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
 const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
+const MARKS: readonly Taped[] = ['markLF', 'markRF', 'markLR', 'markRR']
+const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
+
+/** What keeps a bar along the vehicle where it stands, by what the rack is fixed to. */
+const HELD: Readonly<Record<AttachmentKind, HeldBy>> = {
+  raisedRail: 'rail',
+  flushRail: 'rail',
+  roofChannel: 'rail',
+  gutter: 'rail',
+  bedRail: 'rail',
+  bedChannel: 'rail',
+  hatchSeam: 'rail',
+  fixedPoint: 'point',
+  hookPoint: 'point',
+  framePoint: 'point',
+  bedSocket: 'socket',
+  bareRoof: 'doorFrame',
+  drilledTop: 'hole',
+}
+
+const heldBy = (attachment: RackAt['attachment']): HeldBy =>
+  attachment === undefined
+    ? 'rail'
+    : 'notchesXMm' in attachment && (attachment.notchesXMm?.length ?? 0) > 0
+      ? 'notch'
+      : HELD[attachment.kind]
 
 const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
 
@@ -17,14 +44,15 @@ const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?
 export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): PairAsk[] {
   const { tolerancesMm } = survey.plan.rules
   const [front, ...others] = bars
-  const spreadLocked = attachment !== undefined && ('points' in attachment || attachment.kind === 'bareRoof')
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
-  const end = ({ bar }: BarAt) => ({
-    id: bar.id,
-    name: bar.name,
-    lengthMm: bar.lengthMm,
-    profileMm: bar.profile.widthMm,
+  const end = (at: BarAt): PairBar => ({
+    id: at.bar.id,
+    name: at.bar.name,
+    lengthMm: at.bar.lengthMm,
+    profileMm: at.bar.profile.widthMm,
+    capMm: at.bar.capMm,
+    acrossMm: across(at),
   })
   return others.toReversed().map((rear, i): PairAsk => ({
     id: `${front.bar.id}~${rear.bar.id}`,
@@ -32,17 +60,20 @@ export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): Pai
       front: end(front),
       rear: end(rear),
       spreadMm: rear.bar.xMm - front.bar.xMm,
-      acrossFrontMm: across(front),
-      acrossRearMm: across(rear),
       footWidthMm: rack.footWidthMm ?? 0,
-      capMm: { front: front.bar.capMm ?? 0, rear: rear.bar.capMm ?? 0 },
       toleranceMm: tolerancesMm.parallel,
       legsToleranceMm: tolerancesMm.legs,
-      spreadLocked,
+      heldBy: heldBy(attachment),
     },
     taped:
       i > 0
         ? SPREADS
-        : [...SPREADS, ...DIAGONALS, ...(rack.kind === 'bars' ? OVERHANGS : []), ...(legs ? LEGS : [])],
+        : [
+            ...SPREADS,
+            ...DIAGONALS,
+            ...(rack.kind === 'bars' ? OVERHANGS : []),
+            ...ACROSS,
+            ...(legs ? [...LEGS, ...MARKS] : []),
+          ],
   }))
 }

@@ -1,4 +1,5 @@
 import type { Part } from '../../plan/rack'
+import type { AttachmentKind } from '../../plan/vehicle'
 import type { Stage } from '../../plan/work'
 import { mm, type Phrase } from '../../review/phrase'
 import type { BayRules } from '../../rules/house'
@@ -13,9 +14,10 @@ import { pairsOf } from './pairs'
 import type { Doing, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
 
-const ATTACHED: Readonly<Record<string, string>> = {
+const ATTACHED: Readonly<Record<AttachmentKind, string>> = {
   raisedRail: 'Rail clean and dry, no wax where the clamps close.',
   flushRail: 'Rail clean; look for the slot’s own covers.',
+  roofChannel: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
   fixedPoint: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
   hookPoint: 'Free the hook points under the glass edge and clean them.',
   bareRoof: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
@@ -131,7 +133,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       'vehicle',
       'Wipe and protect the vehicle',
       [
-        `${attachment ? (ATTACHED[attachment.kind] ?? '') : ''} Tape and cardboard over paint; no knife on a coating.`,
+        `${attachment ? ATTACHED[attachment.kind] : ''} Tape and cardboard over paint; no knife on a coating.`,
       ],
       { minutes: about(10), tools: ['cloths', 'film', 'masking tape'] },
     ),

@@ -59,6 +59,8 @@ export interface Step {
   readonly minutes: Minutes
   readonly waitMinutes: number
   readonly hands: 1 | 2
+  /** Too heavy for two: a loader, a hoist or more hands. */
+  readonly byLoader: boolean
   readonly tools: readonly string[]
   readonly doing: Doing
   /** The feet it is about, for the small drawing. */

@@ -1,5 +1,5 @@
 import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/fastening'
-import type { BayRules } from '../../rules/house'
+import { USUAL_SINGLE_FIGURE, type BayRules } from '../../rules/house'
 import { NUT_FACTOR, tableTorqueNm } from './table-torque'
 
 /** Who a joint belongs to: a part of a rack, or a piece of gear where it sits. */
@@ -33,6 +33,8 @@ export interface Joint {
   readonly name: string
   readonly fastener: Fastener
   readonly torque: Torque
+  /** How far a reading may lie from a single figure, as a share of it, and above a pass’s share. */
+  readonly singleShare: number
   readonly signs: readonly Sign[]
   readonly startTurns: number
   /** What keeps it from working loose, in words; the sheet's own goes before the house's. */
@@ -133,6 +135,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     name: fastener.name ?? `${fastener.thread} of ${owner.name.toLowerCase()}`,
     fastener,
     torque: torqueOf(fastener, rules),
+    singleShare: (rules.singleFigurePercent ?? USUAL_SINGLE_FIGURE) / 100,
     signs: fastener.signs ?? [],
     startTurns: fastener.startTurns ?? USUAL_START_TURNS,
     security: securityOf(fastener, rules),

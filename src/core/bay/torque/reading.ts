@@ -6,9 +6,6 @@ import { aimNm, type Joint } from './joint'
 /** How far a wrench may be off, as a share of its reading. Published: ISO 6789, from memory: 4 % for most hand tools. */
 export const WRENCH_SHARE = 0.04
 
-/** How far a reading may lie from a single figure, as a share of it, and above a pass's share. Common practice, no source. */
-export const SINGLE_FIGURE_SHARE = 0.1
-
 /** What a reading on a joint says of it. */
 export type ReadingVerdict =
   /** Not tight yet, at the last pass. */
@@ -26,11 +23,15 @@ export type ReadingVerdict =
  * Where a joint may end, N·m: a sheet's range as it is, a single figure within the house's tolerance, and never above what
  * the part bears. A wrench's own error widens neither.
  */
-export function rangeOf({ torque, fastener }: Joint): { fromNm: number; toNm: number } | undefined {
+export function rangeOf({
+  torque,
+  fastener,
+  singleShare,
+}: Joint): { fromNm: number; toNm: number } | undefined {
   const most = fastener.atMostNm ?? Infinity
   const single = (nm: number) => ({
-    fromNm: nm * (1 - SINGLE_FIGURE_SHARE),
-    toNm: Math.min(nm * (1 + SINGLE_FIGURE_SHARE), most),
+    fromNm: nm * (1 - singleShare),
+    toNm: Math.min(nm * (1 + singleShare), most),
   })
   if (torque.kind === 'advice') return single(torque.nm)
   if (torque.kind !== 'sheet') return undefined
@@ -47,7 +48,7 @@ export function judgeReading(joint: Joint, nm: number, percentOfFigure = 100): R
   if (exceeds(nm, range.toNm)) return 'over'
   if (percentOfFigure < 100) {
     const share = ((aimNm(joint.torque) ?? 0) * percentOfFigure) / 100
-    return exceeds(nm, share * (1 + SINGLE_FIGURE_SHARE)) ? 'uneven' : 'within'
+    return exceeds(nm, share * (1 + joint.singleShare)) ? 'uneven' : 'within'
   }
   if (exceeds(range.fromNm, nm)) return 'under'
   return range.toNm - range.fromNm < 2 * WRENCH_SHARE * range.toNm ? 'cannotTell' : 'within'

@@ -8,7 +8,7 @@ import { unitOf } from '../../units/dimension'
 import { aimNm, jointOf, signWords, torqueOf, type JointOwner } from './joint'
 import { diagonalOrder, passList, type Spot } from './passes'
 import { jointFinding } from './joint-finding'
-import { judgeReading, OVER_TORQUE, rangeOf, readingFinding, SINGLE_FIGURE_SHARE } from './reading'
+import { judgeReading, OVER_TORQUE, rangeOf, readingFinding } from './reading'
 import { tableTorqueNm, threadSizeMm } from './table-torque'
 
 const owner: JointOwner = { of: 'part', rackId: 'r', partId: 'feet', name: 'Feet' }
@@ -257,10 +257,10 @@ describe('a reading', () => {
             torqueFrom: { kind: 'sheet' },
             ...(atMostNm === undefined ? {} : { atMostNm }),
           })
-          const highest = wider === 0 ? from * (1 + SINGLE_FIGURE_SHARE) : from + wider
+          const highest = wider === 0 ? from * 1.1 : from + wider
           expect(rangeOf(made)?.toNm).toBeLessThanOrEqual(Math.min(highest, atMostNm ?? Infinity))
           const { severity } = readingFinding(made, 'LHF', nm, percent)
-          const lowest = wider === 0 ? from * (1 - SINGLE_FIGURE_SHARE) : from
+          const lowest = wider === 0 ? from * 0.9 : from
           if (nm > Math.min(highest, atMostNm ?? Infinity) * 1.00001) expect(severity).toBe('stop')
           if (percent === 100 && nm < lowest * 0.99999) expect(severity).toBe('stop')
         },

@@ -1,3 +1,4 @@
+import type { Calibration } from '@/core/bay/log/event'
 import type { Plan } from '@/core/plan/plan'
 import { DEMO_PLANS } from '@/stock/plans'
 
@@ -33,6 +34,12 @@ export const isSimulated = (driver: Driver): driver is SimulatedDriver => 'plays
 export interface ReadBy {
   readonly name: string
   readonly simulated: boolean
+  readonly calibration?: Calibration | undefined
+}
+
+/** What a reading came from where it was typed: in which unit, off which tool. */
+export type ByHand = { readonly [K in keyof ReadBy]?: ReadBy[K] | undefined } & {
+  readonly typed?: string | undefined
 }
 
 const DEMO_IDS: ReadonlySet<string> = new Set(DEMO_PLANS.map(({ id }) => id))

@@ -1,0 +1,167 @@
+import type { Finding } from '../review/finding'
+import type { Phrase } from '../review/phrase'
+import type { Review } from '../review/review'
+import type { Survey } from '../survey/survey'
+import { allAnswers, answerLine, placeAnswers } from './answers'
+import { printOf } from './fact-print'
+import { pullKey, type BayProgress } from './log/replay'
+import { partsCheck } from './parts-check'
+import { askedOf } from './proof'
+import { lastPass } from './step-findings'
+import type { JointGroup, Step } from './steps/step'
+import { OVER_TORQUE } from './torque/reading'
+
+/** What stands between a step and its being done, by name. */
+export interface Hold {
+  readonly id: string
+  readonly say: string
+  /** What it is, where the step's own findings do not say it. */
+  readonly words?: Phrase
+  /** Whether a named word about this very thing lets the step pass all the same. */
+  readonly coverable: boolean
+}
+
+/** What a job's other steps and its review say to handing it over. */
+export interface Around {
+  readonly steps: readonly Step[]
+  readonly review: Review
+  /** Steps that were done and are to be done again, with what changed. */
+  readonly again: ReadonlyMap<string, string>
+}
+
+/** Whether the sheet wants the wrench read at the last pass, place by place. */
+export const wantsReadings = ({ joint }: JointGroup): boolean =>
+  joint.signs.some(({ kind }) => kind === 'reading')
+
+const hold = (id: string, say: string, words?: string): Hold => ({
+  id,
+  say,
+  ...(words !== undefined && { words: [words] }),
+  coverable: true,
+})
+
+/** Handing over waits for Stops, for open questions, and for every step that nobody has done. */
+function* handingOver(step: Step, progress: BayProgress, { steps, review, again }: Around): Iterable<Hold> {
+  for (const { id, severity, sentence } of review.findings)
+    if (severity === 'stop')
+      yield {
+        id: `plan ${id}`,
+        say: 'A Stop stands: it leaves only on a named person’s reason.',
+        words: sentence,
+        coverable: true,
+      }
+  const open = review.findings.filter(({ severity, aside }) => severity === 'findOut' && !aside)
+  if (open.length > 0)
+    yield hold(
+      `questions ${printOf(open.map(({ id }) => id).join())}`,
+      'Questions are open: it leaves only on a named person’s reason.',
+      open.length === 1
+        ? 'One question is open: the sheet has it'
+        : `${open.length} questions are open: the sheet has them`,
+    )
+  for (const each of allAnswers(steps, progress))
+    if (each.answer !== 'alreadyOn')
+      yield hold(
+        `answer ${each.id}`,
+        'Not all of it is done: it leaves only on a named person’s reason.',
+        answerLine(each),
+      )
+  for (const { id, title } of steps) {
+    const changed = again.get(id)
+    if (changed !== undefined && id !== step.id && !progress.done.has(id))
+      yield hold(
+        `again ${id}`,
+        'Something is to be done again: it leaves only on a named person’s reason.',
+        `${title}: ${changed} changed since`,
+      )
+  }
+}
+
+function* ownHolds(
+  step: Step,
+  survey: Survey,
+  findings: readonly Finding[],
+  progress: BayProgress,
+): Iterable<Hold> {
+  const { doing } = step
+  for (const { id, severity, rule } of findings)
+    if (severity === 'stop')
+      yield rule === OVER_TORQUE
+        ? { id, say: 'Over its figure: put it right and pull it anew.', coverable: false }
+        : hold(id, 'Put it right, or say what differs.')
+    else if (severity === 'findOut' && rule === 'squareness')
+      yield hold(id, 'Tape anew what cannot be, or say what differs.')
+  switch (doing.kind) {
+    case 'weigh':
+      if (!progress.weighed.has(doing.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')
+      return
+    case 'count':
+      if (partsCheck(survey).lines.some(({ id }) => !progress.counted.has(id)))
+        yield hold('count', 'Count every line first, or say what differs.')
+      return
+    case 'measure':
+      if (
+        doing.pairs.some(({ id }) => {
+          const readings = progress.measured.get(`${step.id} ${id}`)
+          return !readings?.spreadLeft || !readings.spreadRight
+        })
+      )
+        yield hold('measure', 'Tape both spreads at least, or say what differs.')
+      return
+    case 'prove': {
+      const asked = askedOf(doing.item)
+      const open = asked.find(({ id }) => !progress.proved.has(id))
+      if (open)
+        yield hold(
+          'prove',
+          doing.item.cases ? `Say how it went: ${open.name.toLowerCase()}.` : 'Say how it went.',
+        )
+      else if (asked.every(({ id }) => progress.proved.get(id) === 'notDriven'))
+        yield hold('undriven', 'Nothing was driven: drive it, or put it off.')
+      return
+    }
+    case 'torque': {
+      if (!wantsReadings(doing.group)) return
+      const { joint, pulls } = doing.group
+      const answered = placeAnswers(step, progress)
+      const unread = pulls.find(
+        ({ at, pass }) =>
+          pass === lastPass(doing.group) &&
+          !answered.has(at) &&
+          progress.torqued.get(pullKey(joint.id, at, pass))?.nm === undefined,
+      )
+      if (unread) yield hold('readings', `Type what the wrench reads at ${unread.at}, or say what differs.`)
+      return
+    }
+    case 'channel':
+      if (!progress.channels.has(doing.channel.barId))
+        yield hold('contents', 'Say what is in the channel already, or that it is empty.')
+      return
+    case 'do':
+    case 'start':
+    case 'cut':
+    case 'confirm':
+    case 'tell':
+      return
+  }
+}
+
+/**
+ * What holds a step back, by name; none when it can be called done. What somebody said to differ lets pass only what it
+ * speaks of, and never a joint that is over its figure.
+ */
+export function holdsOf(
+  step: Step,
+  survey: Survey,
+  findings: readonly Finding[],
+  progress: BayProgress,
+  around?: Around,
+): Hold[] {
+  const said = new Set(
+    progress.deviations.flatMap(({ stepId, about }) => (stepId === step.id ? (about ?? []) : [])),
+  )
+  const over = step.doing.kind === 'tell' && around ? [...handingOver(step, progress, around)] : []
+  return [...over, ...ownHolds(step, survey, findings, progress)].filter(
+    ({ id, coverable }) => !coverable || !said.has(id),
+  )
+}

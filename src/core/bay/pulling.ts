@@ -1,0 +1,81 @@
+import { newtonMetre, type Phrase } from '../review/phrase'
+import { placeAnswers } from './answers'
+import type { PullEvidence } from './log/event'
+import { pullKey, type BayProgress } from './log/replay'
+import { wantsReadings } from './holds'
+import { lastPass, shareOf } from './step-findings'
+import type { Step } from './steps/step'
+import { aimNm, signWords } from './torque/joint'
+import type { Pull } from './torque/passes'
+import { OVER_TORQUE, readingFinding } from './torque/reading'
+
+/** The pulls of a torque step that nobody has given, nor answered for their place, in the order of work. */
+export function openPulls(step: Step, progress: BayProgress): readonly Pull[] {
+  if (step.doing.kind !== 'torque') return []
+  const { joint, pulls } = step.doing.group
+  const answered = placeAnswers(step, progress)
+  return pulls.filter(
+    ({ at, pass }) => !answered.has(at) && !progress.torqued.has(pullKey(joint.id, at, pass)),
+  )
+}
+
+/** The pull of a torque step that comes next; nothing when all are done. */
+export const nextPull = (step: Step, progress: BayProgress): Pull | undefined => openPulls(step, progress)[0]
+
+/** What a pull's reading says where it may not stay so: over its figure at any pass, or under it at the last. */
+export function badReading(step: Step, pull: Pull, progress: BayProgress): 'over' | 'bad' | undefined {
+  if (step.doing.kind !== 'torque') return undefined
+  const { group } = step.doing
+  const nm = progress.torqued.get(pullKey(group.joint.id, pull.at, pull.pass))?.nm
+  if (nm === undefined) return undefined
+  const { severity, rule } = readingFinding(group.joint, pull.at, nm, shareOf(group, pull))
+  return severity !== 'stop' ? undefined : rule === OVER_TORQUE ? 'over' : 'bad'
+}
+
+/** The place whose reading has to be put right before anything else: over first, then under. */
+export function badPull(step: Step, progress: BayProgress): Pull | undefined {
+  if (step.doing.kind !== 'torque') return undefined
+  const { pulls } = step.doing.group
+  return (
+    pulls.find((pull) => badReading(step, pull, progress) === 'over') ??
+    pulls.find((pull) => badReading(step, pull, progress) !== undefined)
+  )
+}
+
+/** One press that stands for all places of a pass that nobody has given yet, with how they are known. */
+export interface PassPress {
+  readonly say: Phrase
+  readonly pulls: readonly Pull[]
+  readonly how: PullEvidence
+}
+
+/**
+ * What one press says of the pass in hand, with its places named: clicked at its figure, its sign seen, or by feel, which
+ * needs no passes. Nothing at the last pass of a joint whose sheet wants readings: those are typed or sent.
+ */
+export function passPress(step: Step, progress: BayProgress): PassPress | undefined {
+  const open = openPulls(step, progress)
+  const [next] = open
+  if (!next || step.doing.kind !== 'torque') return undefined
+  const { group } = step.doing
+  const { joint } = group
+  const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
+  const places = (pulls: readonly Pull[]) => pulls.map(({ at }) => at).join(' ')
+  const pulls = open.filter(({ pass }) => pass === next.pass)
+  if (aimNm(joint.torque) === undefined && seen.length === 0)
+    return { say: [`By feel: ${places(pulls)}`], pulls: open, how: 'feel' }
+  const last = next.pass === lastPass(group)
+  if (last && wantsReadings(group)) return undefined
+  const signs = seen.map(signWords).join(' and ')
+  if (next.nm === undefined) return { say: [`Seen, ${signs}: ${places(pulls)}`], pulls, how: 'sign' }
+  return {
+    say: [
+      'Clicked at ',
+      newtonMetre(next.nm),
+      last ? (signs === '' ? '' : `, and ${signs}`) : `, pass ${next.pass}`,
+      `: ${places(pulls)}`,
+    ],
+    pulls,
+    how: 'click',
+  }
+}

@@ -1,0 +1,67 @@
+import type { Finding } from '../review/finding'
+import type { Survey } from '../survey/survey'
+import { pullKey, type BayProgress } from './log/replay'
+import { unsureFindings } from './cut/strips'
+import { countFindings, partsCheck } from './parts-check'
+import { askedOf, proofFindings } from './proof'
+import { squareness } from './squareness'
+import type { JointGroup, Step } from './steps/step'
+import { calibrationFinding } from './torque/calibration'
+import { jointFinding } from './torque/joint-finding'
+import { readingFinding } from './torque/reading'
+
+export const lastPass = ({ pulls }: JointGroup): number => Math.max(0, ...pulls.map(({ pass }) => pass))
+
+/** What a pull of a group is judged by, percent of the figure: its pass's share, and the whole at the last. */
+export const shareOf = (group: JointGroup, { pass, percent }: { pass: number; percent: number }): number =>
+  pass === lastPass(group) ? 100 : percent
+
+const readingsOf = (group: JointGroup, progress: BayProgress): Finding[] =>
+  group.pulls.flatMap((pull) => {
+    const nm = progress.torqued.get(pullKey(group.joint.id, pull.at, pull.pass))?.nm
+    if (nm === undefined) return []
+    const finding = readingFinding(group.joint, pull.at, nm, shareOf(group, pull))
+    // What an early pass came to is only of interest where it was too much.
+    return pull.pass === lastPass(group) || finding.severity !== 'clear'
+      ? [{ ...finding, id: `${finding.id} ${pull.pass}` }]
+      : []
+  })
+
+/** What is to be said of a step as things stand: counts, readings, torques and proof. */
+export function stepFindings(step: Step, survey: Survey, progress: BayProgress): Finding[] {
+  const { doing } = step
+  switch (doing.kind) {
+    case 'count':
+      return countFindings(partsCheck(survey), progress.counted)
+    case 'measure':
+      return doing.pairs.flatMap(({ id, pair }) =>
+        squareness(pair, progress.measured.get(`${step.id} ${id}`) ?? {}),
+      )
+    case 'torque': {
+      const open = jointFinding(doing.group.joint)
+      return [
+        ...(open ? [open] : []),
+        ...readingsOf(doing.group, progress),
+        ...calibrationFinding(doing.group, progress),
+      ]
+    }
+    case 'prove': {
+      const said = new Set(
+        askedOf(doing.item).flatMap(({ id }) => (progress.proved.has(id) ? [`proof ${id}`] : [])),
+      )
+      return proofFindings([doing.item], progress.proved).filter(({ id }) => said.has(id))
+    }
+    case 'cut': {
+      const { rackId } = doing
+      const bars = new Set(survey.bars.flatMap(({ bar, rack }) => (rack.id === rackId ? [bar.id] : [])))
+      return unsureFindings(survey, bars)
+    }
+    case 'do':
+    case 'weigh':
+    case 'start':
+    case 'channel':
+    case 'confirm':
+    case 'tell':
+      return []
+  }
+}
