@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { bayReportSchema } from '@/core/formats/bay-report'
 import { mutated } from '@/core/formats/mutate.testing'
 import { printPlan } from '@/core/formats/plan-file'
 import { reviewReportSchema, surveyReportSchema } from '@/core/formats/report'
@@ -34,6 +35,76 @@ async function run(args: string[], files = FILES) {
   })
   return { code, out: out.join('\n'), err: err.join('\n') }
 }
+
+describe('ypsos bay', () => {
+  const event = (of: object, turn: number) => ({
+    id: `e${turn}`,
+    at: '2027-03-12T09:00:00Z',
+    vehicleId: boatAndBox.car.id,
+    jobId: boatAndBox.id,
+    turn,
+    ...of,
+  })
+  const log = (...events: object[]) =>
+    JSON.stringify({ format: 'ypsos-log', version: 1, events: events.map((each, i) => event(each, i + 1)) })
+  const over = {
+    kind: 'torqued',
+    jointId: 'wing/wing-feet:0',
+    what: 'rail clamps',
+    spot: 'LHF',
+    pass: 1,
+    percent: 50,
+    nm: 19,
+  }
+  const files = {
+    ...FILES,
+    'counted.json': log({ kind: 'stepDone', stepId: 'job/count', title: 'Count' }),
+    'over.json': log(over),
+    'off.json': log({
+      kind: 'answered',
+      stepId: 'prove/doors',
+      title: 'Open every door',
+      answer: 'putOff',
+      reason: 'Too near the wall',
+      by: 'Wren',
+    }),
+    'no-log.json': '{"format":"ypsos-log","version":1,"events":[{"kind":"fitted"}]}',
+  }
+  const bay = (...args: string[]) => run(['bay', 'stop.json', ...args], files)
+
+  it('says what is next, what holds it and what is left for one and for two', async () => {
+    const { out, code } = await bay()
+    expect(code).toBe(2)
+    expect(out).toMatch(/^.*\. 0 of \d+ steps are done; about \d h \d+ min left, \d h \d+ min for two/)
+    expect(out).toContain('Next: Lay out and count the parts')
+    expect(out).toContain('Count every line first')
+    expect((await bay('--log=counted.json')).out).toContain('1 of ')
+  })
+
+  it('says what is over, and what was put off', async () => {
+    expect((await bay('--log=over.json')).code).toBe(1)
+    expect((await bay('--log=off.json')).out).toContain('Put off: Open every door')
+  })
+
+  it('prints it as its schema has it', async () => {
+    const { out } = await bay('--log=counted.json', '--json')
+    const report = bayReportSchema.parse(JSON.parse(out))
+    expect(report.steps.filter(({ state }) => state === 'done').map(({ id }) => id)).toEqual(['job/count'])
+    expect(report.done).toBe(1)
+  })
+
+  it('names what is wrong with a log or a call', async () => {
+    expect(await bay('--log=torn.json')).toMatchObject({ code: 3, err: expect.stringContaining('not JSON') })
+    expect(await bay('--log=no-log.json')).toMatchObject({ code: 3, err: expect.stringContaining('events') })
+    expect(await bay('--log=none.json')).toMatchObject({
+      code: 3,
+      err: expect.stringContaining('cannot be opened'),
+    })
+    expect((await bay('--stock=x')).code).toBe(3)
+    expect((await run(['bay', 'stop.json', 'clear.json'])).code).toBe(3)
+    expect((await run(['bay', 'bad.json'])).code).toBe(3)
+  })
+})
 
 describe('ypsos review', () => {
   it.each([

@@ -1,4 +1,6 @@
+import { bayOf } from './bay-command'
 import { parsePlanText } from '@/core/formats/plan-file'
+import { parseLogText, type ReadLog } from '@/core/formats/log-file'
 import { reviewReport, surveyReport } from '@/core/formats/report'
 import { parsePartsText } from '@/core/formats/parts-file'
 import type { Part } from '@/core/plan/rack'
@@ -20,11 +22,14 @@ const USAGE = `Usage:
   ypsos review FILE...            one line each; several lines for a single file
   ypsos review FILE... --json     the review, as docs/review.schema.json describes it
   ypsos survey FILE... --json     the survey, as docs/survey.schema.json describes it
+  ypsos bay FILE                  where the job stands in the bay: what is next, what holds it, what is left
+  ypsos bay FILE --json           the same, as docs/bay.schema.json describes it
+  --log=FILE                      the log that says what was done, as the log page writes it
   --us                            pounds and inches in sentences
   --stock=FILE                    a JSON list of parts on the shelf, to be proposed where one is too weak
 
 Exit: 0 clear, mind or nothing planned, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the
-worst.`
+worst. In the bay: 0 all done, 1 something read or counted stops it, 2 still to do.`
 
 /** Worst last: an unreadable file, then a Stop, then Find out. */
 const EXIT: Readonly<Record<Verdict, number>> = { unplanned: 0, clear: 0, mind: 0, findOut: 2, stop: 1 }
@@ -53,6 +58,7 @@ async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
 }
 
 const STOCK_FLAG = '--stock='
+const LOG_FLAG = '--log='
 
 async function readStock(
   file: string | undefined,
@@ -67,6 +73,43 @@ async function readStock(
       problem: `parts cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`,
     }
   }
+}
+
+/** The bay of one file, with its log. */
+async function runBay(
+  file: string,
+  flags: readonly string[],
+  shell: Shell,
+  choice: UnitChoice,
+): Promise<number> {
+  const outcome = await judgeFile(file, shell)
+  if ('problems' in outcome) {
+    for (const problem of outcome.problems.slice(0, 20)) shell.err(`${file}: ${problem}`)
+    return UNREADABLE
+  }
+  const logFile = flags.find((flag) => flag.startsWith(LOG_FLAG))?.slice(LOG_FLAG.length)
+  let log: ReadLog = { ok: true, events: [] }
+  if (logFile !== undefined)
+    try {
+      log = parseLogText(await shell.read(logFile))
+    } catch (error) {
+      log = {
+        ok: false,
+        problems: [
+          {
+            path: 'log',
+            text: `log cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`,
+          },
+        ],
+      }
+    }
+  if (!log.ok) {
+    shell.err(`${logFile ?? ''}: ${log.problems[0]?.text ?? 'log cannot be read.'}`)
+    return UNREADABLE
+  }
+  const { code, lines } = bayOf(outcome.judged, log.events, flags.includes('--json'), choice)
+  for (const line of lines) (code === UNREADABLE ? shell.err : shell.out)(line)
+  return code
 }
 
 /** What was not looked at, by name, as the end of a line. */
@@ -112,13 +155,18 @@ export async function runCommandLine(args: readonly string[], shell: Shell): Pro
   const [verb, ...rest] = args
   const flags = rest.filter((arg) => arg.startsWith('--'))
   const files = rest.filter((arg) => !arg.startsWith('--'))
-  const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us' && !flag.startsWith(STOCK_FLAG))
-  if ((verb !== 'review' && verb !== 'survey') || files.length === 0 || unknown !== undefined) {
+  const [file] = files
+  const own = verb === 'bay' ? LOG_FLAG : STOCK_FLAG
+  const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us' && !flag.startsWith(own))
+  const known = verb === 'review' || verb === 'survey' || (verb === 'bay' && files.length === 1)
+  if (!known || file === undefined || unknown !== undefined) {
     shell.err(unknown === undefined ? USAGE : `${unknown} is not known here.\n${USAGE}`)
     return UNREADABLE
   }
   const json = flags.includes('--json') || verb === 'survey'
   const choice: UnitChoice = flags.includes('--us') ? { show: 'us', denominator: 16 } : METRIC
+
+  if (verb === 'bay') return runBay(file, flags, shell, choice)
 
   const stockFile = flags.find((flag) => flag.startsWith(STOCK_FLAG))?.slice(STOCK_FLAG.length)
   const stock = await readStock(stockFile, shell)

@@ -1,4 +1,5 @@
 import { toFit } from '../plan/scalars'
+import type { Finding } from '../review/finding'
 import { mm, type Phrase } from '../review/phrase'
 import type { ThingAt } from '../survey/arrangement'
 import { contactsKnown, contactYs } from '../survey/fit/contacts'
@@ -106,6 +107,41 @@ export interface BarChannel {
   readonly rackId: string
   readonly channel: Channel
   readonly unsure: readonly string[]
+}
+
+/** What is not known of a channel's places, and what lies in a nut's way, past what was seen in it too. */
+export function channelFindings(
+  { barId, channel, unsure }: BarChannel,
+  seen: readonly Contents[],
+): Finding[] {
+  const common = { rule: 'channel', state: 'all', subject: { barId, placementIds: [] } } as const
+  const blocked = loadingOrder(withContents(channel, seen)).flatMap((entry): Finding[] =>
+    entry.kind === 'enters'
+      ? []
+      : [
+          {
+            ...common,
+            id: `channel ${barId} ${entry.nut.id}`,
+            severity: 'mind',
+            sentence: [
+              `${channel.name}: ${entry.nut.name} does not pass ${entry.by.name}: take that out first, and put it back after.`,
+            ],
+          },
+        ],
+  )
+  return unsure.length === 0
+    ? blocked
+    : [
+        {
+          ...common,
+          id: `channel ${barId} places`,
+          severity: 'findOut',
+          sentence: [
+            `${channel.name}: nobody gave where ${unsure.join(', ')} stands across it: taken at its sides. Tape it before you slide anything in.`,
+          ],
+        },
+        ...blocked,
+      ]
 }
 
 /** The channel of every bar that something is bolted into. Both ends open: caps go on when the nuts are in. */

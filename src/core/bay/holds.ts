@@ -77,6 +77,12 @@ function* handingOver(step: Step, progress: BayProgress, { steps, review, again 
   }
 }
 
+/** What a step hangs on and is not known, by rule: no other question holds a step. */
+const HANGS = {
+  squareness: 'Tape anew what cannot be, or say what differs.',
+  drilling: 'Find out what a hole needs first, or say what differs.',
+} as const
+
 function* ownHolds(
   step: Step,
   survey: Survey,
@@ -89,8 +95,7 @@ function* ownHolds(
       yield rule === OVER_TORQUE
         ? { id, say: 'Over its figure: put it right and pull it anew.', coverable: false }
         : hold(id, 'Put it right, or say what differs.')
-    else if (severity === 'findOut' && rule === 'squareness')
-      yield hold(id, 'Tape anew what cannot be, or say what differs.')
+    else if (severity === 'findOut' && rule in HANGS) yield hold(id, HANGS[rule as keyof typeof HANGS])
   switch (doing.kind) {
     case 'weigh':
       if (!progress.weighed.has(doing.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')

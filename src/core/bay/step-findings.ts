@@ -1,6 +1,8 @@
 import type { Finding } from '../review/finding'
 import type { Survey } from '../survey/survey'
+import { drillFindings, drillPlans } from './drill-plan'
 import { pullKey, type BayProgress } from './log/replay'
+import { channelFindings } from './channel'
 import { unsureFindings } from './cut/strips'
 import { countFindings, partsCheck } from './parts-check'
 import { askedOf, proofFindings } from './proof'
@@ -56,11 +58,17 @@ export function stepFindings(step: Step, survey: Survey, progress: BayProgress):
       const bars = new Set(survey.bars.flatMap(({ bar, rack }) => (rack.id === rackId ? [bar.id] : [])))
       return unsureFindings(survey, bars)
     }
+    case 'channel': {
+      const { barId } = doing.channel
+      return channelFindings(doing.channel, progress.channels.get(barId) ?? [])
+    }
+    case 'confirm':
+      return drillPlans(survey)
+        .filter(({ partId, rackId }) => partId === doing.partId && rackId === step.rackId)
+        .flatMap(drillFindings)
     case 'do':
     case 'weigh':
     case 'start':
-    case 'channel':
-    case 'confirm':
     case 'tell':
       return []
   }

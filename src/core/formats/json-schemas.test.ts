@@ -3,7 +3,9 @@ import Ajv2020 from 'ajv/dist/2020'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/stock/plans'
 import { DEMO_STOCK } from '@/stock/stock'
+import { jobSession } from '../bay/job-session'
 import { judgePlan } from '../review/judged.testing'
+import { bayReport } from './bay-report'
 import { jsonSchemas } from './json-schemas'
 import { reviewReport, surveyReport } from './report'
 
@@ -20,7 +22,7 @@ describe('the published schemas', () => {
   })
 
   it('an independent validator takes every demo plan, its survey and its review', () => {
-    const [plan, surveyed, reviewed] = ['plan', 'survey', 'review'].map((each) =>
+    const [plan, surveyed, reviewed, stands] = ['plan', 'survey', 'review', 'bay'].map((each) =>
       validator(`${each}.schema.json`),
     )
     for (const each of DEMO_PLANS) {
@@ -32,6 +34,11 @@ describe('the published schemas', () => {
         JSON.stringify(reviewReport(judged.survey, judged.review, judged.remedies)),
       )
       expect(reviewed?.(review), JSON.stringify(reviewed?.errors)).toBe(true)
+      const found = jobSession(judged, [])
+      expect(
+        found.ok && stands?.(JSON.parse(JSON.stringify(bayReport(found.session)))),
+        JSON.stringify(stands?.errors),
+      ).toBe(true)
     }
   })
 

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { planShape } from '../plan/plan'
+import { bayReportSchema } from './bay-report'
 import { reviewReportSchema, surveyReportSchema } from './report'
 
 function jsonSchema(schema: z.ZodType, title: string, description: string): string {
@@ -19,6 +20,11 @@ export function jsonSchemas(): Readonly<Record<string, string>> {
       surveyReportSchema,
       'Ypsos survey, version 1',
       'What follows from a plan, as `survey --json` prints it.',
+    ),
+    'bay.schema.json': jsonSchema(
+      bayReportSchema,
+      'Ypsos bay, version 1',
+      'Where a job stands in the bay, as `bay --json` prints it.',
     ),
     'review.schema.json': jsonSchema(
       reviewReportSchema,

@@ -30,6 +30,18 @@ export function readLog(raw: unknown): ReadLog {
 /** What was typed, where it was typed in another unit than the log is kept in. */
 const asTyped = (typed: string | undefined): string => (typed === undefined ? '' : ` (typed ${typed})`)
 
+/** Reads the text of a log file; a text that is none is said to be that. */
+export function parseLogText(text: string): ReadLog {
+  try {
+    return readLog(JSON.parse(text.replace(/^\uFEFF/, '')))
+  } catch {
+    return {
+      ok: false,
+      problems: [{ path: 'log', text: 'log is not JSON: it is no log file, or it was cut short.' }],
+    }
+  }
+}
+
 /** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
 const tidy = (value: number): string => String(Number(value.toFixed(2)))
 

@@ -37,20 +37,24 @@ export interface RemedyStock {
   readonly bars?: readonly Bar[]
 }
 
-/** A question asked of every survey. It always answers: with a margin when all is well. */
-export interface Check {
+/** A rule as it is explained: what it asks, how it reckons, and where that is from. */
+export interface Rule {
   readonly id: string
   readonly title: string
   readonly question: string
   readonly formula: string
   readonly source: RuleSource
+  /** What is true whenever it says nothing else: none of its kind is on the plan. Never a pass. */
+  readonly nothing: string
+}
+
+/** A question asked of every survey. It always answers: with a margin when all is well. */
+export interface Check extends Rule {
   /**
    * Whether more mass can only make its answer worse, as with every question of strength; or may also help, as with
    * balance and with what weight holds down; or is no matter to it.
    */
   readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
-  /** What is true whenever the check says nothing else: none of its kind is on the plan. Never a pass. */
-  readonly nothing: string
   run(survey: Survey): Iterable<Finding>
   /** Edits that would clear one of this check's findings; each is verified before it is offered. */
   remedies?(survey: Survey, finding: Finding, stock: RemedyStock): readonly Candidate[]

@@ -14,7 +14,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   const [what, setWhat] = useState('')
   const [fixed, setFixed] = useState(false)
   if (step.doing.kind !== 'channel') return null
-  const { channel, unsure, barId } = step.doing.channel
+  const { channel, barId } = step.doing.channel
   const seen = progress.channels.get(barId)
   const say = (inside: readonly Contents[]) => {
     logFor(plan, { kind: 'channelSeen', barId, what: channel.name, inside: [...inside] })
@@ -113,11 +113,6 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
           </li>
         ))}
       </ol>
-      {unsure.length > 0 && (
-        <p className="field-note">
-          Nobody gave where {unsure.join(', ')} sits across the bar: those places are taken from its width.
-        </p>
-      )}
     </>
   )
 }

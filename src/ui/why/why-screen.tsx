@@ -1,7 +1,8 @@
 'use client'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import type { RuleSource } from '@/core/review/check'
+import type { Rule, RuleSource } from '@/core/review/check'
+import { BAY_RULES } from '@/core/bay/rules'
 import { CHECKS } from '@/core/review/checks'
 import { OUTCOME_RANK, STATE_WORD, type Finding } from '@/core/review/finding'
 import { LOCAL_RULES } from '@/core/rules/local-rules'
@@ -42,9 +43,10 @@ export function WhyScreen() {
   const [words, setWords] = useState('')
   const byRule = useMemo(() => examples(), [])
   const wanted = words.trim().toLowerCase()
-  const shown = CHECKS.filter(({ title, question, formula, source }) =>
-    `${title} ${question} ${formula} ${source.text}`.toLowerCase().includes(wanted),
-  )
+  const has = ({ title, question, formula, source }: Rule) =>
+    `${title} ${question} ${formula} ${source.text}`.toLowerCase().includes(wanted)
+  const shown = CHECKS.filter(has)
+  const inBay = BAY_RULES.filter(has)
   return (
     <div>
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
@@ -56,8 +58,9 @@ export function WhyScreen() {
       </header>
       <main className="mx-auto max-w-5xl px-4 py-4">
         <p className="max-w-3xl">
-          Every finding comes from one of these {CHECKS.length} rules. What the vehicle’s manual, the makers’
-          instructions and local law say goes before all of them.
+          Every finding comes from one of these {CHECKS.length} rules, and in the bay from one of{' '}
+          {BAY_RULES.length} more. What the vehicle’s manual, the makers’ instructions and local law say goes
+          before all of them.
         </p>
         <label className="mt-3 block w-72">
           <span className="field-label">Find a rule</span>
@@ -108,7 +111,30 @@ export function WhyScreen() {
             )
           })}
         </ol>
-        {shown.length === 0 && <p>No rule has those words.</p>}
+        {inBay.length > 0 && (
+          <>
+            <h2 className="mt-6 text-[17px]">In the bay</h2>
+            <ol className="mt-2">
+              {inBay.map(({ id, title, question, formula, source, nothing }) => (
+                <li key={id} id={id} className="why-rule">
+                  <div>
+                    <h3 className="text-[17px]">{title}</h3>
+                    <p className="mt-1">{question}</p>
+                  </div>
+                  <dl className="why-facts">
+                    <dt>Formula</dt>
+                    <dd>{formula}</dd>
+                    <dt>{SOURCE_WORD[source.kind]}</dt>
+                    <dd>{source.text}</dd>
+                    <dt>Says nothing when</dt>
+                    <dd>{nothing}</dd>
+                  </dl>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+        {shown.length + inBay.length === 0 && <p>No rule has those words.</p>}
         <h2 className="mt-6 text-[17px]">Local rules kept here</h2>
         <p className="text-ink2">Each is a summary from memory, no legal advice: check your local rules.</p>
         <ul className="mt-2 list-disc pl-5">

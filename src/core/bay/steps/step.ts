@@ -43,7 +43,7 @@ export type Doing =
   | { readonly kind: 'torque'; readonly group: JointGroup }
   | { readonly kind: 'channel'; readonly channel: BarChannel }
   | { readonly kind: 'cut'; readonly rackId: string }
-  | { readonly kind: 'confirm' }
+  | { readonly kind: 'confirm'; readonly partId: string }
   | { readonly kind: 'prove'; readonly item: ProofItem }
   | { readonly kind: 'tell'; readonly what: readonly string[] }
 

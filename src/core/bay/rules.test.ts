@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS } from '@/stock/plans'
+import { CHECKS } from '../review/checks'
+import { USUAL_BAY } from '../rules/house'
+import { survey } from '../survey/survey'
+import { drillFindings, drillPlans } from './drill-plan'
+import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
+import { partsCheck } from './parts-check'
+import { askedOf } from './proof'
+import { BAY_RULES } from './rules'
+import { stepFindings } from './step-findings'
+import { jobSteps } from './steps/job-steps'
+
+/** Everything that a demo job's bay can be made to say: counts short, places over and under, bars out, proof not good. */
+function saidOf(plan: (typeof DEMO_PLANS)[number]): string[] {
+  const surveyed = survey(plan)
+  const order = jobSteps(surveyed, USUAL_BAY)
+  if (!order.ok) return []
+  const bad: BayProgress = {
+    ...NOTHING_DONE,
+    counted: new Map(partsCheck(surveyed).lines.map(({ id }) => [id, 0])),
+    torqued: new Map(
+      order.steps.flatMap(({ doing }) =>
+        doing.kind === 'torque'
+          ? doing.group.pulls.map(
+              ({ at, pass }, i) =>
+                [pullKey(doing.group.joint.id, at, pass), { nm: i % 2 === 0 ? 0.5 : 900 }] as const,
+            )
+          : [],
+      ),
+    ),
+    measured: new Map(
+      order.steps.flatMap(({ id, doing }) =>
+        doing.kind === 'measure'
+          ? doing.pairs.map((ask) => [`${id} ${ask.id}`, { spreadLeft: [500], spreadRight: [600] }] as const)
+          : [],
+      ),
+    ),
+    proved: new Map(
+      order.steps.flatMap(({ doing }) =>
+        doing.kind === 'prove' ? askedOf(doing.item).map(({ id }) => [id, 'notGood'] as const) : [],
+      ),
+    ),
+    channels: new Map(
+      order.steps.flatMap(({ doing }) =>
+        doing.kind === 'channel'
+          ? [
+              [
+                doing.channel.barId,
+                [
+                  { what: 'a plate', fromLowMm: 1, fixed: true },
+                  { what: 'a plate', fromLowMm: 1500, fixed: true },
+                ],
+              ] as const,
+            ]
+          : [],
+      ),
+    ),
+  }
+  return [
+    ...order.steps.flatMap((step) => stepFindings(step, surveyed, bad).map(({ rule }) => rule)),
+    ...drillPlans(surveyed).flatMap((each) => drillFindings(each).map(({ rule }) => rule)),
+  ]
+}
+
+describe('the rules of the bay', () => {
+  const said = new Set(DEMO_PLANS.flatMap(saidOf))
+
+  it('explain every rule that the bay speaks by', () => {
+    const known = new Set(BAY_RULES.map(({ id }) => id))
+    for (const rule of said) expect(known.has(rule), rule).toBe(true)
+  })
+
+  it('and each of them can be made to speak, but for drilling, which no demo job does', () => {
+    const silent = BAY_RULES.map(({ id }) => id).filter((id) => !said.has(id))
+    expect(silent).toEqual(['drilling'])
+  })
+
+  it('have names of their own among all rules', () => {
+    const ids = [...CHECKS, ...BAY_RULES].map(({ id }) => id)
+    expect(new Set(ids).size).toBe(ids.length)
+  })
+})

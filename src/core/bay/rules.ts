@@ -1,0 +1,91 @@
+import type { Rule } from '../review/check'
+import { practice } from '../review/check'
+
+/** The rules by which the bay judges what was counted, taped, pulled, slid in, cut, drilled and proved. */
+export const BAY_RULES: readonly Rule[] = [
+  {
+    id: 'parts',
+    title: 'Parts counted',
+    question: 'Is everything there before the first bolt, and is nothing left over?',
+    formula: 'counted − wanted: under 0 is Stop, over 0 is Mind',
+    source: practice(
+      'Common practice, no source: what is short stops the job on the bench, not on the roof.',
+    ),
+    nothing: 'Nothing is to be fitted.',
+  },
+  {
+    id: 'squareness',
+    title: 'Bars parallel, square, centred and level',
+    question: 'Can the readings be true together, and if so, how do the bars stand against how they should?',
+    formula:
+      's = (d₁² − aᵣ² − d₂² + aₗ²) / 4w; w² + s² = (d₁² − aᵣ² + d₂² − aₗ²) / 2; overhangs + feet + between + caps = bar',
+    source: {
+      kind: 'handbook',
+      text: 'Pythagoras, on both diagonals and both spreads; tolerances are the house’s, 1 mm a reading is common practice, no source.',
+    },
+    nothing: 'No two bars are to be taped against each other.',
+  },
+  {
+    id: 'torque-figure',
+    title: 'A figure for every joint',
+    question: 'Is there a torque for this joint, and how far can it be trusted?',
+    formula: 'its own sheet, else a table’s advice: T = K · F · d, never above what the part bears',
+    source: {
+      kind: 'handbook',
+      text: 'Nut factors and proof loads after Shigley, ISO 898-1 and ISO 3506-1, from memory. A figure never carries over from another rack.',
+    },
+    nothing: 'Nothing is tightened.',
+  },
+  {
+    id: 'torque-reading',
+    title: 'What the wrench read',
+    question: 'Does each place lie within its range, at every pass?',
+    formula:
+      'a sheet’s range as it is; a single figure ± the house’s tolerance; at a pass, its share of the figure. No wrench’s error widens them',
+    source: {
+      kind: 'published',
+      text: 'ISO 6789, from memory: most hand tools are within 4 %, and have a term of calibration. The 10 % on a single figure is common practice, no source.',
+    },
+    nothing: 'Nothing was read.',
+  },
+  {
+    id: 'torque-over',
+    title: 'Over its figure',
+    question: 'Was a joint pulled above its range’s end, or above what the part bears?',
+    formula: 'reading > upper end: Stop at once, at any pass',
+    source: practice('Common practice, no source: what was crushed once does not hold as it did.'),
+    nothing: 'Nothing was read.',
+  },
+  {
+    id: 'channel',
+    title: 'Nuts into a channel',
+    question: 'Does each nut reach its place past what is in the channel already?',
+    formula: 'from the open end, farthest first; past nothing that lies in between',
+    source: practice('Common practice, no source.'),
+    nothing: 'Nothing is slid into a channel.',
+  },
+  {
+    id: 'strips',
+    title: 'Strips to cut',
+    question: 'Is what the mounts and feet cover known before a strip is cut?',
+    formula: 'gap · (1 + shrinkage); none where a width or a place is not known',
+    source: practice('Common practice, no source; shrinkage is the house’s.'),
+    nothing: 'No strip is to be cut.',
+  },
+  {
+    id: 'drilling',
+    title: 'Before a hole',
+    question: 'Is everything known that a hole needs, since it cannot be undone?',
+    formula: 'pilot, final size, layers, seal and paint named; holes of the sheet = points of the vehicle',
+    source: practice('Common practice, no source; the rack’s and the vehicle’s own sheets go before it.'),
+    nothing: 'Nothing is drilled.',
+  },
+  {
+    id: 'proof',
+    title: 'Proof before it leaves',
+    question: 'Was everything moved, shaken and driven that this vehicle has, and how did it go?',
+    formula: 'each by itself: one drive stands for no other',
+    source: practice('Common practice, no source.'),
+    nothing: 'Nothing is planned.',
+  },
+]

@@ -1,0 +1,56 @@
+import * as z from 'zod'
+import { ANSWERS } from '../bay/log/event'
+import type { Session, StepStands } from '../bay/session'
+import { STAGES } from '../plan/work'
+import { phraseText } from '../review/phrase'
+import type { UnitChoice } from '../units/format'
+
+const stepSchema = z.strictObject({
+  id: z.string(),
+  title: z.string(),
+  stage: z.enum(STAGES),
+  state: z.enum(['done', 'again', 'open', ...ANSWERS]),
+  /** What changed since it was done. */
+  changed: z.string().nullable(),
+  waitsFor: z.array(z.string()),
+  holds: z.array(z.strictObject({ id: z.string(), say: z.string(), coverable: z.boolean() })),
+  asks: z.array(z.strictObject({ place: z.string(), given: z.string().nullable() })),
+})
+
+export const bayReportSchema = z.strictObject({
+  format: z.literal('ypsos-bay'),
+  version: z.literal(1),
+  done: z.number().int(),
+  of: z.number().int(),
+  /** The step in hand; nothing where all are done. */
+  next: z.string().nullable(),
+  minutesLeft: z.strictObject({ one: z.number(), two: z.number() }),
+  steps: z.array(stepSchema),
+})
+export type BayReport = z.infer<typeof bayReportSchema>
+
+const stepReport = ({ step, state, changed, waits, holds, asks }: StepStands, choice?: UnitChoice) => ({
+  id: step.id,
+  title: step.title,
+  stage: step.stage,
+  state,
+  changed: changed ?? null,
+  waitsFor: [...waits],
+  holds: holds.map(({ id, say, words, coverable }) => ({
+    id,
+    say: words ? `${say} ${phraseText(words, choice)}` : say,
+    coverable,
+  })),
+  asks: asks.map(({ place, given }) => ({ place, given: given ?? null })),
+})
+
+/** Where a job stands in the bay, for other software. Minutes. */
+export const bayReport = ({ steps, next, done, left }: Session, choice?: UnitChoice): BayReport => ({
+  format: 'ypsos-bay',
+  version: 1,
+  done,
+  of: steps.length,
+  next: next?.step.id ?? null,
+  minutesLeft: { ...left },
+  steps: steps.map((each) => stepReport(each, choice)),
+})
