@@ -162,7 +162,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText(
     'Slat platform on gutter feet: on since',
   )
-  await expect(page.getByRole('region', { name: 'Log' })).toContainText('Wren')
+  await expect(page.getByRole('region', { name: /^Entries of/ }).first()).toContainText('Wren')
   await page.goto('/')
   await expect(
     page

@@ -1,5 +1,6 @@
 import { logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { united } from '@/core/bay/log/sequence'
+import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 
 /** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
@@ -41,5 +42,6 @@ export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
       return { ok: false, reason: whyNotKept(error) }
     }
   }
+  if (events.length > 0) tellKept({ shelf: 'log' })
   return { ok: true }
 }

@@ -1,6 +1,7 @@
 import { readPlan } from '@/core/formats/plan-file'
 import type { FieldMessage } from '@/core/plan/messages'
 import type { Plan } from '@/core/plan/plan'
+import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 
 export type StoredPlan =
@@ -44,6 +45,7 @@ export async function keepPlan(plan: Plan): Promise<Kept> {
   try {
     await planShelf.setItem(plan.id, plan)
     unkept.delete(plan.id)
+    tellKept({ shelf: 'plans', id: plan.id })
     return { ok: true }
   } catch (error) {
     unkept.set(plan.id, plan)

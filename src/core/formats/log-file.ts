@@ -45,8 +45,11 @@ export function parseLogText(text: string): ReadLog {
 /** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
 const tidy = (value: number): string => String(Number(value.toFixed(2)))
 
-/** What an event says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. */
-export function eventText(event: LogEvent): string {
+/**
+ * What an event says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. A correction shows
+ * what it corrected, where that is at hand.
+ */
+export function eventText(event: LogEvent, log: ReadonlyMap<string, LogEvent> = new Map()): string {
   switch (event.kind) {
     case 'fitted':
     case 'removed':
@@ -90,8 +93,11 @@ export function eventText(event: LogEvent): string {
       return `${event.what}, on ${event.on}`
     case 'dated':
       return `${event.what}, due ${event.due}`
-    case 'corrected':
-      return `event ${event.eventId}: ${event.reason}`
+    case 'corrected': {
+      const of = log.get(event.eventId)
+      const what = of ? `${EVENT_WORD[of.kind].toLowerCase()} ${eventText(of)}` : `entry ${event.eventId}`
+      return `${what}: ${event.reason}`
+    }
   }
 }
 
@@ -101,13 +107,14 @@ const asText = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
 /** The log as CSV. Published: RFC 4180; one line an event, in order. */
 export function logCsv(events: readonly LogEvent[]): string {
   const head = ['id', 'at', 'vehicle', 'job', 'event', 'what', 'by', 'note']
+  const byId = new Map(events.map((event) => [event.id, event]))
   const rows = events.map((event) => [
     event.id,
     event.at,
     event.vehicleId,
     event.jobId ?? '',
     EVENT_WORD[event.kind],
-    asText(eventText(event)),
+    asText(eventText(event, byId)),
     asText(event.by ?? ''),
     asText(event.note ?? ''),
   ])

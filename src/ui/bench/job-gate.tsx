@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
+import { whenKept } from '@/storage/kept-elsewhere'
 import { useSettings } from '@/ui/shell/settings-store'
 import { usePlan } from './plan-store'
 
@@ -28,6 +29,13 @@ export function JobGate({ id, children }: { id: string; children: (plan: Plan) =
   useEffect(() => {
     if (ready) void open(id)
   }, [ready, open, id])
+  useEffect(
+    () =>
+      whenKept((what) => {
+        if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
+      }),
+    [id],
+  )
   useEffect(() => {
     const flush = () => {
       if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()

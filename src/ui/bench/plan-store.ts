@@ -35,6 +35,8 @@ interface PlanStore {
   readonly cell: { readonly layerId: string; readonly state: State } | undefined
   readonly focus: string | undefined
   open(id: string): Promise<void>
+  /** Takes what another tab has kept of the open job, unless something here is still to be kept. */
+  follow(id: string): Promise<void>
   run(command: Command): boolean
   drag(command: Command): void
   drop(): void
@@ -98,6 +100,14 @@ export const usePlan = create<PlanStore>((set, get) => {
       } catch (error) {
         set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotKept(error) } })
       }
+    },
+    async follow(id) {
+      const { plan, saving, dragFrom } = get()
+      if (plan?.id !== id || saving.at === 'waiting' || dragFrom) return
+      const stored = await loadPlan(id).catch(() => undefined)
+      const now = get()
+      if (!stored?.ok || now.plan !== plan || JSON.stringify(stored.plan) === JSON.stringify(plan)) return
+      set({ plan: stored.plan, past: [...now.past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
     },
     run(command) {
       const { plan, past } = get()

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import { PDFDocument } from 'pdf-lib'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
 import { handoverOf } from '@/core/bay/handover'
@@ -8,10 +10,16 @@ import { survey } from '@/core/survey/survey'
 import { boatAndBox, frameJob, twinSpan } from '@/stock/plans'
 import { extentOf } from '@/ui/drawing/layout'
 import { handoverPdf } from './handover-pdf'
-import { printable } from './pdf-column'
+import { Face } from './pdf-face'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
 const MM = 25.4 / 72
+const file = (name: string) =>
+  new Uint8Array(readFileSync(`node_modules/@fontsource/archivo/files/archivo-${name}-normal.woff`))
+const ourFonts = {
+  plain: [file('latin-400'), file('latin-ext-400')],
+  bold: [file('latin-700'), file('latin-ext-700')],
+}
 
 async function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | 'us' = 'metric') {
   const surveyed = survey(plan)
@@ -23,6 +31,7 @@ async function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | '
     paper,
     units: { show, denominator: 16 },
     today: '2027-03-12',
+    fonts: ourFonts,
   })
   const pdf = await getDocument({ data: bytes, useSystemFonts: true }).promise
   const pages = await Promise.all(Array.from({ length: pdf.numPages }, (_, i) => pdf.getPage(i + 1)))
@@ -124,7 +133,31 @@ describe('true scale', () => {
     expect(scaleFor(1000, 184)).toBe(10)
     expect(scaleFor(30_000, 184)).toBe(164)
   })
-  it('prints only what every reader can show', () => {
-    expect(printable('1\u2009430 mm − ½ · 3⁄8″ ✓')).toBe('1 430 mm - ½ · 3/8" ?')
+})
+
+describe('our own type in the PDF (U5)', () => {
+  it('has the letters of the languages around, signs of figures and odd spaces; what it lacks is said to be lacking', async () => {
+    const face = await Face.of(await PDFDocument.create(), ourFonts.plain)
+    expect(face.printable('Żółć ğ ő ß Ø 3⁄8″ ½ × − ’ … € ·')).not.toContain('?')
+    expect(face.printable('1\u2009430 mm').replace('\u2009', ' ')).toBe('1 430 mm')
+    expect(face.printable('車 ✓')).toBe('? ?')
+    // Letters of both files in one word are as wide as their parts.
+    expect(face.widthOf('Łódź', 10)).toBeGreaterThan(face.widthOf('Lod', 10))
+  })
+
+  it('is what the pages are set in, and brings a customer’s name whole', async () => {
+    const { all, pages } = await opened({
+      ...boatAndBox,
+      job: { ...boatAndBox.job, customer: 'Grażyna Šťastná' },
+    })
+    expect(all.replace(/\s/g, '')).toContain('GrażynaŠťastná')
+    const { fnArray, argsArray } = await pages[0]!.getOperatorList()
+    const names = fnArray.flatMap((fn, i) =>
+      fn === OPS.setFont ? [String((argsArray as unknown[][])[i]?.[0])] : [],
+    )
+    const fonts = new Set(
+      [...new Set(names)].map((name) => (pages[0]!.commonObjs.get(name) as { name: string }).name),
+    )
+    for (const name of fonts) expect(name).toContain('Archivo')
   })
 })

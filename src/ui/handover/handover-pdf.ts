@@ -1,11 +1,4 @@
-import {
-  concatTransformationMatrix,
-  PDFDocument,
-  popGraphicsState,
-  pushGraphicsState,
-  StandardFonts,
-  type PDFFont,
-} from 'pdf-lib'
+import { concatTransformationMatrix, PDFDocument, popGraphicsState, pushGraphicsState } from 'pdf-lib'
 import { placardLines, type Handover } from '@/core/bay/handover'
 import { openingOf } from '@/core/bay/handover-opening'
 import type { Plan } from '@/core/plan/plan'
@@ -17,7 +10,8 @@ import { extentOf } from '@/ui/drawing/layout'
 import { rackPaths } from '@/ui/drawing/rack-paths'
 import { middleOf, pathsOf } from '@/ui/drawing/thing-view'
 import { sidePaths } from '@/ui/drawing/vehicle-paths'
-import { Column, EDGE, INK, printable, PT } from './pdf-column'
+import { Column, EDGE, INK, PT } from './pdf-column'
+import { Face, type PdfFonts } from './pdf-face'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
 export interface PdfInput {
@@ -28,10 +22,11 @@ export interface PdfInput {
   readonly units: UnitChoice
   /** The day it is printed, as 2027-03-12. */
   readonly today: string
+  readonly fonts: PdfFonts
 }
 
 /** The side view at true scale, with a metre beside it. */
-function drawSide(column: Column, { survey, paper }: PdfInput): void {
+function drawSide(column: Column, { plain }: Faces, { survey, paper }: PdfInput): void {
   const { x0, x1 } = extentOf(survey)
   const scale = scaleFor(x1 - x0, PAPER[paper].widthMm - 2 * MARGIN_MM)
   const factor = PT / scale
@@ -89,11 +84,16 @@ function drawSide(column: Column, { survey, paper }: PdfInput): void {
     thickness: 1.2,
     color: INK,
   })
-  page.drawText(`1 m, drawn 1 to ${scale}`, { x: x + metre + 8, y: base - 15, size: 8.5, color: INK })
+  plain.draw(page, `1 m, drawn 1 to ${scale}`, { x: x + metre + 8, y: base - 15, size: 8.5, color: INK })
+}
+
+interface Faces {
+  readonly plain: Face
+  readonly bold: Face
 }
 
 /** The placard on a page of its own, at its true size, with what to cut along. */
-function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont }, input: PdfInput): void {
+function drawPlacard(doc: PDFDocument, fonts: Faces, input: PdfInput): void {
   const { widthMm, heightMm } = PAPER[input.paper]
   const page = doc.addPage([widthMm * PT, heightMm * PT])
   const [w, h] = [PLACARD.widthMm * PT, PLACARD.heightMm * PT]
@@ -101,54 +101,32 @@ function drawPlacard(doc: PDFDocument, fonts: { plain: PDFFont; bold: PDFFont },
   const y = (heightMm - MARGIN_MM) * PT - h
   page.drawRectangle({ x, y, width: w, height: h, borderColor: INK, borderWidth: 1.5 })
   const { height, rows, notLooked } = placardLines(input.handover, input.units)
-  page.drawText(printable(height), { x: x + 10, y: y + h - 38, size: 32, font: fonts.bold, color: INK })
-  page.drawText(printable(`high, driving (${input.handover.heightOf.toLowerCase()})`).slice(0, 58), {
-    x: x + 10,
-    y: y + h - 52,
-    size: 8,
-    font: fonts.plain,
-    color: INK,
-  })
+  fonts.bold.draw(page, height, { x: x + 10, y: y + h - 38, size: 32, color: INK })
+  const small = (text: string, up: number, most: number) => {
+    fonts.plain.draw(page, text, {
+      x: x + 10,
+      y: y + up,
+      size: fonts.plain.fitting(text, most, w - 20),
+      color: INK,
+    })
+  }
+  small(`high, driving (${input.handover.heightOf})`, h - 52, 8)
   const step = Math.min(19, (h - 90) / Math.max(rows.length, 1))
   rows.forEach(([name, text], i) => {
     const at = y + h - 70 - i * step
-    const size = fitted(`${name}: ${text}`, fonts.plain, Math.min(12, step - 2), w - 20)
-    page.drawText(printable(`${name}: `), { x: x + 10, y: at, size, font: fonts.bold, color: INK })
-    page.drawText(printable(text), {
-      x: x + 10 + fonts.bold.widthOfTextAtSize(printable(`${name}: `), size),
-      y: at,
-      size,
-      font: fonts.plain,
-      color: INK,
-    })
+    const size = fonts.bold.fitting(`${name}: ${text}`, Math.min(12, step - 2), w - 20)
+    fonts.bold.draw(page, `${name}: `, { x: x + 10, y: at, size, color: INK })
+    const from = x + 10 + fonts.bold.widthOf(`${name}: `, size)
+    fonts.plain.draw(page, text, { x: from, y: at, size, color: INK })
   })
-  if (notLooked !== undefined)
-    page.drawText(printable(notLooked).slice(0, 90), {
-      x: x + 10,
-      y: y + 17,
-      size: 7,
-      font: fonts.plain,
-      color: INK,
-    })
-  page.drawText('Never more than the lowest rating. Re-tighten after the first trip.', {
-    x: x + 10,
-    y: y + 8,
-    size: 7,
-    font: fonts.plain,
-    color: INK,
-  })
-  page.drawText(`Cut along the line: ${PLACARD.widthMm} x ${PLACARD.heightMm} mm, printed at 100 %`, {
-    x,
-    y: y - 12,
-    size: 8,
-    font: fonts.plain,
-    color: EDGE,
-  })
+  if (notLooked !== undefined) small(notLooked, 17, 7)
+  small('Never more than the lowest rating. Re-tighten after the first trip.', 8, 7)
+  fonts.plain.draw(
+    page,
+    `Cut along the line: ${PLACARD.widthMm} × ${PLACARD.heightMm} mm, printed at 100 %`,
+    { x, y: y - 12, size: 8, color: EDGE },
+  )
 }
-
-/** The size at which a line fits. */
-const fitted = (text: string, font: PDFFont, size: number, width: number) =>
-  Math.min(size, (size * width) / Math.max(1, font.widthOfTextAtSize(printable(text), size) * 1.05))
 
 /** The handover sheet as a PDF file: as many pages as it takes, the drawing at a stated true scale, the placard last. */
 export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
@@ -157,9 +135,9 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
   doc.setTitle(`Handover: ${plan.job.name}`)
   doc.setCreationDate(new Date(`${today}T00:00:00Z`))
   doc.setModificationDate(new Date(`${today}T00:00:00Z`))
-  const fonts = {
-    plain: await doc.embedFont(StandardFonts.Helvetica),
-    bold: await doc.embedFont(StandardFonts.HelveticaBold),
+  const fonts: Faces = {
+    plain: await Face.of(doc, input.fonts.plain),
+    bold: await Face.of(doc, input.fonts.bold),
   }
   const column = new Column(doc, fonts, paper)
   const say = (phrase: Parameters<typeof phraseText>[0]) => phraseText(phrase, units)
@@ -199,7 +177,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     bold: true,
   })
   for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)
-  drawSide(column, input)
+  drawSide(column, fonts, input)
   list('What was fitted', handover.fitted)
   if (handover.torques.length > 0) {
     column.heading('Torque')

@@ -44,8 +44,19 @@ function Sheet({ plan }: { plan: Plan }) {
   const savePdf = async () => {
     setProblem(undefined)
     try {
-      const { handoverPdf } = await import('./handover-pdf')
-      const bytes = await handoverPdf({ plan, survey, handover, paper, units, today: day })
+      const [{ handoverPdf }, { pdfFonts }] = await Promise.all([
+        import('./handover-pdf'),
+        import('./pdf-fonts'),
+      ])
+      const bytes = await handoverPdf({
+        plan,
+        survey,
+        handover,
+        paper,
+        units,
+        today: day,
+        fonts: await pdfFonts(),
+      })
       downloadText(`${stem}-handover.pdf`, bytes, 'application/pdf')
     } catch (error) {
       setProblem(

@@ -1,4 +1,5 @@
-import { rgb, type PDFDocument, type PDFFont, type PDFPage } from 'pdf-lib'
+import { rgb, type PDFDocument, type PDFPage } from 'pdf-lib'
+import type { Face } from './pdf-face'
 import { MARGIN_MM, PAPER, type Paper } from './true-scale'
 
 /** Points in a millimetre: true scale hangs on it. */
@@ -7,17 +8,6 @@ export const INK = rgb(0.086, 0.133, 0.18)
 export const EDGE = rgb(0.4, 0.45, 0.5)
 const BODY = 9.5
 
-/** What the fonts of every reader can show: thin spaces and odd dashes become plain ones, the rest a question mark. */
-export function printable(text: string): string {
-  return text
-    .replace(/[\u2009\u202f\u00a0]/g, ' ')
-    .replace(/\u2212/g, '-')
-    .replace(/\u2044/g, '/')
-    .replace(/[\u2032]/g, "'")
-    .replace(/[\u2033]/g, '"')
-    .replace(/[^\x20-\x7e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026]/g, '?')
-}
-
 /** A column of text down as many pages as it takes. */
 export class Column {
   page: PDFPage
@@ -25,7 +15,7 @@ export class Column {
 
   constructor(
     private readonly doc: PDFDocument,
-    private readonly fonts: { readonly plain: PDFFont; readonly bold: PDFFont },
+    private readonly fonts: { readonly plain: Face; readonly bold: Face },
     private readonly paper: Paper,
   ) {
     this.page = this.newPage()
@@ -49,15 +39,23 @@ export class Column {
     return this.y
   }
 
-  private wrap(text: string, font: PDFFont, size: number, width: number): string[] {
+  private wrap(text: string, font: Face, size: number, width: number): string[] {
     const lines: string[] = []
+    const space = font.widthOf(' ', size)
     let line = ''
-    for (const word of printable(text).split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`
-      if (font.widthOfTextAtSize(longer, size) <= width || line === '') line = longer
-      else {
+    let used = 0
+    for (const word of font.printable(text).split(' ')) {
+      const wide = font.widthOf(word, size)
+      if (line === '') {
+        line = word
+        used = wide
+      } else if (used + space + wide <= width) {
+        line = `${line} ${word}`
+        used += space + wide
+      } else {
         lines.push(line)
         line = word
+        used = wide
       }
     }
     return [...lines, line]
@@ -67,7 +65,7 @@ export class Column {
     const font = bold ? this.fonts.bold : this.fonts.plain
     for (const line of this.wrap(text, font, size, this.widthPt - indent)) {
       const y = this.take(size * 1.32)
-      this.page.drawText(line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, font, color: INK })
+      font.draw(this.page, line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, color: INK })
     }
   }
 
@@ -82,13 +80,7 @@ export class Column {
       thickness: 1,
       color: INK,
     })
-    this.page.drawText(printable(text), {
-      x: MARGIN_MM * PT,
-      y: y + 3,
-      size: 11.5,
-      font: this.fonts.bold,
-      color: INK,
-    })
+    this.fonts.bold.draw(this.page, text, { x: MARGIN_MM * PT, y: y + 3, size: 11.5, color: INK })
   }
 
   /** Cells side by side, each wrapped in its own share of the width. */
@@ -101,13 +93,7 @@ export class Column {
     let x = MARGIN_MM * PT
     wrapped.forEach((each, i) => {
       each.forEach((line, at) => {
-        this.page.drawText(line, {
-          x,
-          y: y + (lines - at - 1) * BODY * 1.3 + 3,
-          size: BODY,
-          font,
-          color: INK,
-        })
+        font.draw(this.page, line, { x, y: y + (lines - at - 1) * BODY * 1.3 + 3, size: BODY, color: INK })
       })
       x += widths[i] ?? 0
     })

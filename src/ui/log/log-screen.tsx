@@ -10,6 +10,7 @@ import { today } from '@/ui/shell/today'
 import { useSearch } from '@/ui/shell/use-search'
 import { CarPicker } from './car-picker'
 import { useLog } from './log-store'
+import { TakeInLog } from './take-in-log'
 import { useStoredPlans } from './stored-plans'
 import { carName, VehicleLog } from './vehicle-log'
 
@@ -28,10 +29,10 @@ export function LogScreen() {
   useEffect(() => {
     if (ready) void open()
   }, [ready, open, reads])
+  const cars = useMemo(() => carsByJob(plans), [plans])
+  const names = useMemo(() => new Map(plans.map((plan) => [plan.car.id, carName(plan)])), [plans])
   const vehicles = useMemo(() => {
     const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)
-    const cars = carsByJob(plans)
-    const names = new Map(plans.map((plan) => [plan.car.id, carName(plan)]))
     const ids = [...new Set([...events.map((event) => carOf(event, cars)), ...names.keys()])]
     return ids
       .map((id) => {
@@ -44,7 +45,7 @@ export function LogScreen() {
           b.count - a.count ||
           a.name.localeCompare(b.name),
       )
-  }, [plans, events, house])
+  }, [cars, names, events, house])
   const day = today()
   const shown = picked ?? vehicle ?? vehicles[0]?.id
   return (
@@ -52,6 +53,7 @@ export function LogScreen() {
       <header className="bay-head">
         <Mark />
         <h1 className="flex-1 text-[17px]">Log</h1>
+        <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
         <Link href="/" className="plain">
           All jobs
         </Link>

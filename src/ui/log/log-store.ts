@@ -3,9 +3,11 @@ import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/bay/log/event'
 import { replay, type RackRecord } from '@/core/bay/log/replay'
-import { nextTurn } from '@/core/bay/log/sequence'
+import { nextTurn, united } from '@/core/bay/log/sequence'
+import { replacedBy } from '@/core/bay/log/subject'
 import { carsByJob, ownEvents, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
+import { whenKept } from '@/storage/kept-elsewhere'
 import { keepEvents, loadEvents } from '@/storage/log'
 import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/shell/settings-store'
@@ -22,6 +24,8 @@ interface LogStore {
   readonly events: readonly LogEvent[]
   readonly trouble: string | undefined
   open(): Promise<void>
+  /** Takes in entries of another device as they are; what is here already stays as it is. */
+  takeIn(events: readonly LogEvent[]): Promise<boolean>
   add(of: { readonly vehicleId: string; readonly jobId?: string }, events: readonly NewEvent[]): Promise<void>
 }
 
@@ -33,7 +37,15 @@ function deviceId(): string {
   return device
 }
 
+/** An entry that says which earlier one it takes the place of. */
+function withReplaced(event: LogEvent, before: readonly LogEvent[]): LogEvent {
+  const replaced = replacedBy(event, before)
+  return replaced ? { ...event, replaces: replaced.id } : event
+}
+
 let watching = false
+/** What is on its way into the store: reading it again meanwhile does not lose sight of it. */
+let writing: readonly LogEvent[] = []
 
 /** The log as this page has read it. What is added shows at once and is stored event by event. */
 export const useLog = create<LogStore>((set, get) => ({
@@ -44,29 +56,47 @@ export const useLog = create<LogStore>((set, get) => ({
     if (!watching) {
       watching = true
       // Another tab may have written meanwhile.
+      whenKept(({ shelf }) => {
+        if (shelf === 'log') void get().open()
+      })
       document.addEventListener('visibilitychange', () => {
         if (document.visibilityState === 'visible') void get().open()
       })
     }
     try {
-      set({ events: await loadEvents(), ready: true })
+      const stored = await loadEvents()
+      set({ events: united(stored, writing), ready: true })
     } catch (error) {
       set({ ready: true, trouble: whyNotKept(error) })
     }
   },
+  async takeIn(given) {
+    const known = new Set(get().events.map(({ id }) => id))
+    const fresh = given.filter(({ id }) => !known.has(id))
+    set({ events: united(get().events, fresh), trouble: undefined })
+    const kept = await keepEvents(fresh)
+    if (!kept.ok) set({ trouble: kept.reason })
+    return kept.ok
+  },
   async add({ vehicleId, jobId }, events) {
     const { fitter } = useSettings.getState().settings
     const first = nextTurn(get().events)
-    const signed = events.map((event, i) => ({
-      ...event,
-      id: crypto.randomUUID(),
-      at: new Date().toISOString(),
-      turn: first + i,
-      device: deviceId(),
-      vehicleId,
-      ...(jobId === undefined ? {} : { jobId }),
-      ...(fitter === '' ? {} : { by: fitter }),
-    })) as LogEvent[]
+    const before = get().events
+    const signed = events.map((event, i) =>
+      withReplaced(
+        {
+          ...event,
+          id: crypto.randomUUID(),
+          at: new Date().toISOString(),
+          turn: first + i,
+          device: deviceId(),
+          vehicleId,
+          ...(jobId === undefined ? {} : { jobId }),
+          ...(fitter === '' ? {} : { by: fitter }),
+        } as LogEvent,
+        before,
+      ),
+    )
     // What could not be read back is not written: better said now than missed later.
     const odd = signed.find((event) => !logEventSchema.safeParse(event).success)
     if (odd) {
@@ -76,7 +106,9 @@ export const useLog = create<LogStore>((set, get) => ({
       return
     }
     set({ events: [...get().events, ...signed], trouble: undefined })
+    writing = [...writing, ...signed]
     const kept = await keepEvents(signed)
+    writing = writing.filter((event) => !signed.includes(event))
     if (!kept.ok) set({ trouble: kept.reason })
   },
 }))

@@ -1,9 +1,8 @@
 'use client'
 import { useMemo, useState } from 'react'
 import { dueOf, isOverdue } from '@/core/bay/due'
-import { EVENT_WORD, type LogEvent } from '@/core/bay/log/event'
 import { calendarFile } from '@/core/formats/calendar'
-import { eventText, logCsv, printLog } from '@/core/formats/log-file'
+import { logCsv, printLog } from '@/core/formats/log-file'
 import { carOf, carsByJob, perhapsSame } from '@/core/bay/log/whose'
 import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/rules/house'
@@ -11,11 +10,9 @@ import { downloadText } from '@/ui/shell/download'
 import { useSettings } from '@/ui/shell/settings-store'
 import { today } from '@/ui/shell/today'
 import { AddEvent } from './add-event'
-import { CorrectDialog } from './correct-dialog'
 import { recordOf, useLog } from './log-store'
+import { VisitList } from './visit-list'
 import { WhoseCar } from './whose-car'
-
-const timeOf = ({ at }: LogEvent) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
 
 /** A car as people tell it from another of its kind. */
 export const carName = ({ vehicle, car, job }: Plan): string =>
@@ -35,7 +32,6 @@ export function VehicleLog({
   const add = useLog((store) => store.add)
   const house = useSettings((store) => store.settings.house)
   const [day] = useState(today)
-  const [correcting, setCorrecting] = useState<LogEvent>()
   const own = useMemo(() => {
     const cars = carsByJob(plans)
     return events.filter((event) => carOf(event, cars) === carId)
@@ -47,7 +43,6 @@ export function VehicleLog({
     [own, house, theirs],
   )
   const record = recordOf(own)
-  const counting = useMemo(() => new Set(record.counting.map(({ id }) => id)), [record])
   return (
     <>
       <div className="flex flex-wrap items-center gap-2 pt-3">
@@ -140,57 +135,13 @@ export function VehicleLog({
           <h3 className="text-[17px]">
             {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
           </h3>
-          <div className="overflow-x-auto" role="region" aria-label="Log" tabIndex={0}>
-            <table className="forces-table">
-              <thead>
-                <tr>
-                  <th scope="col">When</th>
-                  <th scope="col">Entry</th>
-                  <th scope="col">By</th>
-                  <th scope="col">
-                    <span className="sr-only">Tools</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {own.toReversed().map((event) => (
-                  <tr key={event.id} className={counting.has(event.id) ? '' : 'log-struck'}>
-                    <td className="whitespace-nowrap">{timeOf(event)}</td>
-                    <th scope="row" className="font-normal">
-                      <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event)}
-                      {event.note === undefined ? '' : ` (${event.note})`}
-                      {counting.has(event.id) ? '' : ' (struck out)'}
-                    </th>
-                    <td>{event.by ?? ''}</td>
-                    <td>
-                      {counting.has(event.id) && (
-                        <button
-                          type="button"
-                          className="quiet"
-                          aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event)}`}
-                          onClick={() => {
-                            setCorrecting(event)
-                          }}
-                        >
-                          Correct
-                        </button>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <VisitList
+            events={own}
+            counting={record.counting}
+            jobName={(id) => plans.find((plan) => plan.id === id)?.job.name}
+          />
         </section>
       </div>
-      {correcting && (
-        <CorrectDialog
-          event={correcting}
-          onClose={() => {
-            setCorrecting(undefined)
-          }}
-        />
-      )}
     </>
   )
 }

@@ -14,6 +14,8 @@ const common = {
   /** One more than the highest turn that the device had seen when it wrote this: what orders a log, and no clock does. */
   turn: z.number().int().min(1).max(100_000_000).optional(),
   device: idSchema.optional(),
+  /** The entry that it takes the place of: the same thing, read or said anew. */
+  replaces: idSchema.optional(),
 }
 const key = z.string().min(1).max(400)
 /** Names of steps and joints are made of several names of the plan. */

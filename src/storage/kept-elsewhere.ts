@@ -1,0 +1,35 @@
+import * as z from 'zod'
+
+/** What another tab of this browser has just kept: a job by its id, or more of the log. */
+const keptSchema = z.discriminatedUnion('shelf', [
+  z.object({ shelf: z.literal('plans'), id: z.string() }),
+  z.object({ shelf: z.literal('log') }),
+])
+export type KeptElsewhere = z.infer<typeof keptSchema>
+
+let channel: BroadcastChannel | undefined
+
+/** One for the page: what is said on it is not heard on it, so no tab follows itself. */
+function ours(): BroadcastChannel | undefined {
+  if (typeof window === 'undefined' || typeof BroadcastChannel === 'undefined') return undefined
+  channel ??= new BroadcastChannel('ypsos-kept')
+  return channel
+}
+
+/** Tells the other tabs what was kept. */
+export function tellKept(what: KeptElsewhere): void {
+  ours()?.postMessage(what)
+}
+
+/** Hears what other tabs keep; stop listening with what it gives back. */
+export function whenKept(listener: (what: KeptElsewhere) => void): () => void {
+  const own = ours()
+  const hear = ({ data }: MessageEvent<unknown>) => {
+    const read = keptSchema.safeParse(data)
+    if (read.success) listener(read.data)
+  }
+  own?.addEventListener('message', hear)
+  return () => {
+    own?.removeEventListener('message', hear)
+  }
+}
