@@ -31,6 +31,17 @@ export async function loadVehicleLog(vehicleId: string): Promise<LogEvent[]> {
   return (await loadEvents()).filter((event) => event.vehicleId === vehicleId)
 }
 
+/** Puts a whole log where none is: one that is there, however short, stays as it is. */
+export async function keepEventsIfMissing(events: readonly LogEvent[]): Promise<Kept> {
+  try {
+    if ((await logShelf.length()) > 0) return { ok: true }
+    await Promise.all(events.map((event, i) => logShelf.setItem(keyOf(event, i), event)))
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}
+
 /** Adds events to the log; nothing that is in it is ever written over. */
 export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
   for (const [i, event] of events.entries()) {

@@ -1,3 +1,4 @@
+import type { LogEvent } from './log/event'
 import { barsOf, type Rack } from '../plan/rack'
 import { formatNumber } from '../units/format'
 
@@ -18,4 +19,12 @@ export function refitValues(rack: Rack): string {
     ),
   )
   return [...bars, ...torques].join('; ').slice(0, 1000)
+}
+
+/** How each rack stood when it last came off, by the rack, as its log wrote it down: what it is put back by. */
+export function refitNotes(counting: readonly LogEvent[]): ReadonlyMap<string, string> {
+  const notes = new Map<string, string>()
+  for (const event of counting)
+    if (event.kind === 'removed' && event.note !== undefined) notes.set(event.rackId, event.note)
+  return notes
 }

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react'
 import { isDone } from '@/core/bay/answers'
 import { standingOf } from '@/core/bay/evidence'
 import { NOTHING_DONE, type BayProgress } from '@/core/bay/log/replay'
+import { refitNotes } from '@/core/bay/refit'
 import { minutesLeft } from '@/core/bay/session'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
@@ -51,6 +52,7 @@ function Bay({ plan }: { plan: Plan }) {
   const trouble = useLog((store) => store.trouble)
   const awake = useAwake()
   const logged = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
+  const cameOff = useMemo(() => refitNotes(recordOf(own).counting), [own])
   const order = stepsOf(plan, logged)
   const { progress, again } = useMemo(
     () => standingOf(order.ok ? order.steps : [], survey, logged),
@@ -102,7 +104,14 @@ function Bay({ plan }: { plan: Plan }) {
           Fetching the log.
         </p>
       ) : view === 'steps' ? (
-        <OneStep plan={plan} survey={survey} steps={order.steps} progress={progress} again={again} />
+        <OneStep
+          plan={plan}
+          survey={survey}
+          steps={order.steps}
+          progress={progress}
+          again={again}
+          cameOff={cameOff}
+        />
       ) : (
         <main className="bay-scroll" tabIndex={0} aria-label={view === 'parts' ? 'Parts' : 'Plan of work'}>
           {view === 'parts' ? (

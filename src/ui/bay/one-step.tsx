@@ -33,6 +33,7 @@ export function OneStep({
   steps,
   progress,
   again,
+  cameOff,
 }: {
   plan: Plan
   survey: Survey
@@ -40,6 +41,8 @@ export function OneStep({
   progress: BayProgress
   /** Steps to be done again, with what changed since. */
   again: ReadonlyMap<string, string>
+  /** How each rack stood when it last came off, by the rack. */
+  cameOff: ReadonlyMap<string, string>
 }) {
   const now = currentIndex(steps, progress)
   const [looking, setLooking] = useState<number>()
@@ -76,6 +79,10 @@ export function OneStep({
   }
   useBayKeys(done, back)
   if (!step || !primary) return null
+  const old =
+    step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)
+      ? cameOff.get(step.rackId)
+      : undefined
   const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="bay-body">
@@ -112,6 +119,7 @@ export function OneStep({
             {waits > 3 ? `, and ${waits - 3} more` : ''}.
           </p>
         )}
+        {old !== undefined && <p className="bay-waits">When it came off: {old}</p>}
         <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
         {step.doing.kind === 'count' ? (
           <PartsTable plan={plan} survey={survey} progress={progress} />

@@ -1,13 +1,21 @@
 import type { BayProgress } from '@/core/bay/log/replay'
+import { refitValues } from '@/core/bay/refit'
 import { hangsNow } from '@/core/bay/evidence'
 import { nextPull, passPress } from '@/core/bay/pulling'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
+import type { Rack } from '@/core/plan/rack'
 import { toFit } from '@/core/plan/scalars'
 import type { Phrase } from '@/core/review/phrase'
 import type { Survey } from '@/core/survey/survey'
 import type { NewEvent } from '@/ui/log/log-store'
 import { seenEvent } from './pull-event'
+
+/** How it stood, written down for whoever puts it on again; nothing where nothing is known. */
+function refitNote(rack: Rack): { readonly note?: string } {
+  const note = refitValues(rack)
+  return note === '' ? {} : { note }
+}
 
 /** What is written when a step is done: the step, and what its being done means for the rack. */
 function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgress): NewEvent[] {
@@ -26,7 +34,7 @@ function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgres
       toFit(rack)
         ? [{ kind: 'fitted', rackId: rack.id, what: rack.name }]
         : rack.status === 'comesOff'
-          ? [{ kind: 'removed', rackId: rack.id, what: rack.name }]
+          ? [{ kind: 'removed', rackId: rack.id, what: rack.name, ...refitNote(rack) }]
           : [],
     ),
   ]

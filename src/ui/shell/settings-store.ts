@@ -5,8 +5,10 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { EMPTY_STOCK, type StockLists } from '@/core/formats/stock-kinds'
 import { loadOwnStock } from '@/storage/own-stock'
 import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
+import { keepEventsIfMissing } from '@/storage/log'
 import { keepPlanIfMissing } from '@/storage/plans'
 import { DEMO_PLANS } from '@/stock/plans'
+import { today } from './today'
 import { whyNotKept } from '@/storage/shelves'
 
 interface SettingsStore {
@@ -37,7 +39,9 @@ export const useSettings = create<SettingsStore>((set, get) => ({
         set({ trouble: whyNotKept(error) })
       }
       if (demo && !settings.seeded) {
+        const { demoLog } = await import('@/stock/demo-log')
         const kept = await Promise.all([
+          keepEventsIfMissing(demoLog(today())),
           // What is there already was perhaps worked on: the demo fills only what is missing.
           ...DEMO_PLANS.map(keepPlanIfMissing),
           keepSettings({ ...settings, seeded: true }),

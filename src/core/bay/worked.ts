@@ -1,0 +1,124 @@
+import type { Survey } from '../survey/survey'
+import type { BayRules } from '../rules/house'
+import { toFit } from '../plan/scalars'
+import { hangsNow } from './evidence'
+import type { LogEvent } from './log/event'
+import { NOTHING_DONE, replay } from './log/replay'
+import { partsCheck } from './parts-check'
+import { askedOf } from './proof'
+import { wantsReadings } from './holds'
+import { passPress } from './pulling'
+import { jobSteps } from './steps/job-steps'
+import type { Step } from './steps/step'
+import { isMark, plannedReading, type Taped } from './taped'
+import { aimNm } from './torque/joint'
+
+type Unsigned<E> = E extends LogEvent ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'turn'> : never
+export type WorkedEvent = Unsigned<LogEvent>
+
+const SPREADS: ReadonlySet<Taped> = new Set(['spreadLeft', 'spreadRight'])
+
+/** What somebody who does a step as its sheet has it would write, before the tick itself. */
+function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
+  const { doing } = step
+  const events: WorkedEvent[] = []
+  const write = (event: WorkedEvent) => {
+    events.push(event)
+  }
+  switch (doing.kind) {
+    case 'count':
+      for (const { id, what, count } of partsCheck(survey).lines)
+        write({ kind: 'counted', lineId: id, what, count })
+      return events
+    case 'measure':
+      for (const { id, pair, taped } of doing.pairs)
+        write({
+          kind: 'measured',
+          stepId: step.id,
+          pairId: id,
+          readings: Object.fromEntries(
+            taped.flatMap((key) => {
+              const planned = isMark(key) || !SPREADS.has(key) ? undefined : plannedReading(pair, key)
+              return planned === undefined ? [] : [[key, [Math.round(planned)]]]
+            }),
+          ),
+        })
+      return events
+    case 'channel':
+      write({ kind: 'channelSeen', barId: doing.channel.barId, what: doing.channel.channel.name, inside: [] })
+      return events
+    case 'weigh':
+      write({ kind: 'weighed', targetId: doing.targetId, what: doing.name, kg: doing.guessKg })
+      return events
+    case 'prove':
+      for (const { id, name } of askedOf(doing.item))
+        write({
+          kind: 'proved',
+          item: id,
+          what: doing.item.cases ? `${doing.item.title}: ${name}` : doing.item.title,
+          outcome: 'good',
+        })
+      return events
+    case 'tell':
+      for (const what of doing.what) write({ kind: 'told', what })
+      return events
+    case 'torque':
+    case 'do':
+    case 'start':
+    case 'cut':
+    case 'confirm':
+      return events
+  }
+}
+
+/**
+ * The log of somebody who does a whole job, step after step, just as its sheets have it: each pull at its figure, each bar
+ * where it is planned. The events are without names and times; who writes them gives those.
+ */
+export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
+  const order = jobSteps(survey, rules)
+  if (!order.ok) return []
+  const all: WorkedEvent[] = []
+  const progress = () =>
+    replay(
+      all.map(
+        (event, i) =>
+          ({ ...event, id: String(i), at: '', vehicleId: 'v', jobId: 'j', turn: i + 1 }) as LogEvent,
+      ),
+    ).jobs.get('j') ?? NOTHING_DONE
+  for (const step of order.steps) {
+    if (step.doing.kind === 'torque') {
+      const { group } = step.doing
+      const { joint } = group
+      for (const pull of group.pulls)
+        all.push({
+          kind: 'torqued',
+          jointId: joint.id,
+          what: joint.name,
+          spot: pull.at,
+          pass: pull.pass,
+          percent: pull.percent,
+          ...(wantsReadings(group) && pull.percent === 100 && pull.nm !== undefined
+            ? { nm: pull.nm, how: 'reading' as const }
+            : { how: howOf(step) }),
+        })
+    } else all.push(...evidenceFor(step, survey))
+    const hung = hangsNow(step, survey, progress())
+    all.push({
+      kind: 'stepDone',
+      stepId: step.id,
+      title: step.title,
+      ...(Object.keys(hung).length > 0 && { hung }),
+    })
+  }
+  for (const { rack } of survey.racks)
+    if (toFit(rack)) all.push({ kind: 'fitted', rackId: rack.id, what: rack.name })
+  return all
+}
+
+/** How a pull is known where nothing is read: its wrench clicks, or its sign is seen, or it is by feel. */
+function howOf(step: Step): 'click' | 'sign' | 'feel' {
+  const press = passPress(step, NOTHING_DONE)
+  if (press && press.how !== 'reading') return press.how
+  return step.doing.kind === 'torque' && aimNm(step.doing.group.joint.torque) !== undefined ? 'click' : 'feel'
+}
