@@ -1,73 +1,10 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
+import { done, read, readAll, said, tape, title, until } from './bay-work'
 import { expect, saved, shelved, test, written } from './fixtures'
 
 const BAY = '/bay?job=demo-ridge-tent'
-
-const title = (page: Page) => page.locator('main h2').first()
-const done = (page: Page) => page.locator('.bay-done')
-const said = (page: Page, severity: string) => page.locator(`[data-bay-finding=${severity}]`)
-
-async function read(page: Page, label: string, value: string, nth = 0) {
-  const field = page.getByLabel(label, { exact: true }).nth(nth)
-  await field.fill(value)
-  await field.press('Enter')
-}
-
-/** Types what a tape reads on the platform's beams, front to rear and then front to middle. */
-async function tape(page: Page, right: string) {
-  await read(page, 'Spread, left', '1760 mm')
-  await read(page, 'Spread, right', right)
-  const far = Number(right.replace(/\D/g, ''))
-  await read(page, 'Diagonal, LHF to RHR', `${Math.hypot(far, 1400).toFixed(0)} mm`)
-  await read(page, 'Diagonal, RHF to LHR', '2249 mm')
-  await read(page, 'Spread, left', '880 mm', 1)
-  await read(page, 'Spread, right', '880 mm', 1)
-}
-
-/** Types the figure shown at every place where the sheet wants the wrench read. */
-async function readAll(page: Page) {
-  const wanted = done(page).getByText(/^Type what the wrench reads at/)
-  for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
-    const before = await wanted.textContent()
-    const field = page.getByLabel(/^Reading, /)
-    await field.fill(`${(await page.locator('.bay-number').textContent()) ?? ''} Nm`)
-    await field.press('Enter')
-    await expect(done(page)).not.toContainText(before ?? '')
-  }
-}
-
-/** Hands over in spite of every Stop, on a name and with a reason. */
-async function answerFor(page: Page) {
-  await page.getByRole('button', { name: 'Say what differs', exact: true }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('What was done, and why').fill('Customer takes it as it is')
-  for (const box of await dialog.getByRole('checkbox').all()) await box.check()
-  const who = dialog.getByLabel('Who says so')
-  if ((await who.count()) > 0) await who.fill('Wren')
-  await dialog.getByRole('button', { name: 'Put it in the log' }).click()
-  await expect(dialog).toBeHidden()
-}
-
-/** Presses the large key until a step with this title is in hand. */
-async function until(page: Page, wanted: RegExp, press: () => Promise<void>) {
-  for (let i = 0; i < 160; i += 1) {
-    const now = (await title(page).textContent()) ?? ''
-    if (wanted.test(now)) return
-    if (/Measure (and|again)/.test(now)) await tape(page, '1760 mm')
-    const good = page.getByRole('button', { name: 'Good', exact: true })
-    if ((await good.count()) > 0) await good.first().click()
-    const rest = page.getByRole('button', { name: 'The rest was not driven' })
-    if ((await rest.count()) > 0) await rest.click()
-    await readAll(page)
-    if ((await done(page).getByText('A Stop stands').count()) > 0) await answerFor(page)
-    await expect(done(page)).toBeEnabled()
-    await press()
-    if ((await page.getByText('Everything is done.').count()) > 0) return
-  }
-  throw new Error(`never came to ${wanted.source}`)
-}
 
 test('takes the platform job from parts check to handover, first out of square and then right', async ({
   page,

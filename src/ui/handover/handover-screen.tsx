@@ -142,7 +142,7 @@ function Sheet({ plan }: { plan: Plan }) {
         {openingOf(handover).map(({ title, lines, grave }) => (
           <div key={title} className="sheet-part">
             <div className={grave ? 'bay-finding bay-stop' : ''}>
-              <p className="font-bold">{title}</p>
+              <h2 className="text-[length:inherit] font-bold">{title}</h2>
               <Lines
                 lines={lines.map((phrase, i) => (
                   <PhraseLine key={i} phrase={phrase} />
