@@ -1,6 +1,5 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
-import type { Page } from '@playwright/test'
 import { done, read, readAll, said, tape, title, until } from './bay-work'
 import { expect, saved, shelved, test, written } from './fixtures'
 

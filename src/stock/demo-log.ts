@@ -60,7 +60,7 @@ export function demoLog(today: string): LogEvent[] {
     const rack = plan.racks[0]?.name ?? ''
     return [
       ...workedEvents(survey(plan), bayRulesOf(plan.rules)).map((event, i) => signed(event, daysAgo, i)),
-      ...then(rack, back).map(({ daysAgo: day, ...event }, i) => signed(event as WorkedEvent, day, i)),
+      ...then(rack, back).map(({ daysAgo: day, ...event }, i) => signed(event, day, i)),
     ]
   })
 }

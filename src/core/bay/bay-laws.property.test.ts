@@ -22,17 +22,14 @@ const RUNS = { numRuns: runs(2000) }
 const jobs: fc.Arbitrary<Plan> = fc.oneof(fc.constantFrom(...DEMO_PLANS), madePlans)
 
 const written = (events: readonly WorkedEvent[]): LogEvent[] =>
-  events.map(
-    (event, i) =>
-      ({
-        ...event,
-        id: `e${i}`,
-        at: '2027-03-12T09:00:00Z',
-        vehicleId: 'v',
-        jobId: 'j',
-        turn: i + 1,
-      }) as LogEvent,
-  )
+  events.map((event, i) => ({
+    ...event,
+    id: `e${i}`,
+    at: '2027-03-12T09:00:00Z',
+    vehicleId: 'v',
+    jobId: 'j',
+    turn: i + 1,
+  }))
 const loggedBy = (events: readonly WorkedEvent[]): BayProgress =>
   replay(written(events)).jobs.get('j') ?? NOTHING_DONE
 const stepsOf = (surveyed: Survey): readonly Step[] => {

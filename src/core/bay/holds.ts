@@ -79,7 +79,7 @@ function* handingOver(step: Step, progress: BayProgress, { steps, review, again 
 
 /** What a step hangs on and is not known, by rule: no other question holds a step. */
 const HANGS = {
-  squareness: 'Tape anew what cannot be, or say what differs.',
+  squareness: 'Tape what is asked for here, or say what differs.',
   drilling: 'Find out what a hole needs first, or say what differs.',
 } as const
 

@@ -90,7 +90,7 @@ describe('a summer rack that comes off and goes on again', () => {
         eventId: events.at(-1)!.id,
         reason: 'r',
         turn: 9999,
-      } as LogEvent,
+      },
     ])
     expect(refitNotes(struck.counting).size).toBe(off.racks.length - 1)
   })

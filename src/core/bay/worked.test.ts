@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/stock/plans'
-import type { LogEvent } from './log/event'
 import { logEventSchema } from './log/event'
 import { NOTHING_DONE, replay } from './log/replay'
 import { sessionOf } from './session'
@@ -15,17 +14,14 @@ describe('a job done just as its sheets have it', () => {
     '%s is all done, and nothing of it old',
     (_, plan) => {
       const surveyed = survey(plan)
-      const events = workedEvents(surveyed, USUAL_BAY).map(
-        (event, i) =>
-          ({
-            ...event,
-            id: `e${i}`,
-            at: '2027-03-12T09:00:00Z',
-            vehicleId: 'v',
-            jobId: 'j',
-            turn: i + 1,
-          }) as LogEvent,
-      )
+      const events = workedEvents(surveyed, USUAL_BAY).map((event, i) => ({
+        ...event,
+        id: `e${i}`,
+        at: '2027-03-12T09:00:00Z',
+        vehicleId: 'v',
+        jobId: 'j',
+        turn: i + 1,
+      }))
       for (const event of events) expect(logEventSchema.safeParse(event).error).toBeUndefined()
       const logged = replay(events).jobs.get('j') ?? NOTHING_DONE
       const order = jobSteps(surveyed, USUAL_BAY, new Set(logged.weighed.keys()))

@@ -81,10 +81,7 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
   const all: WorkedEvent[] = []
   const progress = () =>
     replay(
-      all.map(
-        (event, i) =>
-          ({ ...event, id: String(i), at: '', vehicleId: 'v', jobId: 'j', turn: i + 1 }) as LogEvent,
-      ),
+      all.map((event, i) => ({ ...event, id: String(i), at: '', vehicleId: 'v', jobId: 'j', turn: i + 1 })),
     ).jobs.get('j') ?? NOTHING_DONE
   for (const step of order.steps) {
     if (step.doing.kind === 'torque') {

@@ -79,7 +79,7 @@ function Reading({
         label={TAPED_NAME[taped]}
         dimension="length"
         value={list.length === 0 ? undefined : middleMm}
-        hint={`${datumOf(ask.pair, taped)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}`}
+        hint={`${datumOf(ask.pair, taped)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}${typed[taped] === undefined ? '' : `; typed ${typed[taped]}`}`}
         typed={typed[taped]}
         onValue={(value, text) => {
           const odd = notTaped(value)

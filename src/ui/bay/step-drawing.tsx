@@ -2,6 +2,7 @@ import { loadingOrder } from '@/core/bay/channel'
 import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
+import { placeAnswers } from '@/core/bay/answers'
 import { badPull, nextPull } from '@/core/bay/pulling'
 import type { RackAt } from '@/core/survey/arrangement'
 import type { Survey } from '@/core/survey/survey'
@@ -50,6 +51,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
   const { doing } = step
   const bad = badPull(step, progress)
   const next = bad ?? nextPull(step, progress)
+  const answered = placeAnswers(step, progress)
   const onFeet = doing.kind === 'torque' && doing.group.joint.owner.of === 'part'
   const spots: Spot[] = rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
   const order = diagonalOrder(
@@ -113,9 +115,20 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
       )}
       {spots.map(({ name, x, y }) => {
         const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
-        const done = onFeet && bad?.at !== name && (next === undefined || progress.torqued.has(key))
+        // A place that was answered for was not pulled: it gets no tick.
+        const unpulled = onFeet && answered.has(name)
+        const done =
+          onFeet && !unpulled && bad?.at !== name && (next === undefined || progress.torqued.has(key))
         const current = onFeet && next?.at === name
-        const label = done ? '✓' : bad?.at === name ? '!' : onFeet ? String(order.indexOf(name) + 1) : ''
+        const label = done
+          ? '✓'
+          : bad?.at === name
+            ? '!'
+            : unpulled
+              ? '–'
+              : onFeet
+                ? String(order.indexOf(name) + 1)
+                : ''
         const up = y < HEIGHT / 2
         return (
           <g key={name}>

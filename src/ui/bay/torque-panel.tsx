@@ -78,6 +78,10 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1
   const answered = placeAnswers(step, progress)
+  const answerAt = (spot: string): string | undefined => {
+    const answer = answered.get(spot)
+    return answer && ANSWER_WORD[answer].toLowerCase()
+  }
   // What is out of its range is put right before anything else; the log keeps both.
   const pull = badPull(step, progress) ?? next ?? pulls.find(({ at, pass }) => at === again && pass === last)
   return (
@@ -98,7 +102,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             {spots.map((spot) => (
               <tr key={spot}>
                 <th scope="row">{spot}</th>
-                {passes.map((pass) => {
+                {answerAt(spot) !== undefined && <td colSpan={passes.length}>{answerAt(spot)}</td>}
+                {(answerAt(spot) === undefined ? passes : []).map((pass) => {
                   const key = pullKey(joint.id, spot, pass)
                   const wanted = pulls.find((each) => each.at === spot && each.pass === pass)
                   const read = progress.torqued.get(key)
@@ -115,8 +120,6 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                         <Quantity dimension="torque" value={read.nm} />
                       ) : read ? (
                         pullWord(read.how)
-                      ) : answered.has(spot) ? (
-                        ANSWER_WORD[answered.get(spot) ?? 'notSeen'].toLowerCase()
                       ) : wanted?.nm === undefined ? (
                         'no figure'
                       ) : (

@@ -38,7 +38,7 @@ export class Face {
 
   /** A text with what no font has replaced: odd spaces by a plain one, the rest by a question mark. */
   printable(text: string): string {
-    return [...text.normalize('NFC')]
+    return Array.from(text.normalize('NFC'))
       .map((letter) => (this.fontOf(letter) ? letter : SPACES.test(letter) ? ' ' : '?'))
       .join('')
   }

@@ -93,7 +93,7 @@ export const useLog = create<LogStore>((set, get) => ({
           vehicleId,
           ...(jobId === undefined ? {} : { jobId }),
           ...(fitter === '' ? {} : { by: fitter }),
-        } as LogEvent,
+        },
         before,
       ),
     )

@@ -29,7 +29,7 @@ export function VisitList({
       {visits.map((visit, i) => (
         <details key={visit.id} open={i === 0} className="hair-b">
           <summary className="min-h-11 cursor-pointer py-2">
-            <strong>{visit.day}</strong>{' '}
+            <strong>{visit.day}</strong> ·{' '}
             {visit.jobId === undefined ? 'by hand' : (jobName(visit.jobId) ?? 'a job that is not here')}
             {visit.by.length > 0 ? `, ${visit.by.join(', ')}` : ''}: {visitWords(visit)}
           </summary>

@@ -16,7 +16,7 @@ describe('an entry that took the place of another', () => {
   it('is of the same place and pass, and the last before it', () => {
     const [wrong, right] = [pull('a', 19), pull('b', 6)]
     expect(replacedBy(right, [wrong])).toBe(wrong)
-    expect(replacedBy(pull('c', 6, { spot: 'RHF' } as Partial<LogEvent>), [wrong, right])).toBeUndefined()
+    expect(replacedBy(pull('c', 6, { spot: 'RHF' }), [wrong, right])).toBeUndefined()
     expect(replacedBy(pull('c', 6), [wrong, right])).toBe(right)
     expect(replacements([wrong, right, pull('c', 7)])).toEqual(
       new Map([
@@ -40,10 +40,10 @@ describe('an entry that took the place of another', () => {
         const told = (of: typeof all) =>
           [...of.jobs].map(([id, job]) => [
             id,
-            [...job.counted].sort(),
-            [...job.measured].sort(),
-            [...job.torqued].sort(),
-            [...job.proved].sort(),
+            Object.fromEntries(job.counted),
+            Object.fromEntries(job.measured),
+            Object.fromEntries(job.torqued),
+            Object.fromEntries(job.proved),
           ])
         expect(told(without)).toEqual(told(all))
       }),
