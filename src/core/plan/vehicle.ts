@@ -181,7 +181,7 @@ export const vehicleSchema = z.strictObject({
   drive: z
     .strictObject({
       energy: z.enum(['petrol', 'diesel', 'battery']),
-      efficiencyPercent: z.number().min(1).max(100),
+      efficiencyPercent: z.number().min(1).max(100).optional(),
     })
     .optional(),
   roof: z.strictObject({

@@ -27,8 +27,10 @@ export function WindForces({ survey }: { survey: Survey }) {
             </strong>{' '}
             {fuel.unit === 'L' ? 'of fuel' : 'from the battery'}
           </>
-        ) : (
+        ) : survey.plan.vehicle.drive === undefined ? (
           '. Say what drives the vehicle to see it in fuel'
+        ) : (
+          '. Say how much of its energy reaches the road to see it in fuel'
         )}
         .
       </p>

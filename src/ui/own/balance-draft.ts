@@ -68,7 +68,7 @@ export function balanceToDraft(vehicle: Vehicle, system: UnitSystem): BalanceDra
     axleFront: kg(axleLimitKg?.front),
     axleRear: kg(axleLimitKg?.rear),
     energy: drive?.energy ?? 'unsaid',
-    efficiency: drive === undefined ? '' : String(drive.efficiencyPercent),
+    efficiency: drive?.efficiencyPercent === undefined ? '' : String(drive.efficiencyPercent),
   }
 }
 
@@ -140,13 +140,20 @@ export function readBalance(reader: DraftReader, draft: BalanceDraft): Balance {
   )
   const centreOfGravity = readCentre(reader, draft)
   const efficiency =
-    draft.energy === 'unsaid' ? undefined : plain(reader, 'balance.efficiency', draft.efficiency, 1, 100)
+    draft.energy === 'unsaid' || draft.efficiency.trim() === ''
+      ? undefined
+      : plain(reader, 'balance.efficiency', draft.efficiency, 1, 100)
   return {
     ...(trackMm === undefined ? {} : { trackMm }),
     ...(centreOfGravity === undefined ? {} : { centreOfGravity }),
     ...(axleLimitKg === undefined ? {} : { axleLimitKg }),
-    ...(draft.energy === 'unsaid' || efficiency === undefined
+    ...(draft.energy === 'unsaid'
       ? {}
-      : { drive: { energy: draft.energy, efficiencyPercent: efficiency } }),
+      : {
+          drive: {
+            energy: draft.energy,
+            ...(efficiency === undefined ? {} : { efficiencyPercent: efficiency }),
+          },
+        }),
   }
 }

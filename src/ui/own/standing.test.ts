@@ -49,6 +49,12 @@ describe('how a vehicle stands, typed', () => {
     expect(value.centreOfGravity).toEqual({ known: 'position', xMm: 508, heightMm: 571.5 })
   })
 
+  it('keeps what drives it though nobody knows how much of that reaches the road (E7)', () => {
+    const { value, problems } = read(hatchback, { energy: 'battery', efficiency: '' })
+    expect(problems).toEqual({})
+    expect(value.drive).toEqual({ energy: 'battery' })
+  })
+
   it('left empty is not known any more', () => {
     const { value } = read(estate, {})
     expect(value.trackMm ?? value.centreOfGravity ?? value.axleLimitKg ?? value.drive).toBeUndefined()

@@ -148,10 +148,16 @@ export function windOf(vehicle: Vehicle, kmH: number, arrangement: Arrangement):
     dragN,
     liftN: { from: sum((item) => item.liftN.from), to: sum((item) => item.liftN.to) },
     kWhPer100Km: energy,
-    fuelPer100Km: vehicle.drive && {
-      unit: vehicle.drive.energy === 'battery' ? 'kWh' : 'L',
-      amount: energy / (vehicle.drive.efficiencyPercent / 100) / ENERGY_KWH[vehicle.drive.energy],
-    },
+    fuelPer100Km: fuelFor(energy, vehicle.drive),
+  }
+}
+
+/** What so much energy is in the tank or battery, kWh; nothing while nobody said how much of that reaches the road. */
+function fuelFor(energyKwh: number, drive: Vehicle['drive']): Wind['fuelPer100Km'] {
+  if (drive?.efficiencyPercent === undefined) return undefined
+  return {
+    unit: drive.energy === 'battery' ? 'kWh' : 'L',
+    amount: energyKwh / (drive.efficiencyPercent / 100) / ENERGY_KWH[drive.energy],
   }
 }
 
