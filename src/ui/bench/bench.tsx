@@ -62,6 +62,11 @@ function useMarks(plan: Plan): SheetMarks {
   }, [survey, review, picked, focus, state, demanded])
 }
 
+/** What stands around the drawing is made anew when what it shows is. */
+const HeaderOf = memo(Header)
+const OpeningsOf = memo(Openings)
+const ZoomButtonsOf = memo(ZoomButtons)
+
 /** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
 const ShelfOf = memo(function ShelfOf({
   plan,
@@ -120,16 +125,19 @@ function useLater(plan: Plan): Plan {
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
-  const { survey, review } = judgedOf(plan)
+  const { survey } = judgedOf(plan)
   const [dialog, setDialog] = useState<DialogName>()
   const [drawer, setDrawer] = useState<Drawer>('none')
   const search = useRef<HTMLInputElement>(null)
   const cell = usePlan((store) => store.cell)
   const saving = usePlan((store) => store.saving)
-  const marks = useMarks(plan)
   const later = useLater(plan)
-  const stripPicked = useDeferredValue(marks.picked)
   const dragFrom = usePlan((store) => store.dragFrom)
+  // A verdict is judged as often as it can be read: a drag never waits for it.
+  const shown = dragFrom ? later : plan
+  const judged = judgedOf(shown)
+  const marks = useMarks(shown)
+  const stripPicked = useDeferredValue(marks.picked)
   // What is typed there edits the plan as it is: only a drag, when nobody types, may leave it behind.
   const behind = useDeferredValue(plan)
   const stripPlan = dragFrom ? behind : plan
@@ -146,10 +154,10 @@ function OpenBench({ plan }: { plan: Plan }) {
   const close = () => {
     setDialog((now) => (now === dialog ? undefined : now))
   }
-  const count = together(openFindings(review)).length
+  const count = together(openFindings(judged.review)).length
   return (
     <div className="bench">
-      <Header survey={survey} review={review} show={setDialog} />
+      <HeaderOf survey={judged.survey} review={judged.review} show={setDialog} />
       {saving.at === 'failed' && (
         <p
           role="alert"
@@ -178,8 +186,8 @@ function OpenBench({ plan }: { plan: Plan }) {
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">
           <Sheet survey={survey} marks={marks} />
-          <Openings survey={survey} />
-          <ZoomButtons survey={survey} picked={marks.picked} />
+          <OpeningsOf survey={judged.survey} />
+          <ZoomButtonsOf survey={judged.survey} picked={marks.picked} />
         </div>
         <StripOf plan={stripPlan} picked={stripPicked} />
       </main>

@@ -4,6 +4,7 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
 import { handoverOf } from '@/core/bay/handover'
 import { NOTHING_DONE } from '@/core/bay/log/replay'
+import type { Plan } from '@/core/plan/plan'
 import { review } from '@/core/review/review'
 import { USUAL_BAY } from '@/core/rules/house'
 import { survey } from '@/core/survey/survey'
@@ -21,7 +22,18 @@ const ourFonts = {
   bold: [file('latin-700'), file('latin-ext-700')],
 }
 
-async function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | 'us' = 'metric') {
+type Opened = Awaited<ReturnType<typeof made>>
+const known = new Map<string, Promise<Opened>>()
+
+/** A job's sheet as a file, read back: made once for all that is asked of it. */
+function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | 'us' = 'metric'): Promise<Opened> {
+  const key = [plan.id, plan.job.customer, paper, show].join()
+  const file = known.get(key) ?? made(plan, paper, show)
+  known.set(key, file)
+  return file
+}
+
+async function made(plan: Plan, paper: Paper, show: 'metric' | 'us') {
   const surveyed = survey(plan)
   const handover = handoverOf(surveyed, review(surveyed), NOTHING_DONE, [], USUAL_BAY)
   const bytes = await handoverPdf({

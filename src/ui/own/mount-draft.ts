@@ -78,7 +78,7 @@ export function startingFitDraft(kind: GearKind, system: UnitSystem): FitDraft {
     underBar: mm(20),
     slot: mm(20),
     head: mm(7),
-    thread: 'M6',
+    thread: '',
     bolt: '',
     stack: mm(14),
     pitch: mm(50),
