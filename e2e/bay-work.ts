@@ -1,5 +1,9 @@
 import type { Page } from '@playwright/test'
-import { expect } from './fixtures'
+import { workedEvents, type WorkedEvent } from '../src/core/bay/worked'
+import type { Plan } from '../src/core/plan/plan'
+import { bayRulesOf } from '../src/core/rules/house'
+import { survey } from '../src/core/survey/survey'
+import { expect, written } from './fixtures'
 
 /** The title of the step in hand. */
 export const title = (page: Page) => page.locator('main h2').first()
@@ -67,4 +71,45 @@ export async function until(page: Page, wanted: RegExp, press: () => Promise<voi
     if ((await page.getByText('Everything is done.').count()) > 0) return
   }
   throw new Error(`never came to ${wanted.source}`)
+}
+
+/** A log file of another device: what somebody wrote there of a job, from a turn on. */
+export function logFile(plan: Plan, events: readonly WorkedEvent[], from: number) {
+  const signed = events.map((event, i) => ({
+    ...event,
+    id: `other-${from + i}`,
+    at: '2026-11-20T09:00:00Z',
+    vehicleId: plan.car.id,
+    jobId: plan.id,
+    by: 'Imre',
+    turn: from + i,
+    device: 'other',
+  }))
+  return {
+    name: 'log.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'ypsos-log', version: 1, events: signed })),
+  }
+}
+
+/** Takes a log file in on the log's page; gives what its preview said. */
+export async function takeIn(page: Page, file: ReturnType<typeof logFile>): Promise<string> {
+  await page.goto('/log')
+  await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
+  await page.getByLabel('Take in a log file').setInputFiles(file)
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('not here yet')
+  const words = await dialog.textContent()
+  await dialog.getByRole('button', { name: /^Take in \d+ entr/ }).press('Enter')
+  await expect(dialog).toBeHidden()
+  await written(page)
+  return words ?? ''
+}
+
+/** Everything of a job done as its sheets have it, up to a step: by a log from another device. */
+export async function doneUpTo(page: Page, plan: Plan, stepId: string): Promise<void> {
+  const worked = workedEvents(survey(plan), bayRulesOf(plan.rules))
+  const ticks = worked.flatMap((each, i) => (each.kind === 'stepDone' ? [{ id: each.stepId, i }] : []))
+  const at = ticks.findIndex(({ id }) => id === stepId)
+  await takeIn(page, logFile(plan, worked.slice(0, (ticks[at - 1]?.i ?? -1) + 1), 1))
 }

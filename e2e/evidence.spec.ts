@@ -1,34 +1,15 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { workedEvents, type WorkedEvent } from '../src/core/bay/worked'
+import { workedEvents } from '../src/core/bay/worked'
 import { bayRulesOf } from '../src/core/rules/house'
 import { survey } from '../src/core/survey/survey'
 import { boatAndBox } from '../src/stock/plans'
-import { done, said, title } from './bay-work'
+import { done, logFile, said, takeIn, title } from './bay-work'
 import { expect, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
 const FEET = 'wing/torque-wing-feet-0'
 const DOORS = 'prove/doors'
-
-/** A log file of another device: what somebody wrote there, from a turn on. */
-function logFile(events: readonly WorkedEvent[], from: number) {
-  const written = events.map((event, i) => ({
-    ...event,
-    id: `other-${from + i}`,
-    at: '2026-11-20T09:00:00Z',
-    vehicleId: boatAndBox.car.id,
-    jobId: JOB,
-    by: 'Imre',
-    turn: from + i,
-    device: 'other',
-  }))
-  return {
-    name: 'log.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify({ format: 'ypsos-log', version: 1, events: written })),
-  }
-}
 
 const worked = workedEvents(survey(boatAndBox), bayRulesOf(boatAndBox.rules))
 const tickOf = (id: string) => worked.findIndex((each) => each.kind === 'stepDone' && each.stepId === id)
@@ -44,21 +25,6 @@ const after = worked
       event.kind !== 'told' &&
       event.kind !== 'fitted',
   )
-
-async function takeIn(page: Page, file: Parameters<ReturnType<Page['locator']>['setInputFiles']>[0]) {
-  await page.goto('/log')
-  await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
-  await page.getByLabel('Take in a log file').setInputFiles(file)
-  const dialog = page.getByRole('dialog')
-  await expect(dialog).toContainText('not here yet')
-  const words = await dialog.textContent()
-  const take = dialog.getByRole('button', { name: /^Take in \d+ entr|^Nothing to take in/ })
-  if (await take.isEnabled()) await take.press('Enter')
-  else await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
-  await written(page)
-  return words ?? ''
-}
 
 /** Says of a step, or of some of its places, why it is not done, by keys alone. */
 async function answer(page: Page, what: string, places: readonly string[], why: string) {
@@ -84,7 +50,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
   browser,
 }) => {
   test.setTimeout(120_000)
-  const words = await takeIn(page, logFile(before, 1))
+  const words = await takeIn(page, logFile(boatAndBox, before, 1))
   expect(words).toContain(`${before.length} entries not here yet, 0 here already`)
   expect(words).toContain('Estate')
   await page.goto(`/bay?job=${JOB}`)
@@ -118,7 +84,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
   await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeDisabled()
   await written(page)
 
-  await takeIn(page, logFile(after, 1000))
+  await takeIn(page, logFile(boatAndBox, after, 1000))
   await page.goto(`/bay?job=${JOB}`)
   await expect(title(page)).toHaveText('Open every door')
   await answer(page, 'Put off', [], 'Too near the wall')

@@ -1,6 +1,8 @@
 import type { BayRules } from '../rules/house'
 import type { Plan } from '../plan/plan'
 import type { LogEvent } from './log/event'
+import { jointOf } from './torque/joint'
+import { notPulledAgain } from './torque/recheck'
 import { countingEvents, replay } from './log/replay'
 
 /** Something that is due on a day (or once so far has been driven, whichever comes first). */
@@ -36,6 +38,20 @@ function nextMonth(day: string, month: number): string {
   return `${month > now ? year : year + 1}-${String(month).padStart(2, '0')}-01`
 }
 
+/** Which of a rack's joints are looked at and not pulled again, as the end of a sentence. */
+function lookedAt(plans: readonly Plan[], rackId: string, rules: BayRules): string {
+  const rack = plans.flatMap(({ racks }) => racks).find(({ id }) => id === rackId)
+  const names = (rack?.parts ?? []).flatMap((part) =>
+    (part.fasteners ?? []).flatMap((fastener, i) => {
+      const joint = jointOf({ of: 'part', rackId, partId: part.id, name: part.name }, i, fastener, rules)
+      return notPulledAgain(joint) === undefined ? [] : [joint.name]
+    }),
+  )
+  return names.length === 0
+    ? ''
+    : `; not pulled again but looked at, against their witness marks: ${names.join(', ')}`
+}
+
 /**
  * What is due for a vehicle: re-tightening after the first trip (from its day, once the log has that) or about so many km, anew whenever the load or a part
  * has changed, then at the house's interval from the last check; seasonal parts; days set by hand. Common practice,
@@ -59,7 +75,8 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
     const from = disturbed && dayOf(disturbed) > since.slice(0, 10) ? disturbed : undefined
     const trip = later.find((event) => event.kind === 'firstTrip' && event.what === what)
     const every = rules.thenMonths === 1 ? 'month' : `${rules.thenMonths} months`
-    const then = `re-tighten, every ${every}`
+    const look = lookedAt(plans, rackId, rules)
+    const then = `re-tighten, every ${every}${look}`
     const fresh = !lastCheck || (from && later.indexOf(lastCheck) < later.indexOf(from))
     if (fresh) {
       const begin = from ? dayOf(from) : since.slice(0, 10)
@@ -71,11 +88,13 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
           id: `first ${rackId}`,
           on,
           what,
-          why: from
-            ? 're-tighten: the load or a part has changed'
-            : trip
-              ? 're-tighten: the first trip is made'
-              : 're-tighten after the first trip',
+          why: `${
+            from
+              ? 're-tighten: the load or a part has changed'
+              : trip
+                ? 're-tighten: the first trip is made'
+                : 're-tighten after the first trip'
+          }${look}`,
           km: rules.firstCheckKm,
           repeats: { from: monthsAfter(on, rules.thenMonths), months: rules.thenMonths, why: then },
         },

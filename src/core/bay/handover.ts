@@ -93,7 +93,7 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
           ? ['not known: add nothing']
           : ['not known; at most ', kg(allowance.atMostKg)],
       by: known
-        ? allowance.binding.layer.name
+        ? `${allowance.binding.layer.name}${allowance.binding.limit.kind === 'assumed' ? ', by house rule' : ''}`
         : `no figure for ${allowance.unrated.map(({ name }) => name.toLowerCase()).join(', ')}`,
       known,
       over: overKg > 0,

@@ -18,7 +18,16 @@ export function refitValues(rack: Rack): string {
         : [],
     ),
   )
-  return [...bars, ...torques].join('; ').slice(0, 1000)
+  const renewed = rack.parts.flatMap((part) =>
+    (part.fasteners ?? []).flatMap(({ name, thread, security, signs, singleUse }) =>
+      security === 'threadlocker' || singleUse === true || signs?.some(({ kind }) => kind === 'washerClosed')
+        ? [
+            `${name ?? `${thread} of ${part.name.toLowerCase()}`}: taken apart, clean it and fit it anew, with fresh ${security === 'threadlocker' ? 'threadlocker' : 'parts'}`,
+          ]
+        : [],
+    ),
+  )
+  return [...bars, ...torques, ...renewed].join('; ').slice(0, 1000)
 }
 
 /** How each rack stood when it last came off, by the rack, as its log wrote it down: what it is put back by. */

@@ -1,6 +1,7 @@
 import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { answerOf, isDone, isSettled, placeAnswers } from './answers'
+import { withBenchReadings } from './bench-readings'
 import { standingOf } from './evidence'
 import { holdsOf, type Hold } from './holds'
 import { pullWords, type Answer } from './log/event'
@@ -121,7 +122,7 @@ export function sessionOf(
   review: Review,
   logged: BayProgress,
 ): Session {
-  const { progress, again } = standingOf(steps, survey, logged)
+  const { progress, again } = standingOf(steps, survey, withBenchReadings(logged, steps, survey.plan))
   const stands = steps.map((step): StepStands => {
     const changed = progress.done.has(step.id) ? undefined : again.get(step.id)
     const answer = answerOf(step, progress)?.answer

@@ -53,6 +53,10 @@ export const fastenerSchema = z.strictObject({
   security: z.enum(['threadlocker', 'lockWasher', 'none']).optional(),
   tool: nameSchema.optional(),
   handOnly: z.boolean().optional(),
+  /** Used once and then renewed. */
+  singleUse: z.boolean().optional(),
+  /** The passes its sheet asks for, percent of the figure; the house's where it asks for none. */
+  passesPercent: z.array(z.number().min(1).max(100)).min(1).max(5).optional(),
   note: z.string().max(200).optional(),
 })
 export type Fastener = z.infer<typeof fastenerSchema>

@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { isDone } from '@/core/bay/answers'
+import { withBenchReadings } from '@/core/bay/bench-readings'
 import { standingOf } from '@/core/bay/evidence'
 import { NOTHING_DONE, type BayProgress } from '@/core/bay/log/replay'
 import { refitNotes } from '@/core/bay/refit'
@@ -54,10 +55,10 @@ function Bay({ plan }: { plan: Plan }) {
   const logged = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
   const cameOff = useMemo(() => refitNotes(recordOf(own).counting), [own])
   const order = stepsOf(plan, logged)
-  const { progress, again } = useMemo(
-    () => standingOf(order.ok ? order.steps : [], survey, logged),
-    [order, survey, logged],
-  )
+  const { progress, again } = useMemo(() => {
+    const steps = order.ok ? order.steps : []
+    return standingOf(steps, survey, withBenchReadings(logged, steps, plan))
+  }, [order, survey, logged, plan])
   return (
     <div className="bay">
       <header className="bay-head">

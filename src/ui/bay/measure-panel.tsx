@@ -1,4 +1,5 @@
 'use client'
+import { spreadMeasured } from '@/core/bay/bench-readings'
 import { datumOf, isMark, plannedReading, TAPED_NAME, type Readings, type Taped } from '@/core/bay/taped'
 import type { BayProgress } from '@/core/bay/log/replay'
 import type { PairAsk, Step } from '@/core/bay/steps/step'
@@ -6,11 +7,13 @@ import { readingsSummary } from '@/core/plan/measurement'
 import type { Plan } from '@/core/plan/plan'
 import { phraseText, mm } from '@/core/review/phrase'
 import { typedElsewhere } from '@/core/units/parse'
+import { usePlan } from '@/ui/bench/plan-store'
 import { logFor } from '@/ui/log/log-store'
 import { Quantity } from '@/ui/quantity/quantity'
 import { ParsedField, type Read } from '@/ui/quantity/parsed-field'
 import { QuantityField } from '@/ui/quantity/quantity-field'
-import { useUnits } from '@/ui/shell/settings-store'
+import { useSettings, useUnits } from '@/ui/shell/settings-store'
+import { today } from '@/ui/shell/today'
 
 const READINGS_MOST = 40
 
@@ -28,6 +31,23 @@ function readMark(text: string): Read<number> {
   return text !== '' && Number.isFinite(value) && value >= 0 && value <= 99 && Number.isInteger(value * 2)
     ? { ok: true, value }
     : { ok: false, reason: 'Write the number of the mark, as 7 or 6.5.' }
+}
+
+/** The bench knows what was taped here: one spread of two bars is one measurement of the job. */
+function keepSpread(plan: Plan, ask: PairAsk, side: 'left' | 'right', values: readonly number[]): void {
+  const { fitter } = useSettings.getState().settings
+  usePlan.getState().run({
+    do: 'setMeasurement',
+    measurement: {
+      kind: 'length',
+      id: spreadMeasured(plan, ask, side)?.id ?? `spread-${crypto.randomUUID().slice(0, 8)}`,
+      of: { about: 'spread', frontBarId: ask.pair.front.id, rearBarId: ask.pair.rear.id, side },
+      datum: datumOf(ask.pair, side === 'left' ? 'spreadLeft' : 'spreadRight'),
+      readingsMm: [...values],
+      on: today(),
+      ...(fitter !== '' && { by: fitter }),
+    },
+  })
 }
 
 function Reading({
@@ -52,6 +72,8 @@ function Reading({
   const keep = (values: readonly number[], text: string) => {
     const { [taped]: _before, ...others } = typed
     const elsewhere = typedElsewhere('length', text)
+    if (taped === 'spreadLeft' || taped === 'spreadRight')
+      keepSpread(plan, ask, taped === 'spreadLeft' ? 'left' : 'right', values)
     const kept = { ...others, ...(elsewhere !== undefined && { [taped]: elsewhere }) }
     logFor(plan, {
       kind: 'measured',

@@ -6,6 +6,7 @@ import { answerLine, isDone } from '@/core/bay/answers'
 import { holdsOf } from '@/core/bay/holds'
 import { nextPull } from '@/core/bay/pulling'
 import { currentIndex, waitsFor } from '@/core/bay/session'
+import { recheckWords } from '@/core/bay/torque/recheck'
 import { stepFindings } from '@/core/bay/step-findings'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
@@ -83,6 +84,7 @@ export function OneStep({
     step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)
       ? cameOff.get(step.rackId)
       : undefined
+  const recheck = step.doing.kind === 'torque' ? recheckWords(step.doing.group.joint) : undefined
   const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="bay-body">
@@ -107,7 +109,10 @@ export function OneStep({
             : ''}
         </p>
         {again.has(step.id) && (
-          <p className="bay-waits">Again: {again.get(step.id)} changed since it was done.</p>
+          <p className="bay-waits">
+            Again: {again.get(step.id)} changed since it was done.
+            {recheck === undefined ? '' : ` ${recheck}.`}
+          </p>
         )}
         {waits > 0 && !progress.done.has(step.id) && (
           <p className="bay-waits">

@@ -1,5 +1,4 @@
 import { loadingOrder } from '@/core/bay/channel'
-import { diagonalOrder } from '@/core/bay/torque/passes'
 import type { Step } from '@/core/bay/steps/step'
 import { pullKey, type BayProgress } from '@/core/bay/log/replay'
 import { placeAnswers } from '@/core/bay/answers'
@@ -52,15 +51,12 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
   const bad = badPull(step, progress)
   const next = bad ?? nextPull(step, progress)
   const answered = placeAnswers(step, progress)
-  const onFeet = doing.kind === 'torque' && doing.group.joint.owner.of === 'part'
-  const spots: Spot[] = rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
-  const order = diagonalOrder(
-    rack.feet.map((foot) => ({
-      name: foot.corner,
-      side: foot.side,
-      row: rack.bars.findIndex(({ index }) => index === foot.barIndex),
-    })),
-  ).map(({ name }) => name)
+  // A joint's own places where they are known, the rack's feet for everything else.
+  const own = doing.kind === 'torque' && doing.group.at.size > 0 ? doing.group : undefined
+  const spots: Spot[] = own
+    ? [...own.at].map(([name, { xMm, yMm }]) => ({ name, ...at(xMm, yMm) }))
+    : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
+  const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
   const measured = doing.kind === 'measure'
   const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
@@ -116,17 +112,20 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
       {spots.map(({ name, x, y }) => {
         const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
         // A place that was answered for was not pulled: it gets no tick.
-        const unpulled = onFeet && answered.has(name)
+        const unpulled = own !== undefined && answered.has(name)
         const done =
-          onFeet && !unpulled && bad?.at !== name && (next === undefined || progress.torqued.has(key))
-        const current = onFeet && next?.at === name
+          own !== undefined &&
+          !unpulled &&
+          bad?.at !== name &&
+          (next === undefined || progress.torqued.has(key))
+        const current = own !== undefined && next?.at === name
         const label = done
           ? '✓'
           : bad?.at === name
             ? '!'
             : unpulled
               ? '–'
-              : onFeet
+              : own
                 ? String(order.indexOf(name) + 1)
                 : ''
         const up = y < HEIGHT / 2
@@ -138,7 +137,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
                 y={y - CORNER / 2}
                 width={CORNER}
                 height={CORNER}
-                className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || onFeet ? '' : 'bay-corner-quiet'}`}
+                className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || own ? '' : 'bay-corner-quiet'}`}
               />
             )}
             <text x={x} y={y + 9} textAnchor="middle" className={`bay-order ${done ? 'bay-order-done' : ''}`}>

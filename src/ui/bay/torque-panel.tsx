@@ -5,6 +5,7 @@ import type { Step } from '@/core/bay/steps/step'
 import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
 import { placeAnswers } from '@/core/bay/answers'
 import { ANSWER_WORD, pullWord } from '@/core/bay/log/event'
+import { recheckWords } from '@/core/bay/torque/recheck'
 import { badPull, badReading, nextPull } from '@/core/bay/pulling'
 import type { Plan } from '@/core/plan/plan'
 import { amountIn } from '@/core/units/format'
@@ -172,6 +173,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             }}
           />
         </>
+      ) : recheckWords(joint) !== undefined ? (
+        <p>{recheckWords(joint)}.</p>
       ) : (
         <label className="field-label block">
           Pull one again

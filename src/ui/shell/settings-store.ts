@@ -31,25 +31,26 @@ export const useSettings = create<SettingsStore>((set, get) => ({
   trouble: undefined,
   start(demo) {
     started ??= (async () => {
-      let settings = USUAL_SETTINGS
       try {
-        settings = await loadSettings()
+        set({ settings: await loadSettings() })
         set({ own: await loadOwnStock() })
       } catch (error) {
         set({ trouble: whyNotKept(error) })
       }
-      if (demo && !settings.seeded) {
+      if (demo && !get().settings.seeded) {
         const { demoLog } = await import('@/stock/demo-log')
         const kept = await Promise.all([
           keepEventsIfMissing(demoLog(today())),
           // What is there already was perhaps worked on: the demo fills only what is missing.
           ...DEMO_PLANS.map(keepPlanIfMissing),
-          keepSettings({ ...settings, seeded: true }),
         ])
-        const failed = kept.find((each) => !each.ok)
+        // What was chosen meanwhile stays chosen.
+        const settings = { ...get().settings, seeded: true }
+        set({ settings })
+        const failed = [...kept, await keepSettings(settings)].find((each) => !each.ok)
         if (failed) set({ trouble: failed.reason })
       }
-      set({ settings: { ...settings, seeded: settings.seeded || demo }, ready: true })
+      set({ ready: true })
     })()
     return started
   },

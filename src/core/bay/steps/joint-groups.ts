@@ -2,6 +2,7 @@ import type { Part } from '../../plan/rack'
 import { toFit } from '../../plan/scalars'
 import type { BayRules } from '../../rules/house'
 import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
+import { contactYs } from '../../survey/fit/contacts'
 import type { Survey } from '../../survey/survey'
 import { aimNm, jointOf } from '../torque/joint'
 import { passList, type Spot } from '../torque/passes'
@@ -34,6 +35,9 @@ function spreadSpots(name: string, count: number): Spot[] {
   })
 }
 
+const placesOf = (places: readonly (readonly [string, number, number])[]): JointGroup['at'] =>
+  new Map(places.map(([name, xMm, yMm]) => [name, { xMm, yMm }]))
+
 /**
  * The joints of a rack's parts, each at its feet where it belongs to feet. What holds a rack at its feet and whose sheet
  * says nothing has one unknown joint there: a rack entered as a whole is held by itself.
@@ -54,8 +58,9 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
       return {
         joint,
         spots: spots.map(({ name: spot }) => spot),
+        at: placesOf(onFeet ? rack.feet.map(({ corner, xMm, yMm }) => [corner, xMm, yMm] as const) : []),
         perSpot: fastener.count / Math.max(1, spots.length),
-        pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
+        pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
       }
     })
   })
@@ -86,8 +91,17 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
     return {
       joint,
       spots: spots.map(({ name }) => name),
+      at: placesOf(
+        bars.flatMap(({ bar }, row) => {
+          const ys = contactYs(thing)
+          return (['left', 'right'] as const).map((_, side) => {
+            const y = (side === 0 ? ys[0] : ys.at(-1)) ?? 0
+            return [spots[row * 2 + side]?.name ?? '', bar.xMm, y] as const
+          })
+        }),
+      ),
       perSpot: fastener.count / Math.max(1, spots.length),
-      pulls: passList(spots, aimNm(joint.torque), rules.passesPercent),
+      pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
     }
   })
 }

@@ -10,6 +10,8 @@ import type { Pull } from '../torque/passes'
 export interface JointGroup {
   readonly joint: Joint
   readonly spots: readonly string[]
+  /** Where its places are, as far as that is known: x and y in the vehicle's frame, mm. */
+  readonly at: ReadonlyMap<string, { readonly xMm: number; readonly yMm: number }>
   /** Fasteners a place on average: what is counted is the joint's own number. */
   readonly perSpot: number
   readonly pulls: readonly Pull[]

@@ -37,6 +37,8 @@ export interface Joint {
   readonly singleShare: number
   readonly signs: readonly Sign[]
   readonly startTurns: number
+  /** Whether threadlocker holds it. */
+  readonly locked: boolean
   /** What keeps it from working loose, in words; the sheet's own goes before the house's. */
   readonly security: string
   readonly washers: string
@@ -119,6 +121,12 @@ function securityOf({ security, grade, washers }: Fastener, rules: BayRules): st
     : 'no threadlocker (house rule)'
 }
 
+/** Whether threadlocker goes on: by its sheet, else by the house, and never over a lock washer of its own. */
+function lockedBy({ security, washers }: Fastener, rules: BayRules): boolean {
+  if (security) return security === 'threadlocker'
+  return !washers?.includes('lock') && rules.security !== 'lockAndFlat'
+}
+
 function washersOf({ washers, security }: Fastener, rules: BayRules): string {
   const byHouse = washers === undefined && security === undefined && rules.security !== 'threadlocker'
   const stack = washers ?? (byHouse ? ['lock', 'flat'] : [])
@@ -138,6 +146,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     singleShare: (rules.singleFigurePercent ?? USUAL_SINGLE_FIGURE) / 100,
     signs: fastener.signs ?? [],
     startTurns: fastener.startTurns ?? USUAL_START_TURNS,
+    locked: lockedBy(fastener, rules),
     security: securityOf(fastener, rules),
     washers: washersOf(fastener, rules),
     tool: fastener.tool ?? 'the key from the box, short end',
