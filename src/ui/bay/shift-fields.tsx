@@ -26,7 +26,7 @@ export function ShiftFields() {
         <span className="field-note">signs what goes into the log from now on</span>
       </label>
       {TOOLS.map(([tool, label]) => (
-        <div key={tool} className="grid grid-cols-2 gap-2">
+        <div key={tool} className="grid gap-2">
           <label className="block">
             <span className="field-label">{label}</span>
             <input

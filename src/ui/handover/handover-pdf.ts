@@ -180,7 +180,8 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
   drawSide(column, fonts, input)
   list('What was fitted', handover.fitted)
   if (handover.torques.length > 0) {
-    column.heading('Torque')
+    // Its first row may be as many lines as it has places.
+    column.heading('Torque', 150)
     for (const { what, wanted, read } of handover.torques)
       column.row([what, say(wanted), say(read)], [0.4, 0.2, 0.4])
   }

@@ -69,9 +69,9 @@ export class Column {
     }
   }
 
-  heading(text: string): void {
-    // A heading stands with what follows it.
-    if (this.y - 60 < MARGIN_MM * PT) this.newPage()
+  /** A heading, which stands with so much of what follows it, points. */
+  heading(text: string, withPt = 60): void {
+    if (this.y - withPt < MARGIN_MM * PT) this.newPage()
     this.take(7)
     const y = this.take(17)
     this.page.drawLine({
