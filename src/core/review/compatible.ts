@@ -114,7 +114,18 @@ function* placesTried(
 const MOST_TRIED = 40
 
 function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?: Near): Iterable<Placement> {
-  const base = { id, gearId: gear.id, onEdge: false, when: gear.when, loads: [] }
+  // Thousands are made for a whole shelf: written out, they are all of one shape and made at once.
+  const placed = (turn: Turn, host: Placement['host'], xMm: number, yMm: number): Placement => ({
+    id,
+    gearId: gear.id,
+    onEdge: false,
+    when: gear.when,
+    loads: [],
+    turn,
+    host,
+    xMm,
+    yMm,
+  })
   const turns: readonly Turn[] = [0, 90, 180, 270]
   const allowed = turns.filter(
     (turn) => gear.turns.includes(turn) && (turn < 180 || !gear.turns.includes((turn - 180) as Turn)),
@@ -136,7 +147,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
         .filter((x) => x - length / 2 >= box.x0 && x + length / 2 <= box.x1)
       const host: Placement['host'] = { on: 'deck', rackId: rack.rack.id }
       for (const xMm of new Set([...xs, ...along].map((x) => Math.round(x * 10) / 10)))
-        for (const yMm of ys) yield { ...base, turn, host, xMm, yMm }
+        for (const yMm of ys) yield placed(turn, host, xMm, yMm)
       continue
     }
     for (const run of barsFor(rack, gear, length)) {
@@ -146,7 +157,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
       const reach = [rear - length / 2, front + length / 2] as const
       const xMm =
         near === undefined || reach[0] > reach[1] ? middle : Math.min(Math.max(near.xMm, reach[0]), reach[1])
-      for (const yMm of ys) yield { ...base, turn, host, xMm, yMm }
+      for (const yMm of ys) yield placed(turn, host, xMm, yMm)
     }
   }
 }

@@ -5,7 +5,6 @@ import type { UnitSystem } from '@/core/units/dimension'
 import { EMPTY_STOCK, type StockLists } from '@/core/formats/stock-kinds'
 import { loadOwnStock } from '@/storage/own-stock'
 import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
-import { keepEventsIfMissing } from '@/storage/log'
 import { keepPlanIfMissing } from '@/storage/plans'
 import { DEMO_PLANS } from '@/stock/plans'
 import { today } from './today'
@@ -38,7 +37,11 @@ export const useSettings = create<SettingsStore>((set, get) => ({
         set({ trouble: whyNotKept(error) })
       }
       if (demo && !get().settings.seeded) {
-        const { demoLog } = await import('@/stock/demo-log')
+        // Fetched by the one page that fills an empty browser, and by no other.
+        const [{ demoLog }, { keepEventsIfMissing }] = await Promise.all([
+          import('@/stock/demo-log'),
+          import('@/storage/log'),
+        ])
         const kept = await Promise.all([
           keepEventsIfMissing(demoLog(today())),
           // What is there already was perhaps worked on: the demo fills only what is missing.

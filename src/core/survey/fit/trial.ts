@@ -12,8 +12,10 @@ export function trialThing(arrangement: Arrangement, gear: Gear, placement: Plac
   const base = { gear, placement, index: arrangement.things.length, turn: placement.turn, parent: undefined }
   const [x, y] = [placement.xMm, placement.yMm]
   if (host.on === 'bars') {
-    const tops = arrangement.bars.filter(({ bar }) => host.barIds.includes(bar.id)).map(({ box }) => box.z1)
-    return tops.length === 0 ? undefined : thingAt(base, { x, y, z: Math.max(...tops) + stand })
+    let top = -Infinity
+    for (const { bar, box } of arrangement.bars)
+      if (box.z1 > top && host.barIds.includes(bar.id)) top = box.z1
+    return top === -Infinity ? undefined : thingAt(base, { x, y, z: top + stand })
   }
   if (host.on === 'deck') {
     const rack = arrangement.racks.find((each) => each.rack.id === host.rackId)
