@@ -295,7 +295,11 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
     preview.getByRole('row').filter({ hasText: 'Log entries' }).getByRole('cell').first(),
   ).toHaveText('1')
   await page.getByLabel('How').selectOption({ label: 'Replace: as it was then, nothing else' })
-  await page.getByRole('button', { name: 'Replace everything' }).click()
+  // What was restored is read by a page that begins anew.
+  await Promise.all([
+    page.waitForEvent('load'),
+    page.getByRole('button', { name: 'Replace everything' }).click(),
+  ])
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
   await expect(async () => {
     expect(await names()).toEqual(before)

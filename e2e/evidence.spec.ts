@@ -72,7 +72,11 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
   await page.keyboard.press('PageDown')
   await expect(done(page)).toContainText('Type what the wrench reads at LHR')
   await reading(page, 'LHR', '6 Nm')
+  // The sheet asks for the click too.
+  await expect(done(page)).toContainText('Seen, one click: LHR')
   await page.locator('.bay-title').click()
+  await page.keyboard.press('PageDown')
+  await expect(done(page)).toHaveText('Done')
   await page.keyboard.press('PageDown')
   await expect(title(page)).toHaveText('Measure again, tightened')
   // A step that waits for this one is not worked before it.
@@ -149,7 +153,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
     await expect(page.getByText(heading, { exact: true })).toBeVisible()
   await expect(page.getByText('Tighten: rail clamps, RHR: not seen. Wren on')).toBeVisible()
   await expect(page.getByText('Open every door: put off. Wren on')).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHR 6 N·m')
+  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHR 6 N·m and its sign seen')
 })
 
 test('the handover sheet follows the open plan and its log from another tab', async ({ page, context }) => {

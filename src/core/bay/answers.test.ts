@@ -77,6 +77,18 @@ describe('a place that somebody answered for', () => {
     expect(phraseText(passPress(feet, progress)!.say)).toBe('Clicked at 3 N·m, pass 1: LHF RHF LHR')
   })
 
+  it('has its sign taken back when it is pulled anew', () => {
+    const seen: Made<LogEvent> = {
+      kind: 'signSeen',
+      jointId: joint,
+      what: 'feet',
+      sign: 'one click',
+      spots: ['LHF', 'RHF'],
+    }
+    expect([...after(pull('LHF', 3, 6), seen).signs]).toEqual([`${joint} LHF`, `${joint} RHF`])
+    expect([...after(pull('LHF', 3, 6), seen, pull('LHF', 3, 6.1)).signs]).toEqual([`${joint} RHF`])
+  })
+
   it('is asked again when the step is opened, and pulled it is answered no more', () => {
     expect(
       placeAnswers(feet, after(notSeen, { kind: 'stepReopened', stepId: feet.id, title: 't' })).size,

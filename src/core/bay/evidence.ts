@@ -1,7 +1,7 @@
 import { packed } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 import { answerOf } from './answers'
-import { pullKey, type BayProgress, type Hung } from './log/replay'
+import { pullKey, signKey, type BayProgress, type Hung } from './log/replay'
 import { holdsOf } from './holds'
 import { printOf } from './fact-print'
 import { askedOf } from './proof'
@@ -221,15 +221,16 @@ function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
 /** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
 export function standingOf(steps: readonly Step[], survey: Survey, logged: BayProgress): Standing {
   const again = new Map<string, string>()
-  const [done, torqued, measured, proved, answers] = [
+  const [done, torqued, measured, proved, answers, signs] = [
     new Set(logged.done),
     new Map(logged.torqued),
     new Map(logged.measured),
     new Map(logged.proved),
     new Map(logged.answers),
+    new Set(logged.signs),
   ]
   // A later step is judged by what the earlier ones have left standing.
-  const progress: BayProgress = { ...logged, done, torqued, measured, proved, answers }
+  const progress: BayProgress = { ...logged, done, torqued, measured, proved, answers, signs }
   for (const step of steps) {
     const ticked = done.has(step.id)
     const answer = answerOf(step, progress)
@@ -247,7 +248,10 @@ export function standingOf(steps: readonly Step[], survey: Survey, logged: BayPr
     answers.delete(step.id)
     const { doing } = step
     if (doing.kind === 'torque')
-      for (const { at, pass } of doing.group.pulls) torqued.delete(pullKey(doing.group.joint.id, at, pass))
+      for (const { at, pass } of doing.group.pulls) {
+        torqued.delete(pullKey(doing.group.joint.id, at, pass))
+        signs.delete(signKey(doing.group.joint.id, at))
+      }
     if (doing.kind === 'measure') for (const { id } of doing.pairs) measured.delete(`${step.id} ${id}`)
     if (doing.kind === 'prove') for (const { id } of askedOf(doing.item)) proved.delete(id)
   }

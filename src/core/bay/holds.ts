@@ -4,7 +4,7 @@ import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { allAnswers, answerLine, placeAnswers } from './answers'
 import { printOf } from './fact-print'
-import { pullKey, type BayProgress } from './log/replay'
+import { pullKey, signKey, type BayProgress } from './log/replay'
 import { partsCheck } from './parts-check'
 import { askedOf } from './proof'
 import { lastPass } from './step-findings'
@@ -136,6 +136,11 @@ function* ownHolds(
           progress.torqued.get(pullKey(joint.id, at, pass))?.nm === undefined,
       )
       if (unread) yield hold('readings', `Type what the wrench reads at ${unread.at}, or say what differs.`)
+      else if (
+        joint.signs.some(({ kind }) => kind !== 'reading') &&
+        doing.group.spots.some((spot) => !answered.has(spot) && !progress.signs.has(signKey(joint.id, spot)))
+      )
+        yield hold('signs', 'Look for its sign too, or say what differs.')
       return
     }
     case 'channel':

@@ -9,7 +9,7 @@ import { phraseText } from '../review/phrase'
 import { review } from '../review/review'
 import type { LogEvent } from './log/event'
 import { holdsOf } from './holds'
-import { badPull, nextPull, passPress } from './pulling'
+import { badPull, nextPull, passPress, signsWanted } from './pulling'
 import { currentIndex, minutesLeft } from './session'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
@@ -122,7 +122,13 @@ describe('what holds a step back', () => {
       pulled(
         ...(['LHF', 'RHR', 'RHF', 'LHR'] as const).map((spot): [string, number, number] => [spot, 3, nm]),
       )
-    expect(held(feet, last(6))).toBeUndefined()
+    // Its sheet asks for the click besides: read is not seen, and pulled anew it is to be seen anew.
+    expect(held(feet, last(6))).toBe('Look for its sign too, or say what differs.')
+    const seen = new Set(['LHF', 'RHR', 'RHF', 'LHR'].map((spot) => `${joint} ${spot}`))
+    expect(held(feet, { ...last(6), signs: seen })).toBeUndefined()
+    expect(signsWanted(feet, last(6))).toEqual({ sign: 'one click', spots: ['LHF', 'RHF', 'LHR', 'RHR'] })
+    expect(signsWanted(feet, { ...last(6), signs: seen })).toBeUndefined()
+    expect(signsWanted(clicks, last(6))).toBeUndefined()
     expect(held(feet, last(9))).toContain('Over its figure')
     expect(badPull(feet, last(9))).toMatchObject({ at: 'LHF', pass: 3 })
     expect(badPull(feet, last(6))).toBeUndefined()

@@ -4,7 +4,7 @@ import type { BayRules } from '../rules/house'
 import type { Survey } from '../survey/survey'
 import { answersAt } from './answers'
 import { ANSWER_WORD, pullWords, type Answer } from './log/event'
-import { pullKey, type BayProgress } from './log/replay'
+import { pullKey, signKey, type BayProgress } from './log/replay'
 import { fittedThings, gearJoints, rackJoints } from './steps/joint-groups'
 import type { JointGroup } from './steps/step'
 import type { Joint } from './torque/joint'
@@ -42,7 +42,15 @@ function readOf(
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
   if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
   const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
-    pulled?.nm === undefined ? [] : [[`${spot} `, newtonMetre(pulled.nm)]],
+    pulled?.nm === undefined
+      ? []
+      : [
+          [
+            `${spot} `,
+            newtonMetre(pulled.nm),
+            ...(progress.signs.has(signKey(joint.id, spot)) ? [' and its sign seen'] : []),
+          ],
+        ],
   )
   const others = new Map<string, string[]>()
   for (const { spot, pulled } of got)

@@ -7,7 +7,7 @@ import { NOTHING_DONE, replay } from './log/replay'
 import { partsCheck } from './parts-check'
 import { askedOf } from './proof'
 import { wantsReadings } from './holds'
-import { passPress } from './pulling'
+import { passPress, signsWanted } from './pulling'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { isMark, plannedReading, type Taped } from './taped'
@@ -98,6 +98,15 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
           ...(wantsReadings(group) && pull.percent === 100 && pull.nm !== undefined
             ? { nm: pull.nm, how: 'reading' as const }
             : { how: howOf(step) }),
+        })
+      const signs = signsWanted(step, progress())
+      if (signs)
+        all.push({
+          kind: 'signSeen',
+          jointId: joint.id,
+          what: joint.name,
+          sign: signs.sign,
+          spots: [...signs.spots],
         })
     } else all.push(...evidenceFor(step, survey))
     const hung = hangsNow(step, survey, progress())

@@ -89,6 +89,8 @@ export function eventText(event: LogEvent, log: ReadonlyMap<string, LogEvent> = 
       return `${ANSWER_WORD[event.answer]}: ${event.title}${event.places ? `, ${event.places.join(' ')}` : ''}. ${event.reason}`
     case 'deviated':
       return `${event.title}: ${event.reason}`
+    case 'signSeen':
+      return `${event.what}, ${event.sign}: ${event.spots.join(' ')}`
     case 'firstTrip':
       return `${event.what}, on ${event.on}`
     case 'dated':

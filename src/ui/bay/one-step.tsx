@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import type { BayProgress } from '@/core/bay/log/replay'
 import { answerLine, isDone } from '@/core/bay/answers'
 import { holdsOf } from '@/core/bay/holds'
-import { nextPull } from '@/core/bay/pulling'
+import { nextPull, signsWanted } from '@/core/bay/pulling'
 import { currentIndex, waitsFor } from '@/core/bay/session'
 import { recheckWords } from '@/core/bay/torque/recheck'
 import { stepFindings } from '@/core/bay/step-findings'
@@ -57,8 +57,11 @@ export function OneStep({
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
+  const giving = pulling || (step !== undefined && signsWanted(step, progress) !== undefined)
   // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.
-  const hold = holds.find(({ id }) => id !== 'readings' || !pulling || primary?.events.length === 0)
+  const hold = holds.find(
+    ({ id }) => !['readings', 'signs'].includes(id) || !giving || primary?.events.length === 0,
+  )
   const blocked = hold !== undefined
   const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length
@@ -66,7 +69,7 @@ export function OneStep({
   const done = () => {
     if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
     if (primary.events.length > 0) logFor(plan, ...primary.events)
-    if (!pulling)
+    if (!giving)
       setLooking(
         at + 1 < steps.length && looking !== undefined
           ? at + 1

@@ -1,7 +1,7 @@
 import type { BayProgress } from '@/core/bay/log/replay'
 import { refitValues } from '@/core/bay/refit'
 import { hangsNow } from '@/core/bay/evidence'
-import { nextPull, passPress } from '@/core/bay/pulling'
+import { nextPull, passPress, signsWanted } from '@/core/bay/pulling'
 import type { Step } from '@/core/bay/steps/step'
 import type { Plan } from '@/core/plan/plan'
 import type { Rack } from '@/core/plan/rack'
@@ -55,6 +55,22 @@ export function primaryOf(
       : { say: ['Done'], events: [] }
   }
   if (progress.done.has(step.id)) return { say: ['Next'], events: [] }
+  const signs = signsWanted(step, progress)
+  if (signs && step.doing.kind === 'torque') {
+    const { joint } = step.doing.group
+    return {
+      say: [`Seen, ${signs.sign}: ${signs.spots.join(' ')}`],
+      events: [
+        {
+          kind: 'signSeen',
+          jointId: joint.id,
+          what: joint.name,
+          sign: signs.sign,
+          spots: [...signs.spots],
+        },
+      ],
+    }
+  }
   const words = {
     count: 'All counted, begin',
     confirm: 'Confirmed',

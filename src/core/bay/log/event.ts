@@ -124,6 +124,15 @@ export const logEventSchema = z.discriminatedUnion('kind', [
     /** Played by a device of the demo, and pulled by nobody. */
     simulated: z.literal(true).optional(),
   }),
+  z.strictObject({
+    kind: z.literal('signSeen'),
+    ...common,
+    jointId: key,
+    what: words,
+    /** The sign in words, and where it was seen, beside a reading. */
+    sign: words,
+    spots: z.array(words).min(1).max(60),
+  }),
   z.strictObject({ kind: z.literal('told'), ...common, what: words }),
   z.strictObject({
     kind: z.literal('proved'),
@@ -189,6 +198,7 @@ export const EVENT_WORD: Readonly<Record<EventKind, string>> = {
   measured: 'Measured',
   weighed: 'Weighed',
   torqued: 'Torqued',
+  signSeen: 'Sign seen',
   told: 'Told',
   proved: 'Proved',
   channelSeen: 'Channel looked into',

@@ -73,6 +73,16 @@ export const someEvents: readonly LogEvent[] = [
     what: 'Front bar',
     inside: [{ what: 'a loose nut', fromLowMm: 120, fixed: false }],
   },
+  {
+    kind: 'signSeen',
+    id: 'e23',
+    at: at(22),
+    ...base,
+    jointId: 'j',
+    what: 'Rail clamps',
+    sign: 'one click',
+    spots: ['LHF'],
+  },
   { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Wing bars', on: '2027-03-11' },
 ]
 

@@ -35,6 +35,8 @@ export interface BayProgress {
   readonly measured: ReadonlyMap<string, Readings>
   /** What was typed for the last reading of each, by the same key. */
   readonly typed: ReadonlyMap<string, Readonly<Partial<Record<Taped, string>>>>
+  /** Places whose sign was seen beside a reading, by `joint spot`; a pull anew takes it back. */
+  readonly signs: ReadonlySet<string>
   /** Pulls done, by `joint spot pass`. */
   readonly torqued: ReadonlyMap<string, Pulled>
   readonly weighed: ReadonlyMap<string, number>
@@ -73,6 +75,7 @@ interface Draft {
   typed: Map<string, Partial<Record<Taped, string>>>
   answers: Map<string, readonly Of<'answered'>[]>
   channels: Map<string, readonly Contents[]>
+  signs: Set<string>
 }
 
 const emptyJob = (): Draft => ({
@@ -89,12 +92,15 @@ const emptyJob = (): Draft => ({
   typed: new Map(),
   answers: new Map(),
   channels: new Map(),
+  signs: new Set(),
 })
 
 /** What no event has touched yet. */
 export const NOTHING_DONE: BayProgress = emptyJob()
 
 export const pullKey = (jointId: string, spot: string, pass: number): string => `${jointId} ${spot} ${pass}`
+
+export const signKey = (jointId: string, spot: string): string => `${jointId} ${spot}`
 
 /** Events that were not corrected away. A correction can itself be corrected: then what it named counts again. */
 export function countingEvents(events: readonly LogEvent[]): LogEvent[] {
@@ -149,6 +155,7 @@ export function replay(events: readonly LogEvent[]): RackRecord {
       case 'measured':
       case 'proved':
       case 'stepDone':
+      case 'signSeen':
       case 'stepReopened':
       case 'told':
       case 'torqued':
@@ -193,7 +200,11 @@ function apply(event: LogEvent, job: Draft): void {
         calibration: event.calibration,
         simulated: event.simulated,
       })
+      job.signs.delete(signKey(event.jointId, event.spot))
       forgetPlaces(job, event.jointId, [event.spot])
+      return
+    case 'signSeen':
+      for (const spot of event.spots) job.signs.add(signKey(event.jointId, spot))
       return
     case 'weighed':
       job.weighed.set(event.targetId, event.kg)

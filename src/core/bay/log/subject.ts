@@ -34,6 +34,7 @@ function subjectOf(event: LogEvent): string | undefined {
     case 'refitted':
     case 'removed':
     case 'replaced':
+    case 'signSeen':
     case 'stepDone':
     case 'stepReopened':
     case 'told':
