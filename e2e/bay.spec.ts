@@ -264,7 +264,9 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
   await page.getByRole('button', { name: 'Add to the log' }).click()
   await expect.poll(() => shelved(page, 'log')).toContain('Wing bars')
   await page.goto('/')
-  const names = () => page.getByRole('list', { name: 'Jobs' }).getByRole('link').allTextContents()
+  // What is due on a card is a link too, and comes a moment after it.
+  const links = page.getByRole('list', { name: 'Jobs' }).getByRole('link')
+  const names = () => links.filter({ hasNotText: /^(Back|Overdue) / }).allTextContents()
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
   const before = await names()
   await page.getByRole('button', { name: 'Backup' }).click()

@@ -84,7 +84,9 @@ test('a stored job that no longer reads is said so, and left as it is', async ({
   await expect(page.getByText('vehicle.lengthMm should be a number.')).toBeVisible()
   await page.getByRole('link', { name: 'All jobs' }).click()
   await expect(page.getByText('A job that cannot be read any more')).toBeVisible()
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('link')).toHaveCount(12)
+  // A card is a link, and what is due on one is another.
+  const jobs = page.getByRole('list', { name: 'Jobs' }).getByRole('link')
+  await expect(jobs.filter({ hasNotText: /^(Back|Overdue) / })).toHaveCount(12)
   await page.getByRole('link', { name: 'Log', exact: true }).click()
   await expect(page.getByText('A job of this browser cannot be read')).toBeVisible()
   const cars = page.getByRole('navigation', { name: 'Cars' })

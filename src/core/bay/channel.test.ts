@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { yardVan } from '@/stock/plans'
 import { survey } from '../survey/survey'
-import { barChannels, bedChannels, loadingOrder, type Channel } from './channel'
+import { phraseText } from '../review/phrase'
+import {
+  barChannels,
+  bedChannels,
+  channelFindings,
+  loadingOrder,
+  placeIn,
+  withContents,
+  type Channel,
+} from './channel'
 import { runs } from '@/core/runs.testing'
 
 const nut = (id: string, atMm: number) => ({ id, name: id, atMm })
@@ -119,5 +128,37 @@ describe('the channels of a plan', () => {
       'enters LHR',
       'blocked LHF',
     ])
+  })
+})
+
+describe('what was seen in a channel (B13)', () => {
+  const given = channel({ wanted: [nut('a', -300), nut('b', 300)] })
+
+  it('is said from its low end, and blocks what would pass it', () => {
+    // 100 mm from the left end of a bar of 1700 is 750 left of its middle.
+    const seen = [{ what: 'an old clamp', fromLowMm: 100, fixed: true }]
+    const loaded = withContents(given, seen)
+    expect(loaded.inside).toEqual([{ id: 'seen-0', name: 'an old clamp', atMm: -750, fixed: true }])
+    expect(loadingOrder(loaded).every((each) => each.kind === 'enters' && each.end === 'high')).toBe(true)
+    const both = [...seen, { what: 'a plate', fromLowMm: 1600, fixed: false }]
+    const found = channelFindings({ barId: 'bar', rackId: 'r', channel: given, unsure: [] }, both)
+    expect(found.map(({ severity }) => severity)).toEqual(['mind', 'mind'])
+    expect(phraseText(found[0]?.sentence ?? [])).toContain('does not pass')
+    expect(channelFindings({ barId: 'bar', rackId: 'r', channel: given, unsure: [] }, [])).toEqual([])
+    const [unsure] = channelFindings({ barId: 'bar', rackId: 'r', channel: given, unsure: ['Box'] }, [])
+    expect(unsure?.severity).toBe('findOut')
+  })
+
+  it('and each place from the channel’s own datum, never from a middle that lies elsewhere', () => {
+    expect(phraseText(placeIn(given, -300)).replace(/\s/g, ' ')).toBe(
+      '300 mm from the middle, toward the left end',
+    )
+    expect(phraseText(placeIn(given, 0))).toBe('the middle')
+    const bed = channel({
+      datum: 'low',
+      span: { fromMm: 2400, toMm: 3900 },
+      ends: { low: 'cab end', high: 'tailgate end' },
+    })
+    expect(phraseText(placeIn(bed, 2700)).replace(/\s/g, ' ')).toBe('300 mm from the cab end')
   })
 })

@@ -53,7 +53,8 @@ function lookedAt(plans: readonly Plan[], rackId: string, rules: BayRules): stri
 }
 
 /**
- * What is due for a vehicle: re-tightening after the first trip (from its day, once the log has that) or about so many km, anew whenever the load or a part
+ * What is due for a vehicle: re-tightening after the first trip (from its day, once the log has that) or about so many
+ * km, anew whenever the load or a part
  * has changed, then at the house's interval from the last check; seasonal parts; days set by hand. Common practice,
  * no source; the maker's interval goes before it.
  */
@@ -81,8 +82,8 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
     if (fresh) {
       const begin = from ? dayOf(from) : since.slice(0, 10)
       // A trip that was made is the day itself; until one is known, so many days go by at most.
-      const on =
-        trip?.kind === 'firstTrip' && trip.on >= begin ? trip.on : daysAfter(begin, rules.firstCheckDays)
+      const tripOn = trip?.kind === 'firstTrip' && trip.on >= begin ? trip.on : undefined
+      const on = tripOn ?? daysAfter(begin, rules.firstCheckDays)
       return [
         {
           id: `first ${rackId}`,
@@ -91,7 +92,7 @@ export function dueOf(events: readonly LogEvent[], rules: BayRules, plans: reado
           why: `${
             from
               ? 're-tighten: the load or a part has changed'
-              : trip
+              : tripOn !== undefined
                 ? 're-tighten: the first trip is made'
                 : 're-tighten after the first trip'
           }${look}`,

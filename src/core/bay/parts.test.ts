@@ -45,6 +45,38 @@ describe('the parts check', () => {
     expect(partsCheck(survey(yardVan)).lines.some(({ kind }) => kind === 'gear')).toBe(true)
   })
 
+  it('says how many lines nobody has spoken of, and is not "nothing to buy" by that (B19)', () => {
+    const silent: Plan = {
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map(({ work: _work, ...part }) => part),
+      })),
+      gear: ridgeTent.gear.map(({ work: _work, ...gear }) => gear),
+    }
+    const unsaid = partsCheck(survey(silent))
+    expect(unsaid.toBuy).toBe(0)
+    expect(unsaid.unsaid).toBe(unsaid.lines.length)
+    expect(check.unsaid).toBeLessThan(check.lines.length)
+  })
+
+  it('counts the bolts of gear, every rack on the list, and bars without a side (B19)', () => {
+    const lines = partsCheck(survey(boatAndBox)).lines
+    const bolts = lines.filter(({ id }) => id.endsWith('/channel-bolts'))
+    // The box has two contacts and the cradles are taken at two sides, on each of two bars.
+    expect(bolts.map(({ count }) => count)).toEqual([4, 4])
+    const bars = boatAndBox.racks.flatMap(({ parts }) => parts).find(({ role }) => role === 'bars')
+    expect(lines.find(({ id }) => id === bars?.id)?.counted).toBe('in all')
+    const bare: Plan = {
+      ...boatAndBox,
+      placements: [],
+      racks: boatAndBox.racks.map((rack) => ({ ...rack, parts: [] })),
+    }
+    expect(partsCheck(survey(bare)).lines.map(({ what }) => what)).toEqual(
+      boatAndBox.racks.map(({ name }) => name),
+    )
+  })
+
   it('makes a finding of what is short and what is over, and none of what is right', () => {
     const counted = new Map([
       ['platform-feet:0/bolt', 11],

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { BODIES, loadsRoof, vehicleSchema } from '@/core/plan/vehicle'
 import { gearSchema } from '@/core/plan/gear'
 import { rackSchema } from '@/core/plan/rack'
+import { wingBars } from '@/stock/racks'
 import { DEMO_STOCK } from '@/stock/stock'
 import { DraftReader } from './draft-reader'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
@@ -56,6 +57,36 @@ function sortedKeys(value: unknown): unknown {
       .map(([key, each]) => [key, sortedKeys(each)]),
   )
 }
+
+describe('a bar that is not like the front one (E3)', () => {
+  const [front, rear] = wingBars.kind === 'ladder' ? [] : wingBars.bars
+  const odd = {
+    ...wingBars,
+    bars: [
+      { ...front!, feetYMm: [-530, -200, 200, 530] },
+      { ...rear!, profile: { ...rear!.profile, kind: 'square' as const, widthMm: 30, heightMm: 30 } },
+    ],
+  } as typeof wingBars
+  const saved = (edit: (draft: ReturnType<typeof rackToDraft>) => ReturnType<typeof rackToDraft>) => {
+    const { value } = readRack(edit(rackToDraft(odd, 'metric')), 'metric', odd.id, odd)
+    return value.kind === 'ladder' ? [] : value.bars
+  }
+
+  it('keeps its own profile when the front bar’s is typed over', () => {
+    const bars = saved((draft) => ({ ...draft, profileWidth: '84' }))
+    expect(bars.map(({ profile }) => profile.widthMm)).toEqual([84, 30])
+    expect(bars[1]?.profile.kind).toBe('square')
+  })
+
+  it('keeps four feet where four were, and moves the outer two', () => {
+    const bars = saved((draft) => ({
+      ...draft,
+      bars: draft.bars.map((bar, i) => (i === 0 ? { ...bar, feet: '1000' } : bar)),
+    }))
+    expect(bars[0]?.feetYMm).toEqual([-500, -200, 200, 500])
+    expect(bars[1]?.feetYMm).toEqual(rear?.feetYMm)
+  })
+})
 
 describe('figures', () => {
   const rating = (state: 'road' | 'trail', kg: number, rest = {}) => ({

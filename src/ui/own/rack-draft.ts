@@ -242,6 +242,17 @@ function readFitSheet(reader: DraftReader, draft: RackDraft, was: Rack | undefin
   return all.length === 0 ? undefined : { source: was?.fitSheet?.source ?? { kind: 'sheet' }, rows: all }
 }
 
+/** A bar's own profile where it is another than the front bar's. */
+function ownProfile(bar: Bar | undefined, front: Bar | undefined): Bar['profile'] | undefined {
+  if (!bar || !front) return undefined
+  const from = ({ profile: { underChannel: _under, ...profile } }: Bar) => JSON.stringify(profile)
+  return from(bar) === from(front) ? undefined : bar.profile
+}
+
+/** The feet of a bar between its outermost, as far as they still stand between them, mm. */
+const innerFeet = (bar: Bar | undefined, outerMm: number): number[] =>
+  (bar?.feetYMm.slice(1, -1) ?? []).filter((y) => Math.abs(y) < outerMm / 2)
+
 function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], system: UnitSystem): Bar[] {
   const width = reader.span('profileWidth', draft.profileWidth, 80)
   const height = reader.span('profileHeight', draft.profileHeight, 28)
@@ -263,7 +274,8 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
       usableMm: Math.min(usableMm, lengthMm),
       ...(before?.capMm === undefined ? {} : { capMm: before.capMm }),
       riseMm: reader.size(`${at}.rise`, bar.rise, 65),
-      profile: {
+      // The form asks for the front bar's profile: a bar that has another keeps its own.
+      profile: ownProfile(before, was[0]) ?? {
         kind: draft.profile,
         widthMm: width,
         heightMm: height,
@@ -271,7 +283,10 @@ function readBars(reader: DraftReader, draft: RackDraft, was: readonly Bar[], sy
         ...(channel === undefined ? {} : { channel }),
         ...(before?.profile.underChannel === undefined ? {} : { underChannel: before.profile.underChannel }),
       },
-      feetYMm: before && bar.feet === feetText(before, system) ? before.feetYMm : [-feet / 2, feet / 2],
+      feetYMm:
+        before && bar.feet === feetText(before, system)
+          ? before.feetYMm
+          : [-feet / 2, ...innerFeet(before, feet), feet / 2],
       typed: reader.typedFor({
         xMm: `${at}.x`,
         lengthMm: `${at}.length`,

@@ -80,6 +80,17 @@ describe('what is due', () => {
     expect(on([fitted, checked, changed])).toEqual(['2027-04-01 re-tighten: the load or a part has changed'])
   })
 
+  it('is due on the day of the first trip, once the log has one that is later than the fitting (B20)', () => {
+    const trip = (on: string) =>
+      ({ kind: 'firstTrip', id: 't', at: fitted.at, vehicleId: 'estate', what: 'Wing bars', on }) as const
+    expect(on([fitted, trip('2027-03-09')])).toEqual(['2027-03-09 re-tighten: the first trip is made'])
+    expect(on([fitted, trip('2027-03-01')])[0]).toContain('2027-03-17')
+    expect(dueOf([fitted, trip('2027-03-09')], USUAL_BAY)[0]?.repeats).toMatchObject({
+      from: '2027-06-09',
+      months: 3,
+    })
+  })
+
   it('is nothing once the rack is off, and begins anew when it is on again', () => {
     const [off, again] = [someEvents[15]!, someEvents[16]!]
     expect(on([fitted, checked, off])).toEqual([])

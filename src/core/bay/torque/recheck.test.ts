@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/stock/plans'
+import { boatAndBox, ridgeTent } from '@/stock/plans'
 import type { Fastener } from '../../plan/fastening'
 import type { Plan } from '../../plan/plan'
 import { USUAL_BAY } from '../../rules/house'
@@ -67,6 +67,28 @@ describe('a joint’s places', () => {
     expect([...mounts!.at.keys()].sort()).toEqual([...mounts!.spots].sort())
     expect([...mounts!.at.values()].map(({ xMm }) => xMm)).toEqual([430, 430, 1190, 1190])
     expect(mounts!.spots[0]).toBe('LHF (Front bar)')
+  })
+
+  it('have their corner, or how far from the front they are, where a part has no feet (B10)', () => {
+    const withDeck = (count: number): Plan => ({
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map((part) =>
+          part.role === 'deck' ? { ...part, fasteners: [{ thread: 'M6', count }] } : part,
+        ),
+      })),
+    })
+    const spots = (count: number) => {
+      const groups = rackJoints(survey(withDeck(count)).racks[0]!, USUAL_BAY)
+      return groups.find(({ joint: { owner: of } }) => of.of === 'part' && of.partId === 'platform-deck')
+        ?.spots
+    }
+    expect(spots(4)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
+    expect(spots(6)).toEqual(['LHF', 'RHF', 'LHM', 'RHM', 'LHR', 'RHR'])
+    expect(spots(2)).toEqual(['left', 'right'])
+    expect(spots(24)?.slice(0, 3)).toEqual(['left 1 of 6, foremost', 'right 1 of 6, foremost', 'left 2 of 6'])
+    expect(spots(24)?.at(-1)).toBe('right 6 of 6, rearmost')
   })
 
   it('are pulled in its own sheet’s passes before the house’s', () => {
