@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, hatchJob, ridgeTent } from '@/stock/plans'
+import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { USUAL_BAY } from '../rules/house'
 import { survey } from '../survey/survey'
@@ -67,6 +68,34 @@ const firstThing = (by: number) => (plan: Plan) => ({
 const speed = (by: number) => (plan: Plan) => ({
   ...plan,
   use: { ...plan.use, roadKmH: plan.use.roadKmH + by },
+})
+
+/** A value with the fields of every object in the opposite order. */
+function turnedAbout(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(turnedAbout)
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(
+    Object.entries(value)
+      .reverse()
+      .map(([key, each]) => [key, turnedAbout(each)]),
+  )
+}
+
+describe('what evidence hangs on', () => {
+  it('is the same plan whatever the order of its fields, from a file and from this very page', () => {
+    for (const plan of DEMO_PLANS) {
+      const again = readPlan(JSON.parse(printPlan(plan)))
+      if (!again.ok) throw new Error(plan.id)
+      expect(
+        oldAfter(plan, () => again.plan),
+        plan.id,
+      ).toEqual([])
+      expect(
+        oldAfter(plan, () => turnedAbout(plan) as Plan),
+        plan.id,
+      ).toEqual([])
+    }
+  })
 })
 
 describe('evidence grows old with what it hung on, and with nothing else (B6)', () => {

@@ -3,7 +3,7 @@ import type { Survey } from '../survey/survey'
 import { answerOf } from './answers'
 import { pullKey, signKey, type BayProgress, type Hung } from './log/replay'
 import { holdsOf } from './holds'
-import { printOf } from './fact-print'
+import { factText, printOf } from './fact-print'
 import { askedOf } from './proof'
 import { stepFindings } from './step-findings'
 import type { Step } from './steps/step'
@@ -108,7 +108,7 @@ const FACTS = {
   opening: {
     say: 'what opens, as it is described',
     of: (_step, { plan }) =>
-      plan.vehicle.obstacles.map((each) => ({ key: each.id, value: JSON.stringify(each).slice(0, 400) })),
+      plan.vehicle.obstacles.map((each) => ({ key: each.id, value: printOf(factText(each)) })),
     old: differs,
   },
   printed: {
@@ -124,11 +124,9 @@ const FACTS = {
       return [
         {
           key: 'plan',
-          value: printOf(
-            JSON.stringify(plan, (key, value: unknown) => (NOT_PRINTED.has(key) ? undefined : value)),
-          ),
+          value: printOf(factText(plan, NOT_PRINTED)),
         },
-        { key: 'bay', value: printOf(JSON.stringify(seen)) },
+        { key: 'bay', value: printOf(factText(seen)) },
       ]
     },
     old: differs,

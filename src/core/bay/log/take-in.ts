@@ -1,3 +1,4 @@
+import { factText } from '../fact-print'
 import { compareEvents } from './sequence'
 import type { LogEvent } from './event'
 
@@ -41,5 +42,4 @@ export function takeIn(
 }
 
 /** An entry's text, whatever the order of its fields. */
-const printed = (event: LogEvent): string =>
-  JSON.stringify(Object.entries(event).sort(([a], [b]) => (a < b ? -1 : 1)))
+const printed = (event: LogEvent): string => factText(event)
