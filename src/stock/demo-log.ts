@@ -4,7 +4,7 @@ import { daysAfter } from '@/core/bay/due'
 import type { Plan } from '@/core/plan/plan'
 import { bayRulesOf } from '@/core/rules/house'
 import { survey } from '@/core/survey/survey'
-import { podJob, yardVan } from './plans'
+import { bedTentJob, yardVan } from './plans'
 
 /** When a job of the demo was done, so many days before today, by whom, and what came after. */
 interface Past {
@@ -29,7 +29,7 @@ const PASTS: readonly Past[] = [
       { kind: 'lost', what: 'End cap', count: 1, daysAgo: 40 },
     ],
   },
-  { plan: podJob, daysAgo: 5, by: 'Imre', then: () => [] },
+  { plan: bedTentJob, daysAgo: 5, by: 'Imre', then: () => [] },
 ]
 
 const OPENS_AT_MINUTE = 8 * 60
