@@ -194,9 +194,12 @@ test('reads a wrench; a connection dropped in the middle of a pull loses nothing
   await page.getByRole('button', { name: 'Connect' }).click()
   await page.getByRole('button', { name: 'Pull to the figure' }).click()
   await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
+  // Half as much again at the first pass is not over its figure, but one place runs ahead of the others.
+  await page.getByRole('button', { name: 'Pull too far' }).click()
+  await expect(said(page, 'mind').filter({ hasText: 'drawn down unevenly' })).toBeVisible()
   await written(page)
   await page.goto('/handover?job=demo-ridge-tent')
-  await expect(page.getByText('4 readings on this sheet came from a simulated device.')).toBeVisible()
+  await expect(page.getByText('5 readings on this sheet came from a simulated device.')).toBeVisible()
   await expect(page.getByText('The bay is not finished')).toBeVisible()
 })
 

@@ -98,6 +98,16 @@ describe('what evidence hangs on', () => {
   })
 })
 
+it('a proof that an older log ticked as put off is not done (B6)', () => {
+  const all = allDone(ridgeTent)
+  const logged = { ...all, proved: new Map([...all.proved, ['shake', 'notNow'] as const]) }
+  const { progress, again } = standingOf(stepsOf(ridgeTent), survey(ridgeTent), logged)
+  expect(progress.done.has('prove/shake')).toBe(false)
+  expect(progress.done.has('prove/seat')).toBe(true)
+  // What was handed over spoke of another proof.
+  expect([...again.keys()]).toEqual(['job/tell'])
+})
+
 describe('evidence grows old with what it hung on, and with nothing else (B6)', () => {
   const torqueOfMounts = stepsOf(hatchJob).some(({ id }) => id.startsWith('gear:'))
     ? ['torque of a mount']

@@ -216,6 +216,11 @@ function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
   return open.some(({ coverable }) => !coverable || !unnamed)
 }
 
+/** Entries of older logs ticked a proof that was only put off: nobody has given it. */
+const putOff = ({ doing }: Step, { proved }: BayProgress): boolean =>
+  doing.kind === 'prove' &&
+  [doing.item.id, ...askedOf(doing.item).map(({ id }) => id)].some((id) => proved.get(id) === 'notNow')
+
 /** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
 export function standingOf(steps: readonly Step[], survey: Survey, logged: BayProgress): Standing {
   const again = new Map<string, string>()
@@ -233,6 +238,10 @@ export function standingOf(steps: readonly Step[], survey: Survey, logged: BayPr
     const ticked = done.has(step.id)
     const answer = answerOf(step, progress)
     if (!ticked && answer?.answer !== 'alreadyOn') continue
+    if (putOff(step, progress)) {
+      done.delete(step.id)
+      continue
+    }
     if (ticked && stopsNow(step, survey, progress)) {
       // What stops it stays to be seen.
       again.set(step.id, 'a reading or a count')
@@ -253,5 +262,7 @@ export function standingOf(steps: readonly Step[], survey: Survey, logged: BayPr
     if (doing.kind === 'measure') for (const { id } of doing.pairs) measured.delete(`${step.id} ${id}`)
     if (doing.kind === 'prove') for (const { id } of askedOf(doing.item)) proved.delete(id)
   }
-  return again.size === 0 ? { progress: logged, again } : { progress, again }
+  return done.size === logged.done.size && again.size === 0
+    ? { progress: logged, again }
+    : { progress, again }
 }

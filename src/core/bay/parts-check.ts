@@ -5,6 +5,7 @@ import type { Part } from '../plan/rack'
 import type { Work } from '../plan/work'
 import type { Finding } from '../review/finding'
 import { contactYs } from '../survey/fit/contacts'
+import type { RackAt } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 
 export type PartsKind =
@@ -18,6 +19,8 @@ export interface PartsLine {
   readonly count: number
   /** How the count comes about: per joint, per side. */
   readonly counted: string
+  /** The corners it belongs to, as drawing, table and log name them; none where it has no corners. */
+  readonly at: readonly string[]
   readonly box: string
   readonly inBox: 'inBox' | 'notInBox' | 'unsaid'
   readonly have: 'have' | 'toBuy' | 'unsaid'
@@ -57,16 +60,19 @@ interface Owner {
   readonly fasteners: readonly Fastener[]
   readonly work: Work | undefined
   readonly sides: number
+  /** The corners of what stands at the feet. */
+  readonly at: readonly string[]
 }
 
 const line = (
   owner: Owner,
-  rest: Omit<PartsLine, 'box' | 'have' | 'price' | 'inBox'> & Partial<PartsLine>,
+  rest: Omit<PartsLine, 'box' | 'have' | 'price' | 'inBox' | 'at'> & Partial<PartsLine>,
 ): PartsLine => ({
   box: owner.name,
   inBox: owner.work?.box ? 'inBox' : 'unsaid',
   have: haveOf(owner.work),
   price: undefined,
+  at: [],
   ...rest,
 })
 
@@ -83,7 +89,7 @@ function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[]
   const id = `${owner.id}:${i}`
   const washers = [...new Set(fastener.washers ?? [])]
   return [
-    line(owner, { id: `${id}/bolt`, kind: 'bolt', what: `Bolt ${bolt}`, count, counted }),
+    line(owner, { id: `${id}/bolt`, kind: 'bolt', what: `Bolt ${bolt}`, count, counted, at: owner.at }),
     ...(fastener.nut === undefined || fastener.nut === 'none'
       ? []
       : [
@@ -168,7 +174,7 @@ function linesOf(owner: Owner): PartsLine[] {
   ]
 }
 
-const ownerOf = (part: Part, sides: number): Owner => ({
+const ownerOf = (part: Part, { feet }: RackAt): Owner => ({
   id: part.id,
   name: part.name,
   kind: part.role === 'fitKit' ? 'fitKit' : 'part',
@@ -176,7 +182,8 @@ const ownerOf = (part: Part, sides: number): Owner => ({
   price: part.price,
   fasteners: part.fasteners ?? [],
   work: part.work,
-  sides,
+  sides: feet.length > 0 && A_SIDE.has(part.role) ? 2 : 1,
+  at: A_SIDE.has(part.role) ? feet.map(({ corner }) => corner) : [],
 })
 
 /** The bolts of a mount that goes into channels, where its sheet lists none: one a contact. */
@@ -200,6 +207,7 @@ function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
       box: piece.name,
       inBox: 'unsaid',
       have: haveOf(piece.work),
+      at: [],
       price: undefined,
     },
   ]
@@ -229,6 +237,7 @@ function gearLines(surveyed: Survey): PartsLine[] {
         fasteners: (piece.fasteners ?? []).map((each) => ({ ...each, count: each.count * count })),
         work: piece.work,
         sides: 1,
+        at: [],
       })
       return [...own, ...channelBolts(surveyed, piece)]
     }),
@@ -241,6 +250,7 @@ function gearLines(surveyed: Survey): PartsLine[] {
       box: adapter.name,
       inBox: 'unsaid',
       have: 'unsaid',
+      at: [],
       price: adapter.price,
     })),
   ]
@@ -251,9 +261,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
   const { plan, racks } = surveyed
   const parts = racks
     .filter(({ rack }) => toFit(rack))
-    .flatMap(({ rack, feet }) =>
-      rack.parts.map((part) => ({ part, sides: feet.length > 0 && A_SIDE.has(part.role) ? 2 : 1 })),
-    )
+    .flatMap((at) => at.rack.parts.map((part) => ({ part, at })))
   // A rack whose parts nobody listed is a thing to lay out all the same.
   const whole = racks.flatMap(({ rack }): PartsLine[] =>
     toFit(rack) && rack.parts.length === 0
@@ -267,6 +275,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
             box: rack.name,
             inBox: 'unsaid',
             have: 'unsaid',
+            at: [],
             price: undefined,
           },
         ]
@@ -274,7 +283,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
   )
   const lines = [
     ...whole,
-    ...parts.flatMap(({ part, sides }) => linesOf(ownerOf(part, sides))),
+    ...parts.flatMap(({ part, at }) => linesOf(ownerOf(part, at))),
     ...gearLines(surveyed),
   ]
   // A part's price is for the set, a box's extras are priced the piece.

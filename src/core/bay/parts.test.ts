@@ -18,6 +18,8 @@ describe('the parts check', () => {
       what: 'Bolt M8 × 40, 8.8',
       count: 12,
       counted: '2 on each of 6, 6 a side',
+      // By the corners that drawing, torque table and log have.
+      at: ['LHF', 'RHF', 'LHM', 'RHM', 'LHR', 'RHR'],
     })
     expect(line('platform-feet:0/nut')).toMatchObject({ what: 'Nut M8', count: 12 })
     expect(line('platform-feet:0/lock')).toMatchObject({ what: 'Lock washer M8', count: 12 })

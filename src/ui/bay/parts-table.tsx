@@ -129,7 +129,11 @@ export function PartsTable({
               >
                 <th scope="row">{line.what}</th>
                 <td>
-                  <strong>{line.count}</strong> <span className="text-ink2">{line.counted}</span>
+                  <strong>{line.count}</strong>{' '}
+                  <span className="text-ink2">
+                    {line.counted}
+                    {line.at.length > 0 ? `: ${line.at.join(' ')}` : ''}
+                  </span>
                 </td>
                 <td>
                   {line.box}{' '}
