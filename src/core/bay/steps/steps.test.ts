@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, ridgeTent, twinSpan, yardVan } from '@/stock/plans'
+import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent, twinSpan, yardVan } from '@/stock/plans'
 import type { Plan } from '../../plan/plan'
 import type { Part } from '../../plan/rack'
 import { USUAL_BAY } from '../../rules/house'
@@ -397,5 +397,62 @@ describe('what is on is not fitted again (B15)', () => {
       racks: [{ ...rack!, id: 'summer', status: 'comesOff' }, { ...rack! }],
     }
     expect(mustPrecede(stepsOf(swapped), 'off/summer', 'platform/lift-on')).toBe(true)
+  })
+})
+
+describe('what the steps say (B18)', () => {
+  const stepsOf = (plan: Plan): readonly Step[] => {
+    const order = jobSteps(survey(plan), USUAL_BAY)
+    return order.ok ? order.steps : []
+  }
+
+  it('prepares a roof channel as it does every other attachment', () => {
+    const channelled: Plan = {
+      ...hatchJob,
+      vehicle: {
+        ...hatchJob.vehicle,
+        attachments: hatchJob.vehicle.attachments.map((each) =>
+          each.kind === 'flushRail' ? { ...each, kind: 'roofChannel' as const } : each,
+        ),
+      },
+    }
+    const prepare = (plan: Plan) =>
+      stepsOf(plan)
+        .find(({ id }) => id.endsWith('/prepare'))
+        ?.detail.join('')
+    expect(prepare(channelled)).toContain('Lift the covers out of the channels')
+    expect(prepare(hatchJob)).toContain('Rail clean')
+  })
+
+  it('counts one as one', () => {
+    const [joint] = stepsOf(boatAndBox).filter(({ doing }) => doing.kind === 'torque')
+    if (joint?.doing.kind !== 'torque') throw new Error('nothing is tightened')
+    const { group } = joint.doing
+    const unknown: Step = {
+      ...joint,
+      hands: 2,
+      after: [],
+      doing: { kind: 'torque', group: { ...group, joint: { ...group.joint, torque: { kind: 'unknown' } } } },
+    }
+    expect(estimate([unknown]).because).toEqual([
+      'one step wants two people',
+      'one of its joints has no torque figure',
+    ])
+    const two = estimate([unknown, { ...unknown, id: 'b' }]).because
+    expect(two).toEqual(['2 steps want two people', '2 of its joints have no torque figure'])
+  })
+
+  it('never says "two people" of what is too heavy for two: the bench and the bay say the same', () => {
+    const heavy: Plan = {
+      ...boatAndBox,
+      gear: boatAndBox.gear.map((gear) => ({ ...gear, mass: { kg: 300, basis: 'weighed' as const } })),
+    }
+    const set = stepsOf(heavy).filter(({ id }) => id.endsWith('/set'))
+    expect(set.length).toBeGreaterThan(0)
+    for (const step of set) {
+      expect(step.byLoader, step.id).toBe(true)
+      expect(step.detail.join('')).toContain('too heavy for two')
+    }
+    expect(stepsOf(boatAndBox).some(({ byLoader }) => byLoader)).toBe(false)
   })
 })
