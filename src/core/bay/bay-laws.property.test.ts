@@ -17,7 +17,7 @@ import type { Step } from './steps/step'
 import { rangeOf } from './torque/reading'
 import { workedEvents, type WorkedEvent } from './worked'
 
-const RUNS = { numRuns: runs(2000) }
+const RUNS = { numRuns: runs(800) }
 /** Jobs of the demo, and jobs made from the kinds. */
 const jobs: fc.Arbitrary<Plan> = fc.oneof(fc.constantFrom(...DEMO_PLANS), madePlans)
 
@@ -150,7 +150,7 @@ describe('laws of the bay, on made jobs', () => {
           ).toBe(true)
         expect(open.some(({ id }) => id.includes(`-${gains.part.id}-`))).toBe(true)
       }),
-      { numRuns: runs(2000) },
+      { numRuns: runs(300) },
     )
   })
 
