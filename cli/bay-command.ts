@@ -56,7 +56,7 @@ export function bayOf(
   const found = jobSession(judged, events)
   if (!found.ok) return { code: 3, lines: [`${plan.job.name}. The steps have no order: ${found.reason}`] }
   const { session } = found
-  const stopped = session.steps.some(({ holds }) => holds.some(({ coverable }) => !coverable))
+  const stopped = session.steps.some(({ holds }) => holds.some(({ stops }) => stops))
   return {
     code: session.next === undefined ? 0 : stopped ? 1 : 2,
     lines: json

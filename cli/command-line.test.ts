@@ -60,6 +60,7 @@ describe('ypsos bay', () => {
     ...FILES,
     'counted.json': log({ kind: 'stepDone', stepId: 'job/count', title: 'Count' }),
     'over.json': log(over),
+    'short.json': log({ kind: 'counted', lineId: 'wing-feet', what: 'Rail feet', count: 3 }),
     'off.json': log({
       kind: 'answered',
       stepId: 'prove/doors',
@@ -83,6 +84,7 @@ describe('ypsos bay', () => {
 
   it('says what is over, and what was put off', async () => {
     expect((await bay('--log=over.json')).code).toBe(1)
+    expect((await bay('--log=short.json')).code).toBe(1)
     expect((await bay('--log=off.json')).out).toContain('Put off: Open every door')
   })
 

@@ -4,12 +4,13 @@ import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { allAnswers, answerLine, placeAnswers } from './answers'
 import { printOf } from './fact-print'
-import { pullKey, signKey, type BayProgress } from './log/replay'
+import { pullKey, type BayProgress } from './log/replay'
 import { partsCheck } from './parts-check'
 import { askedOf } from './proof'
 import { lastPass } from './step-findings'
-import type { JointGroup, Step } from './steps/step'
+import type { Step } from './steps/step'
 import { OVER_TORQUE } from './torque/reading'
+import { signsWanted, wantsReadings } from './wanted'
 
 /** What stands between a step and its being done, by name. */
 export interface Hold {
@@ -19,6 +20,8 @@ export interface Hold {
   readonly words?: Phrase
   /** Whether a named word about this very thing lets the step pass all the same. */
   readonly coverable: boolean
+  /** Whether it is a Stop of what was read, counted or proved in this very step. */
+  readonly stops: boolean
 }
 
 /** What a job's other steps and its review say to handing it over. */
@@ -29,15 +32,12 @@ export interface Around {
   readonly again: ReadonlyMap<string, string>
 }
 
-/** Whether the sheet wants the wrench read at the last pass, place by place. */
-export const wantsReadings = ({ joint }: JointGroup): boolean =>
-  joint.signs.some(({ kind }) => kind === 'reading')
-
 const hold = (id: string, say: string, words?: string): Hold => ({
   id,
   say,
   ...(words !== undefined && { words: [words] }),
   coverable: true,
+  stops: false,
 })
 
 /** Handing over waits for Stops, for open questions, and for every step that nobody has done. */
@@ -49,6 +49,7 @@ function* handingOver(step: Step, progress: BayProgress, { steps, review, again 
         say: 'A Stop stands: it leaves only on a named person’s reason.',
         words: sentence,
         coverable: true,
+        stops: false,
       }
   const open = review.findings.filter(({ severity, aside }) => severity === 'findOut' && !aside)
   if (open.length > 0)
@@ -93,8 +94,8 @@ function* ownHolds(
   for (const { id, severity, rule } of findings)
     if (severity === 'stop')
       yield rule === OVER_TORQUE
-        ? { id, say: 'Over its figure: put it right and pull it anew.', coverable: false }
-        : hold(id, 'Put it right, or say what differs.')
+        ? { id, say: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
+        : { ...hold(id, 'Put it right, or say what differs.'), stops: true }
     else if (severity === 'findOut' && rule in HANGS) yield hold(id, HANGS[rule as keyof typeof HANGS])
   switch (doing.kind) {
     case 'weigh':
@@ -136,11 +137,7 @@ function* ownHolds(
           progress.torqued.get(pullKey(joint.id, at, pass))?.nm === undefined,
       )
       if (unread) yield hold('readings', `Type what the wrench reads at ${unread.at}, or say what differs.`)
-      else if (
-        joint.signs.some(({ kind }) => kind !== 'reading') &&
-        doing.group.spots.some((spot) => !answered.has(spot) && !progress.signs.has(signKey(joint.id, spot)))
-      )
-        yield hold('signs', 'Look for its sign too, or say what differs.')
+      else if (signsWanted(step, progress)) yield hold('signs', 'Look for its sign too, or say what differs.')
       return
     }
     case 'channel':

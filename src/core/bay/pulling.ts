@@ -1,13 +1,13 @@
 import { newtonMetre, type Phrase } from '../review/phrase'
 import { placeAnswers } from './answers'
 import type { PullEvidence } from './log/event'
-import { pullKey, signKey, type BayProgress } from './log/replay'
-import { wantsReadings } from './holds'
+import { pullKey, type BayProgress } from './log/replay'
 import { lastPass, shareOf } from './step-findings'
 import type { Step } from './steps/step'
 import { aimNm, signWords } from './torque/joint'
 import type { Pull } from './torque/passes'
 import { OVER_TORQUE, readingFinding } from './torque/reading'
+import { wantsReadings } from './wanted'
 
 /** The pulls of a torque step that nobody has given, nor answered for their place, in the order of work. */
 export function openPulls(step: Step, progress: BayProgress): readonly Pull[] {
@@ -40,24 +40,6 @@ export function badPull(step: Step, progress: BayProgress): Pull | undefined {
     pulls.find((pull) => badReading(step, pull, progress) === 'over') ??
     pulls.find((pull) => badReading(step, pull, progress) !== undefined)
   )
-}
-
-/** A sign that the sheet wants seen beside the reading, and where nobody has seen it yet. */
-export interface SignsWanted {
-  readonly sign: string
-  readonly spots: readonly string[]
-}
-
-/** What is still to be looked at once every place is read; nothing where the sheet asks for the reading alone. */
-export function signsWanted(step: Step, progress: BayProgress): SignsWanted | undefined {
-  if (step.doing.kind !== 'torque' || !wantsReadings(step.doing.group)) return undefined
-  const { joint, spots } = step.doing.group
-  const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
-  const answered = placeAnswers(step, progress)
-  const open = spots.filter((spot) => !answered.has(spot) && !progress.signs.has(signKey(joint.id, spot)))
-  return seen.length === 0 || open.length === 0
-    ? undefined
-    : { sign: seen.map(signWords).join(' and '), spots: open }
 }
 
 /** One press that stands for all places of a pass that nobody has given yet, with how they are known. */

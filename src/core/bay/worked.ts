@@ -6,12 +6,12 @@ import type { LogEvent } from './log/event'
 import { NOTHING_DONE, replay } from './log/replay'
 import { partsCheck } from './parts-check'
 import { askedOf } from './proof'
-import { wantsReadings } from './holds'
-import { passPress, signsWanted } from './pulling'
+import { passPress } from './pulling'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { isMark, plannedReading, type Taped } from './taped'
 import { aimNm } from './torque/joint'
+import { signsWanted, wantsReadings } from './wanted'
 
 type Unsigned<E> = E extends LogEvent ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'turn'> : never
 export type WorkedEvent = Unsigned<LogEvent>
