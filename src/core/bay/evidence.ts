@@ -2,7 +2,7 @@ import { packed } from '../survey/arrangement'
 import type { Survey } from '../survey/survey'
 import { answerOf } from './answers'
 import { pullKey, signKey, type BayProgress, type Hung } from './log/replay'
-import { holdsOf } from './holds'
+import { holdsOf, isUngiven } from './holds'
 import { factText, printOf } from './fact-print'
 import { askedOf } from './proof'
 import { stepFindings } from './step-findings'
@@ -203,6 +203,10 @@ export interface Standing {
   readonly again: ReadonlyMap<string, string>
 }
 
+/** Whether somebody said that a step differs before such words named what they are about. */
+const unnamedWord = ({ id }: Step, { deviations }: BayProgress): boolean =>
+  deviations.some(({ stepId, about }) => stepId === id && about === undefined)
+
 /**
  * Whether a step that was ticked has a Stop of its own now: a place pulled again and over its figure, bars taped anew and
  * out. A word from before deviations named what they are about still covers its step, but never a joint over its figure.
@@ -212,14 +216,19 @@ function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
   const open = holdsOf(step, survey, findings, progress).filter(({ id }) =>
     findings.some((finding) => finding.id === id),
   )
-  const unnamed = progress.deviations.some(({ stepId, about }) => stepId === step.id && about === undefined)
-  return open.some(({ coverable }) => !coverable || !unnamed)
+  return open.some(({ coverable }) => !coverable || !unnamedWord(step, progress))
 }
 
 /** Entries of older logs ticked a proof that was only put off: nobody has given it. */
 const putOff = ({ doing }: Step, { proved }: BayProgress): boolean =>
   doing.kind === 'prove' &&
   [doing.item.id, ...askedOf(doing.item).map(({ id }) => id)].some((id) => proved.get(id) === 'notNow')
+
+/** A tick taken in from elsewhere stands for no place of a joint that nobody pulled, read or answered for. */
+const unpulled = (step: Step, survey: Survey, progress: BayProgress): boolean =>
+  step.doing.kind === 'torque' &&
+  !unnamedWord(step, progress) &&
+  holdsOf(step, survey, [], progress).some(isUngiven)
 
 /** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
 export function standingOf(steps: readonly Step[], survey: Survey, logged: BayProgress): Standing {
@@ -238,7 +247,7 @@ export function standingOf(steps: readonly Step[], survey: Survey, logged: BayPr
     const ticked = done.has(step.id)
     const answer = answerOf(step, progress)
     if (!ticked && answer?.answer !== 'alreadyOn') continue
-    if (putOff(step, progress)) {
+    if (putOff(step, progress) || (ticked && unpulled(step, survey, progress))) {
       done.delete(step.id)
       continue
     }

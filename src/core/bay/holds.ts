@@ -9,6 +9,7 @@ import { partsCheck } from './parts-check'
 import { askedOf } from './proof'
 import { lastPass } from './step-findings'
 import type { Step } from './steps/step'
+import type { Pull } from './torque/passes'
 import { OVER_TORQUE } from './torque/reading'
 import { signsWanted, wantsReadings } from './wanted'
 
@@ -84,6 +85,11 @@ const HANGS = {
   drilling: 'Find out what a hole needs first, or say what differs.',
 } as const
 
+const [UNPULLED, UNREAD, UNSEEN] = ['pulls', 'readings', 'signs'] as const
+
+/** Whether a hold is of a place of a joint that nobody has given yet. */
+export const isUngiven = ({ id }: Hold): boolean => [UNPULLED, UNREAD, UNSEEN].some((each) => each === id)
+
 function* ownHolds(
   step: Step,
   survey: Survey,
@@ -127,17 +133,19 @@ function* ownHolds(
       return
     }
     case 'torque': {
-      if (!wantsReadings(doing.group)) return
-      const { joint, pulls } = doing.group
+      const { group } = doing
+      const { joint, pulls } = group
       const answered = placeAnswers(step, progress)
-      const unread = pulls.find(
-        ({ at, pass }) =>
-          pass === lastPass(doing.group) &&
-          !answered.has(at) &&
-          progress.torqued.get(pullKey(joint.id, at, pass))?.nm === undefined,
-      )
-      if (unread) yield hold('readings', `Type what the wrench reads at ${unread.at}, or say what differs.`)
-      else if (signsWanted(step, progress)) yield hold('signs', 'Look for its sign too, or say what differs.')
+      const last = pulls.filter(({ at, pass }) => pass === lastPass(group) && !answered.has(at))
+      const given = ({ at, pass }: Pull) => progress.torqued.get(pullKey(joint.id, at, pass))
+      if (!wantsReadings(group)) {
+        const open = last.find((pull) => !given(pull))
+        if (open) yield hold(UNPULLED, `Pull ${open.at} first, or say what differs.`)
+        return
+      }
+      const unread = last.find((pull) => given(pull)?.nm === undefined)
+      if (unread) yield hold(UNREAD, `Type what the wrench reads at ${unread.at}, or say what differs.`)
+      else if (signsWanted(step, progress)) yield hold(UNSEEN, 'Look for its sign too, or say what differs.')
       return
     }
     case 'channel':

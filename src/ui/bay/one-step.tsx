@@ -59,10 +59,8 @@ export function OneStep({
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
   const giving = pulling || (step !== undefined && signsWanted(step, progress) !== undefined)
-  // While there are places to pull, a reading that is still wanted holds only the press that would stand for it.
-  const hold = holds.find(
-    ({ id }) => !['readings', 'signs'].includes(id) || !giving || primary?.events.length === 0,
-  )
+  // While there are places to pull, one that is still wanted holds only the press that would stand for it.
+  const hold = holds.find((each) => !isUngiven(each) || !giving || primary?.events.length === 0)
   const blocked = hold !== undefined
   const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length
