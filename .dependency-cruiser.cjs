@@ -1,4 +1,4 @@
-/** Arrows point down only: app → ui → storage, stock → core; in the core review → survey → plan → units. */
+/** Arrows point down only: app → ui → storage, workers, devices → core, and in the core from rules down to units. */
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
@@ -6,6 +6,30 @@ const only = (name, from, allowed, comment) => ({
   from: { path: from, pathNot: '\\.test\\.tsx?$|\\.testing\\.ts$' },
   to: { path: '^(src|cli|e2e|bench)/', pathNot: allowed },
 })
+
+/** The rooms of the core, each with the rooms under it that it may look into. */
+const CORE = {
+  units: '',
+  geometry: 'units',
+  kinds: 'geometry|units',
+  plan: 'kinds|geometry|units',
+  survey: 'plan|kinds|geometry|units',
+  chance: 'survey|plan|kinds|geometry|units',
+  edits: 'survey|plan|kinds|geometry|units',
+  review: 'edits|survey|plan|kinds|geometry|units',
+  placing: 'review|edits|survey|plan|kinds|geometry|units',
+  remedies: 'review|edits|survey|plan|kinds|geometry|units',
+  log: 'plan|kinds|geometry|units',
+  bay: 'log|review|edits|survey|plan|kinds|geometry|units',
+  handover: 'bay|log|review|survey|plan|kinds|geometry|units',
+  formats: 'bay|log|placing|remedies|review|survey|plan|kinds|geometry|units',
+}
+
+/** The rooms of the interface that screens share, each with those under it. */
+const UI = { state: '', kit: 'state', drawing: 'kit|state', forms: 'drawing|kit|state' }
+
+const BELOW_UI = 'src/(workers|storage|devices|demo|core)'
+const into = (room, under) => `(${[room, ...under.split('|')].filter(Boolean).join('|')})/`
 
 module.exports = {
   forbidden: [
@@ -26,38 +50,49 @@ module.exports = {
         pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|ics)/',
       },
     },
-    only('units-stand-alone', '^src/core/units/', '^src/core/units/', 'Units know nothing above them.'),
-    only('rules-on-units', '^src/core/rules/', '^src/core/(rules|units)/', 'House rules are data.'),
-    only(
-      'plan-on-units',
-      '^src/core/plan/',
-      '^src/core/(plan|rules|units)/',
-      'What a person decided knows nothing derived.',
-    ),
-    only(
-      'survey-on-plan',
-      '^src/core/survey/',
-      '^src/core/(survey|plan|rules|units)/',
-      'What follows knows no opinion.',
-    ),
-    only(
-      'review-on-survey',
-      '^src/core/review/',
-      '^src/core/(review|survey|plan|rules|units)/',
-      'Opinion knows no format and no screen.',
+    ...Object.entries(CORE).map(([room, under]) =>
+      only(
+        `core-${room}`,
+        `^src/core/${room}/`,
+        `^src/core/${into(room, under)}`,
+        'In the core arrows point down.',
+      ),
     ),
     only('core-on-core', '^src/core/', '^src/core/', 'The core knows nothing outside itself.'),
-    only('stock-on-core', '^src/stock/', '^src/(stock|core)/', 'Stock is data.'),
+    {
+      name: 'fixtures-without-demo',
+      comment: 'What the core’s tests are made of needs no demo.',
+      severity: 'error',
+      from: { path: '^src/core/.*\\.testing\\.ts$' },
+      to: { path: '^src/demo/' },
+    },
+    only('demo-on-core', '^src/demo/', '^src/(demo|core)/', 'The demo is data.'),
+    only('devices-on-core', '^src/devices/', '^src/(devices|core)/', 'Drivers know no screen.'),
     only(
       'storage-on-core',
       '^src/storage/',
       '^src/(storage|core)/',
       'Storage keeps plans and knows no screen.',
     ),
-    only('ui-below-app', '^src/ui/', '^src/(ui|workers|storage|stock|core)/', 'Screens know no route.'),
     only('workers-on-core', '^src/workers/', '^src/(workers|core)/', 'Workers pass messages on to the core.'),
-    only('app-on-top', '^src/app/', '^src/(app|ui|stock|core)/', 'Routes are thin.'),
-    only('cli-on-core', '^cli/', '^(cli|src/core|src/stock)/', 'The shell uses the same core.'),
+    ...Object.entries(UI).map(([room, under]) =>
+      only(
+        `ui-${room}`,
+        `^src/ui/${room}/`,
+        `^(src/ui/${into(room, under)}|${BELOW_UI}/)`,
+        'What screens share knows no screen, and points down.',
+      ),
+    ),
+    {
+      name: 'no-screen-on-another',
+      comment: 'What two screens share has a room of its own.',
+      severity: 'error',
+      from: { path: '^src/ui/screens/([^/]+)/' },
+      to: { path: '^src/ui/screens/([^/]+)/', pathNot: '^src/ui/screens/$1/' },
+    },
+    only('ui-below-app', '^src/ui/', `^(src/ui|${BELOW_UI})/`, 'Screens know no route.'),
+    only('app-on-top', '^src/app/', '^src/(app|ui|demo|core)/', 'Routes are thin.'),
+    only('cli-on-core', '^cli/', '^(cli|src/core)/', 'The shell uses the same core.'),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

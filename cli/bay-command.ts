@@ -1,9 +1,9 @@
 import { jobSession } from '@/core/bay/job-session'
-import { ANSWER_WORD, type LogEvent } from '@/core/bay/log/event'
+import { ANSWER_WORD, type LogEvent } from '@/core/log/event'
 import type { Session, StepStands, StepState } from '@/core/bay/session'
 import { bayReport } from '@/core/formats/bay-report'
-import type { Assessment } from '@/core/review/assess'
-import { phraseText } from '@/core/review/phrase'
+import type { Assessment } from '@/core/remedies/assess'
+import { phraseText } from '@/core/units/phrase'
 import type { UnitChoice } from '@/core/units/format'
 
 const STATE_WORD: Readonly<Record<StepState, string>> = {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { boatAndBox } from '../src/stock/plans'
+import { boatAndBox } from '../src/demo/plans'
 import { doneUpTo } from './bay-work'
 import { expect, inDrawing, openJob, test } from './fixtures'
 

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { workedEvents, type WorkedEvent } from '../src/core/bay/worked'
 import type { Plan } from '../src/core/plan/plan'
-import { bayRulesOf } from '../src/core/rules/house'
+import { bayRulesOf } from '../src/core/plan/house'
 import { survey } from '../src/core/survey/survey'
 import { expect, written } from './fixtures'
 

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
-import { ridgeTent } from '../src/stock/plans'
+import { ridgeTent } from '../src/demo/plans'
 import { done, doneUpTo, read, readAll, said, tape, title, until } from './bay-work'
 import { expect, saved, shelved, test, written } from './fixtures'
 

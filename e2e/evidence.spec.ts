@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { workedEvents } from '../src/core/bay/worked'
-import { bayRulesOf } from '../src/core/rules/house'
+import { bayRulesOf } from '../src/core/plan/house'
 import { survey } from '../src/core/survey/survey'
-import { boatAndBox } from '../src/stock/plans'
+import { boatAndBox } from '../src/demo/plans'
 import { done, logFile, said, takeIn, title } from './bay-work'
 import { expect, saved, test, written } from './fixtures'
 

@@ -1,4 +1,4 @@
-import { DEMO_PLANS } from '../src/stock/plans'
+import { DEMO_PLANS } from '../src/demo/plans'
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 
 /** Every test starts in an empty browser, and fails when the page asks for anything off its own origin, breaks its security policy, or throws. */

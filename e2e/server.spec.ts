@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { printPlan } from '../src/core/formats/plan-file'
-import { ridgeTent } from '../src/stock/plans'
+import { ridgeTent } from '../src/demo/plans'
 
 test('answers a plan with its review over POST', async ({ request }) => {
   const response = await request.post('/api/review', {

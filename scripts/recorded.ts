@@ -7,8 +7,8 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { madePlans } from '../src/core/plan/made-plans.testing'
 import { planSchema, type Plan } from '../src/core/plan/plan'
-import { assess } from '../src/core/review/assess'
-import { DEMO_PLANS } from '../src/stock/plans'
+import { assess } from '../src/core/remedies/assess'
+import { DEMO_PLANS } from '../src/demo/plans'
 
 const FOLDER = '.cache/recorded'
 const SEED = 20261126
@@ -19,8 +19,10 @@ function textOf(whole: unknown): string {
   const seen = new Map<object, number>()
   const plain = (value: unknown): unknown => {
     if (value === undefined) return 'undefined'
-    if (typeof value === 'number') return Object.is(value, -0) ? 0 : Number.isFinite(value) ? value : String(value)
-    if (typeof value === 'function') return value.length === 0 ? plain((value as () => unknown)()) : 'function'
+    if (typeof value === 'number')
+      return Object.is(value, -0) ? 0 : Number.isFinite(value) ? value : String(value)
+    if (typeof value === 'function')
+      return value.length === 0 ? plain((value as () => unknown)()) : 'function'
     if (typeof value !== 'object' || value === null) return value
     const number = seen.get(value)
     if (number !== undefined) return `#${number}`
@@ -29,7 +31,11 @@ function textOf(whole: unknown): string {
     if (value instanceof Set) return [...value].map(plain)
     if (ArrayBuffer.isView(value)) return [...(value as Float64Array)]
     if (Array.isArray(value)) return value.map(plain)
-    return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, plain(each)]))
+    return Object.fromEntries(
+      Object.entries(value)
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([key, each]) => [key, plain(each)]),
+    )
   }
   return JSON.stringify(plain(whole), undefined, 1)
 }
@@ -46,7 +52,7 @@ const write = (name: string, text: string) => writeFileSync(file(name), gzipSync
 if (process.argv[2] === 'keep') {
   mkdirSync(FOLDER, { recursive: true })
   const made = fc.sample(madePlans, { numRuns: NUMBER, seed: SEED })
-  const plans = [...DEMO_PLANS, ...made.map((plan) => planSchema.parse(plan))]
+  const plans = [...DEMO_PLANS, ...made].map((plan) => planSchema.parse(plan))
   write('plans', JSON.stringify(plans))
   for (const [i, plan] of plans.entries()) write(String(i), saidOf(plan))
   console.log(`Kept what is said of ${plans.length} plans (seed ${SEED}).`)

@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
-import { Shell } from '@/ui/shell/shell'
+import { Shell } from '@/ui/kit/shell'
 import '@fontsource-variable/archivo/wdth.css'
 import './globals.css'
 

@@ -1,4 +1,4 @@
-import { JobsBoard } from '@/ui/jobs/board'
+import { JobsBoard } from '@/ui/screens/board/board'
 
 export default function JobsPage() {
   return <JobsBoard />

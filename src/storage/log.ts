@@ -1,5 +1,5 @@
-import { logEventSchema, type LogEvent } from '@/core/bay/log/event'
-import { united } from '@/core/bay/log/sequence'
+import { logEventSchema, type LogEvent } from '@/core/log/event'
+import { united } from '@/core/log/sequence'
 import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 

@@ -1,6 +1,6 @@
 import * as z from 'zod'
-import { daySchema } from '@/core/plan/scalars'
-import { houseRulesSchema } from '@/core/rules/house'
+import { daySchema } from '@/core/units/scalars'
+import { houseRulesSchema } from '@/core/plan/house'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
 
 const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })

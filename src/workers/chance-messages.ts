@@ -1,5 +1,5 @@
 import type { Plan } from '@/core/plan/plan'
-import type { Chances } from '@/core/survey/chance/draws'
+import type { Chances } from '@/core/chance/draws'
 
 /** What the screen asks: to draw a plan's unknown masses so many times, or to stop doing so. */
 export type ChanceQuestion =

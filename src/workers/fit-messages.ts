@@ -1,7 +1,7 @@
 import type { Gear } from '@/core/plan/gear'
 import type { Adapter } from '@/core/plan/placement'
 import type { Plan } from '@/core/plan/plan'
-import type { Compatible } from '@/core/review/compatible'
+import type { Compatible } from '@/core/placing/compatible'
 
 /** What the bench asks: every piece of gear against one rack of a plan. */
 export interface FitQuestion {

@@ -1,5 +1,5 @@
-import { compatible } from '@/core/review/compatible'
-import { assess } from '@/core/review/assess'
+import { compatible } from '@/core/placing/compatible'
+import { assess } from '@/core/remedies/assess'
 import type { FitAnswers, FitQuestion } from './fit-messages'
 
 /** Judges the whole shelf beside the page, so that no frame waits for it. */

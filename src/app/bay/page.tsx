@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { BayScreen } from '@/ui/bay/bay-screen'
+import { BayScreen } from '@/ui/screens/bay/bay-screen'
 
 export const metadata: Metadata = { title: 'Bay · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { Bench } from '@/ui/bench/bench'
+import { Bench } from '@/ui/screens/bench/bench'
 
 export const metadata: Metadata = { title: 'Bench · Ypsos' }
 

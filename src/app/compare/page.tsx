@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { CompareScreen } from '@/ui/compare/compare-screen'
+import { CompareScreen } from '@/ui/screens/compare/compare-screen'
 
 export const metadata: Metadata = { title: 'Compare · Ypsos' }
 

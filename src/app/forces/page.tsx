@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { ForcesScreen } from '@/ui/forces/forces-screen'
+import { ForcesScreen } from '@/ui/screens/forces/forces-screen'
 
 export const metadata: Metadata = { title: 'Forces · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { HandoverScreen } from '@/ui/handover/handover-screen'
+import { HandoverScreen } from '@/ui/screens/handover/handover-screen'
 
 export const metadata: Metadata = { title: 'Handover · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { LogScreen } from '@/ui/log/log-screen'
+import { LogScreen } from '@/ui/screens/log/log-screen'
 
 export const metadata: Metadata = { title: 'Log · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { NewJob } from '@/ui/jobs/new-job'
+import { NewJob } from '@/ui/screens/board/new-job'
 
 export const metadata: Metadata = { title: 'Start a job · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { StockScreen } from '@/ui/stock/stock-screen'
+import { StockScreen } from '@/ui/screens/stock/stock-screen'
 
 export const metadata: Metadata = { title: 'Stock · Ypsos' }
 

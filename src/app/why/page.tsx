@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { WhyScreen } from '@/ui/why/why-screen'
+import { WhyScreen } from '@/ui/screens/why/why-screen'
 
 export const metadata: Metadata = { title: 'Why · Ypsos' }
 

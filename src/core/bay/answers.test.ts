@@ -1,17 +1,18 @@
+import { workedEvents } from './worked'
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, hatchJob } from '@/stock/plans'
+import { boatAndBox, hatchJob } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
-import { phraseText } from '../review/phrase'
+import { phraseText } from '../units/phrase'
 import { review } from '../review/review'
-import { USUAL_BAY } from '../rules/house'
+import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
 import { answerOf, isDone, isSettled, placeAnswers } from './answers'
 import { hangsNow } from './evidence'
-import { handoverOf } from './handover'
-import { openingOf } from './handover-opening'
+import { handoverOf } from '../handover/handover'
+import { openingOf } from '../handover/handover-opening'
 import { holdsOf } from './holds'
-import type { LogEvent } from './log/event'
-import { NOTHING_DONE, replay, type BayProgress } from './log/replay'
+import type { LogEvent } from '../log/event'
+import { NOTHING_DONE, replay, type BayProgress } from '../log/replay'
 import { nextPull, openPulls, passPress } from './pulling'
 import { currentIndex, sessionOf, waitsFor } from './session'
 import { stepFindings } from './step-findings'
@@ -135,8 +136,11 @@ describe('a whole step that somebody answered for', () => {
     const progress = after(...first, putOff)
     expect([isDone(feet, progress), isSettled(feet, progress)]).toEqual([false, true])
     expect(currentIndex(steps, progress)).not.toBe(steps.indexOf(feet))
-    const rest = steps.filter(({ id }) => id !== feet.id).map(done)
-    const session = sessionOf(steps, surveyed, review(surveyed), after(...first, putOff, ...rest))
+    const pulls = workedEvents(surveyed, USUAL_BAY).filter(
+      (event) => 'jointId' in event && event.jointId !== joint,
+    )
+    const rest = [...pulls, ...steps.filter(({ id }) => id !== feet.id).map(done)]
+    const session = sessionOf(steps, surveyed, review(surveyed), after(putOff, ...rest))
     expect(session.next?.step.id).toBe(feet.id)
     expect(session.next?.state).toBe('putOff')
     expect(session.done).toBe(steps.length - 1)

@@ -1,5 +1,5 @@
-import { ANSWER_WORD, type Answer, type LogEvent } from './log/event'
-import type { BayProgress } from './log/replay'
+import { ANSWER_WORD, type Answer, type LogEvent } from '../log/event'
+import type { BayProgress } from '../log/replay'
 import type { Step } from './steps/step'
 
 export type Answered = Extract<LogEvent, { kind: 'answered' }>

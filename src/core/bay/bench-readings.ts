@@ -1,8 +1,8 @@
+import type { Readings } from '../log/taped'
 import type { Measurement } from '../plan/measurement'
 import type { Plan } from '../plan/plan'
-import type { BayProgress } from './log/replay'
+import type { BayProgress } from '../log/replay'
 import type { PairAsk, Step } from './steps/step'
-import type { Readings } from './taped'
 
 type Length = Extract<Measurement, { kind: 'length' }>
 

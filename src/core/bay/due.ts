@@ -1,9 +1,9 @@
-import type { BayRules } from '../rules/house'
+import type { BayRules } from '../plan/house'
 import type { Plan } from '../plan/plan'
-import type { LogEvent } from './log/event'
+import type { LogEvent } from '../log/event'
 import { jointOf } from './torque/joint'
 import { notPulledAgain } from './torque/recheck'
-import { countingEvents, replay } from './log/replay'
+import { countingEvents, replay } from '../log/replay'
 
 /** Something that is due on a day (or once so far has been driven, whichever comes first). */
 export interface Due {

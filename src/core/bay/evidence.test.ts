@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, hatchJob, ridgeTent } from '@/stock/plans'
+import { DEMO_PLANS, hatchJob, ridgeTent } from '@/demo/plans'
 import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
-import { USUAL_BAY } from '../rules/house'
+import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { HANGS_ON, hangsNow, standingOf } from './evidence'
-import { NOTHING_DONE, pullKey, type BayProgress } from './log/replay'
-import { askedOf } from './proof'
+import { HANGS_ON, standingOf } from './evidence'
+import { pullKey, type BayProgress } from '../log/replay'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
+import { workedProgress } from './worked.testing'
 
 const stepsOf = (plan: Plan): readonly Step[] => {
   const order = jobSteps(survey(plan), USUAL_BAY)
@@ -17,29 +17,7 @@ const stepsOf = (plan: Plan): readonly Step[] => {
 }
 
 /** Everything of a job done and seen, as it stood. */
-function allDone(plan: Plan): BayProgress {
-  const steps = stepsOf(plan)
-  const surveyed = survey(plan)
-  const seen: BayProgress = {
-    ...NOTHING_DONE,
-    done: new Set(steps.map(({ id }) => id)),
-    torqued: new Map(
-      steps.flatMap(({ doing }) =>
-        doing.kind === 'torque'
-          ? doing.group.pulls.map(
-              ({ at, pass }) => [pullKey(doing.group.joint.id, at, pass), { how: 'click' }] as const,
-            )
-          : [],
-      ),
-    ),
-    proved: new Map(
-      steps.flatMap(({ doing }) =>
-        doing.kind === 'prove' ? askedOf(doing.item).map(({ id }) => [id, 'good'] as const) : [],
-      ),
-    ),
-  }
-  return { ...seen, hung: new Map(steps.map((step) => [step.id, hangsNow(step, surveyed, seen)])) }
-}
+const allDone = (plan: Plan): BayProgress => workedProgress(survey(plan))
 
 /** Which kinds of evidence grow old when a plan that was done becomes another. */
 function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
@@ -220,6 +198,9 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
     const standing = (torqued: BayProgress['torqued']) =>
       standingOf(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
     expect(standing(right).again.has(step.id)).toBe(false)
+    // A place that nobody gave is not done by a tick that was taken in from elsewhere.
+    const unread = standing(new Map([...right].filter(([each]) => each !== key)))
+    expect([unread.progress.done.has(step.id), unread.again.has(step.id)]).toEqual([false, false])
     const over = standing(new Map([...right, [key, { nm: 19 }]]))
     expect(over.again.get(step.id)).toBe('a reading or a count')
     expect(over.progress.done.has(step.id)).toBe(false)

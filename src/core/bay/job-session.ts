@@ -1,14 +1,14 @@
-import { bayRulesOf } from '../rules/house'
-import type { Assessment } from '../review/assess'
-import type { LogEvent } from './log/event'
-import { NOTHING_DONE, replay } from './log/replay'
-import { carsByJob, ownEvents } from './log/whose'
+import { bayRulesOf } from '../plan/house'
+import type { Reviewed } from '../review/review'
+import type { LogEvent } from '../log/event'
+import { NOTHING_DONE, replay } from '../log/replay'
+import { carsByJob, ownEvents } from '../log/whose'
 import { sessionOf, type Session } from './session'
 import { jobSteps } from './steps/job-steps'
 
 /** A job's session from its judged plan and a log that may hold other cars' entries too; or why its steps have no order. */
 export function jobSession(
-  { survey, review }: Pick<Assessment, 'survey' | 'review'>,
+  { survey, review }: Pick<Reviewed, 'survey' | 'review'>,
   events: readonly LogEvent[],
 ): { readonly ok: true; readonly session: Session } | { readonly ok: false; readonly reason: string } {
   const { plan } = survey

@@ -1,3 +1,4 @@
+import { PART_ROLES } from '../kinds/part-role'
 import type { Survey } from '../survey/survey'
 import type { Part } from '../plan/rack'
 
@@ -31,7 +32,7 @@ const ARROW: Readonly<Record<'front' | 'outward' | 'mark', string>> = {
 }
 
 function markOf(part: Part, corners: readonly string[]): Mark[] {
-  if (!['feet', 'fitKit', 'legs'].includes(part.role)) return []
+  if (!PART_ROLES[part.role].atFeet) return []
   const sides = part.work?.sides
   const say =
     sides === 'either'

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, ridgeTent, yardVan } from '@/stock/plans'
-import { frameJob } from '@/stock/plans'
+import { boatAndBox, ridgeTent, yardVan, frameJob } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
 import { survey } from '../survey/survey'
-import { drillFindings, drillPlans } from './drill-plan'
+import { drillFindings, drillPlans } from './drilling/drill-plan'
 import { marksOf } from './marks'
-import { countFindings, partsCheck } from './parts-check'
-import { USUAL_BAY } from '../rules/house'
+import { countFindings, partsCheck } from './parts/parts-check'
+import { USUAL_BAY } from '../plan/house'
 import { askedOf, driveCases, proofFindings, proofList } from './proof'
 
 describe('the parts check', () => {

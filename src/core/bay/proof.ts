@@ -1,5 +1,6 @@
+import type { ProofOutcome } from '../log/proof-outcome'
 import type { Finding } from '../review/finding'
-import { USUAL_DRIVES, type BayRules } from '../rules/house'
+import { USUAL_DRIVES, type BayRules } from '../plan/house'
 import type { Survey } from '../survey/survey'
 
 /** Something to prove before the vehicle leaves. */
@@ -12,10 +13,6 @@ export interface ProofItem {
   readonly kmH?: number
   readonly cases?: readonly DriveCase[]
 }
-
-/** How a proof went. Put off is an entry of older logs: today that is an answer of its own, with its reason. */
-export const OUTCOMES = ['good', 'notGood', 'notNow', 'notDriven'] as const
-export type Outcome = (typeof OUTCOMES)[number]
 
 /** One way of driving it, by a key that stays and its name. */
 export interface DriveCase {
@@ -127,7 +124,7 @@ export const askedOf = (item: ProofItem): readonly DriveCase[] =>
 /** What the proof says so far: what was not good is Stop, what was put off has still to be done, what was not driven is said. */
 export function proofFindings(
   items: readonly ProofItem[],
-  outcomes: ReadonlyMap<string, Outcome>,
+  outcomes: ReadonlyMap<string, ProofOutcome>,
 ): Finding[] {
   return items.flatMap((item) =>
     askedOf(item).flatMap(({ id, name }): Finding[] => {

@@ -1,4 +1,4 @@
-import type { LogEvent } from './log/event'
+import type { LogEvent } from '../log/event'
 import { barsOf, type Rack } from '../plan/rack'
 import { formatNumber } from '../units/format'
 

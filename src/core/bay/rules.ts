@@ -1,5 +1,4 @@
-import type { Rule } from '../review/check'
-import { practice } from '../review/check'
+import { type Rule, practice } from '../review/check'
 
 /** The rules by which the bay judges what was counted, taped, pulled, slid in, cut, drilled and proved. */
 export const BAY_RULES: readonly Rule[] = [

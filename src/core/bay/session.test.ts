@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { NOTHING_DONE, pullKey, type BayProgress, type Pulled } from './log/replay'
+import { NOTHING_DONE, pullKey, type BayProgress, type Pulled } from '../log/replay'
 import type { Step } from './steps/step'
-import { partsCheck } from './parts-check'
+import { partsCheck } from './parts/parts-check'
 import { survey } from '../survey/survey'
-import { boatAndBox } from '@/stock/plans'
-import { USUAL_BAY } from '../rules/house'
-import { phraseText } from '../review/phrase'
+import { boatAndBox } from '@/demo/plans'
+import { USUAL_BAY } from '../plan/house'
+import { phraseText } from '../units/phrase'
 import { review } from '../review/review'
-import type { LogEvent } from './log/event'
+import type { LogEvent } from '../log/event'
 import { holdsOf } from './holds'
 import { badPull, nextPull, passPress } from './pulling'
 import { signsWanted } from './wanted'
@@ -111,7 +111,7 @@ describe('what holds a step back', () => {
   })
 
   it('a last pull that read too much; an early one is not held to the full figure', () => {
-    expect(held(clicks, pulled(['LHF', 1, 3]))).toBeUndefined()
+    expect(held(clicks, pulled(['LHF', 1, 3]))).toBe('Pull LHF first, or say what differs.')
     // Over at the first pass is Stop at once, though something was said to differ there.
     const over = pulled(['LHF', 1, 7.5])
     const ids = stepFindings(feet, surveyed, over).map(({ id }) => id)
@@ -129,6 +129,7 @@ describe('what holds a step back', () => {
     expect(held(feet, { ...last(6), signs: seen })).toBeUndefined()
     expect(signsWanted(feet, last(6))).toEqual({ sign: 'one click', spots: ['LHF', 'RHF', 'LHR', 'RHR'] })
     expect(signsWanted(feet, { ...last(6), signs: seen })).toBeUndefined()
+    expect(held(clicks, last(6))).toBeUndefined()
     expect(signsWanted(clicks, last(6))).toBeUndefined()
     expect(held(feet, last(9))).toContain('Over its figure')
     expect(badPull(feet, last(9))).toMatchObject({ at: 'LHF', pass: 3 })

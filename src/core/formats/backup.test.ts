@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/stock/plans'
+import { boatAndBox } from '@/demo/plans'
 import { checkedText, printBackup, readBackup, restorePreview, type Shelves } from './backup'
 
 const EMPTY: Shelves = { plans: {}, stock: {}, settings: {}, log: {} }

@@ -1,6 +1,6 @@
-import '../rules/no-eval'
+import '../units/no-eval'
 import * as z from 'zod'
-import { logEventSchema } from '../bay/log/event'
+import { logEventSchema } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { readPlan } from './plan-file'
 import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'

@@ -1,8 +1,8 @@
 import * as z from 'zod'
-import { ANSWERS } from '../bay/log/event'
+import { ANSWERS } from '../log/event'
 import type { Session, StepStands } from '../bay/session'
 import { STAGES } from '../plan/work'
-import { phraseText } from '../review/phrase'
+import { phraseText } from '../units/phrase'
 import type { UnitChoice } from '../units/format'
 
 const stepSchema = z.strictObject({

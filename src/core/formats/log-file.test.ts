@@ -1,8 +1,8 @@
 import { parse } from 'csv-parse/sync'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { EVENT_WORD, type LogEvent } from '../bay/log/event'
-import { events, someEvents } from '../bay/log/events.testing'
+import { EVENT_WORD, type LogEvent } from '../log/event'
+import { events, someEvents } from '../log/events.testing'
 import { eventText, logCsv, printLog, readLog } from './log-file'
 
 describe('the log as a file', () => {

@@ -1,7 +1,8 @@
+import type { Taped } from '../log/taped'
 import Papa from 'papaparse'
 import * as z from 'zod'
-import { ANSWER_WORD, EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../bay/log/event'
-import { isMark, TAPED_NAME, type Taped } from '../bay/taped'
+import { ANSWER_WORD, EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../log/event'
+import { isMark, TAPED_NAME } from '../bay/squareness/taped'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
 const logFileSchema = z.strictObject({

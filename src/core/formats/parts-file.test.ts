@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { STOCK_PARTS } from '@/stock/racks'
+import { STOCK_PARTS } from '@/demo/racks'
 import { parsePartsText } from './parts-file'
 
 describe('a list of parts', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, DEMO_PLANS, frameJob, twinSpan } from '@/stock/plans'
+import { boatAndBox, DEMO_PLANS, frameJob, twinSpan } from '@/demo/plans'
 import { planSchema } from '../plan/plan'
 import { parsePlanText, planFileName, printPlan, readPlan } from './plan-file'
 import { mutated } from './mutate.testing'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, firstBike } from '@/stock/plans'
-import { DEMO_STOCK } from '@/stock/stock'
+import { boatAndBox, firstBike } from '@/demo/plans'
+import { DEMO_STOCK } from '@/demo/stock'
 import { judgePlan } from '../review/judged.testing'
 import { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './report'
 

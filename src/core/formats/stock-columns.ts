@@ -1,3 +1,8 @@
+import { kindsOf } from '../kinds/kind'
+import { PART_ROLES } from '../kinds/part-role'
+import { type MountKind, MOUNTS } from '../kinds/mount'
+import { GEAR_KINDS } from '../kinds/gear-kind'
+import { BODIES } from '../kinds/body'
 import type { Dimension } from '../units/dimension'
 import type { StockKind } from './stock-kinds'
 
@@ -45,22 +50,9 @@ const given = (column: Column, kind: string): Column => ({
   when: { path: ['gives', 'kind'], is: [kind] },
 })
 
-const MOUNT_WORDS = [
-  'unsaid',
-  'none',
-  'strap',
-  'wrapClamp',
-  'channelBolt',
-  'uBolt',
-  'slat',
-  'panelHoles',
-  'bracket',
-  'handle',
-] as const
-
 /** How a thing is held: the kind, and the sizes that each kind asks for. */
 function mountColumns(...at: string[]): Column[] {
-  const of = (column: Column, ...is: (typeof MOUNT_WORDS)[number][]): Column => ({
+  const of = (column: Column, ...is: MountKind[]): Column => ({
     ...column,
     optional: true,
     aside: true,
@@ -68,7 +60,7 @@ function mountColumns(...at: string[]): Column[] {
   })
   const count = (name: string, field: string): Column => ({ name, path: [...at, field], kind: 'count' })
   return [
-    { name: 'Mount', path: [...at, 'kind'], kind: words(...MOUNT_WORDS), aside: true },
+    { name: 'Mount', path: [...at, 'kind'], kind: words(...kindsOf(MOUNTS)), aside: true },
     of(mm('Section width from', ...at, 'sectionWidthMm', 'fromMm'), 'wrapClamp', 'uBolt'),
     of(mm('Section width to', ...at, 'sectionWidthMm', 'toMm'), 'wrapClamp', 'uBolt'),
     of(mm('Section height from', ...at, 'sectionHeightMm', 'fromMm'), 'wrapClamp', 'uBolt'),
@@ -115,7 +107,7 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     {
       name: 'Body',
       path: ['body'],
-      kind: words('smallHatchback', 'saloon', 'estate', 'tallWagon', 'boxyOffRoader', 'tallVan', 'pickup'),
+      kind: words(...kindsOf(BODIES)),
     },
     optional({ name: 'Year from', path: ['years', 'from'], kind: 'count' }),
     optional({ name: 'Doors', path: ['doors'], kind: 'count' }),
@@ -146,7 +138,7 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     {
       name: 'Role',
       path: ['role'],
-      kind: words('deck', 'panels', 'bars', 'ladder', 'trusses', 'legs', 'feet', 'fitKit', 'rails', 'whole'),
+      kind: words(...kindsOf(PART_ROLES)),
     },
     { name: 'Pieces', path: ['count'], kind: 'count' },
     kg('Mass each', 'eachKg'),
@@ -168,10 +160,7 @@ export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
     {
       name: 'Kind',
       path: ['kind'],
-      kind: words(
-        ...['box', 'basket', 'platform', 'boat', 'board', 'bike', 'skis', 'tent', 'awning', 'bag', 'can'],
-        ...['lumber', 'ladder', 'tool', 'wheel', 'person', 'carrier', 'other'],
-      ),
+      kind: words(...kindsOf(GEAR_KINDS)),
     },
     mm('Length', 'lengthMm'),
     mm('Width', 'widthMm'),

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { runs } from '@/core/runs.testing'
-import { DEMO_PLANS } from '@/stock/plans'
+import { DEMO_PLANS } from '@/demo/plans'
 import { apply } from './apply'
 import { singleCommandSchema } from './command'
 import { COMMAND_KINDS, commandFrom, recipes } from './commands.testing'

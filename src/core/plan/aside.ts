@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { daySchema } from './scalars'
+import { daySchema } from '../units/scalars'
 
 /**
  * A question that a named person has set aside for this job, with a reason. `said` is what it said then: once it says

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { idSchema } from './scalars'
+import { idSchema } from '../units/scalars'
 
 /**
  * Whose car it is: this very one, and no other of its kind. Its log, dates and missing parts hang on `id`. `stockId`

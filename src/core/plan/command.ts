@@ -1,5 +1,6 @@
+import { whenSchema } from '../kinds/when'
 import * as z from 'zod'
-import { houseRulesSchema } from '../rules/house'
+import { houseRulesSchema } from './house'
 import { asideSchema } from './aside'
 import { carSchema } from './car'
 import { gearSchema, turnSchema } from './gear'
@@ -17,7 +18,7 @@ import {
 } from './placement'
 import { barSchema, partSchema, rackSchema } from './rack'
 import { massSchema, ratedSchema, ratingSchema } from './rating'
-import { idSchema, positionMm, statusSchema, typedSchema, whenSchema } from './scalars'
+import { idSchema, positionMm, statusSchema, typedSchema } from '../units/scalars'
 import { vehicleSchema } from './vehicle'
 
 /** Whose ratings an edit is about. */

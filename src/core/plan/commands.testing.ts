@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { DEMO_STOCK } from '@/stock/stock'
-import { DEFAULT_HOUSE_RULES } from '../rules/house'
+import { madePlans } from './made-plans.testing'
+import { DEFAULT_HOUSE_RULES } from './house'
 import type { Command, RatingOwner, SingleCommand } from './command'
 import type { Host } from './placement'
 import type { Plan } from './plan'
@@ -16,6 +16,15 @@ export interface Recipe {
   readonly mm: number
   readonly kg: number
   readonly yes: boolean
+}
+
+/** A shop's shelves, the same at every run. */
+const SHELVES = fc.sample(madePlans, { numRuns: 12, seed: 7 })
+const STOCK = {
+  vehicles: SHELVES.map(({ vehicle }) => vehicle),
+  racks: SHELVES.flatMap(({ racks }) => racks),
+  gear: SHELVES.flatMap(({ gear }) => gear),
+  parts: SHELVES.flatMap(({ racks }) => racks).flatMap(({ parts }) => parts),
 }
 
 type Maker = (plan: Plan, recipe: Recipe, pick: <T>(list: readonly T[], which?: number) => T) => SingleCommand
@@ -93,7 +102,7 @@ const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
     when: pick(WHEN, 1),
   }),
   mount: (plan, recipe, pick) => {
-    const gear = pick(DEMO_STOCK.gear)
+    const gear = pick(STOCK.gear)
     return {
       do: 'mount',
       gear,
@@ -166,24 +175,24 @@ const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
     },
   }),
   removeMeasurement: (_, __, pick) => ({ do: 'removeMeasurement', measurementId: pick(['m1', 'm2']) }),
-  setGear: (_, __, pick) => ({ do: 'setGear', gear: pick(DEMO_STOCK.gear) }),
+  setGear: (_, __, pick) => ({ do: 'setGear', gear: pick(STOCK.gear) }),
   setGearMass: (plan, recipe, pick) => ({
     do: 'setGearMass',
     gearId: pick(idsOf(plan.gear)),
     mass: massOf(recipe),
   }),
-  setVehicle: (_, __, pick) => ({ do: 'setVehicle', vehicle: pick(DEMO_STOCK.vehicles) }),
-  addRack: (_, __, pick) => ({ do: 'addRack', rack: pick(DEMO_STOCK.racks) }),
-  setRack: (_, __, pick) => ({ do: 'setRack', rack: pick(DEMO_STOCK.racks) }),
+  setVehicle: (_, __, pick) => ({ do: 'setVehicle', vehicle: pick(STOCK.vehicles) }),
+  addRack: (_, __, pick) => ({ do: 'addRack', rack: pick(STOCK.racks) }),
+  setRack: (_, __, pick) => ({ do: 'setRack', rack: pick(STOCK.racks) }),
   removeRack: (plan, _, pick) => ({ do: 'removeRack', rackId: pick(idsOf(plan.racks)) }),
   moveBar: (plan, { mm }, pick) => ({ do: 'moveBar', barId: pick(idsOf(barsIn(plan))), xMm: mm }),
   setBar: (plan, { mm }, pick) => {
-    const bar = pick([...barsIn(plan), ...DEMO_STOCK.racks.flatMap(barsOf)])
+    const bar = pick([...barsIn(plan), ...STOCK.racks.flatMap(barsOf)])
     return { do: 'setBar', bar: { ...bar, lengthMm: mm } }
   },
   swapPart: (plan, _, pick) => {
     const partId = pick(idsOf(partsIn(plan)))
-    return { do: 'swapPart', partId, part: { ...pick(DEMO_STOCK.parts, 1), id: partId } }
+    return { do: 'swapPart', partId, part: { ...pick(STOCK.parts, 1), id: partId } }
   },
   setRated: (plan, recipe, pick) => ({
     do: 'setRated',

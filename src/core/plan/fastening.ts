@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { sourceSchema } from './rating'
-import { nameSchema, sizeMm } from './scalars'
+import { nameSchema, sizeMm } from '../units/scalars'
 
 /** Property classes of bolts and screws that the tables know. */
 export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { idSchema, massKg, nameSchema, positionMm, sizeMm } from './scalars'
+import { idSchema, massKg, nameSchema, positionMm, sizeMm } from '../units/scalars'
 
 /**
  * A length that must lie between two bounds, end to end named by its datum. A bound printed as a range is kept

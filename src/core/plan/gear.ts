@@ -1,10 +1,14 @@
 import * as z from 'zod'
-import { isConvex } from './convex'
+import { isConvex } from '../geometry/convex'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
-import { mountSchema, rangeSchema } from './mount'
+import { mountSchema, rangeSchema } from '../kinds/mount'
 import { knownSchema } from './known'
-import { gearKindSchema, massSchema, ratedSchema } from './rating'
+import { massSchema, ratedSchema } from './rating'
+import { GEAR_KINDS, gearKindSchema } from '../kinds/gear-kind'
+import { gearShapeSchema } from '../kinds/gear-shape'
+import { kindsOf } from '../kinds/kind'
+import { whenSchema } from '../kinds/when'
 import {
   idSchema,
   massKg,
@@ -16,8 +20,7 @@ import {
   spanMm,
   speedKmH,
   typedSchema,
-  whenSchema,
-} from './scalars'
+} from '../units/scalars'
 import { workSchema } from './work'
 
 /** What a thing asks of the bars it stands on. */
@@ -42,7 +45,7 @@ export const placeSchema = z.strictObject({
   xMm: positionMm,
   yMm: positionMm,
   zMm: sizeMm,
-  takes: z.array(gearKindSchema).min(1).max(18).optional(),
+  takes: z.array(gearKindSchema).min(1).max(kindsOf(GEAR_KINDS).length).optional(),
   takesWidthMm: rangeSchema.optional(),
   holesMm: z.array(rangeSchema).min(1).max(12).optional(),
 })
@@ -73,22 +76,7 @@ export const gearSchema = z.strictObject({
   id: idSchema,
   kind: gearKindSchema,
   name: nameSchema,
-  shape: z.enum([
-    'box',
-    'shell',
-    'hull',
-    'canoe',
-    'board',
-    'tray',
-    'cradles',
-    'clamps',
-    'deck',
-    'can',
-    'bag',
-    'person',
-    'wheel',
-    'poles',
-  ]),
+  shape: gearShapeSchema,
   lengthMm: spanMm,
   widthMm: spanMm,
   heightMm: spanMm,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, frameJob, ladderJob, ridgeRoad, twinSpan } from '@/stock/plans'
+import { boatAndBox, frameJob, ladderJob, ridgeRoad, twinSpan } from '@/demo/plans'
 import { brokenReferences } from './integrity'
 import type { Host } from './placement'
 import type { Plan } from './plan'

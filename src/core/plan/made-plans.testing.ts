@@ -1,23 +1,22 @@
+import { kindsOf } from '../kinds/kind'
+import type { Mount } from '../kinds/mount'
+import { BODIES } from '../kinds/body'
+import { ATTACHMENTS, type AttachmentKind } from '../kinds/attachment'
+import { PART_ROLES } from '../kinds/part-role'
+import { BASES } from '../kinds/basis'
+import { GEAR_KINDS } from '../kinds/gear-kind'
 import fc from 'fast-check'
-import { startingSizes } from '../survey/body/starting-vehicle'
-import { rackKindsFor, startingRack } from '../survey/starting-rack'
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/house'
+import { startingSizes } from '../survey/frame/body/starting-vehicle'
+import { rackKindsFor, startingRack } from '../survey/frame/starting-rack'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from './house'
 import { newPlan } from './new-plan'
 import type { Gear, Place } from './gear'
-import type { Mount } from './mount'
 import type { Load, Placement } from './placement'
 import type { Plan } from './plan'
-import { barsOf, deckOf, PART_ROLES, type Part, type Rack } from './rack'
-import { BASES, GEAR_KINDS, type Rated, type Rating } from './rating'
-import { STATES } from './scalars'
-import {
-  ATTACHMENT_KINDS,
-  BODIES,
-  type Attachment,
-  type AttachmentKind,
-  type Obstacle,
-  type Vehicle,
-} from './vehicle'
+import { barsOf, deckOf, type Part, type Rack } from './rack'
+import { type Rated, type Rating } from './rating'
+import { STATES } from '../units/scalars'
+import { type Attachment, type Obstacle, type Vehicle } from './vehicle'
 
 /** Plans made from the kinds: every attachment, mount, part and gear, bare racks, and figures that are not there. */
 
@@ -42,7 +41,7 @@ const drawn: fc.Arbitrary<Drawn> = fc.record({
   counts: fc.constantFrom<Rating['counts'][]>('load', 'everything', undefined),
   kind: fc.oneof(
     { weight: 8, arbitrary: fc.constant(undefined) },
-    { weight: 1, arbitrary: fc.constantFrom(...GEAR_KINDS) },
+    { weight: 1, arbitrary: fc.constantFrom(...kindsOf(GEAR_KINDS)) },
   ),
   upToKmH: fc.oneof(
     { weight: 8, arbitrary: fc.constant(undefined) },
@@ -165,7 +164,7 @@ const load: fc.Arbitrary<Omit<Load, 'id' | 'name'>> = fc.record({
   what: fc.oneof(
     fc.record({
       kind: fc.constant('mass' as const),
-      mass: fc.record({ kg: kilos, basis: fc.constantFrom(...BASES) }),
+      mass: fc.record({ kg: kilos, basis: fc.constantFrom(...kindsOf(BASES)) }),
     }),
     fc.record({
       kind: fc.constant('fluid' as const),
@@ -175,16 +174,16 @@ const load: fc.Arbitrary<Omit<Load, 'id' | 'name'>> = fc.record({
     fc.record({
       kind: fc.constant('people' as const),
       count: fc.integer({ min: 1, max: 2 }),
-      each: fc.record({ kg: fc.integer({ min: 50, max: 100 }), basis: fc.constantFrom(...BASES) }),
+      each: fc.record({ kg: fc.integer({ min: 50, max: 100 }), basis: fc.constantFrom(...kindsOf(BASES)) }),
     }),
   ),
 })
 
 const piece = fc.record({
-  kind: fc.constantFrom(...GEAR_KINDS),
+  kind: fc.constantFrom(...kindsOf(GEAR_KINDS)),
   mount: fc.constantFrom(...MOUNTS),
   kg: kilos,
-  basis: fc.constantFrom(...BASES),
+  basis: fc.constantFrom(...kindsOf(BASES)),
   lengthMm: fc.oneof(fc.integer({ min: 400, max: 2000 }), fc.integer({ min: 2000, max: 5200 })),
   overhangMm: maybe(fc.integer({ min: 20, max: 200 })),
   opens: maybe(fc.constantFrom('left' as const, 'rear' as const, 'front' as const)),
@@ -274,13 +273,13 @@ const rules: fc.Arbitrary<HouseRules> = fc
   }))
 
 const vehicleDraw = fc.record({
-  body: fc.constantFrom(...BODIES),
-  attachment: fc.constantFrom(...ATTACHMENT_KINDS),
+  body: fc.constantFrom(...kindsOf(BODIES)),
+  attachment: fc.constantFrom(...kindsOf(ATTACHMENTS)),
   rackKind: fc.nat(3),
   roof: figures,
   hold: rated,
   parts: fc.array(
-    fc.record({ rated, kg: kilos, start: fc.boolean(), extra: fc.constantFrom(...PART_ROLES) }),
+    fc.record({ rated, kg: kilos, start: fc.boolean(), extra: fc.constantFrom(...kindsOf(PART_ROLES)) }),
     {
       minLength: 5,
       maxLength: 5,

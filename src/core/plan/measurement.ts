@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { massSchema } from './rating'
-import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from './scalars'
+import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from '../units/scalars'
 
 /** What was measured: a gate of some gear or rack, a fact that the plan states too, or anything worth keeping. */
 export const measuredSubjectSchema = z.discriminatedUnion('about', [

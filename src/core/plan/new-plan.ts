@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/house'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from './house'
 import type { Car } from './car'
 import type { Clearance, Job, Use } from './placement'
 import { FORMAT, FORMAT_VERSION, type Plan } from './plan'

@@ -1,6 +1,7 @@
+import { mountSchema, rangeSchema } from '../kinds/mount'
+import { whenSchema } from '../kinds/when'
 import * as z from 'zod'
 import { turnSchema } from './gear'
-import { mountSchema, rangeSchema } from './mount'
 import { massSchema, ratedSchema } from './rating'
 import {
   idSchema,
@@ -12,8 +13,7 @@ import {
   spanMm,
   statusSchema,
   typedSchema,
-  whenSchema,
-} from './scalars'
+} from '../units/scalars'
 
 /** Density at about 15 °C in kg per litre. Handbook figures, rounded, from memory. */
 export const FLUID_KG_PER_L = { petrol: 0.74, diesel: 0.84, water: 1 } as const

@@ -1,19 +1,17 @@
-import { bar, gear, part, ratings } from '@/stock/compose'
-import { startingSizes } from '../survey/body/starting-vehicle'
+import { bar, gear, part, ratings, type Figures } from './templates'
+import type { Basis } from '../kinds/basis'
+import { startingSizes } from '../survey/frame/body/starting-vehicle'
 import { newPlan } from './new-plan'
 import type { Gear } from './gear'
 import type { Load, Placement } from './placement'
 import type { Plan } from './plan'
 import type { Rack } from './rack'
-import type { Basis, Rated, Rating } from './rating'
-import type { State } from './scalars'
+import type { Rated, Rating } from './rating'
 import type { Attachment, Vehicle } from './vehicle'
 
 /** Plans as plain as can be, for tests: one thing varied at a time. */
 
 export const LB = 0.45359237
-
-export type Figures = Partial<Record<State, number>>
 
 export function own(id: string, figures: Figures, terms: Partial<Rating> = {}): Rated {
   return { by: 'own', ratings: ratings(id, figures, { kind: 'sheet' }, terms) }

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
-import { channelSchema, mountSchema } from './mount'
+import { channelSchema, mountSchema } from '../kinds/mount'
 import { knownSchema } from './known'
 import { ratedSchema, sourceSchema } from './rating'
 import {
@@ -15,32 +15,20 @@ import {
   spanMm,
   statusSchema,
   typedSchema,
-  whenSchema,
-} from './scalars'
-import { attachmentKindSchema, bodySchema } from './vehicle'
+} from '../units/scalars'
+import { ATTACHMENTS, attachmentKindSchema } from '../kinds/attachment'
+import { BODIES, bodySchema } from '../kinds/body'
+import { kindsOf } from '../kinds/kind'
+import { partRoleSchema } from '../kinds/part-role'
+import { whenSchema } from '../kinds/when'
 import { workSchema } from './work'
-
-export const PART_ROLES = [
-  'deck',
-  'panels',
-  'bars',
-  'ladder',
-  'trusses',
-  'legs',
-  'feet',
-  'fitKit',
-  'rails',
-  'whole',
-] as const
-export const partRoleSchema = z.enum(PART_ROLES)
-export type PartRole = z.infer<typeof partRoleSchema>
 
 /**
  * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
  * besides; a rail shape may need an adapter of its own, by name.
  */
 export const kitSchema = z.strictObject({
-  bodies: z.array(bodySchema).max(7).optional(),
+  bodies: z.array(bodySchema).max(kindsOf(BODIES).length).optional(),
   years: z.strictObject({ from: z.number().int(), to: z.number().int().optional() }).optional(),
   doors: z.array(z.number().int().min(1).max(8)).max(8).optional(),
   trims: z.array(nameSchema).max(20).optional(),
@@ -78,7 +66,7 @@ export const partSchema = z.strictObject({
   rated: ratedSchema,
   price: money.optional(),
   /** The attachments it may be used over; left out when its sheet does not say. */
-  suits: z.array(attachmentKindSchema).max(13).optional(),
+  suits: z.array(attachmentKindSchema).max(kindsOf(ATTACHMENTS).length).optional(),
   /** How it is held by what it stands in, where that is a channel or a section. */
   mount: mountSchema.optional(),
   kit: kitSchema.optional(),

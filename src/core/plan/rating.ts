@@ -1,4 +1,6 @@
 import * as z from 'zod'
+import { basisSchema } from '../kinds/basis'
+import { gearKindSchema } from '../kinds/gear-kind'
 import {
   daySchema,
   idSchema,
@@ -8,7 +10,7 @@ import {
   speedKmH,
   stateSchema,
   typedSchema,
-} from './scalars'
+} from '../units/scalars'
 
 /** Where a figure was read. `told` is hearsay: shown as such. */
 export const sourceSchema = z.strictObject({
@@ -18,29 +20,6 @@ export const sourceSchema = z.strictObject({
   on: daySchema.optional(),
 })
 export type Source = z.infer<typeof sourceSchema>
-
-export const GEAR_KINDS = [
-  'box',
-  'basket',
-  'platform',
-  'boat',
-  'board',
-  'bike',
-  'skis',
-  'tent',
-  'awning',
-  'bag',
-  'can',
-  'lumber',
-  'ladder',
-  'tool',
-  'wheel',
-  'person',
-  'carrier',
-  'other',
-] as const
-export const gearKindSchema = z.enum(GEAR_KINDS)
-export type GearKind = z.infer<typeof gearKindSchema>
 
 /**
  * A rating: so many kg, in one state, for the set or for each of it. `counts` says what the figure includes:
@@ -66,18 +45,12 @@ export const ratedSchema = z.discriminatedUnion('by', [
 ])
 export type Rated = z.infer<typeof ratedSchema>
 
-export const BASES = ['weighed', 'maker', 'told', 'guess', 'start', 'target'] as const
-
-/**
- * A mass and how it is known: weighed here, stated by the maker, told by somebody, the customer's guess, filled in by a
- * form, or a target that a fix has set and nobody has weighed yet.
- */
+/** A mass, and how it is known. */
 export const massSchema = z.strictObject({
   kg: massKg,
-  basis: z.enum(BASES),
+  basis: basisSchema,
   by: z.string().max(80).optional(),
   spreadPercent: z.number().min(0).max(100).optional(),
   typed: typedSchema.optional(),
 })
 export type Mass = z.infer<typeof massSchema>
-export type Basis = Mass['basis']

@@ -1,148 +1,30 @@
+import { unionOf } from '../kinds/union'
 import * as z from 'zod'
+import { ATTACHMENTS, loadsRoof, type AttachmentKind } from '../kinds/attachment'
+import { bodySchema } from '../kinds/body'
+import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import { knownSchema } from './known'
-import { channelSchema } from './mount'
 import { ratedSchema, ratingSchema, sourceSchema } from './rating'
-import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from './scalars'
-
-export const BODIES = [
-  'smallHatchback',
-  'saloon',
-  'estate',
-  'tallWagon',
-  'boxyOffRoader',
-  'tallVan',
-  'pickup',
-] as const
-export const bodySchema = z.enum(BODIES)
-export type Body = z.infer<typeof bodySchema>
-
-export const ATTACHMENT_KINDS = [
-  'raisedRail',
-  'flushRail',
-  'roofChannel',
-  'gutter',
-  'fixedPoint',
-  'hookPoint',
-  'bareRoof',
-  'drilledTop',
-  'framePoint',
-  'bedRail',
-  'bedChannel',
-  'bedSocket',
-  'hatchSeam',
-] as const
-export const attachmentKindSchema = z.enum(ATTACHMENT_KINDS)
-export type AttachmentKind = z.infer<typeof attachmentKindSchema>
-
-const rangeMm = z
-  .strictObject({ fromMm: positionMm, toMm: positionMm })
-  .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
+import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from '../units/scalars'
 
 const common = { id: idSchema, name: nameSchema, typed: typedSchema.optional() }
 const onRoof = { ...common, rated: ratedSchema }
 const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
 
-/** Points along one side; the other side mirrors them. */
-const points = z
-  .array(z.strictObject({ xMm: positionMm, yMm: sizeMm }))
-  .min(1)
-  .max(24)
-/** Where feet may stand along a rail: anywhere in the ranges but at the posts, or only in notches. */
-const along = {
-  gaugeMm: spanMm,
-  ranges: z.array(rangeMm).min(1).max(8),
-  posts: z.array(rangeMm).max(12).optional(),
-  notchesXMm: z.array(positionMm).max(40).optional(),
-}
-
 /**
- * What holds a rack. The kinds on the roof pass their load on to the roof; the others end the load path
- * themselves. `gaugeMm` is from one side's seat to the other's.
+ * What holds a rack. The kinds on the roof may be rated with it and pass their load on to it; the others have figures of
+ * their own and end the load path themselves.
  */
-export const attachmentSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('raisedRail'),
-    ...onRoof,
-    ...along,
-    riseMm: sizeMm,
-    shape: nameSchema.optional(),
-  }),
-  z.strictObject({ kind: z.literal('flushRail'), ...onRoof, ...along }),
-  z.strictObject({ kind: z.literal('roofChannel'), ...onRoof, ...along }),
-  z.strictObject({ kind: z.literal('gutter'), ...onRoof, ...along }),
-  z.strictObject({ kind: z.literal('fixedPoint'), ...onRoof, points }),
-  z.strictObject({ kind: z.literal('hookPoint'), ...onRoof, points }),
-  z.strictObject({ kind: z.literal('bareRoof'), ...onRoof, doorPositions: points }),
-  z.strictObject({
-    kind: z.literal('drilledTop'),
-    ...onRoof,
-    points,
-    reinforced: z.boolean(),
-    /** Whether the roof skin still bears the load with that reinforcement; left out where nobody has said. */
-    roofBears: z.boolean().optional(),
-  }),
-  /** `seatZMm`: how high over the ground its legs stand, where somebody measured it. */
-  z.strictObject({ kind: z.literal('framePoint'), ...offRoof, points, seatZMm: sizeMm.optional() }),
-  z.strictObject({ kind: z.literal('bedRail'), ...offRoof, ...along, topZMm: spanMm }),
-  z.strictObject({
-    kind: z.literal('bedChannel'),
-    ...offRoof,
-    ...along,
-    topZMm: spanMm,
-    channel: channelSchema.optional(),
-  }),
-  z.strictObject({ kind: z.literal('bedSocket'), ...offRoof, points, topZMm: spanMm }),
-  z.strictObject({ kind: z.literal('hatchSeam'), ...offRoof, xMm: positionMm, seamGapMm: sizeMm.optional() }),
-])
+export const attachmentSchema = unionOf<
+  typeof ATTACHMENTS,
+  { [K in AttachmentKind]: (typeof ATTACHMENTS)[K]['on'] extends 'roof' ? typeof onRoof : typeof offRoof }
+>(ATTACHMENTS, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
 export type Attachment = z.infer<typeof attachmentSchema>
 
-const outlinePoint = z.strictObject({ xMm: positionMm, zMm: positionMm })
-
-export const obstacleSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('sunroof'),
-    ...common,
-    openingMm: rangeMm,
-    widthMm: spanMm,
-    tiltRiseMm: sizeMm.optional(),
-    slidesOutside: z.strictObject({ travelMm: sizeMm, riseMm: sizeMm }).optional(),
-    /** How it moves, where somebody has said: one that stays shut or slides under the roof meets nothing over it. */
-    moves: z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides']).optional(),
-  }),
-  z.strictObject({
-    kind: z.literal('antenna'),
-    ...common,
-    xMm: positionMm,
-    yMm: positionMm,
-    heightMm: spanMm,
-    form: z.enum(['fin', 'mast', 'puck']),
-  }),
-  z.strictObject({
-    kind: z.literal('hatch'),
-    ...common,
-    hinge: outlinePoint,
-    panel: z.array(outlinePoint).min(2).max(40),
-    halfWidthMm: spanMm,
-    opensDeg: z.number().min(0).max(180),
-  }),
-  z.strictObject({
-    kind: z.literal('tailgate'),
-    ...common,
-    hinge: outlinePoint,
-    panel: z.array(outlinePoint).min(2).max(40),
-    halfWidthMm: spanMm,
-    opensDeg: z.number().min(0).max(180),
-  }),
-  z.strictObject({ kind: z.literal('doorEdge'), ...common, halfWidthMm: spanMm, headZMm: spanMm }),
-  z.strictObject({
-    kind: z.literal('spoiler'),
-    ...common,
-    fromXMm: positionMm,
-    toXMm: positionMm,
-    topZMm: spanMm,
-  }),
-])
-
+export const obstacleSchema = unionOf<typeof OBSTACLES, Record<ObstacleKind, typeof common>>(
+  OBSTACLES,
+  () => common,
+)
 export type Obstacle = z.infer<typeof obstacleSchema>
 
 /**
@@ -214,24 +96,14 @@ export type Vehicle = z.infer<typeof vehicleSchema>
 export const kerbOf = ({ kerbKg }: Vehicle): number | undefined =>
   kerbKg !== undefined && kerbKg > 0 ? kerbKg : undefined
 
-const ROOF_KINDS = new Set<AttachmentKind>([
-  'raisedRail',
-  'flushRail',
-  'roofChannel',
-  'gutter',
-  'fixedPoint',
-  'hookPoint',
-  'bareRoof',
-  'drilledTop',
-])
-
 /** Whether what stands here loads the roof's own skin: not where reinforcement inside takes the load past it. */
 export function bearsOnRoof(attachment: Attachment): boolean {
   const pastIt = attachment.kind === 'drilledTop' && attachment.roofBears === false
   return loadsRoof(attachment.kind) && !pastIt
 }
 
-/** Whether this kind of attachment sits on the roof. */
-export function loadsRoof(kind: AttachmentKind): boolean {
-  return ROOF_KINDS.has(kind)
+/** The places along one side where feet may stand, where an attachment has such. */
+export function pointsOf(attachment: Attachment): readonly { readonly xMm: number; readonly yMm: number }[] {
+  if ('points' in attachment) return attachment.points
+  return 'doorPositions' in attachment ? attachment.doorPositions : []
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/stock/plans'
+import { boatAndBox } from '@/demo/plans'
 import { readPlan } from '../formats/plan-file'
 import { FORMAT, FORMAT_VERSION } from './plan'
 import { LIFTS, liftToPresent, type Lift } from './versions'

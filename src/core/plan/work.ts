@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { idSchema, money, nameSchema } from './scalars'
+import { idSchema, money, nameSchema } from '../units/scalars'
 
 /** The stages of fitting, in order; the first two go on side by side. */
 export const STAGES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const

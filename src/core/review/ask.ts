@@ -1,5 +1,5 @@
 import type { RatingOwner } from '../plan/command'
-import type { State } from '../plan/scalars'
+import type { State } from '../units/scalars'
 import type { Dimension } from '../units/dimension'
 
 /** Where the answer to a question is usually read. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, ridgeTent } from '@/stock/plans'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
-import { assess } from './assess'
+import { assess } from '../remedies/assess'
 import { accountOf, differencesOf } from './compare'
 
 const LB = 0.45359237

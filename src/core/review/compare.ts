@@ -1,9 +1,8 @@
 import type { Plan } from '../plan/plan'
-import { type State } from '../plan/scalars'
+import { type State } from '../units/scalars'
 import type { Survey } from '../survey/survey'
-import type { Assessment } from './assess'
 import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'
-import type { Review } from './review'
+import type { Review, Reviewed } from './review'
 
 /** What a plan comes to, to be held beside another. kg, mm, and money as the prices are entered. */
 export interface Account {
@@ -44,7 +43,7 @@ const per = <T>(of: (state: State) => T): Record<State, T> => ({
 })
 
 /** What one plan comes to. */
-export function accountOf(assessment: Assessment): Account {
+export function accountOf(assessment: Reviewed): Account {
   const { plan } = assessment
   const { survey: surveyed, review: reviewed } = assessment
   const parts = plan.racks.flatMap((rack) => rack.parts)

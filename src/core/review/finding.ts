@@ -1,7 +1,7 @@
 import type { Aside } from '../plan/aside'
-import type { State } from '../plan/scalars'
+import type { State } from '../units/scalars'
 import type { Ask } from './ask'
-import type { Amount, Phrase } from './phrase'
+import type { Amount, Phrase } from '../units/phrase'
 
 /** What a verdict is made of, worst first. */
 export const SEVERITIES = ['stop', 'findOut', 'mind', 'clear'] as const

@@ -1,12 +1,12 @@
+import type { Mount } from '../kinds/mount'
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
-import type { Mount } from '../plan/mount'
 import type { Plan } from '../plan/plan'
 import type { Rack } from '../plan/rack'
 import { survey } from '../survey/survey'
-import { assess } from './assess'
+import { assess } from '../remedies/assess'
 import { accountOf } from './compare'
-import { compatible } from './compatible'
+import { compatible } from '../placing/compatible'
 import { review } from './review'
 
 const ANY = { road: 900, trail: 900, parked: 900 }

@@ -1,6 +1,7 @@
-import type { Basis, Rating } from '../plan/rating'
-import type { HouseRules } from '../rules/house'
-import { cellParts, type Cell, type CellPart } from '../survey/limit'
+import type { Basis } from '../kinds/basis'
+import type { Rating } from '../plan/rating'
+import type { HouseRules } from '../plan/house'
+import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import { exceeds } from '../units/tolerance'
 
 /**

@@ -1,6 +1,6 @@
+import type { RemedyStock } from '../remedies/candidate'
 import type { Plan } from '../plan/plan'
-import { assess } from './assess'
-import type { RemedyStock } from './check'
+import { assess } from '../remedies/assess'
 import type { Finding } from './finding'
 
 /** A plan assessed with one stock for all its fixes. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS } from '@/stock/plans'
+import { DEMO_PLANS } from '@/demo/plans'
 import { parsePlanText, printPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { survey } from '../survey/survey'

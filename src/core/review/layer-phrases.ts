@@ -1,12 +1,15 @@
+import { kindsOf } from '../kinds/kind'
+import { type PartRole, PART_ROLES } from '../kinds/part-role'
+import type { Said } from './check'
 import type { Source } from '../plan/rating'
-import type { LayerRole } from '../survey/layer'
-import type { Cell } from '../survey/limit'
-import type { HouseRules } from '../rules/house'
+import type { LayerRole } from '../survey/load-path/layer'
+import type { Cell } from '../survey/load-path/limit'
+import type { HouseRules } from '../plan/house'
 import { exceeds } from '../units/tolerance'
 import type { Ask, Where } from './ask'
-import { IN_STATE, type Finding, type Severity } from './finding'
+import { IN_STATE, type Severity } from './finding'
 import { hangsOf, type Hang } from './hangs'
-import { kg, type Phrase } from './phrase'
+import { kg, type Phrase } from '../units/phrase'
 
 /** Where a figure was read, in a few words. */
 export function sourceText(source: Source): string {
@@ -23,23 +26,21 @@ export function sourceText(source: Source): string {
   return `${words[source.kind]}${page}${text}${on}`
 }
 
-/** Where such a figure is usually printed. Common practice, no source. */
-export const USUALLY_PRINTED: Readonly<Record<LayerRole, string>> = {
-  carrier: 'on a label inside the lid or on the sheet that came with it',
-  deck: "in the maker's sheet, under load ratings",
-  panels: "in the maker's sheet, under load ratings",
-  bars: "on a label under the bar's end or on the last page of its sheet",
-  ladder: 'on a label on the side of the ladder',
-  trusses: "in the maker's sheet, under load ratings",
-  legs: "in the maker's sheet, under load ratings",
-  feet: "on the sheet's last page or cast into the foot",
-  fitKit: "on the kit's fit sheet for this vehicle",
-  rails: "in the vehicle's manual under roof loads, or on the rail's sheet",
-  whole: "on the cover of the rack's sheet",
-  attachment: "in the vehicle's manual, under roof racks or towing and loading",
-  roof: "in the vehicle's manual, under roof load or loading",
-  payload: 'on the plate in the door frame',
+/** Where the figure of a link is usually printed. Common practice, no source. */
+const PRINTED: Readonly<Record<LayerRole, { readonly on: Where; readonly words: string }>> = {
+  ...(Object.fromEntries(
+    kindsOf(PART_ROLES).map((role) => [role, PART_ROLES[role].printed] as const),
+  ) as Record<PartRole, (typeof PART_ROLES)[PartRole]['printed']>),
+  carrier: { on: 'label', words: 'on a label inside the lid or on the sheet that came with it' },
+  attachment: {
+    on: 'manual',
+    words: "in the vehicle's manual, under roof racks or towing and loading",
+  },
+  roof: { on: 'manual', words: "in the vehicle's manual, under roof load or loading" },
+  payload: { on: 'label', words: 'on the plate in the door frame' },
 }
+export const whereFigure = (role: LayerRole): Where => PRINTED[role].on
+export const usuallyPrinted = (role: LayerRole): string => PRINTED[role].words
 
 const COMMON_FACTORS: readonly (readonly [number, string])[] = [
   [1 / 2, 'half'],
@@ -85,17 +86,15 @@ export function holdsPhrase(cell: Cell): Phrase {
 
 /** The fields every finding about a layer shares. */
 export function cellFinding(
-  rule: string,
   severity: Severity,
   cell: Cell,
   sentence: Phrase,
   more: { readonly about?: string; readonly ask?: Ask } = {},
-): Finding {
+): Said {
   const { about, ask } = more
   return {
-    id: [rule, cell.layer.id, ...(about === undefined ? [] : [about]), cell.state].join(' '),
+    about: [cell.layer.id, ...(about === undefined ? [] : [about]), cell.state].join(' '),
     severity,
-    rule,
     state: cell.state,
     subject: { layerId: cell.layer.id, placementIds: cell.layer.placementIds },
     measured: kg(cell.countedKg),
@@ -116,13 +115,12 @@ export function judge(cell: Cell, hangs: readonly Hang[]): CellVerdict {
 }
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
-export function* overOrClear(rule: string, cell: Cell, rules: HouseRules): Iterable<Finding> {
+export function* overOrClear(cell: Cell, rules: HouseRules): Iterable<Said> {
   if (cell.limit.kind === 'missing') return
   const verdict = judge(cell, hangsOf(cell, rules))
   const left = cell.limit.kg - cell.countedKg
   if (verdict === 'over')
     yield cellFinding(
-      rule,
       'stop',
       cell,
       cell.limit.kg === 0
@@ -130,7 +128,7 @@ export function* overOrClear(rule: string, cell: Cell, rules: HouseRules): Itera
         : [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'],
     )
   else if (verdict === 'within' && cell.limit.kind !== 'assumed')
-    yield cellFinding(rule, 'clear', cell, [
+    yield cellFinding('clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',
       kg(left),
@@ -140,28 +138,10 @@ export function* overOrClear(rule: string, cell: Cell, rules: HouseRules): Itera
     ])
 }
 
-/** Where a layer's figure is usually read. Common practice, no source. */
-export const WHERE_PRINTED: Readonly<Record<LayerRole, Where>> = {
-  carrier: 'label',
-  deck: 'sheet',
-  panels: 'sheet',
-  bars: 'label',
-  ladder: 'label',
-  trusses: 'sheet',
-  legs: 'sheet',
-  feet: 'sheet',
-  fitKit: 'sheet',
-  rails: 'manual',
-  whole: 'sheet',
-  attachment: 'manual',
-  roof: 'manual',
-  payload: 'label',
-}
-
 /** The question for a layer's figure in a state, answered in one field where one figure answers it. */
 export function askFigure(cell: Cell): Ask {
   const { layer, state } = cell
-  const where = WHERE_PRINTED[layer.role]
+  const where = whereFigure(layer.role)
   const label = `${layer.name}, ${IN_STATE[state]}`
   const { owner } = layer
   if (owner === undefined || layer.ratedWith !== undefined)

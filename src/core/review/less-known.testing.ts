@@ -1,6 +1,6 @@
 import type { Mass, Rated, Rating } from '../plan/rating'
 import type { Plan } from '../plan/plan'
-import { STATES, type State } from '../plan/scalars'
+import { STATES, type State } from '../units/scalars'
 
 /** Ways to know less of a plan than before. */
 export const UNKNOWINGS = [

@@ -13,12 +13,12 @@ import {
   threeSpreads,
   twinSpan,
   yardVan,
-} from '@/stock/plans'
+} from '@/demo/plans'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import { survey } from '../survey/survey'
 import { CHECKS } from './checks'
 import { OUTCOMES } from './finding'
-import { phraseText } from './phrase'
+import { phraseText } from '../units/phrase'
 import { layerSeverity, review, saidOf } from './review'
 
 const ANY = { road: 500, trail: 500, parked: 500 }

@@ -1,11 +1,12 @@
-import { STATES, type State } from '../plan/scalars'
+import { STATES, type State } from '../units/scalars'
 import { startsOf } from '../plan/starts'
+import type { Plan } from '../plan/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
 import { CHECKS } from './checks'
 import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
-import { phraseText } from './phrase'
+import { phraseText } from '../units/phrase'
 import { onStartingLengths } from './starting-lengths'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
@@ -18,6 +19,13 @@ export interface Review {
   /** What could have been looked at and was not, and stops nothing by that. */
   readonly notLooked: readonly Finding[]
   readonly cautions: readonly string[]
+}
+
+/** A plan with what follows from it and what we think of that. */
+export interface Reviewed {
+  readonly plan: Plan
+  readonly survey: Survey
+  readonly review: Review
 }
 
 /** More findings of one rule and severity than this are told as one that lists what they are about. */

@@ -4,8 +4,8 @@ import { apply } from '../plan/apply'
 import type { Plan } from '../plan/plan'
 import type { Vehicle } from '../plan/vehicle'
 import { survey } from '../survey/survey'
-import { answered } from './answered'
-import { phraseText } from './phrase'
+import { answered } from '../remedies/answered'
+import { phraseText } from '../units/phrase'
 import { review } from './review'
 
 /** A hatch that passes a box by what is left when its rear end stands at `rearEndMm`. */

@@ -1,9 +1,10 @@
+import type { When } from '../kinds/when'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS } from '@/stock/plans'
+import { DEMO_PLANS } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
 import { FLUID_KG_PER_L, type Load, type Placement } from '../plan/placement'
-import { STATES, type State, type When } from '../plan/scalars'
+import { STATES, type State } from '../units/scalars'
 import { survey, type Survey } from './survey'
 import { runs } from '@/core/runs.testing'
 

@@ -29,3 +29,6 @@ export function shortOf(haveMm: number, leastMm: number): boolean {
 export function longerThan(haveMm: number, mostMm: number): boolean {
   return haveMm > mostMm + TOLERANCE.lengthMm
 }
+
+/** Up to a whole millimetre, so that what is proposed can be set with a tape and still clears. */
+export const upToMm = (value: number) => Math.ceil(value - 1e-6)

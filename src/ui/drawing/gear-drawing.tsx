@@ -1,5 +1,5 @@
 import type { Gear } from '@/core/plan/gear'
-import { Quantity } from '@/ui/quantity/quantity'
+import { Quantity } from '@/ui/kit/quantity'
 import { thingPaths } from './thing-paths'
 
 const SPACE_MM = 260

@@ -1,5 +1,5 @@
-import type { Attachment, Vehicle } from '@/core/plan/vehicle'
-import { seatZ, type RackAt } from '@/core/survey/arrangement'
+import { pointsOf, type Attachment, type Vehicle } from '@/core/plan/vehicle'
+import { seatZ, type RackAt } from '@/core/survey/frame/arrangement'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 
@@ -164,8 +164,7 @@ export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: V
     if (view === 'rear') for (const y of [-half, half]) parts.push(boxPath(y - 18, z - 34, y + 18, z))
     return parts.join(' ')
   }
-  const points =
-    'points' in attachment ? attachment.points : 'doorPositions' in attachment ? attachment.doorPositions : []
+  const points = pointsOf(attachment)
   const z = seatZ(vehicle, attachment)
   for (const { xMm, yMm } of points) {
     if (view === 'side') parts.push(boxPath(xMm - 22, z - 22, xMm + 22, z + 22))

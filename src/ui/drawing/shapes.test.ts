@@ -1,12 +1,13 @@
+import { kindsOf } from '@/core/kinds/kind'
+import { BODIES } from '@/core/kinds/body'
 import { describe, expect, it } from 'vitest'
 import { vehicleWith } from '@/core/plan/plans.testing'
-import { BODIES } from '@/core/plan/vehicle'
-import { startingSizes } from '@/core/survey/body/starting-vehicle'
-import { bodyOutline } from '@/core/survey/body/outline'
+import { startingSizes } from '@/core/survey/frame/body/starting-vehicle'
+import { bodyOutline } from '@/core/survey/frame/body/outline'
 import { survey } from '@/core/survey/survey'
-import { DEMO_PLANS, ladderJob, twinSpan, yardVan } from '@/stock/plans'
-import { DEMO_STOCK } from '@/stock/stock'
-import { VEHICLES } from '@/stock/vehicles'
+import { DEMO_PLANS, ladderJob, twinSpan, yardVan } from '@/demo/plans'
+import { DEMO_STOCK } from '@/demo/stock'
+import { VEHICLES } from '@/demo/vehicles'
 import { attachmentPath, rackPaths } from './rack-paths'
 import { rulerStep } from './rulers'
 import { thingPaths } from './thing-paths'
@@ -59,7 +60,7 @@ describe('things', () => {
 })
 
 describe('vehicles', () => {
-  it.each(BODIES)('%s is drawn to its own length, width and height', (body) => {
+  it.each(kindsOf(BODIES))('%s is drawn to its own length, width and height', (body) => {
     const vehicle = { ...vehicleWith([]), ...startingSizes(body) }
     const outline = bodyOutline(vehicle)
     const side = extent(sidePaths(outline).body)

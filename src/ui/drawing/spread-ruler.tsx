@@ -1,5 +1,5 @@
 import type { PointerEvent } from 'react'
-import type { SpreadPair } from '@/core/survey/fit/spread'
+import type { SpreadPair } from '@/core/survey/bars/spread'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'

@@ -1,5 +1,5 @@
 import type { Vehicle } from '@/core/plan/vehicle'
-import type { BodyOutline } from '@/core/survey/body/outline'
+import type { BodyOutline } from '@/core/survey/frame/body/outline'
 import { boxPath, ellipsePath, linePath, roundedPath, type PlanePoint } from './path'
 
 /** A drawing of one view: path data by line weight, in the view's mm (u right, v up). */

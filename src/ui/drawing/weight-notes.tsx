@@ -1,4 +1,4 @@
-import type { State } from '@/core/plan/scalars'
+import type { State } from '@/core/units/scalars'
 import { IN_STATE } from '@/core/review/finding'
 import { LIFTED_KG } from '@/core/survey/statics/evenness'
 import type { Survey } from '@/core/survey/survey'

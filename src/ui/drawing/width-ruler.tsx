@@ -1,5 +1,5 @@
-import { contactYs } from '@/core/survey/fit/contacts'
-import type { BarWidth } from '@/core/survey/fit/width'
+import { contactYs } from '@/core/survey/mounting/contacts'
+import type { BarWidth } from '@/core/survey/bars/width'
 import type { Survey } from '@/core/survey/survey'
 import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { toSheet, type SheetLayout } from './layout'

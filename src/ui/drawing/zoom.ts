@@ -1,4 +1,4 @@
-import type { Box } from '@/core/survey/arrangement'
+import type { Box } from '@/core/geometry/boxes'
 import {
   fromSheet,
   layoutSheet,

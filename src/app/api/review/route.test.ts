@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { reviewReportSchema } from '@/core/formats/report'
-import { boatAndBox } from '@/stock/plans'
+import { boatAndBox } from '@/demo/plans'
 import { POST } from './route'
 
 const post = (body: BodyInit, headers: Record<string, string> = {}) =>

@@ -1,6 +1,6 @@
 import { readPlan } from '@/core/formats/plan-file'
 import { reviewReport } from '@/core/formats/report'
-import { assess } from '@/core/review/assess'
+import { assess } from '@/core/remedies/assess'
 
 /** What parts the shop that asks has is not known here, so none is proposed. */
 const NO_STOCK = { parts: [] }

@@ -1,7 +1,7 @@
 import type { Finding } from '../../review/finding'
-import type { BayRules } from '../../rules/house'
-import type { BarAt, ThingAt } from '../../survey/arrangement'
-import { contactsKnown, contactYs } from '../../survey/fit/contacts'
+import type { BayRules } from '../../plan/house'
+import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
+import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 import { cutStock, type CutPlan } from './stock-cut'
 

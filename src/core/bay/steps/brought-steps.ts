@@ -1,6 +1,6 @@
 import type { Part } from '../../plan/rack'
 import type { WorkStep } from '../../plan/work'
-import type { RackAt } from '../../survey/arrangement'
+import type { RackAt } from '../../survey/frame/arrangement'
 import { about } from './minutes'
 import type { Step } from './step'
 import { stepOf } from './step-of'

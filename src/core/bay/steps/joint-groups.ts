@@ -1,14 +1,12 @@
-import type { Part } from '../../plan/rack'
-import { toFit } from '../../plan/scalars'
-import type { BayRules } from '../../rules/house'
-import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/arrangement'
-import { contactYs } from '../../survey/fit/contacts'
+import { PART_ROLES } from '../../kinds/part-role'
+import { toFit } from '../../units/scalars'
+import type { BayRules } from '../../plan/house'
+import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/frame/arrangement'
+import { contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 import { aimNm, jointOf } from '../torque/joint'
 import { passList, type Spot } from '../torque/passes'
 import type { JointGroup } from './step'
-
-const ON_FEET: ReadonlySet<Part['role']> = new Set(['feet', 'fitKit', 'legs'])
 
 function footSpots(rack: RackAt): Spot[] {
   const rows = [...new Set(rack.feet.map(({ barIndex }) => barIndex))]
@@ -44,9 +42,9 @@ const placesOf = (places: readonly (readonly [string, number, number])[]): Joint
  */
 export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
   const feet = footSpots(rack)
-  const bySomething = rack.rack.parts.some(({ role }) => ON_FEET.has(role) && role !== 'fitKit')
+  const bySomething = rack.rack.parts.some(({ role }) => PART_ROLES[role].atFeet && role !== 'fitKit')
   return rack.rack.parts.flatMap((part) => {
-    const holds = ON_FEET.has(part.role) || (part.role === 'whole' && !bySomething)
+    const holds = PART_ROLES[part.role].atFeet || (part.role === 'whole' && !bySomething)
     const onFeet = holds && feet.length > 0
     const silent = onFeet && part.role !== 'fitKit' && (part.fasteners ?? []).length === 0
     const fasteners = silent ? [{ thread: 'unsaid', count: feet.length }] : (part.fasteners ?? [])

@@ -1,7 +1,8 @@
-import type { AttachmentKind } from '../../plan/vehicle'
-import type { BarAt, RackAt } from '../../survey/arrangement'
+import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
+import type { Taped } from '../../log/taped'
+import type { BarAt, RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import type { HeldBy, PairBar, Taped } from '../taped'
+import type { PairBar } from '../squareness/taped'
 import type { PairAsk } from './step'
 
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
@@ -11,29 +12,12 @@ const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
 const MARKS: readonly Taped[] = ['markLF', 'markRF', 'markLR', 'markRR']
 const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 
-/** What keeps a bar along the vehicle where it stands, by what the rack is fixed to. */
-const HELD: Readonly<Record<AttachmentKind, HeldBy>> = {
-  raisedRail: 'rail',
-  flushRail: 'rail',
-  roofChannel: 'rail',
-  gutter: 'rail',
-  bedRail: 'rail',
-  bedChannel: 'rail',
-  hatchSeam: 'rail',
-  fixedPoint: 'point',
-  hookPoint: 'point',
-  framePoint: 'point',
-  bedSocket: 'socket',
-  bareRoof: 'doorFrame',
-  drilledTop: 'hole',
-}
-
 const heldBy = (attachment: RackAt['attachment']): HeldBy =>
   attachment === undefined
     ? 'rail'
     : 'notchesXMm' in attachment && (attachment.notchesXMm?.length ?? 0) > 0
       ? 'notch'
-      : HELD[attachment.kind]
+      : ATTACHMENTS[attachment.kind].holds
 
 const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
 

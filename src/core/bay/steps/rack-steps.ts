@@ -1,10 +1,10 @@
+import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Part } from '../../plan/rack'
-import type { AttachmentKind } from '../../plan/vehicle'
 import type { Stage } from '../../plan/work'
-import { mm, type Phrase } from '../../review/phrase'
-import type { BayRules } from '../../rules/house'
-import type { BarAt, RackAt } from '../../survey/arrangement'
-import { evenFeet } from '../../survey/fit/tower-spacing'
+import { mm, type Phrase } from '../../units/phrase'
+import type { BayRules } from '../../plan/house'
+import type { BarAt, RackAt } from '../../survey/frame/arrangement'
+import { evenFeet } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
@@ -13,22 +13,6 @@ import { about } from './minutes'
 import { pairsOf } from './pairs'
 import type { Doing, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
-
-const ATTACHED: Readonly<Record<AttachmentKind, string>> = {
-  raisedRail: 'Rail clean and dry, no wax where the clamps close.',
-  flushRail: 'Rail clean; look for the slot’s own covers.',
-  roofChannel: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
-  fixedPoint: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
-  hookPoint: 'Free the hook points under the glass edge and clean them.',
-  bareRoof: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
-  gutter: 'Wipe the gutters; look for rust and loose seam.',
-  drilledTop: 'Know what is behind: lining, wires, reinforcement.',
-  framePoint: 'Clean the frame’s points and threads.',
-  bedRail: 'Wipe the bed rails; take off caps where the clamps go.',
-  bedChannel: 'Blow out the bed channels; look for cleats.',
-  bedSocket: 'Empty the sockets and try the latches.',
-  hatchSeam: 'Wipe the seam; look at the sealant.',
-}
 
 const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
   const before = rack.bars[i - 1]
@@ -133,7 +117,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       'vehicle',
       'Wipe and protect the vehicle',
       [
-        `${attachment ? ATTACHED[attachment.kind] : ''} Tape and cardboard over paint; no knife on a coating.`,
+        `${attachment ? ATTACHMENTS[attachment.kind].prepare : ''} Tape and cardboard over paint; no knife on a coating.`,
       ],
       { minutes: about(10), tools: ['cloths', 'film', 'masking tape'] },
     ),

@@ -1,8 +1,9 @@
+import type { Taped } from '../../log/taped'
 import type { Minutes, Stage } from '../../plan/work'
-import type { Phrase } from '../../review/phrase'
-import type { BarChannel } from '../channel'
+import type { Phrase } from '../../units/phrase'
+import type { BarChannel } from '../channel/channel'
 import type { ProofItem } from '../proof'
-import type { PlannedPair, Taped } from '../taped'
+import type { PlannedPair } from '../squareness/taped'
 import type { Joint } from '../torque/joint'
 import type { Pull } from '../torque/passes'
 

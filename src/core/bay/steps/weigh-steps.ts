@@ -1,4 +1,4 @@
-import { kg } from '../../review/phrase'
+import { kg } from '../../units/phrase'
 import type { Survey } from '../../survey/survey'
 import { stepOf } from './step-of'
 import type { Step, WeighTarget } from './step'

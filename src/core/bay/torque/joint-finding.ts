@@ -1,5 +1,5 @@
 import type { Finding } from '../../review/finding'
-import { newtonMetre } from '../../review/phrase'
+import { newtonMetre } from '../../units/phrase'
 import type { Joint } from './joint'
 import { tableTorqueNm } from './table-torque'
 

@@ -1,5 +1,5 @@
 import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/fastening'
-import { USUAL_SINGLE_FIGURE, type BayRules } from '../../rules/house'
+import { USUAL_SINGLE_FIGURE, type BayRules } from '../../plan/house'
 import { NUT_FACTOR, tableTorqueNm } from './table-torque'
 
 /** Who a joint belongs to: a part of a rack, or a piece of gear where it sits. */

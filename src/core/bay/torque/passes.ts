@@ -1,4 +1,4 @@
-import type { FootSide } from '../../survey/arrangement'
+import type { FootSide } from '../../survey/frame/arrangement'
 
 /** One fastener's turn in a pass: where it is, and what it is tightened to, N·m (nothing without a figure). */
 export interface Pull {

@@ -1,5 +1,5 @@
 import type { Finding, Severity } from '../../review/finding'
-import { newtonMetre, type Phrase } from '../../review/phrase'
+import { newtonMetre, type Phrase } from '../../units/phrase'
 import { exceeds } from '../../units/tolerance'
 import { aimNm, type Joint } from './joint'
 

@@ -1,13 +1,10 @@
-import { packed, rootOf, type Box } from '../../survey/arrangement'
+import { ANTENNA_FORMS } from '../../kinds/obstacle'
+import type { Box } from '../../geometry/boxes'
+import { packed } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { crownDrop } from '../../survey/fit/roof-surface'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { moved, takenOff, upToMm } from '../remedies/moves'
-
-/** Half of what a fin, puck or mast takes along the roof. mm, rough, common practice, no source. */
-const HALF_MM = { fin: 75, mast: 12, puck: 40 } as const
+import { crownDrop } from '../../survey/frame/roof-surface'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
 interface Over {
   readonly name: string
@@ -30,21 +27,6 @@ function over(survey: Survey): Over[] {
   ]
 }
 
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  const antenna = survey.plan.vehicle.obstacles.find(({ id }) => id === finding.subject.obstacleId)
-  if (!thing || antenna?.kind !== 'antenna') return []
-  const half = HALF_MM[antenna.form] + 20
-  const root = rootOf(thing)
-  return [
-    ...moved(survey, root, -upToMm(thing.box.x1 - antenna.xMm + half), 0),
-    ...moved(survey, root, upToMm(antenna.xMm + half - thing.box.x0), 0),
-    ...moved(survey, root, 0, upToMm(antenna.yMm + half - thing.box.y0)),
-    ...moved(survey, root, 0, -upToMm(thing.box.y1 - antenna.yMm + half)),
-    takenOff(survey, root),
-  ]
-}
-
 /** Does nothing touch an antenna, and does nothing lie over it? mm. */
 export const antenna = check({
   id: 'antenna',
@@ -60,7 +42,7 @@ export const antenna = check({
     const { vehicle } = survey.plan
     for (const obstacle of vehicle.obstacles) {
       if (obstacle.kind !== 'antenna') continue
-      const half = HALF_MM[obstacle.form]
+      const half = ANTENNA_FORMS[obstacle.form].halfMm
       const top = vehicle.heightMm - crownDrop(vehicle, obstacle.xMm, obstacle.yMm) + obstacle.heightMm
       const above = over(survey).filter(
         ({ box }) =>
@@ -72,9 +54,8 @@ export const antenna = check({
       const low = obstacle.name.toLowerCase()
       if (above.length === 0)
         yield {
-          id: `antenna ${obstacle.id}`,
+          about: obstacle.id,
           severity: 'clear',
-          rule: 'antenna',
           state: 'all',
           subject: { obstacleId: obstacle.id, placementIds: [] },
           sentence: [`Nothing lies over the ${low}.`],
@@ -82,9 +63,8 @@ export const antenna = check({
       for (const { name, placementId, box } of above) {
         const touches = box.z0 < top - 1e-6
         yield {
-          id: `antenna ${obstacle.id} ${placementId ?? name}`,
+          about: `${obstacle.id} ${placementId ?? name}`,
           severity: touches ? 'stop' : 'mind',
-          rule: 'antenna',
           state: 'all',
           subject: { obstacleId: obstacle.id, placementIds: placementId === undefined ? [] : [placementId] },
           margin: mm(box.z0 - top),
@@ -99,5 +79,4 @@ export const antenna = check({
       }
     }
   },
-  remedies,
 })

@@ -1,7 +1,7 @@
 import { exceeds } from '../../units/tolerance'
 import { check, notLooked } from '../check'
 import { IN_STATE } from '../finding'
-import { kg } from '../phrase'
+import { kg } from '../../units/phrase'
 
 /** Do both axles stay within their limits? kg. */
 export const axles = check({
@@ -20,7 +20,6 @@ export const axles = check({
       yield notLooked(
         survey,
         'axles',
-        'axles',
         [
           vehicle.axleLimitKg
             ? 'Axles: nobody knows how the vehicle’s own mass sits on them. Weigh each axle.'
@@ -36,8 +35,7 @@ export const axles = check({
         if (limitKg === undefined) continue
         const over = exceeds(mass, limitKg)
         yield {
-          id: `axles ${axle} ${state}`,
-          rule: 'axles',
+          about: `${axle} ${state}`,
           severity: over ? 'stop' : 'clear',
           state,
           subject: { placementIds: [] },

@@ -1,10 +1,9 @@
-import { underBarRoom } from '../../survey/fit/roof-surface'
+import { type Said, check, notLooked } from '../check'
+import { underBarRoom } from '../../survey/frame/roof-surface'
 import type { LoadedBar } from '../../survey/statics/bending'
-import { STATES } from '../../plan/scalars'
+import { STATES } from '../../units/scalars'
 import type { Survey } from '../../survey/survey'
-import { check, notLooked } from '../check'
-import type { Finding } from '../finding'
-import { mm, mPa, newtonMetre } from '../phrase'
+import { mm, mPa, newtonMetre } from '../../units/phrase'
 
 /** Two states that bend it alike but for rounding: the first is told. */
 const TIE_NM = 1e-6
@@ -12,12 +11,11 @@ const TIE_NM = 1e-6
 /** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
 export const YIELD_FACTOR = 1.5
 
-function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
+function* judged(survey: Survey, worst: LoadedBar): Iterable<Said> {
   const { at, moment, stressMPa } = worst
   const { bar, rack } = at
   const common = {
-    id: `bar-bending ${bar.id}`,
-    rule: 'bar-bending',
+    about: bar.id,
     state: worst.state,
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
   } as const
@@ -68,7 +66,7 @@ function* judged(survey: Survey, worst: LoadedBar): Iterable<Finding> {
 }
 
 /** Of a bar whose stress cannot be judged: only whether it would bend down to the roof. */
-function* overItsRoom(survey: Survey, worst: LoadedBar): Iterable<Finding> {
+function* overItsRoom(survey: Survey, worst: LoadedBar): Iterable<Said> {
   for (const finding of judged(survey, worst)) if (finding.severity === 'stop') yield finding
 }
 
@@ -106,7 +104,6 @@ export const barBending = check({
     if (unknown.length > 0)
       yield notLooked(
         survey,
-        'bar-bending',
         'bending',
         [`Bending: the section or the yield of ${unknown.join(', ')} is not known.`],
         { where: 'sheet', label: 'Wall, section and material of the bars', target: { open: 'rack' } },

@@ -1,6 +1,6 @@
 import { TOLERANCE } from '../../units/tolerance'
 import { check, practice } from '../check'
-import { mm } from '../phrase'
+import { mm } from '../../units/phrase'
 
 /** Do bar ends stand clear of heads at the doors? mm. */
 export const barEndsAtDoors = check({
@@ -19,8 +19,7 @@ export const barEndsAtDoors = check({
         const past = Math.max(box.y1, -box.y0) - edge.halfWidthMm
         const low = box.z0 < edge.headZMm
         yield {
-          id: `bar-ends ${edge.id} ${bar.id}`,
-          rule: 'bar-ends',
+          about: `${edge.id} ${bar.id}`,
           state: 'all',
           subject: { placementIds: [], barId: bar.id, obstacleId: edge.id },
           measured: mm(past),

@@ -1,35 +1,16 @@
-import type { BarAt } from '../../survey/arrangement'
+import type { BarAt } from '../../survey/frame/arrangement'
 import { longerThan, shortOf, TOLERANCE } from '../../units/tolerance'
-import { holds, nearest, type Intervals } from '../../survey/geometry/intervals'
-import { seatsOfBar } from '../../survey/fit/seat-windows'
+import { holds, nearest, type Intervals } from '../../geometry/intervals'
+import { seatsOfBar } from '../../survey/bars/seat-windows'
 import type { Survey } from '../../survey/survey'
-import { check, MOVE_FIRST, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm, type Phrase } from '../phrase'
-import { barsMoved } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm, type Phrase } from '../../units/phrase'
 
 function places(within: Intervals): Phrase {
   return within.slice(0, 6).flatMap(([from, to], i): Phrase => {
     const lead = i === 0 ? '' : i === within.length - 1 ? ' or ' : ', '
     return to - from < 1e-6 ? [`${lead}at `, mm(from)] : [`${lead}from `, mm(from), ' to ', mm(to)]
   })
-}
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
-  const within = at && seatsOfBar(survey, at)?.within
-  const xMm = within && nearest(within, at.bar.xMm)
-  if (!at || xMm === undefined) return barsMoved(survey)
-  const by = xMm - at.bar.xMm
-  return [
-    {
-      kind: 'move',
-      say: [`Move ${at.bar.name.toLowerCase()} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
-      command: { do: 'moveBar', barId: at.bar.id, xMm },
-      rank: MOVE_FIRST + Math.abs(by),
-    },
-    ...barsMoved(survey),
-  ]
 }
 
 /** Another bar nearer than a bar's width, edge to edge, told once of the two. mm. */
@@ -70,8 +51,7 @@ export const barSeat = check({
       const off = Math.abs(x - bar.xMm)
       const fits = holds(seats.within, bar.xMm, seats.locked ? tolerance : TOLERANCE.lengthMm)
       const common = {
-        id: `bar-seat ${bar.id}`,
-        rule: 'bar-seat',
+        about: bar.id,
         state: 'all',
         subject: { placementIds: [], barId: bar.id, rackId: rack.id },
         measured: mm(bar.xMm),
@@ -82,7 +62,7 @@ export const barSeat = check({
       if (crowding)
         yield {
           ...common,
-          id: `bar-seat close ${bar.id}`,
+          about: `close ${bar.id}`,
           severity: 'stop',
           margin: mm(crowding.gapMm - crowding.wantedMm),
           sentence: [
@@ -96,7 +76,7 @@ export const barSeat = check({
       if (past !== undefined)
         yield {
           ...common,
-          id: `bar-seat roof ${bar.id}`,
+          about: `roof ${bar.id}`,
           severity: 'stop',
           margin: mm(-past),
           sentence: [`${bar.name} stands `, mm(past), ' past the end of the roof, where no rail is.'],
@@ -123,5 +103,4 @@ export const barSeat = check({
           }
     }
   },
-  remedies,
 })

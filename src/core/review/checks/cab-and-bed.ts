@@ -1,11 +1,9 @@
-import type { AttachmentKind } from '../../plan/vehicle'
-import type { RackAt } from '../../survey/arrangement'
+import { ATTACHMENTS } from '../../kinds/attachment'
+import type { RackAt } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 
-const ON_BED: ReadonlySet<AttachmentKind> = new Set(['bedRail', 'bedChannel', 'bedSocket'])
-
 const placeOf = ({ attachment, onRoof }: RackAt): 'cab' | 'bed' | undefined =>
-  onRoof ? 'cab' : attachment && ON_BED.has(attachment.kind) ? 'bed' : undefined
+  onRoof ? 'cab' : attachment && ATTACHMENTS[attachment.kind].on === 'bed' ? 'bed' : undefined
 
 /** Is anything held at the cab and at the bed, which move against each other? */
 export const cabAndBed = check({
@@ -25,8 +23,7 @@ export const cabAndBed = check({
       )
       if (!places.has('cab') || !places.has('bed')) continue
       yield {
-        id: `cab-and-bed ${placement.id}`,
-        rule: 'cab-and-bed',
+        about: placement.id,
         severity: 'mind',
         state: 'all',
         subject: { placementIds: [placement.id] },

@@ -1,11 +1,9 @@
-import type { ThingAt } from '../../survey/arrangement'
-import { contactsKnown, contactYs } from '../../survey/fit/contacts'
+import { type Said, check, practice } from '../check'
+import type { ThingAt } from '../../survey/frame/arrangement'
+import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 import { shortOf } from '../../units/tolerance'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { moved, takenOff, upToMm } from '../remedies/moves'
+import { mm } from '../../units/phrase'
 
 /** Only what closes round a bar collides with its feet; what sits in the channel may stand over one. */
 const closesRound = ({ gear, placement }: ThingAt) => {
@@ -29,7 +27,7 @@ interface Nearest {
 }
 
 /** The contact of a thing that stands nearest to a foot. */
-function nearestFoot(survey: Survey, thing: ThingAt): Nearest | undefined {
+export function nearestFoot(survey: Survey, thing: ThingAt): Nearest | undefined {
   const { host } = thing.placement
   if (host.on !== 'bars') return undefined
   let found: Nearest | undefined
@@ -54,26 +52,13 @@ function nearestFoot(survey: Survey, thing: ThingAt): Nearest | undefined {
   return found
 }
 
-const wanted = ({ footMm, clampMm }: Nearest, foot: number, clamp: number) =>
+export const wanted = ({ footMm, clampMm }: Nearest, foot: number, clamp: number) =>
   ((footMm ?? foot) + (clampMm ?? clamp)) / 2
 
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  const near = thing && nearestFoot(survey, thing)
-  if (!thing || !near) return []
-  const apart = wanted(near, 0, 0)
-  return [
-    ...moved(survey, thing, 0, -upToMm(near.contactY - (near.footY - apart))),
-    ...moved(survey, thing, 0, upToMm(near.footY + apart - near.contactY)),
-    takenOff(survey, thing),
-  ]
-}
-
-function findingOf(thing: ThingAt, near: Nearest): Finding {
+function findingOf(thing: ThingAt, near: Nearest): Said {
   const { name, id: gearId } = thing.gear
   const common = {
-    id: `clear-of-feet ${thing.placement.id}`,
-    rule: 'clear-of-feet',
+    about: thing.placement.id,
     state: 'all',
     subject: { placementIds: [thing.placement.id], barId: near.barId },
   } as const
@@ -139,8 +124,7 @@ export const clearOfFeet = check({
         continue
       }
       yield {
-        id: `clear-of-feet ${thing.placement.id}`,
-        rule: 'clear-of-feet',
+        about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id], barId: near.barId },
         severity: 'findOut',
@@ -155,5 +139,4 @@ export const clearOfFeet = check({
       }
     }
   },
-  remedies,
 })

@@ -1,8 +1,7 @@
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, limitPhrase, USUALLY_PRINTED, WHERE_PRINTED } from '../layer-phrases'
+import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
 import { hangsOf } from '../hangs'
-import { kg } from '../phrase'
-import { lightenLayer } from '../remedies/lighten'
+import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on whether a figure counts the rack itself? */
 export const countsUnsaid = check({
@@ -26,7 +25,6 @@ export const countsUnsaid = check({
           : [cell.otherwiseKg, cell.countedKg]
       const { owner, role, name } = cell.layer
       yield cellFinding(
-        'counts-unsaid',
         'findOut',
         cell,
         [
@@ -37,11 +35,11 @@ export const countsUnsaid = check({
           kg(without),
           ' without, against ',
           ...limitPhrase(cell),
-          `. Find out what the figure counts: usually ${USUALLY_PRINTED[role]}.`,
+          `. Find out what the figure counts: usually ${usuallyPrinted(role)}.`,
         ],
         owner && {
           ask: {
-            where: WHERE_PRINTED[role],
+            where: whereFigure(role),
             label: `What ${name}’s figure counts`,
             target: { field: 'counts', owner, ratingId: hang.rating.id },
           },
@@ -49,5 +47,4 @@ export const countsUnsaid = check({
       )
     }
   },
-  remedies: lightenLayer,
 })

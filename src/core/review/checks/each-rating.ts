@@ -1,6 +1,5 @@
 import { check } from '../check'
 import { overOrClear } from '../layer-phrases'
-import { lightenLayer } from '../remedies/lighten'
 
 /** Does the worst of several alike parts stay within a figure given for each? Masses in kg, per each. */
 export const eachRating = check({
@@ -13,7 +12,6 @@ export const eachRating = check({
   nothing: 'No published figure for each of several parts has anything on them that it counts.',
   *run({ loadPath, plan }) {
     for (const cell of loadPath.cells)
-      if (!cell.idle && cell.per === 'each') yield* overOrClear('each-rating', cell, plan.rules)
+      if (!cell.idle && cell.per === 'each') yield* overOrClear(cell, plan.rules)
   },
-  remedies: lightenLayer,
 })

@@ -1,3 +1,4 @@
+import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { judgePlan } from '../judged.testing'
@@ -58,7 +59,7 @@ describe('an uneven load', () => {
       ],
     )
     const [finding] = run(evenness, two)
-    const says = evenness.remedies!(survey(two), finding!, { parts: [] }).map(({ say }) => say.join(''))
+    const says = FIXES['evenness']!(survey(two), finding!, { parts: [] }).map(({ say }) => say.join(''))
     expect(finding?.severity).toBe('mind')
     expect(says.some((say) => say.includes('change places'))).toBe(true)
   })

@@ -1,9 +1,9 @@
 import type { Plan } from '../../plan/plan'
-import type { State } from '../../plan/scalars'
+import type { State } from '../../units/scalars'
 import { survey } from '../../survey/survey'
 import type { Check } from '../check'
 import { worse, type Finding, type Severity } from '../finding'
-import { phraseText } from '../phrase'
+import { phraseText } from '../../units/phrase'
 import { review } from '../review'
 
 /** A check's findings on a plan, and how they read. */

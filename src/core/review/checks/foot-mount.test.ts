@@ -1,6 +1,6 @@
+import type { Channel } from '../../kinds/mount'
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
-import type { Channel } from '../../plan/mount'
 import { footMount } from './foot-mount'
 import { run } from './findings.testing'
 

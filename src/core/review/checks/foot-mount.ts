@@ -1,4 +1,4 @@
-import { match } from '../../survey/fit/match'
+import { match } from '../../survey/mounting/match'
 import { check, practice } from '../check'
 
 /** Feet in a channel have no size that matters there. */
@@ -19,8 +19,7 @@ export const footMount = check({
       for (const part of rack.parts) {
         if (!part.mount) continue
         const common = {
-          id: `foot-mount ${part.id}`,
-          rule: 'foot-mount',
+          about: part.id,
           state: 'all',
           subject: { placementIds: [], rackId: rack.id, partId: part.id },
         } as const

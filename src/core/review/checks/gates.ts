@@ -1,7 +1,6 @@
-import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/fit/gates'
-import { check, practice } from '../check'
-import type { Finding } from '../finding'
-import { kg, mm, type Amount, type Phrase } from '../phrase'
+import { type Said, check, practice } from '../check'
+import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
+import { kg, mm, type Amount, type Phrase } from '../../units/phrase'
 
 /** What a gate asks for, as it follows “asks”. */
 export function asksWhat(gate: GateAt['gate']): Phrase {
@@ -43,12 +42,11 @@ function answered({ stand }: GateAt): Phrase {
     : [mm(value.mm)]
 }
 
-function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
+function findingOf(at: GateAt, placementIds: readonly string[]): Said {
   const { of, gate, stand, measurement } = at
   const measured = amountOf(at)
   const common = {
-    id: `gates ${of.id} ${gate.id}`,
-    rule: 'gates',
+    about: `${of.id} ${gate.id}`,
     state: 'all',
     subject: { placementIds, ...(measurement ? { measurementId: measurement.id } : {}) },
     ...(measured ? { measured } : {}),
@@ -102,12 +100,11 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Finding {
 function contradictionFinding(
   { of, gate, other, valueMm, impliedFromMm, impliedToMm, why }: Contradiction,
   placementIds: readonly string[],
-): Finding {
+): Said {
   return {
-    id: `gates ${of.id} ${gate.id} against ${other.id}`,
+    about: `${of.id} ${gate.id} against ${other.id}`,
     severity: 'findOut',
     ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } },
-    rule: 'gates',
     state: 'all',
     subject: { placementIds },
     measured: mm(valueMm),

@@ -1,12 +1,11 @@
 import type { Ask } from '../ask'
-import type { HouseRules } from '../../rules/house'
-import { cellParts, type Cell, type CellPart } from '../../survey/limit'
-import type { MassPoint } from '../../survey/mass-points'
+import type { HouseRules } from '../../plan/house'
+import { cellParts, type Cell, type CellPart } from '../../survey/load-path/limit'
+import type { MassPoint } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
 import { hangsOf, type Hang } from '../hangs'
 import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
-import { kg, type Phrase } from '../phrase'
-import { lightenLayer } from '../remedies/lighten'
+import { kg, type Phrase } from '../../units/phrase'
 
 const KNOWN_BY: Readonly<Record<MassPoint['basis'], string>> = {
   weighed: 'weighed only to a hundredth',
@@ -78,7 +77,7 @@ function* ofCell(cell: Cell, rules: HouseRules) {
     const of = hang.on === 'guesses' ? weight(hang.parts)?.mass : hang.part.mass
     if (!of) continue
     const ask = askMass(of)
-    yield cellFinding('guessed-mass', 'findOut', cell, sentenceOf(cell, hang), {
+    yield cellFinding('findOut', cell, sentenceOf(cell, hang), {
       about: hang.on === 'guesses' ? 'guesses' : of.id,
       ...(ask ? { ask } : {}),
     })
@@ -89,7 +88,6 @@ function* ofCell(cell: Cell, rules: HouseRules) {
   if (!first || hangs.some(({ on }) => on === 'mass' || on === 'guesses')) return
   const ask = askMass(first.mass)
   yield cellFinding(
-    'guessed-mass',
     'findOut',
     cell,
     [...holdsPhrase(cell), `, part of it guessed. The house rule is to weigh. Weigh ${names(guessed)}.`],
@@ -110,5 +108,4 @@ export const guessedMass = check({
   *run({ loadPath, plan }) {
     for (const cell of loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, plan.rules)
   },
-  remedies: lightenLayer,
 })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
-import { bedTentJob, hatchJob } from '@/stock/plans'
+import { bedTentJob, hatchJob } from '@/demo/plans'
 import { apply } from '../../plan/apply'
 import { survey } from '../../survey/survey'
 import { judgePlan } from '../judged.testing'

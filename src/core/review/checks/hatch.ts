@@ -1,15 +1,11 @@
-import { TOLERANCE } from '../../units/tolerance'
-import { rootOf } from '../../survey/arrangement'
-import type { SwingMeeting } from '../../survey/fit/meetings'
-import { forwardToClear } from '../../survey/fit/swings'
-import type { Survey } from '../../survey/survey'
-import { check, MOVE_FIRST, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { deg, mm, type Phrase } from '../phrase'
+import { upToMm, TOLERANCE } from '../../units/tolerance'
+import type { SwingMeeting } from '../../survey/openings/meetings'
+import { forwardToClear } from '../../survey/openings/swings'
+import { check, practice } from '../check'
+import { deg, mm, type Phrase } from '../../units/phrase'
 import { skinOffMm } from '../starting-lengths'
-import { barsMoved, flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
 
-const idOf = ({ hatch, met }: SwingMeeting) => `hatch ${hatch.id} ${met.kind} ${met.id}`
+export const aboutSwing = ({ hatch, met }: SwingMeeting) => `${hatch.id} ${met.kind} ${met.id}`
 
 const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
   thing: '',
@@ -20,32 +16,6 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
 }
 
 const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const meeting = survey.fit.swings().find((each) => idOf(each) === finding.id)
-  if (!meeting) return []
-  // A pass that the roof's unmeasured skin may turn is a question, so a fix leaves room for that too.
-  const wanted = survey.plan.rules.gapsMm.hatch + skinOffMm(survey)
-  const by = forwardToClear(meeting.swings, meeting.met.box, wanted)
-  const { thing } = meeting.met
-  if (thing) {
-    const root = rootOf(thing)
-    const forward = by === undefined ? [] : [...moved(survey, root, -upToMm(by), 0)]
-    const own = by !== undefined && root !== thing ? moved(survey, thing, -upToMm(by), 0) : []
-    return [...forward, ...own, ...turnedAbout(root), ...flipped(root), takenOff(survey, thing)]
-  }
-  const at = survey.bars.find(({ bar }) => bar.id === meeting.met.id)
-  if (!at || by === undefined) return barsMoved(survey)
-  return [
-    {
-      kind: 'move',
-      say: [`Move ${at.bar.name.toLowerCase()} forward `, mm(upToMm(by))],
-      command: { do: 'moveBar', barId: at.bar.id, xMm: at.bar.xMm - upToMm(by) },
-      rank: MOVE_FIRST + by,
-    },
-    ...barsMoved(survey),
-  ]
-}
 
 /** `surelyMm` is the way forward that is enough wherever the roof's unmeasured skin is. */
 function touching(
@@ -94,8 +64,7 @@ export const hatch = check({
       const hatchOnly = meeting.hatch.kind === 'hatch'
       const tent = met.kind === 'tentFloor' || met.kind === 'tentLadder'
       const common = {
-        id: idOf(meeting),
-        rule: 'hatch',
+        about: aboutSwing(meeting),
         state: tent ? 'parked' : 'all',
         subject: {
           obstacleId: meeting.hatch.id,
@@ -136,5 +105,4 @@ export const hatch = check({
       }
     }
   },
-  remedies,
 })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { survey } from '../../survey/survey'
-import { remediesFor } from '../remedies/remedies'
+import { remediesFor } from '../../remedies/remedies'
 import { review } from '../review'
 import { sentences, severities } from './findings.testing'
 import { heightClearance } from './height-clearance'

@@ -1,53 +1,10 @@
-import type { GearKind } from '../../plan/rating'
-import type { State } from '../../plan/scalars'
-import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import { IN_STATE, type Finding } from '../finding'
+import type { State } from '../../units/scalars'
+import { check, practice } from '../check'
+import { IN_STATE } from '../finding'
 import { shortOf } from '../../units/tolerance'
-import { mm } from '../phrase'
+import { mm } from '../../units/phrase'
 
 const DRIVING: readonly State[] = ['road', 'trail']
-
-const PARKED_USE: ReadonlySet<GearKind> = new Set(['tent', 'awning', 'person'])
-
-function candidates(survey: Survey, finding: Finding): Candidate[] {
-  const id = finding.subject.placementIds[0]
-  const thing = id === undefined ? undefined : survey.thingById.get(id)
-  if (!thing) return []
-  const { placement, gear } = thing
-  const flip = gear.onEdge && (placement.onEdge ? gear.heightMm < gear.widthMm : gear.widthMm < gear.heightMm)
-  const mass = survey.masses.reduce(
-    (sum, point) => ('thing' in point && point.thing === thing ? sum + point.kg : sum),
-    0,
-  )
-  const low = gear.name.toLowerCase()
-  const laid: Candidate = {
-    kind: 'change',
-    say: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],
-    command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
-    rank: 0,
-  }
-  return [
-    ...(flip ? [laid] : []),
-    // What is of use only where the vehicle stands may stay off until it does; a boat is not driven anywhere by that.
-    ...(PARKED_USE.has(gear.kind)
-      ? [
-          {
-            kind: 'change' as const,
-            say: [`Carry ${low} only when parked`],
-            command: { do: 'setWhen' as const, placementId: placement.id, when: 'parked' as const },
-            rank: mass + 0.01,
-          },
-        ]
-      : []),
-    {
-      kind: 'off',
-      say: [`Take off ${low}`],
-      command: { do: 'takeOff', placementId: placement.id },
-      rank: mass,
-    },
-  ]
-}
 
 /** Does the highest point pass under every door it must pass, with the house's gap? Heights in mm. */
 export const heightClearance = check({
@@ -69,8 +26,7 @@ export const heightClearance = check({
         const { topMm, name, placementId } = heights[each]
         const left = clearance.heightMm - topMm
         const common = {
-          id: `height-clearance ${clearance.id} ${each}`,
-          rule: 'height-clearance',
+          about: `${clearance.id} ${each}`,
           state: each,
           subject: {
             clearanceId: clearance.id,
@@ -130,5 +86,4 @@ export const heightClearance = check({
       }
     }
   },
-  remedies: candidates,
 })

@@ -1,31 +1,7 @@
-import { kitPoints, kitSays } from '../../survey/fit/kit'
-import type { Survey } from '../../survey/survey'
-import { check, FIT_NEXT, practice, type Candidate, type RemedyStock } from '../check'
-import type { Finding } from '../finding'
+import { kitPoints, kitSays } from '../../survey/mounting/kit'
+import { check, practice } from '../check'
 
 const SEVERITY = { refused: 'stop', findOut: 'findOut', mind: 'mind' } as const
-
-function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
-  const { partId } = finding.subject
-  const at = survey.racks.find(({ rack }) => rack.parts.some(({ id }) => id === partId))
-  const part = at?.rack.parts.find(({ id }) => id === partId)
-  if (!at || !part) return []
-  return stock.parts
-    .filter(
-      (other) =>
-        other.role === part.role &&
-        other.count === part.count &&
-        other.name !== part.name &&
-        (other.suits !== undefined || other.kit !== undefined) &&
-        !kitPoints(other, at.rack, survey.plan.vehicle, at.attachment).some(({ kind }) => kind === 'refused'),
-    )
-    .map((other) => ({
-      kind: 'swap',
-      say: [`Change to ${other.name}`],
-      command: { do: 'swapPart', partId: part.id, part: { ...other, id: part.id } },
-      rank: FIT_NEXT + (other.price ?? 0),
-    }))
-}
 
 /** Does every part's kit sheet allow this vehicle? */
 export const kitFit = check({
@@ -44,14 +20,13 @@ export const kitFit = check({
         if (!part.kit && !part.suits) continue
         const points = kitPoints(part, rack, vehicle, attachment)
         const common = {
-          rule: 'kit-fit',
           state: 'all',
           subject: { placementIds: [], rackId: rack.id, partId: part.id },
         } as const
         for (const [i, point] of points.entries())
           yield {
             ...common,
-            id: `kit-fit ${part.id} ${i}`,
+            about: `${part.id} ${i}`,
             severity: SEVERITY[point.kind],
             ...(point.kind === 'findOut'
               ? { ask: { where: 'look', label: part.name, target: { open: 'vehicle' } } as const }
@@ -62,11 +37,10 @@ export const kitFit = check({
         if (points.length === 0 && said.length > 0)
           yield {
             ...common,
-            id: `kit-fit ${part.id}`,
+            about: part.id,
             severity: 'clear',
             sentence: [`${part.name}: its sheet agrees with this vehicle in ${said.join(', ')}.`],
           }
       }
   },
-  remedies,
 })

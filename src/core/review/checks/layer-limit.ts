@@ -1,6 +1,5 @@
 import { check, practice } from '../check'
 import { overOrClear } from '../layer-phrases'
-import { lightenLayer } from '../remedies/lighten'
 
 /** Does every link of the load path hold what hangs on it? Masses in kg, per set. */
 export const layerLimit = check({
@@ -17,7 +16,6 @@ export const layerLimit = check({
   *run({ loadPath, plan }) {
     for (const cell of loadPath.cells)
       if (!cell.idle && cell.per === 'set' && cell.layer.role !== 'payload')
-        yield* overOrClear('layer-limit', cell, plan.rules)
+        yield* overOrClear(cell, plan.rules)
   },
-  remedies: lightenLayer,
 })

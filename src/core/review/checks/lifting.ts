@@ -1,6 +1,6 @@
 import { REACH_CM, type Lift } from '../../survey/motion/lifting'
 import { check } from '../check'
-import { kg, mm, type Phrase } from '../phrase'
+import { kg, mm, type Phrase } from '../../units/phrase'
 
 function advicePhrase({ advice, kg: mass, oneKg, twoKg, toMm, pieces }: Lift): Phrase {
   const one = Math.min(oneKg.ground, oneKg.up)
@@ -45,8 +45,7 @@ export const lifting = check({
     for (const lift of survey.motion.lifts()) {
       const { thing, name, kg: mass, toMm, advice } = lift
       yield {
-        id: `lifting ${thing.placement.id} ${name}`,
-        rule: 'lifting',
+        about: `${thing.placement.id} ${name}`,
         severity: advice.by === 'loader' ? 'mind' : 'clear',
         state: 'all',
         subject: { placementIds: [thing.placement.id] },

@@ -1,6 +1,5 @@
-import { isLong } from '../../survey/fit/long-load'
+import { isLong } from '../../survey/bars/long-load'
 import { check, practice } from '../check'
-import { linesPlanned } from '../remedies/fittings'
 
 /** Are bow and stern lines planned for what is long? */
 export const lines = check({
@@ -19,8 +18,7 @@ export const lines = check({
       const has = thing.placement.lines ?? { bow: false, stern: false }
       const missing = [has.bow ? '' : 'bow', has.stern ? '' : 'stern'].filter((each) => each !== '')
       yield {
-        id: `lines ${thing.placement.id}`,
-        rule: 'lines',
+        about: thing.placement.id,
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
         severity: missing.length > 0 ? 'mind' : 'clear',
@@ -32,5 +30,4 @@ export const lines = check({
       }
     }
   },
-  remedies: linesPlanned,
 })

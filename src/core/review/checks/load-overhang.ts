@@ -1,11 +1,9 @@
 import { TOLERANCE } from '../../units/tolerance'
-import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../rules/local-rules'
-import { rootOf, type ThingAt } from '../../survey/arrangement'
+import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../plan/local-rules'
+import { type ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm, type Phrase } from '../phrase'
-import { moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm, type Phrase } from '../../units/phrase'
 
 type End = 'rear' | 'front' | 'side'
 
@@ -22,7 +20,7 @@ interface Past {
 }
 
 /** What stands furthest past each end of the vehicle while driving. mm. */
-function furthest(survey: Survey): Past[] {
+export function furthest(survey: Survey): Past[] {
   const { body, plan } = survey
   const half = plan.vehicle.widthMm / 2
   const driving = survey.masses.flatMap((mass) =>
@@ -43,35 +41,18 @@ function furthest(survey: Survey): Past[] {
   ]
 }
 
-const markOf = (rules: LocalRules, end: End) =>
+export const markOf = (rules: LocalRules, end: End) =>
   end === 'rear' ? rules.rearMarkMm : end === 'front' ? rules.frontMarkMm : rules.sideMarkMm
-const mostOf = (rules: LocalRules, end: End) =>
+export const mostOf = (rules: LocalRules, end: End) =>
   end === 'rear' ? rules.rearMostMm : end === 'front' ? rules.frontMostMm : undefined
 
 /** The least that any of the rules kept here asks at an end: below it nobody is asked to choose. */
-const leastOf = (end: End) =>
+export const leastOf = (end: End) =>
   Math.min(
     ...LOCAL_RULES.flatMap((rules) =>
       [markOf(rules, end), mostOf(rules, end)].filter((each) => each !== undefined),
     ),
   )
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const past = furthest(survey).find(({ end }) => finding.id === `load-overhang ${end}`)
-  if (!past) return []
-  const root = rootOf(past.thing)
-  const rules = localRulesOf(survey.plan.rules.localRules)
-  const allowed = rules ? (mostOf(rules, past.end) ?? markOf(rules, past.end) ?? 0) : leastOf(past.end)
-  const by = upToMm(past.byMm - allowed)
-  const { box } = past.thing
-  const shift =
-    past.end === 'rear'
-      ? moved(survey, root, -by, 0)
-      : past.end === 'front'
-        ? moved(survey, root, by, 0)
-        : moved(survey, root, 0, box.y1 > -box.y0 ? -by : by)
-  return [...shift, ...turnedAbout(root), takenOff(survey, past.thing)]
-}
 
 /** What runs past the vehicle, against the local rules chosen. mm. */
 export const loadOverhang = check({
@@ -87,8 +68,7 @@ export const loadOverhang = check({
     const rules = localRulesOf(survey.plan.rules.localRules)
     for (const { end, thing, byMm } of furthest(survey)) {
       const common = {
-        id: `load-overhang ${end}`,
-        rule: 'load-overhang',
+        about: end,
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
         measured: mm(byMm),
@@ -146,5 +126,4 @@ export const loadOverhang = check({
         }
     }
   },
-  remedies,
 })

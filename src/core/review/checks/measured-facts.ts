@@ -1,10 +1,9 @@
+import { type Said, check, practice } from '../check'
 import { readingsSummary, type Measurement } from '../../plan/measurement'
-import type { BarAt } from '../../survey/arrangement'
-import { squareness } from '../../survey/fit/squareness'
+import type { BarAt } from '../../survey/frame/arrangement'
+import { squareness } from '../../survey/bars/squareness'
 import type { Survey } from '../../survey/survey'
-import { check, FIT_NEXT, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { deg, mm } from '../phrase'
+import { deg, mm } from '../../units/phrase'
 
 type Length = Extract<Measurement, { kind: 'length' }>
 
@@ -33,13 +32,12 @@ function measuredSides(survey: Survey): Sides[] {
 }
 
 /** Are bars parallel whose spread was measured left and right, at their outer feet? */
-function* parallel(survey: Survey, tolerance: number): Iterable<Finding> {
+function* parallel(survey: Survey, tolerance: number): Iterable<Said> {
   for (const { front, rear, leftMm, rightMm } of measuredSides(survey)) {
     const across = (rear.bar.feetYMm.at(-1) ?? 0) - (rear.bar.feetYMm[0] ?? 0)
     const { skewDeg, moveMm } = squareness(leftMm, rightMm, across)
     yield {
-      id: `measured-facts parallel ${front.bar.id} ${rear.bar.id}`,
-      rule: 'measured-facts',
+      about: `parallel ${front.bar.id} ${rear.bar.id}`,
       state: 'all',
       subject: { placementIds: [], barId: rear.bar.id },
       measured: mm(moveMm),
@@ -61,25 +59,10 @@ function* parallel(survey: Survey, tolerance: number): Iterable<Finding> {
 }
 
 /** The measurement of the room under a bar, and what the plan has for it. */
-function underBar(survey: Survey, measurement: Length) {
+export function underBar(survey: Survey, measurement: Length) {
   const { of } = measurement
   const at = of.about === 'underBar' ? survey.bars.find(({ bar }) => bar.id === of.barId) : undefined
   return at && { at, ...readingsSummary(measurement.readingsMm) }
-}
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const measurement = survey.plan.measurements.find(({ id }) => id === finding.subject.measurementId)
-  const found = measurement?.kind === 'length' ? underBar(survey, measurement) : undefined
-  if (!found) return []
-  const { typed: _, ...bar } = found.at.bar
-  return [
-    {
-      kind: 'change',
-      say: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name.toLowerCase()}`],
-      command: { do: 'setBar', bar: { ...bar, riseMm: Math.max(0, found.middleMm) } },
-      rank: FIT_NEXT,
-    },
-  ]
 }
 
 /** Do repeated readings agree, and do they agree with what the plan has? mm. */
@@ -99,7 +82,7 @@ export const measuredFacts = check({
       if (measurement.kind !== 'length') continue
       const { scatterMm } = readingsSummary(measurement.readingsMm)
       const subject = { placementIds: [], measurementId: measurement.id }
-      const common = { rule: 'measured-facts', state: 'all', subject } as const
+      const common = { state: 'all', subject } as const
       const found = underBar(survey, measurement)
       const gate = survey.fit.gates().find((each) => each.measurement === measurement)
       const what =
@@ -114,7 +97,7 @@ export const measuredFacts = check({
                 : 'A measurement of what is no longer on the plan'
       yield {
         ...common,
-        id: `measured-facts scatter ${measurement.id}`,
+        about: `scatter ${measurement.id}`,
         severity: scatterMm > tolerance ? 'mind' : 'clear',
         measured: mm(scatterMm),
         limit: mm(tolerance),
@@ -130,7 +113,7 @@ export const measuredFacts = check({
       const off = found.middleMm - found.at.bar.riseMm
       yield {
         ...common,
-        id: `measured-facts plan ${measurement.id}`,
+        about: `plan ${measurement.id}`,
         severity: Math.abs(off) > tolerance ? 'findOut' : 'clear',
         ...(Math.abs(off) > tolerance
           ? { ask: { where: 'tape', label: what, target: { open: 'measuring' } } as const }
@@ -148,5 +131,4 @@ export const measuredFacts = check({
       }
     }
   },
-  remedies,
 })

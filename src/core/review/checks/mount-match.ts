@@ -1,12 +1,9 @@
-import type { ThingAt } from '../../survey/arrangement'
-import { adapterFor, askingOf, matchThrough, type Match, type Short } from '../../survey/fit/match'
-import { offersFor, type OfferAt } from '../../survey/fit/offers'
+import type { ThingAt } from '../../survey/frame/arrangement'
+import { askingOf, matchThrough, type Match, type Short } from '../../survey/mounting/match'
+import { offersFor, type OfferAt } from '../../survey/mounting/offers'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate, type RemedyStock } from '../check'
-import type { Finding } from '../finding'
-import { mm, type Phrase } from '../phrase'
-import { fittedWith } from '../remedies/fittings'
-import { takenOff } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm, type Phrase } from '../../units/phrase'
 
 interface Held {
   readonly at: OfferAt
@@ -16,7 +13,7 @@ interface Held {
 const ORDER: Readonly<Record<Match['kind'], number>> = { doesNot: 0, fitsWith: 1, unknown: 2, fits: 3 }
 
 /** How a thing is held at each place that holds it, the worst first. */
-function heldAt(survey: Survey, thing: ThingAt): Held[] {
+export function heldAt(survey: Survey, thing: ThingAt): Held[] {
   const { mount } = thing.gear.fit
   return offersFor(survey.plan.vehicle, survey, thing, survey.statics.sagMm)
     .map((at) => ({
@@ -80,44 +77,6 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
   }
 }
 
-function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  if (!thing) return []
-  const low = thing.gear.name.toLowerCase()
-  const held = heldAt(survey, thing)
-  const worst = held[0]
-  const off = takenOff(survey, thing)
-  if (!worst) return [off]
-  if (worst.match.kind === 'fitsWith') {
-    const { change } = worst.match
-    switch (change.kind) {
-      case 'bolt':
-        return [
-          fittedWith(thing, { boltMm: change.lengthMm }, [
-            `Use ${change.thread} bolts of `,
-            mm(change.lengthMm),
-            ` for ${low}`,
-          ]),
-          off,
-        ]
-      case 'nut':
-        return [
-          fittedWith(thing, { nutSlotMm: change.slotMm }, [
-            `Use ${low}’s nuts for a slot of `,
-            mm(change.slotMm),
-          ]),
-          off,
-        ]
-      case 'hole':
-        return [fittedWith(thing, { hole: change.index }, [`Put ${low} in hole ${change.index + 1}`]), off]
-    }
-  }
-  const adapter = adapterFor(worst.at.offer, thing.gear.fit.mount, askingOf(thing), stock.adapters ?? [])
-  return adapter
-    ? [fittedWith(thing, { adapter }, [`Put ${adapter.name} under ${low}`], adapter.price ?? 0), off]
-    : [off]
-}
-
 /** Does every mount close on its bar or enter its channel? Sizes in mm. */
 export const mountMatch = check({
   id: 'mount-match',
@@ -138,8 +97,7 @@ export const mountMatch = check({
       if (!worst) continue
       const { match } = worst
       const common = {
-        id: `mount-match ${thing.placement.id}`,
-        rule: 'mount-match',
+        about: thing.placement.id,
         state: 'all',
         subject: {
           placementIds: [thing.placement.id],
@@ -175,5 +133,4 @@ export const mountMatch = check({
       }
     }
   },
-  remedies,
 })

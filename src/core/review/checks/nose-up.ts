@@ -1,7 +1,6 @@
 import { BOUNCE } from '../../survey/motion/long-lines'
 import { check } from '../check'
-import { kmH, mm, newtonMetre } from '../phrase'
-import { linesPlanned } from '../remedies/fittings'
+import { kmH, mm, newtonMetre } from '../../units/phrase'
 
 /** Would wind and a bump lift the front of a long load off its front bar? N·m about the rear bar. */
 export const noseUp = check({
@@ -22,8 +21,7 @@ export const noseUp = check({
       const tied = thing.placement.lines?.bow ?? false
       const { name } = thing.gear
       yield {
-        id: `nose-up ${thing.placement.id}`,
-        rule: 'nose-up',
+        about: thing.placement.id,
         severity: lifts && !tied ? 'mind' : 'clear',
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
@@ -44,5 +42,4 @@ export const noseUp = check({
       }
     }
   },
-  remedies: linesPlanned,
 })

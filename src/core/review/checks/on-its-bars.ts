@@ -1,13 +1,11 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { ThingAt } from '../../survey/arrangement'
+import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { check, FIT_NEXT, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { moved, takenOff, upToMm } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
 /** How far a thing falls short of the bar that it reaches least: mm, and to which end. */
-function missing(survey: Survey, thing: ThingAt) {
+export function missing(survey: Survey, thing: ThingAt) {
   const { host } = thing.placement
   if (host.on !== 'bars') return undefined
   return survey.bars
@@ -33,37 +31,6 @@ function stepOf(survey: Survey, { placement: { host } }: ThingAt): number {
   return tops.length === 0 ? 0 : Math.max(...tops) - Math.min(...tops)
 }
 
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  const short = thing && missing(survey, thing)
-  if (!thing || !short || thing.placement.host.on !== 'bars') return []
-  const reached = survey.bars.filter(
-    ({ bar, rack }) => rack.id === short.at.rack.id && bar.xMm >= thing.box.x0 && bar.xMm <= thing.box.x1,
-  )
-  return [
-    ...(short.byMm > 0 ? moved(survey, thing, (short.forward ? -1 : 1) * upToMm(short.byMm), 0) : []),
-    ...(reached.length > 1
-      ? [
-          {
-            kind: 'fit' as const,
-            say: [
-              `Mount ${thing.gear.name.toLowerCase()} on ${reached.map(({ bar }) => bar.name.toLowerCase()).join(' and ')}`,
-            ],
-            command: {
-              do: 'rehost' as const,
-              placementId: thing.placement.id,
-              host: { on: 'bars' as const, barIds: reached.map(({ bar }) => bar.id) },
-              xMm: thing.placement.xMm,
-              yMm: thing.placement.yMm,
-            },
-            rank: FIT_NEXT,
-          },
-        ]
-      : []),
-    takenOff(survey, thing),
-  ]
-}
-
 /** Does everything reach the bars that it is said to stand on, and are they as many as it asks for? */
 export const onItsBars = check({
   id: 'on-its-bars',
@@ -81,8 +48,7 @@ export const onItsBars = check({
       const { name, fit } = thing.gear
       const subject = { placementIds: [thing.placement.id], barId: short.at.bar.id }
       const common = {
-        id: `on-its-bars ${thing.placement.id}`,
-        rule: 'on-its-bars',
+        about: thing.placement.id,
         state: 'all',
         subject,
       } as const
@@ -130,5 +96,4 @@ export const onItsBars = check({
         }
     }
   },
-  remedies,
 })

@@ -1,3 +1,4 @@
+import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
 import { apply } from '../../plan/apply'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
@@ -23,7 +24,7 @@ describe('a thing on one bar', () => {
   it('can be moved over it', () => {
     const now = plan(590)
     const [finding] = run(oneBar, now)
-    const [remedy] = oneBar.remedies!(survey(now), finding!, { parts: [] })
+    const [remedy] = FIXES['one-bar']!(survey(now), finding!, { parts: [] })
     const applied = apply(now, remedy!.command)
     expect(applied.ok && run(oneBar, applied.plan)[0]?.severity).toBe('clear')
   })

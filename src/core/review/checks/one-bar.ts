@@ -1,7 +1,6 @@
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import { check } from '../check'
-import { mm, newtonMetre } from '../phrase'
-import { moved } from '../remedies/moves'
+import { mm, newtonMetre } from '../../units/phrase'
 
 /** Does a thing on one bar alone stand over that bar? Offset in mm, twist in N·m. */
 export const oneBar = check({
@@ -27,8 +26,7 @@ export const oneBar = check({
       const limit = bar.profile.widthMm / 2
       const over = Math.abs(offMm) > limit + 1e-6
       yield {
-        id: `one-bar ${placementId}`,
-        rule: 'one-bar',
+        about: placementId,
         severity: over ? 'mind' : 'clear',
         state: 'all',
         subject: { barId: bar.id, placementIds: [placementId] },
@@ -46,10 +44,5 @@ export const oneBar = check({
           : [`${thing.gear.name} stands over ${bar.name.toLowerCase()}, the one bar that holds it.`],
       }
     }
-  },
-  remedies(survey, finding) {
-    const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-    const twist = survey.statics.twists().find((each) => each.placementId === thing?.placement.id)
-    return thing && twist && !thing.parent ? moved(survey, thing, -Math.round(twist.offMm), 0) : []
   },
 })

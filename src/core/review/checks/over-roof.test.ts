@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { crownDrop, underBarRoom } from '../../survey/fit/roof-surface'
+import { crownDrop, underBarRoom } from '../../survey/frame/roof-surface'
 import { overRoof } from './over-roof'
 import { run } from './findings.testing'
 

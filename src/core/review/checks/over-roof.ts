@@ -1,11 +1,9 @@
-import type { Box, ThingAt } from '../../survey/arrangement'
-import { overlap, reachInto } from '../../survey/geometry/boxes'
-import { bodyTopUnder } from '../../survey/fit/roof-surface'
+import { type Box, overlap, reachInto } from '../../geometry/boxes'
+import type { ThingAt } from '../../survey/frame/arrangement'
+import { bodyTopUnder } from '../../survey/frame/roof-surface'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
 interface Into {
   readonly what: string
@@ -14,7 +12,7 @@ interface Into {
 }
 
 /** The bars and decks that a thing does not stand on, and that it shares space with. */
-function intoRacks(survey: Survey, thing: ThingAt): Into[] {
+export function intoRacks(survey: Survey, thing: ThingAt): Into[] {
   const found: Into[] = []
   const meets = (what: string, box: Box) => {
     if (!overlap(thing.box, box)) return
@@ -36,32 +34,6 @@ function intoBody(survey: Survey, thing: ThingAt): number | undefined {
 const overBody = ({ placement, parent }: ThingAt) =>
   !parent && (placement.host.on === 'bars' || placement.host.on === 'deck')
 
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  if (!thing) return []
-  const box = intoRacks(survey, thing)[0]?.box
-  return [
-    ...(box
-      ? [
-          ...moved(survey, thing, upToMm(box.x1 - thing.box.x0), 0),
-          ...moved(survey, thing, -upToMm(thing.box.x1 - box.x0), 0),
-          ...moved(survey, thing, 0, upToMm(box.y1 - thing.box.y0)),
-          ...moved(survey, thing, 0, -upToMm(thing.box.y1 - box.y0)),
-        ]
-      : [
-          ...moved(
-            survey,
-            thing,
-            upToMm(Math.max(0, survey.plan.vehicle.roof.toXMm + 200 - thing.box.x0)),
-            0,
-          ),
-        ]),
-    ...turnedAbout(thing),
-    ...flipped(thing),
-    takenOff(survey, thing),
-  ]
-}
-
 /** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
 export const overRoof = check({
   id: 'over-roof',
@@ -78,8 +50,7 @@ export const overRoof = check({
       const racks = thing.parent ? [] : intoRacks(survey, thing)
       const { name } = thing.gear
       const common = {
-        id: `over-roof ${thing.placement.id}`,
-        rule: 'over-roof',
+        about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id] },
       } as const
@@ -107,5 +78,4 @@ export const overRoof = check({
         }
     }
   },
-  remedies,
 })

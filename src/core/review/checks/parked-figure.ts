@@ -1,5 +1,5 @@
 import type { Rating } from '../../plan/rating'
-import type { Layer } from '../../survey/layer'
+import type { Layer } from '../../survey/load-path/layer'
 import { check, practice } from '../check'
 import { hangsOf } from '../hangs'
 import {
@@ -8,10 +8,10 @@ import {
   holdsPhrase,
   judge,
   limitPhrase,
-  USUALLY_PRINTED,
-  WHERE_PRINTED,
+  usuallyPrinted,
+  whereFigure,
 } from '../layer-phrases'
-import { kg } from '../phrase'
+import { kg } from '../../units/phrase'
 
 const plainly = (rating: Rating) => rating.gearKind === undefined && rating.upToKmH === undefined
 
@@ -53,7 +53,6 @@ export const parkedFigure = check({
       const odd = contradiction(cell.layer)
       if (odd)
         yield cellFinding(
-          'parked-figure',
           'findOut',
           cell,
           [
@@ -66,7 +65,7 @@ export const parkedFigure = check({
           {
             about: 'contradiction',
             ask: {
-              where: WHERE_PRINTED[role],
+              where: whereFigure(role),
               label: `${name}, parked`,
               target:
                 owner === undefined
@@ -82,7 +81,7 @@ export const parkedFigure = check({
           },
         )
       if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
-        yield cellFinding('parked-figure', 'mind', cell, [
+        yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',
           kg(cell.limit.kg - cell.countedKg),
@@ -92,14 +91,13 @@ export const parkedFigure = check({
         ])
       else if (cell.limit.kind === 'missing' && cell.limit.driving)
         yield cellFinding(
-          'parked-figure',
           'findOut',
           cell,
           [
             ...holdsPhrase(cell),
             ', above its driving figure of ',
             kg(cell.limit.driving.kg),
-            `${cell.limit.driving.per === 'each' ? ' each' : ''}, and no parked figure. It is usually printed ${USUALLY_PRINTED[role]}.`,
+            `${cell.limit.driving.per === 'each' ? ' each' : ''}, and no parked figure. It is usually printed ${usuallyPrinted(role)}.`,
           ],
           { ask: askFigure(cell) },
         )

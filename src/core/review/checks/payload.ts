@@ -1,7 +1,6 @@
 import { kerbOf } from '../../plan/vehicle'
 import { check, notLooked } from '../check'
 import { overOrClear } from '../layer-phrases'
-import { lightenLayer } from '../remedies/lighten'
 
 /** Does all that is in and on the vehicle stay within its gross mass? kg. */
 export const payload = check({
@@ -18,13 +17,12 @@ export const payload = check({
   *run(survey) {
     const { plan, loadPath, racks } = survey
     const cells = loadPath.cells.filter(({ layer }) => layer.role === 'payload')
-    for (const cell of cells) if (!cell.idle) yield* overOrClear('payload', cell, plan.rules)
+    for (const cell of cells) if (!cell.idle) yield* overOrClear(cell, plan.rules)
     if (racks.length === 0 || cells.length > 0) return
     const gross = plan.vehicle.grossKg === undefined
     const kerb = kerbOf(plan.vehicle) === undefined
     yield notLooked(
       survey,
-      'payload',
       'payload',
       [
         `Payload: ${gross && kerb ? 'gross and kerb mass are' : gross ? 'the gross mass is' : 'the kerb mass is'} not known.`,
@@ -36,5 +34,4 @@ export const payload = check({
       },
     )
   },
-  remedies: lightenLayer,
 })

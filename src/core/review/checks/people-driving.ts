@@ -1,11 +1,10 @@
-import type { State } from '../../plan/scalars'
-import type { MassPoint } from '../../survey/mass-points'
-import { statesOf } from '../../survey/mass-points'
+import type { State } from '../../units/scalars'
+import { type MassPoint, statesOf } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
 
 type Cargo = Extract<MassPoint, { thing: unknown }>
 
-const isPeople = (mass: MassPoint): mass is Cargo =>
+export const isPeople = (mass: MassPoint): mass is Cargo =>
   'thing' in mass &&
   ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count > 0) ||
     (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
@@ -31,11 +30,11 @@ export const peopleDriving = check({
     for (const mass of masses) {
       if (!isPeople(mass)) continue
       const driving = saidFor(mass).filter((state) => DRIVING.includes(state))
-      const common = { rule: 'people-driving', subject: { placementIds: [mass.thing.placement.id] } } as const
+      const common = { subject: { placementIds: [mass.thing.placement.id] } } as const
       for (const state of driving)
         yield {
           ...common,
-          id: `people-driving ${mass.id} ${state}`,
+          about: `${mass.id} ${state}`,
           severity: 'stop',
           state,
           sentence: [`${mass.label}: nobody may be on the rack while the vehicle drives.`],
@@ -43,25 +42,11 @@ export const peopleDriving = check({
       if (driving.length === 0)
         yield {
           ...common,
-          id: `people-driving ${mass.id}`,
+          about: mass.id,
           severity: 'clear',
           state: 'all',
           sentence: [`${mass.label}: up there parked only.`],
         }
     }
-  },
-  remedies({ masses }, finding) {
-    return masses
-      .filter(isPeople)
-      .filter((mass) => finding.id.startsWith(`people-driving ${mass.id} `))
-      .map((mass) => ({
-        kind: 'change',
-        say: [`${mass.label}: parked only`],
-        rank: mass.kg,
-        command:
-          mass.of === 'load' && mass.load
-            ? { do: 'setLoad', placementId: mass.thing.placement.id, load: { ...mass.load, when: 'parked' } }
-            : { do: 'setWhen', placementId: mass.thing.placement.id, when: 'parked' },
-      }))
   },
 })

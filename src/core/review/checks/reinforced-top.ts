@@ -21,8 +21,7 @@ export const reinforcedTop = check({
       )
       if (!hangs) continue
       yield {
-        id: `reinforced-top ${rack.id}`,
-        rule: 'reinforced-top',
+        about: rack.id,
         severity: 'findOut',
         state: 'all',
         subject: { rackId: rack.id, layerId: 'roof', placementIds: [] },

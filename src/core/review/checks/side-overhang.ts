@@ -1,12 +1,9 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { BarAt, ThingAt } from '../../survey/arrangement'
-import { barEnds } from '../../survey/bar-ends'
+import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
+import { barEnds } from '../../survey/bars/bar-ends'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate, type RemedyStock } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { longerBars } from '../remedies/longer-bars'
-import { moved, takenOff } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
 /** What a bar runs past its foot on one side: from the foot's edge, or its centre, to just inside the cap. mm. */
 function runPast({ bar, rack }: BarAt, side: 'left' | 'right'): number {
@@ -16,7 +13,7 @@ function runPast({ bar, rack }: BarAt, side: 'left' | 'right'): number {
 
 const sideOf = ({ box }: ThingAt): 'left' | 'right' => (box.y0 + box.y1 < 0 ? 'left' : 'right')
 
-function worstBar(survey: Survey, thing: ThingAt): { at: BarAt; haveMm: number } | undefined {
+export function worstBar(survey: Survey, thing: ThingAt): { at: BarAt; haveMm: number } | undefined {
   const { host } = thing.placement
   if (host.on !== 'bars') return undefined
   return survey.bars
@@ -26,20 +23,6 @@ function worstBar(survey: Survey, thing: ThingAt): { at: BarAt; haveMm: number }
       (so, each) => (so && so.haveMm <= each.haveMm ? so : each),
       undefined,
     )
-}
-
-function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  const worst = thing && worstBar(survey, thing)
-  const want = thing?.gear.fit.overhangMm
-  if (!thing || !worst || want === undefined || thing.placement.host.on !== 'bars') return []
-  const { barIds } = thing.placement.host
-  const needed = worst.at.bar.lengthMm + 2 * (want - worst.haveMm)
-  return [
-    ...moved(survey, thing, 0, -(thing.box.y0 + thing.box.y1)),
-    ...longerBars(survey, barIds, stock, ({ lengthMm }) => lengthMm >= needed - 1e-6),
-    takenOff(survey, thing),
-  ]
 }
 
 /** Do the bars run far enough past their feet for what loads from the side? mm. */
@@ -60,8 +43,7 @@ export const sideOverhang = check({
       const from = worst.at.rack.footWidthMm === undefined ? 'the foot’s centre' : 'the foot’s edge'
       const left = worst.haveMm - want
       const common = {
-        id: `side-overhang ${thing.placement.id}`,
-        rule: 'side-overhang',
+        about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id], barId: worst.at.bar.id },
         measured: mm(worst.haveMm),
@@ -81,5 +63,4 @@ export const sideOverhang = check({
       }
     }
   },
-  remedies,
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { bedTentJob } from '@/stock/plans'
+import { bedTentJob } from '@/demo/plans'
 import { apply } from '../../plan/apply'
 import type { Plan } from '../../plan/plan'
 import { judgePlan } from '../judged.testing'

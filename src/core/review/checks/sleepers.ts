@@ -1,12 +1,10 @@
+import { type Said, check, practice } from '../check'
 import { exceeds } from '../../units/tolerance'
 import { footFigures, LIFTED_KG } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { kg } from '../phrase'
-import { moved, takenOff } from '../remedies/moves'
+import { kg } from '../../units/phrase'
 
-function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
+function* ofRack(survey: Survey, rackIndex: number): Iterable<Said> {
   const rack = survey.racks[rackIndex]
   const feet = survey.motion
     .sleepers()
@@ -20,8 +18,7 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
   const over = figure !== undefined && exceeds(most.mostKg, figure.kg)
   const lifts = least.leastKg < -LIFTED_KG
   yield {
-    id: `sleepers ${rack.rack.id}`,
-    rule: 'sleepers',
+    about: rack.rack.id,
     severity: over ? 'stop' : lifts ? 'mind' : 'clear',
     state: 'parked',
     subject: { rackId: rack.rack.id, placementIds: [] },
@@ -48,44 +45,6 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Finding> {
   }
 }
 
-/** Fewer people, the tent over the middle of the feet, or off with it. */
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const rack = survey.racks.find((each) => each.rack.id === finding.subject.rackId)
-  if (!rack) return []
-  const tents = new Set(
-    survey.masses.flatMap((mass) =>
-      mass.of === 'load' &&
-      mass.load?.what.kind === 'people' &&
-      mass.racks.some(([index]) => index === rack.index)
-        ? [mass.thing]
-        : [],
-    ),
-  )
-  const xs = rack.feet.map((foot) => foot.xMm)
-  const middle = (Math.min(...xs) + Math.max(...xs)) / 2
-  return [...tents].flatMap((tent) => [
-    ...(tent.parent ? [] : moved(survey, tent, Math.round(middle - (tent.box.x0 + tent.box.x1) / 2), 0)),
-    ...(tent.parent ? [] : moved(survey, tent, 0, -Math.round((tent.box.y0 + tent.box.y1) / 2))),
-    ...tent.placement.loads.flatMap((load): Candidate[] => {
-      const { what } = load
-      if (what.kind !== 'people' || what.count < 2) return []
-      return [
-        {
-          kind: 'less',
-          say: [`${load.name}: ${what.count - 1} instead of ${what.count}`],
-          command: {
-            do: 'setLoad',
-            placementId: tent.placement.id,
-            load: { ...load, what: { ...what, count: what.count - 1 } },
-          },
-          rank: what.each.kg,
-        },
-      ]
-    }),
-    takenOff(survey, tent),
-  ])
-}
-
 /** Does every foot hold parked wherever on the floor people lie? kg per foot. */
 export const sleepers = check({
   id: 'sleepers',
@@ -100,5 +59,4 @@ export const sleepers = check({
   *run(survey) {
     for (const { index } of survey.racks) yield* ofRack(survey, index)
   },
-  remedies,
 })

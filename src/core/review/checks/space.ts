@@ -1,40 +1,8 @@
-import { rootOf, type ThingAt } from '../../survey/arrangement'
-import type { Near } from '../../survey/fit/space'
-import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import type { Near } from '../../survey/frame/space'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
-const idOf = ({ a, b }: Near) => `space ${a.placement.id} ${b.placement.id}`
-
-/** The four ways out of another thing's way, with the house's gap between them. */
-function waysOut(survey: Survey, thing: ThingAt, other: ThingAt): Candidate[] {
-  const gap = survey.plan.rules.gapsMm.between
-  const [a, b] = [thing.box, other.box]
-  return [
-    ...moved(survey, thing, 0, upToMm(b.y1 + gap - a.y0)),
-    ...moved(survey, thing, 0, -upToMm(a.y1 + gap - b.y0)),
-    ...moved(survey, thing, upToMm(b.x1 + gap - a.x0), 0),
-    ...moved(survey, thing, -upToMm(a.x1 + gap - b.x0), 0),
-  ]
-}
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const near = survey.fit.near().find((each) => idOf(each) === finding.id)
-  if (!near) return []
-  const [a, b] = [near.a, near.b]
-  const apart = rootOf(a) === rootOf(b) ? [a, b] : [rootOf(a), rootOf(b)]
-  const [first, second] = apart
-  if (!first || !second) return []
-  return [
-    ...waysOut(survey, first, second),
-    ...waysOut(survey, second, first),
-    ...apart.flatMap(turnedAbout),
-    ...apart.flatMap(flipped),
-    ...apart.map((thing) => takenOff(survey, thing)),
-  ]
-}
+export const aboutPair = ({ a, b }: Near) => `${a.placement.id} ${b.placement.id}`
 
 /** Does nothing stand where something else is, and is the house's gap kept? mm. */
 export const space = check({
@@ -51,8 +19,7 @@ export const space = check({
     const all = survey.fit.near()
     if (all.length === 0 && survey.things.length > 1)
       yield {
-        id: 'space all',
-        rule: 'space',
+        about: 'all',
         state: 'all',
         subject: { placementIds: [] },
         severity: 'clear',
@@ -61,8 +28,7 @@ export const space = check({
     for (const near of all) {
       const [a, b] = [near.a.gear.name, near.b.gear.name]
       const common = {
-        id: idOf(near),
-        rule: 'space',
+        about: aboutPair(near),
         state: 'all',
         subject: { placementIds: [near.a.placement.id, near.b.placement.id] },
       } as const
@@ -84,5 +50,4 @@ export const space = check({
         }
     }
   },
-  remedies,
 })

@@ -1,7 +1,7 @@
-import type { State } from '../../plan/scalars'
+import type { State } from '../../units/scalars'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
-import { kmH } from '../phrase'
+import { kmH } from '../../units/phrase'
 
 interface SpeedLimit {
   readonly key: string
@@ -49,9 +49,8 @@ export const speedRating = check({
       for (const limit of speedLimits(survey, state)) {
         const over = planned > limit.kmH
         yield {
-          id: `speed-rating ${limit.key} ${state}`,
+          about: `${limit.key} ${state}`,
           severity: over ? 'stop' : 'clear',
-          rule: 'speed-rating',
           state,
           subject: { placementIds: limit.placementIds },
           measured: kmH(planned),
@@ -61,19 +60,5 @@ export const speedRating = check({
         }
       }
     }
-  },
-  remedies({ plan: { use } }, { limit, state }) {
-    if (!limit || state === 'all') return []
-    return [
-      {
-        kind: 'change',
-        say: ['Drive at most ', limit],
-        command: {
-          do: 'setUse',
-          use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value },
-        },
-        rank: 0,
-      },
-    ]
   },
 })

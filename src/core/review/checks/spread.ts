@@ -1,12 +1,9 @@
+import { type Said, check, practice } from '../check'
 import { TOLERANCE } from '../../units/tolerance'
-import { nearest } from '../../survey/geometry/intervals'
-import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/fit/spread'
-import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../../survey/fit/spread-problem'
-import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm, type Phrase } from '../phrase'
-import { barsMoved, takenOff, turnedAbout } from '../remedies/moves'
+import { nearest } from '../../geometry/intervals'
+import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/bars/spread'
+import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../../survey/bars/spread-problem'
+import { mm, type Phrase } from '../../units/phrase'
 
 const range = ({ from, to }: WantedSpread): Phrase => (from === to ? [mm(from)] : [mm(from), ' to ', mm(to)])
 
@@ -36,11 +33,7 @@ function shortBy(
   return undefined
 }
 
-function conflictFinding(
-  spreads: Spreads,
-  able: SpreadSolution | undefined,
-  set: readonly Member[],
-): Finding {
+function conflictFinding(spreads: Spreads, able: SpreadSolution | undefined, set: readonly Member[]): Said {
   const short = shortBy(spreads, able, set)
   const thing = set.find(({ kind }) => kind === 'thing')
   const missed = short ? undefined : missedBy(onlyMembers(spreads.problem, new Set(set.map(({ id }) => id))))
@@ -59,23 +52,13 @@ function conflictFinding(
           '. One of them has to give way.',
         ]
   return {
-    id: `spread conflict ${set.map(({ id }) => id).join(' ')}`,
+    about: `conflict ${set.map(({ id }) => id).join(' ')}`,
     severity: 'stop',
-    rule: 'spread',
     state: 'all',
     subject: { placementIds: set.filter(({ kind }) => kind === 'thing').map(({ id }) => id) },
     ...(short ? { margin: mm(-short.byMm) } : {}),
     sentence,
   }
-}
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const things = finding.subject.placementIds.flatMap((id) => survey.thingById.get(id) ?? [])
-  return [
-    ...barsMoved(survey),
-    ...things.flatMap(turnedAbout),
-    ...things.map((thing) => takenOff(survey, thing)),
-  ]
 }
 
 /** Does the spread of the bars suit everything that stands on them? Centre to centre, mm. */
@@ -90,15 +73,14 @@ export const spread = check({
   nothing: 'Nothing asks for a spread.',
   *run(survey) {
     const spreads = survey.fit.spreads()
-    const wrong: Finding[] = []
+    const wrong: Said[] = []
     for (const pair of spreads.pairs) {
       const { front, rear, nowMm, wants } = pair
       for (const want of wants) {
         const over = Math.max(want.from - nowMm, nowMm - want.to)
         const fits = over <= TOLERANCE.lengthMm
         const common = {
-          id: `spread ${want.member.id} ${front.bar.id} ${rear.bar.id}`,
-          rule: 'spread',
+          about: `${want.member.id} ${front.bar.id} ${rear.bar.id}`,
           state: 'all',
           subject: { placementIds: [want.member.id], barId: rear.bar.id, rackId: rear.rack.id },
           measured: mm(nowMm),
@@ -124,7 +106,7 @@ export const spread = check({
     const able =
       conflicts.length === 0 ? undefined : solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
     const conflicting = conflicts.map((set) => conflictFinding(spreads, able, set))
-    const saysTheSame = (conflict: Finding) =>
+    const saysTheSame = (conflict: Said) =>
       wrong.find(
         ({ subject, margin }) =>
           conflict.margin !== undefined &&
@@ -137,5 +119,4 @@ export const spread = check({
         : finding
     for (const conflict of conflicting) if (!saysTheSame(conflict)) yield conflict
   },
-  remedies,
 })

@@ -2,7 +2,7 @@ import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/
 import type { Ask } from '../ask'
 import { check, notLooked } from '../check'
 import type { Outcome, Severity } from '../finding'
-import { deg, type Phrase } from '../phrase'
+import { deg, type Phrase } from '../../units/phrase'
 
 /** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */
 export const SLOPE_SHARE = 0.5
@@ -59,12 +59,11 @@ export const standing = check({
       '.',
     ]
     if (severity === 'notLooked') {
-      yield notLooked(survey, 'standing', 'tipping', tipping(own, loaded, roll), askBalance(own))
+      yield notLooked(survey, 'tipping', tipping(own, loaded, roll), askBalance(own))
       return
     }
     yield {
-      id: 'standing vehicle',
-      rule: 'standing',
+      about: 'vehicle',
       severity,
       state: 'trail',
       subject: { placementIds: [] },

@@ -16,8 +16,7 @@ export const startingValues = check({
     if (starts.length === 0) return
     const one = starts.length === 1
     yield {
-      id: 'starting-values all',
-      rule: 'starting-values',
+      about: 'all',
       severity: 'mind',
       state: 'all',
       subject: { placementIds: [] },
@@ -25,11 +24,5 @@ export const startingValues = check({
         `${starts.length} starting ${one ? 'value' : 'values'} of the forms ${one ? 'stands as it was' : 'stand as they were'} filled in. Type over what is wrong; what is right can be confirmed.`,
       ],
     }
-  },
-  remedies({ plan }) {
-    const starts = startsOf(plan)
-    return starts.length === 0
-      ? []
-      : [{ kind: 'change', say: ['They are right'], command: { do: 'confirm', starts }, rank: 0 }]
   },
 })

@@ -1,29 +1,11 @@
+import type { Box } from '../../geometry/boxes'
 import { TOLERANCE } from '../../units/tolerance'
-import { paneLacks, sharesWidth, type Sunroof } from '../../survey/fit/swings'
-import { rootOf, type Box } from '../../survey/arrangement'
-import type { PaneMeeting } from '../../survey/fit/meetings'
-import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { deg, mm } from '../phrase'
-import { barsMoved, moved, takenOff, upToMm } from '../remedies/moves'
+import { paneLacks, sharesWidth, type Sunroof } from '../../survey/openings/swings'
+import type { PaneMeeting } from '../../survey/openings/meetings'
+import { check, practice } from '../check'
+import { deg, mm } from '../../units/phrase'
 
-const idOf = ({ sunroof, way, met }: PaneMeeting) => `sunroof ${sunroof.id} ${way} ${met.kind} ${met.id}`
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const meeting = survey.fit.panes().find((each) => idOf(each) === finding.id)
-  if (!meeting) return []
-  const { met, sunroof, way } = meeting
-  if (!met.thing) return barsMoved(survey)
-  const root = rootOf(met.thing)
-  const gap = survey.plan.rules.gapsMm.sunroof
-  const end = sunroof.openingMm.toMm + (way === 'slides' ? (sunroof.slidesOutside?.travelMm ?? 0) : 0)
-  return [
-    ...moved(survey, root, upToMm(end + gap - met.box.x0), 0),
-    ...moved(survey, root, -upToMm(met.box.x1 + gap - sunroof.openingMm.fromMm), 0),
-    takenOff(survey, met.thing),
-  ]
-}
+export const aboutPane = ({ sunroof, way, met }: PaneMeeting) => `${sunroof.id} ${way} ${met.kind} ${met.id}`
 
 /** Whether something stands over a pane, seen from above. */
 const overPane = (pane: Sunroof, box: Box): boolean =>
@@ -49,8 +31,7 @@ export const sunroof = check({
       const over = [...survey.bars, ...survey.things].some(({ box }) => overPane(pane, box))
       if (!lacks || !over) continue
       yield {
-        id: `sunroof ${pane.id} way`,
-        rule: 'sunroof',
+        about: `${pane.id} way`,
         severity: 'findOut',
         state: 'all',
         subject: { obstacleId: pane.id, placementIds: [] },
@@ -73,8 +54,7 @@ export const sunroof = check({
       const { sunroof: pane, way, met, gapMm, touchesAtDeg } = meeting
       const moving = way === 'tilts' ? 'tilting' : 'sliding'
       const common = {
-        id: idOf(meeting),
-        rule: 'sunroof',
+        about: aboutPane(meeting),
         state: 'all',
         subject: {
           obstacleId: pane.id,
@@ -120,5 +100,4 @@ export const sunroof = check({
         }
     }
   },
-  remedies,
 })

@@ -1,12 +1,10 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { ThingAt } from '../../survey/arrangement'
+import { type ThingAt, rootOf } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { LEAST_SPAN_SHARE } from '../../rules/hints'
+import { LEAST_SPAN_SHARE } from '../../plan/hints'
 import { check, practice } from '../check'
-import { mm } from '../phrase'
-import { isLong } from '../../survey/fit/long-load'
-import { linesPlanned } from '../remedies/fittings'
-import { rootOf } from '../../survey/arrangement'
+import { mm } from '../../units/phrase'
+import { isLong } from '../../survey/bars/long-load'
 
 /** From the first to the last bar that holds a thing, itself or through its carrier. mm. */
 function spanOf(survey: Survey, thing: ThingAt): number | undefined {
@@ -37,8 +35,7 @@ export const supportSpan = check({
       const short = span < wanted - TOLERANCE.lengthMm
       const tied = thing.placement.lines?.bow === true && thing.placement.lines.stern
       yield {
-        id: `support-span ${thing.placement.id}`,
-        rule: 'support-span',
+        about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id] },
         measured: mm(span),
@@ -61,5 +58,4 @@ export const supportSpan = check({
       }
     }
   },
-  remedies: linesPlanned,
 })

@@ -1,44 +1,28 @@
-import { rootOf, type ThingAt } from '../../survey/arrangement'
-import { gapToCab, openedTent, opensToward } from '../../survey/fit/tent'
+import { type Said, check, practice } from '../check'
+import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
+import { gapToCab, openedTent, opensToward } from '../../survey/openings/tent'
 import type { Survey } from '../../survey/survey'
-import { overlap } from '../../survey/geometry/boxes'
+import { overlap } from '../../geometry/boxes'
 import { shortOf, TOLERANCE } from '../../units/tolerance'
-import { check, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { moved, turnedAbout, upToMm } from '../remedies/moves'
+import { mm } from '../../units/phrase'
 
-const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
+export const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
 
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  if (!thing?.gear.opens) return []
-  const { coverGapMm } = thing.gear.opens
-  const gap = gapToCab(survey.plan.vehicle, survey.body, thing.box)
-  return [
-    ...(coverGapMm !== undefined && gap !== undefined && gap < coverGapMm
-      ? moved(survey, thing, upToMm(coverGapMm - gap), 0)
-      : []),
-    ...moved(survey, thing, 0, -middleY(thing)),
-    ...turnedAbout(thing),
-  ]
-}
-
-function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
+function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
   const { opens, name, fit } = thing.gear
   const opened = openedTent(thing)
   const side = opensToward(thing)
   if (!opens || !opened || side === undefined) return
   const { rules, vehicle } = survey.plan
   const subject = { placementIds: [thing.placement.id] }
-  const common = { rule: 'tent', state: 'parked', subject } as const
-  const id = (what: string) => `tent ${what} ${thing.placement.id}`
+  const common = { state: 'parked', subject } as const
+  const about = (what: string) => `${what} ${thing.placement.id}`
 
   const wantsSide = rules.tentOpens === 'side'
   const opensSide = side === 'left' || side === 'right'
   yield {
     ...common,
-    id: id('opens'),
+    about: about('opens'),
     severity: wantsSide === opensSide && side !== 'front' ? 'clear' : 'mind',
     sentence: [
       wantsSide === opensSide && side !== 'front'
@@ -51,7 +35,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
     const over = Math.max(fromMm - opened.dropMm, opened.dropMm - toMm)
     yield {
       ...common,
-      id: id('ladder'),
+      about: about('ladder'),
       severity: over > TOLERANCE.lengthMm ? 'stop' : 'clear',
       measured: mm(opened.dropMm),
       limit: mm(opened.dropMm < fromMm ? fromMm : toMm),
@@ -73,7 +57,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
     if (!floor && !(opened.ladder && overlap(opened.ladder, other.box))) continue
     yield {
       ...common,
-      id: id(`meets ${other.placement.id}`),
+      about: about(`meets ${other.placement.id}`),
       severity: floor ? 'stop' : 'mind',
       subject: { placementIds: [thing.placement.id, other.placement.id] },
       sentence: [
@@ -87,7 +71,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
   if (opens.coverGapMm !== undefined && gap !== undefined)
     yield {
       ...common,
-      id: id('cover'),
+      about: about('cover'),
       severity:
         vehicle.cabWallXMm === undefined ? 'findOut' : shortOf(gap, opens.coverGapMm) ? 'mind' : 'clear',
       ...(vehicle.cabWallXMm === undefined
@@ -127,7 +111,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
     const left = usable - mount.spacingMm.fromMm
     yield {
       ...common,
-      id: id('brackets'),
+      about: about('brackets'),
       state: 'all',
       severity: left < -TOLERANCE.lengthMm ? 'stop' : 'clear',
       measured: mm(usable),
@@ -145,7 +129,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Finding> {
   const off = Math.abs(middleY(thing))
   yield {
     ...common,
-    id: id('centred'),
+    about: about('centred'),
     state: 'all',
     severity: off > rules.tolerancesMm.parallel ? 'mind' : 'clear',
     measured: mm(off),
@@ -177,5 +161,4 @@ export const tent = check({
   *run(survey) {
     for (const thing of survey.things) yield* ofTent(survey, thing)
   },
-  remedies,
 })

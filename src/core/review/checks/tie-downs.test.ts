@@ -1,3 +1,4 @@
+import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
 import { apply } from '../../plan/apply'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
@@ -52,7 +53,7 @@ describe('straps', () => {
     for (const straps of [{ count: 0 }, { count: 3 }, { count: 3, eachKg: 5 }]) {
       const now = plan(straps)
       const [finding] = run(tieDownsCheck, now)
-      const [remedy] = tieDownsCheck.remedies!(survey(now), finding!, { parts: [] })
+      const [remedy] = FIXES['tie-downs']!(survey(now), finding!, { parts: [] })
       const applied = apply(now, remedy!.command)
       expect(applied.ok && run(tieDownsCheck, applied.plan)[0]?.severity).toBe('clear')
     }

@@ -1,10 +1,9 @@
-import type { TieDown } from '../../survey/motion/securing'
-import { limitCounted, limitWanted } from '../../survey/motion/securing'
-import { check, FIT_NEXT } from '../check'
+import { type TieDown, limitCounted, limitWanted } from '../../survey/motion/securing'
+import { check } from '../check'
 import type { Finding, Severity } from '../finding'
-import { kg, type Phrase } from '../phrase'
+import { kg, type Phrase } from '../../units/phrase'
 
-const straps = (count: number) => `${count} ${count === 1 ? 'strap' : 'straps'}`
+export const straps = (count: number) => `${count} ${count === 1 ? 'strap' : 'straps'}`
 
 /** What a thing wants, in words. */
 function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase {
@@ -102,38 +101,10 @@ export const tieDownsCheck = check({
   *run(survey) {
     for (const tie of survey.motion.tieDowns())
       yield {
-        id: `tie-downs ${tie.thing.placement.id}`,
-        rule: 'tie-downs',
+        about: tie.thing.placement.id,
         state: 'all',
         subject: { placementIds: [tie.thing.placement.id] },
         ...withAsk(tie, judge(tie)),
       }
-  },
-  remedies(survey, finding) {
-    const tie = survey.motion
-      .tieDowns()
-      .find(({ thing }) => thing.placement.id === finding.subject.placementIds[0])
-    if (!tie) return []
-    const { thing, wanted, planned, plannedEachKg } = tie
-    const count =
-      plannedEachKg !== undefined && plannedEachKg > 0
-        ? Math.max(wanted, planned, Math.ceil(limitWanted(tie.kg) / plannedEachKg - 1e-9))
-        : wanted
-    return [
-      {
-        kind: 'fit',
-        say: [
-          `Plan ${straps(count)} for ${thing.gear.name.toLowerCase()}, `,
-          kg(plannedEachKg ?? Math.ceil(tie.eachKg)),
-          ' each',
-        ],
-        command: {
-          do: 'setStraps',
-          placementId: thing.placement.id,
-          straps: { count, eachKg: plannedEachKg ?? Math.ceil(tie.eachKg) },
-        },
-        rank: FIT_NEXT,
-      },
-    ]
   },
 })

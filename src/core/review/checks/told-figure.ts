@@ -1,7 +1,7 @@
 import { check, practice } from '../check'
 import { hangsOf } from '../hangs'
-import { cellFinding, holdsPhrase, limitPhrase, USUALLY_PRINTED, WHERE_PRINTED } from '../layer-phrases'
-import { kg } from '../phrase'
+import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
+import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on a figure that somebody told and nobody has seen? kg. */
 export const toldFigure = check({
@@ -18,7 +18,6 @@ export const toldFigure = check({
       if (hang?.on !== 'rating') continue
       const { owner, role, name } = cell.layer
       yield cellFinding(
-        'told-figure',
         'findOut',
         cell,
         [
@@ -27,11 +26,11 @@ export const toldFigure = check({
           ...limitPhrase(cell),
           ': at ',
           kg(hang.limitKg),
-          ` it would be otherwise. See the figure itself, usually ${USUALLY_PRINTED[role]}.`,
+          ` it would be otherwise. See the figure itself, usually ${usuallyPrinted(role)}.`,
         ],
         owner && {
           ask: {
-            where: WHERE_PRINTED[role],
+            where: whereFigure(role),
             label: `${name}’s figure, as printed`,
             target: { field: 'seen', owner, ratingId: hang.rating.id },
           },

@@ -1,25 +1,6 @@
-import { towerSpacing } from '../../survey/fit/tower-spacing'
-import type { Survey } from '../../survey/survey'
-import { check, MOVE_FIRST, practice, type Candidate } from '../check'
-import type { Finding } from '../finding'
-import { mm, type Phrase } from '../phrase'
-
-function remedies(survey: Survey, finding: Finding): Candidate[] {
-  const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
-  const rack = survey.racks.find((each) => each.rack.id === at?.rack.id)
-  const spacing = at && rack && towerSpacing(rack, at)
-  if (!at || spacing?.kind !== 'given' || at.bar.feetYMm.length !== 2) return []
-  const half = spacing.feet.towerMm / 2
-  const { typed: _, ...bar } = at.bar
-  return [
-    {
-      kind: 'move',
-      say: [`Set the feet of ${at.bar.name.toLowerCase()} `, mm(spacing.feet.towerMm), ' apart, evenly'],
-      command: { do: 'setBar', bar: { ...bar, feetYMm: [-half, half] } },
-      rank: MOVE_FIRST + Math.abs(spacing.nowMm - spacing.feet.towerMm),
-    },
-  ]
-}
+import { towerSpacing } from '../../survey/bars/tower-spacing'
+import { check, practice } from '../check'
+import { mm, type Phrase } from '../../units/phrase'
 
 /** Do the feet stand as the fit sheet says, evenly? mm. */
 export const towerSpacingCheck = check({
@@ -42,8 +23,7 @@ export const towerSpacingCheck = check({
         if (spacing.kind === 'noSheet') continue
         const { bar } = at
         const common = {
-          id: `tower-spacing ${bar.id}`,
-          rule: 'tower-spacing',
+          about: bar.id,
           state: 'all',
           subject: { placementIds: [], barId: bar.id, rackId: rack.rack.id },
         } as const
@@ -95,5 +75,4 @@ export const towerSpacingCheck = check({
           }
       }
   },
-  remedies,
 })

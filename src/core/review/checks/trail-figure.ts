@@ -1,7 +1,7 @@
 import { check, practice } from '../check'
 import { hangsOf } from '../hangs'
-import { askFigure, cellFinding, holdsPhrase, judge, limitPhrase, USUALLY_PRINTED } from '../layer-phrases'
-import { kg } from '../phrase'
+import { askFigure, cellFinding, holdsPhrase, judge, limitPhrase, usuallyPrinted } from '../layer-phrases'
+import { kg } from '../../units/phrase'
 
 /** Is the trail judged by a figure of its own, or by the road's under a house rule? */
 export const trailFigure = check({
@@ -18,7 +18,7 @@ export const trailFigure = check({
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
       if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
-        yield cellFinding('trail-figure', 'mind', cell, [
+        yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',
           kg(cell.limit.kg - cell.countedKg),
@@ -28,12 +28,11 @@ export const trailFigure = check({
         ])
       else if (cell.limit.kind === 'missing' && cell.limit.driving)
         yield cellFinding(
-          'trail-figure',
           'findOut',
           cell,
           [
             ...holdsPhrase(cell),
-            `, and no trail figure. The house rule is to find it: usually ${USUALLY_PRINTED[cell.layer.role]}.`,
+            `, and no trail figure. The house rule is to find it: usually ${usuallyPrinted(cell.layer.role)}.`,
           ],
           { ask: askFigure(cell) },
         )

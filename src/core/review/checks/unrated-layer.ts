@@ -1,9 +1,8 @@
-import type { Cell } from '../../survey/limit'
+import type { Cell } from '../../survey/load-path/limit'
 import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
-import { askFigure, cellFinding, USUALLY_PRINTED } from '../layer-phrases'
-import { kg, type Phrase } from '../phrase'
-import { cellOfFinding, strongerParts } from '../remedies/lighten'
+import { askFigure, cellFinding, usuallyPrinted } from '../layer-phrases'
+import { kg, type Phrase } from '../../units/phrase'
 
 const oneOf = (kinds: readonly (string | undefined)[]) =>
   [...new Set(kinds.flatMap((kind) => (kind === undefined ? [] : [kind])))].join(' and ')
@@ -49,7 +48,6 @@ export const unratedLayer = check({
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.limit.kind !== 'missing' || cell.limit.driving) continue
       yield cellFinding(
-        'unrated-layer',
         'findOut',
         cell,
         [
@@ -57,14 +55,10 @@ export const unratedLayer = check({
           ...lackPhrase(cell),
           ', and ',
           kg(cell.countedKg),
-          ` hang on it ${IN_STATE[cell.state]}. It is usually printed ${USUALLY_PRINTED[cell.layer.role]}.`,
+          ` hang on it ${IN_STATE[cell.state]}. It is usually printed ${usuallyPrinted(cell.layer.role)}.`,
         ],
         { ask: askFigure(cell) },
       )
     }
-  },
-  remedies(survey, finding, stock) {
-    const cell = cellOfFinding(survey, finding)
-    return cell ? strongerParts(survey, cell, stock) : []
   },
 })

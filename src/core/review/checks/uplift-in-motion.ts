@@ -1,6 +1,6 @@
 import type { Survey } from '../../survey/survey'
 import { check } from '../check'
-import { kg } from '../phrase'
+import { kg } from '../../units/phrase'
 import { holdingUplift } from './uplift'
 
 /** Under half a kilogram is the roughness of such a sum, not a lifted foot. */
@@ -41,8 +41,7 @@ export const upliftInMotion = check({
         const others = feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length
         const over = lifts && holds !== undefined && -least > holds
         yield {
-          id: `uplift-in-motion ${rack.id} ${state}`,
-          rule: 'uplift-in-motion',
+          about: `${rack.id} ${state}`,
           severity: over ? 'stop' : seatless ? 'findOut' : lifts ? 'mind' : 'clear',
           ...(seatless
             ? {

@@ -1,14 +1,15 @@
-import { STATES } from '../../plan/scalars'
-import type { FootAt } from '../../survey/arrangement'
+import { PART_ROLES } from '../../kinds/part-role'
+import { STATES } from '../../units/scalars'
+import type { FootAt } from '../../survey/frame/arrangement'
 import { LIFTED_KG } from '../../survey/statics/evenness'
 import type { Survey } from '../../survey/survey'
 import { check } from '../check'
-import { kg } from '../phrase'
+import { kg } from '../../units/phrase'
 
 /** What a foot holds against being pulled up: the least of its rack's parts that say so, kg; nothing where none does. */
 export function holdingUplift({ racks }: Survey, foot: FootAt): number | undefined {
   const said = (racks[foot.rackIndex]?.rack.parts ?? [])
-    .filter(({ role }) => role === 'feet' || role === 'legs' || role === 'fitKit')
+    .filter(({ role }) => PART_ROLES[role].atFeet)
     .flatMap(({ tension }) => (tension ? [tension.eachKg] : []))
   return said.length > 0 ? Math.min(...said) : undefined
 }
@@ -35,9 +36,8 @@ export const uplift = check({
       const up = -load.loadKg[state]
       const holds = holdingUplift(survey, foot)
       yield {
-        id: `uplift ${foot.id}`,
+        about: foot.id,
         severity: holds !== undefined && up > holds ? 'stop' : 'mind',
-        rule: 'uplift',
         state: 'all',
         subject: { footId: foot.id, placementIds: [] },
         measured: kg(load.loadKg[state]),
@@ -54,9 +54,8 @@ export const uplift = check({
     }
     if (lifted === 0 && loaded.length > 0)
       yield {
-        id: 'uplift none',
+        about: 'none',
         severity: 'clear',
-        rule: 'uplift',
         state: 'all',
         subject: { placementIds: [] },
         sentence: [`The load presses on each of ${loaded.length} feet that carry any of it.`],

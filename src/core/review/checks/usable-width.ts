@@ -1,12 +1,9 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { ThingAt } from '../../survey/arrangement'
-import { contactsKnown, contactYs } from '../../survey/fit/contacts'
+import type { ThingAt } from '../../survey/frame/arrangement'
+import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
-import { check, practice, type Candidate, type RemedyStock } from '../check'
-import type { Finding } from '../finding'
-import { mm } from '../phrase'
-import { longerBars } from '../remedies/longer-bars'
-import { flipped, moved, takenOff, turnedAbout, upToMm } from '../remedies/moves'
+import { check, practice } from '../check'
+import { mm } from '../../units/phrase'
 
 interface Span {
   readonly name: string
@@ -38,7 +35,7 @@ function past(thing: ThingAt, span: Span): { readonly mm: number; readonly side:
 }
 
 /** The bar that rules: where the contacts stand furthest past, or nearest to the end. */
-function worstSpan(survey: Survey, thing: ThingAt) {
+export function worstSpan(survey: Survey, thing: ThingAt) {
   return spansOf(survey, thing)
     .map((span) => ({ span, over: past(thing, span) }))
     .reduce<{ span: Span; over: ReturnType<typeof past> } | undefined>(
@@ -50,24 +47,6 @@ function worstSpan(survey: Survey, thing: ThingAt) {
 /** What lies straight on the bars touches them with its sides; a carrier's mounts may stand further in. */
 const touchesWithSides = ({ gear }: ThingAt) =>
   gear.fit.mount.kind === 'strap' || gear.fit.mount.kind === 'none'
-
-function remedies(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
-  const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
-  const worst = thing && worstSpan(survey, thing)
-  if (!thing || !worst) return []
-  return [
-    ...moved(survey, thing, 0, -worst.over.side * upToMm(worst.over.mm)),
-    ...turnedAbout(thing),
-    ...flipped(thing),
-    ...longerBars(
-      survey,
-      thing.placement.host.on === 'bars' ? thing.placement.host.barIds : [],
-      stock,
-      ({ usableMm }) => usableMm >= Math.max(...contactYs(thing).map(Math.abs)) * 2,
-    ),
-    takenOff(survey, thing),
-  ]
-}
 
 /** Do all contacts lie within the usable width of every bar they touch? mm. */
 export const usableWidth = check({
@@ -87,8 +66,7 @@ export const usableWidth = check({
       const { name } = thing.gear
       const side = over.side < 0 ? 'left' : 'right'
       const common = {
-        id: `usable-width ${thing.placement.id}`,
-        rule: 'usable-width',
+        about: thing.placement.id,
         state: 'all',
         subject: {
           placementIds: [thing.placement.id],
@@ -133,5 +111,4 @@ export const usableWidth = check({
         }
     }
   },
-  remedies,
 })

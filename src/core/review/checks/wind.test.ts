@@ -1,3 +1,4 @@
+import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
 import { apply } from '../../plan/apply'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
@@ -25,7 +26,7 @@ describe('wind', () => {
     expect(found?.severity).toBe('mind')
     // 571.9 Pa × 0.4 × 1.8 m²
     expect(found?.measured?.value).toBeCloseTo(411.7, 1)
-    const [remedy] = wind.remedies!(survey(now), found!, { parts: [] })
+    const [remedy] = FIXES['wind']!(survey(now), found!, { parts: [] })
     const applied = apply(now, remedy!.command)
     expect(applied.ok && run(wind, applied.plan).map(({ severity }) => severity)).toEqual(['clear'])
   })

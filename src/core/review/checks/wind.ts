@@ -1,9 +1,9 @@
 import { STANDARD_GRAVITY } from '../../units/dimension'
-import type { ThingAt } from '../../survey/arrangement'
-import { withContents } from '../../survey/mass-points'
+import type { ThingAt } from '../../survey/frame/arrangement'
+import { withContents } from '../../survey/loads/mass-points'
 import type { Survey } from '../../survey/survey'
 import { check } from '../check'
-import { kmH, kWh, newton, type Phrase } from '../phrase'
+import { kmH, kWh, newton, type Phrase } from '../../units/phrase'
 
 function energyPhrase(survey: Survey): Phrase {
   const { kWhPer100Km: road, fuelPer100Km: fuel } = survey.motion.wind()
@@ -48,8 +48,7 @@ export const wind = check({
       const weight = weights.get(item.thing) ?? 0
       if (item.liftN.to <= weight || isHeld(item.thing)) continue
       yield {
-        id: `wind ${item.id}`,
-        rule: 'wind',
+        about: item.id,
         severity: 'mind',
         state: 'road',
         subject: { placementIds: [item.id] },
@@ -69,8 +68,7 @@ export const wind = check({
     }
     if (all.items.length > 0)
       yield {
-        id: 'wind all',
-        rule: 'wind',
+        about: 'all',
         severity: 'clear',
         state: 'road',
         subject: { placementIds: [] },
@@ -84,19 +82,5 @@ export const wind = check({
           '.',
         ],
       }
-  },
-  remedies({ plan: { use } }, finding) {
-    if (!finding.measured || !finding.limit || finding.measured.value <= 0) return []
-    const slower = Math.floor(use.roadKmH * Math.sqrt(finding.limit.value / finding.measured.value))
-    return slower > 0
-      ? [
-          {
-            kind: 'change',
-            say: ['Drive at most ', kmH(slower)],
-            command: { do: 'setUse', use: { ...use, roadKmH: slower } },
-            rank: use.roadKmH - slower,
-          },
-        ]
-      : []
   },
 })

@@ -1,6 +1,6 @@
 import type { Plan } from '../../plan/plan'
-import type { Arrangement, RackAt } from '../arrangement'
-import type { MassPoint } from '../mass-points'
+import type { Arrangement, RackAt } from '../frame/arrangement'
+import type { MassPoint } from '../loads/mass-points'
 import { shareAt } from '../statics/supports'
 import { motionCases, type MotionCase } from './cases'
 

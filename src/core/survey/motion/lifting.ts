@@ -1,5 +1,5 @@
-import { packed, type ThingAt } from '../arrangement'
-import type { MassPoint } from '../mass-points'
+import { packed, type ThingAt } from '../frame/arrangement'
+import type { MassPoint } from '../loads/mass-points'
 
 /** One end of a lift: hands out from the ankles, and over the ground, cm. */
 export interface HandsAt {

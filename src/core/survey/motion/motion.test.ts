@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, bedTentJob, boatAndBox } from '@/stock/plans'
+import { DEMO_PLANS, bedTentJob, boatAndBox } from '@/demo/plans'
 import { barsRack, LB, own, planOf, roofOf, thing, vehicleWith, weight } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
 import { survey } from '../survey'

@@ -1,7 +1,7 @@
-import { USUAL_STRAPS, type HouseRules } from '../../rules/house'
-import { packed, type ThingAt } from '../arrangement'
-import { isLong } from '../fit/long-load'
-import { withContents, type MassPoint } from '../mass-points'
+import { USUAL_STRAPS, type HouseRules } from '../../plan/house'
+import { packed, type ThingAt } from '../frame/arrangement'
+import { isLong } from '../bars/long-load'
+import { withContents, type MassPoint } from '../loads/mass-points'
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import { ROAD_G } from './cases'
 

@@ -1,5 +1,6 @@
+import { BODIES } from '../../kinds/body'
 import { kerbOf, type Vehicle } from '../../plan/vehicle'
-import type { MassPoint } from '../mass-points'
+import type { MassPoint } from '../loads/mass-points'
 
 /** Track / (2 × height of the centre of gravity). Published definition: NHTSA, from memory. Any one unit of length. */
 export function staticStabilityFactor(trackMm: number, heightMm: number): number {
@@ -26,19 +27,6 @@ export function bandOf(factor: number): number {
   return BANDS.findIndex(({ from }) => rounded >= from)
 }
 
-/** Kerb mass by body where nobody knows it, kg. Rough; from memory of usual figures, no source. */
-const USUAL_KERB: Readonly<Record<Vehicle['body'], number>> = {
-  smallHatchback: 1150,
-  saloon: 1500,
-  estate: 1600,
-  tallWagon: 1650,
-  boxyOffRoader: 2150,
-  tallVan: 2050,
-  pickup: 2150,
-}
-
-/** Height of a vehicle's own centre of gravity as a share of its height: about 0.38 in published measurements, less under a tall light roof; from memory. */
-const usualHeightShare = ({ body }: Vehicle) => (body === 'tallVan' ? 0.32 : 0.38)
 const USUAL_TRACK_SHARE = 0.85
 
 /** A vehicle's own mass and centre of gravity: known, or estimated, and then how far off it may be. */
@@ -63,12 +51,12 @@ export function ownBalance(vehicle: Vehicle): OwnBalance {
   const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE
   const heightMm =
     own === undefined
-      ? vehicle.heightMm * usualHeightShare(vehicle)
+      ? vehicle.heightMm * BODIES[vehicle.body].balanceShare
       : own.known === 'position'
         ? own.heightMm
         : track / (2 * own.staticStabilityFactor)
   return {
-    kerbKg: kerbKg ?? USUAL_KERB[vehicle.body],
+    kerbKg: kerbKg ?? BODIES[vehicle.body].kerbKg,
     heightMm,
     trackMm: track,
     behindFrontAxleMm:

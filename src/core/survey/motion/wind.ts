@@ -1,8 +1,8 @@
-import type { Gear } from '../../plan/gear'
+import { type GearShape, GEAR_SHAPES } from '../../kinds/gear-shape'
 import type { Profile } from '../../plan/rack'
 import type { Vehicle } from '../../plan/vehicle'
-import { packed, type Arrangement, type ThingAt } from '../arrangement'
-import { statesOf } from '../mass-points'
+import { packed, type Arrangement, type ThingAt } from '../frame/arrangement'
+import { statesOf } from '../loads/mass-points'
 
 /** Density of air at sea level and 15 °C, kg/m³. Published: ISO 2533, standard atmosphere, from memory. */
 export const AIR_KG_PER_M3 = 1.225
@@ -31,33 +31,18 @@ interface ShapeClass {
   readonly lift: readonly [number, number]
 }
 
-const BLUNT: ShapeClass = { name: 'block, face-on', cd: 1.05, lift: [0, 0.2] }
-const PLATE: ShapeClass = { name: 'flat plate, face-on', cd: 1.17, lift: [0, 0.2] }
-const ROUNDED: ShapeClass = { name: 'rounded block', cd: 0.5, lift: [0, 0.2] }
-const SLENDER: ShapeClass = { name: 'slender hull, end-on', cd: 0.25, lift: [0, 0.15] }
-const THIN: ShapeClass = { name: 'thin plate lying flat', cd: 1.17, lift: [0, 0.4] }
-const ROD: ShapeClass = { name: 'bundle of rods, end-on', cd: 0.9, lift: [0, 0.2] }
-
 /**
  * Drag by shape. Handbook: Hoerner, Fluid-Dynamic Drag, from memory: cube face-on 1.05, flat plate 1.17 to 1.28,
  * blunt cylinder end-on about 0.9; rounded and slender bodies are middling picks out of a wide range. Lift has no
  * such source: the bracket is rough.
  */
-const CLASS: Readonly<Record<Gear['shape'], ShapeClass>> = {
-  box: BLUNT,
-  bag: BLUNT,
-  can: BLUNT,
-  person: BLUNT,
-  shell: ROUNDED,
-  hull: SLENDER,
-  canoe: SLENDER,
-  board: THIN,
-  deck: THIN,
-  tray: PLATE,
-  cradles: PLATE,
-  clamps: PLATE,
-  wheel: PLATE,
-  poles: ROD,
+const FLOWS: Readonly<Record<(typeof GEAR_SHAPES)[GearShape]['flow'], ShapeClass>> = {
+  blunt: { name: 'block, face-on', cd: 1.05, lift: [0, 0.2] },
+  plate: { name: 'flat plate, face-on', cd: 1.17, lift: [0, 0.2] },
+  rounded: { name: 'rounded block', cd: 0.5, lift: [0, 0.2] },
+  slender: { name: 'slender hull, end-on', cd: 0.25, lift: [0, 0.15] },
+  thin: { name: 'thin plate lying flat', cd: 1.17, lift: [0, 0.4] },
+  rod: { name: 'bundle of rods, end-on', cd: 0.9, lift: [0, 0.2] },
 }
 
 /** Bars across the wind. Handbook: Hoerner, from memory: long round cylinder 1.2, square one face-on 2.05; shaped ones a middling pick. */
@@ -121,7 +106,7 @@ export function windOf(vehicle: Vehicle, kmH: number, arrangement: Arrangement):
     .filter((thing) => !packed(thing) && rides(thing))
     .map((thing): InWind => {
       const { gear } = thing
-      const { name, cd, lift } = CLASS[gear.shape]
+      const { name, cd, lift } = FLOWS[GEAR_SHAPES[gear.shape].flow]
       const { frontM2, topM2 } = areas(thing.box)
       const cdAM2 = gear.dragAreaM2 ?? cd * frontM2
       return {

@@ -1,8 +1,8 @@
-import { STATES, type State } from '../../plan/scalars'
-import type { Arrangement, BarAt } from '../arrangement'
+import { STATES, type State } from '../../units/scalars'
+import type { Arrangement, BarAt } from '../frame/arrangement'
 import { STANDARD_GRAVITY } from '../../units/dimension'
-import type { MassPoint } from '../mass-points'
-import { beamOf, spreadLoad, type Beam, type BeamLoad } from './beam'
+import type { MassPoint } from '../loads/mass-points'
+import { beamOf, spreadLoad, type Beam, type BeamLoad } from '../../geometry/beam'
 import { bendingStiffness, sectionOf } from './section'
 import { supportShares } from './supports'
 

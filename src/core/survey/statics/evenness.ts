@@ -1,9 +1,9 @@
-import type { State } from '../../plan/scalars'
-import type { RackAt } from '../arrangement'
-import type { Layer } from '../layer'
-import type { Cell } from '../limit'
-import type { LoadPath } from '../load-path'
-import type { MassPoint } from '../mass-points'
+import type { State } from '../../units/scalars'
+import type { RackAt } from '../frame/arrangement'
+import type { Layer } from '../load-path/layer'
+import type { Cell } from '../load-path/limit'
+import type { LoadPath } from '../load-path/load-path'
+import type { MassPoint } from '../loads/mass-points'
 
 /** Where the load of a rack stands over its feet in a state. kg and mm; shares 0 to 1, beyond them where it overhangs. */
 export interface Evenness {

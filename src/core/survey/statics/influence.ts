@@ -1,5 +1,5 @@
-import type { BarAt, FootAt, RackAt } from '../arrangement'
-import { beamReactions, spreadLoad } from './beam'
+import type { BarAt, FootAt, RackAt } from '../frame/arrangement'
+import { beamReactions, spreadLoad } from '../../geometry/beam'
 import { bendingStiffness } from './section'
 import { shareAt, supportLines, type ShareLine } from './supports'
 

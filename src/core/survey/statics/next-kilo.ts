@@ -1,8 +1,8 @@
-import type { State } from '../../plan/scalars'
-import type { Arrangement, RackAt } from '../arrangement'
-import type { Member } from '../layer'
-import type { Cell } from '../limit'
-import type { LoadPath } from '../load-path'
+import type { State } from '../../units/scalars'
+import type { Arrangement, RackAt } from '../frame/arrangement'
+import type { Member } from '../load-path/layer'
+import type { Cell } from '../load-path/limit'
+import type { LoadPath } from '../load-path/load-path'
 import { holdAt, overBars, type Via } from './influence'
 
 /** The largest mass that one spot still takes in a state, and what says so; unknown while a link on the way has no figure. kg. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, ridgeTent, yardVan } from '@/stock/plans'
+import { DEMO_PLANS, ridgeTent, yardVan } from '@/demo/plans'
 import type { Rack } from '../../plan/rack'
 import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'

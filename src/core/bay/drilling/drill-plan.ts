@@ -1,0 +1,100 @@
+import type { Survey } from '../../survey/survey'
+import type { Finding } from '../../review/finding'
+
+/** One hole: where it is in the vehicle frame (mm), and how it is made. What the sheet leaves out is left out. */
+export interface Hole {
+  readonly name: string
+  readonly xMm: number
+  readonly yMm: number
+  readonly pilotMm: number | undefined
+  readonly finalMm: number | undefined
+}
+
+export interface DrillPlan {
+  readonly rackId: string
+  readonly partId: string
+  readonly partName: string
+  readonly holes: readonly Hole[]
+  /** What the sheet counts; the points on the vehicle may be more or fewer. */
+  readonly asked: number
+  readonly layers: readonly string[]
+  readonly template: string | undefined
+  readonly seal: string | undefined
+  readonly paint: string | undefined
+  readonly reversible: boolean
+}
+
+/** Where a kit is drilled: a hole at each point on either side, with sizes, layers, seal and paint as its sheet has them. */
+export function drillPlans({ racks }: Survey): DrillPlan[] {
+  return racks.flatMap(({ rack, attachment }) =>
+    rack.parts.flatMap((part): DrillPlan[] => {
+      const drills = part.kit?.drills
+      if (!drills) return []
+      const points = attachment && 'points' in attachment ? attachment.points : []
+      const holes = points.flatMap(({ xMm, yMm }, i) =>
+        (['left', 'right'] as const).map((side): Hole => ({
+          name: `Point ${i + 1}, ${side}`,
+          xMm,
+          yMm: side === 'left' ? -yMm : yMm,
+          pilotMm: drills.pilotMm,
+          finalMm: drills.finalMm,
+        })),
+      )
+      return [
+        {
+          rackId: rack.id,
+          partId: part.id,
+          partName: part.name,
+          holes,
+          asked: drills.holes,
+          layers: drills.layers ?? [],
+          template: drills.template,
+          seal: drills.seal,
+          paint: drills.paint,
+          reversible: drills.reversible,
+        },
+      ]
+    }),
+  )
+}
+
+/** What a drill plan still lacks. A hole is not undone: nothing here is taken for granted. */
+export function drillFindings(plan: DrillPlan): Finding[] {
+  const lacks = [
+    plan.holes.some(({ pilotMm }) => pilotMm === undefined) ? 'the pilot’s size' : undefined,
+    plan.holes.some(({ finalMm }) => finalMm === undefined) ? 'the final size' : undefined,
+    plan.layers.length === 0 ? 'what is drilled through and what lies behind' : undefined,
+    plan.seal === undefined ? 'what seals it' : undefined,
+    plan.paint === undefined ? 'what protects the bare edge' : undefined,
+  ].filter((each) => each !== undefined)
+  const common = {
+    rule: 'drilling',
+    state: 'all',
+    subject: { partId: plan.partId, placementIds: [] },
+  } as const
+  const missing: Finding[] =
+    lacks.length === 0
+      ? []
+      : [
+          {
+            ...common,
+            id: `drill lacks ${plan.partId}`,
+            severity: 'findOut',
+            sentence: [`${plan.partName}: before any hole, find out ${lacks.join(', ')}.`],
+          },
+        ]
+  const differs: Finding[] =
+    plan.holes.length === plan.asked
+      ? []
+      : [
+          {
+            ...common,
+            id: `drill count ${plan.partId}`,
+            severity: 'findOut',
+            sentence: [
+              `${plan.partName}: its sheet asks for ${plan.asked} holes, the vehicle’s points make ${plan.holes.length}.`,
+            ],
+          },
+        ]
+  return [...missing, ...differs]
+}

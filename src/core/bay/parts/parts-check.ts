@@ -1,0 +1,339 @@
+import { PART_ROLES } from '../../kinds/part-role'
+import type { Fastener } from '../../plan/fastening'
+import type { Gear } from '../../plan/gear'
+import { toFit } from '../../units/scalars'
+import type { Part } from '../../plan/rack'
+import type { Work } from '../../plan/work'
+import type { Finding } from '../../review/finding'
+import { contactYs } from '../../survey/mounting/contacts'
+import type { RackAt } from '../../survey/frame/arrangement'
+import type { Survey } from '../../survey/survey'
+
+export type PartsKind =
+  'part' | 'fitKit' | 'lock' | 'adapter' | 'bolt' | 'nut' | 'washer' | 'consumable' | 'gear'
+
+/** One line of the parts check: so many in all, for what, from which box, and whether they are there. */
+export interface PartsLine {
+  readonly id: string
+  readonly kind: PartsKind
+  readonly what: string
+  readonly count: number
+  /** How the count comes about: per joint, per side. */
+  readonly counted: string
+  /** The corners it belongs to, as drawing, table and log name them; none where it has no corners. */
+  readonly at: readonly string[]
+  readonly box: string
+  readonly inBox: 'inBox' | 'notInBox' | 'unsaid'
+  readonly have: 'have' | 'toBuy' | 'unsaid'
+  readonly price: number | undefined
+}
+
+/** Something in a box that this job does not use. */
+export interface Unused {
+  readonly what: string
+  readonly count: number
+  readonly box: string
+}
+
+export interface PartsCheck {
+  readonly lines: readonly PartsLine[]
+  readonly unused: readonly Unused[]
+  readonly total: number
+  readonly toBuy: number
+  /** Lines to buy of which nobody said a price. */
+  readonly unpriced: number
+  /** Lines of which nobody said whether they are there: what is still to buy is more by as much as is not. */
+  readonly unsaid: number
+}
+
+const haveOf = (work: Work | undefined): PartsLine['have'] =>
+  work?.have === undefined ? 'unsaid' : work.have ? 'have' : 'toBuy'
+
+/** What is counted a side: what stands at the feet. */
+
+interface Owner {
+  readonly id: string
+  readonly name: string
+  readonly kind: PartsKind
+  readonly count: number
+  readonly price: number | undefined
+  readonly fasteners: readonly Fastener[]
+  readonly work: Work | undefined
+  readonly sides: number
+  /** The corners of what stands at the feet. */
+  readonly at: readonly string[]
+}
+
+const line = (
+  owner: Owner,
+  rest: Omit<PartsLine, 'box' | 'have' | 'price' | 'inBox' | 'at'> & Partial<PartsLine>,
+): PartsLine => ({
+  box: owner.name,
+  inBox: owner.work?.box ? 'inBox' : 'unsaid',
+  have: haveOf(owner.work),
+  price: undefined,
+  at: [],
+  ...rest,
+})
+
+const each = (count: number, parts: number) =>
+  parts > 1 && count % parts === 0 ? `${count / parts} on each of ${parts}` : 'in all'
+const bySide = (count: number, sides: number) =>
+  sides === 2 && count % 2 === 0 ? `, ${count / 2} a side` : ''
+
+/** Bolts, nuts and washers of a joint, each counted by what is on one of them. */
+function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[] {
+  const { count, thread, lengthMm, grade } = fastener
+  const counted = `${each(count, owner.count)}${bySide(count, owner.sides)}`
+  const bolt = `${thread}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
+  const id = `${owner.id}:${i}`
+  const washers = [...new Set(fastener.washers ?? [])]
+  return [
+    line(owner, { id: `${id}/bolt`, kind: 'bolt', what: `Bolt ${bolt}`, count, counted, at: owner.at }),
+    ...(fastener.nut === undefined || fastener.nut === 'none'
+      ? []
+      : [
+          line(owner, {
+            id: `${id}/nut`,
+            kind: 'nut',
+            what: `${fastener.nut === 'plain' ? 'Nut' : `${fastener.nut === 'lock' ? 'Lock' : 'Channel'} nut`} ${thread}`,
+            count,
+            counted,
+          }),
+        ]),
+    ...washers.map((kind) => {
+      const per = (fastener.washers ?? []).filter((each) => each === kind).length
+      return line(owner, {
+        id: `${id}/${kind}`,
+        kind: 'washer',
+        what: `${kind[0]?.toUpperCase()}${kind.slice(1)} washer ${thread}`,
+        count: count * per,
+        counted: `${per} on each of ${count}`,
+      })
+    }),
+  ]
+}
+
+function linesOf(owner: Owner): PartsLine[] {
+  const { work } = owner
+  return [
+    line(owner, {
+      id: owner.id,
+      kind: owner.kind,
+      what: owner.name,
+      count: owner.count,
+      counted: owner.sides === 2 && owner.count % 2 === 0 ? `${owner.count / 2} a side` : 'in all',
+      price: owner.price,
+    }),
+    ...owner.fasteners.flatMap((fastener, i) => fastenerLines(owner, fastener, i)),
+    ...(work?.box?.holds ?? []).map(({ what, count, price }, i) =>
+      line(owner, {
+        id: `${owner.id}/holds-${i}`,
+        kind: 'part',
+        what,
+        count,
+        counted: 'in all',
+        price,
+      }),
+    ),
+    ...(work?.box?.lacks ?? []).map(({ what, count, price }, i) =>
+      line(owner, {
+        id: `${owner.id}/lacks-${i}`,
+        kind: 'part',
+        what,
+        count,
+        counted: 'in all',
+        inBox: 'notInBox',
+        have: 'toBuy',
+        price,
+      }),
+    ),
+    ...(work?.keys
+      ? [
+          line(owner, {
+            id: `${owner.id}/locks`,
+            kind: 'lock',
+            what: `Lock cores, key ${work.keys.codes.join(', ') || 'unsaid'}`,
+            count: work.keys.cores,
+            counted: 'in all',
+          }),
+        ]
+      : []),
+    ...(work?.consumables ?? []).map(({ what, count, price }, i) =>
+      line(owner, {
+        id: `${owner.id}/consumable-${i}`,
+        kind: 'consumable',
+        what,
+        count,
+        counted: 'in all',
+        inBox: 'notInBox',
+        have: 'unsaid',
+        price,
+      }),
+    ),
+  ]
+}
+
+const ownerOf = (part: Part, { feet }: RackAt): Owner => ({
+  id: part.id,
+  name: part.name,
+  kind: part.role === 'fitKit' ? 'fitKit' : 'part',
+  count: part.count,
+  price: part.price,
+  fasteners: part.fasteners ?? [],
+  work: part.work,
+  sides: feet.length > 0 && PART_ROLES[part.role].atFeet ? 2 : 1,
+  at: PART_ROLES[part.role].atFeet ? feet.map(({ corner }) => corner) : [],
+})
+
+/** The bolts of a mount that goes into channels, where its sheet lists none: one a contact. */
+function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
+  const { mount } = piece.fit
+  const placed = things.filter(({ gear, placement }) => gear.id === piece.id && toFit(placement))
+  if (mount.kind !== 'channelBolt' || piece.fasteners || placed.length === 0) return []
+  const count = placed.reduce(
+    (so, thing) =>
+      so +
+      contactYs(thing).length * (thing.placement.host.on === 'bars' ? thing.placement.host.barIds.length : 2),
+    0,
+  )
+  return [
+    {
+      id: `${piece.id}/channel-bolts`,
+      kind: 'bolt',
+      what: `Channel bolt and nut ${mount.thread}`,
+      count,
+      counted: 'one a contact, as its sheet lists none',
+      box: piece.name,
+      inBox: 'unsaid',
+      have: haveOf(piece.work),
+      at: [],
+      price: undefined,
+    },
+  ]
+}
+
+/** What stands on the racks: each piece of gear once for each time it is placed, with its own fasteners and adapters. */
+function gearLines(surveyed: Survey): PartsLine[] {
+  const { gear, placements: all } = surveyed.plan
+  const placements = all.filter(toFit)
+  const carriers = gear.filter(
+    ({ carries, fasteners, work, kind, fit }) =>
+      carries || fasteners || work || kind === 'ladder' || fit.mount.kind === 'channelBolt',
+  )
+  const adapters = placements.flatMap(({ id, fitting }) =>
+    fitting?.adapter ? [{ id, adapter: fitting.adapter }] : [],
+  )
+  return [
+    ...carriers.flatMap((piece): PartsLine[] => {
+      const count = placements.filter(({ gearId }) => gearId === piece.id).length
+      if (count === 0) return []
+      const own = linesOf({
+        id: piece.id,
+        name: piece.name,
+        kind: 'gear',
+        count,
+        price: piece.price,
+        fasteners: (piece.fasteners ?? []).map((each) => ({ ...each, count: each.count * count })),
+        work: piece.work,
+        sides: 1,
+        at: [],
+      })
+      return [...own, ...channelBolts(surveyed, piece)]
+    }),
+    ...adapters.map(({ id, adapter }): PartsLine => ({
+      id: `${id}/adapter`,
+      kind: 'adapter',
+      what: adapter.name,
+      count: 1,
+      counted: '1 set',
+      box: adapter.name,
+      inBox: 'unsaid',
+      have: 'unsaid',
+      at: [],
+      price: adapter.price,
+    })),
+  ]
+}
+
+/** Everything that has to lie on the bench before a job begins, counted, and what of it is still to buy; what is on is on. */
+export function partsCheck(surveyed: Survey): PartsCheck {
+  const { plan, racks } = surveyed
+  const parts = racks
+    .filter(({ rack }) => toFit(rack))
+    .flatMap((at) => at.rack.parts.map((part) => ({ part, at })))
+  // A rack whose parts nobody listed is a thing to lay out all the same.
+  const whole = racks.flatMap(({ rack }): PartsLine[] =>
+    toFit(rack) && rack.parts.length === 0
+      ? [
+          {
+            id: rack.id,
+            kind: 'part',
+            what: rack.name,
+            count: 1,
+            counted: 'in all',
+            box: rack.name,
+            inBox: 'unsaid',
+            have: 'unsaid',
+            at: [],
+            price: undefined,
+          },
+        ]
+      : [],
+  )
+  const lines = [
+    ...whole,
+    ...parts.flatMap(({ part, at }) => linesOf(ownerOf(part, at))),
+    ...gearLines(surveyed),
+  ]
+  // A part's price is for the set, a box's extras are priced the piece.
+  const priceOf = (each: PartsLine) => (each.price ?? 0) * (each.inBox === 'notInBox' ? each.count : 1)
+  const sum = (list: readonly PartsLine[]) => list.reduce((so, each) => so + priceOf(each), 0)
+  const bought = lines.filter(({ have }) => have === 'toBuy')
+  const works = [
+    ...parts.map(({ part }) => ({ name: part.name, work: part.work })),
+    ...plan.gear.map(({ name, work }) => ({ name, work })),
+  ]
+  return {
+    lines,
+    unused: works.flatMap(({ name, work }) =>
+      (work?.box?.unused ?? []).map(({ what, count }) => ({ what, count, box: name })),
+    ),
+    total: sum(lines),
+    toBuy: sum(bought),
+    unpriced: bought.filter(({ price }) => price === undefined).length,
+    unsaid: lines.filter(({ have, inBox }) => have === 'unsaid' && inBox !== 'inBox').length,
+  }
+}
+
+/** What counting turned up: too few of a thing stops the job before it begins, too many means something was left out. */
+export function countFindings(check: PartsCheck, counted: ReadonlyMap<string, number>): Finding[] {
+  return check.lines.flatMap((each): Finding[] => {
+    const count = counted.get(each.id)
+    const common = {
+      id: `counted ${each.id}`,
+      rule: 'parts',
+      state: 'all',
+      subject: { placementIds: [] },
+    } as const
+    if (count === undefined || count === each.count) return []
+    const off = count - each.count
+    return [
+      off < 0
+        ? {
+            ...common,
+            severity: 'stop',
+            sentence: [
+              `${each.what}: ${count} of ${each.count}. ${-off} missing; nothing is started without ${off === -1 ? 'it' : 'them'}.`,
+            ],
+          }
+        : {
+            ...common,
+            severity: 'mind',
+            sentence: [
+              `${each.what}: ${count}, and the job takes ${each.count}. ${off} left over: a spare, or one left out somewhere.`,
+            ],
+          },
+    ]
+  })
+}

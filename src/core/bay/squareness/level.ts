@@ -1,0 +1,81 @@
+import type { Taped } from '../../log/taped'
+import { readingsSummary } from '../../plan/measurement'
+import { mm } from '../../units/phrase'
+import type { PlannedPair } from './taped'
+import type { Judged, Middles } from './judged'
+
+const CORNERS = [
+  ['LF', 'LHF'],
+  ['RF', 'RHF'],
+  ['LR', 'LHR'],
+  ['RR', 'RHR'],
+] as const satisfies readonly (readonly [string, string])[]
+
+const read = (middles: Middles, kind: 'leg' | 'mark') =>
+  CORNERS.flatMap(([key, corner]) => {
+    const value = middles[`${kind}${key}` satisfies Taped]?.mm
+    return value === undefined ? [] : [{ corner, value }]
+  })
+
+/** Whether the legs stand alike, as far as they were taped. */
+export function level(pair: PlannedPair, middles: Middles): Judged[] {
+  const legs = read(middles, 'leg')
+  if (legs.length < 2) return []
+  const { middleMm, scatterMm } = readingsSummary(legs.map(({ value }) => value))
+  const worst = legs.reduce((so, each) =>
+    Math.abs(each.value - middleMm) > Math.abs(so.value - middleMm) ? each : so,
+  )
+  const bad = scatterMm > pair.legsToleranceMm
+  const by = worst.value - middleMm
+  const all = legs.length === CORNERS.length
+  const lacking = `${CORNERS.length - legs.length} of the legs are not read`
+  return [
+    {
+      what: 'level',
+      severity: bad ? 'stop' : 'clear',
+      measuredMm: scatterMm,
+      limitMm: pair.legsToleranceMm,
+      say: bad
+        ? [
+            `The legs differ by `,
+            mm(scatterMm),
+            ...(all
+              ? [
+                  `: ${by > 0 ? 'lower' : 'raise'} ${worst.corner} by `,
+                  mm(Math.abs(by)),
+                  '; raising moves a bar inward, so free what holds it first.',
+                ]
+              : [`; ${lacking}: tape them too, then it shows which one to move.`]),
+          ]
+        : [
+            `${all ? 'All four legs are' : 'The legs read so far are'} alike within `,
+            mm(scatterMm),
+            all ? '.' : `; ${lacking}.`,
+          ],
+    },
+  ]
+}
+
+/** Whether the towers stand on one mark: a number that is set and no length, so it is the same or it is not. */
+export function marked(middles: Middles): Judged[] {
+  const towers = read(middles, 'mark')
+  if (towers.length < 2) return []
+  const count = (value: number) => towers.filter((each) => each.value === value).length
+  const usual = towers.reduce((so, each) => (count(each.value) > count(so.value) ? each : so)).value
+  const others = towers.filter(({ value }) => value !== usual)
+  const even = others.length > 0 && count(usual) === others.length
+  const list = (each: typeof towers) => each.map(({ corner, value }) => `${corner} on ${value}`).join(', ')
+  return [
+    {
+      what: 'marks',
+      severity: others.length > 0 ? 'stop' : 'clear',
+      say: [
+        others.length === 0
+          ? `${towers.length === CORNERS.length ? 'All four towers' : `The ${towers.length} towers read so far`} stand on mark ${usual}.`
+          : even
+            ? `The towers stand on different marks: ${list(towers)}. Look up which one is wanted, and set all to it.`
+            : `The towers stand on different marks: ${list(others)}, the others on ${usual}. Set them alike.`,
+      ],
+    },
+  ]
+}

@@ -1,0 +1,144 @@
+import { TAPED, type Readings, type Taped } from '../../log/taped'
+import { readingsSummary } from '../../plan/measurement'
+import { mm, type Phrase } from '../../units/phrase'
+import { TAPED_NAME, type PlannedPair } from './taped'
+import type { Judged, Middle, Middles } from './judged'
+
+/**
+ * How far the rear bar stands to the right of the front one, by both diagonals and both spreads, mm. From
+ * d₁² = aᵣ² + (w + s)² and d₂² = aₗ² + (w − s)², s = (d₁² − aᵣ² − d₂² + aₗ²) / 4w. Handbook: Pythagoras.
+ */
+export function sidewaysMm(d1: number, d2: number, left: number, right: number, acrossMm: number): number {
+  return (d1 * d1 - right * right - (d2 * d2 - left * left)) / (4 * acrossMm)
+}
+
+/** From foot to foot across as the diagonals imply it, mm: (w + s)² + (w − s)² = 2w² + 2s². */
+export function acrossImplied(d1: number, d2: number, left: number, right: number, sideways: number): number {
+  return Math.sqrt(Math.max(0, (d1 * d1 - right * right + (d2 * d2 - left * left)) / 2 - sideways * sideways))
+}
+
+/** What cannot be true together, and the readings that nothing may be made of until they are taken anew. */
+export interface Impossible {
+  readonly judged: Judged
+  readonly readings: readonly Taped[]
+}
+
+/** How near to a bar's or a foot's width a slip has to be to be called by its name, mm. Common practice, no source. */
+const SLIP_MM = 8
+/** What a cap that nobody described may take of an end, mm. Common practice, no source. */
+const ANY_CAP_MM = 40
+
+/** From foot to foot: as taped, or as planned within what the house lets bars be out. */
+const acrossOf = (pair: PlannedPair, middles: Middles, which: 'front' | 'rear'): Middle =>
+  middles[`${which}Across`] ?? { mm: pair[which].acrossMm, offMm: pair.toleranceMm }
+
+/** What was taped several times and does not agree with itself. */
+function scattered(pair: PlannedPair, readings: Readings): Impossible[] {
+  return TAPED.flatMap((key): Impossible[] => {
+    const list = readings[key]
+    if (!list || list.length < 2) return []
+    const { scatterMm } = readingsSummary(list)
+    if (scatterMm <= pair.toleranceMm) return []
+    return [
+      {
+        readings: [key],
+        judged: {
+          what: `scatter ${key}`,
+          severity: 'findOut',
+          measuredMm: scatterMm,
+          limitMm: pair.toleranceMm,
+          say: [
+            `${TAPED_NAME[key]}: ${list.length} readings lie `,
+            mm(scatterMm),
+            ' apart. Tape it again, both of you from the same mark.',
+          ],
+        },
+      },
+    ]
+  })
+}
+
+/** A guess at which datum slipped: what would read so if edges had been taped and not centres. */
+function wrongDatum(pair: PlannedPair, left: number, right: number): string {
+  const off = (left + right) / 2 - pair.spreadMm
+  const profile = (pair.front.profileMm + pair.rear.profileMm) / 2
+  if (Math.abs(Math.abs(off) - profile) < SLIP_MM)
+    return `The spreads are about one bar’s width ${off > 0 ? 'too long: outer edge to outer edge' : 'too short: inner edge to inner edge'}? Tape from centre to centre.`
+  return 'One of them was taped from another mark: tape all four anew, each from the mark it names.'
+}
+
+/** Four sides and two diagonals: they close, or one of the six is wrong. */
+function diagonals(pair: PlannedPair, middles: Middles): Impossible[] {
+  const { spreadLeft: left, spreadRight: right, diagonalLeft: d1, diagonalRight: d2 } = middles
+  if (!left || !right || !d1 || !d2) return []
+  const ends = [acrossOf(pair, middles, 'front'), acrossOf(pair, middles, 'rear')]
+  const across = ends.reduce((sum, each) => sum + each.mm, 0) / 2
+  const sideways = sidewaysMm(d1.mm, d2.mm, left.mm, right.mm, across)
+  const implied = acrossImplied(d1.mm, d2.mm, left.mm, right.mm, sideways)
+  // dw = Σ side × its own error / 2w, by differentiating the above; the width as known comes on top.
+  const own =
+    [left, right, d1, d2].reduce((sum, each) => sum + each.mm * each.offMm, 0) / (2 * Math.max(1, across))
+  const allowed = own + ends.reduce((sum, each) => sum + each.offMm, 0) / 2
+  if (Math.abs(implied - across) <= allowed) return []
+  const taped = middles.frontAcross !== undefined && middles.rearAcross !== undefined
+  return [
+    {
+      readings: ['spreadLeft', 'spreadRight', 'diagonalLeft', 'diagonalRight'],
+      judged: {
+        what: 'datum',
+        severity: 'findOut',
+        measuredMm: implied,
+        limitMm: across,
+        say: [
+          'Spreads and diagonals do not belong together: they imply ',
+          mm(implied),
+          ` from foot to foot, ${taped ? 'taped' : 'planned'} `,
+          mm(across),
+          `. ${wrongDatum(pair, left.mm, right.mm)}`,
+          ...(taped ? [] : [' Then tape from foot to foot across too: the feet may stand otherwise.']),
+        ],
+      },
+    },
+  ]
+}
+
+/** Both overhangs, both halves of the feet, what lies between them and the caps are the bar. */
+function overhangs(pair: PlannedPair, middles: Middles, which: 'front' | 'rear'): Impossible[] {
+  const { name, lengthMm, capMm } = pair[which]
+  const [left, right] = [middles[`${which}OverLeft`], middles[`${which}OverRight`]]
+  const known = [left, right].filter((each) => each !== undefined)
+  if (known.length === 0) return []
+  const across = acrossOf(pair, middles, which)
+  const caps = 2 * (capMm ?? 0)
+  const sum = known.reduce((so, each) => so + each.mm, 0) + across.mm + pair.footWidthMm + caps
+  const allowed = known.reduce((so, each) => so + each.offMm, 0) + across.offMm
+  const over = sum - lengthMm
+  const both = left !== undefined && right !== undefined
+  const short = both && -over > allowed + (capMm === undefined ? 2 * ANY_CAP_MM : 0)
+  if (over <= allowed && !short) return []
+  const say: Phrase = [
+    `${name}: ${both ? 'both overhangs' : 'this overhang'}, the feet${capMm === undefined ? '' : ', the caps'} and what lies between add up to `,
+    mm(sum),
+    ', the bar is ',
+    mm(lengthMm),
+    Math.abs(Math.abs(over) - pair.footWidthMm) < SLIP_MM && pair.footWidthMm > 0
+      ? '. That is a foot’s width off: taped from the foot’s middle?'
+      : pair.footWidthMm > 0
+        ? '. Tape them anew from the foot’s outer edge to inside the cap, and from foot to foot.'
+        : '. Tape them anew from the foot’s centre to inside the cap, and from foot to foot.',
+  ]
+  return [
+    {
+      readings: [`${which}OverLeft`, `${which}OverRight`],
+      judged: { what: `${which} datum`, severity: 'findOut', measuredMm: sum, limitMm: lengthMm, say },
+    },
+  ]
+}
+
+/** Everything that was read and cannot be true: it is asked again, and no bar is moved on its word. */
+export const impossible = (pair: PlannedPair, readings: Readings, middles: Middles): Impossible[] => [
+  ...scattered(pair, readings),
+  ...diagonals(pair, middles),
+  ...overhangs(pair, middles, 'front'),
+  ...overhangs(pair, middles, 'rear'),
+]

@@ -1,0 +1,32 @@
+import { TAPED, type Readings } from '../../log/taped'
+import type { Finding } from '../../review/finding'
+import { judgedFinding, middlesOf, type Middles } from './judged'
+import { level, marked } from './level'
+import { impossible } from './possible'
+import { alone, centred, parallel, square } from './standing'
+import { type PlannedPair } from './taped'
+
+/**
+ * How two bars stand against how they should: parallel, square, centred, level, and what to move which way by how much.
+ * Readings that cannot be true together come first; nothing is advised on the word of any of them.
+ */
+export function squareness(pair: PlannedPair, readings: Readings): Finding[] {
+  const middles = middlesOf(readings)
+  const wrong = impossible(pair, readings, middles)
+  const doubted = new Set(wrong.flatMap(({ readings: keys }) => keys))
+  const sound: Middles = Object.fromEntries(
+    TAPED.flatMap((key) => (doubted.has(key) || !middles[key] ? [] : [[key, middles[key]]])),
+  )
+  // A side whose other is doubted is not alone: that other is to be taped anew.
+  const lonely = alone(pair, middles).filter(({ of }) => !of || !doubted.has(of))
+  return [
+    ...wrong.map(({ judged }) => judged),
+    ...parallel(pair, sound),
+    ...square(pair, sound),
+    ...centred(pair, sound, 'front'),
+    ...centred(pair, sound, 'rear'),
+    ...level(pair, sound),
+    ...marked(sound),
+    ...lonely,
+  ].map((each) => judgedFinding(pair, each))
+}

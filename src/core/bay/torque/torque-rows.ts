@@ -1,0 +1,89 @@
+import { toFit } from '../../units/scalars'
+import { newtonMetre, type Phrase } from '../../units/phrase'
+import type { BayRules } from '../../plan/house'
+import type { Survey } from '../../survey/survey'
+import { answersAt } from '../answers'
+import { ANSWER_WORD, pullWords, type Answer } from '../../log/event'
+import { pullKey, signKey, type BayProgress } from '../../log/replay'
+import { fittedThings, gearJoints, rackJoints } from '../steps/joint-groups'
+import type { JointGroup } from '../steps/step'
+import type { Joint } from './joint'
+
+/** A joint on the sheet: the range it wants, and place by place what it got. */
+export interface TorqueRow {
+  readonly what: string
+  readonly wanted: Phrase
+  readonly read: Phrase
+}
+
+function wantedOf({ torque }: Joint): Phrase {
+  switch (torque.kind) {
+    case 'sheet':
+      return torque.fromNm === torque.toNm
+        ? [newtonMetre(torque.toNm)]
+        : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm)]
+    case 'advice':
+      return [newtonMetre(torque.nm), ', table’s advice (house rule)']
+    case 'feel':
+      return ['by feel (house rule)']
+    case 'refused':
+    case 'unknown':
+      return ['no figure']
+  }
+}
+
+/** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
+function readOf(
+  { joint, spots, pulls }: JointGroup,
+  progress: BayProgress,
+  answered: ReadonlyMap<string, Answer>,
+): Phrase {
+  const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+  const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
+  if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
+  const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
+    pulled?.nm === undefined
+      ? []
+      : [
+          [
+            `${spot} `,
+            newtonMetre(pulled.nm),
+            ...(progress.signs.has(signKey(joint.id, spot)) ? [' and its sign seen'] : []),
+          ],
+        ],
+  )
+  const others = new Map<string, string[]>()
+  for (const { spot, pulled } of got)
+    if (pulled?.nm === undefined) {
+      const answer = answered.get(spot)
+      const words = pulled ? pullWords(pulled.how) : answer ? ANSWER_WORD[answer].toLowerCase() : 'not pulled'
+      others.set(words, [...(others.get(words) ?? []), spot])
+    }
+  const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
+  return [
+    ...readings,
+    ...[...others].map(([words, places]): Phrase => [
+      `${places.map((place) => place.replace(', ', ' ')).join(', ')} ${words}`,
+    ]),
+    ...(tools.length > 0 ? [[`read by ${tools.join(', ')}`]] : []),
+  ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))
+}
+
+/** Every joint of what this job fits with tools, as wanted and as done; what was on when it came has none here. N·m. */
+export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): TorqueRow[] {
+  const row = (owner: string) => (group: JointGroup) => ({
+    what: `${owner}, ${group.joint.name}`,
+    wanted: wantedOf(group.joint),
+    read: readOf(group, progress, answersAt(group.joint.id, progress)),
+  })
+  return [
+    ...survey.racks
+      .filter(({ rack }) => toFit(rack))
+      .flatMap((rack) => rackJoints(rack, rules).map(row(rack.rack.name))),
+    ...fittedThings(survey).flatMap((thing) => gearJoints(survey, thing, rules).map(row(thing.gear.name))),
+  ]
+}
+
+/** How many pulls and weights on a sheet were played by a device of the demo, and read by nobody. */
+export const playedReadings = ({ torqued, playedWeights }: BayProgress): number =>
+  [...torqued.values()].filter(({ simulated }) => simulated).length + playedWeights.size

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { apply } from '../plan/apply'
+import { DEMO_PLANS } from '@/demo/plans'
+import type { Plan } from '../plan/plan'
+import { survey } from '../survey/survey'
+import { chanceProblem } from './problem'
+import { weighed } from './weighing'
+
+/** Every demo plan with everything in it guessed. */
+const guessed = (plan: Plan): Plan => ({
+  ...plan,
+  gear: plan.gear.map((gear) => ({ ...gear, mass: { ...gear.mass, basis: 'guess' as const } })),
+  placements: plan.placements.map((placement) => ({
+    ...placement,
+    loads: placement.loads.map((load) => {
+      const { what } = load
+      switch (what.kind) {
+        case 'mass':
+          return { ...load, what: { ...what, mass: { ...what.mass, basis: 'guess' as const } } }
+        case 'people':
+          return { ...load, what: { ...what, each: { ...what.each, basis: 'guess' as const } } }
+        case 'fluid':
+          return load
+      }
+    }),
+  })),
+})
+
+describe('weighing an unknown', () => {
+  it('puts what was weighed in its place, and it is unknown no more', () => {
+    for (const plan of DEMO_PLANS.map(guessed)) {
+      const { unknowns } = chanceProblem(survey(plan))
+      expect(unknowns.length).toBeGreaterThan(0)
+      for (const { id, whose, kg } of unknowns) {
+        const command = weighed(plan, whose, kg + 1, `${kg + 1} kg`)
+        const applied = command && apply(plan, command)
+        if (!applied?.ok) throw new Error(`${id} could not be weighed`)
+        const after = survey(applied.plan)
+        expect(chanceProblem(after).unknowns.some((each) => each.id === id)).toBe(false)
+        expect(
+          after.masses.some((mass) => mass.basis === 'weighed' && Math.abs(mass.kg - kg - 1) < 1e-9),
+        ).toBe(true)
+      }
+    }
+  })
+
+  it('is nothing to do where it is gone', () => {
+    expect(weighed(DEMO_PLANS[0]!, { of: 'gear', gearId: 'none' }, 1, '1 kg')).toBeUndefined()
+    expect(
+      weighed(DEMO_PLANS[0]!, { of: 'load', placementId: 'none', loadId: 'x' }, 1, '1 kg'),
+    ).toBeUndefined()
+    expect(weighed(DEMO_PLANS[0]!, { of: 'occupant', occupantId: 'none' }, 1, '1 kg')).toBeUndefined()
+  })
+})

@@ -1,0 +1,48 @@
+import type { SingleCommand } from '../plan/command'
+import type { Plan } from '../plan/plan'
+import type { Mass } from '../plan/rating'
+import type { UnknownOf } from './problem'
+
+/** The edit that puts a weighed mass in the place of an unknown one: kg as weighed, people all together. Nothing where it is gone. */
+export function weighed(plan: Plan, whose: UnknownOf, kg: number, typed: string): SingleCommand | undefined {
+  const mass = (each: number): Mass => ({ kg: each, basis: 'weighed', typed: { kg: typed } })
+  switch (whose.of) {
+    case 'gear':
+      return plan.gear.some(({ id }) => id === whose.gearId)
+        ? { do: 'setGearMass', gearId: whose.gearId, mass: mass(kg) }
+        : undefined
+    case 'load': {
+      const { placementId } = whose
+      const load = plan.placements
+        .find(({ id }) => id === placementId)
+        ?.loads.find(({ id }) => id === whose.loadId)
+      if (!load || load.what.kind === 'fluid') return undefined
+      const { what } = load
+      return {
+        do: 'setLoad',
+        placementId,
+        load: {
+          ...load,
+          what:
+            what.kind === 'mass'
+              ? { kind: 'mass', mass: mass(kg) }
+              : { ...what, each: { kg: kg / Math.max(1, what.count), basis: 'weighed' } },
+        },
+      }
+    }
+    case 'occupant': {
+      const { use } = plan
+      return use.occupants.some(({ id }) => id === whose.occupantId)
+        ? {
+            do: 'setUse',
+            use: {
+              ...use,
+              occupants: use.occupants.map((each) =>
+                each.id === whose.occupantId ? { ...each, mass: mass(kg) } : each,
+              ),
+            },
+          }
+        : undefined
+    }
+  }
+}

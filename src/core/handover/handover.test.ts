@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, firstBike, ladderJob } from '@/demo/plans'
+import type { Plan } from '../plan/plan'
+import { phraseText } from '../units/phrase'
+import { review } from '../review/review'
+import { USUAL_BAY } from '../plan/house'
+import { survey } from '../survey/survey'
+import { handoverOf, placardLines } from './handover'
+import { openingOf } from './handover-opening'
+import { NOTHING_DONE, pullKey, type BayProgress } from '../log/replay'
+import { jobSteps } from '../bay/steps/job-steps'
+import { workedProgress } from '../bay/worked.testing'
+
+const of = (plan: Plan, progress: BayProgress = NOTHING_DONE) => {
+  const surveyed = survey(plan)
+  return { surveyed, sheet: handoverOf(surveyed, review(surveyed), progress, [], USUAL_BAY) }
+}
+
+describe('the handover sheet', () => {
+  it('says for each rack and state what is left, as the load path has it', () => {
+    const { surveyed, sheet } = of(boatAndBox)
+    expect(sheet.limits).toHaveLength(3)
+    for (const row of sheet.limits) {
+      const allowance = surveyed.allowances.find(({ state }) => state === row.state)
+      if (allowance?.kind === 'unknown') expect(row.known).toBe(false)
+      else if (row.over) expect(allowance?.binding.leftKg).toBeLessThan(0)
+      else expect(row.left).toContainEqual({ dimension: 'mass', value: allowance?.kg })
+    }
+    expect(sheet.heightMm).toBe(Math.ceil(surveyed.drivingTop.topMm))
+    expect(sheet.cautions.length).toBeGreaterThan(0)
+    expect(sheet.keys).toEqual(['Rail feet: 4 cores, all alike, key Q17'])
+  })
+
+  it('never leaves an unrated link blank', () => {
+    const unknown = of(firstBike).sheet.limits.filter(({ known }) => !known)
+    expect(unknown.length).toBeGreaterThan(0)
+    for (const row of unknown) expect(phraseText(row.left)).toMatch(/^not known/)
+    expect(
+      placardLines(of(firstBike).sheet)
+        .rows.map(([, text]) => text)
+        .join(),
+    ).toContain('not known')
+  })
+
+  it('prints which house rules stand behind it', () => {
+    const { assumed } = of(ladderJob).sheet
+    expect(assumed.join()).toContain('67 % of its road figure')
+    expect(assumed.join()).toContain('guessed weights are taken 10 % heavier')
+    expect(assumed.at(-1)).toContain('50, 75, 100 %')
+  })
+
+  it('has each torque as wanted and as read', () => {
+    const joint = 'wing/wing-feet:0'
+    const torqued = new Map(
+      ['LHF', 'RHF'].map((spot) => [pullKey(joint, spot, 3), { nm: 6.1, tool: 'Shop wrench' }] as const),
+    )
+    const row = of(boatAndBox, { ...NOTHING_DONE, torqued }).sheet.torques[0]
+    expect(phraseText(row?.wanted ?? [])).toBe('6 N·m')
+    expect(phraseText(row?.read ?? [])).toBe(
+      'LHF 6.1 N·m; RHF 6.1 N·m; LHR, RHR not pulled; read by Shop wrench',
+    )
+    const clicked = new Map(
+      ['LHF', 'RHF', 'LHR', 'RHR'].map((spot) => [pullKey(joint, spot, 3), { how: 'click' }] as const),
+    )
+    expect(
+      phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: clicked }).sheet.torques[0]?.read ?? []),
+    ).toBe('LHF, RHF, LHR, RHR clicked at its figure')
+    const untold = new Map([[pullKey(joint, 'LHF', 3), {}] as const])
+    expect(
+      phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: untold }).sheet.torques[0]?.read ?? []),
+    ).toContain('LHF called done, not said how')
+    expect(phraseText(of(boatAndBox).sheet.torques[0]?.read ?? [])).toBe('not recorded')
+  })
+
+  it('puts one line a state on the placard, and names the rack only where there are several', () => {
+    expect(placardLines(of(boatAndBox).sheet).rows.map(([name]) => name)).toEqual([
+      'Road: Stop',
+      'Trail: Stop',
+      'Parked: Clear',
+    ])
+    expect(placardLines(of(ladderJob).sheet).rows.length).toBeGreaterThan(3)
+  })
+
+  it('says fitted only of what was done step by step, and opens with a bay that is not finished (B7)', () => {
+    const nothing = of(boatAndBox).sheet
+    for (const line of nothing.fitted) expect(line).toContain('not fitted yet')
+    expect(openingOf(nothing).map(({ title }) => title)).toContain('The bay is not finished')
+    const order = jobSteps(survey(boatAndBox), USUAL_BAY)
+    const steps = order.ok ? order.steps : []
+    const done = (few: number) =>
+      workedProgress(survey(boatAndBox), (id) => steps.findIndex((step) => step.id === id) < few)
+    expect(of(boatAndBox, done(3)).sheet.unfinished).toMatchObject({ done: 3, of: steps.length })
+    const whole = of(boatAndBox, done(steps.length)).sheet
+    expect(whole.unfinished).toBeUndefined()
+    expect(whole.fitted[0]).toContain(': fitted. ')
+    const on: Plan = {
+      ...boatAndBox,
+      racks: boatAndBox.racks.map((rack) => ({ ...rack, status: 'alreadyOn' })),
+    }
+    expect(of(on).sheet.fitted[0]).toContain('on when it came')
+  })
+
+  it('opens with what was played and not measured', () => {
+    const played = new Map([[pullKey('wing/wing-feet:0', 'LHF', 1), { nm: 3, simulated: true }] as const])
+    expect(openingOf(of(boatAndBox, { ...NOTHING_DONE, torqued: played }).sheet)[0]).toMatchObject({
+      title: 'Played, not measured',
+      grave: true,
+    })
+    expect(of(boatAndBox).sheet.played).toBe(0)
+  })
+})

@@ -1,0 +1,232 @@
+import * as z from 'zod'
+import { nameSchema, positionMm, sizeMm, spanMm } from '../units/scalars'
+import { kindsOf } from './kind'
+import { channelSchema } from './mount'
+import { alongSchema } from './obstacle'
+import type { RackKind } from './rack-kind'
+
+/** What keeps a bar where it stands: it decides what can be done about one that stands wrong. */
+export type HeldBy = 'rail' | 'notch' | 'point' | 'socket' | 'doorFrame' | 'hole'
+
+interface AttachmentTraits {
+  /** As a form offers it, inside a sentence, and what sheets call it besides. */
+  readonly choice: string
+  readonly word: string
+  readonly alsoCalled: readonly string[]
+  /** Where it is: what is on the roof passes its load on to it, the others end the load path themselves. */
+  readonly on: 'roof' | 'frame' | 'bed' | 'hatch'
+  /** Which racks stand on it. */
+  readonly racks: readonly RackKind[]
+  /** Where feet may stand: anywhere along it, only at points, at the doors, or nowhere: a ladder hangs on a seam. */
+  readonly feet: 'along' | 'points' | 'doors' | 'seam'
+  /** Whether its figure is shared by its two sides or by each place a foot stands. */
+  readonly sharedBy: 'side' | 'foot'
+  readonly holds: HeldBy
+  /** What is done to it before a foot goes on. */
+  readonly prepare: string
+  /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
+  readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
+  /** Its own piece of schema. `gaugeMm` is from one side's seat to the other's. */
+  readonly shape: z.ZodRawShape
+}
+
+/** Points along one side; the other side mirrors them. */
+const points = z
+  .array(z.strictObject({ xMm: positionMm, yMm: sizeMm }))
+  .min(1)
+  .max(24)
+/** Where feet may stand along a rail: anywhere in the ranges but at the posts, or only in notches. */
+const along = {
+  gaugeMm: spanMm,
+  ranges: z.array(alongSchema).min(1).max(8),
+  posts: z.array(alongSchema).max(12).optional(),
+  notchesXMm: z.array(positionMm).max(40).optional(),
+}
+
+/** What holds a rack. */
+export const ATTACHMENTS = {
+  raisedRail: {
+    choice: 'Raised rails, air under them',
+    word: 'raised rails',
+    alsoCalled: ['rails', 'rail'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Rail clean and dry, no wax where the clamps close.',
+    seat: 'rise',
+    shape: { ...along, riseMm: sizeMm, shape: nameSchema.optional() },
+  },
+  flushRail: {
+    choice: 'Flush rails, no air under them',
+    word: 'flush rails',
+    alsoCalled: ['rails', 'rail'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Rail clean; look for the slot’s own covers.',
+    seat: 'edge',
+    shape: along,
+  },
+  roofChannel: {
+    choice: 'Roof channels',
+    word: 'roof channels',
+    alsoCalled: ['channels', 'channel'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
+    seat: 'edge',
+    shape: along,
+  },
+  gutter: {
+    choice: 'Rain gutters',
+    word: 'gutters',
+    alsoCalled: ['gutter'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Wipe the gutters; look for rust and loose seam.',
+    seat: 'gutter',
+    shape: along,
+  },
+  fixedPoint: {
+    choice: 'Fixed points under caps',
+    word: 'fixed points',
+    alsoCalled: ['points', 'mounting points'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'points',
+    sharedBy: 'foot',
+    holds: 'point',
+    prepare: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
+    seat: 'edge',
+    shape: { points },
+  },
+  hookPoint: {
+    choice: 'Hook points under a glass edge',
+    word: 'hook points',
+    alsoCalled: ['hooks', 'points'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'points',
+    sharedBy: 'foot',
+    holds: 'point',
+    prepare: 'Free the hook points under the glass edge and clean them.',
+    seat: 'edge',
+    shape: { points },
+  },
+  bareRoof: {
+    choice: 'Bare roof: feet clamp the door frames',
+    word: 'door frames',
+    alsoCalled: ['door frame'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'doors',
+    sharedBy: 'foot',
+    holds: 'doorFrame',
+    prepare: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
+    seat: 'edge',
+    shape: { doorPositions: points },
+  },
+  drilledTop: {
+    choice: 'Drilled mounts through a hard top',
+    word: 'drilled mounts',
+    alsoCalled: ['mounts'],
+    on: 'roof',
+    racks: ['bars', 'platform'],
+    feet: 'points',
+    sharedBy: 'foot',
+    holds: 'hole',
+    prepare: 'Know what is behind: lining, wires, reinforcement.',
+    seat: 'edge',
+    shape: {
+      points,
+      reinforced: z.boolean(),
+      /** Whether the roof skin still bears the load with that reinforcement; left out where nobody has said. */
+      roofBears: z.boolean().optional(),
+    },
+  },
+  framePoint: {
+    choice: 'Body or frame points, for a frame rack',
+    word: 'frame points',
+    alsoCalled: ['frame'],
+    on: 'frame',
+    racks: ['frame'],
+    feet: 'points',
+    sharedBy: 'foot',
+    holds: 'point',
+    prepare: 'Clean the frame’s points and threads.',
+    seat: 'frame',
+    shape: {
+      points,
+      /** How high over the ground its legs stand, where somebody measured it. */
+      seatZMm: sizeMm.optional(),
+    },
+  },
+  bedRail: {
+    choice: 'Bed rails, top of the bed side',
+    word: 'bed rails',
+    alsoCalled: ['bed rail', 'bed'],
+    on: 'bed',
+    racks: ['bed'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Wipe the bed rails; take off caps where the clamps go.',
+    seat: 'top',
+    shape: { ...along, topZMm: spanMm },
+  },
+  bedChannel: {
+    choice: 'Bed channels',
+    word: 'bed channels',
+    alsoCalled: ['bed channel', 'bed'],
+    on: 'bed',
+    racks: ['bed'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Blow out the bed channels; look for cleats.',
+    seat: 'top',
+    shape: { ...along, topZMm: spanMm, channel: channelSchema.optional() },
+  },
+  bedSocket: {
+    choice: 'Bed sockets with latches',
+    word: 'bed sockets',
+    alsoCalled: ['bed socket', 'bed'],
+    on: 'bed',
+    racks: ['bed'],
+    feet: 'points',
+    sharedBy: 'foot',
+    holds: 'socket',
+    prepare: 'Empty the sockets and try the latches.',
+    seat: 'top',
+    shape: { points, topZMm: spanMm },
+  },
+  hatchSeam: {
+    choice: 'Hatch seam, for a ladder',
+    word: 'hatch',
+    alsoCalled: ['hatch seam'],
+    on: 'hatch',
+    racks: ['ladder'],
+    feet: 'seam',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Wipe the seam; look at the sealant.',
+    seat: 'edge',
+    shape: { xMm: positionMm, seamGapMm: sizeMm.optional() },
+  },
+} as const satisfies Record<string, AttachmentTraits>
+export type AttachmentKind = keyof typeof ATTACHMENTS
+
+export const attachmentKindSchema = z.enum(kindsOf(ATTACHMENTS))
+
+/** Whether this kind of attachment sits on the roof. */
+export const loadsRoof = (kind: AttachmentKind): boolean => ATTACHMENTS[kind].on === 'roof'

@@ -1,0 +1,174 @@
+import * as z from 'zod'
+import type { GearShape } from './gear-shape'
+import { kindsOf } from './kind'
+import type { MountKind } from './mount'
+
+interface GearKindTraits {
+  /** Several of them, as a list is headed. */
+  readonly many: string
+  /** What such a thing usually is: its shape, its length, width and height in mm, what holds it. Common practice, no source. */
+  readonly usually: {
+    readonly shape: GearShape
+    readonly sizeMm: readonly [number, number, number]
+    readonly mount: MountKind
+  }
+  /** Whether something usually stands or lies in it. */
+  readonly carries: boolean
+  /** Whether it can be loaded lighter: what is filled or packed. A bike or a boat in its carrier is as heavy as it is. */
+  readonly filled: boolean
+  /** Whether it is used while the vehicle stands. */
+  readonly usedParked: boolean
+  /** Whether it lies in cradles where there are some. */
+  readonly cradled: boolean
+}
+
+/** What kinds of gear there are. */
+export const GEAR_KINDS = {
+  box: {
+    many: 'Boxes',
+    usually: { shape: 'shell', sizeMm: [1800, 750, 380], mount: 'unsaid' },
+    carries: true,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+  basket: {
+    many: 'Baskets',
+    usually: { shape: 'tray', sizeMm: [1200, 1000, 160], mount: 'unsaid' },
+    carries: true,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+  platform: {
+    many: 'Platforms',
+    usually: { shape: 'deck', sizeMm: [1400, 1200, 55], mount: 'unsaid' },
+    carries: true,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+  boat: {
+    many: 'Boats',
+    usually: { shape: 'hull', sizeMm: [4800, 600, 350], mount: 'strap' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: true,
+  },
+  board: {
+    many: 'Boards',
+    usually: { shape: 'board', sizeMm: [3200, 780, 150], mount: 'strap' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: true,
+  },
+  bike: {
+    many: 'Bikes',
+    usually: { shape: 'wheel', sizeMm: [1750, 450, 1050], mount: 'none' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  skis: {
+    many: 'Skis',
+    usually: { shape: 'poles', sizeMm: [1800, 400, 90], mount: 'none' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  tent: {
+    many: 'Tents',
+    usually: { shape: 'shell', sizeMm: [2150, 1300, 300], mount: 'unsaid' },
+    carries: true,
+    filled: true,
+    usedParked: true,
+    cradled: false,
+  },
+  awning: {
+    many: 'Awnings',
+    usually: { shape: 'box', sizeMm: [2000, 150, 140], mount: 'unsaid' },
+    carries: false,
+    filled: true,
+    usedParked: true,
+    cradled: false,
+  },
+  bag: {
+    many: 'Bags',
+    usually: { shape: 'bag', sizeMm: [900, 500, 320], mount: 'strap' },
+    carries: false,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+  can: {
+    many: 'Cans',
+    usually: { shape: 'can', sizeMm: [350, 170, 470], mount: 'none' },
+    carries: false,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+  lumber: {
+    many: 'Lumber',
+    usually: { shape: 'poles', sizeMm: [3000, 300, 150], mount: 'strap' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  ladder: {
+    many: 'Ladders',
+    usually: { shape: 'poles', sizeMm: [3000, 430, 150], mount: 'strap' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  tool: {
+    many: 'Tools',
+    usually: { shape: 'poles', sizeMm: [1200, 220, 60], mount: 'none' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  wheel: {
+    many: 'Wheels',
+    usually: { shape: 'wheel', sizeMm: [760, 760, 250], mount: 'strap' },
+    carries: false,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  person: {
+    many: 'People',
+    usually: { shape: 'person', sizeMm: [350, 480, 1750], mount: 'none' },
+    carries: false,
+    filled: false,
+    usedParked: true,
+    cradled: false,
+  },
+  carrier: {
+    many: 'Carriers',
+    usually: { shape: 'cradles', sizeMm: [900, 420, 120], mount: 'unsaid' },
+    carries: true,
+    filled: false,
+    usedParked: false,
+    cradled: false,
+  },
+  other: {
+    many: 'Other',
+    usually: { shape: 'box', sizeMm: [1000, 500, 300], mount: 'strap' },
+    carries: false,
+    filled: true,
+    usedParked: false,
+    cradled: false,
+  },
+} as const satisfies Record<string, GearKindTraits>
+export type GearKind = keyof typeof GEAR_KINDS
+
+export const gearKindSchema = z.enum(kindsOf(GEAR_KINDS))

@@ -1,0 +1,98 @@
+import * as z from 'zod'
+import { sizeMm, spanMm } from '../units/scalars'
+import { unionOf } from './union'
+
+/** From a size to a size, both within; `toMm` may not be the smaller. */
+export const rangeSchema = z
+  .strictObject({ fromMm: sizeMm, toMm: sizeMm })
+  .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
+export type Range = z.infer<typeof rangeSchema>
+
+/** A T-shaped groove: the width of its mouth, the height inside for a head or nut, and its whole depth. */
+export const channelSchema = z.strictObject({
+  slotMm: spanMm,
+  headRoomMm: spanMm,
+  depthMm: spanMm.optional(),
+})
+export type Channel = z.infer<typeof channelSchema>
+
+interface MountTraits {
+  /** As a form offers it, and as a table says it. */
+  readonly choice: string
+  readonly word: string
+  /** Whether it takes hold of bars, and may ask something of them. */
+  readonly onBars: boolean
+  readonly shape: z.ZodRawShape
+}
+
+const section = { sectionWidthMm: rangeSchema, sectionHeightMm: rangeSchema }
+
+/**
+ * What a thing needs in order to be held: one kind, one way of holding; `unsaid` where nobody has looked yet. A channel bolt's `slotMm` is the mouth
+ * its head or nut is made for, `otherSlotsMm` are those its other nuts are made for, `stackMm` what the bolt
+ * passes through over the bar, `boltMm` the bolt in the box.
+ */
+export const MOUNTS = {
+  unsaid: { choice: 'not known yet', word: 'not known yet', onBars: true, shape: {} },
+  strap: { choice: 'straps', word: 'straps', onBars: true, shape: {} },
+  wrapClamp: {
+    choice: 'a clamp round the bar',
+    word: 'clamp round the bar',
+    onBars: true,
+    shape: { ...section, underBarMm: sizeMm },
+  },
+  channelBolt: {
+    choice: 'bolts in the bar’s channel',
+    word: 'bolts in the channel',
+    onBars: true,
+    shape: {
+      slotMm: spanMm,
+      otherSlotsMm: z.array(spanMm).max(6).optional(),
+      headMm: spanMm,
+      thread: z.string().max(20),
+      boltMm: spanMm.optional(),
+      stackMm: sizeMm,
+    },
+  },
+  uBolt: { choice: 'U-bolts', word: 'U-bolts', onBars: true, shape: section },
+  slat: {
+    choice: 'bolts in a platform’s slats',
+    word: 'bolts in the slats',
+    onBars: true,
+    shape: { slotMm: spanMm },
+  },
+  panelHoles: {
+    choice: 'holes of a side panel',
+    word: 'holes of a panel',
+    onBars: false,
+    shape: { pitchMm: spanMm, columns: z.number().int().min(1), rows: z.number().int().min(1) },
+  },
+  bracket: {
+    choice: 'brackets of its own',
+    word: 'brackets',
+    onBars: true,
+    shape: { spacingMm: rangeSchema, direction: z.enum(['along', 'across']) },
+  },
+  handle: {
+    choice: 'a clamp on its handle',
+    word: 'clamp on its handle',
+    onBars: false,
+    shape: { diameterMm: spanMm },
+  },
+  none: {
+    choice: 'nothing: it goes in a carrier',
+    word: 'nothing: in a carrier',
+    onBars: false,
+    shape: {},
+  },
+} as const satisfies Record<string, MountTraits>
+export type MountKind = keyof typeof MOUNTS
+
+/** Mounts share no field. */
+const NOTHING_BESIDES = {}
+
+export const mountSchema = unionOf<typeof MOUNTS, Record<MountKind, typeof NOTHING_BESIDES>>(
+  MOUNTS,
+  () => NOTHING_BESIDES,
+)
+export type Mount = z.infer<typeof mountSchema>

@@ -1,0 +1,70 @@
+import * as z from 'zod'
+import { positionMm, sizeMm, spanMm } from '../units/scalars'
+import { kindsOf } from './kind'
+
+interface ObstacleTraits {
+  /** As a form offers it, and what one is called at first. */
+  readonly choice: string
+  /** How it opens, where it does: a panel up or down about a hinge, or a pane in the roof. */
+  readonly opens: 'up' | 'down' | 'pane' | undefined
+  readonly shape: z.ZodRawShape
+}
+
+const outlinePoint = z.strictObject({ xMm: positionMm, zMm: positionMm })
+const swings = {
+  hinge: outlinePoint,
+  panel: z.array(outlinePoint).min(2).max(40),
+  halfWidthMm: spanMm,
+  opensDeg: z.number().min(0).max(180),
+}
+
+/** From one place along the vehicle to another behind it, mm. */
+export const alongSchema = z
+  .strictObject({ fromMm: positionMm, toMm: positionMm })
+  .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
+
+/** The forms of antenna, with half of what each takes along the roof. mm, rough, common practice, no source. */
+export const ANTENNA_FORMS = {
+  fin: { halfMm: 75 },
+  mast: { halfMm: 12 },
+  puck: { halfMm: 40 },
+} as const satisfies Record<string, { readonly halfMm: number }>
+
+/** Things on the vehicle that the load may meet. */
+export const OBSTACLES = {
+  hatch: { choice: 'Hatch', opens: 'up', shape: swings },
+  tailgate: { choice: 'Tailgate that folds down', opens: 'down', shape: swings },
+  sunroof: {
+    choice: 'Sunroof',
+    opens: 'pane',
+    shape: {
+      openingMm: alongSchema,
+      widthMm: spanMm,
+      tiltRiseMm: sizeMm.optional(),
+      slidesOutside: z.strictObject({ travelMm: sizeMm, riseMm: sizeMm }).optional(),
+      /** How it moves, where somebody has said: one that stays shut or slides under the roof meets nothing over it. */
+      moves: z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides']).optional(),
+    },
+  },
+  antenna: {
+    choice: 'Antenna',
+    opens: undefined,
+    shape: {
+      xMm: positionMm,
+      yMm: positionMm,
+      heightMm: spanMm,
+      form: z.enum(kindsOf(ANTENNA_FORMS)),
+    },
+  },
+  spoiler: {
+    choice: 'Spoiler on the hatch',
+    opens: undefined,
+    shape: { fromXMm: positionMm, toXMm: positionMm, topZMm: spanMm },
+  },
+  doorEdge: {
+    choice: 'Door edge, for heads',
+    opens: undefined,
+    shape: { halfWidthMm: spanMm, headZMm: spanMm },
+  },
+} as const satisfies Record<string, ObstacleTraits>
+export type ObstacleKind = keyof typeof OBSTACLES

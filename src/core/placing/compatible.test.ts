@@ -1,0 +1,133 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS, hatchJob, pointsJob, podJob, threeSpreads, yardVan } from '@/demo/plans'
+import { DEMO_STOCK } from '@/demo/stock'
+import { barsRack, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { apply } from '../plan/apply'
+import type { Gear } from '../plan/gear'
+import type { Plan } from '../plan/plan'
+import { survey } from '../survey/survey'
+import { compatible, type Compatible } from './compatible'
+import { phraseText } from '../units/phrase'
+import { review } from '../review/review'
+import { runs } from '@/core/runs.testing'
+
+const ANY = { road: 900, trail: 900, parked: 900 }
+const FIT_RULES = ['mount-match', 'spread', 'on-its-bars', 'usable-width', 'space', 'over-roof', 'hatch']
+
+const ask = (plan: Plan, gear: Gear, rackId = plan.racks[0]!.id) =>
+  compatible(survey(plan), gear, rackId, DEMO_STOCK.adapters, 'trial')
+
+/** The plan with the thing put on as the answer says. */
+function mounted(plan: Plan, gear: Gear, answer: Exclude<Compatible, { kind: 'cannot' }>): Plan {
+  const commands = answer.kind === 'fitsIf' ? answer.commands : []
+  const applied = apply(plan, {
+    do: 'together',
+    commands: [...commands, { do: 'mount', gear, placement: answer.placement }],
+  })
+  if (!applied.ok) throw new Error(applied.reason)
+  return applied.plan
+}
+
+describe('whether gear goes on a rack', () => {
+  it('is never a yes that the checks then take back, for all of the stock on every demo plan', () => {
+    let [yes, no] = [0, 0]
+    for (const plan of DEMO_PLANS) {
+      const before = new Set(
+        review(survey(plan))
+          .findings.filter(({ severity }) => severity === 'stop')
+          .map(({ id }) => id),
+      )
+      for (const gear of DEMO_STOCK.gear) {
+        const answer = ask(plan, gear)
+        if (answer.kind === 'cannot') {
+          no += 1
+          expect(phraseText(answer.why).length).toBeGreaterThan(5)
+          continue
+        }
+        yes += 1
+        const known = plan.gear.find(({ id }) => id === gear.id) ?? gear
+        const stops = review(survey(mounted(plan, known, answer))).findings.filter(
+          ({ id, rule, severity }) => severity === 'stop' && FIT_RULES.includes(rule) && !before.has(id),
+        )
+        expect(
+          stops.map(({ sentence }) => phraseText(sentence)),
+          `${gear.name} on ${plan.job.name}`,
+        ).toEqual([])
+      }
+    }
+    expect(Math.min(yes, no)).toBeGreaterThan(40)
+  })
+
+  it('says what change it takes: an adapter, other nuts, bars moved', () => {
+    const words = (answer: Compatible) => (answer.kind === 'fitsIf' ? phraseText(answer.say) : answer.kind)
+    const pod = DEMO_STOCK.gear.find(({ id }) => id === 'cargo-pod')!
+    expect(words(ask({ ...podJob, placements: [] }, pod))).toContain('saddle adapters')
+    const clamps = DEMO_STOCK.gear.find(({ id }) => id === 'tool-clamps')!
+    expect(words(ask(yardVan, clamps))).toContain('nuts for a slot of 11 mm')
+    const edge = DEMO_STOCK.gear.find(({ id }) => id === 'edge-carrier')!
+    expect(words(ask({ ...threeSpreads, placements: [] }, edge))).toContain(
+      'bars moved for a spread of 750 mm to 770 mm',
+    )
+  })
+
+  it('says why not: no spread on fixed points, no width, no carrier', () => {
+    const why = (answer: Compatible) => (answer.kind === 'cannot' ? phraseText(answer.why) : answer.kind)
+    const box = DEMO_STOCK.gear.find(({ id }) => id === 'long-box')!
+    expect(why(ask({ ...pointsJob, placements: [] }, box))).toBe(
+      'wants a spread of 600 mm to 900 mm; the bars stand at 590 mm',
+    )
+    expect(
+      why(
+        ask(
+          yardVan,
+          DEMO_STOCK.gear.find(({ id }) => id === 'open-canoe')!,
+        ),
+      ),
+    ).toContain('of bar is left, it takes 910 mm')
+    expect(
+      why(
+        ask(
+          { ...hatchJob, placements: [] },
+          DEMO_STOCK.gear.find(({ id }) => id === 'trail-bike')!,
+        ),
+      ),
+    ).toContain('wants a carrier')
+  })
+
+  it('goes to the nearest place that suits when a hand holds it somewhere', () => {
+    const plan = planOf(vehicleWith(roofOf(ANY)), [barsRack({})])
+    const crate = thing('Crate', 5, { widthMm: 300 })
+    const at = compatible(survey(plan), crate, 'rack', [], 'trial', { xMm: 1000, yMm: 200 })
+    expect(at).toMatchObject({ kind: 'fits', placement: { xMm: 1000, yMm: 200 } })
+    const beyond = compatible(survey(plan), crate, 'rack', [], 'trial', { xMm: 3000, yMm: 900 })
+    // Usable 920: the middle of a crate 300 wide goes to 310 at most; 1200 long, it reaches both bars up to 1100.
+    expect(beyond).toMatchObject({ kind: 'fits', placement: { xMm: 1100, yMm: 310 } })
+  })
+
+  it('never gets worse by wider bars', () => {
+    const widths = fc.integer({ min: 200, max: 1400 })
+    fc.assert(
+      fc.property(
+        widths,
+        fc.integer({ min: 400, max: 1200 }),
+        fc.integer({ min: 0, max: 400 }),
+        (widthMm, usableMm, moreMm) => {
+          const rack = barsRack({})
+          const withBars = (usable: number) =>
+            planOf(vehicleWith(roofOf(ANY)), [
+              rack.kind === 'bars'
+                ? { ...rack, bars: rack.bars.map((bar) => ({ ...bar, lengthMm: 1700, usableMm: usable })) }
+                : rack,
+            ])
+          const crate = thing('Crate', 5, { widthMm, turns: [0] })
+          const narrow = compatible(survey(withBars(usableMm)), crate, 'rack', [], 't').kind
+          const wide = compatible(survey(withBars(usableMm + moreMm)), crate, 'rack', [], 't').kind
+          if (narrow === 'fits') expect(wide).toBe('fits')
+          expect(narrow).toBe(widthMm <= usableMm ? 'fits' : 'cannot')
+        },
+      ),
+      { numRuns: runs(300) },
+    )
+  })
+})

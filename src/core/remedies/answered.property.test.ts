@@ -1,0 +1,87 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS } from '@/demo/plans'
+import { atLeast, runs } from '@/core/runs.testing'
+import { apply } from '../plan/apply'
+import { madePlans } from '../plan/made-plans.testing'
+import { planSchema, type Plan } from '../plan/plan'
+import { survey } from '../survey/survey'
+import { answered, type Answer } from './answered'
+import { inputOf, type Ask, type AskTarget } from '../review/ask'
+import { review, saidOf } from '../review/review'
+
+/** A number that could be true, in the core's unit. */
+/** Figures that no made plan has: who answers with the figure that is asked about has answered nothing. */
+const LIKELY: Readonly<Record<string, number>> = { mass: 61.27, length: 410.3 }
+
+/** Every answer that the field of a question takes; none where it opens a form. */
+function answersTo(ask: Ask): Answer[] {
+  const input = inputOf(ask.target)
+  switch (input.kind) {
+    case 'open':
+      return []
+    case 'choice':
+      return input.options.map(([value]) => ({ kind: 'choice', value }))
+    case 'number': {
+      const value = LIKELY[input.dimension]
+      if (value === undefined) throw new Error(`nobody asks for a ${input.dimension} yet`)
+      return [{ kind: 'number', value, typed: `${value}` }]
+    }
+  }
+}
+
+const ALL = 1_000
+/** How often each field is asked for in so many plans, at least: none is there that nothing asks for. */
+const MET: Readonly<Record<Extract<AskTarget, { field: string }>['field'], number>> = {
+  rating: 200,
+  counts: 100,
+  seen: 40,
+  gearMass: 50,
+  loadMass: 20,
+  partMass: 20,
+  vehicle: 90,
+  footWidth: 2,
+  contacts: 50,
+  base: 1,
+  seat: 20,
+  roofBears: 20,
+  moves: 40,
+  straps: 5,
+}
+
+/** Gives every answer to every question of a plan, and says how often each field was asked for. */
+function answerAll(plan: Plan, asked: Map<string, number>): void {
+  for (const finding of review(survey(plan)).findings) {
+    const { ask, severity } = finding
+    if (!ask) continue
+    const field = 'open' in ask.target ? `open ${ask.target.open}` : ask.target.field
+    asked.set(field, (asked.get(field) ?? 0) + 1)
+    for (const answer of answersTo(ask)) {
+      const command = answered(plan, ask, answer)
+      expect(command, `${finding.id}: ${field}`).toBeDefined()
+      const done = apply(plan, command!)
+      if (!done.ok) throw new Error(`${finding.id}: ${done.reason}`)
+      expect(planSchema.safeParse(done.plan).error, finding.id).toBeUndefined()
+      // A question that was answered is not asked again in the same words.
+      if (severity !== 'findOut') continue
+      const again = review(survey(done.plan)).findings.find(({ id }) => id === finding.id)
+      if (again?.severity === 'findOut')
+        expect(saidOf(again), `${finding.id}: ${field}`).not.toBe(saidOf(finding))
+    }
+  }
+}
+
+describe('every question can be answered where it is asked', () => {
+  it('on plans made from the kinds and on the demo: the edit applies, reads back, and the question is not asked again', () => {
+    const asked = new Map<string, number>()
+    for (const plan of DEMO_PLANS) answerAll(plan, asked)
+    fc.assert(
+      fc.property(madePlans, (plan) => {
+        answerAll(plan, asked)
+      }),
+      { numRuns: runs(ALL) },
+    )
+    for (const [field, met] of Object.entries(MET))
+      expect(asked.get(field) ?? 0, field).toBeGreaterThanOrEqual(atLeast(met, ALL))
+  })
+})

@@ -1,0 +1,207 @@
+import type { Command, RatingOwner } from '../plan/command'
+import { knownWithout } from '../plan/known'
+import type { Plan } from '../plan/plan'
+import type { Part } from '../plan/rack'
+import type { Mass, Rating, Source } from '../plan/rating'
+import type { Attachment, Obstacle } from '../plan/vehicle'
+import type { Ask, AskTarget, Where } from '../review/ask'
+
+/** What was answered: a number in the core's unit with the words typed, or a choice. */
+export type Answer =
+  | { readonly kind: 'number'; readonly value: number; readonly typed: string }
+  | { readonly kind: 'choice'; readonly value: string }
+
+const SOURCE: Readonly<Record<Where, Source['kind']>> = {
+  manual: 'manual',
+  sheet: 'sheet',
+  label: 'label',
+  tape: 'measured',
+  scale: 'measured',
+  look: 'measured',
+  person: 'told',
+  house: 'told',
+}
+
+const partOf = (plan: Plan, partId: string): Part | undefined =>
+  plan.racks.flatMap(({ parts }) => parts).find(({ id }) => id === partId)
+
+/** The ratings of whoever an edit is about. */
+function ratingsOf(plan: Plan, owner: RatingOwner): readonly Rating[] {
+  switch (owner.of) {
+    case 'roof':
+      return plan.vehicle.roof.ratings
+    case 'attachment': {
+      const found = plan.vehicle.attachments.find(({ id }) => id === owner.id)
+      if (!found) return []
+      if (!('rated' in found)) return found.ratings
+      return found.rated.by === 'own' ? found.rated.ratings : []
+    }
+    case 'part': {
+      const rated = partOf(plan, owner.id)?.rated
+      return rated?.by === 'own' ? rated.ratings : []
+    }
+    case 'gear': {
+      const rated = plan.gear.find(({ id }) => id === owner.id)?.carries?.rated
+      return rated?.by === 'own' ? rated.ratings : []
+    }
+  }
+}
+
+/** The first id of a family that nobody has. */
+function freeId(taken: readonly { readonly id: string }[], stem: string): string {
+  const ids = new Set(taken.map(({ id }) => id))
+  let at = 1
+  while (ids.has(`${stem}-${at}`)) at += 1
+  return `${stem}-${at}`
+}
+
+const weighed = ({ value, typed }: Extract<Answer, { kind: 'number' }>): Mass => ({
+  kg: value,
+  basis: 'weighed',
+  typed: { kg: typed },
+})
+
+/** One attachment of the vehicle with a fact more; the others as they are. */
+const onAttachment = (
+  { vehicle }: Plan,
+  id: string,
+  edit: (attachment: Attachment) => Attachment,
+): Command => ({
+  do: 'setVehicle',
+  vehicle: {
+    ...vehicle,
+    attachments: vehicle.attachments.map((each) => (each.id === id ? edit(each) : each)),
+  },
+})
+
+const onObstacle = ({ vehicle }: Plan, id: string, edit: (obstacle: Obstacle) => Obstacle): Command => ({
+  do: 'setVehicle',
+  vehicle: { ...vehicle, obstacles: vehicle.obstacles.map((each) => (each.id === id ? edit(each) : each)) },
+})
+
+function chosen(plan: Plan, target: AskTarget, value: string): Command | undefined {
+  if ('open' in target) return undefined
+  switch (target.field) {
+    case 'counts':
+    case 'seen': {
+      const rating = ratingsOf(plan, target.owner).find(({ id }) => id === target.ratingId)
+      if (!rating) return undefined
+      const counts = value === 'everything' ? 'everything' : 'load'
+      const kind = value === 'label' || value === 'manual' ? value : 'sheet'
+      return {
+        do: 'setRating',
+        owner: target.owner,
+        rating: target.field === 'counts' ? { ...rating, counts } : { ...rating, source: { kind } },
+      }
+    }
+    case 'roofBears':
+      return onAttachment(plan, target.attachmentId, (each) =>
+        each.kind === 'drilledTop' ? { ...each, roofBears: value === 'yes' } : each,
+      )
+    case 'moves': {
+      const ways = ['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides'] as const
+      const moves = ways.find((way) => way === value)
+      return (
+        moves &&
+        onObstacle(plan, target.obstacleId, (each) => (each.kind === 'sunroof' ? { ...each, moves } : each))
+      )
+    }
+    default:
+      return undefined
+  }
+}
+
+function numbered(
+  plan: Plan,
+  { target, where }: Ask,
+  answer: Extract<Answer, { kind: 'number' }>,
+): Command | undefined {
+  if ('open' in target) return undefined
+  const { value, typed } = answer
+  const { vehicle } = plan
+  switch (target.field) {
+    case 'rating': {
+      const { owner, state, per, insteadOf } = target
+      const known = ratingsOf(plan, owner)
+      const before = known.find((each) => each.id === insteadOf)
+      const id = freeId(known, `answer-${state}`)
+      const read = { kg: value, source: { kind: SOURCE[where] }, typed: { kg: typed } }
+      return { do: 'setRating', owner, rating: before ? { ...before, ...read } : { id, state, per, ...read } }
+    }
+    case 'gearMass':
+      return { do: 'setGearMass', gearId: target.gearId, mass: weighed(answer) }
+    case 'loadMass': {
+      const placement = plan.placements.find(({ id }) => id === target.placementId)
+      const load = placement?.loads.find(({ id }) => id === target.loadId)
+      if (!load || load.what.kind === 'fluid') return undefined
+      const what =
+        load.what.kind === 'mass'
+          ? { kind: 'mass' as const, mass: weighed(answer) }
+          : { ...load.what, each: weighed(answer) }
+      return { do: 'setLoad', placementId: target.placementId, load: { ...load, what } }
+    }
+    case 'partMass': {
+      const part = partOf(plan, target.partId)
+      if (!part) return undefined
+      const { known, ...rest } = part
+      const left = knownWithout(known, ['eachKg'])
+      return {
+        do: 'swapPart',
+        partId: part.id,
+        part: {
+          ...rest,
+          ...(left ? { known: left } : {}),
+          eachKg: value,
+          typed: { ...part.typed, eachKg: typed },
+        },
+      }
+    }
+    case 'vehicle':
+      return {
+        do: 'setVehicle',
+        vehicle: {
+          ...vehicle,
+          ...(target.name === 'skinZMm'
+            ? { roof: { ...vehicle.roof, skinZMm: value } }
+            : { [target.name]: value }),
+          typed: { ...vehicle.typed, [target.name]: typed },
+        },
+      }
+    case 'seat':
+      return onAttachment(plan, target.attachmentId, (each) =>
+        each.kind === 'framePoint' ? { ...each, seatZMm: value } : each,
+      )
+    case 'footWidth': {
+      const rack = plan.racks.find(({ id }) => id === target.rackId)
+      return rack && { do: 'setRack', rack: { ...rack, footWidthMm: value } }
+    }
+    case 'contacts':
+    case 'base': {
+      const gear = plan.gear.find(({ id }) => id === target.gearId)
+      if (!gear) return undefined
+      return {
+        do: 'setGear',
+        gear:
+          target.field === 'base'
+            ? { ...gear, fit: { ...gear.fit, baseMm: value } }
+            : {
+                ...gear,
+                contactsMm: { along: gear.contactsMm?.along ?? [], across: [-value / 2, value / 2] },
+              },
+      }
+    }
+    case 'straps': {
+      const straps = plan.placements.find(({ id }) => id === target.placementId)?.straps
+      return (
+        straps && { do: 'setStraps', placementId: target.placementId, straps: { ...straps, eachKg: value } }
+      )
+    }
+    default:
+      return undefined
+  }
+}
+
+/** The edit that an answer makes; nothing where the plan no longer has what was asked about, or a form is asked for. */
+export function answered(plan: Plan, ask: Ask, answer: Answer): Command | undefined {
+  return answer.kind === 'choice' ? chosen(plan, ask.target, answer.value) : numbered(plan, ask, answer)
+}

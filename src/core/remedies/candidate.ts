@@ -1,0 +1,26 @@
+import type { Command } from '../plan/command'
+import type { Adapter } from '../plan/placement'
+import type { Bar, Part } from '../plan/rack'
+import type { Phrase } from '../units/phrase'
+
+/**
+ * An edit that should clear a finding, not yet verified. `rank` puts the smallest change first: what only moves
+ * things (by its mm) before what fits them otherwise, before any change of the load (by its kg), before new parts.
+ */
+export interface Candidate {
+  readonly kind: 'move' | 'fit' | 'less' | 'off' | 'swap' | 'change'
+  readonly say: Phrase
+  readonly command: Command
+  readonly rank: number
+}
+
+/** Moving is the smallest change, then fitting otherwise; both come before any change of the load. */
+export const MOVE_FIRST = -2_000_000
+export const FIT_NEXT = -1_000_000
+
+/** What remedies may draw on besides the plan. */
+export interface RemedyStock {
+  readonly parts: readonly Part[]
+  readonly adapters?: readonly Adapter[]
+  readonly bars?: readonly Bar[]
+}

@@ -1,0 +1,120 @@
+import { MOVE_FIRST, type Candidate } from './candidate'
+import { addTurns, type ThingAt } from '../survey/frame/arrangement'
+import { barMoves, chooseBars, type Choice } from '../survey/bars/spread'
+import { moveBy } from '../edits/move'
+import type { Survey } from '../survey/survey'
+import { mm } from '../units/phrase'
+
+const wordOf = (dx: number, dy: number) =>
+  dx < 0 ? 'forward' : dx > 0 ? 'rearward' : dy < 0 ? 'left' : 'right'
+
+/** Move a thing along or across the vehicle by so many whole mm. */
+export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate[] {
+  const by = Math.hypot(dxMm, dyMm)
+  if (by < 0.5) return []
+  const say = ['Move ', thing.gear.name.toLowerCase(), ` ${wordOf(dxMm, dyMm)} `, mm(by)]
+  if (dxMm !== 0 && dyMm !== 0)
+    say.splice(
+      2,
+      2,
+      ` ${wordOf(dxMm, 0)} `,
+      mm(Math.abs(dxMm)),
+      ` and ${wordOf(0, dyMm)} `,
+      mm(Math.abs(dyMm)),
+    )
+  return [
+    {
+      kind: 'move',
+      say,
+      command: moveBy(survey, thing.placement.id, thing.placement, dxMm, dyMm),
+      rank: MOVE_FIRST + by,
+    },
+  ]
+}
+
+/** Turn a thing on the spot to each other way that its sheet allows. */
+export function turnedAbout({ placement, gear, parent }: ThingAt): Candidate[] {
+  if (parent) return []
+  return ([90, 180, 270] as const).flatMap((by): Candidate[] => {
+    const turn = addTurns(placement.turn, by)
+    return gear.turns.includes(turn)
+      ? [
+          {
+            kind: 'move',
+            say: [
+              `Turn ${gear.name.toLowerCase()} ${by === 180 ? 'about' : by === 90 ? 'a quarter left' : 'a quarter right'}`,
+            ],
+            command: { do: 'turn', placementId: placement.id, turn },
+            rank: MOVE_FIRST + 10_000 + (by === 180 ? 1 : 0),
+          },
+        ]
+      : []
+  })
+}
+
+/** Lay a thing flat, or stand it on edge, where its sheet allows it. */
+export function flipped({ placement, gear }: ThingAt): Candidate[] {
+  if (!gear.onEdge) return []
+  return [
+    {
+      kind: 'move',
+      say: [
+        `${placement.onEdge ? 'Lay' : 'Stand'} ${gear.name.toLowerCase()} ${placement.onEdge ? 'flat' : 'on edge'}`,
+      ],
+      command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
+      rank: MOVE_FIRST + 11_000,
+    },
+  ]
+}
+
+/** Take a thing off with all that is in it; ranked by its mass. */
+export function takenOff(survey: Survey, thing: ThingAt): Candidate {
+  const mass = survey.masses.reduce((sum, point) => {
+    if (!('thing' in point)) return sum
+    for (let up: ThingAt | undefined = point.thing; up; up = up.parent)
+      if (up === thing) return sum + point.kg
+    return sum
+  }, 0)
+  return {
+    kind: 'off',
+    say: [`Take off ${thing.gear.name.toLowerCase()}`],
+    command: { do: 'takeOff', placementId: thing.placement.id },
+    rank: mass,
+  }
+}
+
+/** Bars put where everything is suited: with the least movement, and as the house chooses a spread. */
+export function barsMoved(survey: Survey): Candidate[] {
+  const spreads = survey.fit.spreads()
+  const choices: readonly Choice[] = ['frontStays', 'rearStays', survey.plan.rules.spread]
+  const seen = new Set<string>()
+  return choices.flatMap((choice): Candidate[] => {
+    const xs = chooseBars(spreads, choice)
+    const commands = xs ? barMoves(spreads, xs) : []
+    const key = JSON.stringify(commands)
+    const [first] = commands
+    if (!first || seen.has(key)) return []
+    seen.add(key)
+    const shifts = commands.map((command) => {
+      const at = spreads.bars.find(({ bar }) => command.do === 'moveBar' && bar.id === command.barId)
+      return command.do === 'moveBar' && at ? { name: at.bar.name, by: command.xMm - at.bar.xMm } : undefined
+    })
+    const say = shifts.flatMap((shift, i) =>
+      shift
+        ? [
+            `${i === 0 ? 'Move ' : ', '}${shift.name.toLowerCase()} ${wordOf(shift.by, 0)} `,
+            mm(Math.abs(shift.by)),
+          ]
+        : [],
+    )
+    const total = shifts.reduce((sum, shift) => sum + Math.abs(shift?.by ?? 0), 0)
+    return [
+      {
+        kind: 'move',
+        say,
+        command: commands.length === 1 ? first : { do: 'together', commands },
+        rank: MOVE_FIRST + total,
+      },
+    ]
+  })
+}

@@ -1,0 +1,282 @@
+import type { SingleCommand } from '../../plan/command'
+import type { Plan } from '../../plan/plan'
+import type { HouseRules } from '../../plan/house'
+import type { Arrangement, BarAt, ThingAt } from '../frame/arrangement'
+import { intersect, nearest, normal, type Interval, type Intervals } from '../../geometry/intervals'
+import { seatsOfBar } from './seat-windows'
+import {
+  conflicts,
+  membersOf,
+  onlyMembers,
+  solveSpread,
+  type BarWindow,
+  type SpreadAsk,
+  type SpreadProblem,
+  type SpreadSolution,
+} from './spread-problem'
+import { forwardToClear, sharesWidth, slideBox, swingsOf, tiltOf } from '../openings/swings'
+
+/** Who has a say in where bars stand, by name. Its id is that of a thing, of the vehicle or of an obstacle. */
+export interface Member {
+  readonly id: string
+  readonly name: string
+  readonly kind: 'vehicle' | 'obstacle' | 'thing'
+}
+
+/** What one thing wants between two neighbouring bars of its own, mm. */
+export interface WantedSpread {
+  readonly member: Member
+  readonly from: number
+  readonly to: number
+}
+
+/** Two neighbouring bars, with what everything wants of the spread between them. mm. */
+export interface SpreadPair {
+  readonly front: BarAt
+  readonly rear: BarAt
+  readonly nowMm: number
+  readonly wants: readonly WantedSpread[]
+  /** What the wants alone leave, before the vehicle has its say. */
+  readonly common: Intervals
+}
+
+/** The spread of all bars on the plan: bars in order of x, pairs, and the problem they pose. */
+export interface Spreads {
+  readonly bars: readonly BarAt[]
+  readonly pairs: readonly SpreadPair[]
+  readonly problem: SpreadProblem
+  readonly memberById: ReadonlyMap<string, Member>
+  /** Whether the vehicle leaves the bar no choice. */
+  locked(bar: BarAt): boolean
+  solution(): SpreadSolution | undefined
+  conflicts(): readonly (readonly Member[])[]
+}
+
+/** The spread that a thing asks of neighbouring bars, from its sheet, its adapter or its brackets. mm. */
+export function spreadWanted({ gear, placement, turn }: ThingAt): Interval | undefined {
+  const { mount, spreadMm } = gear.fit
+  const across = turn === 90 || turn === 270
+  const brackets =
+    mount.kind === 'bracket' && (mount.direction === 'along') !== across ? mount.spacingMm : undefined
+  const wants = [spreadMm, brackets, placement.fitting?.adapter?.spreadMm].filter(
+    (each) => each !== undefined,
+  )
+  if (wants.length === 0) return undefined
+  return [Math.max(...wants.map(({ fromMm }) => fromMm)), Math.min(...wants.map(({ toMm }) => toMm))]
+}
+
+const VEHICLE: Member = { id: 'vehicle', name: 'the vehicle', kind: 'vehicle' }
+
+/** Where a sunroof and a hatch leave a bar room to stand. */
+function obstacleWindows(
+  plan: Plan,
+  bars: readonly BarAt[],
+): { member: Member; bar: number; within: Intervals }[] {
+  const { obstacles } = plan.vehicle
+  const { sunroof: paneGap, hatch: hatchGap } = plan.rules.gapsMm
+  const found: { member: Member; bar: number; within: Intervals }[] = []
+  for (const obstacle of obstacles) {
+    const member: Member = { id: obstacle.id, name: obstacle.name.toLowerCase(), kind: 'obstacle' }
+    bars.forEach((at, bar) => {
+      const half = at.bar.profile.widthMm / 2
+      const roof = plan.vehicle.heightMm
+      if (obstacle.kind === 'sunroof') {
+        if (!sharesWidth(at.box, obstacle.widthMm / 2)) return
+        const room = at.box.z0 - roof - paneGap
+        const barred: Interval[] = []
+        const tilt = tiltOf(obstacle, roof)
+        const rise = obstacle.tiltRiseMm ?? 0
+        const { fromMm, toMm } = obstacle.openingMm
+        if (tilt && rise > room)
+          barred.push([
+            fromMm + Math.max(0, room / rise) * (toMm - fromMm) - half - paneGap,
+            toMm + half + paneGap,
+          ])
+        const slide = slideBox(obstacle, roof)
+        if (slide && slide.z1 - roof > room)
+          barred.push([slide.x0 - half - paneGap, slide.x1 + half + paneGap])
+        if (barred.length === 0) return
+        const edge = normal(barred)
+        const open: Interval[] = []
+        let from = -100_000
+        for (const [low, high] of edge) {
+          open.push([from, low])
+          from = high
+        }
+        found.push({ member, bar, within: normal([...open, [from, 100_000]]) })
+      }
+      if (obstacle.kind === 'hatch' && sharesWidth(at.box, obstacle.halfWidthMm)) {
+        const swings = swingsOf(obstacle, obstacles)
+        const last = Math.max(obstacle.hinge.xMm, at.bar.xMm)
+        const box = { ...at.box, x0: last - half, x1: last + half }
+        const by = forwardToClear(swings, box, hatchGap)
+        if (by !== undefined && by > 0) found.push({ member, bar, within: [[-100_000, last - by]] })
+      }
+    })
+  }
+  return found
+}
+
+/** Everything that has a say in the spread of the bars. Solved only when it is asked for. */
+export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
+  const bars = arrangement.bars.toSorted((a, b) => a.bar.xMm - b.bar.xMm)
+  const order = new Map(bars.map((at, index) => [at.bar.id, index]))
+  const memberById = new Map<string, Member>([[VEHICLE.id, VEHICLE]])
+  const asks: (SpreadAsk & { member: Member })[] = []
+  for (const thing of arrangement.things) {
+    const { host, id } = thing.placement
+    const wanted = host.on === 'bars' && host.barIds.length > 1 ? spreadWanted(thing) : undefined
+    if (!wanted || host.on !== 'bars') continue
+    const member: Member = { id, name: thing.gear.name, kind: 'thing' }
+    memberById.set(id, member)
+    const all = host.barIds.flatMap((barId) => order.get(barId) ?? []).sort((a, b) => a - b)
+    // On one rack the spread is that of neighbours; over two racks what counts is from its first bar to its last.
+    const several = new Set(all.map((i) => bars[i]?.rack.id)).size > 1
+    const own = several ? [all[0] ?? 0, all.at(-1) ?? 0] : all
+    own.forEach((to, i) => {
+      const from = own[i - 1]
+      if (from !== undefined)
+        asks.push({ member, by: id, from, to, spread: wanted[0] <= wanted[1] ? [wanted] : [] })
+    })
+  }
+  const apart: SpreadAsk[] = []
+  const pairKeys = new Set<string>()
+  const pairs: SpreadPair[] = []
+  const pair = (from: number, to: number) => {
+    const [front, rear] = [bars[from], bars[to]]
+    const key = `${from}-${to}`
+    if (!front || !rear || pairKeys.has(key)) return
+    pairKeys.add(key)
+    const here = asks.filter((ask) => ask.from === from && ask.to === to)
+    pairs.push({
+      front,
+      rear,
+      nowMm: rear.bar.xMm - front.bar.xMm,
+      wants: here.flatMap(({ member, spread }) =>
+        spread.map(([low, high]) => ({ member, from: low, to: high })),
+      ),
+      common: here.reduce<Intervals>((so, { spread }) => intersect(so, spread), [[0, 200_000]]),
+    })
+  }
+  for (const rack of arrangement.racks)
+    rack.bars.forEach((at, i) => {
+      const before = rack.bars[i - 1]
+      if (!before) return
+      const [from, to] = [order.get(before.bar.id) ?? -1, order.get(at.bar.id) ?? -1]
+      pair(from, to)
+      // Two bars keep a bar's width between them, edge to edge.
+      const wide = Math.max(before.bar.profile.widthMm, at.bar.profile.widthMm)
+      const least = wide + (before.bar.profile.widthMm + at.bar.profile.widthMm) / 2
+      apart.push({ by: VEHICLE.id, from, to, spread: [[least, 200_000]] })
+    })
+  for (const { from, to } of asks) pair(from, to)
+
+  let posed: SpreadProblem | undefined
+  const problem = (): SpreadProblem => {
+    if (posed) return posed
+    const windows: BarWindow[] = bars.flatMap((at, bar) => {
+      const seats = seatsOfBar(arrangement, at)?.within
+      const onRoof = arrangement.racks.some(({ rack, onRoof: on }) => on && rack.id === at.rack.id)
+      const { fromXMm, toXMm } = plan.vehicle.roof
+      const within = seats && onRoof && fromXMm < toXMm ? intersect(seats, [[fromXMm, toXMm]]) : seats
+      return within ? [{ by: VEHICLE.id, bar, within }] : []
+    })
+    for (const { member, bar, within } of obstacleWindows(plan, bars)) {
+      memberById.set(member.id, member)
+      windows.push({ by: member.id, bar, within })
+    }
+    posed = { bars: bars.length, windows, asks: [...asks, ...apart] }
+    return posed
+  }
+  let solved: { readonly solution: SpreadSolution | undefined } | undefined
+  let conflicting: readonly (readonly Member[])[] | undefined
+  return {
+    bars,
+    pairs,
+    memberById,
+    get problem() {
+      return problem()
+    },
+    locked: (at) => seatsOfBar(arrangement, at)?.locked ?? false,
+    solution: () => (solved ??= { solution: solveSpread(problem()) }).solution,
+    conflicts: () =>
+      (conflicting ??= conflicts(problem()).map((set) => set.flatMap((id) => memberById.get(id) ?? []))),
+  }
+}
+
+/** Who binds an end of what a pair may have: without them it would reach further. */
+export function binding(
+  spreads: Spreads,
+  pair: SpreadPair,
+): { readonly low: Member[]; readonly high: Member[] } {
+  const { problem } = spreads
+  const [from, to] = [spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear)]
+  const all = spreads.solution()?.between(from, to)
+  const [first, last] = [all?.[0], all?.at(-1)]
+  if (!first || !last) return { low: [], high: [] }
+  const members = membersOf(problem)
+  const low: Member[] = []
+  const high: Member[] = []
+  for (const id of members) {
+    const rest = new Set(members.filter((each) => each !== id))
+    const without = solveSpread(onlyMembers(problem, rest))?.between(from, to)
+    const member = spreads.memberById.get(id)
+    if (!member || !without) continue
+    if ((without[0]?.[0] ?? 0) < first[0] - 1e-6) low.push(member)
+    if ((without.at(-1)?.[1] ?? 0) > last[1] + 1e-6) high.push(member)
+  }
+  return { low, high }
+}
+
+/** How the bars' new places are chosen: with the least movement from the front or the rear, or by the house's school. */
+export type Choice = 'frontStays' | 'rearStays' | HouseRules['spread']
+
+const fixed = (problem: SpreadProblem, bar: number, x: number): SpreadProblem => ({
+  ...problem,
+  windows: [...problem.windows, { by: 'chosen', bar, within: [[x - 1e-6, x + 1e-6]] }],
+})
+
+/**
+ * Where the bars go, mm, or nothing when no place suits all. The house's schools: `wide` takes the largest
+ * spread, `nominal` the middle of what the gear asks, `clear` keeps the rearmost bar as far forward as it can
+ * be (hatch and sunroof first). Common practice, no source.
+ */
+export function chooseBars(spreads: Spreads, choice: Choice): readonly number[] | undefined {
+  const now = spreads.bars.map(({ bar }) => bar.xMm)
+  const count = now.length
+  let { problem } = spreads
+  const chosen: number[] = []
+  const order = now.map((_, i) => i)
+  if (choice === 'rearStays' || choice === 'clear') order.reverse()
+  if (choice === 'wide' || choice === 'nominal')
+    for (const { front, rear, wants } of spreads.pairs) {
+      const [from, to] = [spreads.bars.indexOf(front), spreads.bars.indexOf(rear)]
+      const able = solveSpread(problem)?.between(from, to)
+      if (!able || wants.length === 0) continue
+      const middle = wants.reduce((sum, each) => sum + (each.from + each.to) / 2, 0) / wants.length
+      const target = choice === 'wide' ? able.at(-1)?.[1] : nearest(able, middle)
+      if (target !== undefined)
+        problem = {
+          ...problem,
+          asks: [...problem.asks, { by: 'chosen', from, to, spread: [[target - 1e-6, target + 1e-6]] }],
+        }
+    }
+  for (const bar of order) {
+    const able = solveSpread(problem)?.positions[bar]
+    if (!able) return undefined
+    const wanted = choice === 'clear' && bar === count - 1 ? -100_000 : (now[bar] ?? 0)
+    const x = nearest(able, wanted)
+    if (x === undefined) return undefined
+    chosen[bar] = x
+    problem = fixed(problem, bar, x)
+  }
+  return chosen
+}
+
+/** The edits that bring the bars there; none for a bar that stands there already. Whole tenths of a millimetre. */
+export function barMoves(spreads: Spreads, xs: readonly number[]): SingleCommand[] {
+  return spreads.bars.flatMap(({ bar }, i): SingleCommand[] => {
+    const x = Math.round((xs[i] ?? bar.xMm) * 10) / 10
+    return Math.abs(x - bar.xMm) < 0.05 ? [] : [{ do: 'moveBar', barId: bar.id, xMm: x }]
+  })
+}

@@ -1,9 +1,0 @@
-import { LONG_LOAD_MM } from '../../rules/hints'
-import type { ThingAt } from '../arrangement'
-
-const LONG_SHAPES = new Set<ThingAt['gear']['shape']>(['hull', 'canoe', 'board', 'poles'])
-
-/** A load that lies along the vehicle and is long enough to want its supports apart. */
-export function isLong({ box, gear }: ThingAt): boolean {
-  return LONG_SHAPES.has(gear.shape) && box.x1 - box.x0 >= LONG_LOAD_MM
-}

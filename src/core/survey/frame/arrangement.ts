@@ -1,0 +1,323 @@
+import { ATTACHMENTS } from '../../kinds/attachment'
+import type { Box } from '../../geometry/boxes'
+import type { Gear, Turn } from '../../plan/gear'
+import type { Placement } from '../../plan/placement'
+import type { Plan } from '../../plan/plan'
+import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../../plan/rack'
+import { bearsOnRoof, type Attachment, type Vehicle } from '../../plan/vehicle'
+import { TOLERANCE } from '../../units/tolerance'
+import { bodyOutline } from './body/outline'
+
+export interface Point {
+  readonly x: number
+  readonly y: number
+  readonly z: number
+}
+
+export interface BarAt {
+  readonly bar: Bar
+  readonly rack: Rack
+  readonly index: number
+  readonly box: Box
+  readonly usableY: readonly [number, number]
+  readonly feet: readonly number[]
+}
+
+export type FootSide = 'left' | 'middle' | 'right'
+
+export interface FootAt {
+  readonly id: string
+  readonly index: number
+  readonly rackIndex: number
+  readonly barIndex: number
+  /** The corner as parts are marked: LHF, RHF, LHR, RHR; M for bars between, C for a foot on the centreline. */
+  readonly corner: string
+  /** By place: a foot on the centreline belongs to neither side alone. */
+  readonly side: FootSide
+  readonly xMm: number
+  readonly yMm: number
+  readonly seatZMm: number
+  readonly topZMm: number
+}
+
+export interface RackAt {
+  readonly rack: Rack
+  readonly index: number
+  readonly attachment: Attachment | undefined
+  readonly onRoof: boolean
+  readonly bars: readonly BarAt[]
+  readonly feet: readonly FootAt[]
+  readonly deck: { readonly deck: Deck; readonly box: Box } | undefined
+  readonly topZMm: number
+}
+
+/** A placed piece of gear in the vehicle frame. */
+export interface ThingAt {
+  readonly placement: Placement
+  readonly gear: Gear
+  readonly index: number
+  readonly parent: ThingAt | undefined
+  readonly turn: Turn
+  readonly box: Box
+  readonly centre: Point
+}
+
+export interface Arrangement {
+  readonly racks: readonly RackAt[]
+  readonly bars: readonly BarAt[]
+  readonly feet: readonly FootAt[]
+  readonly things: readonly ThingAt[]
+  readonly thingById: ReadonlyMap<string, ThingAt>
+}
+
+/** The thing on the rack that holds this one, or itself. */
+export function rootOf(thing: ThingAt): ThingAt {
+  let root = thing
+  while (root.parent) root = root.parent
+  return root
+}
+
+/** What lies inside a closed thing is packed by hand and meets nothing outside. */
+export function packed({ placement, parent }: ThingAt): boolean {
+  const { host } = placement
+  if (host.on !== 'place' || !parent) return false
+  const place = parent.gear.carries?.places.find((each) => each.id === host.placeId)
+  return place?.kind === 'inside' || packed(parent)
+}
+
+/** The roof's skin over the ground: the vehicle's height, unless that is of something else. mm. */
+export const roofZ = ({ roof, heightMm }: Vehicle): number => roof.skinZMm ?? heightMm
+
+/** Height of what a rack's rises are measured from: the roof's top, or the top of the bed side. mm. */
+export function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+  return attachment && 'topZMm' in attachment ? attachment.topZMm : roofZ(vehicle)
+}
+
+/** How far a gutter's bottom lies under the roof's edge. Rough, common practice, no source. mm. */
+const GUTTER_UNDER_MM = 30
+
+/** Where the foot stands: the rail, gutter or edge beside the crowned roof, or the bed side. mm. */
+export function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+  if (!attachment || 'topZMm' in attachment) return datumZ(vehicle, attachment)
+  const edge = roofZ(vehicle) - vehicle.roof.crownMm
+  switch (ATTACHMENTS[attachment.kind].seat) {
+    case 'rise':
+      return edge + ('riseMm' in attachment ? attachment.riseMm : 0)
+    case 'frame':
+      return ('seatZMm' in attachment ? attachment.seatZMm : undefined) ?? bodyOutline(vehicle).sillZMm
+    case 'gutter':
+      return edge - GUTTER_UNDER_MM
+    case 'edge':
+      return edge
+  }
+}
+
+/** A point turned right-handed about z: with the front to the left, counter-clockwise seen from above. */
+export function turned(x: number, y: number, turn: Turn): readonly [number, number] {
+  switch (turn) {
+    case 0:
+      return [x, y]
+    case 90:
+      return [-y, x]
+    case 180:
+      return [-x, -y]
+    case 270:
+      return [y, -x]
+  }
+}
+
+/** Length, width and height of a piece of gear as it lies: quarter turned, on edge or both. mm. */
+export function sizeAsPlaced(
+  gear: Gear,
+  turn: Turn,
+  onEdge: boolean,
+): { length: number; width: number; height: number } {
+  const across = onEdge ? gear.heightMm : gear.widthMm
+  const height = onEdge ? gear.widthMm : gear.heightMm
+  return turn === 90 || turn === 270
+    ? { length: across, width: gear.lengthMm, height }
+    : { length: gear.lengthMm, width: across, height }
+}
+
+function centreOffset(gear: Gear, turn: Turn, onEdge: boolean): Point {
+  const own = gear.centreOfGravity ?? { xMm: 0, yMm: 0, zMm: gear.heightMm / 2 }
+  const across = onEdge ? own.zMm - gear.heightMm / 2 : own.yMm
+  const up = onEdge ? gear.widthMm / 2 - own.yMm : own.zMm
+  const [x, y] = turned(own.xMm, across, turn)
+  return { x, y, z: up }
+}
+
+const TURNS: readonly Turn[] = [0, 90, 180, 270]
+
+/** Two quarter turns one after the other. */
+export function addTurns(a: Turn, b: Turn): Turn {
+  return TURNS[((a + b) % 360) / 90] ?? 0
+}
+
+const SIDE_LETTERS: Readonly<Record<FootSide, string>> = { left: 'LH', middle: 'C', right: 'RH' }
+
+const sideAt = (yMm: number): FootSide =>
+  Math.abs(yMm) <= TOLERANCE.lengthMm ? 'middle' : yMm < 0 ? 'left' : 'right'
+
+export function cornerName(side: FootSide, index: number, count: number): string {
+  const row = index === 0 ? 'F' : index === count - 1 ? 'R' : count === 3 ? 'M' : `M${index}`
+  return `${SIDE_LETTERS[side]}${row}`
+}
+
+/** A thing whose middle is at x and y and whose underside is at z. mm. */
+export function thingAt(
+  { gear, placement, parent, turn, index }: Omit<ThingAt, 'box' | 'centre'>,
+  { x, y, z }: Point,
+): ThingAt {
+  const size = sizeAsPlaced(gear, turn, placement.onEdge)
+  const offset = centreOffset(gear, turn, placement.onEdge)
+  return {
+    placement,
+    gear,
+    index,
+    parent,
+    turn,
+    box: {
+      x0: x - size.length / 2,
+      x1: x + size.length / 2,
+      y0: y - size.width / 2,
+      y1: y + size.width / 2,
+      z0: z,
+      z1: z + size.height,
+    },
+    centre: { x: x + offset.x, y: y + offset.y, z: z + offset.z },
+  }
+}
+
+/** Where everything is: racks, bars, feet and gear in the vehicle frame (mm), feet numbered over the whole plan. */
+export function arrange(plan: Plan): Arrangement {
+  const { vehicle } = plan
+  const attachments = new Map(vehicle.attachments.map((attachment) => [attachment.id, attachment]))
+  const allBars: BarAt[] = []
+  const allFeet: FootAt[] = []
+  const racks = plan.racks.map((rack, rackIndex): RackAt => {
+    const attachment = attachments.get(rack.attachmentId)
+    const datum = datumZ(vehicle, attachment)
+    const seat = rack.kind === 'ladder' ? rack.bottomZMm : seatZ(vehicle, attachment)
+    const sorted = barsOf(rack).toSorted((a, b) => a.xMm - b.xMm)
+    const feetFrom = allFeet.length
+    const bars = sorted.map((bar, row): BarAt => {
+      const z0 = datum + bar.riseMm
+      const barIndex = allBars.length
+      const feet = bar.feetYMm.map((yMm, i): number => {
+        const side = sideAt(yMm)
+        allFeet.push({
+          id: `${bar.id}:${i}`,
+          index: allFeet.length,
+          rackIndex,
+          barIndex,
+          corner: cornerName(side, row, sorted.length),
+          side,
+          xMm: bar.xMm,
+          yMm,
+          seatZMm: Math.min(seat, z0),
+          topZMm: z0,
+        })
+        return allFeet.length - 1
+      })
+      const half = bar.lengthMm / 2
+      const at: BarAt = {
+        bar,
+        rack,
+        index: barIndex,
+        box: {
+          x0: bar.xMm - bar.profile.widthMm / 2,
+          x1: bar.xMm + bar.profile.widthMm / 2,
+          y0: -half,
+          y1: half,
+          z0,
+          z1: z0 + bar.profile.heightMm,
+        },
+        usableY: [-bar.usableMm / 2, bar.usableMm / 2],
+        feet,
+      }
+      allBars.push(at)
+      return at
+    })
+    const barTop = bars.reduce(
+      (top, { box }) => Math.max(top, box.z1),
+      rack.kind === 'ladder' ? rack.topZMm : datum,
+    )
+    const deck = deckOf(rack)
+    const deckBox = deck && {
+      x0: deck.xMm - deck.lengthMm / 2,
+      x1: deck.xMm + deck.lengthMm / 2,
+      y0: deck.yMm - deck.widthMm / 2,
+      y1: deck.yMm + deck.widthMm / 2,
+      z0: barTop,
+      z1: barTop + deck.heightMm,
+    }
+    return {
+      rack,
+      index: rackIndex,
+      attachment,
+      onRoof: attachment !== undefined && bearsOnRoof(attachment),
+      bars,
+      feet: allFeet.slice(feetFrom),
+      deck: deck && deckBox && { deck, box: deckBox },
+      topZMm: deckBox?.z1 ?? barTop,
+    }
+  })
+
+  const gearById = new Map(plan.gear.map((gear) => [gear.id, gear]))
+  const placementById = new Map(plan.placements.map((placement) => [placement.id, placement]))
+  const indexOf = new Map(plan.placements.map((placement, index) => [placement.id, index]))
+  const barById = new Map(allBars.map((at) => [at.bar.id, at]))
+  const rackById = new Map(racks.map((at) => [at.rack.id, at]))
+  const thingById = new Map<string, ThingAt>()
+
+  const place = (placement: Placement): ThingAt | undefined => {
+    const known = thingById.get(placement.id)
+    const gear = gearById.get(placement.gearId)
+    if (known || !gear) return known
+    const { host } = placement
+    const parentPlacement = host.on === 'place' ? placementById.get(host.placementId) : undefined
+    const parent = parentPlacement && place(parentPlacement)
+    const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
+    let turn = placement.turn
+    let x = placement.xMm
+    let y = placement.yMm
+    let z = roofZ(vehicle)
+    switch (host.on) {
+      case 'bars':
+        z = host.barIds.reduce((top, id) => Math.max(top, barById.get(id)?.box.z1 ?? 0), 0) + stand
+        break
+      case 'deck':
+        z = (rackById.get(host.rackId)?.topZMm ?? z) + stand
+        break
+      case 'panel': {
+        const rack = rackById.get(host.rackId)
+        z = datumZ(vehicle, rack?.attachment) + host.zMm
+        break
+      }
+      case 'ladder': {
+        const rack = rackById.get(host.rackId)?.rack
+        if (rack?.kind === 'ladder') z = rack.bottomZMm
+        break
+      }
+      case 'place': {
+        const slot = parent?.gear.carries?.places.find((each) => each.id === host.placeId)
+        if (!parent || !slot) break
+        const [dx, dy] = turned(slot.xMm + placement.xMm, slot.yMm + placement.yMm, parent.turn)
+        turn = addTurns(parent.turn, placement.turn)
+        x = (parent.box.x0 + parent.box.x1) / 2 + dx
+        y = (parent.box.y0 + parent.box.y1) / 2 + dy
+        z = parent.box.z0 + slot.zMm + stand
+        break
+      }
+    }
+    const thing = thingAt(
+      { gear, placement, parent, turn, index: indexOf.get(placement.id) ?? 0 },
+      { x, y, z },
+    )
+    thingById.set(placement.id, thing)
+    return thing
+  }
+  const things = plan.placements.flatMap((placement) => place(placement) ?? [])
+  return { racks, bars: allBars, feet: allFeet, things, thingById }
+}

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest'
+import { VEHICLES } from '@/demo/vehicles'
+import { newPlan } from '../../plan/new-plan'
+import { planSchema } from '../../plan/plan'
+import { barsOf, rackSchema } from '../../plan/rack'
+import { rackKindsFor, startingRack } from './starting-rack'
+import { survey } from '../survey'
+
+describe('a rack to start from', () => {
+  it('stands on every attachment of every vehicle, in every kind it takes, with no figure guessed', () => {
+    let racks = 0
+    for (const vehicle of VEHICLES)
+      for (const attachment of vehicle.attachments)
+        for (const kind of rackKindsFor(attachment)) {
+          const rack = startingRack(vehicle, attachment, kind, 'own')
+          racks += 1
+          expect(rackSchema.safeParse(rack).error).toBeUndefined()
+          const plan = newPlan({ id: 'plan', job: { name: 'Job' }, vehicle, racks: [rack] })
+          expect(planSchema.safeParse(plan).success).toBe(true)
+          expect(rack.parts.every((part) => part.rated.by === 'own' && part.rated.ratings.length === 0)).toBe(
+            true,
+          )
+          expect(survey(plan).allowances.every((each) => each.kind === 'unknown')).toBe(true)
+        }
+    expect(racks).toBeGreaterThan(10)
+  })
+
+  it('keeps bars where the vehicle lets feet stand', () => {
+    for (const vehicle of VEHICLES)
+      for (const attachment of vehicle.attachments) {
+        const kind = rackKindsFor(attachment)[0]!
+        const xs = barsOf(startingRack(vehicle, attachment, kind, 'own')).map((bar) => bar.xMm)
+        if ('ranges' in attachment)
+          for (const x of xs)
+            expect(attachment.ranges.some((range) => x >= range.fromMm && x <= range.toMm)).toBe(true)
+        if ('points' in attachment) expect(xs).toEqual(attachment.points.map((point) => point.xMm))
+      }
+  })
+})

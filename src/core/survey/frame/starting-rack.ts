@@ -1,0 +1,136 @@
+import { pointsOf, type Attachment, type Vehicle } from '../../plan/vehicle'
+import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
+import { ATTACHMENTS } from '../../kinds/attachment'
+import type { PartRole } from '../../kinds/part-role'
+import type { Bar, Part, Profile, Rack } from '../../plan/rack'
+
+/** The kinds of rack that stand on a kind of attachment. */
+export const rackKindsFor = ({ kind }: Attachment): readonly RackKind[] => ATTACHMENTS[kind].racks
+
+/** Where bars may first be put on an attachment: at its points, or a quarter in from either end of its range. mm. */
+function startingXs(attachment: Attachment): number[] {
+  if ('ranges' in attachment) {
+    const from = Math.min(...attachment.ranges.map((range) => range.fromMm))
+    const to = Math.max(...attachment.ranges.map((range) => range.toMm))
+    const notches = attachment.notchesXMm?.toSorted((a, b) => a - b)
+    const ends = [from + (to - from) * 0.22, from + (to - from) * 0.78].map(Math.round)
+    return notches && notches.length > 1 ? [notches[0] ?? from, notches.at(-1) ?? to] : ends
+  }
+  const points = pointsOf(attachment)
+  const xs = [...new Set(points.map((point) => point.xMm))].sort((a, b) => a - b)
+  return xs.length > 0 ? xs : [300, 1000]
+}
+
+/** From one side's foot to the other's on an attachment, mm. */
+function startingFeet(attachment: Attachment, vehicle: Vehicle): number {
+  if ('gaugeMm' in attachment) return attachment.gaugeMm
+  const points = pointsOf(attachment)
+  const [first] = points
+  return first ? first.yMm * 2 : vehicle.roof.halfWidthFrontMm * 1.8
+}
+
+const part = (id: string, role: PartRole, name: string, count: number, eachKg: number): Part => ({
+  id,
+  role,
+  name,
+  count,
+  eachKg,
+  rated: { by: 'own', ratings: [] },
+  known: { eachKg: { by: 'start' } },
+})
+
+function startingParts(id: string, kind: RackKind, feet: number): Part[] {
+  switch (kind) {
+    case 'bars':
+      return [
+        part(`${id}-bars`, 'bars', 'Bars', feet / 2, 2.5),
+        part(`${id}-feet`, 'feet', 'Feet', feet, 0.9),
+      ]
+    case 'platform':
+      return [part(`${id}-deck`, 'deck', 'Platform', 1, 30), part(`${id}-feet`, 'feet', 'Feet', feet, 1.2)]
+    case 'bed':
+      return [
+        part(`${id}-bars`, 'bars', 'Bed bars', feet / 2, 4),
+        part(`${id}-trusses`, 'trusses', 'Trusses', 2, 9),
+        part(`${id}-feet`, 'feet', 'Bed clamps', feet, 0.9),
+      ]
+    case 'frame':
+      return [part(`${id}-bars`, 'bars', 'Hoops', feet / 2, 8), part(`${id}-legs`, 'legs', 'Legs', feet, 7)]
+    case 'ladder':
+      return [part(`${id}-ladder`, 'ladder', 'Ladder', 1, 7)]
+  }
+}
+
+/** Filled in so that there is a drawing: whoever enters the rack types over it, or confirms it. */
+const START = { by: 'start' } as const
+
+const PROFILE: Profile = { kind: 'aero', widthMm: 80, heightMm: 28 }
+const HEAVY: Profile = { kind: 'flat', widthMm: 60, heightMm: 35 }
+
+/** Room under the bar that such a rack usually has: mm over the roof, or over the bed's rail. */
+const USUAL_RISE_MM: Readonly<Record<Exclude<RackKind, 'ladder'>, number>> = {
+  bars: 65,
+  platform: 70,
+  bed: 600,
+  frame: 90,
+}
+
+/** A rack of a kind on one of a vehicle's attachments, its bars where they can stand. Figures start empty: they are never guessed. */
+export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: RackKind, id: string): Rack {
+  const xs = startingXs(attachment)
+  const feet = Math.round(startingFeet(attachment, vehicle))
+  const common = {
+    id,
+    name: RACK_KINDS[kind].name,
+    attachmentId: attachment.id,
+    parts: startingParts(id, kind, xs.length * 2),
+  }
+  if (kind === 'ladder') {
+    const x = attachment.kind === 'hatchSeam' ? attachment.xMm : vehicle.roof.toXMm
+    return {
+      ...common,
+      kind,
+      when: 'parked',
+      topZMm: vehicle.heightMm - 30,
+      bottomZMm: Math.round(vehicle.heightMm * 0.4),
+      xMm: x + 450,
+      yMm: -350,
+      widthMm: 320,
+    }
+  }
+  const profile = kind === 'bars' ? PROFILE : HEAVY
+  const lengthMm = feet + 200
+  const bars = xs.map((xMm, i): Bar => ({
+    id: `${id}-bar-${i + 1}`,
+    name: i === 0 ? 'Front bar' : i === xs.length - 1 ? 'Rear bar' : 'Middle bar',
+    xMm,
+    lengthMm,
+    usableMm: feet - 80,
+    riseMm: USUAL_RISE_MM[kind],
+    profile,
+    feetYMm: [-feet / 2, feet / 2],
+    known: { lengthMm: START, usableMm: START, riseMm: START },
+  }))
+  const deck = {
+    xMm: ((xs[0] ?? 0) + (xs.at(-1) ?? 0)) / 2,
+    yMm: 0,
+    lengthMm: (xs.at(-1) ?? 0) - (xs[0] ?? 0) + 400,
+    widthMm: lengthMm,
+    heightMm: 45,
+  }
+  switch (kind) {
+    case 'bars':
+      return { ...common, kind, bars }
+    case 'platform':
+      return { ...common, kind, bars: bars.length > 1 ? bars : twoBars(bars), deck }
+    case 'frame':
+      return { ...common, kind, bars: bars.length > 1 ? bars : twoBars(bars) }
+    case 'bed':
+      return { ...common, kind, bars, sideHeightMm: 400 }
+  }
+}
+
+/** A deck wants two bars at least: the second stands a usual spread behind the first. */
+function twoBars([bar]: readonly Bar[]): Bar[] {
+  return bar ? [bar, { ...bar, id: `${bar.id}-b`, name: 'Rear bar', xMm: bar.xMm + 800 }] : []
+}

@@ -1,0 +1,59 @@
+import type { PartRole } from '../../kinds/part-role'
+import type { RatingOwner } from '../../plan/command'
+import type { Rated, Rating } from '../../plan/rating'
+import type { State } from '../../units/scalars'
+import type { MassPoint } from '../loads/mass-points'
+import type { RatedEnd } from './rated-with'
+import type { Spread } from '../loads/spreading'
+import type { Via } from '../statics/influence'
+
+export type Counting = 'load' | 'everything'
+export type LayerRole = PartRole | 'carrier' | 'attachment' | 'roof' | 'payload'
+
+/** A mass on one unit of a layer (one bar, one foot, one side, or the set), and how much of it. */
+export interface Member {
+  readonly mass: MassPoint
+  readonly unit: number
+  readonly fraction: number
+}
+
+/** One link of the load path: something with ratings of its own, and the masses that hang on it. */
+export interface Layer extends Link {
+  /** Whose gear stands on it. */
+  readonly placementIds: readonly string[]
+}
+
+export interface Link {
+  readonly id: string
+  readonly group: 'carrier' | 'rack' | 'vehicle'
+  readonly role: LayerRole
+  readonly name: string
+  readonly detail: string
+  readonly rackIds: readonly string[]
+  readonly owner: RatingOwner | undefined
+  /** By what names a sheet may speak of it. */
+  readonly names: readonly string[]
+  readonly rated: Rated
+  /** Its own figures; none where it is rated with another part that is judged in its place. */
+  readonly ratings: readonly Rating[]
+  /** It is said to be rated with something, and that leads to no figure for what hangs here. */
+  readonly ratedWith?: RatedEnd
+  readonly units: readonly string[]
+  readonly states: readonly State[]
+  /** What a rating of this layer counts when its source is silent. Common practice, no source. */
+  readonly usualCounting: Counting
+  /** What stands on it. */
+  readonly load: readonly Member[]
+  /** What a rating that counts everything counts besides: the part itself and what is between. */
+  readonly own: readonly Member[]
+  /** How something more would spread over its units, and by which ways down it comes here at all. */
+  readonly spread: Spread
+  readonly takes: (via: Via) => boolean
+  /** Whether it may be named as what governs a state. */
+  readonly governs: boolean
+}
+
+export function layerOf(link: Link): Layer {
+  const ids = new Set(link.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
+  return { ...link, placementIds: [...ids] }
+}

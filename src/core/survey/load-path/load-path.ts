@@ -1,0 +1,87 @@
+import type { Plan } from '../../plan/plan'
+import { STATES, type State } from '../../units/scalars'
+import type { Arrangement } from '../frame/arrangement'
+import { layersOf } from './layers'
+import type { Layer } from './layer'
+import { cellOf, type Cell } from './limit'
+import type { MassPoint } from '../loads/mass-points'
+
+export interface LoadPath {
+  readonly layers: readonly Layer[]
+  readonly cells: readonly Cell[]
+  readonly cellAt: (layerId: string, state: State) => Cell | undefined
+  /** The rack or vehicle layer with the least left in each state. */
+  readonly governing: Readonly<Record<State, Cell | undefined>>
+}
+
+/**
+ * What may still be added to a rack, spread evenly, in a state. With an unrated link there is no such figure,
+ * only what the known links leave at most; where a driving figure stands in for parked, it is at least that. kg.
+ */
+export type Allowance =
+  | {
+      readonly kind: 'known' | 'atLeast'
+      readonly rackId: string
+      readonly state: State
+      readonly kg: number
+      readonly binding: Cell
+    }
+  | {
+      readonly kind: 'unknown'
+      readonly rackId: string
+      readonly state: State
+      readonly atMostKg: number | undefined
+      readonly unrated: readonly Layer[]
+    }
+
+/** All layers in all states, with what governs each state. */
+export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): LoadPath {
+  const layers = layersOf(plan, arrangement, masses)
+  const cells = layers.flatMap((layer) =>
+    layer.states.map((state) => cellOf(layer, state, plan.rules, plan.use)),
+  )
+  const byKey = new Map(cells.map((cell) => [`${cell.state} ${cell.layer.id}`, cell]))
+  const governing = (state: State) =>
+    leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))
+  return {
+    layers,
+    cells,
+    cellAt: (layerId, state) => byKey.get(`${state} ${layerId}`),
+    governing: { road: governing('road'), trail: governing('trail'), parked: governing('parked') },
+  }
+}
+
+function leastLeft(cells: readonly Cell[]): Cell | undefined {
+  return cells.reduce<Cell | undefined>(
+    (least, cell) =>
+      cell.leftKg !== undefined && (least?.leftKg === undefined || cell.leftKg < least.leftKg) ? cell : least,
+    undefined,
+  )
+}
+
+/** What may be added to each rack in each state, and which link says so. */
+export function allowances(arrangement: Arrangement, path: LoadPath): Allowance[] {
+  return arrangement.racks.flatMap(({ rack }) => STATES.map((state) => allowance(rack.id, state, path)))
+}
+
+function allowance(rackId: string, state: State, path: LoadPath): Allowance {
+  const cells = path.cells.filter(
+    (cell) =>
+      cell.state === state &&
+      cell.layer.group !== 'carrier' &&
+      cell.layer.role !== 'panels' &&
+      cell.layer.rackIds.includes(rackId),
+  )
+  const unrated = cells.filter((cell) => cell.limit.kind === 'missing').map((cell) => cell.layer)
+  const binding = cells.reduce<Cell | undefined>(
+    (least, cell) =>
+      cell.addableKg !== undefined && (least?.addableKg === undefined || cell.addableKg < least.addableKg)
+        ? cell
+        : least,
+    undefined,
+  )
+  const kg = Math.max(0, binding?.addableKg ?? 0)
+  if (unrated.length > 0 || !binding)
+    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated }
+  return { kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known', rackId, state, kg, binding }
+}

@@ -1,0 +1,364 @@
+import type { PartRole } from '../../kinds/part-role'
+import type { Basis } from '../../kinds/basis'
+import type { When } from '../../kinds/when'
+import { isStart } from '../../plan/known'
+import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
+import type { Plan } from '../../plan/plan'
+import { STATES, type State } from '../../units/scalars'
+import { guessFactor } from '../../plan/house'
+import {
+  rootOf,
+  turned,
+  type Arrangement,
+  type BarAt,
+  type Point,
+  type RackAt,
+  type ThingAt,
+} from '../frame/arrangement'
+import { contactsKnown, contactYs } from '../mounting/contacts'
+import {
+  footLines,
+  holdAt,
+  NO_INFLUENCE,
+  onSide,
+  overBars,
+  type Base,
+  type Hold,
+  type Influence,
+  type Share,
+  type Via,
+} from '../statics/influence'
+import { snowAreas } from './snow-areas'
+import { shareAt } from '../statics/supports'
+
+interface Common {
+  readonly id: string
+  readonly label: string
+  readonly kg: number
+  readonly basis: Basis | 'computed'
+  /** Who said so, where that is known. */
+  readonly by?: string | undefined
+  /** House margin on a guess; 1 for what is known. */
+  readonly factor: number
+  readonly states: readonly State[]
+  readonly at: Point
+  readonly feet: readonly Share[]
+  readonly bars: readonly Share[]
+  /** Share of it on each rack that holds it. */
+  readonly racks: readonly Share[]
+  /** How it stands on its bars, where it does. */
+  readonly base?: Base | undefined
+}
+
+export type MassPoint =
+  | (Common & {
+      readonly of: 'gear' | 'load' | 'wet' | 'snow' | 'adapter'
+      readonly thing: ThingAt
+      readonly via: Via
+      /** How a load on its rack comes down, wherever it may shift to. */
+      readonly influence: Influence
+      readonly load?: Load
+    })
+  | (Common & {
+      readonly of: 'rackSnow'
+      readonly rackId: string
+      readonly via: Via
+      readonly influence: Influence
+    })
+  | (Common & {
+      readonly of: 'part'
+      readonly role: PartRole
+      readonly partId: string
+      readonly partName: string
+    })
+  | (Common & { readonly of: 'occupant'; readonly occupantId: string })
+
+const ALL: readonly State[] = STATES
+const DRIVING: readonly State[] = ['road', 'trail']
+const PARKED: readonly State[] = ['parked']
+
+/** The states in which something is there at all. */
+export function statesOf(when: When): readonly State[] {
+  return when === 'always' ? ALL : when === 'driving' ? DRIVING : PARKED
+}
+
+function both(a: readonly State[], b: readonly State[]): readonly State[] {
+  if (a === ALL) return b
+  if (b === ALL) return a
+  return a.filter((state) => b.includes(state))
+}
+
+/** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
+export function withContents(
+  masses: readonly MassPoint[],
+  counted: (mass: MassPoint) => number,
+): ReadonlyMap<ThingAt, number> {
+  const sums = new Map<ThingAt, number>()
+  for (const mass of masses) {
+    if (!('thing' in mass)) continue
+    const kg = counted(mass)
+    for (let up: ThingAt | undefined = mass.thing; up; up = up.parent) sums.set(up, (sums.get(up) ?? 0) + kg)
+  }
+  return sums
+}
+
+/** How a thing touches the bars under it: its own contacts, or its whole base where nobody gave any, as on a deck's slats. */
+function baseOf(root: ThingAt): Base {
+  if (root.placement.host.on === 'bars' && contactsKnown(root)) return { kind: 'points', ys: contactYs(root) }
+  return { kind: 'line', fromMm: root.box.y0, toMm: root.box.y1 }
+}
+
+/** How what hangs on the rack under a thing comes down. */
+function influenceOf(
+  arrangement: Arrangement,
+  barById: ReadonlyMap<string, BarAt>,
+  root: ThingAt,
+): Influence {
+  const { host } = root.placement
+  if (host.on === 'place') return NO_INFLUENCE
+  if (host.on === 'bars') {
+    const bars = host.barIds.flatMap((id) => barById.get(id) ?? [])
+    return overBars(bars, arrangement.feet, baseOf(root), 'bars')
+  }
+  const rack = arrangement.racks.find((each) => each.rack.id === host.rackId)
+  if (!rack) return NO_INFLUENCE
+  switch (host.on) {
+    case 'deck':
+      return overBars(rack.bars, arrangement.feet, baseOf(root), 'deck')
+    case 'panel':
+      return onSide(rack, host.side)
+    case 'ladder':
+      return { ...NO_INFLUENCE, via: 'ladder', rackIndex: rack.index }
+  }
+}
+
+/**
+ * Where a load acts: at the thing's centre of gravity unless it was placed. On a tent's floor that is opened past
+ * the box and stands on its ladder, what lies outside comes down at the box's edge; what the ladder takes is not
+ * counted off.
+ */
+export function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
+  if (!load.atMm) return centre
+  const [dx, dy] = turned(load.atMm.xMm, load.atMm.yMm, turn)
+  const x = (box.x0 + box.x1) / 2 + dx
+  const y = (box.y0 + box.y1) / 2 + dy
+  if (!gear.opens?.ladder) return { x, y, z: centre.z }
+  return { x: within(x, box.x0, box.x1), y: within(y, box.y0, box.y1), z: centre.z }
+}
+
+const within = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value))
+
+function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: string | undefined } {
+  switch (load.what.kind) {
+    case 'mass':
+      return load.what.mass
+    case 'fluid':
+      return { kg: load.what.litres * FLUID_KG_PER_L[load.what.fluid], basis: 'computed' }
+    case 'people':
+      return { ...load.what.each, kg: load.what.count * load.what.each.kg }
+  }
+}
+
+/** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
+export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
+  const margin = guessFactor(plan.rules)
+  const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
+  const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))
+  const influences = new Map<ThingAt, Influence>()
+  const influenceUnder = (thing: ThingAt): Influence => {
+    const root = rootOf(thing)
+    const known = influences.get(root)
+    if (known) return known
+    const influence = influenceOf(arrangement, barById, root)
+    influences.set(root, influence)
+    return influence
+  }
+  const points: MassPoint[] = []
+  const presence = new Map<ThingAt, readonly State[]>()
+  const present = (thing: ThingAt): readonly State[] => {
+    const known = presence.get(thing)
+    if (known) return known
+    // A person is up there when the plan says so, whatever the entry in stock usually says.
+    const usually = thing.gear.kind === 'person' ? ALL : statesOf(thing.gear.when)
+    const own = both(statesOf(thing.placement.when), usually)
+    const states = thing.parent ? both(own, present(thing.parent)) : own
+    presence.set(thing, states)
+    return states
+  }
+
+  const parkedThings = arrangement.things.filter((thing) => present(thing).includes('parked'))
+  const snow = plan.use.snowKgPerM2 > 0 ? snowAreas(arrangement, parkedThings) : undefined
+  for (const thing of arrangement.things) {
+    const { gear, placement, centre } = thing
+    const states = present(thing)
+    const influence = influenceUnder(thing)
+    const base = { thing, influence, base: influence.base, at: centre, ...holdAt(influence, centre) }
+    points.push({
+      ...base,
+      of: 'gear',
+      id: placement.id,
+      label: gear.name,
+      kg: gear.mass.kg,
+      basis: gear.mass.basis,
+      by: gear.mass.by,
+      factor: factorOf(gear.mass.basis),
+      states,
+    })
+    const adapter = placement.fitting?.adapter
+    if (adapter)
+      points.push({
+        ...base,
+        of: 'adapter',
+        id: `${placement.id}/adapter`,
+        label: adapter.name,
+        kg: adapter.kg,
+        basis: 'maker',
+        factor: 1,
+        states,
+      })
+    for (const load of placement.loads) {
+      const { kg, basis, by } = loadMass(load)
+      const at = loadPoint(thing, load)
+      points.push({
+        ...(load.atMm ? { ...base, at, ...holdAt(influence, at) } : base),
+        of: 'load',
+        load,
+        id: `${placement.id}/${load.id}`,
+        label: load.name,
+        kg,
+        basis,
+        by,
+        factor: factorOf(basis),
+        states: both(states, statesOf(load.when)),
+      })
+    }
+    if (gear.wetKg !== undefined && gear.wetKg > 0)
+      points.push({
+        ...base,
+        of: 'wet',
+        id: `${placement.id}/wet`,
+        label: `${gear.name}, wet`,
+        kg: gear.wetKg,
+        basis: 'computed',
+        factor: 1,
+        states,
+      })
+    const underSnowMm2 = snow?.things.get(thing) ?? 0
+    if (underSnowMm2 > 0)
+      points.push({
+        ...base,
+        of: 'snow',
+        id: `${placement.id}/snow`,
+        label: `Snow on ${gear.name}`,
+        kg: (plan.use.snowKgPerM2 * underSnowMm2) / 1e6,
+        basis: 'computed',
+        factor: 1,
+        states: both(states, PARKED),
+      })
+  }
+  for (const { rack, bars, deck, areaMm2, box } of snow?.racks ?? []) {
+    const at = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2, z: box.z1 }
+    const base: Base = { kind: 'line', fromMm: box.y0, toMm: box.y1 }
+    const influence = overBars(bars, arrangement.feet, base, deck ? 'deck' : 'bars')
+    points.push({
+      of: 'rackSnow',
+      rackId: rack.rack.id,
+      id: `${deck ? rack.rack.id : (bars[0]?.bar.id ?? '')}/snow`,
+      label: `Snow on ${deck ? rack.rack.name : (bars[0]?.bar.name ?? '')}`,
+      kg: (plan.use.snowKgPerM2 * areaMm2) / 1e6,
+      basis: 'computed',
+      factor: 1,
+      states: PARKED,
+      at,
+      influence,
+      base,
+      ...holdAt(influence, at),
+    })
+  }
+  for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack, factorOf))
+  for (const occupant of plan.use.occupants) {
+    const { kg, basis } = occupant.mass
+    const at = { x: 0, y: 0, z: 0 }
+    points.push({
+      of: 'occupant',
+      occupantId: occupant.id,
+      id: `occupant:${occupant.id}`,
+      label: occupant.name,
+      kg,
+      basis,
+      factor: factorOf(basis),
+      states: DRIVING,
+      at,
+      feet: [],
+      bars: [],
+      racks: [],
+    })
+  }
+  return points
+}
+
+/** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
+function partPoints(
+  arrangement: Arrangement,
+  rackAt: RackAt,
+  factorOf: (basis: Basis) => number,
+): MassPoint[] {
+  const { rack, feet, bars, deck, index } = rackAt
+  const states = rack.kind === 'ladder' ? statesOf(rack.when) : ALL
+  const middle: Point = {
+    x:
+      feet.length > 0
+        ? feet.reduce((sum, foot) => sum + foot.xMm, 0) / feet.length
+        : rack.kind === 'ladder'
+          ? rack.xMm
+          : 0,
+    y: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length : 0,
+    z: rackAt.topZMm,
+  }
+  return rack.parts.flatMap((part): MassPoint[] => {
+    const common = {
+      of: 'part' as const,
+      role: part.role,
+      partId: part.id,
+      partName: part.name,
+      basis: isStart(part, 'eachKg') ? ('start' as const) : ('maker' as const),
+      factor: factorOf(isStart(part, 'eachKg') ? 'start' : 'maker'),
+      states,
+      label: part.name,
+      racks: [[index, 1]] as const,
+    }
+    const kg = part.count * part.eachKg
+    if (part.role === 'bars' && bars.length > 0)
+      return bars.map((bar) => {
+        const half = bar.bar.lengthMm / 2
+        const alongIt: Base = { kind: 'line', fromMm: -half, toMm: half }
+        const lines = footLines(bar.bar.feetYMm, alongIt)
+        return {
+          ...common,
+          id: `${part.id}/${bar.bar.id}`,
+          label: `${part.name}, ${bar.bar.name.toLowerCase()}`,
+          kg: kg / bars.length,
+          at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
+          base: alongIt,
+          bars: [[bar.index, 1]],
+          feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
+        }
+      })
+    if (part.role === 'deck' && deck && bars.length > 0) {
+      const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
+      const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
+      const hold: Hold = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
+      return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
+    }
+    return [
+      {
+        ...common,
+        id: part.id,
+        kg,
+        at: middle,
+        bars: [],
+        feet: feet.map((foot): Share => [foot.index, 1 / feet.length]),
+      },
+    ]
+  })
+}

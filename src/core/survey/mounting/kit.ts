@@ -1,0 +1,91 @@
+import { BODIES } from '../../kinds/body'
+import type { Part, Rack } from '../../plan/rack'
+import type { Attachment, Vehicle } from '../../plan/vehicle'
+
+/** What a kit's sheet says against a vehicle: a refusal, something to find out, something to know. */
+export interface KitPoint {
+  readonly kind: 'refused' | 'findOut' | 'mind'
+  readonly say: string
+}
+
+const years = ({ from, to }: { from: number; to?: number | undefined }) =>
+  to === undefined ? `${from} on` : from === to ? `${from}` : `${from} to ${to}`
+
+/** What a part's sheet says of the vehicles it is for, by name: nothing that it is silent on. */
+export function kitSays({ suits, kit }: Part): string[] {
+  return [
+    suits ? 'what it stands on' : undefined,
+    kit?.bodies ? 'body' : undefined,
+    kit?.years ? 'year' : undefined,
+    kit?.doors ? 'doors' : undefined,
+    kit?.trims ? 'trim' : undefined,
+    kit?.railShapes ? 'rail' : undefined,
+    kit?.needs ? 'what it needs' : undefined,
+  ].filter((each) => each !== undefined)
+}
+
+/** Every point at which a part's kit sheet meets the vehicle and what the part stands on. */
+export function kitPoints(
+  part: Part,
+  rack: Rack,
+  vehicle: Vehicle,
+  attachment: Attachment | undefined,
+): KitPoint[] {
+  const points: KitPoint[] = []
+  const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, say: words })
+  if (part.suits && attachment && !part.suits.includes(attachment.kind))
+    say('refused', `is not made for ${attachment.name.toLowerCase()}`)
+  const { kit } = part
+  if (!kit) return points
+  if (kit.bodies && !kit.bodies.includes(vehicle.body))
+    say(
+      'refused',
+      `is for ${kit.bodies.map((body) => BODIES[body].word).join(', ')}; this is a ${BODIES[vehicle.body].word}`,
+    )
+  if (kit.years) {
+    const own = vehicle.years
+    if (!own)
+      say('findOut', `is for ${years(kit.years)}: find out the vehicle's year, on its plate or papers`)
+    else if (own.from < kit.years.from || (kit.years.to !== undefined && (own.to ?? own.from) > kit.years.to))
+      say('refused', `is for ${years(kit.years)}; the vehicle is of ${years(own)}`)
+  }
+  if (kit.doors) {
+    if (vehicle.doors === undefined) say('findOut', `is for ${kit.doors.join(' or ')} doors: count them`)
+    else if (!kit.doors.includes(vehicle.doors))
+      say('refused', `is for ${kit.doors.join(' or ')} doors; the vehicle has ${vehicle.doors}`)
+  }
+  if (kit.trims) {
+    const trim = vehicle.trim?.trim().toLowerCase()
+    if (trim === undefined || trim === '')
+      say('findOut', `is for ${kit.trims.join(', ')}: find out the trim, a lower one may lack the points`)
+    else if (!kit.trims.some((each) => each.toLowerCase() === trim))
+      say('refused', `is for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
+  }
+  if (kit.railShapes && attachment?.kind === 'raisedRail') {
+    const { shape } = attachment
+    const taken = kit.railShapes.find((each) => each.shape.toLowerCase() === shape?.toLowerCase())
+    if (shape === undefined)
+      say(
+        'findOut',
+        `takes rails that are ${kit.railShapes.map((each) => each.shape).join(' or ')}: look at the rail`,
+      )
+    else if (!taken) say('refused', `does not take a rail that is ${shape}`)
+    else if (taken.adapter !== undefined && !rack.parts.some(({ name }) => name === taken.adapter))
+      say('refused', `takes a rail that is ${shape} only with ${taken.adapter}, which is not on the rack`)
+  }
+  for (const need of kit.needs ?? []) {
+    const fact = vehicle.facts?.find(({ what }) => what.toLowerCase() === need.toLowerCase())
+    if (!fact) say('findOut', `needs ${need}: find out whether the vehicle has it`)
+    else if (!fact.has) say('refused', `needs ${need}, which the vehicle has not`)
+  }
+  if (kit.drills)
+    say(
+      'mind',
+      `needs ${kit.drills.holes} ${kit.drills.holes === 1 ? 'hole' : 'holes'} drilled${kit.drills.reversible ? ', which can be plugged again' : ', which cannot be undone'}: eye and dust protection, know what is behind, seal and protect bare metal`,
+    )
+  if (kit.cannotUndo !== undefined) say('mind', `cannot be undone: ${kit.cannotUndo}`)
+  if (kit.singleUse !== undefined) say('mind', `has parts that cannot be used again: ${kit.singleUse}`)
+  if (kit.removableTop === 'stays') say('mind', 'the removable top can no longer come off')
+  if (kit.removableTop === 'liftsByTwo') say('mind', 'the removable top still comes off, but by two people')
+  return points
+}

@@ -1,0 +1,134 @@
+import type { Box } from '../../geometry/boxes'
+import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import { packed, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
+import { type Swept, type Swing, sweepAgainst } from '../../geometry/sweep'
+import type { SagMm } from '../mounting/offers'
+import {
+  sharesWidth,
+  sideGap,
+  sideOf,
+  slideBox,
+  sweptBy,
+  swingsOf,
+  tiltOf,
+  type Hatch,
+  type Sunroof,
+} from './swings'
+import { openedTent } from './tent'
+
+/** Something that a moving part of the vehicle may meet. */
+export interface Met {
+  readonly kind: 'thing' | 'bar' | 'deck' | 'tentFloor' | 'tentLadder'
+  readonly id: string
+  readonly name: string
+  readonly box: Box
+  readonly thing: ThingAt | undefined
+}
+
+/** A hatch or tailgate on its whole way, against one thing. */
+export interface SwingMeeting {
+  readonly hatch: Hatch
+  readonly swings: readonly Swing[]
+  readonly met: Met
+  readonly swept: Swept
+}
+
+/** A sunroof's pane, tilting or sliding outside, against one thing. Gap in mm. */
+export interface PaneMeeting {
+  readonly sunroof: Sunroof
+  readonly way: 'tilts' | 'slides'
+  readonly met: Met
+  readonly touchesAtDeg: number | undefined
+  readonly gapMm: number
+}
+
+/** Everything that stands about the roof: things in the open, bars and decks. */
+function standing(arrangement: Arrangement, barBox: (at: BarAt) => Box = (at) => at.box): Met[] {
+  const things = arrangement.things
+    .filter((thing) => thing.placement.host.on !== 'ladder' && !packed(thing))
+    .map((thing): Met => ({
+      kind: 'thing',
+      id: thing.placement.id,
+      name: thing.gear.name,
+      box: thing.box,
+      thing,
+    }))
+  const bars = arrangement.bars.map((at): Met => ({
+    kind: 'bar',
+    id: at.bar.id,
+    name: at.bar.name,
+    box: barBox(at),
+    thing: undefined,
+  }))
+  const decks = arrangement.racks.flatMap(({ rack, deck }): Met[] =>
+    deck ? [{ kind: 'deck', id: rack.id, name: rack.name, box: deck.box, thing: undefined }] : [],
+  )
+  return [...things, ...bars, ...decks]
+}
+
+/** What opened tents take besides: their floor and their ladder. */
+function opened(arrangement: Arrangement): Met[] {
+  return arrangement.things.flatMap((thing): Met[] => {
+    const tent = openedTent(thing)
+    if (!tent) return []
+    const common = { id: thing.placement.id, name: thing.gear.name, thing }
+    return [
+      { ...common, kind: 'tentFloor', box: tent.floor },
+      ...(tent.ladder ? [{ ...common, kind: 'tentLadder' as const, box: tent.ladder }] : []),
+    ]
+  })
+}
+
+const isHatch = (obstacle: Obstacle): obstacle is Hatch =>
+  obstacle.kind === 'hatch' || obstacle.kind === 'tailgate'
+
+/** Every hatch and tailgate against everything that shares width with it. A rack's own ladder hangs on the hatch and turns with it. */
+export function swingMeetings(vehicle: Vehicle, arrangement: Arrangement): SwingMeeting[] {
+  const hatches = vehicle.obstacles.filter(isHatch)
+  if (hatches.length === 0) return []
+  const all = [...standing(arrangement), ...opened(arrangement)]
+  return hatches.flatMap((hatch) => {
+    const swings = swingsOf(hatch, vehicle.obstacles)
+    return all
+      .filter((met) => sharesWidth(met.box, hatch.halfWidthMm))
+      .map((met) => ({ hatch, swings, met, swept: sweptBy(swings, met.box) }))
+  })
+}
+
+/** A bar as low as it comes under its load: by what it bends in the middle or a quarter of its length beside it. */
+function bent({ box, index }: BarAt, sagMm: SagMm): Box {
+  const quarter = (box.y1 - box.y0) / 4
+  return { ...box, z0: box.z0 - Math.max(...[-quarter, 0, quarter].map((y) => sagMm(index, y))) }
+}
+
+/** Every sunroof that moves outside against everything over it, bars bent by their load. */
+export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement, sagMm: SagMm): PaneMeeting[] {
+  if (!vehicle.obstacles.some(({ kind }) => kind === 'sunroof')) return []
+  const all = standing(arrangement, (at) => bent(at, sagMm))
+  return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
+    if (sunroof.kind !== 'sunroof') return []
+    const over = all.filter((met) => sharesWidth(met.box, sunroof.widthMm / 2))
+    const tilt = tiltOf(sunroof, vehicle.heightMm)
+    const slide = slideBox(sunroof, vehicle.heightMm)
+    return over.flatMap((met): PaneMeeting[] => {
+      const swept = tilt && sweepAgainst(tilt, sideOf(met.box))
+      const gap = slide && sideGap(slide, met.box)
+      return [
+        ...(swept
+          ? [
+              {
+                sunroof,
+                way: 'tilts' as const,
+                met,
+                touchesAtDeg: swept.kind === 'touches' ? swept.atDeg : undefined,
+                gapMm: swept.kind === 'touches' ? 0 : swept.gapMm,
+              },
+            ]
+          : []),
+        ...(gap === undefined
+          ? []
+          : [{ sunroof, way: 'slides' as const, met, touchesAtDeg: gap <= 0 ? 0 : undefined, gapMm: gap }]),
+      ]
+    })
+  })
+}

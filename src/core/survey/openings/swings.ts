@@ -1,0 +1,102 @@
+import type { Box } from '../../geometry/boxes'
+import type { Obstacle } from '../../plan/vehicle'
+import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../../geometry/sweep'
+
+type Of<K extends Obstacle['kind']> = Extract<Obstacle, { kind: K }>
+export type Hatch = Of<'hatch'> | Of<'tailgate'>
+export type Sunroof = Of<'sunroof'>
+
+/** The side of a box as the side view sees it: x from, z from, x to, z to. mm. */
+export const sideOf = (box: Box) => [box.x0, box.z0, box.x1, box.z1] as const
+
+/** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. */
+export function swingsOf(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] {
+  const hinge = [hatch.hinge.xMm, hatch.hinge.zMm] as const
+  const panel = hatch.panel.map(({ xMm, zMm }) => [xMm, zMm] as const)
+  const turns = { hinge, opensDeg: hatch.opensDeg, way: hatch.kind === 'hatch' ? 'up' : 'down' } as const
+  const spoilers = hatch.kind === 'hatch' ? obstacles.filter((each) => each.kind === 'spoiler') : []
+  return [
+    { ...turns, panel },
+    ...spoilers.map((spoiler): Swing => ({
+      ...turns,
+      panel: [
+        [spoiler.fromXMm, spoiler.topZMm],
+        [spoiler.toXMm, spoiler.topZMm],
+      ],
+    })),
+  ]
+}
+
+/** Whether a box shares width with something this wide about the centreline. */
+export const sharesWidth = (box: Box, halfWidthMm: number): boolean =>
+  box.y0 < halfWidthMm - 1e-6 && box.y1 > -halfWidthMm + 1e-6
+
+/** The worst of several swings against one box: the earliest touch, else the least gap. */
+export function sweptBy(swings: readonly Swing[], box: Box): Swept {
+  return swings
+    .map((swing) => sweepAgainst(swing, sideOf(box)))
+    .reduce((so, each) => {
+      if (so.kind === 'touches') return each.kind === 'touches' && each.atDeg < so.atDeg ? each : so
+      return each.kind === 'touches' || each.gapMm < so.gapMm ? each : so
+    })
+}
+
+/** How far forward a box must go for every swing to pass it with a gap, mm; nothing when it cannot. */
+export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number): number | undefined {
+  const shifts = swings.map((swing) => shiftToClear(swing, sideOf(box), gapMm))
+  return shifts.some((each) => each === undefined) ? undefined : Math.max(...shifts.map((each) => each ?? 0))
+}
+
+/** What each way of moving does over the roof. */
+const MOVES: Readonly<Record<NonNullable<Sunroof['moves']>, { tilts: boolean; slides: boolean }>> = {
+  fixed: { tilts: false, slides: false },
+  inside: { tilts: false, slides: false },
+  outside: { tilts: false, slides: true },
+  tilts: { tilts: true, slides: false },
+  tiltsAndSlides: { tilts: true, slides: true },
+}
+
+/** Which figure of a pane's way over the roof is missing; nothing where all that it does is known. */
+export function paneLacks({ moves, tiltRiseMm, slidesOutside }: Sunroof): 'way' | 'figures' | undefined {
+  if (moves === undefined) return tiltRiseMm === undefined && !slidesOutside ? 'way' : undefined
+  const { tilts, slides } = MOVES[moves]
+  return (tilts && tiltRiseMm === undefined) || (slides && !slidesOutside) ? 'figures' : undefined
+}
+
+/** A sunroof's pane as it tilts: hinged at its front edge, its rear edge rising. Nothing for one that does not. */
+export function tiltOf(sunroof: Sunroof, roofZMm: number): Swing | undefined {
+  if (!MOVES[sunroof.moves ?? 'tiltsAndSlides'].tilts) return undefined
+  const rise = sunroof.tiltRiseMm ?? 0
+  const { fromMm, toMm } = sunroof.openingMm
+  if (rise <= 0 || toMm <= fromMm) return undefined
+  return {
+    hinge: [fromMm, roofZMm],
+    panel: [
+      [fromMm, roofZMm],
+      [toMm, roofZMm],
+    ],
+    opensDeg: (Math.asin(Math.min(1, rise / (toMm - fromMm))) * 180) / Math.PI,
+    way: 'up',
+  }
+}
+
+/** The space that a pane sliding outside takes on its way, as a box. mm. */
+export function slideBox(sunroof: Sunroof, roofZMm: number): Box | undefined {
+  if (!sunroof.slidesOutside || !MOVES[sunroof.moves ?? 'tiltsAndSlides'].slides) return undefined
+  const { travelMm, riseMm } = sunroof.slidesOutside
+  return {
+    x0: sunroof.openingMm.fromMm,
+    x1: sunroof.openingMm.toMm + travelMm,
+    y0: -sunroof.widthMm / 2,
+    y1: sunroof.widthMm / 2,
+    z0: roofZMm,
+    z1: roofZMm + riseMm,
+  }
+}
+
+/** Gap between two rectangles in the side view: 0 where they touch or overlap. mm. */
+export function sideGap(a: Box, b: Box): number {
+  const dx = Math.max(0, Math.max(a.x0, b.x0) - Math.min(a.x1, b.x1))
+  const dz = Math.max(0, Math.max(a.z0, b.z0) - Math.min(a.z1, b.z1))
+  return Math.hypot(dx, dz)
+}

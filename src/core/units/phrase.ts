@@ -1,0 +1,27 @@
+import type { Dimension } from './dimension'
+import { formatQuantity, type UnitChoice } from './format'
+
+/** A number that knows what it measures, in the core's unit. */
+export interface Amount {
+  readonly dimension: Dimension
+  readonly value: number
+}
+
+/** A sentence whose numbers are still numbers, so that each reader sees them in their own units. */
+export type Phrase = readonly (string | Amount)[]
+
+export const kg = (value: number): Amount => ({ dimension: 'mass', value })
+export const mm = (value: number): Amount => ({ dimension: 'length', value })
+export const deg = (value: number): Amount => ({ dimension: 'angle', value })
+export const newton = (value: number): Amount => ({ dimension: 'force', value })
+export const newtonMetre = (value: number): Amount => ({ dimension: 'torque', value })
+export const mPa = (value: number): Amount => ({ dimension: 'stress', value })
+export const kWh = (value: number): Amount => ({ dimension: 'energy', value })
+export const kmH = (value: number): Amount => ({ dimension: 'speed', value })
+
+/** A phrase as plain text in the units chosen. */
+export function phraseText(phrase: Phrase, choice?: UnitChoice): string {
+  return phrase
+    .map((bit) => (typeof bit === 'string' ? bit : formatQuantity(bit.dimension, bit.value, choice)))
+    .join('')
+}

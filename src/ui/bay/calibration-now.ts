@@ -1,8 +1,0 @@
-import type { Calibration } from '@/core/bay/log/event'
-import { today } from '@/ui/shell/today'
-
-/** Whether the calibration of the tool in hand holds today; nothing where nobody said until when it does. */
-export const calibrationNow = (
-  tool: { readonly until?: string | undefined } | undefined,
-): Calibration | undefined =>
-  tool?.until === undefined ? undefined : { until: tool.until, held: today() <= tool.until }

@@ -1,0 +1,36 @@
+'use client'
+import type { SingleCommand } from '@/core/plan/command'
+import type { Gear } from '@/core/plan/gear'
+import type { Placement } from '@/core/plan/placement'
+import { compatible, type Compatible, type Near } from '@/core/placing/compatible'
+import { firstPlace } from '@/core/survey/frame/room'
+import type { Survey } from '@/core/survey/survey'
+import { stockNow } from '@/ui/state/stock'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** The plan's own entry of a piece of gear where it has one: what was mended there counts. */
+const ownEntry = (survey: Survey, gear: Gear) => survey.plan.gear.find(({ id }) => id === gear.id) ?? gear
+
+/** Where a thing from the shelf goes on a rack, or nearest to where a hand holds it. */
+export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: Near): Compatible {
+  return compatible(survey, ownEntry(survey, gear), rackId, stockNow().adapters, 'trial', near)
+}
+
+/** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
+export function putOn(survey: Survey, gear: Gear, rackId: string, near?: Near): void {
+  const { run, pick } = usePlan.getState()
+  const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
+  const entry = ownEntry(survey, gear)
+  const answer = placeFor(survey, gear, rackId, near)
+  const placement: Placement | undefined =
+    answer.kind === 'cannot'
+      ? near
+        ? undefined
+        : firstPlace(survey, entry, rackId, id)
+      : { ...answer.placement, id }
+  if (!placement) return
+  const mount: SingleCommand = { do: 'mount', gear: entry, placement }
+  const before = answer.kind === 'fitsIf' ? answer.commands : []
+  const taken = run(before.length > 0 ? { do: 'together', commands: [...before, mount] } : mount)
+  if (taken) pick({ kind: 'thing', id })
+}

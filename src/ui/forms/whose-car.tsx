@@ -1,0 +1,64 @@
+'use client'
+import { apply } from '@/core/plan/apply'
+import type { Car } from '@/core/plan/car'
+import type { Plan } from '@/core/plan/plan'
+import { keepPlan } from '@/storage/plans'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** Says of a job's car that it is its own, under the old id or a new one. */
+async function settle(plan: Plan, id: string): Promise<void> {
+  const { shared: _, ...known } = plan.car
+  const car: Car = { ...known, id }
+  const open = usePlan.getState()
+  if (open.plan?.id === plan.id) {
+    open.run({ do: 'setCar', car })
+    await open.saveNow()
+    return
+  }
+  const applied = apply(plan, { do: 'setCar', car })
+  if (applied.ok) await keepPlan(applied.plan)
+}
+
+/**
+ * Where two jobs of old have one stock entry's id for their cars: says so, and lets a person part them or say that it
+ * is one car. Until then neither sheet prints what belongs to the other.
+ */
+export function WhoseCar({
+  plan,
+  perhaps,
+  onParted,
+}: {
+  plan: Plan
+  perhaps: readonly Plan[]
+  onParted?: () => void
+}) {
+  if (perhaps.length === 0) return null
+  const done = () => onParted?.()
+  return (
+    <div role="note" className="mind-hatch no-print my-2 px-4 py-2">
+      <p>
+        <strong>{plan.job.name}</strong>: {perhaps.map(({ job }) => job.name).join(', ')}{' '}
+        {perhaps.length === 1 ? 'was' : 'were'} begun with the same vehicle from stock. Is it the same car?
+        Until somebody says, only what was logged in this job is shown as its own.
+      </p>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          className="plain"
+          onClick={() => void settle(plan, `car-${crypto.randomUUID()}`).then(done)}
+        >
+          Another car
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() =>
+            void Promise.all([plan, ...perhaps].map((each) => settle(each, plan.car.id))).then(done)
+          }
+        >
+          The same car
+        </button>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,8 @@
+import { choicesOf } from '@/core/kinds/kind'
+import { BASES, type Basis } from '@/core/kinds/basis'
+
+/** How a mass is known, in a word. */
+export const BASIS_WORD: Readonly<Record<Basis | 'computed', string>> = {
+  ...(Object.fromEntries(choicesOf(BASES, ({ word }) => word)) as Record<Basis, string>),
+  computed: 'computed',
+}

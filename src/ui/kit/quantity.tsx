@@ -1,0 +1,31 @@
+import type { Phrase } from '@/core/units/phrase'
+import type { Dimension } from '@/core/units/dimension'
+import { formatQuantity } from '@/core/units/format'
+import { useUnits } from '@/ui/state/settings-store'
+
+const FRACTION = /(\d+\/\d+)/
+
+/** Text with its fractions set as fractions; read aloud and copied as typed. */
+export function WithFractions({ text }: { text: string }) {
+  return text.split(FRACTION).map((bit, i) =>
+    FRACTION.test(bit) ? (
+      <span key={i} className="frac">
+        {bit}
+      </span>
+    ) : (
+      bit
+    ),
+  )
+}
+
+/** A number with its unit, in the units this person chose. */
+export function Quantity({ dimension, value }: { dimension: Dimension; value: number }) {
+  return <WithFractions text={formatQuantity(dimension, value, useUnits())} />
+}
+
+/** A sentence from the core, its numbers in the units this person chose. */
+export function PhraseLine({ phrase }: { phrase: Phrase }) {
+  return phrase.map((bit, i) =>
+    typeof bit === 'string' ? bit : <Quantity key={i} dimension={bit.dimension} value={bit.value} />,
+  )
+}

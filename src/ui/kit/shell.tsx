@@ -1,0 +1,31 @@
+'use client'
+import { useEffect, type ReactNode } from 'react'
+import { FileDrop } from './file-drop'
+import { useSettings } from '@/ui/state/settings-store'
+import { useOffline } from '@/ui/state/use-offline'
+
+/** What every screen shares: settings read once, the theme, and a file dropped anywhere. */
+export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
+  const start = useSettings((store) => store.start)
+  const theme = useSettings((store) => store.settings.theme)
+  const trouble = useSettings((store) => store.trouble)
+  useOffline()
+  useEffect(() => {
+    void start(demo)
+  }, [start, demo])
+  useEffect(() => {
+    if (theme === 'system') document.documentElement.removeAttribute('data-theme')
+    else document.documentElement.dataset['theme'] = theme
+  }, [theme])
+  return (
+    <>
+      {trouble !== undefined && (
+        <p role="alert" className="bg-error text-error-content px-4 py-2 font-semibold">
+          {trouble} Work on, but download each plan before you close this page.
+        </p>
+      )}
+      {children}
+      <FileDrop />
+    </>
+  )
+}

@@ -1,0 +1,70 @@
+'use client'
+import { STATES, type State } from '@/core/units/scalars'
+import { identityOf, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
+import type { Review } from '@/core/review/review'
+import type { Survey } from '@/core/survey/survey'
+import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import { useUnits } from '@/ui/state/settings-store'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** How many different things of the verdict's kind there are, so that they can be counted on the page. */
+export function openCount(review: Review, state: State): number {
+  const verdict = review.states[state]
+  return new Set(
+    review.findings
+      .filter(
+        (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
+      )
+      .map(identityOf),
+  ).size
+}
+
+/** A state's verdict in a few words: how much over, how many to find out, or how much is left. */
+export function verdictWords(survey: Survey, review: Review, state: State, units: UnitChoice): string {
+  const verdict = review.states[state]
+  const governing = survey.loadPath.governing[state]
+  const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
+  const left = governing?.leftKg
+  if (verdict === 'stop' && left !== undefined && left < 0)
+    return `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
+  if (verdict === 'stop' || verdict === 'findOut')
+    return `${VERDICT_WORD[verdict]}, ${openCount(review, state)} ${verdict === 'stop' ? 'to mend' : 'open'}`
+  return left === undefined || verdict === 'unplanned'
+    ? VERDICT_WORD[verdict]
+    : `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`
+}
+
+const LOOK: Readonly<Record<Verdict, string>> = {
+  stop: 'verdict-stop',
+  findOut: 'verdict-find-out',
+  mind: 'verdict-mind',
+  clear: '',
+  unplanned: '',
+}
+
+/** Road, trail, parked: each with its verdict; the pressed one is what the drawing shows. */
+export function StateSwitch({ survey, review }: { survey: Survey; review: Review }) {
+  const units = useUnits()
+  const state = usePlan((store) => store.state)
+  const showState = usePlan((store) => store.showState)
+  return (
+    <div role="group" aria-label="State" className="state-switch">
+      {STATES.map((each) => (
+        <button
+          key={each}
+          type="button"
+          aria-pressed={each === state}
+          className="state-button"
+          onClick={() => {
+            showState(each)
+          }}
+        >
+          <span className="block text-[13px] leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
+          <span className={`block text-[15px] leading-tight font-semibold ${LOOK[review.states[each]]}`}>
+            {verdictWords(survey, review, each, units)}
+          </span>
+        </button>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,119 @@
+'use client'
+import type { Contents } from '@/core/log/contents'
+import { useState } from 'react'
+import { loadingOrder, placeIn, withContents } from '@/core/bay/channel/channel'
+import type { BayProgress } from '@/core/log/replay'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import { mm } from '@/core/units/phrase'
+import { logFor } from '@/ui/state/log-store'
+import { PhraseLine } from '@/ui/kit/quantity'
+import { QuantityField } from '@/ui/kit/quantity-field'
+
+/** What lies in a channel before anything is loaded, and then the order in which the nuts go in past it. */
+export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
+  const [what, setWhat] = useState('')
+  const [fixed, setFixed] = useState(false)
+  if (step.doing.kind !== 'channel') return null
+  const { channel, barId } = step.doing.channel
+  const seen = progress.channels.get(barId)
+  const say = (inside: readonly Contents[]) => {
+    logFor(plan, { kind: 'channelSeen', barId, what: channel.name, inside: [...inside] })
+  }
+  const loaded = withContents(channel, seen ?? [])
+  const name = what.trim()
+  return (
+    <>
+      <fieldset className="grid gap-2">
+        <legend className="field-label">What is in it already</legend>
+        {seen === undefined ? (
+          <p>Look along the channel first: what is in it blocks the way.</p>
+        ) : seen.length === 0 ? (
+          <p>Seen: nothing is in it.</p>
+        ) : (
+          <ul>
+            {seen.map((each, i) => (
+              <li key={`${each.what} ${each.fromLowMm}`} className="hair-b flex items-center gap-2 py-1">
+                <span className="flex-1">
+                  {each.what}, <PhraseLine phrase={[mm(each.fromLowMm)]} /> from the {channel.ends.low}
+                  {each.fixed ? ', fixed' : ', slides'}
+                </span>
+                <button
+                  type="button"
+                  className="quiet"
+                  aria-label={`Not there: ${each.what}`}
+                  onClick={() => {
+                    say(seen.filter((_, at) => at !== i))
+                  }}
+                >
+                  Not there
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
+        {(seen === undefined || seen.length === 0) && (
+          <button
+            type="button"
+            className="plain min-h-12!"
+            aria-pressed={seen !== undefined}
+            onClick={() => {
+              say([])
+            }}
+          >
+            It is empty
+          </button>
+        )}
+        <label className="block">
+          <span className="field-label">Something is in it: what</span>
+          <input
+            className="field"
+            maxLength={80}
+            value={what}
+            onChange={(event) => {
+              setWhat(event.target.value)
+            }}
+          />
+        </label>
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 flex-none"
+            checked={fixed}
+            onChange={(event) => {
+              setFixed(event.target.checked)
+            }}
+          />
+          It is fixed and does not slide
+        </label>
+        <QuantityField
+          key={seen?.length ?? 0}
+          label={`How far from the ${channel.ends.low}`}
+          dimension="length"
+          value={undefined}
+          hint="entered with this, it is put in the list"
+          onValue={(value) => {
+            if (name === '') return 'Say first what it is.'
+            if (value < 0 || value > channel.span.toMm - channel.span.fromMm)
+              return 'That lies outside this channel.'
+            say([...(seen ?? []), { what: name, fromLowMm: Math.round(value * 10) / 10, fixed }])
+            setWhat('')
+            setFixed(false)
+            return undefined
+          }}
+        />
+      </fieldset>
+      <h3 className="pt-3 text-[15px]">In this order</h3>
+      <ol className="list-decimal pl-6">
+        {loadingOrder(loaded).map((entry) => (
+          <li key={entry.nut.id} className="hair-b py-1.5">
+            {entry.nut.name}, to <PhraseLine phrase={placeIn(channel, entry.nut.atMm)} />
+            {entry.kind === 'enters'
+              ? `, in at the ${channel.ends[entry.end]}`
+              : `: blocked by ${entry.by.name}; take that out first`}
+          </li>
+        ))}
+      </ol>
+    </>
+  )
+}

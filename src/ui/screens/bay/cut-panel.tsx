@@ -1,0 +1,65 @@
+'use client'
+import { cutList } from '@/core/bay/cut/strips'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import { bayRulesOf } from '@/core/plan/house'
+import type { Survey } from '@/core/survey/survey'
+import { Quantity } from '@/ui/kit/quantity'
+
+/** The strips of a rack, what each is cut to and from what; and what has to be measured before any is. */
+export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; step: Step }) {
+  if (step.doing.kind !== 'cut') return null
+  const { rackId } = step.doing
+  const rules = bayRulesOf(plan.rules)
+  const list = cutList(survey, rules)
+  const bars = new Set(survey.bars.filter(({ rack }) => rack.id === rackId).map(({ bar }) => bar.id))
+  const own = list.strips.filter(({ barId }) => bars.has(barId))
+  return (
+    <>
+      <ul>
+        {own.map((strip) => (
+          <li
+            key={`${strip.barId} ${strip.kind} ${strip.fromMm}`}
+            className="hair-b flex justify-between gap-3 py-1.5"
+          >
+            <span>
+              {strip.barName},{' '}
+              {strip.kind === 'infill'
+                ? 'in the slot'
+                : strip.kind === 'spacer'
+                  ? 'between the feet'
+                  : 'outside a foot'}
+            </span>
+            <strong>
+              <Quantity dimension="length" value={strip.cutMm} />
+            </strong>
+          </li>
+        ))}
+      </ul>
+      {list.plans.map(({ kind, plan: cut }) => (
+        <div key={kind} className="mt-2">
+          {cut.kind === 'tooLong' ? (
+            <p className="field-problem">No stock length holds {cut.piecesMm.join(', ')} mm.</p>
+          ) : (
+            cut.cuts.map((each, i) => (
+              <p key={i}>
+                From <Quantity dimension="length" value={each.stockMm} />: {each.piecesMm.join(' + ')} mm,{' '}
+                <Quantity dimension="length" value={each.wasteMm} /> left
+              </p>
+            ))
+          )}
+        </div>
+      ))}
+      {list.unsure.map(({ barName, say }) => (
+        <p key={`${barName} ${say}`} className="field-problem mt-1">
+          {barName}: {say}
+        </p>
+      ))}
+      <p className="field-note mt-1">
+        The slot is taken to run from inside the one cap to inside the other: tape it before you cut. Each
+        strip is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); least bought
+        for the whole job.
+      </p>
+    </>
+  )
+}

@@ -1,0 +1,82 @@
+'use client'
+import { useState } from 'react'
+import type { Hold } from '@/core/bay/holds'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import { phraseText } from '@/core/units/phrase'
+import type { Finding } from '@/core/review/finding'
+import { logFor } from '@/ui/state/log-store'
+import { ReasonDialog } from '@/ui/kit/reason-dialog'
+import { useUnits } from '@/ui/state/settings-store'
+import { NameField, useShiftName } from './name-field'
+
+/**
+ * Says what was done other than the sheet has it, and why: it goes into the log and onto the handover sheet. It lets pass
+ * only what it is said to be about; a joint over its figure is never among that.
+ */
+export function DiffersDialog({
+  plan,
+  step,
+  holds,
+  findings,
+  onClose,
+}: {
+  plan: Plan
+  step: Step
+  holds: readonly Hold[]
+  findings: readonly Finding[]
+  onClose: () => void
+}) {
+  const units = useUnits()
+  const [about, setAbout] = useState<readonly string[]>([])
+  const open = holds.filter(({ coverable }) => coverable)
+  const { name, asks } = useShiftName()
+  const wordsOf = ({ id, say, words }: Hold) => {
+    const phrase = words ?? findings.find((each) => each.id === id)?.sentence
+    return phrase ? phraseText(phrase, units) : say.replace(', or say what differs', '')
+  }
+  return (
+    <ReasonDialog
+      title="Say what differs"
+      label="What was done, and why"
+      without="Write a reason: without one nobody can judge it later."
+      lacks={
+        about.length > 0 && name.trim() === '' ? 'Say who says so: it is let pass on a name.' : undefined
+      }
+      action="Put it in the log"
+      onReason={(reason) => {
+        logFor(plan, {
+          kind: 'deviated',
+          stepId: step.id,
+          title: step.title,
+          reason,
+          ...(about.length > 0 && { about: [...about] }),
+        })
+      }}
+      onClose={onClose}
+    >
+      {step.title}
+      {open.length > 0 && (
+        <fieldset className="mt-2 grid gap-1">
+          <legend className="field-label">What it is about; only this is let pass</legend>
+          {open.map((hold) => (
+            <label key={hold.id} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 flex-none"
+                checked={about.includes(hold.id)}
+                onChange={(event) => {
+                  setAbout(
+                    event.target.checked ? [...about, hold.id] : about.filter((each) => each !== hold.id),
+                  )
+                }}
+              />
+              {wordsOf(hold)}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {asks && <NameField />}
+    </ReasonDialog>
+  )
+}

@@ -1,0 +1,239 @@
+'use client'
+import Link from 'next/link'
+import { useMemo, useState } from 'react'
+import type { BayProgress } from '@/core/log/replay'
+import { answerLine, isDone } from '@/core/bay/answers'
+import { holdsOf, isUngiven } from '@/core/bay/holds'
+import { nextPull } from '@/core/bay/pulling'
+import { signsWanted } from '@/core/bay/wanted'
+import { currentIndex, waitsFor } from '@/core/bay/session'
+import { recheckWords } from '@/core/bay/torque/recheck'
+import { stepFindings } from '@/core/bay/step-findings'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import type { Survey } from '@/core/survey/survey'
+import { judgedOf } from '@/ui/state/judged'
+import { logFor } from '@/ui/state/log-store'
+import { PhraseLine } from '@/ui/kit/quantity'
+import { AnswerDialog } from './answer-dialog'
+import { DiffersDialog } from './differs-dialog'
+import { FindingList } from './finding-list'
+import { PartsTable } from './parts-table'
+import { primaryOf } from './primary'
+import { ShiftFields } from './shift-fields'
+import { StepDrawing } from './step-drawing'
+import { StepList } from './step-list'
+import { StepPanel } from './step-panel'
+import { TorqueFigure } from './torque-panel'
+import { useBayKeys } from './use-bay-keys'
+import { hours } from './work-plan'
+
+/** The step in hand: what to do, its drawing, its readings, and the large keys. */
+export function OneStep({
+  plan,
+  survey,
+  steps,
+  progress,
+  again,
+  cameOff,
+}: {
+  plan: Plan
+  survey: Survey
+  steps: readonly Step[]
+  progress: BayProgress
+  /** Steps to be done again, with what changed since. */
+  again: ReadonlyMap<string, string>
+  /** How each rack stood when it last came off, by the rack. */
+  cameOff: ReadonlyMap<string, string>
+}) {
+  const now = currentIndex(steps, progress)
+  const [looking, setLooking] = useState<number>()
+  const [asking, setAsking] = useState<'differs' | 'answer'>()
+  const at = Math.min(looking ?? now, steps.length - 1)
+  const step = steps[at]
+  const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
+  const holds =
+    step && !progress.done.has(step.id)
+      ? holdsOf(step, survey, findings, progress, { steps, review: judgedOf(plan).review, again })
+      : []
+  const primary = step && primaryOf(plan, survey, step, progress)
+  const pulling = step !== undefined && nextPull(step, progress) !== undefined
+  const giving = pulling || (step !== undefined && signsWanted(step, progress) !== undefined)
+  // While there are places to pull, one that is still wanted holds only the press that would stand for it.
+  const hold = holds.find((each) => !isUngiven(each) || !giving || primary?.events.length === 0)
+  const blocked = hold !== undefined
+  const before = step ? waitsFor(step, steps, progress) : []
+  const waits = before.length
+  const answers = step ? (progress.answers.get(step.id) ?? []) : []
+  const done = () => {
+    if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
+    if (primary.events.length > 0) logFor(plan, ...primary.events)
+    if (!giving)
+      setLooking(
+        at + 1 < steps.length && looking !== undefined
+          ? at + 1
+          : primary.events.length === 0
+            ? Math.min(at + 1, steps.length - 1)
+            : undefined,
+      )
+  }
+  const back = () => {
+    setLooking(Math.max(0, at - 1))
+  }
+  useBayKeys(done, back)
+  if (!step || !primary) return null
+  const old =
+    step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)
+      ? cameOff.get(step.rackId)
+      : undefined
+  const recheck = step.doing.kind === 'torque' ? recheckWords(step.doing.group.joint) : undefined
+  const all = steps.every((each) => isDone(each, progress))
+  return (
+    <div className="bay-body">
+      <nav className="bay-list" aria-label="Steps of this job" tabIndex={0}>
+        <StepList
+          steps={steps}
+          at={at}
+          progress={progress}
+          again={again}
+          onPick={(index) => {
+            setLooking(index === now ? undefined : index)
+          }}
+        />
+      </nav>
+      <main className="bay-main">
+        <h2 className="bay-title">{step.title}</h2>
+        <p className="bay-detail">
+          <PhraseLine phrase={step.detail} />
+          {step.hands === 2 && !step.byLoader ? ' Two people.' : ''}
+          {step.waitMinutes > 0
+            ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
+            : ''}
+        </p>
+        {again.has(step.id) && (
+          <p className="bay-waits">
+            Again: {again.get(step.id)} changed since it was done.
+            {recheck === undefined ? '' : ` ${recheck}.`}
+          </p>
+        )}
+        {waits > 0 && !progress.done.has(step.id) && (
+          <p className="bay-waits">
+            Before this one:{' '}
+            {before
+              .slice(0, 3)
+              .map(({ title }) => title)
+              .join('; ')}
+            {waits > 3 ? `, and ${waits - 3} more` : ''}.
+          </p>
+        )}
+        {old !== undefined && <p className="bay-waits">When it came off: {old}</p>}
+        <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
+        {step.doing.kind === 'count' ? (
+          <PartsTable plan={plan} survey={survey} progress={progress} />
+        ) : (
+          <StepDrawing step={step} survey={survey} progress={progress} />
+        )}
+        <TorqueFigure step={step} progress={progress} />
+        {all && (
+          <p className="bay-waits">
+            Everything is done.{' '}
+            <Link className="underline" href={`/handover?job=${plan.id}`}>
+              To the handover sheet
+            </Link>
+          </p>
+        )}
+      </main>
+      <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
+        {step.doing.kind === 'count' && <ShiftFields />}
+        {/* What waits for another step is not worked before it. */}
+        <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
+          <legend className="sr-only">{step.title}</legend>
+          <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
+        </fieldset>
+        <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
+        {answers.map((each) => (
+          <p key={each.id} className="bay-waits">
+            {answerLine(each)}
+          </p>
+        ))}
+        {progress.deviations
+          .filter(({ stepId }) => stepId === step.id)
+          .map(({ id, reason }) => (
+            <p key={id} className="bay-waits">
+              Differs: {reason}
+            </p>
+          ))}
+      </aside>
+      <div className="bay-keys">
+        <button type="button" className="bay-back" disabled={at === 0} onClick={back}>
+          Back
+        </button>
+        <button
+          type="button"
+          className="bay-done"
+          disabled={blocked || (waits > 0 && primary.events.length > 0)}
+          onClick={done}
+        >
+          <PhraseLine phrase={primary.say} />
+          {blocked && <span className="block text-[14px] font-normal">{hold.say}</span>}
+        </button>
+        {progress.done.has(step.id) ? (
+          <button
+            type="button"
+            className="bay-differs"
+            onClick={() => {
+              logFor(plan, { kind: 'stepReopened', stepId: step.id, title: step.title })
+              setLooking(at)
+            }}
+          >
+            Open it again
+          </button>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="bay-differs"
+              onClick={() => {
+                setAsking('differs')
+              }}
+            >
+              Say what differs
+            </button>
+            <button
+              type="button"
+              className="bay-differs"
+              onClick={() => {
+                setAsking('answer')
+              }}
+            >
+              Not done
+            </button>
+          </>
+        )}
+      </div>
+      {asking === 'answer' && (
+        <AnswerDialog
+          plan={plan}
+          survey={survey}
+          step={step}
+          progress={progress}
+          onClose={() => {
+            setAsking(undefined)
+            setLooking(undefined)
+          }}
+        />
+      )}
+      {asking === 'differs' && (
+        <DiffersDialog
+          plan={plan}
+          step={step}
+          holds={holds}
+          findings={findings}
+          onClose={() => {
+            setAsking(undefined)
+          }}
+        />
+      )}
+    </div>
+  )
+}

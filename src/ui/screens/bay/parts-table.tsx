@@ -1,0 +1,163 @@
+'use client'
+import { useId, useState } from 'react'
+import { partsCheck, type PartsLine } from '@/core/bay/parts/parts-check'
+import type { BayProgress } from '@/core/log/replay'
+import type { Plan } from '@/core/plan/plan'
+import type { Survey } from '@/core/survey/survey'
+import { logFor } from '@/ui/state/log-store'
+
+const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box unsaid' } as const
+const HAVE = { have: 'have', toBuy: 'to buy', unsaid: 'unsaid' } as const
+
+function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: number | undefined }) {
+  const [problem, setProblem] = useState<string>()
+  const id = useId()
+  const count = (value: number) => {
+    setProblem(undefined)
+    logFor(plan, { kind: 'counted', lineId: line.id, what: line.what, count: value })
+  }
+  const take = (text: string) => {
+    const value = Number(text)
+    if (text === '' || value === counted) setProblem(undefined)
+    else if (Number.isInteger(value) && value >= 0 && value <= 4000) count(value)
+    else setProblem('Count in whole pieces, 0 or more.')
+  }
+  return (
+    <>
+      <div className="flex items-center gap-1.5">
+        <input
+          key={counted}
+          className={`field w-20! text-right ${counted !== undefined && counted < line.count ? 'bay-short' : ''}`}
+          inputMode="numeric"
+          autoComplete="off"
+          aria-label={`Counted: ${line.what}, ${line.box}`}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem === undefined ? undefined : id}
+          defaultValue={counted ?? ''}
+          onBlur={(event) => {
+            take(event.target.value.trim())
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur()
+          }}
+        />
+        <button
+          type="button"
+          className="plain"
+          aria-label={`All ${line.count} there: ${line.what}, ${line.box}`}
+          disabled={counted === line.count}
+          onClick={() => {
+            count(line.count)
+          }}
+        >
+          {counted === line.count ? '✓' : 'All'}
+        </button>
+      </div>
+      {problem !== undefined && (
+        <p id={id} role="alert" className="field-problem">
+          {problem}
+        </p>
+      )}
+    </>
+  )
+}
+
+/** The parts check: every piece with how its count comes about, whose box it comes in, and what was counted. */
+export function PartsTable({
+  plan,
+  survey,
+  progress,
+}: {
+  plan: Plan
+  survey: Survey
+  progress: BayProgress
+}) {
+  const check = partsCheck(survey)
+  const open = check.lines.filter(({ id }) => !progress.counted.has(id))
+  return (
+    <section aria-label="Parts check">
+      <p className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <span>
+          {check.lines.length - open.length} of {check.lines.length} lines counted
+        </span>
+        <span>
+          All {check.total.toFixed(2)}, still to buy {check.toBuy.toFixed(2)}
+          {check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}
+          {check.unsaid > 0
+            ? `; of ${check.unsaid} ${check.unsaid === 1 ? 'line' : 'lines'} nobody said whether they are there`
+            : ''}
+        </span>
+        {open.length > 0 && (
+          <button
+            type="button"
+            className="plain"
+            onClick={() => {
+              logFor(
+                plan,
+                ...open.map((line) => ({
+                  kind: 'counted' as const,
+                  lineId: line.id,
+                  what: line.what,
+                  count: line.count,
+                })),
+              )
+            }}
+          >
+            The rest is all there
+          </button>
+        )}
+      </p>
+      <div className="overflow-x-auto" role="region" aria-label="Parts" tabIndex={0}>
+        <table className="forces-table bay-parts">
+          <thead>
+            <tr>
+              <th scope="col">Part</th>
+              <th scope="col">How many</th>
+              <th scope="col">From</th>
+              <th scope="col">Have</th>
+              <th scope="col">Price</th>
+              <th scope="col">Counted</th>
+            </tr>
+          </thead>
+          <tbody>
+            {check.lines.map((line) => (
+              <tr
+                key={line.id}
+                className={
+                  line.kind === 'part' || line.kind === 'gear' || line.kind === 'fitKit' ? '' : 'bay-small'
+                }
+              >
+                <th scope="row">{line.what}</th>
+                <td>
+                  <strong>{line.count}</strong>{' '}
+                  <span className="text-ink2">
+                    {line.counted}
+                    {line.at.length > 0 ? `: ${line.at.join(' ')}` : ''}
+                  </span>
+                </td>
+                <td>
+                  {line.box}{' '}
+                  <span className={line.inBox === 'notInBox' ? 'font-semibold' : 'text-ink2'}>
+                    {BOX[line.inBox]}
+                  </span>
+                </td>
+                <td className={line.have === 'toBuy' ? 'font-semibold' : 'text-ink2'}>{HAVE[line.have]}</td>
+                <td>{line.price === undefined ? '' : line.price.toFixed(2)}</td>
+                <td>
+                  <Count plan={plan} line={line} counted={progress.counted.get(line.id)} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {check.unused.length > 0 && (
+        <p className="mt-2">
+          In a box and not used here:{' '}
+          {check.unused.map(({ what, count, box }) => `${count} × ${what.toLowerCase()} (${box})`).join(', ')}
+          . Put them aside now.
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,86 @@
+import type { BayProgress } from '@/core/log/replay'
+import { refitValues } from '@/core/bay/refit'
+import { hangsNow } from '@/core/bay/evidence'
+import { nextPull, passPress } from '@/core/bay/pulling'
+import { signsWanted } from '@/core/bay/wanted'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import type { Rack } from '@/core/plan/rack'
+import { toFit } from '@/core/units/scalars'
+import type { Phrase } from '@/core/units/phrase'
+import type { Survey } from '@/core/survey/survey'
+import type { NewEvent } from '@/ui/state/log-store'
+import { seenEvent } from './pull-event'
+
+/** How it stood, written down for whoever puts it on again; nothing where nothing is known. */
+function refitNote(rack: Rack): { readonly note?: string } {
+  const note = refitValues(rack)
+  return note === '' ? {} : { note }
+}
+
+/** What is written when a step is done: the step, and what its being done means for the rack. */
+function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgress): NewEvent[] {
+  const hung = hangsNow(step, survey, progress)
+  const done: NewEvent = {
+    kind: 'stepDone',
+    stepId: step.id,
+    title: step.title,
+    ...(Object.keys(hung).length > 0 && { hung }),
+  }
+  if (step.id !== 'job/tell' || step.doing.kind !== 'tell') return [done]
+  return [
+    ...step.doing.what.map((what): NewEvent => ({ kind: 'told', what })),
+    done,
+    ...plan.racks.flatMap((rack): NewEvent[] =>
+      toFit(rack)
+        ? [{ kind: 'fitted', rackId: rack.id, what: rack.name }]
+        : rack.status === 'comesOff'
+          ? [{ kind: 'removed', rackId: rack.id, what: rack.name, ...refitNote(rack) }]
+          : [],
+    ),
+  ]
+}
+
+/** What the large key says and does at a step. Without events and words of a pass, what is wanted next is a reading. */
+export function primaryOf(
+  plan: Plan,
+  survey: Survey,
+  step: Step,
+  progress: BayProgress,
+): { say: Phrase; events: NewEvent[] } {
+  if (nextPull(step, progress) && step.doing.kind === 'torque') {
+    const press = passPress(step, progress)
+    const { joint } = step.doing.group
+    return press
+      ? { say: press.say, events: press.pulls.map((pull) => seenEvent(joint, pull, press.how)) }
+      : { say: ['Done'], events: [] }
+  }
+  if (progress.done.has(step.id)) return { say: ['Next'], events: [] }
+  const signs = signsWanted(step, progress)
+  if (signs && step.doing.kind === 'torque') {
+    const { joint } = step.doing.group
+    return {
+      say: [`Seen, ${signs.sign}: ${signs.spots.join(' ')}`],
+      events: [
+        {
+          kind: 'signSeen',
+          jointId: joint.id,
+          what: joint.name,
+          sign: signs.sign,
+          spots: [...signs.spots],
+        },
+      ],
+    }
+  }
+  const words = {
+    count: 'All counted, begin',
+    confirm: 'Confirmed',
+    prove: 'Next',
+    tell: 'Told and handed over',
+  } as const
+  const { kind } = step.doing
+  return {
+    say: [kind in words ? words[kind as keyof typeof words] : 'Done'],
+    events: doneEvents(plan, survey, step, progress),
+  }
+}

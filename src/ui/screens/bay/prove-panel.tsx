@@ -1,0 +1,71 @@
+'use client'
+import type { ProofOutcome } from '@/core/log/proof-outcome'
+import { askedOf } from '@/core/bay/proof'
+import type { BayProgress } from '@/core/log/replay'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import { logFor } from '@/ui/state/log-store'
+import { Quantity } from '@/ui/kit/quantity'
+
+const HOW: readonly (readonly [ProofOutcome, string])[] = [
+  ['good', 'Good'],
+  ['notGood', 'Not good'],
+]
+const DRIVEN: readonly (readonly [ProofOutcome, string])[] = [...HOW, ['notDriven', 'Not driven']]
+
+/** How a proof went: a press, or one for each case of a drive. */
+export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
+  if (step.doing.kind !== 'prove') return null
+  const { item } = step.doing
+  const open = askedOf(item).filter(({ id }) => !progress.proved.has(id))
+  const say = (id: string, what: string, outcome: ProofOutcome) => {
+    logFor(plan, { kind: 'proved', item: id, what, outcome })
+  }
+  return (
+    <>
+      {item.kmH !== undefined && (
+        <p className="mb-2">
+          At <Quantity dimension="speed" value={item.kmH} />
+        </p>
+      )}
+      {askedOf(item).map(({ id, name }) => {
+        const what = item.cases ? `${item.title}: ${name}` : item.title
+        return (
+          <div key={id} className="mb-3">
+            {item.cases && <p className="font-semibold">{name}</p>}
+            <div
+              className={item.cases ? 'grid grid-cols-3 gap-1.5' : 'grid gap-2'}
+              role="group"
+              aria-label={item.cases ? `How it went: ${name}` : 'How it went'}
+            >
+              {(item.cases ? DRIVEN : HOW).map(([outcome, words]) => (
+                <button
+                  key={outcome}
+                  type="button"
+                  className={`plain min-h-14! ${item.cases ? 'text-[15px]' : 'text-[17px]'} ${progress.proved.get(id) === outcome ? 'solid' : ''}`}
+                  aria-pressed={progress.proved.get(id) === outcome}
+                  onClick={() => {
+                    say(id, what, outcome)
+                  }}
+                >
+                  {words}
+                </button>
+              ))}
+            </div>
+          </div>
+        )
+      })}
+      {item.cases && open.length > 0 && open.length < item.cases.length && (
+        <button
+          type="button"
+          className="plain min-h-12!"
+          onClick={() => {
+            for (const { id, name } of open) say(id, `${item.title}: ${name}`, 'notDriven')
+          }}
+        >
+          The rest was not driven
+        </button>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,159 @@
+import { loadingOrder } from '@/core/bay/channel/channel'
+import type { Step } from '@/core/bay/steps/step'
+import { pullKey, type BayProgress } from '@/core/log/replay'
+import { placeAnswers } from '@/core/bay/answers'
+import { badPull, nextPull } from '@/core/bay/pulling'
+import type { RackAt } from '@/core/survey/frame/arrangement'
+import type { Survey } from '@/core/survey/survey'
+
+const WIDTH = 720
+const HEIGHT = 330
+const MARGIN = 86
+const CORNER = 44
+
+interface Spot {
+  readonly name: string
+  readonly x: number
+  readonly y: number
+}
+
+/** The rack from above, front to the left, as the sheet has it: the vehicle's right side is at the top. */
+function useFrame(rack: RackAt) {
+  const xs = rack.bars.map(({ bar }) => bar.xMm)
+  const halfY = Math.max(...rack.bars.map(({ bar }) => bar.lengthMm / 2), 400)
+  const [x0, x1] = [Math.min(...xs), Math.max(...xs)]
+  const scale = Math.min((WIDTH - 2 * MARGIN) / Math.max(x1 - x0, 500), (HEIGHT - 2 * 56) / (2 * halfY))
+  const at = (x: number, y: number) => ({
+    x: WIDTH / 2 + (x - (x0 + x1) / 2) * scale,
+    y: HEIGHT / 2 - y * scale,
+  })
+  return { at, scale, x0, x1, halfY }
+}
+
+/** The step's own little drawing: which corners it is about, in which order they are pulled, and what is taped. */
+export function StepDrawing({
+  step,
+  survey,
+  progress,
+}: {
+  step: Step
+  survey: Survey
+  progress: BayProgress
+}) {
+  const rack = survey.racks.find((each) => each.rack.id === step.rackId)
+  if (!rack || rack.bars.length === 0) return null
+  return <RackDrawing rack={rack} step={step} progress={progress} />
+}
+
+function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progress: BayProgress }) {
+  const { at } = useFrame(rack)
+  const { doing } = step
+  const bad = badPull(step, progress)
+  const next = bad ?? nextPull(step, progress)
+  const answered = placeAnswers(step, progress)
+  // A joint's own places where they are known, the rack's feet for everything else.
+  const own = doing.kind === 'torque' && doing.group.at.size > 0 ? doing.group : undefined
+  const spots: Spot[] = own
+    ? [...own.at].map(([name, { xMm, yMm }]) => ({ name, ...at(xMm, yMm) }))
+    : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
+  const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
+  const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
+  const measured = doing.kind === 'measure'
+  const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
+  const [lf, rf, lr, rr] = corners
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="bay-drawing"
+      role="img"
+      aria-label={`${rack.rack.name} from above, front to the left${next ? `; next is ${next.at}` : ''}`}
+    >
+      <path d={`M 24 ${HEIGHT / 2} H ${WIDTH - 24}`} className="draw-centre" />
+      <path d={`M 24 ${HEIGHT / 2} l 18 -9 v 18 z`} className="draw-ink" />
+      <text x={24} y={HEIGHT / 2 - 14} className="bay-note">
+        front
+      </text>
+      <text x={WIDTH - 20} y={26} textAnchor="end" className="bay-note">
+        right side
+      </text>
+      <text x={WIDTH - 20} y={HEIGHT - 14} textAnchor="end" className="bay-note">
+        left side
+      </text>
+      {rack.bars.map(({ bar }) => {
+        const [a, b] = [at(bar.xMm, -bar.lengthMm / 2), at(bar.xMm, bar.lengthMm / 2)]
+        return <path key={bar.id} d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="bay-bar" />
+      })}
+      {doing.kind === 'channel' &&
+        loadingOrder(doing.channel.channel).map((entry, i) => {
+          const bar = rack.bars.find((each) => each.bar.id === doing.channel.barId)
+          const { x, y } = at(bar?.bar.xMm ?? entry.nut.atMm, bar ? entry.nut.atMm : 0)
+          return (
+            <g key={entry.nut.id}>
+              <circle
+                cx={x}
+                cy={y}
+                r={6}
+                className={`bay-corner ${entry.kind === 'enters' ? '' : 'bay-nut-blocked'}`}
+              />
+              <text x={x + (i % 2 === 0 ? 30 : -30)} y={y + 7} textAnchor="middle" className="bay-nut">
+                {entry.kind === 'enters' ? i + 1 : '×'}
+              </text>
+            </g>
+          )
+        })}
+      {measured && lf && rf && lr && rr && (
+        <g className="bay-tape">
+          <path d={`M ${lf.x} ${lf.y} L ${lr.x} ${lr.y}`} />
+          <path d={`M ${rf.x} ${rf.y} L ${rr.x} ${rr.y}`} />
+          <path d={`M ${lf.x} ${lf.y} L ${rr.x} ${rr.y}`} />
+          <path d={`M ${rf.x} ${rf.y} L ${lr.x} ${lr.y}`} />
+        </g>
+      )}
+      {spots.map(({ name, x, y }) => {
+        const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
+        // A place that was answered for was not pulled: it gets no tick.
+        const unpulled = own !== undefined && answered.has(name)
+        const done =
+          own !== undefined &&
+          !unpulled &&
+          bad?.at !== name &&
+          (next === undefined || progress.torqued.has(key))
+        const current = own !== undefined && next?.at === name
+        const label = done
+          ? '✓'
+          : bad?.at === name
+            ? '!'
+            : unpulled
+              ? '–'
+              : own
+                ? String(order.indexOf(name) + 1)
+                : ''
+        const up = y < HEIGHT / 2
+        return (
+          <g key={name}>
+            {doing.kind !== 'channel' && (
+              <rect
+                x={x - CORNER / 2}
+                y={y - CORNER / 2}
+                width={CORNER}
+                height={CORNER}
+                className={`bay-corner ${done ? 'bay-corner-done' : ''} ${current ? 'bay-corner-next' : ''} ${about.has(name) || own ? '' : 'bay-corner-quiet'}`}
+              />
+            )}
+            <text x={x} y={y + 9} textAnchor="middle" className={`bay-order ${done ? 'bay-order-done' : ''}`}>
+              {label}
+            </text>
+            <text
+              x={x}
+              y={up ? y - CORNER / 2 - 8 : y + CORNER / 2 + 27}
+              textAnchor="middle"
+              className={`bay-corner-name ${current ? 'font-bold' : ''}`}
+            >
+              {name}
+            </text>
+          </g>
+        )
+      })}
+    </svg>
+  )
+}

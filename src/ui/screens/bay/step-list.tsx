@@ -1,0 +1,58 @@
+import { useEffect, useRef } from 'react'
+import { answerOf, isDone, placeAnswers } from '@/core/bay/answers'
+import { ANSWER_WORD } from '@/core/log/event'
+import type { BayProgress } from '@/core/log/replay'
+import { STAGE_WORD, type Step } from '@/core/bay/steps/step'
+
+/** The job's steps under their stages; the one in hand stands out, those done are ticked. */
+export function StepList({
+  steps,
+  at,
+  progress,
+  again,
+  onPick,
+}: {
+  steps: readonly Step[]
+  at: number
+  progress: BayProgress
+  again: ReadonlyMap<string, string>
+  onPick: (index: number) => void
+}) {
+  const current = useRef<HTMLButtonElement>(null)
+  const states = (step: Step): string | undefined => {
+    const answer = answerOf(step, progress)
+    const places = [...placeAnswers(step, progress)].map(
+      ([place, each]) => `${place} ${ANSWER_WORD[each].toLowerCase()}`,
+    )
+    if (answer) return ANSWER_WORD[answer.answer]
+    if (places.length > 0) return places.join(', ')
+    return again.has(step.id) && !progress.done.has(step.id) ? 'Again' : undefined
+  }
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: 'nearest' })
+  }, [at])
+  return (
+    <ol aria-label="Steps">
+      {steps.map((step, i) => (
+        <li key={step.id}>
+          {steps[i - 1]?.stage !== step.stage && <p className="bay-stage">{STAGE_WORD[step.stage]}</p>}
+          <button
+            ref={i === at ? current : undefined}
+            type="button"
+            className={`bay-step ${i === at ? 'bay-step-now' : ''}`}
+            aria-current={i === at ? 'step' : undefined}
+            onClick={() => {
+              onPick(i)
+            }}
+          >
+            <span className="w-5 shrink-0">{isDone(step, progress) ? '✓' : ''}</span>
+            <span>
+              {step.title}
+              {states(step) !== undefined && <span className="block text-[13px]">{states(step)}</span>}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ol>
+  )
+}

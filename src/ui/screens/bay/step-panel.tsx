@@ -1,0 +1,67 @@
+'use client'
+import type { BayProgress } from '@/core/log/replay'
+import type { Step } from '@/core/bay/steps/step'
+import type { Plan } from '@/core/plan/plan'
+import type { Survey } from '@/core/survey/survey'
+import { ChannelPanel } from './channel-panel'
+import { CutPanel } from './cut-panel'
+import { MeasurePanel } from './measure-panel'
+import { ProvePanel } from './prove-panel'
+import { TorquePanel } from './torque-panel'
+import { WeighPanel } from './weigh-panel'
+
+interface Props {
+  readonly plan: Plan
+  readonly survey: Survey
+  readonly step: Step
+  readonly progress: BayProgress
+}
+
+/** What is typed, read or looked up at a step. */
+export function StepPanel(props: Props) {
+  const { step } = props
+  switch (step.doing.kind) {
+    case 'measure':
+      return <MeasurePanel plan={props.plan} step={step} progress={props.progress} />
+    case 'torque':
+      return <TorquePanel plan={props.plan} step={step} progress={props.progress} />
+    case 'weigh':
+      return <WeighPanel plan={props.plan} step={step} progress={props.progress} />
+    case 'channel':
+      return <ChannelPanel plan={props.plan} step={step} progress={props.progress} />
+    case 'cut':
+      return <CutPanel plan={props.plan} survey={props.survey} step={step} />
+    case 'prove':
+      return <ProvePanel plan={props.plan} step={step} progress={props.progress} />
+    case 'tell':
+      return (
+        <ul className="list-disc pl-5">
+          {step.doing.what.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </ul>
+      )
+    case 'start':
+      return (
+        <ul>
+          {step.doing.groups.map(({ joint }) => (
+            <li key={joint.id} className="hair-b py-2">
+              <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
+              <span className="text-ink2 block text-[13px]">
+                {joint.washers}; {joint.security}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )
+    case 'do':
+    case 'count':
+    case 'confirm':
+      return step.tools.length === 0 ? null : (
+        <p>
+          <span className="field-label">Tools</span>
+          {step.tools.join(', ')}
+        </p>
+      )
+  }
+}

@@ -1,0 +1,61 @@
+'use client'
+import type { BayProgress } from '@/core/log/replay'
+import type { Step, WeighTarget } from '@/core/bay/steps/step'
+import type { SingleCommand } from '@/core/plan/command'
+import type { Plan } from '@/core/plan/plan'
+import { typedElsewhere } from '@/core/units/parse'
+import { usePlan } from '@/ui/state/plan-store'
+import { logFor } from '@/ui/state/log-store'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import { useSettings } from '@/ui/state/settings-store'
+import { calibrationNow } from './calibration-now'
+import { DeviceReader } from './device-reader'
+import { type ByHand } from '@/devices/driver'
+
+/** The plan takes what the scale read. */
+function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand {
+  const mass = { kg, basis: 'weighed' } as const
+  if (target.of === 'gear') return { do: 'setGearMass', gearId: target.gearId, mass }
+  const { placementId, loadId } = target
+  const load = plan.placements.find(({ id }) => id === placementId)?.loads.find(({ id }) => id === loadId)
+  if (!load) throw new Error(`there is no load ${loadId} on ${placementId}`)
+  return { do: 'setLoad', placementId, load: { ...load, what: { kind: 'mass', mass } } }
+}
+
+/** What hangs on the scale: typed, or read by one. */
+export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
+  const scale = useSettings((store) => store.settings.scale)
+  if (step.doing.kind !== 'weigh') return null
+  const { target, targetId, name, guessKg } = step.doing
+  const weighed = (kg: number, by: ByHand) => {
+    const calibration = calibrationNow(scale)
+    const rounded = Math.round(kg * 100) / 100
+    usePlan.getState().run(massCommand(plan, target, rounded))
+    logFor(plan, {
+      kind: 'weighed',
+      targetId,
+      what: name,
+      kg: rounded,
+      ...(by.typed !== undefined && { typed: by.typed }),
+      ...(by.name !== undefined && { tool: by.name }),
+      ...(by.simulated && { simulated: true }),
+      ...(calibration && !by.simulated && { calibration }),
+    })
+  }
+  return (
+    <>
+      <QuantityField
+        label={`Weight of the ${name.toLowerCase()}`}
+        dimension="mass"
+        value={progress.weighed.get(targetId)}
+        onValue={(kg, typed) => {
+          if (kg <= 0) return 'It weighs more than nothing.'
+          if (kg > 2000) return 'No hanging scale reads that much: look at the unit.'
+          weighed(kg, { typed: typedElsewhere('mass', typed), name: scale?.name })
+          return undefined
+        }}
+      />
+      <DeviceReader reads="mass" target={guessKg * 1.07} plan={plan} onReading={weighed} />
+    </>
+  )
+}

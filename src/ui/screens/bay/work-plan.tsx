@@ -1,0 +1,148 @@
+'use client'
+import { drillFindings, drillPlans } from '@/core/bay/drilling/drill-plan'
+import { marksOf } from '@/core/bay/marks'
+import { estimate } from '@/core/bay/steps/estimate'
+import type { Step } from '@/core/bay/steps/step'
+import type { Survey } from '@/core/survey/survey'
+import { Behind, Panel } from '@/ui/kit/panel'
+import { Quantity } from '@/ui/kit/quantity'
+import { FindingList } from './finding-list'
+
+export const hours = (minutes: number): string => {
+  const whole = Math.round(minutes)
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}
+
+const HARD = { plain: 'plain work', careful: 'wants care', hard: 'hard' } as const
+
+/** The job before it begins: how long, how hard, how many hands, which tools, what goes where, and what is drilled. */
+export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly Step[] }) {
+  const { one, two, schedule, tools, difficulty, because } = estimate(steps)
+  const marks = marksOf(survey)
+  const drills = drillPlans(survey)
+  const title = new Map(steps.map((step) => [step.id, step.title]))
+  const width = Math.max(schedule.minutes, 1)
+  return (
+    <div className="mx-auto max-w-[1100px] px-4 pb-8">
+      <Panel
+        title="How long it takes"
+        note="Hands-on minutes of every step, with what has to wait running beside other work. Unpacking, measuring and the test drive are in it; fetching what is missing is not."
+      >
+        <dl className="flex flex-wrap gap-x-10 gap-y-2">
+          <div>
+            <dt className="field-label">One fitter</dt>
+            <dd className="height-label">
+              {hours(one.fromMin)} to {hours(one.toMin)}
+            </dd>
+            <dd className="field-note">
+              {schedule.helper.length > 0 ? `with a helper for ${schedule.helper.length} steps` : 'alone'}
+            </dd>
+          </div>
+          <div>
+            <dt className="field-label">Two fitters</dt>
+            <dd className="height-label">
+              {hours(two.fromMin)} to {hours(two.toMin)}
+            </dd>
+          </div>
+          <div>
+            <dt className="field-label">How hard</dt>
+            <dd className="height-label">{HARD[difficulty]}</dd>
+            <dd className="field-note">{because.join('; ')}</dd>
+          </div>
+        </dl>
+        <svg
+          viewBox={`0 0 1000 ${steps.length * 9 + 4}`}
+          className="mt-3 block w-full"
+          role="img"
+          aria-label="The steps of one fitter along the time"
+        >
+          {schedule.steps.map(({ id, fromMin, toMin, readyMin }, i) => (
+            <g key={id}>
+              <rect
+                x={(fromMin / width) * 1000}
+                y={i * 9 + 2}
+                width={Math.max(2, ((toMin - fromMin) / width) * 1000)}
+                height={6}
+                className={schedule.critical.includes(id) ? 'draw-ink' : 'draw-thing'}
+              />
+              {readyMin > toMin && (
+                <path
+                  d={`M ${(toMin / width) * 1000} ${i * 9 + 5} H ${(readyMin / width) * 1000}`}
+                  className="draw-centre"
+                />
+              )}
+            </g>
+          ))}
+        </svg>
+        <Behind
+          title="The steps along the time, slowest"
+          head={['Step', 'From', 'Hands off', 'Hands', 'On the longest way']}
+          rows={schedule.steps.map(({ id, fromMin, toMin }) => [
+            title.get(id) ?? id,
+            hours(fromMin),
+            hours(toMin),
+            steps.find((step) => step.id === id)?.hands === 2 ? 'two' : 'one',
+            schedule.critical.includes(id) ? 'yes' : '',
+          ])}
+        />
+        <p className="mt-1">
+          <span className="field-label">Tools</span>
+          {tools.join(', ')}
+        </p>
+      </Panel>
+      <Panel title="What goes where">
+        <ul>
+          {marks.marks.map(({ what, say }) => (
+            <li key={what}>
+              <strong>{what}</strong>: {say}
+            </li>
+          ))}
+          {marks.arrows.map(({ on, say }) => (
+            <li key={on}>
+              <strong>{on}</strong>: {say}
+            </li>
+          ))}
+          {marks.bars.map(({ name, say }) => (
+            <li key={name}>
+              <strong>{name}</strong> {say}
+            </li>
+          ))}
+          {marks.keys.map(({ what, cores, say }) => (
+            <li key={what}>
+              <strong>{what}</strong>: {cores} cores, {say}
+            </li>
+          ))}
+        </ul>
+      </Panel>
+      {drills.map((plan) => (
+        <Panel
+          key={plan.partId}
+          title={`Holes: ${plan.partName}`}
+          note={plan.reversible ? 'These can be plugged again.' : 'These cannot be undone.'}
+        >
+          <FindingList findings={drillFindings(plan)} />
+          <Behind
+            open
+            title="Each hole"
+            head={['Hole', 'Behind the windscreen', 'From the middle', 'Pilot', 'Final']}
+            rows={plan.holes.map((hole) => [
+              hole.name,
+              <Quantity key="x" dimension="length" value={hole.xMm} />,
+              <Quantity key="y" dimension="length" value={Math.abs(hole.yMm)} />,
+              hole.pilotMm === undefined ? (
+                'find out'
+              ) : (
+                <Quantity key="p" dimension="length" value={hole.pilotMm} />
+              ),
+              hole.finalMm === undefined ? (
+                'find out'
+              ) : (
+                <Quantity key="f" dimension="length" value={hole.finalMm} />
+              ),
+            ])}
+          />
+        </Panel>
+      ))}
+    </div>
+  )
+}

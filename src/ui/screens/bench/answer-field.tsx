@@ -1,0 +1,81 @@
+'use client'
+import Link from 'next/link'
+import { answered, type Answer } from '@/core/remedies/answered'
+import { inputOf, type Ask } from '@/core/review/ask'
+import { Choice } from '@/ui/kit/choice'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import type { DialogName } from './bench-actions'
+import { refused, usePlan } from '@/ui/state/plan-store'
+
+/** Takes an answer into the plan; a text given back says why it was refused. */
+function take(ask: Ask, answer: Answer): string | undefined {
+  const { plan, run } = usePlan.getState()
+  const command = plan && answered(plan, ask, answer)
+  return command ? refused(run(command)) : 'The plan no longer has what this asks about.'
+}
+
+const DIALOG = { measuring: 'measure', house: 'rules', rack: 'racks' } as const
+
+/** Too much for one field: the form or the dialog that holds it. */
+function Way({
+  target,
+  words,
+  show,
+}: {
+  target: Extract<Ask['target'], { open: unknown }>
+  words: string
+  show: (dialog: DialogName) => void
+}) {
+  const id = usePlan((store) => store.plan?.id ?? '')
+  if (target.open === 'vehicle')
+    return (
+      <Link className="plain" href={`/vehicle?job=${id}`}>
+        {words}
+      </Link>
+    )
+  if (target.open === 'gear')
+    return (
+      <Link className="plain" href={`/gear?job=${id}&from=${target.gearId}`}>
+        {words}
+      </Link>
+    )
+  const dialog = DIALOG[target.open]
+  return (
+    <button
+      type="button"
+      className="plain"
+      onClick={() => {
+        show(dialog)
+      }}
+    >
+      {words}
+    </button>
+  )
+}
+
+/** The one field that takes the answer to a question, in its row; or the way to the form that does. */
+export function AnswerField({ ask, show }: { ask: Ask; show: (dialog: DialogName) => void }) {
+  const input = inputOf(ask.target)
+  if (input.kind === 'number')
+    return (
+      <QuantityField
+        compact
+        label={ask.label}
+        dimension={input.dimension}
+        value={undefined}
+        onValue={(value, typed) => take(ask, { kind: 'number', value, typed })}
+      />
+    )
+  if (input.kind === 'choice')
+    return (
+      <Choice
+        label={ask.label}
+        value=""
+        options={[['', 'Not known yet'], ...input.options]}
+        onChange={(value) => {
+          if (value !== '') take(ask, { kind: 'choice', value })
+        }}
+      />
+    )
+  return 'open' in ask.target ? <Way target={ask.target} words={input.words} show={show} /> : null
+}

@@ -1,0 +1,47 @@
+'use client'
+import type { Plan } from '@/core/plan/plan'
+import type { State } from '@/core/units/scalars'
+import type { Survey } from '@/core/survey/survey'
+import type { DialogName } from './bench-actions'
+import { CellSum } from './cell-sum'
+import { Clearances } from './clearances'
+import { DeleteJob } from './delete-job'
+import { HouseRulesDialog } from './house-rules'
+import { JobDetails } from './job-details'
+import { KeysList } from './keys-list'
+import { Measuring } from './measuring'
+import Palette from './palette'
+import { RacksDialog } from './racks-dialog'
+import { UseOfVehicle } from './use-of-vehicle'
+
+/** The dialogs of the bench, fetched when the first one opens. */
+export default function BenchDialogs({
+  plan,
+  survey,
+  dialog,
+  cell,
+  show,
+  onClose,
+}: {
+  plan: Plan
+  survey: Survey
+  dialog: DialogName | undefined
+  cell: { readonly layerId: string; readonly state: State } | undefined
+  show: (dialog: DialogName) => void
+  onClose: () => void
+}) {
+  return (
+    <>
+      {cell && <CellSum survey={survey} />}
+      {dialog === 'palette' && <Palette survey={survey} show={show} onClose={onClose} />}
+      {dialog === 'keys' && <KeysList onClose={onClose} />}
+      {dialog === 'clearances' && <Clearances plan={plan} onClose={onClose} />}
+      {dialog === 'measure' && <Measuring plan={plan} survey={survey} onClose={onClose} />}
+      {dialog === 'rules' && <HouseRulesDialog plan={plan} onClose={onClose} />}
+      {dialog === 'use' && <UseOfVehicle plan={plan} onClose={onClose} />}
+      {dialog === 'job' && <JobDetails plan={plan} onClose={onClose} />}
+      {dialog === 'racks' && <RacksDialog plan={plan} onClose={onClose} />}
+      {dialog === 'delete' && <DeleteJob plan={plan} onClose={onClose} />}
+    </>
+  )
+}

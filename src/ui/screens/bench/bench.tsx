@@ -1,0 +1,246 @@
+'use client'
+import dynamic from 'next/dynamic'
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import { watchTabs } from '@/storage/tabs'
+import { SettingsDialog } from '@/ui/kit/settings-dialog'
+import { downloadPlan } from '@/ui/kit/open-file'
+import type { Plan } from '@/core/plan/plan'
+import type { DialogName } from './bench-actions'
+import { together } from '@/core/review/folded'
+import { openFindings } from './finding-rows'
+import { Findings } from './findings'
+import { isOpen } from '@/core/review/finding'
+import { Header } from './header'
+import { JobGate } from '@/ui/state/job-gate'
+import { JobTools } from './job-tools'
+import { judgedOf } from '@/ui/state/judged'
+import { LoadPathTable } from './load-path'
+import { useOpening } from '@/ui/state/opening-store'
+import { Openings } from './openings'
+import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { Sheet } from './sheet'
+import type { SheetMarks } from './sheet-views'
+import { Shelf } from './shelf'
+import { Strip } from './strip'
+import { useBenchKeys } from './use-bench-keys'
+import { ZoomButtons } from './zoom-buttons'
+import { useSearch } from '@/ui/state/use-search'
+
+const fetchDialogs = () => import('./bench-dialogs')
+const BenchDialog = dynamic(fetchDialogs)
+/** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
+const FETCH_DIALOGS_AFTER_MS = 1200
+
+/** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
+function useMarks(plan: Plan): SheetMarks {
+  const { survey, review } = judgedOf(plan)
+  const picked = usePlan((store) => store.picked)
+  const focus = usePlan((store) => store.focus)
+  const state = usePlan((store) => store.state)
+  const demanded = useOpening((store) => store.opening)
+  return useMemo(() => {
+    // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
+    const finding = review.findings.find((each) => each.id === focus && isOpen(each))
+    const { obstacleId, placementIds, barId } = finding?.subject ?? {}
+    const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
+    const opens = pointsAt ?? demanded
+    const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
+    return {
+      picked,
+      pointedThings: new Set(finding?.subject.placementIds),
+      opening:
+        opens === undefined
+          ? undefined
+          : { id: opens, metId: pointsAt === undefined ? undefined : (barId ?? placementIds?.[0]) },
+      pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
+      presentThings: new Set(
+        survey.masses.flatMap((mass) =>
+          mass.of === 'gear' && mass.states.includes(state) ? [mass.thing.placement.id] : [],
+        ),
+      ),
+    }
+  }, [survey, review, picked, focus, state, demanded])
+}
+
+/** What stands around the drawing is made anew when what it shows is. */
+const HeaderOf = memo(Header)
+const OpeningsOf = memo(Openings)
+const ZoomButtonsOf = memo(ZoomButtons)
+
+/** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
+const ShelfOf = memo(function ShelfOf({
+  plan,
+  search,
+}: {
+  plan: Plan
+  search: RefObject<HTMLInputElement | null>
+}) {
+  return <Shelf survey={judgedOf(plan).survey} search={search} />
+})
+
+const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
+  const { survey, review } = judgedOf(plan)
+  return (
+    <>
+      <LoadPathTable survey={survey} review={review} />
+      <Findings plan={plan} review={review} show={show} />
+      <JobTools plan={plan} show={show} />
+    </>
+  )
+})
+
+/** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
+const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
+  return <Strip survey={judgedOf(plan).survey} picked={picked} />
+})
+
+/** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
+const PANELS_EVERY_MS = 160
+
+/** The plan as the panels show it: a moment later, and during a drag no oftener than they can be read. */
+function useLater(plan: Plan): Plan {
+  const dragging = usePlan((store) => store.dragFrom !== undefined)
+  const [paced, setPaced] = useState(plan)
+  const latest = useRef(plan)
+  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => {
+    latest.current = plan
+    waiting.current ??= setTimeout(
+      () => {
+        waiting.current = undefined
+        setPaced(latest.current)
+      },
+      dragging ? PANELS_EVERY_MS : 0,
+    )
+  }, [plan, dragging])
+  useEffect(
+    () => () => {
+      clearTimeout(waiting.current)
+    },
+    [],
+  )
+  return useDeferredValue(dragging ? paced : plan)
+}
+
+type Drawer = 'none' | 'shelf' | 'path'
+
+function OpenBench({ plan }: { plan: Plan }) {
+  const { survey } = judgedOf(plan)
+  const [dialog, setDialog] = useState<DialogName>()
+  const [drawer, setDrawer] = useState<Drawer>('none')
+  const search = useRef<HTMLInputElement>(null)
+  const cell = usePlan((store) => store.cell)
+  const saving = usePlan((store) => store.saving)
+  const later = useLater(plan)
+  const dragFrom = usePlan((store) => store.dragFrom)
+  // A verdict is judged as often as it can be read: a drag never waits for it.
+  const shown = dragFrom ? later : plan
+  const judged = judgedOf(shown)
+  const marks = useMarks(shown)
+  const stripPicked = useDeferredValue(marks.picked)
+  // What is typed there edits the plan as it is: only a drag, when nobody types, may leave it behind.
+  const behind = useDeferredValue(plan)
+  const stripPlan = dragFrom ? behind : plan
+  const [elsewhere, setElsewhere] = useState(false)
+  useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
+  useBenchKeys(survey, search, setDialog)
+  useEffect(() => {
+    const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
+    return () => {
+      clearTimeout(timer)
+    }
+  }, [])
+  // A dialog's own close event comes late: by then another may be open, and stays.
+  const close = () => {
+    setDialog((now) => (now === dialog ? undefined : now))
+  }
+  const count = together(openFindings(judged.review)).length
+  return (
+    <div className="bench">
+      <HeaderOf survey={judged.survey} review={judged.review} show={setDialog} />
+      {saving.at === 'failed' && (
+        <p
+          role="alert"
+          className="bg-error text-error-content col-span-full flex flex-wrap items-center gap-3 px-4 py-2 font-semibold"
+        >
+          {saving.reason} This job is only in memory: download it before you close the page.
+          <button
+            type="button"
+            className="plain text-base-content"
+            onClick={() => {
+              downloadPlan(plan)
+            }}
+          >
+            Download it now
+          </button>
+        </p>
+      )}
+      {elsewhere && (
+        <p role="status" className="mind-hatch col-span-full px-4 py-2 font-semibold">
+          This job is open in another tab too. What is saved last stays: work in one of them.
+        </p>
+      )}
+      <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
+        <ShelfOf plan={dragFrom ?? later} search={search} />
+      </div>
+      <main className="bench-sheet">
+        <div className="relative min-h-0 flex-1">
+          <Sheet survey={survey} marks={marks} />
+          <OpeningsOf survey={judged.survey} />
+          <ZoomButtonsOf survey={judged.survey} picked={marks.picked} />
+        </div>
+        <StripOf plan={stripPlan} picked={stripPicked} />
+      </main>
+      <aside
+        className={`bench-path ${drawer === 'path' ? 'drawer-open' : ''}`}
+        aria-label="Load path and findings"
+        id="path"
+      >
+        <PanelsOf plan={later} show={setDialog} />
+      </aside>
+      <nav className="bench-drawers" aria-label="Panels">
+        <button
+          type="button"
+          className="plain flex-1"
+          aria-expanded={drawer === 'shelf'}
+          aria-controls="shelf"
+          onClick={() => {
+            setDrawer(drawer === 'shelf' ? 'none' : 'shelf')
+          }}
+        >
+          {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
+        </button>
+        <button
+          type="button"
+          className="plain solid flex-1"
+          aria-expanded={drawer === 'path'}
+          aria-controls="path"
+          onClick={() => {
+            setDrawer(drawer === 'path' ? 'none' : 'path')
+          }}
+        >
+          {drawer === 'path'
+            ? 'Close the load path'
+            : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
+        </button>
+      </nav>
+      {dialog === 'settings' && <SettingsDialog onClose={close} />}
+      {(cell !== undefined || (dialog !== undefined && dialog !== 'settings')) && (
+        <BenchDialog
+          plan={plan}
+          survey={survey}
+          dialog={dialog}
+          cell={cell}
+          show={setDialog}
+          onClose={close}
+        />
+      )}
+    </div>
+  )
+}
+
+/** One job on the bench, or why it is not. */
+export function Bench() {
+  const id = useSearch('job') ?? ''
+  return <JobGate id={id}>{(plan) => <OpenBench plan={plan} />}</JobGate>
+}

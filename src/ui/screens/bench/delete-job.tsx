@@ -1,0 +1,48 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { dropPlan } from '@/storage/plans'
+import { Modal } from '@/ui/kit/modal'
+import { downloadPlan } from '@/ui/kit/open-file'
+
+/** Asks once before a job is gone, and offers its file first. */
+export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }) {
+  const router = useRouter()
+  const [problem, setProblem] = useState<string>()
+  return (
+    <Modal title="Delete this job?" onClose={onClose}>
+      <p className="mb-3">
+        “{plan.job.name}” will be gone from this browser. A file you downloaded can be opened again.
+      </p>
+      {problem !== undefined && (
+        <p role="alert" className="field-problem mb-2">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            downloadPlan(plan)
+          }}
+        >
+          Download it first
+        </button>
+        <button
+          type="button"
+          className="plain bg-error! text-error-content!"
+          onClick={() => {
+            void dropPlan(plan.id).then((dropped) => {
+              if (dropped.ok) router.push('/')
+              else setProblem(dropped.reason)
+            })
+          }}
+        >
+          Delete it
+        </button>
+      </div>
+    </Modal>
+  )
+}

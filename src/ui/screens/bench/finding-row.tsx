@@ -1,0 +1,139 @@
+'use client'
+import { memo, useState, type KeyboardEvent } from 'react'
+import type { FindingStates } from '@/core/review/folded'
+import { phraseText } from '@/core/units/phrase'
+import type { Remedy } from '@/core/remedies/remedies'
+import { PhraseLine } from '@/ui/kit/quantity'
+import { SeverityTag } from '@/ui/kit/severity-tag'
+import { AnswerField } from './answer-field'
+import type { DialogName } from './bench-actions'
+import { remediesNow } from '@/ui/state/judged'
+import { usePlan } from '@/ui/state/plan-store'
+import { SetAsideDialog } from './set-aside-dialog'
+
+type Props = FindingStates & {
+  readonly remedies: readonly Remedy[] | undefined
+  readonly show: (dialog: DialogName) => void
+}
+
+/** A finding is a new object with every review: its row is drawn again only when it reads otherwise. */
+function readsTheSame(a: Props, b: Props): boolean {
+  return (
+    a.finding.id === b.finding.id &&
+    a.finding.severity === b.finding.severity &&
+    a.finding.aside === b.finding.aside &&
+    a.remedies === b.remedies &&
+    a.states.join() === b.states.join() &&
+    a.all.every((each, i) => phraseText(each.sentence) === phraseText(b.all[i]?.sentence ?? []))
+  )
+}
+
+/** Answer fields: one for each state that asks for a figure of its own, one where one answer does for all. */
+const answersOf = ({ all }: FindingStates) => [
+  ...new Map(all.flatMap(({ ask }) => (ask ? [[JSON.stringify(ask.target), ask] as const] : []))).values(),
+]
+
+/** One finding with its states: what it says, its fixes, and for a question the field that answers it. */
+export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: Props) {
+  const { finding, states } = row
+  const { run, focusFinding } = usePlan.getState()
+  const focused = usePlan((store) => store.focus === finding.id)
+  const [settingAside, setSettingAside] = useState(false)
+  const onKeyDown = (event: KeyboardEvent<HTMLLIElement>) => {
+    if (event.key !== 'Enter' || event.target !== event.currentTarget) return
+    event.preventDefault()
+    const { plan } = usePlan.getState()
+    const first = plan && remediesNow(plan, finding)[0]
+    if (first) run(first.command)
+  }
+  const answers = answersOf(row)
+  return (
+    <li
+      className={`finding ${focused ? 'finding-focused' : ''}`}
+      data-finding={finding.id}
+      tabIndex={0}
+      onMouseEnter={() => {
+        focusFinding(finding.id)
+      }}
+      onMouseLeave={() => {
+        focusFinding(undefined)
+      }}
+      onFocus={() => {
+        focusFinding(finding.id)
+      }}
+      onBlur={() => {
+        focusFinding(undefined)
+      }}
+      onKeyDown={onKeyDown}
+    >
+      <p className="leading-snug">
+        <SeverityTag severity={finding.severity} />{' '}
+        <span className="text-ink2 text-[12px]">{states.join(', ')}</span>{' '}
+        <PhraseLine phrase={finding.sentence} />
+      </p>
+      {finding.aside && (
+        <p className="mt-1 text-[13px]">
+          Set aside by {finding.aside.by} on {finding.aside.on}: {finding.aside.reason}{' '}
+          <button
+            type="button"
+            className="quiet"
+            onClick={() => {
+              for (const each of row.all) run({ do: 'askAgain', findingId: each.id })
+            }}
+          >
+            Ask again
+          </button>
+        </p>
+      )}
+      {answers.length > 0 && !finding.aside && (
+        <div className="mt-1.5 flex flex-wrap items-end gap-1.5">
+          {answers.map((ask) => (
+            <AnswerField key={JSON.stringify(ask.target)} ask={ask} show={show} />
+          ))}
+        </div>
+      )}
+      {remedies && remedies.length > 0 && (
+        <div className="mt-1.5 flex flex-wrap gap-1.5">
+          {remedies.map((remedy, i) => (
+            <button
+              key={i}
+              type="button"
+              className={`plain fix ${i === 0 ? 'solid' : ''}`}
+              onClick={() => {
+                run(remedy.command)
+              }}
+            >
+              <span>
+                <PhraseLine phrase={remedy.say} />
+              </span>
+            </button>
+          ))}
+        </div>
+      )}
+      {remedies?.length === 0 && finding.severity === 'stop' && (
+        <p className="text-ink2 mt-1 text-[13px]">
+          No single change on this plan clears it: take it apart by hand.
+        </p>
+      )}
+      {finding.severity === 'findOut' && !finding.aside && (
+        <button
+          type="button"
+          className="quiet"
+          onClick={() => {
+            setSettingAside(true)
+          }}
+        >
+          Set aside for this job
+        </button>
+      )}
+      {settingAside && (
+        <SetAsideDialog
+          findings={row.all}
+          onClose={() => {
+            setSettingAside(false)
+          }}
+        />
+      )}
+    </li>
+  )
+}, readsTheSame)

@@ -1,0 +1,139 @@
+'use client'
+import { useMemo, useState, type ReactNode } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { CHECKS } from '@/core/review/checks'
+import { STATE_WORD, type Finding } from '@/core/review/finding'
+import { together, type FindingStates } from '@/core/review/folded'
+import { notLookedAt, type Review } from '@/core/review/review'
+import { PhraseLine } from '@/ui/kit/quantity'
+import type { DialogName } from './bench-actions'
+import { FindingRow } from './finding-row'
+import { askGroups, openFindings } from './finding-rows'
+import { useRemedies } from '@/ui/state/judged'
+import { usePlan } from '@/ui/state/plan-store'
+
+const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** A line that opens: what is in it is written out only when somebody looks. */
+function Folded({ title, children }: { title: string; children: () => ReactNode }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <details
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open)
+      }}
+    >
+      <summary data-finding-group className="min-h-11 cursor-pointer py-2 font-semibold">
+        {title}
+      </summary>
+      {open && children()}
+    </details>
+  )
+}
+
+/** What was checked and holds, with its margin; or what there was nothing of. */
+function Told({ findings }: { findings: readonly Finding[] }) {
+  return (
+    <ul className="text-[13px] leading-snug">
+      {findings.map((finding) => (
+        <li key={finding.id} className="hair-b py-1">
+          <span className="text-ink2">
+            {TITLE.get(finding.rule)}
+            {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
+          </span>
+          <PhraseLine phrase={finding.sentence} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What nothing on the load path hangs on and nobody gave: by name, in one quiet line. */
+function NotLooked({ review, show }: { review: Review; show: (dialog: DialogName) => void }) {
+  const findings = review.notLooked
+  if (findings.length === 0) return null
+  return (
+    <Folded title={`Not looked at: ${notLookedAt(review).join(', ')}`}>
+      {() => (
+        <ol>
+          {together(findings).map((row) => (
+            <FindingRow key={row.finding.id} {...row} remedies={undefined} show={show} />
+          ))}
+        </ol>
+      )}
+    </Folded>
+  )
+}
+
+/** Findings: Stops with their fixes; questions by where their answer is read; what to mind; and what is clear, folded below. */
+export function Findings({
+  plan,
+  review,
+  show,
+}: {
+  plan: Plan
+  review: Review
+  show: (dialog: DialogName) => void
+}) {
+  const dragging = usePlan((store) => store.dragFrom !== undefined)
+  const rows = useMemo(() => together(openFindings(review)), [review])
+  const remediesOf = useRemedies(
+    plan,
+    useMemo(() => rows.map(({ finding }) => finding), [rows]),
+    dragging,
+  )
+  const list = (wanted: readonly FindingStates[]) =>
+    wanted.map((row) => (
+      <FindingRow key={row.finding.id} {...row} remedies={remediesOf(row.finding)} show={show} />
+    ))
+  const of = (severity: Finding['severity']) => rows.filter(({ finding }) => finding.severity === severity)
+  const questions = of('findOut')
+  const asked = questions.filter(({ finding }) => !finding.aside)
+  const aside = questions.filter(({ finding }) => finding.aside)
+  const clear = review.findings.filter((finding) => finding.severity === 'clear')
+  const nothing = review.findings.filter((finding) => finding.severity === 'nothing')
+  return (
+    <section aria-labelledby="findings-title" className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6">
+      <h2 id="findings-title" className="text-[15px]">
+        Findings
+      </h2>
+      {review.planned && review.notLooked.length > 0 && (
+        <p className="text-ink2 mt-1 text-[13px]">{capital(notLookedAt(review).join(', '))} not looked at.</p>
+      )}
+      {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
+      {review.planned && rows.length === 0 && (
+        <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>
+      )}
+      <ol className="mt-1" aria-label="Stops">
+        {list(of('stop'))}
+      </ol>
+      {askGroups(asked).map((group) => (
+        <Folded key={group.title} title={`Find out. ${group.title}: ${group.rows.length}`}>
+          {() => <ol aria-label={group.title}>{list(group.rows)}</ol>}
+        </Folded>
+      ))}
+      <ol className="mt-1" aria-label="To mind">
+        {list(of('mind'))}
+      </ol>
+      {aside.length > 0 && (
+        <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{list(aside)}</ol>}</Folded>
+      )}
+      <div className="mt-3">
+        <NotLooked review={review} show={show} />
+        <Folded title={`Checked and clear: ${clear.length}`}>{() => <Told findings={clear} />}</Folded>
+        <Folded title={`Nothing to check: ${nothing.length}`}>{() => <Told findings={nothing} />}</Folded>
+        <Folded title={`Cautions: ${review.cautions.length}`}>
+          {() => (
+            <ul className="list-disc pl-5 text-[13px] leading-snug">
+              {review.cautions.map((caution) => (
+                <li key={caution}>{caution}</li>
+              ))}
+            </ul>
+          )}
+        </Folded>
+      </div>
+    </section>
+  )
+}

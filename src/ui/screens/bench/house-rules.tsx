@@ -1,0 +1,218 @@
+'use client'
+import type { Plan } from '@/core/plan/plan'
+import { ASIDE_LOOKS, bayRulesOf, USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/plan/house'
+import { LOCAL_RULES } from '@/core/plan/local-rules'
+import { formatNumber } from '@/core/units/format'
+import { Choice } from '@/ui/kit/choice'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import { Modal } from '@/ui/kit/modal'
+import { useSettings } from '@/ui/state/settings-store'
+import { BayRulesFields } from './bay-rules-fields'
+import { refused, usePlan } from '@/ui/state/plan-store'
+
+const FACTORS: readonly (readonly [string, number])[] = [
+  ['1/2 of the road figure', 1 / 2],
+  ['2/3 of the road figure', 2 / 3],
+  ['3/4 of the road figure', 3 / 4],
+]
+
+function factorOptions(rules: HouseRules): readonly (readonly [string, string])[] {
+  const { trailMissing } = rules
+  const known = FACTORS.map(([words, factor]) => [String(factor), words] as const)
+  const own = trailMissing.school === 'derate' ? trailMissing.factor : undefined
+  const extra =
+    own === undefined || FACTORS.some(([, factor]) => factor === own)
+      ? []
+      : [[String(own), `${formatNumber(own, 3)} of the road figure`] as const]
+  return [['strict', 'Strict: find the trail figure'], ...known, ...extra]
+}
+
+const GUESS = [
+  ['takeIt', 'Take it as it is'],
+  ['5', 'Add 5 % and ask'],
+  ['10', 'Add 10 % and ask'],
+  ['20', 'Add 20 % and ask'],
+  ['weighIt', 'Weigh it before it counts'],
+] as const
+
+const GAPS = [
+  ['ceiling', 'Gap to a ceiling'],
+  ['between', 'Gap between things'],
+  ['hatch', 'Gap to a hatch as it opens'],
+  ['sunroof', 'Gap to a sunroof as it moves'],
+] as const
+
+const GUESS_SPREADS = [5, 10, 15, 20, 25, 30, 50]
+const FRICTIONS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6]
+
+/** The usual values to choose from, and the one that a file may have brought. */
+const among = (usual: readonly number[], now: number, unit: string) =>
+  [...new Set([...usual, now])]
+    .toSorted((a, b) => a - b)
+    .map((each) => [String(each), `${each}${unit}`] as const)
+
+/** The schools this job is judged by: the shop's own until a job says otherwise. */
+export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
+  const change = useSettings((store) => store.change)
+  const { rules } = plan
+  const straps = rules.straps ?? USUAL_STRAPS
+  const set = (patch: Partial<HouseRules>) =>
+    usePlan.getState().run({ do: 'setRules', rules: { ...rules, ...patch } })
+  const guess = rules.guess.school === 'margin' ? String(rules.guess.percent) : rules.guess.school
+  const guessOptions = GUESS.some(([value]) => value === guess)
+    ? GUESS
+    : [...GUESS, [guess, `Add ${guess} %`] as const]
+  return (
+    <Modal title="House rules for this job" onClose={onClose}>
+      <div className="grid gap-3">
+        <Choice
+          label="No parked figure, and the parked load is above the driving one"
+          value={rules.parkedMissing}
+          options={[
+            ['strict', 'Strict: find the parked figure'],
+            ['ruleOfThree', 'Rule of three: 3 × the road figure, marked as assumed'],
+          ]}
+          onChange={(parkedMissing) => set({ parkedMissing })}
+        />
+        <Choice
+          label="No trail figure"
+          value={rules.trailMissing.school === 'strict' ? 'strict' : String(rules.trailMissing.factor)}
+          options={factorOptions(rules)}
+          onChange={(choice) =>
+            set({
+              trailMissing:
+                choice === 'strict' ? { school: 'strict' } : { school: 'derate', factor: Number(choice) },
+            })
+          }
+        />
+        <Choice
+          label="Roof figure, when the manual does not say whether the rack counts"
+          value={rules.roofCounts}
+          options={[
+            ['everything', 'It counts the rack'],
+            ['load', 'It does not count the rack'],
+          ]}
+          onChange={(roofCounts) => set({ roofCounts })}
+        />
+        <Choice
+          label="A weight somebody guessed"
+          value={guess}
+          options={guessOptions}
+          onChange={(choice) =>
+            set({
+              guess:
+                choice === 'takeIt' || choice === 'weighIt'
+                  ? { school: choice }
+                  : { school: 'margin', percent: Number(choice) },
+            })
+          }
+        />
+        <Choice
+          label="How far off a guess may be, 19 times out of 20"
+          value={String(rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD)}
+          options={among(GUESS_SPREADS, rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD, ' %')}
+          onChange={(percent) => set({ guessSpreadPercent: Number(percent) })}
+        />
+        <QuantityField
+          label="Pull in each strap as the shop tightens it"
+          dimension="force"
+          value={straps.pullN}
+          onValue={(pullN) => refused(set({ straps: { ...straps, pullN } }))}
+        />
+        <QuantityField
+          label="Angle of the strap to the deck"
+          dimension="angle"
+          value={straps.angleDeg}
+          onValue={(angleDeg) => refused(set({ straps: { ...straps, angleDeg } }))}
+        />
+        <Choice
+          label="Friction under a strapped load"
+          value={String(straps.friction)}
+          options={among(FRICTIONS, straps.friction, '')}
+          onChange={(friction) => set({ straps: { ...straps, friction: Number(friction) } })}
+        />
+        <Choice
+          label="A foot over its even share of the set's figure"
+          value={rules.uneven}
+          options={[
+            ['evenShare', 'Mind it'],
+            ['totalOnly', 'Look at the total only'],
+          ]}
+          onChange={(uneven) => set({ uneven })}
+        />
+        <BayRulesFields
+          bay={bayRulesOf(rules)}
+          onChange={(bay) => {
+            set({ bay })
+          }}
+        />
+        {GAPS.map(([gap, label]) => (
+          <QuantityField
+            key={gap}
+            label={label}
+            dimension="length"
+            value={rules.gapsMm[gap]}
+            onValue={(value) => refused(set({ gapsMm: { ...rules.gapsMm, [gap]: value } }))}
+          />
+        ))}
+        <Choice
+          label="Spread, when a range is open"
+          value={rules.spread}
+          options={[
+            ['wide', 'Wide, for stability'],
+            ['nominal', 'Nominal, the middle of what the gear asks'],
+            ['clear', 'Clear, hatch and sunroof first'],
+          ]}
+          onChange={(spread) => set({ spread })}
+        />
+        <Choice
+          label="Tents open to"
+          value={rules.tentOpens}
+          options={[
+            ['side', 'the side'],
+            ['rear', 'the rear'],
+          ]}
+          onChange={(tentOpens) => set({ tentOpens })}
+        />
+        <Choice
+          label="Local rules for what runs past the vehicle (from memory: check yours)"
+          value={rules.localRules ?? ''}
+          options={[['', 'None chosen'], ...LOCAL_RULES.map(({ id, place }) => [id, place] as const)]}
+          onChange={(id) => {
+            const { localRules: _, ...rest } = rules
+            usePlan.getState().run({ do: 'setRules', rules: id === '' ? rest : { ...rest, localRules: id } })
+          }}
+        />
+        <fieldset className="col-span-full">
+          <legend className="field-label">To be looked at in every job</legend>
+          <div className="flex flex-wrap gap-3">
+            {ASIDE_LOOKS.map((look) => (
+              <label key={look} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={rules.mustLook?.includes(look) ?? false}
+                  onChange={(event) => {
+                    const others = (rules.mustLook ?? []).filter((each) => each !== look)
+                    set({ mustLook: event.target.checked ? [...others, look] : others })
+                  }}
+                />
+                {look}
+              </label>
+            ))}
+          </div>
+        </fieldset>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            change({ house: rules })
+            onClose()
+          }}
+        >
+          Keep these as the shop's rules for new jobs
+        </button>
+      </div>
+    </Modal>
+  )
+}

@@ -1,0 +1,41 @@
+'use client'
+import type { Survey } from '@/core/survey/survey'
+import { useOpening } from '@/ui/state/opening-store'
+
+/** Everything on this plan that opens, by id and name. */
+function opensOn({ plan, things }: Survey): readonly { readonly id: string; readonly name: string }[] {
+  const parts = plan.vehicle.obstacles.filter(
+    ({ kind }) => kind === 'hatch' || kind === 'tailgate' || kind === 'sunroof',
+  )
+  return [
+    ...parts.map(({ id, name }) => ({ id, name })),
+    ...things
+      .filter(({ gear }) => gear.opens)
+      .map(({ placement, gear }) => ({ id: placement.id, name: gear.name })),
+  ]
+}
+
+/** Buttons that draw a hatch, a tailgate, a sunroof or a tent opening. */
+export function Openings({ survey }: { survey: Survey }) {
+  const opening = useOpening((store) => store.opening)
+  const { toggle } = useOpening.getState()
+  const parts = opensOn(survey)
+  if (parts.length === 0) return null
+  return (
+    <div className="openings" role="group" aria-label="Draw it opening">
+      {parts.map(({ id, name }) => (
+        <button
+          key={id}
+          type="button"
+          className="plain"
+          aria-pressed={opening === id}
+          onClick={() => {
+            toggle(id)
+          }}
+        >
+          Open {name.toLowerCase()}
+        </button>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,69 @@
+'use client'
+import { Command } from 'cmdk'
+import type { Survey } from '@/core/survey/survey'
+import { Modal } from '@/ui/kit/modal'
+import { useStock } from '@/ui/state/stock'
+import { benchActions, type DialogName } from './bench-actions'
+import { putOn } from '@/ui/forms/put-on'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** Everything by name: actions, what is on the rack, and the shelf. */
+export default function Palette({
+  survey,
+  show,
+  onClose,
+}: {
+  survey: Survey
+  show: (dialog: DialogName) => void
+  onClose: () => void
+}) {
+  const { gear } = useStock()
+  const { pick } = usePlan.getState()
+  const rackId = survey.racks[0]?.rack.id
+  const choose = (run: () => void) => () => {
+    onClose()
+    run()
+  }
+  return (
+    <Modal title="Everything by name" onClose={onClose}>
+      <Command label="Everything by name" className="palette">
+        <Command.Input className="field" placeholder="Type a few letters" data-first-focus />
+        <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
+          <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
+          <Command.Group heading="Do">
+            {benchActions(survey, show).map((action) => (
+              <Command.Item key={action.name} value={action.name} onSelect={choose(action.run)}>
+                <span className="flex-1">{action.name}</span>
+                {action.keys !== undefined && <kbd>{action.keys}</kbd>}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          <Command.Group heading="On the vehicle">
+            {survey.things.map(({ gear: { name }, placement: { id } }) => (
+              <Command.Item
+                key={id}
+                value={`pick ${name} ${id}`}
+                onSelect={choose(() => pick({ kind: 'thing', id }))}
+              >
+                Pick {name.toLowerCase()}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          {rackId !== undefined && (
+            <Command.Group heading="From the shelf">
+              {gear.map((each) => (
+                <Command.Item
+                  key={each.id}
+                  value={`put on ${each.name} ${each.id}`}
+                  onSelect={choose(() => putOn(survey, each, rackId))}
+                >
+                  Put on {each.name.toLowerCase()}
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+        </Command.List>
+      </Command>
+    </Modal>
+  )
+}

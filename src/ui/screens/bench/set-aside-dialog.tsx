@@ -1,0 +1,73 @@
+'use client'
+import { useState } from 'react'
+import type { Finding } from '@/core/review/finding'
+import { saidOf } from '@/core/review/review'
+import { Modal } from '@/ui/kit/modal'
+import { useSettings } from '@/ui/state/settings-store'
+import { today } from '@/ui/state/today'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** A question set aside for this job, by a person with a name and for a reason: the state keeps its word, and the sheet opens with it. */
+export function SetAsideDialog({ findings, onClose }: { findings: readonly Finding[]; onClose: () => void }) {
+  const fitter = useSettings((store) => store.settings.fitter)
+  const [by, setBy] = useState(fitter)
+  const [reason, setReason] = useState('')
+  const [asked, setAsked] = useState(false)
+  const lacking = by.trim() === '' || reason.trim() === ''
+  const put = () => {
+    setAsked(true)
+    if (lacking) return
+    const { run } = usePlan.getState()
+    for (const finding of findings)
+      run({
+        do: 'setAside',
+        aside: {
+          findingId: finding.id,
+          said: saidOf(finding),
+          by: by.trim(),
+          reason: reason.trim(),
+          on: today(),
+        },
+      })
+    onClose()
+  }
+  return (
+    <Modal title="Set aside for this job" onClose={onClose}>
+      <p className="mb-2">
+        It stays Find out, and the handover sheet opens with it. It is asked again when what it hangs on
+        changes.
+      </p>
+      <label className="block">
+        <span className="field-label">Who sets it aside</span>
+        <input
+          className="field"
+          maxLength={80}
+          value={by}
+          onChange={(event) => {
+            setBy(event.target.value)
+          }}
+        />
+      </label>
+      <label className="mt-2 block">
+        <span className="field-label">Why</span>
+        <textarea
+          data-first-focus
+          className="field h-24! py-2"
+          maxLength={1000}
+          value={reason}
+          onChange={(event) => {
+            setReason(event.target.value)
+          }}
+        />
+      </label>
+      {asked && lacking && (
+        <p role="alert" className="field-problem">
+          Say who sets it aside, and why.
+        </p>
+      )}
+      <button type="button" className="plain solid mt-3" onClick={put}>
+        Set it aside
+      </button>
+    </Modal>
+  )
+}

@@ -1,0 +1,321 @@
+'use client'
+import { useGesture } from '@use-gesture/react'
+import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
+import { moveBy, type Standing } from '@/core/edits/move'
+import { snapsFor, snapTo } from '@/core/edits/snap'
+import type { Survey } from '@/core/survey/survey'
+import { formatQuantity } from '@/core/units/format'
+import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
+import { OpeningView } from '@/ui/drawing/opening-view'
+import { SpreadHandles } from '@/ui/drawing/spread-ruler'
+import { WeightNotes } from '@/ui/drawing/weight-notes'
+import { useUnits } from '@/ui/state/settings-store'
+import { useField } from './field-switch'
+import { Ghost } from './ghost'
+import { judgedOf } from '@/ui/state/judged'
+import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { SheetNotes } from './sheet-notes'
+import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
+import { useZoom } from '@/ui/drawing/zoom-store'
+
+const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
+const SNAP_PX = 9
+
+interface Grip {
+  readonly picked: Picked
+  readonly view: ViewName
+  readonly left: number
+  readonly top: number
+  readonly survey: Survey
+  readonly from: Standing
+  moved: boolean
+}
+
+/** The plan and the sheet as they stand when an event comes; a drag leaves the sheet still under the hand. */
+function sheetNow() {
+  const { plan, dragFrom } = usePlan.getState()
+  if (!plan) return undefined
+  const { size, zoom } = useZoom.getState()
+  const { survey } = judgedOf(plan)
+  const extent = extentOf(dragFrom ? judgedOf(dragFrom).survey : survey)
+  return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
+}
+
+interface Props {
+  readonly survey: Survey
+  readonly marks: SheetMarks
+}
+
+/** The drawing: three linked views to one scale, to look at, pick from and drag in. */
+export function Sheet({ survey, marks }: Props) {
+  const units = useUnits()
+  const state = usePlan((store) => store.state)
+  const { pick, drag, drop } = usePlan.getState()
+  const size = useZoom((store) => store.size)
+  const zoom = useZoom((store) => store.zoom)
+  const field = useField((store) => store.shown)
+  const box = useRef<HTMLDivElement>(null)
+  const svg = useRef<SVGSVGElement>(null)
+  const cross = useRef<SVGPathElement>(null)
+  const readout = useRef<SVGTextElement>(null)
+  const grip = useRef<Grip>(undefined)
+
+  useEffect(() => {
+    const element = box.current
+    if (!element) return
+    const watch = new ResizeObserver(([entry]) => {
+      if (entry)
+        useZoom.getState().setSize(Math.floor(entry.contentRect.width), Math.floor(entry.contentRect.height))
+    })
+    watch.observe(element)
+    return () => {
+      watch.disconnect()
+    }
+  }, [])
+
+  const dragFrom = usePlan((store) => store.dragFrom)
+  const extent = useMemo(() => extentOf(dragFrom ? judgedOf(dragFrom).survey : survey), [dragFrom, survey])
+  const layout = useMemo(() => layoutSheet(extent, size, zoom), [extent, size, zoom])
+
+  const place = (event: { clientX: number; clientY: number }): readonly [number, number] => {
+    const rect = svg.current?.getBoundingClientRect()
+    return [event.clientX - (rect?.left ?? 0), event.clientY - (rect?.top ?? 0)]
+  }
+
+  const handlers = useMemo<SheetHandlers>(
+    () => ({
+      onPick: pick,
+      onGrab(picked, view, event: PointerEvent<SVGElement>) {
+        if (event.button !== 0) return
+        event.stopPropagation()
+        pick(picked)
+        const at = sheetNow()?.survey
+        if (!at) return
+        const placement = at.thingById.get(picked.id)?.placement
+        const bar = at.bars.find((each) => each.bar.id === picked.id)?.bar
+        const from = picked.kind === 'thing' ? placement : bar && { xMm: bar.xMm, yMm: 0 }
+        if (!from) return
+        cross.current?.setAttribute('d', '')
+        svg.current?.setPointerCapture(event.pointerId)
+        grip.current = {
+          picked,
+          view,
+          left: event.clientX,
+          top: event.clientY,
+          survey: at,
+          from,
+          moved: false,
+        }
+      },
+    }),
+    [pick],
+  )
+
+  const follow = (held: Grip, event: PointerEvent<SVGElement>) => {
+    const dx = event.clientX - held.left
+    const dy = event.clientY - held.top
+    if (!held.moved && Math.hypot(dx, dy) < 3) return
+    held.moved = true
+    const { scale } = layout
+    const along = held.view === 'rear' ? 0 : dx / scale
+    const across = held.view === 'rear' ? dx / scale : held.view === 'plan' ? -dy / scale : 0
+    const reach = event.altKey ? 0 : SNAP_PX / scale
+    if (held.picked.kind === 'bar') {
+      drag({ do: 'moveBar', barId: held.picked.id, xMm: Math.round((held.from.xMm + along) / 5) * 5 })
+      return
+    }
+    const { id } = held.picked
+    const thing = held.survey.thingById.get(id)
+    if (!thing) return
+    const snaps = snapsFor(held.survey, id)
+    const free = !thing.parent
+    const settle = (from: number, by: number, places: readonly number[]) =>
+      by === 0 ? 0 : (free ? snapTo(Math.round(from + by), places, reach) : Math.round(from + by)) - from
+    drag(
+      moveBy(
+        held.survey,
+        id,
+        held.from,
+        settle(held.from.xMm, along, snaps.xMm),
+        settle(held.from.yMm, across, snaps.yMm),
+      ),
+    )
+  }
+
+  const pointAt = (event: PointerEvent<SVGSVGElement>) => {
+    const at = layout
+    const [left, top] = place(event)
+    const view = viewAt(at, left, top)
+    if (!cross.current || !readout.current) return
+    if (!view) {
+      cross.current.setAttribute('d', '')
+      readout.current.textContent = ''
+      return
+    }
+    const [u, v] = fromSheet(at, view, left, top)
+    const { side, rear, plan } = at
+    const down = (x: number) =>
+      `M ${x} ${side.top} V ${side.top + side.height} M ${x} ${plan.top} V ${plan.top + plan.height}`
+    const level = (z: number) =>
+      `M ${side.left} ${z} H ${side.left + side.width} M ${rear.left} ${z} H ${rear.left + rear.width}`
+    const planLine = (y: number) => {
+      const [, at1] = toSheet(at, 'plan', 0, y)
+      return at1 < plan.top || at1 > plan.top + plan.height
+        ? ''
+        : `M ${plan.left} ${at1} H ${plan.left + plan.width}`
+    }
+    const rearLine = (y: number) => {
+      const [at1] = toSheet(at, 'rear', y, 0)
+      return at1 < rear.left || at1 > rear.left + rear.width
+        ? ''
+        : `M ${at1} ${rear.top} V ${rear.top + rear.height}`
+    }
+    const length = (mm: number) => formatQuantity('length', mm, units)
+    if (view === 'side') {
+      cross.current.setAttribute('d', `${down(left)} ${level(top)}`)
+      readout.current.textContent = `x ${length(u)}  z ${length(v)}`
+    } else if (view === 'plan') {
+      cross.current.setAttribute('d', `${down(left)} ${planLine(v)} ${rearLine(v)}`)
+      readout.current.textContent = `x ${length(u)}  y ${length(v)}`
+    } else {
+      cross.current.setAttribute('d', `${level(top)} ${rearLine(u)} ${planLine(u)}`)
+      readout.current.textContent = `y ${length(u)}  z ${length(v)}`
+    }
+  }
+
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, dy] }) => {
+        const now = sheetNow()
+        if (!now || now.layout.stacked) return
+        event.preventDefault()
+        useZoom.getState().by(now.survey, Math.exp(-dy / 500), place(event))
+      },
+      onPinch: ({ delta: [d], origin: [x, y], event }) => {
+        event.preventDefault()
+        const now = sheetNow()
+        if (now) useZoom.getState().by(now.survey, 1 + d, place({ clientX: x, clientY: y }))
+      },
+    },
+    { target: svg, eventOptions: { passive: false } },
+  )
+
+  const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
+  const ready = size.width > 0
+  return (
+    <div ref={box} className="sheet-box" data-testid="sheet">
+      {ready && (
+        <svg
+          ref={svg}
+          width={layout.width}
+          height={layout.height}
+          role="group"
+          aria-label={`Drawing of ${survey.plan.vehicle.name}: side, rear and plan views`}
+          className="block select-none"
+          onPointerDown={(event) => {
+            pick(undefined)
+            const [left, top] = place(event)
+            const view = viewAt(layout, left, top)
+            if (zoom && view && event.button === 0) {
+              panFrom.current = { view, left: event.clientX, top: event.clientY }
+              event.currentTarget.setPointerCapture(event.pointerId)
+            }
+          }}
+          onPointerMove={(event) => {
+            if (grip.current) follow(grip.current, event)
+            else if (panFrom.current) {
+              const { view, left, top } = panFrom.current
+              useZoom.getState().pan(survey, view, event.clientX - left, event.clientY - top)
+              panFrom.current = { view, left: event.clientX, top: event.clientY }
+            } else pointAt(event)
+          }}
+          onPointerUp={() => {
+            grip.current = undefined
+            panFrom.current = undefined
+            drop()
+          }}
+          onPointerCancel={() => {
+            grip.current = undefined
+            panFrom.current = undefined
+            drop()
+          }}
+          onPointerLeave={() => {
+            cross.current?.setAttribute('d', '')
+            if (readout.current) readout.current.textContent = ''
+          }}
+        >
+          <defs>
+            {VIEWS.map((view) => (
+              <clipPath key={view} id={`pane-${view}`}>
+                <rect
+                  x={layout[view].left}
+                  y={layout[view].top}
+                  width={layout[view].width}
+                  height={layout[view].height}
+                />
+              </clipPath>
+            ))}
+            <clipPath id="pane-all">
+              {VIEWS.map((view) => (
+                <rect
+                  key={view}
+                  x={layout[view].left}
+                  y={layout[view].top - 30}
+                  width={layout[view].width}
+                  height={layout[view].height + 30}
+                />
+              ))}
+            </clipPath>
+          </defs>
+          {VIEWS.map((view) => (
+            <SheetView
+              key={view}
+              survey={survey}
+              layout={layout}
+              view={view}
+              marks={marks}
+              handlers={handlers}
+              units={units}
+            />
+          ))}
+          <path ref={cross} className="cross-hair" aria-hidden />
+          <SheetNotes survey={survey} layout={layout} units={units} state={state} picked={marks.picked} />
+          <WeightNotes survey={survey} layout={layout} units={units} state={state} field={field} />
+          <SpreadHandles
+            survey={survey}
+            layout={layout}
+            units={units}
+            y={layout.side.top + layout.side.height + 34}
+            pickedId={marks.picked?.kind === 'bar' ? marks.picked.id : undefined}
+            onGrab={(barId, event) => {
+              handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)
+            }}
+            onPick={(barId) => {
+              pick({ kind: 'bar', id: barId })
+            }}
+          />
+          <Ghost survey={survey} layout={layout} units={units} />
+          {marks.opening && (
+            <g clipPath="url(#pane-all)" className="pointer-events-none">
+              <OpeningView
+                key={`${marks.opening.id} ${marks.opening.metId ?? ''}`}
+                survey={survey}
+                layout={layout}
+                units={units}
+                id={marks.opening.id}
+                metId={marks.opening.metId}
+              />
+            </g>
+          )}
+          <text
+            ref={readout}
+            x={layout.rear.left}
+            y={layout.height - 10}
+            className="sheet-text sheet-quiet"
+            aria-hidden
+          />
+        </svg>
+      )}
+    </div>
+  )
+}

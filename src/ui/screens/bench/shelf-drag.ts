@@ -1,0 +1,45 @@
+'use client'
+import { create } from 'zustand'
+import type { Gear } from '@/core/plan/gear'
+import type { Near } from '@/core/placing/compatible'
+import { extentOf, fromSheet, layoutSheet, viewAt } from '@/ui/drawing/layout'
+import { judgedOf } from '@/ui/state/judged'
+import { usePlan } from '@/ui/state/plan-store'
+import { useZoom } from '@/ui/drawing/zoom-store'
+
+/** A thing held over the drawing, from the shelf: where the hand is, in the vehicle frame. */
+export interface Held {
+  readonly gear: Gear
+  readonly rackId: string
+  readonly near: Near
+}
+
+interface ShelfDrag {
+  readonly held: Held | undefined
+  hold(held: Held | undefined): void
+}
+
+export const useShelfDrag = create<ShelfDrag>((set) => ({
+  held: undefined,
+  hold(held) {
+    set({ held })
+  },
+}))
+
+/** The point of the vehicle under a place on the page, where that is over a view of the drawing; mm. */
+export function pointUnder(left: number, top: number): Near | undefined {
+  const { plan } = usePlan.getState()
+  const rect = document.querySelector('[data-testid="sheet"] svg')?.getBoundingClientRect()
+  if (!plan || !rect) return undefined
+  const { size, zoom } = useZoom.getState()
+  const { survey } = judgedOf(plan)
+  const layout = layoutSheet(extentOf(survey), size, zoom)
+  const [x, y] = [left - rect.left, top - rect.top]
+  const view = viewAt(layout, x, y)
+  if (!view) return undefined
+  const [u, v] = fromSheet(layout, view, x, y)
+  const xs = survey.bars.map(({ bar }) => bar.xMm)
+  const middle = xs.length > 0 ? (Math.min(...xs) + Math.max(...xs)) / 2 : 0
+  if (view === 'plan') return { xMm: Math.round(u), yMm: Math.round(v) }
+  return view === 'side' ? { xMm: Math.round(u), yMm: 0 } : { xMm: Math.round(middle), yMm: Math.round(u) }
+}

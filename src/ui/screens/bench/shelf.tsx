@@ -1,0 +1,240 @@
+'use client'
+import { GEAR_KINDS } from '@/core/kinds/gear-kind'
+import Link from 'next/link'
+import { Ban, Check, Wrench } from 'lucide-react'
+import { useRef, useState, type PointerEvent, type RefObject } from 'react'
+import type { Gear } from '@/core/plan/gear'
+import type { Compatible } from '@/core/placing/compatible'
+import { IN_STATE } from '@/core/review/finding'
+import { phraseText } from '@/core/units/phrase'
+import { weightRoom } from '@/core/survey/frame/room'
+import type { Survey } from '@/core/survey/survey'
+import { Glyph } from '@/ui/drawing/glyph'
+import { Quantity } from '@/ui/kit/quantity'
+import type { UnitChoice } from '@/core/units/format'
+import { useUnits } from '@/ui/state/settings-store'
+import { useStock } from '@/ui/state/stock'
+import { usePlan } from '@/ui/state/plan-store'
+import { putOn } from '@/ui/forms/put-on'
+import { pointUnder, useShelfDrag } from './shelf-drag'
+import { useFit } from './use-fit'
+
+function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
+  const room = weightRoom(survey, gear, rackId)
+  if (!room) return <span>no figure to judge its weight by</span>
+  if (room.leftKg >= -1e-6)
+    return (
+      <span>
+        leaves <Quantity dimension="mass" value={Math.max(0, room.leftKg)} /> {IN_STATE[room.state]}
+      </span>
+    )
+  return (
+    <span className="text-base-content font-semibold">
+      {room.addableKg <= 1e-6 ? (
+        <>no room {IN_STATE[room.state]}</>
+      ) : (
+        <>
+          <Quantity dimension="mass" value={-room.leftKg} /> too heavy {IN_STATE[room.state]}
+        </>
+      )}
+    </span>
+  )
+}
+
+const FIT_MARK = { fits: Check, fitsIf: Wrench, cannot: Ban } as const
+const FIT_WORD = { fits: 'fits', fitsIf: 'fits', cannot: 'no' } as const
+
+/** Whether it goes on this rack: a sign and its words, never the sign alone. */
+function FitMark({ answer, units }: { answer: Compatible; units: UnitChoice }) {
+  const Sign = FIT_MARK[answer.kind]
+  const words =
+    answer.kind === 'fitsIf'
+      ? ` ${phraseText(answer.say, units)}`
+      : answer.kind === 'cannot'
+        ? `: ${phraseText(answer.why, units)}`
+        : ''
+  return (
+    <span className={`fit-mark fit-${answer.kind}`}>
+      <Sign size={13} aria-hidden className="fit-sign" /> {FIT_WORD[answer.kind]}
+      {words}
+    </span>
+  )
+}
+
+/** A hand that moves this far with a thing from the shelf carries it. px. */
+const CARRY_PX = 6
+
+interface ItemProps {
+  readonly survey: Survey
+  readonly gear: Gear
+  readonly rackId: string | undefined
+  readonly answer: Compatible | undefined
+  readonly units: UnitChoice
+}
+
+/** One thing on the shelf: press to put it on, or carry it over the drawing. */
+function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
+  const from = useRef<{ left: number; top: number; carried: boolean }>(undefined)
+  const { hold } = useShelfDrag.getState()
+  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
+    const start = from.current
+    if (!start || rackId === undefined) return
+    if (!start.carried && Math.hypot(event.clientX - start.left, event.clientY - start.top) < CARRY_PX) return
+    start.carried = true
+    const near = pointUnder(event.clientX, event.clientY)
+    hold(near && { gear, rackId, near })
+  }
+  return (
+    <button
+      type="button"
+      className="shelf-item"
+      disabled={rackId === undefined}
+      onPointerDown={(event) => {
+        if (event.button !== 0 || event.pointerType === 'touch') return
+        from.current = { left: event.clientX, top: event.clientY, carried: false }
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => {
+        const { held } = useShelfDrag.getState()
+        if (held) putOn(survey, held.gear, held.rackId, held.near)
+        hold(undefined)
+      }}
+      onPointerCancel={() => {
+        from.current = undefined
+        hold(undefined)
+      }}
+      onClick={() => {
+        const carried = from.current?.carried === true
+        from.current = undefined
+        if (!carried && rackId !== undefined) putOn(survey, gear, rackId)
+      }}
+    >
+      <Glyph gear={gear} />
+      <span className="min-w-0">
+        <span className="block leading-tight font-semibold">{gear.name}</span>
+        {answer && <FitMark answer={answer} units={units} />}
+        <span className="text-ink2 block text-[12.5px] leading-tight">
+          <Quantity dimension="mass" value={gear.mass.kg} />
+          {rackId !== undefined && (
+            <>
+              , <WeightMark survey={survey} gear={gear} rackId={rackId} />
+            </>
+          )}
+        </span>
+      </span>
+    </button>
+  )
+}
+
+/** Gear to put on, each judged before it is put on: whether it goes on this rack, and what its weight leaves. */
+export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
+  const { gear, adapters } = useStock()
+  const units = useUnits()
+  const dragging = usePlan((store) => store.dragFrom !== undefined)
+  const [words, setWords] = useState('')
+  const [chosen, setChosen] = useState<string>()
+  const racks = survey.racks.map(({ rack }) => rack)
+  const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
+  const answers = useFit(survey.plan, rackId, gear, adapters, dragging)
+  const [onlyFitting, setOnlyFitting] = useState(false)
+  const wanted = words.trim().toLowerCase()
+  const found = gear.filter(
+    (each) =>
+      (!onlyFitting || answers.get(each.id)?.kind !== 'cannot') &&
+      (wanted === '' ||
+        each.name.toLowerCase().includes(wanted) ||
+        GEAR_KINDS[each.kind].many.toLowerCase().includes(wanted)),
+  )
+  const kinds = [...new Set(found.map((each) => each.kind))]
+  return (
+    <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
+      <div className="space-y-2 p-3">
+        <label className="flex min-h-8 items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            className="h-5 w-5"
+            checked={onlyFitting}
+            onChange={(event) => {
+              setOnlyFitting(event.target.checked)
+            }}
+          />
+          Only what fits
+        </label>
+        <label className="block">
+          <span className="field-label">Find gear</span>
+          <span className="relative block">
+            <input
+              ref={search}
+              type="search"
+              className="field"
+              value={words}
+              onChange={(event) => {
+                setWords(event.target.value)
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Escape') event.currentTarget.blur()
+              }}
+            />
+            <kbd className="field-key" aria-hidden>
+              /
+            </kbd>
+          </span>
+        </label>
+        {racks.length > 1 && (
+          <label className="block">
+            <span className="field-label">Put it on</span>
+            <select
+              className="field"
+              value={rackId}
+              onChange={(event) => {
+                setChosen(event.target.value)
+              }}
+            >
+              {racks.map((rack) => (
+                <option key={rack.id} value={rack.id}>
+                  {rack.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
+        {rackId === undefined && (
+          <p className="px-3">No rack yet: put one on the vehicle, then gear on the rack.</p>
+        )}
+        {kinds.map((kind) => (
+          <div key={kind}>
+            <h3 className="shelf-kind">{GEAR_KINDS[kind].many}</h3>
+            <ul>
+              {found
+                .filter((each) => each.kind === kind)
+                .map((each) => (
+                  <li key={each.id}>
+                    <ShelfItem
+                      survey={survey}
+                      gear={each}
+                      rackId={rackId}
+                      answer={answers.get(each.id)}
+                      units={units}
+                    />
+                  </li>
+                ))}
+            </ul>
+          </div>
+        ))}
+        {found.length === 0 && (
+          <p className="px-3 py-2">
+            {gear.length === 0 ? 'The shelf is empty.' : `Nothing on the shelf is called “${words}”.`}
+          </p>
+        )}
+        <p className="px-3 pt-3">
+          <Link href={`/gear?job=${survey.plan.id}`} className="plain w-full justify-center">
+            Enter your own gear
+          </Link>
+        </p>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,47 @@
+'use client'
+import type { Survey } from '@/core/survey/survey'
+import { binding, type Member } from '@/core/survey/bars/spread'
+import { Quantity } from '@/ui/kit/quantity'
+
+const named = (members: readonly Member[]) => members.map(({ name }) => name).join(' and ')
+
+/** What is asked of the spreads that a bar takes part in, what suits all, and who binds it, in words. */
+export function SpreadList({ survey, barId }: { survey: Survey; barId: string }) {
+  const spreads = survey.fit.spreads()
+  const pairs = spreads.pairs.filter(({ front, rear }) => front.bar.id === barId || rear.bar.id === barId)
+  return pairs
+    .filter(({ wants }) => wants.length > 0)
+    .map((pair) => {
+      const able = spreads
+        .solution()
+        ?.between(spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear))
+      const { low, high } = binding(spreads, pair)
+      const [first, last] = [able?.[0], able?.at(-1)]
+      return (
+        <div key={`${pair.front.bar.id} ${pair.rear.bar.id}`}>
+          <dt className="field-label">
+            Asked from {pair.front.bar.name.toLowerCase()} to {pair.rear.bar.name.toLowerCase()}
+          </dt>
+          <dd>
+            {pair.wants.map(({ member, from, to }) => (
+              <span key={member.id} className="mr-3">
+                {member.name} <Quantity dimension="length" value={from} /> to{' '}
+                <Quantity dimension="length" value={to} />
+              </span>
+            ))}
+          </dd>
+          <dd className="field-note">
+            {first && last ? (
+              <>
+                all can be had from <Quantity dimension="length" value={first[0]} />
+                {low.length > 0 && ` (${named(low)})`} to <Quantity dimension="length" value={last[1]} />
+                {high.length > 0 && ` (${named(high)})`}
+              </>
+            ) : (
+              'no spread suits all of it'
+            )}
+          </dd>
+        </div>
+      )
+    })
+}

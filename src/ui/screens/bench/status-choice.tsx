@@ -1,0 +1,30 @@
+import type { Status } from '@/core/units/scalars'
+import { Choice } from '@/ui/kit/choice'
+
+const STATUSES: readonly (readonly [Status, string])[] = [
+  ['toFit', 'to fit'],
+  ['alreadyOn', 'already on'],
+  ['comesOff', 'comes off'],
+]
+
+/** Whether a rack or a thing is to be fitted, was on when it came, or comes off; what comes off counts in no state. */
+export function StatusChoice({
+  status,
+  name,
+  onChange,
+}: {
+  status: Status | undefined
+  name?: string
+  onChange: (status: Status) => void
+}) {
+  return (
+    <div className="w-36">
+      <Choice
+        label={name === undefined ? 'In this job' : `${name}: in this job`}
+        value={status ?? 'toFit'}
+        options={STATUSES}
+        onChange={onChange}
+      />
+    </div>
+  )
+}

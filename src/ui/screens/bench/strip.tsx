@@ -1,0 +1,65 @@
+'use client'
+import { STATES } from '@/core/units/scalars'
+import { STATE_WORD } from '@/core/review/finding'
+import type { Survey } from '@/core/survey/survey'
+import { Quantity } from '@/ui/kit/quantity'
+import { BarStrip } from './bar-strip'
+import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { ThingStrip } from './thing-strip'
+
+/** What is worth knowing while nothing is picked: how high it all stands, and how much there is of it. */
+function NothingPicked({ survey }: { survey: Survey }) {
+  const top = survey.drivingTop
+  return (
+    <>
+      <p className="text-ink2 py-1">
+        Pick a thing or a bar in the drawing: drag it, nudge it with the arrow keys, or type its numbers here.
+      </p>
+      <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
+        <div>
+          <dt className="field-label">Height label for the dash</dt>
+          <dd className="height-label">
+            <Quantity dimension="length" value={Math.ceil(top.topMm)} />
+          </dd>
+          <dd className="field-note">driving; {top.name.toLowerCase()} is highest</dd>
+        </div>
+        {survey.racks.map(({ rack, index }) => (
+          <div key={rack.id}>
+            <dt className="field-label">{rack.name}</dt>
+            <dd>
+              {STATES.map((state) => (
+                <span key={state} className="mr-3">
+                  {STATE_WORD[state]} <Quantity dimension="mass" value={survey.onRackKg(index, state)} />
+                </span>
+              ))}
+            </dd>
+            <dd className="field-note">stands on it, carriers and contents</dd>
+          </div>
+        ))}
+      </dl>
+    </>
+  )
+}
+
+/** The one place where the picked thing's numbers are typed. */
+export function Strip({ survey, picked }: { survey: Survey; picked: Picked | undefined }) {
+  const refusal = usePlan((store) => store.refusal)
+  const thing = picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
+  const bar = picked?.kind === 'bar' ? survey.bars.find((at) => at.bar.id === picked.id) : undefined
+  return (
+    <section aria-label="The picked thing" className="strip">
+      {refusal !== undefined && (
+        <p role="alert" className="text-stopline mb-1 font-semibold">
+          {refusal}
+        </p>
+      )}
+      {thing ? (
+        <ThingStrip key={thing.placement.id} thing={thing} survey={survey} />
+      ) : bar ? (
+        <BarStrip key={bar.bar.id} at={bar} survey={survey} />
+      ) : (
+        <NothingPicked survey={survey} />
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,171 @@
+'use client'
+import { choicesOf } from '@/core/kinds/kind'
+import { WHENS } from '@/core/kinds/when'
+import Link from 'next/link'
+import { useState } from 'react'
+import type { Host } from '@/core/plan/placement'
+import type { ThingAt } from '@/core/survey/frame/arrangement'
+import { hostsFor, placeOn } from '@/core/survey/frame/room'
+import type { Survey } from '@/core/survey/survey'
+import { StatusChoice } from './status-choice'
+import { Choice } from '@/ui/kit/choice'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import { AddLoad } from './add-load'
+import { setOnEdge, turnOn } from './edits'
+import { HeldBy } from './held-by'
+import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
+import { refused, usePlan } from '@/ui/state/plan-store'
+
+/** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
+export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
+  const { run } = usePlan.getState()
+  const [adding, setAdding] = useState(false)
+  const { placement, gear } = thing
+  const { id: placementId } = placement
+  const hosts = hostsFor(survey.plan, placementId)
+  const now = hosts.findIndex(({ host }) => sameHost(host, placement.host))
+  const options = hosts.map(({ name }, i) => [String(i), name] as const)
+  const move = (patch: { xMm?: number; yMm?: number }, typed: Record<string, string>) =>
+    refused(run({ do: 'move', placementId, xMm: placement.xMm, yMm: placement.yMm, ...patch, typed }))
+  const nested = thing.parent !== undefined
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+        <h2 className="min-w-28 self-center text-[16px] leading-tight">
+          {gear.name}
+          {thing.parent && (
+            <span className="text-ink2 block text-[12px] font-normal">
+              in {thing.parent.gear.name.toLowerCase()}
+            </span>
+          )}
+        </h2>
+        <div className="w-26">
+          <QuantityField
+            compact
+            label={nested ? 'x in its place' : 'x, middle'}
+            dimension="length"
+            value={placement.xMm}
+            typed={placement.typed?.['xMm']}
+            onValue={(xMm, typed) => move({ xMm }, { xMm: typed, ...keep(placement.typed, 'yMm') })}
+          />
+        </div>
+        <div className="w-26">
+          <QuantityField
+            compact
+            label={nested ? 'y in its place' : 'y, right +'}
+            dimension="length"
+            value={placement.yMm}
+            typed={placement.typed?.['yMm']}
+            onValue={(yMm, typed) => move({ yMm }, { yMm: typed, ...keep(placement.typed, 'xMm') })}
+          />
+        </div>
+        <button
+          type="button"
+          className="plain"
+          disabled={gear.turns.length < 2}
+          onClick={() => {
+            turnOn(thing)
+          }}
+        >
+          Turn {placement.turn}°
+        </button>
+        {gear.onEdge && (
+          <button
+            type="button"
+            className="plain"
+            aria-pressed={placement.onEdge}
+            onClick={() => {
+              setOnEdge(thing)
+            }}
+          >
+            {placement.onEdge ? 'Lay flat' : 'On edge'}
+          </button>
+        )}
+        <div className="w-48">
+          <Choice
+            label="Stands on"
+            value={String(now)}
+            options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
+            onChange={(index) => {
+              const chosen = hosts[Number(index)]
+              if (chosen)
+                run({ do: 'rehost', placementId, host: chosen.host, ...placeOn(survey, thing, chosen.host) })
+            }}
+          />
+        </div>
+        <div className="w-32">
+          <Choice
+            label="On board"
+            value={placement.when}
+            options={choicesOf(WHENS, ({ word }) => word)}
+            onChange={(when) => run({ do: 'setWhen', placementId, when })}
+          />
+        </div>
+        <StatusChoice
+          status={placement.status}
+          onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
+        />
+        <Link className="plain" href={`/gear?job=${survey.plan.id}&from=${gear.id}`}>
+          Its sheet
+        </Link>
+        <button type="button" className="plain" onClick={() => run({ do: 'takeOff', placementId })}>
+          Take off
+        </button>
+      </div>
+      <div className="mt-1 flex flex-wrap items-end gap-x-3 gap-y-1">
+        <div className="flex items-end gap-1">
+          <div className="w-26">
+            <QuantityField
+              compact
+              label="Its own weight"
+              dimension="mass"
+              value={gear.mass.kg}
+              typed={gear.mass.typed?.['kg']}
+              onValue={(kg, typed) =>
+                refused(run({ do: 'setGearMass', gearId: gear.id, mass: typedMass(gear.mass, kg, typed) }))
+              }
+            />
+          </div>
+          <div className="w-36">
+            <Choice
+              label="Own weight: known by"
+              value={gear.mass.basis}
+              options={basisChoices(gear.mass.basis)}
+              onChange={(basis) => run({ do: 'setGearMass', gearId: gear.id, mass: { ...gear.mass, basis } })}
+            />
+          </div>
+        </div>
+        {placement.loads.map((load) => (
+          <LoadField key={load.id} placementId={placementId} load={load} />
+        ))}
+        <HeldBy thing={thing} />
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            setAdding(true)
+          }}
+        >
+          Add a load
+        </button>
+      </div>
+      {adding && (
+        <AddLoad
+          placementId={placementId}
+          onClose={() => {
+            setAdding(false)
+          }}
+        />
+      )}
+    </>
+  )
+}
+
+function keep(typed: Record<string, string> | undefined, field: string): Record<string, string> {
+  const text = typed?.[field]
+  return text === undefined ? {} : { [field]: text }
+}
+
+function sameHost(a: Host, b: Host): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}

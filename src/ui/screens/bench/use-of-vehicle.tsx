@@ -1,0 +1,90 @@
+'use client'
+import type { Occupant, Use } from '@/core/plan/placement'
+import type { Plan } from '@/core/plan/plan'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import { Modal } from '@/ui/kit/modal'
+import { refused, usePlan } from '@/ui/state/plan-store'
+
+/** How the vehicle will be used: speeds, snow, and who sits inside. */
+export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => void }) {
+  const { use } = plan
+  const set = (patch: Partial<Use>) =>
+    refused(usePlan.getState().run({ do: 'setUse', use: { ...use, ...patch } }))
+  const withOccupant = (next: Occupant) =>
+    set({ occupants: use.occupants.map((each) => (each.id === next.id ? next : each)) })
+  return (
+    <Modal title="How it is used" onClose={onClose}>
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField
+          label="Speed on the road"
+          dimension="speed"
+          value={use.roadKmH}
+          onValue={(roadKmH) => set({ roadKmH })}
+        />
+        <QuantityField
+          label="Speed on the trail"
+          dimension="speed"
+          value={use.trailKmH}
+          onValue={(trailKmH) => set({ trailKmH })}
+        />
+        <QuantityField
+          label="Snow when parked"
+          dimension="areaDensity"
+          value={use.snowKgPerM2}
+          onValue={(snowKgPerM2) => set({ snowKgPerM2 })}
+        />
+      </div>
+      <h3 className="mt-4 mb-1">Inside, counted against the payload</h3>
+      <ul className="grid gap-2">
+        {use.occupants.map((occupant) => (
+          <li key={occupant.id} className="flex items-end gap-2">
+            <div className="w-40">
+              <QuantityField
+                label={occupant.name}
+                dimension="mass"
+                value={occupant.mass.kg}
+                typed={occupant.mass.typed?.['kg']}
+                onValue={(kg, typed) =>
+                  withOccupant({ ...occupant, mass: { ...occupant.mass, kg, typed: { kg: typed } } })
+                }
+              />
+            </div>
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Remove ${occupant.name.toLowerCase()}`}
+              onClick={() => {
+                set({ occupants: use.occupants.filter((each) => each !== occupant) })
+              }}
+            >
+              Remove
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-3 flex gap-2">
+        {(['Passenger', 'Luggage inside'] as const).map((name) => (
+          <button
+            key={name}
+            type="button"
+            className="plain"
+            onClick={() => {
+              set({
+                occupants: [
+                  ...use.occupants,
+                  {
+                    id: `inside-${crypto.randomUUID().slice(0, 8)}`,
+                    name,
+                    mass: { kg: name === 'Passenger' ? 75 : 30, basis: 'guess' },
+                  },
+                ],
+              })
+            }}
+          >
+            Add {name.toLowerCase()}
+          </button>
+        ))}
+      </div>
+    </Modal>
+  )
+}

@@ -1,0 +1,279 @@
+'use client'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { carsByJob } from '@/core/log/whose'
+import type { Plan } from '@/core/plan/plan'
+import { STATES } from '@/core/units/scalars'
+import { STATE_WORD } from '@/core/review/finding'
+import { notLookedAt } from '@/core/review/review'
+import { dropPlan, loadPlans, type StoredPlan } from '@/storage/plans'
+import { whyNotKept } from '@/storage/shelves'
+import { judgedOf } from '@/ui/state/judged'
+import { verdictWords } from '@/ui/kit/state-switch'
+import { useLog } from '@/ui/state/log-store'
+import { SeverityTag } from '@/ui/kit/severity-tag'
+import { Mark } from '@/ui/kit/mark'
+import { useOpenFile } from '@/ui/kit/open-file'
+import { SettingsDialog } from '@/ui/kit/settings-dialog'
+import { useSettings, useUnits } from '@/ui/state/settings-store'
+import { BackupDialog } from './backup-dialog'
+import { DueWords } from './due-words'
+import { Thumbnail } from '@/ui/drawing/thumbnail'
+
+function JobCard({
+  plan,
+  cars,
+  onGone,
+}: {
+  plan: Plan
+  cars: ReadonlyMap<string, string>
+  onGone: () => void
+}) {
+  const units = useUnits()
+  const { survey, review } = judgedOf(plan)
+  const [asking, setAsking] = useState(false)
+  return (
+    <li className="job-card">
+      <Link href={`/bench?job=${plan.id}`} className="job-link">
+        <Thumbnail survey={survey} />
+        <span className="block px-3 pt-1">
+          <span className="block text-[17px] leading-tight font-semibold">{plan.job.name}</span>
+          <span className="text-ink2 block text-[13px]">
+            {plan.vehicle.name}
+            {plan.job.customer === undefined ? '' : ` · ${plan.job.customer}`}
+            {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`}
+          </span>
+        </span>
+      </Link>
+      <dl className="grid grid-cols-3 gap-1 px-3 py-2">
+        {STATES.map((state) => (
+          <div key={state}>
+            <dt className="text-ink2 text-[12px]">{STATE_WORD[state]}</dt>
+            <dd className="text-[13px] leading-tight">
+              <SeverityTag severity={review.states[state]} />
+              <span className="block">{verdictWords(survey, review, state, units).split(', ')[1] ?? ''}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {review.planned && review.notLooked.length > 0 && (
+        <p className="text-ink2 px-3 pb-2 text-[12px] leading-tight">
+          Not looked at: {notLookedAt(review).join(', ')}
+        </p>
+      )}
+      <div className="hair-t mt-auto flex min-h-12 items-center justify-between px-3">
+        <DueWords plan={plan} cars={cars} />
+        {asking ? (
+          <span className="flex gap-1">
+            <button
+              type="button"
+              className="plain bg-error! text-error-content!"
+              onClick={() => {
+                void dropPlan(plan.id).then(onGone)
+              }}
+            >
+              Delete it
+            </button>
+            <button
+              type="button"
+              className="plain"
+              onClick={() => {
+                setAsking(false)
+              }}
+            >
+              Keep it
+            </button>
+          </span>
+        ) : (
+          <button
+            type="button"
+            className="quiet"
+            aria-label={`Delete ${plan.job.name}`}
+            onClick={() => {
+              setAsking(true)
+            }}
+          >
+            Delete
+          </button>
+        )}
+      </div>
+    </li>
+  )
+}
+
+function Unreadable({ stored }: { stored: Extract<StoredPlan, { ok: false }> }) {
+  return (
+    <li className="job-card p-3">
+      <p className="font-semibold">A job that cannot be read any more</p>
+      <p className="text-ink2 text-[13px]">It is kept as it is. {stored.problems[0]?.text}</p>
+    </li>
+  )
+}
+
+type Board =
+  | { readonly at: 'loading' }
+  | { readonly at: 'failed'; readonly reason: string }
+  | { readonly at: 'there'; readonly plans: readonly StoredPlan[] }
+
+/** Worst first, then the one due soonest, then by name. */
+function ordered(plans: readonly StoredPlan[]): readonly StoredPlan[] {
+  const dueOf = (stored: StoredPlan) => (stored.ok ? (stored.plan.job.due ?? '9999') : '0')
+  const nameOf = (stored: StoredPlan) => (stored.ok ? stored.plan.job.name : '')
+  return plans.toSorted((a, b) => dueOf(a).localeCompare(dueOf(b)) || nameOf(a).localeCompare(nameOf(b)))
+}
+
+/** The board of jobs: each with its drawing, its verdicts and its date. */
+export function JobsBoard() {
+  const router = useRouter()
+  const ready = useSettings((store) => store.ready)
+  const putDemo = useSettings((store) => store.putDemo)
+  const { open, opened } = useOpenFile()
+  const [board, setBoard] = useState<Board>({ at: 'loading' })
+  const [settings, setSettings] = useState(false)
+  const [backup, setBackup] = useState(false)
+  const openLog = useLog((store) => store.open)
+  const [loaded, setLoaded] = useState(0)
+  const file = useRef<HTMLInputElement>(null)
+  useEffect(() => {
+    if (!ready) return
+    let current = true
+    void openLog()
+    loadPlans()
+      .then((plans) => {
+        if (current) setBoard({ at: 'there', plans: ordered(plans) })
+      })
+      .catch((error: unknown) => {
+        if (current) setBoard({ at: 'failed', reason: whyNotKept(error) })
+      })
+    return () => {
+      current = false
+    }
+  }, [ready, opened, loaded, openLog])
+  const cars = useMemo(
+    () => carsByJob(board.at === 'there' ? board.plans.flatMap((each) => (each.ok ? [each.plan] : [])) : []),
+    [board],
+  )
+  const again = () => {
+    setLoaded((count) => count + 1)
+  }
+  return (
+    <>
+      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
+        <Mark />
+        <h1 className="flex-1 text-[17px]">Jobs</h1>
+        <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
+          <Link href="/stock" className="plain">
+            Stock
+          </Link>
+          <Link href="/log" className="plain">
+            Log
+          </Link>
+          <Link href="/compare" className="plain">
+            Compare
+          </Link>
+          <Link href="/why" className="plain">
+            Why
+          </Link>
+        </nav>
+        <Link href="/new" className="plain solid">
+          Start a job
+        </Link>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          aria-label="Plan file to open"
+          tabIndex={-1}
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? []
+            event.target.value = ''
+            if (chosen)
+              void open(chosen).then((id) => {
+                if (id !== undefined) router.push(`/bench?job=${id}`)
+              })
+          }}
+        />
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            file.current?.click()
+          }}
+        >
+          Open a file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            setBackup(true)
+          }}
+        >
+          Backup
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            setSettings(true)
+          }}
+        >
+          Units and theme
+        </button>
+      </header>
+      <main className="mx-auto max-w-[1500px] p-4">
+        {board.at === 'loading' && <p className="text-xl">Fetching the jobs from this browser.</p>}
+        {board.at === 'failed' && (
+          <p role="alert" className="text-xl">
+            {board.reason} Jobs cannot be listed; a file can still be opened and worked on.
+          </p>
+        )}
+        {board.at === 'there' &&
+          (board.plans.length === 0 ? (
+            <div className="max-w-xl">
+              <p className="text-xl">No jobs yet.</p>
+              <p className="mt-2 mb-4">
+                Start one with a vehicle and its rack, open a plan file (or drop one anywhere), or look round
+                the demo: an invented outfitter with a dozen jobs.
+              </p>
+              <button
+                type="button"
+                className="plain"
+                onClick={() => {
+                  void putDemo().then(again)
+                }}
+              >
+                Put the demo's jobs on the board
+              </button>
+            </div>
+          ) : (
+            <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4" aria-label="Jobs">
+              {board.plans.map((stored) =>
+                stored.ok ? (
+                  <JobCard key={stored.plan.id} plan={stored.plan} cars={cars} onGone={again} />
+                ) : (
+                  <Unreadable key={stored.id} stored={stored} />
+                ),
+              )}
+            </ul>
+          ))}
+      </main>
+      {backup && (
+        <BackupDialog
+          onClose={() => {
+            setBackup(false)
+          }}
+        />
+      )}
+      {settings && (
+        <SettingsDialog
+          onClose={() => {
+            setSettings(false)
+          }}
+        />
+      )}
+    </>
+  )
+}

@@ -1,0 +1,117 @@
+'use client'
+import { carName } from '@/core/log/whose'
+import { useEffect, useMemo, useState } from 'react'
+import { sameCar, type Car } from '@/core/plan/car'
+import type { Plan } from '@/core/plan/plan'
+import { loadPlans } from '@/storage/plans'
+
+/** Whose car a job is about, as far as it was typed. */
+export interface WhoseCarDraft {
+  readonly plate: string
+  readonly number: string
+  readonly customer: string
+}
+
+const given = (text: string) => (text.trim() === '' ? undefined : text.trim())
+
+/** The identity that was typed, with an id of its own. */
+export function newCar({ plate, number }: WhoseCarDraft, stockId: string): Car {
+  const [onPlate, byShop] = [given(plate), given(number)]
+  return {
+    id: `car-${crypto.randomUUID()}`,
+    stockId,
+    ...(onPlate === undefined ? {} : { plate: onPlate }),
+    ...(byShop === undefined ? {} : { number: byShop }),
+  }
+}
+
+function matches({ car, job }: Plan, { plate, number, customer }: WhoseCarDraft): boolean {
+  const [onPlate, byShop, name] = [given(plate), given(number), given(customer)]
+  const same = sameCar(
+    {
+      ...(onPlate === undefined ? {} : { plate: onPlate }),
+      ...(byShop === undefined ? {} : { number: byShop }),
+    },
+    car,
+  )
+  return same || (name !== undefined && job.customer?.trim().toLowerCase() === name.toLowerCase())
+}
+
+/** Plate, the shop's number and the customer; and the cars that were here before under one of them. */
+export function CarBefore({
+  draft,
+  onDraft,
+  onSame,
+}: {
+  draft: WhoseCarDraft
+  onDraft: (draft: WhoseCarDraft) => void
+  onSame: (plan: Plan) => void
+}) {
+  const [plans, setPlans] = useState<readonly Plan[]>([])
+  useEffect(() => {
+    loadPlans()
+      .then((stored) => {
+        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
+      })
+      .catch(() => {
+        setPlans([])
+      })
+  }, [])
+  const found = useMemo(() => {
+    const one = new Map(
+      plans.filter((plan) => matches(plan, draft)).map((plan) => [plan.car.id, plan] as const),
+    )
+    return [...one.values()].slice(0, 6)
+  }, [plans, draft])
+  const fields = [
+    ['plate', 'Plate'],
+    ['number', 'The shop’s number for the car'],
+    ['customer', 'Customer'],
+  ] as const
+  return (
+    <section aria-labelledby="car-title" className="max-w-3xl">
+      <h2 id="car-title" className="mb-2 text-[17px]">
+        Whose car
+      </h2>
+      <p className="text-ink2 mb-2">
+        Each car has a log of its own. One that was here before is found by plate, number or customer.
+      </p>
+      <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
+        {fields.map(([field, label]) => (
+          <label key={field} className="block">
+            <span className="field-label">{label}</span>
+            <input
+              className="field"
+              maxLength={field === 'customer' ? 120 : 40}
+              value={draft[field]}
+              autoComplete="off"
+              onChange={(event) => {
+                onDraft({ ...draft, [field]: event.target.value })
+              }}
+            />
+          </label>
+        ))}
+      </div>
+      {found.length > 0 && (
+        <ul aria-label="Here before" className="mt-2 grid gap-1.5">
+          {found.map((plan) => (
+            <li key={plan.car.id} className="flex flex-wrap items-center gap-2">
+              <span>
+                {carName(plan)}, last in <strong>{plan.job.name}</strong>
+              </span>
+              <button
+                type="button"
+                className="plain"
+                onClick={() => {
+                  onSame(plan)
+                }}
+              >
+                The same car again
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,221 @@
+'use client'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { newPlan } from '@/core/plan/new-plan'
+import type { Plan } from '@/core/plan/plan'
+import type { Rack } from '@/core/plan/rack'
+import type { Vehicle } from '@/core/plan/vehicle'
+import { survey } from '@/core/survey/survey'
+import { keepPlan } from '@/storage/plans'
+import { Mark } from '@/ui/kit/mark'
+import { useSettings } from '@/ui/state/settings-store'
+import { useStock } from '@/ui/state/stock'
+import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
+import { Thumbnail } from '@/ui/drawing/thumbnail'
+import { useSearch } from '@/ui/state/use-search'
+
+function Offer({
+  title,
+  note,
+  vehicle,
+  rack,
+  pressed,
+  onChoose,
+}: {
+  title: string
+  note: string
+  vehicle: Vehicle
+  rack?: Rack
+  pressed: boolean
+  onChoose: () => void
+}) {
+  const drawn = useMemo(
+    () => survey(newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] })),
+    [title, vehicle, rack],
+  )
+  return (
+    <button type="button" aria-pressed={pressed} className="offer" onClick={onChoose}>
+      <Thumbnail survey={drawn} />
+      <span className="block px-3 py-2">
+        <span className="block leading-tight font-semibold">{title}</span>
+        <span className="text-ink2 text-[13px]">{note}</span>
+      </span>
+    </button>
+  )
+}
+
+/** A new job in three choices: a vehicle, what rack it wears, and a name. */
+export function NewJob() {
+  const vehicleId = useSearch('vehicle')
+  const rackId = useSearch('rack')
+  const router = useRouter()
+  const ready = useSettings((store) => store.ready)
+  const own = useSettings((store) => store.own)
+  const house = useSettings((store) => store.settings.house)
+  const [chosenVehicle, setVehicle] = useState(vehicleId)
+  const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
+  const [name, setName] = useState('')
+  const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
+  const [problem, setProblem] = useState<string>()
+  const { vehicles, racks } = useStock()
+  const vehicle = vehicles.find((each) => each.id === chosenVehicle)
+  const fitting = racks.filter((rack) =>
+    vehicle?.attachments.some((attachment) => attachment.id === rack.attachmentId),
+  )
+  const chosen = fitting.filter((rack) => chosenRacks.includes(rack.id))
+
+  const start = async (from: Pick<Plan, 'vehicle' | 'racks' | 'car'>, usualName: string) => {
+    const customer = whose.customer.trim()
+    const plan = newPlan({
+      id: `plan-${crypto.randomUUID()}`,
+      job: {
+        name: name.trim() === '' ? usualName : name.trim(),
+        ...(customer === '' ? {} : { customer }),
+      },
+      ...from,
+      ...(house === undefined ? {} : { rules: house }),
+    })
+    const kept = await keepPlan(plan)
+    if (!kept.ok) setProblem(kept.reason)
+    router.push(`/bench?job=${plan.id}`)
+  }
+  const begin = async () => {
+    if (vehicle)
+      await start({ vehicle, racks: chosen, car: newCar(whose, vehicle.id) }, `${vehicle.name}, new job`)
+  }
+  /** The car as it went out last: what is on it is on when it comes. */
+  const again = ({ vehicle: same, racks: worn, car, job }: Plan) =>
+    start(
+      {
+        vehicle: same,
+        racks: worn
+          .filter(({ status }) => status !== 'comesOff')
+          .map((rack) => ({ ...rack, status: 'alreadyOn' as const })),
+        car,
+      },
+      `${job.name}, again`,
+    )
+  if (!ready)
+    return (
+      <main className="p-8" aria-busy>
+        <p className="text-xl">Fetching vehicles and racks from this browser.</p>
+      </main>
+    )
+  return (
+    <>
+      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
+        <Mark />
+        <h1 className="flex-1 text-[17px]">Start a job</h1>
+        <Link href="/" className="plain">
+          All jobs
+        </Link>
+      </header>
+      <main className="mx-auto max-w-[1500px] space-y-6 p-4">
+        <CarBefore draft={whose} onDraft={setWhose} onSame={(plan) => void again(plan)} />
+        <section aria-labelledby="vehicle-title">
+          <div className="mb-2 flex flex-wrap items-center gap-3">
+            <h2 id="vehicle-title" className="text-[17px]">
+              1. Vehicle
+            </h2>
+            <Link href="/vehicle" className="plain">
+              Enter your own vehicle
+            </Link>
+          </div>
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+            {vehicles.length === 0 && (
+              <p>
+                No vehicle in stock yet. Enter the first one: its body type gives you numbers to start from.
+              </p>
+            )}
+            {vehicles.map((each) => (
+              <Offer
+                key={each.id}
+                title={each.name}
+                note={each.attachments.map((attachment) => attachment.name.toLowerCase()).join(', ')}
+                vehicle={each}
+                pressed={each.id === chosenVehicle}
+                onChoose={() => {
+                  setVehicle(each.id)
+                  setRacks([])
+                }}
+              />
+            ))}
+          </div>
+        </section>
+        {vehicle && (
+          <section aria-labelledby="rack-title">
+            {own.vehicles.includes(vehicle) && (
+              <p className="mb-4">
+                <Link href={`/vehicle?from=${vehicle.id}`} className="plain">
+                  Change {vehicle.name}
+                </Link>
+              </p>
+            )}
+            <div className="mb-2 flex flex-wrap items-center gap-3">
+              <h2 id="rack-title" className="text-[17px]">
+                2. Rack on it
+              </h2>
+              <Link href={`/rack?vehicle=${vehicle.id}`} className="plain">
+                Enter your own rack
+              </Link>
+            </div>
+            <p className="text-ink2 mb-2">
+              {fitting.length === 0
+                ? 'No rack in stock stands on this vehicle yet. Enter one, or start without.'
+                : 'Press each that it wears; a cab rack and a bed rack can stand on one vehicle.'}
+            </p>
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+              {fitting.map((rack) => {
+                const on = chosenRacks.includes(rack.id)
+                return (
+                  <Offer
+                    key={rack.id}
+                    title={rack.name}
+                    note={rack.parts.map((part) => part.name.toLowerCase()).join(', ')}
+                    vehicle={vehicle}
+                    rack={rack}
+                    pressed={on}
+                    onChoose={() => {
+                      setRacks(on ? chosenRacks.filter((id) => id !== rack.id) : [...chosenRacks, rack.id])
+                    }}
+                  />
+                )
+              })}
+            </div>
+          </section>
+        )}
+        {vehicle && (
+          <section aria-labelledby="name-title" className="max-w-xl">
+            <h2 id="name-title" className="mb-2 text-[17px]">
+              3. Name
+            </h2>
+            <label className="block">
+              <span className="field-label">What the job is called</span>
+              <input
+                className="field"
+                maxLength={120}
+                value={name}
+                placeholder={`${vehicle.name}, new job`}
+                onChange={(event) => {
+                  setName(event.target.value)
+                }}
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter') void begin()
+                }}
+              />
+            </label>
+            {problem !== undefined && (
+              <p role="alert" className="field-problem">
+                {problem}
+              </p>
+            )}
+            <button type="button" className="plain solid mt-3" onClick={() => void begin()}>
+              Start on the bench
+            </button>
+          </section>
+        )}
+      </main>
+    </>
+  )
+}

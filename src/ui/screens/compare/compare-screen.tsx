@@ -1,0 +1,336 @@
+'use client'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { STATES } from '@/core/units/scalars'
+import { CHECKS } from '@/core/review/checks'
+import { accountOf, differencesOf, type Account, type Left } from '@/core/review/compare'
+import { OUTCOME_WORD, SEVERITIES, STATE_WORD } from '@/core/review/finding'
+import { formatNumber } from '@/core/units/format'
+import { loadPlans } from '@/storage/plans'
+import { judgedOf } from '@/ui/state/judged'
+import { Thumbnail } from '@/ui/drawing/thumbnail'
+import { Quantity } from '@/ui/kit/quantity'
+import { Mark } from '@/ui/kit/mark'
+import { useSettings } from '@/ui/state/settings-store'
+import { SeverityTag } from '@/ui/kit/severity-tag'
+import { useSearch } from '@/ui/state/use-search'
+
+const LEFT_WORD = { known: '', atLeast: 'at least ', atMost: 'at most ' } as const
+const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
+
+function LeftCell({ left }: { left: Left }) {
+  if (left.kind === 'none') return <>no figure</>
+  return (
+    <>
+      {LEFT_WORD[left.kind]}
+      <Quantity dimension="mass" value={left.kg} />
+      {left.by !== '' && <span className="text-ink2 block text-[12.5px]">{left.by} binds</span>}
+    </>
+  )
+}
+
+/** What the second has more or less than the first, with its sign. */
+function Gain({ dimension, from, to }: { dimension: 'mass' | 'length'; from: number; to: number }) {
+  const by = to - from
+  if (Math.abs(by) < 0.05) return <>the same</>
+  return (
+    <>
+      {by > 0 ? '+' : ''}
+      <Quantity dimension={dimension} value={by} />
+    </>
+  )
+}
+
+function Row({ name, a, b, gain }: { name: string; a: ReactNode; b: ReactNode; gain?: ReactNode }) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>{a}</td>
+      <td>{b}</td>
+      <td>{gain}</td>
+    </tr>
+  )
+}
+
+function Table({ a, b }: { a: Account; b: Account }) {
+  const differences = differencesOf(a, b)
+  const kg = (account: Account, state: (typeof STATES)[number]) => {
+    const left = account.left[state]
+    // “At most” less “at most” is no number: only what is known can be held against what is known.
+    return left.kind === 'known' ? left.kg : undefined
+  }
+  const money = ({ price, unpriced }: Account) =>
+    `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
+  return (
+    <>
+      <table className="compare-table">
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="sr-only">What</span>
+            </th>
+            {[a, b].map(({ plan }) => (
+              <th key={plan.id} scope="col">
+                <Link href={`/bench?job=${plan.id}`} className="underline">
+                  {plan.job.name}
+                </Link>
+                <span className="text-ink2 block text-[12.5px] font-normal">
+                  {plan.racks.map((rack) => rack.name).join(', ')}
+                </span>
+              </th>
+            ))}
+            <th scope="col">Second less first</th>
+          </tr>
+        </thead>
+        <tbody>
+          {STATES.map((state) => (
+            <Row
+              key={state}
+              name={STATE_WORD[state]}
+              a={<SeverityTag severity={a.verdicts[state]} />}
+              b={<SeverityTag severity={b.verdicts[state]} />}
+            />
+          ))}
+          {STATES.map((state) => {
+            const [from, to] = [kg(a, state), kg(b, state)]
+            return (
+              <Row
+                key={state}
+                name={`May still be added, ${STATE_WORD[state].toLowerCase()}`}
+                a={<LeftCell left={a.left[state]} />}
+                b={<LeftCell left={b.left[state]} />}
+                gain={
+                  from === undefined || to === undefined ? (
+                    'not known'
+                  ) : (
+                    <Gain dimension="mass" from={from} to={to} />
+                  )
+                }
+              />
+            )
+          })}
+          <Row
+            name="Height, driving"
+            a={<Quantity dimension="length" value={a.topMm} />}
+            b={<Quantity dimension="length" value={b.topMm} />}
+            gain={<Gain dimension="length" from={a.topMm} to={b.topMm} />}
+          />
+          <Row
+            name="Mass of the racks"
+            a={<Quantity dimension="mass" value={a.rackKg} />}
+            b={<Quantity dimension="mass" value={b.rackKg} />}
+            gain={<Gain dimension="mass" from={a.rackKg} to={b.rackKg} />}
+          />
+          <Row
+            name="On the racks, road"
+            a={<Quantity dimension="mass" value={a.onRacksKg.road} />}
+            b={<Quantity dimension="mass" value={b.onRacksKg.road} />}
+            gain={<Gain dimension="mass" from={a.onRacksKg.road} to={b.onRacksKg.road} />}
+          />
+          <Row
+            name="Price, parts and gear"
+            a={money(a)}
+            b={money(b)}
+            gain={
+              a.price === b.price
+                ? 'the same'
+                : `${b.price > a.price ? '+' : ''}${formatNumber(b.price - a.price, 2)}`
+            }
+          />
+          {SEVERITIES.filter((severity) => severity !== 'clear').map((severity) => (
+            <Row
+              key={severity}
+              name={`Findings: ${OUTCOME_WORD[severity]}`}
+              a={a.counts[severity]}
+              b={b.counts[severity]}
+              gain={
+                a.counts[severity] === b.counts[severity]
+                  ? 'the same'
+                  : b.counts[severity] - a.counts[severity]
+              }
+            />
+          ))}
+        </tbody>
+      </table>
+      <section className="mt-5 grid gap-4 md:grid-cols-2" aria-label="What differs">
+        <div>
+          <h2 className="text-[16px]">Bars</h2>
+          {differences.bars.length === 0 ? (
+            <p>The same bars at the same places.</p>
+          ) : (
+            <ul>
+              {differences.bars.map(({ name, a: inA, b: inB }) => (
+                <li key={name} className="hair-b py-1">
+                  {name}: <BarWords bar={inA} /> in the first, <BarWords bar={inB} /> in the second
+                </li>
+              ))}
+            </ul>
+          )}
+          <h2 className="mt-3 text-[16px]">Only in one of them</h2>
+          {differences.onlyA.length + differences.onlyB.length === 0 ? (
+            <p>The same parts and gear.</p>
+          ) : (
+            <ul>
+              {differences.onlyA.map((name) => (
+                <li key={`a ${name}`}>{name}, in the first</li>
+              ))}
+              {differences.onlyB.map((name) => (
+                <li key={`b ${name}`}>{name}, in the second</li>
+              ))}
+            </ul>
+          )}
+        </div>
+        <div>
+          <h2 className="text-[16px]">Rules that judge otherwise</h2>
+          {differences.rules.length === 0 ? (
+            <p>Every rule judges both alike.</p>
+          ) : (
+            <ul>
+              {differences.rules.map(({ rule, a: inA, b: inB }) => (
+                <li key={rule} className="hair-b flex flex-wrap items-center gap-2 py-1">
+                  <span className="min-w-40">{TITLE.get(rule)}</span>
+                  <SeverityTag severity={inA} /> then <SeverityTag severity={inB} />
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      </section>
+    </>
+  )
+}
+
+function BarWords({ bar }: { bar: ReturnType<typeof differencesOf>['bars'][number]['a'] }) {
+  if (!bar) return <>none</>
+  return (
+    <>
+      <Quantity dimension="length" value={bar.lengthMm} /> long, {bar.profile}, at{' '}
+      <Quantity dimension="length" value={bar.xMm} />
+    </>
+  )
+}
+
+function Chooser({
+  label,
+  plans,
+  value,
+  onChange,
+}: {
+  label: string
+  plans: readonly Plan[]
+  value: string | undefined
+  onChange: (id: string) => void
+}) {
+  return (
+    <label className="block min-w-64 flex-1">
+      <span className="field-label">{label}</span>
+      <select
+        className="field"
+        value={value ?? ''}
+        onChange={(event) => {
+          onChange(event.target.value)
+        }}
+      >
+        <option value="" disabled>
+          Choose a job
+        </option>
+        {plans.map(({ id, job }) => (
+          <option key={id} value={id}>
+            {job.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+/** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
+export function CompareScreen() {
+  const a = useSearch('a')
+  const b = useSearch('b')
+  const router = useRouter()
+  const ready = useSettings((store) => store.ready)
+  const [plans, setPlans] = useState<readonly Plan[]>()
+  useEffect(() => {
+    if (!ready) return
+    void loadPlans()
+      .then((stored) => {
+        setPlans(
+          stored
+            .flatMap((each) => (each.ok ? [each.plan] : []))
+            .toSorted((x, y) => x.job.name.localeCompare(y.job.name)),
+        )
+      })
+      .catch(() => {
+        setPlans([])
+      })
+  }, [ready])
+  const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
+  const accounts = useMemo(
+    () => (first && second ? [accountOf(judgedOf(first)), accountOf(judgedOf(second))] : undefined),
+    [first, second],
+  )
+  const go = (to: { a?: string | undefined; b?: string | undefined }) => {
+    const query = new URLSearchParams()
+    if (to.a !== undefined) query.set('a', to.a)
+    if (to.b !== undefined) query.set('b', to.b)
+    router.replace(`/compare?${query.toString()}`)
+  }
+  const [one, two] = accounts ?? []
+  return (
+    <div>
+      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
+        <Mark />
+        <h1 className="text-[17px]">Compare two jobs</h1>
+        <Link href="/" className="plain ml-auto">
+          All jobs
+        </Link>
+      </header>
+      <main className="mx-auto max-w-5xl px-4 py-4">
+        {plans === undefined ? (
+          <p aria-busy>Fetching the jobs from this browser.</p>
+        ) : (
+          <>
+            <div className="flex flex-wrap gap-3">
+              <Chooser
+                label="First"
+                plans={plans}
+                value={first?.id}
+                onChange={(id) => {
+                  go({ a: id, b })
+                }}
+              />
+              <Chooser
+                label="Second"
+                plans={plans}
+                value={second?.id}
+                onChange={(id) => {
+                  go({ a, b: id })
+                }}
+              />
+            </div>
+            {one && two ? (
+              <>
+                <div className="mt-3 grid grid-cols-2 gap-3">
+                  {[one, two].map(({ plan }, i) => (
+                    <div key={i} className="border-edge border">
+                      <Thumbnail survey={judgedOf(plan).survey} />
+                    </div>
+                  ))}
+                </div>
+                <Table a={one} b={two} />
+              </>
+            ) : (
+              <p className="mt-4">
+                Choose two jobs. To compare one load on two racks, copy the job on its bench, change the bars
+                of the copy, and choose both here.
+              </p>
+            )}
+          </>
+        )}
+      </main>
+    </div>
+  )
+}

@@ -1,0 +1,49 @@
+'use client'
+import { STATE_WORD } from '@/core/review/finding'
+import type { Survey } from '@/core/survey/survey'
+import { Quantity } from '@/ui/kit/quantity'
+import { Behind, Panel } from '@/ui/kit/panel'
+
+/** Where each rack's load stands over its feet. */
+export function EvennessList({ survey }: { survey: Survey }) {
+  const stands = survey.statics.evenness()
+  const percent = (share: number) => `${Math.round(share * 100)} %`
+  const slept = survey.motion.sleepers()
+  return (
+    <Panel
+      title="Evenness"
+      note="Centre of gravity of all that a rack carries against the middle of its feet."
+    >
+      <Behind
+        open
+        title="Front and rear, left and right"
+        head={['Rack', 'State', 'Carries', 'Front / rear', 'Left / right', 'Off the middle']}
+        rows={stands.map(({ rack, state, kg, frontShare, leftShare, centre, middle }) => [
+          rack.rack.name,
+          STATE_WORD[state],
+          <Quantity key="kg" dimension="mass" value={kg} />,
+          `${percent(frontShare)} / ${percent(1 - frontShare)}`,
+          `${percent(leftShare)} / ${percent(1 - leftShare)}`,
+          <Quantity
+            key="off"
+            dimension="length"
+            value={Math.hypot(centre.xMm - middle.xMm, centre.yMm - middle.yMm)}
+          />,
+        ])}
+      />
+      {slept.length > 0 && (
+        <Behind
+          open
+          title="Feet parked, wherever people lie"
+          head={['Foot', 'As placed', 'Least', 'Most']}
+          rows={slept.map(({ footIndex, asPlacedKg, leastKg, mostKg }) => [
+            `${survey.feet[footIndex]?.corner ?? ''}, ${survey.racks[survey.feet[footIndex]?.rackIndex ?? 0]?.rack.name ?? ''}`,
+            <Quantity key="now" dimension="mass" value={asPlacedKg} />,
+            <Quantity key="least" dimension="mass" value={leastKg} />,
+            <Quantity key="most" dimension="mass" value={mostKg} />,
+          ])}
+        />
+      )}
+    </Panel>
+  )
+}

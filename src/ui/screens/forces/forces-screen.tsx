@@ -1,0 +1,72 @@
+'use client'
+import Link from 'next/link'
+import { useMemo } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { cautionsFor } from '@/core/review/cautions'
+import { JobGate } from '@/ui/state/job-gate'
+import { judgedOf } from '@/ui/state/judged'
+import { Mark } from '@/ui/kit/mark'
+import { BarForces } from './bar-forces'
+import { ChancePanel } from './chance-panel'
+import { EvennessList } from './evenness-list'
+import { FeetForces } from './feet-forces'
+import { LiftingList } from './lifting-list'
+import { SecuringList } from './securing-list'
+import { StandingForces } from './standing-forces'
+import { WindForces } from './wind-forces'
+import { useSearch } from '@/ui/state/use-search'
+
+function Forces({ plan }: { plan: Plan }) {
+  const { survey } = judgedOf(plan)
+  const cautions = useMemo(() => cautionsFor(survey), [survey])
+  return (
+    <div>
+      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
+        <Mark />
+        <div className="min-w-0">
+          <h1 className="truncate text-[17px] leading-tight">Forces: {plan.job.name}</h1>
+          <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
+        </div>
+        <Link href={`/bench?job=${plan.id}`} className="plain ml-auto">
+          Back to the bench
+        </Link>
+      </header>
+      <main className="mx-auto max-w-[1400px] px-4 pb-8">
+        <div className="grid gap-x-8 lg:grid-cols-2">
+          <div className="min-w-0">
+            <FeetForces survey={survey} />
+            <EvennessList survey={survey} />
+          </div>
+          <BarForces survey={survey} />
+        </div>
+        <ChancePanel survey={survey} />
+        <div className="grid gap-x-8 lg:grid-cols-2">
+          <div className="min-w-0">
+            <StandingForces survey={survey} />
+            <WindForces survey={survey} />
+          </div>
+          <div className="min-w-0">
+            <SecuringList survey={survey} />
+            <LiftingList survey={survey} />
+            <section aria-labelledby="forces-cautions" className="forces-panel">
+              <h2 id="forces-cautions" className="text-[17px]">
+                Cautions
+              </h2>
+              <ul className="list-disc pl-5">
+                {cautions.map((caution) => (
+                  <li key={caution}>{caution}</li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </div>
+      </main>
+    </div>
+  )
+}
+
+/** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
+export function ForcesScreen() {
+  const id = useSearch('job') ?? ''
+  return <JobGate id={id}>{(plan) => <Forces plan={plan} />}</JobGate>
+}

@@ -1,0 +1,281 @@
+'use client'
+import Link from 'next/link'
+import { useMemo, useState } from 'react'
+import { dueOf, isOverdue } from '@/core/bay/due'
+import { handoverOf } from '@/core/handover/handover'
+import { openingOf } from '@/core/handover/handover-opening'
+import { NOTHING_DONE } from '@/core/log/replay'
+import { calendarFile } from '@/core/formats/calendar'
+import { planFileName } from '@/core/formats/plan-file'
+import type { Plan } from '@/core/plan/plan'
+import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
+import { bayRulesOf } from '@/core/plan/house'
+import { JobGate } from '@/ui/state/job-gate'
+import { judgedOf } from '@/ui/state/judged'
+import { extentOf } from '@/ui/drawing/layout'
+import { recordOf, useOwnLog } from '@/ui/state/log-store'
+import { PhraseLine, Quantity } from '@/ui/kit/quantity'
+import { downloadText } from '@/ui/kit/download'
+import { Mark } from '@/ui/kit/mark'
+import { useUnits } from '@/ui/state/settings-store'
+import { today } from '@/ui/state/today'
+import { WhoseCar } from '@/ui/forms/whose-car'
+import { Placard } from './placard'
+import { Lines, Part } from './sheet-parts'
+import { SideDrawing } from './side-drawing'
+import { MARGIN_MM, PAPER, scaleFor, type Paper } from './true-scale'
+import { useSearch } from '@/ui/state/use-search'
+
+function Sheet({ plan }: { plan: Plan }) {
+  const { survey, review } = judgedOf(plan)
+  const units = useUnits()
+  const [paper, setPaper] = useState<Paper>('a4')
+  const [problem, setProblem] = useState<string>()
+  const [day] = useState(today)
+  const { own, perhaps } = useOwnLog(plan)
+  const handover = useMemo(() => {
+    const rules = bayRulesOf(plan.rules)
+    const progress = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
+    return handoverOf(survey, review, progress, dueOf(own, rules, [plan]), rules)
+  }, [plan, survey, review, own])
+  const { x0, x1 } = extentOf(survey)
+  const scale = scaleFor(x1 - x0, PAPER[paper].widthMm - 2 * MARGIN_MM)
+  const stem = planFileName(plan).replace('.ypsos.json', '')
+  const savePdf = async () => {
+    setProblem(undefined)
+    try {
+      const [{ handoverPdf }, { pdfFonts }] = await Promise.all([
+        import('./handover-pdf'),
+        import('./pdf-fonts'),
+      ])
+      const bytes = await handoverPdf({
+        plan,
+        survey,
+        handover,
+        paper,
+        units,
+        today: day,
+        fonts: await pdfFonts(),
+      })
+      downloadText(`${stem}-handover.pdf`, bytes, 'application/pdf')
+    } catch (error) {
+      setProblem(
+        `The PDF was not made${error instanceof Error ? `: ${error.message}` : ''}. Print the page instead.`,
+      )
+    }
+  }
+  return (
+    <div className={`handover-page page-${paper}`}>
+      <header className="bay-head no-print">
+        <Mark />
+        <h1 className="text-[17px]">Handover: {plan.job.name}</h1>
+        <div className="ml-auto flex flex-wrap gap-1.5">
+          {(Object.keys(PAPER) as Paper[]).map((each) => (
+            <button
+              key={each}
+              type="button"
+              className={`plain ${paper === each ? 'solid' : ''}`}
+              aria-pressed={paper === each}
+              onClick={() => {
+                setPaper(each)
+              }}
+            >
+              {PAPER[each].name}
+            </button>
+          ))}
+          <button
+            type="button"
+            className="plain"
+            onClick={() => {
+              window.print()
+            }}
+          >
+            Print
+          </button>
+          <button type="button" className="plain" onClick={() => void savePdf()}>
+            PDF file
+          </button>
+          <button
+            type="button"
+            className="plain"
+            disabled={handover.due.length === 0}
+            onClick={() => {
+              downloadText(
+                `${stem}-due.ics`,
+                calendarFile(handover.due, {
+                  vehicle: plan.vehicle.name,
+                  jobId: plan.id,
+                  madeAt: new Date().toISOString(),
+                }),
+                'text/calendar',
+              )
+            }}
+          >
+            Calendar file
+          </button>
+          <Link href={`/bay?job=${plan.id}`} className="plain">
+            Bay
+          </Link>
+          <Link href={`/log?vehicle=${plan.car.id}`} className="plain">
+            Log
+          </Link>
+          <Link href={`/bench?job=${plan.id}`} className="plain">
+            Bench
+          </Link>
+        </div>
+      </header>
+      {problem !== undefined && (
+        <p role="alert" className="field-problem px-4 py-2">
+          {problem}
+        </p>
+      )}
+      <WhoseCar plan={plan} perhaps={perhaps} />
+      <main className="handover-sheet" style={{ width: `${PAPER[paper].widthMm}mm` }}>
+        <div className="sheet-part border-t-0!">
+          <p className="sheet-name-large">{plan.job.name}</p>
+          <p>
+            {plan.vehicle.name}
+            {plan.job.customer === undefined ? '' : ` · ${plan.job.customer}`}
+            {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`} · {day}
+          </p>
+        </div>
+        {openingOf(handover).map(({ title, lines, grave }) => (
+          <div key={title} className="sheet-part">
+            <div className={grave ? 'bay-finding bay-stop' : ''}>
+              <h2 className="text-[length:inherit] font-bold">{title}</h2>
+              <Lines
+                lines={lines.map((phrase, i) => (
+                  <PhraseLine key={i} phrase={phrase} />
+                ))}
+              />
+            </div>
+          </div>
+        ))}
+        <Part title="What it may carry">
+          <table className="handover-table">
+            <thead>
+              <tr>
+                <th scope="col">Rack</th>
+                <th scope="col">State</th>
+                <th scope="col">On it now</th>
+                <th scope="col">May still be added</th>
+                <th scope="col">Weakest link</th>
+              </tr>
+            </thead>
+            <tbody>
+              {handover.limits.map((row) => (
+                <tr
+                  key={`${row.rack} ${row.state}`}
+                  className={row.over ? 'text-stopline' : row.known ? '' : 'handover-unknown'}
+                >
+                  <th scope="row">{row.rack}</th>
+                  <td>
+                    {STATE_WORD[row.state]}: {VERDICT_WORD[handover.verdicts[row.state]]}
+                  </td>
+                  <td>
+                    <PhraseLine phrase={row.carries} />
+                  </td>
+                  <td className="font-bold">
+                    <PhraseLine phrase={row.left} />
+                  </td>
+                  <td>{row.by}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="field-note">
+            The vehicle’s manual and the makers’ sheets rule over this one. The load stands as drawn:
+            elsewhere it lands elsewhere.
+          </p>
+        </Part>
+        <Part title="How high it stands">
+          <p>
+            <strong className="text-[18px]">
+              <Quantity dimension="length" value={handover.heightMm} />
+            </strong>{' '}
+            driving; {handover.heightOf.toLowerCase()} is highest.{' '}
+            {handover.clearances.map((each) => (
+              <span key={each.name} className={each.passes ? '' : 'font-bold'}>
+                {each.name}: <PhraseLine phrase={each.say} />.{' '}
+              </span>
+            ))}
+          </p>
+          <SideDrawing survey={survey} scale={scale} />
+        </Part>
+        <Part title="What was fitted">
+          <Lines lines={handover.fitted} />
+        </Part>
+        {handover.torques.length > 0 && (
+          <Part title="Torque">
+            <table className="handover-table">
+              <thead>
+                <tr>
+                  <th scope="col">Joint</th>
+                  <th scope="col">Wanted</th>
+                  <th scope="col">Read</th>
+                </tr>
+              </thead>
+              <tbody>
+                {handover.torques.map((row) => (
+                  <tr key={row.what}>
+                    <th scope="row">{row.what}</th>
+                    <td>
+                      <PhraseLine phrase={row.wanted} />
+                    </td>
+                    <td>
+                      <PhraseLine phrase={row.read} />
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Part>
+        )}
+        <Part title="Come back">
+          {handover.due.length === 0 ? (
+            <p>
+              No date yet: it is set when the job is handed over in the bay. After the first trip or about{' '}
+              {bayRulesOf(plan.rules).firstCheckKm} km in any case.
+            </p>
+          ) : (
+            <Lines
+              lines={handover.due.map((due) => (
+                <span key={due.id} className={isOverdue(due, day) ? 'font-bold' : ''}>
+                  {due.on}
+                  {isOverdue(due, day) ? ' (overdue)' : ''}: {due.what}, {due.why}
+                  {due.km === undefined ? '' : `, or after ${due.km} km`}
+                </span>
+              ))}
+            />
+          )}
+        </Part>
+        {handover.deviations.length > 0 && (
+          <Part title="What differs from the sheet">
+            <Lines lines={handover.deviations.map(({ step, reason }) => `${step}: ${reason}`)} />
+          </Part>
+        )}
+        <Part title="Assumed, by house rule">
+          <Lines lines={handover.assumed} />
+        </Part>
+        <Part title="Keys and tools that stay with the vehicle">
+          <Lines lines={[...handover.keys, ...handover.tools]} />
+        </Part>
+        <Part title="Cautions">
+          <Lines lines={handover.cautions} />
+        </Part>
+        <div className="placard-page">
+          <Placard handover={handover} />
+          <p className="field-note">
+            For the dash or the fuel flap: cut along the line. Print at 100 %, not fitted to the page.
+          </p>
+        </div>
+      </main>
+    </div>
+  )
+}
+
+/** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
+export function HandoverScreen() {
+  const id = useSearch('job') ?? ''
+  return <JobGate id={id}>{(plan) => <Sheet plan={plan} />}</JobGate>
+}

@@ -1,0 +1,171 @@
+'use client'
+import { useState } from 'react'
+import { daySchema } from '@/core/units/scalars'
+import { refitValues } from '@/core/bay/refit'
+import type { Rack } from '@/core/plan/rack'
+import { useLog, type NewEvent } from '@/ui/state/log-store'
+
+const KINDS = [
+  ['found', 'Found'],
+  ['lost', 'Lost'],
+  ['replaced', 'Replaced'],
+  ['removed', 'Rack taken off'],
+  ['refitted', 'Rack put on again'],
+  ['loadChanged', 'Load changed'],
+  ['checked', 'Checked'],
+  ['firstTrip', 'First trip made'],
+  ['dated', 'Set a date'],
+] as const
+type Kind = (typeof KINDS)[number][0]
+
+const ON_RACK: readonly Kind[] = ['removed', 'refitted']
+
+interface Draft {
+  readonly kind: Kind
+  readonly what: string
+  readonly other: string
+  readonly count: string
+  readonly rackId: string
+  readonly note: string
+}
+
+/** What is written for a draft, or what it lacks. */
+export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string {
+  const what = draft.what.trim()
+  const note = draft.note.trim() === '' ? {} : { note: draft.note.trim() }
+  if (ON_RACK.includes(draft.kind)) {
+    const rack = racks.find(({ id }) => id === draft.rackId)
+    if (!rack) return 'Choose which rack.'
+    // What it takes to put it back as it was is written down when it comes off.
+    const values = draft.kind === 'removed' && draft.note.trim() === '' ? refitValues(rack) : ''
+    return {
+      kind: draft.kind as 'removed' | 'refitted',
+      rackId: rack.id,
+      what: rack.name,
+      ...(values === '' ? note : { note: values }),
+    }
+  }
+  if (what === '') return 'Say what.'
+  switch (draft.kind) {
+    case 'lost':
+    case 'found': {
+      const count = Number(draft.count)
+      return Number.isInteger(count) && count >= 1
+        ? { kind: draft.kind, what, count, ...note }
+        : 'How many? A whole number from 1.'
+    }
+    case 'replaced':
+      return draft.other.trim() === ''
+        ? 'Say what it was replaced by.'
+        : { kind: 'replaced', what, with: draft.other.trim(), ...note }
+    case 'firstTrip':
+      return daySchema.safeParse(draft.other).success
+        ? { kind: 'firstTrip', what, on: draft.other, ...note }
+        : 'Choose the day.'
+    case 'dated':
+      return daySchema.safeParse(draft.other).success
+        ? { kind: 'dated', what, due: draft.other, ...note }
+        : 'Choose the day.'
+    case 'checked':
+    case 'loadChanged':
+    case 'removed':
+    case 'refitted':
+      return { kind: draft.kind as 'checked' | 'loadChanged', what, ...note }
+  }
+}
+
+const EMPTY: Draft = { kind: 'checked', what: '', other: '', count: '1', rackId: '', note: '' }
+
+/** A new entry by hand: found, lost, replaced, taken off, put on again, checked, or a date to keep. */
+export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: readonly Rack[] }) {
+  const add = useLog((store) => store.add)
+  const [draft, setDraft] = useState(EMPTY)
+  const [problem, setProblem] = useState<string>()
+  const set = (patch: Partial<Draft>) => {
+    setDraft({ ...draft, ...patch })
+  }
+  const onRack = ON_RACK.includes(draft.kind)
+  const field = (label: string, key: 'what' | 'other' | 'count' | 'note', type = 'text') => (
+    <label className="block">
+      <span className="field-label">{label}</span>
+      <input
+        className="field"
+        type={type}
+        maxLength={key === 'note' ? 1000 : 120}
+        value={draft[key]}
+        onChange={(event) => {
+          set({ [key]: event.target.value })
+        }}
+      />
+    </label>
+  )
+  return (
+    <section aria-label="New entry" className="forces-panel grid gap-2">
+      <h3 className="text-[17px]">New entry</h3>
+      <label className="block">
+        <span className="field-label">Kind</span>
+        <select
+          className="field"
+          value={draft.kind}
+          onChange={(event) => {
+            const kind = KINDS.find(([each]) => each === event.target.value)?.[0]
+            if (kind) set({ kind, other: '' })
+          }}
+        >
+          {KINDS.map(([kind, words]) => (
+            <option key={kind} value={kind}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {onRack ? (
+        <label className="block">
+          <span className="field-label">Which rack</span>
+          <select
+            className="field"
+            value={draft.rackId}
+            onChange={(event) => {
+              set({ rackId: event.target.value })
+            }}
+          >
+            <option value="">choose</option>
+            {racks.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        field('What', 'what')
+      )}
+      {(draft.kind === 'lost' || draft.kind === 'found') && field('How many', 'count')}
+      {draft.kind === 'replaced' && field('By what', 'other')}
+      {draft.kind === 'dated' && field('Due', 'other', 'date')}
+      {draft.kind === 'firstTrip' && field('On', 'other', 'date')}
+      {field('Note', 'note')}
+      {problem !== undefined && (
+        <p role="alert" className="field-problem">
+          {problem}
+        </p>
+      )}
+      <button
+        type="button"
+        className="plain solid"
+        onClick={() => {
+          const event = eventOf(draft, racks)
+          if (typeof event === 'string') {
+            setProblem(event)
+            return
+          }
+          setProblem(undefined)
+          setDraft({ ...EMPTY, kind: draft.kind })
+          void add({ vehicleId }, [event])
+        }}
+      >
+        Add to the log
+      </button>
+    </section>
+  )
+}

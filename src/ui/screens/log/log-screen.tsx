@@ -1,0 +1,95 @@
+'use client'
+import { carName, carOf, carsByJob } from '@/core/log/whose'
+import Link from 'next/link'
+import { useEffect, useMemo, useState } from 'react'
+import { dueOf } from '@/core/bay/due'
+import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/plan/house'
+import { Mark } from '@/ui/kit/mark'
+import { useSettings } from '@/ui/state/settings-store'
+import { today } from '@/ui/state/today'
+import { useSearch } from '@/ui/state/use-search'
+import { CarPicker } from './car-picker'
+import { useLog } from '@/ui/state/log-store'
+import { TakeInLog } from './take-in-log'
+import { useStoredPlans } from '@/ui/state/stored-plans'
+import { VehicleLog } from './vehicle-log'
+
+/** What happened to each vehicle's rack and what is due, overdue first. */
+export function LogScreen() {
+  const vehicle = useSearch('vehicle')
+  const ready = useSettings((store) => store.ready)
+  const open = useLog((store) => store.open)
+  const read = useLog((store) => store.ready)
+  const trouble = useLog((store) => store.trouble)
+  const events = useLog((store) => store.events)
+  const house = useSettings((store) => store.settings.house)
+  const [picked, setPicked] = useState<string>()
+  const [reads, setRead] = useState(0)
+  const { plans, unread } = useStoredPlans(reads, ready)
+  useEffect(() => {
+    if (ready) void open()
+  }, [ready, open, reads])
+  const cars = useMemo(() => carsByJob(plans), [plans])
+  const names = useMemo(() => new Map(plans.map((plan) => [plan.car.id, carName(plan)])), [plans])
+  const vehicles = useMemo(() => {
+    const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)
+    const ids = [...new Set([...events.map((event) => carOf(event, cars)), ...names.keys()])]
+    return ids
+      .map((id) => {
+        const own = events.filter((event) => carOf(event, cars) === id)
+        return { id, name: names.get(id) ?? id, next: dueOf(own, rules)[0]?.on, count: own.length }
+      })
+      .sort(
+        (a, b) =>
+          (a.next ?? '9999').localeCompare(b.next ?? '9999') ||
+          b.count - a.count ||
+          a.name.localeCompare(b.name),
+      )
+  }, [cars, names, events, house])
+  const day = today()
+  const shown = picked ?? vehicle ?? vehicles[0]?.id
+  return (
+    <div>
+      <header className="bay-head">
+        <Mark />
+        <h1 className="flex-1 text-[17px]">Log</h1>
+        <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
+        <Link href="/" className="plain">
+          All jobs
+        </Link>
+      </header>
+      {trouble !== undefined && (
+        <p role="alert" className="bg-error text-error-content px-4 py-2 font-semibold">
+          {trouble}
+        </p>
+      )}
+      <main className="mx-auto max-w-[1300px] px-4 pb-8">
+        {!read ? (
+          <p className="py-6 text-xl">Fetching the log.</p>
+        ) : (
+          <>
+            <CarPicker cars={vehicles} shown={shown} day={day} onPick={setPicked} />
+            {unread > 0 && (
+              <p className="hair-b py-2">
+                {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
+                whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
+              </p>
+            )}
+            {shown === undefined ? (
+              <p className="py-6">No vehicle yet.</p>
+            ) : (
+              <VehicleLog
+                key={shown}
+                carId={shown}
+                plans={plans}
+                onParted={() => {
+                  setRead((count) => count + 1)
+                }}
+              />
+            )}
+          </>
+        )}
+      </main>
+    </div>
+  )
+}

@@ -1,0 +1,93 @@
+'use client'
+import { useId, useState } from 'react'
+import type { LogEvent } from '@/core/log/event'
+import { takeIn, type TakeIn } from '@/core/log/take-in'
+import { parseLogText } from '@/core/formats/log-file'
+import { Modal } from '@/ui/kit/modal'
+import { useLog } from '@/ui/state/log-store'
+
+type Read =
+  | { readonly at: 'read'; readonly name: string; readonly preview: TakeIn }
+  | { readonly at: 'wrong'; readonly reason: string }
+
+const entries = (count: number) => `${count} ${count === 1 ? 'entry' : 'entries'}`
+
+/** Takes in a log file of another device, after showing what that would do. */
+export function TakeInLog({
+  carOf,
+  nameOf,
+}: {
+  carOf: (event: LogEvent) => string
+  nameOf: (carId: string) => string | undefined
+}) {
+  const events = useLog((store) => store.events)
+  const take = useLog((store) => store.takeIn)
+  const id = useId()
+  const [read, setRead] = useState<Read>()
+  const close = () => {
+    setRead(undefined)
+  }
+  const open = async (file: File) => {
+    const log = parseLogText(await file.text())
+    setRead(
+      log.ok
+        ? { at: 'read', name: file.name, preview: takeIn(events, log.events, carOf) }
+        : { at: 'wrong', reason: log.problems[0]?.text ?? 'This file cannot be read.' },
+    )
+  }
+  const preview = read?.at === 'read' ? read.preview : undefined
+  return (
+    <>
+      <label htmlFor={id} className="plain cursor-pointer">
+        Take in a log file
+      </label>
+      <input
+        id={id}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        onChange={(event) => {
+          const [file] = event.target.files ?? []
+          event.target.value = ''
+          if (file) void open(file)
+        }}
+      />
+      {read?.at === 'wrong' && (
+        <Modal title="This log cannot be taken in" onClose={close}>
+          <p role="alert">{read.reason} Nothing was changed.</p>
+        </Modal>
+      )}
+      {preview && read?.at === 'read' && (
+        <Modal title="Take in a log" onClose={close}>
+          <p>
+            {read.name}: {entries(preview.fresh.length)} not here yet, {preview.known} here already.
+          </p>
+          <ul className="my-2">
+            {[...preview.byCar].map(([car, count]) => (
+              <li key={car} className="hair-b py-1">
+                {nameOf(car) ?? 'a car that no job here is about'}: {entries(count)}
+              </li>
+            ))}
+          </ul>
+          {preview.differing.length > 0 && (
+            <p>
+              {entries(preview.differing.length)} here say something else under the same name: what is here
+              stays.
+            </p>
+          )}
+          <button
+            type="button"
+            className="plain solid mt-3"
+            disabled={preview.fresh.length === 0}
+            onClick={() => {
+              void take(preview.fresh)
+              close()
+            }}
+          >
+            {preview.fresh.length === 0 ? 'Nothing to take in' : `Take in ${entries(preview.fresh.length)}`}
+          </button>
+        </Modal>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,143 @@
+'use client'
+import { useMemo, useState } from 'react'
+import { dueOf, isOverdue } from '@/core/bay/due'
+import { calendarFile } from '@/core/formats/calendar'
+import { logCsv, printLog } from '@/core/formats/log-file'
+import { carOf, carsByJob, perhapsSame, carName } from '@/core/log/whose'
+import type { Plan } from '@/core/plan/plan'
+import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/plan/house'
+import { downloadText } from '@/ui/kit/download'
+import { useSettings } from '@/ui/state/settings-store'
+import { today } from '@/ui/state/today'
+import { AddEvent } from './add-event'
+import { recordOf, useLog } from '@/ui/state/log-store'
+import { VisitList } from './visit-list'
+import { WhoseCar } from '@/ui/forms/whose-car'
+
+/** One car's log: what is due, what is on, and every entry. */
+export function VehicleLog({
+  carId,
+  plans,
+  onParted,
+}: {
+  carId: string
+  plans: readonly Plan[]
+  onParted: () => void
+}) {
+  const events = useLog((store) => store.events)
+  const add = useLog((store) => store.add)
+  const house = useSettings((store) => store.settings.house)
+  const [day] = useState(today)
+  const own = useMemo(() => {
+    const cars = carsByJob(plans)
+    return events.filter((event) => carOf(event, cars) === carId)
+  }, [events, plans, carId])
+  const theirs = useMemo(() => plans.filter((plan) => plan.car.id === carId), [plans, carId])
+  const name = theirs[0] ? carName(theirs[0]) : carId
+  const dues = useMemo(
+    () => dueOf(own, bayRulesOf(house ?? DEFAULT_HOUSE_RULES), theirs),
+    [own, house, theirs],
+  )
+  const record = recordOf(own)
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-2 pt-3">
+        <h2 className="flex-1 text-xl">{name}</h2>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            downloadText(`log-${carId}.csv`, logCsv(own), 'text/csv')
+          }}
+        >
+          CSV file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            downloadText(`log-${carId}.json`, printLog(own), 'application/json')
+          }}
+        >
+          JSON file
+        </button>
+        <button
+          type="button"
+          className="plain"
+          disabled={dues.length === 0}
+          onClick={() => {
+            downloadText(
+              `due-${carId}.ics`,
+              calendarFile(dues, { vehicle: name, jobId: carId, madeAt: new Date().toISOString() }),
+              'text/calendar',
+            )
+          }}
+        >
+          Calendar file
+        </button>
+      </div>
+      {theirs.map((plan) => (
+        <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, plans)} onParted={onParted} />
+      ))}
+      <div className="log-grid">
+        <div>
+          <section aria-label="What is due" className="forces-panel">
+            <h3 className="text-[17px]">Due</h3>
+            {dues.length === 0 && <p>Nothing is due: no rack is on, as far as this log goes.</p>}
+            <ul>
+              {dues.map((due) => (
+                <li key={due.id} className={`log-due ${isOverdue(due, day) ? 'bay-finding bay-stop' : ''}`}>
+                  <span>
+                    <strong>{due.on}</strong>
+                    {isOverdue(due, day) ? ' overdue' : ''}
+                    <span className="block">
+                      {due.what}: {due.why}
+                      {due.km === undefined ? '' : `, or after ${due.km} km`}
+                    </span>
+                  </span>
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Checked: ${due.what}`}
+                    onClick={() => {
+                      void add({ vehicleId: carId }, [{ kind: 'checked', what: due.what }])
+                    }}
+                  >
+                    Checked
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label="The rack now" className="forces-panel">
+            <h3 className="text-[17px]">The rack now</h3>
+            <ul>
+              {record.racks.map((rack) => (
+                <li key={rack.rackId}>
+                  {rack.what}: {rack.on ? 'on' : 'off'} since {rack.since.slice(0, 10)}
+                </li>
+              ))}
+              {[...record.missing].map(([what, count]) => (
+                <li key={what} className="font-semibold">
+                  Missing: {count} × {what}
+                </li>
+              ))}
+              {record.racks.length === 0 && <li>Nothing was fitted yet.</li>}
+            </ul>
+          </section>
+          <AddEvent vehicleId={carId} racks={theirs.flatMap(({ racks }) => racks)} />
+        </div>
+        <section aria-label="Entries" className="forces-panel min-w-0">
+          <h3 className="text-[17px]">
+            {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
+          </h3>
+          <VisitList
+            events={own}
+            counting={record.counting}
+            jobName={(id) => plans.find((plan) => plan.id === id)?.job.name}
+          />
+        </section>
+      </div>
+    </>
+  )
+}

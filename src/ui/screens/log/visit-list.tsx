@@ -1,0 +1,89 @@
+'use client'
+import { useMemo, useState } from 'react'
+import { EVENT_WORD, type LogEvent } from '@/core/log/event'
+import { replacements } from '@/core/log/subject'
+import { visitsOf, visitWords } from '@/core/log/visits'
+import { eventText } from '@/core/formats/log-file'
+import { CorrectDialog } from './correct-dialog'
+
+/** A log as its visits, newest first: each a line that opens. */
+export function VisitList({
+  events,
+  counting,
+  jobName,
+}: {
+  events: readonly LogEvent[]
+  /** The entries that were not struck out. */
+  counting: readonly LogEvent[]
+  jobName: (jobId: string) => string | undefined
+}) {
+  const [correcting, setCorrecting] = useState<LogEvent>()
+  const visits = useMemo(() => visitsOf(events).toReversed(), [events])
+  const byId = useMemo(() => new Map(events.map((event) => [event.id, event])), [events])
+  const counts = useMemo(() => new Set(counting.map(({ id }) => id)), [counting])
+  const replaced = useMemo(() => replacements(counting), [counting])
+  const standing = (event: LogEvent) =>
+    !counts.has(event.id) ? ' (struck out)' : replaced.has(event.id) ? ' (replaced)' : ''
+  return (
+    <>
+      {visits.map((visit, i) => (
+        <details key={visit.id} open={i === 0} className="hair-b">
+          <summary className="min-h-11 cursor-pointer py-2">
+            <strong>{visit.day}</strong> ·{' '}
+            {visit.jobId === undefined ? 'by hand' : (jobName(visit.jobId) ?? 'a job that is not here')}
+            {visit.by.length > 0 ? `, ${visit.by.join(', ')}` : ''}: {visitWords(visit)}
+          </summary>
+          <div className="overflow-x-auto" role="region" aria-label={`Entries of ${visit.day}`} tabIndex={0}>
+            <table className="forces-table">
+              <thead>
+                <tr>
+                  <th scope="col">At</th>
+                  <th scope="col">Entry</th>
+                  <th scope="col">By</th>
+                  <th scope="col">
+                    <span className="sr-only">Tools</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {visit.events.toReversed().map((event) => (
+                  <tr key={event.id} className={standing(event) === '' ? '' : 'log-struck'}>
+                    <td className="whitespace-nowrap">{event.at.slice(11, 16)}</td>
+                    <th scope="row" className="font-normal">
+                      <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event, byId)}
+                      {event.note === undefined ? '' : ` (${event.note})`}
+                      {standing(event)}
+                    </th>
+                    <td>{event.by ?? ''}</td>
+                    <td>
+                      {counts.has(event.id) && (
+                        <button
+                          type="button"
+                          className="quiet"
+                          aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
+                          onClick={() => {
+                            setCorrecting(event)
+                          }}
+                        >
+                          Correct
+                        </button>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </details>
+      ))}
+      {correcting && (
+        <CorrectDialog
+          event={correcting}
+          onClose={() => {
+            setCorrecting(undefined)
+          }}
+        />
+      )}
+    </>
+  )
+}

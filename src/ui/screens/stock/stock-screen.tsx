@@ -1,0 +1,281 @@
+'use client'
+import Link from 'next/link'
+import { useRef, useState } from 'react'
+import { copyOf } from '@/core/formats/stock-copy'
+import { readStockCsv, stockCsv, type CsvPreview } from '@/core/formats/stock-csv'
+import { parseStockText, stockText } from '@/core/formats/stock-file'
+import { STOCK_KINDS, type StockItem, type StockKind } from '@/core/formats/stock-kinds'
+import { dropFromStock, keepAllInStock, type StockEntry } from '@/storage/own-stock'
+import { downloadText } from '@/ui/kit/download'
+import { Mark } from '@/ui/kit/mark'
+import { Modal } from '@/ui/kit/modal'
+import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
+import { useStockLists } from '@/ui/state/stock'
+import { EntryForm } from './entry-form'
+import { ImportPreview } from './import-preview'
+import { StockTable } from './stock-table'
+import { LIST_WORD, ownForm } from './stock-words'
+
+type Item = StockItem[StockKind]
+
+type Open =
+  | { readonly what: 'edit'; readonly item: Item }
+  | { readonly what: 'copy'; readonly item: Item }
+  | { readonly what: 'new' }
+  | { readonly what: 'csv'; readonly file: string; readonly preview: CsvPreview<StockKind> }
+  | { readonly what: 'problems'; readonly file: string; readonly lines: readonly string[] }
+
+const LARGEST_BYTES = 8 * 1024 * 1024
+const newId = (start: string) => `${start}-${crypto.randomUUID().slice(0, 8)}`
+
+/** The shop's own lists: to look through, mend, copy, and take in and out as files. */
+export function StockScreen() {
+  const ready = useSettings((store) => store.ready)
+  const own = useSettings((store) => store.own)
+  const reloadOwn = useSettings((store) => store.reloadOwn)
+  const lists = useStockLists()
+  const system = typingSystem(useUnits())
+  const [kind, setKind] = useState<StockKind>('gear')
+  const [words, setWords] = useState('')
+  const [open, setOpen] = useState<Open>()
+  const [said, setSaid] = useState('')
+  const files = useRef<HTMLInputElement>(null)
+  const items: readonly Item[] = lists[kind]
+  const mine = new Set(own[kind].map(({ id }) => id))
+  const close = () => {
+    setOpen(undefined)
+  }
+  const takeFile = async (file: File) => {
+    const problems = (lines: readonly string[]) => {
+      setOpen({ what: 'problems', file: file.name, lines })
+    }
+    if (file.size > LARGEST_BYTES) {
+      problems(['The file is larger than 8 MB.'])
+      return
+    }
+    const text = await file.text()
+    if (!/\.json$/i.test(file.name) && !/^\s*\{/.test(text)) {
+      const preview = readStockCsv<StockKind>(kind, text, items, system)
+      setOpen({ what: 'csv', file: file.name, preview })
+      return
+    }
+    const read = parseStockText(text)
+    if (!read.ok) {
+      problems(read.problems.slice(0, 12).map((each) => each.text))
+      return
+    }
+    const entries = STOCK_KINDS.flatMap((each) =>
+      read.stock[each].map((item): StockEntry => ({ kind: each, item })),
+    )
+    const kept = await keepAllInStock(entries)
+    if (!kept.ok) {
+      problems([kept.reason])
+      return
+    }
+    await reloadOwn()
+    setSaid(`${entries.length} entries taken from ${file.name}.`)
+  }
+  const drop = async (item: Item) => {
+    const dropped = await dropFromStock(kind, item.id)
+    await reloadOwn()
+    setSaid(dropped.ok ? `${item.name} deleted.` : dropped.reason)
+  }
+  const word = LIST_WORD[kind]
+  const form = ownForm(kind, undefined)
+  return (
+    <div className="page-tall">
+      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
+        <Mark />
+        <h1 className="text-[17px]">Stock</h1>
+        <nav className="ml-auto flex gap-2" aria-label="Screens">
+          <Link href="/" className="plain">
+            All jobs
+          </Link>
+        </nav>
+      </header>
+      <main className="flex min-h-0 flex-1 flex-col">
+        <div className="flex flex-wrap items-end gap-2 p-3">
+          <div role="group" aria-label="Lists" className="flex flex-wrap">
+            {STOCK_KINDS.map((each) => (
+              <button
+                key={each}
+                type="button"
+                className={`plain ${each === kind ? 'solid' : ''}`}
+                aria-pressed={each === kind}
+                onClick={() => {
+                  setKind(each)
+                }}
+              >
+                {LIST_WORD[each].many}
+                <span className="ml-1 text-[12px]">{lists[each].length}</span>
+              </button>
+            ))}
+          </div>
+          <label className="block w-52">
+            <span className="field-label">Find in this list</span>
+            <input
+              type="search"
+              className="field"
+              value={words}
+              onChange={(event) => {
+                setWords(event.target.value)
+              }}
+            />
+          </label>
+          <div className="ml-auto flex flex-wrap gap-2">
+            {form !== undefined && (
+              <Link href={form} className="plain">
+                New {word.one}
+              </Link>
+            )}
+            {form === undefined && kind !== 'racks' && (
+              <button
+                type="button"
+                className="plain"
+                onClick={() => {
+                  setOpen({ what: 'new' })
+                }}
+              >
+                New {word.one}
+              </button>
+            )}
+            <button
+              type="button"
+              className="plain"
+              onClick={() => {
+                downloadText(`${kind}.csv`, stockCsv<StockKind>(kind, items, system), 'text/csv')
+              }}
+            >
+              Download CSV
+            </button>
+            <button
+              type="button"
+              className="plain"
+              onClick={() => {
+                downloadText('stock.json', stockText(lists), 'application/json')
+              }}
+            >
+              Download all as JSON
+            </button>
+            <button type="button" className="plain" onClick={() => files.current?.click()}>
+              Take in a file
+            </button>
+            <input
+              ref={files}
+              type="file"
+              accept=".csv,.json,text/csv,application/json"
+              className="sr-only"
+              aria-label="A CSV or JSON file to take in"
+              tabIndex={-1}
+              onChange={(event) => {
+                const [file] = event.target.files ?? []
+                if (file) void takeFile(file)
+                event.target.value = ''
+              }}
+            />
+          </div>
+        </div>
+        <p role="status" className="px-3 font-semibold empty:hidden">
+          {said}
+        </p>
+        {ready && (
+          <StockTable
+            key={kind}
+            kind={kind}
+            items={items}
+            words={words}
+            system={system}
+            tools={(item) => (
+              <>
+                <button
+                  type="button"
+                  className="plain"
+                  aria-label={`Edit ${item.name}`}
+                  onClick={() => {
+                    setOpen({ what: 'edit', item })
+                  }}
+                >
+                  Edit
+                </button>
+                <button
+                  type="button"
+                  className="plain"
+                  aria-label={`Copy ${item.name}`}
+                  onClick={() => {
+                    setOpen({ what: 'copy', item: copyOf<StockKind>(kind, item, newId(kind)) })
+                  }}
+                >
+                  Copy
+                </button>
+                {ownForm(kind, item.id) !== undefined && (
+                  <Link
+                    href={ownForm(kind, item.id) ?? '/'}
+                    className="plain"
+                    aria-label={`Open the form of ${item.name}`}
+                  >
+                    Form
+                  </Link>
+                )}
+                {mine.has(item.id) && (
+                  <button
+                    type="button"
+                    className="quiet"
+                    aria-label={`Delete ${item.name}`}
+                    onClick={() => void drop(item)}
+                  >
+                    Delete
+                  </button>
+                )}
+              </>
+            )}
+          />
+        )}
+      </main>
+      {open?.what === 'edit' && (
+        <EntryForm
+          kind={kind}
+          start={open.item}
+          id={open.item.id}
+          title={`Edit ${open.item.name}`}
+          system={system}
+          onClose={close}
+        />
+      )}
+      {open?.what === 'copy' && (
+        <EntryForm
+          kind={kind}
+          start={open.item}
+          id={open.item.id}
+          title={`Copy of ${open.item.name.replace(/ \(copy\)$/, '')}`}
+          system={system}
+          onClose={close}
+        />
+      )}
+      {open?.what === 'new' && (
+        <EntryForm
+          kind={kind}
+          start={undefined}
+          id={newId(kind)}
+          title={`New ${word.one}`}
+          system={system}
+          onClose={close}
+        />
+      )}
+      {open?.what === 'csv' && (
+        <ImportPreview file={open.file} kind={kind} preview={open.preview} onClose={close} />
+      )}
+      {open?.what === 'problems' && (
+        <Modal title="This file was not taken in" onClose={close}>
+          <p className="mb-2">
+            <strong>{open.file}</strong>: nothing was changed.
+          </p>
+          <ul className="list-disc pl-5">
+            {open.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </Modal>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,155 @@
+'use client'
+import type { Plan } from '@/core/plan/plan'
+import Link from 'next/link'
+import { useEffect, useState } from 'react'
+import type { Rule, RuleSource } from '@/core/review/check'
+import { BAY_RULES } from '@/core/bay/rules'
+import { CHECKS } from '@/core/review/checks'
+import { OUTCOME_RANK, STATE_WORD, type Finding } from '@/core/review/finding'
+import { LOCAL_RULES } from '@/core/plan/local-rules'
+import { judgedOf } from '@/ui/state/judged'
+import { PhraseLine } from '@/ui/kit/quantity'
+import { Mark } from '@/ui/kit/mark'
+import { fetchDemo, useSettings } from '@/ui/state/settings-store'
+import { SeverityTag } from '@/ui/kit/severity-tag'
+
+const SOURCE_WORD: Readonly<Record<RuleSource['kind'], string>> = {
+  published: 'Published standard',
+  handbook: 'Engineering handbook',
+  practice: 'Common practice',
+}
+
+interface Example {
+  readonly finding: Finding
+  readonly job: { readonly id: string; readonly name: string }
+}
+
+/** For every rule the gravest thing that it says of any job of the demo, judged as the page opens. */
+function examples(plans: readonly Plan[]): ReadonlyMap<string, Example> {
+  const found = new Map<string, Example>()
+  const rank = ({ severity }: Finding) => OUTCOME_RANK[severity]
+  for (const plan of plans)
+    for (const finding of judgedOf(plan).review.findings) {
+      const known = found.get(finding.rule)
+      if (!known || rank(finding) < rank(known.finding))
+        found.set(finding.rule, { finding, job: { id: plan.id, name: plan.job.name } })
+    }
+  return found
+}
+
+/** Every rule: what it asks, by what formula, from what source, and what it says of a job of the demo. */
+export function WhyScreen() {
+  const seeded = useSettings((store) => store.settings.seeded)
+  const [words, setWords] = useState('')
+  const [byRule, setByRule] = useState<ReadonlyMap<string, Example>>(new Map())
+  useEffect(() => {
+    void fetchDemo().then(({ plans }) => {
+      setByRule(examples(plans))
+    })
+  }, [])
+  const wanted = words.trim().toLowerCase()
+  const has = ({ title, question, formula, source }: Rule) =>
+    `${title} ${question} ${formula} ${source.text}`.toLowerCase().includes(wanted)
+  const shown = CHECKS.filter(has)
+  const inBay = BAY_RULES.filter(has)
+  return (
+    <div>
+      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
+        <Mark />
+        <h1 className="text-[17px]">Why: the rules</h1>
+        <Link href="/" className="plain ml-auto">
+          All jobs
+        </Link>
+      </header>
+      <main className="mx-auto max-w-5xl px-4 py-4">
+        <p className="max-w-3xl">
+          Every finding comes from one of these {CHECKS.length} rules, and in the bay from one of{' '}
+          {BAY_RULES.length} more. What the vehicle’s manual, the makers’ instructions and local law say goes
+          before all of them.
+        </p>
+        <label className="mt-3 block w-72">
+          <span className="field-label">Find a rule</span>
+          <input
+            type="search"
+            className="field"
+            value={words}
+            onChange={(event) => {
+              setWords(event.target.value)
+            }}
+          />
+        </label>
+        <ol className="mt-4">
+          {shown.map((check) => {
+            const example = byRule.get(check.id)
+            return (
+              <li key={check.id} id={check.id} className="why-rule">
+                <div>
+                  <h2 className="text-[17px]">{check.title}</h2>
+                  <p className="mt-1">{check.question}</p>
+                </div>
+                <dl className="why-facts">
+                  <dt>Formula</dt>
+                  <dd>{check.formula}</dd>
+                  <dt>{SOURCE_WORD[check.source.kind]}</dt>
+                  <dd>{check.source.text}</dd>
+                  <dt>In the demo</dt>
+                  <dd>
+                    {example ? (
+                      <>
+                        <SeverityTag severity={example.finding.severity} />{' '}
+                        {example.finding.state === 'all' ? '' : `${STATE_WORD[example.finding.state]}: `}
+                        <PhraseLine phrase={example.finding.sentence} />{' '}
+                        {seeded ? (
+                          <Link href={`/bench?job=${example.job.id}`} className="underline">
+                            {example.job.name}
+                          </Link>
+                        ) : (
+                          <span className="text-ink2">({example.job.name})</span>
+                        )}
+                      </>
+                    ) : (
+                      check.nothing
+                    )}
+                  </dd>
+                </dl>
+              </li>
+            )
+          })}
+        </ol>
+        {inBay.length > 0 && (
+          <>
+            <h2 className="mt-6 text-[17px]">In the bay</h2>
+            <ol className="mt-2">
+              {inBay.map(({ id, title, question, formula, source, nothing }) => (
+                <li key={id} id={id} className="why-rule">
+                  <div>
+                    <h3 className="text-[17px]">{title}</h3>
+                    <p className="mt-1">{question}</p>
+                  </div>
+                  <dl className="why-facts">
+                    <dt>Formula</dt>
+                    <dd>{formula}</dd>
+                    <dt>{SOURCE_WORD[source.kind]}</dt>
+                    <dd>{source.text}</dd>
+                    <dt>Says nothing when</dt>
+                    <dd>{nothing}</dd>
+                  </dl>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+        {shown.length + inBay.length === 0 && <p>No rule has those words.</p>}
+        <h2 className="mt-6 text-[17px]">Local rules kept here</h2>
+        <p className="text-ink2">Each is a summary from memory, no legal advice: check your local rules.</p>
+        <ul className="mt-2 list-disc pl-5">
+          {LOCAL_RULES.map(({ id, place, source, mark }) => (
+            <li key={id}>
+              <strong>{place}</strong>: {mark} ({source})
+            </li>
+          ))}
+        </ul>
+      </main>
+    </div>
+  )
+}

@@ -1,0 +1,77 @@
+'use client'
+import Link from 'next/link'
+import { useEffect, type ReactNode } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { whenKept } from '@/storage/kept-elsewhere'
+import { useSettings } from '@/ui/state/settings-store'
+import { usePlan } from './plan-store'
+
+function Words({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="mb-2 text-2xl">{title}</h1>
+      {children}
+      <p className="mt-4">
+        <Link href="/" className="plain">
+          All jobs
+        </Link>
+      </p>
+    </main>
+  )
+}
+
+/** Opens a job from this browser for a screen, saves what is waiting when the page goes, or says why it is not there. */
+export function JobGate({ id, children }: { id: string; children: (plan: Plan) => ReactNode }) {
+  const ready = useSettings((store) => store.ready)
+  const opened = usePlan((store) => store.opened)
+  const plan = usePlan((store) => store.plan)
+  const open = usePlan((store) => store.open)
+  useEffect(() => {
+    if (ready) void open(id)
+  }, [ready, open, id])
+  useEffect(
+    () =>
+      whenKept((what) => {
+        if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
+      }),
+    [id],
+  )
+  useEffect(() => {
+    const flush = () => {
+      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
+    }
+    document.addEventListener('visibilitychange', flush)
+    window.addEventListener('pagehide', flush)
+    return () => {
+      document.removeEventListener('visibilitychange', flush)
+      window.removeEventListener('pagehide', flush)
+    }
+  }, [])
+  if (!ready || opened.at === 'loading')
+    return (
+      <main className="p-8" aria-busy>
+        <p className="text-xl">Fetching the job from this browser.</p>
+      </main>
+    )
+  if (opened.at === 'missing')
+    return (
+      <Words title="This job is not in this browser">
+        <p>
+          It may have been deleted, or made in another browser. Open its file if you have one: drop it
+          anywhere on the page.
+        </p>
+      </Words>
+    )
+  if (opened.at === 'unreadable')
+    return (
+      <Words title="This job cannot be read any more">
+        <p className="mb-2">It is still stored as it was. What is wrong with it:</p>
+        <ul className="list-disc pl-5">
+          {opened.problems.slice(0, 8).map((problem) => (
+            <li key={problem.path}>{problem.text}</li>
+          ))}
+        </ul>
+      </Words>
+    )
+  return plan ? children(plan) : null
+}

@@ -1,0 +1,58 @@
+'use client'
+import { useEffect, useMemo, useState } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { assess, type Assessment } from '@/core/remedies/assess'
+import { isOpen, type Finding } from '@/core/review/finding'
+import type { Remedy } from '@/core/remedies/remedies'
+import { stockNow } from '@/ui/state/stock'
+
+const assessed = new WeakMap<Plan, Assessment>()
+
+/** Survey, review and fixes of a plan, once per plan. */
+export function judgedOf(plan: Plan): Assessment {
+  const known = assessed.get(plan)
+  if (known) return known
+  const fresh = assess(plan)
+  assessed.set(plan, fresh)
+  return fresh
+}
+
+/** The remedies of one finding, computed now if need be: for the key that applies the first one. */
+export const remediesNow = (plan: Plan, finding: Finding): readonly Remedy[] =>
+  judgedOf(plan).remedies(finding, stockNow())
+
+const idle = (work: () => void): (() => void) => {
+  if (typeof requestIdleCallback === 'function') {
+    const id = requestIdleCallback(work, { timeout: 500 })
+    return () => cancelIdleCallback(id)
+  }
+  const id = setTimeout(work, 30)
+  return () => clearTimeout(id)
+}
+
+/** Remedies of the findings in sight: after the frame, one finding per idle slice, never while a drag goes on. */
+export function useRemedies(
+  plan: Plan,
+  findings: readonly Finding[],
+  paused: boolean,
+): (finding: Finding) => readonly Remedy[] | undefined {
+  const assessment = judgedOf(plan)
+  const [, setCount] = useState(0)
+  const missing = useMemo(() => findings.filter(isOpen), [findings])
+  useEffect(() => {
+    if (paused) return
+    let cancel: (() => void) | undefined
+    const next = () => {
+      const finding = missing.find((each) => assessment.known(each) === undefined)
+      if (!finding) return
+      cancel = idle(() => {
+        remediesNow(plan, finding)
+        setCount((count) => count + 1)
+        next()
+      })
+    }
+    next()
+    return () => cancel?.()
+  }, [plan, missing, assessment, paused])
+  return assessment.known
+}

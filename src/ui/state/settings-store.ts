@@ -1,0 +1,93 @@
+'use client'
+import type { Plan } from '@/core/plan/plan'
+import { create } from 'zustand'
+import type { UnitChoice } from '@/core/units/format'
+import type { UnitSystem } from '@/core/units/dimension'
+import { EMPTY_STOCK, type StockLists } from '@/core/formats/stock-kinds'
+import { loadOwnStock } from '@/storage/own-stock'
+import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
+import { keepPlanIfMissing } from '@/storage/plans'
+import type { Demo } from '@/demo/demo'
+import { today } from './today'
+import { whyNotKept } from '@/storage/shelves'
+
+interface SettingsStore {
+  readonly ready: boolean
+  readonly settings: Settings
+  readonly own: StockLists
+  /** The invented outfitter, where this browser shows the demo. */
+  readonly demo: Demo | undefined
+  /** Said once when this browser keeps nothing; the work goes on in memory. */
+  readonly trouble: string | undefined
+  start(demo: boolean): Promise<void>
+  change(patch: Partial<Settings>): void
+  /** Puts the demo's jobs and log into this browser, but for what is there already. */
+  putDemo(): Promise<void>
+  reloadOwn(): Promise<void>
+}
+
+/** Fetched by pages that show the demo, and by no other. */
+export const fetchDemo = async (): Promise<Demo> => (await import('@/demo/demo')).DEMO
+
+let started: Promise<void> | undefined
+
+export const useSettings = create<SettingsStore>((set, get) => ({
+  ready: false,
+  settings: USUAL_SETTINGS,
+  own: EMPTY_STOCK,
+  demo: undefined,
+  trouble: undefined,
+  start(demo) {
+    started ??= (async () => {
+      try {
+        set({ settings: await loadSettings() })
+        set({ own: await loadOwnStock() })
+      } catch (error) {
+        set({ trouble: whyNotKept(error) })
+      }
+      if (demo && !get().settings.seeded) await get().putDemo()
+      else if (get().settings.seeded) set({ demo: await fetchDemo() })
+      set({ ready: true })
+    })()
+    return started
+  },
+  change(patch) {
+    const settings = { ...get().settings, ...patch }
+    set({ settings })
+    void keepSettings(settings).then((kept) => {
+      if (!kept.ok) set({ trouble: kept.reason })
+    })
+  },
+  async putDemo() {
+    const [demo, { keepEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
+    const kept = await Promise.all([
+      keepEventsIfMissing(demo.log(today())),
+      // What is there already was perhaps worked on: the demo fills only what is missing.
+      ...demo.plans.map(keepPlanIfMissing),
+    ])
+    // What was chosen meanwhile stays chosen.
+    const settings = { ...get().settings, seeded: true }
+    set({ settings, demo })
+    const failed = [...kept, await keepSettings(settings)].find((each) => !each.ok)
+    if (failed) set({ trouble: failed.reason })
+  },
+  async reloadOwn() {
+    set({ own: await loadOwnStock() })
+  },
+}))
+
+/** How this person wants numbers shown. */
+export function useUnits(): UnitChoice {
+  const show = useSettings((store) => store.settings.units)
+  const denominator = useSettings((store) => store.settings.denominator)
+  return { show, denominator }
+}
+
+/** The system that a bare typed number is read in. */
+export function typingSystem(choice: UnitChoice): UnitSystem {
+  return choice.show === 'us' ? 'us' : 'metric'
+}
+
+/** Whether a job is one of the demo's own. Played devices write to nothing real: they are there for these alone. */
+export const useIsDemo = ({ id }: Pick<Plan, 'id'>): boolean =>
+  useSettings((store) => store.demo?.plans.some((plan) => plan.id === id) ?? false)
