@@ -60,6 +60,20 @@ module.exports = {
     ),
     only('core-on-core', '^src/core/', '^src/core/', 'The core knows nothing outside itself.'),
     {
+      name: 'core-by-its-face',
+      comment: 'The core is asked through src/core/index.ts; what tests are made of is beside what it tests.',
+      severity: 'error',
+      from: { path: '^(src|cli|e2e|bench|scripts)/', pathNot: '^src/core/' },
+      to: { path: '^src/core/', pathNot: '^src/core/index\\.ts$|\\.testing\\.ts$' },
+    },
+    {
+      name: 'core-without-its-face',
+      comment: 'Inside, a file imports what it needs from where it is.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/index\\.ts$' },
+    },
+    {
       name: 'fixtures-without-demo',
       comment: 'What the core’s tests are made of needs no demo.',
       severity: 'error',

@@ -1,9 +1,5 @@
-import type { Plan } from '@/core/plan/plan'
-import { compatible } from '@/core/placing/compatible'
-import { remediesFor } from '@/core/remedies/remedies'
-import { review } from '@/core/review/review'
-import { survey } from '@/core/survey/survey'
-import { contents, weighed } from '@/demo/compose'
+import { compatible, type Plan, remediesFor, review, survey } from '@/core'
+import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
 import { longBox } from '@/demo/gear/carriers'
 import { DEMO_PLANS, yardVan } from '@/demo/plans'
@@ -31,7 +27,7 @@ export function withThings(count: number): Plan {
       gearId: kinds[i % kinds.length]?.id ?? gearBag.id,
       xMm: -2000 + (i % 5) * 2200,
       yMm: -2400 + Math.floor(i / 5) * 660,
-      loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighed(2))] : [],
+      loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighedMass(2))] : [],
     })),
   }
 }

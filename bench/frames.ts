@@ -1,5 +1,5 @@
+import { printPlan } from '@/core'
 import { chromium } from '@playwright/test'
-import { printPlan } from '@/core/formats/plan-file'
 import { withThings } from './core'
 import { ratio, type Ratio } from './ratio'
 

@@ -1,10 +1,15 @@
-import { jobSession } from '@/core/bay/job-session'
-import { ANSWER_WORD, type LogEvent } from '@/core/log/event'
-import type { Session, StepStands, StepState } from '@/core/bay/session'
-import { bayReport } from '@/core/formats/bay-report'
-import type { Assessment } from '@/core/remedies/assess'
-import { phraseText } from '@/core/units/phrase'
-import type { UnitChoice } from '@/core/units/format'
+import {
+  ANSWER_WORD,
+  type Assessment,
+  bayReport,
+  jobSession,
+  type LogEvent,
+  phraseText,
+  type Session,
+  type StepStands,
+  type StepState,
+  type UnitChoice,
+} from '../src/core'
 
 const STATE_WORD: Readonly<Record<StepState, string>> = {
   done: 'Done',
@@ -24,7 +29,7 @@ function nextLines({ step, waits, holds, asks, changed }: StepStands, choice: Un
   return [
     `  Next: ${step.title}${changed === undefined ? '' : ` (again: ${changed} changed)`}`,
     ...(waits.length > 0 ? [`      Before it: ${waits.join('; ')}`] : []),
-    ...holds.map(({ say, words }) => `      ${say}${words ? ` ${phraseText(words, choice)}` : ''}`),
+    ...holds.map(({ message, words }) => `      ${message}${words ? ` ${phraseText(words, choice)}` : ''}`),
     ...(lacking.length > 0 ? [`      Not given yet: ${lacking.join(', ')}`] : []),
   ]
 }

@@ -1,18 +1,21 @@
+import {
+  bayReportSchema,
+  type Plan,
+  printPlan,
+  type Rating,
+  reviewReportSchema,
+  STATES,
+  surveyReportSchema,
+} from '../src/core'
 import { spawn } from 'node:child_process'
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bayReportSchema } from '@/core/formats/bay-report'
 import { mutated } from '@/core/formats/mutate.testing'
-import { printPlan } from '@/core/formats/plan-file'
-import { reviewReportSchema, surveyReportSchema } from '@/core/formats/report'
-import { STATES } from '@/core/units/scalars'
-import type { Plan } from '@/core/plan/plan'
-import type { Rating } from '@/core/plan/rating'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/demo/plans'
-import { STOCK_PARTS } from '@/demo/racks'
+import { DEMO_PARTS } from '@/demo/racks'
 import { runCommandLine } from './command-line'
 import { runs } from '@/core/runs.testing'
 
@@ -152,7 +155,7 @@ describe('ypsos review', () => {
   })
 
   it('proposes parts only from the stock it is given', async () => {
-    const files = { ...FILES, 'parts.json': JSON.stringify(STOCK_PARTS), 'no-parts.json': '[{}]' }
+    const files = { ...FILES, 'parts.json': JSON.stringify(DEMO_PARTS), 'no-parts.json': '[{}]' }
     expect((await run(['review', 'find-out.json'], files)).out).not.toContain('Change to')
     expect((await run(['review', 'find-out.json', '--stock=parts.json'], files)).out).toContain(
       'Change to Door-frame feet, heavy',

@@ -1,18 +1,29 @@
-import type { RemedyStock } from '../src/core/remedies/candidate'
+import {
+  assess,
+  type Assessment,
+  formatQuantity,
+  isOpen,
+  METRIC,
+  notLookedAt,
+  OUTCOME_WORD,
+  parseLogText,
+  parsePartsText,
+  parsePlanText,
+  type Part,
+  phraseText,
+  type ReadLog,
+  type RemedyStock,
+  reviewReport,
+  STATE_WORD,
+  STATES,
+  surveyReport,
+  type UnitChoice,
+  type Verdict,
+  VERDICT_WORD,
+} from '../src/core'
 import { bayOf } from './bay-command'
-import { parsePlanText } from '@/core/formats/plan-file'
-import { parseLogText, type ReadLog } from '@/core/formats/log-file'
-import { reviewReport, surveyReport } from '@/core/formats/report'
-import { parsePartsText } from '@/core/formats/parts-file'
-import type { Part } from '@/core/plan/rack'
-import { STATES } from '@/core/units/scalars'
-import { assess, type Assessment } from '@/core/remedies/assess'
-import { isOpen, OUTCOME_WORD, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
-import { notLookedAt } from '@/core/review/review'
-import { phraseText } from '@/core/units/phrase'
-import { formatQuantity, METRIC, type UnitChoice } from '@/core/units/format'
 
-export interface Shell {
+export interface ShellStreams {
   read(path: string): Promise<string>
   out(line: string): void
   err(line: string): void
@@ -40,7 +51,7 @@ type Outcome = { readonly code: number; readonly path: string } & (
   { readonly judged: Assessment } | { readonly problems: readonly string[] }
 )
 
-async function judgeFile(path: string, shell: Shell): Promise<Outcome> {
+async function judgeFile(path: string, shell: ShellStreams): Promise<Outcome> {
   let text: string
   try {
     text = await shell.read(path)
@@ -62,7 +73,7 @@ const LOG_FLAG = '--log='
 
 async function readStock(
   file: string | undefined,
-  shell: Shell,
+  shell: ShellStreams,
 ): Promise<{ readonly parts: readonly Part[] } | { readonly problem: string }> {
   if (file === undefined) return { parts: [] }
   try {
@@ -79,7 +90,7 @@ async function readStock(
 async function runBay(
   file: string,
   flags: readonly string[],
-  shell: Shell,
+  shell: ShellStreams,
   choice: UnitChoice,
 ): Promise<number> {
   const outcome = await judgeFile(file, shell)
@@ -144,14 +155,14 @@ function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice):
         ...(finding.aside
           ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
           : []),
-        ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.say, choice)}`),
+        ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.message, choice)}`),
       ]),
     ...review.cautions.map((caution) => `  Caution: ${caution}`),
   ]
 }
 
 /** Runs the command line; gives the exit code. */
-export async function runCommandLine(args: readonly string[], shell: Shell): Promise<number> {
+export async function runCommandLine(args: readonly string[], shell: ShellStreams): Promise<number> {
   const [verb, ...rest] = args
   const flags = rest.filter((arg) => arg.startsWith('--'))
   const files = rest.filter((arg) => !arg.startsWith('--'))

@@ -1,8 +1,5 @@
+import { bayRulesOf, type Plan, survey, type WorkedEvent, workedEvents } from '../src/core'
 import type { Page } from '@playwright/test'
-import { workedEvents, type WorkedEvent } from '../src/core/bay/worked'
-import type { Plan } from '../src/core/plan/plan'
-import { bayRulesOf } from '../src/core/plan/house'
-import { survey } from '../src/core/survey/survey'
 import { expect, written } from './fixtures'
 
 /** The title of the step in hand. */
@@ -93,7 +90,7 @@ export function logFile(plan: Plan, events: readonly WorkedEvent[], from: number
 }
 
 /** Takes a log file in on the log's page; gives what its preview said. */
-export async function takeIn(page: Page, file: ReturnType<typeof logFile>): Promise<string> {
+export async function takeInFile(page: Page, file: ReturnType<typeof logFile>): Promise<string> {
   await page.goto('/log')
   await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
   await page.getByLabel('Take in a log file').setInputFiles(file)
@@ -111,5 +108,5 @@ export async function doneUpTo(page: Page, plan: Plan, stepId: string): Promise<
   const worked = workedEvents(survey(plan), bayRulesOf(plan.rules))
   const ticks = worked.flatMap((each, i) => (each.kind === 'stepDone' ? [{ id: each.stepId, i }] : []))
   const at = ticks.findIndex(({ id }) => id === stepId)
-  await takeIn(page, logFile(plan, worked.slice(0, (ticks[at - 1]?.i ?? -1) + 1), 1))
+  await takeInFile(page, logFile(plan, worked.slice(0, (ticks[at - 1]?.i ?? -1) + 1), 1))
 }

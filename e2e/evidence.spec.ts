@@ -1,10 +1,8 @@
+import { bayRulesOf, survey, workedEvents } from '../src/core'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { workedEvents } from '../src/core/bay/worked'
-import { bayRulesOf } from '../src/core/plan/house'
-import { survey } from '../src/core/survey/survey'
 import { boatAndBox } from '../src/demo/plans'
-import { done, logFile, said, takeIn, title } from './bay-work'
+import { done, logFile, said, takeInFile, title } from './bay-work'
 import { expect, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
@@ -50,7 +48,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
   browser,
 }) => {
   test.setTimeout(120_000)
-  const words = await takeIn(page, logFile(boatAndBox, before, 1))
+  const words = await takeInFile(page, logFile(boatAndBox, before, 1))
   expect(words).toContain(`${before.length} entries not here yet, 0 here already`)
   expect(words).toContain('Estate')
   await page.goto(`/bay?job=${JOB}`)
@@ -88,7 +86,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
   await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeDisabled()
   await written(page)
 
-  await takeIn(page, logFile(boatAndBox, after, 1000))
+  await takeInFile(page, logFile(boatAndBox, after, 1000))
   await page.goto(`/bay?job=${JOB}`)
   await expect(title(page)).toHaveText('Open every door')
   await answer(page, 'Put off', [], 'Too near the wall')

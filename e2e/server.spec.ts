@@ -1,5 +1,5 @@
+import { printPlan } from '../src/core'
 import { expect, test } from '@playwright/test'
-import { printPlan } from '../src/core/formats/plan-file'
 import { ridgeTent } from '../src/demo/plans'
 
 test('answers a plan with its review over POST', async ({ request }) => {

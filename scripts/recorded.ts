@@ -1,3 +1,4 @@
+import { assess, type Plan, planSchema } from '../src/core'
 /**
  * Keeps what survey and review say of every demo plan and of a thousand made plans, and tells after a change whether
  * they still say the same, byte for byte: `npm run recorded keep`, then `npm run recorded`.
@@ -6,8 +7,6 @@ import fc from 'fast-check'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { madePlans } from '../src/core/plan/made-plans.testing'
-import { planSchema, type Plan } from '../src/core/plan/plan'
-import { assess } from '../src/core/remedies/assess'
 import { DEMO_PLANS } from '../src/demo/plans'
 
 const FOLDER = '.cache/recorded'

@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
-import { Shell } from '@/ui/kit/shell'
+import { AppShell } from '@/ui/kit/shell'
 import '@fontsource-variable/archivo/wdth.css'
 import './globals.css'
 
@@ -18,7 +18,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <Shell demo={process.env['YPSOS_DEMO'] === '1'}>{children}</Shell>
+        <AppShell demo={process.env['YPSOS_DEMO'] === '1'}>{children}</AppShell>
       </body>
     </html>
   )

@@ -1,7 +1,13 @@
-import { type Figures, ratings, type Terms } from '@/core/plan/templates'
-import type { Load, Placement } from '@/core/plan/placement'
-import type { Profile } from '@/core/plan/rack'
-import type { Mass, Rated } from '@/core/plan/rating'
+import {
+  type Figures,
+  type Load,
+  type Mass,
+  type Placement,
+  type Profile,
+  type Rated,
+  ratings,
+  type Terms,
+} from '@/core'
 
 /** Short ways to write the demo's invented stock. */
 
@@ -9,10 +15,14 @@ export function sheet(prefix: string, figures: Figures, terms: Terms = { counts:
   return { by: 'own', ratings: ratings(prefix, figures, { kind: 'sheet', page: '2' }, terms) }
 }
 
-export const together = (what: string): Rated => ({ by: 'with', what, source: { kind: 'sheet', page: '2' } })
+export const ratedTogether = (what: string): Rated => ({
+  by: 'with',
+  what,
+  source: { kind: 'sheet', page: '2' },
+})
 
 export const maker = (kg: number): Mass => ({ kg, basis: 'maker' })
-export const weighed = (kg: number): Mass => ({ kg, basis: 'weighed' })
+export const weighedMass = (kg: number): Mass => ({ kg, basis: 'weighed' })
 export const guess = (kg: number, by = 'customer'): Mass => ({ kg, basis: 'guess', by })
 
 export const AERO: Profile = {
@@ -41,7 +51,7 @@ export function contents(id: string, name: string, mass: Mass, when: Load['when'
   return { id, name, when, what: { kind: 'mass', mass } }
 }
 
-export function sleepers(count: number, each: Mass): Load {
+export function sleeping(count: number, each: Mass): Load {
   return { id: 'sleepers', name: 'Sleepers', when: 'parked', what: { kind: 'people', count, each } }
 }
 

@@ -1,10 +1,5 @@
+import { bayRulesOf, dueOf, isOverdue, logEventSchema, replay, review, survey } from '@/core'
 import { expect, it } from 'vitest'
-import { dueOf, isOverdue } from '@/core/bay/due'
-import { logEventSchema } from '@/core/log/event'
-import { replay } from '@/core/log/replay'
-import { review } from '@/core/review/review'
-import { bayRulesOf } from '@/core/plan/house'
-import { survey } from '@/core/survey/survey'
 import { demoLog } from './demo-log'
 import { bedTentJob, yardVan } from './plans'
 

@@ -1,9 +1,12 @@
-import type { LogEvent } from '@/core/log/event'
-import { workedEvents, type WorkedEvent } from '@/core/bay/worked'
-import { daysAfter } from '@/core/bay/due'
-import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf } from '@/core/plan/house'
-import { survey } from '@/core/survey/survey'
+import {
+  bayRulesOf,
+  daysAfter,
+  type LogEvent,
+  type Plan,
+  survey,
+  type WorkedEvent,
+  workedEvents,
+} from '@/core'
 import { bedTentJob, yardVan } from './plans'
 
 /** When a job of the demo was done, so many days before today, by whom, and what came after. */

@@ -1,9 +1,5 @@
-import { newPlan } from '@/core/plan/new-plan'
-import type { Gear } from '@/core/plan/gear'
-import type { Plan } from '@/core/plan/plan'
-import type { Rack } from '@/core/plan/rack'
-import { DEFAULT_HOUSE_RULES } from '@/core/plan/house'
-import { contents, guess, inPlace, maker, onBars, onDeck, sleepers, weighed } from './compose'
+import { DEFAULT_HOUSE_RULES, type Gear, newPlan, type Plan, type Rack } from '@/core'
+import { contents, guess, inPlace, maker, onBars, onDeck, sleeping, weighedMass } from './compose'
 import * as camp from './gear/camp'
 import * as cargo from './gear/cargo'
 import * as carriers from './gear/carriers'
@@ -96,7 +92,7 @@ export const ridgeTent = job('demo-ridge-tent', 'Ridge camp, tent for two', {
   gear: [g.shellTent, g.recoveryBoards],
   placements: [
     onDeck('tent', 'shell-tent', 'platform', 1430, 0, {
-      loads: [contents('bedding', 'Bedding', weighed(9)), sleepers(2, maker(84))],
+      loads: [contents('bedding', 'Bedding', weighedMass(9)), sleeping(2, maker(84))],
     }),
   ],
 })
@@ -110,10 +106,10 @@ export const ridgeRoad = job('demo-ridge-road', 'Survey kit up the ridge road', 
   gear: [g.basket, g.tripodCase, g.recoveryBoards, g.pipeTube],
   placements: [
     onBars('basket', 'basket', ['bed-front', 'bed-rear'], 2290, -155, {
-      loads: [contents('instruments', 'Instruments', weighed(39))],
+      loads: [contents('instruments', 'Instruments', weighedMass(39))],
     }),
     onBars('tube', 'pipe-tube', ['bed-front', 'bed-rear'], 2290, 540, {
-      loads: [contents('poles', 'Levelling poles', weighed(21))],
+      loads: [contents('poles', 'Levelling poles', weighedMass(21))],
     }),
     inPlace('tripod', 'tripod-case', 'basket', 'floor', {
       yMm: -220,
@@ -269,13 +265,13 @@ export const frameJob = job('demo-frame', 'Frame rack for the survey', {
       ],
     }),
     onDeck('basket', 'deck-basket', 'frame', 1240, 0, {
-      loads: [contents('food', 'Food boxes', weighed(23))],
+      loads: [contents('food', 'Food boxes', weighedMass(23))],
     }),
     inPlace('tripod', 'tripod-case', 'basket', 'floor', { yMm: 250 }),
     inPlace('bag', 'gear-bag', 'basket', 'floor', {
       yMm: -200,
       straps: { count: 1 },
-      loads: [contents('ropes', 'Ropes', weighed(8))],
+      loads: [contents('ropes', 'Ropes', weighedMass(8))],
     }),
   ],
 })
@@ -290,7 +286,7 @@ export const hatchJob = job('demo-hatch', 'Wide box under the hatch', {
   gear: [g.shortBox],
   placements: [
     onBars('short-box', 'short-box', ['low-front', 'low-rear'], 1905, 0, {
-      loads: [contents('tents', 'Tents and mats', weighed(19))],
+      loads: [contents('tents', 'Tents and mats', weighedMass(19))],
     }),
   ],
 })
@@ -329,7 +325,7 @@ export const bedTentJob = job('demo-bed-tent', 'Bed tent over the tailgate', {
   gear: [g.bedTent],
   placements: [
     onBars('tent', 'bed-tent', ['bed-front', 'bed-rear'], 2290, 0, {
-      loads: [sleepers(2, maker(80))],
+      loads: [sleeping(2, maker(80))],
     }),
   ],
 })

@@ -1,6 +1,5 @@
-import { bar, part } from '@/core/plan/templates'
-import type { Bar, Part, Rack } from '@/core/plan/rack'
-import { AERO, HEAVY, sheet, SQUARE, together } from './compose'
+import { bar, type Bar, part, type Part, type Rack } from '@/core'
+import { AERO, HEAVY, sheet, SQUARE, ratedTogether } from './compose'
 
 /** Invented racks: parts with figures of their own, made for the demo's vehicles. */
 
@@ -88,7 +87,7 @@ export const squareBars: Rack = {
     ),
     part('square-feet', 'feet', 'Door-frame feet', 4, 0.9, { by: 'own', ratings: [] }, 139),
     {
-      ...part('square-kit', 'fitKit', 'Fit kit, door hooks and pads', 1, 0.8, together('the feet'), 58),
+      ...part('square-kit', 'fitKit', 'Fit kit, door hooks and pads', 1, 0.8, ratedTogether('the feet'), 58),
       kit: { bodies: ['smallHatchback'], years: { from: 2017 }, doors: [5] },
     },
   ],
@@ -514,7 +513,7 @@ export const RACKS: readonly Rack[] = [
 ]
 
 /** Stronger parts to change to, each for the attachments it suits. */
-export const STOCK_PARTS: readonly Part[] = [
+export const DEMO_PARTS: readonly Part[] = [
   {
     ...part(
       'stock-feet-strong',
@@ -590,7 +589,7 @@ export const STOCK_PARTS: readonly Part[] = [
 ]
 
 /** Bars kept by length, to swap for on the same feet. */
-export const STOCK_BARS: readonly Bar[] = [
+export const DEMO_BARS: readonly Bar[] = [
   { ...bar('stock-bar-1200', 'Wing bar 1200', 0, 1200, 560, 60, AERO), usableMm: 1020 },
   { ...bar('stock-bar-1360', 'Wing bar 1360', 0, 1360, 600, 60, AERO), usableMm: 1180 },
   { ...bar('stock-bar-1520', 'Wing bar 1520', 0, 1520, 680, 60, AERO), usableMm: 1340 },

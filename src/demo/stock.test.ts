@@ -1,10 +1,14 @@
+import {
+  adapterSchema,
+  barSchema,
+  gearSchema,
+  partSchema,
+  planSchema,
+  rackSchema,
+  survey,
+  vehicleSchema,
+} from '@/core'
 import { describe, expect, it } from 'vitest'
-import { gearSchema } from '@/core/plan/gear'
-import { planSchema } from '@/core/plan/plan'
-import { adapterSchema } from '@/core/plan/placement'
-import { barSchema, partSchema, rackSchema } from '@/core/plan/rack'
-import { vehicleSchema } from '@/core/plan/vehicle'
-import { survey } from '@/core/survey/survey'
 import { DEMO_PLANS } from './plans'
 import { DEMO_STOCK } from './stock'
 

@@ -1,7 +1,7 @@
-import type { StockLists } from '@/core/formats/stock-kinds'
+import type { StockLists } from '@/core'
 import { ADAPTERS } from './adapters'
 import { GEAR } from './gear/gear'
-import { RACKS, STOCK_BARS, STOCK_PARTS } from './racks'
+import { RACKS, DEMO_BARS, DEMO_PARTS } from './racks'
 import { VEHICLES } from './vehicles'
 
 /** What the demo's outfitter keeps. */
@@ -9,7 +9,7 @@ export const DEMO_STOCK: StockLists = {
   vehicles: VEHICLES,
   racks: RACKS,
   gear: GEAR,
-  parts: STOCK_PARTS,
+  parts: DEMO_PARTS,
   adapters: ADAPTERS,
-  bars: STOCK_BARS,
+  bars: DEMO_BARS,
 }

@@ -1,6 +1,4 @@
-import { ratings } from '@/core/plan/templates'
-import type { Vehicle } from '@/core/plan/vehicle'
-import { startingSizes } from '@/core/survey/frame/body/starting-vehicle'
+import { ratings, startingSizes, type Vehicle } from '@/core'
 
 /** Invented vehicles, described by body type. Numbers are plausible and nobody's. */
 

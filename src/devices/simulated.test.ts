@@ -1,5 +1,5 @@
+import { peak, settle, UNSETTLED } from '@/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { peak, settle, UNSETTLED } from '@/core/bay/devices/settling'
 import type { DeviceSays } from './driver'
 import { hanging, noiseFrom, pulling, simulatedScale, simulatedWrench } from './simulated'
 

@@ -7,7 +7,7 @@ import {
   type ShelfChange,
   type ShelfName,
   type Shelves,
-} from '@/core/formats/backup'
+} from '@/core'
 import { logShelf, planShelf, settingsShelf, stockShelf, whyNotKept, type Kept } from './shelves'
 
 const SHELF: Readonly<Record<ShelfName, typeof planShelf>> = {

@@ -1,5 +1,4 @@
-import { logEventSchema, type LogEvent } from '@/core/log/event'
-import { united } from '@/core/log/sequence'
+import { type LogEvent, logEventSchema, united } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 

@@ -1,10 +1,4 @@
-import {
-  STOCK_KINDS,
-  STOCK_SCHEMAS,
-  type StockItem,
-  type StockKind,
-  type StockLists,
-} from '@/core/formats/stock-kinds'
+import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from '@/core'
 import { stockShelf, whyNotKept, type Kept } from './shelves'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`

@@ -1,6 +1,4 @@
-import { readPlan } from '@/core/formats/plan-file'
-import type { FieldMessage } from '@/core/plan/messages'
-import type { Plan } from '@/core/plan/plan'
+import { type FieldMessage, type Plan, readPlan } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 

@@ -1,6 +1,5 @@
+import { daySchema, houseRulesSchema } from '@/core'
 import * as z from 'zod'
-import { daySchema } from '@/core/units/scalars'
-import { houseRulesSchema } from '@/core/plan/house'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
 
 const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })

@@ -1,6 +1,6 @@
+import { DEFAULT_HOUSE_RULES } from '@/core'
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { DEFAULT_HOUSE_RULES } from '@/core/plan/house'
 import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { wingBars } from '@/demo/racks'

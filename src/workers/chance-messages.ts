@@ -1,5 +1,4 @@
-import type { Plan } from '@/core/plan/plan'
-import type { Chances } from '@/core/chance/draws'
+import type { Chances, Plan } from '@/core'
 
 /** What the screen asks: to draw a plan's unknown masses so many times, or to stop doing so. */
 export type ChanceQuestion =

@@ -1,6 +1,4 @@
-import { drawChances } from '@/core/chance/draws'
-import { chanceProblem } from '@/core/chance/problem'
-import { assess } from '@/core/remedies/assess'
+import { assess, chanceProblem, drawChances } from '@/core'
 import type { ChanceAnswer, ChanceQuestion } from './chance-messages'
 
 /** The run that is wanted; a newer question or a stop makes an older run give up at its next pause. */

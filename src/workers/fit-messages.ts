@@ -1,7 +1,4 @@
-import type { Gear } from '@/core/plan/gear'
-import type { Adapter } from '@/core/plan/placement'
-import type { Plan } from '@/core/plan/plan'
-import type { Compatible } from '@/core/placing/compatible'
+import type { Adapter, Compatible, Gear, Plan } from '@/core'
 
 /** What the bench asks: every piece of gear against one rack of a plan. */
 export interface FitQuestion {

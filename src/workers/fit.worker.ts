@@ -1,5 +1,4 @@
-import { compatible } from '@/core/placing/compatible'
-import { assess } from '@/core/remedies/assess'
+import { assess, compatible } from '@/core'
 import type { FitAnswers, FitQuestion } from './fit-messages'
 
 /** Judges the whole shelf beside the page, so that no frame waits for it. */

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { GearPage } from '@/ui/screens/own/own-pages'
+import { GearPage } from '@/ui/screens/entry/entry-pages'
 
 export const metadata: Metadata = { title: 'Gear · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { RackPage } from '@/ui/screens/own/own-pages'
+import { RackPage } from '@/ui/screens/entry/entry-pages'
 
 export const metadata: Metadata = { title: 'Rack · Ypsos' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { VehiclePage } from '@/ui/screens/own/own-pages'
+import { VehiclePage } from '@/ui/screens/entry/entry-pages'
 
 export const metadata: Metadata = { title: 'Vehicle · Ypsos' }
 

@@ -75,7 +75,7 @@ describe('a place that somebody answered for', () => {
     const progress = after(notSeen)
     expect(placeAnswers(feet, progress).get('RHR')).toBe('notSeen')
     expect(openPulls(feet, progress).map(({ at }) => at)).not.toContain('RHR')
-    expect(phraseText(passPress(feet, progress)!.say)).toBe('Clicked at 3 N·m, pass 1: LHF RHF LHR')
+    expect(phraseText(passPress(feet, progress)!.message)).toBe('Clicked at 3 N·m, pass 1: LHF RHF LHR')
   })
 
   it('has its sign taken back when it is pulled anew', () => {
@@ -204,7 +204,7 @@ describe('the session', () => {
     for (const plan of [boatAndBox, hatchJob]) {
       const of = survey(plan)
       for (const { step: each, asks } of sessionOf(stepsOf(plan), of, review(of), NOTHING_DONE).steps)
-        if (['torque', 'count', 'measure', 'prove', 'weigh', 'channel'].includes(each.doing.kind))
+        if (['torque', 'count', 'measure', 'prove', 'weigh', 'channel'].includes(each.task.kind))
           expect(asks.length, each.id).toBeGreaterThan(0)
     }
   })

@@ -1,4 +1,4 @@
-import { ANSWER_WORD, type Answer, type LogEvent } from '../log/event'
+import { ANSWER_WORD, type StepAnswer, type LogEvent } from '../log/event'
 import type { BayProgress } from '../log/replay'
 import type { Step } from './steps/step'
 
@@ -9,10 +9,10 @@ export const answerOf = ({ id }: Step, { answers }: BayProgress): Answered | und
   answers.get(id)?.find(({ places }) => places === undefined)
 
 /** What was said of a step's places one by one. */
-export function placeAnswers({ id }: Step, { answers }: BayProgress): ReadonlyMap<string, Answer> {
+export function placeAnswers({ id }: Step, { answers }: BayProgress): ReadonlyMap<string, StepAnswer> {
   return new Map(
     (answers.get(id) ?? []).flatMap(({ places, answer }) =>
-      (places ?? []).map((place): [string, Answer] => [place, answer]),
+      (places ?? []).map((place): [string, StepAnswer] => [place, answer]),
     ),
   )
 }
@@ -34,13 +34,13 @@ export const allAnswers = (steps: readonly Step[], { answers }: BayProgress): An
   steps.flatMap(({ id }) => answers.get(id) ?? [])
 
 /** What was said of the places of one joint. */
-export const answersAt = (jointId: string, { answers }: BayProgress): ReadonlyMap<string, Answer> =>
+export const answersAt = (jointId: string, { answers }: BayProgress): ReadonlyMap<string, StepAnswer> =>
   new Map(
     [...answers.values()]
       .flat()
       .flatMap((each) =>
         each.jointId === jointId
-          ? (each.places ?? []).map((place): [string, Answer] => [place, each.answer])
+          ? (each.places ?? []).map((place): [string, StepAnswer] => [place, each.answer])
           : [],
       ),
   )

@@ -7,7 +7,7 @@ import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey, type Survey } from '../survey/survey'
-import { HANGS_ON, standingOf } from './evidence'
+import { HANGS_ON, heldProgress } from './evidence'
 import type { LogEvent } from '../log/event'
 import { NOTHING_DONE, pullKey, replay, type BayProgress } from '../log/replay'
 import { sessionOf } from './session'
@@ -37,7 +37,7 @@ const stepsOf = (surveyed: Survey): readonly Step[] => {
   return order.ok ? order.steps : []
 }
 const doneIn = (steps: readonly Step[], surveyed: Survey, logged: BayProgress) =>
-  standingOf(steps, surveyed, logged).progress.done
+  heldProgress(steps, surveyed, logged).progress.done
 
 describe('laws of the bay, on made jobs', () => {
   it('no reading outside its range is ever done, whoever ticks it and whatever else is said', () => {
@@ -54,10 +54,10 @@ describe('laws of the bay, on made jobs', () => {
           const surveyed = survey(plan)
           const steps = stepsOf(surveyed)
           const wanted = new Map(
-            steps.flatMap(({ doing }) =>
-              doing.kind === 'torque'
-                ? doing.group.pulls.map(
-                    ({ at, pass, nm }) => [pullKey(doing.group.joint.id, at, pass), nm] as const,
+            steps.flatMap(({ task }) =>
+              task.kind === 'torque'
+                ? task.group.pulls.map(
+                    ({ at, pass, nm }) => [pullKey(task.group.joint.id, at, pass), nm] as const,
                   )
                 : [],
             ),
@@ -81,12 +81,12 @@ describe('laws of the bay, on made jobs', () => {
           const logged = loggedBy([...about, ...events])
           const done = doneIn(steps, surveyed, logged)
           for (const step of steps) {
-            if (step.doing.kind !== 'torque') continue
+            if (step.task.kind !== 'torque') continue
             if (!done.has(step.id)) {
               refused += 1
               continue
             }
-            const { group } = step.doing
+            const { group } = step.task
             const range = rangeOf(group.joint)
             for (const { at, pass } of group.pulls) {
               const nm = logged.torqued.get(pullKey(group.joint.id, at, pass))?.nm
@@ -193,7 +193,7 @@ describe('laws of the bay, on made jobs', () => {
           const now = edit(plan)
           const later = survey(now)
           const steps = stepsOf(later)
-          const { again } = standingOf(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
+          const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
           const kinds = new Set(
             steps.flatMap((step) =>
               again.has(step.id)
@@ -230,11 +230,11 @@ describe('laws of the bay, on made jobs', () => {
         }
         const later = survey(now)
         const steps = stepsOf(later)
-        const { again } = standingOf(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
+        const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
         const moved = plan.racks[at]?.id
         for (const step of steps) {
-          const { doing } = step
-          if (doing.kind !== 'torque' || doing.group.joint.owner.of !== 'part') continue
+          const { task } = step
+          if (task.kind !== 'torque' || task.group.joint.owner.of !== 'part') continue
           expect(again.has(step.id), step.id).toBe(step.rackId === moved)
         }
       }),

@@ -43,8 +43,8 @@ describe('what was taped on the bench', () => {
   })
 
   it('is one measurement a side: the last of the two', () => {
-    const { doing } = step('wing/square')
-    const ask = doing.kind === 'measure' ? doing.pairs[0]! : undefined
+    const { task } = step('wing/square')
+    const ask = task.kind === 'measure' ? task.pairs[0]! : undefined
     const twice = { ...plan, measurements: [...plan.measurements, spread('left', 765, 'later')] }
     expect(spreadMeasured(twice, ask!, 'left')?.id).toBe('later')
     expect(spreadMeasured(boatAndBox, ask!, 'left')).toBeUndefined()

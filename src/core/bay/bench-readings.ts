@@ -34,8 +34,8 @@ export function spreadMeasured(
 export function withBenchReadings(progress: BayProgress, steps: readonly Step[], plan: Plan): BayProgress {
   const measured = new Map(progress.measured)
   for (const step of steps) {
-    if (step.doing.kind !== 'measure' || step.stage !== 'place') continue
-    for (const ask of step.doing.pairs) {
+    if (step.task.kind !== 'measure' || step.stage !== 'place') continue
+    for (const ask of step.task.pairs) {
       const key = `${step.id} ${ask.id}`
       if (measured.has(key)) continue
       const bench: Readings = Object.fromEntries(

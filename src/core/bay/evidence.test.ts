@@ -4,7 +4,7 @@ import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { HANGS_ON, standingOf } from './evidence'
+import { HANGS_ON, heldProgress } from './evidence'
 import { pullKey, type BayProgress } from '../log/replay'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
@@ -22,7 +22,7 @@ const allDone = (plan: Plan): BayProgress => workedProgress(survey(plan))
 /** Which kinds of evidence grow old when a plan that was done becomes another. */
 function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
   const now = edit(plan)
-  const { again } = standingOf(stepsOf(now), survey(now), allDone(plan))
+  const { again } = heldProgress(stepsOf(now), survey(now), allDone(plan))
   const kinds = stepsOf(now)
     .filter(({ id }) => again.has(id))
     .map((step) => HANGS_ON.find(({ is }) => is(step))?.evidence ?? 'nothing in the table')
@@ -79,7 +79,7 @@ describe('what evidence hangs on', () => {
 it('a proof that an older log ticked as put off is not done (B6)', () => {
   const all = allDone(ridgeTent)
   const logged = { ...all, proved: new Map([...all.proved, ['shake', 'notNow'] as const]) }
-  const { progress, again } = standingOf(stepsOf(ridgeTent), survey(ridgeTent), logged)
+  const { progress, again } = heldProgress(stepsOf(ridgeTent), survey(ridgeTent), logged)
   expect(progress.done.has('prove/shake')).toBe(false)
   expect(progress.done.has('prove/seat')).toBe(true)
   // What was handed over spoke of another proof.
@@ -170,33 +170,33 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
 
   it('takes readings and words with it, and says what changed', () => {
     const now = speed(20)(ridgeTent)
-    const { progress, again } = standingOf(stepsOf(now), survey(now), allDone(ridgeTent))
+    const { progress, again } = heldProgress(stepsOf(now), survey(now), allDone(ridgeTent))
     expect(again.get('prove/drive')).toBe('the speed it is to be driven at')
     expect(progress.done.has('prove/drive')).toBe(false)
     expect(progress.proved.has('drive')).toBe(false)
     expect(progress.proved.get('shake')).toBe('good')
     const moved = firstBar(30)(ridgeTent)
-    const after = standingOf(stepsOf(moved), survey(moved), allDone(ridgeTent)).progress
+    const after = heldProgress(stepsOf(moved), survey(moved), allDone(ridgeTent)).progress
     expect(after.torqued.size).toBeLessThan(allDone(ridgeTent).torqued.size)
   })
 
   it('leaves what was ticked before this was kept, and holds on every demo job as it stands', () => {
     for (const plan of DEMO_PLANS) {
       const steps = stepsOf(plan)
-      expect(standingOf(steps, survey(plan), allDone(plan)).again.size).toBe(0)
+      expect(heldProgress(steps, survey(plan), allDone(plan)).again.size).toBe(0)
       const untold = { ...allDone(plan), hung: new Map() }
-      expect(standingOf(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
+      expect(heldProgress(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
     }
   })
 
   it('opens a ticked joint again when a place is pulled over its figure, and keeps the reading to be seen', () => {
     const step = stepsOf(ridgeTent).find(({ id }) => id === 'platform/torque-platform-feet-0')!
-    if (step.doing.kind !== 'torque') throw new Error('no joint')
-    const { joint, pulls } = step.doing.group
+    if (step.task.kind !== 'torque') throw new Error('no joint')
+    const { joint, pulls } = step.task.group
     const right = new Map(pulls.map(({ at, pass, nm }) => [pullKey(joint.id, at, pass), { nm }] as const))
     const key = pullKey(joint.id, 'LHF', 3)
     const standing = (torqued: BayProgress['torqued']) =>
-      standingOf(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
+      heldProgress(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
     expect(standing(right).again.has(step.id)).toBe(false)
     // A place that nobody gave is not done by a tick that was taken in from elsewhere.
     const unread = standing(new Map([...right].filter(([each]) => each !== key)))

@@ -54,9 +54,9 @@ const NOT_PRINTED: ReadonlySet<string> = new Set(['price', 'typed', 'have'])
 const FACTS = {
   figure: {
     say: 'the joint’s own sheet',
-    of: ({ doing }) => {
-      if (doing.kind !== 'torque') return []
-      const { fastener } = doing.group.joint
+    of: ({ task }) => {
+      if (task.kind !== 'torque') return []
+      const { fastener } = task.group.joint
       const { thread, torqueNm, atMostNm, count } = fastener
       return [
         {
@@ -146,15 +146,15 @@ export const HANGS_ON: readonly {
 }[] = [
   {
     evidence: 'torque of a rack',
-    is: ({ doing }) => doing.kind === 'torque' && doing.group.joint.owner.of === 'part',
+    is: ({ task }) => task.kind === 'torque' && task.group.joint.owner.of === 'part',
     on: ['figure', 'bars', 'feet'],
   },
   {
     evidence: 'torque of a mount',
-    is: ({ doing }) => doing.kind === 'torque' && doing.group.joint.owner.of === 'gear',
+    is: ({ task }) => task.kind === 'torque' && task.group.joint.owner.of === 'gear',
     on: ['figure', 'bars'],
   },
-  { evidence: 'squareness', is: ({ doing }) => doing.kind === 'measure', on: ['bars'] },
+  { evidence: 'squareness', is: ({ task }) => task.kind === 'measure', on: ['bars'] },
   { evidence: 'seat and shake', is: proves(/^(seat|shake|second-click)$/), on: ['bars', 'feet'] },
   {
     evidence: 'what opens or swings',
@@ -162,11 +162,11 @@ export const HANGS_ON: readonly {
     on: ['opening', 'swing'],
   },
   { evidence: 'the drive', is: proves(/^(drive|after-drive)$/), on: ['speed', 'outside', 'load'] },
-  { evidence: 'told and handed over', is: ({ doing }) => doing.kind === 'tell', on: ['printed'] },
+  { evidence: 'told and handed over', is: ({ task }) => task.kind === 'tell', on: ['printed'] },
 ]
 
 function proves(items: RegExp) {
-  return ({ doing }: Step): boolean => doing.kind === 'prove' && items.test(doing.item.id)
+  return ({ task }: Step): boolean => task.kind === 'prove' && items.test(task.item.id)
 }
 
 const rowsFor = (step: Step): readonly FactName[] => HANGS_ON.find(({ is }) => is(step))?.on ?? []
@@ -197,7 +197,7 @@ export function grownOld(
 }
 
 /** A job's progress as it holds today: what has grown old is open again, with what changed. */
-export interface Standing {
+export interface HeldProgress {
   readonly progress: BayProgress
   /** The steps to be done again, by id, each with what changed since. */
   readonly again: ReadonlyMap<string, string>
@@ -220,18 +220,18 @@ function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
 }
 
 /** Entries of older logs ticked a proof that was only put off: nobody has given it. */
-const putOff = ({ doing }: Step, { proved }: BayProgress): boolean =>
-  doing.kind === 'prove' &&
-  [doing.item.id, ...askedOf(doing.item).map(({ id }) => id)].some((id) => proved.get(id) === 'notNow')
+const putOff = ({ task }: Step, { proved }: BayProgress): boolean =>
+  task.kind === 'prove' &&
+  [task.item.id, ...askedOf(task.item).map(({ id }) => id)].some((id) => proved.get(id) === 'notNow')
 
 /** A tick taken in from elsewhere stands for no place of a joint that nobody pulled, read or answered for. */
 const unpulled = (step: Step, survey: Survey, progress: BayProgress): boolean =>
-  step.doing.kind === 'torque' &&
+  step.task.kind === 'torque' &&
   !unnamedWord(step, progress) &&
   holdsOf(step, survey, [], progress).some(isUngiven)
 
 /** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
-export function standingOf(steps: readonly Step[], survey: Survey, logged: BayProgress): Standing {
+export function heldProgress(steps: readonly Step[], survey: Survey, logged: BayProgress): HeldProgress {
   const again = new Map<string, string>()
   const [done, torqued, measured, proved, answers, signs] = [
     new Set(logged.done),
@@ -262,14 +262,14 @@ export function standingOf(steps: readonly Step[], survey: Survey, logged: BayPr
     again.set(step.id, changed)
     done.delete(step.id)
     answers.delete(step.id)
-    const { doing } = step
-    if (doing.kind === 'torque')
-      for (const { at, pass } of doing.group.pulls) {
-        torqued.delete(pullKey(doing.group.joint.id, at, pass))
-        signs.delete(signKey(doing.group.joint.id, at))
+    const { task } = step
+    if (task.kind === 'torque')
+      for (const { at, pass } of task.group.pulls) {
+        torqued.delete(pullKey(task.group.joint.id, at, pass))
+        signs.delete(signKey(task.group.joint.id, at))
       }
-    if (doing.kind === 'measure') for (const { id } of doing.pairs) measured.delete(`${step.id} ${id}`)
-    if (doing.kind === 'prove') for (const { id } of askedOf(doing.item)) proved.delete(id)
+    if (task.kind === 'measure') for (const { id } of task.pairs) measured.delete(`${step.id} ${id}`)
+    if (task.kind === 'prove') for (const { id } of askedOf(task.item)) proved.delete(id)
   }
   return done.size === logged.done.size && again.size === 0
     ? { progress: logged, again }

@@ -16,7 +16,7 @@ import { signsWanted, wantsReadings } from './wanted'
 /** What stands between a step and its being done, by name. */
 export interface Hold {
   readonly id: string
-  readonly say: string
+  readonly message: string
   /** What it is, where the step's own findings do not say it. */
   readonly words?: Phrase
   /** Whether a named word about this very thing lets the step pass all the same. */
@@ -33,9 +33,9 @@ export interface Around {
   readonly again: ReadonlyMap<string, string>
 }
 
-const hold = (id: string, say: string, words?: string): Hold => ({
+const hold = (id: string, message: string, words?: string): Hold => ({
   id,
-  say,
+  message,
   ...(words !== undefined && { words: [words] }),
   coverable: true,
   stops: false,
@@ -47,7 +47,7 @@ function* handingOver(step: Step, progress: BayProgress, { steps, review, again 
     if (severity === 'stop')
       yield {
         id: `plan ${id}`,
-        say: 'A Stop stands: it leaves only on a named person’s reason.',
+        message: 'A Stop stands: it leaves only on a named person’s reason.',
         words: sentence,
         coverable: true,
         stops: false,
@@ -96,16 +96,16 @@ function* ownHolds(
   findings: readonly Finding[],
   progress: BayProgress,
 ): Iterable<Hold> {
-  const { doing } = step
+  const { task } = step
   for (const { id, severity, rule } of findings)
     if (severity === 'stop')
       yield rule === OVER_TORQUE
-        ? { id, say: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
+        ? { id, message: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
         : { ...hold(id, 'Put it right, or say what differs.'), stops: true }
     else if (severity === 'findOut' && rule in HANGS) yield hold(id, HANGS[rule as keyof typeof HANGS])
-  switch (doing.kind) {
+  switch (task.kind) {
     case 'weigh':
-      if (!progress.weighed.has(doing.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')
+      if (!progress.weighed.has(task.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')
       return
     case 'count':
       if (partsCheck(survey).lines.some(({ id }) => !progress.counted.has(id)))
@@ -113,7 +113,7 @@ function* ownHolds(
       return
     case 'measure':
       if (
-        doing.pairs.some(({ id }) => {
+        task.pairs.some(({ id }) => {
           const readings = progress.measured.get(`${step.id} ${id}`)
           return !readings?.spreadLeft || !readings.spreadRight
         })
@@ -121,19 +121,19 @@ function* ownHolds(
         yield hold('measure', 'Tape both spreads at least, or say what differs.')
       return
     case 'prove': {
-      const asked = askedOf(doing.item)
+      const asked = askedOf(task.item)
       const open = asked.find(({ id }) => !progress.proved.has(id))
       if (open)
         yield hold(
           'prove',
-          doing.item.cases ? `Say how it went: ${open.name.toLowerCase()}.` : 'Say how it went.',
+          task.item.cases ? `Say how it went: ${open.name.toLowerCase()}.` : 'Say how it went.',
         )
       else if (asked.every(({ id }) => progress.proved.get(id) === 'notDriven'))
         yield hold('undriven', 'Nothing was driven: drive it, or put it off.')
       return
     }
     case 'torque': {
-      const { group } = doing
+      const { group } = task
       const { joint, pulls } = group
       const answered = placeAnswers(step, progress)
       const last = pulls.filter(({ at, pass }) => pass === lastPass(group) && !answered.has(at))
@@ -149,7 +149,7 @@ function* ownHolds(
       return
     }
     case 'channel':
-      if (!progress.channels.has(doing.channel.barId))
+      if (!progress.channels.has(task.channel.barId))
         yield hold('contents', 'Say what is in the channel already, or that it is empty.')
       return
     case 'do':
@@ -175,7 +175,7 @@ export function holdsOf(
   const said = new Set(
     progress.deviations.flatMap(({ stepId, about }) => (stepId === step.id ? (about ?? []) : [])),
   )
-  const over = step.doing.kind === 'tell' && around ? [...handingOver(step, progress, around)] : []
+  const over = step.task.kind === 'tell' && around ? [...handingOver(step, progress, around)] : []
   return [...over, ...ownHolds(step, survey, findings, progress)].filter(
     ({ id, coverable }) => !coverable || !said.has(id),
   )

@@ -11,8 +11,8 @@ import { wantsReadings } from './wanted'
 
 /** The pulls of a torque step that nobody has given, nor answered for their place, in the order of work. */
 export function openPulls(step: Step, progress: BayProgress): readonly Pull[] {
-  if (step.doing.kind !== 'torque') return []
-  const { joint, pulls } = step.doing.group
+  if (step.task.kind !== 'torque') return []
+  const { joint, pulls } = step.task.group
   const answered = placeAnswers(step, progress)
   return pulls.filter(
     ({ at, pass }) => !answered.has(at) && !progress.torqued.has(pullKey(joint.id, at, pass)),
@@ -24,8 +24,8 @@ export const nextPull = (step: Step, progress: BayProgress): Pull | undefined =>
 
 /** What a pull's reading says where it may not stay so: over its figure at any pass, or under it at the last. */
 export function badReading(step: Step, pull: Pull, progress: BayProgress): 'over' | 'bad' | undefined {
-  if (step.doing.kind !== 'torque') return undefined
-  const { group } = step.doing
+  if (step.task.kind !== 'torque') return undefined
+  const { group } = step.task
   const nm = progress.torqued.get(pullKey(group.joint.id, pull.at, pull.pass))?.nm
   if (nm === undefined) return undefined
   const { severity, rule } = readingFinding(group.joint, pull.at, nm, shareOf(group, pull))
@@ -34,8 +34,8 @@ export function badReading(step: Step, pull: Pull, progress: BayProgress): 'over
 
 /** The place whose reading has to be put right before anything else: over first, then under. */
 export function badPull(step: Step, progress: BayProgress): Pull | undefined {
-  if (step.doing.kind !== 'torque') return undefined
-  const { pulls } = step.doing.group
+  if (step.task.kind !== 'torque') return undefined
+  const { pulls } = step.task.group
   return (
     pulls.find((pull) => badReading(step, pull, progress) === 'over') ??
     pulls.find((pull) => badReading(step, pull, progress) !== undefined)
@@ -44,7 +44,7 @@ export function badPull(step: Step, progress: BayProgress): Pull | undefined {
 
 /** One press that stands for all places of a pass that nobody has given yet, with how they are known. */
 export interface PassPress {
-  readonly say: Phrase
+  readonly message: Phrase
   readonly pulls: readonly Pull[]
   readonly how: PullEvidence
 }
@@ -56,20 +56,20 @@ export interface PassPress {
 export function passPress(step: Step, progress: BayProgress): PassPress | undefined {
   const open = openPulls(step, progress)
   const [next] = open
-  if (!next || step.doing.kind !== 'torque') return undefined
-  const { group } = step.doing
+  if (!next || step.task.kind !== 'torque') return undefined
+  const { group } = step.task
   const { joint } = group
   const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
   const places = (pulls: readonly Pull[]) => pulls.map(({ at }) => at).join(' ')
   const pulls = open.filter(({ pass }) => pass === next.pass)
   if (aimNm(joint.torque) === undefined && seen.length === 0)
-    return { say: [`By feel: ${places(pulls)}`], pulls: open, how: 'feel' }
+    return { message: [`By feel: ${places(pulls)}`], pulls: open, how: 'feel' }
   const last = next.pass === lastPass(group)
   if (last && wantsReadings(group)) return undefined
   const signs = seen.map(signWords).join(' and ')
-  if (next.nm === undefined) return { say: [`Seen, ${signs}: ${places(pulls)}`], pulls, how: 'sign' }
+  if (next.nm === undefined) return { message: [`Seen, ${signs}: ${places(pulls)}`], pulls, how: 'sign' }
   return {
-    say: [
+    message: [
       'Clicked at ',
       newtonMetre(next.nm),
       last ? (signs === '' ? '' : `, and ${signs}`) : `, pass ${next.pass}`,

@@ -65,7 +65,7 @@ describe('a summer rack that comes off and goes on again', () => {
   it('is a job of taking off alone, and less than half the work', () => {
     const steps = stepsOf(off)
     expect(steps.filter(({ id }) => id.startsWith('off/'))).toHaveLength(off.racks.length)
-    expect(steps.some(({ doing }) => doing.kind === 'torque')).toBe(false)
+    expect(steps.some(({ task }) => task.kind === 'torque')).toBe(false)
     const hands = (of: Plan) =>
       stepsOf(of)
         .filter(({ stage }) => stage !== 'prove')

@@ -20,33 +20,33 @@ function saidOf(plan: (typeof DEMO_PLANS)[number]): string[] {
     ...NOTHING_DONE,
     counted: new Map(partsCheck(surveyed).lines.map(({ id }) => [id, 0])),
     torqued: new Map(
-      order.steps.flatMap(({ doing }) =>
-        doing.kind === 'torque'
-          ? doing.group.pulls.map(
+      order.steps.flatMap(({ task }) =>
+        task.kind === 'torque'
+          ? task.group.pulls.map(
               ({ at, pass }, i) =>
-                [pullKey(doing.group.joint.id, at, pass), { nm: i % 2 === 0 ? 0.5 : 900 }] as const,
+                [pullKey(task.group.joint.id, at, pass), { nm: i % 2 === 0 ? 0.5 : 900 }] as const,
             )
           : [],
       ),
     ),
     measured: new Map(
-      order.steps.flatMap(({ id, doing }) =>
-        doing.kind === 'measure'
-          ? doing.pairs.map((ask) => [`${id} ${ask.id}`, { spreadLeft: [500], spreadRight: [600] }] as const)
+      order.steps.flatMap(({ id, task }) =>
+        task.kind === 'measure'
+          ? task.pairs.map((ask) => [`${id} ${ask.id}`, { spreadLeft: [500], spreadRight: [600] }] as const)
           : [],
       ),
     ),
     proved: new Map(
-      order.steps.flatMap(({ doing }) =>
-        doing.kind === 'prove' ? askedOf(doing.item).map(({ id }) => [id, 'notGood'] as const) : [],
+      order.steps.flatMap(({ task }) =>
+        task.kind === 'prove' ? askedOf(task.item).map(({ id }) => [id, 'notGood'] as const) : [],
       ),
     ),
     channels: new Map(
-      order.steps.flatMap(({ doing }) =>
-        doing.kind === 'channel'
+      order.steps.flatMap(({ task }) =>
+        task.kind === 'channel'
           ? [
               [
-                doing.channel.barId,
+                task.channel.barId,
                 [
                   { what: 'a plate', fromLowMm: 1, fixed: true },
                   { what: 'a plate', fromLowMm: 1500, fixed: true },

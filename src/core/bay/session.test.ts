@@ -24,7 +24,7 @@ const step = (id: string): Step => {
   return found
 }
 const held = (of: Step, progress: BayProgress) =>
-  holdsOf(of, surveyed, stepFindings(of, surveyed, progress), progress)[0]?.say
+  holdsOf(of, surveyed, stepFindings(of, surveyed, progress), progress)[0]?.message
 const count = step('job/count')
 const square = step('wing/square')
 const feet = step('wing/torque-wing-feet-0')
@@ -39,10 +39,10 @@ const pulled = (...pulls: [string, number, number?][]): BayProgress => ({
   ),
 })
 
-const group = feet.doing.kind === 'torque' ? feet.doing.group : undefined
+const group = feet.task.kind === 'torque' ? feet.task.group : undefined
 const made = (rest: Partial<NonNullable<typeof group>['joint']>): Step => ({
   ...feet,
-  doing: {
+  task: {
     kind: 'torque',
     group: {
       ...group!,
@@ -188,7 +188,7 @@ describe('handing over', () => {
 describe('one press for a pass', () => {
   it('names its places and how they are known; exceptions are pulled singly before it', () => {
     const press = passPress(feet, NOTHING_DONE)
-    expect(phraseText(press!.say)).toBe('Clicked at 3 N·m, pass 1: LHF RHR RHF LHR')
+    expect(phraseText(press!.message)).toBe('Clicked at 3 N·m, pass 1: LHF RHR RHF LHR')
     expect(press).toMatchObject({ how: 'click' })
     expect(passPress(feet, pulled(['LHF', 1, 3]))!.pulls.map(({ at }) => at)).toEqual(['RHR', 'RHF', 'LHR'])
   })
@@ -211,13 +211,13 @@ describe('one press for a pass', () => {
     const press = passPress(made({ torque: { kind: 'unknown' }, signs: [] }), NOTHING_DONE)
     expect(press).toMatchObject({ how: 'feel' })
     expect(press!.pulls).toHaveLength(12)
-    expect(phraseText(press!.say)).toBe('By feel: LHF RHR RHF LHR')
+    expect(phraseText(press!.message)).toBe('By feel: LHF RHR RHF LHR')
   })
 
   it('names the sign where that is all there is', () => {
     const press = passPress(made({ torque: { kind: 'unknown' }, signs: [{ kind: 'handle' }] }), NOTHING_DONE)
     expect(press).toMatchObject({ how: 'sign' })
-    expect(phraseText(press!.say)).toBe('Seen, the handle has straightened: LHF RHR RHF LHR')
+    expect(phraseText(press!.message)).toBe('Seen, the handle has straightened: LHF RHR RHF LHR')
   })
 
   it('is not there at the last pass where the sheet wants the wrench read: each place is', () => {

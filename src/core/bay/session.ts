@@ -2,9 +2,9 @@ import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { answerOf, isDone, isSettled, placeAnswers } from './answers'
 import { withBenchReadings } from './bench-readings'
-import { standingOf } from './evidence'
+import { heldProgress } from './evidence'
 import { holdsOf, type Hold } from './holds'
-import { pullWords, type Answer } from '../log/event'
+import { pullWords, type StepAnswer } from '../log/event'
 import { pullKey, type BayProgress } from '../log/replay'
 import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
@@ -46,7 +46,7 @@ export function minutesLeft(
 }
 
 /** How a step stands. */
-export type StepState = 'done' | 'again' | 'open' | Answer
+export type StepState = 'done' | 'again' | 'open' | StepAnswer
 
 /** One piece of evidence that a step asks: at which place, what was given, and how it is known. */
 export interface Evidence {
@@ -56,10 +56,10 @@ export interface Evidence {
 
 /** What a step asks place by place, and what was given. */
 export function evidenceOf(step: Step, survey: Survey, progress: BayProgress): Evidence[] {
-  const { doing } = step
-  switch (doing.kind) {
+  const { task } = step
+  switch (task.kind) {
     case 'torque': {
-      const { group } = doing
+      const { group } = task
       const answered = placeAnswers(step, progress)
       return group.spots.map((place) => {
         const pull = progress.torqued.get(pullKey(group.joint.id, place, lastPass(group)))
@@ -74,17 +74,17 @@ export function evidenceOf(step: Step, survey: Survey, progress: BayProgress): E
         given: progress.counted.get(id)?.toString(),
       }))
     case 'measure':
-      return doing.pairs.flatMap(({ id, taped }) => {
+      return task.pairs.flatMap(({ id, taped }) => {
         const readings = progress.measured.get(`${step.id} ${id}`) ?? {}
         return taped.map((place) => ({ place, given: readings[place]?.join(', ') }))
       })
     case 'prove':
-      return askedOf(doing.item).map(({ id, name }) => ({ place: name, given: progress.proved.get(id) }))
+      return askedOf(task.item).map(({ id, name }) => ({ place: name, given: progress.proved.get(id) }))
     case 'weigh':
-      return [{ place: doing.name, given: progress.weighed.get(doing.targetId)?.toString() }]
+      return [{ place: task.name, given: progress.weighed.get(task.targetId)?.toString() }]
     case 'channel': {
-      const seen = progress.channels.get(doing.channel.barId)
-      return [{ place: doing.channel.channel.name, given: seen && `${seen.length} in it` }]
+      const seen = progress.channels.get(task.channel.barId)
+      return [{ place: task.channel.channel.name, given: seen && `${seen.length} in it` }]
     }
     case 'do':
     case 'start':
@@ -122,7 +122,7 @@ export function sessionOf(
   review: Review,
   logged: BayProgress,
 ): Session {
-  const { progress, again } = standingOf(steps, survey, withBenchReadings(logged, steps, survey.plan))
+  const { progress, again } = heldProgress(steps, survey, withBenchReadings(logged, steps, survey.plan))
   const stands = steps.map((step): StepStands => {
     const changed = progress.done.has(step.id) ? undefined : again.get(step.id)
     const answer = answerOf(step, progress)?.answer

@@ -6,7 +6,7 @@ import { channelFindings } from './channel/channel'
 import { unsureFindings } from './cut/strips'
 import { countFindings, partsCheck } from './parts/parts-check'
 import { askedOf, proofFindings } from './proof'
-import { squareness } from './squareness/squareness'
+import { squarenessFindings } from './squareness/squareness'
 import type { JointGroup, Step } from './steps/step'
 import { calibrationFinding } from './torque/calibration'
 import { jointFinding } from './torque/joint-finding'
@@ -31,40 +31,40 @@ const readingsOf = (group: JointGroup, progress: BayProgress): Finding[] =>
 
 /** What is to be said of a step as things stand: counts, readings, torques and proof. */
 export function stepFindings(step: Step, survey: Survey, progress: BayProgress): Finding[] {
-  const { doing } = step
-  switch (doing.kind) {
+  const { task } = step
+  switch (task.kind) {
     case 'count':
       return countFindings(partsCheck(survey), progress.counted)
     case 'measure':
-      return doing.pairs.flatMap(({ id, pair }) =>
-        squareness(pair, progress.measured.get(`${step.id} ${id}`) ?? {}),
+      return task.pairs.flatMap(({ id, pair }) =>
+        squarenessFindings(pair, progress.measured.get(`${step.id} ${id}`) ?? {}),
       )
     case 'torque': {
-      const open = jointFinding(doing.group.joint)
+      const open = jointFinding(task.group.joint)
       return [
         ...(open ? [open] : []),
-        ...readingsOf(doing.group, progress),
-        ...calibrationFinding(doing.group, progress),
+        ...readingsOf(task.group, progress),
+        ...calibrationFinding(task.group, progress),
       ]
     }
     case 'prove': {
       const said = new Set(
-        askedOf(doing.item).flatMap(({ id }) => (progress.proved.has(id) ? [`proof ${id}`] : [])),
+        askedOf(task.item).flatMap(({ id }) => (progress.proved.has(id) ? [`proof ${id}`] : [])),
       )
-      return proofFindings([doing.item], progress.proved).filter(({ id }) => said.has(id))
+      return proofFindings([task.item], progress.proved).filter(({ id }) => said.has(id))
     }
     case 'cut': {
-      const { rackId } = doing
+      const { rackId } = task
       const bars = new Set(survey.bars.flatMap(({ bar, rack }) => (rack.id === rackId ? [bar.id] : [])))
       return unsureFindings(survey, bars)
     }
     case 'channel': {
-      const { barId } = doing.channel
-      return channelFindings(doing.channel, progress.channels.get(barId) ?? [])
+      const { barId } = task.channel
+      return channelFindings(task.channel, progress.channels.get(barId) ?? [])
     }
     case 'confirm':
       return drillPlans(survey)
-        .filter(({ partId, rackId }) => partId === doing.partId && rackId === step.rackId)
+        .filter(({ partId, rackId }) => partId === task.partId && rackId === step.rackId)
         .flatMap(drillFindings)
     case 'do':
     case 'weigh':

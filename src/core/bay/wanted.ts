@@ -15,8 +15,8 @@ export interface SignsWanted {
 
 /** What is still to be looked at once every place is read; nothing where the sheet asks for the reading alone. */
 export function signsWanted(step: Step, progress: BayProgress): SignsWanted | undefined {
-  if (step.doing.kind !== 'torque' || !wantsReadings(step.doing.group)) return undefined
-  const { joint, spots } = step.doing.group
+  if (step.task.kind !== 'torque' || !wantsReadings(step.task.group)) return undefined
+  const { joint, spots } = step.task.group
   const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
   const answered = placeAnswers(step, progress)
   const open = spots.filter((spot) => !answered.has(spot) && !progress.signs.has(signKey(joint.id, spot)))

@@ -21,18 +21,18 @@ const SPREADS: ReadonlySet<Taped> = new Set(['spreadLeft', 'spreadRight'])
 
 /** What somebody who does a step as its sheet has it would write, before the tick itself. */
 function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
-  const { doing } = step
+  const { task } = step
   const events: WorkedEvent[] = []
   const write = (event: WorkedEvent) => {
     events.push(event)
   }
-  switch (doing.kind) {
+  switch (task.kind) {
     case 'count':
       for (const { id, what, count } of partsCheck(survey).lines)
         write({ kind: 'counted', lineId: id, what, count })
       return events
     case 'measure':
-      for (const { id, pair, taped } of doing.pairs)
+      for (const { id, pair, taped } of task.pairs)
         write({
           kind: 'measured',
           stepId: step.id,
@@ -46,22 +46,22 @@ function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
         })
       return events
     case 'channel':
-      write({ kind: 'channelSeen', barId: doing.channel.barId, what: doing.channel.channel.name, inside: [] })
+      write({ kind: 'channelSeen', barId: task.channel.barId, what: task.channel.channel.name, inside: [] })
       return events
     case 'weigh':
-      write({ kind: 'weighed', targetId: doing.targetId, what: doing.name, kg: doing.guessKg })
+      write({ kind: 'weighed', targetId: task.targetId, what: task.name, kg: task.guessKg })
       return events
     case 'prove':
-      for (const { id, name } of askedOf(doing.item))
+      for (const { id, name } of askedOf(task.item))
         write({
           kind: 'proved',
           item: id,
-          what: doing.item.cases ? `${doing.item.title}: ${name}` : doing.item.title,
+          what: task.item.cases ? `${task.item.title}: ${name}` : task.item.title,
           outcome: 'good',
         })
       return events
     case 'tell':
-      for (const what of doing.what) write({ kind: 'told', what })
+      for (const what of task.what) write({ kind: 'told', what })
       return events
     case 'torque':
     case 'do':
@@ -85,8 +85,8 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
       all.map((event, i) => ({ ...event, id: String(i), at: '', vehicleId: 'v', jobId: 'j', turn: i + 1 })),
     ).jobs.get('j') ?? NOTHING_DONE
   for (const step of order.steps) {
-    if (step.doing.kind === 'torque') {
-      const { group } = step.doing
+    if (step.task.kind === 'torque') {
+      const { group } = step.task
       const { joint } = group
       for (const pull of group.pulls)
         all.push({
@@ -127,5 +127,5 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
 function howOf(step: Step): 'click' | 'sign' | 'feel' {
   const press = passPress(step, NOTHING_DONE)
   if (press && press.how !== 'reading') return press.how
-  return step.doing.kind === 'torque' && aimNm(step.doing.group.joint.torque) !== undefined ? 'click' : 'feel'
+  return step.task.kind === 'torque' && aimNm(step.task.group.joint.torque) !== undefined ? 'click' : 'feel'
 }

@@ -36,9 +36,9 @@ const stepReport = ({ step, state, changed, waits, holds, asks }: StepStands, ch
   state,
   changed: changed ?? null,
   waitsFor: [...waits],
-  holds: holds.map(({ id, say, words, coverable }) => ({
+  holds: holds.map(({ id, message, words, coverable }) => ({
     id,
-    say: words ? `${say} ${phraseText(words, choice)}` : say,
+    say: words ? `${message} ${phraseText(words, choice)}` : message,
     coverable,
   })),
   asks: asks.map(({ place, given }) => ({ place, given: given ?? null })),

@@ -351,7 +351,10 @@ export function reviewReport(
       aside: finding.aside
         ? { by: finding.aside.by, reason: finding.aside.reason, on: finding.aside.on }
         : null,
-      remedies: remediesOf(finding).map(({ say, command }) => ({ say: phraseText(say, choice), command })),
+      remedies: remediesOf(finding).map(({ message, command }) => ({
+        say: phraseText(message, choice),
+        command,
+      })),
     })),
     cautions: [...review.cautions],
   }

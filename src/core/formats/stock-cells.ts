@@ -65,7 +65,7 @@ function readList(cell: string, { kind, name }: Column): ReadCell {
 }
 
 /** A field as a cell: a plain figure in the column's unit, yes or no, or a word. */
-export function cellOf(item: unknown, column: Column, system: UnitSystem): string {
+export function tableCellOf(item: unknown, column: Column, system: UnitSystem): string {
   const value = valueAt(item, column.path)
   if (value === undefined) return ''
   const unit = unitFor(column, system)
@@ -151,7 +151,7 @@ export type ReadLine<K extends StockKind> =
   | { readonly ok: false; readonly wrong: readonly string[] }
 
 /** A column with its cell, and the unit that a bare figure in it is in. */
-export interface Cell {
+export interface TableCell {
   readonly column: Column
   readonly text: string
   readonly unit: Unit | undefined
@@ -161,10 +161,10 @@ export interface Cell {
  * An entry from its cells: field by field over what it was, or over a blank one. What no cell speaks of stays.
  * Fails with a sentence for each cell that is wrong.
  */
-export function readLine<K extends StockKind>(
+export function readRow<K extends StockKind>(
   kind: K,
   id: string,
-  cells: readonly Cell[],
+  cells: readonly TableCell[],
   known: StockItem[K] | undefined,
   system: UnitSystem,
 ): ReadLine<K> {

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { homeUnit, UNITS, type Dimension, type UnitSystem } from '../units/dimension'
-import { cellOf, headOf, readLine } from './stock-cells'
+import { tableCellOf, headOf, readRow } from './stock-cells'
 import { STOCK_COLUMNS, type Column } from './stock-columns'
 import { STOCK_SCHEMAS, type StockItem, type StockKind } from './stock-kinds'
 
@@ -17,7 +17,7 @@ export function stockCsv<K extends StockKind>(
   system: UnitSystem,
 ): string {
   const columns = STOCK_COLUMNS[kind]
-  const rows = items.map((item) => columns.map((column) => defused(cellOf(item, column, system))))
+  const rows = items.map((item) => columns.map((column) => defused(tableCellOf(item, column, system))))
   return `${Papa.unparse([columns.map((column) => headOf(column, system)), ...rows], { newline: '\r\n' })}\r\n`
 }
 
@@ -135,7 +135,7 @@ export function readStockCsv<K extends StockKind>(
       })
       return
     }
-    const read = readLine(
+    const read = readRow(
       kind,
       id,
       heads.map(({ column, index, unit }) => ({

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { pointToSegment, sides, type Point2 } from './plane'
-import { panelAt, rectangle, shiftToClear, sweepAgainst, type Swing } from './sweep'
+import { panelAt, rectangleCorners, shiftToClear, sweepAgainst, type Swing } from './sweep'
 import { atLeast, runs } from '@/core/runs.testing'
 
 const down = (deg: number, length: number, [x, z]: Point2): Point2 => [
@@ -91,7 +91,7 @@ const problems = fc
 
 /** The same by turning the panel in small steps: the first step that meets the box, and the least gap before. */
 function bySteps(swing: Swing, box: readonly [number, number, number, number], stepDeg: number) {
-  const corners = rectangle(...box)
+  const corners = rectangleCorners(...box)
   const boxSides = sides(corners, true)
   let gap = Infinity
   const steps = Math.ceil(swing.opensDeg / stepDeg)

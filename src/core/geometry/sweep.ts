@@ -137,7 +137,7 @@ const inside = ([x, y]: Point2, box: readonly Point2[]) => {
 }
 
 /** The corners of an upright rectangle in order around it. */
-export const rectangle = (x0: number, z0: number, x1: number, z1: number): readonly Point2[] => [
+export const rectangleCorners = (x0: number, z0: number, x1: number, z1: number): readonly Point2[] => [
   [x0, z0],
   [x1, z0],
   [x1, z1],
@@ -187,7 +187,7 @@ export function sweepAgainst(
   swing: Swing,
   [x0, z0, x1, z1]: readonly [number, number, number, number],
 ): Swept {
-  const box = rectangle(x0, z0, x1, z1)
+  const box = rectangleCorners(x0, z0, x1, z1)
   const boxSides = sides(box, true)
   const panelSides = sides(swing.panel, false)
   const touching = restTouch(swing.panel, panelSides, box, boxSides)

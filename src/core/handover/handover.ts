@@ -1,14 +1,14 @@
 import { STATES, type State } from '../units/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
 import { kg, mm, phraseText, type Phrase } from '../units/phrase'
-import { together, type FindingStates } from '../review/folded'
+import { foldedTogether, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../plan/house'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from '../bay/due'
 import { allAnswers, answerLine } from '../bay/answers'
-import { standingOf } from '../bay/evidence'
+import { heldProgress } from '../bay/evidence'
 import { fittedOf, type Fitted } from '../bay/fitted'
 import type { BayProgress } from '../log/replay'
 import { marksOf } from '../bay/marks'
@@ -146,9 +146,9 @@ export function handoverOf(
   const marks = marksOf(survey)
   const order = jobSteps(survey, rules, new Set(logged.weighed.keys()))
   const steps = order.ok ? order.steps : []
-  const { progress, again } = standingOf(steps, survey, logged)
+  const { progress, again } = heldProgress(steps, survey, logged)
   const fitted = fittedOf(survey, steps, progress)
-  const rows = together(review.findings)
+  const rows = foldedTogether(review.findings)
   const said = ({ finding, states }: FindingStates): Phrase =>
     finding.state === 'all' ? finding.sentence : [`${states.join(', ')}: `, ...finding.sentence]
   const sentences = (wanted: Severity) =>
@@ -186,7 +186,7 @@ export function handoverOf(
     stops: sentences('stop'),
     open: sentences('findOut'),
     unproved: proofFindings(
-      steps.flatMap(({ doing }) => (doing.kind === 'prove' ? [doing.item] : [])),
+      steps.flatMap(({ task }) => (task.kind === 'prove' ? [task.item] : [])),
       progress.proved,
     ).flatMap(({ sentence, severity }) => (severity === 'mind' || severity === 'stop' ? [sentence] : [])),
     assumed: assumptions(survey, rules),

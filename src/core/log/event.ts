@@ -34,9 +34,9 @@ const hung = z.record(key, z.union([z.number(), z.string().max(500)]))
  * done; the others stay open, and the sheet begins with them.
  */
 export const ANSWERS = ['alreadyOn', 'notSeen', 'putOff', 'cannotHere'] as const
-export type Answer = (typeof ANSWERS)[number]
+export type StepAnswer = (typeof ANSWERS)[number]
 
-export const ANSWER_WORD: Readonly<Record<Answer, string>> = {
+export const ANSWER_WORD: Readonly<Record<StepAnswer, string>> = {
   alreadyOn: 'Already on when it came',
   notSeen: 'Not seen',
   putOff: 'Put off',

@@ -22,7 +22,7 @@ export type Cure =
 /** One thing that stands against a place: what it is in words, and what would cure it. */
 export interface Blocker {
   readonly rule: 'mount-match' | 'spread' | 'usable-width' | 'on-its-bars' | 'space' | 'over-roof' | 'hatch'
-  readonly say: Phrase
+  readonly message: Phrase
   readonly cure: Cure | undefined
 }
 
@@ -38,19 +38,19 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
         case 'bolt':
           return {
             rule: 'mount-match',
-            say: [`with ${change.thread} bolts of `, mm(change.lengthMm)],
+            message: [`with ${change.thread} bolts of `, mm(change.lengthMm)],
             cure: { kind: 'fitting', fitting: { boltMm: change.lengthMm } },
           }
         case 'nut':
           return {
             rule: 'mount-match',
-            say: ['with its nuts for a slot of ', mm(change.slotMm)],
+            message: ['with its nuts for a slot of ', mm(change.slotMm)],
             cure: { kind: 'fitting', fitting: { nutSlotMm: change.slotMm } },
           }
         case 'hole':
           return {
             rule: 'mount-match',
-            say: [`in hole ${change.index + 1}`],
+            message: [`in hole ${change.index + 1}`],
             cure: { kind: 'fitting', fitting: { hole: change.index } },
           }
       }
@@ -60,14 +60,14 @@ function mountBlocker(survey: Survey, thing: ThingAt, adapters: readonly Adapter
       return adapter
         ? {
             rule: 'mount-match',
-            say: [`with ${adapter.name.toLowerCase()}`],
+            message: [`with ${adapter.name.toLowerCase()}`],
             cure: { kind: 'fitting', fitting: { adapter } },
           }
-        : { rule: 'mount-match', say: [`on ${low}: ${found.why}`], cure: undefined }
+        : { rule: 'mount-match', message: [`on ${low}: ${found.why}`], cure: undefined }
     }
     // How it is held nobody has said: a question for once it is on, no reason to keep it off.
     if (found.kind === 'unknown' && mount.kind !== 'unsaid')
-      return { rule: 'mount-match', say: [`find out ${found.lacks}`], cure: undefined }
+      return { rule: 'mount-match', message: [`find out ${found.lacks}`], cure: undefined }
   }
   return undefined
 }
@@ -103,12 +103,19 @@ function spreadBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     return commands.length > 0
       ? {
           rule: 'spread',
-          say: [`with the bars moved for a spread of `, mm(wanted[0]), ' to ', mm(wanted[1])],
+          message: [`with the bars moved for a spread of `, mm(wanted[0]), ' to ', mm(wanted[1])],
           cure: { kind: 'bars', commands },
         }
       : {
           rule: 'spread',
-          say: ['wants a spread of ', mm(wanted[0]), ' to ', mm(wanted[1]), '; the bars stand at ', mm(now)],
+          message: [
+            'wants a spread of ',
+            mm(wanted[0]),
+            ' to ',
+            mm(wanted[1]),
+            '; the bars stand at ',
+            mm(now),
+          ],
           cure: undefined,
         }
   }
@@ -132,7 +139,7 @@ function widthBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   for (const { name, from, to } of spans) {
     const over = past(from, to)
     if (over > TOLERANCE.lengthMm)
-      return { rule: 'usable-width', say: [mm(over), ` too wide for ${name}`], cure: undefined }
+      return { rule: 'usable-width', message: [mm(over), ` too wide for ${name}`], cure: undefined }
   }
   return undefined
 }
@@ -146,7 +153,7 @@ function reachBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     if (short > TOLERANCE.lengthMm)
       return {
         rule: 'on-its-bars',
-        say: [mm(short), ` too short to reach ${bar.name.toLowerCase()}`],
+        message: [mm(short), ` too short to reach ${bar.name.toLowerCase()}`],
         cure: undefined,
       }
   }
@@ -154,7 +161,7 @@ function reachBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   return bars && (host.barIds.length < bars.from || host.barIds.length > bars.to)
     ? {
         rule: 'on-its-bars',
-        say: [`wants ${bars.from === bars.to ? bars.from : `${bars.from} to ${bars.to}`} bars`],
+        message: [`wants ${bars.from === bars.to ? bars.from : `${bars.from} to ${bars.to}`} bars`],
         cure: undefined,
       }
     : undefined
@@ -170,7 +177,7 @@ function hatchBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
     const byMm = forwardToClear(swings, thing.box, survey.plan.rules.gapsMm.hatch)
     return {
       rule: 'hatch',
-      say: [`the ${obstacle.name.toLowerCase()} would touch it`],
+      message: [`the ${obstacle.name.toLowerCase()} would touch it`],
       cure: byMm === undefined ? undefined : { kind: 'forward', byMm: Math.ceil(byMm) },
     }
   }
@@ -179,13 +186,14 @@ function hatchBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
 
 function spaceBlocker(survey: Survey, thing: ThingAt): Blocker | undefined {
   const met = nearThing(survey.things, thing, 0).find(({ kind }) => kind === 'overlap')
-  if (met) return { rule: 'space', say: [`${met.b.gear.name.toLowerCase()} is in its way`], cure: undefined }
+  if (met)
+    return { rule: 'space', message: [`${met.b.gear.name.toLowerCase()} is in its way`], cure: undefined }
   if (thing.parent) return undefined
   const top = bodyTopUnder(survey.plan.vehicle, survey.body, thing.box)
   return top !== undefined && top > thing.box.z0 + 0.01
     ? {
         rule: 'over-roof',
-        say: ['it would sink ', mm(top - thing.box.z0), ' into the body'],
+        message: ['it would sink ', mm(top - thing.box.z0), ' into the body'],
         cure: undefined,
       }
     : undefined

@@ -113,7 +113,13 @@ function* placesTried(
 /** How many places are tried for one piece of gear: beyond that a person places it better by hand. */
 const MOST_TRIED = 40
 
-function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?: Near): Iterable<Placement> {
+function* placements(
+  survey: Survey,
+  rack: RackAt,
+  gear: Gear,
+  id: string,
+  near?: HeldOver,
+): Iterable<Placement> {
   // Thousands are made for a whole shelf: written out, they are all of one shape and made at once.
   const placed = (turn: Turn, host: Placement['host'], xMm: number, yMm: number): Placement => ({
     id,
@@ -163,7 +169,7 @@ function* placements(survey: Survey, rack: RackAt, gear: Gear, id: string, near?
 }
 
 /** Where a hand holds a thing over the drawing: its middle, mm. */
-export interface Near {
+export interface HeldOver {
   readonly xMm: number
   readonly yMm: number
 }
@@ -181,7 +187,7 @@ function answer({ thing, blockers }: Tried): Compatible {
   const commands: SingleCommand[] = []
   let { placement } = thing
   const say: Phrase[number][] = []
-  for (const { cure, say: words } of blockers) {
+  for (const { cure, message: words } of blockers) {
     if (cure?.kind === 'bars') commands.push(...cure.commands)
     if (cure?.kind === 'fitting')
       placement = { ...placement, fitting: { ...placement.fitting, ...cure.fitting } }
@@ -232,7 +238,7 @@ export function compatible(
   rackId: string,
   adapters: readonly Adapter[],
   id: string,
-  near?: Near,
+  near?: HeldOver,
 ): Compatible {
   const rack = survey.racks.find((each) => each.rack.id === rackId)
   if (!rack) return { kind: 'cannot', why: ['there is no such rack'] }
@@ -272,7 +278,7 @@ export function compatible(
   if (needsCarrier(gear))
     return {
       kind: 'cannot',
-      why: placed.against?.say ?? ['it wants a carrier, and none here has a place free'],
+      why: placed.against?.message ?? ['it wants a carrier, and none here has a place free'],
     }
   const { found, against } = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters)
   if (found) return answer(found)
@@ -282,5 +288,5 @@ export function compatible(
     if (width && width.widestMm < across)
       return { kind: 'cannot', why: [mm(width.widestMm), ' of bar is left, it takes ', mm(across)] }
   }
-  return { kind: 'cannot', why: against?.say ?? ['no place was found'] }
+  return { kind: 'cannot', why: against?.message ?? ['no place was found'] }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, frameJob, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
-import { cabBars, STOCK_PARTS } from '@/demo/racks'
+import { cabBars, DEMO_PARTS } from '@/demo/racks'
 import { seaBoat } from '@/demo/gear/cargo'
 import { apply } from './apply'
 import type { Command } from './command'
@@ -208,8 +208,8 @@ describe('racks, bars and parts', () => {
   })
 
   it('swaps a part for one of its own role only', () => {
-    const bars = STOCK_PARTS.find((part) => part.role === 'bars')!
-    const feet = STOCK_PARTS.find((part) => part.role === 'feet')!
+    const bars = DEMO_PARTS.find((part) => part.role === 'bars')!
+    const feet = DEMO_PARTS.find((part) => part.role === 'feet')!
     expect(
       after(boatAndBox, { do: 'swapPart', partId: 'wing-bars', part: { ...bars, id: 'wing-bars' } }).racks[0]
         ?.parts[0]?.name,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { readPlan } from '../formats/plan-file'
 import { FORMAT, FORMAT_VERSION } from './plan'
-import { LIFTS, liftToPresent, type Lift } from './versions'
+import { LIFTS, liftToPresent, type FormatLift } from './versions'
 
 describe('versions of the format', () => {
   it('has a lift for every version before the present one', () => {
@@ -12,7 +12,7 @@ describe('versions of the format', () => {
   })
 
   it('lifts an old file step by step to the present', () => {
-    const lifts: Lift[] = [
+    const lifts: FormatLift[] = [
       { from: 1, lift: (raw) => ({ ...raw, a: 1 }) },
       { from: 2, lift: (raw) => ({ ...raw, b: Number(raw['a']) + 1 }) },
     ]

@@ -3,13 +3,13 @@ import { FORMAT, FORMAT_VERSION } from './plan'
 type Raw = Record<string, unknown>
 
 /** Lifts a file from `from` to the next version. It may assume nothing but that the file says it is `from`. */
-export interface Lift {
+export interface FormatLift {
   readonly from: number
   readonly lift: (raw: Raw) => Raw
 }
 
 /** Version 1 knew only lengths, each with words for what it was; version 2 says what a measurement is about. */
-const measurementsSayWhat: Lift = {
+const measurementsSayWhat: FormatLift = {
   from: 1,
   lift: (raw) => {
     const { measurements } = raw
@@ -29,7 +29,7 @@ const measurementsSayWhat: Lift = {
  * Version 3 gives each car an identity of its own. Until then a job's vehicle had the id of the stock entry it was taken
  * from, and the log hung on that: it goes on hanging there, marked as perhaps another job's too.
  */
-const carsAreTheirOwn: Lift = {
+const carsAreTheirOwn: FormatLift = {
   from: 2,
   lift: (raw) => {
     const { vehicle } = raw
@@ -39,7 +39,7 @@ const carsAreTheirOwn: Lift = {
 }
 
 /** One lift for each version before the present one, oldest first. */
-export const LIFTS: readonly Lift[] = [measurementsSayWhat, carsAreTheirOwn]
+export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn]
 
 export type Lifted =
   | { readonly ok: true; readonly raw: Raw }
@@ -48,7 +48,7 @@ export type Lifted =
 /** Brings a file of any version known to the present one, or says which field forbids it. */
 export function liftToPresent(
   raw: unknown,
-  lifts: readonly Lift[] = LIFTS,
+  lifts: readonly FormatLift[] = LIFTS,
   present: number = FORMAT_VERSION,
 ): Lifted {
   const fail = (path: string, reason: string): Lifted => ({ ok: false, path, reason })

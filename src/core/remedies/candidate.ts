@@ -9,7 +9,7 @@ import type { Phrase } from '../units/phrase'
  */
 export interface Candidate {
   readonly kind: 'move' | 'fit' | 'less' | 'off' | 'swap' | 'change'
-  readonly say: Phrase
+  readonly message: Phrase
   readonly command: Command
   readonly rank: number
 }

@@ -8,12 +8,12 @@ import type { Finding } from '../review/finding'
 export function fittedWith(
   { placement }: ThingAt,
   fitting: Fitting,
-  say: Candidate['say'],
+  message: Candidate['message'],
   price = 0,
 ): Candidate {
   return {
     kind: 'fit',
-    say,
+    message,
     command: {
       do: 'setFitting',
       placementId: placement.id,
@@ -30,7 +30,7 @@ export function linesPlanned(survey: Survey, finding: Finding): Candidate[] {
     ? [
         {
           kind: 'fit',
-          say: [`Plan bow and stern lines for ${thing.gear.name.toLowerCase()}`],
+          message: [`Plan bow and stern lines for ${thing.gear.name.toLowerCase()}`],
           command: {
             do: 'setLines',
             placementId: thing.placement.id,

@@ -57,7 +57,7 @@ function lowered(cell: Cell, part: CellPart & { mass: Cargo }, rules: HouseRules
       // A target is not a measurement: it stays one until somebody weighs it.
       return {
         kind: 'less',
-        say: [`${load.name} to `, kg(toKg)],
+        message: [`${load.name} to `, kg(toKg)],
         command: set({ kind: 'mass', mass: { kg: toKg, basis: 'target' } }),
         rank: mass.kg - toKg,
       }
@@ -68,7 +68,7 @@ function lowered(cell: Cell, part: CellPart & { mass: Cargo }, rules: HouseRules
       if (litres <= 0 || litres >= load.what.litres) return undefined
       return {
         kind: 'less',
-        say: [`${load.name} to `, { dimension: 'volume', value: litres }],
+        message: [`${load.name} to `, { dimension: 'volume', value: litres }],
         command: set({ kind: 'fluid', fluid: load.what.fluid, litres }),
         rank: mass.kg - litres * density,
       }
@@ -78,7 +78,7 @@ function lowered(cell: Cell, part: CellPart & { mass: Cargo }, rules: HouseRules
       if (count < 1 || count >= load.what.count) return undefined
       return {
         kind: 'less',
-        say: [`${load.name}: ${count} instead of ${load.what.count}`],
+        message: [`${load.name}: ${count} instead of ${load.what.count}`],
         command: set({ ...load.what, count }),
         rank: (load.what.count - count) * load.what.each.kg,
       }
@@ -94,7 +94,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
     if (mass.of === 'load' && mass.load && countedKg >= overKg - 1e-9)
       candidates.push({
         kind: 'off',
-        say: [`Take out ${mass.load.name.toLowerCase()}`],
+        message: [`Take out ${mass.load.name.toLowerCase()}`],
         command: { do: 'removeLoad', placementId: mass.thing.placement.id, loadId: mass.load.id },
         rank: mass.kg,
       })
@@ -107,7 +107,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
     if (sum.countedKg >= overKg - 1e-9)
       candidates.push({
         kind: 'off',
-        say: [`Take off ${thing.gear.name.toLowerCase()}`],
+        message: [`Take off ${thing.gear.name.toLowerCase()}`],
         command: { do: 'takeOff', placementId: thing.placement.id },
         rank: sum.kg,
       })
@@ -133,7 +133,7 @@ function takenOffTogether(
   return [
     {
       kind: 'off',
-      say: [`Take off ${off.map(([thing]) => thing.gear.name.toLowerCase()).join(' and ')}`],
+      message: [`Take off ${off.map(([thing]) => thing.gear.name.toLowerCase()).join(' and ')}`],
       command: {
         do: 'together',
         commands: off.map(([thing]) => ({ do: 'takeOff', placementId: thing.placement.id })),
@@ -162,7 +162,7 @@ export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): C
     .filter((part) => part.suits?.includes(under))
     .map((part) => ({
       kind: 'swap',
-      say: [`Change to ${part.name}`],
+      message: [`Change to ${part.name}`],
       command: { do: 'swapPart', partId: now.id, part: { ...part, id: now.id } },
       rank: SWAP_AFTER_LIGHTENING_KG + (part.price ?? 0),
     }))

@@ -16,7 +16,7 @@ export function longerBars(
   return [
     {
       kind: 'fit',
-      say: ['Swap for bars of ', mm(longer.lengthMm), ' on the same feet'],
+      message: ['Swap for bars of ', mm(longer.lengthMm), ' on the same feet'],
       command: {
         do: 'together',
         commands: bars.map(({ bar: { typed: _, ...bar } }) => ({

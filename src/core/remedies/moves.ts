@@ -1,6 +1,6 @@
 import { MOVE_FIRST, type Candidate } from './candidate'
 import { addTurns, type ThingAt } from '../survey/frame/arrangement'
-import { barMoves, chooseBars, type Choice } from '../survey/bars/spread'
+import { barMoves, chooseBars, type SpreadChoice } from '../survey/bars/spread'
 import { moveBy } from '../edits/move'
 import type { Survey } from '../survey/survey'
 import { mm } from '../units/phrase'
@@ -12,9 +12,9 @@ const wordOf = (dx: number, dy: number) =>
 export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate[] {
   const by = Math.hypot(dxMm, dyMm)
   if (by < 0.5) return []
-  const say = ['Move ', thing.gear.name.toLowerCase(), ` ${wordOf(dxMm, dyMm)} `, mm(by)]
+  const message = ['Move ', thing.gear.name.toLowerCase(), ` ${wordOf(dxMm, dyMm)} `, mm(by)]
   if (dxMm !== 0 && dyMm !== 0)
-    say.splice(
+    message.splice(
       2,
       2,
       ` ${wordOf(dxMm, 0)} `,
@@ -25,7 +25,7 @@ export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number
   return [
     {
       kind: 'move',
-      say,
+      message,
       command: moveBy(survey, thing.placement.id, thing.placement, dxMm, dyMm),
       rank: MOVE_FIRST + by,
     },
@@ -41,7 +41,7 @@ export function turnedAbout({ placement, gear, parent }: ThingAt): Candidate[] {
       ? [
           {
             kind: 'move',
-            say: [
+            message: [
               `Turn ${gear.name.toLowerCase()} ${by === 180 ? 'about' : by === 90 ? 'a quarter left' : 'a quarter right'}`,
             ],
             command: { do: 'turn', placementId: placement.id, turn },
@@ -58,7 +58,7 @@ export function flipped({ placement, gear }: ThingAt): Candidate[] {
   return [
     {
       kind: 'move',
-      say: [
+      message: [
         `${placement.onEdge ? 'Lay' : 'Stand'} ${gear.name.toLowerCase()} ${placement.onEdge ? 'flat' : 'on edge'}`,
       ],
       command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
@@ -77,7 +77,7 @@ export function takenOff(survey: Survey, thing: ThingAt): Candidate {
   }, 0)
   return {
     kind: 'off',
-    say: [`Take off ${thing.gear.name.toLowerCase()}`],
+    message: [`Take off ${thing.gear.name.toLowerCase()}`],
     command: { do: 'takeOff', placementId: thing.placement.id },
     rank: mass,
   }
@@ -86,7 +86,7 @@ export function takenOff(survey: Survey, thing: ThingAt): Candidate {
 /** Bars put where everything is suited: with the least movement, and as the house chooses a spread. */
 export function barsMoved(survey: Survey): Candidate[] {
   const spreads = survey.fit.spreads()
-  const choices: readonly Choice[] = ['frontStays', 'rearStays', survey.plan.rules.spread]
+  const choices: readonly SpreadChoice[] = ['frontStays', 'rearStays', survey.plan.rules.spread]
   const seen = new Set<string>()
   return choices.flatMap((choice): Candidate[] => {
     const xs = chooseBars(spreads, choice)
@@ -99,7 +99,7 @@ export function barsMoved(survey: Survey): Candidate[] {
       const at = spreads.bars.find(({ bar }) => command.do === 'moveBar' && bar.id === command.barId)
       return command.do === 'moveBar' && at ? { name: at.bar.name, by: command.xMm - at.bar.xMm } : undefined
     })
-    const say = shifts.flatMap((shift, i) =>
+    const message = shifts.flatMap((shift, i) =>
       shift
         ? [
             `${i === 0 ? 'Move ' : ', '}${shift.name.toLowerCase()} ${wordOf(shift.by, 0)} `,
@@ -111,7 +111,7 @@ export function barsMoved(survey: Survey): Candidate[] {
     return [
       {
         kind: 'move',
-        say,
+        message,
         command: commands.length === 1 ? first : { do: 'together', commands },
         rank: MOVE_FIRST + total,
       },

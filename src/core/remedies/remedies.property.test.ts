@@ -91,12 +91,12 @@ describe('what a fix leaves behind', () => {
       for (const finding of found.findings.filter(isOpen)) {
         const remedies = remediesFor(surveyed, found, finding, DEMO_STOCK)
         offered += remedies.length
-        const says = remedies.map(({ say }) => phraseText(say))
+        const says = remedies.map(({ message }) => phraseText(message))
         expect(new Set(says).size).toBe(says.length)
         for (const remedy of remedies)
           expect(
             faults(plan, finding, remedy, found),
-            `${plan.id} ${finding.id}: ${phraseText(remedy.say)}`,
+            `${plan.id} ${finding.id}: ${phraseText(remedy.message)}`,
           ).toEqual([])
       }
     }
@@ -114,9 +114,10 @@ describe('what a fix leaves behind', () => {
           for (const remedy of remediesFor(surveyed, found, finding, DEMO_STOCK)) {
             offered += 1
             rules.set(finding.rule, (rules.get(finding.rule) ?? 0) + 1)
-            expect(faults(plan, finding, remedy, found), `${finding.id}: ${phraseText(remedy.say)}`).toEqual(
-              [],
-            )
+            expect(
+              faults(plan, finding, remedy, found),
+              `${finding.id}: ${phraseText(remedy.message)}`,
+            ).toEqual([])
           }
       }),
       { numRuns: runs(1000) },

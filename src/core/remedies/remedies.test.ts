@@ -54,7 +54,7 @@ describe('remedies', () => {
 
   it('lowers a named load to just what fits, to a tenth of a kilogram', () => {
     const [first] = offers(boatAndBox)
-    expect(phraseText(first!.say)).toBe('Box contents to 19 kg')
+    expect(phraseText(first!.message)).toBe('Box contents to 19 kg')
     const applied = apply(boatAndBox, first!.command)
     if (!applied.ok) throw new Error(applied.reason)
     const left = survey(applied.plan).loadPath.cellAt('roof', 'road')!.leftKg!
@@ -72,7 +72,7 @@ describe('remedies', () => {
       [barsRack({ bars: own('b', ANY), feet: own('f', ANY) })],
       [[carrier('box', 10, ANY), { loads: [weight('luggage', 60, {}, 'guess')] }]],
     )
-    expect(phraseText(offers(plan)[0]!.say)).toBe('luggage to 40 kg')
+    expect(phraseText(offers(plan)[0]!.message)).toBe('luggage to 40 kg')
   })
 
   it('lowers a can by the litre and people by the head', () => {
@@ -88,7 +88,7 @@ describe('remedies', () => {
       [[thing('can', 5), { loads: [petrol] }]],
     )
     // (20 − 5) / 0.74 = 20.27 l.
-    expect(phraseText(offers(can)[0]!.say)).toBe('Petrol to 20.2 l')
+    expect(phraseText(offers(can)[0]!.message)).toBe('Petrol to 20.2 l')
     const people = {
       id: 'p',
       name: 'Sleepers',
@@ -100,7 +100,7 @@ describe('remedies', () => {
       [barsRack({ bars: own('b', ANY), feet: own('f', ANY) })],
       [[carrier('tent', 50, ANY, { kind: 'tent' }), { loads: [people] }]],
     )
-    expect(phraseText(offers(tent)[0]!.say)).toBe('Sleepers: 2 instead of 3')
+    expect(phraseText(offers(tent)[0]!.message)).toBe('Sleepers: 2 instead of 3')
   })
 
   it('proposes several things together when no single one is enough', () => {
@@ -109,7 +109,7 @@ describe('remedies', () => {
       [barsRack({ bars: own('b', ANY), feet: own('f', ANY) })],
       [[thing('a', 20)], [thing('b', 20)], [thing('c', 10)]],
     )
-    const say = offers(plan).map((each) => phraseText(each.say))
+    const say = offers(plan).map((each) => phraseText(each.message))
     expect(say).toEqual(['Take off a and b'])
   })
 
@@ -121,7 +121,7 @@ describe('remedies', () => {
     )
     const remedies = offers(weak)
     expect(remedies.at(-1)?.kind).toBe('swap')
-    expect(phraseText(remedies.at(-1)!.say)).toBe('Change to Rail feet, cast')
+    expect(phraseText(remedies.at(-1)!.message)).toBe('Change to Rail feet, cast')
     const roof = planOf(
       vehicleWith(roofOf({ road: 30 })),
       [barsRack({ bars: own('b', ANY), feet: own('f', ANY) })],

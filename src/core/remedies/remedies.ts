@@ -81,8 +81,8 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
   for (const candidate of candidates) {
     if (clean.length === OFFERED || tried === TRIED) break
     const key = JSON.stringify(candidate.command)
-    if (seen.has(key) || seen.has(phraseText(candidate.say))) continue
-    seen.add(key).add(phraseText(candidate.say))
+    if (seen.has(key) || seen.has(phraseText(candidate.message))) continue
+    seen.add(key).add(phraseText(candidate.message))
     if (clean.filter((each) => each.kind === candidate.kind).length === OF_ONE_KIND) continue
     tried += 1
     const applied = apply(survey.plan, candidate.command)
@@ -95,7 +95,7 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
       minding.push({
         ...candidate,
         minds: mind.rule,
-        say: [...candidate.say, `; then mind: ${TITLE.get(mind.rule) ?? mind.rule}`],
+        message: [...candidate.message, `; then mind: ${TITLE.get(mind.rule) ?? mind.rule}`],
       })
   }
   return [...clean, ...minding].slice(0, OFFERED)

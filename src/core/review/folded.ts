@@ -8,7 +8,7 @@ export interface FindingStates {
 }
 
 /** Folds only the states of one and the same finding into one row, for screens and sheets alike. */
-export function together(findings: readonly Finding[]): FindingStates[] {
+export function foldedTogether(findings: readonly Finding[]): FindingStates[] {
   const rows = new Map<string, { finding: Finding; all: Finding[]; states: string[] }>()
   for (const finding of findings) {
     const key = `${finding.severity} ${identityOf(finding)} ${finding.aside ? 'aside' : ''}`

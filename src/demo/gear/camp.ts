@@ -1,5 +1,5 @@
-import { gear } from '@/core/plan/templates'
-import { maker, sheet, weighed } from '../compose'
+import { gear } from '@/core'
+import { maker, sheet, weighedMass } from '../compose'
 import { slot, strap } from './mounts'
 
 /** Invented camping gear. */
@@ -107,7 +107,7 @@ export const showerBag = gear({
   name: 'Shower tube',
   shape: 'box',
   size: [1300, 120, 120],
-  mass: weighed(3.1),
+  mass: weighedMass(3.1),
   fit: strap,
   turns: [0, 180],
 })

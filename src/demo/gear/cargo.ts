@@ -1,6 +1,6 @@
-import { gear } from '@/core/plan/templates'
-import { maker, weighed } from '../compose'
-import { hull, loose, panel, slat, strap } from './mounts'
+import { gear } from '@/core'
+import { maker, weighedMass } from '../compose'
+import { hullMount, loose, panel, slat, strap } from './mounts'
 
 /** Invented cargo of an invented outfitter: a sea-boat school, a survey crew and a rental yard. */
 
@@ -10,8 +10,8 @@ export const seaBoat = gear({
   name: 'Sea boat',
   shape: 'hull',
   size: [5200, 540, 340],
-  mass: weighed(24),
-  outlineMm: hull(5200, 540),
+  mass: weighedMass(24),
+  outlineMm: hullMount(5200, 540),
   fit: strap,
   turns: [0, 180],
   wetKg: 0.5,
@@ -22,8 +22,8 @@ export const doubleBoat = gear({
   name: 'Double sea boat',
   shape: 'hull',
   size: [6500, 680, 380],
-  mass: weighed(38),
-  outlineMm: hull(6500, 680),
+  mass: weighedMass(38),
+  outlineMm: hullMount(6500, 680),
   fit: strap,
   turns: [0, 180],
   wetKg: 1,
@@ -34,8 +34,8 @@ export const openCanoe = gear({
   name: 'Open canoe',
   shape: 'canoe',
   size: [4900, 910, 380],
-  mass: weighed(31),
-  outlineMm: hull(4900, 910),
+  mass: weighedMass(31),
+  outlineMm: hullMount(4900, 910),
   fit: strap,
   turns: [0, 180],
 })
@@ -55,7 +55,7 @@ export const trailBike = gear({
   name: 'Trail bike',
   shape: 'wheel',
   size: [1800, 420, 1060],
-  mass: weighed(14.2),
+  mass: weighedMass(14.2),
   fit: loose,
   turns: [0, 180],
 })
@@ -65,7 +65,7 @@ export const spade = gear({
   name: 'Spade',
   shape: 'poles',
   size: [1180, 180, 60],
-  mass: weighed(2.3),
+  mass: weighedMass(2.3),
   fit: { mount: { kind: 'handle', diameterMm: 34 } },
   turns: [0, 180],
 })
@@ -76,7 +76,7 @@ export const fuelCan = gear({
   shape: 'can',
   size: [350, 170, 470],
   onEdge: true,
-  mass: weighed(4.1),
+  mass: weighedMass(4.1),
   fit: loose,
 })
 export const waterCan = gear({
@@ -86,7 +86,7 @@ export const waterCan = gear({
   shape: 'can',
   size: [350, 190, 400],
   onEdge: true,
-  mass: weighed(1.4),
+  mass: weighedMass(1.4),
   fit: loose,
 })
 export const recoveryBoards = gear({
@@ -106,7 +106,7 @@ export const gearBag = gear({
   shape: 'bag',
   size: [900, 500, 330],
   onEdge: true,
-  mass: weighed(2.4),
+  mass: weighedMass(2.4),
   fit: strap,
 })
 export const tripodCase = gear({
@@ -115,7 +115,7 @@ export const tripodCase = gear({
   name: 'Tripod case',
   shape: 'box',
   size: [1200, 300, 240],
-  mass: weighed(9.5),
+  mass: weighedMass(9.5),
   fit: strap,
 })
 export const ladderThree = gear({
@@ -124,7 +124,7 @@ export const ladderThree = gear({
   name: 'Three-part ladder',
   shape: 'poles',
   size: [3050, 430, 150],
-  mass: weighed(17),
+  mass: weighedMass(17),
   fit: strap,
   turns: [0, 180],
 })
@@ -134,7 +134,7 @@ export const lumber = gear({
   name: 'Lumber, 12 planks',
   shape: 'poles',
   size: [3600, 290, 130],
-  mass: weighed(41),
+  mass: weighedMass(41),
   fit: strap,
   turns: [0, 180],
 })
@@ -144,7 +144,7 @@ export const spareWheel = gear({
   name: 'Spare wheel',
   shape: 'wheel',
   size: [780, 780, 260],
-  mass: weighed(33),
+  mass: weighedMass(33),
   fit: slat,
   onEdge: true,
 })
@@ -154,7 +154,7 @@ export const skis = gear({
   name: 'Skis, four pairs',
   shape: 'poles',
   size: [1850, 520, 80],
-  mass: weighed(19),
+  mass: weighedMass(19),
   fit: loose,
   turns: [0, 180],
 })
@@ -176,8 +176,8 @@ export const surfSki = gear({
   name: 'Racing ski',
   shape: 'hull',
   size: [6400, 450, 330],
-  mass: weighed(13.5),
-  outlineMm: hull(6400, 450),
+  mass: weighedMass(13.5),
+  outlineMm: hullMount(6400, 450),
   fit: strap,
   turns: [0, 180],
 })
@@ -187,7 +187,7 @@ export const waveBoard = gear({
   name: 'Wave board',
   shape: 'board',
   size: [2100, 560, 90],
-  mass: weighed(4.2),
+  mass: weighedMass(4.2),
   fit: strap,
   turns: [0, 180],
 })
@@ -197,7 +197,7 @@ export const cargoBike = gear({
   name: 'Road bike',
   shape: 'wheel',
   size: [1700, 430, 1000],
-  mass: weighed(8.6),
+  mass: weighedMass(8.6),
   fit: loose,
   turns: [0, 180],
 })
@@ -207,7 +207,7 @@ export const axe = gear({
   name: 'Felling axe',
   shape: 'poles',
   size: [900, 200, 50],
-  mass: weighed(2.1),
+  mass: weighedMass(2.1),
   fit: { mount: { kind: 'handle', diameterMm: 26 } },
   turns: [0, 180],
 })

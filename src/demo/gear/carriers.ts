@@ -1,4 +1,4 @@
-import { gear } from '@/core/plan/templates'
+import { gear } from '@/core'
 import { maker, sheet } from '../compose'
 import { clamp, inside, slat, slot } from './mounts'
 

@@ -1,4 +1,4 @@
-import type { Gear } from '@/core/plan/gear'
+import type { Gear } from '@/core'
 import * as camp from './camp'
 import * as cargo from './cargo'
 import * as carriers from './carriers'

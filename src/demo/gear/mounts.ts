@@ -1,4 +1,4 @@
-import type { Gear } from '@/core/plan/gear'
+import type { Gear } from '@/core'
 
 /** Ways of holding that the demo's invented gear shares. */
 
@@ -34,7 +34,7 @@ export const inside = (
 ) => ({ id, name, kind, xMm: 0, yMm, zMm })
 
 /** A boat from above: full in the middle, drawn in to either end. */
-export const hull = (lengthMm: number, widthMm: number): NonNullable<Gear['outlineMm']> => {
+export const hullMount = (lengthMm: number, widthMm: number): NonNullable<Gear['outlineMm']> => {
   const [x, y] = [lengthMm / 2, widthMm / 2]
   return [
     { xMm: -x, yMm: 0 },

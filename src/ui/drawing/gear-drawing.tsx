@@ -1,4 +1,4 @@
-import type { Gear } from '@/core/plan/gear'
+import type { Gear } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { thingPaths } from './thing-paths'
 

@@ -1,5 +1,5 @@
+import type { Gear } from '@/core'
 import { memo } from 'react'
-import type { Gear } from '@/core/plan/gear'
 import { thingPaths } from './thing-paths'
 
 /** A thing from above, small: its true proportions in a box of 44 by 30 px. */

@@ -1,5 +1,5 @@
+import { survey } from '@/core'
 import { describe, expect, it } from 'vitest'
-import { survey } from '@/core/survey/survey'
 import { boatAndBox, twinSpan } from '@/demo/plans'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt } from './layout'
 import { pan, zoomAt, zoomOnto } from './zoom'

@@ -1,4 +1,4 @@
-import type { Survey } from '@/core/survey/survey'
+import type { Survey } from '@/core'
 
 export interface Pane {
   readonly left: number

@@ -1,11 +1,20 @@
-import type { Box } from '@/core/geometry/boxes'
-import type { Survey } from '@/core/survey/survey'
-import type { ThingAt } from '@/core/survey/frame/arrangement'
-import type { SwingMeeting } from '@/core/survey/openings/meetings'
-import { swingsOf, tiltOf, slideBox, type Hatch, type Sunroof } from '@/core/survey/openings/swings'
-import { openedTent } from '@/core/survey/openings/tent'
-import { panelAt, type Swept, type Swing } from '@/core/geometry/sweep'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import {
+  type Box,
+  formatQuantity,
+  type Hatch,
+  openedTent,
+  panelAt,
+  slideBox,
+  type Sunroof,
+  type Survey,
+  type Swept,
+  type Swing,
+  type SwingMeeting,
+  swingsOf,
+  type ThingAt,
+  tiltOf,
+  type UnitChoice,
+} from '@/core'
 import { toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
 

@@ -1,5 +1,4 @@
-import { pointsOf, type Attachment, type Vehicle } from '@/core/plan/vehicle'
-import { seatZ, type RackAt } from '@/core/survey/frame/arrangement'
+import { type Attachment, pointsOf, type RackAt, seatZ, type Vehicle } from '@/core'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 

@@ -1,5 +1,5 @@
+import { formatQuantity, type UnitChoice } from '@/core'
 import { memo } from 'react'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
 

@@ -1,4 +1,4 @@
-import type { ThingAt } from '@/core/survey/frame/arrangement'
+import type { ThingAt } from '@/core'
 
 /** Whether a thing looks the same as it did: each survey makes new objects, and most things have not moved. */
 export function sameThing(a: ThingAt, b: ThingAt): boolean {

@@ -1,4 +1,4 @@
-import type { Survey } from '@/core/survey/survey'
+import type { Survey } from '@/core'
 import { attachmentPath, rackPaths } from './rack-paths'
 import { ThingView } from './thing-view'
 import { VehicleView } from './vehicle-view'

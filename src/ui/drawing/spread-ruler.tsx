@@ -1,7 +1,5 @@
+import { formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
 import type { PointerEvent } from 'react'
-import type { SpreadPair } from '@/core/survey/bars/spread'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
 

@@ -1,6 +1,6 @@
 'use client'
+import type { Survey } from '@/core'
 import { useEffect, useId, useRef, useState } from 'react'
-import type { Survey } from '@/core/survey/survey'
 import { extentOf, layoutSheet, viewMatrix, type ViewName } from './layout'
 import { attachmentPath, rackPaths } from './rack-paths'
 import { SheetText } from './sheet-text'

@@ -1,5 +1,5 @@
+import { sizeAsPlaced, type ThingAt } from '@/core'
 import { memo } from 'react'
-import { sizeAsPlaced, type ThingAt } from '@/core/survey/frame/arrangement'
 import type { ViewName } from './layout'
 import { sameThing } from './same-thing'
 import type { ThingPaths } from './hull-paths'

@@ -1,5 +1,5 @@
+import type { Survey } from '@/core'
 import { memo } from 'react'
-import type { Survey } from '@/core/survey/survey'
 import { extentOf } from '@/ui/drawing/layout'
 import { SideFigure } from '@/ui/drawing/side-figure'
 

@@ -1,5 +1,4 @@
-import type { Vehicle } from '@/core/plan/vehicle'
-import type { BodyOutline } from '@/core/survey/frame/body/outline'
+import type { BodyOutline, Vehicle } from '@/core'
 import { boxPath, ellipsePath, linePath, roundedPath, type PlanePoint } from './path'
 
 /** A drawing of one view: path data by line weight, in the view's mm (u right, v up). */

@@ -1,6 +1,5 @@
+import type { BodyOutline, Vehicle } from '@/core'
 import { memo, useMemo } from 'react'
-import type { Vehicle } from '@/core/plan/vehicle'
-import type { BodyOutline } from '@/core/survey/frame/body/outline'
 import type { ViewName } from './layout'
 import { planPaths, rearPaths, sidePaths } from './vehicle-paths'
 

@@ -1,8 +1,4 @@
-import type { State } from '@/core/units/scalars'
-import { IN_STATE } from '@/core/review/finding'
-import { LIFTED_KG } from '@/core/survey/statics/evenness'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import { formatQuantity, IN_STATE, LIFTED_KG, type State, type Survey, type UnitChoice } from '@/core'
 import { toSheet, type SheetLayout, type ViewName } from './layout'
 import { SheetText } from './sheet-text'
 

@@ -1,7 +1,4 @@
-import { contactYs } from '@/core/survey/mounting/contacts'
-import type { BarWidth } from '@/core/survey/bars/width'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import { type BarWidth, contactYs, formatQuantity, type Survey, type UnitChoice } from '@/core'
 import { toSheet, type SheetLayout } from './layout'
 import { SheetText } from './sheet-text'
 

@@ -1,7 +1,6 @@
 'use client'
-import type { Box } from '@/core/geometry/boxes'
+import type { Box, Survey } from '@/core'
 import { create } from 'zustand'
-import type { Survey } from '@/core/survey/survey'
 import { extentOf, layoutSheet, type Zoom, type ViewName } from '@/ui/drawing/layout'
 import { pan, zoomAt, zoomOnto } from '@/ui/drawing/zoom'
 

@@ -1,4 +1,4 @@
-import type { Box } from '@/core/geometry/boxes'
+import type { Box } from '@/core'
 import {
   fromSheet,
   layoutSheet,

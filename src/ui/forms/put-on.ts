@@ -1,10 +1,14 @@
 'use client'
-import type { SingleCommand } from '@/core/plan/command'
-import type { Gear } from '@/core/plan/gear'
-import type { Placement } from '@/core/plan/placement'
-import { compatible, type Compatible, type Near } from '@/core/placing/compatible'
-import { firstPlace } from '@/core/survey/frame/room'
-import type { Survey } from '@/core/survey/survey'
+import {
+  compatible,
+  type Compatible,
+  firstPlace,
+  type Gear,
+  type HeldOver,
+  type Placement,
+  type SingleCommand,
+  type Survey,
+} from '@/core'
 import { stockNow } from '@/ui/state/stock'
 import { usePlan } from '@/ui/state/plan-store'
 
@@ -12,12 +16,12 @@ import { usePlan } from '@/ui/state/plan-store'
 const ownEntry = (survey: Survey, gear: Gear) => survey.plan.gear.find(({ id }) => id === gear.id) ?? gear
 
 /** Where a thing from the shelf goes on a rack, or nearest to where a hand holds it. */
-export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: Near): Compatible {
+export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: HeldOver): Compatible {
   return compatible(survey, ownEntry(survey, gear), rackId, stockNow().adapters, 'trial', near)
 }
 
 /** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
-export function putOn(survey: Survey, gear: Gear, rackId: string, near?: Near): void {
+export function putOn(survey: Survey, gear: Gear, rackId: string, near?: HeldOver): void {
   const { run, pick } = usePlan.getState()
   const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
   const entry = ownEntry(survey, gear)

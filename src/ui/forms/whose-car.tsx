@@ -1,7 +1,5 @@
 'use client'
-import { apply } from '@/core/plan/apply'
-import type { Car } from '@/core/plan/car'
-import type { Plan } from '@/core/plan/plan'
+import { apply, type Car, type Plan } from '@/core'
 import { keepPlan } from '@/storage/plans'
 import { usePlan } from '@/ui/state/plan-store'
 

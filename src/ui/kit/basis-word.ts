@@ -1,5 +1,4 @@
-import { choicesOf } from '@/core/kinds/kind'
-import { BASES, type Basis } from '@/core/kinds/basis'
+import { BASES, type Basis, choicesOf } from '@/core'
 
 /** How a mass is known, in a word. */
 export const BASIS_WORD: Readonly<Record<Basis | 'computed', string>> = {

@@ -1,7 +1,7 @@
 import Link from 'next/link'
 
 /** The mark: a height between two limits, and the name. */
-export function Mark() {
+export function Wordmark() {
   return (
     <Link href="/" className="flex min-h-11 items-center gap-2 pr-2" aria-label="Ypsos, all jobs">
       <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden>

@@ -1,7 +1,6 @@
 'use client'
+import { parsePlanText, type Plan, planFileName, printPlan } from '@/core'
 import { create } from 'zustand'
-import { parsePlanText, planFileName, printPlan } from '@/core/formats/plan-file'
-import type { Plan } from '@/core/plan/plan'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { downloadText } from './download'
 

@@ -3,7 +3,7 @@ import { useId, useState } from 'react'
 import { FieldNote } from './field-note'
 
 /** What came of a typed text: its value, or why it is none. */
-export type Read<T> =
+export type ParsedText<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string }
 
 /** A text that stands for something, read when it is left or entered; what cannot be read stays, with the reason. */
@@ -16,7 +16,7 @@ export function ParsedField<T>({
 }: {
   readonly label: string
   readonly text: string
-  readonly read: (text: string) => Read<T>
+  readonly read: (text: string) => ParsedText<T>
   readonly onValue: (value: T) => void
   readonly hint?: string
 }) {

@@ -1,8 +1,6 @@
 'use client'
+import { type Dimension, formatQuantity, homeUnit, parseQuantity } from '@/core'
 import { useId, useState, type KeyboardEvent } from 'react'
-import { homeUnit, type Dimension } from '@/core/units/dimension'
-import { formatQuantity } from '@/core/units/format'
-import { parseQuantity } from '@/core/units/parse'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
 import { FieldNote } from './field-note'
 

@@ -1,6 +1,4 @@
-import type { Phrase } from '@/core/units/phrase'
-import type { Dimension } from '@/core/units/dimension'
-import { formatQuantity } from '@/core/units/format'
+import { type Dimension, formatQuantity, type Phrase } from '@/core'
 import { useUnits } from '@/ui/state/settings-store'
 
 const FRACTION = /(\d+\/\d+)/

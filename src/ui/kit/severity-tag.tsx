@@ -1,4 +1,4 @@
-import { OUTCOME_WORD, VERDICT_WORD, type Outcome, type Verdict } from '@/core/review/finding'
+import { type Outcome, OUTCOME_WORD, type Verdict, VERDICT_WORD } from '@/core'
 
 const LOOK: Readonly<Record<Outcome | Verdict, string>> = {
   stop: 'bg-error text-error-content',

@@ -5,7 +5,7 @@ import { useSettings } from '@/ui/state/settings-store'
 import { useOffline } from '@/ui/state/use-offline'
 
 /** What every screen shares: settings read once, the theme, and a file dropped anywhere. */
-export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
+export function AppShell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const start = useSettings((store) => store.start)
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)

@@ -1,11 +1,6 @@
+import { foldedTogether, type Plan, review, STATES, survey, type UnitChoice } from '@/core'
 import { describe, expect, it } from 'vitest'
-import { review } from '@/core/review/review'
-import { survey } from '@/core/survey/survey'
-import type { UnitChoice } from '@/core/units/format'
 import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
-import type { Plan } from '@/core/plan/plan'
-import { STATES } from '@/core/units/scalars'
-import { together } from '@/core/review/folded'
 import { askGroups, openFindings } from '@/ui/screens/bench/finding-rows'
 import { openCount, verdictWords } from './state-switch'
 import { rackBox } from '@/ui/drawing/zoom-store'
@@ -41,7 +36,7 @@ describe('a verdict in a few words', () => {
       const reviewed = review(survey(plan))
       for (const state of STATES) {
         const verdict = reviewed.states[state]
-        const rows = together(openFindings(reviewed)).filter(
+        const rows = foldedTogether(openFindings(reviewed)).filter(
           ({ finding, all }) =>
             finding.severity === verdict && all.some((each) => each.state === state || each.state === 'all'),
         )
@@ -58,7 +53,7 @@ describe('a verdict in a few words', () => {
         { id: 'b', name: 'Door B', heightMm: 1500 },
       ],
     }
-    const rows = together(openFindings(review(survey(plan)))).filter(
+    const rows = foldedTogether(openFindings(review(survey(plan)))).filter(
       ({ finding }) => finding.rule === 'height-clearance',
     )
     expect(rows.map(({ states }) => states)).toEqual([
@@ -69,7 +64,7 @@ describe('a verdict in a few words', () => {
 
   it('asks in three lines at most at a first look, whatever is open', () => {
     for (const plan of DEMO_PLANS) {
-      const asked = together(openFindings(review(survey(plan)))).filter(
+      const asked = foldedTogether(openFindings(review(survey(plan)))).filter(
         ({ finding }) => finding.severity === 'findOut',
       )
       const groups = askGroups(asked)

@@ -1,9 +1,16 @@
 'use client'
-import { STATES, type State } from '@/core/units/scalars'
-import { identityOf, STATE_WORD, VERDICT_WORD, type Verdict } from '@/core/review/finding'
-import type { Review } from '@/core/review/review'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import {
+  formatQuantity,
+  identityOf,
+  type Review,
+  type State,
+  STATE_WORD,
+  STATES,
+  type Survey,
+  type UnitChoice,
+  type Verdict,
+  VERDICT_WORD,
+} from '@/core'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
 

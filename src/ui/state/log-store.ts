@@ -1,12 +1,20 @@
 'use client'
+import {
+  carsByJob,
+  EVENT_WORD,
+  type LogEvent,
+  logEventSchema,
+  nextTurn,
+  ownEvents,
+  perhapsSame,
+  type Plan,
+  type RackRecord,
+  replacedBy,
+  replay,
+  united,
+} from '@/core'
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
-import { EVENT_WORD, logEventSchema, type LogEvent } from '@/core/log/event'
-import { replay, type RackRecord } from '@/core/log/replay'
-import { nextTurn, united } from '@/core/log/sequence'
-import { replacedBy } from '@/core/log/subject'
-import { carsByJob, ownEvents, perhapsSame } from '@/core/log/whose'
-import type { Plan } from '@/core/plan/plan'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { keepEvents, loadEvents } from '@/storage/log'
 import { whyNotKept } from '@/storage/shelves'

@@ -4,12 +4,12 @@ import { boatAndBox, frameJob } from '@/demo/plans'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { planShelf } from '@/storage/shelves'
 import { nudge, setOnEdge, turnOn } from '@/ui/screens/bench/edits'
-import { judgedOf, remediesNow } from './judged'
+import { assessedOf, remediesNow } from './assessed'
 import { refused, usePlan } from './plan-store'
 
 const store = () => usePlan.getState()
 const box = () => store().plan?.placements.find((each) => each.id === 'long-box')
-const survey = () => judgedOf(store().plan!).survey
+const survey = () => assessedOf(store().plan!).survey
 
 beforeEach(async () => {
   await planShelf.clear()
@@ -134,11 +134,11 @@ describe('keys', () => {
 describe('judging', () => {
   it('surveys and reviews a plan once, and computes remedies once a finding', () => {
     const plan = store().plan!
-    expect(judgedOf(plan)).toBe(judgedOf(plan))
-    const finding = judgedOf(plan).review.findings[0]!
+    expect(assessedOf(plan)).toBe(assessedOf(plan))
+    const finding = assessedOf(plan).review.findings[0]!
     const remedies = remediesNow(plan, finding)
     expect(remedies.length).toBeGreaterThan(1)
     expect(remediesNow(plan, finding)).toBe(remedies)
-    expect(judgedOf({ ...plan })).not.toBe(judgedOf(plan))
+    expect(assessedOf({ ...plan })).not.toBe(assessedOf(plan))
   })
 })

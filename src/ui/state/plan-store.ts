@@ -1,10 +1,6 @@
 'use client'
+import { apply, type Command, type FieldMessage, type Plan, type State } from '@/core'
 import { create } from 'zustand'
-import { apply } from '@/core/plan/apply'
-import type { Command } from '@/core/plan/command'
-import type { FieldMessage } from '@/core/plan/messages'
-import type { Plan } from '@/core/plan/plan'
-import type { State } from '@/core/units/scalars'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 

@@ -1,6 +1,6 @@
 'use client'
+import { STOCK_KINDS, type StockKind, type StockLists } from '@/core'
 import { useMemo } from 'react'
-import { STOCK_KINDS, type StockKind, type StockLists } from '@/core/formats/stock-kinds'
 import { useSettings } from './settings-store'
 
 /** The shop's own entries first; an entry of the same id stands in for the demo's. */

@@ -1,5 +1,5 @@
+import type { Plan } from '@/core'
 import { useEffect, useState } from 'react'
-import type { Plan } from '@/core/plan/plan'
 import { loadPlans } from '@/storage/plans'
 
 /** The jobs a browser keeps: those that read, and how many do not. */

@@ -1,5 +1,5 @@
+import { reviewReportSchema } from '@/core'
 import { describe, expect, it } from 'vitest'
-import { reviewReportSchema } from '@/core/formats/report'
 import { boatAndBox } from '@/demo/plans'
 import { POST } from './route'
 

@@ -1,6 +1,4 @@
-import { readPlan } from '@/core/formats/plan-file'
-import { reviewReport } from '@/core/formats/report'
-import { assess } from '@/core/remedies/assess'
+import { assess, readPlan, reviewReport } from '@/core'
 
 /** What parts the shop that asks has is not known here, so none is proposed. */
 const NO_STOCK = { parts: [] }

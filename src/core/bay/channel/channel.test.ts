@@ -9,13 +9,13 @@ import {
   channelFindings,
   loadingOrder,
   placeIn,
-  withContents,
-  type Channel,
+  withSeen,
+  type LoadedChannel,
 } from './channel'
 import { runs } from '@/core/runs.testing'
 
 const nut = (id: string, atMm: number) => ({ id, name: id, atMm })
-const channel = (patch: Partial<Channel>): Channel => ({
+const channel = (patch: Partial<LoadedChannel>): LoadedChannel => ({
   id: 'bar',
   name: 'Front bar',
   ends: { low: 'left end', high: 'right end' },
@@ -137,7 +137,7 @@ describe('what was seen in a channel (B13)', () => {
   it('is said from its low end, and blocks what would pass it', () => {
     // 100 mm from the left end of a bar of 1700 is 750 left of its middle.
     const seen = [{ what: 'an old clamp', fromLowMm: 100, fixed: true }]
-    const loaded = withContents(given, seen)
+    const loaded = withSeen(given, seen)
     expect(loaded.inside).toEqual([{ id: 'seen-0', name: 'an old clamp', atMm: -750, fixed: true }])
     expect(loadingOrder(loaded).every((each) => each.kind === 'enters' && each.end === 'high')).toBe(true)
     const both = [...seen, { what: 'a plate', fromLowMm: 1600, fixed: false }]

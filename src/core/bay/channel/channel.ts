@@ -14,7 +14,7 @@ export interface InChannel {
 }
 
 /** A channel with its two ends; an end may be closed for good. */
-export interface Channel {
+export interface LoadedChannel {
   readonly id: string
   readonly name: string
   readonly ends: { readonly low: string; readonly high: string }
@@ -28,14 +28,14 @@ export interface Channel {
 }
 
 /** A place in a channel from the channel's own datum, mm. */
-export function placeIn({ datum, ends, span }: Channel, atMm: number): Phrase {
+export function placeIn({ datum, ends, span }: LoadedChannel, atMm: number): Phrase {
   if (datum === 'low') return [mm(atMm - span.fromMm), ` from the ${ends.low}`]
   const side = atMm < 0 ? ends.low : ends.high
   return Math.abs(atMm) < 0.5 ? ['the middle'] : [mm(Math.abs(atMm)), ` from the middle, toward the ${side}`]
 }
 
 /** A channel with what was seen in it besides what the plan has there. */
-export const withContents = (channel: Channel, seen: readonly Contents[]): Channel => ({
+export const withSeen = (channel: LoadedChannel, seen: readonly Contents[]): LoadedChannel => ({
   ...channel,
   inside: [
     ...channel.inside,
@@ -62,7 +62,7 @@ export type Entry =
  * The order in which nuts enter a channel: from the end that lies free to each place, those with furthest to go first,
  * from the low end before the high. A nut that no end reaches is blocked by what is least in its way.
  */
-export function loadingOrder({ open, inside, wanted }: Channel): Entry[] {
+export function loadingOrder({ open, inside, wanted }: LoadedChannel): Entry[] {
   const barriers = (nut: InChannel, end: 'low' | 'high') =>
     inside
       .filter(({ atMm }) => (end === 'low' ? atMm <= nut.atMm : atMm >= nut.atMm))
@@ -99,7 +99,7 @@ const weight = (list: readonly { readonly fixed: boolean }[]) =>
 export interface BarChannel {
   readonly barId: string
   readonly rackId: string
-  readonly channel: Channel
+  readonly channel: LoadedChannel
   readonly unsure: readonly string[]
 }
 
@@ -109,7 +109,7 @@ export function channelFindings(
   seen: readonly Contents[],
 ): Finding[] {
   const common = { rule: 'channel', state: 'all', subject: { barId, placementIds: [] } } as const
-  const blocked = loadingOrder(withContents(channel, seen)).flatMap((entry): Finding[] =>
+  const blocked = loadingOrder(withSeen(channel, seen)).flatMap((entry): Finding[] =>
     entry.kind === 'enters'
       ? []
       : [

@@ -3,10 +3,10 @@ import type { BayRules } from '../../plan/house'
 import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
-import { cutStock, type CutPlan } from './stock-cut'
+import { cutBarLengths, type CutPlan } from './bar-lengths'
 
 /** A stretch of a groove that a rubber strip closes, and the length to cut for it, mm across the vehicle. */
-export interface Strip {
+export interface FillerStrip {
   readonly barId: string
   readonly barName: string
   readonly kind: 'infill' | 'gap' | 'spacer'
@@ -16,11 +16,11 @@ export interface Strip {
 }
 
 export interface CutList {
-  readonly strips: readonly Strip[]
+  readonly strips: readonly FillerStrip[]
   /** Bars whose strips cannot be cut yet, and what has to be measured first. */
   readonly unsure: readonly { readonly barId: string; readonly barName: string; readonly say: string }[]
   /** One plan for each kind of strip: they are not of one section. */
-  readonly plans: readonly { readonly kind: Strip['kind']; readonly plan: CutPlan }[]
+  readonly plans: readonly { readonly kind: FillerStrip['kind']; readonly plan: CutPlan }[]
 }
 
 /** Shorter gaps are left open: such a piece does not hold. Common practice, no source. */
@@ -84,10 +84,10 @@ function unsureOf(survey: Survey, at: BarAt): string[] {
   ]
 }
 
-function stripsOf(survey: Survey, at: BarAt, rules: BayRules): Strip[] {
+function stripsOf(survey: Survey, at: BarAt, rules: BayRules): FillerStrip[] {
   const { bar, rack } = at
   const end = bar.lengthMm / 2 - (bar.capMm ?? 0)
-  const strip = (kind: Strip['kind'], [fromMm, toMm]: [number, number]): Strip => ({
+  const strip = (kind: FillerStrip['kind'], [fromMm, toMm]: [number, number]): FillerStrip => ({
     barId: bar.id,
     barName: bar.name,
     kind,
@@ -136,7 +136,7 @@ export function cutList(survey: Survey, rules: BayRules): CutList {
     ),
     plans: kinds.map((kind) => ({
       kind,
-      plan: cutStock(
+      plan: cutBarLengths(
         strips.filter((each) => each.kind === kind).map(({ cutMm }) => cutMm),
         rules.stripStockMm,
       ),

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { phraseText } from '../../units/phrase'
 import { datumOf, isMark, plannedReading, type PlannedPair } from './taped'
 import { acrossImplied, sidewaysMm } from './possible'
-import { squareness } from './squareness'
+import { squarenessFindings } from './squareness'
 
 const pair: PlannedPair = {
   front: { id: 'f', name: 'Front bar', lengthMm: 1270, profileMm: 82, capMm: 5, acrossMm: 1000 },
@@ -31,20 +31,20 @@ const asPlanned: Readings = Object.fromEntries(
 ) as Record<Taped, number[]>
 
 const said = (readings: Readings, what: string) => {
-  const found = squareness(pair, readings).find(({ id }) => id.endsWith(` ${what}`))
+  const found = squarenessFindings(pair, readings).find(({ id }) => id.endsWith(` ${what}`))
   return found && `${found.severity}: ${phraseText(found.sentence)}`
 }
 
 describe('two bars as they stand', () => {
   it('as planned are clear in every way', () => {
-    const found = squareness(pair, asPlanned)
+    const found = squarenessFindings(pair, asPlanned)
     expect(found.map(({ severity }) => severity)).toEqual(found.map(() => 'clear'))
     expect(found).toHaveLength(7)
   })
 
   it('702 and 705 are out by 3 mm, which is within 3; 706 is not, and says which end goes where', () => {
     const at702 = { ...pair, spreadMm: 702 }
-    const of = (right: number) => squareness(at702, { spreadLeft: [702], spreadRight: [right] })[0]
+    const of = (right: number) => squarenessFindings(at702, { spreadLeft: [702], spreadRight: [right] })[0]
     expect(of(705)?.severity).toBe('clear')
     expect(of(706)?.severity).toBe('stop')
     expect(phraseText(of(706)?.sentence ?? [])).toContain('bring its right end 4 mm forward')
@@ -53,7 +53,7 @@ describe('two bars as they stand', () => {
   it('out of parallel is put right by what holds the bar, and only a rail lets one slide (B12)', () => {
     const of = (heldBy: PlannedPair['heldBy']) =>
       phraseText(
-        squareness({ ...pair, heldBy }, { spreadLeft: [760], spreadRight: [790] })[0]?.sentence ?? [],
+        squarenessFindings({ ...pair, heldBy }, { spreadLeft: [760], spreadRight: [790] })[0]?.sentence ?? [],
       )
     expect(of('rail')).toContain('Loosen the Rear bar')
     expect(of('point')).toContain('the vehicle’s points')
@@ -113,7 +113,8 @@ describe('two bars as they stand', () => {
     fc.assert(
       fc.property(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 }), (off, shift) => {
         const one = taped(760, 760 + off, shift)
-        const words = (readings: Readings) => squareness(pair, readings).map(({ severity }) => severity)
+        const words = (readings: Readings) =>
+          squarenessFindings(pair, readings).map(({ severity }) => severity)
         expect(words(mirrored(one))).toEqual(words(one))
         const sentence = said(one, 'square')
         if (sentence && off === 0) expect(said(mirrored(one), 'square')).toBe(flip(sentence))
@@ -142,13 +143,17 @@ describe('readings from the wrong mark', () => {
     // 1270 = 2 × 115 + 1000 + 2 × 20 with feet taped from their centres and caps of 20: 125 is 10 too many.
     const caps = { ...pair.front, capMm: 20 }
     const short: PlannedPair = { ...pair, footWidthMm: 0, front: caps, rear: { ...caps, id: 'r' } }
-    const found = squareness(short, { frontOverLeft: [125], frontOverRight: [115] })
+    const found = squarenessFindings(short, { frontOverLeft: [125], frontOverRight: [115] })
     expect(found.map(({ severity }) => severity)).toEqual(['findOut'])
     expect(phraseText(found[0]?.sentence ?? []).replace(/\s/g, ' ')).toContain(
       'add up to 1 280 mm, the bar is 1 270 mm',
     )
     // Where the feet really stand nearer, that is taped too, and then they fit together.
-    const nearer = squareness(short, { frontOverLeft: [125], frontOverRight: [115], frontAcross: [990] })
+    const nearer = squarenessFindings(short, {
+      frontOverLeft: [125],
+      frontOverRight: [115],
+      frontAcross: [990],
+    })
     expect(nearer.map(({ id, severity }) => `${id.split(' ').at(-1)} ${severity}`)).toEqual(['centred stop'])
   })
 
@@ -162,7 +167,7 @@ describe('readings from the wrong mark', () => {
         (key, by, less) => {
           const good = taped(760, 760, 0)
           const wrong = { ...good, [key]: [(good[key]?.[0] ?? 0) + (less ? -by : by)] }
-          const found = squareness(pair, wrong)
+          const found = squarenessFindings(pair, wrong)
           expect(found.map(({ severity }) => severity)).toEqual(['findOut'])
         },
       ),
@@ -181,7 +186,7 @@ describe('readings from the wrong mark', () => {
             key,
             [value + (slips[i] ?? 0)],
           ])
-          const found = squareness(pair, Object.fromEntries(read) as Readings)
+          const found = squarenessFindings(pair, Object.fromEntries(read) as Readings)
           expect(found.filter(({ id }) => id.endsWith('datum'))).toEqual([])
         },
       ),
@@ -191,7 +196,7 @@ describe('readings from the wrong mark', () => {
   it('a cap that nobody described may take what is left over, but makes nothing longer', () => {
     const unsaid = { ...pair, front: { ...pair.front, capMm: undefined } }
     const of = (over: number) =>
-      squareness(unsaid, { frontOverLeft: [over], frontOverRight: [over] }).map(({ id }) =>
+      squarenessFindings(unsaid, { frontOverLeft: [over], frontOverRight: [over] }).map(({ id }) =>
         id.split(' ').at(-1),
       )
     expect(of(80)).toEqual(['centred'])
@@ -238,7 +243,7 @@ describe('what one reading alone says', () => {
 
   it('28 7/16 in is not 28 3/8 as planned: both are said (B12)', () => {
     const planned = { ...pair, spreadMm: 28.375 * 25.4 }
-    const found = squareness(planned, { spreadLeft: [28.4375 * 25.4], spreadRight: [28.4375 * 25.4] })
+    const found = squarenessFindings(planned, { spreadLeft: [28.4375 * 25.4], spreadRight: [28.4375 * 25.4] })
     const spread = found.find(({ id }) => id.endsWith(' spread'))
     expect(spread?.severity).toBe('clear')
     expect(phraseText(spread?.sentence ?? [], { show: 'us', denominator: 16 })).toContain('planned 28 3/8')

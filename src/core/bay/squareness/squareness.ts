@@ -10,7 +10,7 @@ import { type PlannedPair } from './taped'
  * How two bars stand against how they should: parallel, square, centred, level, and what to move which way by how much.
  * Readings that cannot be true together come first; nothing is advised on the word of any of them.
  */
-export function squareness(pair: PlannedPair, readings: Readings): Finding[] {
+export function squarenessFindings(pair: PlannedPair, readings: Readings): Finding[] {
   const middles = middlesOf(readings)
   const wrong = impossible(pair, readings, middles)
   const doubted = new Set(wrong.flatMap(({ readings: keys }) => keys))

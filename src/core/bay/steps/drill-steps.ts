@@ -23,7 +23,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
             `${plan.asked} holes through ${plan.layers.join(', ') || 'layers nobody has named'}. The customer has said yes to them, and the template lies right.`,
           ],
           minutes: about(5),
-          doing: { kind: 'confirm', partId: plan.partId },
+          task: { kind: 'confirm', partId: plan.partId },
         }),
         stepOf({
           ...common,

@@ -13,12 +13,12 @@ export interface Estimate {
 
 /** What makes a job harder. Common practice, no source. */
 function reasons(steps: readonly Step[], helper: number): string[] {
-  const joints = steps.filter(({ doing }) => doing.kind === 'torque').length
+  const joints = steps.filter(({ task }) => task.kind === 'torque').length
   const unknown = steps.filter(
-    ({ doing }) => doing.kind === 'torque' && !['sheet', 'advice'].includes(doing.group.joint.torque.kind),
+    ({ task }) => task.kind === 'torque' && !['sheet', 'advice'].includes(task.group.joint.torque.kind),
   ).length
   return [
-    ...(steps.some(({ doing }) => doing.kind === 'confirm') ? ['holes that cannot be undone'] : []),
+    ...(steps.some(({ task }) => task.kind === 'confirm') ? ['holes that cannot be undone'] : []),
     ...(helper > 0 ? [helper === 1 ? 'one step wants two people' : `${helper} steps want two people`] : []),
     ...(joints > 4 ? [`${joints} kinds of joint`] : []),
     ...(unknown > 0
@@ -36,7 +36,7 @@ function reasons(steps: readonly Step[], helper: number): string[] {
 export function estimate(steps: readonly Step[]): Estimate {
   const one = schedule(steps, 1, 'to')
   const because = reasons(steps, one.helper.length)
-  const drills = steps.some(({ doing }) => doing.kind === 'confirm')
+  const drills = steps.some(({ task }) => task.kind === 'confirm')
   return {
     one: { fromMin: schedule(steps, 1, 'from').minutes, toMin: one.minutes },
     two: { fromMin: schedule(steps, 2, 'from').minutes, toMin: schedule(steps, 2, 'to').minutes },

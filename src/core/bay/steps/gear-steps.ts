@@ -82,7 +82,7 @@ export function gearSteps(
     minutes: { from: 5, to: 10 },
     hands: lift?.advice.by === 'one' && gear.lengthMm <= LONG_MM ? 1 : 2,
     byLoader,
-    doing: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
+    task: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
   })
   return [
     ...brought,
@@ -102,7 +102,7 @@ export function gearSteps(
         ],
         minutes: { from: 3, to: 6 },
         tools: [group.joint.tool],
-        doing: { kind: 'torque', group },
+        task: { kind: 'torque', group },
       }),
     ),
   ]

@@ -95,7 +95,7 @@ export function jobSteps(
       detail: [`${channel.channel.wanted.length} nuts, in this order, before the end is closed.`],
       after: [COUNT, ...(inBed ? [] : fixedBy(channel.rackId))],
       minutes: { from: 3, to: 6 },
-      doing: { kind: 'channel', channel },
+      task: { kind: 'channel', channel },
     })
   })
   const weigh = weighSteps(survey, weighed, [COUNT])
@@ -129,7 +129,7 @@ export function jobSteps(
       'Everything on the bench before the first bolt: what is not in the box stops the job now, not later.',
     ],
     minutes: { from: 10, to: 20 },
-    doing: { kind: 'count' },
+    task: { kind: 'count' },
   })
   const work = [count, ...weigh, ...off, ...rackList, ...channels, ...gear]
   const all = work.map(({ id }) => id)
@@ -144,7 +144,7 @@ export function jobSteps(
       detail: [item.detail],
       after: [...all, ...(i === 0 ? [] : [`prove/${proofs[i - 1]?.id ?? ''}`])],
       minutes: { from: item.minutes, to: item.minutes * 1.5 },
-      doing: { kind: 'prove', item },
+      task: { kind: 'prove', item },
     }),
   )
   const tell = stepOf({
@@ -158,7 +158,7 @@ export function jobSteps(
     ],
     after: [...all, ...proof.map(({ id }) => id)],
     minutes: { from: 10, to: 15 },
-    doing: { kind: 'tell', what: [...cautionsFor(survey)] },
+    task: { kind: 'tell', what: [...cautionsFor(survey)] },
   })
   const byStage = [...work].sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
   return inOrder([...byStage, ...proof, tell])

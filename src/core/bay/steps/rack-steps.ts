@@ -11,7 +11,7 @@ import { drillSteps } from './drill-steps'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
-import type { Doing, JointGroup, Step } from './step'
+import type { Task, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
 
 const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
@@ -51,7 +51,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       minutes: about(4),
       ...rest,
     })
-  const doing = (kind: Doing) => ({ doing: kind })
+  const asking = (task: Task) => ({ task })
   const has = (role: Part['role']) => own.parts.some((part) => part.role === role)
   const pairs = pairsOf(survey, rack)
   const footPart = own.parts.find(({ role }) => role === 'feet' || role === 'legs')
@@ -154,7 +154,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           ),
         ),
         footIds,
-        ...doing({ kind: 'start', groups }),
+        ...asking({ kind: 'start', groups }),
       },
     ),
   ]
@@ -185,7 +185,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                     hands: 2,
                     footIds,
                     tools: ['tape'],
-                    ...doing({ kind: 'measure', pairs }),
+                    ...asking({ kind: 'measure', pairs }),
                   },
                 ),
               ]),
@@ -203,7 +203,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),
           footIds,
           tools: [group.joint.tool],
-          ...doing({ kind: 'torque', group }),
+          ...asking({ kind: 'torque', group }),
         },
       ),
     ),
@@ -219,7 +219,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
               minutes: about(4 * pairs.length),
               footIds,
               tools: ['tape'],
-              ...doing({ kind: 'measure', pairs }),
+              ...asking({ kind: 'measure', pairs }),
             },
           ),
         ]
@@ -236,7 +236,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             {
               minutes: about(8),
               tools: ['shears', 'soap and water'],
-              ...doing({ kind: 'cut', rackId: own.id }),
+              ...asking({ kind: 'cut', rackId: own.id }),
             },
           ),
           step('caps', 'trim', 'End caps on', ['Every nut is in its channel: after this nothing enters.'], {

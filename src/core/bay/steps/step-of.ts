@@ -1,6 +1,6 @@
 import type { Step } from './step'
 
-type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'byLoader' | 'tools' | 'footIds' | 'after' | 'doing'> &
+type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'byLoader' | 'tools' | 'footIds' | 'after' | 'task'> &
   Partial<Step>
 
 /** A step with what is usual where nothing else is said. */
@@ -12,7 +12,7 @@ export function stepOf(draft: Draft): Step {
     byLoader: false,
     tools: [],
     footIds: [],
-    doing: { kind: 'do' },
+    task: { kind: 'do' },
     ...draft,
   }
 }

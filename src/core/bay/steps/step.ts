@@ -31,7 +31,7 @@ export type WeighTarget =
   | { readonly of: 'load'; readonly placementId: string; readonly loadId: string }
 
 /** What a step is about, beyond doing what it says. */
-export type Doing =
+export type Task =
   | { readonly kind: 'do' }
   | { readonly kind: 'count' }
   | {
@@ -65,7 +65,7 @@ export interface Step {
   /** Too heavy for two: a loader, a hoist or more hands. */
   readonly byLoader: boolean
   readonly tools: readonly string[]
-  readonly doing: Doing
+  readonly task: Task
   /** The feet it is about, for the small drawing. */
   readonly footIds: readonly string[]
   readonly rackId: string | undefined

@@ -171,10 +171,10 @@ describe('the steps of every demo job', () => {
     '%s: no torque before all of its group is started by hand',
     (_, plan) => {
       const steps = stepsOf(plan)
-      const torque = steps.filter(({ doing }) => doing.kind === 'torque')
+      const torque = steps.filter(({ task }) => task.kind === 'torque')
       expect(torque.length).toBeGreaterThan(0)
       for (const step of torque) {
-        const starts = steps.filter(({ group, doing }) => group === step.group && doing.kind === 'start')
+        const starts = steps.filter(({ group, task }) => group === step.group && task.kind === 'start')
         expect(starts.length).toBeGreaterThan(0)
         for (const start of starts) expect(mustPrecede(steps, start.id, step.id)).toBe(true)
       }
@@ -228,7 +228,7 @@ describe('what comes before what', () => {
 
   it('a guess is weighed, and its step stays when it has been', () => {
     const guessed = stepsOf(twinSpan).find(({ id }) => id === 'weigh/double-boat/paddles')
-    expect(guessed?.doing).toMatchObject({
+    expect(guessed?.task).toMatchObject({
       kind: 'weigh',
       guessKg: 16,
       target: { of: 'load', loadId: 'paddles' },
@@ -316,9 +316,9 @@ describe('the joints of a rack', () => {
     const plan = withParts((part) => (part.id === deck.id ? { ...part, fasteners: [bolt(32)] } : part))
     const torque = stepsOf(plan).find(({ id }) => id === `platform/torque-${deck.id}-0`)
     expect(torque?.detail.join('')).toMatch(/^32 in all/)
-    expect(
-      torque?.doing.kind === 'torque' && torque.doing.group.perSpot * torque.doing.group.spots.length,
-    ).toBe(32)
+    expect(torque?.task.kind === 'torque' && torque.task.group.perSpot * torque.task.group.spots.length).toBe(
+      32,
+    )
   })
 
   it('of a rack entered as a whole are tightened at its feet, though no sheet says how (B3)', () => {
@@ -339,8 +339,8 @@ describe('the joints of a rack', () => {
       })),
     }
     const torque = stepsOf(whole).find(({ id }) => id === 'platform/torque-all-0')
-    expect(torque?.doing).toMatchObject({ kind: 'torque', group: { joint: { torque: { kind: 'unknown' } } } })
-    expect(torque?.doing.kind === 'torque' && torque.doing.group.spots.length).toBe(
+    expect(torque?.task).toMatchObject({ kind: 'torque', group: { joint: { torque: { kind: 'unknown' } } } })
+    expect(torque?.task.kind === 'torque' && torque.task.group.spots.length).toBe(
       survey(whole).racks[0]!.feet.length,
     )
   })
@@ -425,14 +425,14 @@ describe('what the steps say (B18)', () => {
   })
 
   it('counts one as one', () => {
-    const [joint] = stepsOf(boatAndBox).filter(({ doing }) => doing.kind === 'torque')
-    if (joint?.doing.kind !== 'torque') throw new Error('nothing is tightened')
-    const { group } = joint.doing
+    const [joint] = stepsOf(boatAndBox).filter(({ task }) => task.kind === 'torque')
+    if (joint?.task.kind !== 'torque') throw new Error('nothing is tightened')
+    const { group } = joint.task
     const unknown: Step = {
       ...joint,
       hands: 2,
       after: [],
-      doing: { kind: 'torque', group: { ...group, joint: { ...group.joint, torque: { kind: 'unknown' } } } },
+      task: { kind: 'torque', group: { ...group, joint: { ...group.joint, torque: { kind: 'unknown' } } } },
     }
     expect(estimate([unknown]).because).toEqual([
       'one step wants two people',

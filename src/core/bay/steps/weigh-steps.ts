@@ -57,7 +57,7 @@ export function weighSteps(survey: Survey, weighed: ReadonlySet<string>, after: 
         after,
         minutes: { from: 2, to: 4 },
         tools: ['hanging scale'],
-        doing: { kind: 'weigh', target, targetId: id, name, guessKg: now },
+        task: { kind: 'weigh', target, targetId: id, name, guessKg: now },
       }),
     )
 }

@@ -3,7 +3,7 @@ import { newtonMetre, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/house'
 import type { Survey } from '../../survey/survey'
 import { answersAt } from '../answers'
-import { ANSWER_WORD, pullWords, type Answer } from '../../log/event'
+import { ANSWER_WORD, pullWords, type StepAnswer } from '../../log/event'
 import { pullKey, signKey, type BayProgress } from '../../log/replay'
 import { fittedThings, gearJoints, rackJoints } from '../steps/joint-groups'
 import type { JointGroup } from '../steps/step'
@@ -36,7 +36,7 @@ function wantedOf({ torque }: Joint): Phrase {
 function readOf(
   { joint, spots, pulls }: JointGroup,
   progress: BayProgress,
-  answered: ReadonlyMap<string, Answer>,
+  answered: ReadonlyMap<string, StepAnswer>,
 ): Phrase {
   const last = Math.max(0, ...pulls.map(({ pass }) => pass))
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))

@@ -15,7 +15,7 @@ export function barSeatFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'move',
-      say: [`Move ${at.bar.name.toLowerCase()} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
+      message: [`Move ${at.bar.name.toLowerCase()} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
       command: { do: 'moveBar', barId: at.bar.id, xMm },
       rank: MOVE_FIRST + Math.abs(by),
     },

@@ -48,7 +48,7 @@ function swapped(a: ThingAt, b: ThingAt): Candidate[] {
   return [
     {
       kind: 'move',
-      say: [`Let ${a.gear.name.toLowerCase()} and ${b.gear.name.toLowerCase()} change places`],
+      message: [`Let ${a.gear.name.toLowerCase()} and ${b.gear.name.toLowerCase()} change places`],
       command: { do: 'together', commands: [place(a, b), place(b, a)] },
       rank: MOVE_FIRST + 5000 + by,
     },

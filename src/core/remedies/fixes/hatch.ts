@@ -27,7 +27,7 @@ export function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'move',
-      say: [`Move ${at.bar.name.toLowerCase()} forward `, mm(upToMm(by))],
+      message: [`Move ${at.bar.name.toLowerCase()} forward `, mm(upToMm(by))],
       command: { do: 'moveBar', barId: at.bar.id, xMm: at.bar.xMm - upToMm(by) },
       rank: MOVE_FIRST + by,
     },

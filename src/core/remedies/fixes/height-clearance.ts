@@ -16,7 +16,7 @@ export function heightClearanceFixes(survey: Survey, finding: Finding): Candidat
   const low = gear.name.toLowerCase()
   const laid: Candidate = {
     kind: 'change',
-    say: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],
+    message: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],
     command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
     rank: 0,
   }
@@ -27,7 +27,7 @@ export function heightClearanceFixes(survey: Survey, finding: Finding): Candidat
       ? [
           {
             kind: 'change' as const,
-            say: [`Carry ${low} only when parked`],
+            message: [`Carry ${low} only when parked`],
             command: { do: 'setWhen' as const, placementId: placement.id, when: 'parked' as const },
             rank: mass + 0.01,
           },
@@ -35,7 +35,7 @@ export function heightClearanceFixes(survey: Survey, finding: Finding): Candidat
       : []),
     {
       kind: 'off',
-      say: [`Take off ${low}`],
+      message: [`Take off ${low}`],
       command: { do: 'takeOff', placementId: placement.id },
       rank: mass,
     },

@@ -19,7 +19,7 @@ export function kitFitFixes(survey: Survey, finding: Finding, stock: RemedyStock
     )
     .map((other) => ({
       kind: 'swap',
-      say: [`Change to ${other.name}`],
+      message: [`Change to ${other.name}`],
       command: { do: 'swapPart', partId: part.id, part: { ...other, id: part.id } },
       rank: FIT_NEXT + (other.price ?? 0),
     }))

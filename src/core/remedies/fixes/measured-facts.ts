@@ -12,7 +12,7 @@ export function measuredFactsFixes(survey: Survey, finding: Finding): Candidate[
   return [
     {
       kind: 'change',
-      say: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name.toLowerCase()}`],
+      message: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name.toLowerCase()}`],
       command: { do: 'setBar', bar: { ...bar, riseMm: Math.max(0, found.middleMm) } },
       rank: FIT_NEXT,
     },

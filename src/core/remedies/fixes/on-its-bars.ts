@@ -18,7 +18,7 @@ export function onItsBarsFixes(survey: Survey, finding: Finding): Candidate[] {
       ? [
           {
             kind: 'fit' as const,
-            say: [
+            message: [
               `Mount ${thing.gear.name.toLowerCase()} on ${reached.map(({ bar }) => bar.name.toLowerCase()).join(' and ')}`,
             ],
             command: {

@@ -9,7 +9,7 @@ export function peopleDrivingFixes({ masses }: Survey, finding: Finding): Candid
     .filter((mass) => finding.id.startsWith(`people-driving ${mass.id} `))
     .map((mass) => ({
       kind: 'change',
-      say: [`${mass.label}: parked only`],
+      message: [`${mass.label}: parked only`],
       rank: mass.kg,
       command:
         mass.of === 'load' && mass.load

@@ -27,7 +27,7 @@ export function sleepersFixes(survey: Survey, finding: Finding): Candidate[] {
       return [
         {
           kind: 'less',
-          say: [`${load.name}: ${what.count - 1} instead of ${what.count}`],
+          message: [`${load.name}: ${what.count - 1} instead of ${what.count}`],
           command: {
             do: 'setLoad',
             placementId: tent.placement.id,

@@ -7,7 +7,7 @@ export function speedRatingFixes({ plan: { use } }: Survey, { limit, state }: Fi
   return [
     {
       kind: 'change',
-      say: ['Drive at most ', limit],
+      message: ['Drive at most ', limit],
       command: {
         do: 'setUse',
         use: state === 'road' ? { ...use, roadKmH: limit.value } : { ...use, trailKmH: limit.value },

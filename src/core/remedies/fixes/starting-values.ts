@@ -6,5 +6,5 @@ export function startingValuesFixes({ plan }: Survey): Candidate[] {
   const starts = startsOf(plan)
   return starts.length === 0
     ? []
-    : [{ kind: 'change', say: ['They are right'], command: { do: 'confirm', starts }, rank: 0 }]
+    : [{ kind: 'change', message: ['They are right'], command: { do: 'confirm', starts }, rank: 0 }]
 }

@@ -18,7 +18,7 @@ export function tieDownsFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'fit',
-      say: [
+      message: [
         `Plan ${straps(count)} for ${thing.gear.name.toLowerCase()}, `,
         kg(plannedEachKg ?? Math.ceil(tie.eachKg)),
         ' each',

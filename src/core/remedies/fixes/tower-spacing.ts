@@ -14,7 +14,7 @@ export function towerSpacingFixes(survey: Survey, finding: Finding): Candidate[]
   return [
     {
       kind: 'move',
-      say: [`Set the feet of ${at.bar.name.toLowerCase()} `, mm(spacing.feet.towerMm), ' apart, evenly'],
+      message: [`Set the feet of ${at.bar.name.toLowerCase()} `, mm(spacing.feet.towerMm), ' apart, evenly'],
       command: { do: 'setBar', bar: { ...bar, feetYMm: [-half, half] } },
       rank: MOVE_FIRST + Math.abs(spacing.nowMm - spacing.feet.towerMm),
     },

@@ -10,7 +10,7 @@ export function windFixes({ plan: { use } }: Survey, finding: Finding): Candidat
     ? [
         {
           kind: 'change',
-          say: ['Drive at most ', kmH(slower)],
+          message: ['Drive at most ', kmH(slower)],
           command: { do: 'setUse', use: { ...use, roadKmH: slower } },
           rank: use.roadKmH - slower,
         },

@@ -59,7 +59,9 @@ describe('an uneven load', () => {
       ],
     )
     const [finding] = run(evenness, two)
-    const says = FIXES['evenness']!(survey(two), finding!, { parts: [] }).map(({ say }) => say.join(''))
+    const says = FIXES['evenness']!(survey(two), finding!, { parts: [] }).map(({ message }) =>
+      message.join(''),
+    )
     expect(finding?.severity).toBe('mind')
     expect(says.some((say) => say.includes('change places'))).toBe(true)
   })

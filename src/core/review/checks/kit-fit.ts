@@ -31,7 +31,7 @@ export const kitFit = check({
             ...(point.kind === 'findOut'
               ? { ask: { where: 'look', label: part.name, target: { open: 'vehicle' } } as const }
               : {}),
-            sentence: [`${part.name} ${point.say}.`],
+            sentence: [`${part.name} ${point.message}.`],
           }
         const said = kitSays(part)
         if (points.length === 0 && said.length > 0)

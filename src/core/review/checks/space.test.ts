@@ -68,6 +68,6 @@ describe('space', () => {
     const stop = judged.review.findings.find(({ rule }) => rule === 'space')
     const [first] = judged.remedies(stop!)
     expect(first?.kind).toBe('move')
-    expect(first?.say).toContainEqual({ dimension: 'length', value: 30 })
+    expect(first?.message).toContainEqual({ dimension: 'length', value: 30 })
   })
 })

@@ -1,13 +1,13 @@
 import { type Said, check, practice } from '../check'
 import { TOLERANCE } from '../../units/tolerance'
 import { nearest } from '../../geometry/intervals'
-import type { Member, SpreadPair, Spreads, WantedSpread } from '../../survey/bars/spread'
+import type { SpreadMember, SpreadPair, Spreads, WantedSpread } from '../../survey/bars/spread'
 import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../../survey/bars/spread-problem'
 import { mm, type Phrase } from '../../units/phrase'
 
 const range = ({ from, to }: WantedSpread): Phrase => (from === to ? [mm(from)] : [mm(from), ' to ', mm(to)])
 
-const named = (members: readonly Member[]) => {
+const named = (members: readonly SpreadMember[]) => {
   const names = members.map(({ name }) => name)
   return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`
 }
@@ -16,7 +16,7 @@ const named = (members: readonly Member[]) => {
 function shortBy(
   spreads: Spreads,
   able: SpreadSolution | undefined,
-  set: readonly Member[],
+  set: readonly SpreadMember[],
 ): { pair: SpreadPair; byMm: number; able: number } | undefined {
   if (set.length !== 2 || !set.some(({ kind }) => kind === 'vehicle')) return undefined
   const id = set.find(({ kind }) => kind === 'thing')?.id
@@ -33,7 +33,11 @@ function shortBy(
   return undefined
 }
 
-function conflictFinding(spreads: Spreads, able: SpreadSolution | undefined, set: readonly Member[]): Said {
+function conflictFinding(
+  spreads: Spreads,
+  able: SpreadSolution | undefined,
+  set: readonly SpreadMember[],
+): Said {
   const short = shortBy(spreads, able, set)
   const thing = set.find(({ kind }) => kind === 'thing')
   const missed = short ? undefined : missedBy(onlyMembers(spreads.problem, new Set(set.map(({ id }) => id))))

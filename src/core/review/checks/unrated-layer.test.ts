@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { STOCK_PARTS } from '@/demo/racks'
+import { DEMO_PARTS } from '@/demo/racks'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { survey } from '../../survey/survey'
 import { remediesFor } from '../../remedies/remedies'
@@ -37,7 +37,7 @@ describe('a missing figure', () => {
     const surveyed = survey(plan)
     const found = review(surveyed)
     const finding = found.findings.find((each) => each.rule === 'unrated-layer')!
-    const remedies = remediesFor(surveyed, found, finding, { parts: STOCK_PARTS })
+    const remedies = remediesFor(surveyed, found, finding, { parts: DEMO_PARTS })
     expect(remedies.map((remedy) => remedy.kind)).toEqual(['swap'])
   })
 })

@@ -17,7 +17,7 @@ import {
 import { forwardToClear, sharesWidth, slideBox, swingsOf, tiltOf } from '../openings/swings'
 
 /** Who has a say in where bars stand, by name. Its id is that of a thing, of the vehicle or of an obstacle. */
-export interface Member {
+export interface SpreadMember {
   readonly id: string
   readonly name: string
   readonly kind: 'vehicle' | 'obstacle' | 'thing'
@@ -25,7 +25,7 @@ export interface Member {
 
 /** What one thing wants between two neighbouring bars of its own, mm. */
 export interface WantedSpread {
-  readonly member: Member
+  readonly member: SpreadMember
   readonly from: number
   readonly to: number
 }
@@ -45,11 +45,11 @@ export interface Spreads {
   readonly bars: readonly BarAt[]
   readonly pairs: readonly SpreadPair[]
   readonly problem: SpreadProblem
-  readonly memberById: ReadonlyMap<string, Member>
+  readonly memberById: ReadonlyMap<string, SpreadMember>
   /** Whether the vehicle leaves the bar no choice. */
   locked(bar: BarAt): boolean
   solution(): SpreadSolution | undefined
-  conflicts(): readonly (readonly Member[])[]
+  conflicts(): readonly (readonly SpreadMember[])[]
 }
 
 /** The spread that a thing asks of neighbouring bars, from its sheet, its adapter or its brackets. mm. */
@@ -65,18 +65,18 @@ export function spreadWanted({ gear, placement, turn }: ThingAt): Interval | und
   return [Math.max(...wants.map(({ fromMm }) => fromMm)), Math.min(...wants.map(({ toMm }) => toMm))]
 }
 
-const VEHICLE: Member = { id: 'vehicle', name: 'the vehicle', kind: 'vehicle' }
+const VEHICLE: SpreadMember = { id: 'vehicle', name: 'the vehicle', kind: 'vehicle' }
 
 /** Where a sunroof and a hatch leave a bar room to stand. */
 function obstacleWindows(
   plan: Plan,
   bars: readonly BarAt[],
-): { member: Member; bar: number; within: Intervals }[] {
+): { member: SpreadMember; bar: number; within: Intervals }[] {
   const { obstacles } = plan.vehicle
   const { sunroof: paneGap, hatch: hatchGap } = plan.rules.gapsMm
-  const found: { member: Member; bar: number; within: Intervals }[] = []
+  const found: { member: SpreadMember; bar: number; within: Intervals }[] = []
   for (const obstacle of obstacles) {
-    const member: Member = { id: obstacle.id, name: obstacle.name.toLowerCase(), kind: 'obstacle' }
+    const member: SpreadMember = { id: obstacle.id, name: obstacle.name.toLowerCase(), kind: 'obstacle' }
     bars.forEach((at, bar) => {
       const half = at.bar.profile.widthMm / 2
       const roof = plan.vehicle.heightMm
@@ -121,13 +121,13 @@ function obstacleWindows(
 export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
   const bars = arrangement.bars.toSorted((a, b) => a.bar.xMm - b.bar.xMm)
   const order = new Map(bars.map((at, index) => [at.bar.id, index]))
-  const memberById = new Map<string, Member>([[VEHICLE.id, VEHICLE]])
-  const asks: (SpreadAsk & { member: Member })[] = []
+  const memberById = new Map<string, SpreadMember>([[VEHICLE.id, VEHICLE]])
+  const asks: (SpreadAsk & { member: SpreadMember })[] = []
   for (const thing of arrangement.things) {
     const { host, id } = thing.placement
     const wanted = host.on === 'bars' && host.barIds.length > 1 ? spreadWanted(thing) : undefined
     if (!wanted || host.on !== 'bars') continue
-    const member: Member = { id, name: thing.gear.name, kind: 'thing' }
+    const member: SpreadMember = { id, name: thing.gear.name, kind: 'thing' }
     memberById.set(id, member)
     const all = host.barIds.flatMap((barId) => order.get(barId) ?? []).sort((a, b) => a - b)
     // On one rack the spread is that of neighbours; over two racks what counts is from its first bar to its last.
@@ -189,7 +189,7 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
     return posed
   }
   let solved: { readonly solution: SpreadSolution | undefined } | undefined
-  let conflicting: readonly (readonly Member[])[] | undefined
+  let conflicting: readonly (readonly SpreadMember[])[] | undefined
   return {
     bars,
     pairs,
@@ -208,15 +208,15 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
 export function binding(
   spreads: Spreads,
   pair: SpreadPair,
-): { readonly low: Member[]; readonly high: Member[] } {
+): { readonly low: SpreadMember[]; readonly high: SpreadMember[] } {
   const { problem } = spreads
   const [from, to] = [spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear)]
   const all = spreads.solution()?.between(from, to)
   const [first, last] = [all?.[0], all?.at(-1)]
   if (!first || !last) return { low: [], high: [] }
   const members = membersOf(problem)
-  const low: Member[] = []
-  const high: Member[] = []
+  const low: SpreadMember[] = []
+  const high: SpreadMember[] = []
   for (const id of members) {
     const rest = new Set(members.filter((each) => each !== id))
     const without = solveSpread(onlyMembers(problem, rest))?.between(from, to)
@@ -229,7 +229,7 @@ export function binding(
 }
 
 /** How the bars' new places are chosen: with the least movement from the front or the rear, or by the house's school. */
-export type Choice = 'frontStays' | 'rearStays' | HouseRules['spread']
+export type SpreadChoice = 'frontStays' | 'rearStays' | HouseRules['spread']
 
 const fixed = (problem: SpreadProblem, bar: number, x: number): SpreadProblem => ({
   ...problem,
@@ -241,7 +241,7 @@ const fixed = (problem: SpreadProblem, bar: number, x: number): SpreadProblem =>
  * spread, `nominal` the middle of what the gear asks, `clear` keeps the rearmost bar as far forward as it can
  * be (hatch and sunroof first). Common practice, no source.
  */
-export function chooseBars(spreads: Spreads, choice: Choice): readonly number[] | undefined {
+export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly number[] | undefined {
   const now = spreads.bars.map(({ bar }) => bar.xMm)
   const count = now.length
   let { problem } = spreads

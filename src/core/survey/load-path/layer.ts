@@ -4,7 +4,7 @@ import type { Rated, Rating } from '../../plan/rating'
 import type { State } from '../../units/scalars'
 import type { MassPoint } from '../loads/mass-points'
 import type { RatedEnd } from './rated-with'
-import type { Spread } from '../loads/spreading'
+import type { Sharing } from '../loads/spreading'
 import type { Via } from '../statics/influence'
 
 export type Counting = 'load' | 'everything'
@@ -47,7 +47,7 @@ export interface Link {
   /** What a rating that counts everything counts besides: the part itself and what is between. */
   readonly own: readonly Member[]
   /** How something more would spread over its units, and by which ways down it comes here at all. */
-  readonly spread: Spread
+  readonly spread: Sharing
   readonly takes: (via: Via) => boolean
   /** Whether it may be named as what governs a state. */
   readonly governs: boolean

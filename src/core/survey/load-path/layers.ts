@@ -5,7 +5,7 @@ import { layerOf, type Layer, type Link } from './layer'
 import type { MassPoint } from '../loads/mass-points'
 import { rackLayers } from './rack-layers'
 import { followRated } from './rated-with'
-import { members, type Spread } from '../loads/spreading'
+import { members, type Sharing } from '../loads/spreading'
 import { attachmentLayers, payloadLayer, roofLayer } from './vehicle-layers'
 
 function carrierLayer(
@@ -17,7 +17,7 @@ function carrierLayer(
   if (!carries) return undefined
   const places = carries.places
   const units = places.length > 1 ? places.map((place) => place.name) : ['set']
-  const evenly: Spread = () => units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
+  const evenly: Sharing = () => units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
   const spread = (mass: MassPoint) => {
     const slot = units.length > 1 ? placeUnder(mass, thing) : undefined
     const unit = slot === undefined ? -1 : places.findIndex((place) => place.id === slot)
@@ -53,7 +53,7 @@ function adapterLayer(
 ): Link | undefined {
   const adapter = thing.placement.fitting?.adapter
   if (!adapter) return undefined
-  const spread: Spread = () => [{ unit: 0, fraction: 1 }]
+  const spread: Sharing = () => [{ unit: 0, fraction: 1 }]
   const itself = masses.filter((mass) => mass.of === 'adapter' && mass.thing === thing)
   return {
     id: `adapter:${thing.placement.id}`,

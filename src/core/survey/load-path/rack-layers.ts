@@ -5,11 +5,11 @@ import type { RackAt } from '../frame/arrangement'
 import type { Link } from './layer'
 import type { MassPoint } from '../loads/mass-points'
 import type { Via } from '../statics/influence'
-import { byBar, byFoot, bySide, members, onRacks, SIDES, type Spread } from '../loads/spreading'
+import { byBar, byFoot, bySide, members, onRacks, SIDES, type Sharing } from '../loads/spreading'
 
 interface RolePlan {
   readonly units: readonly string[]
-  readonly spread: Spread
+  readonly spread: Sharing
   readonly takes: (via: Via) => boolean
 }
 

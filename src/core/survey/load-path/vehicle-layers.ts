@@ -6,7 +6,7 @@ import { kerbOf } from '../../plan/vehicle'
 import type { Arrangement } from '../frame/arrangement'
 import type { Link } from './layer'
 import type { MassPoint } from '../loads/mass-points'
-import { byFoot, bySide, members, onRacks, SIDES, withFootless, type Spread } from '../loads/spreading'
+import { byFoot, bySide, members, onRacks, SIDES, withFootless, type Sharing } from '../loads/spreading'
 
 const isCargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
 const isPart = (mass: MassPoint) => mass.of === 'part'
@@ -94,7 +94,7 @@ export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: reado
   const { grossKg, source } = plan.vehicle
   const kerb = kerbOf(plan.vehicle)
   if (grossKg === undefined || kerb === undefined || arrangement.racks.length === 0) return []
-  const whole: Spread = () => [{ unit: 0, fraction: 1 }]
+  const whole: Sharing = () => [{ unit: 0, fraction: 1 }]
   const states: readonly State[] = ['road', 'trail']
   const ratings = states.map((state): Rating => ({
     id: `payload-${state}`,

@@ -23,7 +23,7 @@ import {
   onSide,
   overBars,
   type Base,
-  type Hold,
+  type Holding,
   type Influence,
   type Share,
   type Via,
@@ -347,7 +347,7 @@ function partPoints(
     if (part.role === 'deck' && deck && bars.length > 0) {
       const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
       const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
-      const hold: Hold = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
+      const hold: Holding = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
       return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
     }
     return [

@@ -5,14 +5,14 @@ import type { MassPoint } from './mass-points'
 export const SIDES = ['left', 'right'] as const
 
 /** How what comes down on feet, bars and racks spreads over the units of a layer. */
-export type Spread = (
+export type Sharing = (
   mass: Pick<MassPoint, 'feet' | 'bars' | 'racks'>,
 ) => readonly { readonly unit: number; readonly fraction: number }[]
 
 /** The masses on each unit, by how they spread. */
 export function members(
   masses: readonly MassPoint[],
-  spread: (mass: MassPoint) => ReturnType<Spread>,
+  spread: (mass: MassPoint) => ReturnType<Sharing>,
 ): Member[] {
   const list: Member[] = []
   for (const mass of masses)
@@ -32,7 +32,7 @@ function onUnits(unitOf: ReadonlyMap<number, number>, shares: MassPoint['feet'])
 }
 
 /** Onto each foot. */
-export function byFoot(feet: RackAt['feet']): Spread {
+export function byFoot(feet: RackAt['feet']): Sharing {
   const unitOf = new Map(feet.map((foot, unit) => [foot.index, unit]))
   return ({ feet: shares }) => onUnits(unitOf, shares)
 }
@@ -45,7 +45,7 @@ const SIDE_PARTS: Readonly<Record<FootSide, readonly [left: number, right: numbe
 }
 
 /** Onto the left and the right. */
-export function bySide(feet: RackAt['feet']): Spread {
+export function bySide(feet: RackAt['feet']): Sharing {
   const partsOf = new Map(feet.map((foot) => [foot.index, SIDE_PARTS[foot.side]]))
   return ({ feet: shares }) => {
     let [left, right] = [0, 0]
@@ -66,7 +66,7 @@ export function bySide(feet: RackAt['feet']): Spread {
  * The same, and what hangs on racks without feet (a ladder beside a rack) shared evenly by all units: where on the
  * attachment it hangs, nobody says.
  */
-export function withFootless(spread: Spread, footless: ReadonlySet<number>, units: number): Spread {
+export function withFootless(spread: Sharing, footless: ReadonlySet<number>, units: number): Sharing {
   if (footless.size === 0) return spread
   return (mass) => {
     const share = mass.racks.reduce((sum, [rack, part]) => (footless.has(rack) ? sum + part : sum), 0)
@@ -77,14 +77,14 @@ export function withFootless(spread: Spread, footless: ReadonlySet<number>, unit
 }
 
 /** Onto each bar. */
-export function byBar(rack: RackAt): Spread {
+export function byBar(rack: RackAt): Sharing {
   const unitOf = new Map(rack.bars.map((bar, unit) => [bar.index, unit]))
   return ({ bars }) => onUnits(unitOf, bars)
 }
 
 /** Onto so many racks as one. */
 export const onRacks =
-  (racks: ReadonlySet<number>): Spread =>
+  (racks: ReadonlySet<number>): Sharing =>
   (mass) => {
     let fraction = 0
     for (const [rack, share] of mass.racks) if (racks.has(rack)) fraction += share

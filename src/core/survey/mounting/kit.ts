@@ -5,7 +5,7 @@ import type { Attachment, Vehicle } from '../../plan/vehicle'
 /** What a kit's sheet says against a vehicle: a refusal, something to find out, something to know. */
 export interface KitPoint {
   readonly kind: 'refused' | 'findOut' | 'mind'
-  readonly say: string
+  readonly message: string
 }
 
 const years = ({ from, to }: { from: number; to?: number | undefined }) =>
@@ -32,7 +32,7 @@ export function kitPoints(
   attachment: Attachment | undefined,
 ): KitPoint[] {
   const points: KitPoint[] = []
-  const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, say: words })
+  const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, message: words })
   if (part.suits && attachment && !part.suits.includes(attachment.kind))
     say('refused', `is not made for ${attachment.name.toLowerCase()}`)
   const { kit } = part

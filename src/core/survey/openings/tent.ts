@@ -26,7 +26,7 @@ export function opensToward({ gear, turn }: ThingAt): Side | undefined {
 }
 
 /** A tent's floor where it opens past its closed box, and the space its ladder takes from there to the ground. mm. */
-export interface Opened {
+export interface OpenedTent {
   readonly side: Side
   readonly floor: Box
   readonly ladder: Box | undefined
@@ -46,7 +46,7 @@ function beside(box: Box, side: Side, fromMm: number, toMm: number, z0: number, 
 }
 
 /** What a tent takes when it is open, parked. */
-export function openedTent(thing: ThingAt): Opened | undefined {
+export function openedTent(thing: ThingAt): OpenedTent | undefined {
   const { opens } = thing.gear
   const side = opensToward(thing)
   if (!opens || side === undefined) return undefined

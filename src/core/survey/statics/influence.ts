@@ -41,7 +41,7 @@ export interface Influence {
   readonly base: Base | undefined
 }
 
-export interface Hold {
+export interface Holding {
   readonly via: Via
   readonly feet: readonly Share[]
   readonly bars: readonly Share[]
@@ -134,7 +134,7 @@ export function onSide(rack: RackAt, side: 'left' | 'right'): Influence {
 }
 
 /** What each foot, bar and rack takes of a load at a place (mm in the vehicle frame). Fractions; negative is uplift. */
-export function holdAt(influence: Influence, at: { readonly x: number; readonly y: number }): Hold {
+export function holdAt(influence: Influence, at: { readonly x: number; readonly y: number }): Holding {
   const { via, bars, posts, rackIndex } = influence
   const feet: Share[] = posts.map(({ index, share }) => [index, shareAt(share, at.x)])
   const onBars: Share[] = []

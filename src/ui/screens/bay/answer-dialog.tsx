@@ -1,17 +1,21 @@
 'use client'
+import {
+  ANSWER_WORD,
+  ANSWERS,
+  type BayProgress,
+  hangsNow,
+  type Plan,
+  type Step,
+  type StepAnswer,
+  type Survey,
+} from '@/core'
 import { useState } from 'react'
-import { hangsNow } from '@/core/bay/evidence'
-import { ANSWER_WORD, ANSWERS, type Answer } from '@/core/log/event'
-import type { BayProgress } from '@/core/log/replay'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import type { Survey } from '@/core/survey/survey'
 import { logFor } from '@/ui/state/log-store'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'
 import { NameField, useShiftName } from './name-field'
 
 /** What of a step is answered place by place: a joint's own places. */
-const placesOf = ({ doing }: Step): readonly string[] => (doing.kind === 'torque' ? doing.group.spots : [])
+const placesOf = ({ task }: Step): readonly string[] => (task.kind === 'torque' ? task.group.spots : [])
 
 /** Says of a step, or of some of its places, why it is not done: on already, not seen, put off, cannot be done here. */
 export function AnswerDialog({
@@ -27,7 +31,7 @@ export function AnswerDialog({
   progress: BayProgress
   onClose: () => void
 }) {
-  const [answer, setAnswer] = useState<Answer>()
+  const [answer, setAnswer] = useState<StepAnswer>()
   const [places, setPlaces] = useState<readonly string[]>([])
   const { name, asks } = useShiftName()
   const all = placesOf(step)
@@ -55,7 +59,7 @@ export function AnswerDialog({
           answer,
           reason,
           ...(some && { places: [...places] }),
-          ...(some && step.doing.kind === 'torque' && { jointId: step.doing.group.joint.id }),
+          ...(some && step.task.kind === 'torque' && { jointId: step.task.group.joint.id }),
           ...(answer === 'alreadyOn' && Object.keys(hung).length > 0 && { hung }),
         })
       }}

@@ -1,10 +1,5 @@
-import { jobSteps } from '@/core/bay/steps/job-steps'
-import type { BayProgress } from '@/core/log/replay'
-import type { Order } from '@/core/bay/steps/order'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf } from '@/core/plan/house'
-import { judgedOf } from '@/ui/state/judged'
+import { type BayProgress, bayRulesOf, jobSteps, type Order, type Plan, type Step } from '@/core'
+import { assessedOf } from '@/ui/state/assessed'
 
 const orders = new WeakMap<Plan, Map<string, Order<Step>>>()
 
@@ -14,7 +9,7 @@ export function stepsOf(plan: Plan, progress: BayProgress): Order<Step> {
   orders.set(plan, known)
   const weighed = new Set(progress.weighed.keys())
   const key = [...weighed].sort().join()
-  const order = known.get(key) ?? jobSteps(judgedOf(plan).survey, bayRulesOf(plan.rules), weighed)
+  const order = known.get(key) ?? jobSteps(assessedOf(plan).survey, bayRulesOf(plan.rules), weighed)
   known.set(key, order)
   return order
 }

@@ -1,18 +1,21 @@
 'use client'
+import {
+  type BayProgress,
+  heldProgress,
+  isDone,
+  minutesLeft,
+  NOTHING_DONE,
+  type Plan,
+  refitNotes,
+  type Step,
+  withBenchReadings,
+} from '@/core'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { isDone } from '@/core/bay/answers'
-import { withBenchReadings } from '@/core/bay/bench-readings'
-import { standingOf } from '@/core/bay/evidence'
-import { NOTHING_DONE, type BayProgress } from '@/core/log/replay'
-import { refitNotes } from '@/core/bay/refit'
-import { minutesLeft } from '@/core/bay/session'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import { JobGate } from '@/ui/state/job-gate'
-import { judgedOf } from '@/ui/state/judged'
+import { JobLoader } from '@/ui/state/job-loader'
+import { assessedOf } from '@/ui/state/assessed'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useSearch } from '@/ui/state/use-search'
 import { stepsOf } from './bay-job'
 import { OneStep } from './one-step'
@@ -46,7 +49,7 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
 }
 
 function Bay({ plan }: { plan: Plan }) {
-  const { survey } = judgedOf(plan)
+  const { survey } = assessedOf(plan)
   const [view, setView] = useState<View>('steps')
   const ready = useLog((store) => store.ready)
   const { own } = useOwnLog(plan)
@@ -57,12 +60,12 @@ function Bay({ plan }: { plan: Plan }) {
   const order = stepsOf(plan, logged)
   const { progress, again } = useMemo(() => {
     const steps = order.ok ? order.steps : []
-    return standingOf(steps, survey, withBenchReadings(logged, steps, plan))
+    return heldProgress(steps, survey, withBenchReadings(logged, steps, plan))
   }, [order, survey, logged, plan])
   return (
     <div className="bay">
       <header className="bay-head">
-        <Mark />
+        <Wordmark />
         <div className="min-w-0">
           <h1 className="truncate text-[17px] leading-tight">{plan.job.name}</h1>
           <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
@@ -134,5 +137,5 @@ function Bay({ plan }: { plan: Plan }) {
 /** The fitting job, one step at a time. */
 export function BayScreen() {
   const id = useSearch('job') ?? ''
-  return <JobGate id={id}>{(plan) => <Bay plan={plan} />}</JobGate>
+  return <JobLoader id={id}>{(plan) => <Bay plan={plan} />}</JobLoader>
 }

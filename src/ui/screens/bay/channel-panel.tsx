@@ -1,11 +1,15 @@
 'use client'
-import type { Contents } from '@/core/log/contents'
+import {
+  type BayProgress,
+  type Contents,
+  loadingOrder,
+  mm,
+  placeIn,
+  type Plan,
+  type Step,
+  withSeen,
+} from '@/core'
 import { useState } from 'react'
-import { loadingOrder, placeIn, withContents } from '@/core/bay/channel/channel'
-import type { BayProgress } from '@/core/log/replay'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import { mm } from '@/core/units/phrase'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -14,13 +18,13 @@ import { QuantityField } from '@/ui/kit/quantity-field'
 export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   const [what, setWhat] = useState('')
   const [fixed, setFixed] = useState(false)
-  if (step.doing.kind !== 'channel') return null
-  const { channel, barId } = step.doing.channel
+  if (step.task.kind !== 'channel') return null
+  const { channel, barId } = step.task.channel
   const seen = progress.channels.get(barId)
   const say = (inside: readonly Contents[]) => {
     logFor(plan, { kind: 'channelSeen', barId, what: channel.name, inside: [...inside] })
   }
-  const loaded = withContents(channel, seen ?? [])
+  const loaded = withSeen(channel, seen ?? [])
   const name = what.trim()
   return (
     <>

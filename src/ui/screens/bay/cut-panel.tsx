@@ -1,15 +1,11 @@
 'use client'
-import { cutList } from '@/core/bay/cut/strips'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf } from '@/core/plan/house'
-import type { Survey } from '@/core/survey/survey'
+import { bayRulesOf, cutList, type Plan, type Step, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
 /** The strips of a rack, what each is cut to and from what; and what has to be measured before any is. */
 export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; step: Step }) {
-  if (step.doing.kind !== 'cut') return null
-  const { rackId } = step.doing
+  if (step.task.kind !== 'cut') return null
+  const { rackId } = step.task
   const rules = bayRulesOf(plan.rules)
   const list = cutList(survey, rules)
   const bars = new Set(survey.bars.filter(({ rack }) => rack.id === rackId).map(({ bar }) => bar.id))

@@ -1,10 +1,6 @@
 'use client'
+import { type Finding, type Hold, phraseText, type Plan, type Step } from '@/core'
 import { useState } from 'react'
-import type { Hold } from '@/core/bay/holds'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import { phraseText } from '@/core/units/phrase'
-import type { Finding } from '@/core/review/finding'
 import { logFor } from '@/ui/state/log-store'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'
 import { useUnits } from '@/ui/state/settings-store'
@@ -31,9 +27,9 @@ export function DiffersDialog({
   const [about, setAbout] = useState<readonly string[]>([])
   const open = holds.filter(({ coverable }) => coverable)
   const { name, asks } = useShiftName()
-  const wordsOf = ({ id, say, words }: Hold) => {
+  const wordsOf = ({ id, message, words }: Hold) => {
     const phrase = words ?? findings.find((each) => each.id === id)?.sentence
-    return phrase ? phraseText(phrase, units) : say.replace(', or say what differs', '')
+    return phrase ? phraseText(phrase, units) : message.replace(', or say what differs', '')
   }
   return (
     <ReasonDialog

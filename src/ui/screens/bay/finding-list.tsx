@@ -1,4 +1,4 @@
-import { OUTCOME_RANK, type Finding, type Outcome } from '@/core/review/finding'
+import { type Finding, type Outcome, OUTCOME_RANK } from '@/core'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 

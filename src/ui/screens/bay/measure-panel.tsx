@@ -1,17 +1,25 @@
 'use client'
-import type { Readings, Taped } from '@/core/log/taped'
-import { spreadMeasured } from '@/core/bay/bench-readings'
-import { datumOf, isMark, plannedReading, TAPED_NAME } from '@/core/bay/squareness/taped'
-import type { BayProgress } from '@/core/log/replay'
-import type { PairAsk, Step } from '@/core/bay/steps/step'
-import { readingsSummary } from '@/core/plan/measurement'
-import type { Plan } from '@/core/plan/plan'
-import { phraseText, mm } from '@/core/units/phrase'
-import { typedElsewhere } from '@/core/units/parse'
+import {
+  type BayProgress,
+  datumOf,
+  isMark,
+  mm,
+  type PairAsk,
+  phraseText,
+  type Plan,
+  plannedReading,
+  type Readings,
+  readingsSummary,
+  spreadMeasured,
+  type Step,
+  type Taped,
+  TAPED_NAME,
+  typedElsewhere,
+} from '@/core'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/kit/quantity'
-import { ParsedField, type Read } from '@/ui/kit/parsed-field'
+import { ParsedField, type ParsedText } from '@/ui/kit/parsed-field'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
@@ -27,7 +35,7 @@ const notTaped = (mm: number): string | undefined =>
       : undefined
 
 /** The number that a tower stands on: halves where it stands between two. */
-function readMark(text: string): Read<number> {
+function readMark(text: string): ParsedText<number> {
   const value = Number(text.replace(',', '.'))
   return text !== '' && Number.isFinite(value) && value >= 0 && value <= 99 && Number.isInteger(value * 2)
     ? { ok: true, value }
@@ -148,9 +156,9 @@ const SELDOM: ReadonlySet<Taped> = new Set([
 
 /** What is taped at a step, pair by pair; every reading is kept, a new first one begins anew. */
 export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
-  if (step.doing.kind !== 'measure') return null
-  const several = step.doing.pairs.length > 1
-  return step.doing.pairs.map((ask) => {
+  if (step.task.kind !== 'measure') return null
+  const several = step.task.pairs.length > 1
+  return step.task.pairs.map((ask) => {
     const key = `${step.id} ${ask.id}`
     const readings = progress.measured.get(key) ?? {}
     const field = (taped: Taped) => (

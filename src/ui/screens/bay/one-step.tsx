@@ -1,18 +1,23 @@
 'use client'
+import {
+  answerLine,
+  type BayProgress,
+  currentIndex,
+  holdsOf,
+  isDone,
+  isUngiven,
+  nextPull,
+  type Plan,
+  recheckWords,
+  signsWanted,
+  type Step,
+  stepFindings,
+  type Survey,
+  waitsFor,
+} from '@/core'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import type { BayProgress } from '@/core/log/replay'
-import { answerLine, isDone } from '@/core/bay/answers'
-import { holdsOf, isUngiven } from '@/core/bay/holds'
-import { nextPull } from '@/core/bay/pulling'
-import { signsWanted } from '@/core/bay/wanted'
-import { currentIndex, waitsFor } from '@/core/bay/session'
-import { recheckWords } from '@/core/bay/torque/recheck'
-import { stepFindings } from '@/core/bay/step-findings'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import type { Survey } from '@/core/survey/survey'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { AnswerDialog } from './answer-dialog'
@@ -54,7 +59,7 @@ export function OneStep({
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
   const holds =
     step && !progress.done.has(step.id)
-      ? holdsOf(step, survey, findings, progress, { steps, review: judgedOf(plan).review, again })
+      ? holdsOf(step, survey, findings, progress, { steps, review: assessedOf(plan).review, again })
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
@@ -86,7 +91,7 @@ export function OneStep({
     step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)
       ? cameOff.get(step.rackId)
       : undefined
-  const recheck = step.doing.kind === 'torque' ? recheckWords(step.doing.group.joint) : undefined
+  const recheck = step.task.kind === 'torque' ? recheckWords(step.task.group.joint) : undefined
   const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="bay-body">
@@ -128,7 +133,7 @@ export function OneStep({
         )}
         {old !== undefined && <p className="bay-waits">When it came off: {old}</p>}
         <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
-        {step.doing.kind === 'count' ? (
+        {step.task.kind === 'count' ? (
           <PartsTable plan={plan} survey={survey} progress={progress} />
         ) : (
           <StepDrawing step={step} survey={survey} progress={progress} />
@@ -144,7 +149,7 @@ export function OneStep({
         )}
       </main>
       <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
-        {step.doing.kind === 'count' && <ShiftFields />}
+        {step.task.kind === 'count' && <ShiftFields />}
         {/* What waits for another step is not worked before it. */}
         <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
           <legend className="sr-only">{step.title}</legend>
@@ -175,7 +180,7 @@ export function OneStep({
           onClick={done}
         >
           <PhraseLine phrase={primary.say} />
-          {blocked && <span className="block text-[14px] font-normal">{hold.say}</span>}
+          {blocked && <span className="block text-[14px] font-normal">{hold.message}</span>}
         </button>
         {progress.done.has(step.id) ? (
           <button

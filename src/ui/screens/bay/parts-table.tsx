@@ -1,9 +1,6 @@
 'use client'
+import { type BayProgress, partsCheck, type PartsLine, type Plan, type Survey } from '@/core'
 import { useId, useState } from 'react'
-import { partsCheck, type PartsLine } from '@/core/bay/parts/parts-check'
-import type { BayProgress } from '@/core/log/replay'
-import type { Plan } from '@/core/plan/plan'
-import type { Survey } from '@/core/survey/survey'
 import { logFor } from '@/ui/state/log-store'
 
 const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box unsaid' } as const

@@ -1,8 +1,6 @@
+import { NOTHING_DONE, phraseText, survey } from '@/core'
 import { describe, expect, it } from 'vitest'
-import { NOTHING_DONE } from '@/core/log/replay'
-import { phraseText } from '@/core/units/phrase'
 import { boatAndBox } from '@/demo/plans'
-import { survey } from '@/core/survey/survey'
 import { stepsOf } from './bay-job'
 import { primaryOf } from './primary'
 

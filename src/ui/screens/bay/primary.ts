@@ -1,14 +1,17 @@
-import type { BayProgress } from '@/core/log/replay'
-import { refitValues } from '@/core/bay/refit'
-import { hangsNow } from '@/core/bay/evidence'
-import { nextPull, passPress } from '@/core/bay/pulling'
-import { signsWanted } from '@/core/bay/wanted'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import type { Rack } from '@/core/plan/rack'
-import { toFit } from '@/core/units/scalars'
-import type { Phrase } from '@/core/units/phrase'
-import type { Survey } from '@/core/survey/survey'
+import {
+  type BayProgress,
+  hangsNow,
+  nextPull,
+  passPress,
+  type Phrase,
+  type Plan,
+  type Rack,
+  refitValues,
+  signsWanted,
+  type Step,
+  type Survey,
+  toFit,
+} from '@/core'
 import type { NewEvent } from '@/ui/state/log-store'
 import { seenEvent } from './pull-event'
 
@@ -27,9 +30,9 @@ function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgres
     title: step.title,
     ...(Object.keys(hung).length > 0 && { hung }),
   }
-  if (step.id !== 'job/tell' || step.doing.kind !== 'tell') return [done]
+  if (step.id !== 'job/tell' || step.task.kind !== 'tell') return [done]
   return [
-    ...step.doing.what.map((what): NewEvent => ({ kind: 'told', what })),
+    ...step.task.what.map((what): NewEvent => ({ kind: 'told', what })),
     done,
     ...plan.racks.flatMap((rack): NewEvent[] =>
       toFit(rack)
@@ -48,17 +51,17 @@ export function primaryOf(
   step: Step,
   progress: BayProgress,
 ): { say: Phrase; events: NewEvent[] } {
-  if (nextPull(step, progress) && step.doing.kind === 'torque') {
+  if (nextPull(step, progress) && step.task.kind === 'torque') {
     const press = passPress(step, progress)
-    const { joint } = step.doing.group
+    const { joint } = step.task.group
     return press
-      ? { say: press.say, events: press.pulls.map((pull) => seenEvent(joint, pull, press.how)) }
+      ? { say: press.message, events: press.pulls.map((pull) => seenEvent(joint, pull, press.how)) }
       : { say: ['Done'], events: [] }
   }
   if (progress.done.has(step.id)) return { say: ['Next'], events: [] }
   const signs = signsWanted(step, progress)
-  if (signs && step.doing.kind === 'torque') {
-    const { joint } = step.doing.group
+  if (signs && step.task.kind === 'torque') {
+    const { joint } = step.task.group
     return {
       say: [`Seen, ${signs.sign}: ${signs.spots.join(' ')}`],
       events: [
@@ -78,7 +81,7 @@ export function primaryOf(
     prove: 'Next',
     tell: 'Told and handed over',
   } as const
-  const { kind } = step.doing
+  const { kind } = step.task
   return {
     say: [kind in words ? words[kind as keyof typeof words] : 'Done'],
     events: doneEvents(plan, survey, step, progress),

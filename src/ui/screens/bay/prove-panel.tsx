@@ -1,9 +1,5 @@
 'use client'
-import type { ProofOutcome } from '@/core/log/proof-outcome'
-import { askedOf } from '@/core/bay/proof'
-import type { BayProgress } from '@/core/log/replay'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
+import { askedOf, type BayProgress, type Plan, type ProofOutcome, type Step } from '@/core'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/kit/quantity'
 
@@ -15,8 +11,8 @@ const DRIVEN: readonly (readonly [ProofOutcome, string])[] = [...HOW, ['notDrive
 
 /** How a proof went: a press, or one for each case of a drive. */
 export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
-  if (step.doing.kind !== 'prove') return null
-  const { item } = step.doing
+  if (step.task.kind !== 'prove') return null
+  const { item } = step.task
   const open = askedOf(item).filter(({ id }) => !progress.proved.has(id))
   const say = (id: string, what: string, outcome: ProofOutcome) => {
     logFor(plan, { kind: 'proved', item: id, what, outcome })

@@ -1,6 +1,4 @@
-import type { PullEvidence } from '@/core/log/event'
-import type { Joint } from '@/core/bay/torque/joint'
-import type { Pull } from '@/core/bay/torque/passes'
+import type { Joint, Pull, PullEvidence } from '@/core'
 import type { NewEvent } from '@/ui/state/log-store'
 import type { ByHand } from '@/devices/driver'
 

@@ -1,10 +1,14 @@
-import { loadingOrder } from '@/core/bay/channel/channel'
-import type { Step } from '@/core/bay/steps/step'
-import { pullKey, type BayProgress } from '@/core/log/replay'
-import { placeAnswers } from '@/core/bay/answers'
-import { badPull, nextPull } from '@/core/bay/pulling'
-import type { RackAt } from '@/core/survey/frame/arrangement'
-import type { Survey } from '@/core/survey/survey'
+import {
+  badPull,
+  type BayProgress,
+  loadingOrder,
+  nextPull,
+  placeAnswers,
+  pullKey,
+  type RackAt,
+  type Step,
+  type Survey,
+} from '@/core'
 
 const WIDTH = 720
 const HEIGHT = 330
@@ -47,18 +51,18 @@ export function StepDrawing({
 
 function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progress: BayProgress }) {
   const { at } = useFrame(rack)
-  const { doing } = step
+  const { task } = step
   const bad = badPull(step, progress)
   const next = bad ?? nextPull(step, progress)
   const answered = placeAnswers(step, progress)
   // A joint's own places where they are known, the rack's feet for everything else.
-  const own = doing.kind === 'torque' && doing.group.at.size > 0 ? doing.group : undefined
+  const own = task.kind === 'torque' && task.group.at.size > 0 ? task.group : undefined
   const spots: Spot[] = own
     ? [...own.at].map(([name, { xMm, yMm }]) => ({ name, ...at(xMm, yMm) }))
     : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
   const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
-  const measured = doing.kind === 'measure'
+  const measured = task.kind === 'measure'
   const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
   const [lf, rf, lr, rr] = corners
   return (
@@ -83,9 +87,9 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         const [a, b] = [at(bar.xMm, -bar.lengthMm / 2), at(bar.xMm, bar.lengthMm / 2)]
         return <path key={bar.id} d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="bay-bar" />
       })}
-      {doing.kind === 'channel' &&
-        loadingOrder(doing.channel.channel).map((entry, i) => {
-          const bar = rack.bars.find((each) => each.bar.id === doing.channel.barId)
+      {task.kind === 'channel' &&
+        loadingOrder(task.channel.channel).map((entry, i) => {
+          const bar = rack.bars.find((each) => each.bar.id === task.channel.barId)
           const { x, y } = at(bar?.bar.xMm ?? entry.nut.atMm, bar ? entry.nut.atMm : 0)
           return (
             <g key={entry.nut.id}>
@@ -110,7 +114,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         </g>
       )}
       {spots.map(({ name, x, y }) => {
-        const key = doing.kind === 'torque' && next ? pullKey(doing.group.joint.id, name, next.pass) : ''
+        const key = task.kind === 'torque' && next ? pullKey(task.group.joint.id, name, next.pass) : ''
         // A place that was answered for was not pulled: it gets no tick.
         const unpulled = own !== undefined && answered.has(name)
         const done =
@@ -131,7 +135,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         const up = y < HEIGHT / 2
         return (
           <g key={name}>
-            {doing.kind !== 'channel' && (
+            {task.kind !== 'channel' && (
               <rect
                 x={x - CORNER / 2}
                 y={y - CORNER / 2}

@@ -1,8 +1,5 @@
+import { ANSWER_WORD, answerOf, type BayProgress, isDone, placeAnswers, STAGE_WORD, type Step } from '@/core'
 import { useEffect, useRef } from 'react'
-import { answerOf, isDone, placeAnswers } from '@/core/bay/answers'
-import { ANSWER_WORD } from '@/core/log/event'
-import type { BayProgress } from '@/core/log/replay'
-import { STAGE_WORD, type Step } from '@/core/bay/steps/step'
 
 /** The job's steps under their stages; the one in hand stands out, those done are ticked. */
 export function StepList({

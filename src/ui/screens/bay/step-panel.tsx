@@ -1,8 +1,5 @@
 'use client'
-import type { BayProgress } from '@/core/log/replay'
-import type { Step } from '@/core/bay/steps/step'
-import type { Plan } from '@/core/plan/plan'
-import type { Survey } from '@/core/survey/survey'
+import type { BayProgress, Plan, Step, Survey } from '@/core'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'
 import { MeasurePanel } from './measure-panel'
@@ -20,7 +17,7 @@ interface Props {
 /** What is typed, read or looked up at a step. */
 export function StepPanel(props: Props) {
   const { step } = props
-  switch (step.doing.kind) {
+  switch (step.task.kind) {
     case 'measure':
       return <MeasurePanel plan={props.plan} step={step} progress={props.progress} />
     case 'torque':
@@ -36,7 +33,7 @@ export function StepPanel(props: Props) {
     case 'tell':
       return (
         <ul className="list-disc pl-5">
-          {step.doing.what.map((each) => (
+          {step.task.what.map((each) => (
             <li key={each}>{each}</li>
           ))}
         </ul>
@@ -44,7 +41,7 @@ export function StepPanel(props: Props) {
     case 'start':
       return (
         <ul>
-          {step.doing.groups.map(({ joint }) => (
+          {step.task.groups.map(({ joint }) => (
             <li key={joint.id} className="hair-b py-2">
               <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
               <span className="text-ink2 block text-[13px]">

@@ -1,15 +1,23 @@
 'use client'
+import {
+  aimNm,
+  amountIn,
+  ANSWER_WORD,
+  badPull,
+  badReading,
+  type BayProgress,
+  type Joint,
+  nextPull,
+  placeAnswers,
+  type Plan,
+  pullKey,
+  pullWord,
+  recheckWords,
+  signWords,
+  type Step,
+  typedElsewhere,
+} from '@/core'
 import { useState } from 'react'
-import { pullKey, type BayProgress } from '@/core/log/replay'
-import type { Step } from '@/core/bay/steps/step'
-import { aimNm, signWords, type Joint } from '@/core/bay/torque/joint'
-import { placeAnswers } from '@/core/bay/answers'
-import { ANSWER_WORD, pullWord } from '@/core/log/event'
-import { recheckWords } from '@/core/bay/torque/recheck'
-import { badPull, badReading, nextPull } from '@/core/bay/pulling'
-import type { Plan } from '@/core/plan/plan'
-import { amountIn } from '@/core/units/format'
-import { typedElsewhere } from '@/core/units/parse'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -34,8 +42,8 @@ const atEach = (perSpot: number): string =>
 
 /** The figure of the pull that is next, huge, in all three units, with where it comes from and the sign of done. */
 export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
-  if (step.doing.kind !== 'torque') return null
-  const { joint, perSpot } = step.doing.group
+  if (step.task.kind !== 'torque') return null
+  const { joint, perSpot } = step.task.group
   const pull = badPull(step, progress) ?? nextPull(step, progress)
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
@@ -72,8 +80,8 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
 export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   const [again, setAgain] = useState<string>()
   const wrench = useSettings((store) => store.settings.wrench)
-  if (step.doing.kind !== 'torque') return null
-  const { joint, pulls, spots } = step.doing.group
+  if (step.task.kind !== 'torque') return null
+  const { joint, pulls, spots } = step.task.group
   const passes = [...new Set(pulls.map(({ pass }) => pass))]
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1

@@ -1,9 +1,12 @@
 'use client'
-import type { BayProgress } from '@/core/log/replay'
-import type { Step, WeighTarget } from '@/core/bay/steps/step'
-import type { SingleCommand } from '@/core/plan/command'
-import type { Plan } from '@/core/plan/plan'
-import { typedElsewhere } from '@/core/units/parse'
+import {
+  type BayProgress,
+  type Plan,
+  type SingleCommand,
+  type Step,
+  typedElsewhere,
+  type WeighTarget,
+} from '@/core'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -25,8 +28,8 @@ function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand
 /** What hangs on the scale: typed, or read by one. */
 export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   const scale = useSettings((store) => store.settings.scale)
-  if (step.doing.kind !== 'weigh') return null
-  const { target, targetId, name, guessKg } = step.doing
+  if (step.task.kind !== 'weigh') return null
+  const { target, targetId, name, guessKg } = step.task
   const weighed = (kg: number, by: ByHand) => {
     const calibration = calibrationNow(scale)
     const rounded = Math.round(kg * 100) / 100

@@ -1,7 +1,6 @@
 'use client'
+import { type Answer, answered, type Ask, inputOf } from '@/core'
 import Link from 'next/link'
-import { answered, type Answer } from '@/core/remedies/answered'
-import { inputOf, type Ask } from '@/core/review/ask'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import type { DialogName } from './bench-actions'

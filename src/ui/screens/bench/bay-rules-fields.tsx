@@ -1,5 +1,5 @@
 'use client'
-import { USUAL_DRIVES, USUAL_SINGLE_FIGURE, type BayRules } from '@/core/plan/house'
+import { type BayRules, USUAL_DRIVES, USUAL_SINGLE_FIGURE } from '@/core'
 import { Choice } from '@/ui/kit/choice'
 import { ParsedField } from '@/ui/kit/parsed-field'
 import { readNames, readNumber, readNumbers } from './typed-list'

@@ -1,7 +1,5 @@
 'use client'
-import type { Plan } from '@/core/plan/plan'
-import type { State } from '@/core/units/scalars'
-import type { Survey } from '@/core/survey/survey'
+import type { Plan, State, Survey } from '@/core'
 import type { DialogName } from './bench-actions'
 import { CellSum } from './cell-sum'
 import { Clearances } from './clearances'

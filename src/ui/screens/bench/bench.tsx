@@ -1,19 +1,17 @@
 'use client'
+import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { downloadPlan } from '@/ui/kit/open-file'
-import type { Plan } from '@/core/plan/plan'
 import type { DialogName } from './bench-actions'
-import { together } from '@/core/review/folded'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
-import { isOpen } from '@/core/review/finding'
 import { Header } from './header'
-import { JobGate } from '@/ui/state/job-gate'
+import { JobLoader } from '@/ui/state/job-loader'
 import { JobTools } from './job-tools'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { LoadPathTable } from './load-path'
 import { useOpening } from '@/ui/state/opening-store'
 import { Openings } from './openings'
@@ -33,7 +31,7 @@ const FETCH_DIALOGS_AFTER_MS = 1200
 
 /** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
 function useMarks(plan: Plan): SheetMarks {
-  const { survey, review } = judgedOf(plan)
+  const { survey, review } = assessedOf(plan)
   const picked = usePlan((store) => store.picked)
   const focus = usePlan((store) => store.focus)
   const state = usePlan((store) => store.state)
@@ -75,11 +73,11 @@ const ShelfOf = memo(function ShelfOf({
   plan: Plan
   search: RefObject<HTMLInputElement | null>
 }) {
-  return <Shelf survey={judgedOf(plan).survey} search={search} />
+  return <Shelf survey={assessedOf(plan).survey} search={search} />
 })
 
 const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
-  const { survey, review } = judgedOf(plan)
+  const { survey, review } = assessedOf(plan)
   return (
     <>
       <LoadPathTable survey={survey} review={review} />
@@ -91,7 +89,7 @@ const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dia
 
 /** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
 const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
-  return <Strip survey={judgedOf(plan).survey} picked={picked} />
+  return <Strip survey={assessedOf(plan).survey} picked={picked} />
 })
 
 /** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
@@ -125,7 +123,7 @@ function useLater(plan: Plan): Plan {
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
-  const { survey } = judgedOf(plan)
+  const { survey } = assessedOf(plan)
   const [dialog, setDialog] = useState<DialogName>()
   const [drawer, setDrawer] = useState<Drawer>('none')
   const search = useRef<HTMLInputElement>(null)
@@ -135,7 +133,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   const dragFrom = usePlan((store) => store.dragFrom)
   // A verdict is judged as often as it can be read: a drag never waits for it.
   const shown = dragFrom ? later : plan
-  const judged = judgedOf(shown)
+  const judged = assessedOf(shown)
   const marks = useMarks(shown)
   const stripPicked = useDeferredValue(marks.picked)
   // What is typed there edits the plan as it is: only a drag, when nobody types, may leave it behind.
@@ -154,7 +152,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   const close = () => {
     setDialog((now) => (now === dialog ? undefined : now))
   }
-  const count = together(openFindings(judged.review)).length
+  const count = foldedTogether(openFindings(judged.review)).length
   return (
     <div className="bench">
       <HeaderOf survey={judged.survey} review={judged.review} show={setDialog} />
@@ -242,5 +240,5 @@ function OpenBench({ plan }: { plan: Plan }) {
 /** One job on the bench, or why it is not. */
 export function Bench() {
   const id = useSearch('job') ?? ''
-  return <JobGate id={id}>{(plan) => <OpenBench plan={plan} />}</JobGate>
+  return <JobLoader id={id}>{(plan) => <OpenBench plan={plan} />}</JobLoader>
 }

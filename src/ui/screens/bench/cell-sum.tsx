@@ -1,13 +1,20 @@
 'use client'
+import {
+  type Cell,
+  cellParts,
+  formatNumber,
+  limitPhrase,
+  type Rating,
+  type RatingOwner,
+  type Source,
+  sourceText,
+  type State,
+  STATE_WORD,
+  STATES,
+  type Survey,
+  usuallyPrinted,
+} from '@/core'
 import { useState } from 'react'
-import type { RatingOwner } from '@/core/plan/command'
-import type { Rating, Source } from '@/core/plan/rating'
-import { STATES, type State } from '@/core/units/scalars'
-import { STATE_WORD } from '@/core/review/finding'
-import { limitPhrase, sourceText, usuallyPrinted } from '@/core/review/layer-phrases'
-import { cellParts, type Cell } from '@/core/survey/load-path/limit'
-import type { Survey } from '@/core/survey/survey'
-import { formatNumber } from '@/core/units/format'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'

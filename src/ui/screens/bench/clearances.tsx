@@ -1,7 +1,6 @@
 'use client'
+import type { Clearance, Plan } from '@/core'
 import { useState } from 'react'
-import type { Clearance } from '@/core/plan/placement'
-import type { Plan } from '@/core/plan/plan'
 import { TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'

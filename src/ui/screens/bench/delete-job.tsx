@@ -1,7 +1,7 @@
 'use client'
+import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { Plan } from '@/core/plan/plan'
 import { dropPlan } from '@/storage/plans'
 import { Modal } from '@/ui/kit/modal'
 import { downloadPlan } from '@/ui/kit/open-file'

@@ -1,7 +1,4 @@
-import type { ThingAt } from '@/core/survey/frame/arrangement'
-import { moveBy } from '@/core/edits/move'
-import type { Survey } from '@/core/survey/survey'
-import type { UnitChoice } from '@/core/units/format'
+import { moveBy, type Survey, type ThingAt, type UnitChoice } from '@/core'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 
 /** What the keys, the palette and the strip do alike. */

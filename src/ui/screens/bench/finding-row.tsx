@@ -1,13 +1,11 @@
 'use client'
+import { type FindingStates, phraseText, type Remedy } from '@/core'
 import { memo, useState, type KeyboardEvent } from 'react'
-import type { FindingStates } from '@/core/review/folded'
-import { phraseText } from '@/core/units/phrase'
-import type { Remedy } from '@/core/remedies/remedies'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { AnswerField } from './answer-field'
 import type { DialogName } from './bench-actions'
-import { remediesNow } from '@/ui/state/judged'
+import { remediesNow } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
 import { SetAsideDialog } from './set-aside-dialog'
 
@@ -104,7 +102,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
               }}
             >
               <span>
-                <PhraseLine phrase={remedy.say} />
+                <PhraseLine phrase={remedy.message} />
               </span>
             </button>
           ))}

@@ -1,7 +1,4 @@
-import { WHERE_WORD, WHERES, type Where } from '@/core/review/ask'
-import { isOpen } from '@/core/review/finding'
-import type { FindingStates } from '@/core/review/folded'
-import type { Review } from '@/core/review/review'
+import { type FindingStates, isOpen, type Review, type Where, WHERE_WORD, WHERES } from '@/core'
 
 /** Every finding that asks something of a person, in the order of the review. */
 export const openFindings = (review: Review) => review.findings.filter(isOpen)

@@ -1,15 +1,20 @@
 'use client'
+import {
+  CHECKS,
+  type Finding,
+  type FindingStates,
+  foldedTogether,
+  notLookedAt,
+  type Plan,
+  type Review,
+  STATE_WORD,
+} from '@/core'
 import { useMemo, useState, type ReactNode } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { CHECKS } from '@/core/review/checks'
-import { STATE_WORD, type Finding } from '@/core/review/finding'
-import { together, type FindingStates } from '@/core/review/folded'
-import { notLookedAt, type Review } from '@/core/review/review'
 import { PhraseLine } from '@/ui/kit/quantity'
 import type { DialogName } from './bench-actions'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
-import { useRemedies } from '@/ui/state/judged'
+import { useRemedies } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
@@ -58,7 +63,7 @@ function NotLooked({ review, show }: { review: Review; show: (dialog: DialogName
     <Folded title={`Not looked at: ${notLookedAt(review).join(', ')}`}>
       {() => (
         <ol>
-          {together(findings).map((row) => (
+          {foldedTogether(findings).map((row) => (
             <FindingRow key={row.finding.id} {...row} remedies={undefined} show={show} />
           ))}
         </ol>
@@ -78,7 +83,7 @@ export function Findings({
   show: (dialog: DialogName) => void
 }) {
   const dragging = usePlan((store) => store.dragFrom !== undefined)
-  const rows = useMemo(() => together(openFindings(review)), [review])
+  const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
   const remediesOf = useRemedies(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),

@@ -1,8 +1,7 @@
 'use client'
+import type { Review, Survey } from '@/core'
 import { Redo2, Undo2 } from 'lucide-react'
-import type { Review } from '@/core/review/review'
-import type { Survey } from '@/core/survey/survey'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { useSettings } from '@/ui/state/settings-store'
 import type { DialogName } from './bench-actions'
@@ -41,7 +40,7 @@ export function Header({
   const racks = plan.racks.map((rack) => rack.name).join(' + ')
   return (
     <header className="bench-header">
-      <Mark />
+      <Wordmark />
       <div className="min-w-0 flex-1">
         <h1 className="flex items-baseline gap-2 text-[16px] leading-tight">
           <span className="truncate">{plan.job.name}</span>

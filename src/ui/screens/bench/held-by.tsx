@@ -1,8 +1,5 @@
 'use client'
-import type { Fitting, Straps } from '@/core/plan/placement'
-import type { ThingAt } from '@/core/survey/frame/arrangement'
-import { isLong } from '@/core/survey/bars/long-load'
-import { isLoose } from '@/core/survey/motion/securing'
+import { type Fitting, isLong, isLoose, type Straps, type ThingAt } from '@/core'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -13,7 +10,7 @@ const NO_STRAPS: Straps = { count: 0 }
 const STRAP_COUNTS = Array.from({ length: 11 }, (_, i) => [String(i), String(i)] as const)
 
 /** What holds the picked thing besides what came with it, and the lines of a long load. */
-export function HeldBy({ thing }: { thing: ThingAt }) {
+export function HeldByLine({ thing }: { thing: ThingAt }) {
   const { run } = usePlan.getState()
   const { id: placementId, fitting, lines = NO_LINES, straps = NO_STRAPS } = thing.placement
   const without = (key: keyof Fitting) => {

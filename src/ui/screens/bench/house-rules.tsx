@@ -1,8 +1,14 @@
 'use client'
-import type { Plan } from '@/core/plan/plan'
-import { ASIDE_LOOKS, bayRulesOf, USUAL_GUESS_SPREAD, USUAL_STRAPS, type HouseRules } from '@/core/plan/house'
-import { LOCAL_RULES } from '@/core/plan/local-rules'
-import { formatNumber } from '@/core/units/format'
+import {
+  ASIDE_LOOKS,
+  bayRulesOf,
+  formatNumber,
+  type HouseRules,
+  LOCAL_RULES,
+  type Plan,
+  USUAL_GUESS_SPREAD,
+  USUAL_STRAPS,
+} from '@/core'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'

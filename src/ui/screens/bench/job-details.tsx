@@ -1,6 +1,5 @@
 'use client'
-import type { Job } from '@/core/plan/placement'
-import type { Plan } from '@/core/plan/plan'
+import type { Job, Plan } from '@/core'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'

@@ -1,8 +1,8 @@
 'use client'
+import type { Plan } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { Plan } from '@/core/plan/plan'
 import { keepPlan } from '@/storage/plans'
 import type { DialogName } from './bench-actions'
 

@@ -1,12 +1,20 @@
 'use client'
+import {
+  amountIn,
+  type Cell,
+  formatQuantity,
+  type Layer,
+  layerSeverity,
+  OUTCOME_WORD,
+  type Review,
+  type Severity,
+  type State,
+  STATE_WORD,
+  STATES,
+  type Survey,
+  type UnitChoice,
+} from '@/core'
 import { memo } from 'react'
-import { STATES, type State } from '@/core/units/scalars'
-import { OUTCOME_WORD, STATE_WORD, type Severity } from '@/core/review/finding'
-import { layerSeverity, type Review } from '@/core/review/review'
-import type { Layer } from '@/core/survey/load-path/layer'
-import type { Cell } from '@/core/survey/load-path/limit'
-import type { Survey } from '@/core/survey/survey'
-import { amountIn, formatQuantity, type UnitChoice } from '@/core/units/format'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'

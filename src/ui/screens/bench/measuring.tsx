@@ -1,13 +1,17 @@
 'use client'
+import {
+  asksWhat,
+  barsOf,
+  formatQuantity,
+  type GateAt,
+  type MeasuredSubject,
+  type Measurement,
+  phraseText,
+  type Plan,
+  readingsSummary,
+  type Survey,
+} from '@/core'
 import { useState } from 'react'
-import { readingsSummary, type MeasuredSubject, type Measurement } from '@/core/plan/measurement'
-import type { Plan } from '@/core/plan/plan'
-import { barsOf } from '@/core/plan/rack'
-import { phraseText } from '@/core/units/phrase'
-import type { Survey } from '@/core/survey/survey'
-import type { GateAt } from '@/core/survey/mounting/gates'
-import { formatQuantity } from '@/core/units/format'
-import { asksWhat } from '@/core/review/checks/gates'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'

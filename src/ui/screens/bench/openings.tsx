@@ -1,5 +1,5 @@
 'use client'
-import type { Survey } from '@/core/survey/survey'
+import type { Survey } from '@/core'
 import { useOpening } from '@/ui/state/opening-store'
 
 /** Everything on this plan that opens, by id and name. */

@@ -1,6 +1,6 @@
 'use client'
+import type { Survey } from '@/core'
 import { Command } from 'cmdk'
-import type { Survey } from '@/core/survey/survey'
 import { Modal } from '@/ui/kit/modal'
 import { useStock } from '@/ui/state/stock'
 import { benchActions, type DialogName } from './bench-actions'

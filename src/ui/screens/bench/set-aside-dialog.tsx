@@ -1,7 +1,6 @@
 'use client'
+import { type Finding, saidOf } from '@/core'
 import { useState } from 'react'
-import type { Finding } from '@/core/review/finding'
-import { saidOf } from '@/core/review/review'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'

@@ -1,7 +1,5 @@
 'use client'
-import type { State } from '@/core/units/scalars'
-import type { ClearanceAt, Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
+import { type ClearanceAt, formatQuantity, type State, type Survey, type UnitChoice } from '@/core'
 import { DimensionLine } from '@/ui/drawing/dimension-line'
 import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout } from '@/ui/drawing/layout'
 import { HeightRuler, LengthRuler } from '@/ui/drawing/rulers'

@@ -1,9 +1,15 @@
 'use client'
+import {
+  type Attachment,
+  type BarAt,
+  formatQuantity,
+  type RackAt,
+  type Survey,
+  type ThingAt,
+  type UnitChoice,
+  type Vehicle,
+} from '@/core'
 import { memo, type KeyboardEvent, type PointerEvent } from 'react'
-import type { Attachment, Vehicle } from '@/core/plan/vehicle'
-import type { BarAt, RackAt, ThingAt } from '@/core/survey/frame/arrangement'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity, type UnitChoice } from '@/core/units/format'
 import { boxPath } from '@/ui/drawing/path'
 import { viewMatrix, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
 import { attachmentPath, rackPaths } from '@/ui/drawing/rack-paths'

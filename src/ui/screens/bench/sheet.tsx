@@ -1,10 +1,7 @@
 'use client'
+import { formatQuantity, type Middle, moveBy, snapsFor, snapTo, type Survey } from '@/core'
 import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
-import { moveBy, type Standing } from '@/core/edits/move'
-import { snapsFor, snapTo } from '@/core/edits/snap'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity } from '@/core/units/format'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
@@ -12,7 +9,7 @@ import { WeightNotes } from '@/ui/drawing/weight-notes'
 import { useUnits } from '@/ui/state/settings-store'
 import { useField } from './field-switch'
 import { Ghost } from './ghost'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
@@ -27,7 +24,7 @@ interface Grip {
   readonly left: number
   readonly top: number
   readonly survey: Survey
-  readonly from: Standing
+  readonly from: Middle
   moved: boolean
 }
 
@@ -36,8 +33,8 @@ function sheetNow() {
   const { plan, dragFrom } = usePlan.getState()
   if (!plan) return undefined
   const { size, zoom } = useZoom.getState()
-  const { survey } = judgedOf(plan)
-  const extent = extentOf(dragFrom ? judgedOf(dragFrom).survey : survey)
+  const { survey } = assessedOf(plan)
+  const extent = extentOf(dragFrom ? assessedOf(dragFrom).survey : survey)
   return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
 }
 
@@ -74,7 +71,7 @@ export function Sheet({ survey, marks }: Props) {
   }, [])
 
   const dragFrom = usePlan((store) => store.dragFrom)
-  const extent = useMemo(() => extentOf(dragFrom ? judgedOf(dragFrom).survey : survey), [dragFrom, survey])
+  const extent = useMemo(() => extentOf(dragFrom ? assessedOf(dragFrom).survey : survey), [dragFrom, survey])
   const layout = useMemo(() => layoutSheet(extent, size, zoom), [extent, size, zoom])
 
   const place = (event: { clientX: number; clientY: number }): readonly [number, number] => {

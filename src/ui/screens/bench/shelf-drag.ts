@@ -1,9 +1,8 @@
 'use client'
+import type { Gear, HeldOver } from '@/core'
 import { create } from 'zustand'
-import type { Gear } from '@/core/plan/gear'
-import type { Near } from '@/core/placing/compatible'
 import { extentOf, fromSheet, layoutSheet, viewAt } from '@/ui/drawing/layout'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
 import { useZoom } from '@/ui/drawing/zoom-store'
 
@@ -11,7 +10,7 @@ import { useZoom } from '@/ui/drawing/zoom-store'
 export interface Held {
   readonly gear: Gear
   readonly rackId: string
-  readonly near: Near
+  readonly near: HeldOver
 }
 
 interface ShelfDrag {
@@ -27,12 +26,12 @@ export const useShelfDrag = create<ShelfDrag>((set) => ({
 }))
 
 /** The point of the vehicle under a place on the page, where that is over a view of the drawing; mm. */
-export function pointUnder(left: number, top: number): Near | undefined {
+export function pointUnder(left: number, top: number): HeldOver | undefined {
   const { plan } = usePlan.getState()
   const rect = document.querySelector('[data-testid="sheet"] svg')?.getBoundingClientRect()
   if (!plan || !rect) return undefined
   const { size, zoom } = useZoom.getState()
-  const { survey } = judgedOf(plan)
+  const { survey } = assessedOf(plan)
   const layout = layoutSheet(extentOf(survey), size, zoom)
   const [x, y] = [left - rect.left, top - rect.top]
   const view = viewAt(layout, x, y)

@@ -1,17 +1,19 @@
 'use client'
-import { GEAR_KINDS } from '@/core/kinds/gear-kind'
+import {
+  type Compatible,
+  type Gear,
+  GEAR_KINDS,
+  IN_STATE,
+  phraseText,
+  type Survey,
+  type UnitChoice,
+  weightRoom,
+} from '@/core'
 import Link from 'next/link'
 import { Ban, Check, Wrench } from 'lucide-react'
 import { useRef, useState, type PointerEvent, type RefObject } from 'react'
-import type { Gear } from '@/core/plan/gear'
-import type { Compatible } from '@/core/placing/compatible'
-import { IN_STATE } from '@/core/review/finding'
-import { phraseText } from '@/core/units/phrase'
-import { weightRoom } from '@/core/survey/frame/room'
-import type { Survey } from '@/core/survey/survey'
 import { Glyph } from '@/ui/drawing/glyph'
 import { Quantity } from '@/ui/kit/quantity'
-import type { UnitChoice } from '@/core/units/format'
 import { useUnits } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { usePlan } from '@/ui/state/plan-store'

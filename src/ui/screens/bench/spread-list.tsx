@@ -1,9 +1,8 @@
 'use client'
-import type { Survey } from '@/core/survey/survey'
-import { binding, type Member } from '@/core/survey/bars/spread'
+import { binding, type SpreadMember, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
-const named = (members: readonly Member[]) => members.map(({ name }) => name).join(' and ')
+const named = (members: readonly SpreadMember[]) => members.map(({ name }) => name).join(' and ')
 
 /** What is asked of the spreads that a bar takes part in, what suits all, and who binds it, in words. */
 export function SpreadList({ survey, barId }: { survey: Survey; barId: string }) {

@@ -1,4 +1,4 @@
-import type { Status } from '@/core/units/scalars'
+import type { Status } from '@/core'
 import { Choice } from '@/ui/kit/choice'
 
 const STATUSES: readonly (readonly [Status, string])[] = [

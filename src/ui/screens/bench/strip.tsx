@@ -1,7 +1,5 @@
 'use client'
-import { STATES } from '@/core/units/scalars'
-import { STATE_WORD } from '@/core/review/finding'
-import type { Survey } from '@/core/survey/survey'
+import { STATE_WORD, STATES, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { BarStrip } from './bar-strip'
 import { usePlan, type Picked } from '@/ui/state/plan-store'

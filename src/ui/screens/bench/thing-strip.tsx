@@ -1,18 +1,13 @@
 'use client'
-import { choicesOf } from '@/core/kinds/kind'
-import { WHENS } from '@/core/kinds/when'
+import { choicesOf, type Host, hostsFor, placeOn, type Survey, type ThingAt, WHENS } from '@/core'
 import Link from 'next/link'
 import { useState } from 'react'
-import type { Host } from '@/core/plan/placement'
-import type { ThingAt } from '@/core/survey/frame/arrangement'
-import { hostsFor, placeOn } from '@/core/survey/frame/room'
-import type { Survey } from '@/core/survey/survey'
 import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { AddLoad } from './add-load'
 import { setOnEdge, turnOn } from './edits'
-import { HeldBy } from './held-by'
+import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
@@ -138,7 +133,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         {placement.loads.map((load) => (
           <LoadField key={load.id} placementId={placementId} load={load} />
         ))}
-        <HeldBy thing={thing} />
+        <HeldByLine thing={thing} />
         <button
           type="button"
           className="plain"

@@ -1,7 +1,7 @@
-import type { Read } from '@/ui/kit/parsed-field'
+import type { ParsedText } from '@/ui/kit/parsed-field'
 
 /** One number within bounds, in words why not. */
-export function readNumber(text: string, from: number, to: number, whole = false): Read<number> {
+export function readNumber(text: string, from: number, to: number, whole = false): ParsedText<number> {
   const value = Number(text.replace(',', '.').replace(/\s*[a-z%]+$/i, ''))
   if (text === '' || !Number.isFinite(value)) return { ok: false, reason: `Write a number, as ${from}.` }
   if (value < from || value > to) return { ok: false, reason: `From ${from} to ${to}.` }
@@ -11,7 +11,7 @@ export function readNumber(text: string, from: number, to: number, whole = false
 }
 
 /** Several numbers with commas between, each within bounds. */
-export function readNumbers(text: string, from: number, to: number, most: number): Read<number[]> {
+export function readNumbers(text: string, from: number, to: number, most: number): ParsedText<number[]> {
   const read = text
     .split(/[;,]\s*/)
     .filter((each) => each.trim() !== '')
@@ -24,7 +24,7 @@ export function readNumbers(text: string, from: number, to: number, most: number
 }
 
 /** Several names with semicolons between. */
-export function readNames(text: string, most: number, longest: number): Read<string[]> {
+export function readNames(text: string, most: number, longest: number): ParsedText<string[]> {
   const names = text
     .split(';')
     .map((each) => each.trim())

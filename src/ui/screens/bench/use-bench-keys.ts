@@ -1,7 +1,6 @@
 'use client'
+import { STATES, type Survey } from '@/core'
 import { useEffect, useEffectEvent, type RefObject } from 'react'
-import { STATES } from '@/core/units/scalars'
-import type { Survey } from '@/core/survey/survey'
 import { useUnits } from '@/ui/state/settings-store'
 import type { DialogName } from './bench-actions'
 import { nudge, setOnEdge, turnOn } from './edits'

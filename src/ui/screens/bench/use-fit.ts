@@ -1,9 +1,6 @@
 'use client'
+import type { Adapter, Compatible, Gear, Plan } from '@/core'
 import { useEffect, useRef, useState } from 'react'
-import type { Gear } from '@/core/plan/gear'
-import type { Adapter } from '@/core/plan/placement'
-import type { Plan } from '@/core/plan/plan'
-import type { Compatible } from '@/core/placing/compatible'
 import type { FitAnswers, FitQuestion } from '@/workers/fit-messages'
 
 type Answers = ReadonlyMap<string, Compatible>

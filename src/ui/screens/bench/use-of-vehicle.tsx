@@ -1,6 +1,5 @@
 'use client'
-import type { Occupant, Use } from '@/core/plan/placement'
-import type { Plan } from '@/core/plan/plan'
+import type { Occupant, Plan, Use } from '@/core'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { refused, usePlan } from '@/ui/state/plan-store'

@@ -1,6 +1,6 @@
 'use client'
+import type { Survey } from '@/core'
 import { Minus, Plus } from 'lucide-react'
-import type { Survey } from '@/core/survey/survey'
 import { FieldSwitch } from './field-switch'
 import type { Picked } from '@/ui/state/plan-store'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'

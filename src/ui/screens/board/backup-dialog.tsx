@@ -1,6 +1,6 @@
 'use client'
+import type { ShelfChange, ShelfName, Shelves } from '@/core'
 import { useEffect, useRef, useState } from 'react'
-import type { ShelfChange, ShelfName, Shelves } from '@/core/formats/backup'
 import { backupText, openBackup, previewRestore, restore } from '@/storage/backup'
 import { whyNotKept } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'

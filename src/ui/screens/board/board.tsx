@@ -1,19 +1,15 @@
 'use client'
+import { carsByJob, notLookedAt, type Plan, STATE_WORD, STATES } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { carsByJob } from '@/core/log/whose'
-import type { Plan } from '@/core/plan/plan'
-import { STATES } from '@/core/units/scalars'
-import { STATE_WORD } from '@/core/review/finding'
-import { notLookedAt } from '@/core/review/review'
 import { dropPlan, loadPlans, type StoredPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { verdictWords } from '@/ui/kit/state-switch'
 import { useLog } from '@/ui/state/log-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useOpenFile } from '@/ui/kit/open-file'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
@@ -31,7 +27,7 @@ function JobCard({
   onGone: () => void
 }) {
   const units = useUnits()
-  const { survey, review } = judgedOf(plan)
+  const { survey, review } = assessedOf(plan)
   const [asking, setAsking] = useState(false)
   return (
     <li className="job-card">
@@ -160,7 +156,7 @@ export function JobsBoard() {
   return (
     <>
       <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Mark />
+        <Wordmark />
         <h1 className="flex-1 text-[17px]">Jobs</h1>
         <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
           <Link href="/stock" className="plain">

@@ -1,8 +1,6 @@
 'use client'
-import { carName } from '@/core/log/whose'
+import { type Car, carName, type Plan, sameCar } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
-import { sameCar, type Car } from '@/core/plan/car'
-import type { Plan } from '@/core/plan/plan'
 import { loadPlans } from '@/storage/plans'
 
 /** Whose car a job is about, as far as it was typed. */

@@ -1,10 +1,7 @@
 'use client'
+import { bayRulesOf, dueOf, isOverdue, ownEvents, type Plan } from '@/core'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { dueOf, isOverdue } from '@/core/bay/due'
-import { ownEvents } from '@/core/log/whose'
-import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf } from '@/core/plan/house'
 import { useLog } from '@/ui/state/log-store'
 import { today } from '@/ui/state/today'
 

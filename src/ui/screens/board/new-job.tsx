@@ -1,14 +1,10 @@
 'use client'
+import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { newPlan } from '@/core/plan/new-plan'
-import type { Plan } from '@/core/plan/plan'
-import type { Rack } from '@/core/plan/rack'
-import type { Vehicle } from '@/core/plan/vehicle'
-import { survey } from '@/core/survey/survey'
 import { keepPlan } from '@/storage/plans'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
@@ -105,7 +101,7 @@ export function NewJob() {
   return (
     <>
       <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Mark />
+        <Wordmark />
         <h1 className="flex-1 text-[17px]">Start a job</h1>
         <Link href="/" className="plain">
           All jobs

@@ -1,18 +1,25 @@
 'use client'
+import {
+  type Account,
+  accountOf,
+  CHECKS,
+  differencesOf,
+  formatNumber,
+  type Left,
+  OUTCOME_WORD,
+  type Plan,
+  SEVERITIES,
+  STATE_WORD,
+  STATES,
+} from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { STATES } from '@/core/units/scalars'
-import { CHECKS } from '@/core/review/checks'
-import { accountOf, differencesOf, type Account, type Left } from '@/core/review/compare'
-import { OUTCOME_WORD, SEVERITIES, STATE_WORD } from '@/core/review/finding'
-import { formatNumber } from '@/core/units/format'
 import { loadPlans } from '@/storage/plans'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Quantity } from '@/ui/kit/quantity'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { useSearch } from '@/ui/state/use-search'
@@ -269,7 +276,7 @@ export function CompareScreen() {
   }, [ready])
   const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
   const accounts = useMemo(
-    () => (first && second ? [accountOf(judgedOf(first)), accountOf(judgedOf(second))] : undefined),
+    () => (first && second ? [accountOf(assessedOf(first)), accountOf(assessedOf(second))] : undefined),
     [first, second],
   )
   const go = (to: { a?: string | undefined; b?: string | undefined }) => {
@@ -282,7 +289,7 @@ export function CompareScreen() {
   return (
     <div>
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Mark />
+        <Wordmark />
         <h1 className="text-[17px]">Compare two jobs</h1>
         <Link href="/" className="plain ml-auto">
           All jobs
@@ -316,7 +323,7 @@ export function CompareScreen() {
                 <div className="mt-3 grid grid-cols-2 gap-3">
                   {[one, two].map(({ plan }, i) => (
                     <div key={i} className="border-edge border">
-                      <Thumbnail survey={judgedOf(plan).survey} />
+                      <Thumbnail survey={assessedOf(plan).survey} />
                     </div>
                   ))}
                 </div>

@@ -1,12 +1,15 @@
 'use client'
+import {
+  formatQuantity,
+  LIFTED_KG,
+  type LoadedBar,
+  STANDARD_GRAVITY,
+  type State,
+  STATE_WORD,
+  STATES,
+  type Survey,
+} from '@/core'
 import { useState } from 'react'
-import { STATES, type State } from '@/core/units/scalars'
-import { STATE_WORD } from '@/core/review/finding'
-import type { LoadedBar } from '@/core/survey/statics/bending'
-import { LIFTED_KG } from '@/core/survey/statics/evenness'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity } from '@/core/units/format'
-import { STANDARD_GRAVITY } from '@/core/units/dimension'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'

@@ -1,13 +1,20 @@
 'use client'
+import {
+  chanceProblem,
+  DRAWS,
+  formatNumber,
+  formatQuantity,
+  type LimitChance,
+  mostAtRisk,
+  type Plan,
+  STATE_WORD,
+  type Survey,
+  weighed,
+  worthWeighing,
+  type WorthWeighing,
+} from '@/core'
 import { useMemo, useState } from 'react'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import type { Plan } from '@/core/plan/plan'
-import { STATE_WORD } from '@/core/review/finding'
-import { DRAWS, mostAtRisk, worthWeighing, type LimitChance, type WorthWeighing } from '@/core/chance/draws'
-import { chanceProblem } from '@/core/chance/problem'
-import { weighed } from '@/core/chance/weighing'
-import type { Survey } from '@/core/survey/survey'
-import { formatNumber, formatQuantity } from '@/core/units/format'
 import { refused, usePlan } from '@/ui/state/plan-store'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'

@@ -1,5 +1,4 @@
-import { unitOf } from '@/core/units/dimension'
-import type { UnitChoice } from '@/core/units/format'
+import { type UnitChoice, unitOf } from '@/core'
 
 /** A chart has one axis, so where a person sees both systems it is drawn in metric. */
 export function massAxis({ show }: UnitChoice): { symbol: string; of: (kg: number) => number } {

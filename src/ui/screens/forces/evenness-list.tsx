@@ -1,6 +1,5 @@
 'use client'
-import { STATE_WORD } from '@/core/review/finding'
-import type { Survey } from '@/core/survey/survey'
+import { STATE_WORD, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind, Panel } from '@/ui/kit/panel'
 

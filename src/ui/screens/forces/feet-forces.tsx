@@ -1,4 +1,14 @@
 'use client'
+import {
+  footFigures,
+  LIFTED_KG,
+  motionCases,
+  type RackAt,
+  type State,
+  STATE_WORD,
+  STATES,
+  type Survey,
+} from '@/core'
 import { useState } from 'react'
 import {
   Bar,
@@ -10,12 +20,6 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import { STATES, type State } from '@/core/units/scalars'
-import { STATE_WORD } from '@/core/review/finding'
-import { motionCases } from '@/core/survey/motion/cases'
-import type { RackAt } from '@/core/survey/frame/arrangement'
-import { footFigures, LIFTED_KG } from '@/core/survey/statics/evenness'
-import type { Survey } from '@/core/survey/survey'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'

@@ -1,11 +1,10 @@
 'use client'
+import { cautionsFor, type Plan } from '@/core'
 import Link from 'next/link'
 import { useMemo } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { cautionsFor } from '@/core/review/cautions'
-import { JobGate } from '@/ui/state/job-gate'
-import { judgedOf } from '@/ui/state/judged'
-import { Mark } from '@/ui/kit/mark'
+import { JobLoader } from '@/ui/state/job-loader'
+import { assessedOf } from '@/ui/state/assessed'
+import { Wordmark } from '@/ui/kit/mark'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
 import { EvennessList } from './evenness-list'
@@ -17,12 +16,12 @@ import { WindForces } from './wind-forces'
 import { useSearch } from '@/ui/state/use-search'
 
 function Forces({ plan }: { plan: Plan }) {
-  const { survey } = judgedOf(plan)
+  const { survey } = assessedOf(plan)
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
     <div>
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Mark />
+        <Wordmark />
         <div className="min-w-0">
           <h1 className="truncate text-[17px] leading-tight">Forces: {plan.job.name}</h1>
           <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
@@ -68,5 +67,5 @@ function Forces({ plan }: { plan: Plan }) {
 /** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
 export function ForcesScreen() {
   const id = useSearch('job') ?? ''
-  return <JobGate id={id}>{(plan) => <Forces plan={plan} />}</JobGate>
+  return <JobLoader id={id}>{(plan) => <Forces plan={plan} />}</JobLoader>
 }

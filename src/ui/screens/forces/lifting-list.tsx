@@ -1,7 +1,5 @@
 'use client'
-import type { Lift } from '@/core/survey/motion/lifting'
-import type { Survey } from '@/core/survey/survey'
-import { formatQuantity } from '@/core/units/format'
+import { formatQuantity, type Lift, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { Behind, Panel } from '@/ui/kit/panel'

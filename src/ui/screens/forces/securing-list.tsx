@@ -1,6 +1,5 @@
 'use client'
-import { UNLABELLED_WEBBING_KG, type TieDown } from '@/core/survey/motion/securing'
-import type { Survey } from '@/core/survey/survey'
+import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind, Panel } from '@/ui/kit/panel'
 

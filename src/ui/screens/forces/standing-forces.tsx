@@ -1,7 +1,6 @@
 'use client'
+import { bandOf, BANDS, type Survey } from '@/core'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { BANDS, bandOf } from '@/core/survey/motion/standing'
-import type { Survey } from '@/core/survey/survey'
 import { Quantity } from '@/ui/kit/quantity'
 import { AXIS, INK, LIMIT } from './chart-look'
 import { Behind, Panel } from '@/ui/kit/panel'

@@ -1,7 +1,6 @@
 'use client'
+import { type Chances, DRAWS, type Plan } from '@/core'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { DRAWS, type Chances } from '@/core/chance/draws'
 import type { ChanceAnswer, ChanceQuestion } from '@/workers/chance-messages'
 
 /** Where the drawing of chances is: under way, answered, stopped by hand, or given up after its worker died too often. */

@@ -1,6 +1,4 @@
-import type { State } from '@/core/units/scalars'
-import type { MassPoint } from '@/core/survey/loads/mass-points'
-import type { Survey } from '@/core/survey/survey'
+import type { MassPoint, State, Survey } from '@/core'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind } from '@/ui/kit/panel'

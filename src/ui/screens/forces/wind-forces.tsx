@@ -1,6 +1,5 @@
 'use client'
-import type { Survey } from '@/core/survey/survey'
-import { formatNumber } from '@/core/units/format'
+import { formatNumber, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind, Panel } from '@/ui/kit/panel'
 

@@ -1,16 +1,21 @@
+import {
+  type Handover,
+  mm as length,
+  openingOf,
+  phraseText,
+  placardLines,
+  type Plan,
+  STATE_WORD,
+  type Survey,
+  type UnitChoice,
+  VERDICT_WORD,
+} from '@/core'
 import { concatTransformationMatrix, PDFDocument, popGraphicsState, pushGraphicsState } from 'pdf-lib'
-import { placardLines, type Handover } from '@/core/handover/handover'
-import { openingOf } from '@/core/handover/handover-opening'
-import type { Plan } from '@/core/plan/plan'
-import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
-import { mm as length, phraseText } from '@/core/units/phrase'
-import type { Survey } from '@/core/survey/survey'
-import type { UnitChoice } from '@/core/units/format'
 import { extentOf } from '@/ui/drawing/layout'
 import { rackPaths } from '@/ui/drawing/rack-paths'
 import { middleOf, pathsOf } from '@/ui/drawing/thing-view'
 import { sidePaths } from '@/ui/drawing/vehicle-paths'
-import { Column, EDGE, INK, PT } from './pdf-column'
+import { PdfColumn, EDGE, PDF_INK, PT } from './pdf-column'
 import { Face, type PdfFonts } from './pdf-face'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
@@ -26,7 +31,7 @@ export interface PdfInput {
 }
 
 /** The side view at true scale, with a metre beside it. */
-function drawSide(column: Column, { plain }: Faces, { survey, paper }: PdfInput): void {
+function drawSide(column: PdfColumn, { plain }: Faces, { survey, paper }: PdfInput): void {
   const { x0, x1 } = extentOf(survey)
   const scale = scaleFor(x1 - x0, PAPER[paper].widthMm - 2 * MARGIN_MM)
   const factor = PT / scale
@@ -45,8 +50,8 @@ function drawSide(column: Column, { plain }: Faces, { survey, paper }: PdfInput)
       x: 0,
       y: 0,
       borderWidth: width * hair,
-      borderColor: INK,
-      ...(fill ? { color: INK } : {}),
+      borderColor: PDF_INK,
+      ...(fill ? { color: PDF_INK } : {}),
     })
   }
   const body = sidePaths(survey.body)
@@ -76,15 +81,15 @@ function drawSide(column: Column, { plain }: Faces, { survey, paper }: PdfInput)
     start: { x, y: base },
     end: { x: x + (x1 - x0) * factor, y: base },
     thickness: 0.5,
-    color: INK,
+    color: PDF_INK,
   })
   page.drawLine({
     start: { x, y: base - 12 },
     end: { x: x + metre, y: base - 12 },
     thickness: 1.2,
-    color: INK,
+    color: PDF_INK,
   })
-  plain.draw(page, `1 m, drawn 1 to ${scale}`, { x: x + metre + 8, y: base - 15, size: 8.5, color: INK })
+  plain.draw(page, `1 m, drawn 1 to ${scale}`, { x: x + metre + 8, y: base - 15, size: 8.5, color: PDF_INK })
 }
 
 interface Faces {
@@ -99,15 +104,15 @@ function drawPlacard(doc: PDFDocument, fonts: Faces, input: PdfInput): void {
   const [w, h] = [PLACARD.widthMm * PT, PLACARD.heightMm * PT]
   const x = MARGIN_MM * PT
   const y = (heightMm - MARGIN_MM) * PT - h
-  page.drawRectangle({ x, y, width: w, height: h, borderColor: INK, borderWidth: 1.5 })
+  page.drawRectangle({ x, y, width: w, height: h, borderColor: PDF_INK, borderWidth: 1.5 })
   const { height, rows, notLooked } = placardLines(input.handover, input.units)
-  fonts.bold.draw(page, height, { x: x + 10, y: y + h - 38, size: 32, color: INK })
+  fonts.bold.draw(page, height, { x: x + 10, y: y + h - 38, size: 32, color: PDF_INK })
   const small = (text: string, up: number, most: number) => {
     fonts.plain.draw(page, text, {
       x: x + 10,
       y: y + up,
       size: fonts.plain.fitting(text, most, w - 20),
-      color: INK,
+      color: PDF_INK,
     })
   }
   small(`high, driving (${input.handover.heightOf})`, h - 52, 8)
@@ -115,9 +120,9 @@ function drawPlacard(doc: PDFDocument, fonts: Faces, input: PdfInput): void {
   rows.forEach(([name, text], i) => {
     const at = y + h - 70 - i * step
     const size = fonts.bold.fitting(`${name}: ${text}`, Math.min(12, step - 2), w - 20)
-    fonts.bold.draw(page, `${name}: `, { x: x + 10, y: at, size, color: INK })
+    fonts.bold.draw(page, `${name}: `, { x: x + 10, y: at, size, color: PDF_INK })
     const from = x + 10 + fonts.bold.widthOf(`${name}: `, size)
-    fonts.plain.draw(page, text, { x: from, y: at, size, color: INK })
+    fonts.plain.draw(page, text, { x: from, y: at, size, color: PDF_INK })
   })
   if (notLooked !== undefined) small(notLooked, 17, 7)
   small('Never more than the lowest rating. Re-tighten after the first trip.', 8, 7)
@@ -139,7 +144,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     plain: await Face.of(doc, input.fonts.plain),
     bold: await Face.of(doc, input.fonts.bold),
   }
-  const column = new Column(doc, fonts, paper)
+  const column = new PdfColumn(doc, fonts, paper)
   const say = (phrase: Parameters<typeof phraseText>[0]) => phraseText(phrase, units)
   column.text(`Handover: ${plan.job.name}`, { bold: true, size: 17 })
   column.text(

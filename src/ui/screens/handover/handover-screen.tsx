@@ -1,33 +1,37 @@
 'use client'
+import {
+  bayRulesOf,
+  calendarFile,
+  dueOf,
+  handoverOf,
+  isOverdue,
+  NOTHING_DONE,
+  openingOf,
+  type Plan,
+  planFileName,
+  STATE_WORD,
+  VERDICT_WORD,
+} from '@/core'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { dueOf, isOverdue } from '@/core/bay/due'
-import { handoverOf } from '@/core/handover/handover'
-import { openingOf } from '@/core/handover/handover-opening'
-import { NOTHING_DONE } from '@/core/log/replay'
-import { calendarFile } from '@/core/formats/calendar'
-import { planFileName } from '@/core/formats/plan-file'
-import type { Plan } from '@/core/plan/plan'
-import { STATE_WORD, VERDICT_WORD } from '@/core/review/finding'
-import { bayRulesOf } from '@/core/plan/house'
-import { JobGate } from '@/ui/state/job-gate'
-import { judgedOf } from '@/ui/state/judged'
+import { JobLoader } from '@/ui/state/job-loader'
+import { assessedOf } from '@/ui/state/assessed'
 import { extentOf } from '@/ui/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { downloadText } from '@/ui/kit/download'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useUnits } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { WhoseCar } from '@/ui/forms/whose-car'
 import { Placard } from './placard'
-import { Lines, Part } from './sheet-parts'
+import { Lines, SheetPart } from './sheet-parts'
 import { SideDrawing } from './side-drawing'
 import { MARGIN_MM, PAPER, scaleFor, type Paper } from './true-scale'
 import { useSearch } from '@/ui/state/use-search'
 
 function Sheet({ plan }: { plan: Plan }) {
-  const { survey, review } = judgedOf(plan)
+  const { survey, review } = assessedOf(plan)
   const units = useUnits()
   const [paper, setPaper] = useState<Paper>('a4')
   const [problem, setProblem] = useState<string>()
@@ -67,7 +71,7 @@ function Sheet({ plan }: { plan: Plan }) {
   return (
     <div className={`handover-page page-${paper}`}>
       <header className="bay-head no-print">
-        <Mark />
+        <Wordmark />
         <h1 className="text-[17px]">Handover: {plan.job.name}</h1>
         <div className="ml-auto flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
@@ -151,7 +155,7 @@ function Sheet({ plan }: { plan: Plan }) {
             </div>
           </div>
         ))}
-        <Part title="What it may carry">
+        <SheetPart title="What it may carry">
           <table className="handover-table">
             <thead>
               <tr>
@@ -187,8 +191,8 @@ function Sheet({ plan }: { plan: Plan }) {
             The vehicle’s manual and the makers’ sheets rule over this one. The load stands as drawn:
             elsewhere it lands elsewhere.
           </p>
-        </Part>
-        <Part title="How high it stands">
+        </SheetPart>
+        <SheetPart title="How high it stands">
           <p>
             <strong className="text-[18px]">
               <Quantity dimension="length" value={handover.heightMm} />
@@ -201,12 +205,12 @@ function Sheet({ plan }: { plan: Plan }) {
             ))}
           </p>
           <SideDrawing survey={survey} scale={scale} />
-        </Part>
-        <Part title="What was fitted">
+        </SheetPart>
+        <SheetPart title="What was fitted">
           <Lines lines={handover.fitted} />
-        </Part>
+        </SheetPart>
         {handover.torques.length > 0 && (
-          <Part title="Torque">
+          <SheetPart title="Torque">
             <table className="handover-table">
               <thead>
                 <tr>
@@ -229,9 +233,9 @@ function Sheet({ plan }: { plan: Plan }) {
                 ))}
               </tbody>
             </table>
-          </Part>
+          </SheetPart>
         )}
-        <Part title="Come back">
+        <SheetPart title="Come back">
           {handover.due.length === 0 ? (
             <p>
               No date yet: it is set when the job is handed over in the bay. After the first trip or about{' '}
@@ -248,21 +252,21 @@ function Sheet({ plan }: { plan: Plan }) {
               ))}
             />
           )}
-        </Part>
+        </SheetPart>
         {handover.deviations.length > 0 && (
-          <Part title="What differs from the sheet">
+          <SheetPart title="What differs from the sheet">
             <Lines lines={handover.deviations.map(({ step, reason }) => `${step}: ${reason}`)} />
-          </Part>
+          </SheetPart>
         )}
-        <Part title="Assumed, by house rule">
+        <SheetPart title="Assumed, by house rule">
           <Lines lines={handover.assumed} />
-        </Part>
-        <Part title="Keys and tools that stay with the vehicle">
+        </SheetPart>
+        <SheetPart title="Keys and tools that stay with the vehicle">
           <Lines lines={[...handover.keys, ...handover.tools]} />
-        </Part>
-        <Part title="Cautions">
+        </SheetPart>
+        <SheetPart title="Cautions">
           <Lines lines={handover.cautions} />
-        </Part>
+        </SheetPart>
         <div className="placard-page">
           <Placard handover={handover} />
           <p className="field-note">
@@ -277,5 +281,5 @@ function Sheet({ plan }: { plan: Plan }) {
 /** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
 export function HandoverScreen() {
   const id = useSearch('job') ?? ''
-  return <JobGate id={id}>{(plan) => <Sheet plan={plan} />}</JobGate>
+  return <JobLoader id={id}>{(plan) => <Sheet plan={plan} />}</JobLoader>
 }

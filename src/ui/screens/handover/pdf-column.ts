@@ -4,12 +4,12 @@ import { MARGIN_MM, PAPER, type Paper } from './true-scale'
 
 /** Points in a millimetre: true scale hangs on it. */
 export const PT = 72 / 25.4
-export const INK = rgb(0.086, 0.133, 0.18)
+export const PDF_INK = rgb(0.086, 0.133, 0.18)
 export const EDGE = rgb(0.4, 0.45, 0.5)
 const BODY = 9.5
 
 /** A column of text down as many pages as it takes. */
-export class Column {
+export class PdfColumn {
   page: PDFPage
   private y = 0
 
@@ -65,7 +65,7 @@ export class Column {
     const font = bold ? this.fonts.bold : this.fonts.plain
     for (const line of this.wrap(text, font, size, this.widthPt - indent)) {
       const y = this.take(size * 1.32)
-      font.draw(this.page, line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, color: INK })
+      font.draw(this.page, line, { x: MARGIN_MM * PT + indent, y: y + size * 0.28, size, color: PDF_INK })
     }
   }
 
@@ -78,9 +78,9 @@ export class Column {
       start: { x: MARGIN_MM * PT, y: y + 16 },
       end: { x: MARGIN_MM * PT + this.widthPt, y: y + 16 },
       thickness: 1,
-      color: INK,
+      color: PDF_INK,
     })
-    this.fonts.bold.draw(this.page, text, { x: MARGIN_MM * PT, y: y + 3, size: 11.5, color: INK })
+    this.fonts.bold.draw(this.page, text, { x: MARGIN_MM * PT, y: y + 3, size: 11.5, color: PDF_INK })
   }
 
   /** Cells side by side, each wrapped in its own share of the width. */
@@ -93,7 +93,12 @@ export class Column {
     let x = MARGIN_MM * PT
     wrapped.forEach((each, i) => {
       each.forEach((line, at) => {
-        font.draw(this.page, line, { x, y: y + (lines - at - 1) * BODY * 1.3 + 3, size: BODY, color: INK })
+        font.draw(this.page, line, {
+          x,
+          y: y + (lines - at - 1) * BODY * 1.3 + 3,
+          size: BODY,
+          color: PDF_INK,
+        })
       })
       x += widths[i] ?? 0
     })

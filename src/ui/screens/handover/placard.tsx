@@ -1,4 +1,4 @@
-import { placardLines, type Handover } from '@/core/handover/handover'
+import { type Handover, placardLines } from '@/core'
 import { useUnits } from '@/ui/state/settings-store'
 import { PLACARD } from './true-scale'
 

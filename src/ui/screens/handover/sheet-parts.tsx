@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 
-export function Part({ title, children }: { title: string; children: ReactNode }) {
+export function SheetPart({ title, children }: { title: string; children: ReactNode }) {
   const id = `handover-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
     <section aria-labelledby={id} className="sheet-part">

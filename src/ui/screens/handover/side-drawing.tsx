@@ -1,4 +1,4 @@
-import type { Survey } from '@/core/survey/survey'
+import type { Survey } from '@/core'
 import { extentOf } from '@/ui/drawing/layout'
 import { SideFigure } from '@/ui/drawing/side-figure'
 

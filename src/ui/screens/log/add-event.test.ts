@@ -1,4 +1,4 @@
-import { refitValues } from '@/core/bay/refit'
+import { refitValues } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { wingBars } from '@/demo/racks'
 import { eventOf } from './add-event'

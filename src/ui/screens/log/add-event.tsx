@@ -1,8 +1,6 @@
 'use client'
+import { daySchema, type Rack, refitValues } from '@/core'
 import { useState } from 'react'
-import { daySchema } from '@/core/units/scalars'
-import { refitValues } from '@/core/bay/refit'
-import type { Rack } from '@/core/plan/rack'
 import { useLog, type NewEvent } from '@/ui/state/log-store'
 
 const KINDS = [

@@ -1,6 +1,5 @@
 'use client'
-import { EVENT_WORD, type LogEvent } from '@/core/log/event'
-import { eventText } from '@/core/formats/log-file'
+import { EVENT_WORD, eventText, type LogEvent } from '@/core'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'
 import { useLog } from '@/ui/state/log-store'
 

@@ -1,10 +1,8 @@
 'use client'
-import { carName, carOf, carsByJob } from '@/core/log/whose'
+import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf } from '@/core'
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
-import { dueOf } from '@/core/bay/due'
-import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/plan/house'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { useSearch } from '@/ui/state/use-search'
@@ -51,7 +49,7 @@ export function LogScreen() {
   return (
     <div>
       <header className="bay-head">
-        <Mark />
+        <Wordmark />
         <h1 className="flex-1 text-[17px]">Log</h1>
         <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
         <Link href="/" className="plain">

@@ -1,8 +1,6 @@
 'use client'
+import { type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
 import { useId, useState } from 'react'
-import type { LogEvent } from '@/core/log/event'
-import { takeIn, type TakeIn } from '@/core/log/take-in'
-import { parseLogText } from '@/core/formats/log-file'
 import { Modal } from '@/ui/kit/modal'
 import { useLog } from '@/ui/state/log-store'
 

@@ -1,11 +1,19 @@
 'use client'
+import {
+  bayRulesOf,
+  calendarFile,
+  carName,
+  carOf,
+  carsByJob,
+  DEFAULT_HOUSE_RULES,
+  dueOf,
+  isOverdue,
+  logCsv,
+  perhapsSame,
+  type Plan,
+  printLog,
+} from '@/core'
 import { useMemo, useState } from 'react'
-import { dueOf, isOverdue } from '@/core/bay/due'
-import { calendarFile } from '@/core/formats/calendar'
-import { logCsv, printLog } from '@/core/formats/log-file'
-import { carOf, carsByJob, perhapsSame, carName } from '@/core/log/whose'
-import type { Plan } from '@/core/plan/plan'
-import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/plan/house'
 import { downloadText } from '@/ui/kit/download'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'

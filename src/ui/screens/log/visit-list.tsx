@@ -1,9 +1,6 @@
 'use client'
+import { EVENT_WORD, eventText, type LogEvent, replacements, visitsOf, visitWords } from '@/core'
 import { useMemo, useState } from 'react'
-import { EVENT_WORD, type LogEvent } from '@/core/log/event'
-import { replacements } from '@/core/log/subject'
-import { visitsOf, visitWords } from '@/core/log/visits'
-import { eventText } from '@/core/formats/log-file'
 import { CorrectDialog } from './correct-dialog'
 
 /** A log as its visits, newest first: each a line that opens. */

@@ -1,9 +1,20 @@
 'use client'
+import {
+  asksOf,
+  blank,
+  type Column,
+  headOf,
+  readRow,
+  STOCK_COLUMNS,
+  STOCK_SCHEMAS,
+  type StockItem,
+  type StockKind,
+  type TableCell,
+  tableCellOf,
+  unitFor,
+  type UnitSystem,
+} from '@/core'
 import { useId, useState } from 'react'
-import { asksOf, blank, cellOf, headOf, readLine, unitFor, type Cell } from '@/core/formats/stock-cells'
-import { STOCK_COLUMNS, type Column } from '@/core/formats/stock-columns'
-import { type StockItem, type StockKind, STOCK_SCHEMAS } from '@/core/formats/stock-kinds'
-import type { UnitSystem } from '@/core/units/dimension'
 import { keepInStock } from '@/storage/own-stock'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
@@ -77,7 +88,9 @@ function Field({
 export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
   const columns = STOCK_COLUMNS[kind].filter(({ path }) => path[0] !== 'id')
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(columns.map((column) => [column.name, cellOf(start ?? blank(kind), column, system)])),
+    Object.fromEntries(
+      columns.map((column) => [column.name, tableCellOf(start ?? blank(kind), column, system)]),
+    ),
   )
   const [wrong, setWrong] = useState<readonly string[]>([])
   const reloadOwn = useSettings((store) => store.reloadOwn)
@@ -89,13 +102,13 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
       : asksOf(column, start ?? blank(kind))
   }
   const save = async () => {
-    const cells = columns.filter(shown).map((column): Cell => ({
+    const cells = columns.filter(shown).map((column): TableCell => ({
       column,
       text: (texts[column.name] ?? '').trim(),
       unit: unitFor(column, system),
     }))
     const base = start ? STOCK_SCHEMAS[kind].parse({ ...start, id }) : undefined
-    const read = readLine<StockKind>(kind, id, cells, base, system)
+    const read = readRow<StockKind>(kind, id, cells, base, system)
     if (!read.ok) {
       setWrong(read.wrong)
       return

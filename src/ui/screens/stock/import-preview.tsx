@@ -1,7 +1,6 @@
 'use client'
+import type { CsvPreview, StockKind } from '@/core'
 import { useState } from 'react'
-import type { CsvPreview } from '@/core/formats/stock-csv'
-import type { StockKind } from '@/core/formats/stock-kinds'
 import { keepAllInStock, type StockEntry } from '@/storage/own-stock'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'

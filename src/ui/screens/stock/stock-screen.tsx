@@ -1,13 +1,20 @@
 'use client'
+import {
+  copyOf,
+  type CsvPreview,
+  parseStockText,
+  readStockCsv,
+  STOCK_KINDS,
+  stockCsv,
+  type StockItem,
+  type StockKind,
+  stockText,
+} from '@/core'
 import Link from 'next/link'
 import { useRef, useState } from 'react'
-import { copyOf } from '@/core/formats/stock-copy'
-import { readStockCsv, stockCsv, type CsvPreview } from '@/core/formats/stock-csv'
-import { parseStockText, stockText } from '@/core/formats/stock-file'
-import { STOCK_KINDS, type StockItem, type StockKind } from '@/core/formats/stock-kinds'
 import { dropFromStock, keepAllInStock, type StockEntry } from '@/storage/own-stock'
 import { downloadText } from '@/ui/kit/download'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { Modal } from '@/ui/kit/modal'
 import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
 import { useStockLists } from '@/ui/state/stock'
@@ -85,7 +92,7 @@ export function StockScreen() {
   return (
     <div className="page-tall">
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Mark />
+        <Wordmark />
         <h1 className="text-[17px]">Stock</h1>
         <nav className="ml-auto flex gap-2" aria-label="Screens">
           <Link href="/" className="plain">

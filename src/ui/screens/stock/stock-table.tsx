@@ -1,5 +1,14 @@
 'use client'
 import {
+  headOf,
+  STOCK_COLUMNS,
+  type StockItem,
+  type StockKind,
+  tableCellOf,
+  type UnitSystem,
+  valueAt,
+} from '@/core'
+import {
   flexRender,
   getCoreRowModel,
   getFilteredRowModel,
@@ -10,10 +19,6 @@ import {
 } from '@tanstack/react-table'
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react'
 import { useMemo, useState, type ReactNode } from 'react'
-import { cellOf, headOf, valueAt } from '@/core/formats/stock-cells'
-import { STOCK_COLUMNS } from '@/core/formats/stock-columns'
-import type { StockItem, StockKind } from '@/core/formats/stock-kinds'
-import type { UnitSystem } from '@/core/units/dimension'
 import { spelledOut } from './stock-words'
 
 type Item = StockItem[StockKind]
@@ -41,7 +46,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
           id: column.name,
           header: headOf(column, system),
           accessorFn: (item) => valueAt(item, column.path),
-          cell: ({ row }) => spelledOut(cellOf(row.original, column, system), column),
+          cell: ({ row }) => spelledOut(tableCellOf(row.original, column, system), column),
           sortUndefined: 'last' as const,
         })),
     [kind, system],
@@ -55,7 +60,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
     onSortingChange: setSorting,
     globalFilterFn: (row, _, wanted: string) =>
       STOCK_COLUMNS[kind].some((column) =>
-        cellOf(row.original, column, system).toLowerCase().includes(wanted.trim().toLowerCase()),
+        tableCellOf(row.original, column, system).toLowerCase().includes(wanted.trim().toLowerCase()),
       ),
     getColumnCanGlobalFilter: () => true,
     getCoreRowModel: getCoreRowModel(),

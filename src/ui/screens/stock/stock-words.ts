@@ -1,9 +1,4 @@
-import { choicesOf } from '@/core/kinds/kind'
-import { PART_ROLES } from '@/core/kinds/part-role'
-import { MOUNTS } from '@/core/kinds/mount'
-import { BODIES } from '@/core/kinds/body'
-import type { Column } from '@/core/formats/stock-columns'
-import type { StockKind } from '@/core/formats/stock-kinds'
+import { BODIES, choicesOf, type Column, MOUNTS, PART_ROLES, type StockKind } from '@/core'
 
 /** What each list is called, and one entry of it. */
 export const LIST_WORD: Readonly<Record<StockKind, { readonly many: string; readonly one: string }>> = {

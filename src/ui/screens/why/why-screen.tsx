@@ -1,15 +1,20 @@
 'use client'
-import type { Plan } from '@/core/plan/plan'
+import {
+  BAY_RULES,
+  CHECKS,
+  type Finding,
+  LOCAL_RULES,
+  OUTCOME_RANK,
+  type Plan,
+  type Rule,
+  type RuleSource,
+  STATE_WORD,
+} from '@/core'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
-import type { Rule, RuleSource } from '@/core/review/check'
-import { BAY_RULES } from '@/core/bay/rules'
-import { CHECKS } from '@/core/review/checks'
-import { OUTCOME_RANK, STATE_WORD, type Finding } from '@/core/review/finding'
-import { LOCAL_RULES } from '@/core/plan/local-rules'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { PhraseLine } from '@/ui/kit/quantity'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 import { fetchDemo, useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 
@@ -29,7 +34,7 @@ function examples(plans: readonly Plan[]): ReadonlyMap<string, Example> {
   const found = new Map<string, Example>()
   const rank = ({ severity }: Finding) => OUTCOME_RANK[severity]
   for (const plan of plans)
-    for (const finding of judgedOf(plan).review.findings) {
+    for (const finding of assessedOf(plan).review.findings) {
       const known = found.get(finding.rule)
       if (!known || rank(finding) < rank(known.finding))
         found.set(finding.rule, { finding, job: { id: plan.id, name: plan.job.name } })
@@ -55,7 +60,7 @@ export function WhyScreen() {
   return (
     <div>
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Mark />
+        <Wordmark />
         <h1 className="text-[17px]">Why: the rules</h1>
         <Link href="/" className="plain ml-auto">
           All jobs

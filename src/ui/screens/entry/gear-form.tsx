@@ -1,13 +1,9 @@
 'use client'
-import { kindsOf, choicesOf } from '@/core/kinds/kind'
-import { WHENS } from '@/core/kinds/when'
-import { GEAR_KINDS } from '@/core/kinds/gear-kind'
+import { choicesOf, type Gear, GEAR_KINDS, kindsOf, type UnitSystem, WHENS } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import type { Gear } from '@/core/plan/gear'
-import type { UnitSystem } from '@/core/units/dimension'
 import { keepInStock } from '@/storage/own-stock'
-import { judgedOf } from '@/ui/state/judged'
+import { assessedOf } from '@/ui/state/assessed'
 import { BASIS_CHOICES } from '@/ui/forms/load-field'
 import { usePlan } from '@/ui/state/plan-store'
 import { putOn } from '@/ui/forms/put-on'
@@ -67,7 +63,7 @@ export function GearForm({
         await reloadOwn()
       }
       forget()
-      const { survey } = here ? judgedOf(here) : { survey: undefined }
+      const { survey } = here ? assessedOf(here) : { survey: undefined }
       const rackId = survey?.racks[0]?.rack.id
       if (thenPutOn && survey && rackId !== undefined) {
         putOn(survey, gear, rackId)

@@ -1,10 +1,16 @@
-import { pointsOf, type Attachment } from '@/core/plan/vehicle'
-import { choicesOf } from '@/core/kinds/kind'
-import { ATTACHMENTS, type AttachmentKind, loadsRoof } from '@/core/kinds/attachment'
-import { BODIES, type Body } from '@/core/kinds/body'
-import { startingSizes } from '@/core/survey/frame/body/starting-vehicle'
-import { formatPrecise } from '@/core/units/format'
-import type { UnitSystem } from '@/core/units/dimension'
+import {
+  type Attachment,
+  type AttachmentKind,
+  ATTACHMENTS,
+  BODIES,
+  type Body,
+  choicesOf,
+  formatPrecise,
+  loadsRoof,
+  pointsOf,
+  startingSizes,
+  type UnitSystem,
+} from '@/core'
 import { figuresDraft, NO_FIGURES, type DraftReader, type FiguresDraft } from './draft-reader'
 
 export const ATTACHMENT_CHOICES = choicesOf(ATTACHMENTS, ({ choice }) => choice)

@@ -1,7 +1,7 @@
 'use client'
+import type { Plan } from '@/core'
 import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
-import type { Plan } from '@/core/plan/plan'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { useSettings } from '@/ui/state/settings-store'
 import { usePlan } from './plan-store'
@@ -21,7 +21,7 @@ function Words({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** Opens a job from this browser for a screen, saves what is waiting when the page goes, or says why it is not there. */
-export function JobGate({ id, children }: { id: string; children: (plan: Plan) => ReactNode }) {
+export function JobLoader({ id, children }: { id: string; children: (plan: Plan) => ReactNode }) {
   const ready = useSettings((store) => store.ready)
   const opened = usePlan((store) => store.opened)
   const plan = usePlan((store) => store.plan)

@@ -1,15 +1,12 @@
 'use client'
+import { assess, type Assessment, type Finding, isOpen, type Plan, type Remedy } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { assess, type Assessment } from '@/core/remedies/assess'
-import { isOpen, type Finding } from '@/core/review/finding'
-import type { Remedy } from '@/core/remedies/remedies'
 import { stockNow } from '@/ui/state/stock'
 
 const assessed = new WeakMap<Plan, Assessment>()
 
 /** Survey, review and fixes of a plan, once per plan. */
-export function judgedOf(plan: Plan): Assessment {
+export function assessedOf(plan: Plan): Assessment {
   const known = assessed.get(plan)
   if (known) return known
   const fresh = assess(plan)
@@ -19,7 +16,7 @@ export function judgedOf(plan: Plan): Assessment {
 
 /** The remedies of one finding, computed now if need be: for the key that applies the first one. */
 export const remediesNow = (plan: Plan, finding: Finding): readonly Remedy[] =>
-  judgedOf(plan).remedies(finding, stockNow())
+  assessedOf(plan).remedies(finding, stockNow())
 
 const idle = (work: () => void): (() => void) => {
   if (typeof requestIdleCallback === 'function') {
@@ -36,7 +33,7 @@ export function useRemedies(
   findings: readonly Finding[],
   paused: boolean,
 ): (finding: Finding) => readonly Remedy[] | undefined {
-  const assessment = judgedOf(plan)
+  const assessment = assessedOf(plan)
   const [, setCount] = useState(0)
   const missing = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {

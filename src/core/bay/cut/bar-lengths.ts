@@ -47,7 +47,7 @@ export function firstFitDecreasing(piecesMm: readonly number[], stocksMm: readon
  * Cuts strips from stock lengths so that least is bought. Exact for the sizes of a rack: equal pieces are one kind, and
  * every remainder of the list is solved once, its longest piece always in the next cut. mm.
  */
-export function cutStock(piecesMm: readonly number[], stocksMm: readonly number[]): CutPlan {
+export function cutBarLengths(piecesMm: readonly number[], stocksMm: readonly number[]): CutPlan {
   const stocks = [...new Set(stocksMm)].sort((a, b) => a - b)
   const longest = stocks.at(-1) ?? 0
   const tooLong = piecesMm.filter((piece) => piece > longest + ROUND)

@@ -1,6 +1,4 @@
-import type { Vehicle } from '@/core/plan/vehicle'
-import { formatPrecise } from '@/core/units/format'
-import type { UnitSystem } from '@/core/units/dimension'
+import { formatPrecise, type UnitSystem, type Vehicle } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** What a vehicle stands on and how its own mass sits, as texts; empty where nobody knows. */

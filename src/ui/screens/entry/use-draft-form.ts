@@ -10,12 +10,12 @@ import {
   type UseFormReturn,
 } from 'react-hook-form'
 import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
-import type { Read } from './draft-reader'
+import type { ReadDraft } from './draft-reader'
 
 interface DraftForm<D extends FieldValues, T> {
   readonly form: UseFormReturn<D>
   /** The thing as the form stands now: what cannot be read is replaced by its starting value. */
-  readonly read: Read<T>
+  readonly read: ReadDraft<T>
   readonly draft: D
   forget(): void
 }
@@ -37,7 +37,7 @@ const KEEP_AFTER_MS = 400
 export function useDraftForm<D extends FieldValues, T>(
   key: string,
   start: D,
-  read: (draft: D) => Read<T>,
+  read: (draft: D) => ReadDraft<T>,
 ): DraftForm<D, T> {
   const form = useForm<D>({
     defaultValues: start as DefaultValues<D>,

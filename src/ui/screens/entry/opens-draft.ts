@@ -1,6 +1,4 @@
-import type { Gear, Opens } from '@/core/plan/gear'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import { formatPrecise, type Gear, type Opens, type UnitSystem } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** How a tent opens, as typed. An empty reach: nobody has said yet. */

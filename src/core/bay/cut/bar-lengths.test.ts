@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cutStock, firstFitDecreasing, type CutPlan } from './stock-cut'
+import { cutBarLengths, firstFitDecreasing, type CutPlan } from './bar-lengths'
 import { runs } from '@/core/runs.testing'
 
 const done = (plan: CutPlan) => {
@@ -45,7 +45,7 @@ const stocksOf = fc.array(fc.integer({ min: 1000, max: 2400 }), { minLength: 1, 
 
 describe('cutting strips from stock', () => {
   it('puts 2 × 388 and 2 × 214 into one length of 1250', () => {
-    expect(cutStock([388, 214, 388, 214], [1250])).toEqual({
+    expect(cutBarLengths([388, 214, 388, 214], [1250])).toEqual({
       kind: 'cut',
       cuts: [{ stockMm: 1250, piecesMm: [388, 388, 214, 214], wasteMm: 46 }],
       exact: true,
@@ -55,18 +55,18 @@ describe('cutting strips from stock', () => {
 
   it('finds the two lengths where first fit takes three', () => {
     const pieces = [500, 400, 300, 300, 300, 200]
-    expect(done(cutStock(pieces, [1000])).cuts).toHaveLength(2)
+    expect(done(cutBarLengths(pieces, [1000])).cuts).toHaveLength(2)
   })
 
   it('says which pieces no stock length holds', () => {
-    expect(cutStock([900, 2100], [2000])).toEqual({ kind: 'tooLong', piecesMm: [2100] })
-    expect(cutStock([], [2000])).toMatchObject({ cuts: [], boughtMm: 0 })
+    expect(cutBarLengths([900, 2100], [2000])).toEqual({ kind: 'tooLong', piecesMm: [2100] })
+    expect(cutBarLengths([], [2000])).toMatchObject({ cuts: [], boughtMm: 0 })
   })
 
   it('cuts exactly what was asked, within each length, and never buys more than first fit: 2 000 lists', () => {
     fc.assert(
       fc.property(piecesOf(14), stocksOf, (pieces, stocks) => {
-        const plan = done(cutStock(pieces, stocks))
+        const plan = done(cutBarLengths(pieces, stocks))
         expect(sorted(plan.cuts.flatMap(({ piecesMm }) => piecesMm))).toEqual(sorted(pieces))
         for (const { stockMm, piecesMm, wasteMm } of plan.cuts) {
           expect(stocks).toContain(stockMm)
@@ -83,7 +83,7 @@ describe('cutting strips from stock', () => {
   it('equals trying every way, for short lists', () => {
     fc.assert(
       fc.property(piecesOf(7), stocksOf, (pieces, stocks) => {
-        const plan = done(cutStock(pieces, stocks))
+        const plan = done(cutBarLengths(pieces, stocks))
         expect(plan.exact).toBe(true)
         expect(plan.boughtMm).toBe(bruteForce(pieces, stocks))
       }),

@@ -1,8 +1,4 @@
-import { GEAR_KINDS, type GearKind } from '@/core/kinds/gear-kind'
-import type { Mount } from '@/core/kinds/mount'
-import type { Gear } from '@/core/plan/gear'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import { formatPrecise, type Gear, GEAR_KINDS, type GearKind, type Mount, type UnitSystem } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** How a thing is held and what it asks of the bars, as typed; fields a kind does not ask for are left as they are. */

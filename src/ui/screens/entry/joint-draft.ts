@@ -1,7 +1,4 @@
-import { CONDITIONS, GRADES, type Fastener } from '@/core/plan/fastening'
-import type { Source } from '@/core/plan/rating'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import { CONDITIONS, type Fastener, formatPrecise, GRADES, type Source, type UnitSystem } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** A part's main joint as texts. One of which only a part is known is kept as far as it goes. */

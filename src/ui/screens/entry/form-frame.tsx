@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form'
-import { Mark } from '@/ui/kit/mark'
+import { Wordmark } from '@/ui/kit/mark'
 
 /** A form beside its live drawing. */
 export function FormFrame<D extends FieldValues>({
@@ -29,7 +29,7 @@ export function FormFrame<D extends FieldValues>({
   return (
     <>
       <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Mark />
+        <Wordmark />
         <h1 className="flex-1 text-[17px]">{title}</h1>
         <Link href={back.href} className="plain">
           {back.words}

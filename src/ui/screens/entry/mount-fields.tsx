@@ -1,7 +1,6 @@
 'use client'
+import { choicesOf, MOUNTS } from '@/core'
 import { FormChoice, FormText } from './form-fields'
-import { choicesOf } from '@/core/kinds/kind'
-import { MOUNTS } from '@/core/kinds/mount'
 import type { FitDraft } from './mount-draft'
 
 const MOUNT_CHOICES = choicesOf(MOUNTS, ({ choice }) => choice)

@@ -1,10 +1,14 @@
-import { GEAR_KINDS, type GearKind } from '@/core/kinds/gear-kind'
-import type { Basis } from '@/core/kinds/basis'
-import { isStart } from '@/core/plan/known'
-import { gearSchema, type Gear } from '@/core/plan/gear'
-import { fieldMessages } from '@/core/plan/messages'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import {
+  type Basis,
+  fieldMessages,
+  formatPrecise,
+  type Gear,
+  GEAR_KINDS,
+  type GearKind,
+  gearSchema,
+  isStart,
+  type UnitSystem,
+} from '@/core'
 import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { fitToDraft, readFit, startingFitDraft, type FitDraft } from './mount-draft'
 import { opensToDraft, readOpens, startingOpens, type OpensDraft } from './opens-draft'
@@ -13,7 +17,7 @@ import {
   figuresDraft,
   NO_FIGURES,
   type FiguresDraft,
-  type Read,
+  type ReadDraft,
   startsLeft,
 } from './draft-reader'
 
@@ -94,7 +98,7 @@ export function gearToDraft(gear: Gear, system: UnitSystem): GearDraft {
 const TURNS = { all: [0, 90, 180, 270], ends: [0, 180], none: [0] } as const
 
 /** A piece of gear from the form's texts; what the form does not ask for is kept from the gear it began with. */
-export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?: Gear): Read<Gear> {
+export function readGear(draft: GearDraft, system: UnitSystem, id: string, was?: Gear): ReadDraft<Gear> {
   const reader = new DraftReader(system)
   const [length, width, height] = GEAR_KINDS[draft.kind].usually.sizeMm
   const kg = reader.mass('mass', draft.mass, 0)

@@ -1,23 +1,33 @@
-import { choicesOf } from '@/core/kinds/kind'
-import { PART_ROLES, type PartRole } from '@/core/kinds/part-role'
-import type { Channel } from '@/core/kinds/mount'
+import {
+  type Attachment,
+  type Bar,
+  barsOf,
+  type Channel,
+  choicesOf,
+  deckOf,
+  fieldMessages,
+  formatPrecise,
+  isStart,
+  type Part,
+  PART_ROLES,
+  type PartRole,
+  type Profile,
+  type Rack,
+  rackSchema,
+  startingRack,
+  type UnitSystem,
+  type Vehicle,
+} from '@/core'
 import { readSection, sectionToDraft, type SectionDraft } from './section-draft'
-import { type Bar, type Part, type Profile, type Rack, barsOf, deckOf, rackSchema } from '@/core/plan/rack'
-import { fieldMessages } from '@/core/plan/messages'
-import type { Attachment, Vehicle } from '@/core/plan/vehicle'
-import { startingRack } from '@/core/survey/frame/starting-rack'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
 import { gatesToDraft, readGates, type GateDraft } from './gate-draft'
 import { jointToDraft, NO_JOINT, readJoint, type JointDraft } from './joint-draft'
-import { isStart } from '@/core/plan/known'
 import {
   DraftReader,
   startsLeft,
   figuresDraft,
   NO_FIGURES,
   type FiguresDraft,
-  type Read,
+  type ReadDraft,
 } from './draft-reader'
 
 export interface PartDraft {
@@ -335,7 +345,7 @@ export function readRack(
   id: string,
   was?: Rack,
   on?: Attachment,
-): Read<Rack> {
+): ReadDraft<Rack> {
   const reader = new DraftReader(system)
   const parts = draft.parts.map((part, i): Part => {
     const before = was?.parts.find((each) => each.id === part.id)

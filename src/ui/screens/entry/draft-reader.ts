@@ -1,12 +1,18 @@
-import { knownWithout, type Known } from '@/core/plan/known'
-import type { Rating, Source } from '@/core/plan/rating'
-import { STATES, type State } from '@/core/units/scalars'
-import type { Dimension, UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
-import { parseQuantity } from '@/core/units/parse'
+import {
+  type Dimension,
+  formatPrecise,
+  type Known,
+  knownWithout,
+  parseQuantity,
+  type Rating,
+  type Source,
+  type State,
+  STATES,
+  type UnitSystem,
+} from '@/core'
 
 /** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
-export interface Read<T> {
+export interface ReadDraft<T> {
   readonly value: T
   readonly problems: Readonly<Record<string, string>>
 }

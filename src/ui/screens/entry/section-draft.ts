@@ -1,6 +1,4 @@
-import type { Profile } from '@/core/plan/rack'
-import { formatPrecise } from '@/core/units/format'
-import type { UnitSystem } from '@/core/units/dimension'
+import { formatPrecise, type Profile, type UnitSystem } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** What a bar is made of, as texts; empty where nobody knows. */

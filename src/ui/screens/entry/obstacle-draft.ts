@@ -1,10 +1,13 @@
-import { choicesOf } from '@/core/kinds/kind'
-import { type ObstacleKind, OBSTACLES } from '@/core/kinds/obstacle'
-import type { Body } from '@/core/kinds/body'
-import type { Obstacle } from '@/core/plan/vehicle'
-import { startingSizes } from '@/core/survey/frame/body/starting-vehicle'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import {
+  type Body,
+  choicesOf,
+  formatPrecise,
+  type Obstacle,
+  type ObstacleKind,
+  OBSTACLES,
+  startingSizes,
+  type UnitSystem,
+} from '@/core'
 import type { DraftReader } from './draft-reader'
 
 export const OBSTACLE_CHOICES = choicesOf(OBSTACLES, ({ choice }) => choice)

@@ -1,10 +1,13 @@
-import type { Body } from '@/core/kinds/body'
-import { isStart } from '@/core/plan/known'
-import { type Vehicle, vehicleSchema } from '@/core/plan/vehicle'
-import { fieldMessages } from '@/core/plan/messages'
-import { startingSizes } from '@/core/survey/frame/body/starting-vehicle'
-import { formatPrecise } from '@/core/units/format'
-import type { UnitSystem } from '@/core/units/dimension'
+import {
+  type Body,
+  fieldMessages,
+  formatPrecise,
+  isStart,
+  startingSizes,
+  type UnitSystem,
+  type Vehicle,
+  vehicleSchema,
+} from '@/core'
 import {
   attachmentToDraft,
   readAttachment,
@@ -19,7 +22,7 @@ import {
   figuresDraft,
   NO_FIGURES,
   type FiguresDraft,
-  type Read,
+  type ReadDraft,
   startsLeft,
 } from './draft-reader'
 
@@ -152,7 +155,7 @@ export function readVehicle(
   system: UnitSystem,
   id: string,
   was?: Vehicle,
-): Read<Vehicle> {
+): ReadDraft<Vehicle> {
   const reader = new DraftReader(system)
   const start = startingSizes(draft.body)
   const kerbKg = reader.optional('kerb', 'mass', draft.kerb)

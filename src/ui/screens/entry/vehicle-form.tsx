@@ -1,14 +1,17 @@
 'use client'
-import { choicesOf } from '@/core/kinds/kind'
-import { BODIES, type Body } from '@/core/kinds/body'
-import { loadsRoof } from '@/core/kinds/attachment'
+import {
+  BODIES,
+  type Body,
+  choicesOf,
+  loadsRoof,
+  newPlan,
+  survey,
+  type UnitSystem,
+  type Vehicle,
+} from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
-import { newPlan } from '@/core/plan/new-plan'
-import { type Vehicle } from '@/core/plan/vehicle'
-import { survey } from '@/core/survey/survey'
-import type { UnitSystem } from '@/core/units/dimension'
 import { keepInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { usePlan } from '@/ui/state/plan-store'

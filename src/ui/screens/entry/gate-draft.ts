@@ -1,6 +1,4 @@
-import type { Gate } from '@/core/plan/gate'
-import type { UnitSystem } from '@/core/units/dimension'
-import { formatPrecise } from '@/core/units/format'
+import { formatPrecise, type Gate, type UnitSystem } from '@/core'
 import type { DraftReader } from './draft-reader'
 
 /** A condition to be measured on the vehicle, as typed. Fields a kind does not ask for are left as they are. */

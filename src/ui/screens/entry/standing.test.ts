@@ -1,6 +1,5 @@
+import type { Rack, Vehicle } from '@/core'
 import { describe, expect, it } from 'vitest'
-import type { Rack } from '@/core/plan/rack'
-import type { Vehicle } from '@/core/plan/vehicle'
 import { longBox } from '@/demo/gear/carriers'
 import { squareBars, wingBars } from '@/demo/racks'
 import { estate, hatchback } from '@/demo/vehicles'

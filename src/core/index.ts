@@ -1,0 +1,256 @@
+/** The core's face: what interface, shell, workers and routes may take from it. */
+
+export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } from './units/dimension'
+export {
+  amountIn,
+  formatNumber,
+  formatPrecise,
+  formatQuantity,
+  METRIC,
+  type UnitChoice,
+} from './units/format'
+export { parseQuantity, typedElsewhere } from './units/parse'
+export { mm, type Phrase, phraseText } from './units/phrase'
+export { daySchema, type State, STATES, type Status, toFit } from './units/scalars'
+
+export type { Box } from './geometry/boxes'
+export { panelAt, type Swept, type Swing } from './geometry/sweep'
+
+export { type AttachmentKind, ATTACHMENTS, loadsRoof } from './kinds/attachment'
+export { BASES, type Basis } from './kinds/basis'
+export { BODIES, type Body } from './kinds/body'
+export { GEAR_KINDS, type GearKind } from './kinds/gear-kind'
+export { choicesOf, kindsOf } from './kinds/kind'
+export { type Channel, type Mount, MOUNTS } from './kinds/mount'
+export { type ObstacleKind, OBSTACLES } from './kinds/obstacle'
+export { PART_ROLES, type PartRole } from './kinds/part-role'
+export { RACK_KINDS } from './kinds/rack-kind'
+export { type When, WHENS } from './kinds/when'
+
+export { apply } from './plan/apply'
+export { type Car, sameCar } from './plan/car'
+export type { Command, RatingOwner, SingleCommand } from './plan/command'
+export { CONDITIONS, type Fastener, GRADES } from './plan/fastening'
+export type { Gate } from './plan/gate'
+export { type Gear, gearSchema, type Opens } from './plan/gear'
+export { LIKED_SPREAD_MM } from './plan/hints'
+export {
+  ASIDE_LOOKS,
+  type BayRules,
+  bayRulesOf,
+  DEFAULT_HOUSE_RULES,
+  type HouseRules,
+  houseRulesSchema,
+  USUAL_BAY,
+  USUAL_DRIVES,
+  USUAL_GUESS_SPREAD,
+  USUAL_SINGLE_FIGURE,
+  USUAL_STRAPS,
+} from './plan/house'
+export { isStart, type Known, knownWithout } from './plan/known'
+export { LOCAL_RULES } from './plan/local-rules'
+export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/measurement'
+export { type FieldMessage, fieldMessages } from './plan/messages'
+export { newPlan } from './plan/new-plan'
+export {
+  type Adapter,
+  adapterSchema,
+  type Clearance,
+  type Fitting,
+  type Host,
+  type Job,
+  type Load,
+  type Occupant,
+  type Placement,
+  type Straps,
+  type Use,
+} from './plan/placement'
+export { type Plan, planSchema } from './plan/plan'
+export {
+  type Bar,
+  barSchema,
+  barsOf,
+  deckOf,
+  type Part,
+  partSchema,
+  type Profile,
+  type Rack,
+  rackSchema,
+} from './plan/rack'
+export type { Mass, Rated, Rating, Source } from './plan/rating'
+export { bar, type Figures, gear, part, ratings, type Terms } from './plan/templates'
+export { type Attachment, type Obstacle, pointsOf, type Vehicle, vehicleSchema } from './plan/vehicle'
+
+export { barEnds, spreadBehind } from './survey/bars/bar-ends'
+export { isLong } from './survey/bars/long-load'
+export { binding, type SpreadMember, type SpreadPair } from './survey/bars/spread'
+export type { BarWidth } from './survey/bars/width'
+export { type BarAt, type RackAt, seatZ, sizeAsPlaced, type ThingAt } from './survey/frame/arrangement'
+export { bodyOutline, type BodyOutline } from './survey/frame/body/outline'
+export { startingSizes } from './survey/frame/body/starting-vehicle'
+export { firstPlace, hostsFor, placeOn, weightRoom } from './survey/frame/room'
+export { rackKindsFor, startingRack } from './survey/frame/starting-rack'
+export type { Layer } from './survey/load-path/layer'
+export { type Cell, cellParts } from './survey/load-path/limit'
+export type { MassPoint } from './survey/loads/mass-points'
+export { motionCases } from './survey/motion/cases'
+export type { Lift } from './survey/motion/lifting'
+export { isLoose, type TieDown, UNLABELLED_WEBBING_KG } from './survey/motion/securing'
+export { bandOf, BANDS } from './survey/motion/standing'
+export { contactYs } from './survey/mounting/contacts'
+export type { GateAt } from './survey/mounting/gates'
+export type { SwingMeeting } from './survey/openings/meetings'
+export { type Hatch, slideBox, type Sunroof, swingsOf, tiltOf } from './survey/openings/swings'
+export { openedTent } from './survey/openings/tent'
+export type { LoadedBar } from './survey/statics/bending'
+export { footFigures, LIFTED_KG } from './survey/statics/evenness'
+export { type ClearanceAt, survey, type Survey } from './survey/survey'
+
+export {
+  type Chances,
+  drawChances,
+  DRAWS,
+  type LimitChance,
+  mostAtRisk,
+  worthWeighing,
+  type WorthWeighing,
+} from './chance/draws'
+export { chanceProblem } from './chance/problem'
+export { weighed } from './chance/weighing'
+
+export { type Middle, moveBy } from './edits/move'
+export { snapsFor, snapTo } from './edits/snap'
+
+export { type Ask, inputOf, type Where, WHERE_WORD, WHERES } from './review/ask'
+export { cautionsFor } from './review/cautions'
+export type { Rule, RuleSource } from './review/check'
+export { CHECKS } from './review/checks'
+export { asksWhat } from './review/checks/gates'
+export { type Account, accountOf, differencesOf, type Left } from './review/compare'
+export {
+  type Finding,
+  identityOf,
+  IN_STATE,
+  isOpen,
+  type Outcome,
+  OUTCOME_RANK,
+  OUTCOME_WORD,
+  SEVERITIES,
+  type Severity,
+  STATE_WORD,
+  type Verdict,
+  VERDICT_WORD,
+} from './review/finding'
+export { type FindingStates, foldedTogether } from './review/folded'
+export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
+export { layerSeverity, notLookedAt, review, type Review, saidOf } from './review/review'
+
+export { compatible, type Compatible, type HeldOver } from './placing/compatible'
+export { trialThing } from './placing/trial'
+
+export { type Answer, answered } from './remedies/answered'
+export { assess, type Assessment } from './remedies/assess'
+export type { RemedyStock } from './remedies/candidate'
+export { remediesFor, type Remedy } from './remedies/remedies'
+
+export type { Contents } from './log/contents'
+export {
+  ANSWER_WORD,
+  ANSWERS,
+  type Calibration,
+  EVENT_WORD,
+  type LogEvent,
+  logEventSchema,
+  type PullEvidence,
+  pullWord,
+  type StepAnswer,
+} from './log/event'
+export type { ProofOutcome } from './log/proof-outcome'
+export { type BayProgress, NOTHING_DONE, pullKey, type RackRecord, replay } from './log/replay'
+export { nextTurn, united } from './log/sequence'
+export { replacedBy, replacements } from './log/subject'
+export { takeIn, type TakeIn } from './log/take-in'
+export type { Readings, Taped } from './log/taped'
+export { visitsOf, visitWords } from './log/visits'
+export { carName, carOf, carsByJob, ownEvents, perhapsSame } from './log/whose'
+
+export { answerLine, answerOf, isDone, placeAnswers } from './bay/answers'
+export { spreadMeasured, withBenchReadings } from './bay/bench-readings'
+export { loadingOrder, placeIn, withSeen } from './bay/channel/channel'
+export { cutList } from './bay/cut/strips'
+export { NO_LINES, takeLines } from './bay/devices/line-protocol'
+export { peak, settle, UNSETTLED } from './bay/devices/settling'
+export { decodeWeight } from './bay/devices/weight-measurement'
+export { drillFindings, drillPlans } from './bay/drilling/drill-plan'
+export { daysAfter, dueOf, isOverdue } from './bay/due'
+export { hangsNow, heldProgress } from './bay/evidence'
+export { type Hold, holdsOf, isUngiven } from './bay/holds'
+export { jobSession } from './bay/job-session'
+export { marksOf } from './bay/marks'
+export { partsCheck, type PartsLine } from './bay/parts/parts-check'
+export { askedOf } from './bay/proof'
+export { badPull, badReading, nextPull, passPress } from './bay/pulling'
+export { refitNotes, refitValues } from './bay/refit'
+export { BAY_RULES } from './bay/rules'
+export {
+  currentIndex,
+  minutesLeft,
+  type Session,
+  type StepStands,
+  type StepState,
+  waitsFor,
+} from './bay/session'
+export { datumOf, isMark, plannedReading, TAPED_NAME } from './bay/squareness/taped'
+export { stepFindings } from './bay/step-findings'
+export { estimate } from './bay/steps/estimate'
+export { jobSteps } from './bay/steps/job-steps'
+export type { Order } from './bay/steps/order'
+export { type PairAsk, STAGE_WORD, type Step, type WeighTarget } from './bay/steps/step'
+export { aimNm, type Joint, signWords } from './bay/torque/joint'
+export type { Pull } from './bay/torque/passes'
+export { recheckWords } from './bay/torque/recheck'
+export { signsWanted } from './bay/wanted'
+export { type WorkedEvent, workedEvents } from './bay/worked'
+
+export { type Handover, handoverOf, placardLines } from './handover/handover'
+export { openingOf } from './handover/handover-opening'
+
+export {
+  checkedText,
+  printBackup,
+  readBackup,
+  restorePreview,
+  SHELF_NAMES,
+  type ShelfChange,
+  type ShelfName,
+  type Shelves,
+} from './formats/backup'
+export { bayReport, bayReportSchema } from './formats/bay-report'
+export { calendarFile } from './formats/calendar'
+export { jsonSchemas } from './formats/json-schemas'
+export { eventText, logCsv, parseLogText, printLog, type ReadLog } from './formats/log-file'
+export { parsePartsText } from './formats/parts-file'
+export { parsePlanText, planFileName, printPlan, readPlan } from './formats/plan-file'
+export { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './formats/report'
+export {
+  asksOf,
+  blank,
+  headOf,
+  readRow,
+  type TableCell,
+  tableCellOf,
+  unitFor,
+  valueAt,
+} from './formats/stock-cells'
+export { type Column, STOCK_COLUMNS } from './formats/stock-columns'
+export { copyOf } from './formats/stock-copy'
+export { type CsvPreview, readStockCsv, stockCsv } from './formats/stock-csv'
+export { parseStockText, stockText } from './formats/stock-file'
+export {
+  EMPTY_STOCK,
+  STOCK_KINDS,
+  STOCK_SCHEMAS,
+  type StockItem,
+  type StockKind,
+  type StockLists,
+} from './formats/stock-kinds'
