@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { sizeMm, spanMm } from '../units/scalars'
-import { unionOf } from './union'
+import { NOTHING_SHARED, unionOf } from './union'
 
 /** From a size to a size, both within; `toMm` may not be the smaller. */
 export const rangeSchema = z
@@ -88,11 +88,9 @@ export const MOUNTS = {
 } as const satisfies Record<string, MountTraits>
 export type MountKind = keyof typeof MOUNTS
 
-/** Mounts share no field. */
-const NOTHING_BESIDES = {}
-
-export const mountSchema = unionOf<typeof MOUNTS, Record<MountKind, typeof NOTHING_BESIDES>>(
+export const mountSchema = unionOf<'kind', typeof MOUNTS, Record<MountKind, typeof NOTHING_SHARED>>(
+  'kind',
   MOUNTS,
-  () => NOTHING_BESIDES,
+  () => NOTHING_SHARED,
 )
 export type Mount = z.infer<typeof mountSchema>

@@ -2,20 +2,29 @@ import * as z from 'zod'
 import { kindsOf } from './kind'
 
 type Shapes = Readonly<Record<string, { readonly shape: z.ZodRawShape }>>
-type OptionOf<R extends Shapes, Common extends Readonly<Record<keyof R, z.ZodRawShape>>> = {
-  [K in keyof R & string]: z.ZodObject<{ kind: z.ZodLiteral<K> } & Common[K] & R[K]['shape'], z.core.$strict>
+type Commons<R> = Readonly<Record<keyof R, z.ZodRawShape>>
+type OptionOf<By extends string, R extends Shapes, Common extends Commons<R>> = {
+  [K in keyof R & string]: z.ZodObject<
+    { [B in By]: z.ZodLiteral<K> } & Common[K] & R[K]['shape'],
+    z.core.$strict
+  >
 }[keyof R & string]
 
 /**
- * The schema of a vocabulary whose kinds have fields of their own: each told by its `kind`, with what all have or what it
- * shares with some, and its own piece of schema.
+ * The schema of a vocabulary whose kinds have fields of their own: each told by one field, with what it shares with
+ * others and its own piece of schema.
  */
-export function unionOf<R extends Shapes, Common extends Readonly<Record<keyof R, z.ZodRawShape>>>(
+export function unionOf<By extends string, R extends Shapes, Common extends Commons<R>>(
+  by: By,
   record: R,
   common: (kind: keyof R & string) => z.ZodRawShape,
-): z.ZodDiscriminatedUnion<OptionOf<R, Common>[], 'kind'> {
+): z.ZodDiscriminatedUnion<OptionOf<By, R, Common>[], By> {
+  type Option = OptionOf<By, R, Common>
   const options = kindsOf(record).map((kind) =>
-    z.strictObject({ kind: z.literal(kind), ...common(kind), ...record[kind]?.shape }),
+    z.strictObject({ [by]: z.literal(kind), ...common(kind), ...record[kind]?.shape }),
   )
-  return z.discriminatedUnion('kind', options as unknown as [OptionOf<R, Common>, ...OptionOf<R, Common>[]])
+  return z.discriminatedUnion(by, options as unknown as [Option, ...Option[]])
 }
+
+/** For vocabularies whose kinds share no field. */
+export const NOTHING_SHARED = {}

@@ -3,14 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { runs } from '@/core/runs.testing'
 import { DEMO_PLANS } from '@/demo/plans'
 import { apply } from './apply'
-import { singleCommandSchema } from './command'
+import { EDITS } from './command'
 import { COMMAND_KINDS, commandFrom, recipes } from './commands.testing'
 import { planSchema, type Plan } from './plan'
 
 describe('any sequence of commands', () => {
   it('is drawn from every edit there is', () => {
-    const known = singleCommandSchema.options.map((option) => option.shape.do.value)
-    expect(COMMAND_KINDS.toSorted()).toEqual(known.toSorted())
+    expect(COMMAND_KINDS.toSorted()).toEqual(Object.keys(EDITS).toSorted())
   })
 
   it('leaves a plan that parses, whatever was taken or refused', () => {

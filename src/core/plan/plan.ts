@@ -13,6 +13,16 @@ import { vehicleSchema } from './vehicle'
 export const FORMAT = 'ypsos-plan'
 export const FORMAT_VERSION = 3
 
+/** How much of each a plan may hold. */
+export const MOST = {
+  racks: 12,
+  gear: 500,
+  placements: 1000,
+  clearances: 40,
+  measurements: 400,
+  setAside: 200,
+} as const
+
 /** The whole of what people decided, and the file format itself. Nothing derived is stored in it. */
 export const planShape = z.strictObject({
   format: z.literal(FORMAT),
@@ -21,14 +31,14 @@ export const planShape = z.strictObject({
   job: jobSchema,
   car: carSchema,
   vehicle: vehicleSchema,
-  racks: z.array(rackSchema).max(12),
-  gear: z.array(gearSchema).max(500),
-  placements: z.array(placementSchema).max(1000),
+  racks: z.array(rackSchema).max(MOST.racks),
+  gear: z.array(gearSchema).max(MOST.gear),
+  placements: z.array(placementSchema).max(MOST.placements),
   use: useSchema,
-  clearances: z.array(clearanceSchema).max(40),
-  measurements: z.array(measurementSchema).max(400),
+  clearances: z.array(clearanceSchema).max(MOST.clearances),
+  measurements: z.array(measurementSchema).max(MOST.measurements),
   rules: houseRulesSchema,
-  setAside: z.array(asideSchema).max(200).optional(),
+  setAside: z.array(asideSchema).max(MOST.setAside).optional(),
   note: noteSchema.optional(),
 })
 export type Plan = z.infer<typeof planShape>

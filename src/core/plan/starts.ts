@@ -1,8 +1,17 @@
-import type { Start } from './command'
+import * as z from 'zod'
+import { idSchema } from '../units/scalars'
 import type { Gear } from './gear'
 import { isStart, knownWithout, type Known } from './known'
 import type { Plan } from './plan'
 import { barsOf } from './rack'
+
+/** One starting value: whose field it is. */
+export const startSchema = z.strictObject({
+  of: z.enum(['vehicle', 'rack', 'part', 'bar', 'gear']),
+  id: idSchema,
+  field: z.string().min(1).max(60),
+})
+export type Start = z.infer<typeof startSchema>
 
 type Marked = { readonly known?: Known | undefined }
 

@@ -16,12 +16,14 @@ const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
  * their own and end the load path themselves.
  */
 export const attachmentSchema = unionOf<
+  'kind',
   typeof ATTACHMENTS,
   { [K in AttachmentKind]: (typeof ATTACHMENTS)[K]['on'] extends 'roof' ? typeof onRoof : typeof offRoof }
->(ATTACHMENTS, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
+>('kind', ATTACHMENTS, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
 export type Attachment = z.infer<typeof attachmentSchema>
 
-export const obstacleSchema = unionOf<typeof OBSTACLES, Record<ObstacleKind, typeof common>>(
+export const obstacleSchema = unionOf<'kind', typeof OBSTACLES, Record<ObstacleKind, typeof common>>(
+  'kind',
   OBSTACLES,
   () => common,
 )

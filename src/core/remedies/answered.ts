@@ -1,4 +1,5 @@
-import type { Command, RatingOwner } from '../plan/command'
+import type { RatingOwner } from '../plan/commands/of-rating'
+import type { Command } from '../plan/command'
 import { knownWithout } from '../plan/known'
 import type { Plan } from '../plan/plan'
 import type { Part } from '../plan/rack'

@@ -1,4 +1,4 @@
-import type { RatingOwner } from '../plan/command'
+import type { RatingOwner } from '../plan/commands/of-rating'
 import type { State } from '../units/scalars'
 import type { Dimension } from '../units/dimension'
 

@@ -1,5 +1,5 @@
+import type { RatingOwner } from '../../plan/commands/of-rating'
 import type { PartRole } from '../../kinds/part-role'
-import type { RatingOwner } from '../../plan/command'
 import type { Rated, Rating } from '../../plan/rating'
 import type { State } from '../../units/scalars'
 import type { MassPoint } from '../loads/mass-points'

@@ -1,0 +1,22 @@
+import { idSchema } from '../../units/scalars'
+import { gearSchema } from '../gear'
+import { massSchema } from '../rating'
+import { vehicleSchema } from '../vehicle'
+import { changed, edit, editInPlace, put, onward } from './edit'
+
+/** Edits of the vehicle and of the gear that the plan knows. */
+export const ofVehicle = {
+  setVehicle: edit({ vehicle: vehicleSchema }, (plan, { vehicle }) => ({ ...plan, vehicle })),
+  setGear: edit({ gear: gearSchema }, (plan, { gear }) => ({ ...plan, gear: put(plan.gear, gear) })),
+  setGearMass: editInPlace({ gearId: idSchema, mass: massSchema }, (plan, { gearId, mass }) =>
+    onward(
+      changed(
+        plan.gear,
+        ({ id }) => id === gearId,
+        (gear) => ({ ...gear, mass }),
+        `The plan has no gear "${gearId}".`,
+      ),
+      (gear) => ({ ...plan, gear }),
+    ),
+  ),
+}
