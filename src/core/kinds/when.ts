@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import type { State } from '../units/scalars'
+import { STATES, type State } from '../units/scalars'
 import { kindsOf } from './kind'
 
 interface WhenTraits {
@@ -9,7 +9,7 @@ interface WhenTraits {
 
 /** When something is on board, and in which states that is. */
 export const WHENS = {
-  always: { word: 'always', states: ['road', 'trail', 'parked'] },
+  always: { word: 'always', states: STATES },
   driving: { word: 'when driving', states: ['road', 'trail'] },
   parked: { word: 'parked only', states: ['parked'] },
 } as const satisfies Record<string, WhenTraits>

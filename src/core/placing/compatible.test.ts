@@ -7,13 +7,14 @@ import { apply } from '../plan/apply'
 import type { Gear } from '../plan/gear'
 import type { Plan } from '../plan/plan'
 import { survey } from '../survey/survey'
+import { PLACE_RULES } from './tried'
 import { compatible, type Compatible } from './compatible'
 import { phraseText } from '../units/phrase'
 import { review } from '../review/review'
 import { runs } from '@/core/runs.testing'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
-const FIT_RULES = ['mount-match', 'spread', 'on-its-bars', 'usable-width', 'space', 'over-roof', 'hatch']
+const FIT_RULES = [...PLACE_RULES, 'spread']
 
 const ask = (plan: Plan, gear: Gear, rackId = plan.racks[0]!.id) =>
   compatible(survey(plan), gear, rackId, DEMO_STOCK.adapters, 'trial')

@@ -1,3 +1,4 @@
+import { statesOf } from './loads/presence'
 import type { Clearance } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
@@ -8,7 +9,7 @@ import { bodyOutline, type BodyOutline } from './frame/body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path/load-path'
 import { fitOf, type Fit } from './fit'
 import { antennaTopZ } from './frame/roof-surface'
-import { massPoints, statesOf, type MassPoint } from './loads/mass-points'
+import { massPoints, type MassPoint } from './loads/mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
 

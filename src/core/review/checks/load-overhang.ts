@@ -1,3 +1,4 @@
+import { presences } from '../../survey/loads/presence'
 import { TOLERANCE } from '../../units/tolerance'
 import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../plan/local-rules'
 import { type ThingAt } from '../../survey/frame/arrangement'
@@ -23,9 +24,8 @@ interface Past {
 export function furthest(survey: Survey): Past[] {
   const { body, plan } = survey
   const half = plan.vehicle.widthMm / 2
-  const driving = survey.masses.flatMap((mass) =>
-    mass.of === 'gear' && mass.states.includes('road') ? [mass.thing] : [],
-  )
+  const present = presences()
+  const driving = survey.things.filter((thing) => present(thing).includes('road'))
   const worst = (end: End, by: (thing: ThingAt) => number): Past[] => {
     let so: Past | undefined
     for (const thing of driving) {

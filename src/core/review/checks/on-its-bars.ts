@@ -21,6 +21,15 @@ export function missing(survey: Survey, thing: ThingAt) {
     )
 }
 
+/** Whether a thing ends short of a bar that is to hold it. */
+export function endsShort({ bars }: Survey, { placement: { host }, box }: ThingAt): boolean {
+  if (host.on !== 'bars') return false
+  for (const { bar } of bars)
+    if (Math.max(box.x0 - bar.xMm, bar.xMm - box.x1) > TOLERANCE.lengthMm && host.barIds.includes(bar.id))
+      return true
+  return false
+}
+
 /** What shims or legs may still make up between the tops of bars. Common practice, no source. mm. */
 const SHIM_MM = 20
 

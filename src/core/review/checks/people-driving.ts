@@ -1,5 +1,6 @@
+import { statesOf } from '../../survey/loads/presence'
 import type { State } from '../../units/scalars'
-import { type MassPoint, statesOf } from '../../survey/loads/mass-points'
+import { type MassPoint } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
 
 type Cargo = Extract<MassPoint, { thing: unknown }>

@@ -26,18 +26,27 @@ function spansOf(survey: Survey, thing: ThingAt): Span[] {
     : []
 }
 
-/** How far a thing's contacts stand past a span, and to which side. */
-function past(thing: ThingAt, span: Span): { readonly mm: number; readonly side: -1 | 1 } {
+/** The outermost contacts of a thing across the vehicle, mm. */
+function endsOf(thing: ThingAt): readonly [number, number] {
   const ys = contactYs(thing)
-  const left = span.from - Math.min(...ys)
-  const right = Math.max(...ys) - span.to
+  return [Math.min(...ys), Math.max(...ys)]
+}
+
+/** How far a thing's contacts stand past a span, and to which side. */
+function past(
+  [least, most]: readonly [number, number],
+  span: Span,
+): { readonly mm: number; readonly side: -1 | 1 } {
+  const left = span.from - least
+  const right = most - span.to
   return left > right ? { mm: left, side: -1 } : { mm: right, side: 1 }
 }
 
 /** The bar that rules: where the contacts stand furthest past, or nearest to the end. */
 export function worstSpan(survey: Survey, thing: ThingAt) {
+  const ends = endsOf(thing)
   return spansOf(survey, thing)
-    .map((span) => ({ span, over: past(thing, span) }))
+    .map((span) => ({ span, over: past(ends, span) }))
     .reduce<{ span: Span; over: ReturnType<typeof past> } | undefined>(
       (so, each) => (so && so.over.mm >= each.over.mm ? so : each),
       undefined,
@@ -47,6 +56,13 @@ export function worstSpan(survey: Survey, thing: ThingAt) {
 /** What lies straight on the bars touches them with its sides; a carrier's mounts may stand further in. */
 const touchesWithSides = ({ gear }: ThingAt) =>
   gear.fit.mount.kind === 'strap' || gear.fit.mount.kind === 'none'
+
+/** Whether a thing is known to stand past what holds it on a side. */
+export function standsPast(survey: Survey, thing: ThingAt): boolean {
+  if (!contactsKnown(thing) && !touchesWithSides(thing)) return false
+  const ends = endsOf(thing)
+  return spansOf(survey, thing).some((span) => past(ends, span).mm > TOLERANCE.lengthMm)
+}
 
 /** Do all contacts lie within the usable width of every bar they touch? mm. */
 export const usableWidth = check({

@@ -5,7 +5,7 @@ import { addTurns, arrange, sizeAsPlaced, turned } from './arrangement'
 import { moveBy } from '../../edits/move'
 import { snapsFor, snapTo } from '../../edits/snap'
 import { survey } from '../survey'
-import { firstPlace, hostsFor, placeOn, weightRoom } from './room'
+import { firstPlace, hostsFor, placeOn, weightRoom } from '../../placing/room'
 
 const ANY = { road: 100, trail: 100, parked: 100 }
 const racks = [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })]

@@ -189,6 +189,52 @@ export function thingAt(
   }
 }
 
+/** What a thing may be put on: bars, racks and other things, by their ids. */
+export interface Around {
+  readonly vehicle: Vehicle
+  bar(id: string): BarAt | undefined
+  rack(id: string): RackAt | undefined
+  thing(id: string): ThingAt | undefined
+}
+
+/** Where a piece of gear stands on its host: the one way from a placement to a place, for what is on the plan and for what is tried. */
+export function standingOn(around: Around, gear: Gear, placement: Placement, index: number): ThingAt {
+  const { host } = placement
+  const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
+  const at = (z: number): ThingAt =>
+    thingAt(
+      { gear, placement, parent: undefined, turn: placement.turn, index },
+      { x: placement.xMm, y: placement.yMm, z },
+    )
+  const roof = roofZ(around.vehicle)
+  switch (host.on) {
+    case 'bars':
+      return at(host.barIds.reduce((top, id) => Math.max(top, around.bar(id)?.box.z1 ?? 0), 0) + stand)
+    case 'deck':
+      return at((around.rack(host.rackId)?.topZMm ?? roof) + stand)
+    case 'panel':
+      return at(datumZ(around.vehicle, around.rack(host.rackId)?.attachment) + host.zMm)
+    case 'ladder': {
+      const rack = around.rack(host.rackId)?.rack
+      return at(rack?.kind === 'ladder' ? rack.bottomZMm : roof)
+    }
+    case 'place': {
+      const parent = around.thing(host.placementId)
+      const slot = parent?.gear.carries?.places.find((each) => each.id === host.placeId)
+      if (!parent || !slot) return { ...at(roof), parent }
+      const [dx, dy] = turned(slot.xMm + placement.xMm, slot.yMm + placement.yMm, parent.turn)
+      return thingAt(
+        { gear, placement, parent, turn: addTurns(parent.turn, placement.turn), index },
+        {
+          x: (parent.box.x0 + parent.box.x1) / 2 + dx,
+          y: (parent.box.y0 + parent.box.y1) / 2 + dy,
+          z: parent.box.z0 + slot.zMm + stand,
+        },
+      )
+    }
+  }
+}
+
 /** Where everything is: racks, bars, feet and gear in the vehicle frame (mm), feet numbered over the whole plan. */
 export function arrange(plan: Plan): Arrangement {
   const { vehicle } = plan
@@ -270,51 +316,20 @@ export function arrange(plan: Plan): Arrangement {
   const barById = new Map(allBars.map((at) => [at.bar.id, at]))
   const rackById = new Map(racks.map((at) => [at.rack.id, at]))
   const thingById = new Map<string, ThingAt>()
-
+  const around: Around = {
+    vehicle,
+    bar: (id) => barById.get(id),
+    rack: (id) => rackById.get(id),
+    thing: (id) => {
+      const placement = placementById.get(id)
+      return placement && place(placement)
+    },
+  }
   const place = (placement: Placement): ThingAt | undefined => {
     const known = thingById.get(placement.id)
     const gear = gearById.get(placement.gearId)
     if (known || !gear) return known
-    const { host } = placement
-    const parentPlacement = host.on === 'place' ? placementById.get(host.placementId) : undefined
-    const parent = parentPlacement && place(parentPlacement)
-    const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
-    let turn = placement.turn
-    let x = placement.xMm
-    let y = placement.yMm
-    let z = roofZ(vehicle)
-    switch (host.on) {
-      case 'bars':
-        z = host.barIds.reduce((top, id) => Math.max(top, barById.get(id)?.box.z1 ?? 0), 0) + stand
-        break
-      case 'deck':
-        z = (rackById.get(host.rackId)?.topZMm ?? z) + stand
-        break
-      case 'panel': {
-        const rack = rackById.get(host.rackId)
-        z = datumZ(vehicle, rack?.attachment) + host.zMm
-        break
-      }
-      case 'ladder': {
-        const rack = rackById.get(host.rackId)?.rack
-        if (rack?.kind === 'ladder') z = rack.bottomZMm
-        break
-      }
-      case 'place': {
-        const slot = parent?.gear.carries?.places.find((each) => each.id === host.placeId)
-        if (!parent || !slot) break
-        const [dx, dy] = turned(slot.xMm + placement.xMm, slot.yMm + placement.yMm, parent.turn)
-        turn = addTurns(parent.turn, placement.turn)
-        x = (parent.box.x0 + parent.box.x1) / 2 + dx
-        y = (parent.box.y0 + parent.box.y1) / 2 + dy
-        z = parent.box.z0 + slot.zMm + stand
-        break
-      }
-    }
-    const thing = thingAt(
-      { gear, placement, parent, turn, index: indexOf.get(placement.id) ?? 0 },
-      { x, y, z },
-    )
+    const thing = standingOn(around, gear, placement, indexOf.get(placement.id) ?? 0)
     thingById.set(placement.id, thing)
     return thing
   }

@@ -1,6 +1,6 @@
+import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
-import type { When } from '../../kinds/when'
 import { isStart } from '../../plan/known'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
@@ -72,21 +72,6 @@ export type MassPoint =
       readonly partName: string
     })
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
-
-const ALL: readonly State[] = STATES
-const DRIVING: readonly State[] = ['road', 'trail']
-const PARKED: readonly State[] = ['parked']
-
-/** The states in which something is there at all. */
-export function statesOf(when: When): readonly State[] {
-  return when === 'always' ? ALL : when === 'driving' ? DRIVING : PARKED
-}
-
-function both(a: readonly State[], b: readonly State[]): readonly State[] {
-  if (a === ALL) return b
-  if (b === ALL) return a
-  return a.filter((state) => b.includes(state))
-}
 
 /** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
 export function withContents(
@@ -174,17 +159,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
     return influence
   }
   const points: MassPoint[] = []
-  const presence = new Map<ThingAt, readonly State[]>()
-  const present = (thing: ThingAt): readonly State[] => {
-    const known = presence.get(thing)
-    if (known) return known
-    // A person is up there when the plan says so, whatever the entry in stock usually says.
-    const usually = thing.gear.kind === 'person' ? ALL : statesOf(thing.gear.when)
-    const own = both(statesOf(thing.placement.when), usually)
-    const states = thing.parent ? both(own, present(thing.parent)) : own
-    presence.set(thing, states)
-    return states
-  }
+  const present = presences()
 
   const parkedThings = arrangement.things.filter((thing) => present(thing).includes('parked'))
   const snow = plan.use.snowKgPerM2 > 0 ? snowAreas(arrangement, parkedThings) : undefined
@@ -229,7 +204,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         basis,
         by,
         factor: factorOf(basis),
-        states: both(states, statesOf(load.when)),
+        states: inBoth(states, statesOf(load.when)),
       })
     }
     if (gear.wetKg !== undefined && gear.wetKg > 0)
@@ -253,7 +228,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         kg: (plan.use.snowKgPerM2 * underSnowMm2) / 1e6,
         basis: 'computed',
         factor: 1,
-        states: both(states, PARKED),
+        states: inBoth(states, statesOf('parked')),
       })
   }
   for (const { rack, bars, deck, areaMm2, box } of snow?.racks ?? []) {
@@ -268,7 +243,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       kg: (plan.use.snowKgPerM2 * areaMm2) / 1e6,
       basis: 'computed',
       factor: 1,
-      states: PARKED,
+      states: statesOf('parked'),
       at,
       influence,
       base,
@@ -287,7 +262,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       kg,
       basis,
       factor: factorOf(basis),
-      states: DRIVING,
+      states: statesOf('driving'),
       at,
       feet: [],
       bars: [],
@@ -304,7 +279,7 @@ function partPoints(
   factorOf: (basis: Basis) => number,
 ): MassPoint[] {
   const { rack, feet, bars, deck, index } = rackAt
-  const states = rack.kind === 'ladder' ? statesOf(rack.when) : ALL
+  const states = rack.kind === 'ladder' ? statesOf(rack.when) : STATES
   const middle: Point = {
     x:
       feet.length > 0

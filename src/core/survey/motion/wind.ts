@@ -1,8 +1,8 @@
+import { statesOf } from '../loads/presence'
 import { type GearShape, GEAR_SHAPES } from '../../kinds/gear-shape'
 import type { Profile } from '../../plan/rack'
 import type { Vehicle } from '../../plan/vehicle'
 import { packed, type Arrangement, type ThingAt } from '../frame/arrangement'
-import { statesOf } from '../loads/mass-points'
 
 /** Density of air at sea level and 15 °C, kg/m³. Published: ISO 2533, standard atmosphere, from memory. */
 export const AIR_KG_PER_M3 = 1.225

@@ -1,5 +1,5 @@
 'use client'
-import { type Box, phraseText, sizeAsPlaced, type Survey, trialThing, type UnitChoice } from '@/core'
+import { type Box, phraseText, sizeAsPlaced, type Survey, tried, type UnitChoice } from '@/core'
 import { useMemo } from 'react'
 import { toSheet, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
 import { SheetText } from '@/ui/drawing/sheet-text'
@@ -22,7 +22,7 @@ export function Ghost({ survey, layout, units }: { survey: Survey; layout: Sheet
   const answer = useMemo(() => held && placeFor(survey, held.gear, held.rackId, held.near), [survey, held])
   if (!held || !answer) return null
   const { gear, near } = held
-  const thing = answer.kind === 'cannot' ? undefined : trialThing(survey, gear, answer.placement)
+  const thing = answer.kind === 'cannot' ? undefined : tried(survey, gear, answer.placement)
   const size = sizeAsPlaced(gear, gear.turns[0] ?? 0, false)
   const top = survey.racks.find(({ rack }) => rack.id === held.rackId)?.topZMm ?? survey.plan.vehicle.heightMm
   const box: Box = thing?.box ?? {

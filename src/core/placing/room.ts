@@ -1,12 +1,12 @@
-import type { Gear } from '../../plan/gear'
-import type { Placement } from '../../plan/placement'
-import type { Plan } from '../../plan/plan'
-import { deckOf } from '../../plan/rack'
-import type { State } from '../../units/scalars'
-import type { ThingAt } from './arrangement'
-import { sharedWidth } from '../bars/bar-ends'
-import { statesOf } from '../loads/mass-points'
-import type { Survey } from '../survey'
+import { statesOf } from '../survey/loads/presence'
+import type { Gear } from '../plan/gear'
+import type { Placement } from '../plan/placement'
+import type { Plan } from '../plan/plan'
+import { deckOf } from '../plan/rack'
+import type { State } from '../units/scalars'
+import type { ThingAt } from '../survey/frame/arrangement'
+import { sharedWidth } from '../survey/bars/bar-ends'
+import type { Survey } from '../survey/survey'
 
 /** What may still be added to a rack in the state where a thing's mass leaves least, and what it would leave. kg. */
 export interface WeightRoom {

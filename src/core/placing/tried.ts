@@ -1,0 +1,164 @@
+import type { ObstacleKind } from '../kinds/obstacle'
+import { standsPast, usableWidth } from '../review/checks/usable-width'
+import { endsShort, onItsBars } from '../review/checks/on-its-bars'
+import type { Gear } from '../plan/gear'
+import type { Placement } from '../plan/placement'
+import type { Check } from '../review/check'
+import { antenna } from '../review/checks/antenna'
+import { clearOfFeet } from '../review/checks/clear-of-feet'
+import { hatch } from '../review/checks/hatch'
+import { loadOverhang } from '../review/checks/load-overhang'
+import { mountMatch } from '../review/checks/mount-match'
+import { overRoof } from '../review/checks/over-roof'
+import { sideOverhang } from '../review/checks/side-overhang'
+import { space } from '../review/checks/space'
+import { sunroof } from '../review/checks/sunroof'
+import { tent } from '../review/checks/tent'
+import { standingOn, type Around, type ThingAt } from '../survey/frame/arrangement'
+import { nearThing } from '../survey/frame/space'
+import { paneMeetings, swingMeetings } from '../survey/openings/meetings'
+import { outOfReach } from '../geometry/sweep'
+import { forwardToClear, sharesWidth, sideOf, swingsOf } from '../survey/openings/swings'
+import type { Survey } from '../survey/survey'
+import type { Phrase } from '../units/phrase'
+import { once } from '../units/once'
+
+type Asks = (survey: Survey, thing: ThingAt) => boolean
+const always: Asks = () => true
+const has =
+  (kind: ObstacleKind): Asks =>
+  ({ plan }) =>
+    plan.vehicle.obstacles.some((obstacle) => obstacle.kind === kind)
+
+/** Where most places fail, by the very facts of their checks and without a word: thousands are tried for a whole shelf. */
+const AT_ONCE: readonly (readonly [Check, Asks])[] = [
+  [onItsBars, endsShort],
+  [usableWidth, standsPast],
+  [space, (survey, thing) => nearThing(survey.things, thing, 0).some(({ kind }) => kind === 'overlap')],
+]
+
+/** What else each thing is asked by itself, and when there is something to ask. */
+const OF_IT: readonly (readonly [Check, Asks])[] = [
+  [onItsBars, (_, { placement }) => placement.host.on === 'bars'],
+  [overRoof, always],
+  [clearOfFeet, always],
+  [sideOverhang, (_, { gear }) => gear.fit.overhangMm !== undefined],
+  [hatch, inReach],
+  [sunroof, has('sunroof')],
+  [antenna, has('antenna')],
+  [mountMatch, always],
+]
+
+/** What looks at all things together, and when it can have a word about this one. */
+const OF_ALL: readonly (readonly [Check, Asks])[] = [
+  [tent, ({ things }, { gear }) => [gear, ...things.map((each) => each.gear)].some(({ opens }) => opens)],
+  [loadOverhang, ({ body }, { box }) => box.x0 < body.noseXMm || box.x1 > body.tailXMm],
+]
+
+/** The rules that decide where something may stand; what it weighs is another question. */
+export const PLACE_RULES: readonly string[] = [...AT_ONCE, ...OF_IT, ...OF_ALL].map(([{ id }]) => id)
+
+/** Why a check stops something at a place. */
+export interface Stopped {
+  readonly rule: string
+  words(): Phrase
+}
+
+const around = new WeakMap<Survey, Around>()
+
+function aroundOf(survey: Survey): Around {
+  const known = around.get(survey)
+  if (known) return known
+  const bars = new Map(survey.bars.map((at) => [at.bar.id, at]))
+  const racks = new Map(survey.racks.map((at) => [at.rack.id, at]))
+  const made: Around = {
+    vehicle: survey.plan.vehicle,
+    bar: (id) => bars.get(id),
+    rack: (id) => racks.get(id),
+    thing: (id) => survey.thingById.get(id),
+  }
+  around.set(survey, made)
+  return made
+}
+
+/** A thing as it would stand, without putting it on the plan. */
+export const tried = (survey: Survey, gear: Gear, placement: Placement): ThingAt =>
+  standingOn(aroundOf(survey), gear, placement, survey.things.length)
+
+/** The survey as if the thing were all that stands on the racks, but for what it may meet there. */
+function about(survey: Survey, thing: ThingAt): Survey {
+  const { vehicle, rules } = survey.plan
+  const alone = { ...survey, things: [thing], bars: [], racks: [] }
+  return {
+    ...survey,
+    things: [thing],
+    fit: {
+      ...survey.fit,
+      near: once(() => nearThing(survey.things, thing, rules.gapsMm.between)),
+      swings: once(() => swingMeetings(vehicle, alone)),
+      panes: once(() => paneMeetings(vehicle, alone, survey.statics.sagMm)),
+    },
+  }
+}
+
+function stopOf(
+  checks: readonly (readonly [Check, Asks])[],
+  survey: Survey,
+  thing: ThingAt,
+): Stopped | undefined {
+  const { gear, placement } = thing
+  for (const [check, asks] of checks)
+    if (asks(survey, thing))
+      for (const { severity, rule, subject, sentence } of check.run(survey))
+        if (severity === 'stop' && subject.placementIds.includes(placement.id))
+          return { rule, words: () => withoutName(sentence, gear.name) }
+  return undefined
+}
+
+/** A sentence that begins with the thing's name, for a line that stands under it. */
+function withoutName([first, ...rest]: Phrase, name: string): Phrase {
+  return typeof first === 'string' && first.startsWith(`${name} `)
+    ? [first.slice(name.length + 1), ...rest]
+    : [first ?? '', ...rest]
+}
+
+/** Whether any hatch may reach a thing at all: far fewer are than are swept exactly. */
+function inReach({ plan: { vehicle } }: Survey, { box }: ThingAt): boolean {
+  return vehicle.obstacles.some(
+    (obstacle) =>
+      obstacle.kind === 'hatch' &&
+      sharesWidth(box, obstacle.halfWidthMm) &&
+      swingsOf(obstacle, vehicle.obstacles).some((swing) => !outOfReach(swing, sideOf(box), 0)),
+  )
+}
+
+/** The first Stop that the checks themselves have for a thing at a place; nothing where they have none. */
+export function stopsAt(survey: Survey, thing: ThingAt): Stopped | undefined {
+  const [check] = AT_ONCE.find(([, stops]) => stops(survey, thing)) ?? []
+  if (check)
+    return {
+      rule: check.id,
+      words: () =>
+        stopOf([[check, always]], about(survey, thing), thing)?.words() ?? [
+          `the rule “${check.title}” stops it`,
+        ],
+    }
+  return (
+    stopOf(OF_IT, about(survey, thing), thing) ??
+    stopOf(OF_ALL, { ...survey, things: [...survey.things, thing] }, thing)
+  )
+}
+
+/** The place so far forward that the hatch passes, where the hatch is all that stands in the way. mm. */
+export function forwardOfHatch(survey: Survey, thing: ThingAt, { rule }: Stopped): Placement | undefined {
+  if (rule !== hatch.id) return undefined
+  const { gear, placement } = thing
+  const gap = survey.plan.rules.gapsMm.hatch
+  const shifts = about(survey, thing)
+    .fit.swings()
+    .filter(({ swept, met }) => swept.kind === 'touches' && met.kind === 'thing')
+    .map(({ swings }) => forwardToClear(swings, thing.box, gap))
+  if (shifts.some((by) => by === undefined)) return undefined
+  const moved = { ...placement, xMm: placement.xMm - Math.ceil(Math.max(...shifts.map((by) => by ?? 0))) }
+  return stopsAt(survey, tried(survey, gear, moved)) ? undefined : moved
+}
