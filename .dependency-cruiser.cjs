@@ -93,7 +93,7 @@ module.exports = {
       only(
         `ui-${room}`,
         `^src/ui/${room}/`,
-        `^(src/ui/${into(room, under)}|${BELOW_UI}/)`,
+        `^(src/ui/(${into(room, under)}|routes\\.ts$)|${BELOW_UI}/)`,
         'What screens share knows no screen, and points down.',
       ),
     ),

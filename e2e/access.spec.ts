@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
+import { SHOWN } from '../src/ui/routes'
 import { doneUpTo } from './bay-work'
 import { expect, inDrawing, openJob, test } from './fixtures'
 
@@ -26,22 +27,7 @@ async function violationsOf(page: Page, within?: string): Promise<string[]> {
   return found
 }
 
-for (const [name, path] of [
-  ['jobs', '/'],
-  ['bench, a Stop', '/bench?job=demo-boat-and-box'],
-  ['bench, things to find out', '/bench?job=demo-ladder'],
-  ['start a job', '/new?vehicle=estate'],
-  ['vehicle form', '/vehicle'],
-  ['rack form', '/rack?job=demo-boat-and-box'],
-  ['gear form', '/gear'],
-  ['stock', '/stock'],
-  ['compare', '/compare?a=demo-boat-and-box&b=demo-three'],
-  ['why', '/why'],
-  ['forces', '/forces?job=demo-ladder'],
-  ['bay', '/bay?job=demo-ridge-tent'],
-  ['handover', '/handover?job=demo-ladder'],
-  ['log', '/log?vehicle=car-demo-ridge-tent'],
-] as const)
+for (const [name, path] of SHOWN)
   test(`${name}: no automated accessibility violation in either theme`, async ({ page }) => {
     await page.goto(path)
     await page.waitForLoadState('networkidle')

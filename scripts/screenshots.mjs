@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { to } from '../src/ui/routes.ts'
 import { pdfPicture } from './pdf-picture.mjs'
 import {
   answers,
@@ -74,28 +75,28 @@ async function tape(page, [left, right, one, other, middleLeft, middleRight]) {
   }
 }
 
-const PLATFORM = '/bay?job=demo-ridge-tent'
+const PLATFORM = to('bay', { job: 'demo-ridge-tent' })
 
 const VIEWS = [
-  { name: 'jobs', path: '/' },
+  { name: 'jobs', path: to('jobs') },
   {
     name: 'bench',
-    path: '/bench?job=demo-boat-and-box',
+    path: to('bench', { job: 'demo-boat-and-box' }),
     act: (page) =>
       page
         .locator('[data-testid=sheet]')
         .getByRole('button', { name: /^Long box/ })
         .focus(),
   },
-  { name: 'bench-dark', path: '/bench?job=demo-twin-span', dark: true },
+  { name: 'bench-dark', path: to('bench', { job: 'demo-twin-span' }), dark: true },
   {
     name: 'hatch',
-    path: '/bench?job=demo-hatch',
+    path: to('bench', { job: 'demo-hatch' }),
     act: (page) => page.locator('[data-finding]').first().focus(),
   },
   {
     name: 'spread',
-    path: '/bench?job=demo-three',
+    path: to('bench', { job: 'demo-three' }),
     act: (page) =>
       page
         .getByRole('slider', { name: /Rear bar/ })
@@ -104,26 +105,26 @@ const VIEWS = [
   },
   {
     name: 'measuring',
-    path: '/bench?job=demo-ladder',
+    path: to('bench', { job: 'demo-ladder' }),
     act: (page) => page.getByRole('button', { name: 'Measurements', exact: true }).click(),
   },
-  { name: 'stock', path: '/stock' },
-  { name: 'compare', path: '/compare?a=demo-boat-and-box&b=demo-three', seed: '/' },
-  { name: 'why', path: '/why' },
+  { name: 'stock', path: to('stock') },
+  { name: 'compare', path: to('compare', { a: 'demo-boat-and-box', b: 'demo-three' }), seed: to('jobs') },
+  { name: 'why', path: to('why') },
   {
     name: 'forces',
-    path: '/forces?job=demo-frame',
+    path: to('forces', { job: 'demo-frame' }),
     act: (page) => page.getByLabel('Case').selectOption('Braking, road'),
   },
   {
     name: 'chance',
-    path: '/forces?job=demo-ladder',
+    path: to('forces', { job: 'demo-ladder' }),
     act: (page) =>
       page.getByRole('heading', { name: 'Chance of exceeding a limit' }).evaluate((heading) => {
         heading.scrollIntoView()
       }),
   },
-  { name: 'vehicle-form', path: '/vehicle' },
+  { name: 'vehicle-form', path: to('vehicle') },
   {
     name: 'parts',
     path: PLATFORM,
@@ -162,7 +163,7 @@ const VIEWS = [
     path: PLATFORM,
     act: async (page) => {
       await bayTo(page, /never/)
-      await page.goto(`${new URL(page.url()).origin}/handover?job=demo-ridge-tent`)
+      await page.goto(new URL(page.url()).origin + to('handover', { job: 'demo-ridge-tent' }))
       await page.waitForTimeout(1200)
       const [file] = await Promise.all([
         page.waitForEvent('download'),
@@ -175,12 +176,12 @@ const VIEWS = [
   },
   {
     name: 'log',
-    path: '/log?vehicle=car-demo-yard-van',
+    path: to('log', { vehicle: 'car-demo-yard-van' }),
     act: (page) => page.waitForTimeout(1200),
   },
   {
     name: 'bench-narrow',
-    path: '/bench?job=demo-ridge-tent',
+    path: to('bench', { job: 'demo-ridge-tent' }),
     size: { width: 390, height: 844 },
     act: (page) => page.getByRole('button', { name: /^Load path,/ }).click(),
   },

@@ -1,5 +1,3 @@
 import { JobsBoard } from '@/ui/screens/board/board'
 
-export default function JobsPage() {
-  return <JobsBoard />
-}
+export default JobsBoard

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { BayScreen } from '@/ui/screens/bay/bay-screen'
 
-export const metadata: Metadata = { title: 'Bay · Ypsos' }
-
-export default function Page() {
-  return <BayScreen />
-}
+export const metadata = titled('bay')
+export default BayScreen

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { Bench } from '@/ui/screens/bench/bench'
 
-export const metadata: Metadata = { title: 'Bench · Ypsos' }
-
-export default function Page() {
-  return <Bench />
-}
+export const metadata = titled('bench')
+export default Bench

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { CompareScreen } from '@/ui/screens/compare/compare-screen'
 
-export const metadata: Metadata = { title: 'Compare · Ypsos' }
-
-export default function Page() {
-  return <CompareScreen />
-}
+export const metadata = titled('compare')
+export default CompareScreen

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { ForcesScreen } from '@/ui/screens/forces/forces-screen'
 
-export const metadata: Metadata = { title: 'Forces · Ypsos' }
-
-export default function Page() {
-  return <ForcesScreen />
-}
+export const metadata = titled('forces')
+export default ForcesScreen

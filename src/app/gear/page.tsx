@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { GearPage } from '@/ui/screens/entry/entry-pages'
 
-export const metadata: Metadata = { title: 'Gear · Ypsos' }
-
-export default function Page() {
-  return <GearPage />
-}
+export const metadata = titled('gear')
+export default GearPage

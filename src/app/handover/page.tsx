@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { HandoverScreen } from '@/ui/screens/handover/handover-screen'
 
-export const metadata: Metadata = { title: 'Handover · Ypsos' }
-
-export default function Page() {
-  return <HandoverScreen />
-}
+export const metadata = titled('handover')
+export default HandoverScreen

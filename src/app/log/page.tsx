@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { LogScreen } from '@/ui/screens/log/log-screen'
 
-export const metadata: Metadata = { title: 'Log · Ypsos' }
-
-export default function Page() {
-  return <LogScreen />
-}
+export const metadata = titled('log')
+export default LogScreen

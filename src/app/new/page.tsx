@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { NewJob } from '@/ui/screens/board/new-job'
 
-export const metadata: Metadata = { title: 'Start a job · Ypsos' }
-
-export default function Page() {
-  return <NewJob />
-}
+export const metadata = titled('start')
+export default NewJob

@@ -1,24 +1,11 @@
 import { readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { NextResponse } from 'next/server'
+import { ROUTES } from '@/ui/routes'
 
 export const dynamic = 'force-dynamic'
 
-const PAGES = [
-  '/',
-  '/bench',
-  '/bay',
-  '/handover',
-  '/log',
-  '/forces',
-  '/new',
-  '/stock',
-  '/compare',
-  '/why',
-  '/vehicle',
-  '/rack',
-  '/gear',
-]
+const PAGES = Object.values(ROUTES).map(({ path }) => path)
 
 /** What a browser has to keep to work without the network: this build's name, its files and its pages. */
 export async function GET(): Promise<NextResponse> {

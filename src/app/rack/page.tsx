@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { RackPage } from '@/ui/screens/entry/entry-pages'
 
-export const metadata: Metadata = { title: 'Rack · Ypsos' }
-
-export default function Page() {
-  return <RackPage />
-}
+export const metadata = titled('rack')
+export default RackPage

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { StockScreen } from '@/ui/screens/stock/stock-screen'
 
-export const metadata: Metadata = { title: 'Stock · Ypsos' }
-
-export default function Page() {
-  return <StockScreen />
-}
+export const metadata = titled('stock')
+export default StockScreen

@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { VehiclePage } from '@/ui/screens/entry/entry-pages'
 
-export const metadata: Metadata = { title: 'Vehicle · Ypsos' }
-
-export default function Page() {
-  return <VehiclePage />
-}
+export const metadata = titled('vehicle')
+export default VehiclePage

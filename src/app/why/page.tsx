@@ -1,8 +1,5 @@
-import type { Metadata } from 'next'
+import { titled } from '@/ui/routes'
 import { WhyScreen } from '@/ui/screens/why/why-screen'
 
-export const metadata: Metadata = { title: 'Why · Ypsos' }
-
-export default function Page() {
-  return <WhyScreen />
-}
+export const metadata = titled('why')
+export default WhyScreen

@@ -1,8 +1,9 @@
+import { usableWidth, reachesPast } from '../review/checks/usable-width'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import type { SingleCommand } from '../plan/command'
 import type { Gear, Turn } from '../plan/gear'
 import type { Adapter, Placement } from '../plan/placement'
-import { sizeAsPlaced, type ThingAt } from '../survey/frame/arrangement'
+import { sizeAsPlaced } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { mm, type Phrase } from '../units/phrase'
 import { needsOf, withNeeds, type Need } from './needs'
@@ -38,41 +39,53 @@ function answer({ placement, needs }: Good): Compatible {
 }
 
 /** The first good place of many, the first that would be good with a change, and what stands against the rest. */
-function bestOf(survey: Survey, tries: Iterable<Placement>, gear: Gear, adapters: readonly Adapter[]) {
+function bestOf(
+  survey: Survey,
+  tries: Iterable<Placement>,
+  gear: Gear,
+  adapters: readonly Adapter[],
+  heldThere: boolean,
+) {
   // The places tried on one host share its object, and what it takes to be held there does not change from one to the next.
   const onHost = new Map<Placement['host'], Map<Turn, readonly Need[]>>()
   let withChange: Good | undefined
+  let doubtful: Good | undefined
   let against: Stopped | undefined
   let count = 0
-  const needsAt = (thing: ThingAt): readonly Need[] => {
-    const { host } = thing.placement
+  const needsAt = (placement: Placement): readonly Need[] => {
+    const { host, turn } = placement
     const turns = onHost.get(host) ?? new Map<Turn, readonly Need[]>()
     onHost.set(host, turns)
-    const needs = turns.get(thing.turn) ?? needsOf(survey, thing, adapters)
-    turns.set(thing.turn, needs)
+    const needs = turns.get(turn) ?? needsOf(survey, tried(survey, gear, placement), adapters)
+    turns.set(turn, needs)
     return needs
   }
   for (const placement of tries) {
     if ((count += 1) > MOST_TRIED) break
-    const thing = tried(survey, gear, placement)
-    const needs = needsAt(thing)
+    const needs = needsAt(placement)
     const hopeless = needs.find(({ cure }) => cure === undefined)
     if (hopeless || (withChange && needs.length > 0)) {
       if (hopeless) against ??= { rule: hopeless.rule, words: () => hopeless.words }
       continue
     }
     const held = needs.length > 0 ? withNeeds(survey, placement, needs) : { survey, placement }
-    const there = needs.length > 0 ? tried(held.survey, gear, held.placement) : thing
+    const there = tried(held.survey, gear, held.placement)
     const stopped = stopsAt(held.survey, there)
     const good = stopped ? forwardOfHatch(held.survey, there, stopped) : held.placement
     if (!good) {
       against ??= stopped
       continue
     }
+    if (reachesPast(held.survey, there)) {
+      doubtful ??= { placement: good, needs }
+      against ??= { rule: usableWidth.id, words: () => ['would reach past what is to hold it'] }
+      continue
+    }
     if (needs.length === 0) return { found: { placement: good, needs }, against }
     withChange ??= { placement: good, needs }
   }
-  return { found: withChange, against }
+  // Where its sides reach past the bars and nobody knows what it touches: no Stop, but nothing to send a hand to.
+  return { found: withChange ?? (heldThere ? doubtful : undefined), against }
 }
 
 /**
@@ -118,14 +131,20 @@ export function compatible(
     xMm: 0,
     yMm: 0,
   }
-  const placed = bestOf(survey, placesTried(survey, inPlaces, gear, base), gear, adapters)
+  const placed = bestOf(survey, placesTried(survey, inPlaces, gear, base), gear, adapters, true)
   if (placed.found && (needsCarrier(gear) || placed.found.needs.length === 0)) return answer(placed.found)
   if (needsCarrier(gear))
     return {
       kind: 'cannot',
       why: placed.against?.words() ?? ['it wants a carrier, and none here has a place free'],
     }
-  const { found, against } = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters)
+  const { found, against } = bestOf(
+    survey,
+    placements(survey, rack, gear, id, near),
+    gear,
+    adapters,
+    near !== undefined,
+  )
   if (found) return answer(found)
   if ((against?.rule === 'space' || against?.rule === 'usable-width') && !rack.deck) {
     const width = survey.fit.widths().find((each) => each.rack.rack.id === rackId)

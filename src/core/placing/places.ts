@@ -28,12 +28,12 @@ export function freePlaces(survey: Survey, gear: Gear): Placement['host'][] {
     .map(({ place, placementId }) => ({ on: 'place', placementId, placeId: place.id }))
 }
 
-/** The bars of a rack that a thing of this length may stand on, as many as it reaches and may have first. */
-function barsFor(rack: RackAt, gear: Gear, lengthMm: number): RackAt['bars'][] {
+/** The bars of a rack that a thing of this length stands on: as many as it reaches and may have, or fewer where a hand holds it. */
+function barsFor(rack: RackAt, gear: Gear, lengthMm: number, heldThere: boolean): RackAt['bars'][] {
   const { bars } = rack
-  const most = gear.fit.bars?.to ?? bars.length
+  const atMost = gear.fit.bars?.to ?? bars.length
   const runs: RackAt['bars'][] = []
-  for (let count = Math.min(most, bars.length); count >= 1; count -= 1)
+  for (let count = Math.min(atMost, bars.length); count >= 1; count -= 1)
     for (let from = 0; from + count <= bars.length; from += 1) {
       const run = bars.slice(from, from + count)
       const span = (run.at(-1)?.bar.xMm ?? 0) - (run[0]?.bar.xMm ?? 0)
@@ -41,7 +41,9 @@ function barsFor(rack: RackAt, gear: Gear, lengthMm: number): RackAt['bars'][] {
     }
   const least = gear.fit.bars?.from ?? (gear.fit.spreadMm ? 2 : 1)
   const enough = runs.filter((run) => run.length >= least)
-  return enough.length === 0 ? [[...bars]] : enough
+  const most = enough[0]?.length
+  if (most === undefined) return [[...bars]]
+  return heldThere ? enough : enough.filter((run) => run.length === most)
 }
 
 /** Middles across the vehicle worth trying on a rack: its middle, beside what stands there, and at either end. mm. */
@@ -131,7 +133,7 @@ export function* placements(
         for (const yMm of ys) yield placed(turn, host, xMm, yMm)
       continue
     }
-    for (const run of barsFor(rack, gear, length)) {
+    for (const run of barsFor(rack, gear, length, near !== undefined)) {
       const [front, rear] = [run[0]?.bar.xMm ?? 0, run.at(-1)?.bar.xMm ?? 0]
       const host: Placement['host'] = { on: 'bars', barIds: run.map(({ bar }) => bar.id) }
       const middle = (front + rear) / 2

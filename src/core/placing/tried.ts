@@ -30,11 +30,19 @@ const has =
   ({ plan }) =>
     plan.vehicle.obstacles.some((obstacle) => obstacle.kind === kind)
 
+/** The first thing that shares space with this one. */
+const inItsWay: (survey: Survey, thing: ThingAt) => ThingAt | undefined = ({ things }, thing) =>
+  nearThing(things, thing, 0).find(({ kind }) => kind === 'overlap')?.b
+
 /** Where most places fail, by the very facts of their checks and without a word: thousands are tried for a whole shelf. */
-const AT_ONCE: readonly (readonly [Check, Asks])[] = [
+const AT_ONCE: readonly (readonly [Check, Asks, words?: (survey: Survey, thing: ThingAt) => Phrase])[] = [
   [onItsBars, endsShort],
   [usableWidth, standsPast],
-  [space, (survey, thing) => nearThing(survey.things, thing, 0).some(({ kind }) => kind === 'overlap')],
+  [
+    space,
+    (survey, thing) => inItsWay(survey, thing) !== undefined,
+    (survey, thing) => [`${inItsWay(survey, thing)?.gear.name ?? 'something'} is in its way`],
+  ],
 ]
 
 /** What else each thing is asked by itself, and when there is something to ask. */
@@ -134,14 +142,13 @@ function inReach({ plan: { vehicle } }: Survey, { box }: ThingAt): boolean {
 
 /** The first Stop that the checks themselves have for a thing at a place; nothing where they have none. */
 export function stopsAt(survey: Survey, thing: ThingAt): Stopped | undefined {
-  const [check] = AT_ONCE.find(([, stops]) => stops(survey, thing)) ?? []
+  const [check, , words] = AT_ONCE.find(([, stops]) => stops(survey, thing)) ?? []
   if (check)
     return {
       rule: check.id,
       words: () =>
-        stopOf([[check, always]], about(survey, thing), thing)?.words() ?? [
-          `the rule “${check.title}” stops it`,
-        ],
+        words?.(survey, thing) ??
+        stopOf([[check, always]], about(survey, thing), thing)?.words() ?? [check.title],
     }
   return (
     stopOf(OF_IT, about(survey, thing), thing) ??

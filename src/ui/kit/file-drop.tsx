@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { Modal } from './modal'
@@ -24,7 +25,7 @@ export function FileDrop() {
       event.preventDefault()
       setOver(false)
       const file = event.dataTransfer?.files[0]
-      if (file) void open(file).then((id) => id !== undefined && router.push(`/bench?job=${id}`))
+      if (file) void open(file).then((id) => id !== undefined && router.push(to('bench', { job: id })))
     }
     window.addEventListener('dragover', onOver)
     window.addEventListener('dragleave', onLeave)

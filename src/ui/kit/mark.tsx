@@ -1,9 +1,10 @@
+import { to } from '@/ui/routes'
 import Link from 'next/link'
 
 /** The mark: a height between two limits, and the name. */
 export function Wordmark() {
   return (
-    <Link href="/" className="flex min-h-11 items-center gap-2 pr-2" aria-label="Ypsos, all jobs">
+    <Link href={to('jobs')} className="flex min-h-11 items-center gap-2 pr-2" aria-label="Ypsos, all jobs">
       <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden>
         <path
           d="M2 3h9M2 23h9M6.5 5v16M4 8l2.5-3L9 8M4 18l2.5 3L9 18"

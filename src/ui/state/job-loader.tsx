@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
@@ -12,7 +13,7 @@ function Words({ title, children }: { title: string; children: ReactNode }) {
       <h1 className="mb-2 text-2xl">{title}</h1>
       {children}
       <p className="mt-4">
-        <Link href="/" className="plain">
+        <Link href={to('jobs')} className="plain">
           All jobs
         </Link>
       </p>

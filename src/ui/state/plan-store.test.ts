@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { boatAndBox, frameJob } from '@/demo/plans'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { planShelf } from '@/storage/shelves'
-import { nudge, setOnEdge, turnOn } from '@/ui/screens/bench/edits'
+import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
 import { assessedOf, remediesNow } from './assessed'
 import { refused, usePlan } from './plan-store'
 

@@ -57,12 +57,15 @@ export function worstSpan(survey: Survey, thing: ThingAt) {
 const touchesWithSides = ({ gear }: ThingAt) =>
   gear.fit.mount.kind === 'strap' || gear.fit.mount.kind === 'none'
 
-/** Whether a thing is known to stand past what holds it on a side. */
-export function standsPast(survey: Survey, thing: ThingAt): boolean {
-  if (!contactsKnown(thing) && !touchesWithSides(thing)) return false
+/** Whether a thing's sides, or its contacts where they are known, stand past what holds it. */
+export function reachesPast(survey: Survey, thing: ThingAt): boolean {
   const ends = endsOf(thing)
   return spansOf(survey, thing).some((span) => past(ends, span).mm > TOLERANCE.lengthMm)
 }
+
+/** Whether a thing is known to stand past what holds it: where nobody knows what it touches, that is a question. */
+export const standsPast = (survey: Survey, thing: ThingAt): boolean =>
+  (contactsKnown(thing) || touchesWithSides(thing)) && reachesPast(survey, thing)
 
 /** Do all contacts lie within the usable width of every bar they touch? mm. */
 export const usableWidth = check({

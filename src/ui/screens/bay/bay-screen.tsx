@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   type BayProgress,
   heldProgress,
@@ -86,10 +87,10 @@ function Bay({ plan }: { plan: Plan }) {
           ))}
         </div>
         {order.ok && <Progress steps={order.steps} progress={progress} />}
-        <Link href={`/handover?job=${plan.id}`} className="plain">
+        <Link href={to('handover', { job: plan.id })} className="plain">
           Handover
         </Link>
-        <Link href={`/bench?job=${plan.id}`} className="plain">
+        <Link href={to('bench', { job: plan.id })} className="plain">
           Bench
         </Link>
       </header>

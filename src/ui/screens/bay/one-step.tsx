@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   answerLine,
   type BayProgress,
@@ -142,7 +143,7 @@ export function OneStep({
         {all && (
           <p className="bay-waits">
             Everything is done.{' '}
-            <Link className="underline" href={`/handover?job=${plan.id}`}>
+            <Link className="underline" href={to('handover', { job: plan.id })}>
               To the handover sheet
             </Link>
           </p>

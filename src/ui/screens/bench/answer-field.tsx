@@ -1,9 +1,10 @@
 'use client'
+import { to } from '@/ui/routes'
 import { type Answer, answered, type Ask, inputOf } from '@/core'
 import Link from 'next/link'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
-import type { DialogName } from './bench-actions'
+import type { DialogName } from '@/ui/actions'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
 /** Takes an answer into the plan; a text given back says why it was refused. */
@@ -28,13 +29,13 @@ function Way({
   const id = usePlan((store) => store.plan?.id ?? '')
   if (target.open === 'vehicle')
     return (
-      <Link className="plain" href={`/vehicle?job=${id}`}>
+      <Link className="plain" href={to('vehicle', { job: id })}>
         {words}
       </Link>
     )
   if (target.open === 'gear')
     return (
-      <Link className="plain" href={`/gear?job=${id}&from=${target.gearId}`}>
+      <Link className="plain" href={to('gear', { job: id, from: target.gearId })}>
         {words}
       </Link>
     )

@@ -1,6 +1,6 @@
 'use client'
 import type { Plan, State, Survey } from '@/core'
-import type { DialogName } from './bench-actions'
+import type { DialogName, OnBench } from '@/ui/actions'
 import { CellSum } from './cell-sum'
 import { Clearances } from './clearances'
 import { DeleteJob } from './delete-job'
@@ -18,20 +18,20 @@ export default function BenchDialogs({
   survey,
   dialog,
   cell,
-  show,
+  on,
   onClose,
 }: {
   plan: Plan
   survey: Survey
   dialog: DialogName | undefined
   cell: { readonly layerId: string; readonly state: State } | undefined
-  show: (dialog: DialogName) => void
+  on: OnBench
   onClose: () => void
 }) {
   return (
     <>
       {cell && <CellSum survey={survey} />}
-      {dialog === 'palette' && <Palette survey={survey} show={show} onClose={onClose} />}
+      {dialog === 'palette' && <Palette on={on} onClose={onClose} />}
       {dialog === 'keys' && <KeysList onClose={onClose} />}
       {dialog === 'clearances' && <Clearances plan={plan} onClose={onClose} />}
       {dialog === 'measure' && <Measuring plan={plan} survey={survey} onClose={onClose} />}

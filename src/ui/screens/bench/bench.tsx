@@ -1,11 +1,12 @@
 'use client'
+import { useUnits } from '@/ui/state/settings-store'
 import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { downloadPlan } from '@/ui/kit/open-file'
-import type { DialogName } from './bench-actions'
+import type { DialogName, OnBench } from '@/ui/actions'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { Header } from './header'
@@ -141,7 +142,14 @@ function OpenBench({ plan }: { plan: Plan }) {
   const stripPlan = dragFrom ? behind : plan
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
-  useBenchKeys(survey, search, setDialog)
+  const units = useUnits()
+  const on: OnBench = {
+    survey,
+    units,
+    show: setDialog,
+    search: () => search.current?.focus(),
+  }
+  useBenchKeys(on)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
     return () => {
@@ -224,14 +232,7 @@ function OpenBench({ plan }: { plan: Plan }) {
       </nav>
       {dialog === 'settings' && <SettingsDialog onClose={close} />}
       {(cell !== undefined || (dialog !== undefined && dialog !== 'settings')) && (
-        <BenchDialog
-          plan={plan}
-          survey={survey}
-          dialog={dialog}
-          cell={cell}
-          show={setDialog}
-          onClose={close}
-        />
+        <BenchDialog plan={plan} survey={survey} dialog={dialog} cell={cell} on={on} onClose={close} />
       )}
     </div>
   )

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -35,7 +36,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
           className="plain bg-error! text-error-content!"
           onClick={() => {
             void dropPlan(plan.id).then((dropped) => {
-              if (dropped.ok) router.push('/')
+              if (dropped.ok) router.push(to('jobs'))
               else setProblem(dropped.reason)
             })
           }}

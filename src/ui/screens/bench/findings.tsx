@@ -11,7 +11,7 @@ import {
 } from '@/core'
 import { useMemo, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
-import type { DialogName } from './bench-actions'
+import type { DialogName } from '@/ui/actions'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
 import { useRemedies } from '@/ui/state/assessed'

@@ -4,7 +4,7 @@ import { Redo2, Undo2 } from 'lucide-react'
 import { Wordmark } from '@/ui/kit/mark'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { useSettings } from '@/ui/state/settings-store'
-import type { DialogName } from './bench-actions'
+import type { DialogName } from '@/ui/actions'
 import { usePlan } from '@/ui/state/plan-store'
 import { StateSwitch } from '@/ui/kit/state-switch'
 

@@ -1,10 +1,11 @@
 'use client'
+import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { keepPlan } from '@/storage/plans'
-import type { DialogName } from './bench-actions'
+import type { DialogName } from '@/ui/actions'
 
 const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['racks', 'Racks'],
@@ -26,7 +27,7 @@ function CopyJob({ plan }: { plan: Plan }) {
     const id = `plan-${crypto.randomUUID()}`
     const name = `${plan.job.name} (copy)`.slice(0, 120)
     const kept = await keepPlan({ ...plan, id, job: { ...plan.job, name } })
-    if (kept.ok) router.push(`/bench?job=${id}`)
+    if (kept.ok) router.push(to('bench', { job: id }))
     else setReason(kept.reason)
   }
   return (
@@ -49,23 +50,23 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
     <section aria-label="This job" className="border-base-content border-t-[1.5px] px-3 py-3">
       <h2 className="mb-2 text-[15px]">This job</h2>
       <div className="flex flex-wrap gap-1.5">
-        <Link className="plain" href={`/vehicle?job=${plan.id}`}>
+        <Link className="plain" href={to('vehicle', { job: plan.id })}>
           Vehicle
         </Link>
-        <Link className="plain" href={`/forces?job=${plan.id}`}>
+        <Link className="plain" href={to('forces', { job: plan.id })}>
           Forces
         </Link>
-        <Link className="plain" href={`/bay?job=${plan.id}`}>
+        <Link className="plain" href={to('bay', { job: plan.id })}>
           Bay
         </Link>
-        <Link className="plain" href={`/handover?job=${plan.id}`}>
+        <Link className="plain" href={to('handover', { job: plan.id })}>
           Handover
         </Link>
-        <Link className="plain" href={`/log?vehicle=${plan.car.id}`}>
+        <Link className="plain" href={to('log', { vehicle: plan.car.id })}>
           Log
         </Link>
         <CopyJob plan={plan} />
-        <Link className="plain" href={`/compare?a=${plan.id}`}>
+        <Link className="plain" href={to('compare', { a: plan.id })}>
           Compare with another
         </Link>
         {TOOLS.map(([dialog, words]) => (

@@ -1,22 +1,14 @@
 'use client'
-import type { Survey } from '@/core'
 import { Command } from 'cmdk'
 import { Modal } from '@/ui/kit/modal'
 import { useStock } from '@/ui/state/stock'
-import { benchActions, type DialogName } from './bench-actions'
+import { actionsByName, type OnBench } from '@/ui/actions'
 import { putOn } from '@/ui/forms/put-on'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** Everything by name: actions, what is on the rack, and the shelf. */
-export default function Palette({
-  survey,
-  show,
-  onClose,
-}: {
-  survey: Survey
-  show: (dialog: DialogName) => void
-  onClose: () => void
-}) {
+export default function Palette({ on, onClose }: { on: OnBench; onClose: () => void }) {
+  const { survey } = on
   const { gear } = useStock()
   const { pick } = usePlan.getState()
   const rackId = survey.racks[0]?.rack.id
@@ -31,7 +23,7 @@ export default function Palette({
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
           <Command.Group heading="Do">
-            {benchActions(survey, show).map((action) => (
+            {actionsByName(on).map((action) => (
               <Command.Item key={action.name} value={action.name} onSelect={choose(action.run)}>
                 <span className="flex-1">{action.name}</span>
                 {action.keys !== undefined && <kbd>{action.keys}</kbd>}

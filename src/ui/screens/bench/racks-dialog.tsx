@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { choicesOf, type Plan, type Rack, WHENS } from '@/core'
 import Link from 'next/link'
 import { Choice } from '@/ui/kit/choice'
@@ -57,7 +58,7 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
                 />
               </div>
             )}
-            <Link className="plain" href={`/rack?job=${plan.id}&rack=${rack.id}`}>
+            <Link className="plain" href={to('rack', { job: plan.id, rack: rack.id })}>
               Change
             </Link>
             <button
@@ -103,7 +104,7 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
         ))}
       </ul>
       <p className="mt-3">
-        <Link className="plain" href={`/rack?job=${plan.id}`}>
+        <Link className="plain" href={to('rack', { job: plan.id })}>
           Enter your own rack
         </Link>
       </p>

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   type Compatible,
   type Gear,
@@ -232,7 +233,7 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
           </p>
         )}
         <p className="px-3 pt-3">
-          <Link href={`/gear?job=${survey.plan.id}`} className="plain w-full justify-center">
+          <Link href={to('gear', { job: survey.plan.id })} className="plain w-full justify-center">
             Enter your own gear
           </Link>
         </p>

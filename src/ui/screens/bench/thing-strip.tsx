@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { choicesOf, type Host, hostsFor, placeOn, type Survey, type ThingAt, WHENS } from '@/core'
 import Link from 'next/link'
 import { useState } from 'react'
@@ -6,7 +7,7 @@ import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { AddLoad } from './add-load'
-import { setOnEdge, turnOn } from './edits'
+import { setOnEdge, turnOn } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
@@ -100,7 +101,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           status={placement.status}
           onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
         />
-        <Link className="plain" href={`/gear?job=${survey.plan.id}&from=${gear.id}`}>
+        <Link className="plain" href={to('gear', { job: survey.plan.id, from: gear.id })}>
           Its sheet
         </Link>
         <button type="button" className="plain" onClick={() => run({ do: 'takeOff', placementId })}>

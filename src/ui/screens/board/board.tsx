@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { carsByJob, notLookedAt, type Plan, STATE_WORD, STATES } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
@@ -31,7 +32,7 @@ function JobCard({
   const [asking, setAsking] = useState(false)
   return (
     <li className="job-card">
-      <Link href={`/bench?job=${plan.id}`} className="job-link">
+      <Link href={to('bench', { job: plan.id })} className="job-link">
         <Thumbnail survey={survey} />
         <span className="block px-3 pt-1">
           <span className="block text-[17px] leading-tight font-semibold">{plan.job.name}</span>
@@ -159,20 +160,20 @@ export function JobsBoard() {
         <Wordmark />
         <h1 className="flex-1 text-[17px]">Jobs</h1>
         <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
-          <Link href="/stock" className="plain">
+          <Link href={to('stock')} className="plain">
             Stock
           </Link>
-          <Link href="/log" className="plain">
+          <Link href={to('log')} className="plain">
             Log
           </Link>
-          <Link href="/compare" className="plain">
+          <Link href={to('compare')} className="plain">
             Compare
           </Link>
-          <Link href="/why" className="plain">
+          <Link href={to('why')} className="plain">
             Why
           </Link>
         </nav>
-        <Link href="/new" className="plain solid">
+        <Link href={to('start')} className="plain solid">
           Start a job
         </Link>
         <input
@@ -187,7 +188,7 @@ export function JobsBoard() {
             event.target.value = ''
             if (chosen)
               void open(chosen).then((id) => {
-                if (id !== undefined) router.push(`/bench?job=${id}`)
+                if (id !== undefined) router.push(to('bench', { job: id }))
               })
           }}
         />

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { bayRulesOf, dueOf, isOverdue, ownEvents, type Plan } from '@/core'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
@@ -23,7 +24,7 @@ export function DueWords({ plan, cars }: { plan: Plan; cars: ReadonlyMap<string,
   const late = isOverdue(next, day)
   return (
     <Link
-      href={`/log?vehicle=${plan.car.id}`}
+      href={to('log', { vehicle: plan.car.id })}
       className={`text-[13px] underline ${late ? 'text-stopline font-bold' : ''}`}
     >
       {late ? 'Overdue' : 'Back'} {next.on}

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
@@ -74,7 +75,7 @@ export function NewJob() {
     })
     const kept = await keepPlan(plan)
     if (!kept.ok) setProblem(kept.reason)
-    router.push(`/bench?job=${plan.id}`)
+    router.push(to('bench', { job: plan.id }))
   }
   const begin = async () => {
     if (vehicle)
@@ -103,7 +104,7 @@ export function NewJob() {
       <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
         <Wordmark />
         <h1 className="flex-1 text-[17px]">Start a job</h1>
-        <Link href="/" className="plain">
+        <Link href={to('jobs')} className="plain">
           All jobs
         </Link>
       </header>
@@ -114,7 +115,7 @@ export function NewJob() {
             <h2 id="vehicle-title" className="text-[17px]">
               1. Vehicle
             </h2>
-            <Link href="/vehicle" className="plain">
+            <Link href={to('vehicle')} className="plain">
               Enter your own vehicle
             </Link>
           </div>
@@ -143,7 +144,7 @@ export function NewJob() {
           <section aria-labelledby="rack-title">
             {own.vehicles.includes(vehicle) && (
               <p className="mb-4">
-                <Link href={`/vehicle?from=${vehicle.id}`} className="plain">
+                <Link href={to('vehicle', { from: vehicle.id })} className="plain">
                   Change {vehicle.name}
                 </Link>
               </p>
@@ -152,7 +153,7 @@ export function NewJob() {
               <h2 id="rack-title" className="text-[17px]">
                 2. Rack on it
               </h2>
-              <Link href={`/rack?vehicle=${vehicle.id}`} className="plain">
+              <Link href={to('rack', { vehicle: vehicle.id })} className="plain">
                 Enter your own rack
               </Link>
             </div>

@@ -1,4 +1,5 @@
 'use client'
+import { ROUTES, to } from '@/ui/routes'
 import {
   type Account,
   accountOf,
@@ -80,7 +81,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
             </th>
             {[a, b].map(({ plan }) => (
               <th key={plan.id} scope="col">
-                <Link href={`/bench?job=${plan.id}`} className="underline">
+                <Link href={to('bench', { job: plan.id })} className="underline">
                   {plan.job.name}
                 </Link>
                 <span className="text-ink2 block text-[12.5px] font-normal">
@@ -283,7 +284,7 @@ export function CompareScreen() {
     const query = new URLSearchParams()
     if (to.a !== undefined) query.set('a', to.a)
     if (to.b !== undefined) query.set('b', to.b)
-    router.replace(`/compare?${query.toString()}`)
+    router.replace(`${ROUTES.compare.path}?${query.toString()}`)
   }
   const [one, two] = accounts ?? []
   return (
@@ -291,7 +292,7 @@ export function CompareScreen() {
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
         <Wordmark />
         <h1 className="text-[17px]">Compare two jobs</h1>
-        <Link href="/" className="plain ml-auto">
+        <Link href={to('jobs')} className="plain ml-auto">
           All jobs
         </Link>
       </header>

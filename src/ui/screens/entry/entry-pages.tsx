@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import type { Plan, Vehicle } from '@/core'
 import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
@@ -38,7 +39,7 @@ function NotHere({ children }: { children: ReactNode }) {
   return (
     <main className="mx-auto max-w-xl p-8">
       <h1 className="mb-2 text-2xl">{children}</h1>
-      <Link href="/" className="plain">
+      <Link href={to('jobs')} className="plain">
         All jobs
       </Link>
     </main>

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { choicesOf, type Gear, GEAR_KINDS, kindsOf, type UnitSystem, WHENS } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
@@ -69,7 +70,7 @@ export function GearForm({
         putOn(survey, gear, rackId)
         await usePlan.getState().saveNow()
       }
-      router.push(job === undefined ? '/' : `/bench?job=${job}`)
+      router.push(job === undefined ? to('jobs') : to('bench', { job: job }))
     })
 
   const restart = (kind: string) => {
@@ -89,7 +90,7 @@ export function GearForm({
       back={
         job === undefined
           ? { href: '/', words: 'All jobs' }
-          : { href: `/bench?job=${job}`, words: 'Back to the bench' }
+          : { href: to('bench', { job: job }), words: 'Back to the bench' }
       }
       drawing={<GearDrawing gear={read.value} />}
       problem={problem}

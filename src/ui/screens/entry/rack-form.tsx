@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { newPlan, type Rack, RACK_KINDS, rackKindsFor, survey, type UnitSystem, type Vehicle } from '@/core'
 
 import { useRouter } from 'next/navigation'
@@ -206,7 +207,9 @@ export function RackForm({
       await reloadOwn()
     }
     forget()
-    router.push(job === undefined ? `/new?vehicle=${vehicle.id}&rack=${rack.id}` : `/bench?job=${job}`)
+    router.push(
+      job === undefined ? to('start', { vehicle: vehicle.id, rack: rack.id }) : to('bench', { job: job }),
+    )
   })
 
   return (
@@ -215,8 +218,8 @@ export function RackForm({
       form={form}
       back={
         job === undefined
-          ? { href: `/new?vehicle=${vehicle.id}`, words: 'Back' }
-          : { href: `/bench?job=${job}`, words: 'Back to the bench' }
+          ? { href: to('start', { vehicle: vehicle.id }), words: 'Back' }
+          : { href: to('bench', { job: job }), words: 'Back to the bench' }
       }
       drawing={
         <StillSheet

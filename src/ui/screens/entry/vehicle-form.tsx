@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   BODIES,
   type Body,
@@ -138,7 +139,7 @@ export function VehicleForm({
       }
       await usePlan.getState().saveNow()
       forget()
-      router.push(`/bench?job=${job}`)
+      router.push(to('bench', { job: job }))
       return
     }
     const kept = await keepInStock('vehicles', vehicle)
@@ -148,7 +149,7 @@ export function VehicleForm({
     }
     forget()
     await reloadOwn()
-    router.push(`/new?vehicle=${vehicle.id}`)
+    router.push(to('start', { vehicle: vehicle.id }))
   })
 
   const restart = (body: string) => {
@@ -180,8 +181,8 @@ export function VehicleForm({
       form={form}
       back={
         job === undefined
-          ? { href: '/new', words: 'Back' }
-          : { href: `/bench?job=${job}`, words: 'Back to the bench' }
+          ? { href: to('start'), words: 'Back' }
+          : { href: to('bench', { job: job }), words: 'Back to the bench' }
       }
       drawing={<StillSheet survey={drawn} label={`${read.value.name}, drawn from what is typed`} />}
       problem={problem}

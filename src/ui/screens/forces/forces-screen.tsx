@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { cautionsFor, type Plan } from '@/core'
 import Link from 'next/link'
 import { useMemo } from 'react'
@@ -26,7 +27,7 @@ function Forces({ plan }: { plan: Plan }) {
           <h1 className="truncate text-[17px] leading-tight">Forces: {plan.job.name}</h1>
           <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
         </div>
-        <Link href={`/bench?job=${plan.id}`} className="plain ml-auto">
+        <Link href={to('bench', { job: plan.id })} className="plain ml-auto">
           Back to the bench
         </Link>
       </header>

@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   bayRulesOf,
   calendarFile,
@@ -117,13 +118,13 @@ function Sheet({ plan }: { plan: Plan }) {
           >
             Calendar file
           </button>
-          <Link href={`/bay?job=${plan.id}`} className="plain">
+          <Link href={to('bay', { job: plan.id })} className="plain">
             Bay
           </Link>
-          <Link href={`/log?vehicle=${plan.car.id}`} className="plain">
+          <Link href={to('log', { vehicle: plan.car.id })} className="plain">
             Log
           </Link>
-          <Link href={`/bench?job=${plan.id}`} className="plain">
+          <Link href={to('bench', { job: plan.id })} className="plain">
             Bench
           </Link>
         </div>

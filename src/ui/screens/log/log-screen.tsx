@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf } from '@/core'
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
@@ -52,7 +53,7 @@ export function LogScreen() {
         <Wordmark />
         <h1 className="flex-1 text-[17px]">Log</h1>
         <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
-        <Link href="/" className="plain">
+        <Link href={to('jobs')} className="plain">
           All jobs
         </Link>
       </header>

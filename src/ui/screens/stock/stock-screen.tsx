@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   copyOf,
   type CsvPreview,
@@ -95,7 +96,7 @@ export function StockScreen() {
         <Wordmark />
         <h1 className="text-[17px]">Stock</h1>
         <nav className="ml-auto flex gap-2" aria-label="Screens">
-          <Link href="/" className="plain">
+          <Link href={to('jobs')} className="plain">
             All jobs
           </Link>
         </nav>

@@ -1,3 +1,4 @@
+import { to } from '@/ui/routes'
 import { BODIES, choicesOf, type Column, MOUNTS, PART_ROLES, type StockKind } from '@/core'
 
 /** What each list is called, and one entry of it. */
@@ -12,9 +13,9 @@ export const LIST_WORD: Readonly<Record<StockKind, { readonly many: string; read
 
 /** Where an entry has a form of its own with a drawing, that form. */
 export function ownForm(kind: StockKind, id: string | undefined): string | undefined {
-  const from = id === undefined ? '' : `?from=${encodeURIComponent(id)}`
-  if (kind === 'gear') return `/gear${from}`
-  return kind === 'vehicles' ? `/vehicle${from}` : undefined
+  const from: Record<string, string> = id === undefined ? {} : { from: id }
+  if (kind === 'gear') return to('gear', from)
+  return kind === 'vehicles' ? to('vehicle', from) : undefined
 }
 
 /** Words of files as people say them. */

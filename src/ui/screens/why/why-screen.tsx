@@ -1,4 +1,5 @@
 'use client'
+import { to } from '@/ui/routes'
 import {
   BAY_RULES,
   CHECKS,
@@ -62,7 +63,7 @@ export function WhyScreen() {
       <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
         <Wordmark />
         <h1 className="text-[17px]">Why: the rules</h1>
-        <Link href="/" className="plain ml-auto">
+        <Link href={to('jobs')} className="plain ml-auto">
           All jobs
         </Link>
       </header>
@@ -105,7 +106,7 @@ export function WhyScreen() {
                         {example.finding.state === 'all' ? '' : `${STATE_WORD[example.finding.state]}: `}
                         <PhraseLine phrase={example.finding.sentence} />{' '}
                         {seeded ? (
-                          <Link href={`/bench?job=${example.job.id}`} className="underline">
+                          <Link href={to('bench', { job: example.job.id })} className="underline">
                             {example.job.name}
                           </Link>
                         ) : (

@@ -1,0 +1,286 @@
+'use client'
+import { STATE_WORD, STATES, type Survey, type UnitChoice } from '@/core'
+import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
+import { downloadPlan } from '@/ui/kit/open-file'
+import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
+import { usePlan } from '@/ui/state/plan-store'
+
+export type DialogName =
+  'job' | 'racks' | 'clearances' | 'measure' | 'rules' | 'use' | 'keys' | 'palette' | 'settings' | 'delete'
+
+/** What an action works on: the open job on the bench. */
+export interface OnBench {
+  readonly survey: Survey
+  readonly units: UnitChoice
+  show(dialog: DialogName): void
+  search(): void
+}
+
+/** A key as it is pressed: on its own, or with Ctrl or the command key held. */
+interface Pressed {
+  readonly key: string
+  readonly held?: true
+  readonly shift?: true
+}
+
+/** Something a person can ask for by name, by key or by button. */
+interface Action {
+  /** What the palette calls it, where it can be done now; left out where it is done by key alone. */
+  name?(on: OnBench): string | undefined
+  /** The key that the palette shows beside it, and those that do it. */
+  readonly keys?: string
+  readonly on?: readonly Pressed[]
+  /** Its line in the list of keys, where it has one of its own. */
+  readonly listed?: readonly [keys: string, words: string]
+  /** A key in use while something is typed is that field's, but for what opens from anywhere. */
+  readonly fromAnywhere?: true
+  /** Whether the browser does nothing of its own with its key. */
+  readonly alone?: true
+  run?(on: OnBench, event?: KeyboardEvent): void
+}
+
+const plan = () => usePlan.getState()
+const pickedThing = ({ survey }: OnBench) => {
+  const { picked } = plan()
+  return picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
+}
+const low = (on: OnBench) => pickedThing(on)?.gear.name.toLowerCase()
+const key = (...keys: string[]): Pressed[] => keys.map((each) => ({ key: each }))
+
+/** Moves the focus to the finding after the one that has it. */
+function nextFinding(): void {
+  const rows = [...document.querySelectorAll<HTMLElement>('[data-finding], [data-finding-group]')]
+  const now = rows.findIndex((row) => row === document.activeElement || row.contains(document.activeElement))
+  rows[(now + 1) % Math.max(rows.length, 1)]?.focus()
+}
+
+function nudged({ survey, units }: OnBench, along: number, across: number, coarse = false): void {
+  const { picked } = plan()
+  if (picked) nudge(survey, picked, along, across, coarse, units)
+}
+const arrow = (pressed: string, along: number, across: number): Action => ({
+  on: key(pressed),
+  alone: true,
+  run: (on, event) => {
+    nudged(on, along, across, event?.shiftKey)
+  },
+})
+const dialog = (words: string, name: DialogName): Action => ({
+  name: () => words,
+  run: ({ show }) => {
+    show(name)
+  },
+})
+
+/** Everything on the bench by name and by key; each is also on screen. */
+const ACTIONS: readonly Action[] = [
+  {
+    listed: ['/', 'Find gear on the shelf'],
+    on: key('/'),
+    alone: true,
+    run: ({ search }) => {
+      search()
+    },
+  },
+  ...STATES.map((state, i): Action => ({
+    name: () => `Show ${STATE_WORD[state].toLowerCase()}`,
+    keys: String(i + 1),
+    on: key(String(i + 1)),
+    ...(i === 0 && { listed: ['1  2  3', 'Road, trail, parked'] }),
+    run: () => {
+      plan().showState(state)
+    },
+  })),
+  {
+    name: () => 'Undo',
+    keys: 'Ctrl Z',
+    on: [{ key: 'z', held: true }],
+    alone: true,
+    run: () => {
+      plan().undo()
+    },
+  },
+  {
+    name: () => 'Redo',
+    keys: 'Ctrl Shift Z',
+    on: [
+      { key: 'z', held: true, shift: true },
+      { key: 'y', held: true },
+    ],
+    alone: true,
+    run: () => {
+      plan().redo()
+    },
+  },
+  { listed: ['Tab', 'Through the things in the plan view'] },
+  {
+    listed: ['Arrows', 'Nudge the picked thing 5 mm or 1/4 in; with Shift ten times that'],
+  },
+  arrow('ArrowLeft', -1, 0),
+  arrow('ArrowRight', 1, 0),
+  arrow('ArrowUp', 0, 1),
+  arrow('ArrowDown', 0, -1),
+  {
+    name: (on) => {
+      const name = low(on)
+      return name === undefined ? undefined : `Turn ${name}`
+    },
+    keys: 'R',
+    on: key('r'),
+    listed: ['R', 'Turn it'],
+    run: (on) => {
+      const thing = pickedThing(on)
+      if (thing) turnOn(thing)
+    },
+  },
+  {
+    name: (on) => (pickedThing(on)?.gear.onEdge ? `Stand on edge or lay flat: ${low(on) ?? ''}` : undefined),
+    keys: 'E',
+    on: key('e'),
+    listed: ['E', 'On edge, or flat again'],
+    run: (on) => {
+      const thing = pickedThing(on)
+      if (thing) setOnEdge(thing)
+    },
+  },
+  {
+    name: (on) => {
+      const name = low(on)
+      return name === undefined ? undefined : `Take off ${name}`
+    },
+    keys: 'Del',
+    on: key('Delete', 'Backspace'),
+    listed: ['Del', 'Take it off'],
+    run: (on) => {
+      const thing = pickedThing(on)
+      if (thing) plan().run({ do: 'takeOff', placementId: thing.placement.id })
+    },
+  },
+  { listed: ['F', 'Next finding'], on: key('f'), alone: true, run: nextFinding },
+  { listed: ['Enter', "Apply the finding's first fix"] },
+  { listed: ['Ctrl Z', 'Undo; with Shift, redo'] },
+  {
+    name: () => 'See the whole vehicle',
+    keys: '0',
+    on: key('0'),
+    run: () => {
+      useZoom.getState().whole()
+    },
+  },
+  {
+    name: ({ survey }) => (rackBox(survey) ? 'Zoom to the rack' : undefined),
+    run: ({ survey }) => {
+      const rack = rackBox(survey)
+      if (rack) useZoom.getState().onto(survey, rack)
+    },
+  },
+  {
+    name: (on) => (pickedBox(on) ? 'Zoom to the picked thing' : undefined),
+    run: (on) => {
+      const box = pickedBox(on)
+      if (box) useZoom.getState().onto(on.survey, box)
+    },
+  },
+  {
+    name: () => 'Zoom in',
+    keys: '+',
+    on: key('+', '='),
+    listed: ['+  −  0', 'Zoom in, out, whole vehicle'],
+    run: ({ survey }) => {
+      useZoom.getState().by(survey, 1.4)
+    },
+  },
+  {
+    name: () => 'Zoom out',
+    keys: '−',
+    on: key('-'),
+    run: ({ survey }) => {
+      useZoom.getState().by(survey, 1 / 1.4)
+    },
+  },
+  { listed: ['Alt while dragging', 'Do not snap'] },
+  {
+    listed: ['Ctrl K', 'Everything by name'],
+    on: [{ key: 'k', held: true }],
+    fromAnywhere: true,
+    alone: true,
+    run: ({ show }) => {
+      show('palette')
+    },
+  },
+  {
+    listed: ['Esc', 'Let go of what is picked'],
+    on: key('escape'),
+    run: () => {
+      plan().pick(undefined)
+    },
+  },
+  dialog('Racks on this vehicle', 'racks'),
+  dialog('Doors and garages to pass', 'clearances'),
+  dialog('Measurements', 'measure'),
+  dialog('House rules for this job', 'rules'),
+  dialog('How it is used', 'use'),
+  dialog('Job details', 'job'),
+  dialog('Units and theme', 'settings'),
+  {
+    name: () => 'Download the plan file',
+    run: () => {
+      const open = plan().plan
+      if (open) downloadPlan(open)
+    },
+  },
+  { ...dialog('Keys', 'keys'), keys: '?', on: key('?'), listed: ['?', 'This list'] },
+  dialog('Delete this job', 'delete'),
+]
+
+function pickedBox(on: OnBench) {
+  const { picked } = plan()
+  return picked?.kind === 'bar'
+    ? on.survey.bars.find(({ bar }) => bar.id === picked.id)?.box
+    : pickedThing(on)?.box
+}
+
+/** What can be asked for by name now. */
+export const actionsByName = (
+  on: OnBench,
+): readonly { readonly name: string; readonly keys: string | undefined; run(): void }[] =>
+  ACTIONS.flatMap(({ name, keys, run }) => {
+    const called = name?.(on)
+    return called === undefined || !run
+      ? []
+      : [
+          {
+            name: called,
+            keys,
+            run: () => {
+              run(on)
+            },
+          },
+        ]
+  })
+
+/** The lines of the list of keys. */
+export const KEY_LINES = ACTIONS.flatMap(({ listed }) => (listed ? [listed] : []))
+
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null
+
+/** Does what a key asks for, wherever the focus is but in a field or a dialog. */
+export function pressed(on: OnBench, event: KeyboardEvent): void {
+  const held = event.ctrlKey || event.metaKey
+  if (event.altKey) return
+  const action = ACTIONS.find(
+    ({ on: keys, fromAnywhere }) =>
+      (fromAnywhere ?? !typing(event.target)) &&
+      keys?.some(
+        (each) =>
+          each.key.toLowerCase() === event.key.toLowerCase() &&
+          (each.held ?? false) === held &&
+          (!held || (each.shift ?? false) === event.shiftKey),
+      ),
+  )
+  if (!action?.run) return
+  const nothingToNudge = event.key.startsWith('Arrow') && !plan().picked
+  if (action.alone && !nothingToNudge) event.preventDefault()
+  action.run(on, event)
+}
