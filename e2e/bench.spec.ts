@@ -220,18 +220,18 @@ test('a job that is not here, and a board with nothing on it, each say so', asyn
   await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible()
   await page.getByRole('link', { name: 'All jobs' }).click()
   const jobs = page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')
-  await expect(jobs).toHaveCount(13)
+  await expect(jobs).toHaveCount(14)
   await jobs
     .first()
     .getByRole('button', { name: /^Delete/ })
     .click()
   await jobs.first().getByRole('button', { name: 'Delete it' }).click()
-  await expect(jobs).toHaveCount(12)
+  await expect(jobs).toHaveCount(13)
   await empty(page, 'plans')
   await page.reload()
   await expect(page.getByText('No jobs yet.')).toBeVisible()
   await page.getByRole('button', { name: "Put the demo's jobs on the board" }).click()
-  await expect(jobs).toHaveCount(13)
+  await expect(jobs).toHaveCount(14)
 })
 
 test('racks, doors, use and house rules of a job can be changed', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openQuestions, saved, stateButton, test, written } from './fixtures'
+import { expect, openJob, openQuestions, saved, stateButton, test, written } from './fixtures'
 
 const STATES = ['Road', 'Trail', 'Parked'] as const
 
@@ -113,4 +113,18 @@ test('two jobs on one car from stock have a log each, and the next job for one o
   await expect(page.getByRole('heading', { level: 1 })).toContainText('again')
   await page.getByRole('link', { name: 'Log' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
+})
+
+test('a rack on a canopy is held by its tracks and, with the canopy, by the bed', async ({ page }) => {
+  await openJob(page, 'Ladder and timber on the canopy')
+  await expect(stateButton(page, 'Road')).toContainText('Clear')
+  await expect(stateButton(page, 'Trail')).toContainText('Stop, 6.4 kg over')
+  await stateButton(page, 'Trail').click()
+  const path = page.getByRole('region', { name: 'Load path' })
+  await expect(path.getByText('Canopy tracks').first()).toBeVisible()
+  // 66.4 kg on the tracks and 86 kg of canopy.
+  await expect(path.getByText('152.4').first()).toBeVisible()
+  await expect(path.getByText('Roof', { exact: true })).toHaveCount(0)
+  await page.goto('/vehicle?job=demo-canopy')
+  await expect(page.getByLabel('The canopy’s own mass')).toHaveValue('86 kg')
 })

@@ -11,7 +11,7 @@ export {
 } from './units/format'
 export { parseQuantity, typedElsewhere } from './units/parse'
 export { mm, type Phrase, phraseText } from './units/phrase'
-export { daySchema, type State, STATES, type Status, toFit } from './units/scalars'
+export { daySchema, idSchema, type State, STATES, type Status, toFit } from './units/scalars'
 
 export type { Box } from './geometry/boxes'
 export { panelAt, type Swept, type Swing } from './geometry/sweep'

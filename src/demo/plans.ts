@@ -343,6 +343,26 @@ export const podJob = job('demo-pod', 'Pod with thin clamps on heavy bars', {
   ],
 })
 
+export const canopyJob = job('demo-canopy', 'Ladder and timber on the canopy', {
+  number: '0452',
+  customer: 'Roofing, two hands',
+  due: '2027-05-21',
+  vehicle: v.canopyPickup,
+  racks: [r.canopyBars],
+  clearances: [yardGate],
+  gear: [g.ladderThree, g.lumber],
+  placements: [
+    onBars('ladder', g.ladderThree.id, ['canopy-front', 'canopy-rear'], 2260, 330, {
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 120 },
+    }),
+    onBars('lumber', g.lumber.id, ['canopy-front', 'canopy-rear'], 2260, -260, {
+      lines: BOTH_LINES,
+      straps: { count: 3, eachKg: 120 },
+    }),
+  ],
+})
+
 /** The jobs on the demo board. */
 export const DEMO_PLANS: readonly Plan[] = [
   boatAndBox,
@@ -358,4 +378,5 @@ export const DEMO_PLANS: readonly Plan[] = [
   threeSpreads,
   bedTentJob,
   podJob,
+  canopyJob,
 ]

@@ -156,6 +156,37 @@ export const cabBars: Rack = {
   ],
 }
 
+export const canopyBars: Rack = {
+  id: 'canopy',
+  kind: 'bars',
+  name: 'Bars on the canopy',
+  attachmentId: 'canopy-tracks',
+  bars: [
+    { ...bar('canopy-front', 'Canopy front bar', 1760, 1400, 620, 70, AERO), usableMm: 1340 },
+    { ...bar('canopy-rear', 'Canopy rear bar', 2760, 1400, 620, 70, AERO), usableMm: 1340 },
+  ],
+  parts: [
+    part(
+      'canopy-bars',
+      'bars',
+      'Canopy bars',
+      2,
+      2.8,
+      sheet('canopy-bars', { road: 110, trail: 80, parked: 220 }),
+      158,
+    ),
+    part(
+      'canopy-feet',
+      'feet',
+      'Track feet',
+      4,
+      0.7,
+      sheet('canopy-feet', { road: 100, trail: 70, parked: 220 }),
+      128,
+    ),
+  ],
+}
+
 export const bedRack: Rack = {
   id: 'bed',
   kind: 'bed',
@@ -503,6 +534,7 @@ export const RACKS: readonly Rack[] = [
   squareBars,
   vanBars,
   cabBars,
+  canopyBars,
   bedRack,
   gutterPlatform,
   frameRack,

@@ -206,6 +206,31 @@ export const pickup = vehicle({
   ],
 })
 
+/** The same pickup under a canopy, whose tracks have figures of their own. */
+export const canopyPickup: Vehicle = {
+  ...pickup,
+  id: 'canopy-pickup',
+  name: 'Double-cab pickup with a canopy',
+  attachments: [
+    ...pickup.attachments.filter(({ kind }) => kind === 'bedRail'),
+    {
+      kind: 'canopyTrack',
+      id: 'canopy-tracks',
+      name: 'Canopy tracks',
+      ratings: ratings(
+        'canopy',
+        { road: 100, trail: 60, parked: 240 },
+        { kind: 'sheet', page: '6' },
+        { counts: 'everything' },
+      ),
+      gaugeMm: 1240,
+      ranges: [{ fromMm: 1640, toMm: 2940 }],
+      topZMm: 1790,
+      canopyKg: 86,
+    },
+  ],
+}
+
 export const offRoader = vehicle({
   id: 'off-roader',
   name: 'Boxy off-roader, gutters',
@@ -367,6 +392,7 @@ export const VEHICLES: readonly Vehicle[] = [
   hatchback,
   van,
   pickup,
+  canopyPickup,
   offRoader,
   tallWagon,
   wideEstate,

@@ -1,8 +1,9 @@
+import { idSchema } from '@/core'
 import * as z from 'zod'
 
 /** What another tab of this browser has just kept: a job by its id, or more of the log. */
 const keptSchema = z.discriminatedUnion('shelf', [
-  z.object({ shelf: z.literal('plans'), id: z.string() }),
+  z.object({ shelf: z.literal('plans'), id: idSchema }),
   z.object({ shelf: z.literal('log') }),
 ])
 export type KeptElsewhere = z.infer<typeof keptSchema>

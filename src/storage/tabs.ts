@@ -1,6 +1,7 @@
+import { idSchema } from '@/core'
 import * as z from 'zod'
 
-const wordSchema = z.object({ say: z.enum(['hello', 'here', 'bye']), planId: z.string(), from: z.string() })
+const wordSchema = z.object({ say: z.enum(['hello', 'here', 'bye']), planId: idSchema, from: z.string() })
 
 /** Tells whether another tab of this browser has the same job open; stop listening with what it gives back. */
 export function watchTabs(planId: string, onOther: (there: boolean) => void): () => void {

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { nameSchema, positionMm, sizeMm, spanMm } from '../units/scalars'
+import { massKg, nameSchema, positionMm, sizeMm, spanMm } from '../units/scalars'
 import { kindsOf } from './kind'
 import { channelSchema } from './mount'
 import { alongSchema } from './obstacle'
@@ -8,13 +8,29 @@ import type { RackKind } from './rack-kind'
 /** What keeps a bar where it stands: it decides what can be done about one that stands wrong. */
 export type HeldBy = 'rail' | 'notch' | 'point' | 'socket' | 'doorFrame' | 'hole'
 
+/** What a form asks of such a thing besides where feet may stand. */
+interface AttachmentAsk {
+  /** The field it fills, and the key under which what was typed is kept. */
+  readonly field: string
+  readonly key: string
+  readonly label: string
+  readonly hint?: string
+  readonly is: 'size' | 'span' | 'mass' | 'text'
+  /** What it starts at, mm; nothing where it starts empty. */
+  readonly startMm?: number
+  /** Whether that is over the top of the bed's side. */
+  readonly overBed?: true
+}
+
 interface AttachmentTraits {
   /** As a form offers it, inside a sentence, and what sheets call it besides. */
   readonly choice: string
   readonly word: string
   readonly alsoCalled: readonly string[]
   /** Where it is: what is on the roof passes its load on to it, the others end the load path themselves. */
-  readonly on: 'roof' | 'frame' | 'bed' | 'hatch'
+  readonly on: 'roof' | 'frame' | 'bed' | 'canopy' | 'hatch'
+  /** What it stands on in its turn and weighs on, with its own mass: that bears all that is on it as well. */
+  readonly weighsOn?: 'bed'
   /** Which racks stand on it. */
   readonly racks: readonly RackKind[]
   /** Where feet may stand: anywhere along it, only at points, at the doors, or nowhere: a ladder hangs on a seam. */
@@ -24,6 +40,9 @@ interface AttachmentTraits {
   readonly holds: HeldBy
   /** What is done to it before a foot goes on. */
   readonly prepare: string
+  readonly asks: readonly AttachmentAsk[]
+  /** What a form takes for granted until somebody says otherwise. */
+  readonly starts?: Readonly<Record<string, boolean>>
   /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
   readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
   /** Its own piece of schema. `gaugeMm` is from one side's seat to the other's. */
@@ -43,8 +62,16 @@ const along = {
   notchesXMm: z.array(positionMm).max(40).optional(),
 }
 
-/** What holds a rack. */
-export const ATTACHMENTS = {
+const BED_TOP: AttachmentAsk = {
+  field: 'topZMm',
+  key: 'top',
+  label: "Rail's top over the ground",
+  is: 'span',
+  startMm: 0,
+  overBed: true,
+}
+
+const attachments = {
   raisedRail: {
     choice: 'Raised rails, air under them',
     word: 'raised rails',
@@ -55,6 +82,16 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Rail clean and dry, no wax where the clamps close.',
+    asks: [
+      { field: 'riseMm', key: 'rise', label: "Rail's top over the roof's edge", is: 'size', startMm: 45 },
+      {
+        field: 'shape',
+        key: 'shape',
+        label: "Rail's shape",
+        hint: 'round, oval, flat: kits ask for it',
+        is: 'text',
+      },
+    ],
     seat: 'rise',
     shape: { ...along, riseMm: sizeMm, shape: nameSchema.optional() },
   },
@@ -68,6 +105,7 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Rail clean; look for the slot’s own covers.',
+    asks: [],
     seat: 'edge',
     shape: along,
   },
@@ -81,6 +119,7 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
+    asks: [],
     seat: 'edge',
     shape: along,
   },
@@ -94,6 +133,7 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the gutters; look for rust and loose seam.',
+    asks: [],
     seat: 'gutter',
     shape: along,
   },
@@ -107,6 +147,7 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
+    asks: [],
     seat: 'edge',
     shape: { points },
   },
@@ -120,6 +161,7 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Free the hook points under the glass edge and clean them.',
+    asks: [],
     seat: 'edge',
     shape: { points },
   },
@@ -133,6 +175,7 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'doorFrame',
     prepare: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
+    asks: [],
     seat: 'edge',
     shape: { doorPositions: points },
   },
@@ -146,6 +189,8 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'hole',
     prepare: 'Know what is behind: lining, wires, reinforcement.',
+    asks: [],
+    starts: { reinforced: true },
     seat: 'edge',
     shape: {
       points,
@@ -164,6 +209,7 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Clean the frame’s points and threads.',
+    asks: [],
     seat: 'frame',
     shape: {
       points,
@@ -181,6 +227,7 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
+    asks: [BED_TOP],
     seat: 'top',
     shape: { ...along, topZMm: spanMm },
   },
@@ -194,6 +241,7 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Blow out the bed channels; look for cleats.',
+    asks: [BED_TOP],
     seat: 'top',
     shape: { ...along, topZMm: spanMm, channel: channelSchema.optional() },
   },
@@ -207,8 +255,40 @@ export const ATTACHMENTS = {
     sharedBy: 'foot',
     holds: 'socket',
     prepare: 'Empty the sockets and try the latches.',
+    asks: [BED_TOP],
     seat: 'top',
     shape: { points, topZMm: spanMm },
+  },
+  canopyTrack: {
+    choice: 'Tracks on a pickup’s canopy',
+    word: 'canopy tracks',
+    alsoCalled: ['tracks', 'canopy'],
+    on: 'canopy',
+    weighsOn: 'bed',
+    racks: ['bars', 'platform'],
+    feet: 'along',
+    sharedBy: 'side',
+    holds: 'rail',
+    prepare: 'Wipe the tracks; try the canopy’s clamps on the bed’s sides by hand.',
+    asks: [
+      {
+        field: 'topZMm',
+        key: 'top',
+        label: 'Track’s top over the ground',
+        is: 'span',
+        startMm: 480,
+        overBed: true,
+      },
+      {
+        field: 'canopyKg',
+        key: 'canopy',
+        label: 'The canopy’s own mass',
+        hint: 'It weighs on the bed’s sides too',
+        is: 'mass',
+      },
+    ],
+    seat: 'top',
+    shape: { ...along, topZMm: spanMm, canopyKg: massKg },
   },
   hatchSeam: {
     choice: 'Hatch seam, for a ladder',
@@ -220,11 +300,18 @@ export const ATTACHMENTS = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the seam; look at the sealant.',
+    asks: [],
     seat: 'edge',
     shape: { xMm: positionMm, seamGapMm: sizeMm.optional() },
   },
 } as const satisfies Record<string, AttachmentTraits>
-export type AttachmentKind = keyof typeof ATTACHMENTS
+export type AttachmentKind = keyof typeof attachments
+
+/** What holds a rack. */
+export const ATTACHMENTS: Readonly<Record<AttachmentKind, AttachmentTraits>> = attachments
+
+/** The kinds with their own pieces of schema, for the plan's. */
+export const attachmentShapes = attachments
 
 export const attachmentKindSchema = z.enum(kindsOf(ATTACHMENTS))
 

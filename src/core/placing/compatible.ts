@@ -44,7 +44,7 @@ function bestOf(
   tries: Iterable<Placement>,
   gear: Gear,
   adapters: readonly Adapter[],
-  heldThere: boolean,
+  near: HeldOver | undefined,
 ) {
   // The places tried on one host share its object, and what it takes to be held there does not change from one to the next.
   const onHost = new Map<Placement['host'], Map<Turn, readonly Need[]>>()
@@ -77,15 +77,15 @@ function bestOf(
       continue
     }
     if (reachesPast(held.survey, there)) {
-      doubtful ??= { placement: good, needs }
+      if (near && Math.abs(good.yMm - near.yMm) < 0.1) doubtful ??= { placement: good, needs }
       against ??= { rule: usableWidth.id, words: () => ['would reach past what is to hold it'] }
       continue
     }
     if (needs.length === 0) return { found: { placement: good, needs }, against }
     withChange ??= { placement: good, needs }
   }
-  // Where its sides reach past the bars and nobody knows what it touches: no Stop, but nothing to send a hand to.
-  return { found: withChange ?? (heldThere ? doubtful : undefined), against }
+  // Where its sides reach past the bars and nobody knows what it touches there is no Stop: it stays where a hand holds it.
+  return { found: withChange ?? doubtful, against }
 }
 
 /**
@@ -131,20 +131,14 @@ export function compatible(
     xMm: 0,
     yMm: 0,
   }
-  const placed = bestOf(survey, placesTried(survey, inPlaces, gear, base), gear, adapters, true)
+  const placed = bestOf(survey, placesTried(survey, inPlaces, gear, base), gear, adapters, near)
   if (placed.found && (needsCarrier(gear) || placed.found.needs.length === 0)) return answer(placed.found)
   if (needsCarrier(gear))
     return {
       kind: 'cannot',
       why: placed.against?.words() ?? ['it wants a carrier, and none here has a place free'],
     }
-  const { found, against } = bestOf(
-    survey,
-    placements(survey, rack, gear, id, near),
-    gear,
-    adapters,
-    near !== undefined,
-  )
+  const { found, against } = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters, near)
   if (found) return answer(found)
   if ((against?.rule === 'space' || against?.rule === 'usable-width') && !rack.deck) {
     const width = survey.fit.widths().find((each) => each.rack.rack.id === rackId)

@@ -122,6 +122,8 @@ function attachmentFrom(kind: AttachmentKind, vehicle: Pick<Vehicle, 'roof'>, dr
       return { kind, ...offRoof, ...inBed, channel: { slotMm: 20, headRoomMm: 8 } }
     case 'bedSocket':
       return { kind, ...offRoof, topZMm: 1000, points: [1900, 2900].map((xMm) => ({ xMm, yMm: 650 })) }
+    case 'canopyTrack':
+      return { kind, ...offRoof, ...inBed, topZMm: 1500, canopyKg: 60 }
     case 'hatchSeam':
       return { kind, ...offRoof, xMm: vehicle.roof.toXMm }
   }

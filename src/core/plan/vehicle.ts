@@ -1,6 +1,6 @@
 import { unionOf } from '../kinds/union'
 import * as z from 'zod'
-import { ATTACHMENTS, loadsRoof, type AttachmentKind } from '../kinds/attachment'
+import { attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { bodySchema } from '../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import { knownSchema } from './known'
@@ -17,9 +17,11 @@ const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
  */
 export const attachmentSchema = unionOf<
   'kind',
-  typeof ATTACHMENTS,
-  { [K in AttachmentKind]: (typeof ATTACHMENTS)[K]['on'] extends 'roof' ? typeof onRoof : typeof offRoof }
->('kind', ATTACHMENTS, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
+  typeof attachmentShapes,
+  {
+    [K in AttachmentKind]: (typeof attachmentShapes)[K]['on'] extends 'roof' ? typeof onRoof : typeof offRoof
+  }
+>('kind', attachmentShapes, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
 export type Attachment = z.infer<typeof attachmentSchema>
 
 export const obstacleSchema = unionOf<'kind', typeof OBSTACLES, Record<ObstacleKind, typeof common>>(

@@ -91,7 +91,8 @@ function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoin
 function onRack(masses: readonly MassPoint[], rackIndex: number, state: State): number {
   let kg = 0
   for (const mass of masses) {
-    if (mass.of === 'part' || mass.of === 'occupant' || !mass.states.includes(state)) continue
+    if (mass.of === 'part' || mass.of === 'holder' || mass.of === 'occupant' || !mass.states.includes(state))
+      continue
     for (const [rack, share] of mass.racks) if (rack === rackIndex) kg += mass.kg * mass.factor * share
   }
   return kg

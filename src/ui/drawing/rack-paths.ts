@@ -1,3 +1,5 @@
+import { bodyOutline } from '@/core/survey/frame/body/outline'
+import { ATTACHMENTS } from '@/core/kinds/attachment'
 import { type Attachment, pointsOf, type RackAt, seatZ, type Vehicle } from '@/core'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
@@ -133,6 +135,34 @@ export function rackPaths(rack: RackAt, view: ViewName): RackPaths {
   return { ink: draw.ink.join(' '), plate: draw.plate.join(' '), line: draw.line.join(' ') }
 }
 
+type Canopy = Extract<Attachment, { kind: 'canopyTrack' }>
+
+/** How far a canopy reaches past its tracks at either end and to either side: drawn, never reckoned with. mm. */
+const PAST_TRACKS_MM = 90
+const EDGE_MM = 14
+
+/** A canopy from its tracks down to the bed's sides, in outline. */
+function canopyPath(vehicle: Vehicle, { ranges, gaugeMm, topZMm }: Canopy, view: ViewName): string {
+  const from = Math.min(...ranges.map(({ fromMm }) => fromMm)) - PAST_TRACKS_MM
+  const to = Math.max(...ranges.map(({ toMm }) => toMm)) + PAST_TRACKS_MM
+  const half = gaugeMm / 2 + PAST_TRACKS_MM
+  const under = vehicle.attachments.find((each) => ATTACHMENTS[each.kind].on === 'bed')
+  const foot = under && 'topZMm' in under ? under.topZMm : (bodyOutline(vehicle).bed?.topZMm ?? topZMm)
+  const [x0, y0, x1, y1] =
+    view === 'side'
+      ? [from, foot, to, topZMm]
+      : view === 'plan'
+        ? [from, -half, to, half]
+        : [-half, foot, half, topZMm]
+  // Its edges alone: what is behind it or in it stays to be seen.
+  return [
+    boxPath(x0, y0, x1, y0 + EDGE_MM),
+    boxPath(x0, y1 - EDGE_MM, x1, y1),
+    boxPath(x0, y0, x0 + EDGE_MM, y1),
+    boxPath(x1 - EDGE_MM, y0, x1, y1),
+  ].join(' ')
+}
+
 /** What the vehicle offers to hold a rack, so that rails can be told from bars: thin, along the vehicle. */
 export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: ViewName): string {
   const parts: string[] = []
@@ -161,6 +191,7 @@ export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: V
         )
     }
     if (view === 'rear') for (const y of [-half, half]) parts.push(boxPath(y - 18, z - 34, y + 18, z))
+    if ('canopyKg' in attachment) parts.push(canopyPath(vehicle, attachment, view))
     return parts.join(' ')
   }
   const points = pointsOf(attachment)

@@ -2,8 +2,6 @@
 import { useEffect } from 'react'
 import * as z from 'zod'
 
-const listSchema = z.object({ build: z.string().min(1) })
-
 /** Lets the browser keep this build, so that the bay goes on without a network. What is open loads first. */
 export function useOffline(): void {
   useEffect(() => {
@@ -11,7 +9,7 @@ export function useOffline(): void {
     const register = async () => {
       try {
         const answer = await fetch('/offline', { cache: 'no-store' })
-        const { build } = listSchema.parse(await answer.json())
+        const { build } = z.object({ build: z.string().min(1) }).parse(await answer.json())
         await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`, {
           updateViaCache: 'none',
         })

@@ -3,7 +3,11 @@ import type { RackAt } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 
 const placeOf = ({ attachment, onRoof }: RackAt): 'cab' | 'bed' | undefined =>
-  onRoof ? 'cab' : attachment && ATTACHMENTS[attachment.kind].on === 'bed' ? 'bed' : undefined
+  onRoof
+    ? 'cab'
+    : attachment && ['bed', 'canopy'].includes(ATTACHMENTS[attachment.kind].on)
+      ? 'bed'
+      : undefined
 
 /** Is anything held at the cab and at the bed, which move against each other? */
 export const cabAndBed = check({

@@ -38,6 +38,7 @@ function askMass(mass: MassPoint): Ask | undefined {
         target: { field: 'partMass', partId: mass.partId },
       }
     case 'occupant':
+    case 'holder':
       return { ...common, target: { open: 'vehicle' } }
     case 'wet':
     case 'snow':

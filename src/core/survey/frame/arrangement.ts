@@ -107,6 +107,7 @@ export function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): num
       return ('seatZMm' in attachment ? attachment.seatZMm : undefined) ?? bodyOutline(vehicle).sillZMm
     case 'gutter':
       return edge - GUTTER_UNDER_MM
+    case 'top':
     case 'edge':
       return edge
   }

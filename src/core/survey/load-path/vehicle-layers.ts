@@ -1,63 +1,108 @@
+import type { RackAt, Arrangement } from '../frame/arrangement'
+import { type Attachment, kerbOf } from '../../plan/vehicle'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Plan } from '../../plan/plan'
 import type { Rating } from '../../plan/rating'
 import { STATES, type State } from '../../units/scalars'
-import { kerbOf } from '../../plan/vehicle'
-import type { Arrangement } from '../frame/arrangement'
 import type { Link } from './layer'
 import type { MassPoint } from '../loads/mass-points'
 import { byFoot, bySide, members, onRacks, SIDES, withFootless, type Sharing } from '../loads/spreading'
 
-const isCargo = (mass: MassPoint) => mass.of !== 'part' && mass.of !== 'occupant'
 const isPart = (mass: MassPoint) => mass.of === 'part'
+const isHolder = (mass: MassPoint) => mass.of === 'holder'
+const isCargo = (mass: MassPoint) => !isPart(mass) && !isHolder(mass) && mass.of !== 'occupant'
 
-/** What holds the racks: rails, points, bed, frame, hatch, where they have figures of their own. */
+/** Whether one thing that holds racks stands on another, as a canopy does on the bed's sides. */
+const standsOn = (above: Attachment, under: Attachment): boolean =>
+  ATTACHMENTS[above.kind].weighsOn === ATTACHMENTS[under.kind].on
+
+/** What holds the racks: rails, points, bed, frame, hatch, where they have figures of their own, and what those stand on. */
 export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
-  return plan.vehicle.attachments.flatMap((attachment): Link[] => {
-    const { word, alsoCalled } = ATTACHMENTS[attachment.kind]
-    const racks = arrangement.racks.filter((rack) => rack.attachment === attachment)
-    if (racks.length === 0) return []
-    const rated =
-      'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
-    const feet = racks.flatMap((rack) => rack.feet)
-    const indices = new Set(racks.map((rack) => rack.index))
-    const pointwise = ATTACHMENTS[attachment.kind].sharedBy === 'foot'
-    const footless = new Set(racks.filter((rack) => rack.feet.length === 0).map((rack) => rack.index))
-    const units = feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES]
-    const spread =
-      feet.length === 0
-        ? onRacks(indices)
-        : withFootless(pointwise ? byFoot(feet) : bySide(feet), footless, units.length)
-    const here = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
-    return [
-      {
-        id: `attachment:${attachment.id}`,
-        group: 'vehicle',
-        role: 'attachment',
-        name: attachment.name,
-        detail: word,
-        rackIds: racks.map((rack) => rack.rack.id),
-        owner: { of: 'attachment', id: attachment.id },
-        names: [attachment.name, word, ...alsoCalled],
-        rated,
-        ratings: rated.by === 'own' ? rated.ratings : [],
-        units,
-        states: STATES,
-        usualCounting: 'everything',
-        load: members(
-          masses.filter((mass) => isCargo(mass) && here(mass)),
-          spread,
-        ),
-        own: members(
-          masses.filter((mass) => isPart(mass) && here(mass)),
-          spread,
-        ),
-        spread,
-        takes: () => true,
-        governs: true,
-      },
-    ]
+  const { attachments } = plan.vehicle
+  const holding = (attachment: Attachment) =>
+    arrangement.racks.filter((rack) => rack.attachment === attachment)
+  const above = (attachment: Attachment) => attachments.filter((each) => standsOn(each, attachment))
+  // From the top down: what stands on something comes before it.
+  const topDown = attachments.toSorted((a, b) => Number(standsOn(b, a)) - Number(standsOn(a, b)))
+  const links = topDown.flatMap((attachment): Link[] => {
+    // A canopy stands on the first of the bed's attachments that are named.
+    const first = attachments.find((each) => ATTACHMENTS[each.kind].on === ATTACHMENTS[attachment.kind].on)
+    const carried = first === attachment ? above(attachment) : []
+    const racks = [...holding(attachment), ...carried.flatMap(holding)]
+    return racks.length === 0 ? [] : [attachmentLayer(attachment, racks, carried, masses)]
   })
+  // What nobody has described is a link without a figure, never one that is not there.
+  const hanging = attachments.filter(
+    (each) =>
+      ATTACHMENTS[each.kind].weighsOn !== undefined &&
+      holding(each).length > 0 &&
+      !attachments.some((under) => standsOn(each, under)),
+  )
+  return [
+    ...links,
+    ...hanging.map((each): Link => ({
+      ...attachmentLayer(each, holding(each), [each], masses),
+      id: `under:${each.id}`,
+      name: `What ${each.name} stands on`,
+      detail: 'not described',
+      owner: undefined,
+      names: [],
+      rated: { by: 'own', ratings: [] },
+      ratings: [],
+    })),
+  ]
+}
+
+function attachmentLayer(
+  attachment: Attachment,
+  racks: readonly RackAt[],
+  carried: readonly Attachment[],
+  masses: readonly MassPoint[],
+): Link {
+  const { word, alsoCalled, sharedBy } = ATTACHMENTS[attachment.kind]
+  const rated = 'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
+  const feet = racks.flatMap((rack) => rack.feet)
+  const indices = new Set(racks.map((rack) => rack.index))
+  const pointwise = sharedBy === 'foot'
+  const footless = new Set(racks.filter((rack) => rack.feet.length === 0).map((rack) => rack.index))
+  const units = feet.length === 0 ? ['set'] : pointwise ? feet.map((foot) => foot.corner) : [...SIDES]
+  const spread =
+    feet.length === 0
+      ? onRacks(indices)
+      : withFootless(pointwise ? byFoot(feet) : bySide(feet), footless, units.length)
+  const here = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
+  const ids = new Set(carried.map(({ id }) => id))
+  const holders = masses.filter((mass) => mass.of === 'holder' && ids.has(mass.attachmentId))
+  const alike = units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
+  return {
+    id: `attachment:${attachment.id}`,
+    group: 'vehicle',
+    role: 'attachment',
+    name: attachment.name,
+    detail: word,
+    rackIds: racks.map((rack) => rack.rack.id),
+    owner: { of: 'attachment', id: attachment.id },
+    names: [attachment.name, word, ...alsoCalled],
+    rated,
+    ratings: rated.by === 'own' ? rated.ratings : [],
+    units,
+    states: STATES,
+    usualCounting: 'everything',
+    load: [
+      ...members(
+        masses.filter((mass) => isCargo(mass) && here(mass)),
+        spread,
+      ),
+      ...members(holders, () => alike),
+    ],
+    own: members(
+      masses.filter((mass) => isPart(mass) && here(mass)),
+      spread,
+    ),
+    spread,
+    takes: () => true,
+    governs: true,
+  }
 }
 
 /** The roof, when any rack loads it. */
@@ -121,10 +166,13 @@ export function payloadLayer(plan: Plan, arrangement: Arrangement, masses: reado
       states,
       usualCounting: 'everything',
       load: members(
-        masses.filter((mass) => !isPart(mass)),
+        masses.filter((mass) => !isPart(mass) && !isHolder(mass)),
         whole,
       ),
-      own: members(masses.filter(isPart), whole),
+      own: members(
+        masses.filter((mass) => isPart(mass) || isHolder(mass)),
+        whole,
+      ),
       spread: whole,
       takes: () => true,
       governs: false,

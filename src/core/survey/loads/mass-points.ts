@@ -71,6 +71,8 @@ export type MassPoint =
       readonly partId: string
       readonly partName: string
     })
+  /** What is on the vehicle and holds a rack in its turn: a canopy. */
+  | (Common & { readonly of: 'holder'; readonly attachmentId: string })
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
 
 /** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
@@ -251,6 +253,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
     })
   }
   for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack, factorOf))
+  points.push(...holderPoints(plan))
   for (const occupant of plan.use.occupants) {
     const { kg, basis } = occupant.mass
     const at = { x: 0, y: 0, z: 0 }
@@ -270,6 +273,32 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
     })
   }
   return points
+}
+
+/** What holds a rack and has a mass of its own, over the middle of what feet may use of it. */
+function holderPoints({ vehicle }: Plan): MassPoint[] {
+  return vehicle.attachments.flatMap((attachment): MassPoint[] => {
+    if (!('canopyKg' in attachment)) return []
+    const { id, name, canopyKg, ranges, topZMm } = attachment
+    const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
+    const to = Math.max(...ranges.map(({ toMm }) => toMm))
+    return [
+      {
+        of: 'holder',
+        attachmentId: id,
+        id: `holder:${id}`,
+        label: name,
+        kg: canopyKg,
+        basis: 'told',
+        factor: 1,
+        states: STATES,
+        at: { x: (from + to) / 2, y: 0, z: topZMm },
+        feet: [],
+        bars: [],
+        racks: [],
+      },
+    ]
+  })
 }
 
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */

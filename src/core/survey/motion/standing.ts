@@ -108,7 +108,9 @@ export function standingOf(vehicle: Vehicle, masses: readonly MassPoint[]): Stan
     masses
       .filter(
         (mass) =>
-          mass.of !== 'occupant' && mass.states.includes(state) && (only === 'all' || mass.of === 'part'),
+          mass.of !== 'occupant' &&
+          mass.states.includes(state) &&
+          (only === 'all' || mass.of === 'part' || mass.of === 'holder'),
       )
       .map((mass) => ({ kg: mass.kg * mass.factor, zMm: mass.at.z }))
   const loadedIn = (state: 'road' | 'trail', as: OwnBalance = own) => stand(as, points(state, 'all'))

@@ -23,21 +23,18 @@ export interface AttachmentDraft {
   from: string
   to: string
   gauge: string
-  rise: string
-  shape: string
-  top: string
+  /** What its kind asks besides, by the key of each. */
+  more: Record<string, string>
   points: string
   notches: string
   ratedBy: 'roof' | 'own'
   figures: FiguresDraft
 }
 
-export const hasRange = (kind: AttachmentKind) => ATTACHMENTS[kind].feet === 'along'
-export const hasTop = (kind: AttachmentKind) => 'topZMm' in ATTACHMENTS[kind].shape
-export const hasPoints = (kind: AttachmentKind) =>
-  ATTACHMENTS[kind].feet === 'points' || ATTACHMENTS[kind].feet === 'doors'
-
 const WORD = new Map(ATTACHMENT_CHOICES.map(([kind, words]) => [kind, words.split(/[,:]/)[0] ?? words]))
+
+/** Where a bed's side usually ends, where the body says nothing of a bed. mm over the ground. Common practice, no source. */
+const USUAL_BED_TOP_MM = 1100
 
 /** An attachment of a kind with starting values from the vehicle's body; figures stay empty. */
 export function startingAttachment(
@@ -50,14 +47,11 @@ export function startingAttachment(
   const { bed } = BODIES[body]
   const show = (mm: number) => formatPrecise('length', mm, system)
   const offRoof = !loadsRoof(kind)
-  const inBed = hasTop(kind)
+  const { on, asks } = ATTACHMENTS[kind]
+  const inBed = on === 'bed' || on === 'canopy'
   const from = inBed && bed ? bed.fromXMm + 40 : roof.fromXMm + 180
   const to = inBed && bed ? bed.toXMm - 40 : roof.toXMm - 80
-  const half = inBed
-    ? widthMm / 2 - 160
-    : kind === 'framePoint'
-      ? widthMm / 2 - 60
-      : roof.halfWidthFrontMm - 30
+  const half = inBed ? widthMm / 2 - 160 : on === 'frame' ? widthMm / 2 - 60 : roof.halfWidthFrontMm - 30
   return {
     id,
     kind,
@@ -65,9 +59,12 @@ export function startingAttachment(
     from: show(from),
     to: show(to),
     gauge: show(Math.round(half * 2)),
-    rise: show(45),
-    shape: '',
-    top: show(bed?.topZMm ?? 1100),
+    more: Object.fromEntries(
+      asks.map(({ key, startMm, overBed }) => [
+        key,
+        startMm === undefined ? '' : show(startMm + (overBed ? (bed?.topZMm ?? USUAL_BED_TOP_MM) : 0)),
+      ]),
+    ),
     points: `${show(from + 100)}; ${show(Math.min(from + 900, to))}`,
     notches: '',
     ratedBy: offRoof ? 'own' : 'roof',
@@ -102,10 +99,13 @@ export function attachmentToDraft(attachment: Attachment, body: Body, system: Un
           gauge: show((points[0]?.yMm ?? 0) * 2, 'gauge'),
         }
       : {}),
-    ...('riseMm' in attachment
-      ? { rise: show(attachment.riseMm, 'rise'), shape: attachment.shape ?? '' }
-      : {}),
-    ...('topZMm' in attachment ? { top: show(attachment.topZMm, 'top') } : {}),
+    more: Object.fromEntries(
+      ATTACHMENTS[attachment.kind].asks.map(({ field, key, is }) => {
+        const value: unknown = (attachment as Readonly<Record<string, unknown>>)[field]
+        if (typeof value !== 'number') return [key, typeof value === 'string' ? value : '']
+        return [key, typed?.[key] ?? formatPrecise(is === 'mass' ? 'mass' : 'length', value, system)]
+      }),
+    ),
     ...(attachment.kind === 'hatchSeam' ? { from: show(attachment.xMm, 'from') } : {}),
     ratedBy: own.by === 'with' ? 'roof' : 'own',
     figures: own.by === 'own' ? figuresDraft(own.ratings, kg) : NO_FIGURES,
@@ -114,7 +114,7 @@ export function attachmentToDraft(attachment: Attachment, body: Body, system: Un
 
 const ROOF_RATED = { by: 'with', what: 'the roof', source: { kind: 'manual' } } as const
 
-const ATTACHMENT_FIELDS = ['from', 'to', 'gauge', 'rise', 'top', 'points'] as const
+const ATTACHMENT_FIELDS = ['from', 'to', 'gauge', 'points'] as const
 
 const ratingsOf = (attachment: Attachment) =>
   'rated' in attachment ? (attachment.rated.by === 'own' ? attachment.rated.ratings : []) : attachment.ratings
@@ -135,7 +135,12 @@ export function readAttachment(
 ): Attachment {
   const attachment = readAttachmentKind(reader, draft, at, body, before)
   const typed = reader.typedFor(
-    Object.fromEntries(ATTACHMENT_FIELDS.map((field) => [field, `${at}.${field}`] as const)),
+    Object.fromEntries([
+      ...ATTACHMENT_FIELDS.map((field) => [field, `${at}.${field}`] as const),
+      ...ATTACHMENTS[draft.kind].asks
+        .filter(({ is }) => is !== 'text')
+        .map(({ key }) => [key, `${at}.more.${key}`] as const),
+    ]),
   )
   return { ...attachment, typed }
 }
@@ -163,80 +168,67 @@ function readAttachmentKind(
   const common = { id: draft.id, name }
   const withRoof = was && 'rated' in was && was.rated.by === 'with' ? was.rated : ROOF_RATED
   const rated = draft.ratedBy === 'roof' ? withRoof : ({ by: 'own', ratings } as const)
-  if (kind === 'hatchSeam') {
-    const gap = was?.kind === 'hatchSeam' && was.seamGapMm !== undefined ? { seamGapMm: was.seamGapMm } : {}
-    return { ...common, kind, ratings, xMm: reader.position(`${at}.from`, draft.from, roof.toXMm), ...gap }
-  }
-  const gaugeMm = reader.span(`${at}.gauge`, draft.gauge, widthMm * 0.6)
-  if (hasRange(kind)) {
-    const fromMm = reader.position(`${at}.from`, draft.from, roof.fromXMm)
-    const toMm = reader.position(`${at}.to`, draft.to, roof.toXMm)
-    if (toMm <= fromMm) reader.fail(`${at}.to`, 'It must end behind where it begins.')
-    const notches = draft.notches.trim() === '' ? [] : reader.positions(`${at}.notches`, draft.notches, [])
-    const posts = was && 'posts' in was && was.posts ? { posts: was.posts } : {}
-    const ranges =
-      was && 'ranges' in was && untouched('from', 'to')
-        ? was.ranges
-        : [{ fromMm, toMm: Math.max(toMm, fromMm) }]
-    const along = { gaugeMm, ranges, ...posts, ...(notches.length > 0 ? { notchesXMm: notches } : {}) }
-    switch (kind) {
-      case 'raisedRail':
+  const { on, feet, asks, starts } = ATTACHMENTS[kind]
+  const field = (name: keyof AttachmentDraft) => `${at}.${name}`
+  const gaugeMm = () => reader.span(field('gauge'), draft.gauge, widthMm * 0.6)
+  const where = () => {
+    switch (feet) {
+      case 'seam':
+        return { xMm: reader.position(field('from'), draft.from, roof.toXMm) }
+      case 'along': {
+        const fromMm = reader.position(field('from'), draft.from, roof.fromXMm)
+        const toMm = reader.position(field('to'), draft.to, roof.toXMm)
+        if (toMm <= fromMm) reader.fail(field('to'), 'It must end behind where it begins.')
+        const notches =
+          draft.notches.trim() === '' ? [] : reader.positions(field('notches'), draft.notches, [])
         return {
-          ...common,
-          kind,
-          rated,
-          ...along,
-          riseMm: reader.size(`${at}.rise`, draft.rise, 45),
-          ...(draft.shape.trim() === '' ? {} : { shape: draft.shape.trim().slice(0, 120) }),
+          gaugeMm: gaugeMm(),
+          ranges:
+            was && 'ranges' in was && untouched('from', 'to')
+              ? was.ranges
+              : [{ fromMm, toMm: Math.max(toMm, fromMm) }],
+          notchesXMm: notches.length > 0 ? notches : undefined,
         }
-      case 'bedRail':
-        return { ...common, kind, ratings, ...along, topZMm: reader.span(`${at}.top`, draft.top, 1100) }
-      case 'bedChannel':
-        return {
-          ...common,
-          kind,
-          ratings,
-          ...along,
-          topZMm: reader.span(`${at}.top`, draft.top, 1100),
-          ...(was?.kind === kind && was.channel ? { channel: was.channel } : {}),
-        }
-      case 'flushRail':
-      case 'roofChannel':
-      case 'gutter':
-        return { ...common, kind, rated, ...along }
-      default:
+      }
+      case 'points':
+      case 'doors': {
+        const yMm = gaugeMm() / 2
+        const typedPoints = reader
+          .positions(field('points'), draft.points, [roof.fromXMm + 250, roof.fromXMm + 1050])
+          .map((xMm) => ({ xMm, yMm }))
+        const same = was && untouched('points', 'gauge') ? [...pointsOf(was)] : []
+        const points = same.length > 0 ? same : typedPoints
+        return feet === 'doors' ? { doorPositions: points } : { points }
+      }
     }
   }
-  const typedPoints = reader
-    .positions(`${at}.points`, draft.points, [roof.fromXMm + 250, roof.fromXMm + 1050])
-    .map((xMm) => ({ xMm, yMm: gaugeMm / 2 }))
-  const points =
-    was && untouched('points', 'gauge') && pointsOf(was).length > 0 ? [...pointsOf(was)] : typedPoints
-  switch (kind) {
-    case 'bareRoof':
-      return { ...common, kind, rated, doorPositions: points }
-    case 'drilledTop':
-      return {
-        ...common,
-        kind,
-        rated,
-        points,
-        reinforced: was?.kind === 'drilledTop' ? was.reinforced : true,
-        ...(was?.kind === 'drilledTop' && was.roofBears !== undefined ? { roofBears: was.roofBears } : {}),
+  const asked = Object.fromEntries(
+    asks.map(({ field: name, key, is, startMm }): [string, unknown] => {
+      const [path, text] = [`${at}.more.${key}`, draft.more[key] ?? '']
+      switch (is) {
+        case 'size':
+          return [name, reader.size(path, text, startMm ?? 0)]
+        case 'span':
+          return [name, reader.span(path, text, startMm || USUAL_BED_TOP_MM)]
+        case 'mass': {
+          const kg = reader.optional(path, 'mass', text)
+          if (kg === undefined || kg <= 0) reader.fail(path, 'Weigh it, or read it on its label: it counts.')
+          return [name, kg ?? 0]
+        }
+        case 'text':
+          return [name, text.trim() === '' ? undefined : text.trim().slice(0, 120)]
       }
-    case 'framePoint':
-      return {
-        ...common,
-        kind,
-        ratings,
-        points,
-        ...(was?.kind === 'framePoint' && was.seatZMm !== undefined ? { seatZMm: was.seatZMm } : {}),
-      }
-    case 'bedSocket':
-      return { ...common, kind, ratings, points, topZMm: reader.span(`${at}.top`, draft.top, 1100) }
-    case 'hookPoint':
-      return { ...common, kind, rated, points }
-    default:
-      return { ...common, kind: 'fixedPoint', rated, points }
+    }),
+  )
+  // What the form does not ask for stays with a thing of the same kind.
+  const kept = was?.kind === kind ? was : starts
+  const made = {
+    ...kept,
+    ...common,
+    kind,
+    ...(on === 'roof' ? { rated } : { ratings }),
+    ...where(),
+    ...asked,
   }
+  return Object.fromEntries(Object.entries(made).filter(([, value]) => value !== undefined)) as Attachment
 }

@@ -1,3 +1,4 @@
+import { ATTACHMENTS } from '@/core/kinds/attachment'
 import { BODIES, gearSchema, kindsOf, loadsRoof, rackSchema, vehicleSchema } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { wingBars } from '@/demo/racks'
@@ -136,7 +137,9 @@ describe('starting values', () => {
           attachments: [startingAttachment(kind, body, 'a1', 'us')],
         }
         const { value, problems } = readVehicle(draft, 'us', 'own')
-        expect(problems).toEqual({})
+        // A mass that counts is never made up: it is asked for.
+        const asked = ATTACHMENTS[kind].asks.filter(({ is }) => is === 'mass')
+        expect(Object.keys(problems)).toEqual(asked.map(({ key }) => `attachments.0.more.${key}`))
         expect(vehicleSchema.safeParse(value).error).toBeUndefined()
         expect(value.roof.ratings).toEqual([])
         expect(value.attachments[0]?.kind).toBe(kind)

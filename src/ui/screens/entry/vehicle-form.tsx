@@ -1,4 +1,5 @@
 'use client'
+import { ATTACHMENTS } from '@/core/kinds/attachment'
 import { to } from '@/ui/routes'
 import {
   BODIES,
@@ -22,14 +23,7 @@ import { FormChoice, FormFigures, FormText } from './form-fields'
 import { BalanceFields } from './balance-fields'
 import { FormFrame } from './form-frame'
 import { useDraftForm } from './use-draft-form'
-import {
-  ATTACHMENT_CHOICES,
-  hasPoints,
-  hasRange,
-  hasTop,
-  startingAttachment,
-  type AttachmentDraft,
-} from './attachment-draft'
+import { ATTACHMENT_CHOICES, startingAttachment, type AttachmentDraft } from './attachment-draft'
 import { OBSTACLE_CHOICES, startingObstacle } from './obstacle-draft'
 import { ObstacleFields } from './obstacle-fields'
 import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
@@ -38,9 +32,9 @@ const BODY_CHOICES = choicesOf(BODIES, ({ label }) => label)
 
 function AttachmentFields({ at, draft, remove }: { at: string; draft: AttachmentDraft; remove: () => void }) {
   const { kind } = draft
-  const gauge = hasTop(kind)
-    ? 'Left rail to right rail'
-    : hasRange(kind)
+  const { feet, asks } = ATTACHMENTS[kind]
+  const gauge =
+    feet === 'along' || asks.some(({ overBed }) => overBed)
       ? 'Left rail to right rail'
       : 'Left point to right point'
   return (
@@ -50,7 +44,7 @@ function AttachmentFields({ at, draft, remove }: { at: string; draft: Attachment
       </legend>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         <FormText name={`${at}.name`} label="Name" />
-        {hasRange(kind) && (
+        {feet === 'along' && (
           <>
             <FormText
               name={`${at}.from`}
@@ -65,20 +59,21 @@ function AttachmentFields({ at, draft, remove }: { at: string; draft: Attachment
             />
           </>
         )}
-        {hasPoints(kind) && (
+        {(feet === 'points' || feet === 'doors') && (
           <FormText name={`${at}.points`} label="Points at" hint="Semicolons between: 310; 1030" />
         )}
-        {kind === 'hatchSeam' && (
+        {feet === 'seam' && (
           <FormText name={`${at}.from`} label="Seam at" hint="Behind the windscreen's upper edge" />
         )}
-        {kind !== 'hatchSeam' && <FormText name={`${at}.gauge`} label={gauge} />}
-        {kind === 'raisedRail' && (
-          <>
-            <FormText name={`${at}.rise`} label="Rail's top over the roof's edge" />
-            <FormText name={`${at}.shape`} label="Rail's shape" hint="round, oval, flat: kits ask for it" />
-          </>
-        )}
-        {hasTop(kind) && <FormText name={`${at}.top`} label="Rail's top over the ground" />}
+        {feet !== 'seam' && <FormText name={`${at}.gauge`} label={gauge} />}
+        {asks.map(({ key, label, hint }) => (
+          <FormText
+            key={key}
+            name={`${at}.more.${key}`}
+            label={label}
+            {...(hint !== undefined && { hint })}
+          />
+        ))}
         {loadsRoof(kind) && (
           <FormChoice
             name={`${at}.ratedBy`}
