@@ -119,7 +119,7 @@ export {
 export { chanceProblem } from './chance/problem'
 export { weighed } from './chance/weighing'
 
-export { type Middle, moveBy } from './edits/move'
+export { type StartedAt, moveBy } from './edits/move'
 export { snapsFor, snapTo } from './edits/snap'
 
 export { type Ask, inputOf, type Where, WHERE_WORD, WHERES } from './review/ask'

@@ -26,7 +26,7 @@ export interface Hold {
 }
 
 /** What a job's other steps and its review say to handing it over. */
-export interface Around {
+export interface AroundHandover {
   readonly steps: readonly Step[]
   readonly review: Review
   /** Steps that were done and are to be done again, with what changed. */
@@ -42,7 +42,11 @@ const hold = (id: string, message: string, words?: string): Hold => ({
 })
 
 /** Handing over waits for Stops, for open questions, and for every step that nobody has done. */
-function* handingOver(step: Step, progress: BayProgress, { steps, review, again }: Around): Iterable<Hold> {
+function* handingOver(
+  step: Step,
+  progress: BayProgress,
+  { steps, review, again }: AroundHandover,
+): Iterable<Hold> {
   for (const { id, severity, sentence } of review.findings)
     if (severity === 'stop')
       yield {
@@ -170,7 +174,7 @@ export function holdsOf(
   survey: Survey,
   findings: readonly Finding[],
   progress: BayProgress,
-  around?: Around,
+  around?: AroundHandover,
 ): Hold[] {
   const said = new Set(
     progress.deviations.flatMap(({ stepId, about }) => (stepId === step.id ? (about ?? []) : [])),

@@ -6,7 +6,7 @@ import type { Survey } from '../survey/survey'
 const BACK: Readonly<Record<Turn, Turn>> = { 0: 0, 90: 270, 180: 180, 270: 90 }
 
 /** A thing's present middle in its own placement's terms: mm in the vehicle frame, or from its place's middle. */
-export interface Middle {
+export interface StartedAt {
   readonly xMm: number
   readonly yMm: number
 }
@@ -18,7 +18,7 @@ export interface Middle {
 export function moveBy(
   survey: Survey,
   placementId: string,
-  from: Middle,
+  from: StartedAt,
   dxMm: number,
   dyMm: number,
 ): Command {

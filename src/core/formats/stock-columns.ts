@@ -1,6 +1,6 @@
 import { kindsOf } from '../kinds/kind'
 import { PART_ROLES } from '../kinds/part-role'
-import { type MountKind, MOUNTS } from '../kinds/mount'
+import { MOUNTS } from '../kinds/mount'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { BODIES } from '../kinds/body'
 import type { Dimension } from '../units/dimension'
@@ -52,32 +52,36 @@ const given = (column: Column, kind: string): Column => ({
 
 /** How a thing is held: the kind, and the sizes that each kind asks for. */
 function mountColumns(...at: string[]): Column[] {
-  const of = (column: Column, ...is: MountKind[]): Column => ({
+  // A size is a column of those kinds that have it.
+  const of = (column: Column): Column => ({
     ...column,
     optional: true,
     aside: true,
-    when: { path: [...at, 'kind'], is },
+    when: {
+      path: [...at, 'kind'],
+      is: kindsOf(MOUNTS).filter((kind) => String(column.path[at.length]) in MOUNTS[kind].shape),
+    },
   })
   const count = (name: string, field: string): Column => ({ name, path: [...at, field], kind: 'count' })
   return [
     { name: 'Mount', path: [...at, 'kind'], kind: words(...kindsOf(MOUNTS)), aside: true },
-    of(mm('Section width from', ...at, 'sectionWidthMm', 'fromMm'), 'wrapClamp', 'uBolt'),
-    of(mm('Section width to', ...at, 'sectionWidthMm', 'toMm'), 'wrapClamp', 'uBolt'),
-    of(mm('Section height from', ...at, 'sectionHeightMm', 'fromMm'), 'wrapClamp', 'uBolt'),
-    of(mm('Section height to', ...at, 'sectionHeightMm', 'toMm'), 'wrapClamp', 'uBolt'),
-    of(mm('Room under bar', ...at, 'underBarMm'), 'wrapClamp'),
-    of(mm('Slot', ...at, 'slotMm'), 'channelBolt', 'slat'),
-    of(mm('Head height', ...at, 'headMm'), 'channelBolt'),
-    of(text('Thread', ...at, 'thread'), 'channelBolt'),
-    of(mm('Bolt in the box', ...at, 'boltMm'), 'channelBolt'),
-    of(mm('Stack under the nut', ...at, 'stackMm'), 'channelBolt'),
-    of(mm('Hole pitch', ...at, 'pitchMm'), 'panelHoles'),
-    of(count('Hole columns', 'columns'), 'panelHoles'),
-    of(count('Hole rows', 'rows'), 'panelHoles'),
-    of(mm('Bracket spacing from', ...at, 'spacingMm', 'fromMm'), 'bracket'),
-    of(mm('Bracket spacing to', ...at, 'spacingMm', 'toMm'), 'bracket'),
-    of({ name: 'Bracket direction', path: [...at, 'direction'], kind: words('along', 'across') }, 'bracket'),
-    of(mm('Handle', ...at, 'diameterMm'), 'handle'),
+    of(mm('Section width from', ...at, 'sectionWidthMm', 'fromMm')),
+    of(mm('Section width to', ...at, 'sectionWidthMm', 'toMm')),
+    of(mm('Section height from', ...at, 'sectionHeightMm', 'fromMm')),
+    of(mm('Section height to', ...at, 'sectionHeightMm', 'toMm')),
+    of(mm('Room under bar', ...at, 'underBarMm')),
+    of(mm('Slot', ...at, 'slotMm')),
+    of(mm('Head height', ...at, 'headMm')),
+    of(text('Thread', ...at, 'thread')),
+    of(mm('Bolt in the box', ...at, 'boltMm')),
+    of(mm('Stack under the nut', ...at, 'stackMm')),
+    of(mm('Hole pitch', ...at, 'pitchMm')),
+    of(count('Hole columns', 'columns')),
+    of(count('Hole rows', 'rows')),
+    of(mm('Bracket spacing from', ...at, 'spacingMm', 'fromMm')),
+    of(mm('Bracket spacing to', ...at, 'spacingMm', 'toMm')),
+    of({ name: 'Bracket direction', path: [...at, 'direction'], kind: words('along', 'across') }),
+    of(mm('Handle', ...at, 'diameterMm')),
   ]
 }
 

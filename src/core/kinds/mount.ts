@@ -22,6 +22,8 @@ interface MountTraits {
   readonly word: string
   /** Whether it takes hold of bars, and may ask something of them. */
   readonly onBars: boolean
+  /** Whether it is drawn tight: a joint of its own, whoever gives its torque. */
+  readonly tightened: boolean
   readonly shape: z.ZodRawShape
 }
 
@@ -33,18 +35,20 @@ const section = { sectionWidthMm: rangeSchema, sectionHeightMm: rangeSchema }
  * passes through over the bar, `boltMm` the bolt in the box.
  */
 export const MOUNTS = {
-  unsaid: { choice: 'not known yet', word: 'not known yet', onBars: true, shape: {} },
-  strap: { choice: 'straps', word: 'straps', onBars: true, shape: {} },
+  unsaid: { choice: 'not known yet', word: 'not known yet', onBars: true, tightened: false, shape: {} },
+  strap: { choice: 'straps', word: 'straps', onBars: true, tightened: false, shape: {} },
   wrapClamp: {
     choice: 'a clamp round the bar',
     word: 'clamp round the bar',
     onBars: true,
+    tightened: true,
     shape: { ...section, underBarMm: sizeMm },
   },
   channelBolt: {
     choice: 'bolts in the bar’s channel',
     word: 'bolts in the channel',
     onBars: true,
+    tightened: true,
     shape: {
       slotMm: spanMm,
       otherSlotsMm: z.array(spanMm).max(6).optional(),
@@ -54,35 +58,40 @@ export const MOUNTS = {
       stackMm: sizeMm,
     },
   },
-  uBolt: { choice: 'U-bolts', word: 'U-bolts', onBars: true, shape: section },
+  uBolt: { choice: 'U-bolts', word: 'U-bolts', onBars: true, tightened: true, shape: section },
   slat: {
     choice: 'bolts in a platform’s slats',
     word: 'bolts in the slats',
     onBars: true,
+    tightened: true,
     shape: { slotMm: spanMm },
   },
   panelHoles: {
     choice: 'holes of a side panel',
     word: 'holes of a panel',
     onBars: false,
+    tightened: false,
     shape: { pitchMm: spanMm, columns: z.number().int().min(1), rows: z.number().int().min(1) },
   },
   bracket: {
     choice: 'brackets of its own',
     word: 'brackets',
     onBars: true,
+    tightened: true,
     shape: { spacingMm: rangeSchema, direction: z.enum(['along', 'across']) },
   },
   handle: {
     choice: 'a clamp on its handle',
     word: 'clamp on its handle',
     onBars: false,
+    tightened: false,
     shape: { diameterMm: spanMm },
   },
   none: {
     choice: 'nothing: it goes in a carrier',
     word: 'nothing: in a carrier',
     onBars: false,
+    tightened: false,
     shape: {},
   },
 } as const satisfies Record<string, MountTraits>

@@ -68,7 +68,7 @@ export function flipped({ placement, gear }: ThingAt): Candidate[] {
 }
 
 /** Take a thing off with all that is in it; ranked by its mass. */
-export function takenOff(survey: Survey, thing: ThingAt): Candidate {
+export function takeOffFix(survey: Survey, thing: ThingAt): Candidate {
   const mass = survey.masses.reduce((sum, point) => {
     if (!('thing' in point)) return sum
     for (let up: ThingAt | undefined = point.thing; up; up = up.parent)

@@ -1,3 +1,4 @@
+import { ATTACHMENTS } from '../kinds/attachment'
 import type { When } from '../kinds/when'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -135,10 +136,16 @@ describe('equilibrium', () => {
           const racks = plan.racks
             .filter((rack) => rack.kind !== 'ladder' || there(rack.when, state))
             .reduce((sum, rack) => sum + rack.parts.reduce((so, part) => so + part.count * part.eachKg, 0), 0)
+          // A canopy ends nothing: it stands on the bed, with its own mass.
+          const holders = plan.vehicle.attachments.filter(({ kind }) => ATTACHMENTS[kind].weighsOn)
+          const canopies = surveyed.masses
+            .filter(({ of, states }) => of === 'holder' && states.includes(state))
+            .reduce((sum, { kg }) => sum + kg, 0)
           const ends = surveyed.loadPath.layers.filter(
             (layer) =>
               layer.id === 'roof' ||
               (layer.role === 'attachment' &&
+                !holders.some(({ id }) => layer.id === `attachment:${id}`) &&
                 !surveyed.racks.some((rack) => rack.onRoof && layer.rackIds.includes(rack.rack.id))),
           )
           const held = ends.reduce(
@@ -149,7 +156,7 @@ describe('equilibrium', () => {
                 .reduce((so, { mass, fraction }) => so + mass.kg * fraction, 0),
             0,
           )
-          close(held, cargo + racks, cargo + racks)
+          close(held, cargo + racks + canopies, cargo + racks + canopies)
         }
       }),
       { numRuns: runs(1000) },

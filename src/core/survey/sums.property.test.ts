@@ -48,7 +48,11 @@ function scaled(plan: Plan, by: number): Plan {
       attachments: plan.vehicle.attachments.map((each) =>
         'rated' in each
           ? { ...each, rated: scaledRated(each.rated, by) }
-          : { ...each, ratings: scaledRatings(each.ratings, by) },
+          : {
+              ...each,
+              ratings: scaledRatings(each.ratings, by),
+              ...('canopyKg' in each ? { canopyKg: each.canopyKg * by } : {}),
+            },
       ),
     },
     racks: plan.racks.map((rack) => ({

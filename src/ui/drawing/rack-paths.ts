@@ -1,6 +1,4 @@
-import { bodyOutline } from '@/core/survey/frame/body/outline'
-import { ATTACHMENTS } from '@/core/kinds/attachment'
-import { type Attachment, pointsOf, type RackAt, seatZ, type Vehicle } from '@/core'
+import { bodyOutline, ATTACHMENTS, type Attachment, pointsOf, type RackAt, seatZ, type Vehicle } from '@/core'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 

@@ -1,3 +1,4 @@
+import type { HeldBy } from '../../kinds/attachment'
 import type { Taped } from '../../log/taped'
 /** One of two bars that are taped against each other, mm. */
 export interface PairBar {
@@ -10,9 +11,6 @@ export interface PairBar {
   /** From foot to foot across, from foot's centre to foot's centre. */
   readonly acrossMm: number
 }
-
-/** What keeps a bar where it stands: it decides what can be done about one that stands wrong. */
-export type HeldBy = 'rail' | 'notch' | 'point' | 'socket' | 'doorFrame' | 'hole'
 
 /** Two neighbouring bars as they should stand, mm: their spread, and from foot to foot across (bar centre over each foot). */
 export interface PlannedPair {

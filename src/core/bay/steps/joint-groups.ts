@@ -1,3 +1,4 @@
+import { MOUNTS } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import { toFit } from '../../units/scalars'
 import type { BayRules } from '../../plan/house'
@@ -68,7 +69,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
 export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): JointGroup[] {
   const { gear, placement } = thing
   const { mount } = gear.fit
-  const held = ['channelBolt', 'wrapClamp', 'uBolt', 'bracket', 'slat'].includes(mount.kind)
+  const held = MOUNTS[mount.kind].tightened
   const thread = mount.kind === 'channelBolt' ? mount.thread : 'unsaid'
   const fasteners =
     gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name.toLowerCase()}` }] : [])

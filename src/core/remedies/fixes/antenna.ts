@@ -4,7 +4,7 @@ import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { rootOf } from '../../survey/frame/arrangement'
-import { moved, takenOff } from '../moves'
+import { moved, takeOffFix } from '../moves'
 
 export function antennaFixes(survey: Survey, finding: Finding): Candidate[] {
   const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
@@ -17,6 +17,6 @@ export function antennaFixes(survey: Survey, finding: Finding): Candidate[] {
     ...moved(survey, root, upToMm(antenna.xMm + half - thing.box.x0), 0),
     ...moved(survey, root, 0, upToMm(antenna.yMm + half - thing.box.y0)),
     ...moved(survey, root, 0, -upToMm(thing.box.y1 - antenna.yMm + half)),
-    takenOff(survey, root),
+    takeOffFix(survey, root),
   ]
 }

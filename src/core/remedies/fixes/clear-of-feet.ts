@@ -3,7 +3,7 @@ import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { nearestFoot, wanted } from '../../review/checks/clear-of-feet'
-import { moved, takenOff } from '../moves'
+import { moved, takeOffFix } from '../moves'
 
 export function clearOfFeetFixes(survey: Survey, finding: Finding): Candidate[] {
   const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
@@ -13,6 +13,6 @@ export function clearOfFeetFixes(survey: Survey, finding: Finding): Candidate[] 
   return [
     ...moved(survey, thing, 0, -upToMm(near.contactY - (near.footY - apart))),
     ...moved(survey, thing, 0, upToMm(near.footY + apart - near.contactY)),
-    takenOff(survey, thing),
+    takeOffFix(survey, thing),
   ]
 }

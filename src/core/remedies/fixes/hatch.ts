@@ -7,7 +7,7 @@ import { aboutSwing } from '../../review/checks/hatch'
 import type { Finding } from '../../review/finding'
 import { mm } from '../../units/phrase'
 import { skinOffMm } from '../../review/starting-lengths'
-import { barsMoved, flipped, moved, takenOff, turnedAbout } from '../moves'
+import { barsMoved, flipped, moved, takeOffFix, turnedAbout } from '../moves'
 
 export function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
   const meeting = survey.fit.swings().find((each) => `hatch ${aboutSwing(each)}` === finding.id)
@@ -20,7 +20,7 @@ export function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
     const root = rootOf(thing)
     const forward = by === undefined ? [] : [...moved(survey, root, -upToMm(by), 0)]
     const own = by !== undefined && root !== thing ? moved(survey, thing, -upToMm(by), 0) : []
-    return [...forward, ...own, ...turnedAbout(root), ...flipped(root), takenOff(survey, thing)]
+    return [...forward, ...own, ...turnedAbout(root), ...flipped(root), takeOffFix(survey, thing)]
   }
   const at = survey.bars.find(({ bar }) => bar.id === meeting.met.id)
   if (!at || by === undefined) return barsMoved(survey)

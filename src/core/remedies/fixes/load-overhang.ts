@@ -5,7 +5,7 @@ import { type Finding } from '../../review/finding'
 import { furthest, mostOf, markOf, leastOf } from '../../review/checks/load-overhang'
 import { rootOf } from '../../survey/frame/arrangement'
 import { localRulesOf } from '../../plan/local-rules'
-import { moved, turnedAbout, takenOff } from '../moves'
+import { moved, turnedAbout, takeOffFix } from '../moves'
 
 export function loadOverhangFixes(survey: Survey, finding: Finding): Candidate[] {
   const past = furthest(survey).find(({ end }) => finding.id === `load-overhang ${end}`)
@@ -21,5 +21,5 @@ export function loadOverhangFixes(survey: Survey, finding: Finding): Candidate[]
       : past.end === 'front'
         ? moved(survey, root, by, 0)
         : moved(survey, root, 0, box.y1 > -box.y0 ? -by : by)
-  return [...shift, ...turnedAbout(root), takenOff(survey, past.thing)]
+  return [...shift, ...turnedAbout(root), takeOffFix(survey, past.thing)]
 }

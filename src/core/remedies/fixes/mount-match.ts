@@ -2,7 +2,7 @@ import type { RemedyStock, Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { heldAt } from '../../review/checks/mount-match'
-import { takenOff } from '../moves'
+import { takeOffFix } from '../moves'
 import { fittedWith } from '../fittings'
 import { mm } from '../../units/phrase'
 import { adapterFor, askingOf } from '../../survey/mounting/match'
@@ -13,7 +13,7 @@ export function mountMatchFixes(survey: Survey, finding: Finding, stock: RemedyS
   const low = thing.gear.name.toLowerCase()
   const held = heldAt(survey, thing)
   const worst = held[0]
-  const off = takenOff(survey, thing)
+  const off = takeOffFix(survey, thing)
   if (!worst) return [off]
   if (worst.match.kind === 'fitsWith') {
     const { change } = worst.match

@@ -3,7 +3,7 @@ import { type Candidate, FIT_NEXT } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { missing } from '../../review/checks/on-its-bars'
-import { moved, takenOff } from '../moves'
+import { moved, takeOffFix } from '../moves'
 
 export function onItsBarsFixes(survey: Survey, finding: Finding): Candidate[] {
   const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
@@ -32,6 +32,6 @@ export function onItsBarsFixes(survey: Survey, finding: Finding): Candidate[] {
           },
         ]
       : []),
-    takenOff(survey, thing),
+    takeOffFix(survey, thing),
   ]
 }

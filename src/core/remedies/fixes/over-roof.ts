@@ -3,7 +3,7 @@ import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { intoRacks } from '../../review/checks/over-roof'
-import { moved, turnedAbout, flipped, takenOff } from '../moves'
+import { moved, turnedAbout, flipped, takeOffFix } from '../moves'
 
 export function overRoofFixes(survey: Survey, finding: Finding): Candidate[] {
   const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
@@ -27,6 +27,6 @@ export function overRoofFixes(survey: Survey, finding: Finding): Candidate[] {
         ]),
     ...turnedAbout(thing),
     ...flipped(thing),
-    takenOff(survey, thing),
+    takeOffFix(survey, thing),
   ]
 }

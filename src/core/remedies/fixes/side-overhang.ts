@@ -2,7 +2,7 @@ import type { RemedyStock, Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { worstBar } from '../../review/checks/side-overhang'
-import { moved, takenOff } from '../moves'
+import { moved, takeOffFix } from '../moves'
 import { longerBars } from '../longer-bars'
 
 export function sideOverhangFixes(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
@@ -15,6 +15,6 @@ export function sideOverhangFixes(survey: Survey, finding: Finding, stock: Remed
   return [
     ...moved(survey, thing, 0, -(thing.box.y0 + thing.box.y1)),
     ...longerBars(survey, barIds, stock, ({ lengthMm }) => lengthMm >= needed - 1e-6),
-    takenOff(survey, thing),
+    takeOffFix(survey, thing),
   ]
 }

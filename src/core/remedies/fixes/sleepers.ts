@@ -1,7 +1,7 @@
 import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
-import { moved, takenOff } from '../moves'
+import { moved, takeOffFix } from '../moves'
 
 /** Fewer people, the tent over the middle of the feet, or off with it. */
 export function sleepersFixes(survey: Survey, finding: Finding): Candidate[] {
@@ -37,6 +37,6 @@ export function sleepersFixes(survey: Survey, finding: Finding): Candidate[] {
         },
       ]
     }),
-    takenOff(survey, tent),
+    takeOffFix(survey, tent),
   ])
 }

@@ -2,7 +2,7 @@ import { upToMm } from '../../units/tolerance'
 import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type ThingAt, rootOf } from '../../survey/frame/arrangement'
-import { moved, turnedAbout, flipped, takenOff } from '../moves'
+import { moved, turnedAbout, flipped, takeOffFix } from '../moves'
 import { type Finding } from '../../review/finding'
 import { aboutPair } from '../../review/checks/space'
 
@@ -30,6 +30,6 @@ export function spaceFixes(survey: Survey, finding: Finding): Candidate[] {
     ...waysOut(survey, second, first),
     ...apart.flatMap(turnedAbout),
     ...apart.flatMap(flipped),
-    ...apart.map((thing) => takenOff(survey, thing)),
+    ...apart.map((thing) => takeOffFix(survey, thing)),
   ]
 }

@@ -1,13 +1,13 @@
 import type { Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
-import { barsMoved, turnedAbout, takenOff } from '../moves'
+import { barsMoved, turnedAbout, takeOffFix } from '../moves'
 
 export function spreadFixes(survey: Survey, finding: Finding): Candidate[] {
   const things = finding.subject.placementIds.flatMap((id) => survey.thingById.get(id) ?? [])
   return [
     ...barsMoved(survey),
     ...things.flatMap(turnedAbout),
-    ...things.map((thing) => takenOff(survey, thing)),
+    ...things.map((thing) => takeOffFix(survey, thing)),
   ]
 }

@@ -4,7 +4,7 @@ import { rootOf } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { aboutPane } from '../../review/checks/sunroof'
 import type { Finding } from '../../review/finding'
-import { barsMoved, moved, takenOff } from '../moves'
+import { barsMoved, moved, takeOffFix } from '../moves'
 
 export function sunroofFixes(survey: Survey, finding: Finding): Candidate[] {
   const meeting = survey.fit.panes().find((each) => `sunroof ${aboutPane(each)}` === finding.id)
@@ -17,6 +17,6 @@ export function sunroofFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     ...moved(survey, root, upToMm(end + gap - met.box.x0), 0),
     ...moved(survey, root, -upToMm(met.box.x1 + gap - sunroof.openingMm.fromMm), 0),
-    takenOff(survey, met.thing),
+    takeOffFix(survey, met.thing),
   ]
 }

@@ -3,7 +3,7 @@ import type { RemedyStock, Candidate } from '../candidate'
 import { type Survey } from '../../survey/survey'
 import { type Finding } from '../../review/finding'
 import { worstSpan } from '../../review/checks/usable-width'
-import { moved, turnedAbout, flipped, takenOff } from '../moves'
+import { moved, turnedAbout, flipped, takeOffFix } from '../moves'
 import { longerBars } from '../longer-bars'
 import { contactYs } from '../../survey/mounting/contacts'
 
@@ -21,6 +21,6 @@ export function usableWidthFixes(survey: Survey, finding: Finding, stock: Remedy
       stock,
       ({ usableMm }) => usableMm >= Math.max(...contactYs(thing).map(Math.abs)) * 2,
     ),
-    takenOff(survey, thing),
+    takeOffFix(survey, thing),
   ]
 }

@@ -1,5 +1,5 @@
 'use client'
-import { formatQuantity, type Middle, moveBy, snapsFor, snapTo, type Survey } from '@/core'
+import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo, type Survey } from '@/core'
 import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
@@ -24,7 +24,7 @@ interface Grip {
   readonly left: number
   readonly top: number
   readonly survey: Survey
-  readonly from: Middle
+  readonly from: StartedAt
   moved: boolean
 }
 

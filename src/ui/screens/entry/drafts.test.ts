@@ -1,5 +1,4 @@
-import { ATTACHMENTS } from '@/core/kinds/attachment'
-import { BODIES, gearSchema, kindsOf, loadsRoof, rackSchema, vehicleSchema } from '@/core'
+import { ATTACHMENTS, BODIES, gearSchema, kindsOf, loadsRoof, rackSchema, vehicleSchema } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { wingBars } from '@/demo/racks'
 import { DEMO_STOCK } from '@/demo/stock'

@@ -1,7 +1,6 @@
 'use client'
-import { ATTACHMENTS } from '@/core/kinds/attachment'
-import { to } from '@/ui/routes'
 import {
+  ATTACHMENTS,
   BODIES,
   type Body,
   choicesOf,
@@ -11,6 +10,7 @@ import {
   type UnitSystem,
   type Vehicle,
 } from '@/core'
+import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
