@@ -155,20 +155,15 @@ export { assess, type Assessment } from './remedies/assess'
 export type { RemedyStock } from './remedies/candidate'
 export { remediesFor, type Remedy } from './remedies/remedies'
 
+export { ANSWER_WORD, ANSWERS, type StepAnswer } from './log/answer'
+export { type Calibration } from './log/events/entry'
+export { type PullEvidence, pullWord } from './log/pull-evidence'
+export { type BayProgress, NOTHING_DONE, pullKey } from './log/record'
+export { isMark, TAPED_NAME } from './log/taped'
 export type { Contents } from './log/contents'
-export {
-  ANSWER_WORD,
-  ANSWERS,
-  type Calibration,
-  EVENT_WORD,
-  type LogEvent,
-  logEventSchema,
-  type PullEvidence,
-  pullWord,
-  type StepAnswer,
-} from './log/event'
+export { EVENT_WORD, type LogEvent, logEventSchema } from './log/event'
 export type { ProofOutcome } from './log/proof-outcome'
-export { type BayProgress, NOTHING_DONE, pullKey, type RackRecord, replay } from './log/replay'
+export { type RackRecord, replay } from './log/replay'
 export { nextTurn, united } from './log/sequence'
 export { replacedBy, replacements } from './log/subject'
 export { takeIn, type TakeIn } from './log/take-in'
@@ -202,7 +197,7 @@ export {
   type StepState,
   waitsFor,
 } from './bay/session'
-export { datumOf, isMark, plannedReading, TAPED_NAME } from './bay/squareness/taped'
+export { datumOf, plannedReading } from './bay/squareness/taped'
 export { stepFindings } from './bay/step-findings'
 export { estimate } from './bay/steps/estimate'
 export { jobSteps } from './bay/steps/job-steps'

@@ -1,8 +1,6 @@
-import { ANSWER_WORD, type StepAnswer, type LogEvent } from '../log/event'
-import type { BayProgress } from '../log/replay'
+import type { Answered, BayProgress } from '../log/record'
+import { ANSWER_WORD, type StepAnswer } from '../log/answer'
 import type { Step } from './steps/step'
-
-export type Answered = Extract<LogEvent, { kind: 'answered' }>
 
 /** What was said of a whole step instead of doing it. */
 export const answerOf = ({ id }: Step, { answers }: BayProgress): Answered | undefined =>

@@ -1,7 +1,7 @@
+import { pullKey, signKey, type BayProgress, type Hung } from '../log/record'
 import { packed } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { answerOf } from './answers'
-import { pullKey, signKey, type BayProgress, type Hung } from '../log/replay'
 import { holdsOf, isUngiven } from './holds'
 import { factText, printOf } from '../log/fact-print'
 import { askedOf } from './proof'

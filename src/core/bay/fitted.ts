@@ -1,8 +1,8 @@
+import type { BayProgress } from '../log/record'
 import type { Status } from '../units/scalars'
 import { rootOf } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { isDone, isSettled } from './answers'
-import type { BayProgress } from '../log/replay'
 import type { Step } from './steps/step'
 
 /** What of a job is on the vehicle as far as its log goes, and what the bay has still to do. */

@@ -1,5 +1,5 @@
+import { NOTHING_DONE, pullKey, type BayProgress, type Pulled } from '../log/record'
 import { describe, expect, it } from 'vitest'
-import { NOTHING_DONE, pullKey, type BayProgress, type Pulled } from '../log/replay'
 import type { Step } from './steps/step'
 import { partsCheck } from './parts/parts-check'
 import { survey } from '../survey/survey'
@@ -160,10 +160,8 @@ describe('handing over', () => {
         ...NOTHING_DONE,
         deviations: [
           {
-            kind: 'deviated',
             id: 'd',
             at: '',
-            vehicleId: 'v',
             stepId: tell.id,
             title: 't',
             reason: 'r',

@@ -1,7 +1,7 @@
+import { pullKey, type BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
 import type { Survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drilling/drill-plan'
-import { pullKey, type BayProgress } from '../log/replay'
 import { channelFindings } from './channel/channel'
 import { unsureFindings } from './cut/strips'
 import { countFindings, partsCheck } from './parts/parts-check'

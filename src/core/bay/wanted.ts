@@ -1,5 +1,5 @@
+import { signKey, type BayProgress } from '../log/record'
 import { placeAnswers } from './answers'
-import { signKey, type BayProgress } from '../log/replay'
 import type { JointGroup, Step } from './steps/step'
 import { signWords } from './torque/joint'
 

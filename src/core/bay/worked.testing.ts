@@ -1,4 +1,5 @@
-import { NOTHING_DONE, replay, type BayProgress } from '../log/replay'
+import { NOTHING_DONE, type BayProgress } from '../log/record'
+import { replay } from '../log/replay'
 import { USUAL_BAY } from '../plan/house'
 import type { Survey } from '../survey/survey'
 import { workedEvents } from './worked'

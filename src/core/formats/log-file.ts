@@ -1,8 +1,6 @@
-import type { Taped } from '../log/taped'
 import Papa from 'papaparse'
 import * as z from 'zod'
-import { ANSWER_WORD, EVENT_WORD, logEventSchema, pullWords, type LogEvent } from '../log/event'
-import { isMark, TAPED_NAME } from '../bay/squareness/taped'
+import { EVENT_WORD, EVENTS, logEventSchema, type LogEvent } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
 const logFileSchema = z.strictObject({
@@ -28,9 +26,6 @@ export function readLog(raw: unknown): ReadLog {
     : { ok: false, problems: fieldMessages(read.error) }
 }
 
-/** What was typed, where it was typed in another unit than the log is kept in. */
-const asTyped = (typed: string | undefined): string => (typed === undefined ? '' : ` (typed ${typed})`)
-
 /** Reads the text of a log file; a text that is none is said to be that. */
 export function parseLogText(text: string): ReadLog {
   try {
@@ -43,65 +38,12 @@ export function parseLogText(text: string): ReadLog {
   }
 }
 
-/** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
-const tidy = (value: number): string => String(Number(value.toFixed(2)))
-
-/**
- * What an event says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. A correction shows
- * what it corrected, where that is at hand.
- */
+/** What an event says besides when and by whom, in one line. A correction shows what it corrected, where that is at hand. */
 export function eventText(event: LogEvent, log: ReadonlyMap<string, LogEvent> = new Map()): string {
-  switch (event.kind) {
-    case 'fitted':
-    case 'removed':
-    case 'refitted':
-    case 'told':
-    case 'checked':
-    case 'loadChanged':
-      return event.what
-    case 'replaced':
-      return `${event.what} by ${event.with}`
-    case 'lost':
-    case 'found':
-    case 'counted':
-      return `${event.count} × ${event.what}`
-    case 'stepDone':
-    case 'stepReopened':
-      return event.title
-    case 'measured':
-      return Object.entries(event.readings)
-        .map(([key, list]) => {
-          const taped = key as Taped
-          const unit = isMark(taped) ? '' : ' mm'
-          return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(event.typed?.[taped])}`
-        })
-        .join('; ')
-    case 'weighed':
-      return `${event.what} ${tidy(event.kg)} kg${asTyped(event.typed)}`
-    case 'torqued':
-      return `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m${asTyped(event.typed)}`}`
-    case 'proved':
-      return `${event.what}: ${{ good: 'good', notGood: 'not good', notNow: 'put off', notDriven: 'not driven' }[event.outcome]}`
-    case 'channelSeen':
-      return event.inside.length === 0
-        ? `${event.what}: empty`
-        : `${event.what}: ${event.inside.map(({ what, fromLowMm }) => `${what} at ${tidy(fromLowMm)} mm`).join(', ')}`
-    case 'answered':
-      return `${ANSWER_WORD[event.answer]}: ${event.title}${event.places ? `, ${event.places.join(' ')}` : ''}. ${event.reason}`
-    case 'deviated':
-      return `${event.title}: ${event.reason}`
-    case 'signSeen':
-      return `${event.what}, ${event.sign}: ${event.spots.join(' ')}`
-    case 'firstTrip':
-      return `${event.what}, on ${event.on}`
-    case 'dated':
-      return `${event.what}, due ${event.due}`
-    case 'corrected': {
-      const of = log.get(event.eventId)
-      const what = of ? `${EVENT_WORD[of.kind].toLowerCase()} ${eventText(of)}` : `entry ${event.eventId}`
-      return `${what}: ${event.reason}`
-    }
-  }
+  const of = event.kind === 'corrected' ? log.get(event.eventId) : undefined
+  return event.kind === 'corrected' && of
+    ? `${EVENT_WORD[of.kind].toLowerCase()} ${eventText(of)}: ${event.reason}`
+    : EVENTS[event.kind].line(event)
 }
 
 /** A text that a spreadsheet would run as a formula is kept a text. */

@@ -1,3 +1,4 @@
+import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, firstBike, ladderJob } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
@@ -7,7 +8,6 @@ import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
 import { handoverOf, placardLines } from './handover'
 import { openingOf } from './handover-opening'
-import { NOTHING_DONE, pullKey, type BayProgress } from '../log/replay'
 import { jobSteps } from '../bay/steps/job-steps'
 import { workedProgress } from '../bay/worked.testing'
 

@@ -1,3 +1,4 @@
+import { pullKey } from './record'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ridgeTent } from '@/demo/plans'
@@ -5,7 +6,7 @@ import { USUAL_BAY } from '../plan/house'
 import { daysAfter, dueOf, isOverdue, monthsAfter } from '../bay/due'
 import { logEventSchema, type LogEvent } from './event'
 import { events, someEvents } from './events.testing'
-import { countingEvents, pullKey, replay } from './replay'
+import { countingEvents, replay } from './replay'
 
 const job = (list: readonly LogEvent[]) => replay(list).jobs.get('job')
 

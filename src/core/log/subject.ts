@@ -1,45 +1,9 @@
-import type { LogEvent } from './event'
+import { EVENTS, type LogEvent } from './event'
 
-/**
- * What an entry speaks of, so that a later one of the same puts it aside; nothing for what only adds to what was said.
- * The same name is the same thing in every job's log.
- */
+/** What an entry speaks of; the same name is the same thing in every job's log. */
 function subjectOf(event: LogEvent): string | undefined {
-  const own = (...parts: readonly (string | number)[]) =>
-    [event.kind, event.vehicleId, event.jobId ?? '', ...parts].join('\u0000')
-  switch (event.kind) {
-    case 'counted':
-      return own(event.lineId)
-    case 'measured':
-      return own(event.stepId, event.pairId)
-    case 'weighed':
-      return own(event.targetId)
-    case 'torqued':
-      return own(event.jointId, event.spot, event.pass)
-    case 'proved':
-      return own(event.item)
-    case 'channelSeen':
-      return own(event.barId)
-    case 'answered':
-      return event.places ? undefined : own(event.stepId)
-    case 'checked':
-    case 'corrected':
-    case 'dated':
-    case 'deviated':
-    case 'firstTrip':
-    case 'fitted':
-    case 'found':
-    case 'loadChanged':
-    case 'lost':
-    case 'refitted':
-    case 'removed':
-    case 'replaced':
-    case 'signSeen':
-    case 'stepDone':
-    case 'stepReopened':
-    case 'told':
-      return undefined
-  }
+  const parts = EVENTS[event.kind].subject?.(event)
+  return parts && [event.kind, event.vehicleId, event.jobId ?? '', ...parts].join('\u0000')
 }
 
 /** The entry that a new one puts in the place of, in a log in its order; an entry of the same kind on the same subject. */

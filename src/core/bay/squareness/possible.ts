@@ -1,7 +1,7 @@
-import { TAPED, type Readings, type Taped } from '../../log/taped'
+import { TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/taped'
 import { readingsSummary } from '../../plan/measurement'
 import { mm, type Phrase } from '../../units/phrase'
-import { TAPED_NAME, type PlannedPair } from './taped'
+import { type PlannedPair } from './taped'
 import type { Judged, Middle, Middles } from './judged'
 
 /**

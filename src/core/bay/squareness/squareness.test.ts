@@ -1,8 +1,8 @@
-import { TAPED, type Readings, type Taped } from '../../log/taped'
+import { isMark, TAPED, type Readings, type Taped } from '../../log/taped'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { phraseText } from '../../units/phrase'
-import { datumOf, isMark, plannedReading, type PlannedPair } from './taped'
+import { datumOf, plannedReading, type PlannedPair } from './taped'
 import { acrossImplied, sidewaysMm } from './possible'
 import { squarenessFindings } from './squareness'
 

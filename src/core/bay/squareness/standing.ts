@@ -1,8 +1,8 @@
+import { TAPED_NAME, type Taped } from '../../log/taped'
 import type { HeldBy } from '../../kinds/attachment'
-import type { Taped } from '../../log/taped'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { squareness as skewOf } from '../../survey/bars/squareness'
-import { plannedReading, TAPED_NAME, type PlannedPair } from './taped'
+import { plannedReading, type PlannedPair } from './taped'
 import type { Judged, Middles } from './judged'
 import { sidewaysMm } from './possible'
 

@@ -50,30 +50,6 @@ const DATUM: Readonly<Record<Taped, string>> = {
 export const datumOf = ({ footWidthMm }: PlannedPair, taped: Taped): string =>
   footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
 
-export const TAPED_NAME: Readonly<Record<Taped, string>> = {
-  spreadLeft: 'Spread, left',
-  spreadRight: 'Spread, right',
-  diagonalLeft: 'Diagonal, LHF to RHR',
-  diagonalRight: 'Diagonal, RHF to LHR',
-  frontAcross: 'Front bar, foot to foot',
-  rearAcross: 'Rear bar, foot to foot',
-  frontOverLeft: 'Front bar, overhang left',
-  frontOverRight: 'Front bar, overhang right',
-  rearOverLeft: 'Rear bar, overhang left',
-  rearOverRight: 'Rear bar, overhang right',
-  legLF: 'Leg height, LHF',
-  legRF: 'Leg height, RHF',
-  legLR: 'Leg height, LHR',
-  legRR: 'Leg height, RHR',
-  markLF: 'Tower mark, LHF',
-  markRF: 'Tower mark, RHF',
-  markLR: 'Tower mark, LHR',
-  markRR: 'Tower mark, RHR',
-}
-
-/** Whether a reading is the number of a mark and no length. */
-export const isMark = (taped: Taped): boolean => taped.startsWith('mark')
-
 const overhang = ({ lengthMm, acrossMm, capMm }: PairBar, { footWidthMm }: PlannedPair) =>
   capMm === undefined ? undefined : (lengthMm - acrossMm - footWidthMm) / 2 - capMm
 

@@ -1,5 +1,5 @@
+import { pullKey, type BayProgress } from '../../log/record'
 import type { Finding } from '../../review/finding'
-import { pullKey, type BayProgress } from '../../log/replay'
 import type { JointGroup } from '../steps/step'
 
 /** What was read by a wrench on a day after its calibration had run out. Published: ISO 6789, from memory: it has a term. */

@@ -1,0 +1,155 @@
+import type { StepAnswer } from './answer'
+import type { Contents } from './contents'
+import type { Calibration } from './events/entry'
+import type { ProofOutcome } from './proof-outcome'
+import type { PullEvidence } from './pull-evidence'
+import type { Readings, Taped } from './taped'
+
+/** What somebody said of a step, or of places of it, instead of doing it. */
+export interface Answered {
+  readonly id: string
+  readonly at: string
+  readonly by?: string | undefined
+  readonly stepId: string
+  readonly title: string
+  readonly answer: StepAnswer
+  readonly places?: readonly string[] | undefined
+  readonly jointId?: string | undefined
+  readonly reason: string
+  readonly hung?: Hung | undefined
+}
+
+/** What somebody said to differ from the sheet. */
+export interface Deviated {
+  readonly id: string
+  readonly at: string
+  readonly by?: string | undefined
+  readonly stepId: string
+  readonly title: string
+  readonly reason: string
+  readonly about?: readonly string[] | undefined
+}
+
+/** A part that another took the place of. */
+export interface Replaced {
+  readonly at: string
+  readonly what: string
+  readonly with: string
+}
+
+/** A rack on the vehicle as the log has it. */
+export interface FittedRack {
+  readonly rackId: string
+  readonly what: string
+  readonly on: boolean
+  readonly since: string
+}
+
+/** One pull as the log has it: what the wrench read, N·m, and how somebody knew that it was done. */
+export interface Pulled {
+  readonly nm?: number | undefined
+  readonly how?: PullEvidence | undefined
+  readonly tool?: string | undefined
+  readonly calibration?: Calibration | undefined
+  readonly simulated?: true | undefined
+}
+
+/** What a tick hung on when it was given, by the fact's name. */
+export type Hung = Readonly<Record<string, number | string>>
+
+/** One job's progress in the bay as the log has it. */
+export interface BayProgress {
+  readonly done: ReadonlySet<string>
+  /** What each tick hung on, where its entry says so. */
+  readonly hung: ReadonlyMap<string, Hung>
+  readonly counted: ReadonlyMap<string, number>
+  /** The last readings of each pair at each step, by `step pair`. */
+  readonly measured: ReadonlyMap<string, Readings>
+  /** What was typed for the last reading of each, by the same key. */
+  readonly typed: ReadonlyMap<string, Readonly<Partial<Record<Taped, string>>>>
+  /** Places whose sign was seen beside a reading, by `joint spot`; a pull anew takes it back. */
+  readonly signs: ReadonlySet<string>
+  /** Pulls done, by `joint spot pass`. */
+  readonly torqued: ReadonlyMap<string, Pulled>
+  readonly weighed: ReadonlyMap<string, number>
+  /** Weights that a device of the demo played, and nobody weighed. */
+  readonly playedWeights: ReadonlySet<string>
+  readonly proved: ReadonlyMap<string, ProofOutcome>
+  readonly told: readonly string[]
+  readonly deviations: readonly Deviated[]
+  /** What was seen in each channel before it was loaded, by the channel's id. */
+  readonly channels: ReadonlyMap<string, readonly Contents[]>
+  /** What was said of a step, or of places of it, instead of doing it; by step. */
+  readonly answers: ReadonlyMap<string, readonly Answered[]>
+}
+
+/** A job's progress while a log is read. */
+export interface JobDraft {
+  done: Set<string>
+  hung: Map<string, Hung>
+  counted: Map<string, number>
+  measured: Map<string, Readings>
+  torqued: Map<string, Pulled>
+  weighed: Map<string, number>
+  playedWeights: Set<string>
+  proved: Map<string, ProofOutcome>
+  told: string[]
+  deviations: Deviated[]
+  typed: Map<string, Partial<Record<Taped, string>>>
+  answers: Map<string, readonly Answered[]>
+  channels: Map<string, readonly Contents[]>
+  signs: Set<string>
+}
+
+export const emptyJob = (): JobDraft => ({
+  done: new Set(),
+  hung: new Map(),
+  counted: new Map(),
+  measured: new Map(),
+  torqued: new Map(),
+  weighed: new Map(),
+  playedWeights: new Set(),
+  proved: new Map(),
+  told: [],
+  deviations: [],
+  typed: new Map(),
+  answers: new Map(),
+  channels: new Map(),
+  signs: new Set(),
+})
+
+/** What no event has touched yet. */
+export const NOTHING_DONE: BayProgress = emptyJob()
+
+export const pullKey = (jointId: string, spot: string, pass: number): string => `${jointId} ${spot} ${pass}`
+
+export const signKey = (jointId: string, spot: string): string => `${jointId} ${spot}`
+
+/** What an entry may change: the vehicle's racks and parts, and its own job. */
+export interface RecordDraft {
+  readonly racks: Map<string, FittedRack>
+  readonly missing: Map<string, number>
+  readonly replaced: Replaced[]
+  readonly job: JobDraft
+}
+
+/** Keeps those of a step's answers that something holds of. */
+export function keepAnswers(job: JobDraft, stepId: string, which: (answer: Answered) => boolean): void {
+  const kept = (job.answers.get(stepId) ?? []).filter(which)
+  if (kept.length > 0) job.answers.set(stepId, kept)
+  else job.answers.delete(stepId)
+}
+
+/** A place that is pulled, or answered anew, has no answer from before. */
+export function forgetPlaces(job: JobDraft, jointId: string | undefined, spots: readonly string[]): void {
+  if (jointId === undefined) return
+  for (const [stepId, list] of job.answers) {
+    const left = list.flatMap((each) => {
+      if (each.jointId !== jointId || !each.places) return [each]
+      const places = each.places.filter((place) => !spots.includes(place))
+      return places.length === 0 ? [] : [{ ...each, places }]
+    })
+    if (left.length > 0) job.answers.set(stepId, left)
+    else job.answers.delete(stepId)
+  }
+}
