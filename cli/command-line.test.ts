@@ -238,10 +238,11 @@ describe('ypsos review', () => {
     const dice = fc.array(fc.nat(), { minLength: 3, maxLength: 7 })
     const plan = fc.nat(DEMO_PLANS.length - 1)
     await fc.assert(
-      fc.asyncProperty(plan, dice, plan, dice, async (one, first, other, second) => {
+      fc.asyncProperty(plan, dice, plan, fc.option(dice), async (one, first, other, second) => {
         const files = {
           'x.json': mutated(printPlan(DEMO_PLANS[one]!), first),
-          'y.json': mutated(printPlan(DEMO_PLANS[other]!), second),
+          // Now and then the other is whole: few damaged ones still read, and two of them hardly ever.
+          'y.json': second ? mutated(printPlan(DEMO_PLANS[other]!), second) : printPlan(DEMO_PLANS[other]!),
         }
         const { code, out, err } = await run(['review', 'x.json', 'y.json'], files)
         codes.add(code)
