@@ -66,7 +66,8 @@ export {
   type Straps,
   type Use,
 } from './plan/placement'
-export { type Plan, planSchema } from './plan/plan'
+export { type Plan } from './plan/plan'
+export { planSchema } from './plan/plan-schema'
 export {
   type Bar,
   barSchema,

@@ -1,7 +1,7 @@
+import { planSchema } from '../plan/plan-schema'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, frameJob, twinSpan } from '@/demo/plans'
-import { planSchema } from '../plan/plan'
 import { parsePlanText, planFileName, printPlan, readPlan } from './plan-file'
 import { mutated } from './mutate.testing'
 import { atLeast, runs } from '@/core/runs.testing'

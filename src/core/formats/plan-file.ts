@@ -1,5 +1,6 @@
+import { planSchema } from '../plan/plan-schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { planSchema, type Plan } from '../plan/plan'
+import { type Plan } from '../plan/plan'
 import { liftToPresent } from '../plan/versions'
 
 export type ReadPlan =

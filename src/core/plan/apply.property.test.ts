@@ -1,3 +1,4 @@
+import { planSchema } from './plan-schema'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { runs } from '@/core/runs.testing'
@@ -5,7 +6,7 @@ import { DEMO_PLANS } from '@/demo/plans'
 import { apply } from './apply'
 import { EDITS } from './command'
 import { COMMAND_KINDS, commandFrom, recipes } from './commands.testing'
-import { planSchema, type Plan } from './plan'
+import { type Plan } from './plan'
 
 describe('any sequence of commands', () => {
   it('is drawn from every edit there is', () => {

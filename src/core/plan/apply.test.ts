@@ -1,10 +1,11 @@
+import { planSchema } from './plan-schema'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, frameJob, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
 import { cabBars, DEMO_PARTS } from '@/demo/racks'
 import { seaBoat } from '@/demo/gear/cargo'
 import { apply } from './apply'
 import type { Command } from './command'
-import { planSchema, type Plan } from './plan'
+import { type Plan } from './plan'
 import { barsOf } from './rack'
 
 function after(plan: Plan, command: Command): Plan {

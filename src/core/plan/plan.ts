@@ -3,7 +3,6 @@ import { houseRulesSchema } from './house'
 import { gearSchema } from './gear'
 import { asideSchema } from './aside'
 import { carSchema } from './car'
-import { brokenReferences } from './integrity'
 import { measurementSchema } from './measurement'
 import { clearanceSchema, jobSchema, placementSchema, useSchema } from './placement'
 import { rackSchema } from './rack'
@@ -42,10 +41,3 @@ export const planShape = z.strictObject({
   note: noteSchema.optional(),
 })
 export type Plan = z.infer<typeof planShape>
-
-/** The shape and the promise that every id is unique and every reference leads somewhere. */
-export const planSchema = planShape.superRefine((plan, context) => {
-  for (const broken of brokenReferences(plan)) {
-    context.addIssue({ code: 'custom', path: [...broken.path], message: broken.message })
-  }
-})

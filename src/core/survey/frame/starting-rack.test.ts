@@ -1,7 +1,7 @@
+import { planSchema } from '../../plan/plan-schema'
 import { describe, expect, it } from 'vitest'
 import { VEHICLES } from '@/demo/vehicles'
 import { newPlan } from '../../plan/new-plan'
-import { planSchema } from '../../plan/plan'
 import { barsOf, rackSchema } from '../../plan/rack'
 import { rackKindsFor, startingRack } from './starting-rack'
 import { survey } from '../survey'

@@ -1,21 +1,13 @@
+import type { Member, Sharing } from '../loads/spreading'
 import type { RatingOwner } from '../../plan/commands/of-rating'
 import type { PartRole } from '../../kinds/part-role'
 import type { Rated, Rating } from '../../plan/rating'
 import type { State } from '../../units/scalars'
-import type { MassPoint } from '../loads/mass-points'
 import type { RatedEnd } from './rated-with'
-import type { Sharing } from '../loads/spreading'
 import type { Via } from '../statics/influence'
 
 export type Counting = 'load' | 'everything'
 export type LayerRole = PartRole | 'carrier' | 'attachment' | 'roof' | 'payload'
-
-/** A mass on one unit of a layer (one bar, one foot, one side, or the set), and how much of it. */
-export interface Member {
-  readonly mass: MassPoint
-  readonly unit: number
-  readonly fraction: number
-}
 
 /** One link of the load path: something with ratings of its own, and the masses that hang on it. */
 export interface Layer extends Link {

@@ -1,10 +1,11 @@
+import type { Member } from '../loads/spreading'
 import type { Rating } from '../../plan/rating'
 import type { State } from '../../units/scalars'
 import type { Use } from '../../plan/placement'
 import type { HouseRules } from '../../plan/house'
 import { exceeds } from '../../units/tolerance'
 import type { ThingAt } from '../frame/arrangement'
-import type { Counting, Layer, Member } from './layer'
+import type { Counting, Layer } from './layer'
 import type { MassPoint } from '../loads/mass-points'
 
 /**

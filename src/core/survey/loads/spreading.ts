@@ -1,6 +1,12 @@
 import type { FootSide, RackAt } from '../frame/arrangement'
-import type { Member } from '../load-path/layer'
 import type { MassPoint } from './mass-points'
+
+/** A mass on one unit of a layer (one bar, one foot, one side, or the set), and how much of it. */
+export interface Member {
+  readonly mass: MassPoint
+  readonly unit: number
+  readonly fraction: number
+}
 
 export const SIDES = ['left', 'right'] as const
 

@@ -1,6 +1,6 @@
+import type { Member } from '../loads/spreading'
 import type { State } from '../../units/scalars'
 import type { Arrangement, RackAt } from '../frame/arrangement'
-import type { Member } from '../load-path/layer'
 import type { Cell } from '../load-path/limit'
 import type { LoadPath } from '../load-path/load-path'
 import { holdAt, overBars, type Via } from './influence'

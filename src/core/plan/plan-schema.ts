@@ -1,0 +1,9 @@
+import { brokenReferences } from './integrity'
+import { planShape } from './plan'
+
+/** The shape and the promise that every id is unique and every reference leads somewhere. */
+export const planSchema = planShape.superRefine((plan, context) => {
+  for (const broken of brokenReferences(plan)) {
+    context.addIssue({ code: 'custom', path: [...broken.path], message: broken.message })
+  }
+})
