@@ -157,7 +157,7 @@ export type { RemedyStock } from './remedies/candidate'
 export { remediesFor, type Remedy } from './remedies/remedies'
 
 export { ANSWER_WORD, ANSWERS, type StepAnswer } from './log/answer'
-export { type Calibration } from './log/events/entry'
+export type { Calibration } from './log/calibration'
 export { type PullEvidence, pullWord } from './log/pull-evidence'
 export { type BayProgress, NOTHING_DONE, pullKey } from './log/record'
 export { isMark, TAPED_NAME } from './log/taped'

@@ -1,6 +1,6 @@
+import type { Calibration } from './calibration'
 import type { StepAnswer } from './answer'
 import type { Contents } from './contents'
-import type { Calibration } from './events/entry'
 import type { ProofOutcome } from './proof-outcome'
 import type { PullEvidence } from './pull-evidence'
 import type { Readings, Taped } from './taped'

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { daySchema, idSchema } from '../../units/scalars'
+import { idSchema } from '../../units/scalars'
 import type { RecordDraft } from '../record'
 
 /** What every entry says: when, of which car and job, by whom. */
@@ -22,9 +22,6 @@ export const words = z.string().trim().min(1).max(600)
 export const reason = z.string().min(1).max(1000)
 /** What was typed for a figure, in the unit in which it was read. */
 export const typed = z.string().min(1).max(60)
-/** Until when a tool is calibrated, and whether that held when it was read: said then, as no clock is asked later. */
-export const calibration = z.strictObject({ until: daySchema, held: z.boolean() })
-export type Calibration = z.infer<typeof calibration>
 export const hung = z.record(key, z.union([z.number(), z.string().max(500)]))
 
 /** An entry of a kind, as it is parsed. */

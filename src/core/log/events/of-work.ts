@@ -1,3 +1,4 @@
+import { calibration } from '../calibration'
 import * as z from 'zod'
 import { massKg, sizeMm } from '../../units/scalars'
 import { ANSWER_WORD, ANSWERS } from '../answer'
@@ -5,7 +6,7 @@ import { PROOF_OUTCOMES } from '../proof-outcome'
 import { PULL_EVIDENCE, pullWords } from '../pull-evidence'
 import { forgetPlaces, keepAnswers, pullKey, signKey } from '../record'
 import { isMark, TAPED, TAPED_NAME, type Taped } from '../taped'
-import { asTyped, calibration, entry, hung, key, reason, tidy, typed, words } from './entry'
+import { asTyped, entry, hung, key, reason, tidy, typed, words } from './entry'
 
 const step = { stepId: key, title: words }
 /** How a reading came: by which tool, and whether a device of the demo only played it. */
