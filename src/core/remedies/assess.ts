@@ -18,8 +18,8 @@ export interface Assessment extends Reviewed {
  * The one way from a plan to its survey, its review and its fixes: every screen, worker, shell and route asks here. The
  * review is made when it is first asked for, and each finding's fixes when they are.
  */
-export function assess(plan: Plan): Assessment {
-  const surveyed = survey(plan)
+export function assess(plan: Plan, before?: Assessment): Assessment {
+  const surveyed = survey(plan, before?.survey)
   const reviewed = once(() => review(surveyed))
   const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
   return {

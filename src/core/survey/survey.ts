@@ -123,10 +123,13 @@ function finished(plan: Plan): Plan {
   return { ...plan, racks, placements }
 }
 
-/** Computes once all that follows from a plan, of what is on when the vehicle leaves. Same plan in, same survey out. */
-export function survey(whole: Plan): Survey {
+/**
+ * Computes once all that follows from a plan, of what is on when the vehicle leaves. Same plan in, same survey out; with
+ * the survey before an edit, what the edit left alone is the same objects too.
+ */
+export function survey(whole: Plan, before?: Survey): Survey {
   const plan = finished(whole)
-  const arrangement = arrange(plan)
+  const arrangement = arrange(plan, before)
   const masses = massPoints(plan, arrangement)
   const path = loadPath(plan, arrangement, masses)
   const statics = staticsOf(arrangement, masses, path)
@@ -135,7 +138,7 @@ export function survey(whole: Plan): Survey {
   return {
     ...arrangement,
     plan: whole,
-    body: bodyOutline(plan.vehicle),
+    body: before?.plan.vehicle === plan.vehicle ? before.body : bodyOutline(plan.vehicle),
     fit: fitOf(plan, arrangement, statics.sagMm),
     statics,
     motion: motionOf(plan, arrangement, masses),

@@ -1,7 +1,6 @@
 import { sizeAsPlaced, type ThingAt } from '@/core'
 import { memo } from 'react'
 import type { ViewName } from './layout'
-import { sameThing } from './same-thing'
 import type { ThingPaths } from './hull-paths'
 import { thingPaths } from './thing-paths'
 
@@ -42,24 +41,16 @@ export function pathsOf(thing: ThingAt, view: ViewName): ThingPaths {
 }
 
 /** A piece of gear in one view. What is not there in the state on show is drawn dashed. */
-export const ThingView = memo(
-  function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
-    const [u, v] = middleOf(thing, view)
-    const paths = pathsOf(thing, view)
-    const mirrored = view === 'side' && thing.turn === 180 ? ' scale(-1 1)' : ''
-    const turn = view === 'plan' ? ` rotate(${thing.turn})` : mirrored
-    const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
-    return (
-      <g transform={`translate(${u} ${v})${turn}`} className={look}>
-        <path d={paths.outline} className="draw-thing" />
-        {paths.detail !== '' && <path d={paths.detail} className="draw-detail" />}
-      </g>
-    )
-  },
-  (before, after) =>
-    before.view === after.view &&
-    before.picked === after.picked &&
-    before.pointedAt === after.pointedAt &&
-    before.absent === after.absent &&
-    sameThing(before.thing, after.thing),
-)
+export const ThingView = memo(function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
+  const [u, v] = middleOf(thing, view)
+  const paths = pathsOf(thing, view)
+  const mirrored = view === 'side' && thing.turn === 180 ? ' scale(-1 1)' : ''
+  const turn = view === 'plan' ? ` rotate(${thing.turn})` : mirrored
+  const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
+  return (
+    <g transform={`translate(${u} ${v})${turn}`} className={look}>
+      <path d={paths.outline} className="draw-thing" />
+      {paths.detail !== '' && <path d={paths.detail} className="draw-detail" />}
+    </g>
+  )
+})

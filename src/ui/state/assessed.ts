@@ -4,13 +4,16 @@ import { useEffect, useMemo, useState } from 'react'
 import { stockNow } from '@/ui/state/stock'
 
 const assessed = new WeakMap<Plan, Assessment>()
+/** The last of a job: what its next edit leaves alone is not drawn again. */
+let last: Assessment | undefined
 
 /** Survey, review and fixes of a plan, once per plan. */
 export function assessedOf(plan: Plan): Assessment {
   const known = assessed.get(plan)
   if (known) return known
-  const fresh = assess(plan)
+  const fresh = assess(plan, last?.plan.id === plan.id ? last : undefined)
   assessed.set(plan, fresh)
+  last = fresh
   return fresh
 }
 

@@ -236,13 +236,30 @@ export function standingOn(around: Around, gear: Gear, placement: Placement, ind
   }
 }
 
-/** Where everything is: racks, bars, feet and gear in the vehicle frame (mm), feet numbered over the whole plan. */
-export function arrange(plan: Plan): Arrangement {
+const sameBox = (a: Box, b: Box): boolean =>
+  a.x0 === b.x0 && a.x1 === b.x1 && a.y0 === b.y0 && a.y1 === b.y1 && a.z0 === b.z0 && a.z1 === b.z1
+
+/**
+ * Where everything is: racks, bars, feet and gear in the vehicle frame (mm), feet numbered over the whole plan. What stands
+ * just where it stood before is the very same object, so that what is drawn of it need not be drawn again.
+ */
+export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan }): Arrangement {
   const { vehicle } = plan
+  const sameVehicle = before?.plan.vehicle === vehicle
   const attachments = new Map(vehicle.attachments.map((attachment) => [attachment.id, attachment]))
   const allBars: BarAt[] = []
   const allFeet: FootAt[] = []
   const racks = plan.racks.map((rack, rackIndex): RackAt => {
+    const was = sameVehicle ? before.racks[rackIndex] : undefined
+    if (
+      was?.rack === rack &&
+      (was.bars[0]?.index ?? allBars.length) === allBars.length &&
+      (was.feet[0]?.index ?? allFeet.length) === allFeet.length
+    ) {
+      allBars.push(...was.bars)
+      allFeet.push(...was.feet)
+      return was
+    }
     const attachment = attachments.get(rack.attachmentId)
     const datum = datumZ(vehicle, attachment)
     const seat = rack.kind === 'ladder' ? rack.bottomZMm : seatZ(vehicle, attachment)
@@ -330,7 +347,17 @@ export function arrange(plan: Plan): Arrangement {
     const known = thingById.get(placement.id)
     const gear = gearById.get(placement.gearId)
     if (known || !gear) return known
-    const thing = standingOn(around, gear, placement, indexOf.get(placement.id) ?? 0)
+    const stands = standingOn(around, gear, placement, indexOf.get(placement.id) ?? 0)
+    const was = before?.thingById.get(placement.id)
+    const thing =
+      was?.placement === placement &&
+      was.gear === gear &&
+      was.parent === stands.parent &&
+      was.index === stands.index &&
+      was.turn === stands.turn &&
+      sameBox(was.box, stands.box)
+        ? was
+        : stands
     thingById.set(placement.id, thing)
     return thing
   }

@@ -13,7 +13,6 @@ import { memo, type KeyboardEvent, type PointerEvent } from 'react'
 import { boxPath } from '@/ui/drawing/path'
 import { viewMatrix, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
 import { attachmentPath, rackPaths } from '@/ui/drawing/rack-paths'
-import { sameThing } from '@/ui/drawing/same-thing'
 import { middleOf, sizeIn, ThingView } from '@/ui/drawing/thing-view'
 import { VehicleView } from '@/ui/drawing/vehicle-view'
 import type { Picked } from '@/ui/state/plan-store'
@@ -39,23 +38,24 @@ const NEARER: Readonly<Record<ViewName, (thing: ThingAt) => number>> = {
   rear: ({ box }) => box.x1,
 }
 
-const RackView = memo(
-  function RackView({ rack, view, pointed }: { rack: RackAt; view: ViewName; pointed: boolean }) {
-    const paths = rackPaths(rack, view)
-    return (
-      <g className={pointed ? 'draw-rack-pointed' : ''}>
-        <path d={paths.plate} className="draw-plate" />
-        <path d={paths.line} className="draw-line" />
-        <path d={paths.ink} className="draw-ink" />
-      </g>
-    )
-  },
-  (before, after) =>
-    before.rack.rack === after.rack.rack &&
-    before.rack.attachment === after.rack.attachment &&
-    before.view === after.view &&
-    before.pointed === after.pointed,
-)
+const RackView = memo(function RackView({
+  rack,
+  view,
+  pointed,
+}: {
+  rack: RackAt
+  view: ViewName
+  pointed: boolean
+}) {
+  const paths = rackPaths(rack, view)
+  return (
+    <g className={pointed ? 'draw-rack-pointed' : ''}>
+      <path d={paths.plate} className="draw-plate" />
+      <path d={paths.line} className="draw-line" />
+      <path d={paths.ink} className="draw-ink" />
+    </g>
+  )
+})
 
 const AttachmentView = memo(function AttachmentView({
   vehicle,
@@ -118,67 +118,47 @@ interface PartProps {
   readonly units: UnitChoice
 }
 
-const BarTarget = memo(
-  function BarTarget({ bar, view, picked, handlers, units }: PartProps & { bar: BarAt }) {
-    const label = () =>
-      `${bar.bar.name}, ${bar.rack.name}, at ${formatQuantity('length', bar.bar.xMm, units)}`
-    return (
-      <g
-        className="draw-focusable"
-        {...press({ kind: 'bar', id: bar.bar.id }, view, handlers, picked, label)}
-      >
-        <path d={barTarget(bar, view)} className={`draw-target ${picked ? 'draw-bar-picked' : ''}`} />
-      </g>
-    )
-  },
-  (before, after) =>
-    before.bar.bar === after.bar.bar && before.bar.box.z0 === after.bar.box.z0 && sameProps(before, after),
-)
-
-const ThingPart = memo(
-  function ThingPart({
-    thing,
-    view,
-    picked,
-    pointed,
-    absent,
-    handlers,
-    units,
-  }: PartProps & { thing: ThingAt; pointed: boolean; absent: boolean }) {
-    const [u, v] = middleOf(thing, view)
-    const [width, height] = sizeIn(thing, view)
-    const label = () => {
-      const length = (mm: number) => formatQuantity('length', mm, units)
-      const y = (thing.box.y0 + thing.box.y1) / 2
-      return `${thing.gear.name}, ${formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs(y))} ${y < 0 ? 'left' : 'right'} of the centreline`
-    }
-    return (
-      <g
-        className="draw-focusable"
-        {...press({ kind: 'thing', id: thing.placement.id }, view, handlers, picked, label)}
-      >
-        <ThingView thing={thing} view={view} picked={picked} pointedAt={pointed} absent={absent} />
-        <rect className="draw-target" x={u - width / 2} y={v - height / 2} width={width} height={height} />
-      </g>
-    )
-  },
-  (before, after) =>
-    before.pointed === after.pointed &&
-    before.absent === after.absent &&
-    before.thing.placement.id === after.thing.placement.id &&
-    sameThing(before.thing, after.thing) &&
-    sameProps(before, after),
-)
-
-function sameProps(before: PartProps, after: PartProps): boolean {
+const BarTarget = memo(function BarTarget({
+  bar,
+  view,
+  picked,
+  handlers,
+  units,
+}: PartProps & { bar: BarAt }) {
+  const label = () => `${bar.bar.name}, ${bar.rack.name}, at ${formatQuantity('length', bar.bar.xMm, units)}`
   return (
-    before.view === after.view &&
-    before.picked === after.picked &&
-    before.handlers === after.handlers &&
-    before.units.show === after.units.show &&
-    before.units.denominator === after.units.denominator
+    <g className="draw-focusable" {...press({ kind: 'bar', id: bar.bar.id }, view, handlers, picked, label)}>
+      <path d={barTarget(bar, view)} className={`draw-target ${picked ? 'draw-bar-picked' : ''}`} />
+    </g>
   )
-}
+})
+
+const ThingPart = memo(function ThingPart({
+  thing,
+  view,
+  picked,
+  pointed,
+  absent,
+  handlers,
+  units,
+}: PartProps & { thing: ThingAt; pointed: boolean; absent: boolean }) {
+  const [u, v] = middleOf(thing, view)
+  const [width, height] = sizeIn(thing, view)
+  const label = () => {
+    const length = (mm: number) => formatQuantity('length', mm, units)
+    const y = (thing.box.y0 + thing.box.y1) / 2
+    return `${thing.gear.name}, ${formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs(y))} ${y < 0 ? 'left' : 'right'} of the centreline`
+  }
+  return (
+    <g
+      className="draw-focusable"
+      {...press({ kind: 'thing', id: thing.placement.id }, view, handlers, picked, label)}
+    >
+      <ThingView thing={thing} view={view} picked={picked} pointedAt={pointed} absent={absent} />
+      <rect className="draw-target" x={u - width / 2} y={v - height / 2} width={width} height={height} />
+    </g>
+  )
+})
 
 interface ViewProps {
   readonly survey: Survey
