@@ -30,7 +30,7 @@ interface AttachmentTraits {
   /** Where it is: what is on the roof passes its load on to it, the others end the load path themselves. */
   readonly on: 'roof' | 'frame' | 'bed' | 'canopy' | 'hatch'
   /** What it stands on in its turn and weighs on, with its own mass: that bears all that is on it as well. */
-  readonly weighsOn?: 'bed'
+  readonly weighsOn?: 'bedRail'
   /** Which racks stand on it. */
   readonly racks: readonly RackKind[]
   /** Where feet may stand: anywhere along it, only at points, at the doors, or nowhere: a ladder hangs on a seam. */
@@ -264,7 +264,7 @@ const attachments = {
     word: 'canopy tracks',
     alsoCalled: ['tracks', 'canopy'],
     on: 'canopy',
-    weighsOn: 'bed',
+    weighsOn: 'bedRail',
     racks: ['bars', 'platform'],
     feet: 'along',
     sharedBy: 'side',

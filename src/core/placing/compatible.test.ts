@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEMO_PLANS, hatchJob, pointsJob, podJob, threeSpreads, yardVan } from '@/demo/plans'
+import { DEMO_PLANS, hatchJob, pointsJob, podJob, ridgeTent, threeSpreads, yardVan } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { barsRack, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import { apply } from '../plan/apply'
@@ -70,6 +70,25 @@ describe('whether gear goes on a rack', () => {
     expect(words(ask({ ...threeSpreads, placements: [] }, edge))).toContain(
       'bars moved for a spread of 750 mm to 770 mm',
     )
+  })
+
+  it('is not called fitting where a size is not known, nor refused: the question is said with it', () => {
+    const unknown: Plan = {
+      ...ridgeTent,
+      placements: [],
+      racks: ridgeTent.racks.map((rack) => {
+        if (rack.kind !== 'platform') return rack
+        const { slatSlotMm: _, ...deck } = rack.deck
+        return { ...rack, deck }
+      }),
+    }
+    const basket = DEMO_STOCK.gear.find(({ name }) => name === 'Deck basket')!
+    const answer = ask(unknown, basket)
+    expect(answer).toMatchObject({ kind: 'fitsIf', commands: [] })
+    expect(answer.kind === 'fitsIf' && phraseText(answer.say)).toBe(
+      'once it is known: the mouth of the slots between the slats',
+    )
+    expect(ask({ ...ridgeTent, placements: [] }, basket).kind).toBe('fits')
   })
 
   it('says why not: no spread on fixed points, no width, no carrier', () => {

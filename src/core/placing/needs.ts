@@ -17,6 +17,8 @@ export interface Need {
   readonly cure:
     | { readonly kind: 'bars'; readonly commands: readonly SingleCommand[] }
     | { readonly kind: 'fitting'; readonly fitting: Fitting }
+    /** Nothing is against it that anybody knows: it is asked once the thing is on. */
+    | { readonly kind: 'question' }
     | undefined
 }
 
@@ -59,6 +61,9 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
           }
         : { rule: 'mount-match', words: [`on ${low}: ${found.why}`], cure: undefined }
     }
+    // Whose mount nobody has described is asked for in its own row; a size that lacks is said here too.
+    if (found.kind === 'unknown' && mount.kind !== 'unsaid')
+      return { rule: 'mount-match', words: ['once it is known: ', found.lacks], cure: { kind: 'question' } }
   }
   return undefined
 }

@@ -163,9 +163,12 @@ export function forwardOfHatch(survey: Survey, thing: ThingAt, { rule }: Stopped
   const gap = survey.plan.rules.gapsMm.hatch
   const shifts = about(survey, thing)
     .fit.swings()
-    .filter(({ swept, met }) => swept.kind === 'touches' && met.kind === 'thing')
+    .filter(
+      ({ hatch: each, swept, met }) =>
+        each.kind === 'hatch' && swept.kind === 'touches' && met.kind === 'thing',
+    )
     .map(({ swings }) => forwardToClear(swings, thing.box, gap))
-  if (shifts.some((by) => by === undefined)) return undefined
+  if (shifts.length === 0 || shifts.some((by) => by === undefined)) return undefined
   const moved = { ...placement, xMm: placement.xMm - Math.ceil(Math.max(...shifts.map((by) => by ?? 0))) }
   return stopsAt(survey, tried(survey, gear, moved)) ? undefined : moved
 }

@@ -266,6 +266,12 @@ describe('figures', () => {
 })
 
 describe('the job itself', () => {
+  it('never takes two people of one name tag: a list in what is set as a whole is looked through too', () => {
+    const driver = { id: 'driver', name: 'Driver', mass: { kg: 80, basis: 'told' as const } }
+    const use = { ...boatAndBox.use, occupants: [driver, { ...driver, name: 'Mate' }] }
+    expect(refusal(boatAndBox, { do: 'setUse', use })).toContain('driver')
+  })
+
   it('sets job, note, vehicle, clearances, use and rules', () => {
     expect(after(boatAndBox, { do: 'setJob', job: { name: 'Other' } }).job).toEqual({ name: 'Other' })
     expect(after(boatAndBox, { do: 'setNote', note: 'Mind the cap.' }).note).toBe('Mind the cap.')

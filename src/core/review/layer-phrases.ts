@@ -148,7 +148,10 @@ export function askFigure(cell: Cell): Ask {
     return {
       where,
       label,
-      target: owner?.of === 'gear' ? { open: 'gear', gearId: owner.id } : { open: 'rack' },
+      target:
+        owner?.of === 'gear'
+          ? { open: 'gear', gearId: owner.id }
+          : { open: layer.role === 'attachment' ? 'vehicle' : 'rack' },
     }
   return { where, label, target: { field: 'rating', owner, state, per: 'set' } }
 }

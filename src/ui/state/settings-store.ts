@@ -42,8 +42,13 @@ export const useSettings = create<SettingsStore>((set, get) => ({
       } catch (error) {
         set({ trouble: whyNotKept(error) })
       }
-      if (demo && !get().settings.seeded) await get().putDemo()
-      else if (get().settings.seeded) set({ demo: await fetchDemo() })
+      try {
+        if (demo && !get().settings.seeded) await get().putDemo()
+        else if (get().settings.seeded) set({ demo: await fetchDemo() })
+      } catch {
+        // The own jobs open all the same.
+        set({ trouble: 'The demo could not be fetched. Load the page again for its stock.' })
+      }
       set({ ready: true })
     })()
     return started

@@ -12,7 +12,7 @@ import { edit, editInPlace, put, onward, without } from './edit'
 export const ofJob = {
   setJob: editInPlace({ job: jobSchema }, (plan, { job }) => ({ ...plan, job })),
   setNote: editInPlace({ note: noteSchema }, (plan, { note }) => ({ ...plan, note })),
-  setUse: editInPlace({ use: useSchema }, (plan, { use }) => ({ ...plan, use })),
+  setUse: edit({ use: useSchema }, (plan, { use }) => ({ ...plan, use })),
   setRules: editInPlace({ rules: houseRulesSchema }, (plan, { rules }) => ({ ...plan, rules })),
   setCar: editInPlace({ car: carSchema }, (plan, { car }) => ({ ...plan, car })),
   setMeasurement: edit({ measurement: measurementSchema }, (plan, { measurement }) => ({

@@ -87,6 +87,17 @@ describe('a rack on the tracks of a canopy', () => {
     expect(asked.join()).toContain('What Canopy tracks stands on')
   })
 
+  it('stands on the bed’s rails and on nothing else of the bed; what is not described is asked of the vehicle', () => {
+    const channels: Attachment = { ...rails, kind: 'bedChannel', id: 'channels', name: 'Bed channels' }
+    const both = survey(planWith(channels, rails, tracks))
+    expect(both.loadPath.cellAt('attachment:bed', 'road')?.countedKg).toBeCloseTo(130, 6)
+    expect(both.loadPath.cellAt('attachment:channels', 'road')).toBeUndefined()
+    const asked = review(survey(planWith(channels, tracks))).findings.filter(
+      ({ severity, subject }) => severity === 'findOut' && subject.layerId === 'under:tracks',
+    )
+    expect(asked.map(({ ask }) => ask?.target)).toContainEqual({ open: 'vehicle' })
+  })
+
   it('counts the canopy against the payload', () => {
     const heavy = planWith(rails, tracks)
     const payload = survey({

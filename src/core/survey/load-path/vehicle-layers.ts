@@ -14,7 +14,7 @@ const isCargo = (mass: MassPoint) => !isPart(mass) && !isHolder(mass) && mass.of
 
 /** Whether one thing that holds racks stands on another, as a canopy does on the bed's sides. */
 const standsOn = (above: Attachment, under: Attachment): boolean =>
-  ATTACHMENTS[above.kind].weighsOn === ATTACHMENTS[under.kind].on
+  ATTACHMENTS[above.kind].weighsOn === under.kind
 
 /** What holds the racks: rails, points, bed, frame, hatch, where they have figures of their own, and what those stand on. */
 export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
@@ -25,8 +25,8 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
   // From the top down: what stands on something comes before it.
   const topDown = attachments.toSorted((a, b) => Number(standsOn(b, a)) - Number(standsOn(a, b)))
   const links = topDown.flatMap((attachment): Link[] => {
-    // A canopy stands on the first of the bed's attachments that are named.
-    const first = attachments.find((each) => ATTACHMENTS[each.kind].on === ATTACHMENTS[attachment.kind].on)
+    // Where several of a kind are named, it stands on the first.
+    const first = attachments.find(({ kind }) => kind === attachment.kind)
     const carried = first === attachment ? above(attachment) : []
     const racks = [...holding(attachment), ...carried.flatMap(holding)]
     return racks.length === 0 ? [] : [attachmentLayer(attachment, racks, carried, masses)]

@@ -233,7 +233,7 @@ export function JobsBoard() {
               <p className="text-xl">No jobs yet.</p>
               <p className="mt-2 mb-4">
                 Start one with a vehicle and its rack, open a plan file (or drop one anywhere), or look round
-                the demo: an invented outfitter with a dozen jobs.
+                the demo: an invented outfitter with jobs of its own.
               </p>
               <button
                 type="button"

@@ -232,3 +232,18 @@ function readAttachmentKind(
   }
   return Object.fromEntries(Object.entries(made).filter(([, value]) => value !== undefined)) as Attachment
 }
+
+/** A vehicle's draft from before its attachments kept what their kind asks under one field: nothing typed is lost. */
+export function liftAttachments(kept: unknown): unknown {
+  if (typeof kept !== 'object' || kept === null || !('attachments' in kept)) return kept
+  const { attachments } = kept
+  if (!Array.isArray(attachments)) return kept
+  return {
+    ...kept,
+    attachments: attachments.map((each: unknown) => {
+      if (typeof each !== 'object' || each === null || 'more' in each) return each
+      const { rise, shape, top, ...rest } = each as Readonly<Record<string, unknown>>
+      return { ...rest, more: { rise, shape, top } }
+    }),
+  }
+}

@@ -5,7 +5,7 @@ import { DEMO_STOCK } from '@/demo/stock'
 import { DraftReader } from './draft-reader'
 import { gearToDraft, readGear, startingGearDraft } from './gear-draft'
 import { nextBar, rackToDraft, readRack, startingPart, startingRackDraft } from './rack-draft'
-import { ATTACHMENT_CHOICES, startingAttachment } from './attachment-draft'
+import { ATTACHMENT_CHOICES, liftAttachments, startingAttachment } from './attachment-draft'
 import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
 
 /** The same thing without what was typed: a form writes that for every field it shows. */
@@ -232,5 +232,26 @@ describe('rubbish in a form', () => {
     expect(reader.positions('bad', '310; here', [5])).toEqual([5])
     expect(reader.problems['bad']).toContain('"here" has no number')
     expect(reader.positions('none', ' ; ', [7])).toEqual([7])
+  })
+})
+
+describe('a draft kept by an earlier version', () => {
+  it('is lifted with all that was typed of its attachments, and reads', () => {
+    const draft = startingVehicleDraft('estate', 'metric')
+    const { more, ...rest } = draft.attachments[0]!
+    const old = {
+      ...draft,
+      name: 'Own',
+      attachments: [{ ...rest, rise: '52 mm', shape: 'oval', top: '1100 mm' }],
+    }
+    const lifted = liftAttachments(old) as typeof draft
+    expect(Object.keys(more)).toEqual(['rise', 'shape'])
+    expect(lifted.attachments[0]?.more).toMatchObject({ rise: '52 mm', shape: 'oval' })
+    const { value, problems } = readVehicle(lifted, 'metric', 'own')
+    expect(problems).toEqual({})
+    expect(value.attachments[0]).toMatchObject({ kind: 'raisedRail', riseMm: 52, shape: 'oval' })
+    expect(liftAttachments(draft)).toEqual(draft)
+    for (const rubbish of [undefined, null, 'text', { attachments: 'none' }])
+      expect(liftAttachments(rubbish)).toEqual(rubbish)
   })
 })

@@ -30,6 +30,8 @@ function sameShape(a: unknown, b: unknown): boolean {
 
 const KEEP_AFTER_MS = 400
 
+const asKept = (kept: unknown): unknown => kept
+
 /**
  * A form whose texts are read by the core's parser at every change. What was typed is kept in this browser until it
  * is saved, so that a reload in the middle loses nothing.
@@ -38,6 +40,8 @@ export function useDraftForm<D extends FieldValues, T>(
   key: string,
   start: D,
   read: (draft: D) => ReadDraft<T>,
+  /** Brings what an earlier version kept into today's shape. */
+  lift: (kept: unknown) => unknown = asKept,
 ): DraftForm<D, T> {
   const form = useForm<D>({
     defaultValues: start as DefaultValues<D>,
@@ -55,8 +59,9 @@ export function useDraftForm<D extends FieldValues, T>(
 
   useEffect(() => {
     let current = true
-    void loadDraft(key).then((kept) => {
+    void loadDraft(key).then((stored) => {
       if (!current) return
+      const kept = lift(stored)
       if (kept !== undefined && kept !== null && sameShape(start, kept))
         reset(kept as D, { keepDefaultValues: true })
       setLooked(true)
@@ -64,7 +69,7 @@ export function useDraftForm<D extends FieldValues, T>(
     return () => {
       current = false
     }
-  }, [key, start, reset])
+  }, [key, start, reset, lift])
 
   const { isDirty } = form.formState
   useEffect(() => {

@@ -23,7 +23,12 @@ import { FormChoice, FormFigures, FormText } from './form-fields'
 import { BalanceFields } from './balance-fields'
 import { FormFrame } from './form-frame'
 import { useDraftForm } from './use-draft-form'
-import { ATTACHMENT_CHOICES, startingAttachment, type AttachmentDraft } from './attachment-draft'
+import {
+  ATTACHMENT_CHOICES,
+  liftAttachments,
+  startingAttachment,
+  type AttachmentDraft,
+} from './attachment-draft'
 import { OBSTACLE_CHOICES, startingObstacle } from './obstacle-draft'
 import { ObstacleFields } from './obstacle-fields'
 import { readVehicle, startingVehicleDraft, vehicleToDraft } from './vehicle-draft'
@@ -110,8 +115,11 @@ export function VehicleForm({
     () => (was ? vehicleToDraft(was, system) : startingVehicleDraft('estate', system)),
     [was, system],
   )
-  const { form, read, draft, forget } = useDraftForm(`vehicle/${was?.id ?? 'new'}`, start, (each) =>
-    readVehicle(each, system, id, was),
+  const { form, read, draft, forget } = useDraftForm(
+    `vehicle/${was?.id ?? 'new'}`,
+    start,
+    (each) => readVehicle(each, system, id, was),
+    liftAttachments,
   )
   const { fields, append, remove } = useFieldArray({
     control: form.control,

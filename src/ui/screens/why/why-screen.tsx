@@ -47,11 +47,16 @@ function examples(plans: readonly Plan[]): ReadonlyMap<string, Example> {
 export function WhyScreen() {
   const seeded = useSettings((store) => store.settings.seeded)
   const [words, setWords] = useState('')
-  const [byRule, setByRule] = useState<ReadonlyMap<string, Example>>(new Map())
+  const [demo, setDemo] = useState<ReadonlyMap<string, Example> | 'fetching' | 'failed'>('fetching')
   useEffect(() => {
-    void fetchDemo().then(({ plans }) => {
-      setByRule(examples(plans))
-    })
+    fetchDemo().then(
+      ({ plans }) => {
+        setDemo(examples(plans))
+      },
+      () => {
+        setDemo('failed')
+      },
+    )
   }, [])
   const wanted = words.trim().toLowerCase()
   const has = ({ title, question, formula, source }: Rule) =>
@@ -86,7 +91,7 @@ export function WhyScreen() {
         </label>
         <ol className="mt-4">
           {shown.map((check) => {
-            const example = byRule.get(check.id)
+            const example = typeof demo === 'string' ? undefined : demo.get(check.id)
             return (
               <li key={check.id} id={check.id} className="why-rule">
                 <div>
@@ -113,6 +118,10 @@ export function WhyScreen() {
                           <span className="text-ink2">({example.job.name})</span>
                         )}
                       </>
+                    ) : demo === 'fetching' ? (
+                      'Fetching the demo.'
+                    ) : demo === 'failed' ? (
+                      'The demo could not be fetched.'
                     ) : (
                       check.nothing
                     )}
