@@ -23,7 +23,7 @@ import {
 } from '../src/core'
 import { bayOf } from './bay-command'
 
-export interface ShellStreams {
+interface ShellStreams {
   read(path: string): Promise<string>
   out(line: string): void
   err(line: string): void

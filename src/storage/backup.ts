@@ -38,7 +38,7 @@ export async function backupText(madeAt: string): Promise<string> {
   return printBackup(shelves, madeAt, await sha256(checkedText(shelves)))
 }
 
-export type OpenedBackup =
+type OpenedBackup =
   | { readonly ok: true; readonly madeAt: string; readonly shelves: Shelves }
   | { readonly ok: false; readonly reasons: readonly string[] }
 

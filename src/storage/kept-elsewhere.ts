@@ -6,7 +6,7 @@ const keptSchema = z.discriminatedUnion('shelf', [
   z.object({ shelf: z.literal('plans'), id: idSchema }),
   z.object({ shelf: z.literal('log') }),
 ])
-export type KeptElsewhere = z.infer<typeof keptSchema>
+type KeptElsewhere = z.infer<typeof keptSchema>
 
 let channel: BroadcastChannel | undefined
 

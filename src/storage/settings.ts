@@ -4,7 +4,7 @@ import { settingsShelf, whyNotKept, type Kept } from './shelves'
 
 const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })
 
-export const settingsSchema = z.object({
+const settingsSchema = z.object({
   units: z.enum(['metric', 'us', 'both']).catch('metric'),
   denominator: z.union([z.literal(8), z.literal(16), z.literal(32)]).catch(16),
   theme: z.enum(['system', 'bay', 'night-bay']).catch('system'),

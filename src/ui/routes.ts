@@ -32,7 +32,7 @@ export const ROUTES = {
   handover: { path: '/handover', title: 'Handover', shown: { handover: { job: 'demo-ladder' } } },
   log: { path: '/log', title: 'Log', shown: { log: { vehicle: 'car-demo-ridge-tent' } } },
 } as const satisfies Record<string, RouteTraits>
-export type RouteName = keyof typeof ROUTES
+type RouteName = keyof typeof ROUTES
 
 /** A screen's address, with what it is to show. */
 export function to(route: RouteName, query: Readonly<Record<string, string>> = {}): string {

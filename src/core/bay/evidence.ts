@@ -181,7 +181,7 @@ export function hangsNow(step: Step, survey: Survey, progress: BayProgress): Hun
 }
 
 /** What has changed of what a tick hung on, in words; nothing while it still holds. A tick from before this was kept holds. */
-export function grownOld(
+function grownOld(
   step: Step,
   survey: Survey,
   progress: BayProgress,
@@ -197,7 +197,7 @@ export function grownOld(
 }
 
 /** A job's progress as it holds today: what has grown old is open again, with what changed. */
-export interface HeldProgress {
+interface HeldProgress {
   readonly progress: BayProgress
   /** The steps to be done again, by id, each with what changed since. */
   readonly again: ReadonlyMap<string, string>

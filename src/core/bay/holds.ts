@@ -26,7 +26,7 @@ export interface Hold {
 }
 
 /** What a job's other steps and its review say to handing it over. */
-export interface AroundHandover {
+interface AroundHandover {
   readonly steps: readonly Step[]
   readonly review: Review
   /** Steps that were done and are to be done again, with what changed. */

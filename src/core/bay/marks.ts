@@ -3,7 +3,7 @@ import type { Survey } from '../survey/survey'
 import type { Part } from '../plan/rack'
 
 /** What of a rack goes where, and which way round. */
-export interface Mark {
+interface Mark {
   readonly partId: string
   readonly what: string
   /** LHF, RHF and so on; empty for what may go to either side. */
@@ -11,14 +11,14 @@ export interface Mark {
   readonly say: string
 }
 
-export interface KeyMark {
+interface KeyMark {
   readonly what: string
   readonly cores: number
   readonly codes: readonly string[]
   readonly say: string
 }
 
-export interface Marks {
+interface Marks {
   readonly marks: readonly Mark[]
   readonly arrows: readonly { readonly on: string; readonly say: string }[]
   readonly bars: readonly { readonly name: string; readonly say: string }[]

@@ -15,7 +15,7 @@ export interface ProofItem {
 }
 
 /** One way of driving it, by a key that stays and its name. */
-export interface DriveCase {
+interface DriveCase {
   readonly id: string
   readonly name: string
 }

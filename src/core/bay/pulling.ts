@@ -43,7 +43,7 @@ export function badPull(step: Step, progress: BayProgress): Pull | undefined {
 }
 
 /** One press that stands for all places of a pass that nobody has given yet, with how they are known. */
-export interface PassPress {
+interface PassPress {
   readonly message: Phrase
   readonly pulls: readonly Pull[]
   readonly how: PullEvidence

@@ -50,13 +50,13 @@ export function minutesLeft(
 export type StepState = 'done' | 'again' | 'open' | StepAnswer
 
 /** One piece of evidence that a step asks: at which place, what was given, and how it is known. */
-export interface Evidence {
+interface Evidence {
   readonly place: string
   readonly given: string | undefined
 }
 
 /** What a step asks place by place, and what was given. */
-export function evidenceOf(step: Step, survey: Survey, progress: BayProgress): Evidence[] {
+function evidenceOf(step: Step, survey: Survey, progress: BayProgress): Evidence[] {
   const { task } = step
   switch (task.kind) {
     case 'torque': {

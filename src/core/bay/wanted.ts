@@ -8,7 +8,7 @@ export const wantsReadings = ({ joint }: JointGroup): boolean =>
   joint.signs.some(({ kind }) => kind === 'reading')
 
 /** A sign that the sheet wants seen beside the reading, and where nobody has seen it yet. */
-export interface SignsWanted {
+interface SignsWanted {
   readonly sign: string
   readonly spots: readonly string[]
 }

@@ -1,6 +1,6 @@
 import type { Survey } from '../survey/survey'
 
-export interface Snap {
+interface Snap {
   readonly xMm: readonly number[]
   readonly yMm: readonly number[]
 }

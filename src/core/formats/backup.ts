@@ -28,7 +28,7 @@ export function printBackup(shelves: Shelves, madeAt: string, sha256: string): s
   return `${JSON.stringify({ format: 'ypsos-backup', version: 1, madeAt, sha256, shelves })}\n`
 }
 
-export type ReadBackup =
+type ReadBackup =
   | { readonly ok: true; readonly shelves: Shelves; readonly madeAt: string; readonly sha256: string }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 

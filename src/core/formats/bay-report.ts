@@ -27,7 +27,7 @@ export const bayReportSchema = z.strictObject({
   minutesLeft: z.strictObject({ one: z.number(), two: z.number() }),
   steps: z.array(stepSchema),
 })
-export type BayReport = z.infer<typeof bayReportSchema>
+type BayReport = z.infer<typeof bayReportSchema>
 
 const stepReport = ({ step, state, changed, waits, holds, asks }: StepStands, choice?: UnitChoice) => ({
   id: step.id,

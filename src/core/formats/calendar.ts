@@ -5,7 +5,7 @@ import type { Due } from '../bay/due'
 type Stamped = EventAttributes & { readonly timestamp: number }
 
 /** Whose dates they are, for the words of each entry. */
-export interface CalendarOf {
+interface CalendarOf {
   readonly vehicle: string
   readonly jobId: string
   /** When the file was made, UTC, as 2027-03-12T09:30:00Z: the same dues made at the same time are the same file. */

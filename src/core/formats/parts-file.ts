@@ -4,7 +4,7 @@ import { partSchema, type Part } from '../plan/rack'
 
 const partsSchema = z.array(partSchema).max(2000)
 
-export type ReadParts =
+type ReadParts =
   | { readonly ok: true; readonly parts: readonly Part[] }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 

@@ -3,7 +3,7 @@ import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { type Plan } from '../plan/plan'
 import { liftToPresent } from '../plan/versions'
 
-export type ReadPlan =
+type ReadPlan =
   | { readonly ok: true; readonly plan: Plan }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 

@@ -128,7 +128,7 @@ export const surveyReportSchema = z.strictObject({
   ),
   heightsMm: statewise(z.strictObject({ topMm: z.number(), name: z.string() })),
 })
-export type SurveyReport = z.infer<typeof surveyReportSchema>
+type SurveyReport = z.infer<typeof surveyReportSchema>
 
 const amountSchema = z.strictObject({ dimension: z.string(), value: z.number(), unit: z.string() }).nullable()
 
@@ -174,7 +174,7 @@ export const reviewReportSchema = z.strictObject({
   ),
   cautions: z.array(z.string()),
 })
-export type ReviewReport = z.infer<typeof reviewReportSchema>
+type ReviewReport = z.infer<typeof reviewReportSchema>
 
 const CORE_UNIT: Readonly<Record<Amount['dimension'], string>> = {
   length: 'mm',

@@ -146,7 +146,7 @@ export const asksOf = (column: Column, item: unknown): boolean =>
 const decides = (kind: StockKind, { path }: Column) =>
   STOCK_COLUMNS[kind].some(({ when }) => when?.path.join() === path.join())
 
-export type ReadLine<K extends StockKind> =
+type ReadLine<K extends StockKind> =
   | { readonly ok: true; readonly item: StockItem[K] }
   | { readonly ok: false; readonly wrong: readonly string[] }
 

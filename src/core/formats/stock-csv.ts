@@ -21,7 +21,7 @@ export function stockCsv<K extends StockKind>(
   return `${Papa.unparse([columns.map((column) => headOf(column, system)), ...rows], { newline: '\r\n' })}\r\n`
 }
 
-export interface LineProblem {
+interface LineProblem {
   readonly line: number
   readonly text: string
 }

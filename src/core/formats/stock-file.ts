@@ -15,7 +15,7 @@ const fileSchema = z.strictObject({
   adapters: z.array(STOCK_SCHEMAS.adapters).max(5000),
 })
 
-export type ReadStock =
+type ReadStock =
   | { readonly ok: true; readonly stock: StockLists }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 

@@ -29,7 +29,7 @@ const RAD = Math.PI / 180
 const REST_TOUCH_MM = 1e-6
 
 /** A point turned about another; the angle runs from the first axis to the second. */
-export function turnAbout([x, y]: Point2, [cx, cy]: Point2, angleRad: number): Point2 {
+function turnAbout([x, y]: Point2, [cx, cy]: Point2, angleRad: number): Point2 {
   const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)]
   return [cx + (x - cx) * cos - (y - cy) * sin, cy + (x - cx) * sin + (y - cy) * cos]
 }
@@ -239,7 +239,7 @@ export function sweepAgainst(
 }
 
 /** How far the panel reaches from its hinge, mm. */
-export function reachOf({ hinge, panel }: Swing): number {
+function reachOf({ hinge, panel }: Swing): number {
   return panel.reduce((most, [x, z]) => Math.max(most, Math.hypot(x - hinge[0], z - hinge[1])), 0)
 }
 

@@ -2,7 +2,7 @@ import { kg, type Phrase } from '../units/phrase'
 import type { Handover } from './handover'
 
 /** What a sheet opens with, before anything else: one list for screen, paper and PDF. */
-export interface OpeningPart {
+interface OpeningPart {
   readonly title: string
   readonly lines: readonly Phrase[]
   readonly grave: boolean

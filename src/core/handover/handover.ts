@@ -18,7 +18,7 @@ import { rackJoints } from '../bay/steps/joint-groups'
 import { playedReadings, torqueRows, type TorqueRow } from '../bay/torque/torque-rows'
 
 /** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */
-export interface LimitRow {
+interface LimitRow {
   readonly rack: string
   readonly state: State
   readonly carries: Phrase

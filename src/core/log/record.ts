@@ -20,7 +20,7 @@ export interface Answered {
 }
 
 /** What somebody said to differ from the sheet. */
-export interface Deviated {
+interface Deviated {
   readonly id: string
   readonly at: string
   readonly by?: string | undefined

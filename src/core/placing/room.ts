@@ -9,7 +9,7 @@ import { sharedWidth } from '../survey/bars/bar-ends'
 import type { Survey } from '../survey/survey'
 
 /** What may still be added to a rack in the state where a thing's mass leaves least, and what it would leave. kg. */
-export interface WeightRoom {
+interface WeightRoom {
   readonly state: State
   readonly addableKg: number
   /** Negative: the thing is so much too heavy. */

@@ -4,7 +4,7 @@ import { brokenReferences } from './integrity'
 import { fieldMessages } from './messages'
 import { MOST, type Plan } from './plan'
 
-export type Applied =
+type Applied =
   { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly reason: string }
 
 /**

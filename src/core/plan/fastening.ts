@@ -4,15 +4,15 @@ import { nameSchema, sizeMm } from '../units/scalars'
 
 /** Property classes of bolts and screws that the tables know. */
 export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const
-export const gradeSchema = z.enum(GRADES)
+const gradeSchema = z.enum(GRADES)
 export type Grade = z.infer<typeof gradeSchema>
 
 export const CONDITIONS = ['dry', 'oiled', 'antiSeize'] as const
-export const conditionSchema = z.enum(CONDITIONS)
+const conditionSchema = z.enum(CONDITIONS)
 export type Condition = z.infer<typeof conditionSchema>
 
 /** How a fitter knows that a joint is done, besides or instead of a figure. */
-export const signSchema = z.discriminatedUnion('kind', [
+const signSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('reading') }),
   z.strictObject({ kind: z.literal('clicks'), count: z.number().int().min(1).max(20) }),
   z.strictObject({ kind: z.literal('handle') }),
@@ -23,12 +23,12 @@ export const signSchema = z.discriminatedUnion('kind', [
 export type Sign = z.infer<typeof signSchema>
 
 /** Where a torque was read: on this part's own papers, or carried over from another rack, which never counts. */
-export const torqueSourceSchema = z.union([
+const torqueSourceSchema = z.union([
   sourceSchema,
   z.strictObject({ kind: z.literal('otherRack'), rack: nameSchema }),
 ])
 
-export const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
+const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
 
 /** A fastener as the sheet gives it, so many in all for the part; what the sheet leaves out is left out. */
 export const fastenerSchema = z.strictObject({

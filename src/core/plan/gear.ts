@@ -24,7 +24,7 @@ import {
 import { workSchema } from './work'
 
 /** What a thing asks of the bars it stands on. */
-export const fitSchema = z.strictObject({
+const fitSchema = z.strictObject({
   mount: mountSchema,
   spreadMm: rangeSchema.optional(),
   bars: z.strictObject({ from: z.number().int().min(1), to: z.number().int().max(8) }).optional(),
@@ -38,7 +38,7 @@ export const fitSchema = z.strictObject({
  * A place a carrier offers: where its middle is over the carrier's own middle and underside. It may say which
  * kinds of gear it takes; a cradle what width, a clamp which handle each of its holes takes.
  */
-export const placeSchema = z.strictObject({
+const placeSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   kind: z.enum(['inside', 'deck', 'cradle', 'clamp', 'tray']),
@@ -55,7 +55,7 @@ export type Place = z.infer<typeof placeSchema>
  * How a tent opens, as it lies at turn 0: to which side, how far past its closed box, how high its open floor
  * stands over its underside, the drop its ladder spans, and the room beside it that reaching the cover takes.
  */
-export const opensSchema = z.strictObject({
+const opensSchema = z.strictObject({
   toward: z.enum(['left', 'right', 'front', 'rear']),
   reachMm: spanMm,
   floorMm: sizeMm,

@@ -4,7 +4,7 @@ import * as z from 'zod'
 const gap = z.number().min(0).max(2000)
 
 /** How the shop works in the bay. Percent of the figure for each pass; km, days and months to the next check. */
-export const bayRulesSchema = z.strictObject({
+const bayRulesSchema = z.strictObject({
   tightening: z.enum(['tables', 'feel']),
   security: z.enum(['lockAndFlat', 'threadlocker', 'both']),
   passesPercent: z.array(z.number().min(1).max(100)).min(1).max(5),

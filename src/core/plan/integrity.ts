@@ -3,7 +3,7 @@ import type { Placement } from './placement'
 import type { Plan } from './plan'
 import { barsOf, deckOf } from './rack'
 
-export interface Broken {
+interface Broken {
   readonly path: readonly (string | number)[]
   readonly message: string
 }

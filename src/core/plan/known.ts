@@ -1,7 +1,7 @@
 import * as z from 'zod'
 
 /** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
-export const HOWS = [
+const HOWS = [
   'weighed',
   'measured',
   'label',
@@ -12,7 +12,7 @@ export const HOWS = [
   'start',
   'target',
 ] as const
-export const howSchema = z.enum(HOWS)
+const howSchema = z.enum(HOWS)
 
 /** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
 export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))

@@ -3,7 +3,7 @@ import { massSchema } from './rating'
 import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from '../units/scalars'
 
 /** What was measured: a gate of some gear or rack, a fact that the plan states too, or anything worth keeping. */
-export const measuredSubjectSchema = z.discriminatedUnion('about', [
+const measuredSubjectSchema = z.discriminatedUnion('about', [
   z.strictObject({
     about: z.literal('gate'),
     owner: z.enum(['gear', 'rack']),

@@ -6,7 +6,7 @@ import type { Rack } from './rack'
 import type { Vehicle } from './vehicle'
 
 /** How a vehicle is used unless a job says otherwise; the driver weighs 75 kg by common practice, no source. */
-export const USUAL_USE: Use = {
+const USUAL_USE: Use = {
   roadKmH: 110,
   trailKmH: 30,
   trailPitchDeg: 15,

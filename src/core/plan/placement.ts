@@ -49,7 +49,7 @@ export const hostSchema = z.discriminatedUnion('on', [
 export type Host = z.infer<typeof hostSchema>
 
 /** What an adapter offers to the gear on it. */
-export const adapterGivesSchema = z.discriminatedUnion('kind', [
+const adapterGivesSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('section'), widthMm: spanMm, heightMm: spanMm, roomMm: sizeMm }),
   z.strictObject({ kind: z.literal('channel'), slotMm: spanMm, headRoomMm: spanMm }),
 ])
@@ -113,7 +113,7 @@ export const placementSchema = z.strictObject({
 export type Placement = z.infer<typeof placementSchema>
 
 /** A person or luggage inside the vehicle: counts against its payload, never against the roof. */
-export const occupantSchema = z.strictObject({ id: idSchema, name: nameSchema, mass: massSchema })
+const occupantSchema = z.strictObject({ id: idSchema, name: nameSchema, mass: massSchema })
 export type Occupant = z.infer<typeof occupantSchema>
 
 /** A door, garage or car park the vehicle must pass. */

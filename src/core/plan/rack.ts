@@ -27,7 +27,7 @@ import { workSchema } from './work'
  * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
  * besides; a rail shape may need an adapter of its own, by name.
  */
-export const kitSchema = z.strictObject({
+const kitSchema = z.strictObject({
   bodies: z.array(bodySchema).max(kindsOf(BODIES).length).optional(),
   years: z.strictObject({ from: z.number().int(), to: z.number().int().optional() }).optional(),
   doors: z.array(z.number().int().min(1).max(8)).max(8).optional(),
@@ -79,13 +79,13 @@ export const partSchema = z.strictObject({
 })
 export type Part = z.infer<typeof partSchema>
 
-export const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
+const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
 
 /**
  * A bar's section. A wall makes a plain one hollow; a sheet may give its second moment of area and its section
  * modulus for loads from above, or say that it is solid. Each only where it is known.
  */
-export const profileSchema = z.strictObject({
+const profileSchema = z.strictObject({
   kind: profileKindSchema,
   widthMm: spanMm,
   heightMm: spanMm,
@@ -142,7 +142,7 @@ export const barSchema = z
 export type Bar = z.infer<typeof barSchema>
 
 /** A flat deck on the bars: its centre, its size and its own thickness. */
-export const deckSchema = z.strictObject({
+const deckSchema = z.strictObject({
   xMm: positionMm,
   yMm: positionMm,
   lengthMm: spanMm,
@@ -154,7 +154,7 @@ export const deckSchema = z.strictObject({
 export type Deck = z.infer<typeof deckSchema>
 
 /** A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, and where they go. */
-export const fitSheetRowSchema = z.strictObject({
+const fitSheetRowSchema = z.strictObject({
   profile: profileKindSchema,
   towerMm: z.strictObject({ front: spanMm, rear: spanMm }),
   xMm: z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm }).optional(),

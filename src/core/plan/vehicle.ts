@@ -15,7 +15,7 @@ const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
  * What holds a rack. The kinds on the roof may be rated with it and pass their load on to it; the others have figures of
  * their own and end the load path themselves.
  */
-export const attachmentSchema = unionOf<
+const attachmentSchema = unionOf<
   'kind',
   typeof attachmentShapes,
   {
@@ -24,7 +24,7 @@ export const attachmentSchema = unionOf<
 >('kind', attachmentShapes, (kind) => (loadsRoof(kind) ? onRoof : offRoof))
 export type Attachment = z.infer<typeof attachmentSchema>
 
-export const obstacleSchema = unionOf<'kind', typeof OBSTACLES, Record<ObstacleKind, typeof common>>(
+const obstacleSchema = unionOf<'kind', typeof OBSTACLES, Record<ObstacleKind, typeof common>>(
   'kind',
   OBSTACLES,
   () => common,

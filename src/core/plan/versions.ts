@@ -41,7 +41,7 @@ const carsAreTheirOwn: FormatLift = {
 /** One lift for each version before the present one, oldest first. */
 export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn]
 
-export type Lifted =
+type Lifted =
   | { readonly ok: true; readonly raw: Raw }
   | { readonly ok: false; readonly path: string; readonly reason: string }
 

@@ -3,7 +3,7 @@ import { idSchema, money, nameSchema } from '../units/scalars'
 
 /** The stages of fitting, in order; the first two go on side by side. */
 export const STAGES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const
-export const stageSchema = z.enum(STAGES)
+const stageSchema = z.enum(STAGES)
 export type Stage = z.infer<typeof stageSchema>
 
 const minutesSchema = z
@@ -15,7 +15,7 @@ export type Minutes = z.infer<typeof minutesSchema>
  * A step that a part's sheet asks for. `after` names steps of this part, or of another as `part-id/step-id`.
  * `decidesSpread`: the bars cannot be placed before it is done.
  */
-export const workStepSchema = z.strictObject({
+const workStepSchema = z.strictObject({
   id: idSchema,
   stage: stageSchema,
   title: nameSchema,

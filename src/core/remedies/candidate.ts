@@ -2,6 +2,9 @@ import type { Command } from '../plan/command'
 import type { Adapter } from '../plan/placement'
 import type { Bar, Part } from '../plan/rack'
 import type { Phrase } from '../units/phrase'
+import type { Finding } from '../review/finding'
+import type { ThingAt } from '../survey/frame/arrangement'
+import type { Survey } from '../survey/survey'
 
 /**
  * An edit that should clear a finding, not yet verified. `rank` puts the smallest change first: what only moves
@@ -24,3 +27,16 @@ export interface RemedyStock {
   readonly adapters?: readonly Adapter[]
   readonly bars?: readonly Bar[]
 }
+
+/** Edits that would clear a finding of a check; each is verified before it is offered. */
+export type Fixes = (survey: Survey, finding: Finding, stock: RemedyStock) => readonly Candidate[]
+
+/** Fixes of a check whose findings are about one thing. */
+export const ofThing =
+  (
+    fixes: (survey: Survey, thing: ThingAt, finding: Finding, stock: RemedyStock) => readonly Candidate[],
+  ): Fixes =>
+  (survey, finding, stock) => {
+    const thing = survey.thingById.get(finding.subject.placementIds[0] ?? '')
+    return thing ? fixes(survey, thing, finding, stock) : []
+  }

@@ -48,7 +48,7 @@ export type AskTarget =
   | { readonly open: 'measuring' | 'house' | 'vehicle' | 'rack' }
 
 /** What a field takes: a number with a unit, or one of a few words. */
-export type AskInput =
+type AskInput =
   | { readonly kind: 'number'; readonly dimension: Dimension }
   | { readonly kind: 'choice'; readonly options: readonly (readonly [value: string, words: string])[] }
   | { readonly kind: 'open'; readonly words: string }

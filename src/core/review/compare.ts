@@ -69,14 +69,14 @@ export function accountOf(assessment: Reviewed): Account {
 }
 
 /** A bar as far as two plans may differ in it. mm. */
-export interface BarSketch {
+interface BarSketch {
   readonly lengthMm: number
   readonly profile: string
   readonly xMm: number
 }
 
 /** What one plan has that another has not: bars of another length or profile, parts, gear. */
-export interface Differences {
+interface Differences {
   readonly bars: readonly {
     readonly name: string
     readonly a: BarSketch | undefined

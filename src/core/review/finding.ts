@@ -53,7 +53,7 @@ export const IN_STATE: Readonly<Record<State, string>> = {
   parked: 'parked',
 }
 
-export interface Subject {
+interface Subject {
   readonly layerId?: string
   readonly rackId?: string
   readonly barId?: string

@@ -106,7 +106,7 @@ export function cellFinding(
   }
 }
 
-export type CellVerdict = 'within' | 'over' | 'hangs'
+type CellVerdict = 'within' | 'over' | 'hangs'
 
 /** Whether a layer with a known limit is within it, over it as its masses are said, or within it by a fact that hangs. */
 export function judge(cell: Cell, hangs: readonly Hang[]): CellVerdict {

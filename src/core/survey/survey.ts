@@ -21,7 +21,7 @@ export interface Height {
 }
 
 /** What a foot carries in each state: the load alone, and with the rack's own parts. kg; negative is uplift. */
-export interface FootLoad {
+interface FootLoad {
   readonly loadKg: Readonly<Record<State, number>>
   readonly withRackKg: Readonly<Record<State, number>>
 }

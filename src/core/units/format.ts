@@ -1,6 +1,6 @@
 import { homeUnit, unitOf, type Dimension, type UnitSystem } from './dimension'
 
-export type Denominator = 8 | 16 | 32
+type Denominator = 8 | 16 | 32
 
 /** How a person wants numbers shown: one system or both, inches to the nearest 1/denominator. */
 export interface UnitChoice {
@@ -10,7 +10,7 @@ export interface UnitChoice {
 
 export const METRIC: UnitChoice = { show: 'metric', denominator: 16 }
 
-export interface InchParts {
+interface InchParts {
   readonly negative: boolean
   readonly whole: number
   readonly numerator: number

@@ -1,6 +1,6 @@
 import { homeUnit, UNITS, type Dimension, type Unit, type UnitSystem } from './dimension'
 
-export type Parsed =
+type Parsed =
   | { readonly ok: true; readonly value: number; readonly typed: string }
   | { readonly ok: false; readonly reason: string }
 

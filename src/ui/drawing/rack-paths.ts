@@ -3,7 +3,7 @@ import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 
 /** A rack in one view: what is solid ink, what is outlined, and what is a thin line. */
-export interface RackPaths {
+interface RackPaths {
   readonly ink: string
   readonly plate: string
   readonly line: string

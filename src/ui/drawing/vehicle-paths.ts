@@ -2,7 +2,7 @@ import type { BodyOutline, Vehicle } from '@/core'
 import { boxPath, ellipsePath, linePath, roundedPath, type PlanePoint } from './path'
 
 /** A drawing of one view: path data by line weight, in the view's mm (u right, v up). */
-export interface ViewPaths {
+interface ViewPaths {
   readonly body: string
   readonly glass: string
   readonly thin: string

@@ -4,7 +4,7 @@ import { useUnits } from '@/ui/state/settings-store'
 const FRACTION = /(\d+\/\d+)/
 
 /** Text with its fractions set as fractions; read aloud and copied as typed. */
-export function WithFractions({ text }: { text: string }) {
+function WithFractions({ text }: { text: string }) {
   return text.split(FRACTION).map((bit, i) =>
     FRACTION.test(bit) ? (
       <span key={i} className="frac">

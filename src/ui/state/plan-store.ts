@@ -10,7 +10,7 @@ export type Opened =
   | { readonly at: 'unreadable'; readonly problems: readonly FieldMessage[]; readonly raw: unknown }
   | { readonly at: 'open' }
 
-export type Saving =
+type Saving =
   { readonly at: 'saved' } | { readonly at: 'waiting' } | { readonly at: 'failed'; readonly reason: string }
 
 /** What is picked in the drawing: a thing on the rack, or a bar of it. */

@@ -7,7 +7,7 @@ import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 
 /** A nut to bring to a place in a channel, or something that is in it already and cannot be passed. mm along it. */
-export interface InChannel {
+interface InChannel {
   readonly id: string
   readonly name: string
   readonly atMm: number

@@ -6,7 +6,7 @@ import type { Survey } from '../../survey/survey'
 import { cutBarLengths, type CutPlan } from './bar-lengths'
 
 /** A stretch of a groove that a rubber strip closes, and the length to cut for it, mm across the vehicle. */
-export interface FillerStrip {
+interface FillerStrip {
   readonly barId: string
   readonly barName: string
   readonly kind: 'infill' | 'gap' | 'spacer'
@@ -15,7 +15,7 @@ export interface FillerStrip {
   readonly cutMm: number
 }
 
-export interface CutList {
+interface CutList {
   readonly strips: readonly FillerStrip[]
   /** Bars whose strips cannot be cut yet, and what has to be measured first. */
   readonly unsure: readonly { readonly barId: string; readonly barName: string; readonly say: string }[]

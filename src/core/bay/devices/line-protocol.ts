@@ -1,7 +1,7 @@
 import { UNITS, type Dimension } from '../../units/dimension'
 
 /** A reading as a device sends it on a line: kg or N·m. `steady` when the device says it has settled. */
-export interface LineReading {
+interface LineReading {
   readonly dimension: 'mass' | 'torque'
   readonly value: number
   readonly steady: boolean

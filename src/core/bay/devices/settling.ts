@@ -1,5 +1,5 @@
 /** Readings as they come, and the one that stands once they hold still: kg or N·m. */
-export interface Settling {
+interface Settling {
   readonly last: readonly number[]
   readonly settled: number | undefined
 }

@@ -1,5 +1,5 @@
 /** A mass as a scale sent it: kg, with what else the frame carried. */
-export interface WeightMeasurement {
+interface WeightMeasurement {
   readonly kg: number
   readonly unit: 'kg' | 'lb'
   /** When, by the scale's own clock, where it sends one. */
@@ -9,7 +9,7 @@ export interface WeightMeasurement {
   readonly heightM: number | undefined
 }
 
-export type Decoded<T> =
+type Decoded<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string }
 
 const POUND_KG = 0.45359237

@@ -10,7 +10,7 @@ export interface Hole {
   readonly finalMm: number | undefined
 }
 
-export interface DrillPlan {
+interface DrillPlan {
   readonly rackId: string
   readonly partId: string
   readonly partName: string

@@ -9,7 +9,7 @@ import { contactYs } from '../../survey/mounting/contacts'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 
-export type PartsKind =
+type PartsKind =
   'part' | 'fitKit' | 'lock' | 'adapter' | 'bolt' | 'nut' | 'washer' | 'consumable' | 'gear'
 
 /** One line of the parts check: so many in all, for what, from which box, and whether they are there. */
@@ -29,13 +29,13 @@ export interface PartsLine {
 }
 
 /** Something in a box that this job does not use. */
-export interface Unused {
+interface Unused {
   readonly what: string
   readonly count: number
   readonly box: string
 }
 
-export interface PartsCheck {
+interface PartsCheck {
   readonly lines: readonly PartsLine[]
   readonly unused: readonly Unused[]
   readonly total: number

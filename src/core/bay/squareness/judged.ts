@@ -31,7 +31,7 @@ export const judgedFinding = (
 })
 
 /** How far one reading of a tape may be off, mm, however often it was read. Common practice, no source. */
-export const TAPE_MM = 1
+const TAPE_MM = 1
 
 /** What was read of each, mm: its middle, and how far that may be off by its own scatter. */
 export interface Middle {

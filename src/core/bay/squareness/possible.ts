@@ -18,7 +18,7 @@ export function acrossImplied(d1: number, d2: number, left: number, right: numbe
 }
 
 /** What cannot be true together, and the readings that nothing may be made of until they are taken anew. */
-export interface Impossible {
+interface Impossible {
   readonly judged: Judged
   readonly readings: readonly Taped[]
 }

@@ -2,7 +2,7 @@ import type { Step } from './step'
 import { schedule, type Schedule } from './schedule'
 
 /** How long a job takes and how hard it is. Minutes. */
-export interface Estimate {
+interface Estimate {
   readonly one: { readonly fromMin: number; readonly toMin: number }
   readonly two: { readonly fromMin: number; readonly toMin: number }
   readonly schedule: Schedule

@@ -7,7 +7,7 @@ export interface Timed extends Ordered {
   readonly hands: 1 | 2
 }
 
-export interface Scheduled {
+interface Scheduled {
   readonly id: string
   readonly fromMin: number
   /** When hands are off it again. */

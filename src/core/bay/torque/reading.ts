@@ -4,10 +4,10 @@ import { exceeds } from '../../units/tolerance'
 import { aimNm, type Joint } from './joint'
 
 /** How far a wrench may be off, as a share of its reading. Published: ISO 6789, from memory: 4 % for most hand tools. */
-export const WRENCH_SHARE = 0.04
+const WRENCH_SHARE = 0.04
 
 /** What a reading on a joint says of it. */
-export type ReadingVerdict =
+type ReadingVerdict =
   /** Not tight yet, at the last pass. */
   | 'under'
   | 'within'

@@ -8,7 +8,7 @@ export function notPulledAgain({ locked, signs, fastener }: Joint): string | und
 }
 
 /** What is done instead, in a fitter's words. */
-export const LOOK_INSTEAD =
+const LOOK_INSTEAD =
   'look at it, and try by hand against its witness mark; if it moves, take it apart, clean it and fit it anew'
 
 /** How a joint is looked at again, whole: in the bay, the calendar and when a rack is put back. */

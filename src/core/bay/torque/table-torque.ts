@@ -17,7 +17,7 @@ const PROOF_MPA: Readonly<Record<Grade, number>> = { '8.8': 580, '10.9': 830, 'A
 export const NUT_FACTOR: Readonly<Record<Condition, number>> = { dry: 0.2, oiled: 0.16, antiSeize: 0.13 }
 
 /** How much of the proof load a joint that is taken apart again is tightened to. Handbook: Shigley, from memory. */
-export const PROOF_SHARE = 0.75
+const PROOF_SHARE = 0.75
 
 /** Nominal diameter of a metric thread as written ("M8", "m8 x 20", "M8×1.25"), mm; nothing for what is no metric thread. */
 export function threadSizeMm(thread: string): number | undefined {

@@ -25,7 +25,7 @@ export const typed = z.string().min(1).max(60)
 export const hung = z.record(key, z.union([z.number(), z.string().max(500)]))
 
 /** An entry of a kind, as it is parsed. */
-export type EntryOf<Shape extends z.ZodRawShape> = z.infer<z.ZodObject<typeof common & Shape>>
+type EntryOf<Shape extends z.ZodRawShape> = z.infer<z.ZodObject<typeof common & Shape>>
 
 /** A kind of entry: what it says, how that reads, and what it makes of a record. */
 export interface EventKindTraits<Shape extends z.ZodRawShape = z.ZodRawShape> {

@@ -6,7 +6,7 @@ import { changed, edit, put, Refusal, onward, without } from './edit'
 import { onPart } from './of-rack'
 
 /** Whose ratings an edit is about. */
-export const ratingOwnerSchema = z.discriminatedUnion('of', [
+const ratingOwnerSchema = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('roof') }),
   z.strictObject({ of: z.literal('attachment'), id: idSchema }),
   z.strictObject({ of: z.literal('part'), id: idSchema }),

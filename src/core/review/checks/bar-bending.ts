@@ -9,7 +9,7 @@ import { mm, mPa, newtonMetre } from '../../units/phrase'
 const TIE_NM = 1e-6
 
 /** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
-export const YIELD_FACTOR = 1.5
+const YIELD_FACTOR = 1.5
 
 function* judged(survey: Survey, worst: LoadedBar): Iterable<Said> {
   const { at, moment, stressMPa } = worst

@@ -5,7 +5,7 @@ import type { Outcome, Severity } from '../finding'
 import { deg, type Phrase } from '../../units/phrase'
 
 /** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */
-export const SLOPE_SHARE = 0.5
+const SLOPE_SHARE = 0.5
 
 function severityOf({ slopeDeg }: Stand, rollDeg: number): Severity {
   if (rollDeg >= slopeDeg) return 'stop'

@@ -4,7 +4,7 @@ import type { Arrangement, BarAt, RackAt } from '../frame/arrangement'
 import { normal, subtract, type Intervals } from '../../geometry/intervals'
 
 /** Where feet may stand along an attachment: anywhere in its ranges but at the posts, only in notches, or only at points. */
-export interface Seats {
+interface Seats {
   readonly locked: boolean
   /** x in mm; nothing where the attachment leaves the bars free, as a frame's legs do. */
   readonly within: Intervals | undefined
@@ -13,7 +13,7 @@ export interface Seats {
 const exactly = (xs: readonly number[]): Intervals => normal(xs.map((x) => [x, x] as const))
 
 /** Where an attachment lets feet stand. */
-export function seatsOf(attachment: Attachment): Seats {
+function seatsOf(attachment: Attachment): Seats {
   if ('ranges' in attachment) {
     if (attachment.notchesXMm && attachment.notchesXMm.length > 0)
       return { locked: true, within: exactly(attachment.notchesXMm) }

@@ -1,5 +1,5 @@
 /** How two bars that should be parallel stand to each other. */
-export interface Squareness {
+interface Squareness {
   /** From parallel, degrees; positive when the right side is the wider. */
   readonly skewDeg: number
   /** How far one end must move to make them parallel, mm. */

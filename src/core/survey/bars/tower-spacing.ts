@@ -3,7 +3,7 @@ import type { BarAt, RackAt } from '../frame/arrangement'
 import { fitSheetRow } from './seat-windows'
 
 /** Feet set evenly on a bar at a tower spacing, all in mm: where each is marked from its own end, and the overhang from the foot's edge. */
-export interface EvenFeet {
+interface EvenFeet {
   readonly towerMm: number
   /** From the bar's end, cap included, to the foot's centre: (length − tower spacing) / 2, both ends alike. */
   readonly fromEndMm: number
@@ -22,7 +22,7 @@ export function evenFeet(bar: Bar, towerMm: number, footWidthMm: number | undefi
 }
 
 /** What a fit sheet says of a bar's tower spacing. A row for another profile is refused. */
-export type TowerSpacing =
+type TowerSpacing =
   | { readonly kind: 'noSheet' }
   | { readonly kind: 'refused'; readonly rows: readonly string[] }
   | { readonly kind: 'given'; readonly feet: EvenFeet; readonly nowMm: number; readonly offCentreMm: number }

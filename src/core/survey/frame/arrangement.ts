@@ -89,7 +89,7 @@ export function packed({ placement, parent }: ThingAt): boolean {
 export const roofZ = ({ roof, heightMm }: Vehicle): number => roof.skinZMm ?? heightMm
 
 /** Height of what a rack's rises are measured from: the roof's top, or the top of the bed side. mm. */
-export function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
   return attachment && 'topZMm' in attachment ? attachment.topZMm : roofZ(vehicle)
 }
 
@@ -166,7 +166,7 @@ export function cornerName(side: FootSide, index: number, count: number): string
 }
 
 /** A thing whose middle is at x and y and whose underside is at z. mm. */
-export function thingAt(
+function thingAt(
   { gear, placement, parent, turn, index }: Omit<ThingAt, 'box' | 'centre'>,
   { x, y, z }: Point,
 ): ThingAt {

@@ -4,7 +4,7 @@ import { reachInto, TOUCH_MM } from '../../geometry/boxes'
 import { convexDepth, convexGap, type Point2 } from '../../geometry/plane'
 
 /** A thing from above in the vehicle frame: its own outline where it has one, else its box. */
-export function planOutline({ gear, box, turn, placement }: ThingAt): readonly Point2[] {
+function planOutline({ gear, box, turn, placement }: ThingAt): readonly Point2[] {
   if (!gear.outlineMm || placement.onEdge)
     return [
       [box.x0, box.y0],

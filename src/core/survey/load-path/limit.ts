@@ -31,7 +31,7 @@ export type Limit =
     }
 
 /** Sums on a layer in one state, per unit and in all; `counted` includes the house margin on guesses. kg. */
-export interface Sums {
+interface Sums {
   readonly kg: number
   readonly countedKg: number
   readonly unitKg: readonly number[]

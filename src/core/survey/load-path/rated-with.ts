@@ -1,7 +1,7 @@
 import type { Rated, Rating } from '../../plan/rating'
 
 /** Something that may be rated: by its names, with figures of its own or the statement that another's count for it. */
-export interface RatedThing {
+interface RatedThing {
   readonly names: readonly string[]
   readonly rated: Rated
 }

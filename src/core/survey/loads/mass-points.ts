@@ -124,7 +124,7 @@ function influenceOf(
  * the box and stands on its ladder, what lies outside comes down at the box's edge; what the ladder takes is not
  * counted off.
  */
-export function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
+function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
   if (!load.atMm) return centre
   const [dx, dy] = turned(load.atMm.xMm, load.atMm.yMm, turn)
   const x = (box.x0 + box.x1) / 2 + dx

@@ -2,7 +2,7 @@ import { packed, type ThingAt } from '../frame/arrangement'
 import type { MassPoint } from '../loads/mass-points'
 
 /** One end of a lift: hands out from the ankles, and over the ground, cm. */
-export interface HandsAt {
+interface HandsAt {
   readonly outCm: number
   readonly heightCm: number
 }

@@ -40,7 +40,7 @@ export const UNLABELLED_WEBBING_KG: readonly (readonly [inches: number, kg: numb
   [4, 4000 * LB_KG],
 ]
 
-export interface Lashing {
+interface Lashing {
   readonly kg: number
   /** Acceleration to hold, in g. */
   readonly push: number

@@ -26,7 +26,7 @@ interface Floor {
  * base, edge included where the floor runs on past it onto a ladder; without a ladder out to where the opened floor
  * ends. What the ladder takes is not counted off. mm.
  */
-export function floorsOf({ box, gear, turn }: ThingAt, count: number): readonly Floor[] {
+function floorsOf({ box, gear, turn }: ThingAt, count: number): readonly Floor[] {
   const side = HALF_WIDTH_MM * Math.max(1, count)
   const { opens } = gear
   const [ox, oy] = opens

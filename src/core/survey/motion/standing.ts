@@ -40,12 +40,12 @@ export interface OwnBalance {
 }
 
 /** Where the front axle stands, mm in the vehicle frame. */
-export function frontAxleX(vehicle: Vehicle): number {
+function frontAxleX(vehicle: Vehicle): number {
   return vehicle.frontOverhangMm - vehicle.noseToScreenMm
 }
 
 /** The vehicle's own mass, track and centre of gravity, from its figures or by estimate. kg, mm. */
-export function ownBalance(vehicle: Vehicle): OwnBalance {
+function ownBalance(vehicle: Vehicle): OwnBalance {
   const { centreOfGravity: own, trackMm } = vehicle
   const kerbKg = kerbOf(vehicle)
   const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE

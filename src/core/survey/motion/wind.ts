@@ -5,10 +5,10 @@ import type { Vehicle } from '../../plan/vehicle'
 import { packed, type Arrangement, type ThingAt } from '../frame/arrangement'
 
 /** Density of air at sea level and 15 °C, kg/m³. Published: ISO 2533, standard atmosphere, from memory. */
-export const AIR_KG_PER_M3 = 1.225
+const AIR_KG_PER_M3 = 1.225
 
 /** Energy in what drives a vehicle: kWh per litre (lower heating value), or per kWh. Handbook figures, rounded, from memory. */
-export const ENERGY_KWH: Readonly<Record<NonNullable<Vehicle['drive']>['energy'], number>> = {
+const ENERGY_KWH: Readonly<Record<NonNullable<Vehicle['drive']>['energy'], number>> = {
   petrol: 8.9,
   diesel: 9.9,
   battery: 1,

@@ -11,11 +11,11 @@ const THREAD: Readonly<Record<string, { pitchMm: number; nutMm: number; washerMm
 }
 
 /** The lengths bolts come in, mm: ISO 888, from memory. */
-export const STANDARD_LENGTHS_MM = [
+const STANDARD_LENGTHS_MM = [
   10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100, 110, 120, 130, 140, 150,
 ] as const
 
-export interface BoltNeed {
+interface BoltNeed {
   readonly washerMm: number
   readonly neededMm: number
   /** The next standard length up; nothing when none is long enough. */

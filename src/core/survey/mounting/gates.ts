@@ -4,13 +4,13 @@ import { readingsSummary, type Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
 
 /** How a gate stands: not measured, within, between the ends of a bound printed as a range, or outside by so much. */
-export type GateStand =
+type GateStand =
   | { readonly kind: 'unmeasured' }
   | { readonly kind: 'within' | 'between'; readonly value: GateValue; readonly spare: number | undefined }
   | { readonly kind: 'outside'; readonly value: GateValue; readonly by: number | undefined }
 
 /** What was measured: a length in mm, a mass in kg, or whether the gauge went in. */
-export type GateValue =
+type GateValue =
   | { readonly kind: 'length'; readonly mm: number; readonly scatterMm: number; readonly readings: number }
   | { readonly kind: 'mass'; readonly kg: number }
   | { readonly kind: 'gauge'; readonly went: 'go' | 'noGo' }

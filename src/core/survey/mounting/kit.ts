@@ -3,7 +3,7 @@ import type { Part, Rack } from '../../plan/rack'
 import type { Attachment, Vehicle } from '../../plan/vehicle'
 
 /** What a kit's sheet says against a vehicle: a refusal, something to find out, something to know. */
-export interface KitPoint {
+interface KitPoint {
   readonly kind: 'refused' | 'findOut' | 'mind'
   readonly message: string
 }

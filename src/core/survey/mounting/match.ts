@@ -13,7 +13,7 @@ export interface Size {
 }
 
 /** What asks to be held: its kind and its size. */
-export interface Asking extends Size {
+interface Asking extends Size {
   readonly kind: Gear['kind']
 }
 
@@ -52,7 +52,7 @@ export interface Short {
 }
 
 /** What a bolt through this joint must be, where the joint has one. */
-export interface BoltNote {
+interface BoltNote {
   readonly thread: string
   readonly lengthMm: number
 }
@@ -68,7 +68,7 @@ const FITS: Match = { kind: 'fits' }
 const UNSAID: Match = { kind: 'unknown', lacks: 'how it is held' }
 const HAIR_MM = TOLERANCE.partMm
 /** A nut or slide made for one mouth enters another that differs by no more. Common practice, no source. */
-export const SLOT_PLAY_MM = 1
+const SLOT_PLAY_MM = 1
 
 const within = (value: number, { fromMm, toMm }: Range) =>
   value >= fromMm - HAIR_MM && value <= toMm + HAIR_MM
@@ -244,7 +244,7 @@ function inPlace(
 }
 
 /** What an adapter offers in place of what it stands on. */
-export function offerOfAdapter({ gives }: Adapter): Offer {
+function offerOfAdapter({ gives }: Adapter): Offer {
   return gives.kind === 'section'
     ? {
         kind: 'bar',

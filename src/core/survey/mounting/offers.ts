@@ -8,7 +8,7 @@ import { underBarRoom } from '../frame/roof-surface'
 export type SagMm = (barIndex: number, yMm: number) => number
 
 /** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
-export function offerOfBar(
+function offerOfBar(
   vehicle: Vehicle,
   at: BarAt,
   onRoof: boolean,

@@ -17,7 +17,7 @@ import {
 import { openedTent } from './tent'
 
 /** Something that a moving part of the vehicle may meet. */
-export interface Met {
+interface Met {
   readonly kind: 'thing' | 'bar' | 'deck' | 'tentFloor' | 'tentLadder'
   readonly id: string
   readonly name: string

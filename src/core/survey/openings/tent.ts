@@ -26,7 +26,7 @@ export function opensToward({ gear, turn }: ThingAt): Side | undefined {
 }
 
 /** A tent's floor where it opens past its closed box, and the space its ladder takes from there to the ground. mm. */
-export interface OpenedTent {
+interface OpenedTent {
   readonly side: Side
   readonly floor: Box
   readonly ladder: Box | undefined

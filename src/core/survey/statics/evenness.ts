@@ -68,7 +68,7 @@ export const LIFTED_KG = 0.05
 const underBars = ({ role }: Layer) => role === 'feet' || role === 'legs' || role === 'fitKit'
 
 /** What one foot of a rack may bear in a state by one figure: its own, or its even share of the set's. kg. */
-export interface FootFigure {
+interface FootFigure {
   readonly cell: Cell
   readonly per: 'set' | 'each'
   readonly kg: number

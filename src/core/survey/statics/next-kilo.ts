@@ -112,7 +112,7 @@ export function nextKiloField(
 }
 
 /** Where on a rack a thing may stand: its deck, or from a little before the first bar to as much behind the last. mm. */
-export function fieldOf(rack: RackAt): { x0: number; x1: number; y0: number; y1: number } | undefined {
+function fieldOf(rack: RackAt): { x0: number; x1: number; y0: number; y1: number } | undefined {
   if (rack.deck) return rack.deck.box
   const [first, last] = [rack.bars[0], rack.bars.at(-1)]
   if (!first || !last || first === last) return undefined

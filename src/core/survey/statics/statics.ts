@@ -9,7 +9,7 @@ import { evennessOf, footShares, type Evenness, type OverShare } from './evennes
 import { nextKiloAt, nextKiloField, type NextKilo } from './next-kilo'
 
 /** A thing held by one bar alone: the bar takes it all, and the offset twists it. N·m about the bar. */
-export interface Twist {
+interface Twist {
   readonly placementId: string
   readonly barIndex: number
   readonly state: State

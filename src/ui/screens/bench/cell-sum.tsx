@@ -22,7 +22,7 @@ import { Modal } from '@/ui/kit/modal'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
-export const SOURCE_CHOICES: readonly (readonly [Source['kind'], string])[] = [
+const SOURCE_CHOICES: readonly (readonly [Source['kind'], string])[] = [
   ['manual', "Vehicle's manual"],
   ['sheet', "Maker's sheet"],
   ['label', 'Label on the part'],

@@ -4,7 +4,7 @@ import { type FindingStates, isOpen, type Review, type Where, WHERE_WORD, WHERES
 export const openFindings = (review: Review) => review.findings.filter(isOpen)
 
 /** Questions whose answers are read in one place. */
-export interface AskGroup {
+interface AskGroup {
   readonly title: string
   readonly rows: readonly FindingStates[]
 }

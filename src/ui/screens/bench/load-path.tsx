@@ -20,7 +20,7 @@ import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** The unit that the table's columns share. */
-export const tableUnit = (units: UnitChoice) => (units.show === 'us' ? 'lb' : 'kg')
+const tableUnit = (units: UnitChoice) => (units.show === 'us' ? 'lb' : 'kg')
 
 function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean, units: UnitChoice): string {
   const counted = formatQuantity('mass', cell.countedKg, units)

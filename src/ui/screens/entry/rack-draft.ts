@@ -45,7 +45,7 @@ export interface PartDraft {
   joint: JointDraft
 }
 
-export interface BarDraft {
+interface BarDraft {
   id: string
   x: string
   length: string

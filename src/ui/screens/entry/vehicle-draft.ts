@@ -26,7 +26,7 @@ import {
   startsLeft,
 } from './draft-reader'
 
-export interface VehicleDraft {
+interface VehicleDraft {
   name: string
   body: Body
   length: string

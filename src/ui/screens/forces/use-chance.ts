@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { ChanceAnswer, ChanceQuestion } from '@/workers/chance-messages'
 
 /** Where the drawing of chances is: under way, answered, stopped by hand, or given up after its worker died too often. */
-export type ChanceRun =
+type ChanceRun =
   | { readonly at: 'running'; readonly done: number }
   | { readonly at: 'done'; readonly chances: Chances }
   | { readonly at: 'stopped' }

@@ -19,7 +19,7 @@ import { PdfColumn, EDGE, PDF_INK, PT } from './pdf-column'
 import { Face, type PdfFonts } from './pdf-face'
 import { MARGIN_MM, PAPER, PLACARD, scaleFor, type Paper } from './true-scale'
 
-export interface PdfInput {
+interface PdfInput {
   readonly plan: Plan
   readonly survey: Survey
   readonly handover: Handover

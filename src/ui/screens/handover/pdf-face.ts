@@ -2,7 +2,7 @@ import fontkit from '@pdf-lib/fontkit'
 import type { PDFDocument, PDFFont, PDFPage, RGB } from 'pdf-lib'
 
 /** The files of one weight, each with letters of its own; the first that has a letter draws it. */
-export type FontFiles = readonly Uint8Array[]
+type FontFiles = readonly Uint8Array[]
 
 /** Plain and bold, as files. */
 export interface PdfFonts {

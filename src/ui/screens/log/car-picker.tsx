@@ -1,7 +1,7 @@
 import { useState } from 'react'
 
 /** A car with a log, as it stands in the list. */
-export interface ListedCar {
+interface ListedCar {
   readonly id: string
   readonly name: string
   /** The day on which it is next due, if any. */

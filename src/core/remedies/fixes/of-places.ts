@@ -1,0 +1,207 @@
+import { ANTENNA_FORMS } from '../../kinds/obstacle'
+import { localRulesOf } from '../../plan/local-rules'
+import type { Bar } from '../../plan/rack'
+import { nearestFoot, wanted } from '../../review/checks/clear-of-feet'
+import { furthest, leastOf, markOf, mostOf } from '../../review/checks/load-overhang'
+import { missing } from '../../review/checks/on-its-bars'
+import { intoRacks } from '../../review/checks/over-roof'
+import { worstBar } from '../../review/checks/side-overhang'
+import { middleY } from '../../review/checks/tent'
+import { worstSpan } from '../../review/checks/usable-width'
+import type { Finding } from '../../review/finding'
+import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
+import { contactYs } from '../../survey/mounting/contacts'
+import { gapToCab } from '../../survey/openings/tent'
+import type { Survey } from '../../survey/survey'
+import { mm } from '../../units/phrase'
+import { upToMm } from '../../units/tolerance'
+import { FIT_NEXT, ofThing, type Candidate, type Fixes, type RemedyStock } from '../candidate'
+import { flipped, moved, takeOffFix, turnedAbout } from '../moves'
+
+/** Swap bars for the shortest ones in stock that are long or wide enough, on the same feet. */
+function longerBars(
+  survey: Survey,
+  barIds: readonly string[],
+  stock: RemedyStock,
+  enough: (bar: Bar) => boolean,
+): Candidate[] {
+  const longer = (stock.bars ?? []).filter(enough).toSorted((a, b) => a.lengthMm - b.lengthMm)[0]
+  const bars = survey.bars.filter(({ bar }) => barIds.includes(bar.id) && !enough(bar))
+  if (!longer || bars.length === 0) return []
+  return [
+    {
+      kind: 'fit',
+      message: ['Swap for bars of ', mm(longer.lengthMm), ' on the same feet'],
+      command: {
+        do: 'together',
+        commands: bars.map(({ bar: { typed: _, ...bar } }) => ({
+          do: 'setBar',
+          bar: {
+            ...bar,
+            lengthMm: longer.lengthMm,
+            usableMm: longer.usableMm,
+            profile: longer.profile,
+            capMm: longer.capMm ?? 0,
+          },
+        })),
+      },
+      rank: FIT_NEXT + 1000,
+    },
+  ]
+}
+
+function antennaFixes(survey: Survey, thing: ThingAt, finding: Finding): Candidate[] {
+  const antenna = survey.plan.vehicle.obstacles.find(({ id }) => id === finding.subject.obstacleId)
+  if (antenna?.kind !== 'antenna') return []
+  const half = ANTENNA_FORMS[antenna.form].halfMm + 20
+  const root = rootOf(thing)
+  return [
+    ...moved(survey, root, -upToMm(thing.box.x1 - antenna.xMm + half), 0),
+    ...moved(survey, root, upToMm(antenna.xMm + half - thing.box.x0), 0),
+    ...moved(survey, root, 0, upToMm(antenna.yMm + half - thing.box.y0)),
+    ...moved(survey, root, 0, -upToMm(thing.box.y1 - antenna.yMm + half)),
+    takeOffFix(survey, root),
+  ]
+}
+
+function clearOfFeetFixes(survey: Survey, thing: ThingAt): Candidate[] {
+  const near = nearestFoot(survey, thing)
+  if (!near) return []
+  const apart = wanted(near, 0, 0)
+  return [
+    ...moved(survey, thing, 0, -upToMm(near.contactY - (near.footY - apart))),
+    ...moved(survey, thing, 0, upToMm(near.footY + apart - near.contactY)),
+    takeOffFix(survey, thing),
+  ]
+}
+
+function onItsBarsFixes(survey: Survey, thing: ThingAt): Candidate[] {
+  const short = missing(survey, thing)
+  if (!short || thing.placement.host.on !== 'bars') return []
+  const reached = survey.bars.filter(
+    ({ bar, rack }) => rack.id === short.at.rack.id && bar.xMm >= thing.box.x0 && bar.xMm <= thing.box.x1,
+  )
+  return [
+    ...(short.byMm > 0 ? moved(survey, thing, (short.forward ? -1 : 1) * upToMm(short.byMm), 0) : []),
+    ...(reached.length > 1
+      ? [
+          {
+            kind: 'fit' as const,
+            message: [
+              `Mount ${thing.gear.name.toLowerCase()} on ${reached.map(({ bar }) => bar.name.toLowerCase()).join(' and ')}`,
+            ],
+            command: {
+              do: 'rehost' as const,
+              placementId: thing.placement.id,
+              host: { on: 'bars' as const, barIds: reached.map(({ bar }) => bar.id) },
+              xMm: thing.placement.xMm,
+              yMm: thing.placement.yMm,
+            },
+            rank: FIT_NEXT,
+          },
+        ]
+      : []),
+    takeOffFix(survey, thing),
+  ]
+}
+
+function oneBarFixes(survey: Survey, thing: ThingAt): Candidate[] {
+  const twist = survey.statics.twists().find((each) => each.placementId === thing.placement.id)
+  return twist && !thing.parent ? moved(survey, thing, -Math.round(twist.offMm), 0) : []
+}
+
+function overRoofFixes(survey: Survey, thing: ThingAt): Candidate[] {
+  const box = intoRacks(survey, thing)[0]?.box
+  return [
+    ...(box
+      ? [
+          ...moved(survey, thing, upToMm(box.x1 - thing.box.x0), 0),
+          ...moved(survey, thing, -upToMm(thing.box.x1 - box.x0), 0),
+          ...moved(survey, thing, 0, upToMm(box.y1 - thing.box.y0)),
+          ...moved(survey, thing, 0, -upToMm(thing.box.y1 - box.y0)),
+        ]
+      : [
+          ...moved(
+            survey,
+            thing,
+            upToMm(Math.max(0, survey.plan.vehicle.roof.toXMm + 200 - thing.box.x0)),
+            0,
+          ),
+        ]),
+    ...turnedAbout(thing),
+    ...flipped(thing),
+    takeOffFix(survey, thing),
+  ]
+}
+
+function sideOverhangFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
+  const worst = worstBar(survey, thing)
+  const want = thing.gear.fit.overhangMm
+  if (!worst || want === undefined || thing.placement.host.on !== 'bars') return []
+  const { barIds } = thing.placement.host
+  const needed = worst.at.bar.lengthMm + 2 * (want - worst.haveMm)
+  return [
+    ...moved(survey, thing, 0, -(thing.box.y0 + thing.box.y1)),
+    ...longerBars(survey, barIds, stock, ({ lengthMm }) => lengthMm >= needed - 1e-6),
+    takeOffFix(survey, thing),
+  ]
+}
+
+function usableWidthFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
+  const worst = worstSpan(survey, thing)
+  if (!worst) return []
+  return [
+    ...moved(survey, thing, 0, -worst.over.side * upToMm(worst.over.mm)),
+    ...turnedAbout(thing),
+    ...flipped(thing),
+    ...longerBars(
+      survey,
+      thing.placement.host.on === 'bars' ? thing.placement.host.barIds : [],
+      stock,
+      ({ usableMm }) => usableMm >= Math.max(...contactYs(thing).map(Math.abs)) * 2,
+    ),
+    takeOffFix(survey, thing),
+  ]
+}
+
+function tentFixes(survey: Survey, thing: ThingAt): Candidate[] {
+  if (!thing.gear.opens) return []
+  const { coverGapMm } = thing.gear.opens
+  const gap = gapToCab(survey.plan.vehicle, survey.body, thing.box)
+  return [
+    ...(coverGapMm !== undefined && gap !== undefined && gap < coverGapMm
+      ? moved(survey, thing, upToMm(coverGapMm - gap), 0)
+      : []),
+    ...moved(survey, thing, 0, -middleY(thing)),
+    ...turnedAbout(thing),
+  ]
+}
+
+function loadOverhangFixes(survey: Survey, finding: Finding): Candidate[] {
+  const past = furthest(survey).find(({ end }) => finding.id === `load-overhang ${end}`)
+  if (!past) return []
+  const root = rootOf(past.thing)
+  const rules = localRulesOf(survey.plan.rules.localRules)
+  const allowed = rules ? (mostOf(rules, past.end) ?? markOf(rules, past.end) ?? 0) : leastOf(past.end)
+  const by = upToMm(past.byMm - allowed)
+  const { box } = past.thing
+  const shift =
+    past.end === 'rear'
+      ? moved(survey, root, -by, 0)
+      : past.end === 'front'
+        ? moved(survey, root, by, 0)
+        : moved(survey, root, 0, box.y1 > -box.y0 ? -by : by)
+  return [...shift, ...turnedAbout(root), takeOffFix(survey, past.thing)]
+}
+
+export const PLACE_FIXES: Readonly<Record<string, Fixes>> = {
+  antenna: ofThing(antennaFixes),
+  'clear-of-feet': ofThing(clearOfFeetFixes),
+  'on-its-bars': ofThing(onItsBarsFixes),
+  'one-bar': ofThing(oneBarFixes),
+  'over-roof': ofThing(overRoofFixes),
+  'side-overhang': ofThing(sideOverhangFixes),
+  'usable-width': ofThing(usableWidthFixes),
+  tent: ofThing(tentFixes),
+  'load-overhang': loadOverhangFixes,
+}
