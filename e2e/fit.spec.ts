@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, inDrawing, openJob, openQuestions, saved, stateButton, test } from './fixtures'
+import { openPart, expect, inDrawing, openJob, openQuestions, saved, stateButton, test } from './fixtures'
 
 const handle = (page: Page, bar: string) =>
   page.getByRole('slider', { name: new RegExp(`^Spread ruler: ${bar}`) })
@@ -180,12 +180,13 @@ test('compares two lengths of bar on a copy of the job', async ({ page }) => {
 test('describes a hatch and a sunroof of its own vehicle, and meets them on the bench', async ({ page }) => {
   await page.goto('/bench?job=demo-boat-and-box')
   await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
-  await page.getByLabel('Something the load may meet').selectOption('hatch')
-  await page.getByRole('button', { name: 'Describe it' }).click()
+  await openPart(page, 'What the load may meet')
+  await page.getByLabel('Add something the load may meet').selectOption('hatch')
+  await page.getByRole('button', { name: 'Add it' }).last().click()
   const form = page.getByRole('group', { name: 'Hatch' })
   await form.getByLabel('Corners of the closed panel').fill('2780')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await expect(page.getByText(/Give each corner as how far back/)).toBeVisible()
+  await expect(page.getByText(/Give each by two figures with a stroke between/)).toBeVisible()
   await form.getByLabel('Hinge at').fill('2410')
   await form.getByLabel('Corners of the closed panel').fill('2780 / 1030; 2980 / 960')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
@@ -198,14 +199,14 @@ test('asks for a gate of its own gear, with a mount that is still to be found ou
   await page.getByLabel('Its own weight').fill('9 kg')
   await page.getByLabel('Length, along the vehicle').fill('900 mm')
   await page.getByLabel('Width, across it').fill('100 mm')
-  await page.getByLabel('Something to measure').selectOption('length')
-  await page.getByRole('button', { name: 'Ask for it' }).click()
-  const gate = page.getByRole('group', { name: 'A gap or a thickness' })
-  await gate.getByLabel('What is measured').fill('Gap under the lid')
+  await openPart(page, 'To be measured before ordering')
+  await page.getByRole('button', { name: 'Add something to measure' }).click()
+  await page.getByLabel('What is measured').fill('Gap under the lid')
+  const gate = page.getByRole('group', { name: 'Gap under the lid' })
   await gate.getByLabel('At least').fill('40')
   await gate.getByLabel('At most').fill('30')
   await page.getByRole('button', { name: 'Save and put it on' }).click()
-  await expect(gate.getByText('It must not be less than where it begins.')).toBeVisible()
+  await expect(gate.getByText(/The bounds must rise/)).toBeVisible()
   await gate.getByLabel('At most').fill('90')
   await page.getByRole('button', { name: 'Save and put it on' }).click()
   await openQuestions(page)
@@ -213,6 +214,14 @@ test('asks for a gate of its own gear, with a mount that is still to be found ou
   await expect(
     page.getByText(/Roof safe, gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
   ).toBeVisible()
+  // A question leads to the very field that answers it.
+  await page.getByRole('link', { name: 'Open the gear' }).first().click()
+  await expect(page.getByLabel('Held by')).toBeFocused()
+  await page.getByLabel('Held by').selectOption('strap')
+  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await openQuestions(page)
+  await expect(page.getByText(/Roof safe, gap under the lid/)).toBeVisible()
+  await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toHaveCount(0)
 })
 
 test('shows every rule with its question, formula, source and what it says of a job', async ({ page }) => {

@@ -72,6 +72,12 @@ export async function openJob(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 
+/** Opens a part of a sheet that starts closed. */
+export async function openPart(page: Page, title: string): Promise<void> {
+  const summary = page.locator('summary.sheet-part').filter({ hasText: title })
+  if ((await summary.locator('xpath=..').getAttribute('open')) === null) await summary.click()
+}
+
 export const stateButton = (page: Page, state: 'Road' | 'Trail' | 'Parked'): Locator =>
   page.getByRole('group', { name: 'State' }).getByRole('button', { name: new RegExp(`^${state}`) })
 

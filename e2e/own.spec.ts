@@ -1,11 +1,13 @@
-import { shelved, expect, inDrawing, stateButton, test } from './fixtures'
+import { shelved, expect, inDrawing, openPart, stateButton, test } from './fixtures'
 
 test('enters a vehicle, a rack and a box by hand, and gets the right governing link', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'Start a job' }).click()
   await page.getByRole('link', { name: 'Enter your own vehicle' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('School saloon')
+  await page.getByLabel('What I type here is from').selectOption('manual')
   await page.getByLabel('Body', { exact: true }).selectOption('saloon')
+  await openPart(page, 'Sizes')
   await expect(page.getByLabel('Overall length')).toHaveValue(/4\s?650 mm/)
   await page.getByLabel('Overall length').fill('nonsense')
   await page.getByRole('button', { name: 'Save this vehicle' }).click()
@@ -23,14 +25,15 @@ test('enters a vehicle, a rack and a box by hand, and gets the right governing l
   await expect(page.getByRole('button', { name: /^School saloon/ })).toHaveAttribute('aria-pressed', 'true')
   await page.getByRole('link', { name: 'Enter your own rack' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('School bars')
+  await page.getByLabel('What I type here is from').selectOption('sheet')
   // The forms begin with weights: typed over, they are no starting values any more.
   await page.getByLabel('Weight of each').nth(0).fill('2.6 kg')
   await page.getByLabel('Weight of each').nth(1).fill('0.85 kg')
-  const bars = page.getByRole('group', { name: 'What bars may carry' })
+  const bars = page.getByRole('group', { name: 'What it may carry' }).nth(0)
   await bars.getByLabel('Road').fill('100')
   await bars.getByLabel('Trail').fill('80')
   await bars.getByLabel('Parked').fill('200')
-  const feet = page.getByRole('group', { name: 'What feet may carry' })
+  const feet = page.getByRole('group', { name: 'What it may carry' }).nth(1)
   await feet.getByLabel('Road').fill('60')
   await feet.getByLabel('Trail').fill('50')
   await feet.getByLabel('Parked').fill('180')
@@ -45,6 +48,8 @@ test('enters a vehicle, a rack and a box by hand, and gets the right governing l
   await page.getByRole('link', { name: 'Enter your own gear' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('School box')
   await page.getByLabel('Its own weight').fill('20 kg')
+  await page.getByLabel('What I type here is from').selectOption('sheet')
+  await page.getByLabel('Weight known by').selectOption('maker')
   const box = page.getByRole('group', { name: 'What may be in it or on it' })
   for (const state of ['Road', 'Trail', 'Parked']) await box.getByLabel(state).fill('75')
   await page.getByRole('button', { name: 'Save and put it on' }).click()
@@ -78,6 +83,7 @@ test('loses nothing typed into a form when the page is reloaded in the middle', 
 test('changes the vehicle of a job from the bench, and the drawing follows', async ({ page }) => {
   await page.goto('/bench?job=demo-first-bike')
   await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
+  await openPart(page, 'Sizes')
   await page.getByLabel('Height, unladen').fill('1600 mm')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
   await expect(page.getByText(/2\s?817 mm/).first()).toBeVisible()

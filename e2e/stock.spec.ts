@@ -79,16 +79,16 @@ test('sorts, filters, edits and copies; a new adapter is offered on the bench', 
   await expect(page.getByRole('row')).toHaveCount(2)
   await page.getByRole('button', { name: 'Edit Long box' }).click()
   const form = page.getByRole('dialog', { name: 'Edit Long box' })
-  await form.getByLabel('Length (mm)').fill('wide')
+  await form.getByLabel('Length, along the vehicle').fill('wide')
   await form.getByRole('button', { name: /^Keep this/ }).click()
-  await expect(form.getByRole('alert')).toContainText('Length: "wide" has no number in it.')
-  await form.getByLabel('Length (mm)').fill('75 in')
-  await form.getByLabel('Mount', { exact: true }).selectOption('uBolt')
+  await expect(form.getByText('"wide" has no number in it.')).toBeVisible()
+  await form.getByLabel('Length, along the vehicle').fill('75 in')
+  await form.getByLabel('Held by').selectOption('uBolt')
   for (const [label, value] of [
-    ['Section width from (mm)', '20'],
-    ['Section width to (mm)', '90'],
-    ['Section height from (mm)', '20'],
-    ['Section height to (mm)', '40'],
+    ['Bars from this width', '20'],
+    ['to this width', '90'],
+    ['Bars from this height', '20'],
+    ['to this height', '40'],
   ] as const)
     await form.getByLabel(label).fill(value)
   await form.getByRole('button', { name: /^Keep this/ }).click()
@@ -98,7 +98,7 @@ test('sorts, filters, edits and copies; a new adapter is offered on the bench', 
   await page.getByLabel('Find in this list').fill('')
   await page.getByRole('button', { name: 'Copy Saddle adapters for heavy bars' }).click()
   const copy = page.getByRole('dialog', { name: 'Copy of Saddle adapters for heavy bars' })
-  await copy.getByLabel('Name').fill('Own saddles')
+  await copy.getByLabel('Name', { exact: true }).fill('Own saddles')
   await copy.getByRole('button', { name: /^Keep this/ }).click()
   await expect(page.getByRole('row', { name: /^Own saddles/ })).toBeVisible()
 })

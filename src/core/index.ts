@@ -1,14 +1,7 @@
 /** The core's face: what interface, shell, workers and routes may take from it. */
 
 export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } from './units/dimension'
-export {
-  amountIn,
-  formatNumber,
-  formatPrecise,
-  formatQuantity,
-  METRIC,
-  type UnitChoice,
-} from './units/format'
+export { amountIn, formatNumber, formatQuantity, METRIC, type UnitChoice } from './units/format'
 export { parseQuantity, typedElsewhere } from './units/parse'
 export { mm, type Phrase, phraseText } from './units/phrase'
 export { daySchema, idSchema, type State, STATES, type Status, toFit } from './units/scalars'
@@ -16,14 +9,14 @@ export { daySchema, idSchema, type State, STATES, type Status, toFit } from './u
 export type { Box } from './geometry/boxes'
 export { panelAt, type Swept, type Swing } from './geometry/sweep'
 
-export { type AttachmentKind, ATTACHMENTS, loadsRoof } from './kinds/attachment'
+export { type AttachmentKind, ATTACHMENTS } from './kinds/attachment'
 export { BASES, type Basis } from './kinds/basis'
 export { BODIES, type Body } from './kinds/body'
-export { GEAR_KINDS, type GearKind } from './kinds/gear-kind'
+export { GEAR_KINDS } from './kinds/gear-kind'
 export { choicesOf, kindsOf } from './kinds/kind'
-export { type Channel, type Mount, MOUNTS } from './kinds/mount'
-export { type ObstacleKind, OBSTACLES } from './kinds/obstacle'
-export { PART_ROLES, type PartRole } from './kinds/part-role'
+export { MOUNTS } from './kinds/mount'
+export { type ObstacleKind } from './kinds/obstacle'
+export { PART_ROLES } from './kinds/part-role'
 export { RACK_KINDS } from './kinds/rack-kind'
 export { type When, WHENS } from './kinds/when'
 
@@ -31,9 +24,7 @@ export { apply } from './plan/apply'
 export { type Car, sameCar } from './plan/car'
 export type { Command, SingleCommand } from './plan/command'
 export type { RatingOwner } from './plan/commands/of-rating'
-export { CONDITIONS, type Fastener, GRADES } from './plan/fastening'
-export type { Gate } from './plan/gate'
-export { type Gear, gearSchema, type Opens } from './plan/gear'
+export { type Gear, gearSchema } from './plan/gear'
 export { LIKED_SPREAD_MM } from './plan/hints'
 export {
   ASIDE_LOOKS,
@@ -48,10 +39,9 @@ export {
   USUAL_SINGLE_FIGURE,
   USUAL_STRAPS,
 } from './plan/house'
-export { isStart, type Known, knownWithout } from './plan/known'
 export { LOCAL_RULES } from './plan/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/measurement'
-export { type FieldMessage, fieldMessages } from './plan/messages'
+export { type FieldMessage } from './plan/messages'
 export { newPlan } from './plan/new-plan'
 export {
   type Adapter,
@@ -72,7 +62,6 @@ export {
   type Bar,
   barSchema,
   barsOf,
-  deckOf,
   type Part,
   partSchema,
   type Profile,
@@ -81,7 +70,7 @@ export {
 } from './plan/rack'
 export type { Mass, Rated, Rating, Source } from './plan/rating'
 export { bar, type Figures, gear, part, ratings, type Terms } from './plan/templates'
-export { type Attachment, type Obstacle, pointsOf, type Vehicle, vehicleSchema } from './plan/vehicle'
+export { type Attachment, pointsOf, type Vehicle, vehicleSchema } from './plan/vehicle'
 
 export { barEnds, spreadBehind } from './survey/bars/bar-ends'
 export { isLong } from './survey/bars/long-load'
@@ -89,7 +78,9 @@ export { binding, type SpreadMember, type SpreadPair } from './survey/bars/sprea
 export type { BarWidth } from './survey/bars/width'
 export { type BarAt, type RackAt, seatZ, sizeAsPlaced, type ThingAt } from './survey/frame/arrangement'
 export { bodyOutline, type BodyOutline } from './survey/frame/body/outline'
-export { startingSizes } from './survey/frame/body/starting-vehicle'
+export { startingAttachment, startingObstacle } from './survey/frame/body/starting-attachment'
+export { startingSizes } from './survey/frame/body/starting-sizes'
+export { startingVehicle } from './survey/frame/body/starting-vehicle'
 export { firstPlace, hostsFor, placeOn, weightRoom } from './placing/room'
 export { rackKindsFor, startingRack } from './survey/frame/starting-rack'
 export type { Layer } from './survey/load-path/layer'
@@ -230,16 +221,7 @@ export { eventText, logCsv, parseLogText, printLog, type ReadLog } from './forma
 export { parsePartsText } from './formats/parts-file'
 export { parsePlanText, planFileName, printPlan, readPlan } from './formats/plan-file'
 export { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './formats/report'
-export {
-  asksOf,
-  blank,
-  headOf,
-  readRow,
-  type TableCell,
-  tableCellOf,
-  unitFor,
-  valueAt,
-} from './formats/stock-cells'
+export { blank, headOf, tableCellOf, valueAt } from './formats/stock-cells'
 export { type Column, STOCK_COLUMNS } from './formats/stock-columns'
 export { copyOf } from './formats/stock-copy'
 export { type CsvPreview, readStockCsv, stockCsv } from './formats/stock-csv'
@@ -252,3 +234,19 @@ export {
   type StockKind,
   type StockLists,
 } from './formats/stock-kinds'
+
+export { carriedOver, type Draft, isEmpty, newEntry, toDraft, variantDraft } from './fields/draft'
+export type { Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from './fields/field'
+export {
+  COUNTS_CHOICES,
+  HOW_CHOICES,
+  MORE_FIGURES,
+  PER_CHOICES,
+  SOURCE_CHOICES,
+} from './fields/figures-fields'
+export { GEAR_FIELD } from './fields/gear-fields'
+export { RACK_FIELD } from './fields/rack-fields'
+export { readDraft, type ReadDraft, type ReadFrom } from './fields/read-draft'
+export { STOCK_FIELDS } from './fields/stock-fields'
+export { VEHICLE_FIELD } from './fields/vehicle-fields'
+export { startingGear } from './plan/starting-gear'

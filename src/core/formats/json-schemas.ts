@@ -1,10 +1,66 @@
 import * as z from 'zod'
-import { planShape } from '../plan/plan'
+import type { Field } from '../fields/field'
+import { GEAR_FIELD } from '../fields/gear-fields'
+import { RACK_FIELD } from '../fields/rack-fields'
+import { VEHICLE_FIELD } from '../fields/vehicle-fields'
+import { FORMAT_VERSION, planShape } from '../plan/plan'
 import { bayReportSchema } from './bay-report'
 import { reviewReportSchema, surveyReportSchema } from './report'
 
-function jsonSchema(schema: z.ZodType, title: string, description: string): string {
+type Node = Record<string, unknown>
+
+const isNode = (value: unknown): value is Node => typeof value === 'object' && value !== null
+
+/** Gives each property the words that the sheets have for its field: as its title, and what to know as its description. */
+function name(root: Node, at: unknown, field: Field): void {
+  if (!isNode(at)) return
+  const ref = at['$ref']
+  const node = typeof ref === 'string' ? defined(root, ref) : at
+  switch (field.is) {
+    case 'kept':
+    case 'marks':
+    case 'split':
+      return
+    case 'list':
+      if (node) name(root, node['items'], field.item)
+      return
+    case 'group':
+      for (const [key, each] of Object.entries(field.fields)) {
+        const { [key]: property } = isNode(node?.['properties']) ? node['properties'] : {}
+        name(root, property, each)
+      }
+      return
+    case 'variants':
+      for (const option of [node?.['oneOf'], node?.['anyOf']].flat().filter(isNode)) {
+        const properties = isNode(option['properties']) ? option['properties'] : {}
+        const told = properties[field.by]
+        const kind = isNode(told) ? told['const'] : undefined
+        if (typeof kind === 'string') name(root, option, field.groupOf(kind))
+      }
+      return
+    default:
+      at['title'] = field.label
+      if (field.hint !== undefined) at['description'] = field.hint
+  }
+}
+
+/** The definition that a reference inside a schema means. */
+function defined(root: Node, ref: string): Node | undefined {
+  const found = ref
+    .replace('#/', '')
+    .split('/')
+    .reduce<unknown>((so, key) => (isNode(so) ? so[key] : undefined), root)
+  return isNode(found) ? found : undefined
+}
+
+function jsonSchema(
+  schema: z.ZodType,
+  title: string,
+  description: string,
+  fields: Readonly<Record<string, Field>> = {},
+): string {
   const body = z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' })
+  for (const [key, field] of Object.entries(fields)) name(body, body.properties?.[key], field)
   return `${JSON.stringify({ ...body, title, description }, null, 2)}\n`
 }
 
@@ -13,8 +69,13 @@ export function jsonSchemas(): Readonly<Record<string, string>> {
   return {
     'plan.schema.json': jsonSchema(
       planShape,
-      'Ypsos plan, version 2',
+      `Ypsos plan, version ${FORMAT_VERSION}`,
       'A plan file. Lengths in mm, masses in kg, speeds in km/h. References between ids are checked besides.',
+      {
+        vehicle: VEHICLE_FIELD,
+        racks: { is: 'list', label: 'Racks', one: 'a rack', item: RACK_FIELD },
+        gear: { is: 'list', label: 'Gear', one: 'a thing', item: GEAR_FIELD },
+      },
     ),
     'survey.schema.json': jsonSchema(
       surveyReportSchema,
@@ -28,7 +89,7 @@ export function jsonSchemas(): Readonly<Record<string, string>> {
     ),
     'review.schema.json': jsonSchema(
       reviewReportSchema,
-      'Ypsos review, version 1',
+      'Ypsos review, version 2',
       'What we think of a plan, as `review --json` and POST /api/review answer.',
     ),
   }

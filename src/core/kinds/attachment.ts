@@ -8,20 +8,6 @@ import type { RackKind } from './rack-kind'
 /** What keeps a bar where it stands: it decides what can be done about one that stands wrong. */
 export type HeldBy = 'rail' | 'notch' | 'point' | 'socket' | 'doorFrame' | 'hole'
 
-/** What a form asks of such a thing besides where feet may stand. */
-interface AttachmentAsk {
-  /** The field it fills, and the key under which what was typed is kept. */
-  readonly field: string
-  readonly key: string
-  readonly label: string
-  readonly hint?: string
-  readonly is: 'size' | 'span' | 'mass' | 'text'
-  /** What it starts at, mm; nothing where it starts empty. */
-  readonly startMm?: number
-  /** Whether that is over the top of the bed's side. */
-  readonly overBed?: true
-}
-
 interface AttachmentTraits {
   /** As a form offers it, inside a sentence, and what sheets call it besides. */
   readonly choice: string
@@ -40,7 +26,6 @@ interface AttachmentTraits {
   readonly holds: HeldBy
   /** What is done to it before a foot goes on. */
   readonly prepare: string
-  readonly asks: readonly AttachmentAsk[]
   /** What a form takes for granted until somebody says otherwise. */
   readonly starts?: Readonly<Record<string, boolean>>
   /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
@@ -62,15 +47,6 @@ const along = {
   notchesXMm: z.array(positionMm).max(40).optional(),
 }
 
-const BED_TOP: AttachmentAsk = {
-  field: 'topZMm',
-  key: 'top',
-  label: "Rail's top over the ground",
-  is: 'span',
-  startMm: 0,
-  overBed: true,
-}
-
 const attachments = {
   raisedRail: {
     choice: 'Raised rails, air under them',
@@ -82,16 +58,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Rail clean and dry, no wax where the clamps close.',
-    asks: [
-      { field: 'riseMm', key: 'rise', label: "Rail's top over the roof's edge", is: 'size', startMm: 45 },
-      {
-        field: 'shape',
-        key: 'shape',
-        label: "Rail's shape",
-        hint: 'round, oval, flat: kits ask for it',
-        is: 'text',
-      },
-    ],
     seat: 'rise',
     shape: { ...along, riseMm: sizeMm, shape: nameSchema.optional() },
   },
@@ -105,7 +71,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Rail clean; look for the slot’s own covers.',
-    asks: [],
     seat: 'edge',
     shape: along,
   },
@@ -119,7 +84,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
-    asks: [],
     seat: 'edge',
     shape: along,
   },
@@ -133,7 +97,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the gutters; look for rust and loose seam.',
-    asks: [],
     seat: 'gutter',
     shape: along,
   },
@@ -147,7 +110,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
-    asks: [],
     seat: 'edge',
     shape: { points },
   },
@@ -161,7 +123,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Free the hook points under the glass edge and clean them.',
-    asks: [],
     seat: 'edge',
     shape: { points },
   },
@@ -175,7 +136,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'doorFrame',
     prepare: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
-    asks: [],
     seat: 'edge',
     shape: { doorPositions: points },
   },
@@ -189,7 +149,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'hole',
     prepare: 'Know what is behind: lining, wires, reinforcement.',
-    asks: [],
     starts: { reinforced: true },
     seat: 'edge',
     shape: {
@@ -209,7 +168,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'point',
     prepare: 'Clean the frame’s points and threads.',
-    asks: [],
     seat: 'frame',
     shape: {
       points,
@@ -227,7 +185,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
-    asks: [BED_TOP],
     seat: 'top',
     shape: { ...along, topZMm: spanMm },
   },
@@ -241,7 +198,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Blow out the bed channels; look for cleats.',
-    asks: [BED_TOP],
     seat: 'top',
     shape: { ...along, topZMm: spanMm, channel: channelSchema.optional() },
   },
@@ -255,7 +211,6 @@ const attachments = {
     sharedBy: 'foot',
     holds: 'socket',
     prepare: 'Empty the sockets and try the latches.',
-    asks: [BED_TOP],
     seat: 'top',
     shape: { points, topZMm: spanMm },
   },
@@ -270,23 +225,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the tracks; try the canopy’s clamps on the bed’s sides by hand.',
-    asks: [
-      {
-        field: 'topZMm',
-        key: 'top',
-        label: 'Track’s top over the ground',
-        is: 'span',
-        startMm: 480,
-        overBed: true,
-      },
-      {
-        field: 'canopyKg',
-        key: 'canopy',
-        label: 'The canopy’s own mass',
-        hint: 'It weighs on the bed’s sides too',
-        is: 'mass',
-      },
-    ],
     seat: 'top',
     shape: { ...along, topZMm: spanMm, canopyKg: massKg },
   },
@@ -300,7 +238,6 @@ const attachments = {
     sharedBy: 'side',
     holds: 'rail',
     prepare: 'Wipe the seam; look at the sealant.',
-    asks: [],
     seat: 'edge',
     shape: { xMm: positionMm, seamGapMm: sizeMm.optional() },
   },

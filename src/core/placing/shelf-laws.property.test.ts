@@ -83,6 +83,7 @@ describe('the shelf and the checks, on plans made from the kinds', () => {
       }),
       { numRuns: RUNS },
     )
-    expect(asked).toBeGreaterThan(atLeast(60, 3000))
+    // Some sixty stand so in 3 000 made plans; half of that would mean that the plans are made otherwise.
+    expect(asked).toBeGreaterThan(atLeast(30, 3000))
   })
 })

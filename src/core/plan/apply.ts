@@ -4,8 +4,7 @@ import { brokenReferences } from './integrity'
 import { fieldMessages } from './messages'
 import { MOST, type Plan } from './plan'
 
-type Applied =
-  { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly reason: string }
+type Applied = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly reason: string }
 
 /**
  * The plan after an edit, or one sentence why it cannot be. Pure and total: the plan given is never changed,

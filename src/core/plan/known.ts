@@ -1,17 +1,7 @@
 import * as z from 'zod'
 
 /** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
-const HOWS = [
-  'weighed',
-  'measured',
-  'label',
-  'manual',
-  'sheet',
-  'told',
-  'guess',
-  'start',
-  'target',
-] as const
+const HOWS = ['weighed', 'measured', 'label', 'manual', 'sheet', 'told', 'guess', 'start', 'target'] as const
 const howSchema = z.enum(HOWS)
 
 /** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */

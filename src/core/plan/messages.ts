@@ -51,6 +51,10 @@ function article(expected: string): string {
   return expected === 'number' || expected === 'int' ? 'a number' : `a ${expected}`
 }
 
+/** What is wrong with one field, for whoever has it before him. */
+export const issueText = (issue: z.core.$ZodIssue): string =>
+  issue.code === 'custom' ? issue.message : `It ${fix(issue)}`
+
 /** A schema's complaints as field and sentence, in the order of the file. */
 export function fieldMessages(error: z.ZodError): FieldMessage[] {
   return error.issues.map((issue) => {

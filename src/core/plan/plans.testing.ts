@@ -1,6 +1,6 @@
 import { bar, gear, part, ratings, type Figures } from './templates'
 import type { Basis } from '../kinds/basis'
-import { startingSizes } from '../survey/frame/body/starting-vehicle'
+import { startingSizes } from '../survey/frame/body/starting-sizes'
 import { newPlan } from './new-plan'
 import type { Gear } from './gear'
 import type { Load, Placement } from './placement'

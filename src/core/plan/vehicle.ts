@@ -7,7 +7,12 @@ import { knownSchema } from './known'
 import { ratedSchema, ratingSchema, sourceSchema } from './rating'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from '../units/scalars'
 
-const common = { id: idSchema, name: nameSchema, typed: typedSchema.optional() }
+const common = {
+  id: idSchema,
+  name: nameSchema,
+  known: knownSchema.optional(),
+  typed: typedSchema.optional(),
+}
 const onRoof = { ...common, rated: ratedSchema }
 const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
 

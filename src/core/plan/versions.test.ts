@@ -60,4 +60,24 @@ describe('versions of the format', () => {
     const read = readPlan({ ...boatAndBox, version: FORMAT_VERSION + 1 })
     expect(read.ok ? '' : read.problems[0]?.text).toContain('newer')
   })
+
+  it('calls what was typed by the names of its fields, in files of before too', () => {
+    const lifted = liftToPresent({
+      format: FORMAT,
+      version: 3,
+      vehicle: { typed: { roofTo: '95 in', kerb: '3500 lb' } },
+      racks: [{ parts: [{ typed: { each: '2 lb' } }], bars: [{ typed: { xMm: '40 in', feet: '42 in' } }] }],
+    })
+    expect(lifted).toMatchObject({
+      raw: {
+        vehicle: { typed: { 'roof.toXMm': '95 in', kerbKg: '3500 lb' } },
+        racks: [
+          {
+            parts: [{ typed: { eachKg: '2 lb' } }],
+            bars: [{ typed: { xMm: '40 in', 'feetYMm.apart': '42 in' } }],
+          },
+        ],
+      },
+    })
+  })
 })

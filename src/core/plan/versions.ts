@@ -38,6 +38,47 @@ const carsAreTheirOwn: FormatLift = {
   },
 }
 
+/** What early files of version 3 called a field in what was typed for it; it has the field's own name since. */
+const TYPED_FOR: Readonly<Record<string, string>> = {
+  length: 'lengthMm',
+  width: 'widthMm',
+  height: 'heightMm',
+  stand: 'standMm',
+  wheelbase: 'wheelbaseMm',
+  frontOverhang: 'frontOverhangMm',
+  noseToScreen: 'noseToScreenMm',
+  wheelRadius: 'wheelRadiusMm',
+  roofTo: 'roof.toXMm',
+  roofFront: 'roof.halfWidthFrontMm',
+  roofRear: 'roof.halfWidthRearMm',
+  crown: 'roof.crownMm',
+  kerb: 'kerbKg',
+  gross: 'grossKg',
+  from: 'ranges.0.fromMm',
+  to: 'ranges.0.toMm',
+  gauge: 'gaugeMm',
+  points: 'points.at',
+  rise: 'riseMm',
+  top: 'topZMm',
+  canopy: 'canopyKg',
+  each: 'eachKg',
+  feet: 'feetYMm.apart',
+}
+
+/** A file with what was typed under its fields' own names. */
+function typedByField(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(typedByField)
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]: [string, unknown]) => [
+      key,
+      key === 'typed' && typeof each === 'object' && each !== null
+        ? Object.fromEntries(Object.entries(each).map(([field, text]) => [TYPED_FOR[field] ?? field, text]))
+        : typedByField(each),
+    ]),
+  )
+}
+
 /** One lift for each version before the present one, oldest first. */
 export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn]
 
@@ -70,5 +111,5 @@ export function liftToPresent(
     if (!step) return fail('version', `version ${at} can no longer be read.`)
     plan = { ...step.lift(plan), version: at + 1 }
   }
-  return { ok: true, raw: plan }
+  return { ok: true, raw: typedByField(plan) as Raw }
 }

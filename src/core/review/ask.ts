@@ -43,9 +43,11 @@ export type AskTarget =
   | { readonly field: 'roofBears'; readonly attachmentId: string }
   | { readonly field: 'moves'; readonly obstacleId: string }
   | { readonly field: 'straps'; readonly placementId: string }
-  /** Too much for one field: the form or the dialog that holds it. */
-  | { readonly open: 'gear'; readonly gearId: string }
-  | { readonly open: 'measuring' | 'house' | 'vehicle' | 'rack' }
+  /** Too much for one field: the sheet that holds it, at the path of its field there, or the dialog. */
+  | { readonly open: 'gear'; readonly gearId: string; readonly at?: string }
+  | { readonly open: 'rack'; readonly rackId: string; readonly at?: string }
+  | { readonly open: 'vehicle'; readonly at?: string }
+  | { readonly open: 'measuring' | 'house' | 'inside' }
 
 /** What a field takes: a number with a unit, or one of a few words. */
 type AskInput =
@@ -121,6 +123,7 @@ export function inputOf(target: AskTarget): AskInput {
 const OPEN_WORD: Readonly<Record<Extract<AskTarget, { open: unknown }>['open'], string>> = {
   measuring: 'Open the measurements',
   house: 'Open the house rules',
+  inside: 'Open who is inside',
   vehicle: 'Open the vehicle',
   rack: 'Open the rack',
   gear: 'Open the gear',

@@ -151,7 +151,9 @@ export function askFigure(cell: Cell): Ask {
       target:
         owner?.of === 'gear'
           ? { open: 'gear', gearId: owner.id }
-          : { open: layer.role === 'attachment' ? 'vehicle' : 'rack' },
+          : layer.role === 'attachment'
+            ? { open: 'vehicle', at: 'attachments' }
+            : { open: 'rack', rackId: layer.rackIds[0] ?? '', at: 'parts' },
     }
   return { where, label, target: { field: 'rating', owner, state, per: 'set' } }
 }

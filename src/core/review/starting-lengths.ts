@@ -54,17 +54,25 @@ function roofSkin(survey: Survey): Length[] {
 }
 
 const ofVehicle = ({ plan: { vehicle } }: Survey, field: 'heightMm' | 'lengthMm' | 'widthMm', name: string) =>
-  startOf(vehicle, field, `the vehicle’s ${name}`, { open: 'vehicle' })
+  startOf(vehicle, field, `the vehicle’s ${name}`, { open: 'vehicle', at: field })
 
 const ofBars = (survey: Survey, field: 'riseMm' | 'usableMm' | 'lengthMm', name: string) =>
   survey.racks.flatMap(({ rack }) =>
-    barsOf(rack).flatMap((bar) => startOf(bar, field, `${bar.name}’s ${name}`, { open: 'rack' })),
+    barsOf(rack).flatMap((bar, i) =>
+      startOf(bar, field, `${bar.name}’s ${name}`, {
+        open: 'rack',
+        rackId: rack.id,
+        at: `bars.${i}.${field}`,
+      }),
+    ),
   )
 
 const ofGear = (survey: Survey, finding: Finding, field: 'lengthMm' | 'widthMm' | 'heightMm', name: string) =>
   finding.subject.placementIds.flatMap((id) => {
     const gear = survey.thingById.get(id)?.gear
-    return gear ? startOf(gear, field, `${gear.name}’s ${name}`, { open: 'gear', gearId: gear.id }) : []
+    return gear
+      ? startOf(gear, field, `${gear.name}’s ${name}`, { open: 'gear', gearId: gear.id, at: field })
+      : []
   })
 
 /** Which starting lengths go into the answer of a rule: the one table of them. */

@@ -9,8 +9,7 @@ interface WeightMeasurement {
   readonly heightM: number | undefined
 }
 
-type Decoded<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string }
+type Decoded<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string }
 
 const POUND_KG = 0.45359237
 /** What the format sends where the measurement did not come off. */

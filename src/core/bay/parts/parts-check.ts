@@ -9,8 +9,7 @@ import { contactYs } from '../../survey/mounting/contacts'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 
-type PartsKind =
-  'part' | 'fitKit' | 'lock' | 'adapter' | 'bolt' | 'nut' | 'washer' | 'consumable' | 'gear'
+type PartsKind = 'part' | 'fitKit' | 'lock' | 'adapter' | 'bolt' | 'nut' | 'washer' | 'consumable' | 'gear'
 
 /** One line of the parts check: so many in all, for what, from which box, and whether they are there. */
 export interface PartsLine {

@@ -25,7 +25,11 @@ export const axles = check({
             ? 'Axles: nobody knows how the vehicle’s own mass sits on them. Weigh each axle.'
             : 'Axles: their limits are not known.',
         ],
-        { where: vehicle.axleLimitKg ? 'scale' : 'label', label: 'Axles', target: { open: 'vehicle' } },
+        {
+          where: vehicle.axleLimitKg ? 'scale' : 'label',
+          label: 'Axles',
+          target: { open: 'vehicle', at: vehicle.axleLimitKg ? 'centreOfGravity' : 'axleLimitKg' },
+        },
       )
       return
     }

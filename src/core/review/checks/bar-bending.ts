@@ -1,3 +1,4 @@
+import type { BarAt } from '../../survey/frame/arrangement'
 import { type Said, check, notLooked } from '../check'
 import { underBarRoom } from '../../survey/frame/roof-surface'
 import type { LoadedBar } from '../../survey/statics/bending'
@@ -84,8 +85,9 @@ export const barBending = check({
   law: 'balance',
   nothing: 'No bar carries anything.',
   *run(survey) {
-    const unknown: string[] = []
-    for (const { index, bar } of survey.bars) {
+    const unknown: BarAt[] = []
+    for (const at of survey.bars) {
+      const { index, bar } = at
       const worst = STATES.flatMap((state) => survey.statics.bar(index, state) ?? []).reduce<
         LoadedBar | undefined
       >(
@@ -97,16 +99,23 @@ export const barBending = check({
       if (known && worst.stressMPa !== undefined && bar.profile.material?.yieldMPa !== undefined)
         yield* judged(survey, worst)
       else {
-        unknown.push(bar.name)
+        unknown.push(at)
         if (known) yield* overItsRoom(survey, worst)
       }
     }
-    if (unknown.length > 0)
+    const [first] = unknown
+    if (first)
       yield notLooked(
         survey,
         'bending',
-        [`Bending: the section or the yield of ${unknown.join(', ')} is not known.`],
-        { where: 'sheet', label: 'Wall, section and material of the bars', target: { open: 'rack' } },
+        [
+          `Bending: the section or the yield of ${unknown.map(({ bar }) => bar.name).join(', ')} is not known.`,
+        ],
+        {
+          where: 'sheet',
+          label: 'Wall, section and material of the bars',
+          target: { open: 'rack', rackId: first.rack.id, at: 'bars' },
+        },
       )
   },
 })

@@ -28,7 +28,14 @@ export const footMount = check({
           yield {
             ...common,
             severity: 'findOut',
-            ask: { where: 'tape', label: `Channel of ${attachment.name}`, target: { open: 'vehicle' } },
+            ask: {
+              where: 'tape',
+              label: `Channel of ${attachment.name}`,
+              target: {
+                open: 'vehicle',
+                at: `attachments.${survey.plan.vehicle.attachments.indexOf(attachment)}.channel`,
+              },
+            },
             sentence: [`${part.name} in ${low}: find out the channel’s slot and depth, with a rule.`],
           }
           continue

@@ -38,8 +38,9 @@ function askMass(mass: MassPoint): Ask | undefined {
         target: { field: 'partMass', partId: mass.partId },
       }
     case 'occupant':
+      return { ...common, target: { open: 'inside' } }
     case 'holder':
-      return { ...common, target: { open: 'vehicle' } }
+      return { ...common, target: { open: 'vehicle', at: 'attachments' } }
     case 'wet':
     case 'snow':
     case 'rackSnow':

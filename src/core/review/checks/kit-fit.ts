@@ -29,7 +29,9 @@ export const kitFit = check({
             about: `${part.id} ${i}`,
             severity: SEVERITY[point.kind],
             ...(point.kind === 'findOut'
-              ? { ask: { where: 'look', label: part.name, target: { open: 'vehicle' } } as const }
+              ? {
+                  ask: { where: 'look', label: part.name, target: { open: 'vehicle', at: 'facts' } } as const,
+                }
               : {}),
             sentence: [`${part.name} ${point.message}.`],
           }

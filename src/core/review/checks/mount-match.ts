@@ -113,7 +113,7 @@ export const mountMatch = check({
           ask: {
             where: 'sheet',
             label: `How ${thing.gear.name} is held`,
-            target: { open: 'gear', gearId: thing.gear.id },
+            target: { open: 'gear', gearId: thing.gear.id, at: 'fit' },
           },
         }
       else {

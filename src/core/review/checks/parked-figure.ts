@@ -69,7 +69,7 @@ export const parkedFigure = check({
               label: `${name}, parked`,
               target:
                 owner === undefined
-                  ? { open: 'rack' }
+                  ? { open: 'rack', rackId: cell.layer.rackIds[0] ?? '', at: 'parts' }
                   : {
                       field: 'rating',
                       owner,

@@ -15,7 +15,11 @@ function severityOf({ slopeDeg }: Stand, rollDeg: number): Severity {
 const askBalance = ({ estimated }: OwnBalance): Ask =>
   estimated.includes('kerb mass')
     ? { where: 'label', label: 'Kerb mass, in the papers', target: { field: 'vehicle', name: 'kerbKg' } }
-    : { where: 'sheet', label: `The vehicle’s ${estimated[0] ?? 'balance'}`, target: { open: 'vehicle' } }
+    : {
+        where: 'sheet',
+        label: `The vehicle’s ${estimated[0] ?? 'balance'}`,
+        target: { open: 'vehicle', at: 'centreOfGravity' },
+      }
 
 const tipping = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: number): Phrase => [
   `Tipping: ${estimated.join(', ')} ${estimated.length > 1 ? 'are' : 'is'} not known. By estimate it would tip standing at `,

@@ -47,7 +47,11 @@ export const sunroof = check({
                 label: `How ${pane.name} opens`,
                 target: { field: 'moves', obstacleId: pane.id },
               }
-            : { where: 'tape', label: pane.name, target: { open: 'vehicle' } },
+            : {
+                where: 'tape',
+                label: pane.name,
+                target: { open: 'vehicle', at: `obstacles.${survey.plan.vehicle.obstacles.indexOf(pane)}` },
+              },
       }
     }
     for (const meeting of survey.fit.panes()) {

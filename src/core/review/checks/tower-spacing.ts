@@ -31,7 +31,11 @@ export const towerSpacingCheck = check({
           yield {
             ...common,
             severity: 'findOut',
-            ask: { where: 'sheet', label: `Fit sheet, row for ${bar.name}`, target: { open: 'rack' } },
+            ask: {
+              where: 'sheet',
+              label: `Fit sheet, row for ${bar.name}`,
+              target: { open: 'rack', rackId: rack.rack.id, at: 'fitSheet' },
+            },
             sentence: [
               `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name.toLowerCase()} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
             ],

@@ -95,7 +95,7 @@ describe('a rack on the tracks of a canopy', () => {
     const asked = review(survey(planWith(channels, tracks))).findings.filter(
       ({ severity, subject }) => severity === 'findOut' && subject.layerId === 'under:tracks',
     )
-    expect(asked.map(({ ask }) => ask?.target)).toContainEqual({ open: 'vehicle' })
+    expect(asked.map(({ ask }) => ask?.target)).toContainEqual({ open: 'vehicle', at: 'attachments' })
   })
 
   it('counts the canopy against the payload', () => {

@@ -14,9 +14,22 @@ function take(ask: Ask, answer: Answer): string | undefined {
   return command ? refused(run(command)) : 'The plan no longer has what this asks about.'
 }
 
-const DIALOG = { measuring: 'measure', house: 'rules', rack: 'racks' } as const
+const DIALOG = { measuring: 'measure', house: 'rules', inside: 'use' } as const
 
-/** Too much for one field: the form or the dialog that holds it. */
+/** The sheet that holds a field, open at it. */
+function sheetOf(target: Extract<Ask['target'], { open: 'vehicle' | 'rack' | 'gear' }>, job: string): string {
+  const at = target.at === undefined ? {} : { field: target.at }
+  switch (target.open) {
+    case 'vehicle':
+      return to('vehicle', { job, ...at })
+    case 'rack':
+      return to('rack', { job, rack: target.rackId, ...at })
+    case 'gear':
+      return to('gear', { job, from: target.gearId, ...at })
+  }
+}
+
+/** Too much for one field: the sheet or the dialog that holds it. */
 function Way({
   target,
   words,
@@ -26,16 +39,10 @@ function Way({
   words: string
   show: (dialog: DialogName) => void
 }) {
-  const id = usePlan((store) => store.plan?.id ?? '')
-  if (target.open === 'vehicle')
+  const job = usePlan((store) => store.plan?.id ?? '')
+  if (target.open === 'vehicle' || target.open === 'rack' || target.open === 'gear')
     return (
-      <Link className="plain" href={to('vehicle', { job: id })}>
-        {words}
-      </Link>
-    )
-  if (target.open === 'gear')
-    return (
-      <Link className="plain" href={to('gear', { job: id, from: target.gearId })}>
+      <Link className="plain" href={sheetOf(target, job)}>
         {words}
       </Link>
     )

@@ -3,7 +3,7 @@ import { BODIES } from '../../../kinds/body'
 import { describe, expect, it } from 'vitest'
 import { vehicleWith } from '../../../plan/plans.testing'
 import { bodyOutline, outlineTop } from './outline'
-import { startingSizes } from './starting-vehicle'
+import { startingSizes } from './starting-sizes'
 
 describe('a body drawn from its numbers', () => {
   it.each(kindsOf(BODIES))(

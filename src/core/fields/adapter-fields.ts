@@ -1,0 +1,32 @@
+import type { Adapter } from '../plan/placement'
+import { group, ID, length, mass, number, range, text, type FieldsOf } from './field'
+import { MOUNT_FIELD, RATED } from './part-fields'
+
+/** What turns a bar's offer into another: how it is held, and what it gives. */
+export const ADAPTER_FIELD = group('Adapter', {
+  id: ID,
+  name: text('Name'),
+  kg: mass('Weight of the set'),
+  heightMm: length('Lifts what stands on it by'),
+  mount: MOUNT_FIELD,
+  gives: {
+    is: 'variants',
+    label: 'Gives',
+    by: 'kind',
+    choices: [
+      ['section', 'a section to clamp'],
+      ['channel', 'a channel'],
+    ],
+    groupOf: (kind) =>
+      kind === 'section'
+        ? group('', {
+            widthMm: length('Given width'),
+            heightMm: length('Given height'),
+            roomMm: length('Room under what is given'),
+          })
+        : group('', { slotMm: length('Given slot'), headRoomMm: length('Head room in what is given') }),
+  },
+  rated: RATED('What it may carry'),
+  spreadMm: range('Spread from', 'to', 'Empty when it asks none'),
+  price: number('Price'),
+} satisfies FieldsOf<Adapter>)

@@ -1,0 +1,231 @@
+import { formatPrecise } from '../units/format'
+import { parseQuantity } from '../units/parse'
+import type { UnitSystem } from '../units/dimension'
+import type { Field, Fields, Group, List, Single, Variants } from './field'
+import type { Rating } from '../plan/rating'
+import type { State } from '../units/scalars'
+import { byState, RATING_FIELD } from './figures-fields'
+
+/** A thing as a form has it: texts in the shape of the plan. */
+export type Draft = string | readonly Draft[] | { readonly [key: string]: Draft }
+export type DraftOf = { readonly [key: string]: Draft }
+
+/** Where an entry of a list stood before: its number, or the id that a new one is given. */
+export const WAS = '@'
+/** How the figures of a thing are known, by field; a path is written with colons. */
+export const KNOWN = '?'
+
+export type Raw = Readonly<Record<string, unknown>>
+
+export const isRaw = (value: unknown): value is Raw =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+export const rawOf = (value: unknown): Raw => (isRaw(value) ? value : {})
+export const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : [])
+export const isDraftOf = (draft: Draft | undefined): draft is DraftOf =>
+  typeof draft === 'object' && !Array.isArray(draft)
+export const draftOf = (draft: Draft | undefined): DraftOf => (isDraftOf(draft) ? draft : {})
+export const draftsOf = (draft: Draft | undefined): readonly Draft[] =>
+  typeof draft === 'object' && Array.isArray(draft) ? (draft as readonly Draft[]) : []
+const textIn = (value: unknown): string => (typeof value === 'string' ? value : '')
+export const textOf = (draft: Draft | undefined): string => (typeof draft === 'string' ? draft : '')
+
+/** What was typed for the fields of the thing that is shown, and the path to it. */
+export interface Shown {
+  readonly system: UnitSystem
+  readonly typed: Raw
+  readonly rel: string
+}
+
+export const within = (shown: Shown, key: string): Shown => ({
+  ...shown,
+  rel: shown.rel === '' ? key : `${shown.rel}.${key}`,
+})
+
+/** A figure as it was typed, as long as it is still that one, or in the units on screen. */
+function quantityText(field: Extract<Single, { is: 'quantity' }>, value: number, shown: Shown): string {
+  const figure = value * (field.times ?? 1)
+  const typed = shown.typed[shown.rel]
+  if (typeof typed === 'string') {
+    const read = parseQuantity(field.dimension, typed, shown.system)
+    if (read.ok && Math.abs(read.value - figure) <= 1e-6 * Math.max(1, Math.abs(figure))) return typed
+  }
+  return formatPrecise(field.dimension, figure, shown.system)
+}
+
+/** One value as the text of its input. */
+export function singleText(field: Single, value: unknown, shown: Shown): string {
+  if (value === undefined) return ''
+  switch (field.is) {
+    case 'quantity':
+      return typeof value === 'number' ? quantityText(field, value, shown) : ''
+    case 'number':
+      return typeof value === 'number' ? String(Number((value * (field.times ?? 1)).toFixed(6))) : ''
+    case 'flag':
+      return value === true ? 'yes' : 'no'
+    case 'text':
+    case 'day':
+    case 'choice':
+      return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
+  }
+}
+
+/** Several values in one text: as it was typed, as long as each is still that one. */
+function severalText(field: Single, values: readonly unknown[], shown: Shown): string {
+  const texts = values.map((each) => singleText(field, each, { ...shown, typed: {} }))
+  const typed = shown.typed[shown.rel]
+  if (typeof typed !== 'string') return texts.join('; ')
+  const parts = typed.split(';').map((each) => each.trim())
+  const asTyped = values.map((each, i) =>
+    singleText(field, each, { ...shown, typed: { [shown.rel]: parts[i] } }),
+  )
+  return parts.length === values.length ? asTyped.join('; ') : texts.join('; ')
+}
+
+function groupDraft(fields: Fields, value: unknown, shown: Shown): DraftOf {
+  const raw = rawOf(value)
+  const owns = Object.values(fields).some(({ is }) => is === 'marks')
+  const own = owns ? { ...shown, typed: rawOf(raw['typed']), rel: '' } : shown
+  const known = Object.entries(rawOf(raw['known'])).map(
+    ([path, how]) => [path.replaceAll('.', ':'), textIn(rawOf(how)['by'])] as const,
+  )
+  return {
+    ...Object.fromEntries(
+      Object.entries(fields).flatMap(([key, field]) =>
+        field.is === 'kept' || field.is === 'marks'
+          ? []
+          : [[key, toDraft(field, raw[key], within(own, key))] as const],
+      ),
+    ),
+    ...('known' in fields ? { [KNOWN]: Object.fromEntries(known) } : {}),
+  }
+}
+
+export function variantDraft(field: Variants, value: unknown, shown: Shown): DraftOf {
+  const kind = rawOf(value)[field.by]
+  if (typeof kind !== 'string') return { [field.by]: '' }
+  return { [field.by]: kind, ...groupDraft(field.groupOf(kind).fields, value, shown) }
+}
+
+export const itemDraft = (item: Group | Variants, value: unknown, shown: Shown): DraftOf =>
+  item.is === 'group' ? groupDraft(item.fields, value, shown) : variantDraft(item, value, shown)
+
+/** Ratings as texts: a figure by state, and a list of the others. */
+export function figuresDraft(value: unknown, system: UnitSystem): DraftOf {
+  const ratings = listOf(value) as readonly Rating[]
+  const shown = byState(ratings)
+  const of = (state: State): string => {
+    const rating = shown.get(state)
+    return rating ? (rating.typed?.['kg'] ?? formatPrecise('mass', rating.kg, system)) : ''
+  }
+  const first = [...shown.values()][0]
+  const others = ratings.flatMap((rating, i) =>
+    shown.get(rating.state) === rating
+      ? []
+      : [{ ...itemDraft(RATING_FIELD, rating, { system, typed: {}, rel: '' }), [WAS]: String(i) }],
+  )
+  return {
+    road: of('road'),
+    trail: of('trail'),
+    parked: of('parked'),
+    per: first?.per ?? 'set',
+    counts: first?.counts ?? '',
+    by: first?.source.kind ?? '',
+    page: first?.source.page ?? '',
+    more: others,
+  }
+}
+
+/** A value of the plan as a form shows it. */
+export function toDraft(field: Field, value: unknown, shown: Shown): Draft {
+  switch (field.is) {
+    case 'several':
+      return severalText(field.of, listOf(value), shown)
+    case 'pairs':
+      return listOf(value)
+        .map((each) =>
+          field.keys
+            .map((key) => formatPrecise('length', Number(rawOf(each)[key] ?? 0), shown.system))
+            .join(' / '),
+        )
+        .join('; ')
+    case 'split': {
+      const apart = field.apart(value)
+      return Object.fromEntries(
+        Object.entries(field.parts).map(([key, part]) => [
+          key,
+          toDraft(part, apart[key], within(shown, key)),
+        ]),
+      )
+    }
+    case 'figures':
+      return figuresDraft(value, shown.system)
+    case 'kept':
+    case 'marks':
+      return ''
+    case 'group':
+      return groupDraft(field.fields, value, shown)
+    case 'variants':
+      return variantDraft(field, value, shown)
+    case 'list':
+      return listOf(value).map((each, i) => ({
+        ...itemDraft(field.item, each, within(shown, String(i))),
+        [WAS]: String(i),
+      }))
+    default:
+      return singleText(field, value, shown)
+  }
+}
+
+/** A new entry of a list as a form shows it: like the last where such things are alike, else as its kind starts. */
+export function newEntry(
+  { item, start, copies }: List,
+  system: UnitSystem,
+  id: string,
+  kind: string,
+  there: readonly Draft[] = [],
+): DraftOf {
+  const last = there.at(-1)
+  const fresh = start?.(id, kind) ?? (item.is === 'variants' ? { [item.by]: kind } : {})
+  const draft = copies && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
+  const named = copies && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
+  return { ...draft, ...named, [WAS]: `id ${id}` }
+}
+
+/**
+ * What a form shows when it begins anew from something else, another kind say: what was typed so far stays, and what
+ * still stood as it began follows.
+ */
+export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): Draft {
+  if (typeof next === 'string') return now === began ? next : now
+  if (Array.isArray(next)) return JSON.stringify(now) === JSON.stringify(began) ? next : now
+  const [here, there] = [draftOf(now), draftOf(began)]
+  return Object.fromEntries(
+    Object.entries(next).map(([key, each]: [string, Draft]) => {
+      const typed = here[key]
+      return [key, typed === undefined ? each : carriedOver(typed, there[key], each)] as const
+    }),
+  )
+}
+
+/** Whether nothing is typed into a part of a form. */
+export function isEmpty(field: Field, draft: Draft | undefined): boolean {
+  switch (field.is) {
+    case 'kept':
+    case 'marks':
+      return true
+    case 'group':
+      return Object.entries(field.fields).every(([key, each]) => isEmpty(each, draftOf(draft)[key]))
+    case 'variants':
+      return textOf(draftOf(draft)[field.by]) === ''
+    case 'split':
+      return Object.entries(field.parts).every(([key, each]) => isEmpty(each, draftOf(draft)[key]))
+    case 'figures': {
+      const { road, trail, parked, more } = draftOf(draft)
+      return [road, trail, parked].every((each) => textOf(each).trim() === '') && draftsOf(more).length === 0
+    }
+    case 'list':
+      return draftsOf(draft).length === 0
+    default:
+      return textOf(draft).trim() === ''
+  }
+}

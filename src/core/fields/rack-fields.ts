@@ -1,0 +1,298 @@
+import { choicesOf } from '../kinds/kind'
+import { RACK_KINDS, type RackKind } from '../kinds/rack-kind'
+import { WHENS } from '../kinds/when'
+import type { Bar, Deck, Profile, Rack } from '../plan/rack'
+import { listOf } from './draft'
+import {
+  choice,
+  group,
+  ID,
+  kept,
+  list,
+  MARKS,
+  length,
+  note,
+  number,
+  pick,
+  quantityOf,
+  several,
+  text,
+  type AllOf,
+  type Field,
+  type FieldsOf,
+  type FieldsPart,
+  type Variants,
+} from './field'
+import { SOURCE_FIELD } from './figures-fields'
+import { CHANNEL, GATES, PART_FIELD } from './part-fields'
+
+const PROFILE_CHOICES = [
+  ['aero', 'Aero (wing)'],
+  ['square', 'Square'],
+  ['round', 'Round'],
+  ['flat', 'Flat, heavy-duty'],
+  ['factory', 'Factory'],
+] as const
+
+/** Stiffness of what bars are made of, GPa. Handbook: Gere, Mechanics of Materials, rounded, from memory. */
+const STIFFNESS_GPA: Readonly<Record<string, number>> = { Aluminium: 69, Steel: 210 }
+
+/** Of what a bar is made: the usual two bring their stiffness with them. */
+const MATERIAL: Field = {
+  is: 'split',
+  parts: {
+    name: text('Made of', 'Aluminium, Steel, or as its sheet says'),
+    eGPa: number('Stiffness, GPa', 'Empty for aluminium (69) and steel (210)'),
+    yieldMPa: quantityOf('stress', 'Yield', 'From the sheet, 160 MPa say'),
+  },
+  apart: (value) => {
+    const { name, eGPa, yieldMPa } = (value ?? {}) as { name?: string; eGPa?: number; yieldMPa?: number }
+    const usual = name !== undefined && STIFFNESS_GPA[name] === eGPa
+    return { name, yieldMPa, ...(usual ? {} : { eGPa }) }
+  },
+  join: ({ name, eGPa, yieldMPa }) => {
+    if (typeof name !== 'string')
+      return eGPa === undefined && yieldMPa === undefined
+        ? { value: undefined }
+        : 'A yield needs a material: say which.'
+    const usual = Object.keys(STIFFNESS_GPA).find((each) => each.toLowerCase() === name.toLowerCase())
+    const stiff = eGPa ?? (usual && STIFFNESS_GPA[usual])
+    if (stiff === undefined) return 'Give its stiffness too: only aluminium and steel bring theirs.'
+    return { value: { name: usual ?? name, eGPa: stiff, ...(yieldMPa === undefined ? {} : { yieldMPa }) } }
+  },
+}
+
+const PROFILE = group(
+  'Profile',
+  {
+    kind: choice('Bar profile', PROFILE_CHOICES),
+    widthMm: length('Profile width'),
+    heightMm: length('Profile height'),
+    wallMm: length('Wall of the profile', 'Empty when not known'),
+    section: {
+      is: 'variants',
+      label: 'Section',
+      by: 'known',
+      choices: [
+        ['solid', 'Solid'],
+        ['figures', 'By its sheet’s figures'],
+      ],
+      groupOf: (known) =>
+        group(
+          '',
+          known === 'solid'
+            ? {}
+            : { iMm4: number('Second moment of area, mm⁴'), wMm3: number('Section modulus, mm³') },
+        ),
+    },
+    material: MATERIAL,
+    channel: CHANNEL,
+    underChannel: group('A groove under it', {
+      slotMm: length('Slot under it'),
+      headRoomMm: length('Head room under it'),
+      depthMm: length('Whole depth under it'),
+    }),
+  } satisfies FieldsOf<Profile>,
+  {
+    parts: [
+      { keys: ['kind', 'widthMm', 'heightMm', 'channel'] },
+      { title: 'What it is made of', keys: ['wallMm', 'section', 'material', 'underChannel'] },
+    ],
+  },
+)
+
+/** A bar's feet: from the outermost left one to the outermost right one, and those between. mm from the middle. */
+const FEET: Field = {
+  is: 'split',
+  parts: {
+    apart: length('Foot to foot'),
+    between: several(length('More feet between, from the middle', '-200; 200; empty when there are two')),
+  },
+  apart: (value) => {
+    const feet = listOf(value).map(Number)
+    const [first, last] = [feet[0], feet.at(-1)]
+    const even = first !== undefined && last !== undefined && first === -last
+    return first === undefined || last === undefined
+      ? {}
+      : even
+        ? { apart: last - first, between: feet.slice(1, -1) }
+        : { between: feet }
+  },
+  join: ({ apart, between }) => {
+    const inner = listOf(between).map(Number)
+    if (apart === undefined)
+      return inner.length >= 2
+        ? { value: inner.toSorted((a, b) => a - b) }
+        : 'Tape it from foot to foot, or give each foot from the bar’s middle.'
+    const half = Number(apart) / 2
+    return { value: [-half, ...inner.filter((y) => Math.abs(y) < half).toSorted((a, b) => a - b), half] }
+  },
+}
+
+export const BAR_FIELD = group(
+  'Bar',
+  {
+    id: ID,
+    name: text('Bar'),
+    xMm: length("Behind the windscreen's edge", 'To the bar’s middle'),
+    lengthMm: length('Length overall', 'End caps included'),
+    usableMm: length('Usable width'),
+    capMm: length('End cap’s thickness'),
+    riseMm: length('Room under it'),
+    profile: PROFILE,
+    feetYMm: FEET,
+    known: MARKS,
+    typed: MARKS,
+  } satisfies FieldsOf<Bar>,
+  {
+    parts: [
+      { keys: ['name', 'xMm', 'lengthMm', 'usableMm', 'feetYMm', 'riseMm'] },
+      { title: 'Profile and channel', keys: ['profile', 'capMm'] },
+    ],
+    check: ({ lengthMm, usableMm, feetYMm }): Record<string, string> => ({
+      ...(Number(usableMm) > Number(lengthMm)
+        ? { usableMm: 'A bar cannot offer more width than it is long.' }
+        : {}),
+      ...(listOf(feetYMm).some((y) => Math.abs(Number(y)) > Number(lengthMm) / 2)
+        ? { 'feetYMm.apart': 'The feet must stand under the bar.' }
+        : {}),
+    }),
+  },
+)
+
+const START = { by: 'start' }
+
+const DECK = group('Deck', {
+  lengthMm: length('Deck length'),
+  widthMm: length('Deck width'),
+  heightMm: length('Deck thickness', 'On top of bar and room under it'),
+  xMm: length("Deck's middle at"),
+  yMm: length('Off the centreline'),
+  slatSlotMm: length('Slot between the slats', 'Empty when not measured'),
+} satisfies FieldsOf<Deck>)
+
+const RACK_FIELDS = {
+  id: ID,
+  kind: ID,
+  name: text('Name'),
+  attachmentId: choice('Stands on', 'attachments'),
+  bars: list('Bars', 'a bar', BAR_FIELD, {
+    copies: true,
+    start: (id) => ({
+      id,
+      name: 'Bar',
+      xMm: 500,
+      lengthMm: 1250,
+      usableMm: 950,
+      riseMm: 65,
+      profile: { kind: 'aero', widthMm: 80, heightMm: 28 },
+      feetYMm: [-525, 525],
+      known: { lengthMm: START, usableMm: START, riseMm: START },
+    }),
+  }),
+  deck: DECK,
+  sideHeightMm: length('Height of the sides'),
+  panelGrid: group('', {
+    pitchMm: length('Holes of its panels every'),
+    columns: number('Holes along'),
+    rows: number('Holes up'),
+  }),
+  when: choice(
+    'On board',
+    choicesOf(WHENS, ({ word }) => word),
+  ),
+  topZMm: length('Top over the ground'),
+  bottomZMm: length('Foot over the ground'),
+  xMm: length("Behind the windscreen's edge"),
+  yMm: length('Right of the centreline', 'Left is negative'),
+  widthMm: length('Ladder’s width'),
+  parts: list('Parts, each with its own figures', 'a part', PART_FIELD, {
+    start: (id) => ({
+      id,
+      role: 'fitKit',
+      name: 'Fit kit',
+      count: 1,
+      eachKg: 1,
+      rated: { by: 'own', ratings: [] },
+      known: { eachKg: START },
+    }),
+  }),
+  footWidthMm: length('Foot’s width along the bar', 'Clamps stand clear of it'),
+  fitSheet: group('Fit sheet', {
+    source: SOURCE_FIELD,
+    rows: list(
+      'Rows of the fit sheet',
+      'a row',
+      group('', {
+        profile: choice('For bars that are', PROFILE_CHOICES),
+        towerMm: group('', {
+          front: length('Tower spacing, front', 'From the fit sheet’s row'),
+          rear: length('Tower spacing, rear'),
+        }),
+        xMm: group('', {
+          front: length('Front bar at'),
+          rear: length('Rear bar at'),
+          within: length('Within'),
+        }),
+      }),
+      { start: () => ({ profile: 'aero' }) },
+    ),
+  }),
+  gates: GATES,
+  note: note('Notes'),
+  status: kept('It is chosen in the job, where the rack is fitted, already on or comes off.'),
+  known: MARKS,
+  typed: MARKS,
+} satisfies FieldsOf<{ [K in AllOf<Rack>]: unknown }>
+
+const OWN: Readonly<Record<RackKind, readonly string[]>> = {
+  bars: ['bars'],
+  platform: ['bars', 'deck'],
+  bed: ['bars', 'sideHeightMm', 'deck', 'panelGrid'],
+  frame: ['bars', 'deck'],
+  ladder: ['when', 'topZMm', 'bottomZMm', 'xMm', 'yMm', 'widthMm'],
+}
+
+const partsOf = (kind: RackKind): readonly FieldsPart[] => [
+  { keys: ['name', 'attachmentId', ...(kind === 'ladder' ? OWN.ladder : [])] },
+  ...(kind === 'ladder'
+    ? []
+    : [
+        {
+          title: kind === 'platform' ? 'Cross-members on their feet' : 'Bars',
+          open: true,
+          keys: ['bars'],
+        } as const,
+        ...OWN[kind].slice(1).map((key) => ({ keys: [key] })),
+      ]),
+  { title: 'Parts, each with its own figures', open: true, keys: ['parts'] },
+  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet'] },
+  { title: 'To be measured before ordering', keys: ['gates'] },
+  { title: 'Notes', keys: ['note'] },
+]
+
+export const RACK_FIELD: Variants = {
+  is: 'variants',
+  label: 'Kind',
+  by: 'kind',
+  choices: choicesOf(RACK_KINDS, ({ choice: words }) => words),
+  groupOf: (kind) => {
+    const own = OWN[kind as RackKind]
+    const common = [
+      'id',
+      'name',
+      'attachmentId',
+      'parts',
+      'footWidthMm',
+      'fitSheet',
+      'gates',
+      'note',
+      'status',
+      'known',
+      'typed',
+    ]
+    return group('Rack', pick(RACK_FIELDS, [...common, ...own]), {
+      parts: partsOf(kind as RackKind),
+    })
+  },
+}

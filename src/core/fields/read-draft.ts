@@ -1,0 +1,458 @@
+import * as z from 'zod'
+import type { Known } from '../plan/known'
+import { ratingSchema, type Rating, type Source } from '../plan/rating'
+import { issueText } from '../plan/messages'
+import { STATES } from '../units/scalars'
+import { parseQuantity } from '../units/parse'
+import type { UnitSystem } from '../units/dimension'
+import {
+  type Draft,
+  draftOf,
+  draftsOf,
+  figuresDraft,
+  isEmpty,
+  isRaw,
+  KNOWN,
+  listOf,
+  rawOf,
+  singleText,
+  textOf,
+  toDraft,
+  WAS,
+  within,
+  type Shown,
+} from './draft'
+import type { Choices, Field, Group, List, Single, Variants } from './field'
+import { byState, MORE_FIGURES } from './figures-fields'
+import { elementOf, kindOf, mayBeLeftOut, schemaAt } from './schema-walk'
+
+/** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
+export interface ReadDraft<T> {
+  readonly value: T
+  readonly problems: Readonly<Record<string, string>>
+}
+
+/** How a sheet's figures are known where a field does not say otherwise. */
+export type ReadFrom = Source['kind']
+
+interface Reading {
+  readonly system: UnitSystem
+  readonly from: ReadFrom | undefined
+  readonly problems: Record<string, string>
+}
+
+/** The thing whose marks the fields below it keep, and what is typed for them. */
+interface Owner {
+  readonly shown: Shown
+  readonly typed: Map<string, string>
+  readonly changed: Set<string>
+}
+
+const ASKED = 'This is asked for.'
+const BOTH = 'Give this too, or empty what goes with it.'
+
+function put(reading: Reading, path: string, problem: string): void {
+  reading.problems[path] ??= problem
+}
+
+const entriesOf = (draft: Draft | undefined): string[] =>
+  textOf(draft)
+    .split(/[;\n]/)
+    .map((each) => each.trim())
+    .filter((each) => each !== '')
+
+type Read = { readonly value: unknown } | { readonly problem: string }
+
+/** One text as its value, and how it was typed where it is a figure. */
+function parsed(field: Single, text: string, system: UnitSystem): Read & { readonly typed?: string } {
+  const trimmed = text.trim()
+  switch (field.is) {
+    case 'quantity': {
+      const read = parseQuantity(field.dimension, trimmed, system)
+      return read.ok
+        ? { value: read.value / (field.times ?? 1), typed: read.typed }
+        : { problem: read.reason }
+    }
+    case 'number': {
+      const value = Number(trimmed.replace(/\s*%$/, '').replace(',', '.'))
+      return Number.isFinite(value)
+        ? { value: value / (field.times ?? 1) }
+        : { problem: `"${trimmed}" is no number.` }
+    }
+    case 'flag':
+      return { value: trimmed === 'yes' }
+    case 'choice': {
+      if (typeof field.choices === 'string') return { value: trimmed }
+      const found = field.choices.find(([value]) => String(value) === trimmed)
+      return found ? { value: found[0] } : { problem: 'This is none of the choices.' }
+    }
+    case 'text':
+    case 'day':
+      return { value: field.is === 'text' && field.long ? text : trimmed }
+  }
+}
+
+/** As long as a text that is kept for a figure may be. */
+const KEPT = 60
+
+/** What a drawing goes on with where nothing is known: it is never kept. */
+function standIn(field: Single): unknown {
+  if (field.is === 'quantity' || field.is === 'number') return 0
+  return field.is === 'choice'
+    ? Array.isArray(field.choices)
+      ? (field.choices as Choices)[0]?.[0]
+      : '?'
+    : field.is === 'flag'
+      ? false
+      : '?'
+}
+
+function readSingle(
+  field: Single,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  const text = textOf(draft)
+  const { rel } = owner.shown
+  if (text === singleText(field, was, owner.shown) && (was !== undefined || mayBeLeftOut(schema))) return was
+  owner.changed.add(rel)
+  owner.typed.delete(rel)
+  if (text.trim() === '') {
+    if (mayBeLeftOut(schema)) return undefined
+    if (field.is === 'text' && z.safeParse(schema, '').success) return ''
+    put(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
+    return was ?? standIn(field)
+  }
+  const read = parsed(field, text, reading.system)
+  if ('problem' in read) {
+    put(reading, path, read.problem)
+    return was
+  }
+  if (read.typed !== undefined && read.typed.length <= KEPT) owner.typed.set(rel, read.typed)
+  const issue = z.safeParse(schema, read.value).error?.issues[0]
+  if (!issue) return read.value
+  put(reading, path, issueText(issue))
+  return was
+}
+
+/** The figures that were typed, as ratings. One left as it was keeps all that is known of it. */
+function readFigures(draft: Draft | undefined, was: unknown, path: string, reading: Reading): unknown {
+  const before = listOf(was) as readonly Rating[]
+  const now = draftOf(draft)
+  const then = figuresDraft(was, reading.system)
+  const shown = byState(before)
+  const terms = ['per', 'counts', 'by', 'page'] as const
+  const sameTerms = terms.every((key) => textOf(now[key]) === textOf(then[key]))
+  const by = textOf(now['by'])
+  const page = textOf(now['page']).trim().slice(0, 40)
+  const counts = textOf(now['counts'])
+  const stated = STATES.flatMap((state): Rating[] => {
+    const rating = shown.get(state)
+    const text = textOf(now[state])
+    if (rating && sameTerms && text === textOf(then[state])) return [rating]
+    if (text.trim() === '') return []
+    const read = parseQuantity('mass', text, reading.system)
+    if (!read.ok || read.value < 0 || read.value > 20_000) {
+      put(reading, `${path}.${state}`, read.ok ? 'That cannot be right.' : read.reason)
+      return rating ? [rating] : []
+    }
+    const { counts: _, source, ...kept } = rating ?? { source: undefined }
+    const { page: _page, ...sourceKept } = source ?? { kind: 'told' }
+    const kind = SOURCE_KINDS.find((each) => each === by) ?? reading.from ?? source?.kind ?? 'told'
+    const same = rating && text === textOf(then[state])
+    return [
+      {
+        ...kept,
+        id: rating?.id ?? `${path.replaceAll('.', '-')}-${state}`,
+        state,
+        kg: same ? rating.kg : read.value,
+        per: now['per'] === 'each' ? 'each' : 'set',
+        ...(counts === 'load' || counts === 'everything' ? { counts } : {}),
+        source: { ...sourceKept, kind, ...(page === '' ? {} : { page }) },
+        ...(same ? (rating.typed ? { typed: rating.typed } : {}) : { typed: { kg: read.typed } }),
+      },
+    ]
+  })
+  const owner: Owner = {
+    shown: { system: reading.system, typed: {}, rel: '' },
+    typed: new Map(),
+    changed: new Set(),
+  }
+  const others = listOf(
+    readList(MORE_FIGURES, RATINGS, now['more'], before, `${path}.more`, reading, owner),
+  ) as Rating[]
+  const placed = new Set<Rating>()
+  const inPlace = before.flatMap((rating): Rating[] => {
+    const next = [...stated, ...others].find(({ id }) => id === rating.id)
+    if (!next) return []
+    placed.add(next)
+    return [next]
+  })
+  const all = [...inPlace, ...[...stated, ...others].filter((each) => !placed.has(each))]
+  return sameList(all, before) ? was : all
+}
+
+const RATINGS = z.array(ratingSchema)
+const SOURCE_KINDS: readonly ReadFrom[] = ['label', 'manual', 'sheet', 'measured', 'told']
+
+const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((each, i) => each === b[i])
+
+/** A thing with some of its fields anew: in its own order, so that what nobody touched is the very same. */
+function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
+  const raw = rawOf(was)
+  const keys = [...new Set([...Object.keys(raw), ...values.keys()])]
+  const next = keys.flatMap((key) => {
+    const value = values.has(key) ? values.get(key) : raw[key]
+    return value === undefined ? [] : [[key, value] as const]
+  })
+  const same =
+    isRaw(was) && next.length === Object.keys(raw).length && next.every(([key, value]) => raw[key] === value)
+  return same ? was : Object.fromEntries(next)
+}
+
+/** How each field is known after reading: as the form says, and no starting value once it was typed over. */
+function knownNow(draft: Draft | undefined, was: unknown, changed: ReadonlySet<string>): Known | undefined {
+  const before = rawOf(was)
+  const now = Object.entries(draftOf(draft)).flatMap(([key, mark]) => {
+    const path = key.replaceAll(':', '.')
+    const by = textOf(mark)
+    const old = before[path]
+    const form = by === 'start' || by === 'target'
+    if (by === '' || (form && changed.has(path))) return []
+    return [[path, isRaw(old) && old['by'] === by ? old : { by }] as const]
+  })
+  return now.length > 0 ? (Object.fromEntries(now) as Known) : undefined
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+function readGroup(
+  { fields, settle, check }: Group,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  above: Owner,
+): unknown {
+  const raw = rawOf(was)
+  const owns = Object.values(fields).some(({ is }) => is === 'marks')
+  const owner: Owner = owns
+    ? {
+        shown: { system: reading.system, typed: rawOf(raw['typed']), rel: '' },
+        typed: new Map(Object.entries(rawOf(raw['typed']) as Record<string, string>)),
+        changed: new Set(),
+      }
+    : above
+  const values = new Map<string, unknown>()
+  for (const [key, field] of Object.entries(fields)) {
+    const of = schemaAt(schema, key)
+    if (!of) continue
+    if (field.is === 'kept' || field.is === 'marks') continue
+    const next: Owner = { ...owner, shown: within(owner.shown, key) }
+    values.set(
+      key,
+      readField(
+        field,
+        of,
+        draftOf(draft)[key],
+        raw[key],
+        path === '' ? key : `${path}.${key}`,
+        reading,
+        next,
+      ),
+    )
+  }
+  if (owns) {
+    const typed = owner.typed.size > 0 || isRaw(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
+    values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
+    if ('known' in fields) {
+      const known = knownNow(draftOf(draft)[KNOWN], raw['known'], owner.changed)
+      values.set('known', same(known, raw['known']) ? raw['known'] : known)
+    }
+  }
+  // What a kind of another shape had stays only where this one has it too.
+  for (const key of Object.keys(raw))
+    if (!values.has(key) && !schemaAt(schema, key)) values.set(key, undefined)
+  const value = merged(was, values)
+  if (value === was) return value
+  for (const [key, problem] of Object.entries(check?.(rawOf(value)) ?? {}))
+    put(reading, path === '' ? key : `${path}.${key}`, problem)
+  return settle ? settle(rawOf(value), raw) : value
+}
+
+function readVariant(
+  field: Variants,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  const kind = textOf(draftOf(draft)[field.by])
+  if (kind === '' && mayBeLeftOut(schema)) return undefined
+  const of = kindOf(schema, field.by, kind)
+  if (!of) {
+    put(reading, `${path}.${field.by}`, 'Choose one.')
+    return was
+  }
+  const value = readGroup(field.groupOf(kind), of, draft, was, path, reading, owner)
+  return rawOf(value)[field.by] === kind
+    ? value
+    : { [field.by]: kind, ...rawOf(value), ...{ [field.by]: kind } }
+}
+
+function readItem(
+  item: List['item'],
+  schema: z.core.$ZodType,
+  draft: Draft,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  const mark = textOf(draftOf(draft)[WAS])
+  const id = mark.startsWith('id ') ? mark.slice(3) : undefined
+  const of =
+    item.is === 'group' ? schema : (kindOf(schema, item.by, textOf(draftOf(draft)[item.by])) ?? schema)
+  const hasId = schemaAt(of, 'id') !== undefined
+  const old = id === undefined ? listOf(was)[Number(mark)] : hasId ? { id } : undefined
+  return item.is === 'group'
+    ? readGroup(item, schema, draft, old, path, reading, owner)
+    : readVariant(item, schema, draft, old, path, reading, owner)
+}
+
+function readList(
+  { item }: List,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  const element = elementOf(schema)
+  if (!element) return was
+  const items = draftsOf(draft).map((each, i) => {
+    const mark = textOf(draftOf(each)[WAS])
+    const stood = mark.startsWith('id ') ? String(i) : mark
+    const next = { ...owner, shown: within(owner.shown, stood) }
+    return readItem(item, element, each, was, `${path}.${i}`, reading, next)
+  })
+  if (sameList(items, listOf(was)) && was !== undefined) return was
+  return items.length === 0 && mayBeLeftOut(schema) ? undefined : items
+}
+
+function readField(
+  field: Field,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  switch (field.is) {
+    case 'kept':
+    case 'marks':
+      return was
+    case 'several': {
+      if (textOf(draft) === textOf(toDraft(field, was, owner.shown)) && was !== undefined) return was
+      const { rel } = owner.shown
+      owner.changed.add(rel)
+      const read = entriesOf(draft).map((each) => parsed(field.of, each, reading.system))
+      for (const each of read) if ('problem' in each) put(reading, path, each.problem)
+      const values = read.flatMap((each) => ('value' in each ? [each.value] : []))
+      const typed = read.flatMap((each) => each.typed ?? []).join('; ')
+      owner.typed.delete(rel)
+      if (typed !== '' && typed.length <= KEPT) owner.typed.set(rel, typed)
+      return values.length === 0 && mayBeLeftOut(schema) ? undefined : values
+    }
+    case 'pairs': {
+      if (textOf(draft) === textOf(toDraft(field, was, owner.shown)) && was !== undefined) return was
+      const values = entriesOf(draft).map((each) => {
+        const texts = each.split(/\s\/\s/)
+        if (texts.length !== 2)
+          put(reading, path, `Give each by two figures with a stroke between: ${field.hint}`)
+        return Object.fromEntries(
+          field.keys.map((key, i) => {
+            const read = parseQuantity('length', texts[i] ?? '', reading.system)
+            if (!read.ok) put(reading, path, read.reason)
+            return [key, read.ok ? read.value : 0] as const
+          }),
+        )
+      })
+      return values.length === 0 && mayBeLeftOut(schema) ? undefined : values
+    }
+    case 'split': {
+      if (same(draft, toDraft(field, was, owner.shown))) return was
+      const apart = field.apart(was)
+      const parts = Object.entries(field.parts).map(([key, part]) => {
+        const next = { ...owner, shown: within(owner.shown, key) }
+        return [
+          key,
+          readField(part, OPTIONAL, draftOf(draft)[key], apart[key], `${path}.${key}`, reading, next),
+        ] as const
+      })
+      const joined = field.join(Object.fromEntries(parts), was)
+      if (typeof joined !== 'string') return joined.value
+      put(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
+      return was
+    }
+    case 'figures':
+      return readFigures(draft, was, path, reading)
+    case 'group': {
+      if (mayBeLeftOut(schema) && isEmpty(field, draft)) return undefined
+      const { problems } = reading
+      const before = Object.keys(problems).length
+      const value = readGroup(field, schema, draft, was, path, reading, owner)
+      if (mayBeLeftOut(schema))
+        for (const at of Object.keys(problems).slice(before)) if (problems[at] === ASKED) problems[at] = BOTH
+      return value
+    }
+    case 'variants':
+      return readVariant(field, schema, draft, was, path, reading, owner)
+    case 'list':
+      return readList(field, schema, draft, was, path, reading, owner)
+    default:
+      return readSingle(field, schema, draft, was, path, reading, owner)
+  }
+}
+
+/** Parts of one value may each be left out; together they are judged by the value's own schema. */
+const OPTIONAL = z.unknown().optional()
+
+/**
+ * A thing from its form's texts. What the form does not show stays; what nobody touched is the very same value. What
+ * cannot be read is named by its field and stays as it was meanwhile, so that a drawing can go on.
+ */
+export function readDraft<T>(
+  field: Group | Variants,
+  schema: z.ZodType<T>,
+  draft: Draft,
+  was: unknown,
+  system: UnitSystem,
+  from?: ReadFrom,
+): ReadDraft<T> {
+  const reading: Reading = { system, from, problems: {} }
+  const owner: Owner = { shown: { system, typed: {}, rel: '' }, typed: new Map(), changed: new Set() }
+  const value = readField(field, schema, draft, was, '', reading, owner)
+  if (Object.keys(reading.problems).length > 0) return { value: value as T, problems: reading.problems }
+  const parsed = schema.safeParse(value)
+  if (parsed.success) return { value: value as T, problems: {} }
+  const before = schema.safeParse(was)
+  return {
+    value: before.success ? before.data : (value as T),
+    problems: Object.fromEntries(
+      parsed.error.issues
+        .toReversed()
+        .map((issue) => [issue.path.map(String).join('.'), issueText(issue)] as const),
+    ),
+  }
+}

@@ -1,0 +1,30 @@
+import * as z from 'zod'
+
+/** A schema without the wrapping that says it may be left out. */
+export function bare(schema: z.core.$ZodType): z.core.$ZodType {
+  return schema instanceof z.ZodOptional ? bare(schema.unwrap()) : schema
+}
+
+export const mayBeLeftOut = (schema: z.core.$ZodType): boolean => schema instanceof z.ZodOptional
+
+/** The schema of one field of a group, or of one kind of a union. */
+export function schemaAt(schema: z.core.$ZodType, key: string): z.core.$ZodType | undefined {
+  const inner = bare(schema)
+  return inner instanceof z.ZodObject ? (inner.shape as Record<string, z.core.$ZodType>)[key] : undefined
+}
+
+/** The schema of one kind of a union told by a field. */
+export function kindOf(schema: z.core.$ZodType, by: string, kind: string): z.core.$ZodType | undefined {
+  const inner = bare(schema)
+  if (!(inner instanceof z.ZodDiscriminatedUnion)) return undefined
+  return inner.options.find((option) => {
+    const told = schemaAt(option, by)
+    return told instanceof z.ZodLiteral && told.values.has(kind)
+  })
+}
+
+/** The schema of the entries of a list. */
+export function elementOf(schema: z.core.$ZodType): z.core.$ZodType | undefined {
+  const inner = bare(schema)
+  return inner instanceof z.ZodArray ? inner.element : undefined
+}

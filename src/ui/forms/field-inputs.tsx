@@ -1,0 +1,224 @@
+'use client'
+import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core'
+import { useId, type ReactNode } from 'react'
+import { get, useFormContext, useWatch } from 'react-hook-form'
+import { FieldNote } from '@/ui/kit/field-note'
+import { markPath, useOwner, useSheetOf } from './sheet-context'
+
+/** What is wrong with the field of a path, or with all of what stands under it. */
+export function useProblem(at: string): string | undefined {
+  const { formState } = useFormContext()
+  const error: unknown = get(formState.errors, at)
+  const message =
+    typeof error === 'object' && error !== null && 'message' in error ? error.message : undefined
+  return typeof message === 'string' ? message : undefined
+}
+
+/** How one figure is known, where the thing keeps that: a small mark beside its label, to be said otherwise. */
+function KnownMark({ at, label }: { at: string; /** The id of the field's label. */ label: string }) {
+  const owner = useOwner()
+  const { setValue } = useFormContext()
+  const path = owner === undefined ? '' : markPath(owner, at)
+  const [text, by] = useWatch({ name: [at, path] }) as [unknown, unknown]
+  if (owner === undefined || typeof text !== 'string' || text.trim() === '') return null
+  const now = typeof by === 'string' ? by : ''
+  const choices = HOW_CHOICES.some(([how]) => how === now)
+    ? HOW_CHOICES
+    : [[now, MADE[now] ?? now], ...HOW_CHOICES]
+  return (
+    <select
+      aria-label="How it is known"
+      aria-describedby={label}
+      className={`known-mark ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'known-told' : ''}`}
+      value={now}
+      onChange={(event) => {
+        setValue(path, event.target.value, { shouldDirty: true })
+      }}
+    >
+      {choices.map(([how, words]) => (
+        <option key={how} value={how}>
+          {words}
+        </option>
+      ))}
+    </select>
+  )
+}
+
+const MADE: Readonly<Record<string, string>> = { start: 'starting value', target: 'target' }
+
+function Frame({
+  id,
+  at,
+  label,
+  hint,
+  mark,
+  children,
+}: {
+  id: string
+  at: string
+  label: string
+  hint: string | undefined
+  mark?: ReactNode
+  children: ReactNode
+}) {
+  const problem = useProblem(at)
+  return (
+    <div className="field-block min-w-0">
+      <div className="flex min-h-[1.6rem] items-end justify-between gap-2">
+        <label id={`${id}-label`} htmlFor={id} className="field-label">
+          {label}
+        </label>
+        {mark}
+      </div>
+      {children}
+      <FieldNote id={`${id}-note`} problem={problem} hint={hint} />
+    </div>
+  )
+}
+
+/** A text of a sheet. What is typed over a starting value is known as the sheet says. */
+function TextInput({
+  field,
+  at,
+}: {
+  field: Single | Several | { is: 'pairs'; label: string; hint?: string }
+  at: string
+}) {
+  const { register, setValue } = useFormContext()
+  const owner = useOwner()
+  const { from } = useSheetOf()
+  const id = useId()
+  const problem = useProblem(at)
+  const figure = field.is === 'quantity'
+  const input = register(at, {
+    onChange: () => {
+      if (figure && owner !== undefined) setValue(markPath(owner, at), from)
+    },
+  })
+  const shared = {
+    id,
+    className: 'field',
+    autoComplete: 'off',
+    'aria-invalid': problem !== undefined,
+    'aria-describedby': (problem ?? field.hint) === undefined ? undefined : `${id}-note`,
+    ...input,
+  }
+  return (
+    <Frame
+      id={id}
+      at={at}
+      label={field.label}
+      hint={field.hint}
+      mark={figure && <KnownMark at={at} label={`${id}-label`} />}
+    >
+      {'long' in field ? (
+        <textarea {...shared} rows={3} className="field h-auto py-2" />
+      ) : (
+        <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
+      )}
+    </Frame>
+  )
+}
+
+/** One of a few; the first says that nobody has said. */
+export function ChoiceInput({
+  at,
+  label,
+  hint,
+  choices,
+  unsaid = 'Not said',
+  onChosen,
+}: {
+  at: string
+  label: string
+  hint?: string | undefined
+  choices: Choices
+  unsaid?: string
+  onChosen?: ((value: string) => void) | undefined
+}) {
+  const { register } = useFormContext()
+  const { chosen, only } = useSheetOf()
+  const id = useId()
+  const now: unknown = useWatch({ name: at })
+  const follow = onChosen ?? chosen[at]
+  const narrow = only[at]
+  const offered = narrow ? choices.filter(([value]) => narrow.includes(String(value))) : choices
+  return (
+    <Frame id={id} at={at} label={label} hint={hint}>
+      <select
+        id={id}
+        className="field"
+        {...register(
+          at,
+          follow ? { onChange: (event: { target: { value: string } }) => follow(event.target.value) } : {},
+        )}
+        value={typeof now === 'string' ? now : ''}
+      >
+        {!narrow && <option value="">{unsaid}</option>}
+        {offered.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Frame>
+  )
+}
+
+const YES_OR_NO = [
+  ['yes', 'Yes'],
+  ['no', 'No'],
+] as const
+
+/** Several of a closed list, ticked. */
+function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: string }) {
+  const { setValue } = useFormContext()
+  const now: unknown = useWatch({ name: at })
+  const ticked = typeof now === 'string' ? now.split(';').map((each) => each.trim()) : []
+  const problem = useProblem(at)
+  const id = useId()
+  return (
+    <fieldset className="sheet-group col-span-full">
+      <legend className="sheet-legend">{field.label}</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {choices.map(([value, words]) => (
+          <label key={value} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="h-5 w-5"
+              checked={ticked.includes(String(value))}
+              onChange={(event) => {
+                const next = choices
+                  .map(([each]) => String(each))
+                  .filter((each) => (each === String(value) ? event.target.checked : ticked.includes(each)))
+                setValue(at, next.join('; '), { shouldDirty: true })
+              }}
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+      <FieldNote id={id} problem={problem} hint={field.hint} />
+    </fieldset>
+  )
+}
+
+/** The input of one field. */
+export function FieldInput({
+  field,
+  at,
+}: {
+  field: Single | Several | { is: 'pairs'; label: string; hint?: string }
+  at: string
+}) {
+  const { around } = useSheetOf()
+  const choicesOf = (choices: Choices | 'attachments' | 'gates'): Choices =>
+    typeof choices === 'string' ? (around[choices] ?? []) : choices
+  if (field.is === 'several' && field.of.is === 'choice')
+    return <Ticks field={field} choices={choicesOf(field.of.choices)} at={at} />
+  if (field.is === 'choice')
+    return <ChoiceInput at={at} label={field.label} hint={field.hint} choices={choicesOf(field.choices)} />
+  if (field.is === 'flag')
+    return <ChoiceInput at={at} label={field.label} hint={field.hint} choices={YES_OR_NO} />
+  return <TextInput field={field} at={at} />
+}

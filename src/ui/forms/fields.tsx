@@ -1,0 +1,318 @@
+'use client'
+import {
+  COUNTS_CHOICES,
+  type Draft,
+  type Field,
+  type Group,
+  isEmpty,
+  type List,
+  MORE_FIGURES,
+  newEntry,
+  PER_CHOICES,
+  SOURCE_CHOICES,
+  type FieldsPart,
+  variantDraft,
+  type Variants,
+} from '@/core'
+import { Plus, X } from 'lucide-react'
+import { useId, useState, type ReactNode } from 'react'
+import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'
+import { Choice } from '@/ui/kit/choice'
+import { ChoiceInput, FieldInput, useProblem } from './field-inputs'
+import { OwnerProvider, useOwner, useSheetOf } from './sheet-context'
+
+const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
+
+/** Fields side by side; what is a block of its own takes the whole width. */
+function Grid({ children }: { children: ReactNode }) {
+  return <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-3">{children}</div>
+}
+
+/** Figures by state, with their terms, and those on other terms below. */
+function FigureFields({ label, at }: { label: string; at: string }) {
+  return (
+    <fieldset className="sheet-group col-span-full">
+      <legend className="sheet-legend">{label}</legend>
+      <p className="field-note">Leave a figure empty when it is not known: it becomes a thing to find out.</p>
+      <Grid>
+        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Road' }} at={`${at}.road`} />
+        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Trail' }} at={`${at}.trail`} />
+        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Parked' }} at={`${at}.parked`} />
+        <FieldInput field={{ is: 'choice', choices: PER_CHOICES, label: 'For' }} at={`${at}.per`} />
+        <ChoiceInput
+          at={`${at}.counts`}
+          label="Counts"
+          choices={COUNTS_CHOICES}
+          unsaid="Source does not say"
+        />
+        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unsaid="As said on top" />
+        <FieldInput field={{ is: 'text', label: 'Page it was read on' }} at={`${at}.page`} />
+      </Grid>
+      <ListFields field={MORE_FIGURES} at={`${at}.more`} />
+    </fieldset>
+  )
+}
+
+function VariantFields({ field, at }: { field: Variants; at: string }) {
+  const { setValue, getValues } = useFormContext()
+  const { system, chosen } = useSheetOf()
+  const by = under(at, field.by)
+  const kind: unknown = useWatch({ name: by })
+  const now = typeof kind === 'string' ? kind : ''
+  const choose = (next: string) => {
+    const start = next === '' ? undefined : (field.start?.(next) ?? { [field.by]: next })
+    const fresh = variantDraft(field, start, { system, typed: {}, rel: '' })
+    const before: unknown = getValues(at)
+    const kept = typeof before === 'object' && before !== null ? before : {}
+    setValue(at, { ...kept, ...fresh }, { shouldDirty: true })
+  }
+  return (
+    <>
+      <ChoiceInput
+        at={by}
+        label={field.label}
+        choices={field.choices}
+        onChosen={at === '' ? chosen[by] : choose}
+      />
+      {now !== '' && <GroupFields key={now} field={field.groupOf(now)} at={at} bare />}
+    </>
+  )
+}
+
+function titleOf(item: Group | Variants, draft: unknown, one: string, i: number): string {
+  const kind = item.is === 'variants' ? String(get(draft, item.by) ?? '') : ''
+  const words = item.is === 'variants' && item.choices.find(([each]) => String(each) === kind)?.[1]
+  const named: unknown =
+    get(draft, 'name') ?? get(draft, 'title') ?? get(draft, 'question') ?? get(draft, 'thread')
+  if (words) return words
+  return typeof named === 'string' && named.trim() !== '' ? named : `${one.replace(/^an? /, '')} ${i + 1}`
+}
+
+/** A thing of few plain fields takes one line. */
+const isRow = (item: Group | Variants): item is Group => {
+  if (item.is !== 'group' || item.parts) return false
+  const shown = Object.values(item.fields).filter(({ is }) => is !== 'kept' && is !== 'marks')
+  return shown.length <= 3 && shown.every(({ is }) => ['quantity', 'number', 'text', 'choice'].includes(is))
+}
+
+function ListFields({ field, at }: { field: List; at: string }) {
+  const { control, getValues } = useFormContext()
+  const { system, starts } = useSheetOf()
+  const { fields, append, remove } = useFieldArray({ control, name: at, keyName: 'key' })
+  const [kind, setKind] = useState('')
+  const problem = useProblem(at)
+  const { item } = field
+  const kinds =
+    item.is === 'variants' ? item.choices.map(([value, words]) => [String(value), words] as const) : []
+  const chosen = kind === '' ? (kinds[0]?.[0] ?? '') : kind
+  const add = () => {
+    const id = `${field.one.split(' ').at(-1) ?? 'item'}-${crypto.randomUUID().slice(0, 6)}`
+    const start = starts[at] ?? field.start
+    const there = (getValues(at) as readonly Draft[] | undefined) ?? []
+    append(newEntry({ ...field, ...(start && { start }) }, system, id, chosen, there))
+  }
+  return (
+    <div className="col-span-full space-y-2">
+      {field.hint !== undefined && fields.length > 0 && <p className="field-note">{field.hint}</p>}
+      {fields.map(({ key }, i) => {
+        const here = under(at, String(i))
+        const title = titleOf(item, getValues(here), field.one, i)
+        const removal = (
+          <button
+            type="button"
+            className={isRow(item) ? 'plain mt-[1.7rem] px-2' : 'sheet-add'}
+            aria-label={`Remove ${title}`}
+            onClick={() => {
+              remove(i)
+            }}
+          >
+            {isRow(item) ? <X size={18} aria-hidden /> : 'Remove'}
+          </button>
+        )
+        return isRow(item) ? (
+          <div key={key} role="group" aria-label={title} className="flex items-start gap-2 [&>div]:flex-1">
+            <GroupFields field={item} at={here} bare />
+            {removal}
+          </div>
+        ) : (
+          <fieldset key={key} className="sheet-group">
+            <legend className="sheet-legend">{title}</legend>
+            <FieldView field={item} at={here} bare />
+            {removal}
+          </fieldset>
+        )
+      })}
+      {problem !== undefined && (
+        <p role="alert" className="field-problem">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap items-end gap-2">
+        {kinds.length > 0 && (
+          <div className="min-w-60">
+            <Choice label={`Add ${field.one}`} value={chosen} options={kinds} onChange={setKind} />
+          </div>
+        )}
+        <button type="button" className={kinds.length > 0 ? 'plain' : 'sheet-add'} onClick={add}>
+          <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
+        </button>
+      </div>
+    </div>
+  )
+}
+
+/** How much of a part is still open: what nobody typed, and what is only a starting value. */
+function openIn(fields: readonly (readonly [Field, unknown])[]): number {
+  return fields.reduce((sum, [field, drafted]) => {
+    const draft = drafted as Draft | undefined
+    switch (field.is) {
+      case 'kept':
+      case 'marks':
+      case 'list':
+      case 'variants':
+        return sum + (field.is === 'variants' && isEmpty(field, draft) ? 1 : 0)
+      case 'group':
+        return sum + openIn(Object.entries(field.fields).map(([key, each]) => [each, get(draft, key)]))
+      default:
+        return sum + (isEmpty(field, draft) ? 1 : 0)
+    }
+  }, 0)
+}
+
+function fieldAt(group: Group, path: string): Field | undefined {
+  const [key = '', ...rest] = path.split('.')
+  const field = group.fields[key]
+  return rest.length === 0 || field?.is !== 'group' ? field : fieldAt(field, rest.join('.'))
+}
+
+/** Whether a field on the way to this one keeps its own word of how it is known, as a mass does. */
+function saysItself(group: Group, path: string): boolean {
+  const [key = '', ...rest] = path.split('.')
+  const field = group.fields[key]
+  return rest.length > 0 && field?.is === 'group' && 'typed' in field.fields && !('known' in field.fields)
+}
+
+function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: string }) {
+  const { sentTo } = useSheetOf()
+  const { formState, getValues } = useFormContext()
+  const paths = part.keys.map((key) => under(at, key))
+  const sent = sentTo !== undefined && paths.some((path) => sentTo === path || sentTo.startsWith(`${path}.`))
+  const [open, setOpen] = useState<boolean>()
+  const wrong = formState.isSubmitted && paths.some((path) => get(formState.errors, path) !== undefined)
+  const isOpen = part.title === undefined || (open ?? (part.open === true || sent)) || wrong
+  const views = part.keys.flatMap((key, i) => {
+    const field = fieldAt(group, key)
+    if (!field) return []
+    const view = <FieldView key={key} field={field} at={paths[i] ?? key} />
+    return saysItself(group, key) ? (
+      <OwnerProvider key={key} value={undefined}>
+        {view}
+      </OwnerProvider>
+    ) : (
+      view
+    )
+  })
+  if (part.title === undefined) return <Grid>{views}</Grid>
+  const left = openIn(
+    part.keys.flatMap((key, i) => {
+      const field = fieldAt(group, key)
+      return field ? [[field, getValues(paths[i] ?? key)] as const] : []
+    }),
+  )
+  return (
+    <details
+      className="col-span-full"
+      open={isOpen}
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open)
+      }}
+    >
+      <summary className="sheet-part">
+        {part.title}
+        {left > 0 && <span className="field-note"> {left} not filled in</span>}
+      </summary>
+      {isOpen && (
+        <div className="pb-3">
+          <Grid>{views}</Grid>
+        </div>
+      )}
+    </details>
+  )
+}
+
+/** The fields of a group: in its parts, or all side by side. */
+export function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
+  const above = useOwner()
+  const id = useId()
+  const known = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
+  const loose = Object.entries(field.fields).map(([key, each]) => (
+    <FieldView key={key} field={each} at={under(at, key)} />
+  ))
+  const body = field.parts
+    ? field.parts.map((part, i) => <PartFields key={part.title ?? i} group={field} part={part} at={at} />)
+    : loose
+  const owned = (
+    <OwnerProvider value={known}>
+      {body}
+      <Wrong at={at} />
+    </OwnerProvider>
+  )
+  if (field.label === '' || bare)
+    return field.parts ? <div className="col-span-full space-y-2">{owned}</div> : owned
+  return (
+    <fieldset className="sheet-group col-span-full" aria-labelledby={id}>
+      <legend id={id} className="sheet-legend">
+        {field.label}
+      </legend>
+      {field.parts ? owned : <Grid>{owned}</Grid>}
+    </fieldset>
+  )
+}
+
+/** What is wrong with a whole: a range that ends before it begins. */
+function Wrong({ at }: { at: string }) {
+  const problem = useProblem(at)
+  return problem === undefined ? null : (
+    <p role="alert" className="field-problem col-span-full">
+      {problem}
+    </p>
+  )
+}
+
+/** Any field of a sheet, as what it is. */
+export function FieldView({ field, at, bare = false }: { field: Field; at: string; bare?: boolean }) {
+  switch (field.is) {
+    case 'kept':
+    case 'marks':
+      return null
+    case 'split':
+      return (
+        <>
+          {Object.entries(field.parts).map(([key, part]) => (
+            <FieldInput key={key} field={part} at={under(at, key)} />
+          ))}
+          <Wrong at={at} />
+        </>
+      )
+    case 'figures':
+      return <FigureFields label={field.label} at={at} />
+    case 'group':
+      return bare ? (
+        <Grid>{<GroupFields field={field} at={at} bare />}</Grid>
+      ) : (
+        <GroupFields field={field} at={at} />
+      )
+    case 'variants':
+      return bare ? (
+        <Grid>
+          <VariantFields field={field} at={at} />
+        </Grid>
+      ) : (
+        <VariantFields field={field} at={at} />
+      )
+    case 'list':
+      return <ListFields field={field} at={at} />
+    default:
+      return <FieldInput field={field} at={at} />
+  }
+}

@@ -1,0 +1,39 @@
+import type { Choices, UnitSystem } from '@/core'
+import { createContext, useContext } from 'react'
+
+/** What the fields of one sheet share. */
+export interface SheetOf {
+  readonly system: UnitSystem
+  /** How what is typed here is known where a field does not say otherwise; nothing: nobody has said. */
+  readonly from: string
+  /** What there is to choose from around the thing: what holds a rack, other questions. */
+  readonly around: Readonly<Partial<Record<'attachments' | 'gates', Choices>>>
+  /** What else follows when one of the sheet's choices is made, by its path. */
+  readonly chosen: Readonly<Record<string, (value: string) => void>>
+  /** Choices that are narrower here than everywhere, by their path. */
+  readonly only: Readonly<Record<string, readonly string[]>>
+  /** What a new entry of a list starts as on this thing, by the list's path. */
+  readonly starts: Readonly<Record<string, (id: string, kind: string) => unknown>>
+  /** The field that somebody was sent to. */
+  readonly sentTo: string | undefined
+}
+
+const SheetContext = createContext<SheetOf | undefined>(undefined)
+export const SheetProvider = SheetContext.Provider
+
+export function useSheetOf(): SheetOf {
+  const sheet = useContext(SheetContext)
+  if (!sheet) throw new Error('A field stands outside of a sheet.')
+  return sheet
+}
+
+/** The thing whose marks say how the fields below are known: its path, where it keeps such marks. */
+const OwnerContext = createContext<string | undefined>(undefined)
+export const OwnerProvider = OwnerContext.Provider
+export const useOwner = (): string | undefined => useContext(OwnerContext)
+
+/** The path of a mark: that of its field within its owner, with colons. */
+export function markPath(owner: string, at: string): string {
+  const rel = owner === '' ? at : at.slice(owner.length + 1)
+  return `${owner === '' ? '' : `${owner}.`}?.${rel.replaceAll('.', ':')}`
+}

@@ -1,0 +1,162 @@
+'use client'
+import { type Group, SOURCE_CHOICES, type UnitSystem, type Variants } from '@/core'
+import Link from 'next/link'
+import { useEffect, useRef, type ReactNode } from 'react'
+import { FormProvider, type UseFormReturn } from 'react-hook-form'
+import { Choice } from '@/ui/kit/choice'
+import { Wordmark } from '@/ui/kit/mark'
+import { useSearch } from '@/ui/state/use-search'
+import { FieldView } from './fields'
+import { type SheetOf, SheetProvider } from './sheet-context'
+import type { MetAgain } from './use-sheet'
+
+const FROM_CHOICES: readonly (readonly [string, string])[] = [['', 'not said'], ...SOURCE_CHOICES]
+
+const when = (at: string) => `${at.slice(0, 10)}, ${at.slice(11, 16)} UTC`
+
+function Again({ again }: { again: MetAgain }) {
+  return (
+    <p role="status" className="mind-hatch flex flex-wrap items-center gap-2 px-3 py-2">
+      <span className="flex-1">
+        {again.stale
+          ? `Something was typed here on ${when(again.at)} and not saved; what it was typed over has changed since.`
+          : `This was typed on ${when(again.at)} and is not saved yet.`}
+      </span>
+      {again.stale && (
+        <button type="button" className="plain" onClick={again.takeUp}>
+          Take it up all the same
+        </button>
+      )}
+      <button type="button" className="plain" onClick={again.discard}>
+        Discard it
+      </button>
+    </p>
+  )
+}
+
+interface SheetProps {
+  readonly field: Group | Variants
+  readonly form: UseFormReturn
+  readonly system: UnitSystem
+  readonly from: string
+  readonly setFrom: (from: string) => void
+  readonly again: MetAgain | undefined
+  readonly problem: string | undefined
+  readonly problems: number
+  readonly actions: ReactNode
+  readonly onSave: () => void
+  readonly around?: SheetOf['around']
+  readonly chosen?: SheetOf['chosen']
+  readonly only?: SheetOf['only']
+  readonly starts?: SheetOf['starts']
+  readonly children?: ReactNode
+  /** What stands beside the fields. */
+  readonly beside?: ReactNode
+}
+
+/** The fields of one thing, what is met again of them, and the keys that save them. */
+export function SheetFields({
+  field,
+  form,
+  system,
+  from,
+  setFrom,
+  again,
+  problem,
+  problems,
+  actions,
+  onSave,
+  around = {},
+  chosen = {},
+  only = {},
+  starts = {},
+  children,
+  beside,
+}: SheetProps) {
+  const sentTo = useSearch('field')
+  const shown = useRef<HTMLFormElement>(null)
+  useEffect(() => {
+    if (sentTo === undefined) return
+    const at = CSS.escape(sentTo)
+    const found = shown.current?.querySelector<HTMLElement>(`[name="${at}"], [name^="${at}."]`)
+    found?.scrollIntoView({ block: 'center' })
+    found?.focus()
+  }, [sentTo])
+  return (
+    <FormProvider {...form}>
+      <SheetProvider value={{ system, from, around, chosen, only, starts, sentTo }}>
+        <form
+          ref={shown}
+          className={beside === undefined ? '' : 'form-frame'}
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault()
+            onSave()
+          }}
+        >
+          <div className="min-w-0 space-y-4">
+            {again && <Again again={again} />}
+            <div className="max-w-80">
+              <Choice
+                label="What I type here is from"
+                value={from}
+                options={FROM_CHOICES}
+                onChange={setFrom}
+              />
+            </div>
+            <FieldView field={field} at="" bare />
+            {children}
+            {problem !== undefined && (
+              <p role="alert" className="field-problem">
+                {problem}
+              </p>
+            )}
+            <div className="sheet-save">
+              {actions}
+              {form.formState.isSubmitted && problems > 0 && (
+                <p role="alert" className="field-problem">
+                  {problems === 1 ? 'One field needs another look.' : `${problems} fields need another look.`}
+                </p>
+              )}
+            </div>
+          </div>
+          {beside}
+        </form>
+      </SheetProvider>
+    </FormProvider>
+  )
+}
+
+/** A page of fields beside the live drawing of what they describe. */
+export function SheetForm({
+  title,
+  back,
+  drawing,
+  ...sheet
+}: Omit<SheetProps, 'beside'> & {
+  readonly title: string
+  readonly back: { readonly href: string; readonly words: string }
+  readonly drawing: ReactNode
+}) {
+  return (
+    <>
+      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
+        <Wordmark />
+        <h1 className="flex-1 text-[17px]">{title}</h1>
+        <Link href={back.href} className="plain">
+          {back.words}
+        </Link>
+      </header>
+      <main>
+        <SheetFields
+          {...sheet}
+          beside={
+            <aside className="form-drawing" aria-label="Drawing">
+              {drawing}
+            </aside>
+          }
+        />
+      </main>
+    </>
+  )
+}

@@ -1,0 +1,154 @@
+'use client'
+import {
+  carriedOver,
+  type Draft,
+  type Group,
+  readDraft,
+  type ReadDraft,
+  type ReadFrom,
+  toDraft,
+  type UnitSystem,
+  type Variants,
+} from '@/core'
+import { useEffect, useMemo, useState } from 'react'
+import {
+  set,
+  useForm,
+  useWatch,
+  type FieldErrors,
+  type FieldValues,
+  type UseFormReturn,
+} from 'react-hook-form'
+import type * as z from 'zod'
+import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
+
+type Values = FieldValues
+
+/** What was typed into a sheet and not saved: from when it is, and of what it was a change. */
+interface Kept {
+  readonly at: string
+  readonly was: string
+  readonly draft: Values
+}
+
+const isKept = (stored: unknown): stored is Kept =>
+  typeof stored === 'object' && stored !== null && 'at' in stored && 'was' in stored && 'draft' in stored
+
+/** What this browser still has of a sheet: taken up again, or left aside because the thing changed meanwhile. */
+export interface MetAgain {
+  readonly at: string
+  readonly stale: boolean
+  readonly takeUp: () => void
+  readonly discard: () => void
+}
+
+interface Sheet<T> {
+  readonly form: UseFormReturn
+  /** The thing as the sheet stands now: what cannot be read is as it was. */
+  readonly read: ReadDraft<T>
+  readonly again: MetAgain | undefined
+  readonly from: string
+  readonly setFrom: (from: string) => void
+  /** Begins anew from another thing: of another body, another kind. */
+  readonly restart: (start: unknown) => void
+  readonly forget: () => void
+}
+
+const KEEP_AFTER_MS = 400
+const FROM: readonly string[] = ['label', 'manual', 'sheet', 'measured', 'told'] satisfies ReadFrom[]
+
+/**
+ * A sheet of fields over one thing: its texts are read by the core at every change. What was typed is kept in this
+ * browser until it is saved or discarded, and never put over what changed meanwhile.
+ */
+export function useSheet<T>(
+  key: string,
+  field: Group | Variants,
+  schema: z.ZodType<T>,
+  was: unknown,
+  /** What is stored of it so far; nothing where it is new. */
+  stored: unknown,
+  system: UnitSystem,
+): Sheet<T> {
+  const [from, setFrom] = useState('')
+  const [base, setBase] = useState(was)
+  const [again, setAgain] = useState<Kept & { readonly stale: boolean }>()
+  const [looked, setLooked] = useState(false)
+  const start = useMemo(
+    () => toDraft(field, was, { system, typed: {}, rel: '' }) as Values,
+    [field, was, system],
+  )
+  const source = FROM.find((each) => each === from) as ReadFrom | undefined
+  const read = (values: Values) => readDraft(field, schema, values as Draft, base, system, source)
+  const form = useForm({
+    defaultValues: start,
+    mode: 'onTouched',
+    resolver: (values) => {
+      const { problems } = read(values)
+      const errors: FieldErrors = {}
+      for (const [at, message] of Object.entries(problems)) set(errors, at, { type: 'read', message })
+      return Object.keys(problems).length === 0 ? { values, errors: {} } : { values: {}, errors }
+    },
+  })
+  const draft: Values = useWatch({ control: form.control, compute: (values: Values) => values })
+  const { reset } = form
+  const stamp = useMemo(() => JSON.stringify(stored ?? 'new'), [stored])
+
+  useEffect(() => {
+    let current = true
+    void loadDraft(key).then((kept) => {
+      if (!current) return
+      if (isKept(kept)) {
+        const stale = kept.was !== stamp
+        setAgain({ ...kept, stale })
+        if (!stale) reset(kept.draft, { keepDefaultValues: true })
+      }
+      setLooked(true)
+    })
+    return () => {
+      current = false
+    }
+  }, [key, stamp, reset])
+
+  const { isDirty } = form.formState
+  const waits = again?.stale === true
+  useEffect(() => {
+    if (!looked || !isDirty || waits) return
+    const timer = setTimeout(
+      () => void keepDraft(key, { at: new Date().toISOString(), was: stamp, draft } satisfies Kept),
+      KEEP_AFTER_MS,
+    )
+    return () => {
+      clearTimeout(timer)
+    }
+  }, [key, draft, looked, isDirty, waits, stamp])
+
+  const forget = () => void dropDraft(key)
+  return {
+    form,
+    read: read(draft),
+    from,
+    setFrom,
+    again: again && {
+      at: again.at,
+      stale: again.stale,
+      takeUp: () => {
+        reset(again.draft, { keepDefaultValues: true })
+        setAgain({ ...again, stale: false })
+      },
+      discard: () => {
+        forget()
+        setBase(was)
+        reset(start)
+        setAgain(undefined)
+      },
+    },
+    restart: (next) => {
+      const began = toDraft(field, base, { system, typed: {}, rel: '' })
+      const anew = toDraft(field, next, { system, typed: {}, rel: '' })
+      setBase(next)
+      reset(carriedOver(form.getValues(), began, anew) as Values, { keepDefaultValues: true })
+    },
+    forget,
+  }
+}
