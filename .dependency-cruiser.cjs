@@ -22,7 +22,8 @@ const CORE = {
   log: 'plan|kinds|geometry|units',
   bay: 'log|review|edits|survey|plan|kinds|geometry|units',
   handover: 'bay|log|review|survey|plan|kinds|geometry|units',
-  formats: 'bay|log|placing|remedies|review|survey|plan|kinds|geometry|units',
+  fields: 'plan|kinds|geometry|units',
+  formats: 'fields|bay|log|placing|remedies|review|survey|plan|kinds|geometry|units',
 }
 
 /** The rooms of the interface that screens share, each with those under it. */

@@ -247,6 +247,6 @@ export {
 export { GEAR_FIELD } from './fields/gear-fields'
 export { RACK_FIELD } from './fields/rack-fields'
 export { readDraft, type ReadDraft, type ReadFrom } from './fields/read-draft'
-export { STOCK_FIELDS } from './fields/stock-fields'
+export { STOCK_FIELDS } from './formats/stock-fields'
 export { VEHICLE_FIELD } from './fields/vehicle-fields'
 export { startingGear } from './plan/starting-gear'

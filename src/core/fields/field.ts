@@ -112,7 +112,7 @@ export interface List {
   /** What a new one starts as. */
   readonly start?: (id: string, kind: string) => unknown
   /** A new one is like the last. */
-  readonly copies?: true
+  readonly copies?: true | undefined
 }
 
 export type Field = Single | Several | Pairs | Split | Figures | Kept | Marks | Group | Variants | List

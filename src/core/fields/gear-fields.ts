@@ -25,7 +25,7 @@ import {
   type Field,
   type FieldsOf,
 } from './field'
-import { FASTENERS, GATES, MOUNT_FIELD, RATED, WORK } from './part-fields'
+import { FASTENERS, GATES, MOUNT_FIELD, RATED, WORK, WORK_PARTS } from './part-fields'
 
 /** A starting value or a target that was typed over is what somebody told. */
 const toldOver = (now: Raw, was: Raw): Raw => {
@@ -200,7 +200,7 @@ export const GEAR_FIELD = group(
       },
       { title: 'To be measured before ordering', keys: ['gates'] },
       { title: 'Joints and torque', keys: ['fasteners'] },
-      { title: 'Box, keys, marks and steps', keys: ['work'] },
+      ...WORK_PARTS,
       { title: 'Price and notes', keys: ['price', 'note'] },
     ],
   },

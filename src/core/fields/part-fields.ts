@@ -27,6 +27,7 @@ import {
   type AllOf,
   type Field,
   type FieldsOf,
+  type FieldsPart,
   type Variants,
 } from './field'
 import { SOURCE_CHOICES, SOURCE_FIELD } from './figures-fields'
@@ -354,46 +355,51 @@ const STEP_FIELD = group(
   },
 )
 
-export const WORK = group(
-  '',
-  {
-    have: flag('It is here', 'Or still to buy'),
-    box: group('', {
-      holds: counted('The box holds', 'something in the box'),
-      lacks: counted('The box lacks', 'something it lacks'),
-      unused: counted('In the box and not used here', 'something not used'),
+export const WORK = group('', {
+  have: flag('It is here', 'Or still to buy'),
+  box: group('', {
+    holds: counted('The box holds', 'something in the box'),
+    lacks: counted('The box lacks', 'something it lacks'),
+    unused: counted('In the box and not used here', 'something not used'),
+  }),
+  consumables: counted('Used up', 'something used up'),
+  sides: choice('Left and right', [
+    ['marked', 'marked: each to its corner'],
+    ['either', 'alike'],
+  ]),
+  arrows: list(
+    'Arrows on it',
+    'an arrow',
+    group('', {
+      on: text('On what'),
+      toward: choice('Points', [
+        ['front', 'to the front'],
+        ['outward', 'outward'],
+        ['mark', 'to a mark'],
+      ]),
     }),
-    consumables: counted('Used up', 'something used up'),
-    sides: choice('Left and right', [
-      ['marked', 'marked: each to its corner'],
-      ['either', 'alike'],
-    ]),
-    arrows: list(
-      'Arrows on it',
-      'an arrow',
-      group('', {
-        on: text('On what'),
-        toward: choice('Points', [
-          ['front', 'to the front'],
-          ['outward', 'outward'],
-          ['mark', 'to a mark'],
-        ]),
-      }),
-    ),
-    keys: group('', { cores: number('Lock cores'), codes: several(text('Key codes')) }),
-    season: group('', { fromMonth: number('Used from month'), toMonth: number('to month') }),
-    steps: list('Steps of its own', 'a step', STEP_FIELD, { start: (id) => ({ id, stage: 'vehicle' }) }),
-  } satisfies FieldsOf<Work>,
+  ),
+  keys: group('', { cores: number('Lock cores'), codes: several(text('Key codes')) }),
+  season: group('', { fromMonth: number('Used from month'), toMonth: number('to month') }),
+  steps: list('Steps of its own', 'a step', STEP_FIELD, { start: (id) => ({ id, stage: 'vehicle' }) }),
+} satisfies FieldsOf<Work>)
+
+/** What fitting a thing takes, as parts of its sheet. */
+export const WORK_PARTS: readonly FieldsPart[] = [
   {
-    parts: [
-      {
-        title: 'Box, keys and marks',
-        keys: ['have', 'box', 'consumables', 'sides', 'arrows', 'keys', 'season'],
-      },
-      { title: 'Steps of its own', keys: ['steps'] },
+    title: 'Box, keys and marks',
+    keys: [
+      'work.have',
+      'work.box',
+      'work.consumables',
+      'work.sides',
+      'work.arrows',
+      'work.keys',
+      'work.season',
     ],
   },
-)
+  { title: 'Steps of its own', keys: ['work.steps'] },
+]
 
 const DOORS = [2, 3, 4, 5].map((each) => [each, String(each)] as const)
 
@@ -474,7 +480,7 @@ export const PART_FIELD = group(
       { keys: ['role', 'name', 'count', 'eachKg', 'rated'] },
       { title: 'Joints and torque', keys: ['fasteners'] },
       { title: 'What it suits', keys: ['suits', 'kit', 'mount', 'tension', 'price'] },
-      { title: 'Box, keys, marks and steps', keys: ['work'] },
+      ...WORK_PARTS,
     ],
   },
 )

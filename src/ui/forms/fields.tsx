@@ -95,6 +95,36 @@ const isRow = (item: Group | Variants): item is Group => {
   return shown.length <= 3 && shown.every(({ is }) => ['quantity', 'number', 'text', 'choice'].includes(is))
 }
 
+/** Takes a thing of the shop's stock into a list, with all that is known of it. */
+function FromStock({ field, at, add }: { field: List; at: string; add: (start: unknown) => void }) {
+  const { stock } = useSheetOf()
+  const items = stock[at] ?? []
+  const [id, setId] = useState('')
+  if (items.length === 0) return null
+  const chosen = items.find((each) => each.id === id) ?? items[0]
+  return (
+    <>
+      <div className="min-w-60">
+        <Choice
+          label={`Take ${field.one} from stock`}
+          value={chosen?.id ?? ''}
+          options={items.map((each) => [each.id, each.name] as const)}
+          onChange={setId}
+        />
+      </div>
+      <button
+        type="button"
+        className="plain"
+        onClick={() => {
+          add(chosen)
+        }}
+      >
+        Take it
+      </button>
+    </>
+  )
+}
+
 function ListFields({ field, at }: { field: List; at: string }) {
   const { control, getValues } = useFormContext()
   const { system, starts } = useSheetOf()
@@ -105,11 +135,19 @@ function ListFields({ field, at }: { field: List; at: string }) {
   const kinds =
     item.is === 'variants' ? item.choices.map(([value, words]) => [String(value), words] as const) : []
   const chosen = kind === '' ? (kinds[0]?.[0] ?? '') : kind
-  const add = () => {
+  const add = (stocked?: unknown) => {
     const id = `${field.one.split(' ').at(-1) ?? 'item'}-${crypto.randomUUID().slice(0, 6)}`
-    const start = starts[at] ?? field.start
+    const start = stocked === undefined ? (starts[at] ?? field.start) : () => stocked
     const there = (getValues(at) as readonly Draft[] | undefined) ?? []
-    append(newEntry({ ...field, ...(start && { start }) }, system, id, chosen, there))
+    append(
+      newEntry(
+        { ...field, ...(start && { start }), ...(stocked !== undefined && { copies: undefined }) },
+        system,
+        id,
+        chosen,
+        there,
+      ),
+    )
   }
   return (
     <div className="col-span-full space-y-2">
@@ -153,9 +191,16 @@ function ListFields({ field, at }: { field: List; at: string }) {
             <Choice label={`Add ${field.one}`} value={chosen} options={kinds} onChange={setKind} />
           </div>
         )}
-        <button type="button" className={kinds.length > 0 ? 'plain' : 'sheet-add'} onClick={add}>
+        <button
+          type="button"
+          className={kinds.length > 0 ? 'plain' : 'sheet-add'}
+          onClick={() => {
+            add()
+          }}
+        >
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
         </button>
+        <FromStock field={field} at={at} add={add} />
       </div>
     </div>
   )

@@ -14,6 +14,8 @@ export interface SheetOf {
   readonly only: Readonly<Record<string, readonly string[]>>
   /** What a new entry of a list starts as on this thing, by the list's path. */
   readonly starts: Readonly<Record<string, (id: string, kind: string) => unknown>>
+  /** What of the shop's stock may be taken into a list, by the list's path. */
+  readonly stock: Readonly<Record<string, readonly { readonly id: string; readonly name: string }[]>>
   /** The field that somebody was sent to. */
   readonly sentTo: string | undefined
 }

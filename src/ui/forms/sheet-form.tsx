@@ -49,6 +49,7 @@ interface SheetProps {
   readonly chosen?: SheetOf['chosen']
   readonly only?: SheetOf['only']
   readonly starts?: SheetOf['starts']
+  readonly stock?: SheetOf['stock']
   readonly children?: ReactNode
   /** What stands beside the fields. */
   readonly beside?: ReactNode
@@ -70,6 +71,7 @@ export function SheetFields({
   chosen = {},
   only = {},
   starts = {},
+  stock = {},
   children,
   beside,
 }: SheetProps) {
@@ -84,7 +86,7 @@ export function SheetFields({
   }, [sentTo])
   return (
     <FormProvider {...form}>
-      <SheetProvider value={{ system, from, around, chosen, only, starts, sentTo }}>
+      <SheetProvider value={{ system, from, around, chosen, only, starts, stock, sentTo }}>
         <form
           ref={shown}
           className={beside === undefined ? '' : 'form-frame'}

@@ -21,6 +21,7 @@ import { StillSheet } from '@/ui/drawing/still-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { useSettings } from '@/ui/state/settings-store'
+import { useStock } from '@/ui/state/stock'
 
 /** A new part is taken to suit the kind of attachment it was entered for, and only that. */
 function suited(rack: Rack, was: Rack | undefined, vehicle: Vehicle): Rack {
@@ -63,6 +64,7 @@ export function RackForm({
     system,
   )
   const { read } = sheet
+  const stock = useStock()
   const [problem, setProblem] = useState<string>()
   const drawn = useMemo(
     () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: [read.value] })),
@@ -126,6 +128,7 @@ export function RackForm({
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
         gates: (read.value.gates ?? []).map((gate) => [gate.id, gate.question] as const),
       }}
+      stock={{ parts: stock.parts, bars: stock.bars }}
       only={{
         kind: attachment ? rackKindsFor(attachment) : kindsOf(RACK_KINDS),
         attachmentId: vehicle.attachments.map((each) => each.id),

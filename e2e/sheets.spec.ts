@@ -1,0 +1,118 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
+
+const group = (page: Page, name: string | RegExp): Locator => page.getByRole('group', { name }).first()
+
+async function open(within: Locator, title: string): Promise<void> {
+  const summary = within.locator('summary.sheet-part').filter({ hasText: title }).first()
+  if ((await summary.locator('xpath=..').getAttribute('open')) === null) await summary.click()
+}
+
+async function begin(page: Page, job: string): Promise<string> {
+  await page.getByLabel('What the job is called').fill(job)
+  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await expect(page.getByRole('heading', { name: job })).toBeVisible()
+  await saved(page)
+  return new URL(page.url()).searchParams.get('job') ?? ''
+}
+
+test('a rack wholly by hand: its joints, marks, keys, box and step are seen again in the bay and on the sheet', async ({
+  page,
+}) => {
+  await page.goto('/rack?vehicle=estate')
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Hand rack')
+  await page.getByLabel('What I type here is from').selectOption('sheet')
+  const feet = group(page, 'Feet')
+  await open(feet, 'Joints and torque')
+  await feet.getByRole('button', { name: 'Add a joint' }).click()
+  await feet.getByLabel('Thread', { exact: true }).nth(0).fill('M8')
+  await feet.getByLabel('Torque from').nth(0).fill('10 Nm')
+  await feet.getByLabel('On page').nth(0).fill('4')
+  await feet.getByRole('button', { name: 'Add a joint' }).click()
+  await feet.getByLabel('Thread', { exact: true }).nth(1).fill('M6')
+  await feet.getByLabel('Torque from').nth(1).fill('6 Nm')
+  await open(feet, 'Box, keys and marks')
+  await feet.getByLabel('Lock cores').fill('4')
+  await feet.getByLabel('Key codes').fill('K417')
+  await feet.getByLabel('Left and right').selectOption('marked')
+  await feet.getByRole('button', { name: 'Add something it lacks' }).click()
+  await feet.getByLabel('What', { exact: true }).fill('Long hex key')
+  await open(feet, 'Steps of its own')
+  await feet.getByRole('button', { name: 'Add a step' }).click()
+  await feet.getByLabel('What is done').fill('Press the pads home')
+  await page.getByRole('button', { name: 'Save this rack' }).click()
+  const job = await begin(page, 'By hand')
+
+  await page.goto(`/bay?job=${job}`)
+  await expect(page.getByText('Press the pads home').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Parts', exact: true }).click()
+  await expect(page.getByText(/Long hex key/).first()).toBeVisible()
+  await page.goto(`/handover?job=${job}`)
+  for (const seen of [/K417/, /10 N·m/, /6 N·m/]) await expect(page.getByText(seen).first()).toBeVisible()
+
+  // Opened again, all of it stands there.
+  await page.goto(`/bench?job=${job}`)
+  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await page.getByRole('link', { name: 'Change' }).click()
+  const again = group(page, 'Feet')
+  await open(again, 'Joints and torque')
+  await expect(again.getByLabel('Torque from').nth(0)).toHaveValue('10 Nm')
+  await open(again, 'Box, keys and marks')
+  await expect(again.getByLabel('Key codes')).toHaveValue('K417')
+})
+
+test('a rack wholly from stock parts has their figures with it', async ({ page }) => {
+  await page.goto('/rack?vehicle=estate')
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Stock rack')
+  for (const name of ['Bars', 'Feet'])
+    await page.getByRole('button', { name: `Remove ${name}`, exact: true }).click()
+  for (const label of ['Rail feet, cast', 'Wing bars, heavy']) {
+    await page.getByLabel('Take a part from stock').selectOption({ label })
+    await page.getByRole('button', { name: 'Take it' }).last().click()
+  }
+  await page.getByRole('button', { name: 'Save this rack' }).click()
+  await begin(page, 'From stock')
+  const path = page.getByRole('region', { name: 'Load path' })
+  await expect(path.getByRole('button', { name: /^Rail feet, cast, Road: 0 kg of 130 kg/ })).toBeVisible()
+  await expect(path.getByRole('button', { name: /^Wing bars, heavy, Road: 0 kg of/ })).toBeVisible()
+})
+
+test('a boat lies in a cradle, both entered by hand (E1)', async ({ page }) => {
+  await page.goto('/gear?job=demo-first-bike')
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Own cradle')
+  await page.getByLabel('Kind', { exact: true }).selectOption('carrier')
+  await page.getByLabel('Its own weight').fill('6 kg')
+  await page.getByLabel('Held by').selectOption('strap')
+  await page.getByLabel('It is', { exact: true }).selectOption('cradle')
+  await page.getByRole('checkbox', { name: 'Boats' }).check()
+  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await expect(inDrawing(page, /^Own cradle/)).toBeVisible()
+  await page.goto('/gear?job=demo-first-bike')
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Own boat')
+  await page.getByLabel('Kind', { exact: true }).selectOption('boat')
+  await page.getByLabel('Its own weight').fill('20 kg')
+  await page.getByLabel('Held by').selectOption('none')
+  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await expect(inDrawing(page, /^Own boat/)).toBeVisible()
+  await expect(page.getByText(/Own boat.*Own cradle|in Own cradle/).first()).toBeVisible()
+})
+
+test('every sheet of a job opened in US units and saved leaves the job as it was', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Units and theme' }).click()
+  await page.getByRole('dialog').getByLabel('Units').selectOption('us')
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+  await page.goto('/vehicle?job=demo-boat-and-box')
+  await openPart(page, 'Sizes')
+  await expect(page.getByLabel('Overall length')).toHaveValue(/in$/)
+  const before = JSON.parse(await shelved(page, 'plans')) as unknown
+  const back = page.getByRole('button', { name: 'Save and go back to the bench' })
+  await back.click()
+  await expect(page).toHaveURL(/bench/)
+  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await page.getByRole('link', { name: 'Change' }).click()
+  await back.click()
+  await expect(page).toHaveURL(/bench/)
+  await saved(page)
+  expect(JSON.parse(await shelved(page, 'plans'))).toEqual(before)
+})
