@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
+import { expect, inDrawing, openPart, openQuestions, saved, shelved, stateButton, test } from './fixtures'
 
 const group = (page: Page, name: string | RegExp): Locator => page.getByRole('group', { name }).first()
 
@@ -95,6 +95,29 @@ test('a boat lies in a cradle, both entered by hand (E1)', async ({ page }) => {
   await page.getByRole('button', { name: 'Save and put it on' }).click()
   await expect(inDrawing(page, /^Own boat/)).toBeVisible()
   await expect(page.getByText(/Own boat.*Own cradle|in Own cradle/).first()).toBeVisible()
+})
+
+test('two figures for one roof disagree: both are named, the lesser counts, and looking again settles it', async ({
+  page,
+}) => {
+  await page.goto('/vehicle?job=demo-first-bike')
+  const roof = group(page, 'What the roof may carry')
+  await roof.getByRole('button', { name: 'Add a figure' }).click()
+  const other = roof.getByRole('group', { name: /figure 1/ })
+  await other.getByLabel('Figure', { exact: true }).fill('20 kg')
+  await other.getByLabel('Counts').selectOption(await roof.getByLabel('Counts').first().inputValue())
+  await other.getByLabel('Read', { exact: true }).selectOption('label')
+  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await expect(stateButton(page, 'Road')).toContainText('Stop')
+  await openQuestions(page)
+  await expect(page.getByText(/20 kg \(label\) and 55 kg \(.*disagree/).first()).toBeVisible()
+  await page.getByLabel('Which figure of Roof holds').first().selectOption({ index: 2 })
+  await expect(page.getByText(/disagree/)).toHaveCount(0)
+  await expect(stateButton(page, 'Road')).not.toContainText('Stop')
+  await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
+  await expect(group(page, 'What the roof may carry').getByLabel('Not in use, because')).toHaveValue(
+    /looked at again/,
+  )
 })
 
 test('every sheet of a job opened in US units and saved leaves the job as it was', async ({ page }) => {

@@ -1,6 +1,6 @@
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { choicesOf } from '../kinds/kind'
-import type { Rating } from '../plan/rating'
+import { inUse, type Rating } from '../plan/rating'
 import { STATES, type State } from '../units/scalars'
 import { choice, day, group, ID, mass, speed, list, MARKS, text, type FieldsOf } from './field'
 
@@ -57,6 +57,7 @@ export const RATING_FIELD = group('Another figure', {
   ),
   upToKmH: speed('Up to a speed of'),
   source: SOURCE_FIELD,
+  unused: text('Not in use, because', 'Where another figure for the same was taken'),
   typed: MARKS,
 } satisfies FieldsOf<Rating>)
 
@@ -71,7 +72,9 @@ const termsOf = ({ per, counts, source }: Rating): string =>
 
 /** Which rating is shown as the figure of each state: the first general one, on the same terms as the others. */
 export function byState(ratings: readonly Rating[]): ReadonlyMap<State, Rating> {
-  const general = ratings.filter(({ gearKind, upToKmH }) => gearKind === undefined && upToKmH === undefined)
+  const general = inUse(ratings).filter(
+    ({ gearKind, upToKmH }) => gearKind === undefined && upToKmH === undefined,
+  )
   const [first] = general
   if (!first) return new Map()
   const alike = general.filter((each) => termsOf(each) === termsOf(first))

@@ -34,6 +34,8 @@ export const ratingSchema = z.strictObject({
   gearKind: gearKindSchema.optional(),
   upToKmH: speedKmH.optional(),
   source: sourceSchema,
+  /** Why it does not count though it stands somewhere: another figure for the same was taken. */
+  unused: z.string().max(200).optional(),
   typed: typedSchema.optional(),
 })
 export type Rating = z.infer<typeof ratingSchema>
@@ -44,6 +46,13 @@ export const ratedSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('with'), what: nameSchema, source: sourceSchema }),
 ])
 export type Rated = z.infer<typeof ratedSchema>
+
+/** The figures that count of those somebody found. */
+export function inUse(ratings: readonly Rating[]): readonly Rating[] {
+  return ratings.some(({ unused }) => unused !== undefined)
+    ? ratings.filter(({ unused }) => unused === undefined)
+    : ratings
+}
 
 /** A mass, and how it is known. */
 export const massSchema = z.strictObject({

@@ -37,6 +37,7 @@ const MET: Readonly<Record<Extract<AskTarget, { field: string }>['field'], numbe
   rating: 200,
   counts: 100,
   seen: 40,
+  holds: 3,
   gearMass: 50,
   loadMass: 20,
   partMass: 20,

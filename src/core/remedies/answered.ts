@@ -95,6 +95,21 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
         rating: target.field === 'counts' ? { ...rating, counts } : { ...rating, source: { kind } },
       }
     }
+    case 'holds': {
+      const ids = target.options.map(([id]) => id)
+      if (!ids.includes(value)) return undefined
+      const holds = target.options.find(([id]) => id === value)?.[1] ?? 'another'
+      return {
+        do: 'together',
+        commands: ratingsOf(plan, target.owner)
+          .filter(({ id }) => ids.includes(id) && id !== value)
+          .map((rating) => ({
+            do: 'setRating',
+            owner: target.owner,
+            rating: { ...rating, unused: `looked at again: that of the ${holds} holds`.slice(0, 200) },
+          })),
+      }
+    }
     case 'roofBears':
       return onAttachment(plan, target.attachmentId, (each) =>
         each.kind === 'drilledTop' ? { ...each, roofBears: value === 'yes' } : each,

@@ -31,6 +31,12 @@ export type AskTarget =
       readonly insteadOf?: string
     }
   | { readonly field: 'counts'; readonly owner: RatingOwner; readonly ratingId: string }
+  | {
+      /** Which of several figures for the same holds. */
+      readonly field: 'holds'
+      readonly owner: RatingOwner
+      readonly options: readonly (readonly [ratingId: string, words: string])[]
+    }
   | { readonly field: 'seen'; readonly owner: RatingOwner; readonly ratingId: string }
   | { readonly field: 'gearMass'; readonly gearId: string }
   | { readonly field: 'loadMass'; readonly placementId: string; readonly loadId: string }
@@ -89,6 +95,8 @@ export function inputOf(target: AskTarget): AskInput {
           ['load', 'Only what stands on it'],
         ],
       }
+    case 'holds':
+      return { kind: 'choice', options: target.options }
     case 'seen':
       return {
         kind: 'choice',

@@ -1,3 +1,4 @@
+import { figuresDisagree } from './checks/figures-disagree'
 import type { Check } from './check'
 import { antenna } from './checks/antenna'
 import { axles } from './checks/axles'
@@ -75,6 +76,7 @@ export const CHECKS: readonly Check[] = [
   unratedLayer,
   reinforcedTop,
   countsUnsaid,
+  figuresDisagree,
   gates,
   measuredFacts,
   toldFigure,

@@ -1,3 +1,4 @@
+import { inUse } from '../../plan/rating'
 import type { Plan } from '../../plan/plan'
 import { STATES } from '../../units/scalars'
 import type { Arrangement, ThingAt } from '../frame/arrangement'
@@ -33,7 +34,7 @@ function carrierLayer(
     owner: { of: 'gear', id: thing.gear.id },
     names: [thing.gear.name],
     rated: carries.rated,
-    ratings: carries.rated.by === 'own' ? carries.rated.ratings : [],
+    ratings: carries.rated.by === 'own' ? inUse(carries.rated.ratings) : [],
     units,
     states: STATES,
     usualCounting: 'load',
@@ -65,7 +66,7 @@ function adapterLayer(
     owner: undefined,
     names: [adapter.name],
     rated: adapter.rated,
-    ratings: adapter.rated.by === 'own' ? adapter.rated.ratings : [],
+    ratings: adapter.rated.by === 'own' ? inUse(adapter.rated.ratings) : [],
     units: ['set'],
     states: STATES,
     usualCounting: 'load',

@@ -1,3 +1,4 @@
+import { inUse } from '../../plan/rating'
 import { PART_ROLES } from '../../kinds/part-role'
 import type { Part } from '../../plan/rack'
 import { STATES } from '../../units/scalars'
@@ -71,7 +72,7 @@ export function rackLayers(rack: RackAt, masses: readonly MassPoint[]): Link[] {
         owner: { of: 'part', id: part.id },
         names: [part.name, PART_ROLES[part.role].word, ...PART_ROLES[part.role].alsoCalled],
         rated: part.rated,
-        ratings: part.rated.by === 'own' ? part.rated.ratings : [],
+        ratings: part.rated.by === 'own' ? inUse(part.rated.ratings) : [],
         units,
         states: STATES,
         usualCounting: part.role === 'rails' ? 'everything' : 'load',

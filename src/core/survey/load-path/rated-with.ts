@@ -1,4 +1,4 @@
-import type { Rated, Rating } from '../../plan/rating'
+import { inUse, type Rated, type Rating } from '../../plan/rating'
 
 /** Something that may be rated: by its names, with figures of its own or the statement that another's count for it. */
 interface RatedThing {
@@ -27,9 +27,8 @@ export function followRated(start: RatedThing, among: readonly RatedThing[]): Ra
   for (;;) {
     if (rated.by === 'own') {
       const at = [...seen].at(-1) ?? start
-      return rated.ratings.length > 0
-        ? { kind: 'figures', at, ratings: rated.ratings }
-        : { kind: 'noFigure', at }
+      const ratings = inUse(rated.ratings)
+      return ratings.length > 0 ? { kind: 'figures', at, ratings } : { kind: 'noFigure', at }
     }
     const wanted = plain(rated.what)
     const next = among.find(({ names }) => names.some((name) => plain(name) === wanted))

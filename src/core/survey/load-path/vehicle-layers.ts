@@ -2,7 +2,7 @@ import type { RackAt, Arrangement } from '../frame/arrangement'
 import { type Attachment, kerbOf } from '../../plan/vehicle'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Plan } from '../../plan/plan'
-import type { Rating } from '../../plan/rating'
+import { inUse, type Rating } from '../../plan/rating'
 import { STATES, type State } from '../../units/scalars'
 import type { Link } from './layer'
 import type { MassPoint } from '../loads/mass-points'
@@ -84,7 +84,7 @@ function attachmentLayer(
     owner: { of: 'attachment', id: attachment.id },
     names: [attachment.name, word, ...alsoCalled],
     rated,
-    ratings: rated.by === 'own' ? rated.ratings : [],
+    ratings: rated.by === 'own' ? inUse(rated.ratings) : [],
     units,
     states: STATES,
     usualCounting: 'everything',
@@ -121,7 +121,7 @@ export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly
       owner: { of: 'roof' },
       names: ['roof', 'roof load', 'vehicle', 'car'],
       rated: { by: 'own', ratings: plan.vehicle.roof.ratings },
-      ratings: plan.vehicle.roof.ratings,
+      ratings: inUse(plan.vehicle.roof.ratings),
       units: ['roof'],
       states: STATES,
       usualCounting: plan.rules.roofCounts,

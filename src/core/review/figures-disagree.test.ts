@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox } from '@/demo/plans'
+import { apply } from '../plan/apply'
+import type { Plan } from '../plan/plan'
+import type { Rating } from '../plan/rating'
+import { answered } from '../remedies/answered'
+import { survey } from '../survey/survey'
+import { phraseText } from '../units/phrase'
+import type { Finding } from './finding'
+import { review } from './review'
+
+/** The demo's boat and box with a second figure for its roof on the road. */
+function withSecond(second: Partial<Rating> & { readonly kg: number }): Plan {
+  const { roof } = boatAndBox.vehicle
+  const road = roof.ratings.find(({ state }) => state === 'road')!
+  const other: Rating = { ...road, id: 'second', source: { kind: 'label' }, ...second }
+  return {
+    ...boatAndBox,
+    vehicle: { ...boatAndBox.vehicle, roof: { ...roof, ratings: [...roof.ratings, other] } },
+  }
+}
+
+const asked = (plan: Plan): readonly Finding[] =>
+  review(survey(plan)).findings.filter(
+    ({ rule, severity }) => rule === 'figures-disagree' && severity !== 'nothing',
+  )
+const roofLeft = (plan: Plan) =>
+  survey(plan).loadPath.cells.find(({ layer, state }) => layer.role === 'roof' && state === 'road')!
+
+describe('two figures for the same that disagree', () => {
+  const road = boatAndBox.vehicle.roof.ratings.find(({ state }) => state === 'road')!
+
+  it('are both named with where they were read; the lesser counts; over it the question stands beside the Stop', () => {
+    const plan = withSecond({ kg: road.kg - 30 })
+    const [finding] = asked(plan)
+    expect(finding?.severity).toBe('findOut')
+    expect(phraseText(finding?.sentence ?? [])).toMatch(/Roof: 45 kg \(label\) and 75 kg \(manual/)
+    const { limit } = roofLeft(plan)
+    expect(limit.kind !== 'missing' && limit.kg).toBe(45)
+  })
+
+  it('within both are minded; for another state, kind or speed, or the same figure twice, they are no disagreement', () => {
+    expect(asked(withSecond({ kg: road.kg + 40 })).map(({ severity }) => severity)).toEqual(['findOut'])
+    const light = { ...withSecond({ kg: 5000 }), placements: [] }
+    expect(asked({ ...light, placements: [] }).map(({ severity }) => severity)).toEqual(['mind'])
+    for (const other of [
+      { gearKind: 'tent' as const },
+      { upToKmH: 80 },
+      { kg: road.kg },
+      { per: 'each' as const },
+    ])
+      expect(asked(withSecond({ kg: 60, ...other }))).toEqual([])
+  })
+
+  it('are settled by who looked again: the other is kept with its reason, and counts no more', () => {
+    const plan = withSecond({ kg: road.kg - 30 })
+    const { ask } = asked(plan)[0]!
+    const command = answered(plan, ask!, { kind: 'choice', value: road.id })!
+    const applied = apply(plan, command)
+    if (!applied.ok) throw new Error(applied.reason)
+    expect(asked(applied.plan)).toEqual([])
+    const { limit } = roofLeft(applied.plan)
+    expect(limit.kind !== 'missing' && limit.kg).toBe(road.kg)
+    const second = applied.plan.vehicle.roof.ratings.find(({ id }) => id === 'second')
+    expect(second?.unused).toMatch(/^looked at again: that of the manual/)
+  })
+})
