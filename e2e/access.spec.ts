@@ -40,7 +40,7 @@ test('a hatch drawn open, the measuring form and a line that cannot be read: no 
 }) => {
   await openJob(page, 'Wide box under the hatch')
   await page.keyboard.press('f')
-  await expect(page.getByText(/touches Short wide box/)).toBeVisible()
+  await expect(page.getByText(/^touches Short wide box/)).toBeVisible()
   expect(await violationsOf(page)).toEqual([])
   await page.goto('/bench?job=demo-ladder')
   await page.getByRole('button', { name: 'Measurements', exact: true }).click()

@@ -89,12 +89,12 @@ test('sees the hatch touch, and applies its fix', async ({ page }) => {
   await expect(page.locator('[data-opening]')).toHaveCount(0)
   await page.keyboard.press('f')
   await expect(page.locator('[data-opening="wide-estate-hatch"]')).toBeVisible()
-  await expect(page.getByText(/touches short wide box at 60.3°/)).toBeVisible()
+  await expect(page.getByText(/^touches Short wide box at 60.3°/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Move short wide box forward 251 mm' })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(stateButton(page, 'Road')).toContainText('Clear')
   await page.getByRole('button', { name: 'Open hatch' }).click()
-  await expect(page.getByText(/mm to short wide box/)).toBeVisible()
+  await expect(page.getByText(/mm to Short wide box/)).toBeVisible()
   await page.getByRole('button', { name: 'Open hatch' }).click()
   await expect(page.locator('[data-opening]')).toHaveCount(0)
 })
@@ -147,7 +147,7 @@ test('measures the gates of the ladder, reading by reading', async ({ page }) =>
   await expect(helper).toContainText('Does not hold.')
   await form.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(
-    page.getByText(/who steps on the hook to seat it: 95 kg; it asks for 77 kg to 90 kg/),
+    page.getByText(/Who steps on the hook to seat it: 95 kg; it asks for 77 kg to 90 kg/),
   ).toBeVisible()
   await saved(page)
   await page.reload()
@@ -212,7 +212,7 @@ test('asks for a gate of its own gear, with a mount that is still to be found ou
   await openQuestions(page)
   await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toBeVisible()
   await expect(
-    page.getByText(/Roof safe, gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
+    page.getByText(/Roof safe, Gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
   ).toBeVisible()
   // A question leads to the very field that answers it.
   await page.getByRole('link', { name: 'Open the gear' }).first().click()
@@ -220,7 +220,7 @@ test('asks for a gate of its own gear, with a mount that is still to be found ou
   await page.getByLabel('Held by').selectOption('strap')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
   await openQuestions(page)
-  await expect(page.getByText(/Roof safe, gap under the lid/)).toBeVisible()
+  await expect(page.getByText(/Roof safe, Gap under the lid/)).toBeVisible()
   await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toHaveCount(0)
 })
 

@@ -102,7 +102,7 @@ test('a bare vehicle says what it still lacks, and takes a rack from the bench',
   await page.goto('/new')
   await page.getByRole('button', { name: /^Estate, raised rails/ }).click()
   await page.getByRole('button', { name: 'Start on the bench' }).click()
-  await expect(page.getByText(/brings raised rails\..*what it still lacks is the rack/)).toBeVisible()
+  await expect(page.getByText(/brings Raised rails\..*what it still lacks is the rack/)).toBeVisible()
   await expect(page.getByText('No rack yet: put one on the vehicle')).toBeVisible()
   await page.getByRole('button', { name: 'Racks', exact: true }).click()
   await page.getByRole('button', { name: 'Wing bars on rail feet' }).click()

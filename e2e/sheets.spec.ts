@@ -125,6 +125,7 @@ test('every sheet of a job opened in US units and saved leaves the job as it was
   await page.getByRole('button', { name: 'Units and theme' }).click()
   await page.getByRole('dialog').getByLabel('Units').selectOption('us')
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+  await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
   await page.goto('/vehicle?job=demo-boat-and-box')
   await openPart(page, 'Sizes')
   await expect(page.getByLabel('Overall length')).toHaveValue(/in$/)

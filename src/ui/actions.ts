@@ -44,7 +44,7 @@ const pickedThing = ({ survey }: OnBench) => {
   const { picked } = plan()
   return picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
 }
-const low = (on: OnBench) => pickedThing(on)?.gear.name.toLowerCase()
+const low = (on: OnBench) => pickedThing(on)?.gear.name
 const key = (...keys: string[]): Pressed[] => keys.map((each) => ({ key: each }))
 
 /** Moves the focus to the finding after the one that has it. */

@@ -31,7 +31,7 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
     return own.length > 0 ? far(own, progress) : 'as planned, without steps of its own'
   }
   const racks = survey.racks.map(({ rack }) => {
-    const parts = rack.parts.map(({ count, name }) => `${count} × ${name.toLowerCase()}`).join(', ')
+    const parts = rack.parts.map(({ count, name }) => `${count} × ${name}`).join(', ')
     return `${rack.name}: ${state(rack.status, rack.id)}. ${parts}`
   })
   const things = survey.things

@@ -127,11 +127,7 @@ function* ownHolds(
     case 'prove': {
       const asked = askedOf(task.item)
       const open = asked.find(({ id }) => !progress.proved.has(id))
-      if (open)
-        yield hold(
-          'prove',
-          task.item.cases ? `Say how it went: ${open.name.toLowerCase()}.` : 'Say how it went.',
-        )
+      if (open) yield hold('prove', task.item.cases ? `Say how it went: ${open.name}.` : 'Say how it went.')
       else if (asked.every(({ id }) => progress.proved.get(id) === 'notDriven'))
         yield hold('undriven', 'Nothing was driven: drive it, or put it off.')
       return

@@ -181,7 +181,7 @@ describe('the proof', () => {
     expect(found.map(({ id }) => id)).not.toContain(`proof ${shut!.id}`)
     expect(found.find(({ id }) => id === `proof ${open!.id}`)).toMatchObject({
       severity: 'mind',
-      sentence: ['Drive it, windows open: not driven.'],
+      sentence: ['Drive it, Windows open: not driven.'],
     })
     // The house names its own; the same name is one case.
     expect(

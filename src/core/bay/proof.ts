@@ -57,26 +57,26 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
     },
     ...obstacles('hatch').map((each) => ({
       id: `hatch-${each.id}`,
-      title: `Open the ${each.name.toLowerCase()} all the way`,
+      title: `Open the ${each.name} all the way`,
       detail: 'Slowly the first time, a hand at its edge.',
       minutes: 2,
     })),
     ...obstacles('tailgate').map((each) => ({
       id: `tailgate-${each.id}`,
-      title: `Drop the ${each.name.toLowerCase()}`,
+      title: `Drop the ${each.name}`,
       detail: 'All the way, with everything in place.',
       minutes: 2,
     })),
     ...obstacles('sunroof').flatMap((each) => [
       {
         id: `sunroof-tilt-${each.id}`,
-        title: `Tilt the ${each.name.toLowerCase()}`,
+        title: `Tilt the ${each.name}`,
         detail: 'One that slides clear under a bar may still hit it when it tilts.',
         minutes: 1,
       },
       {
         id: `sunroof-slide-${each.id}`,
-        title: `Slide the ${each.name.toLowerCase()}`,
+        title: `Slide the ${each.name}`,
         detail: 'All the way open, and shut again.',
         minutes: 1,
       },
@@ -90,7 +90,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
     ...obstacles('antenna').map((each) => ({
       id: `antenna-${each.id}`,
       title: 'Try the antenna',
-      detail: `Radio and whatever else the ${each.name.toLowerCase()} serves, before and after.`,
+      detail: `Radio and whatever else the ${each.name} serves, before and after.`,
       minutes: 3,
     })),
     {
@@ -130,7 +130,7 @@ export function proofFindings(
     askedOf(item).flatMap(({ id, name }): Finding[] => {
       const outcome = outcomes.get(id)
       if (outcome === 'good') return []
-      const what = item.cases ? `${item.title}, ${name.toLowerCase()}` : item.title
+      const what = item.cases ? `${item.title}, ${name}` : item.title
       const says = {
         notGood: { severity: 'stop', words: 'not good. It does not leave like this' },
         notDriven: { severity: 'mind', words: 'not driven' },

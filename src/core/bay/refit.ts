@@ -13,7 +13,7 @@ export function refitValues(rack: Rack): string {
     (part.fasteners ?? []).flatMap(({ name, thread, torqueNm, torqueFrom }) =>
       torqueNm && torqueFrom?.kind !== 'otherRack'
         ? [
-            `${name ?? `${thread} of ${part.name.toLowerCase()}`} ${torqueNm.from === torqueNm.to ? torqueNm.to : `${torqueNm.from} to ${torqueNm.to}`} N·m`,
+            `${name ?? `${thread} of ${part.name}`} ${torqueNm.from === torqueNm.to ? torqueNm.to : `${torqueNm.from} to ${torqueNm.to}`} N·m`,
           ]
         : [],
     ),
@@ -22,7 +22,7 @@ export function refitValues(rack: Rack): string {
     (part.fasteners ?? []).flatMap(({ name, thread, security, signs, singleUse }) =>
       security === 'threadlocker' || singleUse === true || signs?.some(({ kind }) => kind === 'washerClosed')
         ? [
-            `${name ?? `${thread} of ${part.name.toLowerCase()}`}: taken apart, clean it and fit it anew, with fresh ${security === 'threadlocker' ? 'threadlocker' : 'parts'}`,
+            `${name ?? `${thread} of ${part.name}`}: taken apart, clean it and fit it anew, with fresh ${security === 'threadlocker' ? 'threadlocker' : 'parts'}`,
           ]
         : [],
     ),

@@ -191,13 +191,25 @@ export function newEntry(
   return { ...draft, ...named, [WAS]: `id ${id}` }
 }
 
+/** Whether two drafts say the same; what one of them does not have at all is as good as empty. */
+function alike(a: Draft | undefined, b: Draft | undefined): boolean {
+  if (typeof a === 'string' || typeof b === 'string') return textOf(a) === textOf(b)
+  const [as, bs] = [draftsOf(a), draftsOf(b)]
+  if (as.length > 0 || bs.length > 0)
+    return as.length === bs.length && as.every((each, i) => alike(each, bs[i]))
+  const [here, there] = [draftOf(a), draftOf(b)]
+  return [...new Set([...Object.keys(here), ...Object.keys(there)])].every((key) =>
+    alike(here[key], there[key]),
+  )
+}
+
 /**
  * What a form shows when it begins anew from something else, another kind say: what was typed so far stays, and what
  * still stood as it began follows.
  */
 export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): Draft {
   if (typeof next === 'string') return now === began ? next : now
-  if (Array.isArray(next)) return JSON.stringify(now) === JSON.stringify(began) ? next : now
+  if (Array.isArray(next)) return alike(now, began) ? next : now
   const [here, there] = [draftOf(now), draftOf(began)]
   return Object.fromEntries(
     Object.entries(next).map(([key, each]: [string, Draft]) => {

@@ -499,6 +499,21 @@ describe('starting values', () => {
     }
   })
 
+  it('of a list go with the kind they came from, in whatever order their texts stand', () => {
+    const box = toDraft(GEAR_FIELD, startingGear('box', 'own'), shown('metric'))
+    const boat = toDraft(GEAR_FIELD, startingGear('boat', 'own'), shown('metric'))
+    const turned = JSON.parse(JSON.stringify(box), (_, value: unknown) =>
+      typeof value === 'object' && value !== null && !Array.isArray(value)
+        ? Object.fromEntries(Object.entries(value).toReversed())
+        : value,
+    ) as Draft
+    const now = carriedOver(turned, box, boat)
+    expect(now).toMatchObject({
+      carries: { places: [], rated: { by: '' } },
+      fit: { mount: { kind: 'strap' } },
+    })
+  })
+
   it('follow another body or kind; what was typed stays', () => {
     const began = toDraft(VEHICLE_FIELD, estate, shown('metric'))
     const van = toDraft(VEHICLE_FIELD, startingVehicle('tallVan', 'own'), shown('metric'))

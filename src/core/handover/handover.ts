@@ -94,7 +94,7 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
           : ['not known; at most ', kg(allowance.atMostKg)],
       by: known
         ? `${allowance.binding.layer.name}${allowance.binding.limit.kind === 'assumed' ? ', by house rule' : ''}`
-        : `no figure for ${allowance.unrated.map(({ name }) => name.toLowerCase()).join(', ')}`,
+        : `no figure for ${allowance.unrated.map(({ name }) => name).join(', ')}`,
       known,
       over: overKg > 0,
     }

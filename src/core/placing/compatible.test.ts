@@ -63,7 +63,7 @@ describe('whether gear goes on a rack', () => {
   it('says what change it takes: an adapter, other nuts, bars moved', () => {
     const words = (answer: Compatible) => (answer.kind === 'fitsIf' ? phraseText(answer.say) : answer.kind)
     const pod = DEMO_STOCK.gear.find(({ id }) => id === 'cargo-pod')!
-    expect(words(ask({ ...podJob, placements: [] }, pod))).toContain('saddle adapters')
+    expect(words(ask({ ...podJob, placements: [] }, pod))).toContain('Saddle adapters')
     const clamps = DEMO_STOCK.gear.find(({ id }) => id === 'tool-clamps')!
     expect(words(ask(yardVan, clamps))).toContain('nuts for a slot of 11 mm')
     const edge = DEMO_STOCK.gear.find(({ id }) => id === 'edge-carrier')!

@@ -27,7 +27,7 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
   const asking = askingOf(thing)
   for (const { name, offer } of offersFor(survey.plan.vehicle, survey, thing, survey.statics.sagMm)) {
     const found = matchThrough(offer, mount, asking, thing.placement.fitting ?? {})
-    const low = name.toLowerCase()
+    const low = name
     if (found.kind === 'fitsWith') {
       const { change } = found
       switch (change.kind) {
@@ -56,7 +56,7 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
       return adapter
         ? {
             rule: 'mount-match',
-            words: [`with ${adapter.name.toLowerCase()}`],
+            words: [`with ${adapter.name}`],
             cure: { kind: 'fitting', fitting: { adapter } },
           }
         : { rule: 'mount-match', words: [`on ${low}: ${found.why}`], cure: undefined }

@@ -97,7 +97,7 @@ export function hostsFor(
       for (const bar of rack.bars)
         hosts.push({
           host: { on: 'bars', barIds: [bar.id] },
-          name: `${rack.name}, ${bar.name.toLowerCase()} only`,
+          name: `${rack.name}, ${bar.name} only`,
         })
     if (rack.parts.some((part) => part.role === 'panels' || part.role === 'trusses'))
       for (const side of ['left', 'right'] as const)
@@ -121,7 +121,7 @@ export function hostsFor(
     for (const place of carrier?.carries?.places ?? [])
       hosts.push({
         host: { on: 'place', placementId: other.id, placeId: place.id },
-        name: `${carrier?.name ?? ''}, ${place.name.toLowerCase()}`,
+        name: `${carrier?.name ?? ''}, ${place.name}`,
       })
   }
   return hosts

@@ -94,7 +94,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
     if (mass.of === 'load' && mass.load && countedKg >= overKg - 1e-9)
       candidates.push({
         kind: 'off',
-        message: [`Take out ${mass.load.name.toLowerCase()}`],
+        message: [`Take out ${mass.load.name}`],
         command: { do: 'removeLoad', placementId: mass.thing.placement.id, loadId: mass.load.id },
         rank: mass.kg,
       })
@@ -107,7 +107,7 @@ function takenOff(parts: readonly (CellPart & { mass: Cargo })[], overKg: number
     if (sum.countedKg >= overKg - 1e-9)
       candidates.push({
         kind: 'off',
-        message: [`Take off ${thing.gear.name.toLowerCase()}`],
+        message: [`Take off ${thing.gear.name}`],
         command: { do: 'takeOff', placementId: thing.placement.id },
         rank: sum.kg,
       })
@@ -133,7 +133,7 @@ function takenOffTogether(
   return [
     {
       kind: 'off',
-      message: [`Take off ${off.map(([thing]) => thing.gear.name.toLowerCase()).join(' and ')}`],
+      message: [`Take off ${off.map(([thing]) => thing.gear.name).join(' and ')}`],
       command: {
         do: 'together',
         commands: off.map(([thing]) => ({ do: 'takeOff', placementId: thing.placement.id })),

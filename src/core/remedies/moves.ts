@@ -12,7 +12,7 @@ const wordOf = (dx: number, dy: number) =>
 export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate[] {
   const by = Math.hypot(dxMm, dyMm)
   if (by < 0.5) return []
-  const message = ['Move ', thing.gear.name.toLowerCase(), ` ${wordOf(dxMm, dyMm)} `, mm(by)]
+  const message = ['Move ', thing.gear.name, ` ${wordOf(dxMm, dyMm)} `, mm(by)]
   if (dxMm !== 0 && dyMm !== 0)
     message.splice(
       2,
@@ -42,7 +42,7 @@ export function turnedAbout({ placement, gear, parent }: ThingAt): Candidate[] {
           {
             kind: 'move',
             message: [
-              `Turn ${gear.name.toLowerCase()} ${by === 180 ? 'about' : by === 90 ? 'a quarter left' : 'a quarter right'}`,
+              `Turn ${gear.name} ${by === 180 ? 'about' : by === 90 ? 'a quarter left' : 'a quarter right'}`,
             ],
             command: { do: 'turn', placementId: placement.id, turn },
             rank: MOVE_FIRST + 10_000 + (by === 180 ? 1 : 0),
@@ -59,7 +59,7 @@ export function flipped({ placement, gear }: ThingAt): Candidate[] {
     {
       kind: 'move',
       message: [
-        `${placement.onEdge ? 'Lay' : 'Stand'} ${gear.name.toLowerCase()} ${placement.onEdge ? 'flat' : 'on edge'}`,
+        `${placement.onEdge ? 'Lay' : 'Stand'} ${gear.name} ${placement.onEdge ? 'flat' : 'on edge'}`,
       ],
       command: { do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge },
       rank: MOVE_FIRST + 11_000,
@@ -77,7 +77,7 @@ export function takeOffFix(survey: Survey, thing: ThingAt): Candidate {
   }, 0)
   return {
     kind: 'off',
-    message: [`Take off ${thing.gear.name.toLowerCase()}`],
+    message: [`Take off ${thing.gear.name}`],
     command: { do: 'takeOff', placementId: thing.placement.id },
     rank: mass,
   }
@@ -101,10 +101,7 @@ export function barsMoved(survey: Survey): Candidate[] {
     })
     const message = shifts.flatMap((shift, i) =>
       shift
-        ? [
-            `${i === 0 ? 'Move ' : ', '}${shift.name.toLowerCase()} ${wordOf(shift.by, 0)} `,
-            mm(Math.abs(shift.by)),
-          ]
+        ? [`${i === 0 ? 'Move ' : ', '}${shift.name} ${wordOf(shift.by, 0)} `, mm(Math.abs(shift.by))]
         : [],
     )
     const total = shifts.reduce((sum, shift) => sum + Math.abs(shift?.by ?? 0), 0)

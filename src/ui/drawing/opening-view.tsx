@@ -72,7 +72,7 @@ function Result({
   if (swept.kind === 'touches') {
     const [x, y] = toSheet(layout, 'side', swept.point[0], swept.point[1])
     const late = x > layout.side.left + layout.side.width * 0.55
-    const words = `touches ${name.toLowerCase()} at ${formatQuantity('angle', swept.atDeg, single)}`
+    const words = `touches ${name} at ${formatQuantity('angle', swept.atDeg, single)}`
     return (
       <g>
         <circle cx={x} cy={y} r={9} className="opening-touch" />
@@ -97,7 +97,7 @@ function Result({
       <SheetText
         x={Math.max(ax, bx) + 8}
         y={(ay + by) / 2 - 6}
-        text={`${formatQuantity('length', swept.gapMm, single)} to ${name.toLowerCase()}`}
+        text={`${formatQuantity('length', swept.gapMm, single)} to ${name}`}
       />
     </g>
   )

@@ -119,7 +119,7 @@ function spokenSpread(survey: Survey, barId: string, units: UnitChoice): string 
           : shared === undefined
             ? ', nothing suits all that asks'
             : `, suits all from ${length(shared[0])} to ${length(shared[1])}`
-      return `${length(nowMm)} to ${other.bar.name.toLowerCase()}${all}`
+      return `${length(nowMm)} to ${other.bar.name}${all}`
     })
     .join('; ')
 }

@@ -105,7 +105,7 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
       <button
         type="button"
         className="plain px-2"
-        aria-label={`Take out ${load.name.toLowerCase()}`}
+        aria-label={`Take out ${load.name}`}
         onClick={() => run({ do: 'removeLoad', placementId, loadId: load.id })}
       >
         <X size={18} aria-hidden />

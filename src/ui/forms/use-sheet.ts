@@ -10,7 +10,7 @@ import {
   type UnitSystem,
   type Variants,
 } from '@/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   set,
   useForm,
@@ -74,6 +74,7 @@ export function useSheet<T>(
   const [base, setBase] = useState(was)
   const [again, setAgain] = useState<Kept & { readonly stale: boolean }>()
   const [looked, setLooked] = useState(false)
+  const settled = useRef(false)
   const start = useMemo(
     () => toDraft(field, was, { system, typed: {}, rel: '' }) as Values,
     [field, was, system],
@@ -114,16 +115,20 @@ export function useSheet<T>(
   const waits = again?.stale === true
   useEffect(() => {
     if (!looked || !isDirty || waits) return
-    const timer = setTimeout(
-      () => void keepDraft(key, { at: new Date().toISOString(), was: stamp, draft } satisfies Kept),
-      KEEP_AFTER_MS,
-    )
+    const timer = setTimeout(() => {
+      // What was just saved is not kept as if it still had to be.
+      if (!settled.current)
+        void keepDraft(key, { at: new Date().toISOString(), was: stamp, draft } satisfies Kept)
+    }, KEEP_AFTER_MS)
     return () => {
       clearTimeout(timer)
     }
   }, [key, draft, looked, isDirty, waits, stamp])
 
-  const forget = () => void dropDraft(key)
+  const forget = () => {
+    settled.current = true
+    void dropDraft(key)
+  }
   return {
     form,
     read: read(draft),
@@ -137,7 +142,7 @@ export function useSheet<T>(
         setAgain({ ...again, stale: false })
       },
       discard: () => {
-        forget()
+        void dropDraft(key)
         setBase(was)
         reset(start)
         setAgain(undefined)

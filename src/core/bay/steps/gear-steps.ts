@@ -62,7 +62,7 @@ export function gearSteps(
     ...common,
     id: id('set'),
     stage: 'start',
-    title: `Set the ${gear.name.toLowerCase()} on, started by hand`,
+    title: `Set the ${gear.name} on, started by hand`,
     detail: [
       'Middle ',
       mm(Math.abs(middle.x)),

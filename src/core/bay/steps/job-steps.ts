@@ -91,7 +91,7 @@ export function jobSteps(
       group: channel.rackId,
       rackId: channel.rackId,
       stage: inBed ? 'vehicle' : 'start',
-      title: `Load the channel: ${channel.channel.name.toLowerCase()}`,
+      title: `Load the channel: ${channel.channel.name}`,
       detail: [`${channel.channel.wanted.length} nuts, in this order, before the end is closed.`],
       after: [COUNT, ...(inBed ? [] : fixedBy(channel.rackId))],
       minutes: { from: 3, to: 6 },

@@ -50,7 +50,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
     const silent = onFeet && part.role !== 'fitKit' && (part.fasteners ?? []).length === 0
     const fasteners = silent ? [{ thread: 'unsaid', count: feet.length }] : (part.fasteners ?? [])
     return fasteners.map((fastener, i): JointGroup => {
-      const name = silent ? `clamp of ${part.name.toLowerCase()}` : undefined
+      const name = silent ? `clamp of ${part.name}` : undefined
       const owner = { of: 'part', rackId: rack.rack.id, partId: part.id, name: part.name } as const
       const joint = jointOf(owner, i, name === undefined ? fastener : { ...fastener, name }, rules)
       const spots = onFeet ? feet : spreadSpots(part.name, Math.min(fastener.count, 12))
@@ -71,8 +71,7 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
   const { mount } = gear.fit
   const held = MOUNTS[mount.kind].tightened
   const thread = mount.kind === 'channelBolt' ? mount.thread : 'unsaid'
-  const fasteners =
-    gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name.toLowerCase()}` }] : [])
+  const fasteners = gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name}` }] : [])
   const host = placement.host
   const bars = host.on === 'bars' ? survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)) : []
   const rows = host.on === 'bars' ? bars.length : 2

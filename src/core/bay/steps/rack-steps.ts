@@ -20,7 +20,7 @@ const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase 
     ? [
         `${at.bar.name} `,
         mm(at.bar.xMm - before.bar.xMm),
-        ` behind the ${before.bar.name.toLowerCase()}, centre to centre, on both sides.`,
+        ` behind the ${before.bar.name}, centre to centre, on both sides.`,
       ]
     : [
         `${at.bar.name} `,
@@ -70,7 +70,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           step(
             'sub-assembly',
             'bench',
-            `Build up the ${footPart.name.toLowerCase()} by corner`,
+            `Build up the ${footPart.name} by corner`,
             ['Marked parts to their corners, arrows forward; pads pressed home. Nothing is tightened yet.'],
             { minutes: about(feet.length * 2), footIds },
           ),

@@ -50,7 +50,7 @@ export function weighSteps(survey: Survey, weighed: ReadonlySet<string>, after: 
         group: 'job',
         rackId: undefined,
         stage: 'bench',
-        title: `Weigh: ${name.toLowerCase()}`,
+        title: `Weigh: ${name}`,
         detail: guessed
           ? ['Somebody guessed ', kg(now), '. Hang it on the scale; the plan takes what it reads.']
           : ['It weighs ', kg(now), ', as read here.'],

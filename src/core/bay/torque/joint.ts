@@ -140,7 +140,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     id: `${owner.of === 'part' ? `${owner.rackId}/${owner.partId}` : owner.placementId}:${index}`,
     index,
     owner,
-    name: fastener.name ?? `${fastener.thread} of ${owner.name.toLowerCase()}`,
+    name: fastener.name ?? `${fastener.thread} of ${owner.name}`,
     fastener,
     torque: torqueOf(fastener, rules),
     singleShare: (rules.singleFigurePercent ?? USUAL_SINGLE_FIGURE) / 100,

@@ -17,7 +17,7 @@ function barSeatFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'move',
-      message: [`Move ${at.bar.name.toLowerCase()} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
+      message: [`Move ${at.bar.name} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
       command: { do: 'moveBar', barId: at.bar.id, xMm },
       rank: MOVE_FIRST + Math.abs(by),
     },
@@ -44,7 +44,7 @@ function towerSpacingFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'move',
-      message: [`Set the feet of ${at.bar.name.toLowerCase()} `, mm(spacing.feet.towerMm), ' apart, evenly'],
+      message: [`Set the feet of ${at.bar.name} `, mm(spacing.feet.towerMm), ' apart, evenly'],
       command: { do: 'setBar', bar: { ...bar, feetYMm: [-half, half] } },
       rank: MOVE_FIRST + Math.abs(spacing.nowMm - spacing.feet.towerMm),
     },
@@ -59,7 +59,7 @@ function measuredFactsFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'change',
-      message: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name.toLowerCase()}`],
+      message: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name}`],
       command: { do: 'setBar', bar: { ...bar, riseMm: Math.max(0, found.middleMm) } },
       rank: FIT_NEXT,
     },

@@ -36,14 +36,14 @@ function fittedWith(
 const linesPlanned = ofThing((_, { gear, placement }) => [
   {
     kind: 'fit',
-    message: [`Plan bow and stern lines for ${gear.name.toLowerCase()}`],
+    message: [`Plan bow and stern lines for ${gear.name}`],
     command: { do: 'setLines', placementId: placement.id, lines: { bow: true, stern: true } },
     rank: FIT_NEXT,
   },
 ])
 
 function mountMatchFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
-  const low = thing.gear.name.toLowerCase()
+  const low = thing.gear.name
   const held = heldAt(survey, thing)
   const worst = held[0]
   const off = takeOffFix(survey, thing)
@@ -114,7 +114,7 @@ function tieDownsFixes(survey: Survey, finding: Finding): Candidate[] {
     {
       kind: 'fit',
       message: [
-        `Plan ${straps(count)} for ${thing.gear.name.toLowerCase()}, `,
+        `Plan ${straps(count)} for ${thing.gear.name}, `,
         kg(plannedEachKg ?? Math.ceil(tie.eachKg)),
         ' each',
       ],

@@ -51,7 +51,7 @@ function swapped(a: ThingAt, b: ThingAt): Candidate[] {
   return [
     {
       kind: 'move',
-      message: [`Let ${a.gear.name.toLowerCase()} and ${b.gear.name.toLowerCase()} change places`],
+      message: [`Let ${a.gear.name} and ${b.gear.name} change places`],
       command: { do: 'together', commands: [place(a, b), place(b, a)] },
       rank: MOVE_FIRST + 5000 + by,
     },
@@ -140,7 +140,7 @@ function heightClearanceFixes(survey: Survey, finding: Finding): Candidate[] {
     (sum, point) => ('thing' in point && point.thing === thing ? sum + point.kg : sum),
     0,
   )
-  const low = gear.name.toLowerCase()
+  const low = gear.name
   const laid: Candidate = {
     kind: 'change',
     message: [placement.onEdge ? `Lay ${low} flat` : `Stand ${low} on edge`],

@@ -87,9 +87,7 @@ function onItsBarsFixes(survey: Survey, thing: ThingAt): Candidate[] {
       ? [
           {
             kind: 'fit' as const,
-            message: [
-              `Mount ${thing.gear.name.toLowerCase()} on ${reached.map(({ bar }) => bar.name.toLowerCase()).join(' and ')}`,
-            ],
+            message: [`Mount ${thing.gear.name} on ${reached.map(({ bar }) => bar.name).join(' and ')}`],
             command: {
               do: 'rehost' as const,
               placementId: thing.placement.id,

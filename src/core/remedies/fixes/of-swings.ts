@@ -29,7 +29,7 @@ function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
   return [
     {
       kind: 'move',
-      message: [`Move ${at.bar.name.toLowerCase()} forward `, mm(upToMm(by))],
+      message: [`Move ${at.bar.name} forward `, mm(upToMm(by))],
       command: { do: 'moveBar', barId: at.bar.id, xMm: at.bar.xMm - upToMm(by) },
       rank: MOVE_FIRST + by,
     },

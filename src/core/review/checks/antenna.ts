@@ -51,7 +51,7 @@ export const antenna = check({
           box.y0 < obstacle.yMm + 20 &&
           box.y1 > obstacle.yMm - 20,
       )
-      const low = obstacle.name.toLowerCase()
+      const low = obstacle.name
       if (above.length === 0)
         yield {
           about: obstacle.id,

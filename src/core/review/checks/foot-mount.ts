@@ -23,7 +23,7 @@ export const footMount = check({
           state: 'all',
           subject: { placementIds: [], rackId: rack.id, partId: part.id },
         } as const
-        const low = attachment.name.toLowerCase()
+        const low = attachment.name
         if (!attachment.channel) {
           yield {
             ...common,

@@ -39,7 +39,7 @@ const severityOf = (gate: Gate, ...measurements: Measurement[]) =>
 describe('gates', () => {
   it('not measured yet are to find out', () => {
     expect(sentences(gates, plan([SEAM], []))).toEqual([
-      'Ladder, gap at the seam: not measured yet. It asks for 5 mm to 12 mm, better up to 10 mm, edge to edge.',
+      'Ladder, Gap at the seam: not measured yet. It asks for 5 mm to 12 mm, better up to 10 mm, edge to edge.',
     ])
   })
   it('hold within their bounds, ends included; between the ends of a printed range is Mind', () => {
@@ -72,7 +72,7 @@ describe('gates', () => {
     const found = run(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 3.5)]))
     expect(found.map(({ severity }) => severity)).toEqual(['clear', 'clear', 'findOut'])
     expect(sentences(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 3.5)]))[2]).toBe(
-      'Ladder: gap at the seam reads 5 mm, but thickness of the bead implies 5.5 mm to 34 mm (the seam is wider than its bead). Measure both again.',
+      'Ladder: Gap at the seam reads 5 mm, but Thickness of the bead implies 5.5 mm to 34 mm (the seam is wider than its bead). Measure both again.',
     )
     expect(run(gates, plan([SEAM, BEAD], [length('seam', 7), length('bead', 3.5)]))).toHaveLength(2)
   })

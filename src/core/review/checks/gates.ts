@@ -51,7 +51,7 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
     subject: { placementIds, ...(measurement ? { measurementId: measurement.id } : {}) },
     ...(measured ? { measured } : {}),
   } as const
-  const lead = `${of.name}, ${gate.question.toLowerCase()}: `
+  const lead = `${of.name}, ${gate.question}: `
   switch (stand.kind) {
     case 'unmeasured':
       return {
@@ -109,9 +109,9 @@ function contradictionFinding(
     subject: { placementIds },
     measured: mm(valueMm),
     sentence: [
-      `${of.name}: ${other.question.toLowerCase()} reads `,
+      `${of.name}: ${other.question} reads `,
       mm(valueMm),
-      `, but ${gate.question.toLowerCase()} implies `,
+      `, but ${gate.question} implies `,
       mm(impliedFromMm),
       ' to ',
       mm(impliedToMm),

@@ -45,7 +45,7 @@ function* parallel(survey: Survey, tolerance: number): Iterable<Said> {
       margin: mm(tolerance - moveMm),
       severity: moveMm > tolerance ? 'mind' : 'clear',
       sentence: [
-        `${front.bar.name} and ${rear.bar.name.toLowerCase()}: spread `,
+        `${front.bar.name} and ${rear.bar.name}: spread `,
         mm(leftMm),
         ' left, ',
         mm(rightMm),
@@ -91,7 +91,7 @@ export const measuredFacts = check({
           : measurement.of.about === 'spread'
             ? `Spread on the ${measurement.of.side}`
             : found
-              ? `Room under ${found.at.bar.name.toLowerCase()}`
+              ? `Room under ${found.at.bar.name}`
               : gate
                 ? `${gate.of.name}, ${gate.gate.question.toLowerCase()}`
                 : 'A measurement of what is no longer on the plan'

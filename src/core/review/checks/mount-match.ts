@@ -36,12 +36,12 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
   switch (match.kind) {
     case 'doesNot':
       return [
-        `${name} does not hold on ${at.name.toLowerCase()}: ${match.why}`,
+        `${name} does not hold on ${at.name}: ${match.why}`,
         ...(match.short ? byHowMuch(match.short) : []),
         '.',
       ]
     case 'unknown':
-      return [`${name} on ${at.name.toLowerCase()}: find out ${match.lacks}.`]
+      return [`${name} on ${at.name}: find out ${match.lacks}.`]
     case 'fitsWith':
       switch (match.change.kind) {
         case 'bolt':
@@ -55,25 +55,15 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
             '.',
           ]
         case 'nut':
-          return [
-            `${name}: ${at.name.toLowerCase()} takes its other nut, for a slot of `,
-            mm(match.change.slotMm),
-            '.',
-          ]
+          return [`${name}: ${at.name} takes its other nut, for a slot of `, mm(match.change.slotMm), '.']
         case 'hole':
-          return [
-            `${name} fits hole ${match.change.index + 1} of ${at.name.toLowerCase()}, not the one chosen.`,
-          ]
+          return [`${name} fits hole ${match.change.index + 1} of ${at.name}, not the one chosen.`]
       }
     // falls through: every change above returns
     case 'fits':
       return match.bolt
-        ? [
-            `${name} holds on ${at.name.toLowerCase()} with ${match.bolt.thread} bolts of `,
-            mm(match.bolt.lengthMm),
-            '.',
-          ]
-        : [`${name} holds on ${at.name.toLowerCase()}.`]
+        ? [`${name} holds on ${at.name} with ${match.bolt.thread} bolts of `, mm(match.bolt.lengthMm), '.']
+        : [`${name} holds on ${at.name}.`]
   }
 }
 

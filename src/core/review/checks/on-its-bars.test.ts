@@ -15,7 +15,7 @@ describe('on its bars', () => {
       { severity: 'clear', margin: { value: 0 } },
     ])
     expect(sentences(onItsBars, plan({ lengthMm: 880 }))).toEqual([
-      'Load ends 10 mm short of bar 1, which is to hold it.',
+      'Load ends 10 mm short of Bar 1, which is to hold it.',
     ])
   })
   it('stands on as many as its sheet asks', () => {

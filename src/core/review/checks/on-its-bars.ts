@@ -67,11 +67,7 @@ export const onItsBars = check({
           ...common,
           severity: 'stop',
           margin: mm(-short.byMm),
-          sentence: [
-            `${name} ends `,
-            mm(short.byMm),
-            ` short of ${short.at.bar.name.toLowerCase()}, which is to hold it.`,
-          ],
+          sentence: [`${name} ends `, mm(short.byMm), ` short of ${short.at.bar.name}, which is to hold it.`],
         }
       else if (fit.bars && (count < fit.bars.from || count > fit.bars.to))
         yield {

@@ -35,13 +35,13 @@ export const oneBar = check({
         margin: mm(limit - Math.abs(offMm)),
         sentence: over
           ? [
-              `${thing.gear.name} hangs on ${bar.name.toLowerCase()} alone, `,
+              `${thing.gear.name} hangs on ${bar.name} alone, `,
               mm(Math.abs(offMm)),
               ' off it: it twists the bar by ',
               newtonMetre(nm),
               ', which its clamps must hold.',
             ]
-          : [`${thing.gear.name} stands over ${bar.name.toLowerCase()}, the one bar that holds it.`],
+          : [`${thing.gear.name} stands over ${bar.name}, the one bar that holds it.`],
       }
     }
   },

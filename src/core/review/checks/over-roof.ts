@@ -19,8 +19,8 @@ export function intoRacks(survey: Survey, thing: ThingAt): Into[] {
     const { x, y, z } = reachInto(thing.box, box)
     found.push({ what, intoMm: Math.min(x, y, z), box })
   }
-  for (const { bar, box } of survey.bars) meets(bar.name.toLowerCase(), box)
-  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name.toLowerCase(), deck.box)
+  for (const { bar, box } of survey.bars) meets(bar.name, box)
+  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name, deck.box)
   return found
 }
 

@@ -32,9 +32,7 @@ function* ofRack(survey: Survey, rackIndex: number): Iterable<Said> {
       ' as they are placed)',
       ...(figure
         ? [
-            over
-              ? `, over ${figure.cell.layer.name.toLowerCase()}’s `
-              : `, of ${figure.cell.layer.name.toLowerCase()}’s `,
+            over ? `, over ${figure.cell.layer.name}’s ` : `, of ${figure.cell.layer.name}’s `,
             kg(figure.kg),
             ' each',
           ]

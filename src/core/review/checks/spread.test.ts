@@ -31,7 +31,7 @@ describe('spread', () => {
   it('holds within what a thing wants, ends included, and says by how much it misses', () => {
     expect(severities(spread, plan([500, 1400], [wants('Box', 600, 900)]))).toEqual({ all: 'clear' })
     expect(sentences(spread, plan([500, 1460], [wants('Box', 600, 900)]))[0]).toBe(
-      '960 mm between bar 1 and bar 2; Box needs 600 mm to 900 mm: 60 mm too wide.',
+      '960 mm between Bar 1 and Bar 2; Box needs 600 mm to 900 mm: 60 mm too wide.',
     )
   })
 
@@ -39,7 +39,7 @@ describe('spread', () => {
     const [finding] = run(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))
     expect(finding).toMatchObject({ severity: 'stop', margin: { value: -10 } })
     expect(sentences(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))).toEqual([
-      '590 mm between bar 1 and bar 2; Box needs 600 mm to 900 mm: 10 mm too narrow. The vehicle allows no better.',
+      '590 mm between Bar 1 and Bar 2; Box needs 600 mm to 900 mm: 10 mm too narrow. The vehicle allows no better.',
     ])
     const stop = judgePlan(pointsJob, { parts: [] }).remedies(run(spread, pointsJob)[0]!)
     expect(stop.map(({ kind }) => kind)).toEqual(['off'])

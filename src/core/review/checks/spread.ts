@@ -44,7 +44,7 @@ function conflictFinding(
   const sentence: Phrase =
     short && thing
       ? [
-          `The vehicle puts ${short.pair.front.bar.name.toLowerCase()} and ${short.pair.rear.bar.name.toLowerCase()} `,
+          `The vehicle puts ${short.pair.front.bar.name} and ${short.pair.rear.bar.name} `,
           mm(short.able),
           ` apart at best: ${thing.name} cannot be had by `,
           mm(short.byMm),
@@ -93,7 +93,7 @@ export const spread = check({
         } as const
         const between: Phrase = [
           mm(nowMm),
-          ` between ${front.bar.name.toLowerCase()} and ${rear.bar.name.toLowerCase()}; ${want.member.name} needs `,
+          ` between ${front.bar.name} and ${rear.bar.name}; ${want.member.name} needs `,
           ...range(want),
         ]
         if (fits) yield { ...common, severity: 'clear', sentence: [...between, '.'] }

@@ -37,7 +37,7 @@ export const towerSpacingCheck = check({
               target: { open: 'rack', rackId: rack.rack.id, at: 'fitSheet' },
             },
             sentence: [
-              `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name.toLowerCase()} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
+              `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
             ],
           }
           continue

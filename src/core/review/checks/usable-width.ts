@@ -97,21 +97,13 @@ export const usableWidth = check({
         yield {
           ...common,
           severity: 'clear',
-          sentence: [
-            `${name} stands within ${span.name.toLowerCase()} with `,
-            mm(-over.mm),
-            ` to spare on the ${side}.`,
-          ],
+          sentence: [`${name} stands within ${span.name} with `, mm(-over.mm), ` to spare on the ${side}.`],
         }
       else if (contactsKnown(thing) || touchesWithSides(thing))
         yield {
           ...common,
           severity: 'stop',
-          sentence: [
-            `${name} stands `,
-            mm(over.mm),
-            ` past what ${span.name.toLowerCase()} offers on the ${side}.`,
-          ],
+          sentence: [`${name} stands `, mm(over.mm), ` past what ${span.name} offers on the ${side}.`],
         }
       else
         yield {
@@ -125,7 +117,7 @@ export const usableWidth = check({
           sentence: [
             `${name} reaches `,
             mm(over.mm),
-            ` past what ${span.name.toLowerCase()} offers on the ${side}: find out where its mounts touch the bar, on its sheet.`,
+            ` past what ${span.name} offers on the ${side}: find out where its mounts touch the bar, on its sheet.`,
           ],
         }
     }

@@ -76,7 +76,7 @@ function obstacleWindows(
   const { sunroof: paneGap, hatch: hatchGap } = plan.rules.gapsMm
   const found: { member: SpreadMember; bar: number; within: Intervals }[] = []
   for (const obstacle of obstacles) {
-    const member: SpreadMember = { id: obstacle.id, name: obstacle.name.toLowerCase(), kind: 'obstacle' }
+    const member: SpreadMember = { id: obstacle.id, name: obstacle.name, kind: 'obstacle' }
     bars.forEach((at, bar) => {
       const half = at.bar.profile.widthMm / 2
       const roof = plan.vehicle.heightMm

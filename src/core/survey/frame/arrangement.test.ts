@@ -143,7 +143,7 @@ describe('moving, snapping and finding room', () => {
         'Cab rack, all bars',
         'Bed rack, left panel',
         'Cab rack and Bed rack, all bars',
-        'Cab rack, cab front bar only',
+        'Cab rack, Cab front bar only',
       ]),
     )
     expect(

@@ -149,6 +149,6 @@ describe('the sum behind a cell', () => {
       ['tools', 0.35],
     ])
     const roofParts = cellParts(surveyed.loadPath.cellAt('roof', 'road')!).map((part) => part.mass.label)
-    expect(roofParts).toEqual(['box', 'tools', 'Bars, bar 1', 'Bars, bar 2', 'Feet'])
+    expect(roofParts).toEqual(['box', 'tools', 'Bars, Bar 1', 'Bars, Bar 2', 'Feet'])
   })
 })

@@ -340,7 +340,7 @@ function partPoints(
         return {
           ...common,
           id: `${part.id}/${bar.bar.id}`,
-          label: `${part.name}, ${bar.bar.name.toLowerCase()}`,
+          label: `${part.name}, ${bar.bar.name}`,
           kg: kg / bars.length,
           at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
           base: alongIt,

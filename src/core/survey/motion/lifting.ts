@@ -142,7 +142,7 @@ export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]
     for (const { label, kg: loadKg } of contents.get(thing) ?? [])
       lifts.push({
         thing,
-        name: `${label} into ${gear.name.toLowerCase()}`,
+        name: `${label} into ${gear.name}`,
         kg: loadKg,
         toMm,
         ...inPieces(loadKg, toMm),

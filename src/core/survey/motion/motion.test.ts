@@ -336,7 +336,7 @@ describe('rows of the check list: lifting', () => {
     const box = lifts.filter(({ thing: { gear } }) => gear.id === 'long-box')
     expect(box.map(({ name, kg }) => [name, kg])).toEqual([
       ['Long box', 18],
-      ['Box contents into long box', 25.7],
+      ['Box contents into Long box', 25.7],
     ])
     expect(box[1]!.pieces).toBe(3)
     const can = thing('can', 4)

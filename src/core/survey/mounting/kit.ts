@@ -34,7 +34,7 @@ export function kitPoints(
   const points: KitPoint[] = []
   const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, message: words })
   if (part.suits && attachment && !part.suits.includes(attachment.kind))
-    say('refused', `is not made for ${attachment.name.toLowerCase()}`)
+    say('refused', `is not made for ${attachment.name}`)
   const { kit } = part
   if (!kit) return points
   if (kit.bodies && !kit.bodies.includes(vehicle.body))

@@ -151,8 +151,8 @@ export function PartsTable({
       {check.unused.length > 0 && (
         <p className="mt-2">
           In a box and not used here:{' '}
-          {check.unused.map(({ what, count, box }) => `${count} × ${what.toLowerCase()} (${box})`).join(', ')}
-          . Put them aside now.
+          {check.unused.map(({ what, count, box }) => `${count} × ${what} (${box})`).join(', ')}. Put them
+          aside now.
         </p>
       )}
     </section>

@@ -48,7 +48,7 @@ export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; p
   return (
     <>
       <QuantityField
-        label={`Weight of the ${name.toLowerCase()}`}
+        label={`Weight of ${name}`}
         dimension="mass"
         value={progress.weighed.get(targetId)}
         onValue={(kg, typed) => {

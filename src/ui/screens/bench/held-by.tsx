@@ -21,7 +21,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
     <>
       {fitting?.adapter && (
         <button type="button" className="plain" onClick={() => without('adapter')}>
-          Take off {fitting.adapter.name.toLowerCase()}
+          Take off {fitting.adapter.name}
         </button>
       )}
       {fitting?.boltMm !== undefined && (

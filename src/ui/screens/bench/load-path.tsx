@@ -156,7 +156,7 @@ function Allowances({ survey, state }: { survey: Survey; state: State }) {
               {where}
               {allowance.kind === 'unknown' ? (
                 <>
-                  no figure for {allowance.unrated.map((layer) => layer.name.toLowerCase()).join(', ')}
+                  no figure for {allowance.unrated.map((layer) => layer.name).join(', ')}
                   {allowance.atMostKg === undefined ? (
                     ''
                   ) : (
@@ -244,7 +244,7 @@ function NoRack({ survey }: { survey: Survey }) {
     <p className="mt-1">
       {attachments.length === 0
         ? `${name} offers nothing yet that holds a rack: say under Vehicle what it has (rails, points, gutters, a bed).`
-        : `${name} brings ${attachments.map((each) => each.name.toLowerCase()).join(', ')}. Rails and points belong to the vehicle; what it still lacks is the rack: bars across it, a platform, a bed or frame rack. Put one on under Racks.`}
+        : `${name} brings ${attachments.map((each) => each.name).join(', ')}. Rails and points belong to the vehicle; what it still lacks is the rack: bars across it, a platform, a bed or frame rack. Put one on under Racks.`}
     </p>
   )
 }
@@ -263,7 +263,7 @@ function LeftIn({ survey }: { survey: Survey }) {
               ...mass.racks.flatMap(([rack, share], i) => [
                 i > 0 ? ', ' : '',
                 { dimension: 'mass' as const, value: mass.kg * share },
-                ` on the ${survey.racks[rack]?.rack.name.toLowerCase() ?? 'rack'}`,
+                ` on the ${survey.racks[rack]?.rack.name ?? 'rack'}`,
               ]),
               '.',
             ]}

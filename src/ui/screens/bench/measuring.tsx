@@ -271,7 +271,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
         {survey.fit.spreads().pairs.map(({ front, rear, nowMm }) => (
           <li key={`${front.bar.id} ${rear.bar.id}`} className="hair-b py-3">
             <p className="font-semibold">
-              {front.bar.name} to {rear.bar.name.toLowerCase()}
+              {front.bar.name} to {rear.bar.name}
             </p>
             <p className="text-ink2 text-[13px]">
               Centre to centre, at the feet on either side. The plan has{' '}

@@ -33,7 +33,7 @@ export function Openings({ survey }: { survey: Survey }) {
             toggle(id)
           }}
         >
-          Open {name.toLowerCase()}
+          Open {name}
         </button>
       ))}
     </div>

@@ -37,7 +37,7 @@ export default function Palette({ on, onClose }: { on: OnBench; onClose: () => v
                 value={`pick ${name} ${id}`}
                 onSelect={choose(() => pick({ kind: 'thing', id }))}
               >
-                Pick {name.toLowerCase()}
+                Pick {name}
               </Command.Item>
             ))}
           </Command.Group>
@@ -49,7 +49,7 @@ export default function Palette({ on, onClose }: { on: OnBench; onClose: () => v
                   value={`put on ${each.name} ${each.id}`}
                   onSelect={choose(() => putOn(survey, each, rackId))}
                 >
-                  Put on {each.name.toLowerCase()}
+                  Put on {each.name}
                 </Command.Item>
               ))}
             </Command.Group>

@@ -19,7 +19,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
       return (
         <div key={`${pair.front.bar.id} ${pair.rear.bar.id}`}>
           <dt className="field-label">
-            Asked from {pair.front.bar.name.toLowerCase()} to {pair.rear.bar.name.toLowerCase()}
+            Asked from {pair.front.bar.name} to {pair.rear.bar.name}
           </dt>
           <dd>
             {pair.wants.map(({ member, from, to }) => (

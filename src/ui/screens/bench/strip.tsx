@@ -19,7 +19,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
           <dd className="height-label">
             <Quantity dimension="length" value={Math.ceil(top.topMm)} />
           </dd>
-          <dd className="field-note">driving; {top.name.toLowerCase()} is highest</dd>
+          <dd className="field-note">driving; {top.name} is highest</dd>
         </div>
         {survey.racks.map(({ rack, index }) => (
           <div key={rack.id}>

@@ -30,9 +30,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         <h2 className="min-w-28 self-center text-[16px] leading-tight">
           {gear.name}
           {thing.parent && (
-            <span className="text-ink2 block text-[12px] font-normal">
-              in {thing.parent.gear.name.toLowerCase()}
-            </span>
+            <span className="text-ink2 block text-[12px] font-normal">in {thing.parent.gear.name}</span>
           )}
         </h2>
         <div className="w-26">

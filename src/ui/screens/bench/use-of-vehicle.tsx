@@ -51,7 +51,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
             <button
               type="button"
               className="plain"
-              aria-label={`Remove ${occupant.name.toLowerCase()}`}
+              aria-label={`Remove ${occupant.name}`}
               onClick={() => {
                 set({ occupants: use.occupants.filter((each) => each !== occupant) })
               }}
@@ -80,7 +80,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
               })
             }}
           >
-            Add {name.toLowerCase()}
+            Add {name}
           </button>
         ))}
       </div>

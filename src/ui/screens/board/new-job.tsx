@@ -129,7 +129,7 @@ export function NewJob() {
               <Offer
                 key={each.id}
                 title={each.name}
-                note={each.attachments.map((attachment) => attachment.name.toLowerCase()).join(', ')}
+                note={each.attachments.map((attachment) => attachment.name).join(', ')}
                 vehicle={each}
                 pressed={each.id === chosenVehicle}
                 onChoose={() => {
@@ -169,7 +169,7 @@ export function NewJob() {
                   <Offer
                     key={rack.id}
                     title={rack.name}
-                    note={rack.parts.map((part) => part.name.toLowerCase()).join(', ')}
+                    note={rack.parts.map((part) => part.name).join(', ')}
                     vehicle={vehicle}
                     rack={rack}
                     pressed={on}

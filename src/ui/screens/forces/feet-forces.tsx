@@ -84,7 +84,7 @@ function RackFeet({
         {limit && (
           <span className="text-ink2 font-normal">
             {' '}
-            · line: <Quantity dimension="mass" value={limit.kg} /> ({limit.cell.layer.name.toLowerCase()},{' '}
+            · line: <Quantity dimension="mass" value={limit.kg} /> ({limit.cell.layer.name},{' '}
             {limit.per === 'each' ? 'each' : 'even share of the set'})
           </span>
         )}

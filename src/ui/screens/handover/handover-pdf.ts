@@ -178,7 +178,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       shares,
     )
   column.heading('How high it stands')
-  column.text(`${say([length(handover.heightMm)])} driving; ${handover.heightOf.toLowerCase()} is highest.`, {
+  column.text(`${say([length(handover.heightMm)])} driving; ${handover.heightOf} is highest.`, {
     bold: true,
   })
   for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)

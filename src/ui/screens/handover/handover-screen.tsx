@@ -198,7 +198,7 @@ function Sheet({ plan }: { plan: Plan }) {
             <strong className="text-[18px]">
               <Quantity dimension="length" value={handover.heightMm} />
             </strong>{' '}
-            driving; {handover.heightOf.toLowerCase()} is highest.{' '}
+            driving; {handover.heightOf} is highest.{' '}
             {handover.clearances.map((each) => (
               <span key={each.name} className={each.passes ? '' : 'font-bold'}>
                 {each.name}: <PhraseLine phrase={each.say} />.{' '}

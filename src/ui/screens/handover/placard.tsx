@@ -12,7 +12,7 @@ export function Placard({ handover }: { handover: Handover }) {
       style={{ width: `${PLACARD.widthMm}mm`, minHeight: `${PLACARD.heightMm}mm` }}
     >
       <p className="placard-height">{height}</p>
-      <p>high, driving ({handover.heightOf.toLowerCase()})</p>
+      <p>high, driving ({handover.heightOf})</p>
       <dl>
         {rows.map(([name, text]) => (
           <div key={name}>
