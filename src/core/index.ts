@@ -49,7 +49,6 @@ export {
   type Clearance,
   type Fitting,
   type Host,
-  type Job,
   type Load,
   type Occupant,
   type Placement,
@@ -201,7 +200,7 @@ export { recheckWords } from './bay/torque/recheck'
 export { signsWanted } from './bay/wanted'
 export { type WorkedEvent, workedEvents } from './bay/worked'
 
-export { type Handover, handoverOf, placardLines } from './handover/handover'
+export { cameLine, type Handover, handoverOf, placardLines } from './handover/handover'
 export { openingOf } from './handover/handover-opening'
 
 export {
@@ -245,6 +244,7 @@ export {
   SOURCE_CHOICES,
 } from './fields/figures-fields'
 export { GEAR_FIELD } from './fields/gear-fields'
+export { JOB_FIELD } from './fields/job-fields'
 export { RACK_FIELD } from './fields/rack-fields'
 export { readDraft, type ReadDraft, type ReadFrom } from './fields/read-draft'
 export { STOCK_FIELDS } from './formats/stock-fields'

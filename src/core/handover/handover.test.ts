@@ -6,7 +6,7 @@ import { phraseText } from '../units/phrase'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { handoverOf, placardLines } from './handover'
+import { cameLine, handoverOf, placardLines } from './handover'
 import { openingOf } from './handover-opening'
 import { jobSteps } from '../bay/steps/job-steps'
 import { workedProgress } from '../bay/worked.testing'
@@ -29,6 +29,16 @@ describe('the handover sheet', () => {
     expect(sheet.heightMm).toBe(Math.ceil(surveyed.drivingTop.topMm))
     expect(sheet.cautions.length).toBeGreaterThan(0)
     expect(sheet.keys).toEqual(['Rail feet: 4 cores, all alike, key Q17'])
+  })
+
+  it('says how the car came in, as far as somebody wrote it down', () => {
+    const came = (came: Plan['job']['came']) => cameLine({ name: 'Job', ...(came && { came }) })
+    expect(came({ on: '2027-03-02', by: 'Ida', condition: 'Scratch on the left rail.' })).toBe(
+      'Came in on 2027-03-02, taken in by Ida: Scratch on the left rail.',
+    )
+    expect(came({ condition: 'Clean' })).toBe('Came in: Clean')
+    expect(came({ on: '2027-03-02' })).toBe('Came in on 2027-03-02.')
+    expect(came(undefined)).toBeUndefined()
   })
 
   it('never leaves an unrated link blank', () => {

@@ -1,3 +1,4 @@
+import type { Job } from '../plan/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
@@ -16,6 +17,14 @@ import { proofFindings } from '../bay/proof'
 import { jobSteps } from '../bay/steps/job-steps'
 import { rackJoints } from '../bay/steps/joint-groups'
 import { playedReadings, torqueRows, type TorqueRow } from '../bay/torque/torque-rows'
+
+/** How the car came in, as the sheet prints it; nothing where nobody wrote it down. */
+export function cameLine({ came }: Job): string | undefined {
+  const { on, by, condition } = came ?? {}
+  if (on === undefined && by === undefined && condition === undefined) return undefined
+  const who = by === undefined ? '' : `, taken in by ${by}`
+  return `Came in${on === undefined ? '' : ` on ${on}`}${who}${condition === undefined ? '.' : `: ${condition}`}`
+}
 
 /** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */
 interface LimitRow {

@@ -141,5 +141,13 @@ export const jobSchema = z.strictObject({
   customer: z.string().max(120).optional(),
   due: z.iso.date().optional(),
   note: z.string().max(4000).optional(),
+  /** How the car was when it came, who took it in and on which day. */
+  came: z
+    .strictObject({
+      on: z.iso.date().optional(),
+      by: z.string().max(80).optional(),
+      condition: z.string().max(2000).optional(),
+    })
+    .optional(),
 })
 export type Job = z.infer<typeof jobSchema>

@@ -1,18 +1,50 @@
 'use client'
-import type { Job, Plan } from '@/core'
+import { type Group, JOB_FIELD, type Plan } from '@/core'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'
+
+const CAME = JOB_FIELD.fields['came'] as Group
+
+/** The texts of a group, each taken when it is left. */
+function Texts({
+  of,
+  value,
+  onText,
+}: {
+  of: Group
+  value: Readonly<Record<string, unknown>>
+  onText: (key: string, text: string) => void
+}) {
+  return Object.entries(of.fields).map(([key, field]) => {
+    if (field.is !== 'text' && field.is !== 'day') return null
+    const now = value[key]
+    return (
+      <TextField
+        key={key}
+        label={field.label}
+        type={field.is === 'day' ? 'date' : 'text'}
+        max={field.long ? 2000 : key === 'number' ? 40 : 120}
+        value={typeof now === 'string' ? now : ''}
+        onValue={(text) => {
+          onText(key, text)
+        }}
+      />
+    )
+  })
+}
 
 /** What the job is called, whose it is and when it is due. */
 export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const { job } = plan
   const refusal = usePlan((store) => store.refusal)
-  const set = (field: keyof Job, value: string) => {
-    const kept = Object.fromEntries(
-      Object.entries({ ...job, [field]: value }).filter(([, text]) => text !== ''),
-    )
-    usePlan.getState().run({ do: 'setJob', job: { ...kept, name: field === 'name' ? value : job.name } })
+  const run = (next: Record<string, unknown>) => {
+    const kept = Object.entries(next).filter(([, value]) => value !== undefined && value !== '')
+    usePlan.getState().run({ do: 'setJob', job: { name: '', ...Object.fromEntries(kept) } })
+  }
+  const cameNow = (field: string, value: string) => {
+    const left = Object.entries({ ...job.came, [field]: value }).filter(([, text]) => text !== '')
+    run({ ...job, came: left.length > 0 ? Object.fromEntries(left) : undefined })
   }
   const setCar = (field: 'plate' | 'number', value: string) => {
     const { [field]: _, ...rest } = plan.car
@@ -27,28 +59,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
             {refusal}
           </p>
         )}
-        <TextField
-          label="Name"
-          value={job.name}
-          onValue={(value) => {
-            set('name', value)
-          }}
-        />
-        <TextField
-          label="Job number"
-          value={job.number ?? ''}
-          max={40}
-          onValue={(value) => {
-            set('number', value)
-          }}
-        />
-        <TextField
-          label="Customer"
-          value={job.customer ?? ''}
-          onValue={(value) => {
-            set('customer', value)
-          }}
-        />
+        <Texts of={JOB_FIELD} value={job} onText={(key, text) => run({ ...job, [key]: text })} />
         <TextField
           label="Plate"
           value={plan.car.plate ?? ''}
@@ -65,22 +76,8 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
             setCar('number', value)
           }}
         />
-        <TextField
-          label="Due"
-          type="date"
-          value={job.due ?? ''}
-          onValue={(value) => {
-            set('due', value)
-          }}
-        />
-        <TextField
-          label="Note"
-          value={job.note ?? ''}
-          max={4000}
-          onValue={(value) => {
-            set('note', value)
-          }}
-        />
+        <h3 className="font-semibold">When it came in</h3>
+        <Texts of={CAME} value={job.came ?? {}} onText={cameNow} />
       </div>
     </Modal>
   )

@@ -1,4 +1,5 @@
 import {
+  cameLine,
   type Handover,
   mm as length,
   openingOf,
@@ -157,6 +158,8 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       .filter((each) => each !== undefined)
       .join(' · '),
   )
+  const came = cameLine(plan.job)
+  if (came !== undefined) column.text(came)
   const list = (title: string, lines: readonly string[]) => {
     if (lines.length === 0) return
     column.heading(title)

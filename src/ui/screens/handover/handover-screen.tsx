@@ -1,6 +1,7 @@
 'use client'
 import { to } from '@/ui/routes'
 import {
+  cameLine,
   bayRulesOf,
   calendarFile,
   dueOf,
@@ -143,6 +144,7 @@ function Sheet({ plan }: { plan: Plan }) {
             {plan.job.customer === undefined ? '' : ` · ${plan.job.customer}`}
             {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`} · {day}
           </p>
+          <p>{cameLine(plan.job)}</p>
         </div>
         {openingOf(handover).map(({ title, lines, grave }) => (
           <div key={title} className="sheet-part">

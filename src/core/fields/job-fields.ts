@@ -1,0 +1,16 @@
+import type { Job } from '../plan/placement'
+import { day, group, note, text, type FieldsOf } from './field'
+
+/** What a job says of itself besides what is fitted. */
+export const JOB_FIELD = group('Job', {
+  name: text('Name'),
+  number: text('Job number'),
+  customer: text('Customer'),
+  due: day('Due'),
+  note: note('Note'),
+  came: group('', {
+    on: day('Came in on'),
+    by: text('Taken in by'),
+    condition: note('How it came', 'Scratches, dents, what is on it already'),
+  }),
+} satisfies FieldsOf<Job>)
