@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { STATES, stateSchema, type State } from '../units/scalars'
 import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../units/phrase'
-import { OUTCOMES, SEVERITIES, type Finding } from '../review/finding'
+import { saidSchema, SEVERITIES, type Finding } from '../review/finding'
 import type { Remedy } from '../remedies/remedies'
 import { type Review, layerSeverity } from '../review/review'
 import { commandSchema } from '../plan/command'
@@ -16,7 +16,6 @@ import type { UnitChoice } from '../units/format'
 const severitySchema = z.enum(SEVERITIES)
 /** No rack and no gear: there is no verdict, only that nothing is planned. */
 const verdictSchema = z.enum([...SEVERITIES, 'unplanned'])
-const outcomeSchema = z.enum(OUTCOMES)
 const statewise = <T extends z.ZodType>(of: T) => z.strictObject({ road: of, trail: of, parked: of })
 
 const limitSchema = z.discriminatedUnion('kind', [
@@ -146,21 +145,7 @@ export const reviewReportSchema = z.strictObject({
   ),
   findings: z.array(
     z.strictObject({
-      id: z.string(),
-      severity: outcomeSchema,
-      rule: z.string(),
-      state: z.union([stateSchema, z.literal('all')]),
-      subject: z.strictObject({
-        layerId: z.string().optional(),
-        rackId: z.string().optional(),
-        barId: z.string().optional(),
-        footId: z.string().optional(),
-        clearanceId: z.string().optional(),
-        obstacleId: z.string().optional(),
-        partId: z.string().optional(),
-        measurementId: z.string().optional(),
-        placementIds: z.array(z.string()),
-      }),
+      ...saidSchema.shape,
       measured: amountSchema,
       limit: amountSchema,
       margin: amountSchema,

@@ -57,49 +57,37 @@ export interface Pulled {
 /** What a tick hung on when it was given, by the fact's name. */
 export type Hung = Readonly<Record<string, number | string>>
 
-/** One job's progress in the bay as the log has it. */
-export interface BayProgress {
-  readonly done: ReadonlySet<string>
-  /** What each tick hung on, where its entry says so. */
-  readonly hung: ReadonlyMap<string, Hung>
-  readonly counted: ReadonlyMap<string, number>
-  /** The last readings of each pair at each step, by `step pair`. */
-  readonly measured: ReadonlyMap<string, Readings>
-  /** What was typed for the last reading of each, by the same key. */
-  readonly typed: ReadonlyMap<string, Readonly<Partial<Record<Taped, string>>>>
-  /** Places whose sign was seen beside a reading, by `joint spot`; a pull anew takes it back. */
-  readonly signs: ReadonlySet<string>
-  /** Pulls done, by `joint spot pass`. */
-  readonly torqued: ReadonlyMap<string, Pulled>
-  readonly weighed: ReadonlyMap<string, number>
-  /** Weights that a device of the demo played, and nobody weighed. */
-  readonly playedWeights: ReadonlySet<string>
-  readonly proved: ReadonlyMap<string, ProofOutcome>
-  readonly told: readonly string[]
-  readonly deviations: readonly Deviated[]
-  /** What was seen in each channel before it was loaded, by the channel's id. */
-  readonly channels: ReadonlyMap<string, readonly Contents[]>
-  /** What was said of a step, or of places of it, instead of doing it; by step. */
-  readonly answers: ReadonlyMap<string, readonly Answered[]>
-}
-
 /** A job's progress while a log is read. */
 export interface JobDraft {
   done: Set<string>
+  /** What each tick hung on, where its entry says so. */
   hung: Map<string, Hung>
   counted: Map<string, number>
+  /** The last readings of each pair at each step, by `step pair`. */
   measured: Map<string, Readings>
+  /** What was typed for the last reading of each, by the same key. */
+  typed: Map<string, Readonly<Partial<Record<Taped, string>>>>
+  /** Places whose sign was seen beside a reading, by `joint spot`; a pull anew takes it back. */
+  signs: Set<string>
+  /** Pulls done, by `joint spot pass`. */
   torqued: Map<string, Pulled>
   weighed: Map<string, number>
+  /** Weights that a device of the demo played, and nobody weighed. */
   playedWeights: Set<string>
   proved: Map<string, ProofOutcome>
   told: string[]
   deviations: Deviated[]
-  typed: Map<string, Partial<Record<Taped, string>>>
-  answers: Map<string, readonly Answered[]>
+  /** What was seen in each channel before it was loaded, by the channel's id. */
   channels: Map<string, readonly Contents[]>
-  signs: Set<string>
+  /** What was said of a step, or of places of it, instead of doing it; by step. */
+  answers: Map<string, readonly Answered[]>
 }
+
+type Settled<T> =
+  T extends Set<infer V> ? ReadonlySet<V> : T extends Map<infer K, infer V> ? ReadonlyMap<K, V> : Readonly<T>
+
+/** One job's progress in the bay as the log has it. */
+export type BayProgress = { readonly [K in keyof JobDraft]: Settled<JobDraft[K]> }
 
 export const emptyJob = (): JobDraft => ({
   done: new Set(),

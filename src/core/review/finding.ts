@@ -1,5 +1,6 @@
 import type { Aside } from '../plan/aside'
-import type { State } from '../units/scalars'
+import * as z from 'zod'
+import { stateSchema, type State } from '../units/scalars'
 import type { Ask } from './ask'
 import type { Amount, Phrase } from '../units/phrase'
 
@@ -53,26 +54,31 @@ export const IN_STATE: Readonly<Record<State, string>> = {
   parked: 'parked',
 }
 
-interface Subject {
-  readonly layerId?: string
-  readonly rackId?: string
-  readonly barId?: string
-  readonly footId?: string
-  readonly clearanceId?: string
-  readonly obstacleId?: string
-  readonly partId?: string
-  readonly measurementId?: string
-  readonly placementIds: readonly string[]
-}
+/** What a finding may be about, by its id in the plan or the survey; things are listed, for there may be several. */
+const subjectSchema = z.strictObject({
+  layerId: z.string().optional(),
+  rackId: z.string().optional(),
+  barId: z.string().optional(),
+  footId: z.string().optional(),
+  clearanceId: z.string().optional(),
+  obstacleId: z.string().optional(),
+  partId: z.string().optional(),
+  measurementId: z.string().optional(),
+  placementIds: z.array(z.string()).readonly(),
+})
+
+/** What a finding says of itself in a file as in the program: its own id, how grave, by which rule, of which state. */
+export const saidSchema = z.strictObject({
+  /** Rule and subject, and the state last: the same finding keeps its id from one edit to the next. */
+  id: z.string(),
+  severity: z.enum(OUTCOMES),
+  rule: z.string(),
+  state: z.union([stateSchema, z.literal('all')]),
+  subject: subjectSchema,
+})
 
 /** What a check found: plain data, the same for the same plan. */
-export interface Finding {
-  /** Rule and subject, and the state last: the same finding keeps its id from one edit to the next. */
-  readonly id: string
-  readonly severity: Outcome
-  readonly rule: string
-  readonly state: State | 'all'
-  readonly subject: Subject
+export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   readonly measured?: Amount
   readonly limit?: Amount
   /** What is left to the limit; negative is over. */
