@@ -259,8 +259,17 @@ export const actionsByName = (
         ]
   })
 
+/** The two keys of the bay, as a foot switch or a keyboard with dirty gloves has them. */
+export const BAY_KEYS = {
+  done: { on: ['ArrowRight', 'PageDown', ' '], listed: ['Space, →, Page down', 'In the bay: this is done'] },
+  back: { on: ['ArrowLeft', 'PageUp'], listed: ['←, Page up', 'In the bay: the step before'] },
+} as const satisfies Record<string, { on: readonly string[]; listed: readonly [string, string] }>
+
 /** The lines of the list of keys. */
-export const KEY_LINES = ACTIONS.flatMap(({ listed }) => (listed ? [listed] : []))
+export const KEY_LINES = [
+  ...ACTIONS.flatMap(({ listed }) => (listed ? [listed] : [])),
+  ...Object.values(BAY_KEYS).map(({ listed }) => listed),
+]
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null

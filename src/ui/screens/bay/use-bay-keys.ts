@@ -1,5 +1,6 @@
 'use client'
 import { useEffect } from 'react'
+import { BAY_KEYS } from '@/ui/actions'
 
 const TYPES = new Set(['INPUT', 'TEXTAREA', 'SELECT'])
 const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
@@ -14,9 +15,9 @@ export function useBayKeys(done: () => void, back: () => void): void {
       const tag = event.target instanceof HTMLElement ? event.target.tagName : ''
       if (event.ctrlKey || event.metaKey || event.altKey || TYPES.has(tag)) return
       if (document.querySelector('dialog[open]')) return
-      const forward =
-        event.key === 'ArrowRight' || event.key === 'PageDown' || (event.key === ' ' && !PRESSES.has(tag))
-      const backward = event.key === 'ArrowLeft' || event.key === 'PageUp'
+      const on = (keys: readonly string[]) => keys.includes(event.key)
+      const forward = on(BAY_KEYS.done.on) && !(event.key === ' ' && PRESSES.has(tag))
+      const backward = on(BAY_KEYS.back.on)
       if (!forward && !backward) return
       event.preventDefault()
       if (event.repeat) return
