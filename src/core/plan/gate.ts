@@ -1,26 +1,38 @@
 import * as z from 'zod'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm } from '../units/scalars'
 
+const NO_BOUND = 'Give at least one bound: at least, at most, or both.'
+
 /**
- * A length that must lie between two bounds, end to end named by its datum. A bound printed as a range is kept
+ * A length that must lie between two bounds, or past one of them, end to end named by its datum. A bound printed as a range is kept
  * whole: from `fromMm` to `softFromMm`, and from `softToMm` to `toMm`, is allowed with a warning.
  */
 const lengthAsk = z
   .strictObject({
     kind: z.literal('length'),
-    fromMm: sizeMm,
-    toMm: sizeMm,
+    fromMm: sizeMm.optional(),
+    toMm: sizeMm.optional(),
     softFromMm: sizeMm.optional(),
     softToMm: sizeMm.optional(),
     datum: z.string().max(120),
   })
   .refine(
-    (ask) =>
-      ask.fromMm <= (ask.softFromMm ?? ask.fromMm) &&
-      (ask.softFromMm ?? ask.fromMm) <= (ask.softToMm ?? ask.toMm) &&
-      (ask.softToMm ?? ask.toMm) <= ask.toMm,
+    ({ fromMm = 0, toMm = Number.MAX_VALUE, softFromMm = fromMm, softToMm = toMm }) =>
+      fromMm <= softFromMm && softFromMm <= softToMm && softToMm <= toMm,
     'The bounds must rise: from, its softer end, the softer end of to, to.',
   )
+  .refine(({ fromMm, toMm }) => fromMm !== undefined || toMm !== undefined, {
+    path: ['fromMm'],
+    error: NO_BOUND,
+  })
+
+const massAsk = z
+  .strictObject({ kind: z.literal('mass'), fromKg: massKg.optional(), toKg: massKg.optional() })
+  .refine(({ fromKg = 0, toKg = Number.MAX_VALUE }) => fromKg <= toKg, 'The range ends before it begins.')
+  .refine(({ fromKg, toKg }) => fromKg !== undefined || toKg !== undefined, {
+    path: ['fromKg'],
+    error: NO_BOUND,
+  })
 
 /**
  * A condition of a piece of gear or a rack, to be measured on the vehicle before ordering. `implies` says what another
@@ -32,7 +44,7 @@ export const gateSchema = z.strictObject({
   ask: z.discriminatedUnion('kind', [
     lengthAsk,
     z.strictObject({ kind: z.literal('gauge'), gauge: nameSchema, must: z.enum(['go', 'noGo']) }),
-    z.strictObject({ kind: z.literal('mass'), fromKg: massKg, toKg: massKg }),
+    massAsk,
   ]),
   implies: z
     .strictObject({

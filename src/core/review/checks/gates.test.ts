@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Gate } from '../../plan/gate'
+import { gateSchema, type Gate } from '../../plan/gate'
 import type { Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
 import { gates } from './gates'
@@ -49,6 +49,27 @@ describe('gates', () => {
     expect(severityOf(SEAM, length('seam', 12))).toBe('mind')
     expect(severityOf(SEAM, length('seam', 12.1))).toBe('stop')
     expect(severityOf(SEAM, length('seam', 4.9))).toBe('stop')
+  })
+  it('may have one bound alone, and say it so (E6)', () => {
+    const least: Gate = { ...SEAM, ask: { kind: 'length', fromMm: 5, datum: 'edge to edge' } }
+    const most: Gate = { ...SEAM, ask: { kind: 'length', toMm: 12, datum: '' } }
+    expect(sentences(gates, plan([least, { ...most, id: 'most' }], []))).toEqual([
+      'Ladder, Gap at the seam: not measured yet. It asks for at least 5 mm, edge to edge.',
+      'Ladder, Gap at the seam: not measured yet. It asks for at most 12 mm.',
+    ])
+    expect([4.9, 5, 500].map((mm) => severityOf(least, length('seam', mm)))).toEqual([
+      'stop',
+      'clear',
+      'clear',
+    ])
+    expect([0, 12, 12.1].map((mm) => severityOf(most, length('seam', mm)))).toEqual([
+      'clear',
+      'clear',
+      'stop',
+    ])
+    expect(
+      gateSchema.safeParse({ ...SEAM, ask: { kind: 'length', datum: 'x' } }).error?.issues[0]?.message,
+    ).toContain('at least one bound')
   })
   it('go by the middle of several readings, and tell their scatter', () => {
     expect(severityOf(SEAM, length('seam', 7, 13, 7.5))).toBe('clear')

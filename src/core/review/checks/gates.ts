@@ -7,20 +7,29 @@ export function asksWhat(gate: GateAt['gate']): Phrase {
   return gate.ask.kind === 'gauge' ? asked(gate) : ['for ', ...asked(gate)]
 }
 
+const bounds = (
+  from: number | undefined,
+  to: number | undefined,
+  amount: (value: number) => Amount,
+): Phrase =>
+  from !== undefined && to !== undefined
+    ? [amount(from), ' to ', amount(to)]
+    : from !== undefined
+      ? ['at least ', amount(from)]
+      : ['at most ', amount(to ?? 0)]
+
 /** The bounds of a gate, in words with its datum. */
 function asked({ ask }: GateAt['gate']): Phrase {
   switch (ask.kind) {
     case 'length':
       return [
-        mm(ask.fromMm),
-        ' to ',
-        mm(ask.toMm),
+        ...bounds(ask.fromMm, ask.toMm, mm),
         ...(ask.softFromMm === undefined ? [] : [', better from ', mm(ask.softFromMm)]),
         ...(ask.softToMm === undefined ? [] : [', better up to ', mm(ask.softToMm)]),
-        `, ${ask.datum}`,
+        ...(ask.datum === '' ? [] : [`, ${ask.datum}`]),
       ]
     case 'mass':
-      return [kg(ask.fromKg), ' to ', kg(ask.toKg)]
+      return bounds(ask.fromKg, ask.toKg, kg)
     case 'gauge':
       return [`that ${ask.gauge} ${ask.must === 'go' ? 'goes in' : 'does not go in'}`]
   }

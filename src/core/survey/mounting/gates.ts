@@ -70,7 +70,8 @@ function standOf({ ask }: Gate, measurement: Measurement | undefined): GateStand
   }
   if (ask.kind === 'mass' && measurement.kind === 'mass') {
     const { kg } = measurement.mass
-    const stand = between(kg, { from: ask.fromKg, softFrom: ask.fromKg, softTo: ask.toKg, to: ask.toKg })
+    const { fromKg: from = -Infinity, toKg: to = Infinity } = ask
+    const stand = between(kg, { from, softFrom: from, softTo: to, to })
     const value: GateValue = { kind: 'mass', kg }
     return stand.kind === 'outside'
       ? { kind: 'outside', value, by: stand.spare }
@@ -78,12 +79,8 @@ function standOf({ ask }: Gate, measurement: Measurement | undefined): GateStand
   }
   if (ask.kind === 'length' && measurement.kind === 'length') {
     const { middleMm, scatterMm } = readingsSummary(measurement.readingsMm)
-    const stand = between(middleMm, {
-      from: ask.fromMm,
-      softFrom: ask.softFromMm ?? ask.fromMm,
-      softTo: ask.softToMm ?? ask.toMm,
-      to: ask.toMm,
-    })
+    const { fromMm: from = -Infinity, toMm: to = Infinity, softFromMm, softToMm } = ask
+    const stand = between(middleMm, { from, softFrom: softFromMm ?? from, softTo: softToMm ?? to, to })
     const value: GateValue = {
       kind: 'length',
       mm: middleMm,
