@@ -234,7 +234,15 @@ export {
   type StockLists,
 } from './formats/stock-kinds'
 
-export { carriedOver, type Draft, isEmpty, newEntry, toDraft, variantDraft } from './fields/draft'
+export {
+  carriedOver,
+  type Draft,
+  isEmpty,
+  likeTheFirst,
+  newEntry,
+  toDraft,
+  variantDraft,
+} from './fields/draft'
 export type { Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from './fields/field'
 export {
   COUNTS_CHOICES,

@@ -178,7 +178,7 @@ export function toDraft(field: Field, value: unknown, shown: Shown): Draft {
 
 /** A new entry of a list as a form shows it: like the last where such things are alike, else as its kind starts. */
 export function newEntry(
-  { item, start, copies }: List,
+  { item, start, alikeBut }: List,
   system: UnitSystem,
   id: string,
   kind: string,
@@ -186,9 +186,18 @@ export function newEntry(
 ): DraftOf {
   const last = there.at(-1)
   const fresh = start?.(id, kind) ?? (item.is === 'variants' ? { [item.by]: kind } : {})
-  const draft = copies && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
-  const named = copies && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
+  const draft = alikeBut && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
+  const named = alikeBut && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
   return { ...draft, ...named, [WAS]: `id ${id}` }
+}
+
+/** Entries of a list made like the first, each with what is its own. */
+export function likeTheFirst(there: readonly Draft[], alikeBut: readonly string[]): readonly DraftOf[] {
+  const first = draftOf(there[0])
+  return there.map((each) => {
+    const own = Object.entries(draftOf(each)).filter(([key]) => key === WAS || alikeBut.includes(key))
+    return { ...first, ...Object.fromEntries(own) }
+  })
 }
 
 /** Whether two drafts say the same; what one of them does not have at all is as good as empty. */

@@ -111,8 +111,8 @@ export interface List {
   readonly hint?: string
   /** What a new one starts as. */
   readonly start?: (id: string, kind: string) => unknown
-  /** A new one is like the last. */
-  readonly copies?: true | undefined
+  /** A new one is like the last, and all may be made like the first, but for these of its fields. */
+  readonly alikeBut?: readonly string[] | undefined
 }
 
 export type Field = Single | Several | Pairs | Split | Figures | Kept | Marks | Group | Variants | List
@@ -173,7 +173,7 @@ export const list = (
   label: string,
   one: string,
   item: List['item'],
-  more: Pick<List, 'hint' | 'start' | 'copies'> = {},
+  more: Pick<List, 'hint' | 'start' | 'alikeBut'> = {},
 ): List => ({ is: 'list', label, one, item, ...more })
 
 /** The part of a vocabulary's dictionary that one kind's piece of schema asks for, in the schema's order. */

@@ -177,7 +177,7 @@ const RACK_FIELDS = {
   name: text('Name'),
   attachmentId: choice('Stands on', 'attachments'),
   bars: list('Bars', 'a bar', BAR_FIELD, {
-    copies: true,
+    alikeBut: ['name', 'xMm'],
     start: (id) => ({
       id,
       name: 'Bar',

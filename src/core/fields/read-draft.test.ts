@@ -15,7 +15,7 @@ import { startingAttachment, startingObstacle } from '../survey/frame/body/start
 import { startingVehicle } from '../survey/frame/body/starting-vehicle'
 import { startingRack } from '../survey/frame/starting-rack'
 import type { UnitSystem } from '../units/dimension'
-import { carriedOver, newEntry, toDraft, WAS, type Draft } from './draft'
+import { carriedOver, likeTheFirst, newEntry, toDraft, WAS, type Draft } from './draft'
 import { GEAR_FIELD } from './gear-fields'
 import { FASTENERS } from './part-fields'
 import { RACK_FIELD } from './rack-fields'
@@ -369,6 +369,28 @@ describe('a rack', () => {
     expect(rack(wingBars, { 'bars.0.feetYMm.apart': '3 m' }).problems).toHaveProperty([
       'bars.0.feetYMm.apart',
     ])
+  })
+
+  it('has all its bars made like the first in one press, each in its own place', () => {
+    const draft = typed(toDraft(RACK_FIELD, wingBars, shown('metric')), {
+      'bars.0.profile.widthMm': '90',
+    }) as {
+      bars: readonly Draft[]
+    }
+    const { value, problems } = readDraft(
+      RACK_FIELD,
+      rackSchema,
+      { ...draft, bars: likeTheFirst(draft.bars, ['name', 'xMm']) },
+      wingBars,
+      'metric',
+    )
+    expect(problems).toEqual({})
+    const before = wingBars.kind === 'bars' ? wingBars.bars : []
+    const bars = value.kind === 'bars' ? value.bars : []
+    expect(bars.map(({ profile }) => profile.widthMm)).toEqual([90, 90])
+    expect(bars.map(({ id, name, xMm }) => [id, name, xMm])).toEqual(
+      before.map(({ id, name, xMm }) => [id, name, xMm]),
+    )
   })
 
   it('writes one row of its fit sheet and leaves the others', () => {

@@ -413,7 +413,8 @@ function readField(
       const before = Object.keys(problems).length
       const value = readGroup(field, schema, draft, was, path, reading, owner)
       if (mayBeLeftOut(schema))
-        for (const at of Object.keys(problems).slice(before)) if (problems[at] === ASKED) problems[at] = BOTH
+        for (const at of Object.keys(problems).slice(before))
+          if (problems[at] === ASKED && !/\.\d+\./.test(at.slice(path.length))) problems[at] = BOTH
       return value
     }
     case 'variants':

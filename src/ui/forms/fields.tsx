@@ -5,6 +5,7 @@ import {
   type Field,
   type Group,
   isEmpty,
+  likeTheFirst,
   type List,
   MORE_FIGURES,
   newEntry,
@@ -128,7 +129,7 @@ function FromStock({ field, at, add }: { field: List; at: string; add: (start: u
 function ListFields({ field, at }: { field: List; at: string }) {
   const { control, getValues } = useFormContext()
   const { system, starts } = useSheetOf()
-  const { fields, append, remove } = useFieldArray({ control, name: at, keyName: 'key' })
+  const { fields, append, remove, replace } = useFieldArray({ control, name: at, keyName: 'key' })
   const [kind, setKind] = useState('')
   const problem = useProblem(at)
   const { item } = field
@@ -141,7 +142,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
     const there = (getValues(at) as readonly Draft[] | undefined) ?? []
     append(
       newEntry(
-        { ...field, ...(start && { start }), ...(stocked !== undefined && { copies: undefined }) },
+        { ...field, ...(start && { start }), ...(stocked !== undefined && { alikeBut: undefined }) },
         system,
         id,
         chosen,
@@ -200,6 +201,17 @@ function ListFields({ field, at }: { field: List; at: string }) {
         >
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
         </button>
+        {field.alikeBut && fields.length > 1 && (
+          <button
+            type="button"
+            className="sheet-add"
+            onClick={() => {
+              replace([...likeTheFirst(getValues(at) as readonly Draft[], field.alikeBut ?? [])])
+            }}
+          >
+            Make all like the first
+          </button>
+        )}
         <FromStock field={field} at={at} add={add} />
       </div>
     </div>
