@@ -1,10 +1,9 @@
-import { kindsOf } from '../kinds/kind'
-import { PART_ROLES } from '../kinds/part-role'
-import { MOUNTS } from '../kinds/mount'
-import { GEAR_KINDS } from '../kinds/gear-kind'
-import { BODIES } from '../kinds/body'
+import type * as z from 'zod'
+import type { Field } from '../fields/field'
+import { kindOf, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
 import type { Dimension } from '../units/dimension'
-import type { StockKind } from './stock-kinds'
+import { STOCK_FIELDS } from './stock-fields'
+import { STOCK_SCHEMAS, type StockKind } from './stock-kinds'
 
 /** One column of a table of stock: a field of the entry, by its path, and how it is written in a cell. */
 export interface Column {
@@ -25,174 +24,207 @@ export interface Column {
   readonly optional?: true
   /** Only where the field of that path is one of these words. */
   readonly when?: { readonly path: Column['path']; readonly is: readonly string[] }
-  /** In files and on the form, but not in the table on screen. */
+  /** In files, but not in the table on screen. */
   readonly aside?: true
 }
 
-const length = { dimension: 'length' } as const
-const mass = { dimension: 'mass' } as const
+/** What a column is called in files, the field that it is, and whether only files have it. */
+type Listed = readonly [name: string, path: string, aside?: 'aside']
 
-const text = (name: string, ...path: (string | number)[]): Column => ({ name, path, kind: 'text' })
-const mm = (name: string, ...path: (string | number)[]): Column => ({ name, path, kind: length })
-const kg = (name: string, ...path: (string | number)[]): Column => ({ name, path, kind: mass })
-const optional = (column: Column): Column => ({ ...column, optional: true })
-
-const ID = text('Id', 'id')
-const NAME = text('Name', 'name')
-const PRICE = optional({ name: 'Price', path: ['price'], kind: 'count' })
-
-const words = (...list: string[]) => ({ words: list })
-
-const given = (column: Column, kind: string): Column => ({
-  ...column,
-  optional: true,
-  aside: true,
-  when: { path: ['gives', 'kind'], is: [kind] },
-})
-
-/** How a thing is held: the kind, and the sizes that each kind asks for. */
-function mountColumns(...at: string[]): Column[] {
-  // A size is a column of those kinds that have it.
-  const of = (column: Column): Column => ({
-    ...column,
-    optional: true,
-    aside: true,
-    when: {
-      path: [...at, 'kind'],
-      is: kindsOf(MOUNTS).filter((kind) => String(column.path[at.length]) in MOUNTS[kind].shape),
-    },
-  })
-  const count = (name: string, field: string): Column => ({ name, path: [...at, field], kind: 'count' })
-  return [
-    { name: 'Mount', path: [...at, 'kind'], kind: words(...kindsOf(MOUNTS)), aside: true },
-    of(mm('Section width from', ...at, 'sectionWidthMm', 'fromMm')),
-    of(mm('Section width to', ...at, 'sectionWidthMm', 'toMm')),
-    of(mm('Section height from', ...at, 'sectionHeightMm', 'fromMm')),
-    of(mm('Section height to', ...at, 'sectionHeightMm', 'toMm')),
-    of(mm('Room under bar', ...at, 'underBarMm')),
-    of(mm('Slot', ...at, 'slotMm')),
-    of(mm('Head height', ...at, 'headMm')),
-    of(text('Thread', ...at, 'thread')),
-    of(mm('Bolt in the box', ...at, 'boltMm')),
-    of(mm('Stack under the nut', ...at, 'stackMm')),
-    of(mm('Hole pitch', ...at, 'pitchMm')),
-    of(count('Hole columns', 'columns')),
-    of(count('Hole rows', 'rows')),
-    of(mm('Bracket spacing from', ...at, 'spacingMm', 'fromMm')),
-    of(mm('Bracket spacing to', ...at, 'spacingMm', 'toMm')),
-    of({ name: 'Bracket direction', path: [...at, 'direction'], kind: words('along', 'across') }),
-    of(mm('Handle', ...at, 'diameterMm')),
-  ]
-}
-
-const several = (name: string, kind: 'texts' | 'counts' | 'railShapes', ...path: string[]): Column => ({
-  name,
-  path,
-  kind,
-  optional: true,
-  aside: true,
-})
-
-/** What a kit's sheet says it is for, each a list. */
-const KIT_LISTS: readonly Column[] = [
-  several('Stands on', 'texts', 'suits'),
-  several('Kit bodies', 'texts', 'kit', 'bodies'),
-  several('Kit doors', 'counts', 'kit', 'doors'),
-  several('Kit trims', 'texts', 'kit', 'trims'),
-  several('Kit needs', 'texts', 'kit', 'needs'),
-  several('Rail shapes', 'railShapes', 'kit', 'railShapes'),
+const mount = (at: string): Listed[] => [
+  ['Mount', `${at}.kind`, 'aside'],
+  ['Section width from', `${at}.sectionWidthMm.fromMm`, 'aside'],
+  ['Section width to', `${at}.sectionWidthMm.toMm`, 'aside'],
+  ['Section height from', `${at}.sectionHeightMm.fromMm`, 'aside'],
+  ['Section height to', `${at}.sectionHeightMm.toMm`, 'aside'],
+  ['Room under bar', `${at}.underBarMm`, 'aside'],
+  ['Slot', `${at}.slotMm`, 'aside'],
+  ['Head height', `${at}.headMm`, 'aside'],
+  ['Thread', `${at}.thread`, 'aside'],
+  ['Bolt in the box', `${at}.boltMm`, 'aside'],
+  ['Stack under the nut', `${at}.stackMm`, 'aside'],
+  ['Hole pitch', `${at}.pitchMm`, 'aside'],
+  ['Hole columns', `${at}.columns`, 'aside'],
+  ['Hole rows', `${at}.rows`, 'aside'],
+  ['Bracket spacing from', `${at}.spacingMm.fromMm`, 'aside'],
+  ['Bracket spacing to', `${at}.spacingMm.toMm`, 'aside'],
+  ['Bracket direction', `${at}.direction`, 'aside'],
+  ['Handle', `${at}.diameterMm`, 'aside'],
 ]
 
 /** The columns of each list, first the id by which a row finds the entry that it changes. */
-export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
+const LISTED: Readonly<Record<StockKind, readonly Listed[]>> = {
   vehicles: [
-    ID,
-    NAME,
-    {
-      name: 'Body',
-      path: ['body'],
-      kind: words(...kindsOf(BODIES)),
-    },
-    optional({ name: 'Year from', path: ['years', 'from'], kind: 'count' }),
-    optional({ name: 'Doors', path: ['doors'], kind: 'count' }),
-    optional(text('Trim', 'trim')),
-    mm('Length', 'lengthMm'),
-    mm('Width', 'widthMm'),
-    mm('Height', 'heightMm'),
-    mm('Wheelbase', 'wheelbaseMm'),
-    mm('Roof crown', 'roof', 'crownMm'),
-    optional(kg('Kerb mass', 'kerbKg')),
-    optional(kg('Gross mass', 'grossKg')),
+    ['Body', 'body'],
+    ['Year from', 'years.from'],
+    ['Doors', 'doors'],
+    ['Trim', 'trim'],
+    ['Length', 'lengthMm'],
+    ['Width', 'widthMm'],
+    ['Height', 'heightMm'],
+    ['Wheelbase', 'wheelbaseMm'],
+    ['Roof crown', 'roof.crownMm'],
+    ['Kerb mass', 'kerbKg'],
+    ['Gross mass', 'grossKg'],
   ],
-  racks: [ID, NAME, optional(mm('Foot width', 'footWidthMm')), optional(text('Note', 'note'))],
+  racks: [
+    ['Foot width', 'footWidthMm'],
+    ['Note', 'note'],
+  ],
   bars: [
-    ID,
-    NAME,
-    mm('Length', 'lengthMm'),
-    mm('Usable width', 'usableMm'),
-    { name: 'Profile', path: ['profile', 'kind'], kind: words('square', 'round', 'aero', 'flat', 'factory') },
-    mm('Section width', 'profile', 'widthMm'),
-    mm('Section height', 'profile', 'heightMm'),
-    optional(mm('Slot', 'profile', 'channel', 'slotMm')),
-    optional(mm('Head room in slot', 'profile', 'channel', 'headRoomMm')),
+    ['Length', 'lengthMm'],
+    ['Usable width', 'usableMm'],
+    ['Profile', 'profile.kind'],
+    ['Section width', 'profile.widthMm'],
+    ['Section height', 'profile.heightMm'],
+    ['Slot', 'profile.channel.slotMm'],
+    ['Head room in slot', 'profile.channel.headRoomMm'],
   ],
   parts: [
-    ID,
-    NAME,
-    {
-      name: 'Role',
-      path: ['role'],
-      kind: words(...kindsOf(PART_ROLES)),
-    },
-    { name: 'Pieces', path: ['count'], kind: 'count' },
-    kg('Mass each', 'eachKg'),
-    PRICE,
-    ...KIT_LISTS,
-    { ...optional({ name: 'Kit years from', path: ['kit', 'years', 'from'], kind: 'count' }), aside: true },
-    { ...optional({ name: 'Kit years to', path: ['kit', 'years', 'to'], kind: 'count' }), aside: true },
-    { ...optional({ name: 'Holes to drill', path: ['kit', 'drills', 'holes'], kind: 'count' }), aside: true },
-    {
-      ...optional({ name: 'Can be undone', path: ['kit', 'drills', 'reversible'], kind: 'yesNo' }),
-      aside: true,
-    },
-    { ...optional(text('Cannot be undone', 'kit', 'cannotUndo')), aside: true },
-    { ...optional(text('Not used again', 'kit', 'singleUse')), aside: true },
+    ['Role', 'role'],
+    ['Pieces', 'count'],
+    ['Mass each', 'eachKg'],
+    ['Price', 'price'],
+    ['Stands on', 'suits', 'aside'],
+    ['Kit bodies', 'kit.bodies', 'aside'],
+    ['Kit doors', 'kit.doors', 'aside'],
+    ['Kit trims', 'kit.trims', 'aside'],
+    ['Kit needs', 'kit.needs', 'aside'],
+    ['Rail shapes', 'kit.railShapes', 'aside'],
+    ['Kit years from', 'kit.years.from', 'aside'],
+    ['Kit years to', 'kit.years.to', 'aside'],
+    ['Holes to drill', 'kit.drills.holes', 'aside'],
+    ['Can be undone', 'kit.drills.reversible', 'aside'],
+    ['Cannot be undone', 'kit.cannotUndo', 'aside'],
+    ['Not used again', 'kit.singleUse', 'aside'],
   ],
   gear: [
-    ID,
-    NAME,
-    {
-      name: 'Kind',
-      path: ['kind'],
-      kind: words(...kindsOf(GEAR_KINDS)),
-    },
-    mm('Length', 'lengthMm'),
-    mm('Width', 'widthMm'),
-    mm('Height', 'heightMm'),
-    kg('Mass', 'mass', 'kg'),
-    { name: 'Mass known by', path: ['mass', 'basis'], kind: words('weighed', 'maker', 'guess') },
-    optional(mm('Stands over bar', 'standMm')),
-    optional(mm('Spread from', 'fit', 'spreadMm', 'fromMm')),
-    optional(mm('Spread to', 'fit', 'spreadMm', 'toMm')),
-    optional(mm('Bar past foot', 'fit', 'overhangMm')),
-    { ...optional(mm('Clear beside it', 'fit', 'besideMm')), aside: true },
-    ...mountColumns('fit', 'mount'),
-    { name: 'May lie on edge', path: ['onEdge'], kind: 'yesNo' },
-    optional({ name: 'Most speed', path: ['maxKmH'], kind: { dimension: 'speed' } }),
-    PRICE,
+    ['Kind', 'kind'],
+    ['Length', 'lengthMm'],
+    ['Width', 'widthMm'],
+    ['Height', 'heightMm'],
+    ['Mass', 'mass.kg'],
+    ['Mass known by', 'mass.basis'],
+    ['Stands over bar', 'standMm'],
+    ['Spread from', 'fit.spreadMm.fromMm'],
+    ['Spread to', 'fit.spreadMm.toMm'],
+    ['Bar past foot', 'fit.overhangMm'],
+    ['Clear beside it', 'fit.besideMm', 'aside'],
+    ...mount('fit.mount'),
+    ['May lie on edge', 'onEdge'],
+    ['Most speed', 'maxKmH'],
+    ['Price', 'price'],
   ],
   adapters: [
-    ID,
-    NAME,
-    kg('Mass', 'kg'),
-    mm('Height', 'heightMm'),
-    PRICE,
-    ...mountColumns('mount'),
-    { name: 'Gives', path: ['gives', 'kind'], kind: words('section', 'channel'), aside: true },
-    given(mm('Given width', 'gives', 'widthMm'), 'section'),
-    given(mm('Given height', 'gives', 'heightMm'), 'section'),
-    given(mm('Room under what is given', 'gives', 'roomMm'), 'section'),
-    given(mm('Given slot', 'gives', 'slotMm'), 'channel'),
-    given(mm('Head room in what is given', 'gives', 'headRoomMm'), 'channel'),
+    ['Mass', 'kg'],
+    ['Height', 'heightMm'],
+    ['Price', 'price'],
+    ...mount('mount'),
+    ['Gives', 'gives.kind', 'aside'],
+    ['Given width', 'gives.widthMm', 'aside'],
+    ['Given height', 'gives.heightMm', 'aside'],
+    ['Room under what is given', 'gives.roomMm', 'aside'],
+    ['Given slot', 'gives.slotMm', 'aside'],
+    ['Head room in what is given', 'gives.headRoomMm', 'aside'],
   ],
+}
+
+/** How a field is written in a cell. */
+function kindFor(field: Field): Column['kind'] {
+  switch (field.is) {
+    case 'quantity':
+      return { dimension: field.dimension }
+    case 'number':
+      return 'count'
+    case 'flag':
+      return 'yesNo'
+    case 'choice':
+      return typeof field.choices === 'string'
+        ? 'text'
+        : { words: field.choices.map(([value]) => String(value)) }
+    case 'several':
+      return field.of.is === 'choice' && typeof field.of.choices !== 'string'
+        ? field.of.choices.every(([value]) => typeof value === 'number')
+          ? 'counts'
+          : 'texts'
+        : 'texts'
+    case 'list':
+      return 'railShapes'
+    default:
+      return 'text'
+  }
+}
+
+interface Found {
+  readonly field: Field
+  readonly optional: boolean
+  readonly when?: Column['when']
+}
+
+/** The field of a path, whether it may be left out, and of which kinds alone it is. */
+function find(
+  field: Field,
+  schema: z.core.$ZodType,
+  [key, ...rest]: readonly string[],
+  so: Omit<Found, 'field'> & { readonly path: readonly string[] },
+): Found | undefined {
+  if (key === undefined) return { field, optional: so.optional, ...(so.when && { when: so.when }) }
+  const path = [...so.path, key]
+  if (field.is === 'group') {
+    const [inner, of] = [field.fields[key], schemaAt(schema, key)]
+    return inner && of && find(inner, of, rest, { ...so, path, optional: so.optional || mayBeLeftOut(of) })
+  }
+  if (field.is !== 'variants') return undefined
+  if (key === field.by)
+    return {
+      field: { is: 'choice', label: field.label, choices: field.choices },
+      optional: so.optional,
+      ...(so.when && { when: so.when }),
+    }
+  const kinds = field.choices
+    .map(([kind]) => String(kind))
+    .filter((kind) => key in field.groupOf(kind).fields)
+  const [first] = kinds
+  const of = first === undefined ? undefined : kindOf(schema, field.by, first)
+  if (first === undefined || !of) return undefined
+  const all = kinds.length === field.choices.length
+  return find(field.groupOf(first), of, [key, ...rest], {
+    path: so.path,
+    optional: so.optional || !all,
+    ...(all ? {} : { when: { path: [...so.path, field.by], is: kinds } }),
+  })
+}
+
+function column(kind: StockKind, [name, at, aside]: Listed): Column {
+  const path = at.split('.')
+  const found = find(STOCK_FIELDS[kind], STOCK_SCHEMAS[kind], path, { path: [], optional: false })
+  if (!found) throw new Error(`There is no field ${at} in ${kind}.`)
+  return {
+    name,
+    path,
+    kind: kindFor(found.field),
+    ...(found.optional && { optional: true }),
+    ...(found.when && { when: found.when }),
+    ...(aside && { aside: true }),
+  }
+}
+
+const ID_AND_NAME: readonly Column[] = [
+  { name: 'Id', path: ['id'], kind: 'text' },
+  { name: 'Name', path: ['name'], kind: 'text' },
+]
+
+const columnsOf = (kind: StockKind): readonly Column[] => [
+  ...ID_AND_NAME,
+  ...LISTED[kind].map((listed) => column(kind, listed)),
+]
+
+/** The columns of each list: their units, words and conditions are those of their fields. */
+export const STOCK_COLUMNS: Readonly<Record<StockKind, readonly Column[]>> = {
+  vehicles: columnsOf('vehicles'),
+  racks: columnsOf('racks'),
+  bars: columnsOf('bars'),
+  parts: columnsOf('parts'),
+  gear: columnsOf('gear'),
+  adapters: columnsOf('adapters'),
 }
