@@ -1,6 +1,6 @@
 import type { Adapter } from '../plan/placement'
 import { group, ID, length, mass, number, range, text, type FieldsOf } from './field'
-import { MOUNT_FIELD, RATED } from './part-fields'
+import { MOUNT_FIELD, RATED } from './held-fields'
 
 /** What turns a bar's offer into another: how it is held, and what it gives. */
 export const ADAPTER_FIELD = group('Adapter', {

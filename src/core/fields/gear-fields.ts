@@ -25,7 +25,10 @@ import {
   type Field,
   type FieldsOf,
 } from './field'
-import { FASTENERS, GATES, MOUNT_FIELD, RATED, WORK, WORK_PARTS } from './part-fields'
+import { GATES } from './gate-fields'
+import { MOUNT_FIELD, RATED } from './held-fields'
+import { FASTENERS } from './joint-fields'
+import { WORK, WORK_PARTS } from './work-fields'
 
 /** A starting value or a target that was typed over is what somebody told. */
 const toldOver = (now: Raw, was: Raw): Raw => {

@@ -24,7 +24,9 @@ import {
   type Variants,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
-import { CHANNEL, GATES, PART_FIELD } from './part-fields'
+import { GATES } from './gate-fields'
+import { CHANNEL } from './held-fields'
+import { PART_FIELD } from './part-fields'
 
 const PROFILE_CHOICES = [
   ['aero', 'Aero (wing)'],

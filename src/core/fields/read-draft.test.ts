@@ -17,9 +17,10 @@ import { startingRack } from '../survey/frame/starting-rack'
 import type { UnitSystem } from '../units/dimension'
 import { carriedOver, likeTheFirst, newEntry, toDraft, WAS, type Draft } from './draft'
 import { GEAR_FIELD } from './gear-fields'
-import { FASTENERS } from './part-fields'
+import { FASTENERS } from './joint-fields'
 import { RACK_FIELD } from './rack-fields'
-import { readDraft, type ReadFrom } from './read-draft'
+import { readDraft } from './read-draft'
+import type { ReadFrom } from './reading'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
 /** A draft with some of its texts typed over, by their path. */

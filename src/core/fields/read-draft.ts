@@ -1,143 +1,41 @@
 import * as z from 'zod'
 import type { Known } from '../plan/known'
-import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import { issueText } from '../plan/messages'
-import { STATES } from '../units/scalars'
-import { parseQuantity } from '../units/parse'
+import { ratingSchema, type Rating } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
+import { parseQuantity } from '../units/parse'
+import { STATES } from '../units/scalars'
 import {
-  type Draft,
+  KNOWN,
+  WAS,
   draftOf,
   draftsOf,
   figuresDraft,
   isEmpty,
   isRaw,
-  KNOWN,
   listOf,
   rawOf,
-  singleText,
   textOf,
   toDraft,
-  WAS,
+  type Draft,
   within,
-  type Shown,
 } from './draft'
-import type { Choices, Field, Group, List, Single, Variants } from './field'
-import { byState, MORE_FIGURES } from './figures-fields'
+import type { Field, Group, List, Variants } from './field'
+import { MORE_FIGURES, byState } from './figures-fields'
+import {
+  ASKED,
+  BOTH,
+  KEPT,
+  entriesOf,
+  fault,
+  readSingle,
+  type Owner,
+  type ReadDraft,
+  type ReadFrom,
+  type Reading,
+  parsed,
+} from './reading'
 import { elementOf, kindOf, mayBeLeftOut, schemaAt } from './schema-walk'
-
-/** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
-export interface ReadDraft<T> {
-  readonly value: T
-  readonly problems: Readonly<Record<string, string>>
-}
-
-/** How a sheet's figures are known where a field does not say otherwise. */
-export type ReadFrom = Source['kind']
-
-interface Reading {
-  readonly system: UnitSystem
-  readonly from: ReadFrom | undefined
-  readonly problems: Record<string, string>
-}
-
-/** The thing whose marks the fields below it keep, and what is typed for them. */
-interface Owner {
-  readonly shown: Shown
-  readonly typed: Map<string, string>
-  readonly changed: Set<string>
-}
-
-const ASKED = 'This is asked for.'
-const BOTH = 'Give this too, or empty what goes with it.'
-
-function put(reading: Reading, path: string, problem: string): void {
-  reading.problems[path] ??= problem
-}
-
-const entriesOf = (draft: Draft | undefined): string[] =>
-  textOf(draft)
-    .split(/[;\n]/)
-    .map((each) => each.trim())
-    .filter((each) => each !== '')
-
-type Read = { readonly value: unknown } | { readonly problem: string }
-
-/** One text as its value, and how it was typed where it is a figure. */
-function parsed(field: Single, text: string, system: UnitSystem): Read & { readonly typed?: string } {
-  const trimmed = text.trim()
-  switch (field.is) {
-    case 'quantity': {
-      const read = parseQuantity(field.dimension, trimmed, system)
-      return read.ok
-        ? { value: read.value / (field.times ?? 1), typed: read.typed }
-        : { problem: read.reason }
-    }
-    case 'number': {
-      const value = Number(trimmed.replace(/\s*%$/, '').replace(',', '.'))
-      return Number.isFinite(value)
-        ? { value: value / (field.times ?? 1) }
-        : { problem: `"${trimmed}" is no number.` }
-    }
-    case 'flag':
-      return { value: trimmed === 'yes' }
-    case 'choice': {
-      if (typeof field.choices === 'string') return { value: trimmed }
-      const found = field.choices.find(([value]) => String(value) === trimmed)
-      return found ? { value: found[0] } : { problem: 'This is none of the choices.' }
-    }
-    case 'text':
-    case 'day':
-      return { value: field.is === 'text' && field.long ? text : trimmed }
-  }
-}
-
-/** As long as a text that is kept for a figure may be. */
-const KEPT = 60
-
-/** What a drawing goes on with where nothing is known: it is never kept. */
-function standIn(field: Single): unknown {
-  if (field.is === 'quantity' || field.is === 'number') return 0
-  return field.is === 'choice'
-    ? Array.isArray(field.choices)
-      ? (field.choices as Choices)[0]?.[0]
-      : '?'
-    : field.is === 'flag'
-      ? false
-      : '?'
-}
-
-function readSingle(
-  field: Single,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
-  const text = textOf(draft)
-  const { rel } = owner.shown
-  if (text === singleText(field, was, owner.shown) && (was !== undefined || mayBeLeftOut(schema))) return was
-  owner.changed.add(rel)
-  owner.typed.delete(rel)
-  if (text.trim() === '') {
-    if (mayBeLeftOut(schema)) return undefined
-    if (field.is === 'text' && z.safeParse(schema, '').success) return ''
-    put(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
-    return was ?? standIn(field)
-  }
-  const read = parsed(field, text, reading.system)
-  if ('problem' in read) {
-    put(reading, path, read.problem)
-    return was
-  }
-  if (read.typed !== undefined && read.typed.length <= KEPT) owner.typed.set(rel, read.typed)
-  const issue = z.safeParse(schema, read.value).error?.issues[0]
-  if (!issue) return read.value
-  put(reading, path, issueText(issue))
-  return was
-}
 
 /** The figures that were typed, as ratings. One left as it was keeps all that is known of it. */
 function readFigures(draft: Draft | undefined, was: unknown, path: string, reading: Reading): unknown {
@@ -157,7 +55,7 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     if (text.trim() === '') return []
     const read = parseQuantity('mass', text, reading.system)
     if (!read.ok || read.value < 0 || read.value > 20_000) {
-      put(reading, `${path}.${state}`, read.ok ? 'That cannot be right.' : read.reason)
+      fault(reading, `${path}.${state}`, read.ok ? 'That cannot be right.' : read.reason)
       return rating ? [rating] : []
     }
     const { counts: _, source, ...kept } = rating ?? { source: undefined }
@@ -282,7 +180,7 @@ function readGroup(
   const value = merged(was, values)
   if (value === was) return value
   for (const [key, problem] of Object.entries(check?.(rawOf(value)) ?? {}))
-    put(reading, path === '' ? key : `${path}.${key}`, problem)
+    fault(reading, path === '' ? key : `${path}.${key}`, problem)
   return settle ? settle(rawOf(value), raw) : value
 }
 
@@ -299,7 +197,7 @@ function readVariant(
   if (kind === '' && mayBeLeftOut(schema)) return undefined
   const of = kindOf(schema, field.by, kind)
   if (!of) {
-    put(reading, `${path}.${field.by}`, 'Choose one.')
+    fault(reading, `${path}.${field.by}`, 'Choose one.')
     return was
   }
   const value = readGroup(field.groupOf(kind), of, draft, was, path, reading, owner)
@@ -367,7 +265,7 @@ function readField(
       const { rel } = owner.shown
       owner.changed.add(rel)
       const read = entriesOf(draft).map((each) => parsed(field.of, each, reading.system))
-      for (const each of read) if ('problem' in each) put(reading, path, each.problem)
+      for (const each of read) if ('problem' in each) fault(reading, path, each.problem)
       const values = read.flatMap((each) => ('value' in each ? [each.value] : []))
       const typed = read.flatMap((each) => each.typed ?? []).join('; ')
       owner.typed.delete(rel)
@@ -379,11 +277,11 @@ function readField(
       const values = entriesOf(draft).map((each) => {
         const texts = each.split(/\s\/\s/)
         if (texts.length !== 2)
-          put(reading, path, `Give each by two figures with a stroke between: ${field.hint}`)
+          fault(reading, path, `Give each by two figures with a stroke between: ${field.hint}`)
         return Object.fromEntries(
           field.keys.map((key, i) => {
             const read = parseQuantity('length', texts[i] ?? '', reading.system)
-            if (!read.ok) put(reading, path, read.reason)
+            if (!read.ok) fault(reading, path, read.reason)
             return [key, read.ok ? read.value : 0] as const
           }),
         )
@@ -402,7 +300,7 @@ function readField(
       })
       const joined = field.join(Object.fromEntries(parts), was)
       if (typeof joined !== 'string') return joined.value
-      put(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
+      fault(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
       return was
     }
     case 'figures':
@@ -445,13 +343,13 @@ export function readDraft<T>(
   const owner: Owner = { shown: { system, typed: {}, rel: '' }, typed: new Map(), changed: new Set() }
   const value = readField(field, schema, draft, was, '', reading, owner)
   if (Object.keys(reading.problems).length > 0) return { value: value as T, problems: reading.problems }
-  const parsed = schema.safeParse(value)
-  if (parsed.success) return { value: value as T, problems: {} }
+  const whole = schema.safeParse(value)
+  if (whole.success) return { value: value as T, problems: {} }
   const before = schema.safeParse(was)
   return {
     value: before.success ? before.data : (value as T),
     problems: Object.fromEntries(
-      parsed.error.issues
+      whole.error.issues
         .toReversed()
         .map((issue) => [issue.path.map(String).join('.'), issueText(issue)] as const),
     ),

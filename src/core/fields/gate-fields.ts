@@ -1,0 +1,46 @@
+import type { Gate } from '../plan/gate'
+import { ID, choice, group, length, list, mass, range, text, type FieldsOf } from './field'
+
+export const GATES = list(
+  'To be measured before ordering',
+  'something to measure',
+  group('', {
+    id: ID,
+    question: text('What is measured'),
+    ask: {
+      is: 'variants',
+      label: 'As',
+      by: 'kind',
+      choices: [
+        ['length', 'A gap or a thickness'],
+        ['gauge', 'A gauge that must go in, or not'],
+        ['mass', 'A weight'],
+      ],
+      groupOf: (kind) =>
+        kind === 'gauge'
+          ? group('', {
+              gauge: text('Gauge', 'a 6 mm hex key, say'),
+              must: choice('It must', [
+                ['go', 'go in'],
+                ['noGo', 'not go in'],
+              ]),
+            })
+          : kind === 'mass'
+            ? group('', { fromKg: mass('At least'), toKg: mass('At most') })
+            : group('', {
+                fromMm: length('At least'),
+                toMm: length('At most'),
+                softFromMm: length('Better from', 'Where its sheet prints a range'),
+                softToMm: length('Better up to', 'Where its sheet prints a range'),
+                datum: text('From where to where'),
+              }),
+    },
+    implies: group('What follows from it for another', {
+      gateId: choice('What it says of another question', 'gates'),
+      plusFromMm: length('The other reads more by, from'),
+      plusToMm: length('to'),
+      why: text('Because'),
+    }),
+  } satisfies FieldsOf<Gate>),
+  { start: (id) => ({ id, ask: { kind: 'length', datum: '' } }) },
+)

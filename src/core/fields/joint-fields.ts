@@ -1,0 +1,153 @@
+import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/fastening'
+import { rawOf } from './draft'
+import {
+  choice,
+  flag,
+  group,
+  length,
+  list,
+  number,
+  range,
+  several,
+  text,
+  torque,
+  type Field,
+  type FieldsOf,
+  type Variants,
+} from './field'
+import { SOURCE_CHOICES } from './figures-fields'
+
+const SIGN_FIELDS: Readonly<Record<Sign['kind'], Record<string, Field>>> = {
+  reading: {},
+  clicks: { count: number('Clicks') },
+  handle: {},
+  notch: {},
+  washerClosed: { moreTurns: number('Turns more after it closes') },
+  threads: { showing: number('Threads that show') },
+}
+
+const SIGN: Variants = {
+  is: 'variants',
+  label: 'Seen by',
+  by: 'kind',
+  choices: [
+    ['reading', 'a reading of the wrench'],
+    ['clicks', 'its own clicks'],
+    ['handle', 'its handle, shut'],
+    ['notch', 'a notch that meets'],
+    ['washerClosed', 'a washer that closes'],
+    ['threads', 'threads that show'],
+  ],
+  groupOf: (kind) => group('', SIGN_FIELDS[kind as Sign['kind']]),
+}
+
+/** Where a torque was read; one that was carried over from another rack is never entered here. */
+const TORQUE_SOURCE: Field = {
+  is: 'split',
+  parts: { kind: choice('Torque read', SOURCE_CHOICES), page: text('On page') },
+  apart: (value) => {
+    const { kind, page } = rawOf(value)
+    return kind === 'otherRack' ? {} : { kind, page }
+  },
+  join: ({ kind, page }, was) => {
+    if (kind === undefined && page === undefined) return { value: undefined }
+    const { page: _, rack: _rack, ...before } = rawOf(was)
+    const said = kind ?? (before['kind'] === 'otherRack' ? 'sheet' : (before['kind'] ?? 'sheet'))
+    return { value: { ...before, kind: said, ...(page === undefined ? {} : { page }) } }
+  },
+}
+
+/** Torque as a range, of which one end alone is a single figure. */
+const TORQUE: Field = {
+  is: 'split',
+  parts: { from: torque('Torque from'), to: torque('to', 'Empty when it is one figure') },
+  apart: (value) => {
+    const { from, to } = rawOf(value)
+    return from === to ? { from } : { from, to }
+  },
+  join: ({ from, to }) => {
+    const one = from ?? to
+    if (one === undefined) return { value: undefined }
+    return Number(from ?? one) > Number(to ?? one)
+      ? 'The range ends before it begins.'
+      : { value: { from: from ?? one, to: to ?? one } }
+  },
+}
+
+export const FASTENER_FIELD = group(
+  'Joint',
+  {
+    name: text('Joint', 'Left hand, inner: what it is called'),
+    thread: text('Thread', 'M8; "unsaid" when not known'),
+    count: number('How many in all'),
+    torqueNm: TORQUE,
+    torqueFrom: TORQUE_SOURCE,
+    atMostNm: torque('What it closes on bears at most'),
+    lengthMm: length('Bolt’s length'),
+    grade: choice(
+      'Grade on the head',
+      GRADES.map((each) => [each, each] as const),
+    ),
+    condition: choice(
+      'Thread is',
+      CONDITIONS.map(
+        (each) => [each, { dry: 'Dry', oiled: 'Oiled', antiSeize: 'Anti-seize' }[each]] as const,
+      ),
+    ),
+    signs: list('How it is seen to be done', 'a sign', SIGN, { start: (_, kind) => ({ kind }) }),
+    startTurns: number('Turns to start it by hand'),
+    washers: several(
+      choice('Washers, from the head down', [
+        ['flat', 'flat'],
+        ['lock', 'lock'],
+        ['spring', 'spring'],
+        ['rubber', 'rubber'],
+        ['cup', 'cup'],
+      ]),
+    ),
+    nut: choice('Nut', [
+      ['none', 'none'],
+      ['plain', 'plain'],
+      ['lock', 'self-locking'],
+      ['channel', 'in the channel'],
+    ]),
+    security: choice('Secured by', [
+      ['threadlocker', 'threadlocker'],
+      ['lockWasher', 'a lock washer'],
+      ['none', 'nothing'],
+    ]),
+    tool: text('Tool', 'Hex 5, its own key'),
+    handOnly: flag('By hand only'),
+    singleUse: flag('Used once, then renewed'),
+    passesPercent: several(number('Passes its sheet asks for', 'Percent: 50; 100')),
+    note: text('Note'),
+  } satisfies FieldsOf<Fastener>,
+  {
+    parts: [
+      { keys: ['thread', 'count', 'torqueNm', 'torqueFrom', 'grade', 'condition'] },
+      {
+        title: 'More of this joint',
+        keys: [
+          'name',
+          'lengthMm',
+          'atMostNm',
+          'signs',
+          'startTurns',
+          'washers',
+          'nut',
+          'security',
+          'tool',
+          'handOnly',
+          'singleUse',
+          'passesPercent',
+          'note',
+        ],
+      },
+    ],
+  },
+)
+
+export const FASTENERS = list('Joints', 'a joint', FASTENER_FIELD, {
+  hint: 'Only from its own sheet: torque never carries over from another rack. Without a figure the tables advise by size and grade.',
+  start: () => ({ thread: 'unsaid', count: 4 }),
+})

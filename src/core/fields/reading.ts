@@ -1,0 +1,121 @@
+import * as z from 'zod'
+import { issueText } from '../plan/messages'
+import type { Source } from '../plan/rating'
+import type { UnitSystem } from '../units/dimension'
+import { parseQuantity } from '../units/parse'
+import { singleText, textOf, type Draft, type Shown } from './draft'
+import type { Choices, Single } from './field'
+import { mayBeLeftOut } from './schema-walk'
+
+/** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
+export interface ReadDraft<T> {
+  readonly value: T
+  readonly problems: Readonly<Record<string, string>>
+}
+
+/** How a sheet's figures are known where a field does not say otherwise. */
+export type ReadFrom = Source['kind']
+
+export interface Reading {
+  readonly system: UnitSystem
+  readonly from: ReadFrom | undefined
+  readonly problems: Record<string, string>
+}
+
+/** The thing whose marks the fields below it keep, and what is typed for them. */
+export interface Owner {
+  readonly shown: Shown
+  readonly typed: Map<string, string>
+  readonly changed: Set<string>
+}
+
+export const ASKED = 'This is asked for.'
+export const BOTH = 'Give this too, or empty what goes with it.'
+
+export function fault(reading: Reading, path: string, problem: string): void {
+  reading.problems[path] ??= problem
+}
+
+export const entriesOf = (draft: Draft | undefined): string[] =>
+  textOf(draft)
+    .split(/[;\n]/)
+    .map((each) => each.trim())
+    .filter((each) => each !== '')
+
+export type Read = { readonly value: unknown } | { readonly problem: string }
+
+/** One text as its value, and how it was typed where it is a figure. */
+export function parsed(field: Single, text: string, system: UnitSystem): Read & { readonly typed?: string } {
+  const trimmed = text.trim()
+  switch (field.is) {
+    case 'quantity': {
+      const read = parseQuantity(field.dimension, trimmed, system)
+      return read.ok
+        ? { value: read.value / (field.times ?? 1), typed: read.typed }
+        : { problem: read.reason }
+    }
+    case 'number': {
+      const value = Number(trimmed.replace(/\s*%$/, '').replace(',', '.'))
+      return Number.isFinite(value)
+        ? { value: value / (field.times ?? 1) }
+        : { problem: `"${trimmed}" is no number.` }
+    }
+    case 'flag':
+      return { value: trimmed === 'yes' }
+    case 'choice': {
+      if (typeof field.choices === 'string') return { value: trimmed }
+      const found = field.choices.find(([value]) => String(value) === trimmed)
+      return found ? { value: found[0] } : { problem: 'This is none of the choices.' }
+    }
+    case 'text':
+    case 'day':
+      return { value: field.is === 'text' && field.long ? text : trimmed }
+  }
+}
+
+/** As long as a text that is kept for a figure may be. */
+export const KEPT = 60
+
+/** What a drawing goes on with where nothing is known: it is never kept. */
+function standIn(field: Single): unknown {
+  if (field.is === 'quantity' || field.is === 'number') return 0
+  return field.is === 'choice'
+    ? Array.isArray(field.choices)
+      ? (field.choices as Choices)[0]?.[0]
+      : '?'
+    : field.is === 'flag'
+      ? false
+      : '?'
+}
+
+export function readSingle(
+  field: Single,
+  schema: z.core.$ZodType,
+  draft: Draft | undefined,
+  was: unknown,
+  path: string,
+  reading: Reading,
+  owner: Owner,
+): unknown {
+  const text = textOf(draft)
+  const { rel } = owner.shown
+  if (text === singleText(field, was, owner.shown) && (was !== undefined || mayBeLeftOut(schema))) return was
+  owner.changed.add(rel)
+  owner.typed.delete(rel)
+  if (text.trim() === '') {
+    if (mayBeLeftOut(schema)) return undefined
+    if (field.is === 'text' && z.safeParse(schema, '').success) return ''
+    fault(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
+    return was ?? standIn(field)
+  }
+  const read = parsed(field, text, reading.system)
+  if ('problem' in read) {
+    fault(reading, path, read.problem)
+    return was
+  }
+  if (read.typed !== undefined && read.typed.length <= KEPT) owner.typed.set(rel, read.typed)
+  const issue = z.safeParse(schema, read.value).error?.issues[0]
+  if (!issue) return read.value
+  fault(reading, path, issueText(issue))
+  return was
+}

@@ -1,0 +1,125 @@
+import { STAGES, type Work, type WorkStep } from '../plan/work'
+import {
+  ID,
+  choice,
+  flag,
+  group,
+  list,
+  number,
+  several,
+  text,
+  torque,
+  type FieldsOf,
+  type FieldsPart,
+} from './field'
+
+const counted = (label: string, one: string) =>
+  list(
+    label,
+    one,
+    group('', { what: text('What'), count: number('How many'), price: number('Price of all') }),
+    { start: () => ({ count: 1 }) },
+  )
+
+const STAGE_WORDS: Readonly<Record<(typeof STAGES)[number], string>> = {
+  bench: 'On the bench',
+  vehicle: 'The vehicle made ready',
+  start: 'Begun loosely',
+  place: 'Placed and squared',
+  torque: 'Tightened',
+  trim: 'Trimmed',
+  prove: 'Proved',
+}
+
+const STEP_FIELD = group(
+  '',
+  {
+    id: ID,
+    stage: choice(
+      'When',
+      STAGES.map((each) => [each, STAGE_WORDS[each]] as const),
+    ),
+    title: text('What is done'),
+    detail: text('How'),
+    after: several(text('After which steps', 'By their ids, of another part as part/step')),
+    times: choice('How often', [
+      ['once', 'once'],
+      ['side', 'on each side'],
+      ['bar', 'on each bar'],
+    ]),
+    minutes: group('', { from: number('Minutes from'), to: number('to') }),
+    waitMinutes: number('Then wait, minutes'),
+    hands: choice('Hands', [
+      [1, 'one person'],
+      [2, 'two'],
+    ]),
+    tools: several(text('Tools')),
+    decidesSpread: flag('The bars cannot be placed before it'),
+    temporary: group('', { what: text('Put in for a while', 'And taken out again') }),
+  } satisfies FieldsOf<WorkStep>,
+  {
+    parts: [
+      { keys: ['title', 'stage'] },
+      {
+        title: 'More of this step',
+        keys: [
+          'detail',
+          'after',
+          'times',
+          'minutes',
+          'waitMinutes',
+          'hands',
+          'tools',
+          'decidesSpread',
+          'temporary',
+        ],
+      },
+    ],
+  },
+)
+
+export const WORK = group('', {
+  have: flag('It is here', 'Or still to buy'),
+  box: group('', {
+    holds: counted('The box holds', 'something in the box'),
+    lacks: counted('The box lacks', 'something it lacks'),
+    unused: counted('In the box and not used here', 'something not used'),
+  }),
+  consumables: counted('Used up', 'something used up'),
+  sides: choice('Left and right', [
+    ['marked', 'marked: each to its corner'],
+    ['either', 'alike'],
+  ]),
+  arrows: list(
+    'Arrows on it',
+    'an arrow',
+    group('', {
+      on: text('On what'),
+      toward: choice('Points', [
+        ['front', 'to the front'],
+        ['outward', 'outward'],
+        ['mark', 'to a mark'],
+      ]),
+    }),
+  ),
+  keys: group('', { cores: number('Lock cores'), codes: several(text('Key codes')) }),
+  season: group('', { fromMonth: number('Used from month'), toMonth: number('to month') }),
+  steps: list('Steps of its own', 'a step', STEP_FIELD, { start: (id) => ({ id, stage: 'vehicle' }) }),
+} satisfies FieldsOf<Work>)
+
+/** What fitting a thing takes, as parts of its sheet. */
+export const WORK_PARTS: readonly FieldsPart[] = [
+  {
+    title: 'Box, keys and marks',
+    keys: [
+      'work.have',
+      'work.box',
+      'work.consumables',
+      'work.sides',
+      'work.arrows',
+      'work.keys',
+      'work.season',
+    ],
+  },
+  { title: 'Steps of its own', keys: ['work.steps'] },
+]
