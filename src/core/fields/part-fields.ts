@@ -15,7 +15,6 @@ import {
   number,
   several,
   text,
-  torque,
   type FieldsOf,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
