@@ -5,7 +5,6 @@ import { listOf, rawOf } from './draft'
 import {
   ID,
   MARKS,
-  choice,
   figures,
   flag,
   group,

@@ -1,5 +1,5 @@
 import type { Gate } from '../plan/gate'
-import { ID, choice, group, length, list, mass, range, text, type FieldsOf } from './field'
+import { ID, choice, group, length, list, mass, text, type FieldsOf } from './field'
 
 export const GATES = list(
   'To be measured before ordering',

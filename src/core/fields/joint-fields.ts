@@ -7,7 +7,6 @@ import {
   length,
   list,
   number,
-  range,
   several,
   text,
   torque,

@@ -8,7 +8,6 @@ import {
   number,
   several,
   text,
-  torque,
   type FieldsOf,
   type FieldsPart,
 } from './field'
