@@ -284,7 +284,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
         setOpen(event.currentTarget.open)
       }}
     >
-      <summary className="sheet-part">
+      <summary className="fields-part">
         {part.title}
         {left > 0 && <span className="field-note"> {left} not filled in</span>}
       </summary>
