@@ -27,6 +27,8 @@ interface Choice extends Words {
   readonly is: 'choice'
   /** What there is to choose from, or what of the thing's surroundings, by name. */
   readonly choices: Choices | 'attachments' | 'gates'
+  /** Choices that a form or a fix makes and no person: offered only where they stand. */
+  readonly made?: readonly string[]
 }
 /** Yes, no, or nobody has said. */
 interface Flag extends Words {

@@ -1,7 +1,7 @@
 import { BASES } from '../kinds/basis'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { GEAR_SHAPES } from '../kinds/gear-shape'
-import { choicesOf } from '../kinds/kind'
+import { choicesOf, kindsOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
 import type { Gear, Opens, Place } from '../plan/gear'
 import type { Mass } from '../plan/rating'
@@ -41,10 +41,13 @@ const MASS = group(
   '',
   {
     kg: mass('Its own weight'),
-    basis: choice(
-      'Weight known by',
-      choicesOf(BASES, ({ word }) => word),
-    ),
+    basis: {
+      ...choice(
+        'Weight known by',
+        choicesOf(BASES, ({ word }) => word),
+      ),
+      made: kindsOf(BASES).filter((basis) => !BASES[basis].said),
+    },
     by: text('Weighed by', 'Who, or on which scale'),
     spreadPercent: number('Weight may be off by, percent'),
     typed: MARKS,

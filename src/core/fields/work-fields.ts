@@ -1,16 +1,5 @@
 import { STAGES, type Work, type WorkStep } from '../plan/work'
-import {
-  ID,
-  choice,
-  flag,
-  group,
-  list,
-  number,
-  several,
-  text,
-  type FieldsOf,
-  type FieldsPart,
-} from './field'
+import { ID, choice, flag, group, list, number, several, text, type FieldsOf, type FieldsPart } from './field'
 
 const counted = (label: string, one: string) =>
   list(

@@ -126,6 +126,7 @@ export function ChoiceInput({
   label,
   hint,
   choices,
+  made = [],
   unsaid = 'Not said',
   onChosen,
 }: {
@@ -133,6 +134,7 @@ export function ChoiceInput({
   label: string
   hint?: string | undefined
   choices: Choices
+  made?: readonly string[] | undefined
   unsaid?: string
   onChosen?: ((value: string) => void) | undefined
 }) {
@@ -142,7 +144,9 @@ export function ChoiceInput({
   const now: unknown = useWatch({ name: at })
   const follow = onChosen ?? chosen[at]
   const narrow = only[at]
-  const offered = narrow ? choices.filter(([value]) => narrow.includes(String(value))) : choices
+  const offered = choices.filter(([value]) =>
+    narrow ? narrow.includes(String(value)) : !made.includes(String(value)) || String(value) === now,
+  )
   return (
     <Frame id={id} at={at} label={label} hint={hint}>
       <select
@@ -217,7 +221,15 @@ export function FieldInput({
   if (field.is === 'several' && field.of.is === 'choice')
     return <Ticks field={field} choices={choicesOf(field.of.choices)} at={at} />
   if (field.is === 'choice')
-    return <ChoiceInput at={at} label={field.label} hint={field.hint} choices={choicesOf(field.choices)} />
+    return (
+      <ChoiceInput
+        at={at}
+        label={field.label}
+        hint={field.hint}
+        choices={choicesOf(field.choices)}
+        made={field.made}
+      />
+    )
   if (field.is === 'flag')
     return <ChoiceInput at={at} label={field.label} hint={field.hint} choices={YES_OR_NO} />
   return <TextInput field={field} at={at} />

@@ -12,7 +12,8 @@ import type { MetAgain } from './use-sheet'
 
 const FROM_CHOICES: readonly (readonly [string, string])[] = [['', 'not said'], ...SOURCE_CHOICES]
 
-const when = (at: string) => `${at.slice(0, 10)}, ${at.slice(11, 16)} UTC`
+const when = (at: string) =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
 function Again({ again }: { again: MetAgain }) {
   return (
