@@ -7,6 +7,7 @@ const howSchema = z.enum(HOWS)
 /** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
 export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))
 export type Known = z.infer<typeof knownSchema>
+export type How = z.infer<typeof howSchema>
 
 /** The marks of an object less those of some fields; nothing where none is left. */
 export function knownWithout(known: Known | undefined, fields: readonly string[]): Known | undefined {
@@ -14,6 +15,10 @@ export function knownWithout(known: Known | undefined, fields: readonly string[]
   return left.length > 0 ? Object.fromEntries(left) : undefined
 }
 
+/** How a field of a thing is known, where somebody or a form has said it. */
+export const howKnown = (thing: { readonly known?: Known | undefined }, field: string): How | undefined =>
+  thing.known?.[field]?.by
+
 /** Whether a field still holds what a form filled in. */
 export const isStart = (thing: { readonly known?: Known | undefined }, field: string): boolean =>
-  thing.known?.[field]?.by === 'start'
+  howKnown(thing, field) === 'start'

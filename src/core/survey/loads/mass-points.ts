@@ -1,7 +1,8 @@
 import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
-import { isStart } from '../../plan/known'
+import { howKnown, type How } from '../../plan/known'
+import type { Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { STATES, type State } from '../../units/scalars'
@@ -301,6 +302,20 @@ function holderPoints({ vehicle }: Plan): MassPoint[] {
   })
 }
 
+/** How a part's weight is known, as masses say it. What a plan says nothing of is on its sheet. */
+const BASIS_OF: Readonly<Record<How, Basis>> = {
+  weighed: 'weighed',
+  measured: 'weighed',
+  label: 'maker',
+  manual: 'maker',
+  sheet: 'maker',
+  told: 'told',
+  guess: 'guess',
+  start: 'start',
+  target: 'target',
+}
+const partBasis = (part: Part): Basis => BASIS_OF[howKnown(part, 'eachKg') ?? 'sheet']
+
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
 function partPoints(
   arrangement: Arrangement,
@@ -325,8 +340,8 @@ function partPoints(
       role: part.role,
       partId: part.id,
       partName: part.name,
-      basis: isStart(part, 'eachKg') ? ('start' as const) : ('maker' as const),
-      factor: factorOf(isStart(part, 'eachKg') ? 'start' : 'maker'),
+      basis: partBasis(part),
+      factor: factorOf(partBasis(part)),
       states,
       label: part.name,
       racks: [[index, 1]] as const,
