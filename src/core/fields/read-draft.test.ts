@@ -183,6 +183,19 @@ describe('figures', () => {
     ])
   })
 
+  it('typed anew beside one that was taken out of use leave that one as it is', () => {
+    const [old] = vehicle(estate, { 'roof.ratings.road': '60' }).value.roof.ratings
+    const aside = { ...old!, unused: 'looked at again: that of the manual holds' }
+    const settled = { ...estate, roof: { ...estate.roof, ratings: [aside] } }
+    const { value, problems } = vehicle(settled, { 'roof.ratings.road': '75' })
+    expect(problems).toEqual({})
+    expect(value.roof.ratings.map(({ id, kg }) => [id, kg])).toEqual([
+      ['roof-ratings-road', 60],
+      ['roof-ratings-road-2', 75],
+    ])
+    expect(value.roof.ratings[0]).toBe(aside)
+  })
+
   it('may be added for one kind of gear', () => {
     const { value, problems } = vehicle(estate, {
       'roof.ratings.more': [

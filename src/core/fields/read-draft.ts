@@ -65,7 +65,7 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     return [
       {
         ...kept,
-        id: rating?.id ?? `${path.replaceAll('.', '-')}-${state}`,
+        id: rating?.id ?? freeId(before, `${path.replaceAll('.', '-')}-${state}`),
         state,
         kg: same ? rating.kg : read.value,
         per: now['per'] === 'each' ? 'each' : 'set',
@@ -92,6 +92,14 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
   })
   const all = [...inPlace, ...[...stated, ...others].filter((each) => !placed.has(each))]
   return sameList(all, before) ? was : all
+}
+
+/** An id that no figure has yet: one that was taken out of use keeps its own. */
+function freeId(taken: readonly Rating[], stem: string): string {
+  const ids = new Set(taken.map(({ id }) => id))
+  let id = stem
+  for (let at = 2; ids.has(id); at += 1) id = `${stem}-${at}`
+  return id
 }
 
 const RATINGS = z.array(ratingSchema)
