@@ -1,5 +1,5 @@
 import { STATES, type State } from '../units/scalars'
-import { startsOf } from '../plan/starts'
+import { hasUnsure } from '../plan/starts'
 import type { Plan } from '../plan/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
@@ -82,7 +82,7 @@ const rank = (finding: Finding) =>
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {
-  const starting = survey.plan.vehicle.roof.skinZMm === undefined || startsOf(survey.plan).length > 0
+  const starting = survey.plan.vehicle.roof.skinZMm === undefined || hasUnsure(survey.plan)
   const found = CHECKS.flatMap((check) => {
     const own = [...check.run(survey)].map((finding) =>
       starting ? onStartingLengths(survey, finding) : finding,

@@ -76,3 +76,29 @@ describe('the height of the roof’s skin', () => {
     expect(survey(low).bars[0]!.box.z1).toBeCloseTo(survey(plan(2700)).bars[0]!.box.z1 - 90, 6)
   })
 })
+
+describe('a length that somebody guessed', () => {
+  /** A box under a door that the vehicle passes by little, its height known in a way. */
+  const under = (by?: 'start' | 'guess' | 'measured') => {
+    const base = planOf(
+      vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 })),
+      [barsRack({ xs: [500, 1300] })],
+      [[thing('Box', 10), {}]],
+    )
+    const topMm = survey(base).heights.road.topMm
+    const door = { id: 'door', name: 'Door', heightMm: Math.ceil(topMm) + base.rules.gapsMm.ceiling + 10 }
+    const vehicle = {
+      ...base.vehicle,
+      roof: { ...base.vehicle.roof, skinZMm: base.vehicle.heightMm },
+      ...(by && { known: { heightMm: { by } } }),
+    }
+    return review(survey({ ...base, vehicle, clearances: [door] })).findings.find(
+      ({ rule, severity }) => rule === 'height-clearance' && severity !== 'nothing',
+    )?.severity
+  }
+
+  it('is asked for where a verdict hangs on it, as one that a form filled in is: knowing less is never better', () => {
+    expect([under('measured'), under()]).toEqual(['clear', 'clear'])
+    expect([under('start'), under('guess')]).toEqual(['findOut', 'findOut'])
+  })
+})

@@ -1,4 +1,4 @@
-import { isStart, type Known } from '../plan/known'
+import { isStart, isUnsure, type Known } from '../plan/known'
 import { barsOf } from '../plan/rack'
 import type { Survey } from '../survey/survey'
 import type { Ask } from './ask'
@@ -17,7 +17,7 @@ const STARTING = 'a starting value of the form'
 
 type Marked = { readonly known?: Known | undefined }
 
-/** A field of something, where it is still as a form filled it in. */
+/** A field of something, where it is still as a form filled it in, or guessed: a guess may be off as far. */
 function startOf<T extends Marked>(
   thing: T,
   field: keyof T & string,
@@ -25,8 +25,8 @@ function startOf<T extends Marked>(
   target: Ask['target'],
 ): Length[] {
   const mm = thing[field]
-  return typeof mm === 'number' && isStart(thing, field)
-    ? [{ name, offMm: startLengthBracket(mm), says: STARTING, target }]
+  return typeof mm === 'number' && isUnsure(thing, field)
+    ? [{ name, offMm: startLengthBracket(mm), says: isStart(thing, field) ? STARTING : 'a guess', target }]
     : []
 }
 
