@@ -1,7 +1,9 @@
+import { memo } from 'react'
+
 const FRACTION = /(\d+\/\d+)/
 
 /** Text on the sheet, px; fractions set as fractions, with a halo so that lines do not cross it. */
-export function SheetText({
+export const SheetText = memo(function SheetText({
   x,
   y,
   text,
@@ -35,4 +37,4 @@ export function SheetText({
       )}
     </text>
   )
-}
+})

@@ -57,9 +57,9 @@ function Row({
       ))}
       {free
         .filter(([from, to]) => px(to) - px(from) > 24)
-        .map(([from, to]) => (
+        .map(([from, to], i) => (
           <SheetText
-            key={from}
+            key={i}
             x={(px(from) + px(to)) / 2}
             y={y + 15}
             text={length(to - from)}

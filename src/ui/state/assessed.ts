@@ -1,6 +1,7 @@
 'use client'
 import { assess, type Assessment, type Finding, isOpen, type Plan, type Remedy } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
+import { usePlan } from '@/ui/state/plan-store'
 import { stockNow } from '@/ui/state/stock'
 
 const assessed = new WeakMap<Plan, Assessment>()
@@ -30,22 +31,34 @@ const idle = (work: () => void): (() => void) => {
   return () => clearTimeout(id)
 }
 
+/** Once what is dragged has been let go. */
+const onDrop = (work: () => void): (() => void) => {
+  const stop = usePlan.subscribe(({ dragFrom }) => {
+    if (dragFrom) return
+    stop()
+    work()
+  })
+  return stop
+}
+
 /** Remedies of the findings in sight: after the frame, one finding per idle slice, never while a drag goes on. */
 export function useRemedies(
   plan: Plan,
   findings: readonly Finding[],
-  paused: boolean,
 ): (finding: Finding) => readonly Remedy[] | undefined {
   const assessment = assessedOf(plan)
   const [, setCount] = useState(0)
   const missing = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {
-    if (paused) return
     let cancel: (() => void) | undefined
     const next = () => {
       const finding = missing.find((each) => assessment.known(each) === undefined)
       if (!finding) return
       cancel = idle(() => {
+        if (usePlan.getState().dragFrom) {
+          cancel = onDrop(next)
+          return
+        }
         remediesNow(plan, finding)
         setCount((count) => count + 1)
         next()
@@ -53,6 +66,6 @@ export function useRemedies(
     }
     next()
     return () => cancel?.()
-  }, [plan, missing, assessment, paused])
+  }, [plan, missing, assessment])
   return assessment.known
 }

@@ -2,7 +2,16 @@
 import { useUnits } from '@/ui/state/settings-store'
 import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
-import { memo, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import {
+  memo,
+  startTransition,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type RefObject,
+} from 'react'
 import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { downloadPlan } from '@/ui/kit/open-file'
@@ -63,6 +72,7 @@ function useMarks(plan: Plan): SheetMarks {
 
 /** What stands around the drawing is made anew when what it shows is. */
 const HeaderOf = memo(Header)
+const SheetOf = memo(Sheet)
 const OpeningsOf = memo(Openings)
 const ZoomButtonsOf = memo(ZoomButtons)
 
@@ -96,50 +106,37 @@ const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Pi
 /** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
 const PANELS_EVERY_MS = 160
 
-/** The plan as the panels show it: a moment later, and during a drag no oftener than they can be read. */
-function useLater(plan: Plan): Plan {
-  const dragging = usePlan((store) => store.dragFrom !== undefined)
-  const [paced, setPaced] = useState(plan)
-  const latest = useRef(plan)
-  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined)
+/** The plan as all round the drawing shows it: at once, but during a drag no oftener than it can be read. */
+function useShown(): Plan | undefined {
+  const from = usePlan((store) => store.dragFrom)
+  const resting = usePlan((store) => (store.dragFrom ? undefined : store.plan))
+  const [paced, setPaced] = useState<{ readonly from: Plan; readonly plan: Plan }>()
   useEffect(() => {
-    latest.current = plan
-    waiting.current ??= setTimeout(
-      () => {
-        waiting.current = undefined
-        setPaced(latest.current)
-      },
-      dragging ? PANELS_EVERY_MS : 0,
-    )
-  }, [plan, dragging])
-  useEffect(
-    () => () => {
-      clearTimeout(waiting.current)
-    },
-    [],
-  )
-  return useDeferredValue(dragging ? paced : plan)
+    if (!from) return
+    const timer = setInterval(() => {
+      const { plan } = usePlan.getState()
+      if (plan) startTransition(() => setPaced({ from, plan }))
+    }, PANELS_EVERY_MS)
+    return () => {
+      clearInterval(timer)
+    }
+  }, [from])
+  return resting ?? (paced?.from === from ? paced?.plan : from)
 }
 
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
-  const { survey } = assessedOf(plan)
+  const { survey, review } = assessedOf(plan)
   const [dialog, setDialog] = useState<DialogName>()
   const [drawer, setDrawer] = useState<Drawer>('none')
   const search = useRef<HTMLInputElement>(null)
   const cell = usePlan((store) => store.cell)
   const saving = usePlan((store) => store.saving)
-  const later = useLater(plan)
+  const later = useDeferredValue(plan)
   const dragFrom = usePlan((store) => store.dragFrom)
-  // A verdict is judged as often as it can be read: a drag never waits for it.
-  const shown = dragFrom ? later : plan
-  const judged = assessedOf(shown)
-  const marks = useMarks(shown)
+  const marks = useMarks(plan)
   const stripPicked = useDeferredValue(marks.picked)
-  // What is typed there edits the plan as it is: only a drag, when nobody types, may leave it behind.
-  const behind = useDeferredValue(plan)
-  const stripPlan = dragFrom ? behind : plan
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
   const units = useUnits()
@@ -160,10 +157,10 @@ function OpenBench({ plan }: { plan: Plan }) {
   const close = () => {
     setDialog((now) => (now === dialog ? undefined : now))
   }
-  const count = foldedTogether(openFindings(judged.review)).length
+  const count = foldedTogether(openFindings(review)).length
   return (
     <div className="bench">
-      <HeaderOf survey={judged.survey} review={judged.review} show={setDialog} />
+      <HeaderOf survey={survey} review={review} show={setDialog} />
       {saving.at === 'failed' && (
         <p
           role="alert"
@@ -191,11 +188,11 @@ function OpenBench({ plan }: { plan: Plan }) {
       </div>
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">
-          <Sheet survey={survey} marks={marks} />
-          <OpeningsOf survey={judged.survey} />
-          <ZoomButtonsOf survey={judged.survey} picked={marks.picked} />
+          <SheetOf marks={marks} />
+          <OpeningsOf survey={survey} />
+          <ZoomButtonsOf survey={survey} picked={marks.picked} />
         </div>
-        <StripOf plan={stripPlan} picked={stripPicked} />
+        <StripOf plan={plan} picked={stripPicked} />
       </main>
       <aside
         className={`bench-path ${drawer === 'path' ? 'drawer-open' : ''}`}
@@ -238,8 +235,14 @@ function OpenBench({ plan }: { plan: Plan }) {
   )
 }
 
+/** Only the drawing itself follows every move of a hand. */
+const ShownBench = memo(function ShownBench() {
+  const plan = useShown()
+  return plan && <OpenBench plan={plan} />
+})
+
 /** One job on the bench, or why it is not. */
 export function Bench() {
   const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{(plan) => <OpenBench plan={plan} />}</JobLoader>
+  return <JobLoader id={id}>{() => <ShownBench />}</JobLoader>
 }

@@ -15,7 +15,6 @@ import type { DialogName } from '@/ui/actions'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
 import { useRemedies } from '@/ui/state/assessed'
-import { usePlan } from '@/ui/state/plan-store'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
@@ -82,12 +81,10 @@ export function Findings({
   review: Review
   show: (dialog: DialogName) => void
 }) {
-  const dragging = usePlan((store) => store.dragFrom !== undefined)
   const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
   const remediesOf = useRemedies(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
-    dragging,
   )
   const list = (wanted: readonly FindingStates[]) =>
     wanted.map((row) => (

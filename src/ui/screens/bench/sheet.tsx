@@ -38,13 +38,13 @@ function sheetNow() {
   return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
 }
 
-interface Props {
-  readonly survey: Survey
-  readonly marks: SheetMarks
+/** The drawing: three linked views to one scale, to look at, pick from and drag in. */
+export function Sheet({ marks }: { readonly marks: SheetMarks }) {
+  const plan = usePlan((store) => store.plan)
+  return plan && <SheetOf survey={assessedOf(plan).survey} marks={marks} />
 }
 
-/** The drawing: three linked views to one scale, to look at, pick from and drag in. */
-export function Sheet({ survey, marks }: Props) {
+function SheetOf({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const { pick, drag, drop } = usePlan.getState()

@@ -17,7 +17,6 @@ import { Glyph } from '@/ui/drawing/glyph'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
-import { usePlan } from '@/ui/state/plan-store'
 import { putOn } from '@/ui/forms/put-on'
 import { pointUnder, useShelfDrag } from './shelf-drag'
 import { useFit } from './use-fit'
@@ -134,12 +133,11 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
 export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
   const { gear, adapters } = useStock()
   const units = useUnits()
-  const dragging = usePlan((store) => store.dragFrom !== undefined)
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
-  const answers = useFit(survey.plan, rackId, gear, adapters, dragging)
+  const answers = useFit(survey.plan, rackId, gear, adapters)
   const [onlyFitting, setOnlyFitting] = useState(false)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(

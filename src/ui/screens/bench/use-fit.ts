@@ -7,15 +7,13 @@ type Answers = ReadonlyMap<string, Compatible>
 const NONE: Answers = new Map()
 
 /**
- * What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come,
- * and while something is dragged.
+ * What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come.
  */
 export function useFit(
   plan: Plan,
   rackId: string | undefined,
   gear: readonly Gear[],
   adapters: readonly Adapter[],
-  paused: boolean,
 ): Answers {
   const [answers, setAnswers] = useState(NONE)
   const worker = useRef<Worker>(undefined)
@@ -32,10 +30,10 @@ export function useFit(
     }
   }, [])
   useEffect(() => {
-    if (paused || rackId === undefined || !worker.current) return
+    if (rackId === undefined || !worker.current) return
     ticket.current += 1
     const question: FitQuestion = { ticket: ticket.current, plan, rackId, gear, adapters }
     worker.current.postMessage(question)
-  }, [plan, rackId, gear, adapters, paused])
+  }, [plan, rackId, gear, adapters])
   return answers
 }
