@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 
 export default function Failed({ error, reset }: { error: Error; reset: () => void }) {
   return (
@@ -8,9 +9,7 @@ export default function Failed({ error, reset }: { error: Error; reset: () => vo
         Jobs are stored as they were at the last edit. Try the screen again, or go back to the jobs.
       </p>
       <p className="text-ink2 mb-4">{error.message}</p>
-      <button type="button" className="plain" onClick={reset}>
-        Try again
-      </button>
+      <Button onClick={reset}>Try again</Button>
     </main>
   )
 }

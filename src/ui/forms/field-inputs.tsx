@@ -1,4 +1,5 @@
 'use client'
+import { INPUT, LABEL, SELECT, TEXTAREA, TickBox } from '@/ui/kit/field'
 import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
 import { get, useFormContext, useWatch } from 'react-hook-form'
@@ -65,7 +66,7 @@ function Frame({
   return (
     <div className="field-block min-w-0">
       <div className="flex min-h-[1.6rem] items-end justify-between gap-2">
-        <label id={`${id}-label`} htmlFor={id} className="field-label">
+        <label id={`${id}-label`} htmlFor={id} className={LABEL}>
           {label}
         </label>
         {mark}
@@ -97,7 +98,7 @@ function TextInput({
   })
   const shared = {
     id,
-    className: 'field',
+    className: INPUT,
     autoComplete: 'off',
     'aria-invalid': problem !== undefined,
     'aria-describedby': (problem ?? field.hint) === undefined ? undefined : `${id}-note`,
@@ -112,7 +113,7 @@ function TextInput({
       mark={figure && <KnownMark at={at} label={`${id}-label`} />}
     >
       {'long' in field ? (
-        <textarea {...shared} rows={3} className="field h-auto py-2" />
+        <textarea {...shared} rows={3} className={TEXTAREA} />
       ) : (
         <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
       )}
@@ -151,7 +152,7 @@ export function ChoiceInput({
     <Frame id={id} at={at} label={label} hint={hint}>
       <select
         id={id}
-        className="field"
+        className={SELECT}
         {...register(
           at,
           follow ? { onChange: (event: { target: { value: string } }) => follow(event.target.value) } : {},
@@ -186,20 +187,18 @@ function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: s
       <legend className="sheet-legend">{field.label}</legend>
       <div className="flex flex-wrap gap-x-4">
         {choices.map(([value, words]) => (
-          <label key={value} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="h-5 w-5"
-              checked={ticked.includes(String(value))}
-              onChange={(event) => {
-                const next = choices
-                  .map(([each]) => String(each))
-                  .filter((each) => (each === String(value) ? event.target.checked : ticked.includes(each)))
-                setValue(at, next.join('; '), { shouldDirty: true })
-              }}
-            />
+          <TickBox
+            key={value}
+            checked={ticked.includes(String(value))}
+            onTick={(on) => {
+              const next = choices
+                .map(([each]) => String(each))
+                .filter((each) => (each === String(value) ? on : ticked.includes(each)))
+              setValue(at, next.join('; '), { shouldDirty: true })
+            }}
+          >
             {words}
-          </label>
+          </TickBox>
         ))}
       </div>
       <FieldNote id={id} problem={problem} hint={field.hint} />

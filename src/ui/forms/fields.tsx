@@ -1,4 +1,6 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
+import { Button } from '@/ui/kit/button'
 import {
   COUNTS_CHOICES,
   type Draft,
@@ -34,7 +36,9 @@ function FigureFields({ label, at }: { label: string; at: string }) {
   return (
     <fieldset className="sheet-group col-span-full">
       <legend className="sheet-legend">{label}</legend>
-      <p className="field-note">Leave a figure empty when it is not known: it becomes a thing to find out.</p>
+      <p className="text-ink2 text-[0.82rem]">
+        Leave a figure empty when it is not known: it becomes a thing to find out.
+      </p>
       <Grid>
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Road' }} at={`${at}.road`} />
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Trail' }} at={`${at}.trail`} />
@@ -113,15 +117,13 @@ function FromStock({ field, at, add }: { field: List; at: string; add: (start: u
           onChange={setId}
         />
       </div>
-      <button
-        type="button"
-        className="plain"
+      <Button
         onClick={() => {
           add(chosen)
         }}
       >
         Take it
-      </button>
+      </Button>
     </>
   )
 }
@@ -152,21 +154,23 @@ function ListFields({ field, at }: { field: List; at: string }) {
   }
   return (
     <div className="col-span-full space-y-2">
-      {field.hint !== undefined && fields.length > 0 && <p className="field-note">{field.hint}</p>}
+      {field.hint !== undefined && fields.length > 0 && (
+        <p className="text-ink2 text-[0.82rem]">{field.hint}</p>
+      )}
       {fields.map(({ key }, i) => {
         const here = under(at, String(i))
         const title = titleOf(item, getValues(here), field.one, i)
         const removal = (
-          <button
-            type="button"
-            className={isRow(item) ? 'plain mt-[1.7rem] px-2' : 'sheet-add'}
+          <Button
+            look="word"
+            {...(isRow(item) ? { className: 'mt-[1.7rem]' } : {})}
             aria-label={`Remove ${title}`}
             onClick={() => {
               remove(i)
             }}
           >
             {isRow(item) ? <X size={18} aria-hidden /> : 'Remove'}
-          </button>
+          </Button>
         )
         return isRow(item) ? (
           <div key={key} role="group" aria-label={title} className="flex items-start gap-2 [&>div]:flex-1">
@@ -181,36 +185,30 @@ function ListFields({ field, at }: { field: List; at: string }) {
           </fieldset>
         )
       })}
-      {problem !== undefined && (
-        <p role="alert" className="field-problem">
-          {problem}
-        </p>
-      )}
+      {problem !== undefined && <Problem>{problem}</Problem>}
       <div className="flex flex-wrap items-end gap-2">
         {kinds.length > 0 && (
           <div className="min-w-60">
             <Choice label={`Add ${field.one}`} value={chosen} options={kinds} onChange={setKind} />
           </div>
         )}
-        <button
-          type="button"
-          className={kinds.length > 0 ? 'plain' : 'sheet-add'}
+        <Button
+          look={kinds.length > 0 ? 'plain' : 'word'}
           onClick={() => {
             add()
           }}
         >
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
-        </button>
+        </Button>
         {field.alikeBut && fields.length > 1 && (
-          <button
-            type="button"
-            className="sheet-add"
+          <Button
+            look="word"
             onClick={() => {
               replace([...likeTheFirst(getValues(at) as readonly Draft[], field.alikeBut ?? [])])
             }}
           >
             Make all like the first
-          </button>
+          </Button>
         )}
         <FromStock field={field} at={at} add={add} />
       </div>
@@ -286,7 +284,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
     >
       <summary className="fields-part">
         {part.title}
-        {left > 0 && <span className="field-note"> {left} not filled in</span>}
+        {left > 0 && <span className="text-ink2 text-[0.82rem]"> {left} not filled in</span>}
       </summary>
       {isOpen && (
         <div className="pb-3">
@@ -330,9 +328,9 @@ export function GroupFields({ field, at, bare = false }: { field: Group; at: str
 function Wrong({ at }: { at: string }) {
   const problem = useProblem(at)
   return problem === undefined ? null : (
-    <p role="alert" className="field-problem col-span-full">
-      {problem}
-    </p>
+    <div className="col-span-full">
+      <Problem>{problem}</Problem>
+    </div>
   )
 }
 

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core'
 import { X } from 'lucide-react'
 import { Choice } from '@/ui/kit/choice'
@@ -102,14 +103,13 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
         </div>
       )}
       {people && <Lies load={load} set={set} />}
-      <button
-        type="button"
-        className="plain px-2"
+      <Button
+        className="px-2"
         aria-label={`Take out ${load.name}`}
         onClick={() => run({ do: 'removeLoad', placementId, loadId: load.id })}
       >
         <X size={18} aria-hidden />
-      </button>
+      </Button>
     </div>
   )
 }

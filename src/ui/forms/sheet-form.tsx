@@ -1,10 +1,12 @@
 'use client'
+import { Alert } from '@/ui/kit/alert'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Problem } from '@/ui/kit/field-note'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { type Group, SOURCE_CHOICES, type UnitSystem, type Variants } from '@/core'
-import Link from 'next/link'
 import { useEffect, useRef, type ReactNode } from 'react'
 import { FormProvider, type UseFormReturn } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
-import { Wordmark } from '@/ui/kit/mark'
 import { useSearch } from '@/ui/state/use-search'
 import { FieldView } from './fields'
 import { type SheetOf, SheetProvider } from './sheet-context'
@@ -17,21 +19,15 @@ const when = (at: string) =>
 
 function Again({ again }: { again: MetAgain }) {
   return (
-    <p role="status" className="mind-hatch flex flex-wrap items-center gap-2 px-3 py-2">
+    <Alert look="mind">
       <span className="flex-1">
         {again.stale
           ? `Something was typed here on ${when(again.at)} and not saved; what it was typed over has changed since.`
           : `This was typed on ${when(again.at)} and is not saved yet.`}
       </span>
-      {again.stale && (
-        <button type="button" className="plain" onClick={again.takeUp}>
-          Take it up all the same
-        </button>
-      )}
-      <button type="button" className="plain" onClick={again.discard}>
-        Discard it
-      </button>
-    </p>
+      {again.stale && <Button onClick={again.takeUp}>Take it up all the same</Button>}
+      <Button onClick={again.discard}>Discard it</Button>
+    </Alert>
   )
 }
 
@@ -109,17 +105,13 @@ export function SheetFields({
             </div>
             <FieldView field={field} at="" bare />
             {children}
-            {problem !== undefined && (
-              <p role="alert" className="field-problem">
-                {problem}
-              </p>
-            )}
+            {problem !== undefined && <Problem>{problem}</Problem>}
             <div className="sheet-save">
               {actions}
               {form.formState.isSubmitted && problems > 0 && (
-                <p role="alert" className="field-problem">
+                <Problem>
                   {problems === 1 ? 'One field needs another look.' : `${problems} fields need another look.`}
-                </p>
+                </Problem>
               )}
             </div>
           </div>
@@ -143,13 +135,11 @@ export function SheetForm({
 }) {
   return (
     <>
-      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Wordmark />
-        <h1 className="flex-1 text-[17px]">{title}</h1>
-        <Link href={back.href} className="plain">
+      <PageBar title={title}>
+        <ButtonLink look="quiet" href={back.href}>
           {back.words}
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       <main>
         <SheetFields
           {...sheet}

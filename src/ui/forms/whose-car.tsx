@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { apply, type Car, type Plan } from '@/core'
 import { keepPlan } from '@/storage/plans'
 import { usePlan } from '@/ui/state/plan-store'
@@ -40,22 +41,16 @@ export function WhoseCar({
         Until somebody says, only what was logged in this job is shown as its own.
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        <button
-          type="button"
-          className="plain"
-          onClick={() => void settle(plan, `car-${crypto.randomUUID()}`).then(done)}
-        >
+        <Button onClick={() => void settle(plan, `car-${crypto.randomUUID()}`).then(done)}>
           Another car
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
           onClick={() =>
             void Promise.all([plan, ...perhaps].map((each) => settle(each, plan.car.id))).then(done)
           }
         >
           The same car
-        </button>
+        </Button>
       </div>
     </div>
   )

@@ -1,3 +1,4 @@
+import { INPUT, LABEL, SELECT } from './field'
 import { useId } from 'react'
 
 /** One of a few words to choose, with its label. */
@@ -5,28 +6,32 @@ export function Choice<T extends string>({
   label,
   value,
   options,
+  unsaid,
   onChange,
 }: {
   label: string
-  value: T
+  value: T | ''
+  /** What is offered while nothing is chosen. */
+  unsaid?: string
   options: readonly (readonly [T, string])[]
   onChange: (value: T) => void
 }) {
   const id = useId()
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="field-label">
+      <label htmlFor={id} className={LABEL}>
         {label}
       </label>
       <select
         id={id}
-        className="field"
+        className={SELECT}
         value={value}
         onChange={(event) => {
           const chosen = options.find(([each]) => each === event.target.value)
           if (chosen) onChange(chosen[0])
         }}
       >
+        {unsaid !== undefined && <option value="">{unsaid}</option>}
         {options.map(([each, words]) => (
           <option key={each} value={each}>
             {words}
@@ -54,14 +59,14 @@ export function TextField({
   const id = useId()
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="field-label">
+      <label htmlFor={id} className={LABEL}>
         {label}
       </label>
       <input
         id={id}
         key={value}
         type={type}
-        className="field"
+        className={INPUT}
         maxLength={max}
         defaultValue={value}
         autoComplete="off"

@@ -1,3 +1,14 @@
+import type { ReactNode } from 'react'
+
+/** What is wrong, said at once and read aloud. */
+export function Problem({ id, children }: { id?: string; children: ReactNode }) {
+  return (
+    <p id={id} role="alert" className="text-stopline text-[0.86rem] font-semibold">
+      {children}
+    </p>
+  )
+}
+
 /** What stands under a field: what is wrong with it, said at once, or else a hint. */
 export function FieldNote({
   id,
@@ -8,15 +19,11 @@ export function FieldNote({
   problem: string | undefined
   hint: string | undefined
 }) {
-  const note = problem ?? hint
-  if (note === undefined) return null
+  if (problem !== undefined) return <Problem id={id}>{problem}</Problem>
+  if (hint === undefined) return null
   return (
-    <p
-      id={id}
-      role={problem === undefined ? undefined : 'alert'}
-      className={problem === undefined ? 'field-note' : 'field-problem'}
-    >
-      {note}
+    <p id={id} className="text-ink2 text-[0.82rem]">
+      {hint}
     </p>
   )
 }

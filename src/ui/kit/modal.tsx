@@ -1,4 +1,5 @@
 'use client'
+import { Button } from './button'
 import { X } from 'lucide-react'
 import { useEffect, useId, useRef, type ReactNode } from 'react'
 
@@ -33,18 +34,21 @@ export function Modal({
       onClick={(event) => {
         if (event.target === dialog.current) dialog.current.close()
       }}
-      className={`m-auto max-h-[92dvh] overflow-auto border-2 border-base-content bg-base-100 p-0 text-base-content`}
-      style={{ width: `min(94vw, ${wide ? '52rem' : '34rem'})` }}
+      className="modal"
     >
-      <div className="rule-b flex items-center justify-between gap-3 px-4 py-2">
-        <h2 id={id} className="text-lg">
-          {title}
-        </h2>
-        <button type="button" className="plain" onClick={() => dialog.current?.close()}>
-          <X size={18} aria-hidden /> Close
-        </button>
+      <div
+        className={`modal-box text-base-content max-h-[92dvh] w-[94vw] p-0 ${wide ? 'max-w-[52rem]' : 'max-w-[34rem]'}`}
+      >
+        <div className="bg-base-100 border-base-content sticky top-0 z-10 flex items-center justify-between gap-3 border-b-[1.5px] px-4 py-1.5">
+          <h2 id={id} className="text-lg">
+            {title}
+          </h2>
+          <Button look="word" onClick={() => dialog.current?.close()}>
+            <X size={18} aria-hidden /> Close
+          </Button>
+        </div>
+        <div className="p-4">{children}</div>
       </div>
-      <div className="p-4">{children}</div>
     </dialog>
   )
 }

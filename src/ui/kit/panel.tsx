@@ -1,3 +1,4 @@
+import { Table } from './table'
 import type { ReactNode } from 'react'
 
 /** One question of the screen: a title, what it shows, and the table behind the picture. */
@@ -8,7 +9,7 @@ export function Panel({ title, note, children }: { title: string; note?: string;
       <h2 id={id} className="text-[17px]">
         {title}
       </h2>
-      {note !== undefined && <p className="field-note mb-1">{note}</p>}
+      {note !== undefined && <p className="text-ink2 text-[0.82rem] mb-1">{note}</p>}
       {children}
     </section>
   )
@@ -30,7 +31,7 @@ export function Behind({
     <details className="mt-1" open={open}>
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{title}</summary>
       <div className="overflow-x-auto" role="region" aria-label={title} tabIndex={0}>
-        <table className="forces-table">
+        <Table>
           <thead>
             <tr>
               {head.map((each) => (
@@ -55,7 +56,7 @@ export function Behind({
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
     </details>
   )

@@ -1,4 +1,5 @@
 'use client'
+import { INPUT, LABEL } from './field'
 import { useId, useState } from 'react'
 import { FieldNote } from './field-note'
 
@@ -41,12 +42,12 @@ export function ParsedField<T>({
   const note = problem ?? hint
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="field-label">
+      <label htmlFor={id} className={LABEL}>
         {label}
       </label>
       <input
         id={id}
-        className="field"
+        className={INPUT}
         autoComplete="off"
         value={draft ?? text}
         aria-invalid={problem !== undefined}

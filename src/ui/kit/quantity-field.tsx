@@ -1,4 +1,5 @@
 'use client'
+import { INPUT, LABEL } from './field'
 import { type Dimension, formatQuantity, homeUnit, parseQuantity } from '@/core'
 import { useId, useState, type KeyboardEvent } from 'react'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
@@ -51,12 +52,12 @@ export function QuantityField({ label, dimension, value, typed, onValue, compact
   const note = problem ?? hint ?? remembered
   return (
     <div className={compact ? 'min-w-0' : ''}>
-      <label htmlFor={id} className="field-label">
+      <label htmlFor={id} className={LABEL}>
         {label}
       </label>
       <input
         id={id}
-        className="field"
+        className={INPUT}
         inputMode="text"
         autoComplete="off"
         value={draft ?? shown}

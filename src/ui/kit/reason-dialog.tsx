@@ -1,4 +1,7 @@
 'use client'
+import { Problem } from './field-note'
+import { LABEL, TEXTAREA } from './field'
+import { Button } from './button'
 import { useState, type ReactNode } from 'react'
 import { Modal } from './modal'
 
@@ -31,13 +34,13 @@ export function ReasonDialog({
   return (
     <Modal title={title} onClose={onClose}>
       <div className="mb-2">{children}</div>
-      <label className="field-label" htmlFor="reason">
+      <label className={LABEL} htmlFor="reason">
         {label}
       </label>
       <textarea
         id="reason"
         data-first-focus
-        className="field h-28! py-2"
+        className={`${TEXTAREA} h-28`}
         maxLength={1000}
         value={reason}
         aria-invalid={lacking}
@@ -46,19 +49,11 @@ export function ReasonDialog({
           setReason(event.target.value)
         }}
       />
-      {lacking && (
-        <p id="reason-note" role="alert" className="field-problem">
-          {without}
-        </p>
-      )}
-      {asked && lacks !== undefined && (
-        <p role="alert" className="field-problem">
-          {lacks}
-        </p>
-      )}
-      <button
-        type="button"
-        className="plain solid mt-3"
+      {lacking && <Problem id="reason-note">{without}</Problem>}
+      {asked && lacks !== undefined && <Problem>{lacks}</Problem>}
+      <Button
+        look="solid"
+        className="mt-3"
         onClick={() => {
           setAsked(true)
           if (said === '' || lacks !== undefined) return
@@ -67,7 +62,7 @@ export function ReasonDialog({
         }}
       >
         {action}
-      </button>
+      </Button>
     </Modal>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Alert } from './alert'
 import { useEffect, type ReactNode } from 'react'
 import { FileDrop } from './file-drop'
 import { useSettings } from '@/ui/state/settings-store'
@@ -20,9 +21,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   return (
     <>
       {trouble !== undefined && (
-        <p role="alert" className="bg-error text-error-content px-4 py-2 font-semibold">
-          {trouble} Work on, but download each plan before you close this page.
-        </p>
+        <Alert look="error">{trouble} Work on, but download each plan before you close this page.</Alert>
       )}
       {children}
       <FileDrop />

@@ -42,9 +42,9 @@ export function verdictWords(survey: Survey, review: Review, state: State, units
 }
 
 const LOOK: Readonly<Record<Verdict, string>> = {
-  stop: 'verdict-stop',
-  findOut: 'verdict-find-out',
-  mind: 'verdict-mind',
+  stop: 'text-stopline',
+  findOut: 'text-accent',
+  mind: 'text-mindline',
   clear: '',
   unplanned: '',
 }
@@ -55,13 +55,13 @@ export function StateSwitch({ survey, review }: { survey: Survey; review: Review
   const state = usePlan((store) => store.state)
   const showState = usePlan((store) => store.showState)
   return (
-    <div role="group" aria-label="State" className="state-switch">
+    <div role="group" aria-label="State" className="flex max-[66rem]:order-5 max-[66rem]:w-full">
       {STATES.map((each) => (
         <button
           key={each}
           type="button"
           aria-pressed={each === state}
-          className="state-button"
+          className="aria-pressed:border-base-content min-h-11 flex-1 cursor-pointer border-b-[3px] border-transparent px-2 py-0.5 text-left whitespace-nowrap"
           onClick={() => {
             showState(each)
           }}

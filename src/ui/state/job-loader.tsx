@@ -1,7 +1,7 @@
 'use client'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
-import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { useSettings } from '@/ui/state/settings-store'
@@ -13,9 +13,7 @@ function Words({ title, children }: { title: string; children: ReactNode }) {
       <h1 className="mb-2 text-2xl">{title}</h1>
       {children}
       <p className="mt-4">
-        <Link href={to('jobs')} className="plain">
-          All jobs
-        </Link>
+        <ButtonLink href={to('jobs')}>All jobs</ButtonLink>
       </p>
     </main>
   )

@@ -1,4 +1,5 @@
 'use client'
+import { LABEL, TickBox } from '@/ui/kit/field'
 import {
   ANSWER_WORD,
   ANSWERS,
@@ -67,40 +68,35 @@ export function AnswerDialog({
     >
       {step.title}
       <fieldset className="mt-2 grid gap-1">
-        <legend className="field-label">What it is</legend>
+        <legend className={LABEL}>What it is</legend>
         {ANSWERS.map((each) => (
-          <label key={each} className="flex min-h-11 items-center gap-2">
-            <input
-              type="radio"
-              name="answer"
-              className="size-5 flex-none"
-              checked={answer === each}
-              onChange={() => {
-                setAnswer(each)
-              }}
-            />
+          <TickBox
+            key={each}
+            type="radio"
+            name="answer"
+            checked={answer === each}
+            onTick={() => {
+              setAnswer(each)
+            }}
+          >
             {ANSWER_WORD[each]}
-          </label>
+          </TickBox>
         ))}
       </fieldset>
       {all.length > 1 && (
         <fieldset className="mt-2">
-          <legend className="field-label">Of these places alone; none chosen is the whole step</legend>
+          <legend className={LABEL}>Of these places alone; none chosen is the whole step</legend>
           <div className="flex flex-wrap gap-3">
             {all.map((place) => (
-              <label key={place} className="flex min-h-11 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-5 flex-none"
-                  checked={places.includes(place)}
-                  onChange={(event) => {
-                    setPlaces(
-                      event.target.checked ? [...places, place] : places.filter((each) => each !== place),
-                    )
-                  }}
-                />
+              <TickBox
+                key={place}
+                checked={places.includes(place)}
+                onTick={(on) => {
+                  setPlaces(on ? [...places, place] : places.filter((each) => each !== place))
+                }}
+              >
                 {place}
-              </label>
+              </TickBox>
             ))}
           </div>
         </fieldset>

@@ -1,4 +1,7 @@
 'use client'
+import { Alert } from '@/ui/kit/alert'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   type BayProgress,
@@ -11,12 +14,10 @@ import {
   type Step,
   withBenchReadings,
 } from '@/core'
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { JobLoader } from '@/ui/state/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
-import { Wordmark } from '@/ui/kit/mark'
 import { useSearch } from '@/ui/state/use-search'
 import { stepsOf } from './bay-job'
 import { OneStep } from './one-step'
@@ -65,39 +66,33 @@ function Bay({ plan }: { plan: Plan }) {
   }, [order, survey, logged, plan])
   return (
     <div className="bay">
-      <header className="bay-head">
-        <Wordmark />
-        <div className="min-w-0">
-          <h1 className="truncate text-[17px] leading-tight">{plan.job.name}</h1>
-          <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
-        </div>
+      <PageBar title={plan.job.name} under={plan.vehicle.name}>
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (
-            <button
+            <Button
+              look="quiet"
               key={name}
-              type="button"
-              className={`plain ${view === name ? 'solid' : ''}`}
-              aria-pressed={view === name}
+              pressed={view === name}
               onClick={() => {
                 setView(name)
               }}
             >
               {words}
-            </button>
+            </Button>
           ))}
         </div>
         {order.ok && <Progress steps={order.steps} progress={progress} />}
-        <Link href={to('handover', { job: plan.id })} className="plain">
+        <ButtonLink look="quiet" href={to('handover', { job: plan.id })}>
           Handover
-        </Link>
-        <Link href={to('bench', { job: plan.id })} className="plain">
+        </ButtonLink>
+        <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
           Bench
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       {trouble !== undefined && (
-        <p role="alert" className="bg-error text-error-content px-4 py-2 font-semibold">
+        <Alert look="error">
           {trouble} What you do now is only in memory: take the log as a file before you close the page.
-        </p>
+        </Alert>
       )}
       {!order.ok ? (
         <main className="p-6">

@@ -1,4 +1,6 @@
 'use client'
+import { LABEL, TextBox, TickBox } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import {
   type BayProgress,
   type Contents,
@@ -29,7 +31,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   return (
     <>
       <fieldset className="grid gap-2">
-        <legend className="field-label">What is in it already</legend>
+        <legend className={LABEL}>What is in it already</legend>
         {seen === undefined ? (
           <p>Look along the channel first: what is in it blocks the way.</p>
         ) : seen.length === 0 ? (
@@ -37,59 +39,54 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
         ) : (
           <ul>
             {seen.map((each, i) => (
-              <li key={`${each.what} ${each.fromLowMm}`} className="hair-b flex items-center gap-2 py-1">
+              <li
+                key={`${each.what} ${each.fromLowMm}`}
+                className="border-hair border-b flex items-center gap-2 py-1"
+              >
                 <span className="flex-1">
                   {each.what}, <PhraseLine phrase={[mm(each.fromLowMm)]} /> from the {channel.ends.low}
                   {each.fixed ? ', fixed' : ', slides'}
                 </span>
-                <button
-                  type="button"
-                  className="quiet"
+                <Button
+                  look="word"
                   aria-label={`Not there: ${each.what}`}
                   onClick={() => {
                     say(seen.filter((_, at) => at !== i))
                   }}
                 >
                   Not there
-                </button>
+                </Button>
               </li>
             ))}
           </ul>
         )}
         {(seen === undefined || seen.length === 0) && (
-          <button
-            type="button"
-            className="plain min-h-12!"
+          <Button
+            className="min-h-12!"
             aria-pressed={seen !== undefined}
             onClick={() => {
               say([])
             }}
           >
             It is empty
-          </button>
+          </Button>
         )}
-        <label className="block">
-          <span className="field-label">Something is in it: what</span>
-          <input
-            className="field"
-            maxLength={80}
-            value={what}
-            onChange={(event) => {
-              setWhat(event.target.value)
-            }}
-          />
-        </label>
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 flex-none"
-            checked={fixed}
-            onChange={(event) => {
-              setFixed(event.target.checked)
-            }}
-          />
+        <TextBox
+          label="Something is in it: what"
+          maxLength={80}
+          value={what}
+          onText={(text) => {
+            setWhat(text)
+          }}
+        />
+        <TickBox
+          checked={fixed}
+          onTick={(on) => {
+            setFixed(on)
+          }}
+        >
           It is fixed and does not slide
-        </label>
+        </TickBox>
         <QuantityField
           key={seen?.length ?? 0}
           label={`How far from the ${channel.ends.low}`}
@@ -110,7 +107,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
       <h3 className="pt-3 text-[15px]">In this order</h3>
       <ol className="list-decimal pl-6">
         {loadingOrder(loaded).map((entry) => (
-          <li key={entry.nut.id} className="hair-b py-1.5">
+          <li key={entry.nut.id} className="border-hair border-b py-1.5">
             {entry.nut.name}, to <PhraseLine phrase={placeIn(channel, entry.nut.atMm)} />
             {entry.kind === 'enters'
               ? `, in at the ${channel.ends[entry.end]}`

@@ -16,7 +16,7 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
         {own.map((strip) => (
           <li
             key={`${strip.barId} ${strip.kind} ${strip.fromMm}`}
-            className="hair-b flex justify-between gap-3 py-1.5"
+            className="border-hair border-b flex justify-between gap-3 py-1.5"
           >
             <span>
               {strip.barName},{' '}
@@ -35,7 +35,7 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
       {list.plans.map(({ kind, plan: cut }) => (
         <div key={kind} className="mt-2">
           {cut.kind === 'tooLong' ? (
-            <p className="field-problem">No stock length holds {cut.piecesMm.join(', ')} mm.</p>
+            <p className="text-stopline font-semibold">No stock length holds {cut.piecesMm.join(', ')} mm.</p>
           ) : (
             cut.cuts.map((each, i) => (
               <p key={i}>
@@ -47,11 +47,11 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
         </div>
       ))}
       {list.unsure.map(({ barName, say }) => (
-        <p key={`${barName} ${say}`} className="field-problem mt-1">
+        <p key={`${barName} ${say}`} className="text-stopline mt-1 font-semibold">
           {barName}: {say}
         </p>
       ))}
-      <p className="field-note mt-1">
+      <p className="text-ink2 text-[0.82rem] mt-1">
         The slot is taken to run from inside the one cap to inside the other: tape it before you cut. Each
         strip is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); least bought
         for the whole job.

@@ -1,4 +1,7 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
+import { LABEL } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import { peak, type Plan, settle, UNSETTLED } from '@/core'
 import { useIsDemo } from '@/ui/state/settings-store'
 import { useEffect, useRef, useState } from 'react'
@@ -108,7 +111,7 @@ export function DeviceReader({
   const driver = link.at === 'there' ? link.driver : undefined
   return (
     <fieldset className="bay-device">
-      <legend className="field-label">From a device</legend>
+      <legend className={LABEL}>From a device</legend>
       {driver ? (
         <>
           <p aria-live="polite">
@@ -117,34 +120,31 @@ export function DeviceReader({
           <div className="flex flex-wrap gap-1.5">
             {isSimulated(driver) &&
               driver.plays.map(({ id, name }) => (
-                <button
+                <Button
                   key={id}
-                  type="button"
-                  className="plain"
+
                   onClick={() => {
                     state.current = { settling: UNSETTLED, pulled: undefined, given: false }
                     driver.play(id, target)
                   }}
                 >
                   {name}
-                </button>
+                </Button>
               ))}
-            <button
-              type="button"
-              className="plain"
+            <Button
               onClick={() => {
                 connection.current?.close()
                 setLink({ at: 'none' })
               }}
             >
               Disconnect
-            </button>
+            </Button>
           </div>
         </>
       ) : (
         <div className="flex flex-wrap gap-1.5">
           <select
-            className="field w-auto! flex-1"
+            className="select flex-1"
             aria-label="Device"
             value={chosen}
             onChange={(event) => {
@@ -160,9 +160,7 @@ export function DeviceReader({
               </option>
             ))}
           </select>
-          <button
-            type="button"
-            className="plain"
+          <Button
             disabled={link.at === 'connecting' || chosen === ''}
             onClick={() => {
               const next = fitting.find(({ id }) => id === chosen)
@@ -170,15 +168,13 @@ export function DeviceReader({
             }}
           >
             {link.at === 'connecting' ? 'Connecting' : 'Connect'}
-          </button>
+          </Button>
         </div>
       )}
       {link.at === 'lost' && (
-        <p role="alert" className="field-problem">
-          {link.reason} What was read before is kept; connect again to go on.
-        </p>
+        <Problem>{link.reason} What was read before is kept; connect again to go on.</Problem>
       )}
-      {noise !== undefined && <p className="field-note">{noise}</p>}
+      {noise !== undefined && <p className="text-ink2 text-[0.82rem]">{noise}</p>}
     </fieldset>
   )
 }

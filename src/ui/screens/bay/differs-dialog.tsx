@@ -1,4 +1,5 @@
 'use client'
+import { LABEL, TickBox } from '@/ui/kit/field'
 import { type Finding, type Hold, phraseText, type Plan, type Step } from '@/core'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
@@ -54,21 +55,17 @@ export function DiffersDialog({
       {step.title}
       {open.length > 0 && (
         <fieldset className="mt-2 grid gap-1">
-          <legend className="field-label">What it is about; only this is let pass</legend>
+          <legend className={LABEL}>What it is about; only this is let pass</legend>
           {open.map((hold) => (
-            <label key={hold.id} className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 flex-none"
-                checked={about.includes(hold.id)}
-                onChange={(event) => {
-                  setAbout(
-                    event.target.checked ? [...about, hold.id] : about.filter((each) => each !== hold.id),
-                  )
-                }}
-              />
+            <TickBox
+              key={hold.id}
+              checked={about.includes(hold.id)}
+              onTick={(on) => {
+                setAbout(on ? [...about, hold.id] : about.filter((each) => each !== hold.id))
+              }}
+            >
               {wordsOf(hold)}
-            </label>
+            </TickBox>
           ))}
         </fieldset>
       )}

@@ -105,7 +105,7 @@ function Reading({
       />
     )
   return (
-    <div className="hair-b py-2">
+    <div className="border-hair border-b py-2">
       <QuantityField
         label={TAPED_NAME[taped]}
         dimension="length"

@@ -1,4 +1,5 @@
 'use client'
+import { TextBox } from '@/ui/kit/field'
 import { useState } from 'react'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -14,16 +15,14 @@ export function NameField() {
   const fitter = useSettings((store) => store.settings.fitter)
   const change = useSettings((store) => store.change)
   return (
-    <label className="mt-2 block">
-      <span className="field-label">Who says so</span>
-      <input
-        className="field"
-        maxLength={80}
-        value={fitter}
-        onChange={(event) => {
-          change({ fitter: event.target.value })
-        }}
-      />
-    </label>
+    <TextBox
+      label="Who says so"
+      className="mt-2"
+      maxLength={80}
+      value={fitter}
+      onText={(text) => {
+        change({ fitter: text })
+      }}
+    />
   )
 }

@@ -1,4 +1,7 @@
 'use client'
+import { Table } from '@/ui/kit/table'
+import { Problem } from '@/ui/kit/field-note'
+import { Button } from '@/ui/kit/button'
 import { type BayProgress, partsCheck, type PartsLine, type Plan, type Survey } from '@/core'
 import { useId, useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
@@ -38,9 +41,7 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
             if (event.key === 'Enter') event.currentTarget.blur()
           }}
         />
-        <button
-          type="button"
-          className="plain"
+        <Button
           aria-label={`All ${line.count} there: ${line.what}, ${line.box}`}
           disabled={counted === line.count}
           onClick={() => {
@@ -48,13 +49,9 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
           }}
         >
           {counted === line.count ? '✓' : 'All'}
-        </button>
+        </Button>
       </div>
-      {problem !== undefined && (
-        <p id={id} role="alert" className="field-problem">
-          {problem}
-        </p>
-      )}
+      {problem !== undefined && <Problem id={id}>{problem}</Problem>}
     </>
   )
 }
@@ -85,9 +82,7 @@ export function PartsTable({
             : ''}
         </span>
         {open.length > 0 && (
-          <button
-            type="button"
-            className="plain"
+          <Button
             onClick={() => {
               logFor(
                 plan,
@@ -101,11 +96,11 @@ export function PartsTable({
             }}
           >
             The rest is all there
-          </button>
+          </Button>
         )}
       </p>
       <div className="overflow-x-auto" role="region" aria-label="Parts" tabIndex={0}>
-        <table className="forces-table bay-parts">
+        <Table className="bay-parts">
           <thead>
             <tr>
               <th scope="col">Part</th>
@@ -146,7 +141,7 @@ export function PartsTable({
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
       {check.unused.length > 0 && (
         <p className="mt-2">

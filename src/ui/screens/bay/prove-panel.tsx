@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { askedOf, type BayProgress, type Plan, type ProofOutcome, type Step } from '@/core'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/kit/quantity'
@@ -35,32 +36,30 @@ export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; p
               aria-label={item.cases ? `How it went: ${name}` : 'How it went'}
             >
               {(item.cases ? DRIVEN : HOW).map(([outcome, words]) => (
-                <button
+                <Button
                   key={outcome}
-                  type="button"
-                  className={`plain min-h-14! ${item.cases ? 'text-[15px]' : 'text-[17px]'} ${progress.proved.get(id) === outcome ? 'solid' : ''}`}
-                  aria-pressed={progress.proved.get(id) === outcome}
+                  className={`min-h-14! ${item.cases ? 'text-[15px]!' : 'text-[17px]!'}`}
+                  pressed={progress.proved.get(id) === outcome}
                   onClick={() => {
                     say(id, what, outcome)
                   }}
                 >
                   {words}
-                </button>
+                </Button>
               ))}
             </div>
           </div>
         )
       })}
       {item.cases && open.length > 0 && open.length < item.cases.length && (
-        <button
-          type="button"
-          className="plain min-h-12!"
+        <Button
+          className="min-h-12!"
           onClick={() => {
             for (const { id, name } of open) say(id, `${item.title}: ${name}`, 'notDriven')
           }}
         >
           The rest was not driven
-        </button>
+        </Button>
       )}
     </>
   )

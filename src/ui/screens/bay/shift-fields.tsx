@@ -1,4 +1,5 @@
 'use client'
+import { INPUT, LABEL, TextBox } from '@/ui/kit/field'
 import { useSettings } from '@/ui/state/settings-store'
 
 const TOOLS = [
@@ -12,48 +13,42 @@ export function ShiftFields() {
   const change = useSettings((store) => store.change)
   return (
     <fieldset className="grid gap-2">
-      <legend className="field-label">This shift</legend>
+      <legend className={LABEL}>This shift</legend>
       <label className="block">
-        <span className="field-label">Who fits it</span>
+        <span className={LABEL}>Who fits it</span>
         <input
-          className="field"
+          className={INPUT}
           value={settings.fitter}
           maxLength={80}
           onChange={(event) => {
             change({ fitter: event.target.value })
           }}
         />
-        <span className="field-note">signs what goes into the log from now on</span>
+        <span className="text-ink2 text-[0.82rem]">signs what goes into the log from now on</span>
       </label>
       {TOOLS.map(([tool, label]) => (
         <div key={tool} className="grid gap-2">
-          <label className="block">
-            <span className="field-label">{label}</span>
-            <input
-              className="field"
-              value={settings[tool]?.name ?? ''}
-              maxLength={120}
-              onChange={(event) => {
-                const name = event.target.value
-                change({ [tool]: name === '' ? undefined : { ...settings[tool], name } })
-              }}
-            />
-          </label>
-          <label className="block">
-            <span className="field-label">calibrated until</span>
-            <input
-              type="date"
-              className="field"
-              aria-label={`${label}: calibrated until`}
-              disabled={settings[tool] === undefined}
-              value={settings[tool]?.until ?? ''}
-              onChange={(event) => {
-                const until = event.target.value
-                const name = settings[tool]?.name ?? ''
-                change({ [tool]: until === '' ? { name } : { name, until } })
-              }}
-            />
-          </label>
+          <TextBox
+            label={label}
+            value={settings[tool]?.name ?? ''}
+            maxLength={120}
+            onText={(text) => {
+              const name = text
+              change({ [tool]: name === '' ? undefined : { ...settings[tool], name } })
+            }}
+          />
+          <TextBox
+            label="calibrated until"
+            type="date"
+            aria-label={`${label}: calibrated until`}
+            disabled={settings[tool] === undefined}
+            value={settings[tool]?.until ?? ''}
+            onText={(text) => {
+              const until = text
+              const name = settings[tool]?.name ?? ''
+              change({ [tool]: until === '' ? { name } : { name, until } })
+            }}
+          />
         </div>
       ))}
     </fieldset>

@@ -1,4 +1,5 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
 import type { BayProgress, Plan, Step, Survey } from '@/core'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'
@@ -42,7 +43,7 @@ export function StepPanel(props: Props) {
       return (
         <ul>
           {step.task.groups.map(({ joint }) => (
-            <li key={joint.id} className="hair-b py-2">
+            <li key={joint.id} className="border-hair border-b py-2">
               <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
               <span className="text-ink2 block text-[13px]">
                 {joint.washers}; {joint.security}
@@ -56,7 +57,7 @@ export function StepPanel(props: Props) {
     case 'confirm':
       return step.tools.length === 0 ? null : (
         <p>
-          <span className="field-label">Tools</span>
+          <span className={LABEL}>Tools</span>
           {step.tools.join(', ')}
         </p>
       )

@@ -1,4 +1,7 @@
 'use client'
+import { Table } from '@/ui/kit/table'
+import { Choice } from '@/ui/kit/choice'
+import { LABEL, SELECT } from '@/ui/kit/field'
 import {
   aimNm,
   amountIn,
@@ -95,7 +98,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
   return (
     <>
       <div className="overflow-x-auto" role="region" aria-label="Passes" tabIndex={0}>
-        <table className="forces-table">
+        <Table>
           <thead>
             <tr>
               <th scope="col">Place</th>
@@ -139,7 +142,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
       {pull ? (
         <>
@@ -183,21 +186,13 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
       ) : recheckWords(joint) !== undefined ? (
         <p>{recheckWords(joint)}.</p>
       ) : (
-        <label className="field-label block">
-          Pull one again
-          <select
-            className="field"
-            value=""
-            onChange={(event) => {
-              setAgain(event.target.value)
-            }}
-          >
-            <option value="">none</option>
-            {spots.map((spot) => (
-              <option key={spot}>{spot}</option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Pull one again"
+          value=""
+          unsaid="none"
+          options={spots.map((spot) => [spot, spot] as const)}
+          onChange={setAgain}
+        />
       )}
     </>
   )

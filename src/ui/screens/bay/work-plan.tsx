@@ -1,4 +1,5 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
 import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } from '@/core'
 import { Behind, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/kit/quantity'
@@ -26,24 +27,24 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
       >
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
           <div>
-            <dt className="field-label">One fitter</dt>
+            <dt className={LABEL}>One fitter</dt>
             <dd className="height-label">
               {hours(one.fromMin)} to {hours(one.toMin)}
             </dd>
-            <dd className="field-note">
+            <dd className="text-ink2 text-[0.82rem]">
               {schedule.helper.length > 0 ? `with a helper for ${schedule.helper.length} steps` : 'alone'}
             </dd>
           </div>
           <div>
-            <dt className="field-label">Two fitters</dt>
+            <dt className={LABEL}>Two fitters</dt>
             <dd className="height-label">
               {hours(two.fromMin)} to {hours(two.toMin)}
             </dd>
           </div>
           <div>
-            <dt className="field-label">How hard</dt>
+            <dt className={LABEL}>How hard</dt>
             <dd className="height-label">{HARD[difficulty]}</dd>
-            <dd className="field-note">{because.join('; ')}</dd>
+            <dd className="text-ink2 text-[0.82rem]">{because.join('; ')}</dd>
           </div>
         </dl>
         <svg
@@ -82,7 +83,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           ])}
         />
         <p className="mt-1">
-          <span className="field-label">Tools</span>
+          <span className={LABEL}>Tools</span>
           {tools.join(', ')}
         </p>
       </Panel>

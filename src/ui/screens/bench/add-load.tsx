@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { type Basis, choicesOf, type Load, type When, WHENS } from '@/core'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
@@ -91,10 +92,10 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
             onChange={setWhen}
           />
         )}
-        <button type="button" className="plain solid" disabled={!amount} onClick={add}>
+        <Button look="solid" disabled={!amount} onClick={add}>
           Add it
-        </button>
-        {!amount && <p className="field-note">Type its {fluid ? 'volume' : 'weight'} first.</p>}
+        </Button>
+        {!amount && <p className="text-ink2 text-[0.82rem]">Type its {fluid ? 'volume' : 'weight'} first.</p>}
       </div>
     </Modal>
   )

@@ -1,7 +1,7 @@
 'use client'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { type Answer, answered, type Ask, inputOf } from '@/core'
-import Link from 'next/link'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import type { DialogName } from '@/ui/actions'
@@ -41,22 +41,16 @@ function Way({
 }) {
   const job = usePlan((store) => store.plan?.id ?? '')
   if (target.open === 'vehicle' || target.open === 'rack' || target.open === 'gear')
-    return (
-      <Link className="plain" href={sheetOf(target, job)}>
-        {words}
-      </Link>
-    )
+    return <ButtonLink href={sheetOf(target, job)}>{words}</ButtonLink>
   const dialog = DIALOG[target.open]
   return (
-    <button
-      type="button"
-      className="plain"
+    <Button
       onClick={() => {
         show(dialog)
       }}
     >
       {words}
-    </button>
+    </Button>
   )
 }
 

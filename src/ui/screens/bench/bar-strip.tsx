@@ -1,4 +1,5 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
 import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -68,7 +69,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <div>
-          <dt className="field-label">Past the outer feet, from their centres</dt>
+          <dt className={LABEL}>Past the outer feet, from their centres</dt>
           <dd>
             left <Quantity dimension="length" value={ends.leftMm} />, right{' '}
             <Quantity dimension="length" value={ends.rightMm} />
@@ -76,11 +77,11 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </div>
         {spread !== undefined && (
           <div>
-            <dt className="field-label">Spread to the next bar, centre to centre</dt>
+            <dt className={LABEL}>Spread to the next bar, centre to centre</dt>
             <dd>
               <Quantity dimension="length" value={spread} />
             </dd>
-            <dd className="field-note">
+            <dd className="text-ink2 text-[0.82rem]">
               most gear likes <Quantity dimension="length" value={LIKED_SPREAD_MM.from} /> to{' '}
               <Quantity dimension="length" value={LIKED_SPREAD_MM.to} />: a hint, no rule
             </dd>
@@ -88,7 +89,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         )}
         {width && (
           <div>
-            <dt className="field-label">Widest that would still go over all its bars</dt>
+            <dt className={LABEL}>Widest that would still go over all its bars</dt>
             <dd>
               <Quantity dimension="length" value={width.widestMm} />
             </dd>

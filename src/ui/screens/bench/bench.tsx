@@ -1,4 +1,7 @@
 'use client'
+import { FieldSwitch } from './field-switch'
+import { Alert } from '@/ui/kit/alert'
+import { Button } from '@/ui/kit/button'
 import { useUnits } from '@/ui/state/settings-store'
 import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
@@ -162,26 +165,21 @@ function OpenBench({ plan }: { plan: Plan }) {
     <div className="bench">
       <HeaderOf survey={survey} review={review} show={setDialog} />
       {saving.at === 'failed' && (
-        <p
-          role="alert"
-          className="bg-error text-error-content col-span-full flex flex-wrap items-center gap-3 px-4 py-2 font-semibold"
-        >
+        <Alert look="error" className="col-span-full">
           {saving.reason} This job is only in memory: download it before you close the page.
-          <button
-            type="button"
-            className="plain text-base-content"
+          <Button
             onClick={() => {
               downloadPlan(plan)
             }}
           >
             Download it now
-          </button>
-        </p>
+          </Button>
+        </Alert>
       )}
       {elsewhere && (
-        <p role="status" className="mind-hatch col-span-full px-4 py-2 font-semibold">
+        <Alert look="mind" className="col-span-full">
           This job is open in another tab too. What is saved last stays: work in one of them.
-        </p>
+        </Alert>
       )}
       <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
         <ShelfOf plan={dragFrom ?? later} search={search} />
@@ -189,8 +187,13 @@ function OpenBench({ plan }: { plan: Plan }) {
       <main className="bench-sheet">
         <div className="relative min-h-0 flex-1">
           <SheetOf marks={marks} />
-          <OpeningsOf survey={survey} />
+        </div>
+        <div className="bg-paper flex flex-wrap justify-between px-2">
           <ZoomButtonsOf survey={survey} picked={marks.picked} />
+          <div className="flex flex-wrap">
+            <FieldSwitch />
+            <OpeningsOf survey={survey} />
+          </div>
         </div>
         <StripOf plan={plan} picked={stripPicked} />
       </main>
@@ -202,9 +205,8 @@ function OpenBench({ plan }: { plan: Plan }) {
         <PanelsOf plan={later} show={setDialog} />
       </aside>
       <nav className="bench-drawers" aria-label="Panels">
-        <button
-          type="button"
-          className="plain flex-1"
+        <Button
+          className="flex-1"
           aria-expanded={drawer === 'shelf'}
           aria-controls="shelf"
           onClick={() => {
@@ -212,10 +214,10 @@ function OpenBench({ plan }: { plan: Plan }) {
           }}
         >
           {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
-        </button>
-        <button
-          type="button"
-          className="plain solid flex-1"
+        </Button>
+        <Button
+          look="solid"
+          className="flex-1"
           aria-expanded={drawer === 'path'}
           aria-controls="path"
           onClick={() => {
@@ -225,7 +227,7 @@ function OpenBench({ plan }: { plan: Plan }) {
           {drawer === 'path'
             ? 'Close the load path'
             : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
-        </button>
+        </Button>
       </nav>
       {dialog === 'settings' && <SettingsDialog onClose={close} />}
       {(cell !== undefined || (dialog !== undefined && dialog !== 'settings')) && (

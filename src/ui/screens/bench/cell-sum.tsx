@@ -1,4 +1,6 @@
 'use client'
+import { Table } from '@/ui/kit/table'
+import { Button } from '@/ui/kit/button'
 import {
   type Cell,
   cellParts,
@@ -111,13 +113,9 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
           source({ on })
         }}
       />
-      <button
-        type="button"
-        className="plain self-end"
-        onClick={() => run({ do: 'removeRating', owner, ratingId: rating.id })}
-      >
+      <Button className="self-end" onClick={() => run({ do: 'removeRating', owner, ratingId: rating.id })}>
         Remove
-      </button>
+      </Button>
     </fieldset>
   )
 }
@@ -167,7 +165,7 @@ function SumTable({ cell }: { cell: Cell }) {
   if (parts.length === 0) return <p>Nothing hangs on it in this state.</p>
   return (
     <div className="overflow-x-auto">
-      <table className="sum">
+      <Table>
         <thead>
           <tr>
             <th scope="col">Part</th>
@@ -210,7 +208,7 @@ function SumTable({ cell }: { cell: Cell }) {
             </td>
           </tr>
         </tfoot>
-      </table>
+      </Table>
     </div>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import type { Clearance, Plan } from '@/core'
 import { useState } from 'react'
 import { TextField } from '@/ui/kit/choice'
@@ -30,14 +31,12 @@ function Row({ clearance }: { clearance: Clearance }) {
           }
         />
       </div>
-      <button
-        type="button"
-        className="plain"
+      <Button
         aria-label={`Remove ${clearance.name}`}
         onClick={() => run({ do: 'removeClearance', clearanceId: clearance.id })}
       >
         Remove
-      </button>
+      </Button>
     </li>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
@@ -17,23 +18,20 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
         “{plan.job.name}” will be gone from this browser. A file you downloaded can be opened again.
       </p>
       {problem !== undefined && (
-        <p role="alert" className="field-problem mb-2">
+        <p role="alert" className="text-stopline mb-2 font-semibold">
           {problem}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="plain"
+        <Button
           onClick={() => {
             downloadPlan(plan)
           }}
         >
           Download it first
-        </button>
-        <button
-          type="button"
-          className="plain bg-error! text-error-content!"
+        </Button>
+        <Button
+          className="bg-error! text-error-content!"
           onClick={() => {
             void dropPlan(plan.id).then((dropped) => {
               if (dropped.ok) router.push(to('jobs'))
@@ -42,7 +40,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
           }}
         >
           Delete it
-        </button>
+        </Button>
       </div>
     </Modal>
   )

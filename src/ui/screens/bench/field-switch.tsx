@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { create } from 'zustand'
 
 interface FieldStore {
@@ -18,15 +19,14 @@ export const useField = create<FieldStore>((set, get) => ({
 export function FieldSwitch() {
   const shown = useField((store) => store.shown)
   return (
-    <button
-      type="button"
-      className="plain"
+    <Button
+      look="quiet"
       aria-pressed={shown}
       onClick={() => {
         useField.getState().toggle()
       }}
     >
       Next kilo
-    </button>
+    </Button>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { type FindingStates, phraseText, type Remedy } from '@/core'
 import { memo, useState, type KeyboardEvent } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
@@ -72,15 +73,14 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       {finding.aside && (
         <p className="mt-1 text-[13px]">
           Set aside by {finding.aside.by} on {finding.aside.on}: {finding.aside.reason}{' '}
-          <button
-            type="button"
-            className="quiet"
+          <Button
+            look="word"
             onClick={() => {
               for (const each of row.all) run({ do: 'askAgain', findingId: each.id })
             }}
           >
             Ask again
-          </button>
+          </Button>
         </p>
       )}
       {answers.length > 0 && !finding.aside && (
@@ -93,10 +93,9 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       {remedies && remedies.length > 0 && (
         <div className="mt-1.5 flex flex-wrap gap-1.5">
           {remedies.map((remedy, i) => (
-            <button
+            <Button
               key={i}
-              type="button"
-              className={`plain fix ${i === 0 ? 'solid' : ''}`}
+              look={i === 0 ? 'solid' : 'word'}
               onClick={() => {
                 run(remedy.command)
               }}
@@ -104,7 +103,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
               <span>
                 <PhraseLine phrase={remedy.message} />
               </span>
-            </button>
+            </Button>
           ))}
         </div>
       )}
@@ -114,15 +113,14 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (
-        <button
-          type="button"
-          className="quiet"
+        <Button
+          look="word"
           onClick={() => {
             setSettingAside(true)
           }}
         >
           Set aside for this job
-        </button>
+        </Button>
       )}
       {settingAside && (
         <SetAsideDialog

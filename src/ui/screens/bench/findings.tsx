@@ -42,7 +42,7 @@ function Told({ findings }: { findings: readonly Finding[] }) {
   return (
     <ul className="text-[13px] leading-snug">
       {findings.map((finding) => (
-        <li key={finding.id} className="hair-b py-1">
+        <li key={finding.id} className="border-hair border-b py-1">
           <span className="text-ink2">
             {TITLE.get(finding.rule)}
             {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}

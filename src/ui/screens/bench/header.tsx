@@ -1,4 +1,6 @@
 'use client'
+import { Kbd } from '@/ui/kit/kbd'
+import { Button } from '@/ui/kit/button'
 import type { Review, Survey } from '@/core'
 import { Redo2, Undo2 } from 'lucide-react'
 import { Wordmark } from '@/ui/kit/mark'
@@ -39,7 +41,7 @@ export function Header({
   const { plan } = survey
   const racks = plan.racks.map((rack) => rack.name).join(' + ')
   return (
-    <header className="bench-header">
+    <header className="border-base-content bg-base-100 col-span-full flex flex-wrap items-center gap-3 border-b-[1.5px] px-3.5 py-1">
       <Wordmark />
       <div className="min-w-0 flex-1">
         <h1 className="flex items-baseline gap-2 text-[16px] leading-tight">
@@ -53,40 +55,37 @@ export function Header({
       </div>
       <StateSwitch survey={survey} review={review} />
       <div className="flex gap-1.5">
-        <button
-          type="button"
-          className="plain"
+        <Button
+          look="quiet"
           aria-label={`Units: ${UNITS_WORD[units]}. Change to ${UNITS_WORD[NEXT_UNITS[units]]}`}
           onClick={() => {
             change({ units: NEXT_UNITS[units] })
           }}
         >
           {UNITS_WORD[units]}
-        </button>
-        <button type="button" className="plain" disabled={!canUndo} onClick={undo} aria-label="Undo">
+        </Button>
+        <Button look="quiet" disabled={!canUndo} onClick={undo} aria-label="Undo">
           <Undo2 size={18} aria-hidden />
-        </button>
-        <button type="button" className="plain" disabled={!canRedo} onClick={redo} aria-label="Redo">
+        </Button>
+        <Button look="quiet" disabled={!canRedo} onClick={redo} aria-label="Redo">
           <Redo2 size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
+          look="quiet"
           onClick={() => {
             downloadPlan(plan)
           }}
         >
           Download
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
+          look="quiet"
           onClick={() => {
             show('palette')
           }}
         >
-          More<kbd aria-hidden>Ctrl K</kbd>
-        </button>
+          More<Kbd aria-hidden>Ctrl K</Kbd>
+        </Button>
       </div>
     </header>
   )

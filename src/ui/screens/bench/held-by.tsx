@@ -1,4 +1,6 @@
 'use client'
+import { LABEL, TickBox } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import { type Fitting, isLong, isLoose, type Straps, type ThingAt } from '@/core'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
@@ -20,28 +22,24 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
   return (
     <>
       {fitting?.adapter && (
-        <button type="button" className="plain" onClick={() => without('adapter')}>
-          Take off {fitting.adapter.name}
-        </button>
+        <Button onClick={() => without('adapter')}>Take off {fitting.adapter.name}</Button>
       )}
       {fitting?.boltMm !== undefined && (
-        <button type="button" className="plain" onClick={() => without('boltMm')}>
+        <Button onClick={() => without('boltMm')}>
           Bolts of <Quantity dimension="length" value={fitting.boltMm} />: use its own
-        </button>
+        </Button>
       )}
       {fitting?.nutSlotMm !== undefined && (
-        <button type="button" className="plain" onClick={() => without('nutSlotMm')}>
+        <Button onClick={() => without('nutSlotMm')}>
           Nuts for <Quantity dimension="length" value={fitting.nutSlotMm} />: use its own
-        </button>
+        </Button>
       )}
       {fitting?.hole !== undefined && (
-        <button type="button" className="plain" onClick={() => without('hole')}>
-          Hole {fitting.hole + 1}: use the first
-        </button>
+        <Button onClick={() => without('hole')}>Hole {fitting.hole + 1}: use the first</Button>
       )}
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
-          <legend className="field-label">Straps over it</legend>
+          <legend className={LABEL}>Straps over it</legend>
           <div className="w-16">
             <Choice
               label="How many"
@@ -67,19 +65,17 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLong(thing) && (
         <fieldset className="flex items-end gap-3">
-          <legend className="field-label">Lines</legend>
+          <legend className={LABEL}>Lines</legend>
           {(['bow', 'stern'] as const).map((end) => (
-            <label key={end} className="flex min-h-11 items-center gap-1.5">
-              <input
-                type="checkbox"
-                className="h-5 w-5"
-                checked={lines[end]}
-                onChange={(event) => {
-                  run({ do: 'setLines', placementId, lines: { ...lines, [end]: event.target.checked } })
-                }}
-              />
+            <TickBox
+              key={end}
+              checked={lines[end]}
+              onTick={(on) => {
+                run({ do: 'setLines', placementId, lines: { ...lines, [end]: on } })
+              }}
+            >
               {end}
-            </label>
+            </TickBox>
           ))}
         </fieldset>
       )}

@@ -1,4 +1,6 @@
 'use client'
+import { LABEL, TickBox } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import {
   ASIDE_LOOKS,
   bayRulesOf,
@@ -190,34 +192,30 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
           }}
         />
         <fieldset className="col-span-full">
-          <legend className="field-label">To be looked at in every job</legend>
+          <legend className={LABEL}>To be looked at in every job</legend>
           <div className="flex flex-wrap gap-3">
             {ASIDE_LOOKS.map((look) => (
-              <label key={look} className="flex min-h-11 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={rules.mustLook?.includes(look) ?? false}
-                  onChange={(event) => {
-                    const others = (rules.mustLook ?? []).filter((each) => each !== look)
-                    set({ mustLook: event.target.checked ? [...others, look] : others })
-                  }}
-                />
+              <TickBox
+                key={look}
+                checked={rules.mustLook?.includes(look) ?? false}
+                onTick={(on) => {
+                  const others = (rules.mustLook ?? []).filter((each) => each !== look)
+                  set({ mustLook: on ? [...others, look] : others })
+                }}
+              >
                 {look}
-              </label>
+              </TickBox>
             ))}
           </div>
         </fieldset>
-        <button
-          type="button"
-          className="plain"
+        <Button
           onClick={() => {
             change({ house: rules })
             onClose()
           }}
         >
           Keep these as the shop's rules for new jobs
-        </button>
+        </Button>
       </div>
     </Modal>
   )

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { type Group, JOB_FIELD, type Plan } from '@/core'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
@@ -54,11 +55,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
   return (
     <Modal title="Job details" onClose={onClose}>
       <div className="grid gap-3">
-        {refusal !== undefined && (
-          <p role="alert" className="field-problem">
-            {refusal}
-          </p>
-        )}
+        {refusal !== undefined && <Problem>{refusal}</Problem>}
         <Texts of={JOB_FIELD} value={job} onText={(key, text) => run({ ...job, [key]: text })} />
         <TextField
           label="Plate"

@@ -1,7 +1,7 @@
 'use client'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { keepPlan } from '@/storage/plans'
@@ -32,9 +32,7 @@ function CopyJob({ plan }: { plan: Plan }) {
   }
   return (
     <>
-      <button type="button" className="plain" onClick={() => void copy()}>
-        Copy this job
-      </button>
+      <Button onClick={() => void copy()}>Copy this job</Button>
       {reason !== undefined && (
         <p role="alert" className="text-stopline basis-full font-semibold">
           {reason}
@@ -50,36 +48,23 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
     <section aria-label="This job" className="border-base-content border-t-[1.5px] px-3 py-3">
       <h2 className="mb-2 text-[15px]">This job</h2>
       <div className="flex flex-wrap gap-1.5">
-        <Link className="plain" href={to('vehicle', { job: plan.id })}>
-          Vehicle
-        </Link>
-        <Link className="plain" href={to('forces', { job: plan.id })}>
-          Forces
-        </Link>
-        <Link className="plain" href={to('bay', { job: plan.id })}>
-          Bay
-        </Link>
-        <Link className="plain" href={to('handover', { job: plan.id })}>
-          Handover
-        </Link>
-        <Link className="plain" href={to('log', { vehicle: plan.car.id })}>
-          Log
-        </Link>
+        <ButtonLink href={to('vehicle', { job: plan.id })}>Vehicle</ButtonLink>
+        <ButtonLink href={to('forces', { job: plan.id })}>Forces</ButtonLink>
+        <ButtonLink href={to('bay', { job: plan.id })}>Bay</ButtonLink>
+        <ButtonLink href={to('handover', { job: plan.id })}>Handover</ButtonLink>
+        <ButtonLink href={to('log', { vehicle: plan.car.id })}>Log</ButtonLink>
         <CopyJob plan={plan} />
-        <Link className="plain" href={to('compare', { a: plan.id })}>
-          Compare with another
-        </Link>
+        <ButtonLink href={to('compare', { a: plan.id })}>Compare with another</ButtonLink>
         {TOOLS.map(([dialog, words]) => (
-          <button
+          <Button
             key={dialog}
-            type="button"
-            className="plain"
+
             onClick={() => {
               show(dialog)
             }}
           >
             {words}
-          </button>
+          </Button>
         ))}
       </div>
     </section>

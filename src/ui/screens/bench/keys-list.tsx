@@ -1,4 +1,5 @@
 'use client'
+import { Kbd } from '@/ui/kit/kbd'
 import { KEY_LINES } from '@/ui/actions'
 import { Modal } from '@/ui/kit/modal'
 
@@ -10,7 +11,7 @@ export function KeysList({ onClose }: { onClose: () => void }) {
         {KEY_LINES.map(([keys, words]) => (
           <div key={keys} className="contents">
             <dt>
-              <kbd>{keys}</kbd>
+              <Kbd>{keys}</Kbd>
             </dt>
             <dd>{words}</dd>
           </div>

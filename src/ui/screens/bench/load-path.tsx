@@ -42,7 +42,7 @@ const COARSE_FROM_KG = { kg: 500, lb: 90 } as const
 const LOOK: Readonly<Record<Severity, string>> = {
   stop: 'cell-stop',
   findOut: 'cell-find-out',
-  mind: 'cell-mind',
+  mind: 'mind-hatch',
   clear: '',
 }
 

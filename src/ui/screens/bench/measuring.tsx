@@ -1,4 +1,6 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import {
   asksWhat,
   barsOf,
@@ -83,16 +85,14 @@ function Readings({
         <ol className="flex flex-wrap gap-1" aria-label="Readings">
           {readings.map((reading, i) => (
             <li key={i}>
-              <button
-                type="button"
-                className="plain"
+              <Button
                 aria-label={`Remove the reading ${formatQuantity('length', reading, units)}`}
                 onClick={() => {
                   without(i)
                 }}
               >
                 <Quantity dimension="length" value={reading} /> <span aria-hidden>×</span>
-              </button>
+              </Button>
             </li>
           ))}
         </ol>
@@ -124,7 +124,7 @@ function GateForm({ at }: { at: GateAt }) {
   const subject: MeasuredSubject = { about: 'gate', owner: of.owner, ownerId: of.id, gateId: gate.id }
   const stand = { unmeasured: 'Not measured yet', within: 'Holds', between: 'Mind', outside: 'Does not hold' }
   return (
-    <li className="hair-b py-3">
+    <li className="border-hair border-b py-3">
       <p className="font-semibold">{gate.question}</p>
       <p className="text-ink2 text-[13px]">
         {of.name} asks {phraseText(asksWhat(gate), units)}. <strong>{stand[at.stand.kind]}.</strong>
@@ -249,7 +249,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
         {bars.map(({ bar, rack }) => {
           const of: MeasuredSubject = { about: 'underBar', barId: bar.id }
           return (
-            <li key={bar.id} className="hair-b py-3">
+            <li key={bar.id} className="border-hair border-b py-3">
               <p className="font-semibold">
                 {bar.name}, {rack.name}
               </p>
@@ -269,7 +269,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
       <h3 className="mt-4">Spread, left and right</h3>
       <ul>
         {survey.fit.spreads().pairs.map(({ front, rear, nowMm }) => (
-          <li key={`${front.bar.id} ${rear.bar.id}`} className="hair-b py-3">
+          <li key={`${front.bar.id} ${rear.bar.id}`} className="border-hair border-b py-3">
             <p className="font-semibold">
               {front.bar.name} to {rear.bar.name}
             </p>
@@ -279,7 +279,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
             </p>
             {(['left', 'right'] as const).map((side) => (
               <div key={side} role="group" aria-label={`On the ${side}`}>
-                <p className="field-label mt-1">On the {side}</p>
+                <p className={LABEL}>On the {side}</p>
                 <Readings
                   measurement={lengthAbout(
                     plan,
@@ -300,7 +300,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
       <h3 className="mt-4">Anything else</h3>
       <ul>
         {others.map((measurement) => (
-          <li key={measurement.id} className="hair-b py-3">
+          <li key={measurement.id} className="border-hair border-b py-3">
             <p className="font-semibold">{measurement.of.about === 'other' ? measurement.of.what : ''}</p>
             {measurement.datum !== '' && <p className="text-ink2 text-[13px]">{measurement.datum}</p>}
             <Readings measurement={measurement} of={measurement.of} datum={measurement.datum} />

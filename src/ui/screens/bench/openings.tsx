@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import type { Survey } from '@/core'
 import { useOpening } from '@/ui/state/opening-store'
 
@@ -22,19 +23,19 @@ export function Openings({ survey }: { survey: Survey }) {
   const parts = opensOn(survey)
   if (parts.length === 0) return null
   return (
-    <div className="openings" role="group" aria-label="Draw it opening">
+    <div className="flex flex-wrap" role="group" aria-label="Draw it opening">
       {parts.map(({ id, name }) => (
-        <button
+        <Button
+          look="quiet"
           key={id}
-          type="button"
-          className="plain"
+
           aria-pressed={opening === id}
           onClick={() => {
             toggle(id)
           }}
         >
           Open {name}
-        </button>
+        </Button>
       ))}
     </div>
   )

@@ -1,4 +1,6 @@
 'use client'
+import { Kbd } from '@/ui/kit/kbd'
+import { INPUT } from '@/ui/kit/field'
 import { Command } from 'cmdk'
 import { Modal } from '@/ui/kit/modal'
 import { useStock } from '@/ui/state/stock'
@@ -19,14 +21,14 @@ export default function Palette({ on, onClose }: { on: OnBench; onClose: () => v
   return (
     <Modal title="Everything by name" onClose={onClose}>
       <Command label="Everything by name" className="palette">
-        <Command.Input className="field" placeholder="Type a few letters" data-first-focus />
+        <Command.Input className={INPUT} placeholder="Type a few letters" data-first-focus />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
           <Command.Group heading="Do">
             {actionsByName(on).map((action) => (
               <Command.Item key={action.name} value={action.name} onSelect={choose(action.run)}>
                 <span className="flex-1">{action.name}</span>
-                {action.keys !== undefined && <kbd>{action.keys}</kbd>}
+                {action.keys !== undefined && <Kbd>{action.keys}</Kbd>}
               </Command.Item>
             ))}
           </Command.Group>

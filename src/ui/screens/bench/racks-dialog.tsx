@@ -1,7 +1,7 @@
 'use client'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { choicesOf, type Plan, type Rack, WHENS } from '@/core'
-import Link from 'next/link'
 import { Choice } from '@/ui/kit/choice'
 import { StatusChoice } from './status-choice'
 import { Modal } from '@/ui/kit/modal'
@@ -41,7 +41,7 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
     <Modal title="Racks on this vehicle" onClose={onClose}>
       <ul className="grid gap-2">
         {plan.racks.map((rack) => (
-          <li key={rack.id} className="hair-b flex flex-wrap items-end gap-2 pb-2">
+          <li key={rack.id} className="border-hair border-b flex flex-wrap items-end gap-2 pb-2">
             <span className="w-full font-semibold">{rack.name}</span>
             <StatusChoice
               status={rack.status}
@@ -58,17 +58,13 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
                 />
               </div>
             )}
-            <Link className="plain" href={to('rack', { job: plan.id, rack: rack.id })}>
-              Change
-            </Link>
-            <button
-              type="button"
-              className="plain"
+            <ButtonLink href={to('rack', { job: plan.id, rack: rack.id })}>Change</ButtonLink>
+            <Button
               aria-label={`Take off ${rack.name}`}
               onClick={() => run({ do: 'removeRack', rackId: rack.id })}
             >
               Take off
-            </button>
+            </Button>
           </li>
         ))}
         {plan.racks.length === 0 && <li>The vehicle wears no rack yet.</li>}
@@ -77,7 +73,7 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
           .map(({ id, gearId, status }) => {
             const name = plan.gear.find((gear) => gear.id === gearId)?.name ?? id
             return (
-              <li key={id} className="hair-b flex flex-wrap items-end gap-2 pb-2">
+              <li key={id} className="border-hair border-b flex flex-wrap items-end gap-2 pb-2">
                 <span className="w-full">{name}</span>
                 <StatusChoice
                   status={status}
@@ -93,20 +89,17 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
       <ul className="grid gap-1">
         {offers.map(({ rack, attachmentId }) => (
           <li key={rack.id}>
-            <button
-              type="button"
-              className="plain w-full justify-start"
+            <Button
+              className="w-full justify-start"
               onClick={() => run({ do: 'addRack', rack: withOwnIds(rack, attachmentId) })}
             >
               {rack.name}
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
       <p className="mt-3">
-        <Link className="plain" href={to('rack', { job: plan.id })}>
-          Enter your own rack
-        </Link>
+        <ButtonLink href={to('rack', { job: plan.id })}>Enter your own rack</ButtonLink>
       </p>
     </Modal>
   )

@@ -1,4 +1,7 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
+import { LABEL, TEXTAREA, TextBox } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import { type Finding, saidOf } from '@/core'
 import { useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
@@ -36,22 +39,19 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
         It stays Find out, and the handover sheet opens with it. It is asked again when what it hangs on
         changes.
       </p>
-      <label className="block">
-        <span className="field-label">Who sets it aside</span>
-        <input
-          className="field"
-          maxLength={80}
-          value={by}
-          onChange={(event) => {
-            setBy(event.target.value)
-          }}
-        />
-      </label>
+      <TextBox
+        label="Who sets it aside"
+        maxLength={80}
+        value={by}
+        onText={(text) => {
+          setBy(text)
+        }}
+      />
       <label className="mt-2 block">
-        <span className="field-label">Why</span>
+        <span className={LABEL}>Why</span>
         <textarea
           data-first-focus
-          className="field h-24! py-2"
+          className={`${TEXTAREA} h-24`}
           maxLength={1000}
           value={reason}
           onChange={(event) => {
@@ -59,14 +59,10 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
           }}
         />
       </label>
-      {asked && lacking && (
-        <p role="alert" className="field-problem">
-          Say who sets it aside, and why.
-        </p>
-      )}
-      <button type="button" className="plain solid mt-3" onClick={put}>
+      {asked && lacking && <Problem>Say who sets it aside, and why.</Problem>}
+      <Button look="solid" className="mt-3" onClick={put}>
         Set it aside
-      </button>
+      </Button>
     </Modal>
   )
 }

@@ -1,4 +1,8 @@
 'use client'
+import { Kbd } from '@/ui/kit/kbd'
+import { Choice } from '@/ui/kit/choice'
+import { TextBox, TickBox } from '@/ui/kit/field'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   type Compatible,
@@ -10,7 +14,6 @@ import {
   type UnitChoice,
   weightRoom,
 } from '@/core'
-import Link from 'next/link'
 import { Ban, Check, Wrench } from 'lucide-react'
 import { useRef, useState, type PointerEvent, type RefObject } from 'react'
 import { Glyph } from '@/ui/drawing/glyph'
@@ -151,54 +154,36 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
   return (
     <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
-        <label className="flex min-h-8 items-center gap-2 text-[14px]">
-          <input
-            type="checkbox"
-            className="h-5 w-5"
-            checked={onlyFitting}
-            onChange={(event) => {
-              setOnlyFitting(event.target.checked)
-            }}
-          />
+        <TickBox
+          className="min-h-8 text-[14px]"
+          checked={onlyFitting}
+          onTick={(on) => {
+            setOnlyFitting(on)
+          }}
+        >
           Only what fits
-        </label>
-        <label className="block">
-          <span className="field-label">Find gear</span>
-          <span className="relative block">
-            <input
-              ref={search}
-              type="search"
-              className="field"
-              value={words}
-              onChange={(event) => {
-                setWords(event.target.value)
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'Escape') event.currentTarget.blur()
-              }}
-            />
-            <kbd className="field-key" aria-hidden>
-              /
-            </kbd>
-          </span>
-        </label>
+        </TickBox>
+        <TextBox
+          label={
+            <>
+              Find gear <Kbd aria-hidden>/</Kbd>
+            </>
+          }
+          at={search}
+          type="search"
+          value={words}
+          onText={setWords}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') event.currentTarget.blur()
+          }}
+        />
         {racks.length > 1 && (
-          <label className="block">
-            <span className="field-label">Put it on</span>
-            <select
-              className="field"
-              value={rackId}
-              onChange={(event) => {
-                setChosen(event.target.value)
-              }}
-            >
-              {racks.map((rack) => (
-                <option key={rack.id} value={rack.id}>
-                  {rack.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label="Put it on"
+            value={rackId ?? ''}
+            options={racks.map((rack) => [rack.id, rack.name] as const)}
+            onChange={setChosen}
+          />
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
@@ -231,9 +216,9 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
           </p>
         )}
         <p className="px-3 pt-3">
-          <Link href={to('gear', { job: survey.plan.id })} className="plain w-full justify-center">
+          <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
             Enter your own gear
-          </Link>
+          </ButtonLink>
         </p>
       </div>
     </section>

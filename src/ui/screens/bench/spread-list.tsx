@@ -1,4 +1,5 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
 import { binding, type SpreadMember, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
@@ -18,7 +19,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
       const [first, last] = [able?.[0], able?.at(-1)]
       return (
         <div key={`${pair.front.bar.id} ${pair.rear.bar.id}`}>
-          <dt className="field-label">
+          <dt className={LABEL}>
             Asked from {pair.front.bar.name} to {pair.rear.bar.name}
           </dt>
           <dd>
@@ -29,7 +30,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
               </span>
             ))}
           </dd>
-          <dd className="field-note">
+          <dd className="text-ink2 text-[0.82rem]">
             {first && last ? (
               <>
                 all can be had from <Quantity dimension="length" value={first[0]} />

@@ -1,4 +1,5 @@
 'use client'
+import { LABEL } from '@/ui/kit/field'
 import { STATE_WORD, STATES, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { BarStrip } from './bar-strip'
@@ -15,15 +16,15 @@ function NothingPicked({ survey }: { survey: Survey }) {
       </p>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <div>
-          <dt className="field-label">Height label for the dash</dt>
+          <dt className={LABEL}>Height label for the dash</dt>
           <dd className="height-label">
             <Quantity dimension="length" value={Math.ceil(top.topMm)} />
           </dd>
-          <dd className="field-note">driving; {top.name} is highest</dd>
+          <dd className="text-ink2 text-[0.82rem]">driving; {top.name} is highest</dd>
         </div>
         {survey.racks.map(({ rack, index }) => (
           <div key={rack.id}>
-            <dt className="field-label">{rack.name}</dt>
+            <dt className={LABEL}>{rack.name}</dt>
             <dd>
               {STATES.map((state) => (
                 <span key={state} className="mr-3">
@@ -31,7 +32,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
                 </span>
               ))}
             </dd>
-            <dd className="field-note">stands on it, carriers and contents</dd>
+            <dd className="text-ink2 text-[0.82rem]">stands on it, carriers and contents</dd>
           </div>
         ))}
       </dl>

@@ -1,7 +1,7 @@
 'use client'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { choicesOf, type Host, hostsFor, placeOn, type Survey, type ThingAt, WHENS } from '@/core'
-import Link from 'next/link'
 import { useState } from 'react'
 import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
@@ -53,27 +53,23 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             onValue={(yMm, typed) => move({ yMm }, { yMm: typed, ...keep(placement.typed, 'xMm') })}
           />
         </div>
-        <button
-          type="button"
-          className="plain"
+        <Button
           disabled={gear.turns.length < 2}
           onClick={() => {
             turnOn(thing)
           }}
         >
           Turn {placement.turn}°
-        </button>
+        </Button>
         {gear.onEdge && (
-          <button
-            type="button"
-            className="plain"
+          <Button
             aria-pressed={placement.onEdge}
             onClick={() => {
               setOnEdge(thing)
             }}
           >
             {placement.onEdge ? 'Lay flat' : 'On edge'}
-          </button>
+          </Button>
         )}
         <div className="w-48">
           <Choice
@@ -99,12 +95,8 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           status={placement.status}
           onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
         />
-        <Link className="plain" href={to('gear', { job: survey.plan.id, from: gear.id })}>
-          Its sheet
-        </Link>
-        <button type="button" className="plain" onClick={() => run({ do: 'takeOff', placementId })}>
-          Take off
-        </button>
+        <ButtonLink href={to('gear', { job: survey.plan.id, from: gear.id })}>Its sheet</ButtonLink>
+        <Button onClick={() => run({ do: 'takeOff', placementId })}>Take off</Button>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-x-3 gap-y-1">
         <div className="flex items-end gap-1">
@@ -133,15 +125,13 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           <LoadField key={load.id} placementId={placementId} load={load} />
         ))}
         <HeldByLine thing={thing} />
-        <button
-          type="button"
-          className="plain"
+        <Button
           onClick={() => {
             setAdding(true)
           }}
         >
           Add a load
-        </button>
+        </Button>
       </div>
       {adding && (
         <AddLoad

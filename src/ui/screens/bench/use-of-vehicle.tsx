@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import type { Occupant, Plan, Use } from '@/core'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'
@@ -48,25 +49,22 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
                 }
               />
             </div>
-            <button
-              type="button"
-              className="plain"
+            <Button
               aria-label={`Remove ${occupant.name}`}
               onClick={() => {
                 set({ occupants: use.occupants.filter((each) => each !== occupant) })
               }}
             >
               Remove
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
       <div className="mt-3 flex gap-2">
         {(['Passenger', 'Luggage inside'] as const).map((name) => (
-          <button
+          <Button
             key={name}
-            type="button"
-            className="plain"
+
             onClick={() => {
               set({
                 occupants: [
@@ -81,7 +79,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
             }}
           >
             Add {name}
-          </button>
+          </Button>
         ))}
       </div>
     </Modal>

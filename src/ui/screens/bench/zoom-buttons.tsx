@@ -1,7 +1,7 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import type { Survey } from '@/core'
 import { Minus, Plus } from 'lucide-react'
-import { FieldSwitch } from './field-switch'
 import type { Picked } from '@/ui/state/plan-store'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
 
@@ -15,44 +15,39 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
       ? survey.thingById.get(picked.id)?.box
       : survey.bars.find((at) => at.bar.id === picked?.id)?.box
   return (
-    <div role="group" aria-label="What the drawing shows" className="zoom-buttons">
-      <FieldSwitch />
-      <button type="button" className="plain" aria-pressed={!zoomed} onClick={whole}>
+    <div role="group" aria-label="What the drawing shows" className="flex flex-wrap">
+      <Button look="quiet" aria-pressed={!zoomed} onClick={whole}>
         Vehicle
-      </button>
-      <button
-        type="button"
-        className="plain"
+      </Button>
+      <Button
+        look="quiet"
         disabled={!rack}
         onClick={() => {
           if (rack) onto(survey, rack)
         }}
       >
         Rack
-      </button>
-      <button
-        type="button"
-        className="plain"
+      </Button>
+      <Button
+        look="quiet"
         disabled={!box}
         onClick={() => {
           if (box) onto(survey, box)
         }}
       >
         Picked
-      </button>
-      <button
-        type="button"
-        className="plain"
+      </Button>
+      <Button
+        look="quiet"
         aria-label="Zoom in"
         onClick={() => {
           by(survey, 1.4)
         }}
       >
         <Plus size={18} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="plain"
+      </Button>
+      <Button
+        look="quiet"
         aria-label="Zoom out"
         disabled={!zoomed}
         onClick={() => {
@@ -60,7 +55,7 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
         }}
       >
         <Minus size={18} aria-hidden />
-      </button>
+      </Button>
     </div>
   )
 }

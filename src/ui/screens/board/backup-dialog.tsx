@@ -1,4 +1,6 @@
 'use client'
+import { Table } from '@/ui/kit/table'
+import { Button } from '@/ui/kit/button'
 import type { ShelfChange, ShelfName, Shelves } from '@/core'
 import { useEffect, useRef, useState } from 'react'
 import { backupText, openBackup, previewRestore, restore } from '@/storage/backup'
@@ -19,7 +21,7 @@ type Way = 'merge' | 'replace'
 
 function Preview({ changes }: { changes: readonly ShelfChange[] }) {
   return (
-    <table className="forces-table">
+    <Table>
       <thead>
         <tr>
           <th scope="col">What</th>
@@ -35,7 +37,7 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
             <th scope="row">
               {SHELF_WORD[change.shelf]}
               {change.unreadable.length > 0 && (
-                <span className="field-note block">
+                <span className="text-ink2 text-[0.82rem] block">
                   {change.unreadable.length} do not read here; put back as they are
                 </span>
               )}
@@ -47,7 +49,7 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   )
 }
 
@@ -105,9 +107,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         Jobs, stock, settings and log live in this browser only. A backup holds all of it in one file.
       </p>
       <div className="flex flex-wrap gap-1.5">
-        <button type="button" className="plain solid" data-first-focus onClick={() => void save()}>
+        <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up
-        </button>
+        </Button>
         <input
           ref={file}
           type="file"
@@ -121,18 +123,16 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
             if (chosen) void choose(chosen)
           }}
         />
-        <button
-          type="button"
-          className="plain"
+        <Button
           onClick={() => {
             file.current?.click()
           }}
         >
           Open a backup
-        </button>
+        </Button>
       </div>
       {problems.length > 0 && (
-        <div role="alert" className="field-problem mt-3">
+        <div role="alert" className="text-stopline mt-3 font-semibold">
           {problems.map((each) => (
             <p key={each}>{each}</p>
           ))}
@@ -153,9 +153,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
             onChange={setWay}
           />
           <Preview changes={changes} />
-          <button type="button" className="plain solid mt-3" onClick={() => void put()}>
+          <Button look="solid" className="mt-3" onClick={() => void put()}>
             {way === 'merge' ? 'Merge it in' : 'Replace everything'}
-          </button>
+          </Button>
         </section>
       )}
     </Modal>

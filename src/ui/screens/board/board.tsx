@@ -1,4 +1,6 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { carsByJob, notLookedAt, type Plan, STATE_WORD, STATES } from '@/core'
 import Link from 'next/link'
@@ -10,7 +12,6 @@ import { assessedOf } from '@/ui/state/assessed'
 import { verdictWords } from '@/ui/kit/state-switch'
 import { useLog } from '@/ui/state/log-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
-import { Wordmark } from '@/ui/kit/mark'
 import { useOpenFile } from '@/ui/kit/open-file'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
@@ -59,40 +60,36 @@ function JobCard({
           Not looked at: {notLookedAt(review).join(', ')}
         </p>
       )}
-      <div className="hair-t mt-auto flex min-h-12 items-center justify-between px-3">
+      <div className="border-hair border-t mt-auto flex min-h-12 items-center justify-between px-3">
         <DueWords plan={plan} cars={cars} />
         {asking ? (
           <span className="flex gap-1">
-            <button
-              type="button"
-              className="plain bg-error! text-error-content!"
+            <Button
+              className="bg-error! text-error-content!"
               onClick={() => {
                 void dropPlan(plan.id).then(onGone)
               }}
             >
               Delete it
-            </button>
-            <button
-              type="button"
-              className="plain"
+            </Button>
+            <Button
               onClick={() => {
                 setAsking(false)
               }}
             >
               Keep it
-            </button>
+            </Button>
           </span>
         ) : (
-          <button
-            type="button"
-            className="quiet"
+          <Button
+            look="word"
             aria-label={`Delete ${plan.job.name}`}
             onClick={() => {
               setAsking(true)
             }}
           >
             Delete
-          </button>
+          </Button>
         )}
       </div>
     </li>
@@ -156,26 +153,24 @@ export function JobsBoard() {
   }
   return (
     <>
-      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Wordmark />
-        <h1 className="flex-1 text-[17px]">Jobs</h1>
+      <PageBar title="Jobs">
         <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
-          <Link href={to('stock')} className="plain">
+          <ButtonLink look="quiet" href={to('stock')}>
             Stock
-          </Link>
-          <Link href={to('log')} className="plain">
+          </ButtonLink>
+          <ButtonLink look="quiet" href={to('log')}>
             Log
-          </Link>
-          <Link href={to('compare')} className="plain">
+          </ButtonLink>
+          <ButtonLink look="quiet" href={to('compare')}>
             Compare
-          </Link>
-          <Link href={to('why')} className="plain">
+          </ButtonLink>
+          <ButtonLink look="quiet" href={to('why')}>
             Why
-          </Link>
+          </ButtonLink>
         </nav>
-        <Link href={to('start')} className="plain solid">
+        <ButtonLink href={to('start')} look="solid">
           Start a job
-        </Link>
+        </ButtonLink>
         <input
           ref={file}
           type="file"
@@ -192,34 +187,31 @@ export function JobsBoard() {
               })
           }}
         />
-        <button
-          type="button"
-          className="plain"
+        <Button
+          look="quiet"
           onClick={() => {
             file.current?.click()
           }}
         >
           Open a file
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
+          look="quiet"
           onClick={() => {
             setBackup(true)
           }}
         >
           Backup
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
+          look="quiet"
           onClick={() => {
             setSettings(true)
           }}
         >
           Units and theme
-        </button>
-      </header>
+        </Button>
+      </PageBar>
       <main className="mx-auto max-w-[1500px] p-4">
         {board.at === 'loading' && <p className="text-xl">Fetching the jobs from this browser.</p>}
         {board.at === 'failed' && (
@@ -235,15 +227,13 @@ export function JobsBoard() {
                 Start one with a vehicle and its rack, open a plan file (or drop one anywhere), or look round
                 the demo: an invented outfitter with jobs of its own.
               </p>
-              <button
-                type="button"
-                className="plain"
+              <Button
                 onClick={() => {
                   void putDemo().then(again)
                 }}
               >
                 Put the demo's jobs on the board
-              </button>
+              </Button>
             </div>
           ) : (
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4" aria-label="Jobs">

@@ -1,4 +1,6 @@
 'use client'
+import { INPUT, LABEL } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import { type Car, carName, type Plan, sameCar } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
 import { loadPlans } from '@/storage/plans'
@@ -77,9 +79,9 @@ export function CarBefore({
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
         {fields.map(([field, label]) => (
           <label key={field} className="block">
-            <span className="field-label">{label}</span>
+            <span className={LABEL}>{label}</span>
             <input
-              className="field"
+              className={INPUT}
               maxLength={field === 'customer' ? 120 : 40}
               value={draft[field]}
               autoComplete="off"
@@ -97,15 +99,13 @@ export function CarBefore({
               <span>
                 {carName(plan)}, last in <strong>{plan.job.name}</strong>
               </span>
-              <button
-                type="button"
-                className="plain"
+              <Button
                 onClick={() => {
                   onSame(plan)
                 }}
               >
                 The same car again
-              </button>
+              </Button>
             </li>
           ))}
         </ul>

@@ -1,11 +1,13 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Problem } from '@/ui/kit/field-note'
+import { TextBox } from '@/ui/kit/field'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { keepPlan } from '@/storage/plans'
-import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
@@ -101,13 +103,11 @@ export function NewJob() {
     )
   return (
     <>
-      <header className="rule-b bg-base-100 flex flex-wrap items-center gap-3 px-4 py-2">
-        <Wordmark />
-        <h1 className="flex-1 text-[17px]">Start a job</h1>
-        <Link href={to('jobs')} className="plain">
+      <PageBar title="Start a job">
+        <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       <main className="mx-auto max-w-[1500px] space-y-6 p-4">
         <CarBefore draft={whose} onDraft={setWhose} onSame={(plan) => void again(plan)} />
         <section aria-labelledby="vehicle-title">
@@ -115,9 +115,7 @@ export function NewJob() {
             <h2 id="vehicle-title" className="text-[17px]">
               1. Vehicle
             </h2>
-            <Link href={to('vehicle')} className="plain">
-              Enter your own vehicle
-            </Link>
+            <ButtonLink href={to('vehicle')}>Enter your own vehicle</ButtonLink>
           </div>
           <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
             {vehicles.length === 0 && (
@@ -144,18 +142,14 @@ export function NewJob() {
           <section aria-labelledby="rack-title">
             {own.vehicles.includes(vehicle) && (
               <p className="mb-4">
-                <Link href={to('vehicle', { from: vehicle.id })} className="plain">
-                  Change {vehicle.name}
-                </Link>
+                <ButtonLink href={to('vehicle', { from: vehicle.id })}>Change {vehicle.name}</ButtonLink>
               </p>
             )}
             <div className="mb-2 flex flex-wrap items-center gap-3">
               <h2 id="rack-title" className="text-[17px]">
                 2. Rack on it
               </h2>
-              <Link href={to('rack', { vehicle: vehicle.id })} className="plain">
-                Enter your own rack
-              </Link>
+              <ButtonLink href={to('rack', { vehicle: vehicle.id })}>Enter your own rack</ButtonLink>
             </div>
             <p className="text-ink2 mb-2">
               {fitting.length === 0
@@ -187,29 +181,22 @@ export function NewJob() {
             <h2 id="name-title" className="mb-2 text-[17px]">
               3. Name
             </h2>
-            <label className="block">
-              <span className="field-label">What the job is called</span>
-              <input
-                className="field"
-                maxLength={120}
-                value={name}
-                placeholder={`${vehicle.name}, new job`}
-                onChange={(event) => {
-                  setName(event.target.value)
-                }}
-                onKeyDown={(event) => {
-                  if (event.key === 'Enter') void begin()
-                }}
-              />
-            </label>
-            {problem !== undefined && (
-              <p role="alert" className="field-problem">
-                {problem}
-              </p>
-            )}
-            <button type="button" className="plain solid mt-3" onClick={() => void begin()}>
+            <TextBox
+              label="What the job is called"
+              maxLength={120}
+              value={name}
+              placeholder={`${vehicle.name}, new job`}
+              onText={(text) => {
+                setName(text)
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') void begin()
+              }}
+            />
+            {problem !== undefined && <Problem>{problem}</Problem>}
+            <Button look="solid" className="mt-3" onClick={() => void begin()}>
               Start on the bench
-            </button>
+            </Button>
           </section>
         )}
       </main>

@@ -1,4 +1,8 @@
 'use client'
+import { Choice } from '@/ui/kit/choice'
+import { Table } from '@/ui/kit/table'
+import { PageBar } from '@/ui/kit/page-bar'
+import { ButtonLink } from '@/ui/kit/button'
 import { ROUTES, to } from '@/ui/routes'
 import {
   type Account,
@@ -20,7 +24,6 @@ import { loadPlans } from '@/storage/plans'
 import { assessedOf } from '@/ui/state/assessed'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Quantity } from '@/ui/kit/quantity'
-import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { useSearch } from '@/ui/state/use-search'
@@ -62,7 +65,7 @@ function Row({ name, a, b, gain }: { name: string; a: ReactNode; b: ReactNode; g
   )
 }
 
-function Table({ a, b }: { a: Account; b: Account }) {
+function Accounts({ a, b }: { a: Account; b: Account }) {
   const differences = differencesOf(a, b)
   const kg = (account: Account, state: (typeof STATES)[number]) => {
     const left = account.left[state]
@@ -73,7 +76,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
     `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
   return (
     <>
-      <table className="compare-table">
+      <Table>
         <thead>
           <tr>
             <th scope="col">
@@ -161,7 +164,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
             />
           ))}
         </tbody>
-      </table>
+      </Table>
       <section className="mt-5 grid gap-4 md:grid-cols-2" aria-label="What differs">
         <div>
           <h2 className="text-[16px]">Bars</h2>
@@ -170,7 +173,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
           ) : (
             <ul>
               {differences.bars.map(({ name, a: inA, b: inB }) => (
-                <li key={name} className="hair-b py-1">
+                <li key={name} className="border-hair border-b py-1">
                   {name}: <BarWords bar={inA} /> in the first, <BarWords bar={inB} /> in the second
                 </li>
               ))}
@@ -197,7 +200,7 @@ function Table({ a, b }: { a: Account; b: Account }) {
           ) : (
             <ul>
               {differences.rules.map(({ rule, a: inA, b: inB }) => (
-                <li key={rule} className="hair-b flex flex-wrap items-center gap-2 py-1">
+                <li key={rule} className="border-hair border-b flex flex-wrap items-center gap-2 py-1">
                   <span className="min-w-40">{TITLE.get(rule)}</span>
                   <SeverityTag severity={inA} /> then <SeverityTag severity={inB} />
                 </li>
@@ -232,25 +235,15 @@ function Chooser({
   onChange: (id: string) => void
 }) {
   return (
-    <label className="block min-w-64 flex-1">
-      <span className="field-label">{label}</span>
-      <select
-        className="field"
+    <div className="min-w-64 flex-1">
+      <Choice
+        label={label}
         value={value ?? ''}
-        onChange={(event) => {
-          onChange(event.target.value)
-        }}
-      >
-        <option value="" disabled>
-          Choose a job
-        </option>
-        {plans.map(({ id, job }) => (
-          <option key={id} value={id}>
-            {job.name}
-          </option>
-        ))}
-      </select>
-    </label>
+        unsaid="Choose a job"
+        options={plans.map(({ id, job }) => [id, job.name] as const)}
+        onChange={onChange}
+      />
+    </div>
   )
 }
 
@@ -289,13 +282,11 @@ export function CompareScreen() {
   const [one, two] = accounts ?? []
   return (
     <div>
-      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Wordmark />
-        <h1 className="text-[17px]">Compare two jobs</h1>
-        <Link href={to('jobs')} className="plain ml-auto">
+      <PageBar title="Compare two jobs">
+        <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       <main className="mx-auto max-w-5xl px-4 py-4">
         {plans === undefined ? (
           <p aria-busy>Fetching the jobs from this browser.</p>
@@ -328,7 +319,7 @@ export function CompareScreen() {
                     </div>
                   ))}
                 </div>
-                <Table a={one} b={two} />
+                <Accounts a={one} b={two} />
               </>
             ) : (
               <p className="mt-4">

@@ -1,7 +1,7 @@
 'use client'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan, Vehicle } from '@/core'
-import Link from 'next/link'
 import { useEffect, type ReactNode } from 'react'
 import { usePlan } from '@/ui/state/plan-store'
 import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
@@ -39,9 +39,7 @@ function NotHere({ children }: { children: ReactNode }) {
   return (
     <main className="mx-auto max-w-xl p-8">
       <h1 className="mb-2 text-2xl">{children}</h1>
-      <Link href={to('jobs')} className="plain">
-        All jobs
-      </Link>
+      <ButtonLink href={to('jobs')}>All jobs</ButtonLink>
     </main>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { type Gear, GEAR_FIELD, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSystem } from '@/core'
 import { useRouter } from 'next/navigation'
@@ -87,29 +88,31 @@ export function GearForm({
       }}
       actions={
         placed ? (
-          <button type="submit" className="plain solid">
+          <Button type="submit" look="solid">
             Save and go back to the bench
-          </button>
+          </Button>
         ) : (
           <>
             {here && (
-              <button type="submit" className="plain solid">
+              <Button type="submit" look="solid">
                 Save and put it on
-              </button>
+              </Button>
             )}
-            <button
+            <Button
               type={here ? 'button' : 'submit'}
-              className={here ? 'plain' : 'plain solid'}
+              look={here ? 'plain' : 'solid'}
               {...(here ? { onClick: () => void save(false)() } : {})}
             >
               Save to the shelf
-            </button>
+            </Button>
           </>
         )
       }
     >
       {!was && (
-        <p className="field-note">Sizes start at what such a thing usually is. Measure and replace them.</p>
+        <p className="text-ink2 text-[0.82rem]">
+          Sizes start at what such a thing usually is. Measure and replace them.
+        </p>
       )}
     </SheetForm>
   )

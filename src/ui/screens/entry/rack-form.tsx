@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   kindsOf,
@@ -142,9 +143,9 @@ export function RackForm({
         },
       }}
       actions={
-        <button type="submit" className="plain solid">
+        <Button type="submit" look="solid">
           {job === undefined ? 'Save this rack' : 'Save and go back to the bench'}
-        </button>
+        </Button>
       }
     />
   )

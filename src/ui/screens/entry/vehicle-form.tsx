@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import {
   type AttachmentKind,
   BODIES,
@@ -109,13 +110,13 @@ export function VehicleForm({
         obstacles: (each, kind) => startingObstacle(kind as ObstacleKind, body, each),
       }}
       actions={
-        <button type="submit" className="plain solid">
+        <Button type="submit" look="solid">
           {job === undefined ? 'Save this vehicle' : 'Save and go back to the bench'}
-        </button>
+        </Button>
       }
     >
       {!was && (
-        <p className="field-note">
+        <p className="text-ink2 text-[0.82rem]">
           Lengths start at the average of the body type and are marked so. Measure and replace them.
         </p>
       )}

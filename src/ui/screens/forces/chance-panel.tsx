@@ -1,4 +1,6 @@
 'use client'
+import { Alert } from '@/ui/kit/alert'
+import { Button } from '@/ui/kit/button'
 import {
   chanceProblem,
   DRAWS,
@@ -91,7 +93,7 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
       <h3 className="mt-2 text-[15px]">Most worth weighing</h3>
       <ul>
         {worth.slice(0, 6).map(({ unknown, share }) => (
-          <li key={unknown.id} className="hair-b flex flex-wrap items-end gap-3 py-1.5">
+          <li key={unknown.id} className="border-hair border-b flex flex-wrap items-end gap-3 py-1.5">
             <span className="min-w-44 flex-1">
               <strong>{unknown.label}</strong>, guessed <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
               <Quantity dimension="mass" value={unknown.withinKg} />: {Math.round(share * 100)} % of what is
@@ -131,9 +133,9 @@ export function ChancePanel({ survey }: { survey: Survey }) {
       note={`${formatNumber(DRAWS)} draws of every mass that nobody weighed, as normal deviations; a stated spread holds 19 times out of 20. Plain masses, without the house margin. Not a verdict: the verdict is the bench's.`}
     >
       {restarts > 0 && run.at !== 'failed' && (
-        <p role="status" className="mind-hatch my-1 px-2 py-1 font-semibold">
+        <Alert look="mind">
           The calculation stopped by itself and was started again{restarts > 1 ? ` (${restarts} times)` : ''}.
-        </p>
+        </Alert>
       )}
       {run.at === 'failed' && (
         <p role="alert" className="text-stopline my-1 font-semibold">
@@ -144,17 +146,13 @@ export function ChancePanel({ survey }: { survey: Survey }) {
         <p className="flex flex-wrap items-center gap-3 py-1">
           <progress max={DRAWS} value={run.done} aria-label="Draws done" className="progress w-60" />
           <span className="w-40">{formatNumber(run.done)} draws done</span>
-          <button type="button" className="plain" onClick={stop}>
-            Stop it
-          </button>
+          <Button onClick={stop}>Stop it</Button>
         </p>
       )}
       {run.at === 'stopped' && (
         <p role="status" className="flex items-center gap-3 py-1">
           Stopped. Nothing was counted.
-          <button type="button" className="plain" onClick={again}>
-            Draw again
-          </button>
+          <Button onClick={again}>Draw again</Button>
         </p>
       )}
       {found && shown && (
@@ -169,9 +167,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
                   onChange={setChosen}
                 />
               </div>
-              <button type="button" className="plain" onClick={again}>
-                Draw again
-              </button>
+              <Button onClick={again}>Draw again</Button>
             </div>
             <p className="mt-1 text-[17px]" role="status">
               {name(shown)}: exceeded <strong data-testid="chance">{chanceWords(shown.chance)}</strong>

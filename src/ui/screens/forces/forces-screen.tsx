@@ -1,11 +1,11 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { cautionsFor, type Plan } from '@/core'
-import Link from 'next/link'
 import { useMemo } from 'react'
 import { JobLoader } from '@/ui/state/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
-import { Wordmark } from '@/ui/kit/mark'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
 import { EvennessList } from './evenness-list'
@@ -21,16 +21,11 @@ function Forces({ plan }: { plan: Plan }) {
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
     <div>
-      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Wordmark />
-        <div className="min-w-0">
-          <h1 className="truncate text-[17px] leading-tight">Forces: {plan.job.name}</h1>
-          <p className="text-ink2 truncate text-[13px] leading-tight">{plan.vehicle.name}</p>
-        </div>
-        <Link href={to('bench', { job: plan.id })} className="plain ml-auto">
+      <PageBar title={`Forces: ${plan.job.name}`} under={plan.vehicle.name}>
+        <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
           Back to the bench
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       <main className="mx-auto max-w-[1400px] px-4 pb-8">
         <div className="grid gap-x-8 lg:grid-cols-2">
           <div className="min-w-0">

@@ -47,7 +47,7 @@ export function SecuringList({ survey }: { survey: Survey }) {
         />
       )}
       {ties.length > 0 && (
-        <p className="field-note">
+        <p className="text-ink2 text-[0.82rem]">
           Webbing without a label counts, by 49 CFR 393.108 from memory:{' '}
           {UNLABELLED_WEBBING_KG.map(([inches, kg], i) => (
             <span key={inches}>

@@ -1,4 +1,6 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   cameLine,
@@ -14,7 +16,6 @@ import {
   STATE_WORD,
   VERDICT_WORD,
 } from '@/core'
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { JobLoader } from '@/ui/state/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
@@ -22,7 +23,6 @@ import { extentOf } from '@/ui/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { downloadText } from '@/ui/kit/download'
-import { Wordmark } from '@/ui/kit/mark'
 import { useUnits } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { WhoseCar } from '@/ui/forms/whose-car'
@@ -72,38 +72,33 @@ function Sheet({ plan }: { plan: Plan }) {
   }
   return (
     <div className={`handover-page page-${paper}`}>
-      <header className="bay-head no-print">
-        <Wordmark />
-        <h1 className="text-[17px]">Handover: {plan.job.name}</h1>
-        <div className="ml-auto flex flex-wrap gap-1.5">
+      <PageBar title={`Handover: ${plan.job.name}`}>
+        <div className="flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
-            <button
+            <Button
+              look="quiet"
               key={each}
-              type="button"
-              className={`plain ${paper === each ? 'solid' : ''}`}
-              aria-pressed={paper === each}
+              pressed={paper === each}
               onClick={() => {
                 setPaper(each)
               }}
             >
               {PAPER[each].name}
-            </button>
+            </Button>
           ))}
-          <button
-            type="button"
-            className="plain"
+          <Button
+            look="quiet"
             onClick={() => {
               window.print()
             }}
           >
             Print
-          </button>
-          <button type="button" className="plain" onClick={() => void savePdf()}>
+          </Button>
+          <Button look="quiet" onClick={() => void savePdf()}>
             PDF file
-          </button>
-          <button
-            type="button"
-            className="plain"
+          </Button>
+          <Button
+            look="quiet"
             disabled={handover.due.length === 0}
             onClick={() => {
               downloadText(
@@ -118,20 +113,20 @@ function Sheet({ plan }: { plan: Plan }) {
             }}
           >
             Calendar file
-          </button>
-          <Link href={to('bay', { job: plan.id })} className="plain">
+          </Button>
+          <ButtonLink look="quiet" href={to('bay', { job: plan.id })}>
             Bay
-          </Link>
-          <Link href={to('log', { vehicle: plan.car.id })} className="plain">
+          </ButtonLink>
+          <ButtonLink look="quiet" href={to('log', { vehicle: plan.car.id })}>
             Log
-          </Link>
-          <Link href={to('bench', { job: plan.id })} className="plain">
+          </ButtonLink>
+          <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
             Bench
-          </Link>
+          </ButtonLink>
         </div>
-      </header>
+      </PageBar>
       {problem !== undefined && (
-        <p role="alert" className="field-problem px-4 py-2">
+        <p role="alert" className="text-stopline px-4 py-2 font-semibold">
           {problem}
         </p>
       )}
@@ -190,7 +185,7 @@ function Sheet({ plan }: { plan: Plan }) {
               ))}
             </tbody>
           </table>
-          <p className="field-note">
+          <p className="text-ink2 text-[0.82rem]">
             The vehicle’s manual and the makers’ sheets rule over this one. The load stands as drawn:
             elsewhere it lands elsewhere.
           </p>
@@ -272,7 +267,7 @@ function Sheet({ plan }: { plan: Plan }) {
         </SheetPart>
         <div className="placard-page">
           <Placard handover={handover} />
-          <p className="field-note">
+          <p className="text-ink2 text-[0.82rem]">
             For the dash or the fuel flap: cut along the line. Print at 100 %, not fitted to the page.
           </p>
         </div>

@@ -1,4 +1,8 @@
 'use client'
+import { Choice } from '@/ui/kit/choice'
+import { Problem } from '@/ui/kit/field-note'
+import { LABEL, SELECT, TextBox } from '@/ui/kit/field'
+import { Button } from '@/ui/kit/button'
 import { daySchema, type Rack, refitValues } from '@/core'
 import { useState } from 'react'
 import { useLog, type NewEvent } from '@/ui/state/log-store'
@@ -84,57 +88,37 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
   }
   const onRack = ON_RACK.includes(draft.kind)
   const field = (label: string, key: 'what' | 'other' | 'count' | 'note', type = 'text') => (
-    <label className="block">
-      <span className="field-label">{label}</span>
-      <input
-        className="field"
-        type={type}
-        maxLength={key === 'note' ? 1000 : 120}
-        value={draft[key]}
-        onChange={(event) => {
-          set({ [key]: event.target.value })
-        }}
-      />
-    </label>
+    <TextBox
+      label={label}
+      type={type}
+      maxLength={key === 'note' ? 1000 : 120}
+      value={draft[key]}
+      onText={(text) => {
+        set({ [key]: text })
+      }}
+    />
   )
   return (
     <section aria-label="New entry" className="forces-panel grid gap-2">
       <h3 className="text-[17px]">New entry</h3>
-      <label className="block">
-        <span className="field-label">Kind</span>
-        <select
-          className="field"
-          value={draft.kind}
-          onChange={(event) => {
-            const kind = KINDS.find(([each]) => each === event.target.value)?.[0]
-            if (kind) set({ kind, other: '' })
-          }}
-        >
-          {KINDS.map(([kind, words]) => (
-            <option key={kind} value={kind}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Choice
+        label="Kind"
+        value={draft.kind}
+        options={KINDS}
+        onChange={(kind) => {
+          set({ kind, other: '' })
+        }}
+      />
       {onRack ? (
-        <label className="block">
-          <span className="field-label">Which rack</span>
-          <select
-            className="field"
-            value={draft.rackId}
-            onChange={(event) => {
-              set({ rackId: event.target.value })
-            }}
-          >
-            <option value="">choose</option>
-            {racks.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Which rack"
+          value={draft.rackId}
+          unsaid="choose"
+          options={racks.map(({ id, name }) => [id, name] as const)}
+          onChange={(rackId) => {
+            set({ rackId })
+          }}
+        />
       ) : (
         field('What', 'what')
       )}
@@ -143,14 +127,9 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       {draft.kind === 'dated' && field('Due', 'other', 'date')}
       {draft.kind === 'firstTrip' && field('On', 'other', 'date')}
       {field('Note', 'note')}
-      {problem !== undefined && (
-        <p role="alert" className="field-problem">
-          {problem}
-        </p>
-      )}
-      <button
-        type="button"
-        className="plain solid"
+      {problem !== undefined && <Problem>{problem}</Problem>}
+      <Button
+        look="solid"
         onClick={() => {
           const event = eventOf(draft, racks)
           if (typeof event === 'string') {
@@ -163,7 +142,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
         }}
       >
         Add to the log
-      </button>
+      </Button>
     </section>
   )
 }

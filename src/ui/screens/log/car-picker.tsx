@@ -1,3 +1,5 @@
+import { Button } from '@/ui/kit/button'
+import { TextBox } from '@/ui/kit/field'
 import { useState } from 'react'
 
 /** A car with a log, as it stands in the list. */
@@ -44,31 +46,27 @@ export function CarPicker({
   const more = found.length - listed.length
   return (
     <nav aria-label="Cars" className="flex flex-wrap items-end gap-1.5 pt-3">
-      <label className="w-56">
-        <span className="field-label">Find a car</span>
-        <input
-          type="search"
-          className="field"
-          placeholder="kind, plate, customer"
-          value={typed}
-          onChange={(event) => {
-            setTyped(event.target.value)
-          }}
-        />
-      </label>
+      <TextBox
+        label="Find a car"
+        className="w-56"
+        type="search"
+        placeholder="kind, plate, customer"
+        value={typed}
+        onText={(text) => {
+          setTyped(text)
+        }}
+      />
       {listed.map(({ id, name, next }) => (
-        <button
+        <Button
           key={id}
-          type="button"
-          className={`plain ${shown === id ? 'solid' : ''}`}
-          aria-pressed={shown === id}
+          pressed={shown === id}
           onClick={() => {
             onPick(id)
           }}
         >
           {name}
           {next !== undefined && <span className="font-normal">{next < day ? `overdue ${next}` : next}</span>}
-        </button>
+        </Button>
       ))}
       <p role="status" className="text-ink2 self-center px-1 text-[13px]">
         {found.length === 0 ? 'No car has these words.' : more > 0 ? `${more} more: type to find one.` : ''}

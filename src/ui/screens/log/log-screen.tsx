@@ -1,9 +1,10 @@
 'use client'
+import { Alert } from '@/ui/kit/alert'
+import { PageBar } from '@/ui/kit/page-bar'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf } from '@/core'
-import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
-import { Wordmark } from '@/ui/kit/mark'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { useSearch } from '@/ui/state/use-search'
@@ -49,19 +50,13 @@ export function LogScreen() {
   const shown = picked ?? vehicle ?? vehicles[0]?.id
   return (
     <div>
-      <header className="bay-head">
-        <Wordmark />
-        <h1 className="flex-1 text-[17px]">Log</h1>
+      <PageBar title="Log">
         <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
-        <Link href={to('jobs')} className="plain">
+        <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
-        </Link>
-      </header>
-      {trouble !== undefined && (
-        <p role="alert" className="bg-error text-error-content px-4 py-2 font-semibold">
-          {trouble}
-        </p>
-      )}
+        </ButtonLink>
+      </PageBar>
+      {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {!read ? (
           <p className="py-6 text-xl">Fetching the log.</p>
@@ -69,7 +64,7 @@ export function LogScreen() {
           <>
             <CarPicker cars={vehicles} shown={shown} day={day} onPick={setPicked} />
             {unread > 0 && (
-              <p className="hair-b py-2">
+              <p className="border-hair border-b py-2">
                 {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
                 whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
               </p>

@@ -1,4 +1,5 @@
 'use client'
+import { Button, buttonClass } from '@/ui/kit/button'
 import { type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
 import { useId, useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
@@ -36,7 +37,7 @@ export function TakeInLog({
   const preview = read?.at === 'read' ? read.preview : undefined
   return (
     <>
-      <label htmlFor={id} className="plain cursor-pointer">
+      <label htmlFor={id} className={buttonClass()}>
         Take in a log file
       </label>
       <input
@@ -62,7 +63,7 @@ export function TakeInLog({
           </p>
           <ul className="my-2">
             {[...preview.byCar].map(([car, count]) => (
-              <li key={car} className="hair-b py-1">
+              <li key={car} className="border-hair border-b py-1">
                 {nameOf(car) ?? 'a car that no job here is about'}: {entries(count)}
               </li>
             ))}
@@ -73,9 +74,9 @@ export function TakeInLog({
               stays.
             </p>
           )}
-          <button
-            type="button"
-            className="plain solid mt-3"
+          <Button
+            look="solid"
+            className="mt-3"
             disabled={preview.fresh.length === 0}
             onClick={() => {
               void take(preview.fresh)
@@ -83,7 +84,7 @@ export function TakeInLog({
             }}
           >
             {preview.fresh.length === 0 ? 'Nothing to take in' : `Take in ${entries(preview.fresh.length)}`}
-          </button>
+          </Button>
         </Modal>
       )}
     </>

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import {
   bayRulesOf,
   calendarFile,
@@ -51,27 +52,21 @@ export function VehicleLog({
     <>
       <div className="flex flex-wrap items-center gap-2 pt-3">
         <h2 className="flex-1 text-xl">{name}</h2>
-        <button
-          type="button"
-          className="plain"
+        <Button
           onClick={() => {
             downloadText(`log-${carId}.csv`, logCsv(own), 'text/csv')
           }}
         >
           CSV file
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
           onClick={() => {
             downloadText(`log-${carId}.json`, printLog(own), 'application/json')
           }}
         >
           JSON file
-        </button>
-        <button
-          type="button"
-          className="plain"
+        </Button>
+        <Button
           disabled={dues.length === 0}
           onClick={() => {
             downloadText(
@@ -82,7 +77,7 @@ export function VehicleLog({
           }}
         >
           Calendar file
-        </button>
+        </Button>
       </div>
       {theirs.map((plan) => (
         <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, plans)} onParted={onParted} />
@@ -103,16 +98,14 @@ export function VehicleLog({
                       {due.km === undefined ? '' : `, or after ${due.km} km`}
                     </span>
                   </span>
-                  <button
-                    type="button"
-                    className="plain"
+                  <Button
                     aria-label={`Checked: ${due.what}`}
                     onClick={() => {
                       void add({ vehicleId: carId }, [{ kind: 'checked', what: due.what }])
                     }}
                   >
                     Checked
-                  </button>
+                  </Button>
                 </li>
               ))}
             </ul>

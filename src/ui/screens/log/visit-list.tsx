@@ -1,4 +1,6 @@
 'use client'
+import { Table } from '@/ui/kit/table'
+import { Button } from '@/ui/kit/button'
 import { EVENT_WORD, eventText, type LogEvent, replacements, visitsOf, visitWords } from '@/core'
 import { useMemo, useState } from 'react'
 import { CorrectDialog } from './correct-dialog'
@@ -24,14 +26,14 @@ export function VisitList({
   return (
     <>
       {visits.map((visit, i) => (
-        <details key={visit.id} open={i === 0} className="hair-b">
+        <details key={visit.id} open={i === 0} className="border-hair border-b">
           <summary className="min-h-11 cursor-pointer py-2">
             <strong>{visit.day}</strong> ·{' '}
             {visit.jobId === undefined ? 'by hand' : (jobName(visit.jobId) ?? 'a job that is not here')}
             {visit.by.length > 0 ? `, ${visit.by.join(', ')}` : ''}: {visitWords(visit)}
           </summary>
           <div className="overflow-x-auto" role="region" aria-label={`Entries of ${visit.day}`} tabIndex={0}>
-            <table className="forces-table">
+            <Table>
               <thead>
                 <tr>
                   <th scope="col">At</th>
@@ -54,22 +56,21 @@ export function VisitList({
                     <td>{event.by ?? ''}</td>
                     <td>
                       {counts.has(event.id) && (
-                        <button
-                          type="button"
-                          className="quiet"
+                        <Button
+                          look="word"
                           aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
                           onClick={() => {
                             setCorrecting(event)
                           }}
                         >
                           Correct
-                        </button>
+                        </Button>
                       )}
                     </td>
                   </tr>
                 ))}
               </tbody>
-            </table>
+            </Table>
           </div>
         </details>
       ))}

@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind, type UnitSystem } from '@/core'
 import { useMemo, useState } from 'react'
 import type * as z from 'zod'
@@ -60,12 +61,10 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
         onSave={() => void save()}
         actions={
           <>
-            <button type="submit" className="plain solid">
+            <Button type="submit" look="solid">
               Keep this {LIST_WORD[kind].one}
-            </button>
-            <button type="button" className="plain" onClick={onClose}>
-              Leave it as it was
-            </button>
+            </Button>
+            <Button onClick={onClose}>Leave it as it was</Button>
           </>
         }
       />

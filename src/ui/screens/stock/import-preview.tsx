@@ -1,4 +1,5 @@
 'use client'
+import { Button } from '@/ui/kit/button'
 import type { CsvPreview, StockKind } from '@/core'
 import { useState } from 'react'
 import { keepAllInStock, type StockEntry } from '@/storage/own-stock'
@@ -46,7 +47,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
           <h3 className="mt-3 text-[15px]">Lines that cannot be read</h3>
           <ol className="max-h-64 overflow-auto" aria-label="Lines that cannot be read" tabIndex={0}>
             {problems.map(({ line, text }) => (
-              <li key={`${line} ${text}`} className="hair-b py-1">
+              <li key={`${line} ${text}`} className="border-hair border-b py-1">
                 <strong>Line {line}.</strong> {text}
               </li>
             ))}
@@ -67,15 +68,13 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       )}
       <div className="mt-4 flex flex-wrap gap-2">
         {good > 0 && (
-          <button type="button" className="plain solid" onClick={() => void take()}>
+          <Button look="solid" onClick={() => void take()}>
             {problems.length > 0
               ? `Take the ${good} good ${good === 1 ? 'line' : 'lines'}`
               : `Take ${lines(good)}`}
-          </button>
+          </Button>
         )}
-        <button type="button" className="plain" onClick={onClose}>
-          Take nothing
-        </button>
+        <Button onClick={onClose}>Take nothing</Button>
       </div>
     </Modal>
   )

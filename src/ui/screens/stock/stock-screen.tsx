@@ -1,4 +1,7 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { TextBox } from '@/ui/kit/field'
+import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   copyOf,
@@ -11,11 +14,9 @@ import {
   type StockKind,
   stockText,
 } from '@/core'
-import Link from 'next/link'
 import { useRef, useState } from 'react'
 import { dropFromStock, keepAllInStock, type StockEntry } from '@/storage/own-stock'
 import { downloadText } from '@/ui/kit/download'
-import { Wordmark } from '@/ui/kit/mark'
 import { Modal } from '@/ui/kit/modal'
 import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
 import { useStockLists } from '@/ui/state/stock'
@@ -92,82 +93,64 @@ export function StockScreen() {
   const form = ownForm(kind, undefined)
   return (
     <div className="page-tall">
-      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Wordmark />
-        <h1 className="text-[17px]">Stock</h1>
-        <nav className="ml-auto flex gap-2" aria-label="Screens">
-          <Link href={to('jobs')} className="plain">
+      <PageBar title="Stock">
+        <nav className="flex gap-2" aria-label="Screens">
+          <ButtonLink look="quiet" href={to('jobs')}>
             All jobs
-          </Link>
+          </ButtonLink>
         </nav>
-      </header>
+      </PageBar>
       <main className="flex min-h-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-2 p-3">
           <div role="group" aria-label="Lists" className="flex flex-wrap">
             {STOCK_KINDS.map((each) => (
-              <button
+              <Button
                 key={each}
-                type="button"
-                className={`plain ${each === kind ? 'solid' : ''}`}
-                aria-pressed={each === kind}
+                pressed={each === kind}
                 onClick={() => {
                   setKind(each)
                 }}
               >
                 {LIST_WORD[each].many}
                 <span className="ml-1 text-[12px]">{lists[each].length}</span>
-              </button>
+              </Button>
             ))}
           </div>
-          <label className="block w-52">
-            <span className="field-label">Find in this list</span>
-            <input
-              type="search"
-              className="field"
-              value={words}
-              onChange={(event) => {
-                setWords(event.target.value)
-              }}
-            />
-          </label>
+          <TextBox
+            label="Find in this list"
+            className="w-52"
+            type="search"
+            value={words}
+            onText={(text) => {
+              setWords(text)
+            }}
+          />
           <div className="ml-auto flex flex-wrap gap-2">
-            {form !== undefined && (
-              <Link href={form} className="plain">
-                New {word.one}
-              </Link>
-            )}
+            {form !== undefined && <ButtonLink href={form}>New {word.one}</ButtonLink>}
             {form === undefined && kind !== 'racks' && (
-              <button
-                type="button"
-                className="plain"
+              <Button
                 onClick={() => {
                   setOpen({ what: 'new' })
                 }}
               >
                 New {word.one}
-              </button>
+              </Button>
             )}
-            <button
-              type="button"
-              className="plain"
+            <Button
               onClick={() => {
                 downloadText(`${kind}.csv`, stockCsv<StockKind>(kind, items, system), 'text/csv')
               }}
             >
               Download CSV
-            </button>
-            <button
-              type="button"
-              className="plain"
+            </Button>
+            <Button
               onClick={() => {
                 downloadText('stock.json', stockText(lists), 'application/json')
               }}
             >
               Download all as JSON
-            </button>
-            <button type="button" className="plain" onClick={() => files.current?.click()}>
-              Take in a file
-            </button>
+            </Button>
+            <Button onClick={() => files.current?.click()}>Take in a file</Button>
             <input
               ref={files}
               type="file"
@@ -195,44 +178,35 @@ export function StockScreen() {
             system={system}
             tools={(item) => (
               <>
-                <button
-                  type="button"
-                  className="plain"
+                <Button
                   aria-label={`Edit ${item.name}`}
                   onClick={() => {
                     setOpen({ what: 'edit', item })
                   }}
                 >
                   Edit
-                </button>
-                <button
-                  type="button"
-                  className="plain"
+                </Button>
+                <Button
                   aria-label={`Copy ${item.name}`}
                   onClick={() => {
                     setOpen({ what: 'copy', item: copyOf<StockKind>(kind, item, newId(kind)) })
                   }}
                 >
                   Copy
-                </button>
+                </Button>
                 {ownForm(kind, item.id) !== undefined && (
-                  <Link
+                  <ButtonLink
                     href={ownForm(kind, item.id) ?? '/'}
-                    className="plain"
+
                     aria-label={`Open the form of ${item.name}`}
                   >
                     Form
-                  </Link>
+                  </ButtonLink>
                 )}
                 {mine.has(item.id) && (
-                  <button
-                    type="button"
-                    className="quiet"
-                    aria-label={`Delete ${item.name}`}
-                    onClick={() => void drop(item)}
-                  >
+                  <Button look="word" aria-label={`Delete ${item.name}`} onClick={() => void drop(item)}>
                     Delete
-                  </button>
+                  </Button>
                 )}
               </>
             )}

@@ -1,4 +1,7 @@
 'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { TextBox } from '@/ui/kit/field'
+import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   BAY_RULES,
@@ -15,7 +18,6 @@ import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { PhraseLine } from '@/ui/kit/quantity'
-import { Wordmark } from '@/ui/kit/mark'
 import { fetchDemo, useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 
@@ -65,30 +67,26 @@ export function WhyScreen() {
   const inBay = BAY_RULES.filter(has)
   return (
     <div>
-      <header className="bench-header flex flex-wrap items-center gap-3 px-3 py-1.5">
-        <Wordmark />
-        <h1 className="text-[17px]">Why: the rules</h1>
-        <Link href={to('jobs')} className="plain ml-auto">
+      <PageBar title="Why: the rules">
+        <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
-        </Link>
-      </header>
+        </ButtonLink>
+      </PageBar>
       <main className="mx-auto max-w-5xl px-4 py-4">
         <p className="max-w-3xl">
           Every finding comes from one of these {CHECKS.length} rules, and in the bay from one of{' '}
           {BAY_RULES.length} more. What the vehicle’s manual, the makers’ instructions and local law say goes
           before all of them.
         </p>
-        <label className="mt-3 block w-72">
-          <span className="field-label">Find a rule</span>
-          <input
-            type="search"
-            className="field"
-            value={words}
-            onChange={(event) => {
-              setWords(event.target.value)
-            }}
-          />
-        </label>
+        <TextBox
+          label="Find a rule"
+          className="mt-3  w-72"
+          type="search"
+          value={words}
+          onText={(text) => {
+            setWords(text)
+          }}
+        />
         <ol className="mt-4">
           {shown.map((check) => {
             const example = typeof demo === 'string' ? undefined : demo.get(check.id)

@@ -1,0 +1,44 @@
+import Link from 'next/link'
+import type { ComponentProps } from 'react'
+
+const LOOK = {
+  plain: 'btn-soft',
+  solid: 'btn-primary',
+  /** Bare words among their like: a bar of screens, the tools of a page. */
+  quiet: 'btn-ghost px-2.5',
+  /** Underlined words, where a box would say too much. */
+  word: 'btn-link text-ink2 px-2',
+} as const
+
+export type ButtonLook = keyof typeof LOOK
+
+interface Look {
+  /** One solid key at most where one thing is to be done. */
+  readonly look?: ButtonLook
+}
+
+interface Pressed extends Look {
+  /** For one of several of which one holds: solid while it does. */
+  readonly pressed?: boolean
+}
+
+/** The classes of a key, for what is pressed but is no button: its words wrap rather than run out of it. */
+export const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
+  `btn h-auto min-h-11 py-1 text-left text-[0.94rem] leading-tight ${LOOK[look]} ${more}`
+
+/** A key: pressed by hand, by keyboard, or by a glove. */
+export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
+  return (
+    <button
+      type="button"
+      className={buttonClass(pressed === true ? 'solid' : look, className)}
+      aria-pressed={pressed}
+      {...rest}
+    />
+  )
+}
+
+/** A key that leads to another screen. */
+export function ButtonLink({ look, className, ...rest }: ComponentProps<typeof Link> & Look) {
+  return <Link className={buttonClass(look, className)} {...rest} />
+}
