@@ -5,7 +5,7 @@ import { expect, written } from './fixtures'
 /** The title of the step in hand. */
 export const title = (page: Page) => page.locator('main h2').first()
 /** The large key. */
-export const done = (page: Page) => page.locator('.bay-done')
+export const done = (page: Page) => page.locator('[data-bay=done]')
 /** What the bay says, by how grave it is. */
 export const said = (page: Page, severity: string) => page.locator(`[data-bay-finding=${severity}]`)
 
@@ -33,7 +33,7 @@ export async function readAll(page: Page) {
   for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
     const before = await wanted.textContent()
     const field = page.getByLabel(/^Reading, /)
-    await field.fill(`${(await page.locator('.bay-number').textContent()) ?? ''} Nm`)
+    await field.fill(`${(await page.locator('[data-bay=number]').textContent()) ?? ''} Nm`)
     await field.press('Enter')
     await expect(done(page)).not.toContainText(before ?? '')
   }

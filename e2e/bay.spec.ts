@@ -231,7 +231,7 @@ test('weighs a guess on the simulated scale, and the plan takes it', async ({ pa
   await page.getByRole('button', { name: 'Connect' }).click()
   await page.getByRole('button', { name: 'Hang it on' }).click()
   await expect(page.getByLabel('Weight of Paddles and vests')).toHaveValue('17.1 kg')
-  await expect(page.locator('.bay-detail')).toContainText('It weighs 17.1 kg, as read here')
+  await expect(page.locator('[data-bay=detail]')).toContainText('It weighs 17.1 kg, as read here')
   await done(page).click()
   await expect(title(page)).not.toHaveText(/^Weigh/)
   await written(page)

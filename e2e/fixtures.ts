@@ -74,7 +74,7 @@ export async function openJob(page: Page, name: string): Promise<void> {
 
 /** Opens a part of a sheet that starts closed. */
 export async function openPart(page: Page, title: string): Promise<void> {
-  const summary = page.locator('summary.fields-part').filter({ hasText: title })
+  const summary = page.locator('summary[data-part]').filter({ hasText: title })
   if ((await summary.locator('xpath=..').getAttribute('open')) === null) await summary.click()
 }
 

@@ -4,7 +4,7 @@ import { expect, inDrawing, openPart, openQuestions, saved, shelved, stateButton
 const group = (page: Page, name: string | RegExp): Locator => page.getByRole('group', { name }).first()
 
 async function open(within: Locator, title: string): Promise<void> {
-  const summary = within.locator('summary.fields-part').filter({ hasText: title }).first()
+  const summary = within.locator('summary[data-part]').filter({ hasText: title }).first()
   if ((await summary.locator('xpath=..').getAttribute('open')) === null) await summary.click()
 }
 

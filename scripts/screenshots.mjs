@@ -29,18 +29,18 @@ async function bayTo(page, title) {
     const undriven = page.getByRole('button', { name: 'The rest was not driven' })
     if ((await undriven.count()) > 0) await undriven.click()
     await readAll(page)
-    if ((await page.locator('.bay-done').getByText('A Stop stands').count()) > 0) await answerFor(page)
-    await page.locator('.bay-done').click()
+    if ((await page.locator('[data-bay=done]').getByText('A Stop stands').count()) > 0) await answerFor(page)
+    await page.locator('[data-bay=done]').click()
     await page.waitForTimeout(30)
   }
 }
 
 /** Types the figure shown at every place where the sheet wants the wrench read. */
 async function readAll(page) {
-  const wanted = page.locator('.bay-done').getByText(/^Type what the wrench reads/)
+  const wanted = page.locator('[data-bay=done]').getByText(/^Type what the wrench reads/)
   for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
     const field = page.getByLabel(/^Reading, /)
-    await field.fill(`${await page.locator('.bay-number').textContent()} Nm`)
+    await field.fill(`${await page.locator('[data-bay=number]').textContent()} Nm`)
     await field.press('Enter')
     await page.waitForTimeout(60)
   }
@@ -141,7 +141,7 @@ const VIEWS = [
     act: async (page) => {
       await bayTo(page, /^Measure and/)
       await tape(page, ['1760', '1768', '2256', '2249', '880', '881'])
-      await page.locator('.bay-side').evaluate((side) => {
+      await page.locator('[data-bay=side]').evaluate((side) => {
         side.scrollTop = 0
       })
     },
@@ -151,7 +151,7 @@ const VIEWS = [
     path: PLATFORM,
     act: async (page) => {
       await bayTo(page, /gutter clamps/)
-      for (let pass = 0; pass < 2; pass += 1) await page.locator('.bay-done').click()
+      for (let pass = 0; pass < 2; pass += 1) await page.locator('[data-bay=done]').click()
       await page.getByLabel('Reading, LHF').fill('12.2 Nm')
       await page.getByLabel('Reading, LHF').press('Enter')
       await page.getByLabel('Reading, RHR').fill('13.4 Nm')

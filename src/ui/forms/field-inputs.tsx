@@ -1,4 +1,5 @@
 'use client'
+import { Fieldset } from '@/ui/kit/fieldset'
 import { INPUT, LABEL, SELECT, TEXTAREA, TickBox } from '@/ui/kit/field'
 import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
@@ -30,7 +31,7 @@ function KnownMark({ at, label }: { at: string; /** The id of the field's label.
     <select
       aria-label="How it is known"
       aria-describedby={label}
-      className={`known-mark ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'known-told' : ''}`}
+      className={`min-h-[1.6rem] text-[0.8rem] text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
       value={now}
       onChange={(event) => {
         setValue(path, event.target.value, { shouldDirty: true })
@@ -64,7 +65,7 @@ function Frame({
 }) {
   const problem = useProblem(at)
   return (
-    <div className="field-block min-w-0">
+    <div className="group min-w-0">
       <div className="flex min-h-[1.6rem] items-end justify-between gap-2">
         <label id={`${id}-label`} htmlFor={id} className={LABEL}>
           {label}
@@ -183,8 +184,7 @@ function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: s
   const problem = useProblem(at)
   const id = useId()
   return (
-    <fieldset className="sheet-group col-span-full">
-      <legend className="sheet-legend">{field.label}</legend>
+    <Fieldset title={field.label} wide>
       <div className="flex flex-wrap gap-x-4">
         {choices.map(([value, words]) => (
           <TickBox
@@ -202,7 +202,7 @@ function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: s
         ))}
       </div>
       <FieldNote id={id} problem={problem} hint={field.hint} />
-    </fieldset>
+    </Fieldset>
   )
 }
 

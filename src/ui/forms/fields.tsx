@@ -1,4 +1,5 @@
 'use client'
+import { Fieldset } from '@/ui/kit/fieldset'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
@@ -18,7 +19,7 @@ import {
   type Variants,
 } from '@/core'
 import { Plus, X } from 'lucide-react'
-import { useId, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
 import { ChoiceInput, FieldInput, useProblem } from './field-inputs'
@@ -34,8 +35,7 @@ function Grid({ children }: { children: ReactNode }) {
 /** Figures by state, with their terms, and those on other terms below. */
 function FigureFields({ label, at }: { label: string; at: string }) {
   return (
-    <fieldset className="sheet-group col-span-full">
-      <legend className="sheet-legend">{label}</legend>
+    <Fieldset title={label} wide>
       <p className="text-ink2 text-[0.82rem]">
         Leave a figure empty when it is not known: it becomes a thing to find out.
       </p>
@@ -54,7 +54,7 @@ function FigureFields({ label, at }: { label: string; at: string }) {
         <FieldInput field={{ is: 'text', label: 'Page it was read on' }} at={`${at}.page`} />
       </Grid>
       <ListFields field={MORE_FIGURES} at={`${at}.more`} />
-    </fieldset>
+    </Fieldset>
   )
 }
 
@@ -178,11 +178,10 @@ function ListFields({ field, at }: { field: List; at: string }) {
             {removal}
           </div>
         ) : (
-          <fieldset key={key} className="sheet-group">
-            <legend className="sheet-legend">{title}</legend>
+          <Fieldset key={key} title={title}>
             <FieldView field={item} at={here} bare />
             {removal}
-          </fieldset>
+          </Fieldset>
         )
       })}
       {problem !== undefined && <Problem>{problem}</Problem>}
@@ -282,7 +281,10 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
         setOpen(event.currentTarget.open)
       }}
     >
-      <summary className="fields-part">
+      <summary
+        data-part
+        className="min-h-11 py-[0.6rem] px-0 border-b border-b-hair font-[650] cursor-pointer"
+      >
         {part.title}
         {left > 0 && <span className="text-ink2 text-[0.82rem]"> {left} not filled in</span>}
       </summary>
@@ -298,7 +300,6 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
 /** The fields of a group: in its parts, or all side by side. */
 export function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
   const above = useOwner()
-  const id = useId()
   const known = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
   const loose = Object.entries(field.fields).map(([key, each]) => (
     <FieldView key={key} field={each} at={under(at, key)} />
@@ -315,12 +316,9 @@ export function GroupFields({ field, at, bare = false }: { field: Group; at: str
   if (field.label === '' || bare)
     return field.parts ? <div className="col-span-full space-y-2">{owned}</div> : owned
   return (
-    <fieldset className="sheet-group col-span-full" aria-labelledby={id}>
-      <legend id={id} className="sheet-legend">
-        {field.label}
-      </legend>
+    <Fieldset title={field.label} wide>
       {field.parts ? owned : <Grid>{owned}</Grid>}
-    </fieldset>
+    </Fieldset>
   )
 }
 

@@ -86,7 +86,11 @@ export function SheetFields({
       <SheetProvider value={{ system, from, around, chosen, only, starts, stock, sentTo }}>
         <form
           ref={shown}
-          className={beside === undefined ? '' : 'form-frame'}
+          className={
+            beside === undefined
+              ? ''
+              : 'grid grid-cols-[minmax(0,44rem)_minmax(0,1fr)] gap-[1.25rem] p-[1rem] max-w-[1500px] my-0 mx-auto [&_:is(input,_select,_textarea,_summary,_button)]:[scroll-margin-bottom:5rem] max-wide:grid-cols-[minmax(0,1fr)]'
+          }
           noValidate
           onSubmit={(event) => {
             event.preventDefault()
@@ -106,7 +110,7 @@ export function SheetFields({
             <FieldView field={field} at="" bare />
             {children}
             {problem !== undefined && <Problem>{problem}</Problem>}
-            <div className="sheet-save">
+            <div className="border-base-content bg-base-200 in-[dialog]:bg-base-100 sticky bottom-0 z-5 flex flex-wrap items-center gap-2 border-t-[1.5px] py-2">
               {actions}
               {form.formState.isSubmitted && problems > 0 && (
                 <Problem>
@@ -144,7 +148,10 @@ export function SheetForm({
         <SheetFields
           {...sheet}
           beside={
-            <aside className="form-drawing" aria-label="Drawing">
+            <aside
+              className="sticky top-[1rem] h-[min(36rem,_calc(100dvh_-_7rem))] border-[1.5px] border-base-content max-wide:static max-wide:order-[-1] max-wide:h-[17rem]"
+              aria-label="Drawing"
+            >
               {drawing}
             </aside>
           }

@@ -28,14 +28,8 @@ export const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
 export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
-  return (
-    <button
-      type="button"
-      className={buttonClass(pressed === true ? 'solid' : look, className)}
-      aria-pressed={pressed}
-      {...rest}
-    />
-  )
+  const held = pressed === true ? 'solid' : look
+  return <button type="button" className={buttonClass(held, className)} aria-pressed={pressed} {...rest} />
 }
 
 /** A key that leads to another screen. */

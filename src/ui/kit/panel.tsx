@@ -5,7 +5,10 @@ import type { ReactNode } from 'react'
 export function Panel({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
   const id = `forces-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
-    <section aria-labelledby={id} className="forces-panel">
+    <section
+      aria-labelledby={id}
+      className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
+    >
       <h2 id={id} className="text-[17px]">
         {title}
       </h2>

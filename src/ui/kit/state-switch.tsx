@@ -55,7 +55,7 @@ export function StateSwitch({ survey, review }: { survey: Survey; review: Review
   const state = usePlan((store) => store.state)
   const showState = usePlan((store) => store.showState)
   return (
-    <div role="group" aria-label="State" className="flex max-[66rem]:order-5 max-[66rem]:w-full">
+    <div role="group" aria-label="State" className="flex max-wide:order-5 max-wide:w-full">
       {STATES.map((each) => (
         <button
           key={each}

@@ -15,7 +15,7 @@ import {
   withBenchReadings,
 } from '@/core'
 import { useMemo, useState } from 'react'
-import { JobLoader } from '@/ui/state/job-loader'
+import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
 import { useSearch } from '@/ui/state/use-search'
@@ -37,9 +37,12 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
   const left = minutesLeft(steps, progress)
   return (
     <p className="ml-auto flex items-center gap-3">
-      <span className="bay-blocks" aria-hidden>
+      <span
+        className="flex gap-[3px] [&_i]:w-[8px] [&_i]:h-[10px] [&_i]:border [&_i]:border-edge max-[94rem]:hidden max-wide:hidden"
+        aria-hidden
+      >
         {steps.map((step) => (
-          <i key={step.id} className={isDone(step, progress) ? 'bay-block-done' : ''} />
+          <i key={step.id} className={isDone(step, progress) ? 'border-base-content! bg-base-content' : ''} />
         ))}
       </span>
       <span className="font-semibold whitespace-nowrap">
@@ -65,7 +68,7 @@ function Bay({ plan }: { plan: Plan }) {
     return heldProgress(steps, survey, withBenchReadings(logged, steps, plan))
   }, [order, survey, logged, plan])
   return (
-    <div className="bay">
+    <div className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">
       <PageBar title={plan.job.name} under={plan.vehicle.name}>
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (
@@ -113,7 +116,11 @@ function Bay({ plan }: { plan: Plan }) {
           cameOff={cameOff}
         />
       ) : (
-        <main className="bay-scroll" tabIndex={0} aria-label={view === 'parts' ? 'Parts' : 'Plan of work'}>
+        <main
+          className="flex-1 min-h-0 overflow-auto bg-base-100"
+          tabIndex={0}
+          aria-label={view === 'parts' ? 'Parts' : 'Plan of work'}
+        >
           {view === 'parts' ? (
             <div className="mx-auto max-w-[1100px] p-4">
               <PartsTable plan={plan} survey={survey} progress={progress} />

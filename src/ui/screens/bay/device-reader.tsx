@@ -1,6 +1,6 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
-import { LABEL } from '@/ui/kit/field'
+import { LABEL, SELECT } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { peak, type Plan, settle, UNSETTLED } from '@/core'
 import { useIsDemo } from '@/ui/state/settings-store'
@@ -110,7 +110,7 @@ export function DeviceReader({
   )
   const driver = link.at === 'there' ? link.driver : undefined
   return (
-    <fieldset className="bay-device">
+    <fieldset className="border border-edge pt-[0.3rem] px-[0.6rem] pb-[0.6rem] grid gap-[0.4rem]">
       <legend className={LABEL}>From a device</legend>
       {driver ? (
         <>
@@ -144,7 +144,7 @@ export function DeviceReader({
       ) : (
         <div className="flex flex-wrap gap-1.5">
           <select
-            className="select flex-1"
+            className={`${SELECT} w-auto! flex-1`}
             aria-label="Device"
             value={chosen}
             onChange={(event) => {

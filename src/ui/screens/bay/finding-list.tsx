@@ -3,8 +3,8 @@ import { PhraseLine } from '@/ui/kit/quantity'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 
 const FRAME: Readonly<Record<Outcome, string>> = {
-  stop: 'bay-stop',
-  findOut: 'bay-find-out',
+  stop: 'border-error! border-[2.5px]!',
+  findOut: 'border-accent! border-2! border-dashed!',
   mind: 'mind-hatch',
   clear: '',
   notLooked: '',
@@ -20,7 +20,7 @@ export function FindingList({ findings }: { findings: readonly Finding[] }) {
       {sorted.map((finding) => (
         <li
           key={finding.id}
-          className={`bay-finding ${FRAME[finding.severity]}`}
+          className={`py-[0.45rem] px-[0.6rem] border border-hair ${FRAME[finding.severity]}`}
           data-bay-finding={finding.severity}
         >
           <SeverityTag severity={finding.severity} /> <PhraseLine phrase={finding.sentence} />

@@ -1,4 +1,5 @@
 'use client'
+import { BigKey } from '@/ui/kit/big-key'
 import { to } from '@/ui/routes'
 import {
   answerLine,
@@ -95,8 +96,12 @@ export function OneStep({
   const recheck = step.task.kind === 'torque' ? recheckWords(step.task.group.joint) : undefined
   const all = steps.every((each) => isDone(each, progress))
   return (
-    <div className="bay-body">
-      <nav className="bay-list" aria-label="Steps of this job" tabIndex={0}>
+    <div className="flex-1 min-h-0 grid grid-cols-[15rem_minmax(0,1fr)_20rem] grid-rows-[minmax(0,1fr)_5.6rem] max-wide:block">
+      <nav
+        className="overflow-auto border-r-[1.5px] border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b-[1.5px] max-wide:border-b-base-content"
+        aria-label="Steps of this job"
+        tabIndex={0}
+      >
         <StepList
           steps={steps}
           at={at}
@@ -107,9 +112,11 @@ export function OneStep({
           }}
         />
       </nav>
-      <main className="bay-main">
-        <h2 className="bay-title">{step.title}</h2>
-        <p className="bay-detail">
+      <main className="overflow-auto bg-base-100 py-[0.9rem] px-[1.4rem] flex flex-col">
+        <h2 data-bay="title" className="text-[2rem] leading-[1.08] [font-stretch:100%] font-bold">
+          {step.title}
+        </h2>
+        <p data-bay="detail" className="mt-[0.4rem] text-[1.2rem] leading-[1.3] max-w-[46rem]">
           <PhraseLine phrase={step.detail} />
           {step.hands === 2 && !step.byLoader ? ' Two people.' : ''}
           {step.waitMinutes > 0
@@ -117,13 +124,13 @@ export function OneStep({
             : ''}
         </p>
         {again.has(step.id) && (
-          <p className="bay-waits">
+          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
             Again: {again.get(step.id)} changed since it was done.
             {recheck === undefined ? '' : ` ${recheck}.`}
           </p>
         )}
         {waits > 0 && !progress.done.has(step.id) && (
-          <p className="bay-waits">
+          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
             Before this one:{' '}
             {before
               .slice(0, 3)
@@ -132,7 +139,11 @@ export function OneStep({
             {waits > 3 ? `, and ${waits - 3} more` : ''}.
           </p>
         )}
-        {old !== undefined && <p className="bay-waits">When it came off: {old}</p>}
+        {old !== undefined && (
+          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
+            When it came off: {old}
+          </p>
+        )}
         <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
         {step.task.kind === 'count' ? (
           <PartsTable plan={plan} survey={survey} progress={progress} />
@@ -141,7 +152,7 @@ export function OneStep({
         )}
         <TorqueFigure step={step} progress={progress} />
         {all && (
-          <p className="bay-waits">
+          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
             Everything is done.{' '}
             <Link className="underline" href={to('handover', { job: plan.id })}>
               To the handover sheet
@@ -149,7 +160,12 @@ export function OneStep({
           </p>
         )}
       </main>
-      <aside className="bay-side" aria-label="Readings and what they say" tabIndex={0}>
+      <aside
+        className="overflow-auto border-l-[1.5px] border-l-base-content bg-base-100 py-[0.7rem] px-[0.9rem] flex flex-col gap-[0.6rem] [&_.input]:text-[1.25rem] [&_.input]:font-[680] max-wide:border-l-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content"
+        data-bay="side"
+        aria-label="Readings and what they say"
+        tabIndex={0}
+      >
         {step.task.kind === 'count' && <ShiftFields />}
         {/* What waits for another step is not worked before it. */}
         <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
@@ -158,62 +174,64 @@ export function OneStep({
         </fieldset>
         <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
         {answers.map((each) => (
-          <p key={each.id} className="bay-waits">
+          <p
+            key={each.id}
+            className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold"
+          >
             {answerLine(each)}
           </p>
         ))}
         {progress.deviations
           .filter(({ stepId }) => stepId === step.id)
           .map(({ id, reason }) => (
-            <p key={id} className="bay-waits">
+            <p
+              key={id}
+              className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold"
+            >
               Differs: {reason}
             </p>
           ))}
       </aside>
-      <div className="bay-keys">
-        <button type="button" className="bay-back" disabled={at === 0} onClick={back}>
+      <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">
+        <BigKey disabled={at === 0} onClick={back}>
           Back
-        </button>
-        <button
-          type="button"
-          className="bay-done"
+        </BigKey>
+        <BigKey
+          data-bay="done"
+          className="bg-primary! text-primary-content disabled:bg-base-300! disabled:text-ink2 max-wide:text-[1.25rem]! text-[1.8rem]! leading-[1.1]"
           disabled={blocked || (waits > 0 && primary.events.length > 0)}
           onClick={done}
         >
           <PhraseLine phrase={primary.say} />
           {blocked && <span className="block text-[14px] font-normal">{hold.message}</span>}
-        </button>
+        </BigKey>
         {progress.done.has(step.id) ? (
-          <button
-            type="button"
-            className="bay-differs"
+          <BigKey
+            className="col-[3/-1]"
             onClick={() => {
               logFor(plan, { kind: 'stepReopened', stepId: step.id, title: step.title })
               setLooking(at)
             }}
           >
             Open it again
-          </button>
+          </BigKey>
         ) : (
           <>
-            <button
-              type="button"
-              className="bay-differs"
+            <BigKey
               onClick={() => {
                 setAsking('differs')
               }}
             >
               Say what differs
-            </button>
-            <button
-              type="button"
-              className="bay-differs"
+            </BigKey>
+            <BigKey
+              className="border-base-content border-l-[1.5px]"
               onClick={() => {
                 setAsking('answer')
               }}
             >
               Not done
-            </button>
+            </BigKey>
           </>
         )}
       </div>

@@ -1,4 +1,5 @@
 'use client'
+import { INPUT } from '@/ui/kit/field'
 import { Table } from '@/ui/kit/table'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
@@ -27,7 +28,7 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
       <div className="flex items-center gap-1.5">
         <input
           key={counted}
-          className={`field w-20! text-right ${counted !== undefined && counted < line.count ? 'bay-short' : ''}`}
+          className={`${INPUT} w-20! text-right ${counted !== undefined && counted < line.count ? 'border-error border-[2.5px]' : ''}`}
           inputMode="numeric"
           autoComplete="off"
           aria-label={`Counted: ${line.what}, ${line.box}`}
@@ -100,7 +101,7 @@ export function PartsTable({
         )}
       </p>
       <div className="overflow-x-auto" role="region" aria-label="Parts" tabIndex={0}>
-        <Table className="bay-parts">
+        <Table className="[&_:is(th,td)]:align-middle!">
           <thead>
             <tr>
               <th scope="col">Part</th>
@@ -116,7 +117,9 @@ export function PartsTable({
               <tr
                 key={line.id}
                 className={
-                  line.kind === 'part' || line.kind === 'gear' || line.kind === 'fitKit' ? '' : 'bay-small'
+                  line.kind === 'part' || line.kind === 'gear' || line.kind === 'fitKit'
+                    ? ''
+                    : '[&_th]:pl-[1.4rem] [&_th]:font-[450]'
                 }
               >
                 <th scope="row">{line.what}</th>

@@ -68,7 +68,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="bay-drawing"
+      className="flex-[1_1_12rem] min-h-[12rem] w-full mt-[0.4rem]"
       role="img"
       aria-label={`${rack.rack.name} from above, front to the left${next ? `; next is ${next.at}` : ''}`}
     >

@@ -32,11 +32,15 @@ export function StepList({
     <ol aria-label="Steps">
       {steps.map((step, i) => (
         <li key={step.id}>
-          {steps[i - 1]?.stage !== step.stage && <p className="bay-stage">{STAGE_WORD[step.stage]}</p>}
+          {steps[i - 1]?.stage !== step.stage && (
+            <p className="pt-[0.8rem] px-[0.9rem] pb-[0.2rem] text-ink2 text-[0.86rem] font-[620]">
+              {STAGE_WORD[step.stage]}
+            </p>
+          )}
           <button
             ref={i === at ? current : undefined}
             type="button"
-            className={`bay-step ${i === at ? 'bay-step-now' : ''}`}
+            className={`flex w-full min-h-11 items-center gap-[0.3rem] py-[0.3rem] px-[0.9rem] text-left leading-[1.2] cursor-pointer focus-visible:outline-offset-[-3px] ${i === at ? 'bg-base-content text-base-100 font-[650]' : 'hover:bg-gear'}`}
             aria-current={i === at ? 'step' : undefined}
             onClick={() => {
               onPick(i)

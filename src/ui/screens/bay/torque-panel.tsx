@@ -1,7 +1,6 @@
 'use client'
 import { Table } from '@/ui/kit/table'
 import { Choice } from '@/ui/kit/choice'
-import { LABEL, SELECT } from '@/ui/kit/field'
 import {
   aimNm,
   amountIn,
@@ -51,10 +50,12 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
   return (
-    <div className="bay-figure">
-      <p className="bay-number">{nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 2)}</p>
+    <div className="flex flex-wrap items-center gap-x-[1.6rem] gap-y-[0.3rem] pt-[0.4rem] text-[1.05rem] [&_>_div]:flex-[1_1_20rem]">
+      <p data-bay="number" className="text-[6.4rem] leading-[0.95] font-[760] [font-stretch:108%]">
+        {nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 2)}
+      </p>
       <div>
-        <p className="bay-unit">N·m</p>
+        <p className="text-[1.7rem] font-bold">N·m</p>
         {nm !== undefined && (
           <p>
             {amountIn('torque', nm, 'lbf·ft', 1)} lbf·ft · {amountIn('torque', nm, 'lbf·in', 1)} lbf·in

@@ -28,7 +28,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
           <div>
             <dt className={LABEL}>One fitter</dt>
-            <dd className="height-label">
+            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
               {hours(one.fromMin)} to {hours(one.toMin)}
             </dd>
             <dd className="text-ink2 text-[0.82rem]">
@@ -37,13 +37,15 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           </div>
           <div>
             <dt className={LABEL}>Two fitters</dt>
-            <dd className="height-label">
+            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
               {hours(two.fromMin)} to {hours(two.toMin)}
             </dd>
           </div>
           <div>
             <dt className={LABEL}>How hard</dt>
-            <dd className="height-label">{HARD[difficulty]}</dd>
+            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
+              {HARD[difficulty]}
+            </dd>
             <dd className="text-ink2 text-[0.82rem]">{because.join('; ')}</dd>
           </div>
         </dl>

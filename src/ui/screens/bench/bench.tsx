@@ -22,7 +22,7 @@ import type { DialogName, OnBench } from '@/ui/actions'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { Header } from './header'
-import { JobLoader } from '@/ui/state/job-loader'
+import { JobLoader } from '@/ui/kit/job-loader'
 import { JobTools } from './job-tools'
 import { assessedOf } from '@/ui/state/assessed'
 import { LoadPathTable } from './load-path'
@@ -162,7 +162,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   }
   const count = foldedTogether(openFindings(review)).length
   return (
-    <div className="bench">
+    <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
       <HeaderOf survey={survey} review={review} show={setDialog} />
       {saving.at === 'failed' && (
         <Alert look="error" className="col-span-full">
@@ -181,10 +181,13 @@ function OpenBench({ plan }: { plan: Plan }) {
           This job is open in another tab too. What is saved last stays: work in one of them.
         </Alert>
       )}
-      <div className={`bench-shelf ${drawer === 'shelf' ? 'drawer-open' : ''}`} id="shelf">
+      <div
+        className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
+        id="shelf"
+      >
         <ShelfOf plan={dragFrom ?? later} search={search} />
       </div>
-      <main className="bench-sheet">
+      <main className="row-[4] col-[2] flex min-h-0 min-w-0 flex-col max-wide:block">
         <div className="relative min-h-0 flex-1">
           <SheetOf marks={marks} />
         </div>
@@ -198,13 +201,16 @@ function OpenBench({ plan }: { plan: Plan }) {
         <StripOf plan={plan} picked={stripPicked} />
       </main>
       <aside
-        className={`bench-path ${drawer === 'path' ? 'drawer-open' : ''}`}
+        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'path' ? 'max-wide:block!' : ''}`}
         aria-label="Load path and findings"
         id="path"
       >
         <PanelsOf plan={later} show={setDialog} />
       </aside>
-      <nav className="bench-drawers" aria-label="Panels">
+      <nav
+        className="hidden max-wide:fixed max-wide:inset-x-0 bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
+        aria-label="Panels"
+      >
         <Button
           className="flex-1"
           aria-expanded={drawer === 'shelf'}

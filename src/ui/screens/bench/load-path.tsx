@@ -40,9 +40,9 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
 const COARSE_FROM_KG = { kg: 500, lb: 90 } as const
 
 const LOOK: Readonly<Record<Severity, string>> = {
-  stop: 'cell-stop',
-  findOut: 'cell-find-out',
-  mind: 'mind-hatch',
+  stop: 'bg-error text-error-content [&_*]:text-inherit',
+  findOut: 'border-accent border-2 border-dashed',
+  mind: 'mind-hatch [&_*]:text-inherit',
   clear: '',
 }
 
@@ -52,23 +52,23 @@ function CellButton({ cell, severity, governs }: RowCell) {
   const unit = tableUnit(units)
   const known = cell.limit.kind !== 'missing'
   const places = cell.limit.kind !== 'missing' && cell.limit.kg >= COARSE_FROM_KG[unit] ? 0 : 1
-  const look = cell.idle ? 'cell-idle' : LOOK[severity ?? 'clear']
+  const look = cell.idle ? 'text-ink2' : LOOK[severity ?? 'clear']
   return (
     <button
       type="button"
-      className={`cell ${look} ${governs ? 'cell-governs' : ''}`}
+      className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-[0.88rem] [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
       aria-label={cellLabel(cell, severity, governs, units)}
       title={cellLabel(cell, severity, governs, units)}
       onClick={() => {
         showCell({ layerId: cell.layer.id, state: cell.state })
       }}
     >
-      <span className="cell-figures" aria-hidden>
+      <span aria-hidden>
         <span className="font-semibold">{amountIn('mass', cell.countedKg, unit, places)}</span>
         {cell.limit.kind === 'missing' ? (
-          <span className="cell-unknown">?</span>
+          <span className="text-accent font-bold pl-[0.35rem]">?</span>
         ) : (
-          <span className="cell-limit">
+          <span className="text-[0.78rem] text-ink2">
             /{cell.limit.kind === 'assumed' ? '~' : ''}
             {amountIn('mass', cell.limit.kg, unit, places)}
           </span>
@@ -77,11 +77,16 @@ function CellButton({ cell, severity, governs }: RowCell) {
       {known && (
         <span
           aria-hidden
-          className="cell-fill"
+          className="absolute left-0 bottom-0 h-[5px] bg-current"
           style={{ width: `${Math.min(100, Math.max(0, (cell.share ?? 0) * 100))}%` }}
         />
       )}
-      {governs && <span aria-hidden className="cell-pin" />}
+      {governs && (
+        <span
+          aria-hidden
+          className="absolute left-0 top-0 border-t-[11px] border-t-base-content border-r-[11px] border-r-transparent"
+        />
+      )}
     </button>
   )
 }
@@ -198,7 +203,7 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
       {layers.length === 0 ? (
         <NoRack survey={survey} />
       ) : (
-        <table className="load-path">
+        <table className="w-full table-fixed border-collapse [&_th:first-child]:w-[34%]">
           <thead>
             <tr>
               <th scope="col" className="text-ink2 text-left text-[12px] font-normal">

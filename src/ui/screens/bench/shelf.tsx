@@ -47,6 +47,7 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
 }
 
 const FIT_MARK = { fits: Check, fitsIf: Wrench, cannot: Ban } as const
+const FIT_LOOK = { fits: '', fitsIf: 'text-mindline', cannot: 'text-ink2' } as const
 const FIT_WORD = { fits: 'fits', fitsIf: 'fits', cannot: 'no' } as const
 
 /** Whether it goes on this rack: a sign and its words, never the sign alone. */
@@ -59,8 +60,8 @@ function FitMark({ answer, units }: { answer: Compatible; units: UnitChoice }) {
         ? `: ${phraseText(answer.why, units)}`
         : ''
   return (
-    <span className={`fit-mark fit-${answer.kind}`}>
-      <Sign size={13} aria-hidden className="fit-sign" /> {FIT_WORD[answer.kind]}
+    <span className={`block text-[12.5px] leading-[1.2] ${FIT_LOOK[answer.kind]}`}>
+      <Sign size={13} aria-hidden className="inline align-[-2px]" /> {FIT_WORD[answer.kind]}
       {words}
     </span>
   )
@@ -92,7 +93,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
   return (
     <button
       type="button"
-      className="shelf-item"
+      className="[content-visibility:auto] [contain-intrinsic-size:auto_5rem] flex w-full min-h-[3rem] items-center gap-[0.5rem] py-[0.35rem] px-[0.9rem] text-left cursor-pointer border-b border-b-hair enabled:hover:bg-gear disabled:cursor-default focus-visible:outline-offset-[-3px]"
       disabled={rackId === undefined}
       onPointerDown={(event) => {
         if (event.button !== 0 || event.pointerType === 'touch') return
@@ -192,7 +193,9 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
         )}
         {kinds.map((kind) => (
           <div key={kind}>
-            <h3 className="shelf-kind">{GEAR_KINDS[kind].many}</h3>
+            <h3 className="pt-[0.7rem] px-[0.9rem] pb-[0.2rem] text-ink2 text-[0.86rem] font-[500] border-b border-b-hair">
+              {GEAR_KINDS[kind].many}
+            </h3>
             <ul>
               {found
                 .filter((each) => each.kind === kind)

@@ -17,7 +17,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <div>
           <dt className={LABEL}>Height label for the dash</dt>
-          <dd className="height-label">
+          <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
             <Quantity dimension="length" value={Math.ceil(top.topMm)} />
           </dd>
           <dd className="text-ink2 text-[0.82rem]">driving; {top.name} is highest</dd>
@@ -46,7 +46,10 @@ export function Strip({ survey, picked }: { survey: Survey; picked: Picked | und
   const thing = picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
   const bar = picked?.kind === 'bar' ? survey.bars.find((at) => at.bar.id === picked.id) : undefined
   return (
-    <section aria-label="The picked thing" className="strip">
+    <section
+      aria-label="The picked thing"
+      className="border-t-[1.5px] border-t-base-content bg-base-200 pt-[0.35rem] px-[0.9rem] pb-[0.6rem] h-[13.4rem] flex-none overflow-y-auto max-wide:h-auto"
+    >
       {refusal !== undefined && (
         <p role="alert" className="text-stopline mb-1 font-semibold">
           {refusal}

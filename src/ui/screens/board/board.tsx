@@ -32,8 +32,8 @@ function JobCard({
   const { survey, review } = assessedOf(plan)
   const [asking, setAsking] = useState(false)
   return (
-    <li className="job-card">
-      <Link href={to('bench', { job: plan.id })} className="job-link">
+    <li className="flex flex-col border border-hair bg-base-100">
+      <Link href={to('bench', { job: plan.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
         <Thumbnail survey={survey} />
         <span className="block px-3 pt-1">
           <span className="block text-[17px] leading-tight font-semibold">{plan.job.name}</span>
@@ -98,7 +98,7 @@ function JobCard({
 
 function Unreadable({ stored }: { stored: Extract<StoredPlan, { ok: false }> }) {
   return (
-    <li className="job-card p-3">
+    <li className="flex flex-col border border-hair bg-base-100 p-3">
       <p className="font-semibold">A job that cannot be read any more</p>
       <p className="text-ink2 text-[13px]">It is kept as it is. {stored.problems[0]?.text}</p>
     </li>

@@ -34,7 +34,12 @@ function Offer({
     [title, vehicle, rack],
   )
   return (
-    <button type="button" aria-pressed={pressed} className="offer" onClick={onChoose}>
+    <button
+      type="button"
+      aria-pressed={pressed}
+      className="block border-[1.5px] border-edge bg-paper text-left cursor-pointer aria-pressed:[outline:3.5px_solid_var(--color-base-content)] aria-pressed:outline-offset-[-2px] aria-pressed:focus-visible:[outline-color:var(--color-accent)]"
+      onClick={onChoose}
+    >
       <Thumbnail survey={drawn} />
       <span className="block px-3 py-2">
         <span className="block leading-tight font-semibold">{title}</span>

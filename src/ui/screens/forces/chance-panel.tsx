@@ -1,4 +1,5 @@
 'use client'
+import { Progress } from '@/ui/kit/progress'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
 import {
@@ -144,7 +145,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
       )}
       {run.at === 'running' && (
         <p className="flex flex-wrap items-center gap-3 py-1">
-          <progress max={DRAWS} value={run.done} aria-label="Draws done" className="progress w-60" />
+          <Progress label="Draws done" done={run.done} of={DRAWS} />
           <span className="w-40">{formatNumber(run.done)} draws done</span>
           <Button onClick={stop}>Stop it</Button>
         </p>

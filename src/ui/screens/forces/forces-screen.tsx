@@ -4,7 +4,7 @@ import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { cautionsFor, type Plan } from '@/core'
 import { useMemo } from 'react'
-import { JobLoader } from '@/ui/state/job-loader'
+import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
@@ -43,7 +43,10 @@ function Forces({ plan }: { plan: Plan }) {
           <div className="min-w-0">
             <SecuringList survey={survey} />
             <LiftingList survey={survey} />
-            <section aria-labelledby="forces-cautions" className="forces-panel">
+            <section
+              aria-labelledby="forces-cautions"
+              className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
+            >
               <h2 id="forces-cautions" className="text-[17px]">
                 Cautions
               </h2>

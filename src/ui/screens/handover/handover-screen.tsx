@@ -17,7 +17,7 @@ import {
   VERDICT_WORD,
 } from '@/core'
 import { useMemo, useState } from 'react'
-import { JobLoader } from '@/ui/state/job-loader'
+import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { extentOf } from '@/ui/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
@@ -143,7 +143,7 @@ function Sheet({ plan }: { plan: Plan }) {
         </div>
         {openingOf(handover).map(({ title, lines, grave }) => (
           <div key={title} className="sheet-part">
-            <div className={grave ? 'bay-finding bay-stop' : ''}>
+            <div className={grave ? 'py-[0.45rem] px-[0.6rem] border-error! border-[2.5px]!' : ''}>
               <h2 className="text-[length:inherit] font-bold">{title}</h2>
               <Lines
                 lines={lines.map((phrase, i) => (

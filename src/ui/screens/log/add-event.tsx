@@ -1,7 +1,7 @@
 'use client'
 import { Choice } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
-import { LABEL, SELECT, TextBox } from '@/ui/kit/field'
+import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { daySchema, type Rack, refitValues } from '@/core'
 import { useState } from 'react'
@@ -99,7 +99,10 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
     />
   )
   return (
-    <section aria-label="New entry" className="forces-panel grid gap-2">
+    <section
+      aria-label="New entry"
+      className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 grid gap-2"
+    >
       <h3 className="text-[17px]">New entry</h3>
       <Choice
         label="Kind"

@@ -82,14 +82,20 @@ export function VehicleLog({
       {theirs.map((plan) => (
         <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, plans)} onParted={onParted} />
       ))}
-      <div className="log-grid">
+      <div className="grid gap-x-[2rem] gap-y-0 grid-cols-[21rem_minmax(0,1fr)] max-[60rem]:grid-cols-[minmax(0,1fr)]">
         <div>
-          <section aria-label="What is due" className="forces-panel">
+          <section
+            aria-label="What is due"
+            className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
+          >
             <h3 className="text-[17px]">Due</h3>
             {dues.length === 0 && <p>Nothing is due: no rack is on, as far as this log goes.</p>}
             <ul>
               {dues.map((due) => (
-                <li key={due.id} className={`log-due ${isOverdue(due, day) ? 'bay-finding bay-stop' : ''}`}>
+                <li
+                  key={due.id}
+                  className={`flex items-center justify-between gap-[0.6rem] py-[0.4rem] px-0 border-b border-b-hair ${isOverdue(due, day) ? 'py-[0.45rem] px-[0.6rem] border-error! border-[2.5px]!' : ''}`}
+                >
                   <span>
                     <strong>{due.on}</strong>
                     {isOverdue(due, day) ? ' overdue' : ''}
@@ -110,7 +116,10 @@ export function VehicleLog({
               ))}
             </ul>
           </section>
-          <section aria-label="The rack now" className="forces-panel">
+          <section
+            aria-label="The rack now"
+            className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
+          >
             <h3 className="text-[17px]">The rack now</h3>
             <ul>
               {record.racks.map((rack) => (
@@ -128,7 +137,10 @@ export function VehicleLog({
           </section>
           <AddEvent vehicleId={carId} racks={theirs.flatMap(({ racks }) => racks)} />
         </div>
-        <section aria-label="Entries" className="forces-panel min-w-0">
+        <section
+          aria-label="Entries"
+          className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 min-w-0"
+        >
           <h3 className="text-[17px]">
             {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
           </h3>

@@ -46,7 +46,7 @@ export function VisitList({
               </thead>
               <tbody>
                 {visit.events.toReversed().map((event) => (
-                  <tr key={event.id} className={standing(event) === '' ? '' : 'log-struck'}>
+                  <tr key={event.id} className={standing(event) === '' ? '' : 'line-through text-ink2'}>
                     <td className="whitespace-nowrap">{event.at.slice(11, 16)}</td>
                     <th scope="row" className="font-normal">
                       <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event, byId)}

@@ -92,7 +92,7 @@ export function StockScreen() {
   const word = LIST_WORD[kind]
   const form = ownForm(kind, undefined)
   return (
-    <div className="page-tall">
+    <div className="flex flex-col h-dvh min-h-[30rem]">
       <PageBar title="Stock">
         <nav className="flex gap-2" aria-label="Screens">
           <ButtonLink look="quiet" href={to('jobs')}>

@@ -69,8 +69,13 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
   })
   const rows = table.getRowModel().rows
   return (
-    <div className="stock-scroll" tabIndex={0} role="region" aria-label="The list">
-      <table className="stock-table">
+    <div
+      className="flex-1 min-h-0 overflow-auto border-t-[1.5px] border-t-base-content bg-paper"
+      tabIndex={0}
+      role="region"
+      aria-label="The list"
+    >
+      <table className="border-collapse w-full text-[0.92rem] [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:bg-base-200 [&_thead_th]:text-left [&_thead_th]:z-[1] [&_thead_th]:[box-shadow:inset_0_-1.5px_0_var(--color-base-content)] [&_tbody_tr:hover]:bg-base-200 [&_td]:py-[0.2rem] [&_td]:px-[0.6rem] [&_td]:border-b [&_td]:border-b-hair [&_td]:text-left [&_td]:font-[420] [&_tbody_th]:py-[0.2rem] [&_tbody_th]:px-[0.6rem] [&_tbody_th]:border-b [&_tbody_th]:border-b-hair [&_tbody_th]:text-left [&_tbody_th]:font-[420] [&_tbody_th]:font-[620] [&_tbody_th]:min-w-[10rem] [&_thead_th:last-child]:right-0 [&_thead_th:last-child]:z-[2]">
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -79,7 +84,11 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
                 const Sign = SORT_SIGN[sorted]
                 return (
                   <th key={id} scope="col" aria-sort={SPOKEN_SORT[sorted]}>
-                    <button type="button" className="stock-sort" onClick={column.getToggleSortingHandler()}>
+                    <button
+                      type="button"
+                      className="inline-flex items-center gap-[0.25rem] min-h-11 py-0 px-[0.6rem] font-[620] whitespace-nowrap cursor-pointer"
+                      onClick={column.getToggleSortingHandler()}
+                    >
                       {flexRender(column.columnDef.header, getContext())} <Sign size={13} aria-hidden />
                     </button>
                   </th>
@@ -101,12 +110,17 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
                     {text}
                   </th>
                 ) : (
-                  <td key={cell.id} className={typeof cell.getValue() === 'number' ? 'stock-number' : ''}>
+                  <td
+                    key={cell.id}
+                    className={typeof cell.getValue() === 'number' ? 'text-right! whitespace-nowrap' : ''}
+                  >
                     {text}
                   </td>
                 )
               })}
-              <td className="stock-tools">{tools(row.original)}</td>
+              <td className="[&_.btn]:min-h-[2.2rem] [&_.btn]:py-0 [&_.btn]:px-[0.6rem] [&_.btn]:text-[0.86rem] [&_.btn_+_.btn]:ml-[0.25rem]">
+                {tools(row.original)}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -91,12 +91,16 @@ export function WhyScreen() {
           {shown.map((check) => {
             const example = typeof demo === 'string' ? undefined : demo.get(check.id)
             return (
-              <li key={check.id} id={check.id} className="why-rule">
+              <li
+                key={check.id}
+                id={check.id}
+                className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
+              >
                 <div>
                   <h2 className="text-[17px]">{check.title}</h2>
                   <p className="mt-1">{check.question}</p>
                 </div>
-                <dl className="why-facts">
+                <dl className="grid grid-cols-[9.5rem_1fr] gap-x-[0.75rem] gap-y-[0.25rem] [&_dt]:text-ink2">
                   <dt>Formula</dt>
                   <dd>{check.formula}</dd>
                   <dt>{SOURCE_WORD[check.source.kind]}</dt>
@@ -134,12 +138,16 @@ export function WhyScreen() {
             <h2 className="mt-6 text-[17px]">In the bay</h2>
             <ol className="mt-2">
               {inBay.map(({ id, title, question, formula, source, nothing }) => (
-                <li key={id} id={id} className="why-rule">
+                <li
+                  key={id}
+                  id={id}
+                  className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
+                >
                   <div>
                     <h3 className="text-[17px]">{title}</h3>
                     <p className="mt-1">{question}</p>
                   </div>
-                  <dl className="why-facts">
+                  <dl className="grid grid-cols-[9.5rem_1fr] gap-x-[0.75rem] gap-y-[0.25rem] [&_dt]:text-ink2">
                     <dt>Formula</dt>
                     <dd>{formula}</dd>
                     <dt>{SOURCE_WORD[source.kind]}</dt>

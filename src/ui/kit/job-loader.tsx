@@ -5,7 +5,7 @@ import type { Plan } from '@/core'
 import { useEffect, type ReactNode } from 'react'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { useSettings } from '@/ui/state/settings-store'
-import { usePlan } from './plan-store'
+import { usePlan } from '@/ui/state/plan-store'
 
 function Words({ title, children }: { title: string; children: ReactNode }) {
   return (
