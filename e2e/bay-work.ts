@@ -93,7 +93,7 @@ export function logFile(plan: Plan, events: readonly WorkedEvent[], from: number
 export async function takeInFile(page: Page, file: ReturnType<typeof logFile>): Promise<string> {
   await page.goto('/log')
   await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
-  await page.getByLabel('Take in a log file').setInputFiles(file)
+  await page.getByLabel('Log file to take in').setInputFiles(file)
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('not here yet')
   const words = await dialog.textContent()

@@ -111,7 +111,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
     for (const [i, wanted] of ['0 here already', '0 entries not here yet'].entries()) {
       await other.goto(`${origin}/log`)
       await expect(other.getByRole('heading', { name: 'Due' })).toBeVisible()
-      await other.getByLabel('Take in a log file').setInputFiles(taken)
+      await other.getByLabel('Log file to take in').setInputFiles(taken)
       const dialog = other.getByRole('dialog')
       await expect(dialog).toContainText(wanted)
       if (i === 0) {

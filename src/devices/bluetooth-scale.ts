@@ -46,9 +46,7 @@ export const bluetoothScale: Driver = {
           : { kind: 'refused', reason: read.reason },
       )
     }
-    const onGone = () => {
-      says({ kind: 'lost', reason: 'The scale is out of reach or was switched off.' })
-    }
+    const onGone = () => says({ kind: 'lost', reason: 'The scale is out of reach or was switched off.' })
     weight.addEventListener('characteristicvaluechanged', onValue)
     device.addEventListener('gattserverdisconnected', onGone)
     await weight.startNotifications()

@@ -30,7 +30,5 @@ export function whenKept(listener: (what: KeptElsewhere) => void): () => void {
     if (read.success) listener(read.data)
   }
   own?.addEventListener('message', hear)
-  return () => {
-    own?.removeEventListener('message', hear)
-  }
+  return () => own?.removeEventListener('message', hear)
 }

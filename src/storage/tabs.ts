@@ -9,9 +9,7 @@ export function watchTabs(planId: string, onOther: (there: boolean) => void): ()
   const channel = new BroadcastChannel('ypsos-jobs')
   const from = crypto.randomUUID()
   const others = new Set<string>()
-  const say = (word: 'hello' | 'here' | 'bye') => {
-    channel.postMessage({ say: word, planId, from })
-  }
+  const say = (word: 'hello' | 'here' | 'bye') => channel.postMessage({ say: word, planId, from })
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
     const read = wordSchema.safeParse(data)
     if (!read.success || read.data.planId !== planId) return
@@ -20,9 +18,7 @@ export function watchTabs(planId: string, onOther: (there: boolean) => void): ()
     if (read.data.say === 'hello') say('here')
     onOther(others.size > 0)
   }
-  const leave = () => {
-    say('bye')
-  }
+  const leave = () => say('bye')
   window.addEventListener('pagehide', leave)
   say('hello')
   return () => {

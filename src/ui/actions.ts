@@ -61,15 +61,11 @@ function nudged({ survey, units }: OnBench, along: number, across: number, coars
 const arrow = (pressed: string, along: number, across: number): Action => ({
   on: key(pressed),
   alone: true,
-  run: (on, event) => {
-    nudged(on, along, across, event?.shiftKey)
-  },
+  run: (on, event) => nudged(on, along, across, event?.shiftKey),
 })
 const dialog = (words: string, name: DialogName): Action => ({
   name: () => words,
-  run: ({ show }) => {
-    show(name)
-  },
+  run: ({ show }) => show(name),
 })
 
 /** Everything on the bench by name and by key; each is also on screen. */
@@ -78,27 +74,21 @@ const ACTIONS: readonly Action[] = [
     listed: ['/', 'Find gear on the shelf'],
     on: key('/'),
     alone: true,
-    run: ({ search }) => {
-      search()
-    },
+    run: ({ search }) => search(),
   },
   ...STATES.map((state, i): Action => ({
     name: () => `Show ${STATE_WORD[state].toLowerCase()}`,
     keys: String(i + 1),
     on: key(String(i + 1)),
     ...(i === 0 && { listed: ['1  2  3', 'Road, trail, parked'] }),
-    run: () => {
-      plan().showState(state)
-    },
+    run: () => plan().showState(state),
   })),
   {
     name: () => 'Undo',
     keys: 'Ctrl Z',
     on: [{ key: 'z', held: true }],
     alone: true,
-    run: () => {
-      plan().undo()
-    },
+    run: () => plan().undo(),
   },
   {
     name: () => 'Redo',
@@ -108,9 +98,7 @@ const ACTIONS: readonly Action[] = [
       { key: 'y', held: true },
     ],
     alone: true,
-    run: () => {
-      plan().redo()
-    },
+    run: () => plan().redo(),
   },
   { listed: ['Tab', 'Through the things in the plan view'] },
   {
@@ -163,9 +151,7 @@ const ACTIONS: readonly Action[] = [
     name: () => 'See the whole vehicle',
     keys: '0',
     on: key('0'),
-    run: () => {
-      useZoom.getState().whole()
-    },
+    run: () => useZoom.getState().whole(),
   },
   {
     name: ({ survey }) => (rackBox(survey) ? 'Zoom to the rack' : undefined),
@@ -186,17 +172,13 @@ const ACTIONS: readonly Action[] = [
     keys: '+',
     on: key('+', '='),
     listed: ['+  −  0', 'Zoom in, out, whole vehicle'],
-    run: ({ survey }) => {
-      useZoom.getState().by(survey, 1.4)
-    },
+    run: ({ survey }) => useZoom.getState().by(survey, 1.4),
   },
   {
     name: () => 'Zoom out',
     keys: '−',
     on: key('-'),
-    run: ({ survey }) => {
-      useZoom.getState().by(survey, 1 / 1.4)
-    },
+    run: ({ survey }) => useZoom.getState().by(survey, 1 / 1.4),
   },
   { listed: ['Alt while dragging', 'Do not snap'] },
   {
@@ -204,16 +186,12 @@ const ACTIONS: readonly Action[] = [
     on: [{ key: 'k', held: true }],
     fromAnywhere: true,
     alone: true,
-    run: ({ show }) => {
-      show('palette')
-    },
+    run: ({ show }) => show('palette'),
   },
   {
     listed: ['Esc', 'Let go of what is picked'],
     on: key('escape'),
-    run: () => {
-      plan().pick(undefined)
-    },
+    run: () => plan().pick(undefined),
   },
   dialog('Racks on this vehicle', 'racks'),
   dialog('Doors and garages to pass', 'clearances'),
@@ -252,9 +230,7 @@ export const actionsByName = (
           {
             name: called,
             keys,
-            run: () => {
-              run(on)
-            },
+            run: () => run(on),
           },
         ]
   })

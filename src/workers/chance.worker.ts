@@ -4,9 +4,7 @@ import type { ChanceAnswer, ChanceQuestion } from './chance-messages'
 /** The run that is wanted; a newer question or a stop makes an older run give up at its next pause. */
 let wanted = 0
 
-const answer = (message: ChanceAnswer) => {
-  postMessage(message)
-}
+const answer = (message: ChanceAnswer) => postMessage(message)
 
 /** A pause in which messages come in. */
 const pause = () => new Promise((resolve) => setTimeout(resolve))

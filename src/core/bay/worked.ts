@@ -24,9 +24,7 @@ const SPREADS: ReadonlySet<Taped> = new Set(['spreadLeft', 'spreadRight'])
 function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
   const { task } = step
   const events: WorkedEvent[] = []
-  const write = (event: WorkedEvent) => {
-    events.push(event)
-  }
+  const write = (event: WorkedEvent) => events.push(event)
   switch (task.kind) {
     case 'count':
       for (const { id, what, count } of partsCheck(survey).lines)

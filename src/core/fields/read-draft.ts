@@ -29,6 +29,7 @@ import {
   entriesOf,
   fault,
   readSingle,
+  type At,
   type Owner,
   type ReadDraft,
   type ReadFrom,
@@ -81,7 +82,14 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     changed: new Set(),
   }
   const others = listOf(
-    readList(MORE_FIGURES, RATINGS, now['more'], before, `${path}.more`, reading, owner),
+    readList(MORE_FIGURES, {
+      schema: RATINGS,
+      draft: now['more'],
+      was: before,
+      path: `${path}.more`,
+      reading,
+      owner,
+    }),
   ) as Rating[]
   const placed = new Set<Rating>()
   const inPlace = before.flatMap((rating): Rating[] => {
@@ -139,12 +147,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 
 function readGroup(
   { fields, settle, check }: Group,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  above: Owner,
+  { schema, draft, was, path, reading, owner: above }: At,
 ): unknown {
   const raw = rawOf(was)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
@@ -163,15 +166,14 @@ function readGroup(
     const next: Owner = { ...owner, shown: within(owner.shown, key) }
     values.set(
       key,
-      readField(
-        field,
-        of,
-        draftOf(draft)[key],
-        raw[key],
-        path === '' ? key : `${path}.${key}`,
+      readField(field, {
+        schema: of,
+        draft: draftOf(draft)[key],
+        was: raw[key],
+        path: path === '' ? key : `${path}.${key}`,
         reading,
-        next,
-      ),
+        owner: next,
+      }),
     )
   }
   if (owns) {
@@ -192,15 +194,7 @@ function readGroup(
   return settle ? settle(rawOf(value), raw) : value
 }
 
-function readVariant(
-  field: Variants,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
+function readVariant(field: Variants, { schema, draft, was, path, reading, owner }: At): unknown {
   const kind = textOf(draftOf(draft)[field.by])
   if (kind === '' && mayBeLeftOut(schema)) return undefined
   const of = kindOf(schema, field.by, kind)
@@ -208,62 +202,38 @@ function readVariant(
     fault(reading, `${path}.${field.by}`, 'Choose one.')
     return was
   }
-  const value = readGroup(field.groupOf(kind), of, draft, was, path, reading, owner)
+  const value = readGroup(field.groupOf(kind), { schema: of, draft, was, path, reading, owner })
   return rawOf(value)[field.by] === kind
     ? value
     : { [field.by]: kind, ...rawOf(value), ...{ [field.by]: kind } }
 }
 
-function readItem(
-  item: List['item'],
-  schema: z.core.$ZodType,
-  draft: Draft,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
+function readItem(item: List['item'], { schema, draft, was, path, reading, owner }: At): unknown {
   const mark = textOf(draftOf(draft)[WAS])
   const id = mark.startsWith('id ') ? mark.slice(3) : undefined
   const of =
     item.is === 'group' ? schema : (kindOf(schema, item.by, textOf(draftOf(draft)[item.by])) ?? schema)
   const hasId = schemaAt(of, 'id') !== undefined
   const old = id === undefined ? listOf(was)[Number(mark)] : hasId ? { id } : undefined
-  return item.is === 'group'
-    ? readGroup(item, schema, draft, old, path, reading, owner)
-    : readVariant(item, schema, draft, old, path, reading, owner)
+  const from = { schema, draft, was: old, path, reading, owner }
+  return item.is === 'group' ? readGroup(item, from) : readVariant(item, from)
 }
 
-function readList(
-  { item }: List,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
+function readList({ item }: List, { schema, draft, was, path, reading, owner }: At): unknown {
   const element = elementOf(schema)
   if (!element) return was
   const items = draftsOf(draft).map((each, i) => {
     const mark = textOf(draftOf(each)[WAS])
     const stood = mark.startsWith('id ') ? String(i) : mark
     const next = { ...owner, shown: within(owner.shown, stood) }
-    return readItem(item, element, each, was, `${path}.${i}`, reading, next)
+    return readItem(item, { schema: element, draft: each, was, path: `${path}.${i}`, reading, owner: next })
   })
   if (sameList(items, listOf(was)) && was !== undefined) return was
   return items.length === 0 && mayBeLeftOut(schema) ? undefined : items
 }
 
-function readField(
-  field: Field,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
+function readField(field: Field, at: At): unknown {
+  const { schema, draft, was, path, reading, owner } = at
   switch (field.is) {
     case 'kept':
     case 'marks':
@@ -303,7 +273,14 @@ function readField(
         const next = { ...owner, shown: within(owner.shown, key) }
         return [
           key,
-          readField(part, OPTIONAL, draftOf(draft)[key], apart[key], `${path}.${key}`, reading, next),
+          readField(part, {
+            schema: OPTIONAL,
+            draft: draftOf(draft)[key],
+            was: apart[key],
+            path: `${path}.${key}`,
+            reading,
+            owner: next,
+          }),
         ] as const
       })
       const joined = field.join(Object.fromEntries(parts), was)
@@ -317,18 +294,18 @@ function readField(
       if (mayBeLeftOut(schema) && isEmpty(field, draft)) return undefined
       const { problems } = reading
       const before = Object.keys(problems).length
-      const value = readGroup(field, schema, draft, was, path, reading, owner)
+      const value = readGroup(field, at)
       if (mayBeLeftOut(schema))
-        for (const at of Object.keys(problems).slice(before))
-          if (problems[at] === ASKED && !/\.\d+\./.test(at.slice(path.length))) problems[at] = BOTH
+        for (const key of Object.keys(problems).slice(before))
+          if (problems[key] === ASKED && !/\.\d+\./.test(key.slice(path.length))) problems[key] = BOTH
       return value
     }
     case 'variants':
-      return readVariant(field, schema, draft, was, path, reading, owner)
+      return readVariant(field, at)
     case 'list':
-      return readList(field, schema, draft, was, path, reading, owner)
+      return readList(field, at)
     default:
-      return readSingle(field, schema, draft, was, path, reading, owner)
+      return readSingle(field, at)
   }
 }
 
@@ -349,7 +326,7 @@ export function readDraft<T>(
 ): ReadDraft<T> {
   const reading: Reading = { system, from, problems: {} }
   const owner: Owner = { shown: { system, typed: {}, rel: '' }, typed: new Map(), changed: new Set() }
-  const value = readField(field, schema, draft, was, '', reading, owner)
+  const value = readField(field, { schema, draft, was, path: '', reading, owner })
   if (Object.keys(reading.problems).length > 0) return { value: value as T, problems: reading.problems }
   const whole = schema.safeParse(value)
   if (whole.success) return { value: value as T, problems: {} }

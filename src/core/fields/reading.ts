@@ -88,15 +88,17 @@ function standIn(field: Single): unknown {
       : '?'
 }
 
-export function readSingle(
-  field: Single,
-  schema: z.core.$ZodType,
-  draft: Draft | undefined,
-  was: unknown,
-  path: string,
-  reading: Reading,
-  owner: Owner,
-): unknown {
+/** Where a field is read: what of the schema it fills, what stands in the form, and what stood before. */
+export interface At {
+  readonly schema: z.core.$ZodType
+  readonly draft: Draft | undefined
+  readonly was: unknown
+  readonly path: string
+  readonly reading: Reading
+  readonly owner: Owner
+}
+
+export function readSingle(field: Single, { schema, draft, was, path, reading, owner }: At): unknown {
   const text = textOf(draft)
   const { rel } = owner.shown
   if (text === singleText(field, was, owner.shown) && (was !== undefined || mayBeLeftOut(schema))) return was

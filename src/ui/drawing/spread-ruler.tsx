@@ -164,12 +164,8 @@ export function SpreadHandles({
             aria-valuemax={8000}
             aria-valuetext={spokenSpread(survey, bar.id, units)}
             className={`spread-handle ${picked ? 'spread-handle-picked' : ''} ${locked ? 'spread-handle-locked' : ''}`}
-            onPointerDown={(event) => {
-              onGrab(bar.id, event)
-            }}
-            onFocus={() => {
-              onPick(bar.id)
-            }}
+            onPointerDown={(event) => onGrab(bar.id, event)}
+            onFocus={() => onPick(bar.id)}
           >
             <rect x={x - 14} y={y - 16} width={28} height={32} className="spread-target" />
             {locked ? (

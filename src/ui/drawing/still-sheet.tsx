@@ -23,9 +23,7 @@ export function StillSheet({ survey, label }: { survey: Survey; label: string })
         setSize({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) })
     })
     watch.observe(element)
-    return () => {
-      watch.disconnect()
-    }
+    return () => watch.disconnect()
   }, [])
   const layout = layoutSheet(
     extentOf(survey),

@@ -33,9 +33,7 @@ function KnownMark({ at, label }: { at: string; /** The id of the field's label.
       aria-describedby={label}
       className={`min-h-[1.6rem] text-[0.8rem] text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
       value={now}
-      onChange={(event) => {
-        setValue(path, event.target.value, { shouldDirty: true })
-      }}
+      onChange={(event) => setValue(path, event.target.value, { shouldDirty: true })}
     >
       {choices.map(([how, words]) => (
         <option key={how} value={how}>

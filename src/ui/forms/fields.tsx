@@ -117,13 +117,7 @@ function FromStock({ field, at, add }: { field: List; at: string; add: (start: u
           onChange={setId}
         />
       </div>
-      <Button
-        onClick={() => {
-          add(chosen)
-        }}
-      >
-        Take it
-      </Button>
+      <Button onClick={() => add(chosen)}>Take it</Button>
     </>
   )
 }
@@ -165,9 +159,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
             look="word"
             {...(isRow(item) ? { className: 'mt-[1.7rem]' } : {})}
             aria-label={`Remove ${title}`}
-            onClick={() => {
-              remove(i)
-            }}
+            onClick={() => remove(i)}
           >
             {isRow(item) ? <X size={18} aria-hidden /> : 'Remove'}
           </Button>
@@ -191,20 +183,15 @@ function ListFields({ field, at }: { field: List; at: string }) {
             <Choice label={`Add ${field.one}`} value={chosen} options={kinds} onChange={setKind} />
           </div>
         )}
-        <Button
-          look={kinds.length > 0 ? 'plain' : 'word'}
-          onClick={() => {
-            add()
-          }}
-        >
+        <Button look={kinds.length > 0 ? 'plain' : 'word'} onClick={() => add()}>
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
         </Button>
         {field.alikeBut && fields.length > 1 && (
           <Button
             look="word"
-            onClick={() => {
+            onClick={() =>
               replace([...likeTheFirst(getValues(at) as readonly Draft[], field.alikeBut ?? [])])
-            }}
+            }
           >
             Make all like the first
           </Button>
@@ -274,13 +261,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
     }),
   )
   return (
-    <details
-      className="col-span-full"
-      open={isOpen}
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open)
-      }}
-    >
+    <details className="col-span-full" open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary
         data-part
         className="min-h-11 py-[0.6rem] px-0 border-b border-b-hair font-[650] cursor-pointer"

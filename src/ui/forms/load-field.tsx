@@ -53,7 +53,6 @@ function Lies({ load, set }: { load: Load; set: (next: Load) => string | undefin
   return LIES.map(([axis, words]) => (
     <div key={axis} className="w-28">
       <QuantityField
-        compact
         label={words}
         dimension="length"
         value={load.atMm?.[axis]}
@@ -84,7 +83,6 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
       )}
       <div className="w-28">
         <QuantityField
-          compact
           label={people ? 'each' : load.name}
           dimension={what.kind === 'fluid' ? 'volume' : 'mass'}
           value={what.kind === 'fluid' ? what.litres : mass?.kg}

@@ -120,9 +120,7 @@ export function useSheet<T>(
       if (!settled.current)
         void keepDraft(key, { at: new Date().toISOString(), was: stamp, draft } satisfies Kept)
     }, KEEP_AFTER_MS)
-    return () => {
-      clearTimeout(timer)
-    }
+    return () => clearTimeout(timer)
   }, [key, draft, looked, isDirty, waits, stamp])
 
   const forget = () => {

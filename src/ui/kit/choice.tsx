@@ -1,4 +1,5 @@
-import { INPUT, LABEL, SELECT } from './field'
+import { ParsedField } from './parsed-field'
+import { LABEL, SELECT } from './field'
 import { useId } from 'react'
 
 /** One of a few words to choose, with its label. */
@@ -56,27 +57,14 @@ export function TextField({
   type?: 'text' | 'date'
   max?: number
 }) {
-  const id = useId()
   return (
-    <div className="min-w-0">
-      <label htmlFor={id} className={LABEL}>
-        {label}
-      </label>
-      <input
-        id={id}
-        key={value}
-        type={type}
-        className={INPUT}
-        maxLength={max}
-        defaultValue={value}
-        autoComplete="off"
-        onBlur={(event) => {
-          if (event.target.value !== value) onValue(event.target.value)
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur()
-        }}
-      />
-    </div>
+    <ParsedField
+      label={label}
+      text={value}
+      type={type}
+      maxLength={max}
+      read={(text) => ({ ok: true, value: text })}
+      onValue={onValue}
+    />
   )
 }

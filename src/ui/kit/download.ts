@@ -8,7 +8,5 @@ export function downloadText(name: string, content: string | Uint8Array, type: s
   link.href = url
   link.download = name
   link.click()
-  setTimeout(() => {
-    URL.revokeObjectURL(url)
-  }, 10_000)
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }

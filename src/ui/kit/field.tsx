@@ -33,9 +33,7 @@ export function TextBox({ label, onText, className = '', note, problem, at, ...r
         autoComplete="off"
         aria-invalid={problem !== undefined}
         aria-describedby={problem === undefined ? undefined : `${id}-note`}
-        onChange={(event) => {
-          onText(event.target.value)
-        }}
+        onChange={(event) => onText(event.target.value)}
         {...rest}
       />
       {note}
@@ -55,9 +53,7 @@ export function TickBox({ onTick, className = '', children, type = 'checkbox', .
       <input
         type={type}
         className={type === 'radio' ? 'radio' : 'checkbox'}
-        onChange={(event) => {
-          onTick(event.target.checked)
-        }}
+        onChange={(event) => onTick(event.target.checked)}
         {...rest}
       />
       {children}

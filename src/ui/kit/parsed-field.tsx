@@ -1,43 +1,48 @@
 'use client'
+import { useId, useState, type ComponentProps } from 'react'
 import { INPUT, LABEL } from './field'
-import { useId, useState } from 'react'
 import { FieldNote } from './field-note'
 
 /** What came of a typed text: its value, or why it is none. */
 export type ParsedText<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string }
 
-/** A text that stands for something, read when it is left or entered; what cannot be read stays, with the reason. */
+/**
+ * A text that stands for something, read when it is left or entered. What cannot be read or taken stays, with the
+ * reason; Escape gives back what was there.
+ */
 export function ParsedField<T>({
   label,
   text,
   read,
   onValue,
   hint,
+  ...rest
 }: {
   readonly label: string
   readonly text: string
   readonly read: (text: string) => ParsedText<T>
-  readonly onValue: (value: T) => void
-  readonly hint?: string
-}) {
+  /** Takes the value; a text given back says why it was refused. */
+  readonly onValue: (value: T) => unknown
+  readonly hint?: string | undefined
+} & Pick<ComponentProps<'input'>, 'placeholder' | 'type' | 'maxLength'>) {
   const id = useId()
   const [draft, setDraft] = useState<string>()
   const [problem, setProblem] = useState<string>()
+  const put = (left: string | undefined, wrong: string | undefined) => {
+    setDraft(left)
+    setProblem(wrong)
+  }
   const take = () => {
-    if (draft === undefined || draft.trim() === text) {
-      setDraft(undefined)
-      setProblem(undefined)
+    const typed = draft?.trim()
+    if (typed === undefined || typed === text) {
+      put(undefined, undefined)
       return
     }
-    const taken = read(draft.trim())
-    if (!taken.ok) {
-      setProblem(taken.reason)
-      return
-    }
-    setDraft(undefined)
-    setProblem(undefined)
-    onValue(taken.value)
+    const taken = read(typed)
+    const answer = taken.ok ? onValue(taken.value) : taken.reason
+    const refused = typeof answer === 'string' ? answer : undefined
+    put(refused === undefined ? undefined : draft, refused)
   }
   const note = problem ?? hint
   return (
@@ -52,15 +57,18 @@ export function ParsedField<T>({
         value={draft ?? text}
         aria-invalid={problem !== undefined}
         aria-describedby={note === undefined ? undefined : `${id}-note`}
-        onChange={(event) => {
-          setDraft(event.target.value)
-        }}
+        onChange={(event) => setDraft(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => {
-          if (event.key !== 'Enter') return
-          event.preventDefault()
-          take()
+          if (event.key === 'Enter') {
+            event.preventDefault()
+            take()
+          } else if (event.key === 'Escape' && draft !== undefined) {
+            event.stopPropagation()
+            put(undefined, undefined)
+          }
         }}
+        {...rest}
       />
       <FieldNote id={`${id}-note`} problem={problem} hint={hint} />
     </div>

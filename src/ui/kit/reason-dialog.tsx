@@ -45,9 +45,7 @@ export function ReasonDialog({
         value={reason}
         aria-invalid={lacking}
         aria-describedby={lacking ? 'reason-note' : undefined}
-        onChange={(event) => {
-          setReason(event.target.value)
-        }}
+        onChange={(event) => setReason(event.target.value)}
       />
       {lacking && <Problem id="reason-note">{without}</Problem>}
       {asked && lacks !== undefined && <Problem>{lacks}</Problem>}

@@ -18,9 +18,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
             ['us', 'Inches and pounds'],
             ['both', 'Both'],
           ]}
-          onChange={(units) => {
-            change({ units })
-          }}
+          onChange={(units) => change({ units })}
         />
         <Choice
           label="Inches to the nearest"
@@ -30,9 +28,9 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
             ['16', '1/16 in'],
             ['32', '1/32 in'],
           ]}
-          onChange={(denominator) => {
+          onChange={(denominator) =>
             change({ denominator: denominator === '8' ? 8 : denominator === '32' ? 32 : 16 })
-          }}
+          }
         />
         <Choice<Settings['theme']>
           label="Theme"
@@ -42,9 +40,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
             ['bay', 'Day bay, light'],
             ['night-bay', 'Night bay, dark'],
           ]}
-          onChange={(theme) => {
-            change({ theme })
-          }}
+          onChange={(theme) => change({ theme })}
         />
       </div>
     </Modal>

@@ -11,9 +11,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)
   useOffline()
-  useEffect(() => {
-    void start(demo)
-  }, [start, demo])
+  useEffect(() => void start(demo), [start, demo])
   useEffect(() => {
     if (theme === 'system') document.documentElement.removeAttribute('data-theme')
     else document.documentElement.dataset['theme'] = theme

@@ -62,9 +62,7 @@ export function StateSwitch({ survey, review }: { survey: Survey; review: Review
           type="button"
           aria-pressed={each === state}
           className="aria-pressed:border-base-content min-h-11 flex-1 cursor-pointer border-b-[3px] border-transparent px-2 py-0.5 text-left whitespace-nowrap"
-          onClick={() => {
-            showState(each)
-          }}
+          onClick={() => showState(each)}
         >
           <span className="block text-[13px] leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
           <span className={`block text-[15px] leading-tight font-semibold ${LOOK[review.states[each]]}`}>

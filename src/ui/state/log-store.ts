@@ -140,9 +140,7 @@ export function useOwnLog(plan: Plan): {
   const open = useLog((store) => store.open)
   const events = useLog((store) => store.events)
   const { plans } = useStoredPlans(plan.id)
-  useEffect(() => {
-    void open()
-  }, [open, plan.id])
+  useEffect(() => void open(), [open, plan.id])
   return useMemo(() => {
     // The open plan goes before its stored self: it may just have been parted.
     const others = plans.filter(({ id }) => id !== plan.id)
@@ -154,6 +152,5 @@ export function useOwnLog(plan: Plan): {
 }
 
 /** Writes to the log of a plan's car. */
-export const logFor = (plan: Plan, ...events: readonly NewEvent[]): void => {
+export const logFor = (plan: Plan, ...events: readonly NewEvent[]): void =>
   void useLog.getState().add({ vehicleId: plan.car.id, jobId: plan.id }, events)
-}

@@ -20,9 +20,7 @@ export function useStoredPlans(again: unknown, ready = true): Stored {
         const plans = all.flatMap((each) => (each.ok ? [each.plan] : []))
         setStored({ plans, unread: all.length - plans.length })
       })
-      .catch(() => {
-        setStored(NONE)
-      })
+      .catch(() => setStored(NONE))
   }, [ready, again])
   return stored
 }

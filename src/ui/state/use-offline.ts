@@ -18,8 +18,6 @@ export function useOffline(): void {
       }
     }
     const timer = setTimeout(() => void register(), 2500)
-    return () => {
-      clearTimeout(timer)
-    }
+    return () => clearTimeout(timer)
   }, [])
 }

@@ -10,9 +10,8 @@ const ofRack = (word: string, on: boolean) =>
     word,
     shape: rack,
     line: (said) => said.what,
-    changes: ({ racks }, said) => {
-      racks.set(said.rackId, { rackId: said.rackId, what: said.what, on, since: said.at })
-    },
+    changes: ({ racks }, said) =>
+      racks.set(said.rackId, { rackId: said.rackId, what: said.what, on, since: said.at }),
   })
 const noted = (word: string) => entry({ word, shape: what, line: (said) => said.what })
 
@@ -34,9 +33,7 @@ export const ofRackEvents = {
     word: 'Lost',
     shape: counted,
     line: (said) => `${said.count} × ${said.what}`,
-    changes: ({ missing }, said) => {
-      missing.set(said.what, (missing.get(said.what) ?? 0) + said.count)
-    },
+    changes: ({ missing }, said) => missing.set(said.what, (missing.get(said.what) ?? 0) + said.count),
   }),
   found: entry({
     word: 'Found',

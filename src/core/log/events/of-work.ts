@@ -25,9 +25,7 @@ export const ofWorkEvents = {
     word: 'Counted',
     shape: { lineId: key, what: words, count: z.number().int().min(0).max(4000) },
     line: (said) => `${said.count} × ${said.what}`,
-    changes: ({ job }, said) => {
-      job.counted.set(said.lineId, said.count)
-    },
+    changes: ({ job }, said) => job.counted.set(said.lineId, said.count),
     subject: ({ lineId }) => [lineId],
   }),
   stepDone: entry({
@@ -133,17 +131,13 @@ export const ofWorkEvents = {
     word: 'Told',
     shape: { what: words },
     line: ({ what }) => what,
-    changes: ({ job }, { what }) => {
-      job.told.push(what)
-    },
+    changes: ({ job }, { what }) => job.told.push(what),
   }),
   proved: entry({
     word: 'Proved',
     shape: { item: key, what: words, outcome: z.enum(PROOF_OUTCOMES) },
     line: (said) => `${said.what}: ${PROVED[said.outcome]}`,
-    changes: ({ job }, { item, outcome }) => {
-      job.proved.set(item, outcome)
-    },
+    changes: ({ job }, { item, outcome }) => job.proved.set(item, outcome),
     subject: ({ item }) => [item],
   }),
   channelSeen: entry({
@@ -158,9 +152,7 @@ export const ofWorkEvents = {
       inside.length === 0
         ? `${what}: empty`
         : `${what}: ${inside.map((each) => `${each.what} at ${tidy(each.fromLowMm)} mm`).join(', ')}`,
-    changes: ({ job }, { barId, inside }) => {
-      job.channels.set(barId, inside)
-    },
+    changes: ({ job }, { barId, inside }) => job.channels.set(barId, inside),
     subject: ({ barId }) => [barId],
   }),
   answered: entry({
@@ -194,8 +186,6 @@ export const ofWorkEvents = {
       about: z.array(key).max(40).optional(),
     },
     line: (said) => `${said.title}: ${said.reason}`,
-    changes: ({ job }, said) => {
-      job.deviations.push(said)
-    },
+    changes: ({ job }, said) => job.deviations.push(said),
   }),
 }

@@ -32,9 +32,9 @@ function loadsOn(masses: readonly MassPoint[], bar: BarAt, state: State): BeamLo
     const load = kg * factor * share[1]
     if (base.kind === 'line') loads.push(spreadLoad(base.fromMm, base.toMm, load, at.y))
     else
-      supportShares(base.ys, at.y).forEach((part, i) => {
-        loads.push({ kind: 'point', atMm: base.ys[i] ?? at.y, load: load * part })
-      })
+      supportShares(base.ys, at.y).forEach((part, i) =>
+        loads.push({ kind: 'point', atMm: base.ys[i] ?? at.y, load: load * part }),
+      )
   }
   return loads
 }

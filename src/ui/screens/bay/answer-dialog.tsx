@@ -75,9 +75,7 @@ export function AnswerDialog({
             type="radio"
             name="answer"
             checked={answer === each}
-            onTick={() => {
-              setAnswer(each)
-            }}
+            onTick={() => setAnswer(each)}
           >
             {ANSWER_WORD[each]}
           </TickBox>
@@ -91,9 +89,7 @@ export function AnswerDialog({
               <TickBox
                 key={place}
                 checked={places.includes(place)}
-                onTick={(on) => {
-                  setPlaces(on ? [...places, place] : places.filter((each) => each !== place))
-                }}
+                onTick={(on) => setPlaces(on ? [...places, place] : places.filter((each) => each !== place))}
               >
                 {place}
               </TickBox>

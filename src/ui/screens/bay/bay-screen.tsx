@@ -72,14 +72,7 @@ function Bay({ plan }: { plan: Plan }) {
       <PageBar title={plan.job.name} under={plan.vehicle.name}>
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (
-            <Button
-              look="quiet"
-              key={name}
-              pressed={view === name}
-              onClick={() => {
-                setView(name)
-              }}
-            >
+            <Button look="quiet" key={name} pressed={view === name} onClick={() => setView(name)}>
               {words}
             </Button>
           ))}

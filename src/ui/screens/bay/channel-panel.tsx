@@ -23,9 +23,8 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   if (step.task.kind !== 'channel') return null
   const { channel, barId } = step.task.channel
   const seen = progress.channels.get(barId)
-  const say = (inside: readonly Contents[]) => {
+  const say = (inside: readonly Contents[]) =>
     logFor(plan, { kind: 'channelSeen', barId, what: channel.name, inside: [...inside] })
-  }
   const loaded = withSeen(channel, seen ?? [])
   const name = what.trim()
   return (
@@ -50,9 +49,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
                 <Button
                   look="word"
                   aria-label={`Not there: ${each.what}`}
-                  onClick={() => {
-                    say(seen.filter((_, at) => at !== i))
-                  }}
+                  onClick={() => say(seen.filter((_, at) => at !== i))}
                 >
                   Not there
                 </Button>
@@ -61,30 +58,12 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
           </ul>
         )}
         {(seen === undefined || seen.length === 0) && (
-          <Button
-            className="min-h-12!"
-            aria-pressed={seen !== undefined}
-            onClick={() => {
-              say([])
-            }}
-          >
+          <Button className="min-h-12!" aria-pressed={seen !== undefined} onClick={() => say([])}>
             It is empty
           </Button>
         )}
-        <TextBox
-          label="Something is in it: what"
-          maxLength={80}
-          value={what}
-          onText={(text) => {
-            setWhat(text)
-          }}
-        />
-        <TickBox
-          checked={fixed}
-          onTick={(on) => {
-            setFixed(on)
-          }}
-        >
+        <TextBox label="Something is in it: what" maxLength={80} value={what} onText={setWhat} />
+        <TickBox checked={fixed} onTick={setFixed}>
           It is fixed and does not slide
         </TickBox>
         <QuantityField

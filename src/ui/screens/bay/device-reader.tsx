@@ -57,12 +57,7 @@ export function DeviceReader({
     hand.current = onReading
   }, [onReading])
   const state = useRef({ settling: UNSETTLED, pulled: undefined as number | undefined, given: false })
-  useEffect(
-    () => () => {
-      connection.current?.close()
-    },
-    [],
-  )
+  useEffect(() => () => connection.current?.close(), [])
   const dimension = reads
   const hear = (driver: Driver) => (what: DeviceSays) => {
     if (what.kind === 'lost') {
@@ -147,9 +142,7 @@ export function DeviceReader({
             className={`${SELECT} w-auto! flex-1`}
             aria-label="Device"
             value={chosen}
-            onChange={(event) => {
-              choose(event.target.value)
-            }}
+            onChange={(event) => choose(event.target.value)}
           >
             <option value="">
               {fitting.length === 0 ? 'none that this browser can read' : 'choose one'}

@@ -60,9 +60,7 @@ export function DiffersDialog({
             <TickBox
               key={hold.id}
               checked={about.includes(hold.id)}
-              onTick={(on) => {
-                setAbout(on ? [...about, hold.id] : about.filter((each) => each !== hold.id))
-              }}
+              onTick={(on) => setAbout(on ? [...about, hold.id] : about.filter((each) => each !== hold.id))}
             >
               {wordsOf(hold)}
             </TickBox>

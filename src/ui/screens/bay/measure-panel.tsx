@@ -99,9 +99,7 @@ function Reading({
         text={list[0] === undefined ? '' : String(list[0])}
         hint={datumOf(ask.pair, taped)}
         read={(text) => readMark(text)}
-        onValue={(mark) => {
-          keep([mark], '')
-        }}
+        onValue={(mark) => keep([mark], '')}
       />
     )
   return (
@@ -127,7 +125,6 @@ function Reading({
           </summary>
           <QuantityField
             key={list.length}
-            compact
             label={`${TAPED_NAME[taped]}, once more`}
             dimension="length"
             value={undefined}

@@ -20,9 +20,7 @@ export function NameField() {
       className="mt-2"
       maxLength={80}
       value={fitter}
-      onText={(text) => {
-        change({ fitter: text })
-      }}
+      onText={(text) => change({ fitter: text })}
     />
   )
 }

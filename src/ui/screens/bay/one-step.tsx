@@ -84,9 +84,7 @@ export function OneStep({
             : undefined,
       )
   }
-  const back = () => {
-    setLooking(Math.max(0, at - 1))
-  }
+  const back = () => setLooking(Math.max(0, at - 1))
   useBayKeys(done, back)
   if (!step || !primary) return null
   const old =
@@ -107,9 +105,7 @@ export function OneStep({
           at={at}
           progress={progress}
           again={again}
-          onPick={(index) => {
-            setLooking(index === now ? undefined : index)
-          }}
+          onPick={(index) => setLooking(index === now ? undefined : index)}
         />
       </nav>
       <main className="overflow-auto bg-base-100 py-[0.9rem] px-[1.4rem] flex flex-col">
@@ -217,19 +213,8 @@ export function OneStep({
           </BigKey>
         ) : (
           <>
-            <BigKey
-              onClick={() => {
-                setAsking('differs')
-              }}
-            >
-              Say what differs
-            </BigKey>
-            <BigKey
-              className="border-base-content border-l-[1.5px]"
-              onClick={() => {
-                setAsking('answer')
-              }}
-            >
+            <BigKey onClick={() => setAsking('differs')}>Say what differs</BigKey>
+            <BigKey className="border-base-content border-l-[1.5px]" onClick={() => setAsking('answer')}>
               Not done
             </BigKey>
           </>
@@ -253,9 +238,7 @@ export function OneStep({
           step={step}
           holds={holds}
           findings={findings}
-          onClose={() => {
-            setAsking(undefined)
-          }}
+          onClose={() => setAsking(undefined)}
         />
       )}
     </div>

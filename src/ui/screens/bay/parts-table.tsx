@@ -35,9 +35,7 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
           aria-invalid={problem !== undefined}
           aria-describedby={problem === undefined ? undefined : id}
           defaultValue={counted ?? ''}
-          onBlur={(event) => {
-            take(event.target.value.trim())
-          }}
+          onBlur={(event) => take(event.target.value.trim())}
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur()
           }}
@@ -45,9 +43,7 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
         <Button
           aria-label={`All ${line.count} there: ${line.what}, ${line.box}`}
           disabled={counted === line.count}
-          onClick={() => {
-            count(line.count)
-          }}
+          onClick={() => count(line.count)}
         >
           {counted === line.count ? '✓' : 'All'}
         </Button>

@@ -15,9 +15,8 @@ export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; p
   if (step.task.kind !== 'prove') return null
   const { item } = step.task
   const open = askedOf(item).filter(({ id }) => !progress.proved.has(id))
-  const say = (id: string, what: string, outcome: ProofOutcome) => {
+  const say = (id: string, what: string, outcome: ProofOutcome) =>
     logFor(plan, { kind: 'proved', item: id, what, outcome })
-  }
   return (
     <>
       {item.kmH !== undefined && (
@@ -40,9 +39,7 @@ export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; p
                   key={outcome}
                   className={`min-h-14! ${item.cases ? 'text-[15px]!' : 'text-[17px]!'}`}
                   pressed={progress.proved.get(id) === outcome}
-                  onClick={() => {
-                    say(id, what, outcome)
-                  }}
+                  onClick={() => say(id, what, outcome)}
                 >
                   {words}
                 </Button>

@@ -20,9 +20,7 @@ export function ShiftFields() {
           className={INPUT}
           value={settings.fitter}
           maxLength={80}
-          onChange={(event) => {
-            change({ fitter: event.target.value })
-          }}
+          onChange={(event) => change({ fitter: event.target.value })}
         />
         <span className="text-ink2 text-[0.82rem]">signs what goes into the log from now on</span>
       </label>

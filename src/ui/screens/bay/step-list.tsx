@@ -25,9 +25,7 @@ export function StepList({
     if (places.length > 0) return places.join(', ')
     return again.has(step.id) && !progress.done.has(step.id) ? 'Again' : undefined
   }
-  useEffect(() => {
-    current.current?.scrollIntoView({ block: 'nearest' })
-  }, [at])
+  useEffect(() => current.current?.scrollIntoView({ block: 'nearest' }), [at])
   return (
     <ol aria-label="Steps">
       {steps.map((step, i) => (
@@ -42,9 +40,7 @@ export function StepList({
             type="button"
             className={`flex w-full min-h-11 items-center gap-[0.3rem] py-[0.3rem] px-[0.9rem] text-left leading-[1.2] cursor-pointer focus-visible:outline-offset-[-3px] ${i === at ? 'bg-base-content text-base-100 font-[650]' : 'hover:bg-gear'}`}
             aria-current={i === at ? 'step' : undefined}
-            onClick={() => {
-              onPick(i)
-            }}
+            onClick={() => onPick(i)}
           >
             <span className="w-5 shrink-0">{isDone(step, progress) ? '✓' : ''}</span>
             <span>

@@ -15,9 +15,7 @@ export function useAwake(): boolean {
         else {
           lock = got
           setAwake(true)
-          got.addEventListener('release', () => {
-            setAwake(false)
-          })
+          got.addEventListener('release', () => setAwake(false))
         }
       } catch {
         setAwake(false)

@@ -25,8 +25,6 @@ export function useBayKeys(done: () => void, back: () => void): void {
       else back()
     }
     window.addEventListener('keydown', onKey)
-    return () => {
-      window.removeEventListener('keydown', onKey)
-    }
+    return () => window.removeEventListener('keydown', onKey)
   }, [done, back])
 }

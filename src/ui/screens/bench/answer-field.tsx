@@ -43,15 +43,7 @@ function Way({
   if (target.open === 'vehicle' || target.open === 'rack' || target.open === 'gear')
     return <ButtonLink href={sheetOf(target, job)}>{words}</ButtonLink>
   const dialog = DIALOG[target.open]
-  return (
-    <Button
-      onClick={() => {
-        show(dialog)
-      }}
-    >
-      {words}
-    </Button>
-  )
+  return <Button onClick={() => show(dialog)}>{words}</Button>
 }
 
 /** The one field that takes the answer to a question, in its row; or the way to the form that does. */
@@ -60,7 +52,6 @@ export function AnswerField({ ask, show }: { ask: Ask; show: (dialog: DialogName
   if (input.kind === 'number')
     return (
       <QuantityField
-        compact
         label={ask.label}
         dimension={input.dimension}
         value={undefined}

@@ -24,7 +24,6 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </h2>
         <div className="w-30">
           <QuantityField
-            compact
             label="x, middle of bar"
             dimension="length"
             value={bar.xMm}
@@ -36,7 +35,6 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </div>
         <div className="w-30">
           <QuantityField
-            compact
             label="Length overall"
             dimension="length"
             value={bar.lengthMm}
@@ -48,7 +46,6 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </div>
         <div className="w-30">
           <QuantityField
-            compact
             label="Usable width"
             dimension="length"
             value={bar.usableMm}
@@ -58,7 +55,6 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </div>
         <div className="w-30">
           <QuantityField
-            compact
             label="Room under it"
             dimension="length"
             value={bar.riseMm}

@@ -120,9 +120,7 @@ function useShown(): Plan | undefined {
       const { plan } = usePlan.getState()
       if (plan) startTransition(() => setPaced({ from, plan }))
     }, PANELS_EVERY_MS)
-    return () => {
-      clearInterval(timer)
-    }
+    return () => clearInterval(timer)
   }, [from])
   return resting ?? (paced?.from === from ? paced?.plan : from)
 }
@@ -152,14 +150,10 @@ function OpenBench({ plan }: { plan: Plan }) {
   useBenchKeys(on)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
-    return () => {
-      clearTimeout(timer)
-    }
+    return () => clearTimeout(timer)
   }, [])
   // A dialog's own close event comes late: by then another may be open, and stays.
-  const close = () => {
-    setDialog((now) => (now === dialog ? undefined : now))
-  }
+  const close = () => setDialog((now) => (now === dialog ? undefined : now))
   const count = foldedTogether(openFindings(review)).length
   return (
     <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
@@ -167,13 +161,7 @@ function OpenBench({ plan }: { plan: Plan }) {
       {saving.at === 'failed' && (
         <Alert look="error" className="col-span-full">
           {saving.reason} This job is only in memory: download it before you close the page.
-          <Button
-            onClick={() => {
-              downloadPlan(plan)
-            }}
-          >
-            Download it now
-          </Button>
+          <Button onClick={() => downloadPlan(plan)}>Download it now</Button>
         </Alert>
       )}
       {elsewhere && (
@@ -215,9 +203,7 @@ function OpenBench({ plan }: { plan: Plan }) {
           className="flex-1"
           aria-expanded={drawer === 'shelf'}
           aria-controls="shelf"
-          onClick={() => {
-            setDrawer(drawer === 'shelf' ? 'none' : 'shelf')
-          }}
+          onClick={() => setDrawer(drawer === 'shelf' ? 'none' : 'shelf')}
         >
           {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
         </Button>
@@ -226,9 +212,7 @@ function OpenBench({ plan }: { plan: Plan }) {
           className="flex-1"
           aria-expanded={drawer === 'path'}
           aria-controls="path"
-          onClick={() => {
-            setDrawer(drawer === 'path' ? 'none' : 'path')
-          }}
+          onClick={() => setDrawer(drawer === 'path' ? 'none' : 'path')}
         >
           {drawer === 'path'
             ? 'Close the load path'

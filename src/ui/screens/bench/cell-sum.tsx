@@ -85,33 +85,25 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
         label="Read from"
         value={rating.source.kind}
         options={SOURCE_CHOICES}
-        onChange={(kind) => {
-          source({ kind })
-        }}
+        onChange={(kind) => source({ kind })}
       />
       <TextField
         label="Which sheet or label"
         value={rating.source.text ?? ''}
         max={200}
-        onValue={(text) => {
-          source({ text })
-        }}
+        onValue={(text) => source({ text })}
       />
       <TextField
         label="Page"
         value={rating.source.page ?? ''}
         max={40}
-        onValue={(page) => {
-          source({ page })
-        }}
+        onValue={(page) => source({ page })}
       />
       <TextField
         label="Date read"
         type="date"
         value={rating.source.on ?? ''}
-        onValue={(on) => {
-          source({ on })
-        }}
+        onValue={(on) => source({ on })}
       />
       <Button className="self-end" onClick={() => run({ do: 'removeRating', owner, ratingId: rating.id })}>
         Remove

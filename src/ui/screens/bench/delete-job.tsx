@@ -23,13 +23,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <Button
-          onClick={() => {
-            downloadPlan(plan)
-          }}
-        >
-          Download it first
-        </Button>
+        <Button onClick={() => downloadPlan(plan)}>Download it first</Button>
         <Button
           className="bg-error! text-error-content!"
           onClick={() => {

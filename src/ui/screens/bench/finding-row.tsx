@@ -51,18 +51,10 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       className={`[content-visibility:auto] [contain-intrinsic-size:auto_6rem] border-b border-b-hair pt-[0.55rem] pb-[0.6rem] pl-[0.5rem] border-l-[3px] border-l-transparent ${focused ? 'border-l-base-content' : ''}`}
       data-finding={finding.id}
       tabIndex={0}
-      onMouseEnter={() => {
-        focusFinding(finding.id)
-      }}
-      onMouseLeave={() => {
-        focusFinding(undefined)
-      }}
-      onFocus={() => {
-        focusFinding(finding.id)
-      }}
-      onBlur={() => {
-        focusFinding(undefined)
-      }}
+      onMouseEnter={() => focusFinding(finding.id)}
+      onMouseLeave={() => focusFinding(undefined)}
+      onFocus={() => focusFinding(finding.id)}
+      onBlur={() => focusFinding(undefined)}
       onKeyDown={onKeyDown}
     >
       <p className="leading-snug">
@@ -93,13 +85,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       {remedies && remedies.length > 0 && (
         <div className="mt-1.5 flex flex-wrap gap-1.5">
           {remedies.map((remedy, i) => (
-            <Button
-              key={i}
-              look={i === 0 ? 'solid' : 'word'}
-              onClick={() => {
-                run(remedy.command)
-              }}
-            >
+            <Button key={i} look={i === 0 ? 'solid' : 'word'} onClick={() => run(remedy.command)}>
               <span>
                 <PhraseLine phrase={remedy.message} />
               </span>
@@ -113,23 +99,11 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (
-        <Button
-          look="word"
-          onClick={() => {
-            setSettingAside(true)
-          }}
-        >
+        <Button look="word" onClick={() => setSettingAside(true)}>
           Set aside for this job
         </Button>
       )}
-      {settingAside && (
-        <SetAsideDialog
-          findings={row.all}
-          onClose={() => {
-            setSettingAside(false)
-          }}
-        />
-      )}
+      {settingAside && <SetAsideDialog findings={row.all} onClose={() => setSettingAside(false)} />}
     </li>
   )
 }, readsTheSame)

@@ -24,11 +24,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 function Folded({ title, children }: { title: string; children: () => ReactNode }) {
   const [open, setOpen] = useState(false)
   return (
-    <details
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open)
-      }}
-    >
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary data-finding-group className="min-h-11 cursor-pointer py-2 font-semibold">
         {title}
       </summary>

@@ -58,9 +58,7 @@ export function Header({
         <Button
           look="quiet"
           aria-label={`Units: ${UNITS_WORD[units]}. Change to ${UNITS_WORD[NEXT_UNITS[units]]}`}
-          onClick={() => {
-            change({ units: NEXT_UNITS[units] })
-          }}
+          onClick={() => change({ units: NEXT_UNITS[units] })}
         >
           {UNITS_WORD[units]}
         </Button>
@@ -70,20 +68,10 @@ export function Header({
         <Button look="quiet" disabled={!canRedo} onClick={redo} aria-label="Redo">
           <Redo2 size={18} aria-hidden />
         </Button>
-        <Button
-          look="quiet"
-          onClick={() => {
-            downloadPlan(plan)
-          }}
-        >
+        <Button look="quiet" onClick={() => downloadPlan(plan)}>
           Download
         </Button>
-        <Button
-          look="quiet"
-          onClick={() => {
-            show('palette')
-          }}
-        >
+        <Button look="quiet" onClick={() => show('palette')}>
           More<Kbd aria-hidden>Ctrl K</Kbd>
         </Button>
       </div>

@@ -52,7 +52,6 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
           </div>
           <div className="w-28">
             <QuantityField
-              compact
               label="Each, by its label"
               dimension="mass"
               value={straps.eachKg}
@@ -70,9 +69,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
             <TickBox
               key={end}
               checked={lines[end]}
-              onTick={(on) => {
-                run({ do: 'setLines', placementId, lines: { ...lines, [end]: on } })
-              }}
+              onTick={(on) => run({ do: 'setLines', placementId, lines: { ...lines, [end]: on } })}
             >
               {end}
             </TickBox>

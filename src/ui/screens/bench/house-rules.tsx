@@ -148,12 +148,7 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
           ]}
           onChange={(uneven) => set({ uneven })}
         />
-        <BayRulesFields
-          bay={bayRulesOf(rules)}
-          onChange={(bay) => {
-            set({ bay })
-          }}
-        />
+        <BayRulesFields bay={bayRulesOf(rules)} onChange={(bay) => set({ bay })} />
         {GAPS.map(([gap, label]) => (
           <QuantityField
             key={gap}

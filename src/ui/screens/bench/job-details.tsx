@@ -27,9 +27,7 @@ function Texts({
         type={field.is === 'day' ? 'date' : 'text'}
         max={field.long ? 2000 : key === 'number' ? 40 : 120}
         value={typeof now === 'string' ? now : ''}
-        onValue={(text) => {
-          onText(key, text)
-        }}
+        onValue={(text) => onText(key, text)}
       />
     )
   })
@@ -61,17 +59,13 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
           label="Plate"
           value={plan.car.plate ?? ''}
           max={40}
-          onValue={(value) => {
-            setCar('plate', value)
-          }}
+          onValue={(value) => setCar('plate', value)}
         />
         <TextField
           label="The shop’s number for the car"
           value={plan.car.number ?? ''}
           max={40}
-          onValue={(value) => {
-            setCar('number', value)
-          }}
+          onValue={(value) => setCar('number', value)}
         />
         <h3 className="font-semibold">When it came in</h3>
         <Texts of={CAME} value={job.came ?? {}} onText={cameNow} />

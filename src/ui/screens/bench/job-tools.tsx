@@ -59,9 +59,7 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
           <Button
             key={dialog}
 
-            onClick={() => {
-              show(dialog)
-            }}
+            onClick={() => show(dialog)}
           >
             {words}
           </Button>

@@ -59,9 +59,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
       className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-[0.88rem] [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
       aria-label={cellLabel(cell, severity, governs, units)}
       title={cellLabel(cell, severity, governs, units)}
-      onClick={() => {
-        showCell({ layerId: cell.layer.id, state: cell.state })
-      }}
+      onClick={() => showCell({ layerId: cell.layer.id, state: cell.state })}
     >
       <span aria-hidden>
         <span className="font-semibold">{amountIn('mass', cell.countedKg, unit, places)}</span>

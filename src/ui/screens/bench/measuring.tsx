@@ -87,9 +87,7 @@ function Readings({
             <li key={i}>
               <Button
                 aria-label={`Remove the reading ${formatQuantity('length', reading, units)}`}
-                onClick={() => {
-                  without(i)
-                }}
+                onClick={() => without(i)}
               >
                 <Quantity dimension="length" value={reading} /> <span aria-hidden>×</span>
               </Button>

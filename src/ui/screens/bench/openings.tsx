@@ -30,9 +30,7 @@ export function Openings({ survey }: { survey: Survey }) {
           key={id}
 
           aria-pressed={opening === id}
-          onClick={() => {
-            toggle(id)
-          }}
+          onClick={() => toggle(id)}
         >
           Open {name}
         </Button>

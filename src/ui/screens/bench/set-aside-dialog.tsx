@@ -39,14 +39,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
         It stays Find out, and the handover sheet opens with it. It is asked again when what it hangs on
         changes.
       </p>
-      <TextBox
-        label="Who sets it aside"
-        maxLength={80}
-        value={by}
-        onText={(text) => {
-          setBy(text)
-        }}
-      />
+      <TextBox label="Who sets it aside" maxLength={80} value={by} onText={setBy} />
       <label className="mt-2 block">
         <span className={LABEL}>Why</span>
         <textarea
@@ -54,9 +47,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
           className={`${TEXTAREA} h-24`}
           maxLength={1000}
           value={reason}
-          onChange={(event) => {
-            setReason(event.target.value)
-          }}
+          onChange={(event) => setReason(event.target.value)}
         />
       </label>
       {asked && lacking && <Problem>Say who sets it aside, and why.</Problem>}

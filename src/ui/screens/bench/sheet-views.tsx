@@ -90,9 +90,7 @@ function press(
   pressed: boolean,
   label: () => string,
 ) {
-  const onPointerDown = (event: PointerEvent<SVGElement>) => {
-    handlers.onGrab(picked, view, event)
-  }
+  const onPointerDown = (event: PointerEvent<SVGElement>) => handlers.onGrab(picked, view, event)
   if (view !== 'plan') return { onPointerDown, 'aria-hidden': true } as const
   return {
     onPointerDown,
@@ -100,9 +98,7 @@ function press(
     role: 'button',
     'aria-label': label(),
     'aria-pressed': pressed,
-    onFocus: () => {
-      handlers.onPick(picked)
-    },
+    onFocus: () => handlers.onPick(picked),
     onKeyDown: (event: KeyboardEvent) => {
       if (event.key !== 'Enter' && event.key !== ' ') return
       event.preventDefault()

@@ -65,9 +65,7 @@ function SheetOf({ survey, marks }: { readonly survey: Survey; readonly marks: S
         useZoom.getState().setSize(Math.floor(entry.contentRect.width), Math.floor(entry.contentRect.height))
     })
     watch.observe(element)
-    return () => {
-      watch.disconnect()
-    }
+    return () => watch.disconnect()
   }, [])
 
   const dragFrom = usePlan((store) => store.dragFrom)
@@ -284,12 +282,8 @@ function SheetOf({ survey, marks }: { readonly survey: Survey; readonly marks: S
             units={units}
             y={layout.side.top + layout.side.height + 34}
             pickedId={marks.picked?.kind === 'bar' ? marks.picked.id : undefined}
-            onGrab={(barId, event) => {
-              handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)
-            }}
-            onPick={(barId) => {
-              pick({ kind: 'bar', id: barId })
-            }}
+            onGrab={(barId, event) => handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)}
+            onPick={(barId) => pick({ kind: 'bar', id: barId })}
           />
           <Ghost survey={survey} layout={layout} units={units} />
           {marks.opening && (

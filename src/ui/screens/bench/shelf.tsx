@@ -155,13 +155,7 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
   return (
     <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
-        <TickBox
-          className="min-h-8 text-[14px]"
-          checked={onlyFitting}
-          onTick={(on) => {
-            setOnlyFitting(on)
-          }}
-        >
+        <TickBox className="min-h-8 text-[14px]" checked={onlyFitting} onTick={setOnlyFitting}>
           Only what fits
         </TickBox>
         <TextBox

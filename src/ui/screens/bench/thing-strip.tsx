@@ -35,7 +35,6 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         </h2>
         <div className="w-26">
           <QuantityField
-            compact
             label={nested ? 'x in its place' : 'x, middle'}
             dimension="length"
             value={placement.xMm}
@@ -45,7 +44,6 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         </div>
         <div className="w-26">
           <QuantityField
-            compact
             label={nested ? 'y in its place' : 'y, right +'}
             dimension="length"
             value={placement.yMm}
@@ -53,21 +51,11 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             onValue={(yMm, typed) => move({ yMm }, { yMm: typed, ...keep(placement.typed, 'xMm') })}
           />
         </div>
-        <Button
-          disabled={gear.turns.length < 2}
-          onClick={() => {
-            turnOn(thing)
-          }}
-        >
+        <Button disabled={gear.turns.length < 2} onClick={() => turnOn(thing)}>
           Turn {placement.turn}°
         </Button>
         {gear.onEdge && (
-          <Button
-            aria-pressed={placement.onEdge}
-            onClick={() => {
-              setOnEdge(thing)
-            }}
-          >
+          <Button aria-pressed={placement.onEdge} onClick={() => setOnEdge(thing)}>
             {placement.onEdge ? 'Lay flat' : 'On edge'}
           </Button>
         )}
@@ -102,7 +90,6 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         <div className="flex items-end gap-1">
           <div className="w-26">
             <QuantityField
-              compact
               label="Its own weight"
               dimension="mass"
               value={gear.mass.kg}
@@ -125,22 +112,9 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           <LoadField key={load.id} placementId={placementId} load={load} />
         ))}
         <HeldByLine thing={thing} />
-        <Button
-          onClick={() => {
-            setAdding(true)
-          }}
-        >
-          Add a load
-        </Button>
+        <Button onClick={() => setAdding(true)}>Add a load</Button>
       </div>
-      {adding && (
-        <AddLoad
-          placementId={placementId}
-          onClose={() => {
-            setAdding(false)
-          }}
-        />
-      )}
+      {adding && <AddLoad placementId={placementId} onClose={() => setAdding(false)} />}
     </>
   )
 }

@@ -51,9 +51,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
             </div>
             <Button
               aria-label={`Remove ${occupant.name}`}
-              onClick={() => {
-                set({ occupants: use.occupants.filter((each) => each !== occupant) })
-              }}
+              onClick={() => set({ occupants: use.occupants.filter((each) => each !== occupant) })}
             >
               Remove
             </Button>

@@ -37,23 +37,10 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
       >
         Picked
       </Button>
-      <Button
-        look="quiet"
-        aria-label="Zoom in"
-        onClick={() => {
-          by(survey, 1.4)
-        }}
-      >
+      <Button look="quiet" aria-label="Zoom in" onClick={() => by(survey, 1.4)}>
         <Plus size={18} aria-hidden />
       </Button>
-      <Button
-        look="quiet"
-        aria-label="Zoom out"
-        disabled={!zoomed}
-        onClick={() => {
-          by(survey, 1 / 1.4)
-        }}
-      >
+      <Button look="quiet" aria-label="Zoom out" disabled={!zoomed} onClick={() => by(survey, 1 / 1.4)}>
         <Minus size={18} aria-hidden />
       </Button>
     </div>

@@ -1,8 +1,9 @@
 'use client'
+import { FileButton } from '@/ui/kit/file-button'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import type { ShelfChange, ShelfName, Shelves } from '@/core'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { backupText, openBackup, previewRestore, restore } from '@/storage/backup'
 import { whyNotKept } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'
@@ -55,7 +56,6 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
 
 /** Everything into one file and back: what restoring would change is shown before it is done. */
 export function BackupDialog({ onClose }: { onClose: () => void }) {
-  const file = useRef<HTMLInputElement>(null)
   const [opened, setOpened] = useState<{
     readonly name: string
     readonly madeAt: string
@@ -110,26 +110,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up
         </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          aria-label="Backup file to open"
-          tabIndex={-1}
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? []
-            event.target.value = ''
-            if (chosen) void choose(chosen)
-          }}
-        />
-        <Button
-          onClick={() => {
-            file.current?.click()
-          }}
-        >
-          Open a backup
-        </Button>
+        <FileButton label="Open a backup" says="Backup file to open" onFile={(file) => void choose(file)} />
       </div>
       {problems.length > 0 && (
         <div role="alert" className="text-stopline mt-3 font-semibold">

@@ -1,11 +1,12 @@
 'use client'
+import { FileButton } from '@/ui/kit/file-button'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { carsByJob, notLookedAt, type Plan, STATE_WORD, STATES } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { dropPlan, loadPlans, type StoredPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { assessedOf } from '@/ui/state/assessed'
@@ -66,28 +67,14 @@ function JobCard({
           <span className="flex gap-1">
             <Button
               className="bg-error! text-error-content!"
-              onClick={() => {
-                void dropPlan(plan.id).then(onGone)
-              }}
+              onClick={() => void dropPlan(plan.id).then(onGone)}
             >
               Delete it
             </Button>
-            <Button
-              onClick={() => {
-                setAsking(false)
-              }}
-            >
-              Keep it
-            </Button>
+            <Button onClick={() => setAsking(false)}>Keep it</Button>
           </span>
         ) : (
-          <Button
-            look="word"
-            aria-label={`Delete ${plan.job.name}`}
-            onClick={() => {
-              setAsking(true)
-            }}
-          >
+          <Button look="word" aria-label={`Delete ${plan.job.name}`} onClick={() => setAsking(true)}>
             Delete
           </Button>
         )}
@@ -128,7 +115,6 @@ export function JobsBoard() {
   const [backup, setBackup] = useState(false)
   const openLog = useLog((store) => store.open)
   const [loaded, setLoaded] = useState(0)
-  const file = useRef<HTMLInputElement>(null)
   useEffect(() => {
     if (!ready) return
     let current = true
@@ -148,9 +134,7 @@ export function JobsBoard() {
     () => carsByJob(board.at === 'there' ? board.plans.flatMap((each) => (each.ok ? [each.plan] : [])) : []),
     [board],
   )
-  const again = () => {
-    setLoaded((count) => count + 1)
-  }
+  const again = () => setLoaded((count) => count + 1)
   return (
     <>
       <PageBar title="Jobs">
@@ -171,44 +155,20 @@ export function JobsBoard() {
         <ButtonLink href={to('start')} look="solid">
           Start a job
         </ButtonLink>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          aria-label="Plan file to open"
-          tabIndex={-1}
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? []
-            event.target.value = ''
-            if (chosen)
-              void open(chosen).then((id) => {
-                if (id !== undefined) router.push(to('bench', { job: id }))
-              })
-          }}
+        <FileButton
+          label="Open a file"
+          says="Plan file to open"
+          look="quiet"
+          onFile={(file) =>
+            void open(file).then((id) => {
+              if (id !== undefined) router.push(to('bench', { job: id }))
+            })
+          }
         />
-        <Button
-          look="quiet"
-          onClick={() => {
-            file.current?.click()
-          }}
-        >
-          Open a file
-        </Button>
-        <Button
-          look="quiet"
-          onClick={() => {
-            setBackup(true)
-          }}
-        >
+        <Button look="quiet" onClick={() => setBackup(true)}>
           Backup
         </Button>
-        <Button
-          look="quiet"
-          onClick={() => {
-            setSettings(true)
-          }}
-        >
+        <Button look="quiet" onClick={() => setSettings(true)}>
           Units and theme
         </Button>
       </PageBar>
@@ -227,13 +187,7 @@ export function JobsBoard() {
                 Start one with a vehicle and its rack, open a plan file (or drop one anywhere), or look round
                 the demo: an invented outfitter with jobs of its own.
               </p>
-              <Button
-                onClick={() => {
-                  void putDemo().then(again)
-                }}
-              >
-                Put the demo's jobs on the board
-              </Button>
+              <Button onClick={() => void putDemo().then(again)}>Put the demo's jobs on the board</Button>
             </div>
           ) : (
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4" aria-label="Jobs">
@@ -247,20 +201,8 @@ export function JobsBoard() {
             </ul>
           ))}
       </main>
-      {backup && (
-        <BackupDialog
-          onClose={() => {
-            setBackup(false)
-          }}
-        />
-      )}
-      {settings && (
-        <SettingsDialog
-          onClose={() => {
-            setSettings(false)
-          }}
-        />
-      )}
+      {backup && <BackupDialog onClose={() => setBackup(false)} />}
+      {settings && <SettingsDialog onClose={() => setSettings(false)} />}
     </>
   )
 }

@@ -50,12 +50,8 @@ export function CarBefore({
   const [plans, setPlans] = useState<readonly Plan[]>([])
   useEffect(() => {
     loadPlans()
-      .then((stored) => {
-        setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : [])))
-      })
-      .catch(() => {
-        setPlans([])
-      })
+      .then((stored) => setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : []))))
+      .catch(() => setPlans([]))
   }, [])
   const found = useMemo(() => {
     const one = new Map(
@@ -85,9 +81,7 @@ export function CarBefore({
               maxLength={field === 'customer' ? 120 : 40}
               value={draft[field]}
               autoComplete="off"
-              onChange={(event) => {
-                onDraft({ ...draft, [field]: event.target.value })
-              }}
+              onChange={(event) => onDraft({ ...draft, [field]: event.target.value })}
             />
           </label>
         ))}
@@ -99,13 +93,7 @@ export function CarBefore({
               <span>
                 {carName(plan)}, last in <strong>{plan.job.name}</strong>
               </span>
-              <Button
-                onClick={() => {
-                  onSame(plan)
-                }}
-              >
-                The same car again
-              </Button>
+              <Button onClick={() => onSame(plan)}>The same car again</Button>
             </li>
           ))}
         </ul>

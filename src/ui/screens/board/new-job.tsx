@@ -172,9 +172,9 @@ export function NewJob() {
                     vehicle={vehicle}
                     rack={rack}
                     pressed={on}
-                    onChoose={() => {
+                    onChoose={() =>
                       setRacks(on ? chosenRacks.filter((id) => id !== rack.id) : [...chosenRacks, rack.id])
-                    }}
+                    }
                   />
                 )
               })}
@@ -191,9 +191,7 @@ export function NewJob() {
               maxLength={120}
               value={name}
               placeholder={`${vehicle.name}, new job`}
-              onText={(text) => {
-                setName(text)
-              }}
+              onText={setName}
               onKeyDown={(event) => {
                 if (event.key === 'Enter') void begin()
               }}

@@ -264,9 +264,7 @@ export function CompareScreen() {
             .toSorted((x, y) => x.job.name.localeCompare(y.job.name)),
         )
       })
-      .catch(() => {
-        setPlans([])
-      })
+      .catch(() => setPlans([]))
   }, [ready])
   const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
   const accounts = useMemo(
@@ -293,22 +291,8 @@ export function CompareScreen() {
         ) : (
           <>
             <div className="flex flex-wrap gap-3">
-              <Chooser
-                label="First"
-                plans={plans}
-                value={first?.id}
-                onChange={(id) => {
-                  go({ a: id, b })
-                }}
-              />
-              <Chooser
-                label="Second"
-                plans={plans}
-                value={second?.id}
-                onChange={(id) => {
-                  go({ a, b: id })
-                }}
-              />
+              <Chooser label="First" plans={plans} value={first?.id} onChange={(id) => go({ a: id, b })} />
+              <Chooser label="Second" plans={plans} value={second?.id} onChange={(id) => go({ a, b: id })} />
             </div>
             {one && two ? (
               <>

@@ -135,12 +135,8 @@ export function RackForm({
         attachmentId: vehicle.attachments.map((each) => each.id),
       }}
       chosen={{
-        attachmentId: (chosen) => {
-          restart(chosen, read.value.kind)
-        },
-        kind: (chosen) => {
-          restart(read.value.attachmentId, chosen)
-        },
+        attachmentId: (chosen) => restart(chosen, read.value.kind),
+        kind: (chosen) => restart(read.value.attachmentId, chosen),
       }}
       actions={
         <Button type="submit" look="solid">

@@ -75,23 +75,11 @@ function Sheet({ plan }: { plan: Plan }) {
       <PageBar title={`Handover: ${plan.job.name}`}>
         <div className="flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
-            <Button
-              look="quiet"
-              key={each}
-              pressed={paper === each}
-              onClick={() => {
-                setPaper(each)
-              }}
-            >
+            <Button look="quiet" key={each} pressed={paper === each} onClick={() => setPaper(each)}>
               {PAPER[each].name}
             </Button>
           ))}
-          <Button
-            look="quiet"
-            onClick={() => {
-              window.print()
-            }}
-          >
+          <Button look="quiet" onClick={() => window.print()}>
             Print
           </Button>
           <Button look="quiet" onClick={() => void savePdf()}>

@@ -83,9 +83,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
   const add = useLog((store) => store.add)
   const [draft, setDraft] = useState(EMPTY)
   const [problem, setProblem] = useState<string>()
-  const set = (patch: Partial<Draft>) => {
-    setDraft({ ...draft, ...patch })
-  }
+  const set = (patch: Partial<Draft>) => setDraft({ ...draft, ...patch })
   const onRack = ON_RACK.includes(draft.kind)
   const field = (label: string, key: 'what' | 'other' | 'count' | 'note', type = 'text') => (
     <TextBox
@@ -93,9 +91,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       type={type}
       maxLength={key === 'note' ? 1000 : 120}
       value={draft[key]}
-      onText={(text) => {
-        set({ [key]: text })
-      }}
+      onText={(text) => set({ [key]: text })}
     />
   )
   return (
@@ -104,23 +100,14 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 grid gap-2"
     >
       <h3 className="text-[17px]">New entry</h3>
-      <Choice
-        label="Kind"
-        value={draft.kind}
-        options={KINDS}
-        onChange={(kind) => {
-          set({ kind, other: '' })
-        }}
-      />
+      <Choice label="Kind" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind, other: '' })} />
       {onRack ? (
         <Choice
           label="Which rack"
           value={draft.rackId}
           unsaid="choose"
           options={racks.map(({ id, name }) => [id, name] as const)}
-          onChange={(rackId) => {
-            set({ rackId })
-          }}
+          onChange={(rackId) => set({ rackId })}
         />
       ) : (
         field('What', 'what')

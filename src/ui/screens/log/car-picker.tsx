@@ -52,18 +52,10 @@ export function CarPicker({
         type="search"
         placeholder="kind, plate, customer"
         value={typed}
-        onText={(text) => {
-          setTyped(text)
-        }}
+        onText={setTyped}
       />
       {listed.map(({ id, name, next }) => (
-        <Button
-          key={id}
-          pressed={shown === id}
-          onClick={() => {
-            onPick(id)
-          }}
-        >
+        <Button key={id} pressed={shown === id} onClick={() => onPick(id)}>
           {name}
           {next !== undefined && <span className="font-normal">{next < day ? `overdue ${next}` : next}</span>}
         </Button>

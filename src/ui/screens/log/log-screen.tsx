@@ -76,9 +76,7 @@ export function LogScreen() {
                 key={shown}
                 carId={shown}
                 plans={plans}
-                onParted={() => {
-                  setRead((count) => count + 1)
-                }}
+                onParted={() => setRead((count) => count + 1)}
               />
             )}
           </>

@@ -1,7 +1,8 @@
 'use client'
-import { Button, buttonClass } from '@/ui/kit/button'
+import { FileButton } from '@/ui/kit/file-button'
+import { Button } from '@/ui/kit/button'
 import { type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
 import { useLog } from '@/ui/state/log-store'
 
@@ -21,11 +22,8 @@ export function TakeInLog({
 }) {
   const events = useLog((store) => store.events)
   const take = useLog((store) => store.takeIn)
-  const id = useId()
   const [read, setRead] = useState<Read>()
-  const close = () => {
-    setRead(undefined)
-  }
+  const close = () => setRead(undefined)
   const open = async (file: File) => {
     const log = parseLogText(await file.text())
     setRead(
@@ -37,19 +35,11 @@ export function TakeInLog({
   const preview = read?.at === 'read' ? read.preview : undefined
   return (
     <>
-      <label htmlFor={id} className={buttonClass()}>
-        Take in a log file
-      </label>
-      <input
-        id={id}
-        type="file"
-        accept=".json,application/json"
-        className="sr-only"
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file) void open(file)
-        }}
+      <FileButton
+        label="Take in a log file"
+        says="Log file to take in"
+        look="quiet"
+        onFile={(file) => void open(file)}
       />
       {read?.at === 'wrong' && (
         <Modal title="This log cannot be taken in" onClose={close}>

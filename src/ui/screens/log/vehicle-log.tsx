@@ -52,18 +52,8 @@ export function VehicleLog({
     <>
       <div className="flex flex-wrap items-center gap-2 pt-3">
         <h2 className="flex-1 text-xl">{name}</h2>
-        <Button
-          onClick={() => {
-            downloadText(`log-${carId}.csv`, logCsv(own), 'text/csv')
-          }}
-        >
-          CSV file
-        </Button>
-        <Button
-          onClick={() => {
-            downloadText(`log-${carId}.json`, printLog(own), 'application/json')
-          }}
-        >
+        <Button onClick={() => downloadText(`log-${carId}.csv`, logCsv(own), 'text/csv')}>CSV file</Button>
+        <Button onClick={() => downloadText(`log-${carId}.json`, printLog(own), 'application/json')}>
           JSON file
         </Button>
         <Button
@@ -106,9 +96,7 @@ export function VehicleLog({
                   </span>
                   <Button
                     aria-label={`Checked: ${due.what}`}
-                    onClick={() => {
-                      void add({ vehicleId: carId }, [{ kind: 'checked', what: due.what }])
-                    }}
+                    onClick={() => void add({ vehicleId: carId }, [{ kind: 'checked', what: due.what }])}
                   >
                     Checked
                   </Button>

@@ -59,9 +59,7 @@ export function VisitList({
                         <Button
                           look="word"
                           aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
-                          onClick={() => {
-                            setCorrecting(event)
-                          }}
+                          onClick={() => setCorrecting(event)}
                         >
                           Correct
                         </Button>
@@ -74,14 +72,7 @@ export function VisitList({
           </div>
         </details>
       ))}
-      {correcting && (
-        <CorrectDialog
-          event={correcting}
-          onClose={() => {
-            setCorrecting(undefined)
-          }}
-        />
-      )}
+      {correcting && <CorrectDialog event={correcting} onClose={() => setCorrecting(undefined)} />}
     </>
   )
 }

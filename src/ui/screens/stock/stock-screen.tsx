@@ -1,4 +1,5 @@
 'use client'
+import { FileButton } from '@/ui/kit/file-button'
 import { PageBar } from '@/ui/kit/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
@@ -14,7 +15,7 @@ import {
   type StockKind,
   stockText,
 } from '@/core'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { dropFromStock, keepAllInStock, type StockEntry } from '@/storage/own-stock'
 import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
@@ -48,16 +49,11 @@ export function StockScreen() {
   const [words, setWords] = useState('')
   const [open, setOpen] = useState<Open>()
   const [said, setSaid] = useState('')
-  const files = useRef<HTMLInputElement>(null)
   const items: readonly Item[] = lists[kind]
   const mine = new Set(own[kind].map(({ id }) => id))
-  const close = () => {
-    setOpen(undefined)
-  }
+  const close = () => setOpen(undefined)
   const takeFile = async (file: File) => {
-    const problems = (lines: readonly string[]) => {
-      setOpen({ what: 'problems', file: file.name, lines })
-    }
+    const problems = (lines: readonly string[]) => setOpen({ what: 'problems', file: file.name, lines })
     if (file.size > LARGEST_BYTES) {
       problems(['The file is larger than 8 MB.'])
       return
@@ -104,65 +100,33 @@ export function StockScreen() {
         <div className="flex flex-wrap items-end gap-2 p-3">
           <div role="group" aria-label="Lists" className="flex flex-wrap">
             {STOCK_KINDS.map((each) => (
-              <Button
-                key={each}
-                pressed={each === kind}
-                onClick={() => {
-                  setKind(each)
-                }}
-              >
+              <Button key={each} pressed={each === kind} onClick={() => setKind(each)}>
                 {LIST_WORD[each].many}
                 <span className="ml-1 text-[12px]">{lists[each].length}</span>
               </Button>
             ))}
           </div>
-          <TextBox
-            label="Find in this list"
-            className="w-52"
-            type="search"
-            value={words}
-            onText={(text) => {
-              setWords(text)
-            }}
-          />
+          <TextBox label="Find in this list" className="w-52" type="search" value={words} onText={setWords} />
           <div className="ml-auto flex flex-wrap gap-2">
             {form !== undefined && <ButtonLink href={form}>New {word.one}</ButtonLink>}
             {form === undefined && kind !== 'racks' && (
-              <Button
-                onClick={() => {
-                  setOpen({ what: 'new' })
-                }}
-              >
-                New {word.one}
-              </Button>
+              <Button onClick={() => setOpen({ what: 'new' })}>New {word.one}</Button>
             )}
             <Button
-              onClick={() => {
+              onClick={() =>
                 downloadText(`${kind}.csv`, stockCsv<StockKind>(kind, items, system), 'text/csv')
-              }}
+              }
             >
               Download CSV
             </Button>
-            <Button
-              onClick={() => {
-                downloadText('stock.json', stockText(lists), 'application/json')
-              }}
-            >
+            <Button onClick={() => downloadText('stock.json', stockText(lists), 'application/json')}>
               Download all as JSON
             </Button>
-            <Button onClick={() => files.current?.click()}>Take in a file</Button>
-            <input
-              ref={files}
-              type="file"
+            <FileButton
+              label="Take in a file"
+              says="A CSV or JSON file to take in"
               accept=".csv,.json,text/csv,application/json"
-              className="sr-only"
-              aria-label="A CSV or JSON file to take in"
-              tabIndex={-1}
-              onChange={(event) => {
-                const [file] = event.target.files ?? []
-                if (file) void takeFile(file)
-                event.target.value = ''
-              }}
+              onFile={(file) => void takeFile(file)}
             />
           </div>
         </div>
@@ -178,19 +142,12 @@ export function StockScreen() {
             system={system}
             tools={(item) => (
               <>
-                <Button
-                  aria-label={`Edit ${item.name}`}
-                  onClick={() => {
-                    setOpen({ what: 'edit', item })
-                  }}
-                >
+                <Button aria-label={`Edit ${item.name}`} onClick={() => setOpen({ what: 'edit', item })}>
                   Edit
                 </Button>
                 <Button
                   aria-label={`Copy ${item.name}`}
-                  onClick={() => {
-                    setOpen({ what: 'copy', item: copyOf<StockKind>(kind, item, newId(kind)) })
-                  }}
+                  onClick={() => setOpen({ what: 'copy', item: copyOf<StockKind>(kind, item, newId(kind)) })}
                 >
                   Copy
                 </Button>

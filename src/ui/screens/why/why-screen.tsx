@@ -52,12 +52,8 @@ export function WhyScreen() {
   const [demo, setDemo] = useState<ReadonlyMap<string, Example> | 'fetching' | 'failed'>('fetching')
   useEffect(() => {
     fetchDemo().then(
-      ({ plans }) => {
-        setDemo(examples(plans))
-      },
-      () => {
-        setDemo('failed')
-      },
+      ({ plans }) => setDemo(examples(plans)),
+      () => setDemo('failed'),
     )
   }, [])
   const wanted = words.trim().toLowerCase()
@@ -78,15 +74,7 @@ export function WhyScreen() {
           {BAY_RULES.length} more. What the vehicle’s manual, the makers’ instructions and local law say goes
           before all of them.
         </p>
-        <TextBox
-          label="Find a rule"
-          className="mt-3  w-72"
-          type="search"
-          value={words}
-          onText={(text) => {
-            setWords(text)
-          }}
-        />
+        <TextBox label="Find a rule" className="mt-3  w-72" type="search" value={words} onText={setWords} />
         <ol className="mt-4">
           {shown.map((check) => {
             const example = typeof demo === 'string' ? undefined : demo.get(check.id)

@@ -1,0 +1,42 @@
+'use client'
+import { useRef } from 'react'
+import { Button, type ButtonLook } from './button'
+
+/** A key that asks for a file and hands it on; the same file can be chosen again. */
+export function FileButton({
+  label,
+  says,
+  accept = '.json,application/json',
+  look,
+  onFile,
+}: {
+  /** What is on the key. */
+  label: string
+  /** What the choosing is called for those who do not see the key. */
+  says: string
+  accept?: string
+  look?: ButtonLook
+  onFile: (file: File) => void
+}) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept={accept}
+        className="sr-only"
+        aria-label={says}
+        tabIndex={-1}
+        onChange={(event) => {
+          const [file] = event.target.files ?? []
+          event.target.value = ''
+          if (file) onFile(file)
+        }}
+      />
+      <Button {...(look ? { look } : {})} onClick={() => input.current?.click()}>
+        {label}
+      </Button>
+    </>
+  )
+}
