@@ -343,7 +343,7 @@ export const podJob = job('demo-pod', 'Pod with thin clamps on heavy bars', {
   ],
 })
 
-export const canopyJob = job('demo-canopy', 'Ladder and timber on the canopy', {
+const canopyJob = job('demo-canopy', 'Ladder and timber on the canopy', {
   number: '0452',
   customer: 'Roofing, two hands',
   due: '2027-05-21',

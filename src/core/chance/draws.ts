@@ -3,7 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { ChanceProblem, Uncertain, Unknown } from './problem'
 
 export const DRAWS = 20_000
-export const SEED = 20_011
+const SEED = 20_011
 const BINS = 40
 
 /** How often a limit is exceeded, 0 to 1, with the standard error of that; and how its margin spreads, kg (negative is over). */

@@ -22,7 +22,7 @@ export interface Unknown {
 }
 
 /** A sum against a limit: what is known of it, and how much of each unknown's deviation it takes. kg. */
-export interface Row {
+interface Row {
   readonly unit: string
   readonly limitKg: number
   readonly meanKg: number

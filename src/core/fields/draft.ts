@@ -21,7 +21,7 @@ export const isRaw = (value: unknown): value is Raw =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 export const rawOf = (value: unknown): Raw => (isRaw(value) ? value : {})
 export const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : [])
-export const isDraftOf = (draft: Draft | undefined): draft is DraftOf =>
+const isDraftOf = (draft: Draft | undefined): draft is DraftOf =>
   typeof draft === 'object' && !Array.isArray(draft)
 export const draftOf = (draft: Draft | undefined): DraftOf => (isDraftOf(draft) ? draft : {})
 export const draftsOf = (draft: Draft | undefined): readonly Draft[] =>
@@ -106,7 +106,7 @@ export function variantDraft(field: Variants, value: unknown, shown: Shown): Dra
   return { [field.by]: kind, ...groupDraft(field.groupOf(kind).fields, value, shown) }
 }
 
-export const itemDraft = (item: Group | Variants, value: unknown, shown: Shown): DraftOf =>
+const itemDraft = (item: Group | Variants, value: unknown, shown: Shown): DraftOf =>
   item.is === 'group' ? groupDraft(item.fields, value, shown) : variantDraft(item, value, shown)
 
 /** Ratings as texts: a figure by state, and a list of the others. */

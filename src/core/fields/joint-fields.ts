@@ -73,7 +73,7 @@ const TORQUE: Field = {
   },
 }
 
-export const FASTENER_FIELD = group(
+const FASTENER_FIELD = group(
   'Joint',
   {
     name: text('Joint', 'Left hand, inner: what it is called'),

@@ -25,7 +25,7 @@ function withValue(item: Raw, [key, ...rest]: Column['path'], value: unknown): R
 }
 
 /** The unit in which a column is written; nothing for words and counts. */
-export const unitFor = (column: Column, system: UnitSystem) =>
+const unitFor = (column: Column, system: UnitSystem) =>
   typeof column.kind === 'object' && 'dimension' in column.kind
     ? homeUnit(column.kind.dimension, system)
     : undefined
@@ -139,7 +139,7 @@ export function blank(kind: StockKind): Raw {
 }
 
 /** Whether a column asks anything of an entry as it stands. */
-export const asksOf = (column: Column, item: unknown): boolean =>
+const asksOf = (column: Column, item: unknown): boolean =>
   column.when === undefined || column.when.is.includes(String(valueAt(item, column.when.path)))
 
 /** Whether other columns of the list hang on this one. */

@@ -18,7 +18,7 @@ export type Swept =
   | { readonly kind: 'clears'; readonly gapMm: number; readonly nearest: Nearest }
 
 /** Where the gap is least: the point of the panel and that of the rectangle, and how far it is open there. */
-export interface Nearest {
+interface Nearest {
   readonly panel: Point2
   readonly box: Point2
   readonly atDeg: number

@@ -14,7 +14,7 @@ import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
 
 /** The highest point of vehicle, racks and gear in a state: mm over the ground. */
-export interface Height {
+interface Height {
   readonly topMm: number
   readonly name: string
   readonly placementId: string | undefined

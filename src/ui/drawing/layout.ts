@@ -1,6 +1,6 @@
 import type { Survey } from '@/core'
 
-export interface Pane {
+interface Pane {
   readonly left: number
   readonly top: number
   readonly width: number

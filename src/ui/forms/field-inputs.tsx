@@ -1,6 +1,6 @@
 'use client'
 import { Fieldset } from '@/ui/kit/fieldset'
-import { INPUT, LABEL, SELECT, TEXTAREA, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TickBox } from '@/ui/kit/field'
 import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
 import { get, useFormContext, useWatch } from 'react-hook-form'
@@ -65,7 +65,7 @@ function Frame({
   return (
     <div className="group min-w-0">
       <div className="flex min-h-[1.6rem] items-end justify-between gap-2">
-        <label id={`${id}-label`} htmlFor={id} className={LABEL}>
+        <label id={`${id}-label`} htmlFor={id} className={LOOK_OF.label}>
           {label}
         </label>
         {mark}
@@ -97,7 +97,7 @@ function TextInput({
   })
   const shared = {
     id,
-    className: INPUT,
+    className: LOOK_OF.input,
     autoComplete: 'off',
     'aria-invalid': problem !== undefined,
     'aria-describedby': (problem ?? field.hint) === undefined ? undefined : `${id}-note`,
@@ -112,7 +112,7 @@ function TextInput({
       mark={figure && <KnownMark at={at} label={`${id}-label`} />}
     >
       {'long' in field ? (
-        <textarea {...shared} rows={3} className={TEXTAREA} />
+        <textarea {...shared} rows={3} className={LOOK_OF.textarea} />
       ) : (
         <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
       )}
@@ -151,7 +151,7 @@ export function ChoiceInput({
     <Frame id={id} at={at} label={label} hint={hint}>
       <select
         id={id}
-        className={SELECT}
+        className={LOOK_OF.select}
         {...register(
           at,
           follow ? { onChange: (event: { target: { value: string } }) => follow(event.target.value) } : {},

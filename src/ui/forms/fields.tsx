@@ -279,7 +279,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
 }
 
 /** The fields of a group: in its parts, or all side by side. */
-export function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
+function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
   const above = useOwner()
   const known = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
   const loose = Object.entries(field.fields).map(([key, each]) => (

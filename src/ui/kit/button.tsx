@@ -23,7 +23,7 @@ interface Pressed extends Look {
 }
 
 /** The classes of a key, for what is pressed but is no button: its words wrap rather than run out of it. */
-export const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
+const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
   `btn h-auto min-h-11 py-1 text-left text-[0.94rem] leading-tight ${LOOK[look]} ${more}`
 
 /** A key: pressed by hand, by keyboard, or by a glove. */

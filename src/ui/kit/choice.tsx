@@ -1,5 +1,5 @@
 import { ParsedField } from './parsed-field'
-import { LABEL, SELECT } from './field'
+import { LOOK_OF } from './field'
 import { useId } from 'react'
 
 /** One of a few words to choose, with its label. */
@@ -20,12 +20,12 @@ export function Choice<T extends string>({
   const id = useId()
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={LABEL}>
+      <label htmlFor={id} className={LOOK_OF.label}>
         {label}
       </label>
       <select
         id={id}
-        className={SELECT}
+        className={LOOK_OF.select}
         value={value}
         onChange={(event) => {
           const chosen = options.find(([each]) => each === event.target.value)

@@ -1,12 +1,13 @@
 import { useId, type ComponentProps, type ReactNode, type Ref } from 'react'
 import { FieldNote } from './field-note'
 
-/** Small quiet words over what they name. */
-export const LABEL = 'text-ink2 mb-0.5 block text-[0.86rem]'
-
-export const INPUT = 'input w-full text-[1rem] font-medium'
-export const SELECT = 'select w-full text-[1rem] font-medium'
-export const TEXTAREA = 'textarea w-full text-[1rem] font-medium'
+/** How labels and what is typed or chosen look, for controls that some library makes. */
+export const LOOK_OF = {
+  label: 'text-ink2 mb-0.5 block text-[0.86rem]',
+  input: 'input w-full text-[1rem] font-medium',
+  select: 'select w-full text-[1rem] font-medium',
+  textarea: 'textarea w-full text-[1rem] font-medium',
+} as const
 
 interface BoxProps extends Omit<ComponentProps<'input'>, 'onChange' | 'className' | 'ref'> {
   readonly label: ReactNode
@@ -23,13 +24,13 @@ export function TextBox({ label, onText, className = '', note, problem, at, ...r
   const id = useId()
   return (
     <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={LABEL}>
+      <label htmlFor={id} className={LOOK_OF.label}>
         {label}
       </label>
       <input
         id={id}
         ref={at}
-        className={INPUT}
+        className={LOOK_OF.input}
         autoComplete="off"
         aria-invalid={problem !== undefined}
         aria-describedby={problem === undefined ? undefined : `${id}-note`}

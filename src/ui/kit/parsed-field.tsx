@@ -1,6 +1,6 @@
 'use client'
 import { useId, useState, type ComponentProps } from 'react'
-import { INPUT, LABEL } from './field'
+import { LOOK_OF } from './field'
 import { FieldNote } from './field-note'
 
 /** What came of a typed text: its value, or why it is none. */
@@ -47,12 +47,12 @@ export function ParsedField<T>({
   const note = problem ?? hint
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={LABEL}>
+      <label htmlFor={id} className={LOOK_OF.label}>
         {label}
       </label>
       <input
         id={id}
-        className={INPUT}
+        className={LOOK_OF.input}
         autoComplete="off"
         value={draft ?? text}
         aria-invalid={problem !== undefined}

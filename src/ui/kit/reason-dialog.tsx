@@ -1,6 +1,6 @@
 'use client'
 import { Problem } from './field-note'
-import { LABEL, TEXTAREA } from './field'
+import { LOOK_OF } from './field'
 import { Button } from './button'
 import { useState, type ReactNode } from 'react'
 import { Modal } from './modal'
@@ -34,13 +34,13 @@ export function ReasonDialog({
   return (
     <Modal title={title} onClose={onClose}>
       <div className="mb-2">{children}</div>
-      <label className={LABEL} htmlFor="reason">
+      <label className={LOOK_OF.label} htmlFor="reason">
         {label}
       </label>
       <textarea
         id="reason"
         data-first-focus
-        className={`${TEXTAREA} h-28`}
+        className={`${LOOK_OF.textarea} h-28`}
         maxLength={1000}
         value={reason}
         aria-invalid={lacking}

@@ -4,7 +4,7 @@ import { create } from 'zustand'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 
-export type Opened =
+type Opened =
   | { readonly at: 'loading' }
   | { readonly at: 'missing'; readonly id: string }
   | { readonly at: 'unreadable'; readonly problems: readonly FieldMessage[]; readonly raw: unknown }

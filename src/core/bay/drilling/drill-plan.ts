@@ -2,7 +2,7 @@ import type { Survey } from '../../survey/survey'
 import type { Finding } from '../../review/finding'
 
 /** One hole: where it is in the vehicle frame (mm), and how it is made. What the sheet leaves out is left out. */
-export interface Hole {
+interface Hole {
   readonly name: string
   readonly xMm: number
   readonly yMm: number

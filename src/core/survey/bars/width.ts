@@ -2,7 +2,7 @@ import type { Arrangement, BarAt, RackAt, ThingAt } from '../frame/arrangement'
 import { intersect, normal, subtract, type Interval, type Intervals } from '../../geometry/intervals'
 
 /** What takes width on a bar: a thing's box across it. mm. */
-export interface Taken {
+interface Taken {
   readonly thing: ThingAt
   readonly from: number
   readonly to: number

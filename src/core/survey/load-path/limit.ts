@@ -12,7 +12,7 @@ import type { MassPoint } from '../loads/mass-points'
  * What a layer may hold in a state, and how that is known: published for the state; assumed from the driving
  * figure under a house rule; the driving figure itself, which holds parked as well; or not known at all.
  */
-export type Limit =
+type Limit =
   | { readonly kind: 'published'; readonly kg: number; readonly rating: Rating }
   | {
       readonly kind: 'assumed'

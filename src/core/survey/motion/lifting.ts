@@ -36,7 +36,7 @@ export function recommendedLimit(
 }
 
 /** Who lifts a thing, and from what. */
-export type Advice =
+type Advice =
   | { readonly by: 'one' | 'two' }
   | { readonly by: 'stepTwo'; readonly stepMm: number }
   /** Light enough for two, but over the equation's reach from any step. */

@@ -6,7 +6,7 @@ import { TOLERANCE } from '../../units/tolerance'
 import { boltNeed } from './bolt'
 
 /** Length, width and height as a thing lies, mm. */
-export interface Size {
+interface Size {
   readonly lengthMm: number
   readonly widthMm: number
   readonly heightMm: number
@@ -38,7 +38,7 @@ export type Offer =
   | { readonly kind: 'rungs' }
 
 /** What would make a mount fit that does not as it comes. */
-export type Change =
+type Change =
   | { readonly kind: 'bolt'; readonly thread: string; readonly lengthMm: number; readonly haveMm: number }
   | { readonly kind: 'nut'; readonly slotMm: number }
   | { readonly kind: 'hole'; readonly index: number }

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TickBox } from '@/ui/kit/field'
 import {
   ANSWER_WORD,
   ANSWERS,
@@ -68,7 +68,7 @@ export function AnswerDialog({
     >
       {step.title}
       <fieldset className="mt-2 grid gap-1">
-        <legend className={LABEL}>What it is</legend>
+        <legend className={LOOK_OF.label}>What it is</legend>
         {ANSWERS.map((each) => (
           <TickBox
             key={each}
@@ -83,7 +83,7 @@ export function AnswerDialog({
       </fieldset>
       {all.length > 1 && (
         <fieldset className="mt-2">
-          <legend className={LABEL}>Of these places alone; none chosen is the whole step</legend>
+          <legend className={LOOK_OF.label}>Of these places alone; none chosen is the whole step</legend>
           <div className="flex flex-wrap gap-3">
             {all.map((place) => (
               <TickBox

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL, TextBox, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TextBox, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
   type BayProgress,
@@ -30,7 +30,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   return (
     <>
       <fieldset className="grid gap-2">
-        <legend className={LABEL}>What is in it already</legend>
+        <legend className={LOOK_OF.label}>What is in it already</legend>
         {seen === undefined ? (
           <p>Look along the channel first: what is in it blocks the way.</p>
         ) : seen.length === 0 ? (

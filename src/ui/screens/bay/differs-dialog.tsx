@@ -1,5 +1,5 @@
 'use client'
-import { LABEL, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TickBox } from '@/ui/kit/field'
 import { type Finding, type Hold, phraseText, type Plan, type Step } from '@/core'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
@@ -55,7 +55,7 @@ export function DiffersDialog({
       {step.title}
       {open.length > 0 && (
         <fieldset className="mt-2 grid gap-1">
-          <legend className={LABEL}>What it is about; only this is let pass</legend>
+          <legend className={LOOK_OF.label}>What it is about; only this is let pass</legend>
           {open.map((hold) => (
             <TickBox
               key={hold.id}

@@ -1,5 +1,5 @@
 'use client'
-import { INPUT, LABEL, TextBox } from '@/ui/kit/field'
+import { LOOK_OF, TextBox } from '@/ui/kit/field'
 import { useSettings } from '@/ui/state/settings-store'
 
 const TOOLS = [
@@ -13,11 +13,11 @@ export function ShiftFields() {
   const change = useSettings((store) => store.change)
   return (
     <fieldset className="grid gap-2">
-      <legend className={LABEL}>This shift</legend>
+      <legend className={LOOK_OF.label}>This shift</legend>
       <label className="block">
-        <span className={LABEL}>Who fits it</span>
+        <span className={LOOK_OF.label}>Who fits it</span>
         <input
-          className={INPUT}
+          className={LOOK_OF.input}
           value={settings.fitter}
           maxLength={80}
           onChange={(event) => change({ fitter: event.target.value })}

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import type { BayProgress, Plan, Step, Survey } from '@/core'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'
@@ -57,7 +57,7 @@ export function StepPanel(props: Props) {
     case 'confirm':
       return step.tools.length === 0 ? null : (
         <p>
-          <span className={LABEL}>Tools</span>
+          <span className={LOOK_OF.label}>Tools</span>
           {step.tools.join(', ')}
         </p>
       )

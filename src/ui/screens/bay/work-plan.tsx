@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } from '@/core'
 import { Behind, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/kit/quantity'
@@ -27,7 +27,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
       >
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
           <div>
-            <dt className={LABEL}>One fitter</dt>
+            <dt className={LOOK_OF.label}>One fitter</dt>
             <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
               {hours(one.fromMin)} to {hours(one.toMin)}
             </dd>
@@ -36,13 +36,13 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
             </dd>
           </div>
           <div>
-            <dt className={LABEL}>Two fitters</dt>
+            <dt className={LOOK_OF.label}>Two fitters</dt>
             <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
               {hours(two.fromMin)} to {hours(two.toMin)}
             </dd>
           </div>
           <div>
-            <dt className={LABEL}>How hard</dt>
+            <dt className={LOOK_OF.label}>How hard</dt>
             <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
               {HARD[difficulty]}
             </dd>
@@ -85,7 +85,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           ])}
         />
         <p className="mt-1">
-          <span className={LABEL}>Tools</span>
+          <span className={LOOK_OF.label}>Tools</span>
           {tools.join(', ')}
         </p>
       </Panel>

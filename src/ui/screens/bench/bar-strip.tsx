@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
@@ -65,7 +65,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <div>
-          <dt className={LABEL}>Past the outer feet, from their centres</dt>
+          <dt className={LOOK_OF.label}>Past the outer feet, from their centres</dt>
           <dd>
             left <Quantity dimension="length" value={ends.leftMm} />, right{' '}
             <Quantity dimension="length" value={ends.rightMm} />
@@ -73,7 +73,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         </div>
         {spread !== undefined && (
           <div>
-            <dt className={LABEL}>Spread to the next bar, centre to centre</dt>
+            <dt className={LOOK_OF.label}>Spread to the next bar, centre to centre</dt>
             <dd>
               <Quantity dimension="length" value={spread} />
             </dd>
@@ -85,7 +85,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
         )}
         {width && (
           <div>
-            <dt className={LABEL}>Widest that would still go over all its bars</dt>
+            <dt className={LOOK_OF.label}>Widest that would still go over all its bars</dt>
             <dd>
               <Quantity dimension="length" value={width.widestMm} />
             </dd>

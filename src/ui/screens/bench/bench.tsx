@@ -1,4 +1,5 @@
 'use client'
+import { pressed, type DialogName, type OnBench } from '@/ui/actions'
 import { FieldSwitch } from './field-switch'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
@@ -10,6 +11,7 @@ import {
   startTransition,
   useDeferredValue,
   useEffect,
+  useEffectEvent,
   useMemo,
   useRef,
   useState,
@@ -18,7 +20,6 @@ import {
 import { watchTabs } from '@/storage/tabs'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { downloadPlan } from '@/ui/kit/open-file'
-import type { DialogName, OnBench } from '@/ui/actions'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { Header } from './header'
@@ -33,9 +34,17 @@ import { Sheet } from './sheet'
 import type { SheetMarks } from './sheet-views'
 import { Shelf } from './shelf'
 import { Strip } from './strip'
-import { useBenchKeys } from './use-bench-keys'
 import { ZoomButtons } from './zoom-buttons'
 import { useSearch } from '@/ui/state/use-search'
+
+/** The bench's keys, as long as it is open. */
+function useBenchKeys(on: OnBench): void {
+  const onKey = useEffectEvent((event: KeyboardEvent) => pressed(on, event))
+  useEffect(() => {
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+}
 
 const fetchDialogs = () => import('./bench-dialogs')
 const BenchDialog = dynamic(fetchDialogs)

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Fitting, isLong, isLoose, type Straps, type ThingAt } from '@/core'
 import { Choice } from '@/ui/kit/choice'
@@ -39,7 +39,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
-          <legend className={LABEL}>Straps over it</legend>
+          <legend className={LOOK_OF.label}>Straps over it</legend>
           <div className="w-16">
             <Choice
               label="How many"
@@ -64,7 +64,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLong(thing) && (
         <fieldset className="flex items-end gap-3">
-          <legend className={LABEL}>Lines</legend>
+          <legend className={LOOK_OF.label}>Lines</legend>
           {(['bow', 'stern'] as const).map((end) => (
             <TickBox
               key={end}

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL, TickBox } from '@/ui/kit/field'
+import { LOOK_OF, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
   ASIDE_LOOKS,
@@ -187,7 +187,7 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
           }}
         />
         <fieldset className="col-span-full">
-          <legend className={LABEL}>To be looked at in every job</legend>
+          <legend className={LOOK_OF.label}>To be looked at in every job</legend>
           <div className="flex flex-wrap gap-3">
             {ASIDE_LOOKS.map((look) => (
               <TickBox

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
   asksWhat,
@@ -277,7 +277,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
             </p>
             {(['left', 'right'] as const).map((side) => (
               <div key={side} role="group" aria-label={`On the ${side}`}>
-                <p className={LABEL}>On the {side}</p>
+                <p className={LOOK_OF.label}>On the {side}</p>
                 <Readings
                   measurement={lengthAbout(
                     plan,

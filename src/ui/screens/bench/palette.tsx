@@ -1,6 +1,6 @@
 'use client'
 import { Kbd } from '@/ui/kit/kbd'
-import { INPUT } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { Command } from 'cmdk'
 import { Modal } from '@/ui/kit/modal'
 import { useStock } from '@/ui/state/stock'
@@ -24,7 +24,7 @@ export default function Palette({ on, onClose }: { on: OnBench; onClose: () => v
         label="Everything by name"
         className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-[0.86rem]"
       >
-        <Command.Input className={INPUT} placeholder="Type a few letters" data-first-focus />
+        <Command.Input className={LOOK_OF.input} placeholder="Type a few letters" data-first-focus />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
           <Command.Group heading="Do">

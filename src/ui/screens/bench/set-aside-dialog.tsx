@@ -1,6 +1,6 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
-import { LABEL, TEXTAREA, TextBox } from '@/ui/kit/field'
+import { LOOK_OF, TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Finding, saidOf } from '@/core'
 import { useState } from 'react'
@@ -41,10 +41,10 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
       </p>
       <TextBox label="Who sets it aside" maxLength={80} value={by} onText={setBy} />
       <label className="mt-2 block">
-        <span className={LABEL}>Why</span>
+        <span className={LOOK_OF.label}>Why</span>
         <textarea
           data-first-focus
-          className={`${TEXTAREA} h-24`}
+          className={`${LOOK_OF.textarea} h-24`}
           maxLength={1000}
           value={reason}
           onChange={(event) => setReason(event.target.value)}

@@ -7,7 +7,7 @@ import { usePlan } from '@/ui/state/plan-store'
 import { useZoom } from '@/ui/drawing/zoom-store'
 
 /** A thing held over the drawing, from the shelf: where the hand is, in the vehicle frame. */
-export interface Held {
+interface Held {
   readonly gear: Gear
   readonly rackId: string
   readonly near: HeldOver

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { binding, type SpreadMember, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
@@ -19,7 +19,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
       const [first, last] = [able?.[0], able?.at(-1)]
       return (
         <div key={`${pair.front.bar.id} ${pair.rear.bar.id}`}>
-          <dt className={LABEL}>
+          <dt className={LOOK_OF.label}>
             Asked from {pair.front.bar.name} to {pair.rear.bar.name}
           </dt>
           <dd>

@@ -1,5 +1,5 @@
 'use client'
-import { LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { STATE_WORD, STATES, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { BarStrip } from './bar-strip'
@@ -16,7 +16,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
       </p>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <div>
-          <dt className={LABEL}>Height label for the dash</dt>
+          <dt className={LOOK_OF.label}>Height label for the dash</dt>
           <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
             <Quantity dimension="length" value={Math.ceil(top.topMm)} />
           </dd>
@@ -24,7 +24,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
         </div>
         {survey.racks.map(({ rack, index }) => (
           <div key={rack.id}>
-            <dt className={LABEL}>{rack.name}</dt>
+            <dt className={LOOK_OF.label}>{rack.name}</dt>
             <dd>
               {STATES.map((state) => (
                 <span key={state} className="mr-3">

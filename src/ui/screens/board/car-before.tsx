@@ -1,5 +1,5 @@
 'use client'
-import { INPUT, LABEL } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Car, carName, type Plan, sameCar } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
@@ -75,9 +75,9 @@ export function CarBefore({
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
         {fields.map(([field, label]) => (
           <label key={field} className="block">
-            <span className={LABEL}>{label}</span>
+            <span className={LOOK_OF.label}>{label}</span>
             <input
-              className={INPUT}
+              className={LOOK_OF.input}
               maxLength={field === 'customer' ? 120 : 40}
               value={draft[field]}
               autoComplete="off"

@@ -16,7 +16,7 @@ import {
   STATE_WORD,
   VERDICT_WORD,
 } from '@/core'
-import { useMemo, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { extentOf } from '@/ui/drawing/layout'
@@ -27,10 +27,29 @@ import { useUnits } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { WhoseCar } from '@/ui/forms/whose-car'
 import { Placard } from './placard'
-import { Lines, SheetPart } from './sheet-parts'
 import { SideDrawing } from './side-drawing'
 import { MARGIN_MM, PAPER, scaleFor, type Paper } from './true-scale'
 import { useSearch } from '@/ui/state/use-search'
+
+function SheetPart({ title, children }: { title: string; children: ReactNode }) {
+  const id = `handover-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
+  return (
+    <section aria-labelledby={id} className="sheet-part">
+      <h2 id={id}>{title}</h2>
+      {children}
+    </section>
+  )
+}
+
+function Lines({ lines }: { lines: readonly ReactNode[] }) {
+  return (
+    <ul className="list-disc pl-5">
+      {lines.map((line, i) => (
+        <li key={i}>{line}</li>
+      ))}
+    </ul>
+  )
+}
 
 function Sheet({ plan }: { plan: Plan }) {
   const { survey, review } = assessedOf(plan)
