@@ -11,6 +11,7 @@ export { panelAt, type Swept, type Swing } from './geometry/sweep'
 
 export { type AttachmentKind, ATTACHMENTS } from './kinds/attachment'
 export { BASES, type Basis } from './kinds/basis'
+export { type How, HOWS } from './kinds/how-known'
 export { BODIES, type Body } from './kinds/body'
 export { GEAR_KINDS } from './kinds/gear-kind'
 export { choicesOf, kindsOf } from './kinds/kind'

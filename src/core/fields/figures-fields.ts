@@ -1,3 +1,4 @@
+import { HOWS, READ_FROM } from '../kinds/how-known'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { choicesOf } from '../kinds/kind'
 import { inUse, type Rating } from '../plan/rating'
@@ -5,23 +6,12 @@ import { STATES, type State } from '../units/scalars'
 import { choice, day, group, ID, mass, speed, list, MARKS, text, type FieldsOf } from './field'
 
 /** Where figures are read, in words. */
-export const SOURCE_CHOICES = [
-  ['label', 'On its label'],
-  ['manual', 'In the vehicle’s manual'],
-  ['sheet', 'On its maker’s sheet'],
-  ['measured', 'Measured'],
-  ['told', 'Told'],
-] as const
+export const SOURCE_CHOICES = READ_FROM.map((how) => [how, HOWS[how].readFrom] as const)
 
 /** How a figure is known, as whoever typed it may say; the first says nothing. */
 export const HOW_CHOICES: readonly (readonly [string, string])[] = [
-  ['', 'told'],
-  ['weighed', 'weighed'],
-  ['measured', 'measured'],
-  ['label', 'label'],
-  ['manual', 'manual'],
-  ['sheet', 'maker’s sheet'],
-  ['guess', 'guess'],
+  ['', HOWS.told.word],
+  ...choicesOf(HOWS, ({ word }) => word).filter(([how]) => how !== 'told' && !('made' in HOWS[how])),
 ]
 
 export const SOURCE_FIELD = group('Where it was read', {

@@ -1,13 +1,12 @@
 import * as z from 'zod'
+import { HOWS, type How } from '../kinds/how-known'
+import { kindsOf } from '../kinds/kind'
 
-/** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
-const HOWS = ['weighed', 'measured', 'label', 'manual', 'sheet', 'told', 'guess', 'start', 'target'] as const
-const howSchema = z.enum(HOWS)
+const howSchema = z.enum(kindsOf(HOWS))
 
 /** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
 export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))
 export type Known = z.infer<typeof knownSchema>
-export type How = z.infer<typeof howSchema>
 
 /** The marks of an object less those of some fields; nothing where none is left. */
 export function knownWithout(known: Known | undefined, fields: readonly string[]): Known | undefined {
@@ -26,5 +25,5 @@ export const isStart = (thing: { readonly known?: Known | undefined }, field: st
 /** Whether a length is nothing that anybody measured or read: a form filled it in, or somebody guessed it. */
 export function isUnsure(thing: { readonly known?: Known | undefined }, field: string): boolean {
   const by = howKnown(thing, field)
-  return by === 'start' || by === 'guess'
+  return by !== undefined && 'unsure' in HOWS[by]
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { basisSchema } from '../kinds/basis'
+import { READ_FROM } from '../kinds/how-known'
 import { gearKindSchema } from '../kinds/gear-kind'
 import {
   daySchema,
@@ -14,7 +15,7 @@ import {
 
 /** Where a figure was read. `told` is hearsay: shown as such. */
 export const sourceSchema = z.strictObject({
-  kind: z.enum(['label', 'manual', 'sheet', 'measured', 'told']),
+  kind: z.enum(READ_FROM),
   text: z.string().max(200).optional(),
   page: z.string().max(40).optional(),
   on: daySchema.optional(),

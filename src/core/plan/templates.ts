@@ -21,7 +21,7 @@ export function ratings(
   })
 }
 
-/** A part of a rack, or a set of alike ones; masses of one piece in kg. */
+/** A part of a rack, or a set of alike ones; masses of one piece in kg, off the sheet its figures are from. */
 export function part(
   id: string,
   role: Part['role'],
@@ -31,7 +31,16 @@ export function part(
   rated: Rated,
   price?: number,
 ): Part {
-  return { id, role, name, count, eachKg, rated, ...(price === undefined ? {} : { price }) }
+  return {
+    id,
+    role,
+    name,
+    count,
+    eachKg,
+    rated,
+    ...(price === undefined ? {} : { price }),
+    known: { eachKg: { by: 'sheet' } },
+  }
 }
 
 /** A bar across the vehicle, its feet as far out as `feetMm` on either side. mm. */

@@ -1,6 +1,5 @@
 import type { RatingOwner } from '../plan/commands/of-rating'
 import type { Command } from '../plan/command'
-import { knownWithout } from '../plan/known'
 import type { Plan } from '../plan/plan'
 import type { Part } from '../plan/rack'
 import type { Mass, Rating, Source } from '../plan/rating'
@@ -159,14 +158,12 @@ function numbered(
     case 'partMass': {
       const part = partOf(plan, target.partId)
       if (!part) return undefined
-      const { known, ...rest } = part
-      const left = knownWithout(known, ['eachKg'])
       return {
         do: 'swapPart',
         partId: part.id,
         part: {
-          ...rest,
-          ...(left ? { known: left } : {}),
+          ...part,
+          known: { ...part.known, eachKg: { by: 'weighed' } },
           eachKg: value,
           typed: { ...part.typed, eachKg: typed },
         },

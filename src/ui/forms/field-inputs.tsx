@@ -1,7 +1,7 @@
 'use client'
 import { Fieldset } from '@/ui/kit/fieldset'
 import { LOOK_OF, TickBox } from '@/ui/kit/field'
-import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core'
+import { type Choices, type How, HOW_CHOICES, HOWS, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
 import { get, useFormContext, useWatch } from 'react-hook-form'
 import { FieldNote } from '@/ui/kit/field-note'
@@ -26,7 +26,7 @@ function KnownMark({ at, label }: { at: string; /** The id of the field's label.
   const now = typeof by === 'string' ? by : ''
   const choices = HOW_CHOICES.some(([how]) => how === now)
     ? HOW_CHOICES
-    : [[now, MADE[now] ?? now], ...HOW_CHOICES]
+    : [[now, now in HOWS ? HOWS[now as How].word : now], ...HOW_CHOICES]
   return (
     <select
       aria-label="How it is known"
@@ -43,8 +43,6 @@ function KnownMark({ at, label }: { at: string; /** The id of the field's label.
     </select>
   )
 }
-
-const MADE: Readonly<Record<string, string>> = { start: 'starting value', target: 'target' }
 
 function Frame({
   id,

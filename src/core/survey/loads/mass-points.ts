@@ -1,7 +1,8 @@
 import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
-import { howKnown, type How } from '../../plan/known'
+import { HOWS } from '../../kinds/how-known'
+import { howKnown } from '../../plan/known'
 import type { Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
@@ -302,19 +303,8 @@ function holderPoints({ vehicle }: Plan): MassPoint[] {
   })
 }
 
-/** How a part's weight is known, as masses say it. What a plan says nothing of is on its sheet. */
-const BASIS_OF: Readonly<Record<How, Basis>> = {
-  weighed: 'weighed',
-  measured: 'weighed',
-  label: 'maker',
-  manual: 'maker',
-  sheet: 'maker',
-  told: 'told',
-  guess: 'guess',
-  start: 'start',
-  target: 'target',
-}
-const partBasis = (part: Part): Basis => BASIS_OF[howKnown(part, 'eachKg') ?? 'sheet']
+/** How a part's weight is known, as masses say it. What nobody said was told. */
+const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
 
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
 function partPoints(

@@ -1,19 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
-import type { How } from '../../plan/known'
+import type { How } from '../../kinds/how-known'
+import type { Plan } from '../../plan/plan'
 import { survey } from '../survey'
 
 /** The weights of the demo's first rack with its first part's known in a way. */
 function first(by: How | undefined) {
   const [rack, ...racks] = boatAndBox.racks
   const [part, ...parts] = rack!.parts
-  const known = by && { known: { eachKg: { by } } }
-  const plan = { ...boatAndBox, racks: [{ ...rack!, parts: [{ ...part!, ...known }, ...parts] }, ...racks] }
+  const known = { known: by && { eachKg: { by } } }
+  const plan = {
+    ...boatAndBox,
+    racks: [{ ...rack!, parts: [{ ...part!, ...known }, ...parts] }, ...racks],
+  } as Plan
   return survey(plan).masses.filter((mass) => mass.of === 'part' && mass.partId === part!.id)
 }
 
 describe('a part’s weight', () => {
-  it('counts as what somebody said of it: a guess with the house’s margin, weighed without, unsaid as on its sheet', () => {
+  it('counts as what somebody said of it: a guess with the house’s margin, weighed without, unsaid as told', () => {
     const of = (by: How | undefined) => {
       const [mass] = first(by)
       return [mass?.basis, (mass?.factor ?? 0) > 1]
@@ -23,6 +27,6 @@ describe('a part’s weight', () => {
     expect(of('weighed')).toEqual(['weighed', false])
     expect(of('told')).toEqual(['told', false])
     expect(of('label')).toEqual(['maker', false])
-    expect(of(undefined)).toEqual(['maker', false])
+    expect(of(undefined)).toEqual(['told', false])
   })
 })

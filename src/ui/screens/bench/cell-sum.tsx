@@ -2,17 +2,18 @@
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import {
-  type Cell,
+  SOURCE_CHOICES,
+  STATES,
+  STATE_WORD,
   cellParts,
   formatNumber,
   limitPhrase,
+  sourceText,
+  type Cell,
   type Rating,
   type RatingOwner,
   type Source,
-  sourceText,
   type State,
-  STATE_WORD,
-  STATES,
   type Survey,
   usuallyPrinted,
 } from '@/core'
@@ -23,14 +24,6 @@ import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { refused, usePlan } from '@/ui/state/plan-store'
-
-const SOURCE_CHOICES: readonly (readonly [Source['kind'], string])[] = [
-  ['manual', "Vehicle's manual"],
-  ['sheet', "Maker's sheet"],
-  ['label', 'Label on the part'],
-  ['measured', 'Measured here'],
-  ['told', 'Told, not seen'],
-]
 
 const COUNTS = [
   ['unsaid', 'Source does not say'],
