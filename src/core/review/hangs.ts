@@ -1,5 +1,5 @@
 import type { Basis } from '../kinds/basis'
-import type { Rating } from '../plan/rating'
+import type { OtherMass, Rating } from '../plan/rating'
 import type { HouseRules } from '../plan/house'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import { exceeds } from '../units/tolerance'
@@ -44,6 +44,7 @@ export const startLengthBracket = (mm: number): number =>
 /** A fact on which a cell's verdict hangs, with the sum and the limit at the end where it turns. kg. */
 export type Hang = { readonly sumKg: number; readonly limitKg: number } & (
   | { readonly on: 'mass'; readonly part: CellPart }
+  | { readonly on: 'other'; readonly part: CellPart; readonly other: OtherMass }
   | { readonly on: 'guesses'; readonly parts: readonly CellPart[] }
   | { readonly on: 'rating'; readonly rating: Rating }
   | { readonly on: 'counting'; readonly rating: Rating }
@@ -71,6 +72,10 @@ function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
   const hangs: Hang[] = []
   const parts = cellParts(cell)
   for (const part of parts) {
+    for (const other of part.mass.others ?? []) {
+      const sumKg = cell.kg + (part.mass.kg > 0 ? part.kg * (other.kg / part.mass.kg - 1) : other.kg)
+      if (turns(sumKg, limit.kg)) hangs.push({ on: 'other', part, other, sumKg, limitKg: limit.kg })
+    }
     const off = Math.abs(part.kg) * massBracket(part.mass.basis, rules)
     if (off === 0) continue
     const sumKg = over ? cell.kg - off : cell.kg + off

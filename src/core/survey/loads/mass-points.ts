@@ -2,6 +2,7 @@ import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
+import type { Mass, OtherMass } from '../../plan/rating'
 import { howKnown } from '../../plan/known'
 import type { Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
@@ -40,6 +41,8 @@ interface Common {
   readonly basis: Basis | 'computed'
   /** Who said so, where that is known. */
   readonly by?: string | undefined
+  /** Other weights that somebody has for it, as long as nobody said which one holds. kg. */
+  readonly others?: readonly OtherMass[] | undefined
   /** House margin on a guess; 1 for what is known. */
   readonly factor: number
   readonly states: readonly State[]
@@ -148,6 +151,9 @@ function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: str
   }
 }
 
+const openOthers = ({ kg, others }: Mass): readonly OtherMass[] | undefined =>
+  others?.filter((other) => other.unused === undefined && other.kg !== kg)
+
 /** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
 export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const margin = guessFactor(plan.rules)
@@ -180,6 +186,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       kg: gear.mass.kg,
       basis: gear.mass.basis,
       by: gear.mass.by,
+      others: openOthers(gear.mass),
       factor: factorOf(gear.mass.basis),
       states,
     })
