@@ -97,6 +97,30 @@ test('a boat lies in a cradle, both entered by hand (E1)', async ({ page }) => {
   await expect(page.getByText(/Own boat.*Own cradle|in Own cradle/).first()).toBeVisible()
 })
 
+test('two weights of one thing disagree: it is asked which holds where a verdict would turn, and the other is kept', async ({
+  page,
+}) => {
+  await page.goto('/gear?job=demo-boat-and-box&from=long-box')
+  await openPart(page, 'Weight, wet, wind and speed')
+  await page.getByRole('button', { name: 'Add a weight' }).click()
+  const other = page.getByRole('group', { name: /weight 1/ })
+  await other.getByLabel('It weighs').fill('25 lb')
+  await other.getByLabel('Known by').selectOption('weighed')
+  await other.getByLabel('Says who').fill('yard scale')
+  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await inDrawing(page, /^Long box/).click()
+  await expect(page.getByLabel('Its own weight')).toHaveValue('18 kg')
+  await openQuestions(page)
+  await expect(page.getByText(/11.3 kg \(weighed, yard scale\) disagree/).first()).toBeVisible()
+  await page.getByLabel('Which weight of Long box holds').first().selectOption({ index: 2 })
+  await expect(page.getByText(/yard scale\) disagree/)).toHaveCount(0)
+  await expect(page.getByLabel('Its own weight')).toHaveValue('11.3 kg')
+  await page.getByRole('link', { name: 'Its sheet' }).click()
+  await openPart(page, 'Weight, wet, wind and speed')
+  await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')
+  await expect(page.getByLabel('Why it does not count')).toHaveValue(/looked at again: weighed holds/)
+})
+
 test('two figures for one roof disagree: both are named, the lesser counts, and looking again settles it', async ({
   page,
 }) => {

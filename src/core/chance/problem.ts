@@ -1,8 +1,32 @@
+import { offOf } from '../kinds/basis'
+import { type HouseRules, USUAL_GUESS_SPREAD } from '../plan/house'
 import type { State } from '../units/scalars'
 import type { Cell, InForce } from '../survey/load-path/limit'
 import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
-import { NINETEEN_OF_TWENTY, sigmaOf } from './spread-of-mass'
+
+/** A stated spread is read as holding 19 times out of 20: as 1.96 standard deviations of a normal distribution. */
+const NINETEEN_OF_TWENTY = 1.96
+
+function statedSpread(mass: MassPoint): number | undefined {
+  if (mass.of === 'gear') return mass.thing.gear.mass.spreadPercent
+  if (mass.of !== 'load' || !mass.load) return undefined
+  const { what } = mass.load
+  return what.kind === 'mass'
+    ? what.mass.spreadPercent
+    : what.kind === 'people'
+      ? what.each.spreadPercent
+      : undefined
+}
+
+/** How uncertain a mass is, kg as a standard deviation: its stated spread, the house's for a guess, else its bracket. */
+function sigmaOf(mass: MassPoint, rules: HouseRules): number {
+  const { basis } = mass
+  // What was weighed is off by so little that nobody would weigh it again for this.
+  const known = basis === 'weighed' ? 0 : 100 * offOf(basis)
+  const usual = basis === 'guess' ? (rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD) : known
+  return (mass.kg * (statedSpread(mass) ?? usual)) / 100 / NINETEEN_OF_TWENTY
+}
 
 /** Whose mass it is, so that a weighed one can be put in its place. */
 export type UnknownOf =

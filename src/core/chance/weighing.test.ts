@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Basis } from '../kinds/basis'
 import { apply } from '../plan/apply'
 import { DEMO_PLANS } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
@@ -50,5 +51,21 @@ describe('weighing an unknown', () => {
       weighed(DEMO_PLANS[0]!, { of: 'load', placementId: 'none', loadId: 'x' }, 1, '1 kg'),
     ).toBeUndefined()
     expect(weighed(DEMO_PLANS[0]!, { of: 'occupant', occupantId: 'none' }, 1, '1 kg')).toBeUndefined()
+  })
+})
+
+describe('how far off a weight may be', () => {
+  it('follows how it is known: a tenth where it was told, a quarter of a starting value, nothing of what was weighed', () => {
+    const [plan] = DEMO_PLANS
+    const [first] = plan!.gear
+    const withinOf = (basis: Basis) => {
+      const gear = plan!.gear.map((each) => (each === first ? { ...each, mass: { kg: 20, basis } } : each))
+      const { unknowns } = chanceProblem(survey({ ...plan!, gear }))
+      return unknowns.find(({ id }) => id === `gear:${first!.id}`)?.withinKg
+    }
+    expect(withinOf('told')).toBeCloseTo(2, 9)
+    expect(withinOf('start')).toBeCloseTo(5, 9)
+    expect(withinOf('weighed')).toBeUndefined()
+    expect(withinOf('maker')).toBeUndefined()
   })
 })

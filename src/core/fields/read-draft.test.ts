@@ -20,7 +20,7 @@ import { GEAR_FIELD } from './gear-fields'
 import { FASTENERS } from './joint-fields'
 import { RACK_FIELD } from './rack-fields'
 import { readDraft } from './read-draft'
-import type { ReadFrom } from './reading'
+import type { Source } from '../plan/rating'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
 /** A draft with some of its texts typed over, by their path. */
@@ -37,7 +37,7 @@ function typed(draft: Draft, over: Readonly<Record<string, unknown>>): Draft {
 
 type Over = Readonly<Record<string, unknown>>
 
-const vehicle = (was: Vehicle, over: Over, system: UnitSystem = 'metric', from?: ReadFrom) =>
+const vehicle = (was: Vehicle, over: Over, system: UnitSystem = 'metric', from?: Source['kind']) =>
   readDraft(
     VEHICLE_FIELD,
     vehicleSchema,
@@ -46,9 +46,9 @@ const vehicle = (was: Vehicle, over: Over, system: UnitSystem = 'metric', from?:
     system,
     from,
   )
-const rack = (was: Rack, over: Over, system: UnitSystem = 'metric', from?: ReadFrom) =>
+const rack = (was: Rack, over: Over, system: UnitSystem = 'metric', from?: Source['kind']) =>
   readDraft(RACK_FIELD, rackSchema, typed(toDraft(RACK_FIELD, was, shown(system)), over), was, system, from)
-const gear = (was: Gear, over: Over, system: UnitSystem = 'metric', from?: ReadFrom) =>
+const gear = (was: Gear, over: Over, system: UnitSystem = 'metric', from?: Source['kind']) =>
   readDraft(GEAR_FIELD, gearSchema, typed(toDraft(GEAR_FIELD, was, shown(system)), over), was, system, from)
 
 const shown = (system: UnitSystem) => ({ system, typed: {}, rel: '' })
@@ -132,7 +132,7 @@ describe('what is typed', () => {
 
 describe('figures', () => {
   it('say how they are known: as the sheet says on top, else told; each may say otherwise (E8)', () => {
-    const ratings = (from?: ReadFrom, over: Over = {}) =>
+    const ratings = (from?: Source['kind'], over: Over = {}) =>
       vehicle(estate, { 'roof.ratings.road': '165 lb', ...over }, 'metric', from).value.roof.ratings
     expect(ratings()[0]).toMatchObject({
       state: 'road',

@@ -1,7 +1,8 @@
+import { READ_FROM } from '../kinds/how-known'
 import * as z from 'zod'
 import type { Known } from '../plan/known'
 import { issueText } from '../plan/messages'
-import { ratingSchema, type Rating } from '../plan/rating'
+import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
 import { STATES } from '../units/scalars'
@@ -32,7 +33,6 @@ import {
   type At,
   type Owner,
   type ReadDraft,
-  type ReadFrom,
   type Reading,
   parsed,
 } from './reading'
@@ -61,7 +61,7 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     }
     const { counts: _, source, ...kept } = rating ?? { source: undefined }
     const { page: _page, ...sourceKept } = source ?? { kind: 'told' }
-    const kind = SOURCE_KINDS.find((each) => each === by) ?? reading.from ?? source?.kind ?? 'told'
+    const kind = READ_FROM.find((each) => each === by) ?? reading.from ?? source?.kind ?? 'told'
     const same = rating && text === textOf(then[state])
     return [
       {
@@ -111,7 +111,6 @@ function freeId(taken: readonly Rating[], stem: string): string {
 }
 
 const RATINGS = z.array(ratingSchema)
-const SOURCE_KINDS: readonly ReadFrom[] = ['label', 'manual', 'sheet', 'measured', 'told']
 
 const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((each, i) => each === b[i])
@@ -322,7 +321,7 @@ export function readDraft<T>(
   draft: Draft,
   was: unknown,
   system: UnitSystem,
-  from?: ReadFrom,
+  from?: Source['kind'],
 ): ReadDraft<T> {
   const reading: Reading = { system, from, problems: {} }
   const owner: Owner = { shown: { system, typed: {}, rel: '' }, typed: new Map(), changed: new Set() }

@@ -14,11 +14,10 @@ export interface ReadDraft<T> {
 }
 
 /** How a sheet's figures are known where a field does not say otherwise. */
-export type ReadFrom = Source['kind']
 
 export interface Reading {
   readonly system: UnitSystem
-  readonly from: ReadFrom | undefined
+  readonly from: Source['kind'] | undefined
   readonly problems: Record<string, string>
 }
 

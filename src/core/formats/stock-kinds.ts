@@ -1,13 +1,11 @@
 import type * as z from 'zod'
+import { kindsOf } from '../kinds/kind'
 import { gearSchema } from '../plan/gear'
 import { adapterSchema } from '../plan/placement'
 import { barSchema, partSchema, rackSchema } from '../plan/rack'
 import { vehicleSchema } from '../plan/vehicle'
 
 /** What a shop keeps, list by list. Kits are parts of that role. */
-export const STOCK_KINDS = ['vehicles', 'racks', 'bars', 'parts', 'gear', 'adapters'] as const
-export type StockKind = (typeof STOCK_KINDS)[number]
-
 export const STOCK_SCHEMAS = {
   vehicles: vehicleSchema,
   racks: rackSchema,
@@ -17,16 +15,12 @@ export const STOCK_SCHEMAS = {
   adapters: adapterSchema,
 } as const
 
+export const STOCK_KINDS = kindsOf(STOCK_SCHEMAS)
+export type StockKind = (typeof STOCK_KINDS)[number]
+
 export type StockItem = { readonly [K in StockKind]: z.infer<(typeof STOCK_SCHEMAS)[K]> }
 
 /** Everything a shop keeps. */
 export type StockLists = { readonly [K in StockKind]: readonly StockItem[K][] }
 
-export const EMPTY_STOCK: StockLists = {
-  vehicles: [],
-  racks: [],
-  bars: [],
-  parts: [],
-  gear: [],
-  adapters: [],
-}
+export const EMPTY_STOCK = Object.fromEntries(STOCK_KINDS.map((kind) => [kind, []])) as unknown as StockLists

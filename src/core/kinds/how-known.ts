@@ -2,7 +2,7 @@ import type { Basis } from './basis'
 import { kindsOf } from './kind'
 
 interface HowTraits {
-  /** In the small mark beside a field, and in sentences. */
+  /** In the small mark beside a field, and where a figure is cited. */
   readonly word: string
   /** As the basis of a mass that is known so. */
   readonly basis: Basis
@@ -19,7 +19,7 @@ export const HOWS = {
   weighed: { word: 'weighed', basis: 'weighed' },
   label: { word: 'label', basis: 'maker', readFrom: 'On its label' },
   manual: { word: 'manual', basis: 'maker', readFrom: 'In the vehicle’s manual' },
-  sheet: { word: 'maker’s sheet', basis: 'maker', readFrom: 'On its maker’s sheet' },
+  sheet: { word: "maker's sheet", basis: 'maker', readFrom: 'On its maker’s sheet' },
   measured: { word: 'measured', basis: 'weighed', readFrom: 'Measured' },
   told: { word: 'told', basis: 'told', readFrom: 'Told' },
   guess: { word: 'guess', basis: 'guess', unsure: true },
@@ -36,3 +36,7 @@ const howsWith = <Trait extends keyof HowTraits>(trait: Trait) =>
 
 /** What a rating may be read from. */
 export const READ_FROM = howsWith('readFrom')
+
+/** What a figure was read from, where it is cited: hearsay is called so. */
+export const readAs = (how: (typeof READ_FROM)[number]): string =>
+  how === 'told' ? 'told, not seen' : HOWS[how].word

@@ -1,4 +1,4 @@
-import type { Basis } from '../kinds/basis'
+import { BASES, offOf, type Basis } from '../kinds/basis'
 import type { OtherMass, Rating } from '../plan/rating'
 import type { HouseRules } from '../plan/house'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
@@ -9,9 +9,7 @@ import { exceeds } from '../units/tolerance'
  * fact is known, as parts of it. Common practice, no source.
  */
 export const BRACKET = {
-  weighed: 0.01,
-  told: 0.1,
-  startMass: 0.25,
+  told: BASES.told.off,
   startLength: 0.05,
   startLengthMm: 40,
   toldLength: 0.01,
@@ -21,20 +19,8 @@ export const BRACKET = {
 
 /** How far a mass may be off, as a part of it. A target is what is to be loaded, and a maker's figure is taken as it is. */
 export function massBracket(basis: Basis | 'computed', rules: HouseRules): number {
-  switch (basis) {
-    case 'weighed':
-      return BRACKET.weighed
-    case 'told':
-      return BRACKET.told
-    case 'start':
-      return BRACKET.startMass
-    case 'guess':
-      return rules.guess.school === 'margin' ? rules.guess.percent / 100 : 0
-    case 'maker':
-    case 'target':
-    case 'computed':
-      return 0
-  }
+  if (basis === 'guess') return rules.guess.school === 'margin' ? rules.guess.percent / 100 : 0
+  return offOf(basis)
 }
 
 /** How far a starting length may be off. mm. */

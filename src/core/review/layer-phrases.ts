@@ -1,3 +1,4 @@
+import { readAs } from '../kinds/how-known'
 import { kindsOf } from '../kinds/kind'
 import { type PartRole, PART_ROLES } from '../kinds/part-role'
 import type { Said } from './check'
@@ -13,17 +14,10 @@ import { kg, type Phrase } from '../units/phrase'
 
 /** Where a figure was read, in a few words. */
 export function sourceText(source: Source): string {
-  const words: Record<Source['kind'], string> = {
-    label: 'label',
-    manual: 'manual',
-    sheet: "maker's sheet",
-    measured: 'measured',
-    told: 'told, not seen',
-  }
   const page = source.page === undefined ? '' : `, page ${source.page}`
   const text = source.text === undefined ? '' : ` (${source.text})`
   const on = source.on === undefined ? '' : `, read ${source.on}`
-  return `${words[source.kind]}${page}${text}${on}`
+  return `${readAs(source.kind)}${page}${text}${on}`
 }
 
 /** Where the figure of a link is usually printed. Common practice, no source. */

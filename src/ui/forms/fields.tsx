@@ -109,14 +109,13 @@ function FromStock({ field, at, add }: { field: List; at: string; add: (start: u
   const chosen = items.find((each) => each.id === id) ?? items[0]
   return (
     <>
-      <div className="min-w-60">
-        <Choice
-          label={`Take ${field.one} from stock`}
-          value={chosen?.id ?? ''}
-          options={items.map((each) => [each.id, each.name] as const)}
-          onChange={setId}
-        />
-      </div>
+      <Choice
+        className="min-w-60"
+        label={`Take ${field.one} from stock`}
+        value={chosen?.id ?? ''}
+        options={items.map((each) => [each.id, each.name] as const)}
+        onChange={setId}
+      />
       <Button onClick={() => add(chosen)}>Take it</Button>
     </>
   )
@@ -179,9 +178,13 @@ function ListFields({ field, at }: { field: List; at: string }) {
       {problem !== undefined && <Problem>{problem}</Problem>}
       <div className="flex flex-wrap items-end gap-2">
         {kinds.length > 0 && (
-          <div className="min-w-60">
-            <Choice label={`Add ${field.one}`} value={chosen} options={kinds} onChange={setKind} />
-          </div>
+          <Choice
+            className="min-w-60"
+            label={`Add ${field.one}`}
+            value={chosen}
+            options={kinds}
+            onChange={setKind}
+          />
         )}
         <Button look={kinds.length > 0 ? 'plain' : 'word'} onClick={() => add()}>
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}

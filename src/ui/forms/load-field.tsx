@@ -6,7 +6,7 @@ import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
-export const BASIS_CHOICES = choicesOf(BASES, ({ word }) => word).filter(([basis]) => BASES[basis].said)
+const BASIS_CHOICES = choicesOf(BASES, ({ word }) => word).filter(([basis]) => BASES[basis].said)
 
 /** The words to choose from, and the one it has now where a form or a fix has set it. */
 export const basisChoices = (now: Basis): readonly (readonly [Basis, string])[] =>
@@ -72,33 +72,30 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
   return (
     <div className="flex items-end gap-1">
       {people && (
-        <div className="w-16">
-          <Choice
-            label={load.name}
-            value={String(people.count)}
-            options={Array.from({ length: 9 }, (_, i) => [String(i), String(i)] as const)}
-            onChange={(count) => set({ ...load, what: { ...people, count: Number(count) } })}
-          />
-        </div>
-      )}
-      <div className="w-28">
-        <QuantityField
-          label={people ? 'each' : load.name}
-          dimension={what.kind === 'fluid' ? 'volume' : 'mass'}
-          value={what.kind === 'fluid' ? what.litres : mass?.kg}
-          typed={what.kind === 'fluid' ? what.typed?.['litres'] : mass?.typed?.['kg']}
-          onValue={(value, typed) => set(withAmount(load, value, typed))}
+        <Choice
+          className="w-16"
+          label={load.name}
+          value={String(people.count)}
+          options={Array.from({ length: 9 }, (_, i) => [String(i), String(i)] as const)}
+          onChange={(count) => set({ ...load, what: { ...people, count: Number(count) } })}
         />
-      </div>
+      )}
+      <QuantityField
+        className="w-28"
+        label={people ? 'each' : load.name}
+        dimension={what.kind === 'fluid' ? 'volume' : 'mass'}
+        value={what.kind === 'fluid' ? what.litres : mass?.kg}
+        typed={what.kind === 'fluid' ? what.typed?.['litres'] : mass?.typed?.['kg']}
+        onValue={(value, typed) => set(withAmount(load, value, typed))}
+      />
       {mass && (
-        <div className="w-36">
-          <Choice
-            label={`${load.name}: known by`}
-            value={mass.basis}
-            options={basisChoices(mass.basis)}
-            onChange={(basis) => set(withBasis(load, basis))}
-          />
-        </div>
+        <Choice
+          className="w-36"
+          label={`${load.name}: known by`}
+          value={mass.basis}
+          options={basisChoices(mass.basis)}
+          onChange={(basis) => set(withBasis(load, basis))}
+        />
       )}
       {people && <Lies load={load} set={set} />}
       <Button

@@ -99,14 +99,13 @@ export function SheetFields({
         >
           <div className="min-w-0 space-y-4">
             {again && <Again again={again} />}
-            <div className="max-w-80">
-              <Choice
-                label="What I type here is from"
-                value={from}
-                options={FROM_CHOICES}
-                onChange={setFrom}
-              />
-            </div>
+            <Choice
+              className="max-w-80"
+              label="What I type here is from"
+              value={from}
+              options={FROM_CHOICES}
+              onChange={setFrom}
+            />
             <FieldView field={field} at="" bare />
             {children}
             {problem !== undefined && <Problem>{problem}</Problem>}

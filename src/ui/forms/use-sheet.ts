@@ -5,7 +5,7 @@ import {
   type Group,
   readDraft,
   type ReadDraft,
-  type ReadFrom,
+  READ_FROM,
   toDraft,
   type UnitSystem,
   type Variants,
@@ -55,7 +55,6 @@ interface Sheet<T> {
 }
 
 const KEEP_AFTER_MS = 400
-const FROM: readonly string[] = ['label', 'manual', 'sheet', 'measured', 'told'] satisfies ReadFrom[]
 
 /**
  * A sheet of fields over one thing: its texts are read by the core at every change. What was typed is kept in this
@@ -79,7 +78,7 @@ export function useSheet<T>(
     () => toDraft(field, was, { system, typed: {}, rel: '' }) as Values,
     [field, was, system],
   )
-  const source = FROM.find((each) => each === from) as ReadFrom | undefined
+  const source = READ_FROM.find((each) => each === from)
   const read = (values: Values) => readDraft(field, schema, values as Draft, base, system, source)
   const form = useForm({
     defaultValues: start,

@@ -10,7 +10,7 @@ const LOOK = {
   word: 'btn-link text-ink2 px-2',
 } as const
 
-export type ButtonLook = keyof typeof LOOK
+type ButtonLook = keyof typeof LOOK
 
 interface Look {
   /** One solid key at most where one thing is to be done. */
@@ -18,7 +18,7 @@ interface Look {
 }
 
 interface Pressed extends Look {
-  /** For one of several of which one holds: solid while it does. */
+  /** For one of several of which one holds: solid while it does, or grounded among quiet ones. */
   readonly pressed?: boolean
 }
 
@@ -28,7 +28,7 @@ const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
 export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
-  const held = pressed === true ? 'solid' : look
+  const held = pressed === true && look !== 'quiet' ? 'solid' : look
   return <button type="button" className={buttonClass(held, className)} aria-pressed={pressed} {...rest} />
 }
 

@@ -9,6 +9,7 @@ export function Choice<T extends string>({
   options,
   unsaid,
   onChange,
+  className = '',
 }: {
   label: string
   value: T | ''
@@ -16,10 +17,11 @@ export function Choice<T extends string>({
   unsaid?: string
   options: readonly (readonly [T, string])[]
   onChange: (value: T) => void
+  className?: string
 }) {
   const id = useId()
   return (
-    <div className="min-w-0">
+    <div className={`min-w-0 ${className}`}>
       <label htmlFor={id} className={LOOK_OF.label}>
         {label}
       </label>
@@ -45,26 +47,16 @@ export function Choice<T extends string>({
 
 /** A line of text to type, taken when it is left. */
 export function TextField({
-  label,
   value,
-  onValue,
-  type = 'text',
   max = 120,
+  ...rest
 }: {
   label: string
   value: string
   onValue: (value: string) => void
   type?: 'text' | 'date'
   max?: number
+  className?: string
 }) {
-  return (
-    <ParsedField
-      label={label}
-      text={value}
-      type={type}
-      maxLength={max}
-      read={(text) => ({ ok: true, value: text })}
-      onValue={onValue}
-    />
-  )
+  return <ParsedField text={value} maxLength={max} read={(text) => ({ ok: true, value: text })} {...rest} />
 }

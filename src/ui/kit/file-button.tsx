@@ -1,6 +1,6 @@
 'use client'
-import { useRef } from 'react'
-import { Button, type ButtonLook } from './button'
+import { useRef, type ComponentProps } from 'react'
+import { Button } from './button'
 
 /** A key that asks for a file and hands it on; the same file can be chosen again. */
 export function FileButton({
@@ -15,7 +15,7 @@ export function FileButton({
   /** What the choosing is called for those who do not see the key. */
   says: string
   accept?: string
-  look?: ButtonLook
+  look?: ComponentProps<typeof Button>['look']
   onFile: (file: File) => void
 }) {
   const input = useRef<HTMLInputElement>(null)

@@ -17,6 +17,7 @@ export function ParsedField<T>({
   read,
   onValue,
   hint,
+  className = '',
   ...rest
 }: {
   readonly label: string
@@ -25,6 +26,7 @@ export function ParsedField<T>({
   /** Takes the value; a text given back says why it was refused. */
   readonly onValue: (value: T) => unknown
   readonly hint?: string | undefined
+  readonly className?: string
 } & Pick<ComponentProps<'input'>, 'placeholder' | 'type' | 'maxLength'>) {
   const id = useId()
   const [draft, setDraft] = useState<string>()
@@ -46,7 +48,7 @@ export function ParsedField<T>({
   }
   const note = problem ?? hint
   return (
-    <div className="min-w-0">
+    <div className={`min-w-0 ${className}`}>
       <label htmlFor={id} className={LOOK_OF.label}>
         {label}
       </label>

@@ -12,17 +12,17 @@ interface Props {
   /** Takes the new value; a text given back says why it was refused. */
   readonly onValue: (value: number, typed: string) => string | undefined
   readonly hint?: string
+  readonly className?: string
 }
 
 /** A measurement to type: read in the units on screen or in any unit written with it. Nothing typed is lost when it is wrong. */
-export function QuantityField({ label, dimension, value, typed, onValue, hint }: Props) {
+export function QuantityField({ dimension, value, typed, onValue, hint, ...rest }: Props) {
   const units = useUnits()
   const system = typingSystem(units)
   const shown = value === undefined ? '' : formatQuantity(dimension, value, { ...units, show: system })
   const remembered = typed !== undefined && typed !== shown ? `typed ${typed}` : undefined
   return (
     <ParsedField
-      label={label}
       text={shown}
       placeholder={homeUnit(dimension, system).symbol}
       hint={hint ?? remembered}
@@ -31,6 +31,7 @@ export function QuantityField({ label, dimension, value, typed, onValue, hint }:
         return taken.ok ? { ok: true, value: taken } : taken
       }}
       onValue={(taken) => onValue(taken.value, taken.typed)}
+      {...rest}
     />
   )
 }

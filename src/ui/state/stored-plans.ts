@@ -6,9 +6,11 @@ import { loadPlans } from '@/storage/plans'
 interface Stored {
   readonly plans: readonly Plan[]
   readonly unread: number
+  /** Whether they have been looked for. */
+  readonly fetched: boolean
 }
 
-const NONE: Stored = { plans: [], unread: 0 }
+const NONE: Stored = { plans: [], unread: 0, fetched: false }
 
 /** Every job this browser keeps, read anew whenever what it is given changes; none until it is ready. */
 export function useStoredPlans(again: unknown, ready = true): Stored {
@@ -18,9 +20,9 @@ export function useStoredPlans(again: unknown, ready = true): Stored {
     loadPlans()
       .then((all) => {
         const plans = all.flatMap((each) => (each.ok ? [each.plan] : []))
-        setStored({ plans, unread: all.length - plans.length })
+        setStored({ plans, unread: all.length - plans.length, fetched: true })
       })
-      .catch(() => setStored(NONE))
+      .catch(() => setStored({ ...NONE, fetched: true }))
   }, [ready, again])
   return stored
 }

@@ -1,3 +1,4 @@
+import { readAs } from '../../kinds/how-known'
 import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/fastening'
 import { USUAL_SINGLE_FIGURE, type BayRules } from '../../plan/house'
 import { NUT_FACTOR, tableTorqueNm } from './table-torque'
@@ -64,14 +65,7 @@ function weakest(thread: string, condition: Condition): { grade: Grade; nm: numb
 
 function wordsOf(source: Exclude<Fastener['torqueFrom'], undefined>): string {
   if (source.kind === 'otherRack') return `carried over from ${source.rack}`
-  const words = {
-    label: 'label',
-    manual: 'manual',
-    sheet: "maker's sheet",
-    measured: 'measured',
-    told: 'told, not seen',
-  }
-  return `${words[source.kind]}${source.page === undefined ? '' : `, page ${source.page}`}`
+  return `${readAs(source.kind)}${source.page === undefined ? '' : `, page ${source.page}`}`
 }
 
 /** What torque a fastener wants under the house's school. A figure from another rack is refused; a table's is advice. */

@@ -1,3 +1,4 @@
+import { BASES } from '../../kinds/basis'
 import type { Ask } from '../ask'
 import type { HouseRules } from '../../plan/house'
 import { cellParts, type Cell, type CellPart } from '../../survey/load-path/limit'
@@ -7,15 +8,7 @@ import { hangsOf, type Hang } from '../hangs'
 import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../../units/phrase'
 
-const KNOWN_BY: Readonly<Record<MassPoint['basis'], string>> = {
-  weighed: 'weighed only to a hundredth',
-  maker: 'a maker’s figure',
-  told: 'told, not weighed',
-  guess: 'a guess',
-  start: 'a starting value of the form',
-  target: 'a target',
-  computed: 'computed',
-}
+const doubtOf = ({ basis }: MassPoint): string => (basis === 'computed' ? 'computed' : BASES[basis].doubt)
 
 /** The field that takes what a mass weighs. */
 function askMass(mass: MassPoint): Ask | undefined {
@@ -62,7 +55,7 @@ function sentenceOf(cell: Cell, hang: Extract<Hang, { on: 'mass' | 'guesses' }>)
     hang.on === 'guesses'
       ? [', with the margin on guesses; ', kg(cell.kg), ' without it, against ']
       : [
-          `, and it hangs on ${hang.part.mass.label}, ${KNOWN_BY[hang.part.mass.basis]}: it may be `,
+          `, and it hangs on ${hang.part.mass.label}, ${doubtOf(hang.part.mass)}: it may be `,
           kg(hang.sumKg),
           ' against ',
         ]

@@ -14,26 +14,20 @@ export function ShiftFields() {
   return (
     <fieldset className="grid gap-2">
       <legend className={LOOK_OF.label}>This shift</legend>
-      <label className="block">
-        <span className={LOOK_OF.label}>Who fits it</span>
-        <input
-          className={LOOK_OF.input}
-          value={settings.fitter}
-          maxLength={80}
-          onChange={(event) => change({ fitter: event.target.value })}
-        />
-        <span className="text-ink2 text-[0.82rem]">signs what goes into the log from now on</span>
-      </label>
+      <TextBox
+        label="Who fits it"
+        value={settings.fitter}
+        maxLength={80}
+        note={<span className="text-ink2 text-[0.82rem]">signs what goes into the log from now on</span>}
+        onText={(fitter) => change({ fitter })}
+      />
       {TOOLS.map(([tool, label]) => (
         <div key={tool} className="grid gap-2">
           <TextBox
             label={label}
             value={settings[tool]?.name ?? ''}
             maxLength={120}
-            onText={(text) => {
-              const name = text
-              change({ [tool]: name === '' ? undefined : { ...settings[tool], name } })
-            }}
+            onText={(name) => change({ [tool]: name === '' ? undefined : { ...settings[tool], name } })}
           />
           <TextBox
             label="calibrated until"
@@ -41,8 +35,7 @@ export function ShiftFields() {
             aria-label={`${label}: calibrated until`}
             disabled={settings[tool] === undefined}
             value={settings[tool]?.until ?? ''}
-            onText={(text) => {
-              const until = text
+            onText={(until) => {
               const name = settings[tool]?.name ?? ''
               change({ [tool]: until === '' ? { name } : { name, until } })
             }}

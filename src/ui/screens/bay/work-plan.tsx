@@ -1,4 +1,5 @@
 'use client'
+import { Fact } from '@/ui/kit/fact'
 import { LOOK_OF } from '@/ui/kit/field'
 import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } from '@/core'
 import { Behind, Panel } from '@/ui/kit/panel'
@@ -26,28 +27,19 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
         note="Hands-on minutes of every step, with what has to wait running beside other work. Unpacking, measuring and the test drive are in it; fetching what is missing is not."
       >
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
-          <div>
-            <dt className={LOOK_OF.label}>One fitter</dt>
-            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
-              {hours(one.fromMin)} to {hours(one.toMin)}
-            </dd>
-            <dd className="text-ink2 text-[0.82rem]">
-              {schedule.helper.length > 0 ? `with a helper for ${schedule.helper.length} steps` : 'alone'}
-            </dd>
-          </div>
-          <div>
-            <dt className={LOOK_OF.label}>Two fitters</dt>
-            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
-              {hours(two.fromMin)} to {hours(two.toMin)}
-            </dd>
-          </div>
-          <div>
-            <dt className={LOOK_OF.label}>How hard</dt>
-            <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
-              {HARD[difficulty]}
-            </dd>
-            <dd className="text-ink2 text-[0.82rem]">{because.join('; ')}</dd>
-          </div>
+          <Fact
+            title="One fitter"
+            framed
+            note={schedule.helper.length > 0 ? `with a helper for ${schedule.helper.length} steps` : 'alone'}
+          >
+            {hours(one.fromMin)} to {hours(one.toMin)}
+          </Fact>
+          <Fact title="Two fitters" framed>
+            {hours(two.fromMin)} to {hours(two.toMin)}
+          </Fact>
+          <Fact title="How hard" framed note={because.join('; ')}>
+            {HARD[difficulty]}
+          </Fact>
         </dl>
         <svg
           viewBox={`0 0 1000 ${steps.length * 9 + 4}`}

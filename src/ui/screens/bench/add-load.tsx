@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { Modal } from '@/ui/kit/modal'
-import { BASIS_CHOICES } from '@/ui/forms/load-field'
+import { basisChoices } from '@/ui/forms/load-field'
 import { usePlan } from '@/ui/state/plan-store'
 
 type Kind = 'mass' | 'petrol' | 'diesel' | 'water' | 'people'
@@ -83,7 +83,9 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
             return undefined
           }}
         />
-        {!fluid && <Choice label="Known by" value={basis} options={BASIS_CHOICES} onChange={setBasis} />}
+        {!fluid && (
+          <Choice label="Known by" value={basis} options={basisChoices(basis)} onChange={setBasis} />
+        )}
         {kind !== 'people' && (
           <Choice
             label="On board"

@@ -1,4 +1,7 @@
 'use client'
+import { Modal } from '@/ui/kit/modal'
+import { KEY_LINES } from '@/ui/actions'
+import { Kbd } from '@/ui/kit/kbd'
 import type { Plan, State, Survey } from '@/core'
 import type { DialogName, OnBench } from '@/ui/actions'
 import { CellSum } from './cell-sum'
@@ -6,11 +9,28 @@ import { Clearances } from './clearances'
 import { DeleteJob } from './delete-job'
 import { HouseRulesDialog } from './house-rules'
 import { JobDetails } from './job-details'
-import { KeysList } from './keys-list'
 import { Measuring } from './measuring'
 import Palette from './palette'
 import { RacksDialog } from './racks-dialog'
 import { UseOfVehicle } from './use-of-vehicle'
+
+/** Every key of the bench. */
+function KeysList({ onClose }: { onClose: () => void }) {
+  return (
+    <Modal title="Keys" onClose={onClose}>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {KEY_LINES.map(([keys, words]) => (
+          <div key={keys} className="contents">
+            <dt>
+              <Kbd>{keys}</Kbd>
+            </dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+      </dl>
+    </Modal>
+  )
+}
 
 /** The dialogs of the bench, fetched when the first one opens. */
 export default function BenchDialogs({

@@ -18,19 +18,18 @@ function Row({ clearance }: { clearance: Clearance }) {
           onValue={(name) => run({ do: 'setClearance', clearance: { ...clearance, name } })}
         />
       </div>
-      <div className="w-36">
-        <QuantityField
-          label="Height"
-          dimension="length"
-          value={clearance.heightMm}
-          typed={clearance.typed?.['heightMm']}
-          onValue={(heightMm, typed) =>
-            refused(
-              run({ do: 'setClearance', clearance: { ...clearance, heightMm, typed: { heightMm: typed } } }),
-            )
-          }
-        />
-      </div>
+      <QuantityField
+        className="w-36"
+        label="Height"
+        dimension="length"
+        value={clearance.heightMm}
+        typed={clearance.typed?.['heightMm']}
+        onValue={(heightMm, typed) =>
+          refused(
+            run({ do: 'setClearance', clearance: { ...clearance, heightMm, typed: { heightMm: typed } } }),
+          )
+        }
+      />
       <Button
         aria-label={`Remove ${clearance.name}`}
         onClick={() => run({ do: 'removeClearance', clearanceId: clearance.id })}
@@ -57,27 +56,26 @@ export function Clearances({ plan, onClose }: { plan: Plan; onClose: () => void 
         <div className="min-w-40 flex-1">
           <TextField label="Its name" value={name} onValue={setName} />
         </div>
-        <div className="w-36">
-          <QuantityField
-            label="Its height"
-            dimension="length"
-            value={undefined}
-            hint="Enter adds it."
-            onValue={(heightMm, typed) => {
-              const added = usePlan.getState().run({
-                do: 'setClearance',
-                clearance: {
-                  id: `clearance-${crypto.randomUUID().slice(0, 8)}`,
-                  name: name.trim() === '' ? 'Garage' : name,
-                  heightMm,
-                  typed: { heightMm: typed },
-                },
-              })
-              if (added) setName('')
-              return refused(added)
-            }}
-          />
-        </div>
+        <QuantityField
+          className="w-36"
+          label="Its height"
+          dimension="length"
+          value={undefined}
+          hint="Enter adds it."
+          onValue={(heightMm, typed) => {
+            const added = usePlan.getState().run({
+              do: 'setClearance',
+              clearance: {
+                id: `clearance-${crypto.randomUUID().slice(0, 8)}`,
+                name: name.trim() === '' ? 'Garage' : name,
+                heightMm,
+                typed: { heightMm: typed },
+              },
+            })
+            if (added) setName('')
+            return refused(added)
+          }}
+        />
       </div>
     </Modal>
   )

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
@@ -17,11 +18,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
       <p className="mb-3">
         “{plan.job.name}” will be gone from this browser. A file you downloaded can be opened again.
       </p>
-      {problem !== undefined && (
-        <p role="alert" className="text-stopline mb-2 font-semibold">
-          {problem}
-        </p>
-      )}
+      {problem !== undefined && <Problem>{problem}</Problem>}
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => downloadPlan(plan)}>Download it first</Button>
         <Button

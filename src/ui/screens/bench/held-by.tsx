@@ -40,26 +40,24 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
           <legend className={LOOK_OF.label}>Straps over it</legend>
-          <div className="w-16">
-            <Choice
-              label="How many"
-              value={String(straps.count)}
-              options={STRAP_COUNTS}
-              onChange={(count) =>
-                run({ do: 'setStraps', placementId, straps: { ...straps, count: Number(count) } })
-              }
-            />
-          </div>
-          <div className="w-28">
-            <QuantityField
-              label="Each, by its label"
-              dimension="mass"
-              value={straps.eachKg}
-              onValue={(eachKg) =>
-                refused(run({ do: 'setStraps', placementId, straps: { ...straps, eachKg } }))
-              }
-            />
-          </div>
+          <Choice
+            className="w-16"
+            label="How many"
+            value={String(straps.count)}
+            options={STRAP_COUNTS}
+            onChange={(count) =>
+              run({ do: 'setStraps', placementId, straps: { ...straps, count: Number(count) } })
+            }
+          />
+          <QuantityField
+            className="w-28"
+            label="Each, by its label"
+            dimension="mass"
+            value={straps.eachKg}
+            onValue={(eachKg) =>
+              refused(run({ do: 'setStraps', placementId, straps: { ...straps, eachKg } }))
+            }
+          />
         </fieldset>
       )}
       {isLong(thing) && (

@@ -70,18 +70,20 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
   const guessOptions = GUESS.some(([value]) => value === guess)
     ? GUESS
     : [...GUESS, [guess, `Add ${guess} %`] as const]
+  const school = <K extends 'parkedMissing' | 'roofCounts' | 'uneven' | 'spread' | 'tentOpens'>(
+    key: K,
+    label: string,
+    options: readonly (readonly [HouseRules[K], string])[],
+  ) => (
+    <Choice label={label} value={rules[key]} options={options} onChange={(value) => set({ [key]: value })} />
+  )
   return (
     <Modal title="House rules for this job" onClose={onClose}>
       <div className="grid gap-3">
-        <Choice
-          label="No parked figure, and the parked load is above the driving one"
-          value={rules.parkedMissing}
-          options={[
-            ['strict', 'Strict: find the parked figure'],
-            ['ruleOfThree', 'Rule of three: 3 × the road figure, marked as assumed'],
-          ]}
-          onChange={(parkedMissing) => set({ parkedMissing })}
-        />
+        {school('parkedMissing', 'No parked figure, and the parked load is above the driving one', [
+          ['strict', 'Strict: find the parked figure'],
+          ['ruleOfThree', 'Rule of three: 3 × the road figure, marked as assumed'],
+        ])}
         <Choice
           label="No trail figure"
           value={rules.trailMissing.school === 'strict' ? 'strict' : String(rules.trailMissing.factor)}
@@ -93,15 +95,10 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             })
           }
         />
-        <Choice
-          label="Roof figure, when the manual does not say whether the rack counts"
-          value={rules.roofCounts}
-          options={[
-            ['everything', 'It counts the rack'],
-            ['load', 'It does not count the rack'],
-          ]}
-          onChange={(roofCounts) => set({ roofCounts })}
-        />
+        {school('roofCounts', 'Roof figure, when the manual does not say whether the rack counts', [
+          ['everything', 'It counts the rack'],
+          ['load', 'It does not count the rack'],
+        ])}
         <Choice
           label="A weight somebody guessed"
           value={guess}
@@ -139,15 +136,10 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
           options={among(FRICTIONS, straps.friction, '')}
           onChange={(friction) => set({ straps: { ...straps, friction: Number(friction) } })}
         />
-        <Choice
-          label="A foot over its even share of the set's figure"
-          value={rules.uneven}
-          options={[
-            ['evenShare', 'Mind it'],
-            ['totalOnly', 'Look at the total only'],
-          ]}
-          onChange={(uneven) => set({ uneven })}
-        />
+        {school('uneven', "A foot over its even share of the set's figure", [
+          ['evenShare', 'Mind it'],
+          ['totalOnly', 'Look at the total only'],
+        ])}
         <BayRulesFields bay={bayRulesOf(rules)} onChange={(bay) => set({ bay })} />
         {GAPS.map(([gap, label]) => (
           <QuantityField
@@ -158,25 +150,15 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             onValue={(value) => refused(set({ gapsMm: { ...rules.gapsMm, [gap]: value } }))}
           />
         ))}
-        <Choice
-          label="Spread, when a range is open"
-          value={rules.spread}
-          options={[
-            ['wide', 'Wide, for stability'],
-            ['nominal', 'Nominal, the middle of what the gear asks'],
-            ['clear', 'Clear, hatch and sunroof first'],
-          ]}
-          onChange={(spread) => set({ spread })}
-        />
-        <Choice
-          label="Tents open to"
-          value={rules.tentOpens}
-          options={[
-            ['side', 'the side'],
-            ['rear', 'the rear'],
-          ]}
-          onChange={(tentOpens) => set({ tentOpens })}
-        />
+        {school('spread', 'Spread, when a range is open', [
+          ['wide', 'Wide, for stability'],
+          ['nominal', 'Nominal, the middle of what the gear asks'],
+          ['clear', 'Clear, hatch and sunroof first'],
+        ])}
+        {school('tentOpens', 'Tents open to', [
+          ['side', 'the side'],
+          ['rear', 'the rear'],
+        ])}
         <Choice
           label="Local rules for what runs past the vehicle (from memory: check yours)"
           value={rules.localRules ?? ''}

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
@@ -33,11 +34,7 @@ function CopyJob({ plan }: { plan: Plan }) {
   return (
     <>
       <Button onClick={() => void copy()}>Copy this job</Button>
-      {reason !== undefined && (
-        <p role="alert" className="text-stopline basis-full font-semibold">
-          {reason}
-        </p>
-      )}
+      {reason !== undefined && <Problem>{reason}</Problem>}
     </>
   )
 }

@@ -32,30 +32,28 @@ function TakenBy({ measurement }: { measurement: Measurement }) {
   const { by, on } = measurement
   return (
     <>
-      <div className="w-32">
-        <TextField
-          label="Taken by"
-          value={by ?? ''}
-          max={80}
-          onValue={(name) =>
-            keep({
-              ...rest,
-              ...(on === undefined ? {} : { on }),
-              ...(name.trim() === '' ? {} : { by: name }),
-            })
-          }
-        />
-      </div>
-      <div className="w-40">
-        <TextField
-          label="Taken on"
-          type="date"
-          value={on ?? ''}
-          onValue={(day) =>
-            keep({ ...rest, ...(by === undefined ? {} : { by }), ...(day === '' ? {} : { on: day }) })
-          }
-        />
-      </div>
+      <TextField
+        className="w-32"
+        label="Taken by"
+        value={by ?? ''}
+        max={80}
+        onValue={(name) =>
+          keep({
+            ...rest,
+            ...(on === undefined ? {} : { on }),
+            ...(name.trim() === '' ? {} : { by: name }),
+          })
+        }
+      />
+      <TextField
+        className="w-40"
+        label="Taken on"
+        type="date"
+        value={on ?? ''}
+        onValue={(day) =>
+          keep({ ...rest, ...(by === undefined ? {} : { by }), ...(day === '' ? {} : { on: day }) })
+        }
+      />
     </>
   )
 }
@@ -95,16 +93,15 @@ function Readings({
           ))}
         </ol>
       )}
-      <div className="w-36">
-        <QuantityField
-          key={readings.length}
-          label={readings.length === 0 ? 'Reading' : 'Another reading'}
-          dimension="length"
-          value={undefined}
-          hint="Enter adds it."
-          onValue={(reading) => refused(keep({ ...base, readingsMm: [...readings, reading] }))}
-        />
-      </div>
+      <QuantityField
+        className="w-36"
+        key={readings.length}
+        label={readings.length === 0 ? 'Reading' : 'Another reading'}
+        dimension="length"
+        value={undefined}
+        hint="Enter adds it."
+        onValue={(reading) => refused(keep({ ...base, readingsMm: [...readings, reading] }))}
+      />
       {measurement && <TakenBy measurement={measurement} />}
       {readings.length > 1 && (
         <p className="basis-full">
@@ -136,44 +133,42 @@ function GateForm({ at }: { at: GateAt }) {
       )}
       {gate.ask.kind === 'gauge' && (
         <div className="flex flex-wrap items-end gap-2">
-          <div className="w-52">
-            <Choice
-              label="What the gauge did"
-              value={measurement?.kind === 'gauge' ? measurement.went : 'none'}
-              options={[
-                ['none', 'not tried yet'],
-                ['go', 'it went in'],
-                ['noGo', 'it did not go in'],
-              ]}
-              onChange={(went) => {
-                const id = measurement?.id ?? newId()
-                if (went !== 'none') keep({ kind: 'gauge', id, of: subject, went })
-                else if (measurement) usePlan.getState().run({ do: 'removeMeasurement', measurementId: id })
-              }}
-            />
-          </div>
+          <Choice
+            className="w-52"
+            label="What the gauge did"
+            value={measurement?.kind === 'gauge' ? measurement.went : 'none'}
+            options={[
+              ['none', 'not tried yet'],
+              ['go', 'it went in'],
+              ['noGo', 'it did not go in'],
+            ]}
+            onChange={(went) => {
+              const id = measurement?.id ?? newId()
+              if (went !== 'none') keep({ kind: 'gauge', id, of: subject, went })
+              else if (measurement) usePlan.getState().run({ do: 'removeMeasurement', measurementId: id })
+            }}
+          />
           {measurement && <TakenBy measurement={measurement} />}
         </div>
       )}
       {gate.ask.kind === 'mass' && (
         <div className="flex flex-wrap items-end gap-2">
-          <div className="w-36">
-            <QuantityField
-              label="Mass"
-              dimension="mass"
-              value={measurement?.kind === 'mass' ? measurement.mass.kg : undefined}
-              onValue={(kg) =>
-                refused(
-                  keep({
-                    kind: 'mass',
-                    id: measurement?.id ?? newId(),
-                    of: subject,
-                    mass: { kg, basis: 'weighed' },
-                  }),
-                )
-              }
-            />
-          </div>
+          <QuantityField
+            className="w-36"
+            label="Mass"
+            dimension="mass"
+            value={measurement?.kind === 'mass' ? measurement.mass.kg : undefined}
+            onValue={(kg) =>
+              refused(
+                keep({
+                  kind: 'mass',
+                  id: measurement?.id ?? newId(),
+                  of: subject,
+                  mass: { kg, basis: 'weighed' },
+                }),
+              )
+            }
+          />
           {measurement && <TakenBy measurement={measurement} />}
         </div>
       )}
@@ -196,29 +191,28 @@ function OtherMeasurement() {
       <div className="min-w-48 flex-1">
         <TextField label="From where to where" value={datum} onValue={setDatum} max={160} />
       </div>
-      <div className="w-36">
-        <QuantityField
-          label="First reading"
-          dimension="length"
-          value={undefined}
-          hint="Enter adds it."
-          onValue={(reading) => {
-            if (what.trim() === '') return 'Say first what is measured.'
-            const kept = keep({
-              kind: 'length',
-              id: newId(),
-              of: { about: 'other', what },
-              datum,
-              readingsMm: [reading],
-            })
-            if (kept) {
-              setWhat('')
-              setDatum('')
-            }
-            return refused(kept)
-          }}
-        />
-      </div>
+      <QuantityField
+        className="w-36"
+        label="First reading"
+        dimension="length"
+        value={undefined}
+        hint="Enter adds it."
+        onValue={(reading) => {
+          if (what.trim() === '') return 'Say first what is measured.'
+          const kept = keep({
+            kind: 'length',
+            id: newId(),
+            of: { about: 'other', what },
+            datum,
+            readingsMm: [reading],
+          })
+          if (kept) {
+            setWhat('')
+            setDatum('')
+          }
+          return refused(kept)
+        }}
+      />
     </div>
   )
 }

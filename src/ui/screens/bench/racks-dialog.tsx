@@ -49,14 +49,13 @@ export function RacksDialog({ plan, onClose }: { plan: Plan; onClose: () => void
               onChange={(status) => run({ do: 'setStatus', of: 'rack', id: rack.id, status })}
             />
             {rack.kind === 'ladder' && (
-              <div className="w-36">
-                <Choice
-                  label={`${rack.name}: on board`}
-                  value={rack.when}
-                  options={choicesOf(WHENS, ({ word }) => word)}
-                  onChange={(when) => run({ do: 'setRack', rack: { ...rack, when } })}
-                />
-              </div>
+              <Choice
+                className="w-36"
+                label={`${rack.name}: on board`}
+                value={rack.when}
+                options={choicesOf(WHENS, ({ word }) => word)}
+                onChange={(when) => run({ do: 'setRack', rack: { ...rack, when } })}
+              />
             )}
             <ButtonLink href={to('rack', { job: plan.id, rack: rack.id })}>Change</ButtonLink>
             <Button

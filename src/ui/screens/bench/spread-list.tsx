@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/field'
+import { Fact } from '@/ui/kit/fact'
 import { binding, type SpreadMember, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
@@ -18,30 +18,34 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
       const { low, high } = binding(spreads, pair)
       const [first, last] = [able?.[0], able?.at(-1)]
       return (
-        <div key={`${pair.front.bar.id} ${pair.rear.bar.id}`}>
-          <dt className={LOOK_OF.label}>
-            Asked from {pair.front.bar.name} to {pair.rear.bar.name}
-          </dt>
-          <dd>
-            {pair.wants.map(({ member, from, to }) => (
-              <span key={member.id} className="mr-3">
-                {member.name} <Quantity dimension="length" value={from} /> to{' '}
-                <Quantity dimension="length" value={to} />
-              </span>
-            ))}
-          </dd>
-          <dd className="text-ink2 text-[0.82rem]">
-            {first && last ? (
-              <>
-                all can be had from <Quantity dimension="length" value={first[0]} />
-                {low.length > 0 && ` (${named(low)})`} to <Quantity dimension="length" value={last[1]} />
-                {high.length > 0 && ` (${named(high)})`}
-              </>
-            ) : (
-              'no spread suits all of it'
-            )}
-          </dd>
-        </div>
+        <Fact
+          key={`${pair.front.bar.id} ${pair.rear.bar.id}`}
+          title={
+            <>
+              Asked from {pair.front.bar.name} to {pair.rear.bar.name}
+            </>
+          }
+          note={
+            <>
+              {first && last ? (
+                <>
+                  all can be had from <Quantity dimension="length" value={first[0]} />
+                  {low.length > 0 && ` (${named(low)})`} to <Quantity dimension="length" value={last[1]} />
+                  {high.length > 0 && ` (${named(high)})`}
+                </>
+              ) : (
+                'no spread suits all of it'
+              )}
+            </>
+          }
+        >
+          {pair.wants.map(({ member, from, to }) => (
+            <span key={member.id} className="mr-3">
+              {member.name} <Quantity dimension="length" value={from} /> to{' '}
+              <Quantity dimension="length" value={to} />
+            </span>
+          ))}
+        </Fact>
       )
     })
 }

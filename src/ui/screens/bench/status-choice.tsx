@@ -18,13 +18,12 @@ export function StatusChoice({
   onChange: (status: Status) => void
 }) {
   return (
-    <div className="w-36">
-      <Choice
-        label={name === undefined ? 'In this job' : `${name}: in this job`}
-        value={status ?? 'toFit'}
-        options={STATUSES}
-        onChange={onChange}
-      />
-    </div>
+    <Choice
+      className="w-36"
+      label={name === undefined ? 'In this job' : `${name}: in this job`}
+      value={status ?? 'toFit'}
+      options={STATUSES}
+      onChange={onChange}
+    />
   )
 }

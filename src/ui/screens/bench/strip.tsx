@@ -1,5 +1,6 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/field'
+import { Problem } from '@/ui/kit/field-note'
+import { Fact } from '@/ui/kit/fact'
 import { STATE_WORD, STATES, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { BarStrip } from './bar-strip'
@@ -15,25 +16,17 @@ function NothingPicked({ survey }: { survey: Survey }) {
         Pick a thing or a bar in the drawing: drag it, nudge it with the arrow keys, or type its numbers here.
       </p>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
-        <div>
-          <dt className={LOOK_OF.label}>Height label for the dash</dt>
-          <dd className="inline-block border-[2px] border-base-content py-[0.1rem] px-[0.7rem] text-[1.5rem] font-bold">
-            <Quantity dimension="length" value={Math.ceil(top.topMm)} />
-          </dd>
-          <dd className="text-ink2 text-[0.82rem]">driving; {top.name} is highest</dd>
-        </div>
+        <Fact title="Height label for the dash" framed note={<>driving; {top.name} is highest</>}>
+          <Quantity dimension="length" value={Math.ceil(top.topMm)} />
+        </Fact>
         {survey.racks.map(({ rack, index }) => (
-          <div key={rack.id}>
-            <dt className={LOOK_OF.label}>{rack.name}</dt>
-            <dd>
-              {STATES.map((state) => (
-                <span key={state} className="mr-3">
-                  {STATE_WORD[state]} <Quantity dimension="mass" value={survey.onRackKg(index, state)} />
-                </span>
-              ))}
-            </dd>
-            <dd className="text-ink2 text-[0.82rem]">stands on it, carriers and contents</dd>
-          </div>
+          <Fact key={rack.id} title={rack.name} note="stands on it, carriers and contents">
+            {STATES.map((state) => (
+              <span key={state} className="mr-3">
+                {STATE_WORD[state]} <Quantity dimension="mass" value={survey.onRackKg(index, state)} />
+              </span>
+            ))}
+          </Fact>
         ))}
       </dl>
     </>
@@ -50,11 +43,7 @@ export function Strip({ survey, picked }: { survey: Survey; picked: Picked | und
       aria-label="The picked thing"
       className="border-t-[1.5px] border-t-base-content bg-base-200 pt-[0.35rem] px-[0.9rem] pb-[0.6rem] h-[13.4rem] flex-none overflow-y-auto max-wide:h-auto"
     >
-      {refusal !== undefined && (
-        <p role="alert" className="text-stopline mb-1 font-semibold">
-          {refusal}
-        </p>
-      )}
+      {refusal !== undefined && <Problem>{refusal}</Problem>}
       {thing ? (
         <ThingStrip key={thing.placement.id} thing={thing} survey={survey} />
       ) : bar ? (

@@ -24,6 +24,16 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   const move = (patch: { xMm?: number; yMm?: number }, typed: Record<string, string>) =>
     refused(run({ do: 'move', placementId, xMm: placement.xMm, yMm: placement.yMm, ...patch, typed }))
   const nested = thing.parent !== undefined
+  const place = (label: string, field: 'xMm' | 'yMm', other: 'xMm' | 'yMm') => (
+    <QuantityField
+      className="w-26"
+      label={label}
+      dimension="length"
+      value={placement[field]}
+      typed={placement.typed?.[field]}
+      onValue={(mm, typed) => move({ [field]: mm }, { [field]: typed, ...keep(placement.typed, other) })}
+    />
+  )
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
@@ -33,24 +43,8 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             <span className="text-ink2 block text-[12px] font-normal">in {thing.parent.gear.name}</span>
           )}
         </h2>
-        <div className="w-26">
-          <QuantityField
-            label={nested ? 'x in its place' : 'x, middle'}
-            dimension="length"
-            value={placement.xMm}
-            typed={placement.typed?.['xMm']}
-            onValue={(xMm, typed) => move({ xMm }, { xMm: typed, ...keep(placement.typed, 'yMm') })}
-          />
-        </div>
-        <div className="w-26">
-          <QuantityField
-            label={nested ? 'y in its place' : 'y, right +'}
-            dimension="length"
-            value={placement.yMm}
-            typed={placement.typed?.['yMm']}
-            onValue={(yMm, typed) => move({ yMm }, { yMm: typed, ...keep(placement.typed, 'xMm') })}
-          />
-        </div>
+        {place(nested ? 'x in its place' : 'x, middle', 'xMm', 'yMm')}
+        {place(nested ? 'y in its place' : 'y, right +', 'yMm', 'xMm')}
         <Button disabled={gear.turns.length < 2} onClick={() => turnOn(thing)}>
           Turn {placement.turn}°
         </Button>
@@ -59,26 +53,24 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             {placement.onEdge ? 'Lay flat' : 'On edge'}
           </Button>
         )}
-        <div className="w-48">
-          <Choice
-            label="Stands on"
-            value={String(now)}
-            options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
-            onChange={(index) => {
-              const chosen = hosts[Number(index)]
-              if (chosen)
-                run({ do: 'rehost', placementId, host: chosen.host, ...placeOn(survey, thing, chosen.host) })
-            }}
-          />
-        </div>
-        <div className="w-32">
-          <Choice
-            label="On board"
-            value={placement.when}
-            options={choicesOf(WHENS, ({ word }) => word)}
-            onChange={(when) => run({ do: 'setWhen', placementId, when })}
-          />
-        </div>
+        <Choice
+          className="w-48"
+          label="Stands on"
+          value={String(now)}
+          options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
+          onChange={(index) => {
+            const chosen = hosts[Number(index)]
+            if (chosen)
+              run({ do: 'rehost', placementId, host: chosen.host, ...placeOn(survey, thing, chosen.host) })
+          }}
+        />
+        <Choice
+          className="w-32"
+          label="On board"
+          value={placement.when}
+          options={choicesOf(WHENS, ({ word }) => word)}
+          onChange={(when) => run({ do: 'setWhen', placementId, when })}
+        />
         <StatusChoice
           status={placement.status}
           onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
@@ -88,25 +80,23 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-x-3 gap-y-1">
         <div className="flex items-end gap-1">
-          <div className="w-26">
-            <QuantityField
-              label="Its own weight"
-              dimension="mass"
-              value={gear.mass.kg}
-              typed={gear.mass.typed?.['kg']}
-              onValue={(kg, typed) =>
-                refused(run({ do: 'setGearMass', gearId: gear.id, mass: typedMass(gear.mass, kg, typed) }))
-              }
-            />
-          </div>
-          <div className="w-36">
-            <Choice
-              label="Own weight: known by"
-              value={gear.mass.basis}
-              options={basisChoices(gear.mass.basis)}
-              onChange={(basis) => run({ do: 'setGearMass', gearId: gear.id, mass: { ...gear.mass, basis } })}
-            />
-          </div>
+          <QuantityField
+            className="w-26"
+            label="Its own weight"
+            dimension="mass"
+            value={gear.mass.kg}
+            typed={gear.mass.typed?.['kg']}
+            onValue={(kg, typed) =>
+              refused(run({ do: 'setGearMass', gearId: gear.id, mass: typedMass(gear.mass, kg, typed) }))
+            }
+          />
+          <Choice
+            className="w-36"
+            label="Own weight: known by"
+            value={gear.mass.basis}
+            options={basisChoices(gear.mass.basis)}
+            onChange={(basis) => run({ do: 'setGearMass', gearId: gear.id, mass: { ...gear.mass, basis } })}
+          />
         </div>
         {placement.loads.map((load) => (
           <LoadField key={load.id} placementId={placementId} load={load} />

@@ -38,17 +38,16 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
       <ul className="grid gap-2">
         {use.occupants.map((occupant) => (
           <li key={occupant.id} className="flex items-end gap-2">
-            <div className="w-40">
-              <QuantityField
-                label={occupant.name}
-                dimension="mass"
-                value={occupant.mass.kg}
-                typed={occupant.mass.typed?.['kg']}
-                onValue={(kg, typed) =>
-                  withOccupant({ ...occupant, mass: { ...occupant.mass, kg, typed: { kg: typed } } })
-                }
-              />
-            </div>
+            <QuantityField
+              className="w-40"
+              label={occupant.name}
+              dimension="mass"
+              value={occupant.mass.kg}
+              typed={occupant.mass.typed?.['kg']}
+              onValue={(kg, typed) =>
+                withOccupant({ ...occupant, mass: { ...occupant.mass, kg, typed: { kg: typed } } })
+              }
+            />
             <Button
               aria-label={`Remove ${occupant.name}`}
               onClick={() => set({ occupants: use.occupants.filter((each) => each !== occupant) })}

@@ -2,6 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import type { Survey } from '@/core'
 import { Minus, Plus } from 'lucide-react'
+import type { ReactNode } from 'react'
 import type { Picked } from '@/ui/state/plan-store'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
 
@@ -14,35 +15,24 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
     picked?.kind === 'thing'
       ? survey.thingById.get(picked.id)?.box
       : survey.bars.find((at) => at.bar.id === picked?.id)?.box
+  const key = (name: string, words: ReactNode, onClick: () => void, can = true, pressed?: boolean) => (
+    <Button
+      look="quiet"
+      aria-label={name}
+      disabled={!can}
+      onClick={onClick}
+      {...(pressed === undefined ? {} : { pressed })}
+    >
+      {words}
+    </Button>
+  )
   return (
     <div role="group" aria-label="What the drawing shows" className="flex flex-wrap">
-      <Button look="quiet" aria-pressed={!zoomed} onClick={whole}>
-        Vehicle
-      </Button>
-      <Button
-        look="quiet"
-        disabled={!rack}
-        onClick={() => {
-          if (rack) onto(survey, rack)
-        }}
-      >
-        Rack
-      </Button>
-      <Button
-        look="quiet"
-        disabled={!box}
-        onClick={() => {
-          if (box) onto(survey, box)
-        }}
-      >
-        Picked
-      </Button>
-      <Button look="quiet" aria-label="Zoom in" onClick={() => by(survey, 1.4)}>
-        <Plus size={18} aria-hidden />
-      </Button>
-      <Button look="quiet" aria-label="Zoom out" disabled={!zoomed} onClick={() => by(survey, 1 / 1.4)}>
-        <Minus size={18} aria-hidden />
-      </Button>
+      {key('Vehicle', 'Vehicle', whole, true, !zoomed)}
+      {key('Rack', 'Rack', () => rack && onto(survey, rack), rack !== undefined)}
+      {key('Picked', 'Picked', () => box && onto(survey, box), box !== undefined)}
+      {key('Zoom in', <Plus size={18} aria-hidden />, () => by(survey, 1.4))}
+      {key('Zoom out', <Minus size={18} aria-hidden />, () => by(survey, 1 / 1.4), zoomed)}
     </div>
   )
 }

@@ -1,9 +1,9 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/field'
+import { useStoredPlans } from '@/ui/state/stored-plans'
+import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Car, carName, type Plan, sameCar } from '@/core'
-import { useEffect, useMemo, useState } from 'react'
-import { loadPlans } from '@/storage/plans'
+import { useMemo } from 'react'
 
 /** Whose car a job is about, as far as it was typed. */
 export interface WhoseCarDraft {
@@ -47,12 +47,7 @@ export function CarBefore({
   onDraft: (draft: WhoseCarDraft) => void
   onSame: (plan: Plan) => void
 }) {
-  const [plans, setPlans] = useState<readonly Plan[]>([])
-  useEffect(() => {
-    loadPlans()
-      .then((stored) => setPlans(stored.flatMap((each) => (each.ok ? [each.plan] : []))))
-      .catch(() => setPlans([]))
-  }, [])
+  const { plans } = useStoredPlans(undefined)
   const found = useMemo(() => {
     const one = new Map(
       plans.filter((plan) => matches(plan, draft)).map((plan) => [plan.car.id, plan] as const),
@@ -74,16 +69,13 @@ export function CarBefore({
       </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
         {fields.map(([field, label]) => (
-          <label key={field} className="block">
-            <span className={LOOK_OF.label}>{label}</span>
-            <input
-              className={LOOK_OF.input}
-              maxLength={field === 'customer' ? 120 : 40}
-              value={draft[field]}
-              autoComplete="off"
-              onChange={(event) => onDraft({ ...draft, [field]: event.target.value })}
-            />
-          </label>
+          <TextBox
+            key={field}
+            label={label}
+            maxLength={field === 'customer' ? 120 : 40}
+            value={draft[field]}
+            onText={(text) => onDraft({ ...draft, [field]: text })}
+          />
         ))}
       </div>
       {found.length > 0 && (

@@ -1,4 +1,5 @@
 'use client'
+import { useStoredPlans } from '@/ui/state/stored-plans'
 import { Choice } from '@/ui/kit/choice'
 import { Table } from '@/ui/kit/table'
 import { PageBar } from '@/ui/kit/page-bar'
@@ -19,8 +20,7 @@ import {
 } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
-import { loadPlans } from '@/storage/plans'
+import { useMemo, type ReactNode } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Quantity } from '@/ui/kit/quantity'
@@ -223,50 +223,18 @@ function BarWords({ bar }: { bar: ReturnType<typeof differencesOf>['bars'][numbe
   )
 }
 
-function Chooser({
-  label,
-  plans,
-  value,
-  onChange,
-}: {
-  label: string
-  plans: readonly Plan[]
-  value: string | undefined
-  onChange: (id: string) => void
-}) {
-  return (
-    <div className="min-w-64 flex-1">
-      <Choice
-        label={label}
-        value={value ?? ''}
-        unsaid="Choose a job"
-        options={plans.map(({ id, job }) => [id, job.name] as const)}
-        onChange={onChange}
-      />
-    </div>
-  )
-}
-
 /** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
 export function CompareScreen() {
   const a = useSearch('a')
   const b = useSearch('b')
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
-  const [plans, setPlans] = useState<readonly Plan[]>()
-  useEffect(() => {
-    if (!ready) return
-    void loadPlans()
-      .then((stored) => {
-        setPlans(
-          stored
-            .flatMap((each) => (each.ok ? [each.plan] : []))
-            .toSorted((x, y) => x.job.name.localeCompare(y.job.name)),
-        )
-      })
-      .catch(() => setPlans([]))
-  }, [ready])
-  const [first, second] = [plans?.find(({ id }) => id === a), plans?.find(({ id }) => id === b)]
+  const stored = useStoredPlans(undefined, ready)
+  const plans = useMemo(
+    () => stored.plans.toSorted((x, y) => x.job.name.localeCompare(y.job.name)),
+    [stored.plans],
+  )
+  const [first, second] = [plans.find(({ id }) => id === a), plans.find(({ id }) => id === b)]
   const accounts = useMemo(
     () => (first && second ? [accountOf(assessedOf(first)), accountOf(assessedOf(second))] : undefined),
     [first, second],
@@ -277,6 +245,16 @@ export function CompareScreen() {
     if (to.b !== undefined) query.set('b', to.b)
     router.replace(`${ROUTES.compare.path}?${query.toString()}`)
   }
+  const chooser = (label: string, now: Plan | undefined, onChange: (id: string) => void) => (
+    <Choice
+      className="min-w-64 flex-1"
+      label={label}
+      value={now?.id ?? ''}
+      unsaid="Choose a job"
+      options={plans.map(({ id, job }) => [id, job.name] as const)}
+      onChange={onChange}
+    />
+  )
   const [one, two] = accounts ?? []
   return (
     <div>
@@ -286,13 +264,13 @@ export function CompareScreen() {
         </ButtonLink>
       </PageBar>
       <main className="mx-auto max-w-5xl px-4 py-4">
-        {plans === undefined ? (
+        {!stored.fetched ? (
           <p aria-busy>Fetching the jobs from this browser.</p>
         ) : (
           <>
             <div className="flex flex-wrap gap-3">
-              <Chooser label="First" plans={plans} value={first?.id} onChange={(id) => go({ a: id, b })} />
-              <Chooser label="Second" plans={plans} value={second?.id} onChange={(id) => go({ a, b: id })} />
+              {chooser('First', first, (id) => go({ a: id, b }))}
+              {chooser('Second', second, (id) => go({ a, b: id }))}
             </div>
             {one && two ? (
               <>

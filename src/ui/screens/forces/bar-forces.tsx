@@ -121,14 +121,13 @@ export function BarForces({ survey }: { survey: Survey }) {
       title="What each bar does"
       note="Left is the vehicle's left, seen from behind. Its own weight and its deck's are in it. Bending less never makes a higher limit."
     >
-      <div className="max-w-60">
-        <Choice
-          label="State"
-          value={state}
-          options={STATES.map((each) => [each, STATE_WORD[each]] as const)}
-          onChange={setState}
-        />
-      </div>
+      <Choice
+        className="max-w-60"
+        label="State"
+        value={state}
+        options={STATES.map((each) => [each, STATE_WORD[each]] as const)}
+        onChange={setState}
+      />
       {bars.map((loaded) => (
         <BarPicture key={loaded.at.bar.id} loaded={loaded} />
       ))}

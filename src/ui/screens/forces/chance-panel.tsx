@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { Progress } from '@/ui/kit/progress'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
@@ -139,9 +140,9 @@ export function ChancePanel({ survey }: { survey: Survey }) {
         </Alert>
       )}
       {run.at === 'failed' && (
-        <p role="alert" className="text-stopline my-1 font-semibold">
+        <Problem>
           The calculation stopped by itself three times in a row. Reload the page to try again.
-        </p>
+        </Problem>
       )}
       {run.at === 'running' && (
         <p className="flex flex-wrap items-center gap-3 py-1">

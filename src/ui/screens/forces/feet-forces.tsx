@@ -151,19 +151,18 @@ export function FeetForces({ survey }: { survey: Survey }) {
       title="What each foot bears"
       note="The load alone, guesses with the house margin. Cases of motion: accelerations of 49 CFR 393.102, the plan's own slopes. Advice on securing; no figure is changed by it."
     >
-      <div className="max-w-80">
-        <Choice
-          label="Case"
-          value={load}
-          options={[
-            ...STATES.map((each) => [each, `At rest, ${STATE_WORD[each].toLowerCase()}`] as const),
-            ...cases.map(
-              ({ id, name, state: of }) => [id, `${name}, ${STATE_WORD[of].toLowerCase()}`] as const,
-            ),
-          ]}
-          onChange={setLoad}
-        />
-      </div>
+      <Choice
+        className="max-w-80"
+        label="Case"
+        value={load}
+        options={[
+          ...STATES.map((each) => [each, `At rest, ${STATE_WORD[each].toLowerCase()}`] as const),
+          ...cases.map(
+            ({ id, name, state: of }) => [id, `${name}, ${STATE_WORD[of].toLowerCase()}`] as const,
+          ),
+        ]}
+        onChange={setLoad}
+      />
       {racks.map((rack) => (
         <RackFeet key={rack.rack.id} survey={survey} rack={rack} load={load} state={state} />
       ))}

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -132,11 +133,7 @@ function Sheet({ plan }: { plan: Plan }) {
           </ButtonLink>
         </div>
       </PageBar>
-      {problem !== undefined && (
-        <p role="alert" className="text-stopline px-4 py-2 font-semibold">
-          {problem}
-        </p>
-      )}
+      {problem !== undefined && <Problem>{problem}</Problem>}
       <WhoseCar plan={plan} perhaps={perhaps} />
       <main className="handover-sheet" style={{ width: `${PAPER[paper].widthMm}mm` }}>
         <div className="sheet-part border-t-0!">

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import type { CsvPreview, StockKind } from '@/core'
 import { useState } from 'react'
@@ -33,11 +34,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
   }
   return (
     <Modal title={`What ${file} would do`} onClose={onClose} wide>
-      {reason !== undefined && (
-        <p role="alert" className="text-stopline mb-2 font-semibold">
-          {reason}
-        </p>
-      )}
+      {reason !== undefined && <Problem>{reason}</Problem>}
       <p>
         {lines(changed.length)} would change an entry, {lines(added.length)} would add one, {lines(same)}{' '}
         would change nothing, {lines(problems.length)} cannot be read.

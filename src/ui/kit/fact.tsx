@@ -1,0 +1,28 @@
+import type { ReactNode } from 'react'
+import { LOOK_OF } from './field'
+
+/** Something worth knowing in a list of such: what it is, its value, and where that is from. */
+export function Fact({
+  title,
+  note,
+  framed = false,
+  children,
+}: {
+  title: ReactNode
+  note?: ReactNode
+  /** Large and in a frame, to be written down somewhere. */
+  framed?: boolean
+  children: ReactNode
+}) {
+  return (
+    <div>
+      <dt className={LOOK_OF.label}>{title}</dt>
+      <dd
+        className={framed ? 'border-base-content inline-block border-2 px-2.5 text-[1.5rem] font-bold' : ''}
+      >
+        {children}
+      </dd>
+      {note !== undefined && <dd className="text-ink2 text-[0.82rem]">{note}</dd>}
+    </div>
+  )
+}
