@@ -106,7 +106,7 @@ module.exports = {
       to: { path: '^src/ui/screens/([^/]+)/', pathNot: '^src/ui/screens/$1/' },
     },
     only('ui-below-app', '^src/ui/', `^(src/ui|${BELOW_UI})/`, 'Screens know no route.'),
-    only('app-on-top', '^src/app/', '^src/(app|ui|demo|core)/', 'Routes are thin.'),
+    only('app-on-top', '^src/app/', '^src/(app|ui|demo|core|workers)/', 'Routes are thin.'),
     only('cli-on-core', '^cli/', '^(cli|src/core)/', 'The shell uses the same core.'),
   ],
   options: {

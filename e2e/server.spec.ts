@@ -2,25 +2,69 @@ import { printPlan } from '../src/core'
 import { expect, test } from '@playwright/test'
 import { ridgeTent } from '../src/demo/plans'
 
-test('answers a plan with its review over POST', async ({ request }) => {
-  const response = await request.post('/api/review', {
-    data: printPlan(ridgeTent),
-    headers: { 'content-type': 'application/json' },
-  })
-  expect(response.status()).toBe(200)
-  expect(await response.json()).toMatchObject({
-    format: 'ypsos-review',
-    states: { parked: { verdict: 'stop' } },
-  })
+const JSON_TYPE = { 'content-type': 'application/json' }
+
+interface Answer {
+  readonly states: unknown
+  readonly findings: readonly { readonly remedies: readonly unknown[] }[]
+}
+
+test('answers a plan with its review over POST; with fixes where they are asked for', async ({ request }) => {
+  const ask = async (path: string): Promise<Answer> => {
+    const response = await request.post(path, { data: printPlan(ridgeTent), headers: JSON_TYPE })
+    expect(response.status()).toBe(200)
+    return (await response.json()) as Answer
+  }
+  const plain = await ask('/api/review')
+  expect(plain).toMatchObject({ format: 'ypsos-review', states: { parked: { verdict: 'stop' } } })
+  const fixes = ({ findings }: Answer) => findings.flatMap(({ remedies }) => remedies).length
+  expect(fixes(plain)).toBe(0)
+  expect(fixes(await ask('/api/review?fixes=1'))).toBeGreaterThan(0)
+})
+
+test('a plan that takes too long to review is ended, and nobody waits for it meanwhile', async ({
+  request,
+}) => {
+  const [first] = ridgeTent.placements
+  if (!first) throw new Error('the demo has nothing on this rack')
+  const placements = Array.from({ length: 900 }, (_, i) => ({ ...first, id: `${first.id}-${i}` }))
+  let ended = false
+  const heavy = request
+    .post('/api/review?fixes=1', { data: printPlan({ ...ridgeTent, placements }), headers: JSON_TYPE })
+    .then((response) => {
+      ended = true
+      return response.status()
+    })
+  expect((await request.get('/')).status()).toBe(200)
+  const small = await request.post('/api/review', { data: printPlan(ridgeTent), headers: JSON_TYPE })
+  expect([200, 503]).toContain(small.status())
+  expect([200, 422]).toContain(await heavy)
+  expect(ended).toBe(true)
 })
 
 test('refuses what is no plan with 400 and what is too large with 413', async ({ request }) => {
-  const bad = await request.post('/api/review', { data: '{"format":"ypsos-plan","version":1}' })
+  const bad = await request.post('/api/review', {
+    data: '{"format":"ypsos-plan","version":1}',
+    headers: JSON_TYPE,
+  })
   expect(bad.status()).toBe(400)
   const { problems } = (await bad.json()) as { problems: { path: string; text: string }[] }
   expect(problems.find((problem) => problem.path === 'vehicle')?.text).toContain('missing')
-  const large = await request.post('/api/review', { data: ' '.repeat(4 * 1024 * 1024 + 10) })
+  const large = await request.post('/api/review', {
+    data: ' '.repeat(4 * 1024 * 1024 + 10),
+    headers: JSON_TYPE,
+  })
   expect(large.status()).toBe(413)
+  const plain = await request.post('/api/review', {
+    data: printPlan(ridgeTent),
+    headers: { 'content-type': 'text/plain' },
+  })
+  expect(plain.status()).toBe(415)
+  const marked = await request.post('/api/review', {
+    data: Buffer.from(`\uFEFF${printPlan(ridgeTent)}`),
+    headers: JSON_TYPE,
+  })
+  expect(marked.status()).toBe(200)
 })
 
 test('sends a strict policy and the other usual headers', async ({ request }) => {

@@ -1,45 +1,73 @@
-import { assess, readPlan, reviewReport } from '@/core'
+import { LONGEST_MS, reviewQueue } from '@/workers/review-queue'
 
-/** What parts the shop that asks has is not known here, so none is proposed. */
-const NO_STOCK = { parts: [] }
 const LARGEST_BYTES = 4 * 1024 * 1024
+const SLOWEST_BODY_MS = 10_000
 
-/** The body as text, or undefined as soon as it is larger than what a plan may be. */
-async function readBody(request: Request): Promise<string | undefined> {
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BYTES) return undefined
+const ask = reviewQueue()
+
+type Body = { readonly text: string } | { readonly refused: Response }
+
+function refuse(status: number, text: string, headers: Record<string, string> = {}): Response {
+  return Response.json({ error: text, problems: [{ path: 'plan', text }] }, { status, headers })
+}
+
+const TOO_LARGE = 'plan is larger than 4 MB.'
+const TOO_SLOW = `plan did not arrive within ${SLOWEST_BODY_MS / 1000} s.`
+
+/** The body as text; refused as soon as it is larger than what a plan may be, or takes too long to come. */
+async function readBody(request: Request): Promise<Body> {
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BYTES)
+    return { refused: refuse(413, TOO_LARGE) }
   const reader = request.body?.getReader()
-  if (!reader) return ''
+  if (!reader) return { text: '' }
+  const slow = new Promise<'slow'>((resolve) => setTimeout(resolve, SLOWEST_BODY_MS, 'slow').unref())
   const chunks: Uint8Array[] = []
   let size = 0
   for (;;) {
-    const { done, value } = await reader.read()
-    if (done) break
-    size += value.byteLength
-    if (size > LARGEST_BYTES) {
-      await reader.cancel()
-      return undefined
+    const read = await Promise.race([reader.read(), slow])
+    if (read === 'slow') {
+      void reader.cancel()
+      return { refused: refuse(408, TOO_SLOW) }
     }
-    chunks.push(value)
+    if (read.done) break
+    size += read.value.byteLength
+    if (size > LARGEST_BYTES) {
+      void reader.cancel()
+      return { refused: refuse(413, TOO_LARGE) }
+    }
+    chunks.push(read.value)
   }
-  return Buffer.concat(chunks).toString('utf8')
+  // A file may begin with the mark of its byte order.
+  return {
+    text: Buffer.concat(chunks)
+      .toString('utf8')
+      .replace(/^\uFEFF/, ''),
+  }
 }
 
-function refuse(status: number, problems: readonly { path: string; text: string }[]): Response {
-  return Response.json({ error: problems[0]?.text ?? 'The plan cannot be read.', problems }, { status })
-}
-
-/** A plan in, its review out. Nothing is stored. */
+/** A plan in, its review out; with `?fixes=1` what would clear each finding too. Nothing is stored. */
 export async function POST(request: Request): Promise<Response> {
-  const text = await readBody(request)
-  if (text === undefined) return refuse(413, [{ path: 'plan', text: 'plan is larger than 4 MB.' }])
-  let raw: unknown
-  try {
-    raw = JSON.parse(text)
-  } catch {
-    return refuse(400, [{ path: 'plan', text: 'plan is not JSON.' }])
+  const type = request.headers.get('content-type') ?? ''
+  // Only what no other page can send from a visitor's browser without asking first.
+  if (!/^application\/(?:[\w.-]+\+)?json\s*(?:;|$)/i.test(type))
+    return refuse(415, 'plan has to be sent as application/json.')
+  const body = await readBody(request)
+  if ('refused' in body) return body.refused
+  const fixes = new URL(request.url).searchParams.get('fixes') === '1'
+  const reviewed = await ask({ text: body.text, fixes }, request.signal)
+  switch (reviewed.kind) {
+    case 'answered':
+      return new Response(reviewed.answer.body, {
+        status: reviewed.answer.status,
+        headers: { 'content-type': 'application/json' },
+      })
+    case 'tooLong':
+      return refuse(422, `plan takes longer than ${LONGEST_MS / 1000} s to review: take things off it.`)
+    case 'full':
+      return refuse(503, 'Too many plans are waiting: send it again in a while.', { 'retry-after': '10' })
+    case 'gone':
+      return new Response(null, { status: 499 })
+    case 'failed':
+      return refuse(500, 'plan could not be reviewed.')
   }
-  const read = readPlan(raw)
-  if (!read.ok) return refuse(400, read.problems)
-  const { survey, review, remedies } = assess(read.plan)
-  return Response.json(reviewReport(survey, review, (finding) => remedies(finding, NO_STOCK)))
 }

@@ -25,7 +25,9 @@ export function StepList({
     if (places.length > 0) return places.join(', ')
     return again.has(step.id) && !progress.done.has(step.id) ? 'Again' : undefined
   }
-  useEffect(() => current.current?.scrollIntoView({ block: 'nearest' }), [at])
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: 'nearest' })
+  }, [at])
   return (
     <ol aria-label="Steps">
       {steps.map((step, i) => (
