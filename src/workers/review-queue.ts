@@ -9,7 +9,7 @@ const AT_ONCE = Math.max(1, availableParallelism() - 1)
 const MEMORY_MB = 512
 
 /** What came of a question: its answer, or why there is none. */
-export type Reviewed =
+type QueueAnswer =
   | { readonly kind: 'answered'; readonly answer: ReviewAnswer }
   | { readonly kind: 'tooLong' }
   | { readonly kind: 'full' }
@@ -37,12 +37,12 @@ export function reviewQueue(start: StartThread = startThread, longestMs = LONGES
     waiting.shift()?.()
   }
 
-  const run = (question: ReviewQuestion, signal: AbortSignal): Promise<Reviewed> =>
+  const run = (question: ReviewQuestion, signal: AbortSignal): Promise<QueueAnswer> =>
     new Promise((resolve) => {
       running += 1
       const thread = start(question)
       let over = false
-      const end = (reviewed: Reviewed) => {
+      const end = (reviewed: QueueAnswer) => {
         if (over) return
         over = true
         clearTimeout(timer)
@@ -59,7 +59,7 @@ export function reviewQueue(start: StartThread = startThread, longestMs = LONGES
       thread.on('exit', () => end({ kind: 'failed' }))
     })
 
-  return async (question: ReviewQuestion, signal: AbortSignal): Promise<Reviewed> => {
+  return async (question: ReviewQuestion, signal: AbortSignal): Promise<QueueAnswer> => {
     if (signal.aborted) return { kind: 'gone' }
     if (running < atOnce) return run(question, signal)
     if (waiting.length >= WAITING_MOST) return { kind: 'full' }

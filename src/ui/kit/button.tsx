@@ -22,7 +22,7 @@ interface Pressed extends Look {
   readonly pressed?: boolean
 }
 
-/** The classes of a key, for what is pressed but is no button: its words wrap rather than run out of it. */
+/** The classes of a key, whose words wrap rather than run out of it. */
 const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
   `btn h-auto min-h-11 py-1 text-left text-[0.94rem] leading-tight ${LOOK[look]} ${more}`
 

@@ -1,28 +1,49 @@
-import { reviewReportSchema } from '@/core'
-import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/demo/plans'
-import { POST } from './route'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import type * as Queue from '@/workers/review-queue'
 
-const post = (body: BodyInit, headers: Record<string, string> = {}) =>
-  POST(new Request('http://localhost/api/review', { method: 'POST', body, headers }))
+type Ask = ReturnType<typeof Queue.reviewQueue>
+
+const ask = vi.hoisted(() => vi.fn<Ask>())
+vi.mock('@/workers/review-queue', () => ({ LONGEST_MS: 10_000, reviewQueue: () => ask }))
+
+const { POST } = await import('./route')
+
+const JSON_TYPE = { 'content-type': 'application/json' }
+const post = (body: BodyInit, headers: Record<string, string> = JSON_TYPE, query = '') =>
+  POST(new Request(`http://localhost/api/review${query}`, { method: 'POST', body, headers }))
 
 describe('POST /api/review', () => {
-  it('answers a plan with its review', async () => {
-    const response = await post(JSON.stringify(boatAndBox))
-    expect(response.status).toBe(200)
-    const report = reviewReportSchema.parse(await response.json())
-    expect(report.states.road.verdict).toBe('stop')
-    expect(report.findings[0]?.remedies[0]?.command.do).toBe('setLoad')
+  afterEach(() => {
+    ask.mockReset()
+    vi.useRealTimers()
   })
 
-  it('answers 400 with the paths of the fields that are wrong', async () => {
-    const response = await post(
-      JSON.stringify({ ...boatAndBox, vehicle: { ...boatAndBox.vehicle, heightMm: null } }),
-    )
-    expect(response.status).toBe(400)
-    expect(await response.json()).toMatchObject({ problems: [{ path: 'vehicle.heightMm' }] })
-    expect((await post('{')).status).toBe(400)
-    expect((await post('')).status).toBe(400)
+  it('hands the body on as it came, without the mark of its byte order, and fixes where they are asked for', async () => {
+    ask.mockResolvedValue({ kind: 'answered', answer: { status: 200, body: '{"format":"ypsos-review"}' } })
+    const response = await post('\uFEFF{"a":1}', JSON_TYPE, '?fixes=1')
+    expect(response.status).toBe(200)
+    expect(await response.json()).toEqual({ format: 'ypsos-review' })
+    await post('{}')
+    expect(ask.mock.calls.map(([question]) => question)).toEqual([
+      { text: '{"a":1}', fixes: true },
+      { text: '{}', fixes: false },
+    ])
+  })
+
+  it.each([
+    ['tooLong', 422],
+    ['full', 503],
+    ['gone', 499],
+    ['failed', 500],
+  ] as const)('says of a plan that is %s: %d', async (kind, status) => {
+    ask.mockResolvedValue({ kind })
+    expect((await post('{}')).status).toBe(status)
+  })
+
+  it('takes JSON alone, so that no other page can post from a visitor’s browser', async () => {
+    expect((await post('{}', { 'content-type': 'text/plain' })).status).toBe(415)
+    expect((await post('{}', { 'content-type': 'application/jsonp' })).status).toBe(415)
+    expect(ask).not.toHaveBeenCalled()
   })
 
   it('answers 413 over 4 MB, whether the length is announced or not', async () => {
@@ -34,11 +55,21 @@ describe('POST /api/review', () => {
         controller.close()
       },
     })
-    const request = new Request('http://localhost/api/review', {
+    const init = { method: 'POST', body: stream, duplex: 'half', headers: JSON_TYPE } as RequestInit
+    expect((await POST(new Request('http://localhost/api/review', init))).status).toBe(413)
+    expect(ask).not.toHaveBeenCalled()
+  })
+
+  it('ends a body that does not come', async () => {
+    vi.useFakeTimers()
+    const init = {
       method: 'POST',
-      body: stream,
+      body: new ReadableStream(),
       duplex: 'half',
-    } as RequestInit)
-    expect((await POST(request)).status).toBe(413)
+      headers: JSON_TYPE,
+    } as RequestInit
+    const answer = POST(new Request('http://localhost/api/review', init))
+    await vi.advanceTimersByTimeAsync(10_000)
+    expect((await answer).status).toBe(408)
   })
 })
