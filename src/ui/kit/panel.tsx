@@ -1,5 +1,6 @@
+'use client'
 import { Table } from './table'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 
 /** One question of the screen: a title, what it shows, and the table behind the picture. */
 export function Panel({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
@@ -30,37 +31,41 @@ export function Behind({
   rows: readonly (readonly ReactNode[])[]
   open?: boolean
 }) {
+  // What is folded away is not made: a page of numbers would hold up the pictures.
+  const [shown, setShown] = useState(open)
   return (
-    <details className="mt-1" open={open}>
+    <details className="mt-1" open={open} onToggle={(event) => setShown(event.currentTarget.open)}>
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{title}</summary>
-      <div className="overflow-x-auto" role="region" aria-label={title} tabIndex={0}>
-        <Table>
-          <thead>
-            <tr>
-              {head.map((each) => (
-                <th key={each} scope="col">
-                  {each}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, i) => (
-              <tr key={i}>
-                {row.map((cell, j) =>
-                  j === 0 ? (
-                    <th key={j} scope="row">
-                      {cell}
-                    </th>
-                  ) : (
-                    <td key={j}>{cell}</td>
-                  ),
-                )}
+      {shown && (
+        <div className="overflow-x-auto" role="region" aria-label={title} tabIndex={0}>
+          <Table>
+            <thead>
+              <tr>
+                {head.map((each) => (
+                  <th key={each} scope="col">
+                    {each}
+                  </th>
+                ))}
               </tr>
-            ))}
-          </tbody>
-        </Table>
-      </div>
+            </thead>
+            <tbody>
+              {rows.map((row, i) => (
+                <tr key={i}>
+                  {row.map((cell, j) =>
+                    j === 0 ? (
+                      <th key={j} scope="row">
+                        {cell}
+                      </th>
+                    ) : (
+                      <td key={j}>{cell}</td>
+                    ),
+                  )}
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </div>
+      )}
     </details>
   )
 }
