@@ -11,6 +11,7 @@ export { panelAt, type Swept, type Swing } from './geometry/sweep'
 
 export { type AttachmentKind, ATTACHMENTS } from './kinds/attachment'
 export { BASES, type Basis } from './kinds/basis'
+export { weighedAnew } from './plan/gear-mass'
 export { type How, HOWS, READ_FROM } from './kinds/how-known'
 export { BODIES, type Body } from './kinds/body'
 export { GEAR_KINDS } from './kinds/gear-kind'

@@ -1,4 +1,5 @@
 import type { SingleCommand } from '../plan/command'
+import { weighedAnew } from '../plan/gear-mass'
 import type { Plan } from '../plan/plan'
 import type { Mass } from '../plan/rating'
 import type { UnknownOf } from './problem'
@@ -7,10 +8,10 @@ import type { UnknownOf } from './problem'
 export function weighed(plan: Plan, whose: UnknownOf, kg: number, typed: string): SingleCommand | undefined {
   const mass = (each: number): Mass => ({ kg: each, basis: 'weighed', typed: { kg: typed } })
   switch (whose.of) {
-    case 'gear':
-      return plan.gear.some(({ id }) => id === whose.gearId)
-        ? { do: 'setGearMass', gearId: whose.gearId, mass: mass(kg) }
-        : undefined
+    case 'gear': {
+      const was = plan.gear.find(({ id }) => id === whose.gearId)?.mass
+      return was && { do: 'setGearMass', gearId: whose.gearId, mass: weighedAnew(was, kg, typed) }
+    }
     case 'load': {
       const { placementId } = whose
       const load = plan.placements

@@ -4,7 +4,7 @@ import { GEAR_SHAPES } from '../kinds/gear-shape'
 import { choicesOf, kindsOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
 import type { Gear, Opens, Place } from '../plan/gear'
-import type { Mass, OtherMass } from '../plan/rating'
+import type { GearMass, OtherMass } from '../plan/gear-mass'
 import { listOf, type Raw } from './draft'
 import {
   choice,
@@ -59,11 +59,12 @@ const MASS = group(
         basis: knownBy('Known by'),
         by: text('Says who'),
         unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
+        typed: MARKS,
       } satisfies FieldsOf<OtherMass>),
     ),
     spreadPercent: number('Weight may be off by, percent'),
     typed: MARKS,
-  } satisfies FieldsOf<Mass>,
+  } satisfies FieldsOf<GearMass>,
   { settle: toldOver },
 )
 

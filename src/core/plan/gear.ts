@@ -4,7 +4,8 @@ import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { mountSchema, rangeSchema } from '../kinds/mount'
 import { knownSchema } from './known'
-import { massSchema, ratedSchema } from './rating'
+import { gearMassSchema } from './gear-mass'
+import { ratedSchema } from './rating'
 import { GEAR_KINDS, gearKindSchema } from '../kinds/gear-kind'
 import { gearShapeSchema } from '../kinds/gear-shape'
 import { kindsOf } from '../kinds/kind'
@@ -81,7 +82,7 @@ export const gearSchema = z.strictObject({
   widthMm: spanMm,
   heightMm: spanMm,
   standMm: sizeMm.optional(),
-  mass: massSchema,
+  mass: gearMassSchema,
   wetKg: massKg.optional(),
   centreOfGravity: z.strictObject({ xMm: positionMm, yMm: positionMm, zMm: sizeMm }).optional(),
   turns: z.array(turnSchema).min(1).max(4),

@@ -56,20 +56,10 @@ export function inUse(ratings: readonly Rating[]): readonly Rating[] {
 }
 
 /** A mass, and how it is known. */
-/** Another weight that somebody has for the same; `unused` says why it does not count. */
-const otherMassSchema = z.strictObject({
-  kg: massKg,
-  basis: basisSchema,
-  by: z.string().max(80).optional(),
-  unused: z.string().max(200).optional(),
-})
-export type OtherMass = z.infer<typeof otherMassSchema>
-
 export const massSchema = z.strictObject({
   kg: massKg,
   basis: basisSchema,
   by: z.string().max(80).optional(),
-  others: z.array(otherMassSchema).max(5).optional(),
   spreadPercent: z.number().min(0).max(100).optional(),
   typed: typedSchema.optional(),
 })

@@ -1,6 +1,6 @@
-import { BASES } from '../kinds/basis'
 import type { RatingOwner } from '../plan/commands/of-rating'
 import type { Command } from '../plan/command'
+import { weighedAnew, whichHolds } from '../plan/gear-mass'
 import type { Plan } from '../plan/plan'
 import type { Part } from '../plan/rack'
 import type { Mass, Rating, Source } from '../plan/rating'
@@ -54,27 +54,6 @@ function freeId(taken: readonly { readonly id: string }[], stem: string): string
   let at = 1
   while (ids.has(`${stem}-${at}`)) at += 1
   return `${stem}-${at}`
-}
-
-/** A mass once it is said which of its figures holds: the first, or one of the others. The rest stay, with the reason. */
-function settled(mass: Mass, place: number): Mass {
-  const { kg, basis, by, others = [], ...kept } = mass
-  const open = others.filter(({ unused }) => unused === undefined)
-  const all = [{ kg, basis, ...(by === undefined ? {} : { by }) }, ...open]
-  const holds = all[place] ?? mass
-  const unused = `looked at again: ${BASES[holds.basis].word} holds`
-  const { typed, ...rest } = kept
-  return {
-    ...rest,
-    ...(place === 0 && typed ? { typed } : {}),
-    kg: holds.kg,
-    basis: holds.basis,
-    ...(holds.by === undefined ? {} : { by: holds.by }),
-    others: [
-      ...others.filter((other) => other.unused !== undefined),
-      ...all.flatMap((other, i) => (i === place ? [] : [{ ...other, unused }])),
-    ].slice(-5),
-  }
 }
 
 const weighed = ({ value, typed }: Extract<Answer, { kind: 'number' }>): Mass => ({
@@ -135,7 +114,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
       const mass = plan.gear.find(({ id }) => id === target.gearId)?.mass
       const place = target.options.findIndex(([at]) => at === value)
       if (!mass || place < 0) return undefined
-      return { do: 'setGearMass', gearId: target.gearId, mass: settled(mass, place) }
+      return { do: 'setGearMass', gearId: target.gearId, mass: whichHolds(mass, place) }
     }
     case 'roofBears':
       return onAttachment(plan, target.attachmentId, (each) =>
@@ -171,8 +150,10 @@ function numbered(
       const read = { kg: value, source: { kind: SOURCE[where] }, typed: { kg: typed } }
       return { do: 'setRating', owner, rating: before ? { ...before, ...read } : { id, state, per, ...read } }
     }
-    case 'gearMass':
-      return { do: 'setGearMass', gearId: target.gearId, mass: weighed(answer) }
+    case 'gearMass': {
+      const mass = plan.gear.find(({ id }) => id === target.gearId)?.mass
+      return mass && { do: 'setGearMass', gearId: target.gearId, mass: weighedAnew(mass, value, typed) }
+    }
     case 'loadMass': {
       const placement = plan.placements.find(({ id }) => id === target.placementId)
       const load = placement?.loads.find(({ id }) => id === target.loadId)

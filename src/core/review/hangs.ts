@@ -1,5 +1,6 @@
 import { BASES, offOf, type Basis } from '../kinds/basis'
-import type { OtherMass, Rating } from '../plan/rating'
+import type { OtherMass } from '../plan/gear-mass'
+import type { Rating } from '../plan/rating'
 import type { HouseRules } from '../plan/house'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import { exceeds } from '../units/tolerance'
@@ -50,6 +51,28 @@ export function hangsOf(cell: Cell, rules: HouseRules): readonly Hang[] {
   return hangs
 }
 
+/** The weights of gear that somebody else has, where the verdict would turn with one: it is one fact wherever it stands. */
+function* otherHangs(
+  { kg, limit }: Cell,
+  parts: readonly CellPart[],
+  turns: (sumKg: number, limitKg: number) => boolean,
+): Iterable<Hang> {
+  if (limit.kind === 'missing') return
+  const asked = new Set<string>()
+  for (const part of parts) {
+    const { mass } = part
+    if (mass.of !== 'gear' || asked.has(mass.thing.gear.id)) continue
+    const { id } = mass.thing.gear
+    asked.add(id)
+    const alike = parts.filter((each) => each.mass.of === 'gear' && each.mass.thing.gear.id === id)
+    for (const other of mass.others ?? []) {
+      const offKg = alike.reduce((sum, { fraction }) => sum + fraction * (other.kg - mass.kg), 0)
+      if (turns(kg + offKg, limit.kg))
+        yield { on: 'other', part, other, sumKg: kg + offKg, limitKg: limit.kg }
+    }
+  }
+}
+
 function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
   const { limit } = cell
   if (limit.kind === 'missing') return []
@@ -58,15 +81,12 @@ function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
   const hangs: Hang[] = []
   const parts = cellParts(cell)
   for (const part of parts) {
-    for (const other of part.mass.others ?? []) {
-      const sumKg = cell.kg + (part.mass.kg > 0 ? part.kg * (other.kg / part.mass.kg - 1) : other.kg)
-      if (turns(sumKg, limit.kg)) hangs.push({ on: 'other', part, other, sumKg, limitKg: limit.kg })
-    }
     const off = Math.abs(part.kg) * massBracket(part.mass.basis, rules)
     if (off === 0) continue
     const sumKg = over ? cell.kg - off : cell.kg + off
     if (turns(sumKg, limit.kg)) hangs.push({ on: 'mass', part, sumKg, limitKg: limit.kg })
   }
+  hangs.push(...otherHangs(cell, parts, turns))
   // Guesses are counted with the house's margin all together: over by that alone hangs on them.
   if (!over && exceeds(cell.countedKg, limit.kg))
     hangs.push({

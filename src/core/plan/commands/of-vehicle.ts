@@ -1,6 +1,6 @@
 import { idSchema } from '../../units/scalars'
 import { gearSchema } from '../gear'
-import { massSchema } from '../rating'
+import { gearMassSchema } from '../gear-mass'
 import { vehicleSchema } from '../vehicle'
 import { changed, edit, editInPlace, put, onward } from './edit'
 
@@ -8,7 +8,7 @@ import { changed, edit, editInPlace, put, onward } from './edit'
 export const ofVehicle = {
   setVehicle: edit({ vehicle: vehicleSchema }, (plan, { vehicle }) => ({ ...plan, vehicle })),
   setGear: edit({ gear: gearSchema }, (plan, { gear }) => ({ ...plan, gear: put(plan.gear, gear) })),
-  setGearMass: editInPlace({ gearId: idSchema, mass: massSchema }, (plan, { gearId, mass }) =>
+  setGearMass: editInPlace({ gearId: idSchema, mass: gearMassSchema }, (plan, { gearId, mass }) =>
     onward(
       changed(
         plan.gear,

@@ -1,6 +1,7 @@
 import { BASES } from '../../kinds/basis'
 import type { HouseRules } from '../../plan/house'
-import type { OtherMass, Rating } from '../../plan/rating'
+import type { OtherMass } from '../../plan/gear-mass'
+import type { Rating } from '../../plan/rating'
 import type { Cell } from '../../survey/load-path/limit'
 import { exceeds } from '../../units/tolerance'
 import { kg, type Phrase, phraseText } from '../../units/phrase'

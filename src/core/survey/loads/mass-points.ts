@@ -2,7 +2,7 @@ import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
-import type { Mass, OtherMass } from '../../plan/rating'
+import { openOthers, type OtherMass } from '../../plan/gear-mass'
 import { howKnown } from '../../plan/known'
 import type { Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
@@ -150,9 +150,6 @@ function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: str
       return { ...load.what.each, kg: load.what.count * load.what.each.kg }
   }
 }
-
-const openOthers = ({ kg, others }: Mass): readonly OtherMass[] | undefined =>
-  others?.filter((other) => other.unused === undefined && other.kg !== kg)
 
 /** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
 export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {

@@ -5,6 +5,7 @@ import {
   type SingleCommand,
   type Step,
   typedElsewhere,
+  weighedAnew,
   type WeighTarget,
 } from '@/core'
 import { usePlan } from '@/ui/state/plan-store'
@@ -18,7 +19,11 @@ import { type ByHand } from '@/devices/driver'
 /** The plan takes what the scale read. */
 function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand {
   const mass = { kg, basis: 'weighed' } as const
-  if (target.of === 'gear') return { do: 'setGearMass', gearId: target.gearId, mass }
+  if (target.of === 'gear') {
+    const was = plan.gear.find(({ id }) => id === target.gearId)?.mass
+    if (!was) throw new Error(`there is no gear ${target.gearId}`)
+    return { do: 'setGearMass', gearId: target.gearId, mass: weighedAnew(was, kg) }
+  }
   const { placementId, loadId } = target
   const load = plan.placements.find(({ id }) => id === placementId)?.loads.find(({ id }) => id === loadId)
   if (!load) throw new Error(`there is no load ${loadId} on ${placementId}`)
