@@ -115,6 +115,7 @@ test('two weights of one thing disagree: it is asked which holds where a verdict
   await page.getByLabel('Which weight of Long box holds').first().selectOption({ index: 2 })
   await expect(page.getByText(/yard scale\) disagree/)).toHaveCount(0)
   await expect(page.getByLabel('Its own weight')).toHaveValue('11.3 kg')
+  await expect(page.getByText('typed 25 lb')).toBeVisible()
   await page.getByRole('link', { name: 'Its sheet' }).click()
   await openPart(page, 'Weight, wet, wind and speed')
   await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')

@@ -80,4 +80,25 @@ describe('reviews in threads of their own', () => {
       expect(await asked[i]).toEqual({ kind: 'answered', answer: { status: 200, body: `${i}` } })
     }
   })
+
+  it('go on after a thread that could not be started', async () => {
+    const threads: Played[] = []
+    let broken = true
+    const ask = reviewQueue(
+      (question) => {
+        if (broken) throw new Error('no threads left')
+        const thread = new Played(question)
+        threads.push(thread)
+        return thread as never
+      },
+      60_000,
+      1,
+    )
+    const { signal } = new AbortController()
+    expect(await ask({ text: 'a', fixes: false }, signal)).toEqual({ kind: 'failed' })
+    broken = false
+    const answer = ask({ text: 'b', fixes: false }, signal)
+    threads[0]!.answer()
+    expect(await answer).toMatchObject({ kind: 'answered' })
+  })
 })

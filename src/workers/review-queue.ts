@@ -40,7 +40,14 @@ export function reviewQueue(start: StartThread = startThread, longestMs = LONGES
   const run = (question: ReviewQuestion, signal: AbortSignal): Promise<QueueAnswer> =>
     new Promise((resolve) => {
       running += 1
-      const thread = start(question)
+      let thread: ReturnType<StartThread>
+      try {
+        thread = start(question)
+      } catch {
+        resolve({ kind: 'failed' })
+        next()
+        return
+      }
       let over = false
       const end = (reviewed: QueueAnswer) => {
         if (over) return

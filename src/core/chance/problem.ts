@@ -40,6 +40,7 @@ export interface Unknown {
   readonly whose: UnknownOf
   readonly label: string
   readonly kg: number
+  readonly basis: MassPoint['basis']
   readonly sigmaKg: number
   /** How far off it may be, 19 times out of 20. */
   readonly withinKg: number
@@ -135,6 +136,7 @@ export function chanceProblem(survey: Survey): ChanceProblem {
       whose,
       label: mass.label,
       kg: mass.kg,
+      basis: mass.basis,
       sigmaKg,
       withinKg: sigmaKg * NINETEEN_OF_TWENTY,
     })

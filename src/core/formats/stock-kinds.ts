@@ -23,4 +23,11 @@ export type StockItem = { readonly [K in StockKind]: z.infer<(typeof STOCK_SCHEM
 /** Everything a shop keeps. */
 export type StockLists = { readonly [K in StockKind]: readonly StockItem[K][] }
 
-export const EMPTY_STOCK = Object.fromEntries(STOCK_KINDS.map((kind) => [kind, []])) as unknown as StockLists
+export const EMPTY_STOCK: StockLists = {
+  vehicles: [],
+  racks: [],
+  bars: [],
+  parts: [],
+  gear: [],
+  adapters: [],
+}

@@ -97,6 +97,22 @@ describe('two weights of one thing that disagree', () => {
     expect(asked(weighedToo(90, 'another box'))).toEqual([])
   })
 
+  it('are one fact wherever the thing stands: two of it turn a verdict together that neither turns alone', () => {
+    const one = weighedToo(18)
+    const two = {
+      ...one,
+      placements: [...one.placements, { ...one.placements[0]!, id: 'second', yMm: -one.placements[0]!.yMm }],
+    }
+    const { kg, limit } = roofLeft(two)
+    const room = limit.kind === 'missing' ? 0 : limit.kg - kg
+    expect(room).toBeGreaterThan(2)
+    const off = (each: number): Plan => ({ ...two, gear: weighedToo(18 + each).gear })
+    const ofRoof = (plan: Plan) =>
+      asked(plan).filter(({ subject, state }) => subject.layerId === 'roof' && state === 'road')
+    expect(ofRoof(off(room * 0.4))).toEqual([])
+    expect(ofRoof(off(room * 0.6))).toHaveLength(1)
+  })
+
   it('are settled by an answer: the one that holds counts, the other is kept with the reason', () => {
     const plan = weighedToo(90)
     const { ask } = asked(plan)[0]!

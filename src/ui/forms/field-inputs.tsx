@@ -1,6 +1,7 @@
 'use client'
 import { Fieldset } from '@/ui/kit/fieldset'
-import { LOOK_OF, TickBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TickBox } from '@/ui/kit/field'
 import { type Choices, type How, HOW_CHOICES, HOWS, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
 import { get, useFormContext, useWatch } from 'react-hook-form'

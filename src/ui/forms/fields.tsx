@@ -1,6 +1,6 @@
 'use client'
 import { Fieldset } from '@/ui/kit/fieldset'
-import { Problem } from '@/ui/kit/field-note'
+import { Note, Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
   COUNTS_CHOICES,
@@ -36,9 +36,7 @@ function Grid({ children }: { children: ReactNode }) {
 function FigureFields({ label, at }: { label: string; at: string }) {
   return (
     <Fieldset title={label} wide>
-      <p className="text-ink2 text-[0.82rem]">
-        Leave a figure empty when it is not known: it becomes a thing to find out.
-      </p>
+      <Note>Leave a figure empty when it is not known: it becomes a thing to find out.</Note>
       <Grid>
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Road' }} at={`${at}.road`} />
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Trail' }} at={`${at}.trail`} />
@@ -147,9 +145,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
   }
   return (
     <div className="col-span-full space-y-2">
-      {field.hint !== undefined && fields.length > 0 && (
-        <p className="text-ink2 text-[0.82rem]">{field.hint}</p>
-      )}
+      {field.hint !== undefined && fields.length > 0 && <Note>{field.hint}</Note>}
       {fields.map(({ key }, i) => {
         const here = under(at, String(i))
         const title = titleOf(item, getValues(here), field.one, i)
@@ -270,7 +266,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
         className="min-h-11 py-[0.6rem] px-0 border-b border-b-hair font-[650] cursor-pointer"
       >
         {part.title}
-        {left > 0 && <span className="text-ink2 text-[0.82rem]"> {left} not filled in</span>}
+        {left > 0 && <span className="text-ink2 ml-2 text-[0.82rem] font-normal">{left} not filled in</span>}
       </summary>
       {isOpen && (
         <div className="pb-3">

@@ -1,6 +1,6 @@
 import { ParsedField } from './parsed-field'
-import { LOOK_OF } from './field'
-import { useId } from 'react'
+import { LOOK_OF } from './look-of'
+import { Labelled } from './labelled'
 
 /** One of a few words to choose, with its label. */
 export function Choice<T extends string>({
@@ -19,29 +19,27 @@ export function Choice<T extends string>({
   onChange: (value: T) => void
   className?: string
 }) {
-  const id = useId()
   return (
-    <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={LOOK_OF.label}>
-        {label}
-      </label>
-      <select
-        id={id}
-        className={LOOK_OF.select}
-        value={value}
-        onChange={(event) => {
-          const chosen = options.find(([each]) => each === event.target.value)
-          if (chosen) onChange(chosen[0])
-        }}
-      >
-        {unsaid !== undefined && <option value="">{unsaid}</option>}
-        {options.map(([each, words]) => (
-          <option key={each} value={each}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </div>
+    <Labelled label={label} className={className}>
+      {(control) => (
+        <select
+          {...control}
+          className={LOOK_OF.select}
+          value={value}
+          onChange={(event) => {
+            const chosen = options.find(([each]) => each === event.target.value)
+            if (chosen) onChange(chosen[0])
+          }}
+        >
+          {unsaid !== undefined && <option value="">{unsaid}</option>}
+          {options.map(([each, words]) => (
+            <option key={each} value={each}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+    </Labelled>
   )
 }
 

@@ -31,6 +31,16 @@ function classesIn(text: string): string[] {
 const definedIn = (css: string) =>
   new Set([...css.matchAll(/\.(-?[a-z][\w-]*)(?=[^;{}]*\{)/g)].map(([, name]) => name ?? ''))
 
+/** Everything quoted in a file: classes also stand in tables of looks, before they are given. */
+const quotedIn = (text: string): string[] =>
+  [...text.matchAll(/'([^'\n]*)'|"([^"\n]*)"|`([^`]*)`/g)].flatMap(([, one, two, template]) =>
+    (one ?? two ?? template ?? '').split(/\s+/),
+  )
+
+/** The colours of Tailwind's own palette, and black and white: they know no theme. */
+const PALETTE =
+  /(?:^|:)(?:[a-z]+-)+(?:black|white|(?:red|orange|amber|yellow|lime|green|emerald|teal|cyan|sky|blue|indigo|violet|purple|fuchsia|pink|rose|slate|gray|zinc|neutral|stone)-\d+)(?:\/\d+)?!?$/
+
 const THEME = /@plugin "daisyui\/theme" \{[^}]*\}/g
 const COLOUR = /#[0-9a-f]{3,8}\b|\b(?:rgb|rgba|hsl|oklch|oklab)\(/gi
 
@@ -81,6 +91,13 @@ describe('the classes of the screens', () => {
         .map((name) => `${path}: ${name}`),
     )
     expect(elsewhere).toEqual([])
+    // A word alone may mean anything; one with a hyphen that daisyUI has is a class wherever it is quoted.
+    const kept = SCREENS.filter((path) => !path.startsWith('src/ui/kit/')).flatMap((path) =>
+      quotedIn(read(path))
+        .filter((name) => name.includes('-') && daisy.has(name) && !isUtility(name))
+        .map((name) => `${path}: ${name}`),
+    )
+    expect(kept).toEqual([])
   })
 
   it('takes nothing else but utilities, and what the style sheets of drawing, paper and app give', () => {
@@ -107,5 +124,17 @@ describe('the classes of the screens', () => {
       ),
     )
     expect(written).toEqual([])
+    const palette = SCREENS.flatMap((path) =>
+      quotedIn(read(path))
+        .filter((name) => PALETTE.test(name))
+        .map((name) => `${path}: ${name}`),
+    )
+    expect(palette).toEqual([])
+    expect(
+      ['bg-red-500', 'hover:text-white', 'border-b-slate-200/50', 'fill-black!'].every((name) =>
+        PALETTE.test(name),
+      ),
+    ).toBe(true)
+    expect(['bg-error', 'text-ink2', 'border-base-100'].some((name) => PALETTE.test(name))).toBe(false)
   })
 })

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { LOOK_OF } from './field'
+import { LOOK_OF } from './look-of'
 
 /** Something worth knowing in a list of such: what it is, its value, and where that is from. */
 export function Fact({

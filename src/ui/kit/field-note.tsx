@@ -9,6 +9,23 @@ export function Problem({ id, children }: { id?: string; children: ReactNode }) 
   )
 }
 
+/** Small quiet words: a hint, or what a figure is from. */
+export function Note({
+  id,
+  className = '',
+  children,
+}: {
+  id?: string
+  className?: string
+  children: ReactNode
+}) {
+  return (
+    <p id={id} className={`text-ink2 text-[0.82rem] ${className}`}>
+      {children}
+    </p>
+  )
+}
+
 /** What stands under a field: what is wrong with it, said at once, or else a hint. */
 export function FieldNote({
   id,
@@ -21,9 +38,5 @@ export function FieldNote({
 }) {
   if (problem !== undefined) return <Problem id={id}>{problem}</Problem>
   if (hint === undefined) return null
-  return (
-    <p id={id} className="text-ink2 text-[0.82rem]">
-      {hint}
-    </p>
-  )
+  return <Note id={id}>{hint}</Note>
 }

@@ -1,45 +1,28 @@
-import { useId, type ComponentProps, type ReactNode, type Ref } from 'react'
-import { FieldNote } from './field-note'
+import type { ComponentProps, Ref } from 'react'
+import { Labelled, type LabelledProps } from './labelled'
+import { LOOK_OF } from './look-of'
 
-/** How labels and what is typed or chosen look, for controls that some library makes. */
-export const LOOK_OF = {
-  label: 'text-ink2 mb-0.5 block text-[0.86rem]',
-  input: 'input w-full text-[1rem] font-medium',
-  select: 'select w-full text-[0.94rem] font-medium [font-stretch:84%]',
-  textarea: 'textarea w-full text-[1rem] font-medium',
-} as const
-
-interface BoxProps extends Omit<ComponentProps<'input'>, 'onChange' | 'className' | 'ref'> {
-  readonly label: ReactNode
-  readonly onText: (text: string) => void
-  /** Of the label and the box together. */
-  readonly className?: string
-  readonly note?: ReactNode
-  readonly problem?: string | undefined
-  readonly at?: Ref<HTMLInputElement>
-}
+type BoxProps = LabelledProps &
+  Omit<ComponentProps<'input'>, 'onChange' | 'className' | 'ref'> & {
+    readonly onText: (text: string) => void
+    readonly at?: Ref<HTMLInputElement>
+  }
 
 /** A box to type a line into, taken at every stroke. */
-export function TextBox({ label, onText, className = '', note, problem, at, ...rest }: BoxProps) {
-  const id = useId()
+export function TextBox({ label, hint, problem, className, onText, at, ...rest }: BoxProps) {
   return (
-    <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={LOOK_OF.label}>
-        {label}
-      </label>
-      <input
-        id={id}
-        ref={at}
-        className={LOOK_OF.input}
-        autoComplete="off"
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem === undefined ? undefined : `${id}-note`}
-        onChange={(event) => onText(event.target.value)}
-        {...rest}
-      />
-      {note}
-      <FieldNote id={`${id}-note`} problem={problem} hint={undefined} />
-    </div>
+    <Labelled {...{ label, hint, problem, ...(className === undefined ? {} : { className }) }}>
+      {(control) => (
+        <input
+          {...control}
+          ref={at}
+          className={LOOK_OF.input}
+          autoComplete="off"
+          onChange={(event) => onText(event.target.value)}
+          {...rest}
+        />
+      )}
+    </Labelled>
   )
 }
 

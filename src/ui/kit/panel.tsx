@@ -1,4 +1,5 @@
 'use client'
+import { Note } from './field-note'
 import { Table } from './table'
 import { useState, type ReactNode } from 'react'
 
@@ -13,7 +14,7 @@ export function Panel({ title, note, children }: { title: string; note?: string;
       <h2 id={id} className="text-[17px]">
         {title}
       </h2>
-      {note !== undefined && <p className="text-ink2 text-[0.82rem] mb-1">{note}</p>}
+      {note !== undefined && <Note className="mb-1">{note}</Note>}
       {children}
     </section>
   )

@@ -1,7 +1,7 @@
 'use client'
-import { useId, useState, type ComponentProps } from 'react'
-import { LOOK_OF } from './field'
-import { FieldNote } from './field-note'
+import { useState, type ComponentProps } from 'react'
+import { LOOK_OF } from './look-of'
+import { Labelled } from './labelled'
 
 /** What came of a typed text: its value, or why it is none. */
 export type ParsedText<T> =
@@ -28,7 +28,6 @@ export function ParsedField<T>({
   readonly hint?: string | undefined
   readonly className?: string
 } & Pick<ComponentProps<'input'>, 'placeholder' | 'type' | 'maxLength'>) {
-  const id = useId()
   const [draft, setDraft] = useState<string>()
   const [problem, setProblem] = useState<string>()
   const put = (left: string | undefined, wrong: string | undefined) => {
@@ -46,33 +45,28 @@ export function ParsedField<T>({
     const refused = typeof answer === 'string' ? answer : undefined
     put(refused === undefined ? undefined : draft, refused)
   }
-  const note = problem ?? hint
   return (
-    <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={LOOK_OF.label}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className={LOOK_OF.input}
-        autoComplete="off"
-        value={draft ?? text}
-        aria-invalid={problem !== undefined}
-        aria-describedby={note === undefined ? undefined : `${id}-note`}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') {
-            event.preventDefault()
-            take()
-          } else if (event.key === 'Escape' && draft !== undefined) {
-            event.stopPropagation()
-            put(undefined, undefined)
-          }
-        }}
-        {...rest}
-      />
-      <FieldNote id={`${id}-note`} problem={problem} hint={hint} />
-    </div>
+    <Labelled label={label} hint={hint} problem={problem} className={className}>
+      {(control) => (
+        <input
+          {...control}
+          className={LOOK_OF.input}
+          autoComplete="off"
+          value={draft ?? text}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={take}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              event.preventDefault()
+              take()
+            } else if (event.key === 'Escape' && draft !== undefined) {
+              event.stopPropagation()
+              put(undefined, undefined)
+            }
+          }}
+          {...rest}
+        />
+      )}
+    </Labelled>
   )
 }

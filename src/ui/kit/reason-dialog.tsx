@@ -1,6 +1,7 @@
 'use client'
+import { Labelled } from './labelled'
 import { Problem } from './field-note'
-import { LOOK_OF } from './field'
+import { LOOK_OF } from './look-of'
 import { Button } from './button'
 import { useState, type ReactNode } from 'react'
 import { Modal } from './modal'
@@ -34,20 +35,18 @@ export function ReasonDialog({
   return (
     <Modal title={title} onClose={onClose}>
       <div className="mb-2">{children}</div>
-      <label className={LOOK_OF.label} htmlFor="reason">
-        {label}
-      </label>
-      <textarea
-        id="reason"
-        data-first-focus
-        className={`${LOOK_OF.textarea} h-28`}
-        maxLength={1000}
-        value={reason}
-        aria-invalid={lacking}
-        aria-describedby={lacking ? 'reason-note' : undefined}
-        onChange={(event) => setReason(event.target.value)}
-      />
-      {lacking && <Problem id="reason-note">{without}</Problem>}
+      <Labelled label={label} problem={lacking ? without : undefined}>
+        {(control) => (
+          <textarea
+            {...control}
+            data-first-focus
+            className={`${LOOK_OF.textarea} h-28`}
+            maxLength={1000}
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+        )}
+      </Labelled>
       {asked && lacks !== undefined && <Problem>{lacks}</Problem>}
       <Button
         look="solid"

@@ -1,5 +1,6 @@
 'use client'
-import { LOOK_OF, TextBox, TickBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TextBox, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
   type BayProgress,
@@ -58,7 +59,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
           </ul>
         )}
         {(seen === undefined || seen.length === 0) && (
-          <Button className="min-h-12!" aria-pressed={seen !== undefined} onClick={() => say([])}>
+          <Button className="min-h-12!" pressed={seen !== undefined} onClick={() => say([])}>
             It is empty
           </Button>
         )}

@@ -1,4 +1,5 @@
 'use client'
+import { Note } from '@/ui/kit/field-note'
 import { bayRulesOf, cutList, type Plan, type Step, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
@@ -51,11 +52,11 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
           {barName}: {say}
         </p>
       ))}
-      <p className="text-ink2 text-[0.82rem] mt-1">
+      <Note className="mt-1">
         The slot is taken to run from inside the one cap to inside the other: tape it before you cut. Each
         strip is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); least bought
         for the whole job.
-      </p>
+      </Note>
     </>
   )
 }

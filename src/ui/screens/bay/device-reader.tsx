@@ -1,6 +1,6 @@
 'use client'
-import { Problem } from '@/ui/kit/field-note'
-import { LOOK_OF } from '@/ui/kit/field'
+import { Note, Problem } from '@/ui/kit/field-note'
+import { LOOK_OF } from '@/ui/kit/look-of'
 import { Button } from '@/ui/kit/button'
 import { peak, type Plan, settle, UNSETTLED } from '@/core'
 import { useIsDemo } from '@/ui/state/settings-store'
@@ -167,7 +167,7 @@ export function DeviceReader({
       {link.at === 'lost' && (
         <Problem>{link.reason} What was read before is kept; connect again to go on.</Problem>
       )}
-      {noise !== undefined && <p className="text-ink2 text-[0.82rem]">{noise}</p>}
+      {noise !== undefined && <Note>{noise}</Note>}
     </fieldset>
   )
 }

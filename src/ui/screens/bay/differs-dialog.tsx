@@ -1,5 +1,6 @@
 'use client'
-import { LOOK_OF, TickBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TickBox } from '@/ui/kit/field'
 import { type Finding, type Hold, phraseText, type Plan, type Step } from '@/core'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'

@@ -18,7 +18,7 @@ import {
   waitsFor,
 } from '@/core'
 import Link from 'next/link'
-import { useMemo, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/kit/quantity'
@@ -34,6 +34,11 @@ import { StepPanel } from './step-panel'
 import { TorqueFigure } from './torque-panel'
 import { useBayKeys } from './use-bay-keys'
 import { hours } from './work-plan'
+
+/** What is said beside a step: what it waits for, how it stood, what differs. */
+function Aside({ children }: { children: ReactNode }) {
+  return <p className="border-l-base-content mt-2 border-l-4 px-3 py-0.5 font-semibold">{children}</p>
+}
 
 /** The step in hand: what to do, its drawing, its readings, and the large keys. */
 export function OneStep({
@@ -120,26 +125,22 @@ export function OneStep({
             : ''}
         </p>
         {again.has(step.id) && (
-          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
+          <Aside>
             Again: {again.get(step.id)} changed since it was done.
             {recheck === undefined ? '' : ` ${recheck}.`}
-          </p>
+          </Aside>
         )}
         {waits > 0 && !progress.done.has(step.id) && (
-          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
+          <Aside>
             Before this one:{' '}
             {before
               .slice(0, 3)
               .map(({ title }) => title)
               .join('; ')}
             {waits > 3 ? `, and ${waits - 3} more` : ''}.
-          </p>
+          </Aside>
         )}
-        {old !== undefined && (
-          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
-            When it came off: {old}
-          </p>
-        )}
+        {old !== undefined && <Aside>When it came off: {old}</Aside>}
         <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
         {step.task.kind === 'count' ? (
           <PartsTable plan={plan} survey={survey} progress={progress} />
@@ -148,12 +149,12 @@ export function OneStep({
         )}
         <TorqueFigure step={step} progress={progress} />
         {all && (
-          <p className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold">
+          <Aside>
             Everything is done.{' '}
             <Link className="underline" href={to('handover', { job: plan.id })}>
               To the handover sheet
             </Link>
-          </p>
+          </Aside>
         )}
       </main>
       <aside
@@ -170,22 +171,12 @@ export function OneStep({
         </fieldset>
         <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
         {answers.map((each) => (
-          <p
-            key={each.id}
-            className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold"
-          >
-            {answerLine(each)}
-          </p>
+          <Aside key={each.id}>{answerLine(each)}</Aside>
         ))}
         {progress.deviations
           .filter(({ stepId }) => stepId === step.id)
           .map(({ id, reason }) => (
-            <p
-              key={id}
-              className="mt-[0.5rem] border-l-[4px] border-l-base-content py-[0.2rem] px-[0.7rem] font-semibold"
-            >
-              Differs: {reason}
-            </p>
+            <Aside key={id}>Differs: {reason}</Aside>
           ))}
       </aside>
       <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">

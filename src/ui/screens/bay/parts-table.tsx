@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
 import { Table } from '@/ui/kit/table'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'

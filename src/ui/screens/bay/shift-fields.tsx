@@ -1,5 +1,6 @@
 'use client'
-import { LOOK_OF, TextBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TextBox } from '@/ui/kit/field'
 import { useSettings } from '@/ui/state/settings-store'
 
 const TOOLS = [
@@ -18,7 +19,7 @@ export function ShiftFields() {
         label="Who fits it"
         value={settings.fitter}
         maxLength={80}
-        note={<span className="text-ink2 text-[0.82rem]">signs what goes into the log from now on</span>}
+        hint="signs what goes into the log from now on"
         onText={(fitter) => change({ fitter })}
       />
       {TOOLS.map(([tool, label]) => (

@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
 import type { BayProgress, Plan, Step, Survey } from '@/core'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'

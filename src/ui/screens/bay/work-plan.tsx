@@ -1,6 +1,6 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { LOOK_OF } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
 import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } from '@/core'
 import { Behind, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/kit/quantity'

@@ -1,4 +1,5 @@
 'use client'
+import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { type Basis, choicesOf, type Load, type When, WHENS } from '@/core'
 import { useState } from 'react'
@@ -97,7 +98,7 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
         <Button look="solid" disabled={!amount} onClick={add}>
           Add it
         </Button>
-        {!amount && <p className="text-ink2 text-[0.82rem]">Type its {fluid ? 'volume' : 'weight'} first.</p>}
+        {!amount && <Note>Type its {fluid ? 'volume' : 'weight'} first.</Note>}
       </div>
     </Modal>
   )

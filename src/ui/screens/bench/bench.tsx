@@ -179,7 +179,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         </Alert>
       )}
       <div
-        className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
+        className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
         id="shelf"
       >
         <ShelfOf plan={dragFrom ?? later} search={search} />
@@ -198,14 +198,14 @@ function OpenBench({ plan }: { plan: Plan }) {
         <StripOf plan={plan} picked={stripPicked} />
       </main>
       <aside
-        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'path' ? 'max-wide:block!' : ''}`}
+        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'path' ? 'max-wide:block!' : ''}`}
         aria-label="Load path and findings"
         id="path"
       >
         <PanelsOf plan={later} show={setDialog} />
       </aside>
       <nav
-        className="hidden max-wide:fixed max-wide:inset-x-0 bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
+        className="hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
         aria-label="Panels"
       >
         <Button

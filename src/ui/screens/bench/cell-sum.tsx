@@ -5,6 +5,7 @@ import {
   SOURCE_CHOICES,
   STATES,
   STATE_WORD,
+  COUNTS_CHOICES,
   cellParts,
   formatNumber,
   limitPhrase,
@@ -25,11 +26,7 @@ import { Modal } from '@/ui/kit/modal'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
-const COUNTS = [
-  ['unsaid', 'Source does not say'],
-  ['load', 'Only what stands on it'],
-  ['everything', 'Rack and parts included'],
-] as const
+const COUNTS = [['unsaid', 'Source does not say'], ...COUNTS_CHOICES] as const
 
 function without<T extends object, K extends keyof T>(item: T, key: K): Omit<T, K> {
   const { [key]: _, ...rest } = item

@@ -1,5 +1,6 @@
 'use client'
-import { LOOK_OF, TickBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
   ASIDE_LOOKS,

@@ -29,7 +29,7 @@ export function Openings({ survey }: { survey: Survey }) {
           look="quiet"
           key={id}
 
-          aria-pressed={opening === id}
+          pressed={opening === id}
           onClick={() => toggle(id)}
         >
           Open {name}

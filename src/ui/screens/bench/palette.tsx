@@ -1,6 +1,6 @@
 'use client'
 import { Kbd } from '@/ui/kit/kbd'
-import { LOOK_OF } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
 import { Command } from 'cmdk'
 import { Modal } from '@/ui/kit/modal'
 import { useStock } from '@/ui/state/stock'

@@ -1,6 +1,8 @@
 'use client'
+import { Labelled } from '@/ui/kit/labelled'
 import { Problem } from '@/ui/kit/field-note'
-import { LOOK_OF, TextBox } from '@/ui/kit/field'
+import { LOOK_OF } from '@/ui/kit/look-of'
+import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Finding, saidOf } from '@/core'
 import { useState } from 'react'
@@ -40,16 +42,18 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
         changes.
       </p>
       <TextBox label="Who sets it aside" maxLength={80} value={by} onText={setBy} />
-      <label className="mt-2 block">
-        <span className={LOOK_OF.label}>Why</span>
-        <textarea
-          data-first-focus
-          className={`${LOOK_OF.textarea} h-24`}
-          maxLength={1000}
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </label>
+      <Labelled label="Why" className="mt-2">
+        {(control) => (
+          <textarea
+            {...control}
+            data-first-focus
+            className={`${LOOK_OF.textarea} h-24`}
+            maxLength={1000}
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+        )}
+      </Labelled>
       {asked && lacking && <Problem>Say who sets it aside, and why.</Problem>}
       <Button look="solid" className="mt-3" onClick={put}>
         Set it aside

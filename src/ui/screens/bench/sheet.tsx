@@ -41,10 +41,10 @@ function sheetNow() {
 /** The drawing: three linked views to one scale, to look at, pick from and drag in. */
 export function Sheet({ marks }: { readonly marks: SheetMarks }) {
   const plan = usePlan((store) => store.plan)
-  return plan && <SheetOf survey={assessedOf(plan).survey} marks={marks} />
+  return plan && <Views survey={assessedOf(plan).survey} marks={marks} />
 }
 
-function SheetOf({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
+function Views({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const { pick, drag, drop } = usePlan.getState()

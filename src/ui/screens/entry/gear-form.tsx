@@ -1,4 +1,5 @@
 'use client'
+import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { type Gear, GEAR_FIELD, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSystem } from '@/core'
@@ -109,11 +110,7 @@ export function GearForm({
         )
       }
     >
-      {!was && (
-        <p className="text-ink2 text-[0.82rem]">
-          Sizes start at what such a thing usually is. Measure and replace them.
-        </p>
-      )}
+      {!was && <Note>Sizes start at what such a thing usually is. Measure and replace them.</Note>}
     </SheetForm>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
   type AttachmentKind,
@@ -116,9 +117,9 @@ export function VehicleForm({
       }
     >
       {!was && (
-        <p className="text-ink2 text-[0.82rem]">
+        <Note>
           Lengths start at the average of the body type and are marked so. Measure and replace them.
-        </p>
+        </Note>
       )}
     </SheetForm>
   )

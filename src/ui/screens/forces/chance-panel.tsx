@@ -1,4 +1,5 @@
 'use client'
+import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { Problem } from '@/ui/kit/field-note'
 import { Progress } from '@/ui/kit/progress'
 import { Alert } from '@/ui/kit/alert'
@@ -97,7 +98,8 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
         {worth.slice(0, 6).map(({ unknown, share }) => (
           <li key={unknown.id} className="border-hair border-b flex flex-wrap items-end gap-3 py-1.5">
             <span className="min-w-44 flex-1">
-              <strong>{unknown.label}</strong>, <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
+              <strong>{unknown.label}</strong>, {BASIS_WORD[unknown.basis]}:{' '}
+              <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
               <Quantity dimension="mass" value={unknown.withinKg} />: {Math.round(share * 100)} % of what is
               uncertain here
             </span>

@@ -1,4 +1,5 @@
 'use client'
+import { Note } from '@/ui/kit/field-note'
 import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind, Panel } from '@/ui/kit/panel'
@@ -47,7 +48,7 @@ export function SecuringList({ survey }: { survey: Survey }) {
         />
       )}
       {ties.length > 0 && (
-        <p className="text-ink2 text-[0.82rem]">
+        <Note>
           Webbing without a label counts, by 49 CFR 393.108 from memory:{' '}
           {UNLABELLED_WEBBING_KG.map(([inches, kg], i) => (
             <span key={inches}>
@@ -57,7 +58,7 @@ export function SecuringList({ survey }: { survey: Survey }) {
             </span>
           ))}
           . A strap that ends on its own side counts half.
-        </p>
+        </Note>
       )}
       {noses.length > 0 && (
         <Behind

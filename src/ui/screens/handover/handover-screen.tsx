@@ -1,5 +1,5 @@
 'use client'
-import { Problem } from '@/ui/kit/field-note'
+import { Note, Problem } from '@/ui/kit/field-note'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -189,10 +189,10 @@ function Sheet({ plan }: { plan: Plan }) {
               ))}
             </tbody>
           </table>
-          <p className="text-ink2 text-[0.82rem]">
+          <Note>
             The vehicle’s manual and the makers’ sheets rule over this one. The load stands as drawn:
             elsewhere it lands elsewhere.
-          </p>
+          </Note>
         </SheetPart>
         <SheetPart title="How high it stands">
           <p>
@@ -271,9 +271,9 @@ function Sheet({ plan }: { plan: Plan }) {
         </SheetPart>
         <div className="placard-page">
           <Placard handover={handover} />
-          <p className="text-ink2 text-[0.82rem]">
+          <Note>
             For the dash or the fuel flap: cut along the line. Print at 100 %, not fitted to the page.
-          </p>
+          </Note>
         </div>
       </main>
     </div>

@@ -84,7 +84,7 @@ export function VehicleLog({
               {dues.map((due) => (
                 <li
                   key={due.id}
-                  className={`flex items-center justify-between gap-[0.6rem] py-[0.4rem] px-0 border-b border-b-hair ${isOverdue(due, day) ? 'py-[0.45rem] px-[0.6rem] border-error! border-[2.5px]!' : ''}`}
+                  className={`flex items-center justify-between gap-2.5 py-1.5 ${isOverdue(due, day) ? 'border-error border-[2.5px] px-2.5' : 'border-hair border-b'}`}
                 >
                   <span>
                     <strong>{due.on}</strong>
