@@ -53,8 +53,6 @@ export async function chanceRatio(address: string, executablePath: string): Prom
     // One run of draws is soon over, and a percentile of a dozen frames is only their worst.
     for (let run = 0; run < 40 && frames.length < 200; run += 1) {
       await again.click()
-      // Off the key: a key that passes under the pointer at every turn of the wheel is lit anew, which is not asked here.
-      await page.mouse.move(640, 780)
       await page.getByRole('progressbar', { name: 'Draws done' }).waitFor()
       await page.evaluate('watch.frames.length = 0')
       for (let i = 0; !(await again.isVisible()) && i < 400; i += 1)
