@@ -68,7 +68,9 @@ export {
   type Profile,
   type Rack,
   rackSchema,
+  withRise,
 } from './plan/rack'
+export { typedOver } from './plan/known'
 export type { Mass, Rated, Rating, Source } from './plan/rating'
 export { bar, type Figures, gear, part, ratings, type Terms } from './plan/templates'
 export { type Attachment, pointsOf, type Vehicle, vehicleSchema } from './plan/vehicle'
@@ -79,6 +81,7 @@ export { binding, type SpreadMember, type SpreadPair } from './survey/bars/sprea
 export type { BarWidth } from './survey/bars/width'
 export { type BarAt, type RackAt, seatZ, sizeAsPlaced, type ThingAt } from './survey/frame/arrangement'
 export { bodyOutline, type BodyOutline } from './survey/frame/body/outline'
+export { onVehicle, type OnVehicle } from './survey/frame/on-vehicle'
 export { startingAttachment, startingObstacle } from './survey/frame/body/starting-attachment'
 export { startingSizes } from './survey/frame/body/starting-sizes'
 export { startingVehicle } from './survey/frame/body/starting-vehicle'
@@ -210,6 +213,7 @@ export {
   printBackup,
   readBackup,
   restorePreview,
+  pictureSchema,
   SHELF_NAMES,
   type ShelfChange,
   type ShelfName,

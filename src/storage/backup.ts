@@ -8,13 +8,22 @@ import {
   type ShelfName,
   type Shelves,
 } from '@/core'
-import { logShelf, planShelf, settingsShelf, stockShelf, whyNotKept, type Kept } from './shelves'
+import {
+  logShelf,
+  pictureShelf,
+  planShelf,
+  settingsShelf,
+  stockShelf,
+  whyNotKept,
+  type Kept,
+} from './shelves'
 
 const SHELF: Readonly<Record<ShelfName, typeof planShelf>> = {
   plans: planShelf,
   stock: stockShelf,
   settings: settingsShelf,
   log: logShelf,
+  pictures: pictureShelf,
 }
 
 async function sha256(text: string): Promise<string> {
@@ -24,7 +33,13 @@ async function sha256(text: string): Promise<string> {
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {
-  const shelves: Record<ShelfName, Record<string, unknown>> = { plans: {}, stock: {}, settings: {}, log: {} }
+  const shelves: Record<ShelfName, Record<string, unknown>> = {
+    plans: {},
+    stock: {},
+    settings: {},
+    log: {},
+    pictures: {},
+  }
   for (const name of SHELF_NAMES)
     await SHELF[name].iterate((raw, key) => {
       shelves[name][key] = raw
@@ -46,7 +61,7 @@ type OpenedBackup =
 export async function openBackup(text: string): Promise<OpenedBackup> {
   const read = readBackup(text)
   if (!read.ok) return { ok: false, reasons: read.problems.slice(0, 8).map((problem) => problem.text) }
-  if ((await sha256(checkedText(read.shelves))) !== read.sha256)
+  if ((await sha256(read.checked)) !== read.sha256)
     return {
       ok: false,
       reasons: ['The check sum does not fit the content: the file was changed or damaged.'],

@@ -1,12 +1,13 @@
 import localforage from 'localforage'
 
-/** The browser's shelves: one for plans, one for the shop's own stock, one for settings, one for what happened. */
+/** The browser's shelves: one for plans, one for the shop's own stock, one for settings, one for what happened, one for pictures. */
 const shelf = (storeName: string) => localforage.createInstance({ name: 'ypsos', storeName })
 
 export const planShelf = shelf('plans')
 export const stockShelf = shelf('stock')
 export const settingsShelf = shelf('settings')
 export const logShelf = shelf('log')
+export const pictureShelf = shelf('pictures')
 
 export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }
 

@@ -1,7 +1,7 @@
 import { offOf } from '../kinds/basis'
 import { type HouseRules, USUAL_GUESS_SPREAD } from '../plan/house'
 import type { State } from '../units/scalars'
-import type { Cell, InForce } from '../survey/load-path/limit'
+import { cellParts, type Cell, type InForce } from '../survey/load-path/limit'
 import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 
@@ -67,6 +67,8 @@ export interface Uncertain {
 export interface ChanceProblem {
   readonly unknowns: readonly Unknown[]
   readonly limits: readonly Uncertain[]
+  /** What nobody knows the weight of: what it stands on has no chance that could be given. */
+  readonly blind: readonly string[]
 }
 
 function whoseMass(mass: MassPoint): UnknownOf | undefined {
@@ -147,6 +149,7 @@ export function chanceProblem(survey: Survey): ChanceProblem {
   }
   const limits = survey.loadPath.cells.flatMap((cell): Uncertain[] => {
     if (cell.idle || cell.limit.kind === 'missing') return []
+    if (cellParts(cell).some(({ mass }) => mass.basis === 'unknown')) return []
     return [
       {
         id: `${cell.layer.id} ${cell.state}`,
@@ -158,5 +161,6 @@ export function chanceProblem(survey: Survey): ChanceProblem {
       },
     ]
   })
-  return { unknowns, limits }
+  const nobodyKnows = survey.masses.filter(({ basis }) => basis === 'unknown')
+  return { unknowns, limits, blind: [...new Set(nobodyKnows.map(({ label }) => label))] }
 }

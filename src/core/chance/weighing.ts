@@ -26,7 +26,7 @@ export function weighed(plan: Plan, whose: UnknownOf, kg: number, typed: string)
           ...load,
           what:
             what.kind === 'mass'
-              ? { kind: 'mass', mass: mass(kg) }
+              ? { kind: 'mass', mass: weighedAnew(what.mass, kg, typed) }
               : { ...what, each: { kg: kg / Math.max(1, what.count), basis: 'weighed' } },
         },
       }

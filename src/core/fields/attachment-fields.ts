@@ -1,10 +1,11 @@
 import { ATTACHMENTS, attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { choicesOf } from '../kinds/kind'
 import type { Attachment } from '../plan/vehicle'
-import { listOf, rawOf } from './draft'
+import { listOf, rawOf } from './raw'
 import {
   ID,
   MARKS,
+  choice,
   figures,
   flag,
   group,
@@ -54,7 +55,17 @@ const ATTACHMENT_FIELDS = {
   id: ID,
   kind: ID,
   name: text('Name'),
-  ranges: list('Where feet may go', 'a stretch', range('Feet may go from', 'to', BACK)),
+  ranges: list(
+    'Where feet may go',
+    'a stretch',
+    group('', {
+      ...range('Feet may go from', 'to', BACK).fields,
+      bar: choice('Of which bar', [
+        ['front', 'the foremost alone'],
+        ['rear', 'the rearmost alone'],
+      ]),
+    }),
+  ),
   posts: list('Posts, where no foot goes', 'a post', range('Post from', 'to')),
   notchesXMm: several(length('Only in notches at', 'Empty: anywhere. Several: 300; 600')),
   points: points('Points at'),
@@ -68,6 +79,16 @@ const ATTACHMENT_FIELDS = {
   seatZMm: length('Its seat over the ground', 'Empty when not measured'),
   canopyKg: mass('The canopy’s own mass', 'It weighs on the bed’s sides too'),
   channel: CHANNEL,
+  inside: list(
+    'What sits in either channel already',
+    'something in it',
+    group('', {
+      what: text('In the channel', 'A cleat, a nut of something else'),
+      xMm: length('It sits at', BACK),
+      stays: flag('It stays there'),
+    }),
+    { start: () => ({ what: 'Cleat', stays: true }) },
+  ),
   reinforced: flag('Reinforced inside'),
   roofBears: flag('The roof’s skin bears the load all the same', 'Left open where nobody has said'),
   rated: RATED('What it may carry'),

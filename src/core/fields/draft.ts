@@ -4,6 +4,8 @@ import type { UnitSystem } from '../units/dimension'
 import type { Field, Fields, Group, List, Single, Variants } from './field'
 import type { Rating } from '../plan/rating'
 import type { State } from '../units/scalars'
+import { quantityAlong } from './field-along'
+import { listOf, rawOf, type Raw } from './raw'
 import { byState, RATING_FIELD } from './figures-fields'
 
 /** A thing as a form has it: texts in the shape of the plan. */
@@ -14,13 +16,9 @@ export type DraftOf = { readonly [key: string]: Draft }
 export const WAS = '@'
 /** How the figures of a thing are known, by field; a path is written with colons. */
 export const KNOWN = '?'
+/** Other figures that somebody has for the same fields, by field. */
+export const OTHERS = '!'
 
-export type Raw = Readonly<Record<string, unknown>>
-
-export const isRaw = (value: unknown): value is Raw =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
-export const rawOf = (value: unknown): Raw => (isRaw(value) ? value : {})
-export const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : [])
 const isDraftOf = (draft: Draft | undefined): draft is DraftOf =>
   typeof draft === 'object' && !Array.isArray(draft)
 export const draftOf = (draft: Draft | undefined): DraftOf => (isDraftOf(draft) ? draft : {})
@@ -57,7 +55,7 @@ export function singleText(field: Single, value: unknown, shown: Shown): string 
   if (value === undefined) return ''
   switch (field.is) {
     case 'quantity':
-      return typeof value === 'number' ? quantityText(field, value, shown) : ''
+      return typeof value === 'number' && value !== field.empty ? quantityText(field, value, shown) : ''
     case 'number':
       return typeof value === 'number' ? String(Number((value * (field.times ?? 1)).toFixed(6))) : ''
     case 'flag':
@@ -81,6 +79,29 @@ function severalText(field: Single, values: readonly unknown[], shown: Shown): s
   return parts.length === values.length ? asTyped.join('; ') : texts.join('; ')
 }
 
+/** The other figures of a thing's fields as texts, each as it was typed. */
+export function othersDraft(fields: Fields, raw: Raw, system: UnitSystem): DraftOf {
+  return Object.fromEntries(
+    Object.entries(rawOf(raw['known'])).flatMap(([path, mark]) => {
+      const others = listOf(rawOf(mark)['others'])
+      const field = quantityAlong(fields, raw, path)
+      if (others.length === 0 || !field) return []
+      const texts = others.map(rawOf).map((other, i): DraftOf => ({
+        value: quantityText(field, Number(other['value']), {
+          system,
+          typed: { [path]: other['typed'] },
+          rel: path,
+        }),
+        by: textIn(other['by']),
+        says: textIn(other['says']),
+        unused: textIn(other['unused']),
+        [WAS]: String(i),
+      }))
+      return [[path.replaceAll('.', ':'), texts] as const]
+    }),
+  )
+}
+
 function groupDraft(fields: Fields, value: unknown, shown: Shown): DraftOf {
   const raw = rawOf(value)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
@@ -96,7 +117,9 @@ function groupDraft(fields: Fields, value: unknown, shown: Shown): DraftOf {
           : [[key, toDraft(field, raw[key], within(own, key))] as const],
       ),
     ),
-    ...('known' in fields ? { [KNOWN]: Object.fromEntries(known) } : {}),
+    ...('known' in fields
+      ? { [KNOWN]: Object.fromEntries(known), [OTHERS]: othersDraft(fields, raw, own.system) }
+      : {}),
   }
 }
 

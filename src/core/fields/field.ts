@@ -13,6 +13,8 @@ interface Quantity extends Words {
   readonly is: 'quantity'
   readonly dimension: Dimension
   readonly times?: number
+  /** What the plan keeps where it is left empty. */
+  readonly empty?: number
 }
 /** A figure without one; `times` 100 shows a share as percent. */
 interface Plain extends Words {

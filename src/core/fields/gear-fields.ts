@@ -1,11 +1,9 @@
-import { BASES } from '../kinds/basis'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { GEAR_SHAPES } from '../kinds/gear-shape'
-import { choicesOf, kindsOf } from '../kinds/kind'
+import { choicesOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
 import type { Gear, Opens, Place } from '../plan/gear'
-import type { GearMass, OtherMass } from '../plan/gear-mass'
-import { listOf, type Raw } from './draft'
+import { listOf } from './raw'
 import {
   choice,
   flag,
@@ -27,46 +25,9 @@ import {
 } from './field'
 import { GATES } from './gate-fields'
 import { MOUNT_FIELD, RATED } from './held-fields'
+import { GEAR_MASS } from './mass-field'
 import { FASTENERS } from './joint-fields'
 import { WORK, WORK_PARTS } from './work-fields'
-
-/** A starting value or a target that was typed over is what somebody told. */
-const toldOver = (now: Raw, was: Raw): Raw => {
-  const { basis } = now
-  const form = basis === 'start' || basis === 'target'
-  return form && basis === was['basis'] && now['kg'] !== was['kg'] ? { ...now, basis: 'told' } : now
-}
-
-const knownBy = (label: string) => ({
-  ...choice(
-    label,
-    choicesOf(BASES, ({ word }) => word),
-  ),
-  made: kindsOf(BASES).filter((basis) => !BASES[basis].said),
-})
-
-const MASS = group(
-  '',
-  {
-    kg: mass('Its own weight'),
-    basis: knownBy('Weight known by'),
-    by: text('Weighed by', 'Who, or on which scale'),
-    others: list(
-      'Other weights that somebody has for it',
-      'a weight',
-      group('', {
-        kg: mass('It weighs'),
-        basis: knownBy('Known by'),
-        by: text('Says who'),
-        unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
-        typed: MARKS,
-      } satisfies FieldsOf<OtherMass>),
-    ),
-    spreadPercent: number('Weight may be off by, percent'),
-    typed: MARKS,
-  } satisfies FieldsOf<GearMass>,
-  { settle: toldOver },
-)
 
 const TURNS: readonly (readonly [string, string, readonly number[]])[] = [
   ['all', 'along or across', [0, 90, 180, 270]],
@@ -156,7 +117,9 @@ export const GEAR_FIELD = group(
     widthMm: length('Width, across it'),
     heightMm: length('Height'),
     standMm: length('Stands over the bar by', 'What its mounts lift it'),
-    mass: MASS,
+    hangsMm: length('Something hangs under it by', 'A keel, bindings; empty when nothing does'),
+    risesMm: length('Something stands over it by', 'A stem, bindings'),
+    mass: GEAR_MASS,
     wetKg: mass('More when wet', 'Empty when none'),
     centreOfGravity: group('', {
       xMm: length('Centre of gravity behind its middle', 'Empty: in its middle'),
@@ -186,10 +149,13 @@ export const GEAR_FIELD = group(
     fit: group('', {
       mount: MOUNT_FIELD,
       spreadMm: range('Spread from', 'to', 'Empty when it asks none'),
+      otherSpreadsMm: list('Other spreads it can be set to', 'a spread', range('Spread from', 'to')),
+      likesMm: length('Best at a spread of', 'Empty when any of them is as good'),
       bars: group('', { from: number('On so many bars, from'), to: number('to') }),
       overhangMm: length('Bar past its foot', 'For side loading'),
       besideMm: length('Clear width beside it', 'Empty: the house’s gap'),
       baseMm: length('Each mount covers of the bar'),
+      inCarrier: text('Held in a carrier by', 'Its own straps, a frame clamp'),
     }),
     gates: GATES,
     fasteners: FASTENERS,
@@ -211,7 +177,7 @@ export const GEAR_FIELD = group(
       { title: 'How it opens', keys: ['opens'] },
       {
         title: 'How it may lie, and what it looks like',
-        keys: ['turns', 'onEdge', 'shape', 'outlineMm', 'centreOfGravity'],
+        keys: ['turns', 'onEdge', 'shape', 'outlineMm', 'centreOfGravity', 'hangsMm', 'risesMm'],
       },
       {
         title: 'Weight, wet, wind and speed',

@@ -1,5 +1,5 @@
 import type { Job } from '../plan/placement'
-import { day, group, note, text, type FieldsOf } from './field'
+import { day, group, ID, list, note, text, type FieldsOf } from './field'
 
 /** What a job says of itself besides what is fitted. */
 export const JOB_FIELD = group('Job', {
@@ -12,5 +12,6 @@ export const JOB_FIELD = group('Job', {
     on: day('Came in on'),
     by: text('Taken in by'),
     condition: note('How it came', 'Scratches, dents, what is on it already'),
+    pictures: list('Pictures of it', 'a picture', group('', { id: ID, words: text('What it shows') })),
   }),
 } satisfies FieldsOf<Job>)

@@ -1,5 +1,5 @@
 import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/fastening'
-import { rawOf } from './draft'
+import { rawOf } from './raw'
 import {
   choice,
   flag,

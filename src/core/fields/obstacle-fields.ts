@@ -1,7 +1,7 @@
 import { choicesOf } from '../kinds/kind'
 import { ANTENNA_FORMS, OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import type { Obstacle } from '../plan/vehicle'
-import { listOf, type Raw } from './draft'
+import { listOf, type Raw } from './raw'
 import {
   ID,
   MARKS,
@@ -26,6 +26,11 @@ const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 const WIDTHS: Partial<Record<ObstacleKind, Fields>> = {
   doorEdge: { halfWidthMm: halved('From door edge to door edge') },
+  inBed: {
+    fromXMm: length('It begins at', BACK),
+    toXMm: length('It ends at'),
+    halfWidthMm: halved('Its width'),
+  },
 }
 
 const OBSTACLE_FIELDS = {

@@ -3,6 +3,7 @@ import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
 import { PART_ROLES } from '../kinds/part-role'
 import type { Kit, Part } from '../plan/rack'
+import type { Raw } from './raw'
 import {
   ID,
   MARKS,
@@ -23,6 +24,11 @@ import { FASTENERS } from './joint-fields'
 import { WORK, WORK_PARTS } from './work-fields'
 
 const DOORS = [2, 3, 4, 5].map((each) => [each, String(each)] as const)
+
+const pilotFirst = ({ pilotMm, finalMm }: Raw): Record<string, string> =>
+  typeof pilotMm === 'number' && typeof finalMm === 'number' && pilotMm > finalMm
+    ? { pilotMm: 'A pilot is smaller than the final hole.' }
+    : {}
 
 const KIT = group('What the kit is for', {
   bodies: several(
@@ -47,17 +53,26 @@ const KIT = group('What the kit is for', {
       reversible: flag('It can be undone'),
       pilotMm: length('Pilot'),
       finalMm: length('Final size'),
+      each: list(
+        'Holes that differ from the rest',
+        'a hole',
+        group(
+          '',
+          {
+            name: text('Hole', 'Point 1, left'),
+            pilotMm: length('Its pilot'),
+            finalMm: length('Its final size'),
+            operations: several(text('Done to it', 'In order: pilot; step drill; deburr; prime')),
+          },
+          { check: pilotFirst },
+        ),
+      ),
       layers: several(text('Through', 'From outside in')),
       template: text('By template'),
       seal: text('Sealed with'),
       paint: text('Edges painted with'),
     },
-    {
-      check: ({ pilotMm, finalMm }) =>
-        typeof pilotMm === 'number' && typeof finalMm === 'number' && pilotMm > finalMm
-          ? { pilotMm: 'A pilot is smaller than the final hole.' }
-          : {},
-    },
+    { check: pilotFirst },
   ),
   singleUse: text('Not used again'),
   cannotUndo: text('Cannot be undone'),

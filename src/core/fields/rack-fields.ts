@@ -2,19 +2,22 @@ import { choicesOf } from '../kinds/kind'
 import { RACK_KINDS, type RackKind } from '../kinds/rack-kind'
 import { WHENS } from '../kinds/when'
 import type { Bar, Deck, Profile, Rack } from '../plan/rack'
-import { listOf } from './draft'
+import { listOf, rawOf, type Raw } from './raw'
 import {
   choice,
+  flag,
   group,
   ID,
   kept,
   list,
   MARKS,
+  mass,
   length,
   note,
   number,
   pick,
   quantityOf,
+  range,
   several,
   text,
   type AllOf,
@@ -131,6 +134,16 @@ const FEET: Field = {
   },
 }
 
+/** Of underside and top, the one that was taped last gives the other. */
+function fromTop(now: Raw, was: Raw): unknown {
+  const { topMm, ...rest } = now
+  if (typeof topMm !== 'number') return now
+  const heightMm = Number(rawOf(now['profile'])['heightMm'])
+  const follows = topMm - heightMm
+  if (now['riseMm'] === follows) return now
+  return topMm === was['topMm'] && now['riseMm'] !== was['riseMm'] ? rest : { ...now, riseMm: follows }
+}
+
 export const BAR_FIELD = group(
   'Bar',
   {
@@ -143,14 +156,24 @@ export const BAR_FIELD = group(
     riseMm: length('Room under it'),
     profile: PROFILE,
     feetYMm: FEET,
+    topMm: length('Top over the roof', 'Where the top was taped: the room under it follows'),
+    kg: mass('Its own weight', 'Where bars of the set differ'),
+    attachmentId: choice('Its feet stand on', 'attachments', 'Where the rest of the rack stands on another'),
+    fixedEnd: choice('Fixed end', [
+      ['left', 'left: the right foot is set'],
+      ['right', 'right: the left foot is set'],
+    ]),
+    slides: flag('Left free to slide in its feet', 'One end of a rack over cab and bed'),
     known: MARKS,
     typed: MARKS,
   } satisfies FieldsOf<Bar>,
   {
     parts: [
-      { keys: ['name', 'xMm', 'lengthMm', 'usableMm', 'feetYMm', 'riseMm'] },
+      { keys: ['name', 'xMm', 'lengthMm', 'usableMm', 'feetYMm', 'riseMm', 'topMm'] },
       { title: 'Profile and channel', keys: ['profile', 'capMm'] },
+      { title: 'Where it differs from the others', keys: ['kg', 'attachmentId', 'fixedEnd', 'slides'] },
     ],
+    settle: fromTop,
     check: ({ lengthMm, usableMm, feetYMm }): Record<string, string> => ({
       ...(Number(usableMm) > Number(lengthMm)
         ? { usableMm: 'A bar cannot offer more width than it is long.' }
@@ -171,6 +194,10 @@ const DECK = group('Deck', {
   xMm: length("Deck's middle at"),
   yMm: length('Off the centreline'),
   slatSlotMm: length('Slot between the slats', 'Empty when not measured'),
+  from: choice('Its thickness is from', [
+    ['barTop', 'the bars’ tops up: it lies on them'],
+    ['barUnderside', 'the bars’ undersides up: they lie in it'],
+  ]),
 } satisfies FieldsOf<Deck>)
 
 const RACK_FIELDS = {
@@ -231,6 +258,12 @@ const RACK_FIELDS = {
           front: length('Tower spacing, front', 'From the fit sheet’s row'),
           rear: length('Tower spacing, rear'),
         }),
+        towerMarks: group('', {
+          front: text('Mark on the bar, front', 'Where the sheet gives marks, no lengths'),
+          rear: text('Mark on the bar, rear'),
+        }),
+        spreadMm: range('Spread between the bars from', 'to'),
+        spreadUnused: text('Its spread does not count, because', 'Empty while it does'),
         xMm: group('', {
           front: length('Front bar at'),
           rear: length('Rear bar at'),

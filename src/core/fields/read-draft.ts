@@ -1,27 +1,13 @@
 import { READ_FROM } from '../kinds/how-known'
 import * as z from 'zod'
-import type { Known } from '../plan/known'
 import { issueText } from '../plan/messages'
 import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
 import { STATES } from '../units/scalars'
-import {
-  KNOWN,
-  WAS,
-  draftOf,
-  draftsOf,
-  figuresDraft,
-  isEmpty,
-  isRaw,
-  listOf,
-  rawOf,
-  textOf,
-  toDraft,
-  type Draft,
-  within,
-} from './draft'
+import { WAS, draftOf, draftsOf, figuresDraft, isEmpty, textOf, toDraft, type Draft, within } from './draft'
 import type { Field, Group, List, Variants } from './field'
+import { isRaw, listOf, rawOf } from './raw'
 import { MORE_FIGURES, byState } from './figures-fields'
 import {
   ASKED,
@@ -35,7 +21,10 @@ import {
   type ReadDraft,
   type Reading,
   parsed,
+  same,
+  sameList,
 } from './reading'
+import { knownNow, readOthers } from './read-known'
 import { elementOf, kindOf, mayBeLeftOut, schemaAt } from './schema-walk'
 
 /** The figures that were typed, as ratings. One left as it was keeps all that is known of it. */
@@ -112,9 +101,6 @@ function freeId(taken: readonly Rating[], stem: string): string {
 
 const RATINGS = z.array(ratingSchema)
 
-const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((each, i) => each === b[i])
-
 /** A thing with some of its fields anew: in its own order, so that what nobody touched is the very same. */
 function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
   const raw = rawOf(was)
@@ -127,22 +113,6 @@ function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
     isRaw(was) && next.length === Object.keys(raw).length && next.every(([key, value]) => raw[key] === value)
   return same ? was : Object.fromEntries(next)
 }
-
-/** How each field is known after reading: as the form says, and no starting value once it was typed over. */
-function knownNow(draft: Draft | undefined, was: unknown, changed: ReadonlySet<string>): Known | undefined {
-  const before = rawOf(was)
-  const now = Object.entries(draftOf(draft)).flatMap(([key, mark]) => {
-    const path = key.replaceAll(':', '.')
-    const by = textOf(mark)
-    const old = before[path]
-    const form = by === 'start' || by === 'target'
-    if (by === '' || (form && changed.has(path))) return []
-    return [[path, isRaw(old) && old['by'] === by ? old : { by }] as const]
-  })
-  return now.length > 0 ? (Object.fromEntries(now) as Known) : undefined
-}
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 function readGroup(
   { fields, settle, check }: Group,
@@ -179,7 +149,9 @@ function readGroup(
     const typed = owner.typed.size > 0 || isRaw(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
     values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
     if ('known' in fields) {
-      const known = knownNow(draftOf(draft)[KNOWN], raw['known'], owner.changed)
+      const known = knownNow({ draft, was: raw['known'], changed: owner.changed }, (at) =>
+        readOthers({ draft, was, path, reading }, fields, at),
+      )
       values.set('known', same(known, raw['known']) ? raw['known'] : known)
     }
   }

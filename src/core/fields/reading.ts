@@ -13,8 +13,6 @@ export interface ReadDraft<T> {
   readonly problems: Readonly<Record<string, string>>
 }
 
-/** How a sheet's figures are known where a field does not say otherwise. */
-
 export interface Reading {
   readonly system: UnitSystem
   readonly from: Source['kind'] | undefined
@@ -40,6 +38,11 @@ export const entriesOf = (draft: Draft | undefined): string[] =>
     .split(/[;\n]/)
     .map((each) => each.trim())
     .filter((each) => each !== '')
+
+/** Whether two values say the same, and whether two lists hold the very same things. */
+export const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+export const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((each, i) => each === b[i])
 
 export type Read = { readonly value: unknown } | { readonly problem: string }
 
@@ -105,6 +108,7 @@ export function readSingle(field: Single, { schema, draft, was, path, reading, o
   owner.typed.delete(rel)
   if (text.trim() === '') {
     if (mayBeLeftOut(schema)) return undefined
+    if (field.is === 'quantity' && field.empty !== undefined) return field.empty
     if (field.is === 'text' && z.safeParse(schema, '').success) return ''
     fault(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
     return was ?? standIn(field)

@@ -1,8 +1,8 @@
 import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
-import type { Vehicle } from '../plan/vehicle'
+import type { TailLoad, Vehicle } from '../plan/vehicle'
 import { ATTACHMENT_FIELD } from './attachment-fields'
-import { listOf, rawOf, type Raw } from './draft'
+import { listOf, rawOf, type Raw } from './raw'
 import {
   ID,
   MARKS,
@@ -22,6 +22,7 @@ import {
   type FieldsOf,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
+import { MASS } from './mass-field'
 import { OBSTACLE_FIELD } from './obstacle-fields'
 
 const BACK = 'Behind the windscreen’s upper edge'
@@ -100,19 +101,22 @@ export const VEHICLE_FIELD = group(
       choices: [
         ['stability', 'Front share and stability factor'],
         ['position', 'Place and height'],
+        ['height', 'Height alone'],
       ],
       groupOf: (known) =>
-        known === 'position'
-          ? group('', {
-              known: ID,
-              xMm: length("Behind the windscreen's edge"),
-              heightMm: length('Over the ground'),
-            })
-          : group('', {
-              known: ID,
-              frontShare: percent('On its front axle', 'Percent of its own mass'),
-              staticStabilityFactor: number('Static stability factor', 'Track over twice the height'),
-            }),
+        known === 'height'
+          ? group('', { known: ID, heightMm: length('Over the ground') })
+          : known === 'position'
+            ? group('', {
+                known: ID,
+                xMm: length("Behind the windscreen's edge"),
+                heightMm: length('Over the ground'),
+              })
+            : group('', {
+                known: ID,
+                frontShare: percent('On its front axle', 'Percent of its own mass'),
+                staticStabilityFactor: number('Static stability factor', 'Track over twice the height'),
+              }),
     },
     drive: group('', {
       energy: choice('Driven by', [
@@ -131,6 +135,24 @@ export const VEHICLE_FIELD = group(
       skinZMm: length('Roof’s skin over the ground', 'Where the height is of something else'),
       ratings: figures('What the roof may carry'),
     }),
+    tail: list(
+      'What hangs at the tail',
+      'something at the tail',
+      group('At the tail', {
+        id: ID,
+        name: text('What it is', 'A carrier on the bumper, a trailer’s nose weight'),
+        mass: MASS('It weighs'),
+        xMm: length('Its weight acts at', BACK),
+        zMm: length('Over the ground'),
+        box: group('', {
+          lengthMm: length('It is long', 'Along the vehicle; empty for a nose weight'),
+          widthMm: length('It is wide'),
+          heightMm: length('It is high'),
+        }),
+        typed: MARKS,
+      } satisfies FieldsOf<TailLoad>),
+      { start: (id) => ({ id, name: 'Carrier on the ball', mass: { kg: 0, basis: 'unknown' }, zMm: 600 }) },
+    ),
     cabWallXMm: length('Cab’s rear wall at', 'On a pickup'),
     attachments: list('Rails, points, gutters', 'something that holds a rack', ATTACHMENT_FIELD),
     obstacles: list('Hatch, sunroof, antenna', 'something the load may meet', OBSTACLE_FIELD),
@@ -172,7 +194,7 @@ export const VEHICLE_FIELD = group(
       { title: 'What the load may meet', keys: ['obstacles'] },
       {
         title: 'Weight and balance',
-        keys: ['kerbKg', 'grossKg', 'axleLimitKg', 'trackMm', 'centreOfGravity', 'drive'],
+        keys: ['kerbKg', 'grossKg', 'axleLimitKg', 'trackMm', 'centreOfGravity', 'drive', 'tail'],
       },
       { title: 'What kits ask for', keys: ['years', 'doors', 'trim', 'facts'] },
       { title: 'Where all this is from', keys: ['source', 'note'] },

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { checkedText, printBackup, readBackup, restorePreview, type Shelves } from './backup'
 
-const EMPTY: Shelves = { plans: {}, stock: {}, settings: {}, log: {} }
+const EMPTY: Shelves = { plans: {}, stock: {}, settings: {}, log: {}, pictures: {} }
 const sum = 'a'.repeat(64)
 
 const shelfOf = fc.dictionary(
@@ -11,7 +11,13 @@ const shelfOf = fc.dictionary(
   fc.jsonValue(),
   { maxKeys: 5 },
 )
-const shelvesOf = fc.record({ plans: shelfOf, stock: shelfOf, settings: shelfOf, log: shelfOf })
+const shelvesOf = fc.record({
+  plans: shelfOf,
+  stock: shelfOf,
+  settings: shelfOf,
+  log: shelfOf,
+  pictures: shelfOf,
+})
 
 describe('a backup', () => {
   it('comes back as it was, whatever was kept', () => {
@@ -19,9 +25,23 @@ describe('a backup', () => {
       fc.property(shelvesOf, (shelves) => {
         const read = readBackup(printBackup(shelves, '2026-11-25T10:00:00Z', sum))
         if (!read.ok) throw new Error(read.problems[0]?.text)
-        expect(checkedText(read.shelves)).toBe(checkedText(JSON.parse(JSON.stringify(shelves)) as Shelves))
+        const asText = checkedText(JSON.parse(JSON.stringify(shelves)) as Shelves)
+        expect(checkedText(read.shelves)).toBe(asText)
+        expect(read.checked).toBe(asText)
       }),
     )
+  })
+
+  it('from before there were pictures is read, and its check sum is of what it holds', () => {
+    const { pictures: _, ...old } = EMPTY
+    const text = JSON.stringify({
+      format: 'ypsos-backup',
+      version: 1,
+      madeAt: '2026-11-25T10:00:00Z',
+      sha256: sum,
+      shelves: old,
+    })
+    expect(readBackup(text)).toMatchObject({ ok: true, shelves: EMPTY, checked: JSON.stringify(old) })
   })
 
   it('cut short, of another kind or another version is refused with a reason', () => {

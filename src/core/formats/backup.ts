@@ -5,7 +5,13 @@ import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { readPlan } from './plan-file'
 import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'
 
-export const SHELF_NAMES = ['plans', 'stock', 'settings', 'log'] as const
+/** A picture as it is kept: a JPEG, PNG or WebP in the text that an image takes. */
+export const pictureSchema = z
+  .string()
+  .max(4_000_000)
+  .regex(/^data:image\/(jpeg|png|webp);base64,/)
+
+export const SHELF_NAMES = ['plans', 'stock', 'settings', 'log', 'pictures'] as const
 export type ShelfName = (typeof SHELF_NAMES)[number]
 
 /** Everything a browser keeps, as it is kept: entries by key on each shelf. What no longer reads is kept too. */
@@ -17,11 +23,19 @@ const backupSchema = z.strictObject({
   version: z.literal(1),
   madeAt: z.iso.datetime(),
   sha256: z.string().regex(/^[0-9a-f]{64}$/, 'The check sum is 64 hexadecimal digits.'),
-  shelves: z.strictObject({ plans: entries, stock: entries, settings: entries, log: entries }),
+  shelves: z.strictObject({
+    plans: entries,
+    stock: entries,
+    settings: entries,
+    log: entries,
+    // Backups made before there were any have none.
+    pictures: entries.optional(),
+  }),
 })
+type FiledShelves = z.infer<typeof backupSchema>['shelves']
 
 /** The text that a backup's check sum is taken of. */
-export const checkedText = (shelves: Shelves): string => JSON.stringify(shelves)
+export const checkedText = (shelves: FiledShelves): string => JSON.stringify(shelves)
 
 /** A backup as one file, with the SHA-256 of its content in hexadecimal. */
 export function printBackup(shelves: Shelves, madeAt: string, sha256: string): string {
@@ -29,7 +43,14 @@ export function printBackup(shelves: Shelves, madeAt: string, sha256: string): s
 }
 
 type ReadBackup =
-  | { readonly ok: true; readonly shelves: Shelves; readonly madeAt: string; readonly sha256: string }
+  | {
+      readonly ok: true
+      readonly shelves: Shelves
+      /** What its check sum is taken of. */
+      readonly checked: string
+      readonly madeAt: string
+      readonly sha256: string
+    }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 
 /** Reads a backup's text; its check sum is the caller's to compare with that of `checkedText`. */
@@ -45,7 +66,14 @@ export function readBackup(text: string): ReadBackup {
   }
   const read = backupSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
-  return { ok: true, ...read.data }
+  const { shelves, madeAt, sha256 } = read.data
+  return {
+    ok: true,
+    madeAt,
+    sha256,
+    shelves: { ...shelves, pictures: shelves.pictures ?? {} },
+    checked: checkedText(shelves),
+  }
 }
 
 /** What restoring would do to one shelf, by key. */
@@ -64,6 +92,7 @@ function reads(shelf: ShelfName, key: string, value: unknown): boolean {
   if (shelf === 'plans') return readPlan(value).ok
   if (shelf === 'log') return logEventSchema.safeParse(value).success
   if (shelf === 'settings') return true
+  if (shelf === 'pictures') return pictureSchema.safeParse(value).success
   const kind = STOCK_KINDS.find((each) => key.startsWith(`${each}/`))
   return kind !== undefined && STOCK_SCHEMAS[kind].safeParse(value).success
 }

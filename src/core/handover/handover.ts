@@ -20,10 +20,15 @@ import { playedReadings, torqueRows, type TorqueRow } from '../bay/torque/torque
 
 /** How the car came in, as the sheet prints it; nothing where nobody wrote it down. */
 export function cameLine({ came }: Job): string | undefined {
-  const { on, by, condition } = came ?? {}
-  if (on === undefined && by === undefined && condition === undefined) return undefined
+  const { on, by, condition, pictures = [] } = came ?? {}
+  if (on === undefined && by === undefined && condition === undefined && pictures.length === 0)
+    return undefined
   const who = by === undefined ? '' : `, taken in by ${by}`
-  return `Came in${on === undefined ? '' : ` on ${on}`}${who}${condition === undefined ? '.' : `: ${condition}`}`
+  const kept =
+    pictures.length === 0
+      ? ''
+      : ` ${pictures.length === 1 ? 'A picture is' : `${pictures.length} pictures are`} kept with the job.`
+  return `Came in${on === undefined ? '' : ` on ${on}`}${who}${condition === undefined ? '.' : `: ${condition}`}${kept}`
 }
 
 /** A state of a rack on the sheet: what stands on it, what may still be added, and which link says so. */

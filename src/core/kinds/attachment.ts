@@ -42,10 +42,28 @@ const points = z
 /** Where feet may stand along a rail: anywhere in the ranges but at the posts, or only in notches. */
 const along = {
   gaugeMm: spanMm,
-  ranges: z.array(alongSchema).min(1).max(8),
+  ranges: z
+    .array(
+      z
+        .strictObject({
+          fromMm: positionMm,
+          toMm: positionMm,
+          /** For the foremost or the rearmost bar alone. */
+          bar: z.enum(['front', 'rear']).optional(),
+        })
+        .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.'),
+    )
+    .min(1)
+    .max(8),
   posts: z.array(alongSchema).max(12).optional(),
   notchesXMm: z.array(positionMm).max(40).optional(),
 }
+
+/** What sits in either channel already: cleats, nuts of something else. */
+const inside = z
+  .array(z.strictObject({ what: nameSchema, xMm: positionMm, stays: z.boolean() }))
+  .max(20)
+  .optional()
 
 const attachments = {
   raisedRail: {
@@ -85,7 +103,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
     seat: 'edge',
-    shape: along,
+    shape: { ...along, inside },
   },
   gutter: {
     choice: 'Rain gutters',
@@ -199,7 +217,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Blow out the bed channels; look for cleats.',
     seat: 'top',
-    shape: { ...along, topZMm: spanMm, channel: channelSchema.optional() },
+    shape: { ...along, topZMm: spanMm, channel: channelSchema.optional(), inside },
   },
   bedSocket: {
     choice: 'Bed sockets with latches',

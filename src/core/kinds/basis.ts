@@ -13,7 +13,7 @@ interface BasisTraits {
 
 /**
  * How a mass is known: weighed here, stated by the maker, told by somebody, the customer's guess, filled in by a
- * form, or a target that a fix has set and nobody has weighed yet.
+ * form, or a target that a fix has set and nobody has weighed yet. Of what nobody knows yet, what stands is the least it can be.
  */
 export const BASES = {
   weighed: { word: 'weighed', off: 0.01, doubt: 'weighed only to a hundredth', said: true },
@@ -22,6 +22,7 @@ export const BASES = {
   guess: { word: 'guess', doubt: 'a guess', said: true },
   start: { word: 'starting value', off: 0.25, doubt: 'a starting value of the form', said: false },
   target: { word: 'target', doubt: 'a target', said: false },
+  unknown: { word: 'not known yet', doubt: 'not known yet', said: true },
 } as const satisfies Record<string, BasisTraits>
 export type Basis = keyof typeof BASES
 

@@ -21,7 +21,7 @@ export const HOWS = {
   manual: { word: 'manual', basis: 'maker', readFrom: 'In the vehicle’s manual' },
   sheet: { word: "maker's sheet", basis: 'maker', readFrom: 'On its maker’s sheet' },
   measured: { word: 'measured', basis: 'weighed', readFrom: 'Measured' },
-  told: { word: 'told', basis: 'told', readFrom: 'Told' },
+  told: { word: 'told', basis: 'told', readFrom: 'Told', unsure: true },
   guess: { word: 'guess', basis: 'guess', unsure: true },
   start: { word: 'starting value', basis: 'start', unsure: true, made: true },
   target: { word: 'target', basis: 'target', made: true },

@@ -61,6 +61,11 @@ export const OBSTACLES = {
     opens: undefined,
     shape: { fromXMm: positionMm, toXMm: positionMm, topZMm: spanMm },
   },
+  inBed: {
+    choice: 'Something in the bed: a tool box, a spare wheel',
+    opens: undefined,
+    shape: { fromXMm: positionMm, toXMm: positionMm, halfWidthMm: spanMm, topZMm: spanMm },
+  },
   doorEdge: {
     choice: 'Door edge, for heads',
     opens: undefined,

@@ -3,9 +3,10 @@ import { apply } from '../plan/apply'
 import type { SingleCommand } from '../plan/command'
 import type { Adapter, Fitting, Placement } from '../plan/placement'
 import type { ThingAt } from '../survey/frame/arrangement'
-import { barMoves, chooseBars, spreadWanted, type Spreads } from '../survey/bars/spread'
+import { barMoves, chooseBars, nearestOf, spreadWanted, type Spreads } from '../survey/bars/spread'
 import { adapterFor, askingOf, matchThrough } from '../survey/mounting/match'
 import { offersFor } from '../survey/mounting/offers'
+import type { Intervals } from '../geometry/intervals'
 import { survey as surveyOf, type Survey } from '../survey/survey'
 import { mm, type Phrase } from '../units/phrase'
 import { TOLERANCE } from '../units/tolerance'
@@ -71,13 +72,14 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
 const TRIED = 'tried'
 
 /** The spreads of the plan with one more thing asking. */
-function withAsk(spreads: Spreads, own: readonly number[], wanted: readonly [number, number]): Spreads {
-  const asks = own.slice(1).map((to, i) => ({ by: TRIED, from: own[i] ?? 0, to, spread: [wanted] }))
+function withAsk(spreads: Spreads, own: readonly number[], wanted: Intervals): Spreads {
+  const asks = own.slice(1).map((to, i) => ({ by: TRIED, from: own[i] ?? 0, to, spread: wanted }))
   const member = { id: TRIED, name: 'it', kind: 'thing' as const }
   const pairs = spreads.pairs.map((pair) => {
     const [front, rear] = [spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear)]
-    return asks.some(({ from, to }) => from === front && to === rear)
-      ? { ...pair, wants: [...pair.wants, { member, from: wanted[0], to: wanted[1] }] }
+    const piece = nearestOf(wanted, pair.nowMm)
+    return piece && asks.some(({ from, to }) => from === front && to === rear)
+      ? { ...pair, wants: [...pair.wants, { member, from: piece[0], to: piece[1] }] }
       : pair
   })
   return { ...spreads, pairs, problem: { ...spreads.problem, asks: [...spreads.problem.asks, ...asks] } }
@@ -93,27 +95,23 @@ function stoodOn(survey: Survey, thing: ThingAt): Need | undefined {
     const [front, rear] = [spreads.bars[own[i - 1] ?? -1], spreads.bars[to]]
     if (!front || !rear) continue
     const now = rear.bar.xMm - front.bar.xMm
-    const over = Math.max(wanted[0] - now, now - wanted[1])
-    if (over <= TOLERANCE.lengthMm) continue
+    const piece = nearestOf(wanted, now)
+    if (piece && Math.max(piece[0] - now, now - piece[1]) <= TOLERANCE.lengthMm) continue
+    const asks: Phrase = piece
+      ? [mm(piece[0]), ' to ', mm(piece[1])]
+      : ['its own that its parts cannot agree on']
     const asked = withAsk(spreads, own, wanted)
     const xs = chooseBars(asked, survey.plan.rules.spread) ?? chooseBars(asked, 'frontStays')
     const commands = xs ? barMoves(spreads, xs) : []
     return commands.length > 0
       ? {
           rule: 'spread',
-          words: [`with the bars moved for a spread of `, mm(wanted[0]), ' to ', mm(wanted[1])],
+          words: ['with the bars moved for a spread of ', ...asks],
           cure: { kind: 'bars', commands },
         }
       : {
           rule: 'spread',
-          words: [
-            'wants a spread of ',
-            mm(wanted[0]),
-            ' to ',
-            mm(wanted[1]),
-            '; the bars stand at ',
-            mm(now),
-          ],
+          words: ['wants a spread of ', ...asks, '; the bars stand at ', mm(now)],
           cure: undefined,
         }
   }

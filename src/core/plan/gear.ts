@@ -28,11 +28,16 @@ import { workSchema } from './work'
 const fitSchema = z.strictObject({
   mount: mountSchema,
   spreadMm: rangeSchema.optional(),
+  /** Other spreads that its mounts can be set to, and the one it is best at. */
+  otherSpreadsMm: z.array(rangeSchema).max(6).optional(),
+  likesMm: spanMm.optional(),
   bars: z.strictObject({ from: z.number().int().min(1), to: z.number().int().max(8) }).optional(),
   overhangMm: sizeMm.optional(),
   besideMm: sizeMm.optional(),
   /** How much of the channel each of its feet covers, along the bar. */
   baseMm: spanMm.optional(),
+  /** What holds it where it goes in a carrier: its own straps, a frame clamp, a wheel strap. */
+  inCarrier: nameSchema.optional(),
 })
 
 /**
@@ -82,6 +87,9 @@ export const gearSchema = z.strictObject({
   widthMm: spanMm,
   heightMm: spanMm,
   standMm: sizeMm.optional(),
+  /** How far something of it hangs under its underside or stands over its top: bindings, a stem, a keel. */
+  hangsMm: sizeMm.optional(),
+  risesMm: sizeMm.optional(),
   mass: gearMassSchema,
   wetKg: massKg.optional(),
   centreOfGravity: z.strictObject({ xMm: positionMm, yMm: positionMm, zMm: sizeMm }).optional(),

@@ -38,9 +38,15 @@ export function brokenReferences(plan: Plan): Broken[] {
   plan.racks.forEach((rack, r) => {
     rackIds(rack.id, ['racks', r, 'id'])
     rack.parts.forEach((part, p) => partIds(part.id, ['racks', r, 'parts', p, 'id']))
-    barsOf(rack).forEach((bar, b) => barIds(bar.id, ['racks', r, 'bars', b, 'id']))
-    if (!plan.vehicle.attachments.some((a) => a.id === rack.attachmentId))
-      say(['racks', r, 'attachmentId'], `The vehicle has no attachment "${rack.attachmentId}".`)
+    const standing = (id: string, path: (string | number)[]) => {
+      if (!plan.vehicle.attachments.some((a) => a.id === id))
+        say(path, `The vehicle has no attachment "${id}".`)
+    }
+    standing(rack.attachmentId, ['racks', r, 'attachmentId'])
+    barsOf(rack).forEach((bar, b) => {
+      barIds(bar.id, ['racks', r, 'bars', b, 'id'])
+      if (bar.attachmentId !== undefined) standing(bar.attachmentId, ['racks', r, 'bars', b, 'attachmentId'])
+    })
   })
 
   const gearById = new Map(plan.gear.map((gear) => [gear.id, gear]))

@@ -4,14 +4,33 @@ import { kindsOf } from '../kinds/kind'
 
 const howSchema = z.enum(kindsOf(HOWS))
 
-/** Beside an object's numbers: how each is known, by the name of its field. What is not listed was typed by somebody. */
-export const knownSchema = z.record(z.string().max(60), z.strictObject({ by: howSchema }))
+/** Another figure that somebody has for the same field, in its unit; `unused` says why it does not count. */
+const otherFigureSchema = z.strictObject({
+  value: z.number().min(-1e9).max(1e9),
+  by: howSchema,
+  says: z.string().max(80).optional(),
+  unused: z.string().max(200).optional(),
+  typed: z.string().max(60).optional(),
+})
+export type OtherFigure = z.infer<typeof otherFigureSchema>
+
+/** Beside an object's numbers: how each is known, by the name of its field, and what else is said of it. What is not listed was typed by somebody. */
+export const knownSchema = z.record(
+  z.string().max(60),
+  z.strictObject({ by: howSchema, others: z.array(otherFigureSchema).max(8).optional() }),
+)
 export type Known = z.infer<typeof knownSchema>
 
 /** The marks of an object less those of some fields; nothing where none is left. */
 export function knownWithout(known: Known | undefined, fields: readonly string[]): Known | undefined {
   const left = Object.entries(known ?? {}).filter(([field]) => !fields.includes(field))
   return left.length > 0 ? Object.fromEntries(left) : undefined
+}
+
+/** The marks of an object of which one field was typed anew: it is what somebody told; what others say of it stays. */
+export function typedOver(known: Known | undefined, field: string): Known | undefined {
+  const others = known?.[field]?.others
+  return others ? { ...known, [field]: { by: 'told', others } } : knownWithout(known, [field])
 }
 
 /** How a field of a thing is known, where somebody or a form has said it. */

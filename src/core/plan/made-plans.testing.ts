@@ -310,6 +310,16 @@ const vehicleDraw = fc.record({
   channelMm: maybe(fc.constantFrom(11, 20)),
   section: fc.boolean(),
   door: maybe(fc.integer({ min: 1500, max: 3200 })),
+  tail: maybe(fc.record({ kg: kilos, basis: fc.constantFrom(...kindsOf(BASES)) })),
+  /** What somebody else says of a bar's room, of a part's weight, and of the spread. */
+  apart: fc.record({
+    riseMm: maybe(fc.integer({ min: 0, max: 200 })),
+    eachKg: maybe(kilos),
+    spreadMm: maybe(fc.constantFrom(600, 700, 900)),
+  }),
+  /** Whether the rearmost bar stands on something else. */
+  split: fc.integer({ min: 0, max: 4 }).map((each) => each === 0),
+  barKg: maybe(fc.integer({ min: 1, max: 9 })),
 })
 
 function vehicleFrom(draw: Of<typeof vehicleDraw>): Vehicle {
@@ -320,8 +330,22 @@ function vehicleFrom(draw: Of<typeof vehicleDraw>): Vehicle {
     id: 'vehicle',
     name: 'Made vehicle',
     roof: { ...sizes.roof, ratings: ratingsFrom('roof', draw.roof) },
-    attachments: [attachmentFrom(draw.attachment, sizes, draw.hold)],
+    attachments: [
+      attachmentFrom(draw.attachment, sizes, draw.hold),
+      ...(draw.split
+        ? [
+            {
+              ...attachmentFrom(draw.attachment === 'bedRail' ? 'gutter' : 'bedRail', sizes, draw.hold),
+              id: 'second',
+              name: 'What holds its end',
+            },
+          ]
+        : []),
+    ],
     obstacles: draw.obstacles,
+    ...(draw.tail
+      ? { tail: [{ id: 'ball', name: 'On the ball', mass: draw.tail, xMm: 3100, zMm: 500 }] }
+      : {}),
     ...(kerbKg === undefined ? {} : { kerbKg }),
     ...(kerbKg === undefined || payloadKg === undefined ? {} : { grossKg: kerbKg + payloadKg }),
     ...(balance
@@ -349,7 +373,15 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
           ...rest,
           eachKg: each.kg / 4,
           rated: ratedFrom(part.id, each.rated),
-          ...(each.start ? { known: { eachKg: { by: 'start' } } } : {}),
+          ...(each.start
+            ? { known: { eachKg: { by: 'start' } } }
+            : i === 0 && draw.apart.eachKg !== undefined
+              ? {
+                  known: {
+                    eachKg: { by: 'sheet', others: [{ value: draw.apart.eachKg, by: 'weighed' }] },
+                  },
+                }
+              : {}),
           ...(draw.kit && part.role === 'feet' ? { kit: draw.kit } : {}),
           ...(draw.channelMm !== undefined && part.role === 'feet'
             ? {
@@ -392,13 +424,34 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
       : {
           fitSheet: {
             source: SHEET,
-            rows: [{ profile: 'aero' as const, towerMm: { front: draw.towerMm, rear: draw.towerMm } }],
+            rows: [
+              {
+                profile: 'aero' as const,
+                towerMm: { front: draw.towerMm, rear: draw.towerMm },
+                ...(draw.apart.spreadMm === undefined
+                  ? {}
+                  : { spreadMm: { fromMm: draw.apart.spreadMm, toMm: draw.apart.spreadMm + 100 } }),
+              },
+            ],
           },
         }),
     bars: rack.bars.map((bar, i) => ({
       ...bar,
       xMm: draw.moveBars ? (draw.xs[i] ?? bar.xMm) : bar.xMm,
       ...(draw.section ? { profile: { ...bar.profile, ...SECTION } } : {}),
+      ...(draw.split && i > 0 && i === rack.bars.length - 1 ? { attachmentId: 'second' } : {}),
+      ...(draw.barKg === undefined || i > 0 ? {} : { kg: draw.barKg }),
+      ...(draw.apart.riseMm === undefined || i > 0
+        ? {}
+        : {
+            known: {
+              ...bar.known,
+              riseMm: {
+                by: 'told' as const,
+                others: [{ value: draw.apart.riseMm, by: 'measured' as const }],
+              },
+            },
+          }),
     })),
   }
 }

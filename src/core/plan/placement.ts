@@ -2,6 +2,7 @@ import { mountSchema, rangeSchema } from '../kinds/mount'
 import { whenSchema } from '../kinds/when'
 import * as z from 'zod'
 import { turnSchema } from './gear'
+import { gearMassSchema } from './gear-mass'
 import { massSchema, ratedSchema } from './rating'
 import {
   idSchema,
@@ -26,7 +27,7 @@ export const loadSchema = z.strictObject({
   /** Where it lies, from the thing's own middle as at turn 0; left out, at the thing's centre of gravity. */
   atMm: z.strictObject({ xMm: positionMm, yMm: positionMm }).optional(),
   what: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('mass'), mass: massSchema }),
+    z.strictObject({ kind: z.literal('mass'), mass: gearMassSchema }),
     z.strictObject({
       kind: z.literal('fluid'),
       fluid: z.enum(['petrol', 'diesel', 'water']),
@@ -147,6 +148,11 @@ export const jobSchema = z.strictObject({
       on: z.iso.date().optional(),
       by: z.string().max(80).optional(),
       condition: z.string().max(2000).optional(),
+      /** Pictures of it, by the id under which they are kept beside the plan. */
+      pictures: z
+        .array(z.strictObject({ id: idSchema, words: z.string().max(200) }))
+        .max(12)
+        .optional(),
     })
     .optional(),
 })

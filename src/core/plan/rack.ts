@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
-import { channelSchema, mountSchema } from '../kinds/mount'
+import { channelSchema, mountSchema, rangeSchema } from '../kinds/mount'
 import { knownSchema } from './known'
 import { ratedSchema, sourceSchema } from './rating'
 import {
@@ -23,6 +23,20 @@ import { partRoleSchema } from '../kinds/part-role'
 import { whenSchema } from '../kinds/when'
 import { workSchema } from './work'
 
+const PILOT = 'A pilot is smaller than the final hole.'
+const pilotTooLarge = (pilotMm?: number, finalMm?: number): boolean =>
+  pilotMm !== undefined && finalMm !== undefined && pilotMm > finalMm
+
+/** One hole of a kit by its name on the vehicle, with its own sizes and what is done to it, in order. */
+const holeSchema = z
+  .strictObject({
+    name: nameSchema,
+    pilotMm: spanMm.optional(),
+    finalMm: spanMm.optional(),
+    operations: z.array(nameSchema).max(10).optional(),
+  })
+  .refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), { path: ['pilotMm'], error: PILOT })
+
 /**
  * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
  * besides; a rail shape may need an adapter of its own, by name.
@@ -43,11 +57,17 @@ const kitSchema = z.strictObject({
       reversible: z.boolean(),
       pilotMm: spanMm.optional(),
       finalMm: spanMm.optional(),
+      /** Holes of other sizes than the rest, or with work of their own. */
+      each: z.array(holeSchema).max(40).optional(),
       /** What is drilled through, from outside in. */
       layers: z.array(nameSchema).max(6).optional(),
       template: nameSchema.optional(),
       seal: nameSchema.optional(),
       paint: nameSchema.optional(),
+    })
+    .refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), {
+      path: ['pilotMm'],
+      error: PILOT,
     })
     .optional(),
   singleUse: z.string().max(200).optional(),
@@ -113,6 +133,9 @@ const profileSchema = z.strictObject({
 })
 export type Profile = z.infer<typeof profileSchema>
 
+/** Below this two lengths are one and the same, but for the machine's rounding. mm. */
+const SAME_MM = 0.01
+
 /**
  * A bar across the vehicle (or a platform's cross-member). `riseMm` runs from the rack's datum (roof top, or
  * top of the bed rail) to the bar's underside. Length is overall, end caps included. Feet stand at `feetYMm`.
@@ -128,6 +151,16 @@ export const barSchema = z
     riseMm: sizeMm,
     profile: profileSchema,
     feetYMm: z.array(positionMm).min(2).max(6),
+    /** What its feet stand on where that is not what the rest of the rack stands on. */
+    attachmentId: idSchema.optional(),
+    /** What this bar alone weighs where bars of a set differ. */
+    kg: massKg.optional(),
+    /** Where its top was taped instead of its underside: the rise follows from it. */
+    topMm: sizeMm.optional(),
+    /** One end's foot is fixed to the bar, and the other is set along it. */
+    fixedEnd: z.enum(['left', 'right']).optional(),
+    /** Left free to slide in its feet, as one end of a rack over cab and bed is. */
+    slides: z.boolean().optional(),
     known: knownSchema.optional(),
     typed: typedSchema.optional(),
   })
@@ -135,11 +168,21 @@ export const barSchema = z
     path: ['usableMm'],
     error: 'A bar cannot offer more width than it is long.',
   })
+  .refine(
+    ({ topMm, riseMm, profile }) =>
+      topMm === undefined || Math.abs(topMm - riseMm - profile.heightMm) < SAME_MM,
+    { path: ['topMm'], error: 'Top and underside of a bar are its profile’s height apart.' },
+  )
   .refine((bar) => bar.feetYMm.every((y, i) => i === 0 || y > (bar.feetYMm[i - 1] ?? y)), {
     path: ['feetYMm'],
     error: 'List the feet from left to right, each at its own place.',
   })
 export type Bar = z.infer<typeof barSchema>
+
+/** A bar at another height: its underside over what it is measured from, mm. What was taped to its top holds no longer. */
+export function withRise({ topMm: _, ...bar }: Bar, riseMm: number): Bar {
+  return { ...bar, riseMm }
+}
 
 /** A flat deck on the bars: its centre, its size and its own thickness. */
 const deckSchema = z.strictObject({
@@ -150,15 +193,31 @@ const deckSchema = z.strictObject({
   heightMm: spanMm,
   /** The mouth of the slots between its slats. */
   slatSlotMm: spanMm.optional(),
+  /** What its thickness is on top of, where that is not the bars' tops: bars that lie in it have it from their underside. */
+  from: z.enum(['barTop', 'barUnderside']).optional(),
 })
 export type Deck = z.infer<typeof deckSchema>
 
-/** A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, and where they go. */
-const fitSheetRowSchema = z.strictObject({
-  profile: profileKindSchema,
-  towerMm: z.strictObject({ front: spanMm, rear: spanMm }),
-  xMm: z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm }).optional(),
-})
+const markText = z.string().min(1).max(20)
+
+/**
+ * A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, as a length or as the mark printed
+ * on the bar at which the foot is set; where the bars go; and the spread it wants between them.
+ */
+const fitSheetRowSchema = z
+  .strictObject({
+    profile: profileKindSchema,
+    towerMm: z.strictObject({ front: spanMm, rear: spanMm }).optional(),
+    towerMarks: z.strictObject({ front: markText, rear: markText }).optional(),
+    xMm: z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm }).optional(),
+    spreadMm: rangeSchema.optional(),
+    /** Why its spread does not count though the sheet has it. */
+    spreadUnused: z.string().max(200).optional(),
+  })
+  .refine(({ towerMm, towerMarks }) => towerMm !== undefined || towerMarks !== undefined, {
+    path: ['towerMm'],
+    error: 'A row gives the tower spacing, as lengths or as marks.',
+  })
 
 const common = {
   id: idSchema,

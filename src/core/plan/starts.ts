@@ -7,7 +7,7 @@ import { barsOf } from './rack'
 
 /** One starting value: whose field it is. */
 export const startSchema = z.strictObject({
-  of: z.enum(['vehicle', 'rack', 'part', 'bar', 'gear']),
+  of: z.enum(['vehicle', 'attachment', 'obstacle', 'rack', 'part', 'bar', 'gear']),
   id: idSchema,
   field: z.string().min(1).max(60),
 })
@@ -34,7 +34,11 @@ export function confirmed(plan: Plan, starts: readonly Start[]): Plan {
     starts.filter((each) => each.of === of && each.id === id).map(({ field }) => field)
   return {
     ...plan,
-    vehicle: without(plan.vehicle, fieldsOf('vehicle', plan.vehicle.id)),
+    vehicle: {
+      ...without(plan.vehicle, fieldsOf('vehicle', plan.vehicle.id)),
+      attachments: plan.vehicle.attachments.map((each) => without(each, fieldsOf('attachment', each.id))),
+      obstacles: plan.vehicle.obstacles.map((each) => without(each, fieldsOf('obstacle', each.id))),
+    },
     racks: plan.racks.map((rack) => {
       const marked = without(rack, fieldsOf('rack', rack.id))
       const parts = marked.parts.map((part) => without(part, fieldsOf('part', part.id)))
@@ -56,6 +60,8 @@ export function startsOf(plan: Plan): Start[] {
     )
   return [
     ...marks('vehicle', plan.vehicle),
+    ...plan.vehicle.attachments.flatMap((each) => marks('attachment', each)),
+    ...plan.vehicle.obstacles.flatMap((each) => marks('obstacle', each)),
     ...plan.racks.flatMap((rack) => [
       ...marks('rack', rack),
       ...rack.parts.flatMap((part) => marks('part', part)),
@@ -70,6 +76,10 @@ export function startsOf(plan: Plan): Start[] {
 
 /** Whether anything of the plan is marked as filled in by a form or guessed: only then can a verdict hang on that. */
 export const hasUnsure = ({ vehicle, racks, gear }: Plan): boolean =>
-  [vehicle, ...racks.flatMap((rack) => [rack, ...barsOf(rack)]), ...gear].some((thing: Marked) =>
-    Object.keys(thing.known ?? {}).some((field) => isUnsure(thing, field)),
-  )
+  [
+    vehicle,
+    ...vehicle.attachments,
+    ...vehicle.obstacles,
+    ...racks.flatMap((rack) => [rack, ...barsOf(rack)]),
+    ...gear,
+  ].some((thing: Marked) => Object.keys(thing.known ?? {}).some((field) => isUnsure(thing, field)))

@@ -4,7 +4,7 @@ import { attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attac
 import { bodySchema } from '../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import { knownSchema } from './known'
-import { ratedSchema, ratingSchema, sourceSchema } from './rating'
+import { massSchema, ratedSchema, ratingSchema, sourceSchema } from './rating'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from '../units/scalars'
 
 const common = {
@@ -36,6 +36,18 @@ const obstacleSchema = unionOf<'kind', typeof OBSTACLES, Record<ObstacleKind, ty
 )
 export type Obstacle = z.infer<typeof obstacleSchema>
 
+/** Something at the tail: its mass where it acts, and its box where it has one. On the ball there is none. */
+const tailLoadSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  mass: massSchema,
+  xMm: positionMm,
+  zMm: sizeMm,
+  box: z.strictObject({ lengthMm: spanMm, widthMm: spanMm, heightMm: spanMm }).optional(),
+  typed: typedSchema.optional(),
+})
+export type TailLoad = z.infer<typeof tailLoadSchema>
+
 /**
  * A vehicle in its own frame (after SAE J1100's axes, from memory): x rearward from the windscreen's upper
  * edge, y to the vehicle's right from the centreline, z up from the ground, vehicle unladen.
@@ -61,6 +73,7 @@ export const vehicleSchema = z.strictObject({
   centreOfGravity: z
     .discriminatedUnion('known', [
       z.strictObject({ known: z.literal('position'), xMm: positionMm, heightMm: spanMm }),
+      z.strictObject({ known: z.literal('height'), heightMm: spanMm }),
       z.strictObject({
         known: z.literal('stability'),
         frontShare: z.number().min(0).max(1),
@@ -90,6 +103,8 @@ export const vehicleSchema = z.strictObject({
     .array(z.strictObject({ what: nameSchema, has: z.boolean() }))
     .max(30)
     .optional(),
+  /** What hangs at its tail while it drives: a carrier on the bumper, a trailer's nose weight on the ball. */
+  tail: z.array(tailLoadSchema).max(8).optional(),
   /** Where a pickup's cab ends: its rear wall. */
   cabWallXMm: positionMm.optional(),
   attachments: z.array(attachmentSchema).max(20),

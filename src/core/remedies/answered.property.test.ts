@@ -39,6 +39,8 @@ const MET: Readonly<Record<Extract<AskTarget, { field: string }>['field'], numbe
   seen: 40,
   holds: 3,
   massHolds: 5,
+  figureHolds: 5,
+  sheetSpread: 2,
   gearMass: 50,
   loadMass: 20,
   partMass: 20,

@@ -1,8 +1,12 @@
 import type { RatingOwner } from '../plan/commands/of-rating'
 import type { Command } from '../plan/command'
 import { weighedAnew, whichHolds } from '../plan/gear-mass'
+import type { Load } from '../plan/placement'
 import type { Plan } from '../plan/plan'
+import { HOWS } from '../kinds/how-known'
+import { figureHolds, figuresApart, type FigureSheet } from '../plan/figures-apart'
 import type { Part } from '../plan/rack'
+import { spreadHolds } from './spread-holds'
 import type { Mass, Rating, Source } from '../plan/rating'
 import type { Attachment, Obstacle } from '../plan/vehicle'
 import type { Ask, AskTarget, Where } from '../review/ask'
@@ -56,6 +60,9 @@ function freeId(taken: readonly { readonly id: string }[], stem: string): string
   return `${stem}-${at}`
 }
 
+const loadOf = (plan: Plan, of: { placementId: string; loadId: string }): Load | undefined =>
+  plan.placements.find(({ id }) => id === of.placementId)?.loads.find(({ id }) => id === of.loadId)
+
 const weighed = ({ value, typed }: Extract<Answer, { kind: 'number' }>): Mass => ({
   kg: value,
   basis: 'weighed',
@@ -79,6 +86,17 @@ const onObstacle = ({ vehicle }: Plan, id: string, edit: (obstacle: Obstacle) =>
   do: 'setVehicle',
   vehicle: { ...vehicle, obstacles: vehicle.obstacles.map((each) => (each.id === id ? edit(each) : each)) },
 })
+
+/** The edit that puts a sheet as a plan has it. */
+function sheetSet({ vehicle, racks, gear }: Plan, sheet: FigureSheet): Command | undefined {
+  if (sheet.of === 'vehicle') return { do: 'setVehicle', vehicle }
+  if (sheet.of === 'rack') {
+    const rack = racks.find(({ id }) => id === sheet.id)
+    return rack && { do: 'setRack', rack }
+  }
+  const own = gear.find(({ id }) => id === sheet.id)
+  return own && { do: 'setGear', gear: own }
+}
 
 function chosen(plan: Plan, target: AskTarget, value: string): Command | undefined {
   if ('open' in target) return undefined
@@ -111,11 +129,33 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
       }
     }
     case 'massHolds': {
-      const mass = plan.gear.find(({ id }) => id === target.gearId)?.mass
+      const { of } = target
       const place = target.options.findIndex(([at]) => at === value)
-      if (!mass || place < 0) return undefined
-      return { do: 'setGearMass', gearId: target.gearId, mass: whichHolds(mass, place) }
+      if (place < 0) return undefined
+      if ('gearId' in of) {
+        const mass = plan.gear.find(({ id }) => id === of.gearId)?.mass
+        return mass && { do: 'setGearMass', gearId: of.gearId, mass: whichHolds(mass, place) }
+      }
+      const load = loadOf(plan, of)
+      if (load?.what.kind !== 'mass') return undefined
+      const what = { ...load.what, mass: whichHolds(load.what.mass, place) }
+      return { do: 'setLoad', placementId: of.placementId, load: { ...load, what } }
     }
+    case 'figureHolds': {
+      const place = target.options.findIndex(([at]) => at === value)
+      const path = [...target.owner, target.name].join('.')
+      const apart = figuresApart(plan).find(
+        ({ sheet, owner, field }) =>
+          JSON.stringify(sheet) === JSON.stringify(target.sheet) && [...owner, field].join('.') === path,
+      )
+      if (!apart || place < 0) return undefined
+      return sheetSet(
+        figureHolds(plan, apart, place, (how) => HOWS[how].word),
+        target.sheet,
+      )
+    }
+    case 'sheetSpread':
+      return value === 'points' || value === 'sheet' ? spreadHolds(plan, target.rackId, value) : undefined
     case 'roofBears':
       return onAttachment(plan, target.attachmentId, (each) =>
         each.kind === 'drilledTop' ? { ...each, roofBears: value === 'yes' } : each,
@@ -155,12 +195,11 @@ function numbered(
       return mass && { do: 'setGearMass', gearId: target.gearId, mass: weighedAnew(mass, value, typed) }
     }
     case 'loadMass': {
-      const placement = plan.placements.find(({ id }) => id === target.placementId)
-      const load = placement?.loads.find(({ id }) => id === target.loadId)
+      const load = loadOf(plan, target)
       if (!load || load.what.kind === 'fluid') return undefined
       const what =
         load.what.kind === 'mass'
-          ? { kind: 'mass' as const, mass: weighed(answer) }
+          ? { kind: 'mass' as const, mass: weighedAnew(load.what.mass, value, typed) }
           : { ...load.what, each: weighed(answer) }
       return { do: 'setLoad', placementId: target.placementId, load: { ...load, what } }
     }

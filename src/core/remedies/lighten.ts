@@ -148,9 +148,8 @@ export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): C
   const { owner } = cell.layer
   if (owner?.of !== 'part') return []
   const now = survey.plan.racks.flatMap((rack) => rack.parts).find((part) => part.id === owner.id)
-  const under = survey.racks.find((at) => at.rack.parts.some((part) => part.id === owner.id))?.attachment
-    ?.kind
-  if (!now || !under) return []
+  const under = survey.racks.find((at) => at.rack.parts.some((part) => part.id === owner.id))?.attachments
+  if (!now || !under || under.length === 0) return []
   return stock.parts
     .filter(
       (part) =>
@@ -159,7 +158,7 @@ export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): C
         part.name !== now.name &&
         part.rated.by === 'own',
     )
-    .filter((part) => part.suits?.includes(under))
+    .filter((part) => under.every(({ kind }) => part.suits?.includes(kind)))
     .map((part) => ({
       kind: 'swap',
       message: [`Change to ${part.name}`],

@@ -1,4 +1,5 @@
 import type { RatingOwner } from '../plan/commands/of-rating'
+import type { FigureSheet } from '../plan/figures-apart'
 import type { State } from '../units/scalars'
 import type { Dimension } from '../units/dimension'
 
@@ -20,6 +21,9 @@ export const WHERE_WORD: Readonly<Record<Where, string>> = {
 /** Numbers of the vehicle that one field answers. */
 type VehicleField = 'kerbKg' | 'grossKg' | 'cabWallXMm' | 'skinZMm'
 
+/** Whose weight it is: a piece of gear's, or a load's in or on one. */
+export type WeightOf = { readonly gearId: string } | { readonly placementId: string; readonly loadId: string }
+
 /** Which field of the plan takes the answer. */
 export type AskTarget =
   | {
@@ -38,10 +42,23 @@ export type AskTarget =
       readonly options: readonly (readonly [ratingId: string, words: string])[]
     }
   | {
-      /** Which of several weights of a piece of gear holds; the first is the one that counts. */
+      /** Which of several weights of a thing holds; the first is the one that counts. */
       readonly field: 'massHolds'
-      readonly gearId: string
+      readonly of: WeightOf
       readonly options: readonly (readonly [place: string, words: string])[]
+    }
+  | {
+      /** Which of several figures for one field of a sheet holds; the first is the one in use. */
+      readonly field: 'figureHolds'
+      readonly sheet: FigureSheet
+      readonly owner: readonly string[]
+      readonly name: string
+      readonly options: readonly (readonly [place: string, words: string])[]
+    }
+  | {
+      /** What a fit sheet and the vehicle's points say of a spread: which of them holds. */
+      readonly field: 'sheetSpread'
+      readonly rackId: string
     }
   | { readonly field: 'seen'; readonly owner: RatingOwner; readonly ratingId: string }
   | { readonly field: 'gearMass'; readonly gearId: string }
@@ -103,7 +120,16 @@ export function inputOf(target: AskTarget): AskInput {
       }
     case 'holds':
     case 'massHolds':
+    case 'figureHolds':
       return { kind: 'choice', options: target.options }
+    case 'sheetSpread':
+      return {
+        kind: 'choice',
+        options: [
+          ['points', 'The points, as they are entered'],
+          ['sheet', 'The sheet: the rear points are where it puts them'],
+        ],
+      }
     case 'seen':
       return {
         kind: 'choice',

@@ -51,7 +51,11 @@ export function hangsOf(cell: Cell, rules: HouseRules): readonly Hang[] {
   return hangs
 }
 
-/** The weights of gear that somebody else has, where the verdict would turn with one: it is one fact wherever it stands. */
+/** What is weighed as one: a piece of gear wherever it stands, a load in its thing. */
+const weighedAs = (mass: CellPart['mass']): string | undefined =>
+  mass.of === 'gear' ? `gear ${mass.thing.gear.id}` : mass.of === 'load' ? mass.id : undefined
+
+/** The weights of gear and loads that somebody else has, where the verdict would turn with one: it is one fact wherever it stands. */
 function* otherHangs(
   { kg, limit }: Cell,
   parts: readonly CellPart[],
@@ -61,15 +65,31 @@ function* otherHangs(
   const asked = new Set<string>()
   for (const part of parts) {
     const { mass } = part
-    if (mass.of !== 'gear' || asked.has(mass.thing.gear.id)) continue
-    const { id } = mass.thing.gear
+    const id = weighedAs(mass)
+    if (id === undefined || !mass.others || asked.has(id)) continue
     asked.add(id)
-    const alike = parts.filter((each) => each.mass.of === 'gear' && each.mass.thing.gear.id === id)
-    for (const other of mass.others ?? []) {
+    const alike = parts.filter((each) => weighedAs(each.mass) === id)
+    for (const other of mass.others) {
       const offKg = alike.reduce((sum, { fraction }) => sum + fraction * (other.kg - mass.kg), 0)
       if (turns(kg + offKg, limit.kg))
         yield { on: 'other', part, other, sumKg: kg + offKg, limitKg: limit.kg }
     }
+  }
+}
+
+/**
+ * What nobody knows the weight of, anywhere on the link: it may weigh so much that its own foot or bar is the fullest one.
+ * What stands is the least it can be, and there is no upper end that would not turn it.
+ */
+function* unknownHangs({ layer, state, counting, kg, limit }: Cell): Iterable<Hang> {
+  if (limit.kind === 'missing') return
+  const list = counting === 'everything' ? [...layer.load, ...layer.own] : layer.load
+  const asked = new Set<CellPart['mass']>()
+  for (const { mass, fraction } of list) {
+    if (mass.basis !== 'unknown' || fraction <= 0 || !mass.states.includes(state) || asked.has(mass)) continue
+    asked.add(mass)
+    const part = { mass, fraction, kg: mass.kg * fraction, countedKg: mass.kg * fraction * mass.factor }
+    yield { on: 'mass', part, sumKg: kg, limitKg: limit.kg }
   }
 }
 
@@ -86,6 +106,7 @@ function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
     const sumKg = over ? cell.kg - off : cell.kg + off
     if (turns(sumKg, limit.kg)) hangs.push({ on: 'mass', part, sumKg, limitKg: limit.kg })
   }
+  if (!over) hangs.push(...unknownHangs(cell))
   hangs.push(...otherHangs(cell, parts, turns))
   // Guesses are counted with the house's margin all together: over by that alone hangs on them.
   if (!over && exceeds(cell.countedKg, limit.kg))

@@ -7,7 +7,9 @@ import { CHECKS } from './checks'
 import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
 import { phraseText } from '../units/phrase'
+import { onFiguresApart } from './figures-apart'
 import { onStartingLengths } from './starting-lengths'
+import { onUnknownWeights } from './unknown-weights'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
 export interface Review {
@@ -80,27 +82,43 @@ function withAsides(findings: readonly Finding[], { setAside }: Survey['plan']):
 const rank = (finding: Finding) =>
   OUTCOME_RANK[finding.severity] * 100 + (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
 
-/** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
-export function review(survey: Survey): Review {
+/** What every check says of a survey, in the order of the checks. */
+function asksOf(survey: Survey): readonly Finding[] {
   const starting = survey.plan.vehicle.roof.skinZMm === undefined || hasUnsure(survey.plan)
-  const found = CHECKS.flatMap((check) => {
+  const unweighed = onUnknownWeights(survey)
+  return CHECKS.flatMap((check) => {
     const own = [...check.run(survey)].map((finding) =>
-      starting ? onStartingLengths(survey, finding) : finding,
+      unweighed(check, starting ? onStartingLengths(survey, finding) : finding),
     )
     return own.length > 0 ? inBounds(own) : [nothingFound(check)]
   })
-    .map((finding) => ({ finding, rank: rank(finding) }))
-    .sort((a, b) => a.rank - b.rank)
-    .map(({ finding }) => finding)
-  const findings = withAsides(found, survey.plan)
-  const planned = survey.racks.length > 0 || survey.things.length > 0
-  const verdictOf = (state: State): Severity =>
+}
+
+function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
+  const of = (state: State): Severity =>
     findings.reduce<Severity>(
       (so, finding) =>
         finding.state === 'all' || finding.state === state ? worse(so, finding.severity) : so,
       'clear',
     )
-  const states = { road: verdictOf('road'), trail: verdictOf('trail'), parked: verdictOf('parked') }
+  return { road: of('road'), trail: of('trail'), parked: of('parked') }
+}
+
+/** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
+export function review(survey: Survey): Review {
+  const asked = asksOf(survey)
+  const apart = onFiguresApart(
+    survey.plan,
+    () => verdictsOf(asked),
+    (other) => verdictsOf(asksOf(other)),
+  )
+  const found = [...asked, ...apart]
+    .map((finding) => ({ finding, rank: rank(finding) }))
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ finding }) => finding)
+  const findings = withAsides(found, survey.plan)
+  const planned = survey.racks.length > 0 || survey.things.length > 0
+  const states = verdictsOf(findings)
   return {
     planned,
     findings,
@@ -119,11 +137,14 @@ const LOOK_WORD: Readonly<Record<string, string>> = {
   standing: 'tipping',
   'bar-bending': 'bending',
   wind: 'wind',
+  'tower-spacing': 'tower marks',
 }
+const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
+const lookedAt = (rule: string) => LOOK_WORD[rule] ?? TITLE.get(rule)?.toLowerCase() ?? rule
 
 /** What was not looked at, in a word each. */
 export const notLookedAt = ({ notLooked }: Review): string[] => [
-  ...new Set(notLooked.map(({ rule }) => LOOK_WORD[rule] ?? rule)),
+  ...new Set(notLooked.map(({ rule }) => lookedAt(rule))),
 ]
 
 /** The worst that any finding says of one layer in one state; undefined when none speaks of it. */

@@ -1,4 +1,8 @@
-import { isStart, isUnsure, type Known } from '../plan/known'
+import { standsOnEach } from '../survey/frame/arrangement'
+import type { How } from '../kinds/how-known'
+import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
+import type { Obstacle } from '../plan/vehicle'
+import { howKnown, isUnsure, type Known } from '../plan/known'
 import { barsOf } from '../plan/rack'
 import type { Survey } from '../survey/survey'
 import type { Ask } from './ask'
@@ -26,8 +30,50 @@ function startOf<T extends Marked>(
 ): Length[] {
   const mm = thing[field]
   return typeof mm === 'number' && isUnsure(thing, field)
-    ? [{ name, offMm: startLengthBracket(mm), says: isStart(thing, field) ? STARTING : 'a guess', target }]
+    ? [{ name, ...doubtOf(howKnown(thing, field), mm), target }]
     : []
+}
+
+/** How far a length may be off by how it is known, mm, and in words. */
+function doubtOf(by: How | undefined, mm: number): Pick<Length, 'offMm' | 'says'> {
+  return by === 'told'
+    ? { offMm: Math.max(BRACKET.toldLengthMm, Math.abs(mm) * BRACKET.toldLength), says: 'told, not measured' }
+    : { offMm: startLengthBracket(mm), says: by === 'start' ? STARTING : 'a guess' }
+}
+
+/** What of the vehicle's own things a form filled in, of some kinds: each with the field that takes it. mm. */
+function startsOn(
+  list: readonly (Marked & { readonly name: string })[],
+  where: 'attachments' | 'obstacles',
+  suits: (thing: Marked) => boolean,
+): Length[] {
+  return list.flatMap((thing, i): Length[] => {
+    const field = suits(thing)
+      ? Object.keys(thing.known ?? {}).find((each) => isUnsure(thing, each))
+      : undefined
+    return field === undefined
+      ? []
+      : [
+          {
+            name: `where ${thing.name} is`,
+            ...doubtOf(howKnown(thing, field), 0),
+            target: { open: 'vehicle', at: `${where}.${i}.${field}` },
+          },
+        ]
+  })
+}
+
+const ofObstacles =
+  (suits: (kind: ObstacleKind) => boolean) =>
+  ({ plan: { vehicle } }: Survey): Length[] =>
+    startsOn(vehicle.obstacles, 'obstacles', (each) => suits((each as Obstacle).kind))
+
+const ofPanels = ofObstacles((kind) => OBSTACLES[kind].opens === 'up' || OBSTACLES[kind].opens === 'down')
+
+/** What holds the bar that a finding is about. */
+const ofItsAttachment = (survey: Survey, { subject }: Finding): Length[] => {
+  const at = survey.bars.find(({ bar }) => bar.id === subject.barId)
+  return startsOn(survey.plan.vehicle.attachments, 'attachments', (each) => each === at?.attachment)
 }
 
 /**
@@ -36,7 +82,7 @@ function startOf<T extends Marked>(
  * measured, or no rack stands by it.
  */
 export function skinOffMm({ plan: { vehicle }, racks }: Survey): number {
-  const byIt = racks.some(({ attachment }) => attachment !== undefined && !('topZMm' in attachment))
+  const byIt = standsOnEach(racks).some(([, attachment]) => !('topZMm' in attachment))
   return vehicle.roof.skinZMm === undefined && byIt ? BRACKET.startLengthMm : 0
 }
 
@@ -98,7 +144,10 @@ const LENGTHS: Readonly<Record<string, (survey: Survey, finding: Finding) => rea
     ...ofVehicle(survey, 'heightMm', 'height'),
     ...ofBars(survey, 'riseMm', 'room under it'),
   ],
-  hatch: roofSkin,
+  hatch: (survey) => [...roofSkin(survey), ...ofPanels(survey)],
+  sunroof: ofObstacles((kind) => OBSTACLES[kind].opens === 'pane'),
+  antenna: ofObstacles((kind) => kind === 'antenna'),
+  'bar-seat': ofItsAttachment,
   'over-roof': (survey) => ofBars(survey, 'riseMm', 'room under it'),
 }
 

@@ -82,8 +82,8 @@ function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoin
   for (const { rack, topZMm } of arrangement.racks)
     if (rack.kind !== 'ladder' || statesOf(rack.when).includes(state)) raise(topZMm, rack.name)
   for (const mass of masses) {
-    if (mass.of !== 'gear' || !mass.states.includes(state) || mass.thing.box.z1 <= top.topMm) continue
-    top = { topMm: mass.thing.box.z1, name: mass.thing.gear.name, placementId: mass.thing.placement.id }
+    if (mass.of !== 'gear' || !mass.states.includes(state) || mass.thing.outer.z1 <= top.topMm) continue
+    top = { topMm: mass.thing.outer.z1, name: mass.thing.gear.name, placementId: mass.thing.placement.id }
   }
   return top
 }

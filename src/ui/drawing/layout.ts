@@ -1,4 +1,4 @@
-import type { Survey } from '@/core'
+import { onVehicle, type Survey } from '@/core'
 
 interface Pane {
   readonly left: number
@@ -59,8 +59,9 @@ const spanRows = (survey: Survey) =>
 /** The space in the vehicle frame that the sheet must show, with a little air around it. mm. */
 export function extentOf(survey: Survey): Extent {
   const { body, plan, things, bars, racks, drivingTop } = survey
+  const fixed = onVehicle(plan.vehicle)
   const x0 = Math.min(body.noseXMm, ...things.map(({ box }) => box.x0))
-  const x1 = Math.max(body.tailXMm, ...things.map(({ box }) => box.x1), ...bars.map(({ box }) => box.x1))
+  const x1 = Math.max(body.tailXMm, ...[...things, ...bars, ...fixed].map(({ box }) => box.x1))
   const halfY = Math.max(
     plan.vehicle.widthMm / 2,
     ...things.flatMap(({ box }) => [Math.abs(box.y0), Math.abs(box.y1)]),
@@ -69,7 +70,8 @@ export function extentOf(survey: Survey): Extent {
   const top = Math.max(
     plan.vehicle.heightMm,
     ...racks.map((rack) => rack.topZMm),
-    ...things.map(({ box }) => box.z1),
+    ...things.map(({ outer }) => outer.z1),
+    ...fixed.map(({ box }) => box.z1),
   )
   const ceilings = plan.clearances
     .map(({ heightMm }) => heightMm)

@@ -13,9 +13,9 @@ export function SideFigure({ survey }: { survey: Survey }) {
         const paths = rackPaths(rack, 'side')
         return (
           <g key={rack.rack.id}>
-            {rack.attachment && (
-              <path d={attachmentPath(plan.vehicle, rack.attachment, 'side')} className="draw-rail-side" />
-            )}
+            {rack.attachments.map((each) => (
+              <path key={each.id} d={attachmentPath(plan.vehicle, each, 'side')} className="draw-rail-side" />
+            ))}
             <path d={paths.line} className="draw-line" />
             <path d={paths.plate} className="draw-plate" />
             <path d={paths.ink} className="draw-ink" />

@@ -1,6 +1,7 @@
 import { sizeAsPlaced, type ThingAt } from '@/core'
 import { memo } from 'react'
 import type { ViewName } from './layout'
+import { boxPath } from './path'
 import type { ThingPaths } from './hull-paths'
 import { thingPaths } from './thing-paths'
 
@@ -40,16 +41,30 @@ export function pathsOf(thing: ThingAt, view: ViewName): ThingPaths {
   return thingPaths(thing.gear, (view === 'side') === lying ? 'along' : 'across', width, height, onEdge)
 }
 
+/** What hangs under a thing and stands over it, of which only the reach is known: a narrow box at its middle, in its own mm. */
+function reachPath({ box, outer }: ThingAt, view: ViewName): string {
+  if (view === 'plan' || outer === box) return ''
+  const half = (view === 'side' ? box.x1 - box.x0 : box.y1 - box.y0) / 8
+  const height = (box.z1 - box.z0) / 2
+  const [under, over] = [box.z0 - outer.z0, outer.z1 - box.z1]
+  return [
+    under > 0 ? boxPath(-half, -height - under, half, -height) : '',
+    over > 0 ? boxPath(-half, height, half, height + over) : '',
+  ].join('')
+}
+
 /** A piece of gear in one view. What is not there in the state on show is drawn dashed. */
 export const ThingView = memo(function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
   const [u, v] = middleOf(thing, view)
   const paths = pathsOf(thing, view)
+  const reach = reachPath(thing, view)
   const mirrored = view === 'side' && thing.turn === 180 ? ' scale(-1 1)' : ''
   const turn = view === 'plan' ? ` rotate(${thing.turn})` : mirrored
   const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
   return (
     <g transform={`translate(${u} ${v})${turn}`} className={look}>
       <path d={paths.outline} className="draw-thing" />
+      {reach !== '' && <path d={reach} className="draw-detail" />}
       {paths.detail !== '' && <path d={paths.detail} className="draw-detail" />}
     </g>
   )

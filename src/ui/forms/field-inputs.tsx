@@ -4,21 +4,24 @@ import { LOOK_OF } from '@/ui/kit/look-of'
 import { TickBox } from '@/ui/kit/field'
 import { type Choices, type How, HOW_CHOICES, HOWS, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
-import { get, useFormContext, useWatch } from 'react-hook-form'
+import { useFormContext, useWatch } from 'react-hook-form'
 import { FieldNote } from '@/ui/kit/field-note'
-import { markPath, useOwner, useSheetOf } from './sheet-context'
-
-/** What is wrong with the field of a path, or with all of what stands under it. */
-export function useProblem(at: string): string | undefined {
-  const { formState } = useFormContext()
-  const error: unknown = get(formState.errors, at)
-  const message =
-    typeof error === 'object' && error !== null && 'message' in error ? error.message : undefined
-  return typeof message === 'string' ? message : undefined
-}
+import { OtherFigures, useOtherFigures } from './other-figures'
+import { useProblem } from './problem'
+import { markPath, othersPath, useOwner, useSheetOf } from './sheet-context'
 
 /** How one figure is known, where the thing keeps that: a small mark beside its label, to be said otherwise. */
-function KnownMark({ at, label }: { at: string; /** The id of the field's label. */ label: string }) {
+function KnownMark({
+  at,
+  label,
+  onAnother,
+}: {
+  at: string
+  /** The id of the field's label. */
+  label: string
+  /** Puts another figure beside this one; nothing where it is but a part of a value. */
+  onAnother?: () => void
+}) {
   const owner = useOwner()
   const { setValue } = useFormContext()
   const path = owner === undefined ? '' : markPath(owner, at)
@@ -34,16 +37,22 @@ function KnownMark({ at, label }: { at: string; /** The id of the field's label.
       aria-describedby={label}
       className={`min-h-[1.6rem] text-[0.8rem] text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
       value={now}
-      onChange={(event) => setValue(path, event.target.value, { shouldDirty: true })}
+      onChange={(event) => {
+        if (event.target.value === ANOTHER) onAnother?.()
+        else setValue(path, event.target.value, { shouldDirty: true })
+      }}
     >
       {choices.map(([how, words]) => (
         <option key={how} value={how}>
           {words}
         </option>
       ))}
+      {onAnother && <option value={ANOTHER}>somebody says otherwise…</option>}
     </select>
   )
 }
+
+const ANOTHER = 'another'
 
 function Frame({
   id,
@@ -79,9 +88,11 @@ function Frame({
 function TextInput({
   field,
   at,
+  partOfOne,
 }: {
   field: Single | Several | { is: 'pairs'; label: string; hint?: string }
   at: string
+  partOfOne: boolean
 }) {
   const { register, setValue } = useFormContext()
   const owner = useOwner()
@@ -89,6 +100,8 @@ function TextInput({
   const id = useId()
   const problem = useProblem(at)
   const figure = field.is === 'quantity'
+  const othersAt = figure && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
+  const others = useOtherFigures(othersAt)
   const input = register(at, {
     onChange: () => {
       if (figure && owner !== undefined) setValue(markPath(owner, at), from)
@@ -108,12 +121,23 @@ function TextInput({
       at={at}
       label={field.label}
       hint={field.hint}
-      mark={figure && <KnownMark at={at} label={`${id}-label`} />}
+      mark={
+        figure && (
+          <KnownMark
+            at={at}
+            label={`${id}-label`}
+            {...(othersAt === undefined ? {} : { onAnother: others.add })}
+          />
+        )
+      }
     >
       {'long' in field ? (
         <textarea {...shared} rows={3} className={LOOK_OF.textarea} />
       ) : (
         <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
+      )}
+      {othersAt !== undefined && (
+        <OtherFigures at={othersAt} label={field.label} rows={others.rows} onRemove={others.remove} />
       )}
     </Frame>
   )
@@ -207,9 +231,12 @@ function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: s
 export function FieldInput({
   field,
   at,
+  partOfOne = false,
 }: {
   field: Single | Several | { is: 'pairs'; label: string; hint?: string }
   at: string
+  /** One of several inputs that make one value. */
+  partOfOne?: boolean
 }) {
   const { around } = useSheetOf()
   const choicesOf = (choices: Choices | 'attachments' | 'gates'): Choices =>
@@ -228,5 +255,5 @@ export function FieldInput({
     )
   if (field.is === 'flag')
     return <ChoiceInput at={at} label={field.label} hint={field.hint} choices={YES_OR_NO} />
-  return <TextInput field={field} at={at} />
+  return <TextInput field={field} at={at} partOfOne={partOfOne} />
 }

@@ -22,7 +22,8 @@ import { Plus, X } from 'lucide-react'
 import { useState, type ReactNode } from 'react'
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
-import { ChoiceInput, FieldInput, useProblem } from './field-inputs'
+import { ChoiceInput, FieldInput } from './field-inputs'
+import { useProblem } from './problem'
 import { OwnerProvider, useOwner, useSheetOf } from './sheet-context'
 
 const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
@@ -322,7 +323,7 @@ export function FieldView({ field, at, bare = false }: { field: Field; at: strin
       return (
         <>
           {Object.entries(field.parts).map(([key, part]) => (
-            <FieldInput key={key} field={part} at={under(at, key)} />
+            <FieldInput key={key} field={part} at={under(at, key)} partOfOne />
           ))}
           <Wrong at={at} />
         </>

@@ -14,7 +14,8 @@ export const basisChoices = (now: Basis): readonly (readonly [Basis, string])[] 
 
 /** A mass with what was typed for it: over a starting value or a target it is what somebody told. */
 export function typedMass(mass: Mass, kg: number, typed: string): Mass {
-  const basis = mass.basis === 'start' || mass.basis === 'target' ? 'told' : mass.basis
+  const made = mass.basis === 'start' || mass.basis === 'target' || mass.basis === 'unknown'
+  const basis = made ? 'told' : mass.basis
   return { ...mass, basis, kg, typed: { kg: typed } }
 }
 

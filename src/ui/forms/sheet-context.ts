@@ -34,8 +34,13 @@ const OwnerContext = createContext<string | undefined>(undefined)
 export const OwnerProvider = OwnerContext.Provider
 export const useOwner = (): string | undefined => useContext(OwnerContext)
 
-/** The path of a mark: that of its field within its owner, with colons. */
-export function markPath(owner: string, at: string): string {
+function besideFigure(owner: string, at: string, what: '?' | '!'): string {
   const rel = owner === '' ? at : at.slice(owner.length + 1)
-  return `${owner === '' ? '' : `${owner}.`}?.${rel.replaceAll('.', ':')}`
+  return `${owner === '' ? '' : `${owner}.`}${what}.${rel.replaceAll('.', ':')}`
 }
+
+/** The path of a mark: that of its field within its owner, with colons. */
+export const markPath = (owner: string, at: string): string => besideFigure(owner, at, '?')
+
+/** The path of the other figures of a field. */
+export const othersPath = (owner: string, at: string): string => besideFigure(owner, at, '!')

@@ -1,3 +1,4 @@
+import { standsOnEach } from '../../survey/frame/arrangement'
 import type { Contents } from '../../log/contents'
 import { toFit } from '../../units/scalars'
 import type { Finding } from '../../review/finding'
@@ -183,8 +184,8 @@ export function barChannels(survey: Survey): BarChannel[] {
 
 /** Bed channels that a rack's feet stand in: nuts come in from the tailgate end, past nothing that is bolted there. */
 export function bedChannels(survey: Survey): BarChannel[] {
-  return survey.racks.flatMap(({ rack, attachment, feet }) => {
-    if (attachment?.kind !== 'bedChannel' || !toFit(rack)) return []
+  return standsOnEach(survey.racks).flatMap(([rack, attachment, { feet }]) => {
+    if (attachment.kind !== 'bedChannel' || !toFit(rack)) return []
     return (['left', 'right'] as const).map((side): BarChannel => ({
       barId: `${attachment.id}-${side}`,
       rackId: rack.id,
@@ -198,14 +199,22 @@ export function bedChannels(survey: Survey): BarChannel[] {
           toMm: Math.max(...attachment.ranges.map(({ toMm }) => toMm)),
         },
         datum: 'low',
-        inside: (attachment.posts ?? []).map((post, i) => ({
-          id: `post-${i}`,
-          name: 'a cleat',
-          atMm: (post.fromMm + post.toMm) / 2,
-          fixed: true,
-        })),
+        inside: [
+          ...(attachment.posts ?? []).map((post, i) => ({
+            id: `post-${i}`,
+            name: 'a cleat',
+            atMm: (post.fromMm + post.toMm) / 2,
+            fixed: true,
+          })),
+          ...(attachment.inside ?? []).map(({ what, xMm, stays }, i) => ({
+            id: `inside-${i}`,
+            name: what,
+            atMm: xMm,
+            fixed: stays,
+          })),
+        ],
         wanted: feet
-          .filter((foot) => foot.side === side)
+          .filter((foot) => foot.side === side && survey.bars[foot.barIndex]?.attachment === attachment)
           .map((foot) => ({ id: foot.id, name: `${foot.corner} foot`, atMm: foot.xMm })),
       },
       unsure: [],

@@ -8,6 +8,8 @@ interface Hole {
   readonly yMm: number
   readonly pilotMm: number | undefined
   readonly finalMm: number | undefined
+  /** What is done to it, in order, where its sheet says. */
+  readonly operations: readonly string[]
 }
 
 interface DrillPlan {
@@ -17,6 +19,8 @@ interface DrillPlan {
   readonly holes: readonly Hole[]
   /** What the sheet counts; the points on the vehicle may be more or fewer. */
   readonly asked: number
+  /** Holes that the sheet names and the vehicle has no point for. */
+  readonly unplaced: readonly string[]
   readonly layers: readonly string[]
   readonly template: string | undefined
   readonly seal: string | undefined
@@ -26,19 +30,24 @@ interface DrillPlan {
 
 /** Where a kit is drilled: a hole at each point on either side, with sizes, layers, seal and paint as its sheet has them. */
 export function drillPlans({ racks }: Survey): DrillPlan[] {
-  return racks.flatMap(({ rack, attachment }) =>
+  return racks.flatMap(({ rack, attachments }) =>
     rack.parts.flatMap((part): DrillPlan[] => {
       const drills = part.kit?.drills
       if (!drills) return []
-      const points = attachment && 'points' in attachment ? attachment.points : []
+      const points = attachments.flatMap((each) => ('points' in each ? each.points : []))
       const holes = points.flatMap(({ xMm, yMm }, i) =>
-        (['left', 'right'] as const).map((side): Hole => ({
-          name: `Point ${i + 1}, ${side}`,
-          xMm,
-          yMm: side === 'left' ? -yMm : yMm,
-          pilotMm: drills.pilotMm,
-          finalMm: drills.finalMm,
-        })),
+        (['left', 'right'] as const).map((side): Hole => {
+          const name = `Point ${i + 1}, ${side}`
+          const own = drills.each?.find((each) => each.name.toLowerCase() === name.toLowerCase())
+          return {
+            name,
+            xMm,
+            yMm: side === 'left' ? -yMm : yMm,
+            pilotMm: own?.pilotMm ?? drills.pilotMm,
+            finalMm: own?.finalMm ?? drills.finalMm,
+            operations: own?.operations ?? [],
+          }
+        }),
       )
       return [
         {
@@ -47,6 +56,9 @@ export function drillPlans({ racks }: Survey): DrillPlan[] {
           partName: part.name,
           holes,
           asked: drills.holes,
+          unplaced: (drills.each ?? [])
+            .map(({ name }) => name)
+            .filter((name) => !holes.some((hole) => hole.name.toLowerCase() === name.toLowerCase())),
           layers: drills.layers ?? [],
           template: drills.template,
           seal: drills.seal,
@@ -72,6 +84,14 @@ export function drillFindings(plan: DrillPlan): Finding[] {
     state: 'all',
     subject: { partId: plan.partId, placementIds: [] },
   } as const
+  const lost = plan.unplaced.map((name): Finding => ({
+    ...common,
+    id: `drill unplaced ${plan.partId} ${name}`,
+    severity: 'findOut',
+    sentence: [
+      `${plan.partName}: its sheet speaks of ${name}, and the vehicle has no such point. Find out where that hole goes.`,
+    ],
+  }))
   const missing: Finding[] =
     lacks.length === 0
       ? []
@@ -96,5 +116,5 @@ export function drillFindings(plan: DrillPlan): Finding[] {
             ],
           },
         ]
-  return [...missing, ...differs]
+  return [...missing, ...differs, ...lost]
 }

@@ -56,9 +56,33 @@ export function level(pair: PlannedPair, middles: Middles): Judged[] {
   ]
 }
 
-/** Whether the towers stand on one mark: a number that is set and no length, so it is the same or it is not. */
-export function marked(middles: Middles): Judged[] {
+/** The towers that stand on another mark than their bar's row of the fit sheet names. */
+function offMark({ front, rear }: PlannedPair, towers: ReturnType<typeof read>): Judged[] {
+  const wanted = (corner: string) => (corner.endsWith('F') ? front.mark : rear.mark)
+  const off = towers.filter(({ corner, value }) => Number(wanted(corner)) !== value)
+  const say = (each: typeof towers) =>
+    each.map(({ corner, value }) => `${corner} on ${value}, wanted ${wanted(corner) ?? ''}`).join('; ')
+  return [
+    {
+      what: 'marks',
+      severity: off.length > 0 ? 'stop' : 'clear',
+      say: [
+        off.length > 0
+          ? `The towers stand on other marks than the fit sheet’s: ${say(off)}.`
+          : `${towers.length === CORNERS.length ? 'All four towers' : `The ${towers.length} towers read so far`} stand on the fit sheet’s marks.`,
+      ],
+    },
+  ]
+}
+
+/**
+ * Whether the towers stand on the marks that the fit sheet names, or where it names none, on one mark: a number that is
+ * set and no length, so it is the same or it is not.
+ */
+export function marked(pair: PlannedPair, middles: Middles): Judged[] {
   const towers = read(middles, 'mark')
+  const named = [pair.front.mark, pair.rear.mark].every((mark) => Number.isFinite(Number(mark ?? NaN)))
+  if (named && towers.length > 0) return offMark(pair, towers)
   if (towers.length < 2) return []
   const count = (value: number) => towers.filter((each) => each.value === value).length
   const usual = towers.reduce((so, each) => (count(each.value) > count(so.value) ? each : so)).value

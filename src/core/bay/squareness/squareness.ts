@@ -26,7 +26,7 @@ export function squarenessFindings(pair: PlannedPair, readings: Readings): Findi
     ...centred(pair, sound, 'front'),
     ...centred(pair, sound, 'rear'),
     ...level(pair, sound),
-    ...marked(sound),
+    ...marked(pair, sound),
     ...lonely,
   ].map((each) => judgedFinding(pair, each))
 }

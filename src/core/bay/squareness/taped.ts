@@ -8,6 +8,8 @@ export interface PairBar {
   readonly profileMm: number
   /** What its cap takes of either end; nothing where nobody said. */
   readonly capMm: number | undefined
+  /** The mark on the bar at which its feet are set, where the fit sheet names one. */
+  readonly mark?: string | undefined
   /** From foot to foot across, from foot's centre to foot's centre. */
   readonly acrossMm: number
 }

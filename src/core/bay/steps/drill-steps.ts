@@ -1,4 +1,4 @@
-import { mm } from '../../units/phrase'
+import { mm, type Phrase } from '../../units/phrase'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { drillPlans } from '../drilling/drill-plan'
@@ -6,14 +6,64 @@ import { about } from './minutes'
 import type { Step } from './step'
 import { stepOf } from './step-of'
 
-/** What cannot be undone is confirmed, then drilled, then sealed. */
+type DrillPlan = ReturnType<typeof drillPlans>[number]
+type Hole = DrillPlan['holes'][number]
+
+const DRILLING = { tools: ['drill', 'centre punch', 'vacuum', 'eye protection'] }
+
+const placed = ({ xMm, yMm }: Hole): Phrase => [
+  mm(Math.abs(xMm)),
+  xMm < 0 ? ' before' : ' behind',
+  ' the windscreen’s upper edge, ',
+  mm(Math.abs(yMm)),
+  ` ${yMm < 0 ? 'left' : 'right'} of the centreline. `,
+]
+
+/** How a hole is made: its own sizes and work, through what, by which template. */
+function sized({ template, layers }: DrillPlan, hole: Hole | undefined): Phrase {
+  const size = (name: string, of: number | undefined): Phrase =>
+    of === undefined ? [`${name}: find out. `] : [`${name} `, mm(of), '. ']
+  return [
+    ...size('Pilot', hole?.pilotMm),
+    ...size('Final size', hole?.finalMm),
+    ...(layers.length > 0 ? [`Through ${layers.join(', ')}. `] : []),
+    ...(hole && hole.operations.length > 0 ? [`${hole.operations.join(', then ')}. `] : []),
+    `${template ?? 'No template is named: mark out and centre-punch'}. Eye and dust protection.`,
+  ]
+}
+
+/** What cannot be undone is confirmed, then drilled hole by hole, then sealed. */
 export function drillSteps(survey: Survey, rack: RackAt): Step[] {
   return drillPlans(survey)
     .filter(({ rackId }) => rackId === rack.rack.id)
     .flatMap((plan): Step[] => {
       const id = `${rack.rack.id}/${plan.partId}`
       const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const }
-      const sizes = plan.holes[0]
+      // Where the vehicle has no points there is nothing to go by, hole by hole.
+      const drilled =
+        plan.holes.length === 0
+          ? [
+              stepOf({
+                ...common,
+                ...DRILLING,
+                id: `${id}/drill`,
+                title: `Drill ${plan.asked} holes`,
+                detail: sized(plan, undefined),
+                after: [`${id}/confirm-drilling`],
+                minutes: about(plan.asked * 4),
+              }),
+            ]
+          : plan.holes.map((hole) =>
+              stepOf({
+                ...common,
+                ...DRILLING,
+                id: `${id}/drill/${hole.name}`,
+                title: `Drill: ${hole.name}`,
+                detail: [...placed(hole), ...sized(plan, hole)],
+                after: [`${id}/confirm-drilling`],
+                minutes: about(4),
+              }),
+            )
       return [
         stepOf({
           ...common,
@@ -25,21 +75,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
           minutes: about(5),
           task: { kind: 'confirm', partId: plan.partId },
         }),
-        stepOf({
-          ...common,
-          id: `${id}/drill`,
-          title: `Drill ${plan.asked} holes`,
-          detail: [
-            ...(sizes?.pilotMm === undefined ? ['Pilot: find out. '] : ['Pilot ', mm(sizes.pilotMm), '. ']),
-            ...(sizes?.finalMm === undefined
-              ? ['Final size: find out. ']
-              : ['Final ', mm(sizes.finalMm), '. ']),
-            `${plan.template ?? 'No template is named: mark out and centre-punch'}. Eye and dust protection.`,
-          ],
-          after: [`${id}/confirm-drilling`],
-          minutes: about(plan.asked * 4),
-          tools: ['drill', 'centre punch', 'vacuum', 'eye protection'],
-        }),
+        ...drilled,
         stepOf({
           ...common,
           id: `${id}/seal`,
@@ -47,7 +83,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
           detail: [
             `${plan.paint ?? 'Find out what protects the bare edge'}; then ${plan.seal ?? 'find out what seals it'}.`,
           ],
-          after: [`${id}/drill`],
+          after: drilled.map((step) => step.id),
           minutes: about(plan.asked * 2),
           waitMinutes: 60,
         }),

@@ -84,7 +84,8 @@ export function jobSteps(
   ].map(({ id }) => id)
   const channels = [...barChannels(survey), ...bedChannels(survey)].map((channel) => {
     const inBed = survey.racks.some(
-      ({ rack, attachment }) => rack.id === channel.rackId && attachment?.kind === 'bedChannel',
+      ({ rack, attachments }) =>
+        rack.id === channel.rackId && attachments.some(({ kind }) => kind === 'bedChannel'),
     )
     return stepOf({
       id: `channel/${channel.barId}`,

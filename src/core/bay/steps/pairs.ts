@@ -1,6 +1,7 @@
 import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
 import type { Taped } from '../../log/taped'
 import type { BarAt, RackAt } from '../../survey/frame/arrangement'
+import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import type { PairBar } from '../squareness/taped'
 import type { PairAsk } from './step'
@@ -12,12 +13,18 @@ const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
 const MARKS: readonly Taped[] = ['markLF', 'markRF', 'markLR', 'markRR']
 const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 
-const heldBy = (attachment: RackAt['attachment']): HeldBy =>
+const heldBy = (attachment: BarAt['attachment']): HeldBy =>
   attachment === undefined
     ? 'rail'
     : 'notchesXMm' in attachment && (attachment.notchesXMm?.length ?? 0) > 0
       ? 'notch'
       : ATTACHMENTS[attachment.kind].holds
+
+/** The mark on a bar that its row of the fit sheet names. */
+function markOf(rack: RackAt, own: BarAt): string | undefined {
+  const spacing = towerSpacing(rack, own)
+  return spacing.kind === 'marks' ? spacing.mark : undefined
+}
 
 const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
 
@@ -25,18 +32,20 @@ const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?
  * Which bars are taped against which: front against rear by spreads and diagonals, so that its corners are LHF to RHR;
  * bars between against the front one by their spreads. Overhangs where bars are loose on feet, legs where they adjust.
  */
-export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): PairAsk[] {
+export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
+  const { rack, bars } = at
   const { tolerancesMm } = survey.plan.rules
   const [front, ...others] = bars
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
-  const end = (at: BarAt): PairBar => ({
-    id: at.bar.id,
-    name: at.bar.name,
-    lengthMm: at.bar.lengthMm,
-    profileMm: at.bar.profile.widthMm,
-    capMm: at.bar.capMm,
-    acrossMm: across(at),
+  const end = (own: BarAt): PairBar => ({
+    id: own.bar.id,
+    name: own.bar.name,
+    lengthMm: own.bar.lengthMm,
+    profileMm: own.bar.profile.widthMm,
+    capMm: own.bar.capMm,
+    acrossMm: across(own),
+    mark: markOf(at, own),
   })
   return others.toReversed().map((rear, i): PairAsk => ({
     id: `${front.bar.id}~${rear.bar.id}`,
@@ -47,7 +56,7 @@ export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): Pai
       footWidthMm: rack.footWidthMm ?? 0,
       toleranceMm: tolerancesMm.parallel,
       legsToleranceMm: tolerancesMm.legs,
-      heldBy: heldBy(attachment),
+      heldBy: heldBy(front.attachment),
     },
     taped:
       i > 0
@@ -57,7 +66,8 @@ export function pairsOf(survey: Survey, { rack, bars, attachment }: RackAt): Pai
             ...DIAGONALS,
             ...(rack.kind === 'bars' ? OVERHANGS : []),
             ...ACROSS,
-            ...(legs ? [...LEGS, ...MARKS] : []),
+            ...(legs ? LEGS : []),
+            ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],
   }))
 }

@@ -4,7 +4,7 @@ import type { Stage } from '../../plan/work'
 import { mm, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/house'
 import type { BarAt, RackAt } from '../../survey/frame/arrangement'
-import { evenFeet } from '../../survey/bars/tower-spacing'
+import { evenFeet, towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
@@ -25,7 +25,7 @@ const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase 
     : [
         `${at.bar.name} `,
         mm(at.bar.xMm),
-        rack.onRoof
+        at.onRoof
           ? ' behind the windscreen’s upper edge, to the bar’s centre, from the same feature on both sides.'
           : ' behind the windscreen’s upper edge, to the bar’s centre, on both sides.',
       ]
@@ -35,9 +35,15 @@ const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase 
 const torqueKey = ({ joint }: JointGroup) =>
   `torque-${joint.owner.of === 'part' ? joint.owner.partId : joint.owner.placementId}-${joint.index}`
 
+/** Where a bar's feet are set by the mark that its fit sheet names. */
+function setFeet(rack: RackAt, at: BarAt): string | undefined {
+  const spacing = towerSpacing(rack, at)
+  return spacing.kind === 'marks' ? `${at.bar.name}: each foot to mark ${spacing.mark}.` : undefined
+}
+
 /** Every step of fitting one rack, in the order of its stages; edges between stages are added with the whole job's. */
 export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[] {
-  const { rack: own, bars, feet, attachment } = rack
+  const { rack: own, bars, feet, attachments } = rack
   const groups = rackJoints(rack, rules)
   const footIds = feet.map(({ id }) => id)
   const step = (key: string, stage: Stage, title: string, detail: Phrase, rest: Partial<Step> = {}) =>
@@ -52,6 +58,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       ...rest,
     })
   const asking = (task: Task) => ({ task })
+  const sliding = bars.filter(({ bar }) => bar.slides === true).map(({ bar }) => bar.name)
   const has = (role: Part['role']) => own.parts.some((part) => part.role === role)
   const pairs = pairsOf(survey, rack)
   const footPart = own.parts.find(({ role }) => role === 'feet' || role === 'legs')
@@ -82,15 +89,21 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'feet-on-bars',
             'bench',
             'Feet on the bars, loose',
-            bars.flatMap(({ bar }, i): Phrase => {
+            bars.flatMap((at, i): Phrase => {
+              const { bar } = at
+              const set = setFeet(rack, at)
+              if (set !== undefined) return [`${i === 0 ? '' : ' '}${set}`]
               const tower = (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?? 0)
               const { overhangMm, fromEndMm } = evenFeet(bar, tower, own.footWidthMm)
               return [
                 `${i === 0 ? '' : ' '}${bar.name}: `,
                 mm(overhangMm ?? fromEndMm),
                 overhangMm === undefined
-                  ? ' from the bar’s end to the foot’s centre, both ends.'
-                  : ' from inside the cap to the foot’s outer edge, both ends.',
+                  ? ' from the bar’s end to the foot’s centre, '
+                  : ' from inside the cap to the foot’s outer edge, ',
+                bar.fixedEnd === undefined
+                  ? 'both ends.'
+                  : `set at the ${bar.fixedEnd === 'left' ? 'right' : 'left'} end; the ${bar.fixedEnd} one is fixed.`,
               ]
             }),
             { after: footPart ? [`${own.id}/sub-assembly`] : [], minutes: about(bars.length * 4), footIds },
@@ -117,7 +130,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       'vehicle',
       'Wipe and protect the vehicle',
       [
-        `${attachment ? ATTACHMENTS[attachment.kind].prepare : ''} Tape and cardboard over paint; no knife on a coating.`,
+        `${attachments.map(({ kind }) => ATTACHMENTS[kind].prepare).join(' ')} Tape and cardboard over paint; no knife on a coating.`,
       ],
       { minutes: about(10), tools: ['cloths', 'film', 'masking tape'] },
     ),
@@ -198,6 +211,11 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         `Tighten: ${group.joint.name}`,
         [
           `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          ...(sliding.length > 0
+            ? [
+                ` ${sliding.join(' and ')} ${sliding.length > 1 ? 'stay' : 'stays'} free to slide, as the sheet has it.`,
+              ]
+            : []),
         ],
         {
           minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),

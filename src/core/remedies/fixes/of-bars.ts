@@ -4,6 +4,7 @@ import type { Finding } from '../../review/finding'
 import { seatsOfBar } from '../../survey/bars/seat-windows'
 import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
+import { withRise } from '../../plan/rack'
 import { mm } from '../../units/phrase'
 import { FIT_NEXT, MOVE_FIRST, type Candidate, type Fixes } from '../candidate'
 import { barsMoved, takeOffFix, turnedAbout } from '../moves'
@@ -60,7 +61,7 @@ function measuredFactsFixes(survey: Survey, finding: Finding): Candidate[] {
     {
       kind: 'change',
       message: ['Take the measured ', mm(found.middleMm), ` for the room under ${bar.name}`],
-      command: { do: 'setBar', bar: { ...bar, riseMm: Math.max(0, found.middleMm) } },
+      command: { do: 'setBar', bar: withRise(bar, Math.max(0, found.middleMm)) },
       rank: FIT_NEXT,
     },
   ]

@@ -90,7 +90,9 @@ function kitFitFixes(survey: Survey, finding: Finding, stock: RemedyStock): Cand
         other.count === part.count &&
         other.name !== part.name &&
         (other.suits !== undefined || other.kit !== undefined) &&
-        !kitPoints(other, at.rack, survey.plan.vehicle, at.attachment).some(({ kind }) => kind === 'refused'),
+        !kitPoints(other, at.rack, survey.plan.vehicle, at.attachments).some(
+          ({ kind }) => kind === 'refused',
+        ),
     )
     .map((other) => ({
       kind: 'swap',

@@ -21,9 +21,10 @@ function* judged(survey: Survey, worst: LoadedBar): Iterable<Said> {
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
   } as const
   const { lowest: low } = worst
-  const onRoof = survey.racks.find((each) => each.rack.id === rack.id)?.onRoof ?? false
   const room =
-    low && onRoof ? underBarRoom(survey.plan.vehicle, bar.riseMm, bar.xMm, low.yMm) - low.downMm : undefined
+    low && at.onRoof
+      ? underBarRoom(survey.plan.vehicle, bar.riseMm, bar.xMm, low.yMm) - low.downMm
+      : undefined
   const limit = bar.profile.material?.yieldMPa
   if (low && room !== undefined && room < 0)
     yield {

@@ -13,6 +13,10 @@ function places(within: Intervals): Phrase {
   })
 }
 
+/** How far a place stands within the stretch that holds it, mm. */
+const inside = (within: Intervals, x: number): number =>
+  Math.max(0, ...within.map(([from, to]) => Math.min(x - from, to - x)))
+
 /** Another bar nearer than a bar's width, edge to edge, told once of the two. mm. */
 function crowded(survey: Survey, { bar, index, box }: BarAt) {
   for (const other of survey.bars) {
@@ -25,9 +29,9 @@ function crowded(survey: Survey, { bar, index, box }: BarAt) {
 }
 
 /** How far a bar on the roof stands past either end of it; nothing where it stands over it. mm. */
-function offRoof(survey: Survey, { bar, rack }: BarAt): number | undefined {
+function offRoof(survey: Survey, { bar, onRoof }: BarAt): number | undefined {
   const { fromXMm, toXMm } = survey.plan.vehicle.roof
-  if (!survey.racks.some((each) => each.rack.id === rack.id && each.onRoof)) return undefined
+  if (!onRoof) return undefined
   const past = Math.max(fromXMm - bar.xMm, bar.xMm - toXMm)
   return longerThan(past, 0) ? past : undefined
 }
@@ -85,6 +89,7 @@ export const barSeat = check({
         ? {
             ...common,
             severity: 'clear',
+            margin: mm(seats.locked ? 0 : inside(seats.within, bar.xMm)),
             sentence: [
               `${bar.name} stands where its feet can: ${seats.locked ? 'the vehicle fixes it' : 'along the rail'}.`,
             ],

@@ -1,8 +1,8 @@
 import { ATTACHMENTS } from '../../kinds/attachment'
-import type { RackAt } from '../../survey/frame/arrangement'
+import type { BarAt } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 
-const placeOf = ({ attachment, onRoof }: RackAt): 'cab' | 'bed' | undefined =>
+const placeOf = ({ attachment, onRoof }: BarAt): 'cab' | 'bed' | undefined =>
   onRoof
     ? 'cab'
     : attachment && ['bed', 'canopy'].includes(ATTACHMENTS[attachment.kind].on)
@@ -14,17 +14,47 @@ export const cabAndBed = check({
   id: 'cab-and-bed',
   title: 'Cab and bed',
   question: 'Is anything held both over the cab and over the bed, which move against each other?',
-  formula: 'bars of a rack on the cab and bars of one on the bed under one thing',
+  formula: 'bars on the cab and bars on the bed under one thing, or in one rack',
   source: practice('Cab and bed move against each other: leave one end free. Common practice, no source.'),
   law: 'notOfMass',
   nothing: 'Nothing is held over cab and bed at once.',
-  *run({ racks, things }) {
+  *run({ racks, bars, things }) {
+    for (const { rack, bars: own } of racks) {
+      const places = new Set(own.map(placeOf))
+      if (!places.has('cab') || !places.has('bed')) continue
+      const free = own.filter(({ bar }) => bar.slides === true)
+      const unsaid = free.length === 0 && own.some(({ bar }) => bar.slides === undefined)
+      const common = { about: rack.id, state: 'all', subject: { placementIds: [], rackId: rack.id } } as const
+      if (free.length > 0)
+        yield {
+          ...common,
+          severity: 'clear',
+          sentence: [
+            `${rack.name} stands on the cab and on the bed; ${free.map(({ bar }) => bar.name).join(' and ')} may slide.`,
+          ],
+        }
+      else
+        yield {
+          ...common,
+          severity: unsaid ? 'findOut' : 'stop',
+          ...(unsaid
+            ? {
+                ask: {
+                  where: 'sheet',
+                  label: `${rack.name}: which bar is left free to slide`,
+                  target: { open: 'rack', rackId: rack.id, at: 'bars' },
+                } as const,
+              }
+            : {}),
+          sentence: [
+            `${rack.name} stands on the cab and on the bed, which move against each other, and ${unsaid ? 'nobody has said which bar is left free to slide: find it on its maker’s sheet' : 'no bar of it may slide'}.`,
+          ],
+        }
+    }
     for (const { placement, gear } of things) {
       const { host } = placement
       if (host.on !== 'bars') continue
-      const places = new Set(
-        racks.filter(({ bars }) => bars.some(({ bar }) => host.barIds.includes(bar.id))).map(placeOf),
-      )
+      const places = new Set(bars.filter(({ bar }) => host.barIds.includes(bar.id)).map(placeOf))
       if (!places.has('cab') || !places.has('bed')) continue
       yield {
         about: placement.id,

@@ -1,10 +1,14 @@
 import { BASES } from '../../kinds/basis'
 import type { HouseRules } from '../../plan/house'
-import type { OtherMass } from '../../plan/gear-mass'
+import type { GearMass, OtherMass } from '../../plan/gear-mass'
 import type { Rating } from '../../plan/rating'
 import type { Cell } from '../../survey/load-path/limit'
-import { exceeds } from '../../units/tolerance'
-import { kg, type Phrase, phraseText } from '../../units/phrase'
+import type { MassPoint } from '../../survey/loads/mass-points'
+import type { WeightOf } from '../ask'
+import type { RackAt } from '../../survey/frame/arrangement'
+import { sheetSpread } from '../../survey/bars/seat-windows'
+import { exceeds, TOLERANCE } from '../../units/tolerance'
+import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
 import { check, practice, type Said } from '../check'
 import { hangsOf } from '../hangs'
 import { cellFinding, holdsPhrase, limitPhrase, sourceText, whereFigure } from '../layer-phrases'
@@ -34,20 +38,30 @@ const weight = ({ kg: value, basis, by }: Pick<OtherMass, 'kg' | 'basis' | 'by'>
   ` (${BASES[basis].word}${by === undefined ? '' : `, ${by}`})`,
 ]
 
+/** The weight that counts for a mass, and where it stands in the plan. */
+function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of: WeightOf } | undefined {
+  if (mass.of === 'gear') return { weight: mass.thing.gear.mass, of: { gearId: mass.thing.gear.id } }
+  if (mass.of !== 'load' || mass.load?.what.kind !== 'mass') return undefined
+  const of = { placementId: mass.thing.placement.id, loadId: mass.load.id }
+  return { weight: mass.load.what.mass, of }
+}
+
 /** The weights of one thing that disagree, where the verdict of a layer would be another with the other one. */
 function* weightsOf(cell: Cell, rules: HouseRules): Iterable<Said> {
   const asked = new Set<string>()
   for (const hang of hangsOf(cell, rules)) {
-    if (hang.on !== 'other' || hang.part.mass.of !== 'gear' || asked.has(hang.part.mass.id)) continue
-    const { gear } = hang.part.mass.thing
-    asked.add(hang.part.mass.id)
-    const all = [gear.mass, ...(hang.part.mass.others ?? [])]
+    if (hang.on !== 'other' || asked.has(hang.part.mass.id)) continue
+    const { mass } = hang.part
+    const whose = whoseWeight(mass)
+    if (!whose) continue
+    asked.add(mass.id)
+    const all = [whose.weight, ...(mass.others ?? [])]
     yield cellFinding(
       'findOut',
       cell,
       [
         ...holdsPhrase(cell),
-        `, and it hangs on ${gear.name}: `,
+        `, and it hangs on ${mass.label}: `,
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
         ' disagree. With the other it would be ',
         kg(hang.sumKg),
@@ -56,13 +70,13 @@ function* weightsOf(cell: Cell, rules: HouseRules): Iterable<Said> {
         '. Say which one holds, or weigh it.',
       ],
       {
-        about: hang.part.mass.id,
+        about: mass.id,
         ask: {
           where: 'scale',
-          label: `Which weight of ${gear.name} holds`,
+          label: `Which weight of ${mass.label} holds`,
           target: {
             field: 'massHolds',
-            gearId: gear.id,
+            of: whose.of,
             options: all.map((each, i) => [String(i), phraseText(weight(each), IN_BOTH)] as const),
           },
         },
@@ -71,12 +85,42 @@ function* weightsOf(cell: Cell, rules: HouseRules): Iterable<Said> {
   }
 }
 
+/** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. */
+function* sheetOf(rack: RackAt): Iterable<Said> {
+  const sheet = sheetSpread(rack)
+  if (!sheet?.locked) return
+  const [from, to] = sheet.spread
+  const off = Math.max(from - sheet.nowMm, sheet.nowMm - to)
+  if (off <= TOLERANCE.lengthMm) return
+  yield {
+    about: `spread ${rack.rack.id}`,
+    severity: 'findOut',
+    state: 'all',
+    subject: { placementIds: [], rackId: rack.rack.id },
+    measured: mm(sheet.nowMm),
+    limit: mm(sheet.nowMm < from ? from : to),
+    sentence: [
+      `${rack.rack.name}: its fit sheet wants a spread of `,
+      mm(from),
+      ...(from === to ? [] : [' to ', mm(to)]),
+      ', and the vehicle’s points are ',
+      mm(sheet.nowMm),
+      ' apart. Both cannot be right: tape the points, and see that it is the row for this vehicle. The points are in use.',
+    ],
+    ask: {
+      where: 'tape',
+      label: `Which spread of ${rack.rack.name} holds`,
+      target: { field: 'sheetSpread', rackId: rack.rack.id },
+    },
+  }
+}
+
 /** Are there two figures for the same that disagree? The lesser counts until somebody says which one holds. kg. */
 export const figuresDisagree = check({
   id: 'figures-disagree',
   title: 'Figures that disagree',
   question:
-    'Do two figures for the same link, state and terms, or two weights of one thing, disagree, and which of them holds?',
+    'Do two figures for one thing disagree, or a fit sheet and the vehicle’s points, and which of them holds?',
   formula:
     'of ratings the lesser counts; over it, the question stands beside the Stop. Of weights the one in use counts, and the question stands where the verdict would be another with the other',
   source: practice(
@@ -84,7 +128,8 @@ export const figuresDisagree = check({
   ),
   law: 'moreIsWorse',
   nothing: 'No two figures in use speak of the same and differ.',
-  *run({ loadPath, plan }) {
+  *run({ loadPath, plan, racks }) {
+    for (const rack of racks) yield* sheetOf(rack)
     for (const cell of loadPath.cells) {
       yield* weightsOf(cell, plan.rules)
       const others = othersOf(cell)

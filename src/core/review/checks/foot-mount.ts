@@ -1,3 +1,4 @@
+import { standsOnEach } from '../../survey/frame/arrangement'
 import { match } from '../../survey/mounting/match'
 import { check, practice } from '../check'
 
@@ -14,8 +15,8 @@ export const footMount = check({
   law: 'notOfMass',
   nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
   *run(survey) {
-    for (const { rack, attachment } of survey.racks) {
-      if (attachment?.kind !== 'bedChannel') continue
+    for (const [rack, attachment] of standsOnEach(survey.racks)) {
+      if (attachment.kind !== 'bedChannel') continue
       for (const part of rack.parts) {
         if (!part.mount) continue
         const common = {

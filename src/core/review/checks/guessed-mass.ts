@@ -1,5 +1,5 @@
 import { BASES } from '../../kinds/basis'
-import type { Ask } from '../ask'
+import { askMass } from '../ask-mass'
 import type { HouseRules } from '../../plan/house'
 import { cellParts, type Cell, type CellPart } from '../../survey/load-path/limit'
 import type { MassPoint } from '../../survey/loads/mass-points'
@@ -9,38 +9,6 @@ import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../../units/phrase'
 
 const doubtOf = ({ basis }: MassPoint): string => (basis === 'computed' ? 'computed' : BASES[basis].doubt)
-
-/** The field that takes what a mass weighs. */
-function askMass(mass: MassPoint): Ask | undefined {
-  const common = { where: 'scale', label: `What ${mass.label} weighs` } as const
-  switch (mass.of) {
-    case 'gear':
-      return { ...common, target: { field: 'gearMass', gearId: mass.thing.gear.id } }
-    case 'load':
-      return mass.load?.what.kind === 'fluid' || mass.load === undefined
-        ? undefined
-        : {
-            ...common,
-            label: mass.load.what.kind === 'people' ? `What one of ${mass.label} weighs` : common.label,
-            target: { field: 'loadMass', placementId: mass.thing.placement.id, loadId: mass.load.id },
-          }
-    case 'part':
-      return {
-        ...common,
-        label: `What one of ${mass.partName} weighs`,
-        target: { field: 'partMass', partId: mass.partId },
-      }
-    case 'occupant':
-      return { ...common, target: { open: 'inside' } }
-    case 'holder':
-      return { ...common, target: { open: 'vehicle', at: 'attachments' } }
-    case 'wet':
-    case 'snow':
-    case 'rackSnow':
-    case 'adapter':
-      return undefined
-  }
-}
 
 const names = (parts: readonly CellPart[]): string => {
   const list = [...new Set(parts.map(({ mass }) => mass.label))]
@@ -54,11 +22,13 @@ function sentenceOf(cell: Cell, hang: Extract<Hang, { on: 'mass' | 'guesses' }>)
   const turned: Phrase =
     hang.on === 'guesses'
       ? [', with the margin on guesses; ', kg(cell.kg), ' without it, against ']
-      : [
-          `, and it hangs on ${hang.part.mass.label}, ${doubtOf(hang.part.mass)}: it may be `,
-          kg(hang.sumKg),
-          ' against ',
-        ]
+      : hang.part.mass.basis === 'unknown'
+        ? [`, and nobody knows yet what ${hang.part.mass.label} weighs, against `]
+        : [
+            `, and it hangs on ${hang.part.mass.label}, ${doubtOf(hang.part.mass)}: it may be `,
+            kg(hang.sumKg),
+            ' against ',
+          ]
   const weigh = hang.on === 'guesses' ? hang.parts : [hang.part]
   return [...holdsPhrase(cell), ...turned, ...limitPhrase(cell), `. Weigh ${names(weigh)}.`]
 }

@@ -13,6 +13,7 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
   deck: '',
   tentFloor: ', opened,',
   tentLadder: '’s ladder',
+  tail: ' at the tail',
 }
 
 const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
@@ -74,15 +75,19 @@ export const hatch = check({
         },
       } as const
       if (swept.kind === 'touches') {
-        const byMm = tent ? undefined : forwardToClear(swings, met.box, wanted)
-        const surelyMm = tent ? undefined : forwardToClear(swings, met.box, wanted + skinOffMm(survey))
+        const fixed = tent || met.kind === 'tail'
+        const byMm = fixed ? undefined : forwardToClear(swings, met.box, wanted)
+        const surelyMm = fixed ? undefined : forwardToClear(swings, met.box, wanted + skinOffMm(survey))
         yield {
           ...common,
-          severity: hatchOnly && !tent ? 'stop' : 'mind',
+          severity: hatchOnly && !fixed ? 'stop' : 'mind',
           measured: deg(swept.atDeg),
           limit: deg(meeting.hatch.opensDeg),
           ...(byMm === undefined ? {} : { margin: mm(-byMm) }),
-          sentence: touching(meeting, swept.atDeg, byMm, surelyMm),
+          sentence: [
+            ...touching(meeting, swept.atDeg, byMm, surelyMm),
+            ...(met.kind === 'tail' ? [' It comes off, or swings away, before that is opened.'] : []),
+          ],
         }
       } else {
         const close = swept.gapMm < wanted - TOLERANCE.lengthMm

@@ -15,10 +15,10 @@ export const kitFit = check({
   nothing: 'No part says which vehicles it is for.',
   *run(survey) {
     const { vehicle } = survey.plan
-    for (const { rack, attachment } of survey.racks)
+    for (const { rack, attachments } of survey.racks)
       for (const part of rack.parts) {
         if (!part.kit && !part.suits) continue
-        const points = kitPoints(part, rack, vehicle, attachment)
+        const points = kitPoints(part, rack, vehicle, attachments)
         const common = {
           state: 'all',
           subject: { placementIds: [], rackId: rack.id, partId: part.id },

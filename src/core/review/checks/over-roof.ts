@@ -1,5 +1,6 @@
 import { type Box, overlap, reachInto } from '../../geometry/boxes'
 import type { ThingAt } from '../../survey/frame/arrangement'
+import { onVehicle } from '../../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../../survey/frame/roof-surface'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
@@ -14,20 +15,23 @@ interface Into {
 /** The bars and decks that a thing does not stand on, and that it shares space with. */
 export function intoRacks(survey: Survey, thing: ThingAt): Into[] {
   const found: Into[] = []
-  const meets = (what: string, box: Box) => {
-    if (!overlap(thing.box, box)) return
-    const { x, y, z } = reachInto(thing.box, box)
+  const meets = (what: string, own: Box, box: Box) => {
+    if (!overlap(own, box)) return
+    const { x, y, z } = reachInto(own, box)
     found.push({ what, intoMm: Math.min(x, y, z), box })
   }
-  for (const { bar, box } of survey.bars) meets(bar.name, box)
-  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name, deck.box)
+  for (const { bar, box } of survey.bars) meets(bar.name, thing.box, box)
+  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name, thing.outer, deck.box)
+  for (const { name, box } of inBed(survey)) meets(name, thing.outer, box)
   return found
 }
+
+const inBed = ({ plan: { vehicle } }: Survey) => onVehicle(vehicle).filter(({ where }) => where === 'bed')
 
 /** How far a thing sinks into the vehicle's own roof or body; negative is what it clears by. mm. */
 function intoBody(survey: Survey, thing: ThingAt): number | undefined {
   const top = bodyTopUnder(survey.plan.vehicle, survey.body, thing.box)
-  return top === undefined ? undefined : top - thing.box.z0
+  return top === undefined ? undefined : top - thing.outer.z0
 }
 
 /** Things on panels and ladders hang beside the body, and what lies in another thing stands over it. */
@@ -40,11 +44,22 @@ export const overRoof = check({
   title: 'Over roof and bars',
   question: 'Does everything stand over the roof, the bars and the decks, and sink into none of them?',
   formula:
-    'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars and decks not shared',
+    'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars, decks and of what is in the bed not shared; what hangs under a thing counts',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
+    for (const { bar, rack, box } of survey.bars)
+      for (const { name, box: its } of inBed(survey))
+        if (overlap(box, its))
+          yield {
+            about: `${bar.id} ${name}`,
+            severity: 'stop',
+            state: 'all',
+            subject: { placementIds: [], barId: bar.id, rackId: rack.id },
+            margin: mm(box.z0 - its.z1),
+            sentence: [`${bar.name} stands in ${name}: its underside is `, mm(its.z1 - box.z0), ' too low.'],
+          }
     for (const thing of survey.things) {
       const sunk = overBody(thing) ? intoBody(survey, thing) : undefined
       const racks = thing.parent ? [] : intoRacks(survey, thing)

@@ -1,3 +1,4 @@
+import { standsOnEach } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 
 /** Does inside reinforcement take a drilled rack's load past the roof, where the roof's verdict hangs on it? */
@@ -12,8 +13,8 @@ export const reinforcedTop = check({
   law: 'moreIsWorse',
   nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
   *run({ plan, racks, loadPath }) {
-    for (const { rack, attachment } of racks) {
-      if (attachment?.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
+    for (const [rack, attachment] of standsOnEach(racks)) {
+      if (attachment.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
         continue
       const hangs = loadPath.cells.some(
         ({ layer, idle, limit, leftKg }) =>

@@ -86,7 +86,11 @@ export const spread = check({
         const common = {
           about: `${want.member.id} ${front.bar.id} ${rear.bar.id}`,
           state: 'all',
-          subject: { placementIds: [want.member.id], barId: rear.bar.id, rackId: rear.rack.id },
+          subject: {
+            placementIds: want.member.kind === 'thing' ? [want.member.id] : [],
+            barId: rear.bar.id,
+            rackId: rear.rack.id,
+          },
           measured: mm(nowMm),
           limit: mm(nowMm < want.from ? want.from : want.to),
           margin: mm(-over),
@@ -95,6 +99,7 @@ export const spread = check({
           mm(nowMm),
           ` between ${front.bar.name} and ${rear.bar.name}; ${want.member.name} needs `,
           ...range(want),
+          ...(want.or === undefined || want.or === 0 ? [] : [', the nearest of its spreads']),
         ]
         if (fits) yield { ...common, severity: 'clear', sentence: [...between, '.'] }
         else

@@ -42,6 +42,16 @@ export const towerSpacingCheck = check({
           }
           continue
         }
+        if (spacing.kind === 'marks') {
+          yield {
+            ...common,
+            severity: 'notLooked',
+            sentence: [
+              `${bar.name}’s feet go to mark ${spacing.mark} on the bar: no length follows from a mark, and it is read in the bay.`,
+            ],
+          }
+          continue
+        }
         const { feet, nowMm, offCentreMm } = spacing
         const off = Math.abs(nowMm - feet.towerMm)
         const marks: Phrase = [

@@ -24,7 +24,7 @@ export const upliftInMotion = check({
   law: 'balance',
   nothing: 'Nothing stands on feet.',
   *run(survey) {
-    for (const { rack, index, attachment } of survey.racks)
+    for (const { rack, index, attachments } of survey.racks)
       for (const state of ['road', 'trail'] as const) {
         const feet = survey.motion
           .feet()
@@ -37,7 +37,7 @@ export const upliftInMotion = check({
         const { name, kg: least } = worst.least
         const holds = holdingUplift(survey, foot)
         const lifts = least < -NOTICE_KG
-        const seatless = attachment?.kind === 'framePoint' && attachment.seatZMm === undefined
+        const seatless = attachments.find((each) => each.kind === 'framePoint' && each.seatZMm === undefined)
         const others = feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length
         const over = lifts && holds !== undefined && -least > holds
         yield {
@@ -47,8 +47,8 @@ export const upliftInMotion = check({
             ? {
                 ask: {
                   where: 'tape',
-                  label: `${attachment.name}: height over the ground`,
-                  target: { field: 'seat', attachmentId: attachment.id },
+                  label: `${seatless.name}: height over the ground`,
+                  target: { field: 'seat', attachmentId: seatless.id },
                 } as const,
               }
             : {}),

@@ -12,14 +12,22 @@ interface Seats {
 
 const exactly = (xs: readonly number[]): Intervals => normal(xs.map((x) => [x, x] as const))
 
-/** Where an attachment lets feet stand. */
-function seatsOf(attachment: Attachment): Seats {
+/** What a cleat takes of a channel, mm. Rough, common practice, no source. */
+const CLEAT_MM = 60
+
+/** Where an attachment lets the feet of a bar stand: some stretches are for the foremost or the rearmost bar alone. */
+function seatsOf(attachment: Attachment, end: 'front' | 'rear' | undefined): Seats {
   if ('ranges' in attachment) {
     if (attachment.notchesXMm && attachment.notchesXMm.length > 0)
       return { locked: true, within: exactly(attachment.notchesXMm) }
-    const ranges = attachment.ranges.map(({ fromMm, toMm }) => [fromMm, toMm] as const)
+    const own = attachment.ranges.filter(({ bar }) => bar !== undefined && bar === end)
+    const all = own.length > 0 ? own : attachment.ranges.filter(({ bar }) => bar === undefined)
+    const ranges = all.map(({ fromMm, toMm }) => [fromMm, toMm] as const)
     const posts = (attachment.posts ?? []).map(({ fromMm, toMm }) => [fromMm, toMm] as const)
-    return { locked: false, within: subtract(normal(ranges), posts) }
+    const cleats = ('inside' in attachment ? (attachment.inside ?? []) : [])
+      .filter(({ stays }) => stays)
+      .map(({ xMm }) => [xMm - CLEAT_MM / 2, xMm + CLEAT_MM / 2] as const)
+    return { locked: false, within: subtract(normal(ranges), [...posts, ...cleats]) }
   }
   const { on, feet } = ATTACHMENTS[attachment.kind]
   if (on === 'frame' || feet === 'seam') return { locked: false, within: undefined }
@@ -36,10 +44,32 @@ export function fitSheetRow({ rack }: RackAt, profile: BarAt['bar']['profile']['
 /** Where a bar's feet may stand: what its attachment allows, and what its rack's fit sheet says of it. */
 export function seatsOfBar(arrangement: Arrangement, at: BarAt): Seats | undefined {
   const rack = arrangement.racks.find((each) => each.rack.id === at.rack.id)
-  if (!rack?.attachment) return undefined
-  const seats = seatsOf(rack.attachment)
+  if (!rack || !at.attachment) return undefined
+  const ofRack = rack.bars.filter((each) => each.attachment === at.attachment)
+  const end = ofRack[0] === at ? 'front' : ofRack.at(-1) === at ? 'rear' : undefined
+  const seats = seatsOf(at.attachment, end)
   const place = fitSheetRow(rack, at.bar.profile.kind).row?.xMm
   if (!place || rack.bars.length !== 2) return seats
   const x = rack.bars[0]?.bar.id === at.bar.id ? place.front : place.rear
   return { locked: true, within: [[x - place.within, x + place.within]] }
+}
+
+/** The spread that a rack's fit sheet wants between its front and its rear bar, mm; `locked` where points settle it. */
+export interface SheetSpread {
+  readonly front: BarAt
+  readonly rear: BarAt
+  readonly spread: readonly [number, number]
+  readonly nowMm: number
+  readonly locked: boolean
+}
+
+/** What a rack's fit sheet wants of its spread, where it says one and nobody has set it aside. */
+export function sheetSpread(rack: RackAt): SheetSpread | undefined {
+  const [front, rear] = [rack.bars[0], rack.bars.at(-1)]
+  if (!front || !rear || front === rear) return undefined
+  const { row } = fitSheetRow(rack, front.bar.profile.kind)
+  if (!row?.spreadMm || row.spreadUnused !== undefined) return undefined
+  const locked = [front, rear].every(({ attachment }) => attachment && seatsOf(attachment, undefined).locked)
+  const { fromMm, toMm } = row.spreadMm
+  return { front, rear, spread: [fromMm, toMm], nowMm: rear.bar.xMm - front.bar.xMm, locked }
 }

@@ -3,7 +3,7 @@ import type { Plan } from '../../plan/plan'
 import type { HouseRules } from '../../plan/house'
 import type { Arrangement, BarAt, ThingAt } from '../frame/arrangement'
 import { intersect, nearest, normal, type Interval, type Intervals } from '../../geometry/intervals'
-import { seatsOfBar } from './seat-windows'
+import { seatsOfBar, sheetSpread } from './seat-windows'
 import {
   conflicts,
   membersOf,
@@ -20,14 +20,18 @@ import { forwardToClear, sharesWidth, slideBox, swingsOf, tiltOf } from '../open
 export interface SpreadMember {
   readonly id: string
   readonly name: string
-  readonly kind: 'vehicle' | 'obstacle' | 'thing'
+  readonly kind: 'vehicle' | 'obstacle' | 'sheet' | 'thing'
 }
 
-/** What one thing wants between two neighbouring bars of its own, mm. */
+/** What one thing wants between two neighbouring bars of its own, mm: of several spreads the one nearest to how they stand. */
 export interface WantedSpread {
   readonly member: SpreadMember
   readonly from: number
   readonly to: number
+  /** How many other spreads would do as well. */
+  readonly or?: number | undefined
+  /** Where it is best, of what it may have. */
+  readonly likesMm?: number | undefined
 }
 
 /** Two neighbouring bars, with what everything wants of the spread between them. mm. */
@@ -52,17 +56,25 @@ export interface Spreads {
   conflicts(): readonly (readonly SpreadMember[])[]
 }
 
-/** The spread that a thing asks of neighbouring bars, from its sheet, its adapter or its brackets. mm. */
-export function spreadWanted({ gear, placement, turn }: ThingAt): Interval | undefined {
-  const { mount, spreadMm } = gear.fit
+/** The spreads that a thing may have between neighbouring bars, from its sheet, its adapter or its brackets. mm. */
+export function spreadWanted({ gear, placement, turn }: ThingAt): Intervals | undefined {
+  const { mount, spreadMm, otherSpreadsMm = [] } = gear.fit
   const across = turn === 90 || turn === 270
   const brackets =
     mount.kind === 'bracket' && (mount.direction === 'along') !== across ? mount.spacingMm : undefined
-  const wants = [spreadMm, brackets, placement.fitting?.adapter?.spreadMm].filter(
-    (each) => each !== undefined,
-  )
+  const own = spreadMm ? [spreadMm, ...otherSpreadsMm] : otherSpreadsMm
+  const wants = [own, brackets ? [brackets] : [], placement.fitting?.adapter?.spreadMm ?? []]
+    .map((each) => [each].flat())
+    .filter((each) => each.length > 0)
   if (wants.length === 0) return undefined
-  return [Math.max(...wants.map(({ fromMm }) => fromMm)), Math.min(...wants.map(({ toMm }) => toMm))]
+  const intervals = wants.map((each) => normal(each.map(({ fromMm, toMm }) => [fromMm, toMm] as const)))
+  return intervals.reduce((so, each) => intersect(so, each))
+}
+
+/** Of several spreads, the one that the bars stand in or nearest to. mm. */
+export function nearestOf(spreads: Intervals, nowMm: number): Interval | undefined {
+  const off = ([from, to]: Interval) => Math.max(from - nowMm, nowMm - to, 0)
+  return spreads.toSorted((a, b) => off(a) - off(b))[0]
 }
 
 const VEHICLE: SpreadMember = { id: 'vehicle', name: 'the vehicle', kind: 'vehicle' }
@@ -122,7 +134,7 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
   const bars = arrangement.bars.toSorted((a, b) => a.bar.xMm - b.bar.xMm)
   const order = new Map(bars.map((at, index) => [at.bar.id, index]))
   const memberById = new Map<string, SpreadMember>([[VEHICLE.id, VEHICLE]])
-  const asks: (SpreadAsk & { member: SpreadMember })[] = []
+  const asks: (SpreadAsk & { member: SpreadMember; likesMm: number | undefined })[] = []
   for (const thing of arrangement.things) {
     const { host, id } = thing.placement
     const wanted = host.on === 'bars' && host.barIds.length > 1 ? spreadWanted(thing) : undefined
@@ -136,8 +148,20 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
     own.forEach((to, i) => {
       const from = own[i - 1]
       if (from !== undefined)
-        asks.push({ member, by: id, from, to, spread: wanted[0] <= wanted[1] ? [wanted] : [] })
+        asks.push({ member, by: id, from, to, spread: wanted, likesMm: thing.gear.fit.likesMm })
     })
+  }
+  for (const rack of arrangement.racks) {
+    const sheet = sheetSpread(rack)
+    if (!sheet || sheet.locked) continue
+    const member: SpreadMember = {
+      id: rack.rack.id,
+      name: `the fit sheet of ${rack.rack.name}`,
+      kind: 'sheet',
+    }
+    memberById.set(member.id, member)
+    const [from, to] = [order.get(sheet.front.bar.id) ?? 0, order.get(sheet.rear.bar.id) ?? 0]
+    asks.push({ member, by: member.id, from, to, spread: [sheet.spread], likesMm: undefined })
   }
   const apart: SpreadAsk[] = []
   const pairKeys = new Set<string>()
@@ -148,13 +172,15 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
     if (!front || !rear || pairKeys.has(key)) return
     pairKeys.add(key)
     const here = asks.filter((ask) => ask.from === from && ask.to === to)
+    const nowMm = rear.bar.xMm - front.bar.xMm
     pairs.push({
       front,
       rear,
-      nowMm: rear.bar.xMm - front.bar.xMm,
-      wants: here.flatMap(({ member, spread }) =>
-        spread.map(([low, high]) => ({ member, from: low, to: high })),
-      ),
+      nowMm,
+      wants: here.flatMap(({ member, spread, likesMm }) => {
+        const piece = nearestOf(spread, nowMm)
+        return piece ? [{ member, from: piece[0], to: piece[1], or: spread.length - 1, likesMm }] : []
+      }),
       common: here.reduce<Intervals>((so, { spread }) => intersect(so, spread), [[0, 200_000]]),
     })
   }
@@ -176,9 +202,8 @@ export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
     if (posed) return posed
     const windows: BarWindow[] = bars.flatMap((at, bar) => {
       const seats = seatsOfBar(arrangement, at)?.within
-      const onRoof = arrangement.racks.some(({ rack, onRoof: on }) => on && rack.id === at.rack.id)
       const { fromXMm, toXMm } = plan.vehicle.roof
-      const within = seats && onRoof && fromXMm < toXMm ? intersect(seats, [[fromXMm, toXMm]]) : seats
+      const within = seats && at.onRoof && fromXMm < toXMm ? intersect(seats, [[fromXMm, toXMm]]) : seats
       return within ? [{ by: VEHICLE.id, bar, within }] : []
     })
     for (const { member, bar, within } of obstacleWindows(plan, bars)) {
@@ -253,7 +278,8 @@ export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly num
       const [from, to] = [spreads.bars.indexOf(front), spreads.bars.indexOf(rear)]
       const able = solveSpread(problem)?.between(from, to)
       if (!able || wants.length === 0) continue
-      const middle = wants.reduce((sum, each) => sum + (each.from + each.to) / 2, 0) / wants.length
+      const likes = wants.map(({ from: low, to: high, likesMm }) => likesMm ?? (low + high) / 2)
+      const middle = likes.reduce((sum, each) => sum + each, 0) / likes.length
       const target = choice === 'wide' ? able.at(-1)?.[1] : nearest(able, middle)
       if (target !== undefined)
         problem = {

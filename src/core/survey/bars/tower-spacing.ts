@@ -25,6 +25,8 @@ export function evenFeet(bar: Bar, towerMm: number, footWidthMm: number | undefi
 type TowerSpacing =
   | { readonly kind: 'noSheet' }
   | { readonly kind: 'refused'; readonly rows: readonly string[] }
+  /** The mark printed on the bar at which its feet are set: no length follows from it. */
+  | { readonly kind: 'marks'; readonly mark: string }
   | { readonly kind: 'given'; readonly feet: EvenFeet; readonly nowMm: number; readonly offCentreMm: number }
 
 /** The tower spacing that a bar should have by its rack's fit sheet, and how its feet stand now. mm. */
@@ -33,7 +35,9 @@ export function towerSpacing(rack: RackAt, at: BarAt): TowerSpacing {
   if (!rack.rack.fitSheet) return { kind: 'noSheet' }
   const { row, others } = fitSheetRow(rack, bar.profile.kind)
   if (!row) return { kind: 'refused', rows: others }
-  const towerMm = rack.bars[0]?.bar.id === bar.id ? row.towerMm.front : row.towerMm.rear
+  const end = rack.bars[0]?.bar.id === bar.id ? 'front' : 'rear'
+  const towerMm = row.towerMm?.[end]
+  if (towerMm === undefined) return { kind: 'marks', mark: row.towerMarks?.[end] ?? '' }
   const [left, right] = [bar.feetYMm[0] ?? 0, bar.feetYMm.at(-1) ?? 0]
   return {
     kind: 'given',

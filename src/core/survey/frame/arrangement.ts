@@ -17,6 +17,9 @@ export interface Point {
 export interface BarAt {
   readonly bar: Bar
   readonly rack: Rack
+  /** What its own feet stand on, and whether that bears on the roof. */
+  readonly attachment: Attachment | undefined
+  readonly onRoof: boolean
   readonly index: number
   readonly box: Box
   readonly usableY: readonly [number, number]
@@ -43,7 +46,10 @@ export interface FootAt {
 export interface RackAt {
   readonly rack: Rack
   readonly index: number
+  /** What it stands on, and what else some of its bars stand on. */
   readonly attachment: Attachment | undefined
+  readonly attachments: readonly Attachment[]
+  /** Whether any of it bears on the roof. */
   readonly onRoof: boolean
   readonly bars: readonly BarAt[]
   readonly feet: readonly FootAt[]
@@ -59,6 +65,8 @@ export interface ThingAt {
   readonly parent: ThingAt | undefined
   readonly turn: Turn
   readonly box: Box
+  /** The same with what hangs under it and stands over it. */
+  readonly outer: Box
   readonly centre: Point
 }
 
@@ -69,6 +77,10 @@ export interface Arrangement {
   readonly things: readonly ThingAt[]
   readonly thingById: ReadonlyMap<string, ThingAt>
 }
+
+/** Each rack with each of what it stands on. */
+export const standsOnEach = (racks: readonly RackAt[]): readonly (readonly [Rack, Attachment, RackAt])[] =>
+  racks.flatMap((at) => at.attachments.map((attachment) => [at.rack, attachment, at] as const))
 
 /** The thing on the rack that holds this one, or itself. */
 export function rootOf(thing: ThingAt): ThingAt {
@@ -167,25 +179,28 @@ export function cornerName(side: FootSide, index: number, count: number): string
 
 /** A thing whose middle is at x and y and whose underside is at z. mm. */
 function thingAt(
-  { gear, placement, parent, turn, index }: Omit<ThingAt, 'box' | 'centre'>,
+  { gear, placement, parent, turn, index }: Omit<ThingAt, 'box' | 'outer' | 'centre'>,
   { x, y, z }: Point,
 ): ThingAt {
   const size = sizeAsPlaced(gear, turn, placement.onEdge)
   const offset = centreOffset(gear, turn, placement.onEdge)
+  const box = {
+    x0: x - size.length / 2,
+    x1: x + size.length / 2,
+    y0: y - size.width / 2,
+    y1: y + size.width / 2,
+    z0: z,
+    z1: z + size.height,
+  }
+  const { hangsMm = 0, risesMm = 0 } = placement.onEdge ? {} : gear
   return {
     placement,
     gear,
     index,
     parent,
     turn,
-    box: {
-      x0: x - size.length / 2,
-      x1: x + size.length / 2,
-      y0: y - size.width / 2,
-      y1: y + size.width / 2,
-      z0: z,
-      z1: z + size.height,
-    },
+    box,
+    outer: hangsMm === 0 && risesMm === 0 ? box : { ...box, z0: box.z0 - hangsMm, z1: box.z1 + risesMm },
     centre: { x: x + offset.x, y: y + offset.y, z: z + offset.z },
   }
 }
@@ -262,11 +277,12 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
     }
     const attachment = attachments.get(rack.attachmentId)
     const datum = datumZ(vehicle, attachment)
-    const seat = rack.kind === 'ladder' ? rack.bottomZMm : seatZ(vehicle, attachment)
     const sorted = barsOf(rack).toSorted((a, b) => a.xMm - b.xMm)
     const feetFrom = allFeet.length
     const bars = sorted.map((bar, row): BarAt => {
-      const z0 = datum + bar.riseMm
+      const own = bar.attachmentId === undefined ? attachment : attachments.get(bar.attachmentId)
+      const z0 = datumZ(vehicle, own) + bar.riseMm
+      const seat = seatZ(vehicle, own)
       const barIndex = allBars.length
       const feet = bar.feetYMm.map((yMm, i): number => {
         const side = sideAt(yMm)
@@ -288,6 +304,8 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
       const at: BarAt = {
         bar,
         rack,
+        attachment: own,
+        onRoof: own !== undefined && bearsOnRoof(own),
         index: barIndex,
         box: {
           x0: bar.xMm - bar.profile.widthMm / 2,
@@ -308,23 +326,29 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
       rack.kind === 'ladder' ? rack.topZMm : datum,
     )
     const deck = deckOf(rack)
+    const deckFrom =
+      deck?.from === 'barUnderside' ? Math.min(barTop, ...bars.map(({ box }) => box.z0)) : barTop
     const deckBox = deck && {
       x0: deck.xMm - deck.lengthMm / 2,
       x1: deck.xMm + deck.lengthMm / 2,
       y0: deck.yMm - deck.widthMm / 2,
       y1: deck.yMm + deck.widthMm / 2,
-      z0: barTop,
-      z1: barTop + deck.heightMm,
+      z0: deckFrom,
+      z1: deckFrom + deck.heightMm,
     }
+    const stoodOn = [...new Set(bars.length > 0 ? bars.map((at) => at.attachment) : [attachment])].filter(
+      (each) => each !== undefined,
+    )
     return {
       rack,
       index: rackIndex,
       attachment,
-      onRoof: attachment !== undefined && bearsOnRoof(attachment),
+      attachments: stoodOn,
+      onRoof: stoodOn.some(bearsOnRoof),
       bars,
       feet: allFeet.slice(feetFrom),
       deck: deck && deckBox && { deck, box: deckBox },
-      topZMm: deckBox?.z1 ?? barTop,
+      topZMm: Math.max(barTop, deckBox?.z1 ?? barTop),
     }
   })
 

@@ -36,7 +36,7 @@ const gapBetween = (a: ThingAt, b: ThingAt, houseMm: number) =>
 
 function compare(a: ThingAt, b: ThingAt, houseMm: number): Near | undefined {
   const gapMm = gapBetween(a, b, houseMm)
-  const into = reachInto(a.box, b.box)
+  const into = reachInto(a.outer, b.outer)
   if (into.z <= TOUCH_MM || into.x < -gapMm || into.y < -gapMm) return undefined
   if (a.gear.outlineMm || b.gear.outlineMm) {
     const [outlineA, outlineB] = [planOutline(a), planOutline(b)]

@@ -3,7 +3,7 @@ import type { Plan } from '../../plan/plan'
 import { STATES } from '../../units/scalars'
 import type { Arrangement, ThingAt } from '../frame/arrangement'
 import { layerOf, type Layer, type Link } from './layer'
-import type { MassPoint } from '../loads/mass-points'
+import { weighs, type MassPoint } from '../loads/mass-points'
 import { rackLayers } from './rack-layers'
 import { followRated } from './rated-with'
 import { members, type Sharing } from '../loads/spreading'
@@ -89,7 +89,7 @@ function placeUnder(mass: MassPoint, carrier: ThingAt): string | undefined {
 /** Whether all that hangs on one link hangs on the other too, so that the other's figure speaks for it. */
 function bearsAllOf(other: Link, link: Link): boolean {
   const there = new Set(other.load.map(({ mass }) => mass))
-  return link.load.every(({ mass }) => mass.kg <= 0 || there.has(mass))
+  return link.load.every(({ mass }) => !weighs(mass) || there.has(mass))
 }
 
 /**

@@ -6,7 +6,7 @@ import type { HouseRules } from '../../plan/house'
 import { exceeds } from '../../units/tolerance'
 import type { ThingAt } from '../frame/arrangement'
 import type { Counting, Layer } from './layer'
-import type { MassPoint } from '../loads/mass-points'
+import { weighs, type MassPoint } from '../loads/mass-points'
 
 /**
  * What a layer may hold in a state, and how that is known: published for the state; assumed from the driving
@@ -164,7 +164,7 @@ function isOfKind(mass: MassPoint, kind: Rating['gearKind']): boolean {
 /** The figures of a state that speak for all that hangs on a layer there, and those that speak for some of it alone. */
 function speaking(layer: Layer, which: State, state: State, use: Use) {
   const stated = layer.ratings.filter((rating) => rating.state === which)
-  const there = layer.load.filter(({ mass }) => mass.kg > 0 && mass.states.includes(state))
+  const there = layer.load.filter(({ mass }) => weighs(mass) && mass.states.includes(state))
   const [general, ofKind] = [
     stated.filter(({ gearKind }) => gearKind === undefined),
     stated.filter(({ gearKind }) => gearKind !== undefined),
@@ -179,15 +179,15 @@ function speaking(layer: Layer, which: State, state: State, use: Use) {
   return whole.length > 0 ? { whole: [...atSpeed, ...met], partial: [] } : { whole: [], partial: ofKind }
 }
 
-const weighs = (list: readonly Member[], state: State) =>
-  list.some(({ mass }) => mass.kg > 0 && mass.states.includes(state))
+const anyWeighs = (list: readonly Member[], state: State) =>
+  list.some(({ mass }) => weighs(mass) && mass.states.includes(state))
 
 /** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
 export function cellOf(layer: Layer, state: State, rules: HouseRules, use: Use): Cell {
   const both = sums(layer, state)
   const counts: Readonly<Record<Counting, boolean>> = {
-    load: weighs(layer.load, state),
-    everything: weighs(layer.load, state) || weighs(layer.own, state),
+    load: anyWeighs(layer.load, state),
+    everything: anyWeighs(layer.load, state) || anyWeighs(layer.own, state),
   }
   const candidates = (ratings: readonly Rating[], factor = 1) =>
     ratings.map((rating) => candidate(layer, both, rating, factor))

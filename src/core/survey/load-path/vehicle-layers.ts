@@ -1,5 +1,5 @@
-import type { RackAt, Arrangement } from '../frame/arrangement'
-import { type Attachment, kerbOf } from '../../plan/vehicle'
+import type { Arrangement, FootAt, RackAt } from '../frame/arrangement'
+import { type Attachment, bearsOnRoof, kerbOf } from '../../plan/vehicle'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Plan } from '../../plan/plan'
 import { inUse, type Rating } from '../../plan/rating'
@@ -10,7 +10,8 @@ import { byFoot, bySide, members, onRacks, SIDES, withFootless, type Sharing } f
 
 const isPart = (mass: MassPoint) => mass.of === 'part'
 const isHolder = (mass: MassPoint) => mass.of === 'holder'
-const isCargo = (mass: MassPoint) => !isPart(mass) && !isHolder(mass) && mass.of !== 'occupant'
+const isCargo = (mass: MassPoint) =>
+  !isPart(mass) && !isHolder(mass) && mass.of !== 'occupant' && mass.of !== 'tail'
 
 /** Whether one thing that holds racks stands on another, as a canopy does on the bed's sides. */
 const standsOn = (above: Attachment, under: Attachment): boolean =>
@@ -20,7 +21,7 @@ const standsOn = (above: Attachment, under: Attachment): boolean =>
 export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
   const { attachments } = plan.vehicle
   const holding = (attachment: Attachment) =>
-    arrangement.racks.filter((rack) => rack.attachment === attachment)
+    arrangement.racks.filter(({ attachments: stoodOn }) => stoodOn.includes(attachment))
   const above = (attachment: Attachment) => attachments.filter((each) => standsOn(each, attachment))
   // From the top down: what stands on something comes before it.
   const topDown = attachments.toSorted((a, b) => Number(standsOn(b, a)) - Number(standsOn(a, b)))
@@ -29,7 +30,7 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
     const first = attachments.find(({ kind }) => kind === attachment.kind)
     const carried = first === attachment ? above(attachment) : []
     const racks = [...holding(attachment), ...carried.flatMap(holding)]
-    return racks.length === 0 ? [] : [attachmentLayer(attachment, racks, carried, masses)]
+    return racks.length === 0 ? [] : [attachmentLayer(arrangement, attachment, racks, carried, masses)]
   })
   // What nobody has described is a link without a figure, never one that is not there.
   const hanging = attachments.filter(
@@ -41,7 +42,7 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
   return [
     ...links,
     ...hanging.map((each): Link => ({
-      ...attachmentLayer(each, holding(each), [each], masses),
+      ...attachmentLayer(arrangement, each, holding(each), [each], masses),
       id: `under:${each.id}`,
       name: `What ${each.name} stands on`,
       detail: 'not described',
@@ -54,6 +55,7 @@ export function attachmentLayers(plan: Plan, arrangement: Arrangement, masses: r
 }
 
 function attachmentLayer(
+  arrangement: Arrangement,
   attachment: Attachment,
   racks: readonly RackAt[],
   carried: readonly Attachment[],
@@ -61,7 +63,8 @@ function attachmentLayer(
 ): Link {
   const { word, alsoCalled, sharedBy } = ATTACHMENTS[attachment.kind]
   const rated = 'rated' in attachment ? attachment.rated : { by: 'own' as const, ratings: attachment.ratings }
-  const feet = racks.flatMap((rack) => rack.feet)
+  const here = new Set([attachment, ...carried])
+  const feet = racks.flatMap((rack) => rack.feet).filter((foot) => standsOnOne(arrangement, foot, here))
   const indices = new Set(racks.map((rack) => rack.index))
   const pointwise = sharedBy === 'foot'
   const footless = new Set(racks.filter((rack) => rack.feet.length === 0).map((rack) => rack.index))
@@ -70,7 +73,7 @@ function attachmentLayer(
     feet.length === 0
       ? onRacks(indices)
       : withFootless(pointwise ? byFoot(feet) : bySide(feet), footless, units.length)
-  const here = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
+  const onThese = (mass: MassPoint) => mass.racks.some(([rack]) => indices.has(rack))
   const ids = new Set(carried.map(({ id }) => id))
   const holders = masses.filter((mass) => mass.of === 'holder' && ids.has(mass.attachmentId))
   const alike = units.map((_, unit) => ({ unit, fraction: 1 / units.length }))
@@ -90,13 +93,13 @@ function attachmentLayer(
     usualCounting: 'everything',
     load: [
       ...members(
-        masses.filter((mass) => isCargo(mass) && here(mass)),
+        masses.filter((mass) => isCargo(mass) && onThese(mass)),
         spread,
       ),
       ...members(holders, () => alike),
     ],
     own: members(
-      masses.filter((mass) => isPart(mass) && here(mass)),
+      masses.filter((mass) => isPart(mass) && onThese(mass)),
       spread,
     ),
     spread,
@@ -105,11 +108,36 @@ function attachmentLayer(
   }
 }
 
+/** Whether a foot's bar stands on one of these. */
+function standsOnOne({ bars }: Arrangement, foot: FootAt, these: ReadonlySet<Attachment>): boolean {
+  const own = bars[foot.barIndex]?.attachment
+  return own !== undefined && these.has(own)
+}
+
+/** What comes down on the roof: whole racks, or of those that stand on something else too what their feet on it bear. */
+function onRoof({ racks, bars }: Arrangement): Sharing {
+  const loading = racks.filter((rack) => rack.onRoof)
+  const whole = onRacks(new Set(loading.map((rack) => rack.index)))
+  const partly = loading.filter((rack) => !rack.attachments.every(bearsOnRoof))
+  if (partly.length === 0) return whole
+  const wholly = onRacks(new Set(loading.filter((rack) => !partly.includes(rack)).map((rack) => rack.index)))
+  const feet = new Set(
+    partly
+      .flatMap((rack) => rack.feet)
+      .filter((foot) => bars[foot.barIndex]?.onRoof)
+      .map((foot) => foot.index),
+  )
+  return (mass) => {
+    const fraction = mass.feet.reduce((sum, [foot, share]) => (feet.has(foot) ? sum + share : sum), 0)
+    return [...wholly(mass), { unit: 0, fraction }]
+  }
+}
+
 /** The roof, when any rack loads it. */
 export function roofLayer(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Link[] {
   const racks = arrangement.racks.filter((rack) => rack.onRoof)
   if (racks.length === 0) return []
-  const spread = onRacks(new Set(racks.map((rack) => rack.index)))
+  const spread = onRoof(arrangement)
   return [
     {
       id: 'roof',

@@ -4,7 +4,7 @@ import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
 import { openOthers, type OtherMass } from '../../plan/gear-mass'
 import { howKnown } from '../../plan/known'
-import type { Part } from '../../plan/rack'
+import type { Bar, Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { STATES, type State } from '../../units/scalars'
@@ -79,6 +79,10 @@ export type MassPoint =
   /** What is on the vehicle and holds a rack in its turn: a canopy. */
   | (Common & { readonly of: 'holder'; readonly attachmentId: string })
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
+  | (Common & { readonly of: 'tail'; readonly tailId: string })
+
+/** Whether something weighs, as far as anybody knows: what nobody knows yet is never nothing. */
+export const weighs = ({ kg, basis }: MassPoint): boolean => kg > 0 || basis === 'unknown'
 
 /** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
 export function withContents(
@@ -140,10 +144,10 @@ function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
 
 const within = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value))
 
-function loadMass(load: Load): { kg: number; basis: Basis | 'computed'; by?: string | undefined } {
+function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'> {
   switch (load.what.kind) {
     case 'mass':
-      return load.what.mass
+      return { ...load.what.mass, others: openOthers(load.what.mass) }
     case 'fluid':
       return { kg: load.what.litres * FLUID_KG_PER_L[load.what.fluid], basis: 'computed' }
     case 'people':
@@ -200,7 +204,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         states,
       })
     for (const load of placement.loads) {
-      const { kg, basis, by } = loadMass(load)
+      const { kg, basis, by, others } = loadMass(load)
       const at = loadPoint(thing, load)
       points.push({
         ...(load.atMm ? { ...base, at, ...holdAt(influence, at) } : base),
@@ -211,6 +215,7 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
         kg,
         basis,
         by,
+        others,
         factor: factorOf(basis),
         states: inBoth(states, statesOf(load.when)),
       })
@@ -260,6 +265,22 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   }
   for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack, factorOf))
   points.push(...holderPoints(plan))
+  for (const { id, name, mass, xMm, zMm } of plan.vehicle.tail ?? [])
+    points.push({
+      of: 'tail',
+      tailId: id,
+      id: `tail:${id}`,
+      label: name,
+      kg: mass.kg,
+      basis: mass.basis,
+      by: mass.by,
+      factor: factorOf(mass.basis),
+      states: statesOf('driving'),
+      at: { x: xMm, y: 0, z: zMm },
+      feet: [],
+      bars: [],
+      racks: [],
+    })
   for (const occupant of plan.use.occupants) {
     const { kg, basis } = occupant.mass
     const at = { x: 0, y: 0, z: 0 }
@@ -307,8 +328,9 @@ function holderPoints({ vehicle }: Plan): MassPoint[] {
   })
 }
 
-/** How a part's weight is known, as masses say it. What nobody said was told. */
+/** How a part's weight is known, as masses say it, and that of a bar with its own. What nobody said was told. */
 const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
+const barBasis = (bar: Bar): Basis => HOWS[howKnown(bar, 'kg') ?? 'told'].basis
 
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
 function partPoints(
@@ -318,6 +340,7 @@ function partPoints(
 ): MassPoint[] {
   const { rack, feet, bars, deck, index } = rackAt
   const states = rack.kind === 'ladder' ? statesOf(rack.when) : STATES
+  const knownAs = (basis: Basis) => ({ basis, factor: factorOf(basis) })
   const middle: Point = {
     x:
       feet.length > 0
@@ -334,8 +357,7 @@ function partPoints(
       role: part.role,
       partId: part.id,
       partName: part.name,
-      basis: partBasis(part),
-      factor: factorOf(partBasis(part)),
+      ...knownAs(partBasis(part)),
       states,
       label: part.name,
       racks: [[index, 1]] as const,
@@ -350,7 +372,9 @@ function partPoints(
           ...common,
           id: `${part.id}/${bar.bar.id}`,
           label: `${part.name}, ${bar.bar.name}`,
-          kg: kg / bars.length,
+          ...(bar.bar.kg === undefined
+            ? { kg: kg / bars.length }
+            : { kg: bar.bar.kg, ...knownAs(barBasis(bar.bar)) }),
           at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
           base: alongIt,
           bars: [[bar.index, 1]],

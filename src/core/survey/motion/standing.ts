@@ -52,15 +52,15 @@ function ownBalance(vehicle: Vehicle): OwnBalance {
   const heightMm =
     own === undefined
       ? vehicle.heightMm * BODIES[vehicle.body].balanceShare
-      : own.known === 'position'
-        ? own.heightMm
-        : track / (2 * own.staticStabilityFactor)
+      : own.known === 'stability'
+        ? track / (2 * own.staticStabilityFactor)
+        : own.heightMm
   return {
     kerbKg: kerbKg ?? BODIES[vehicle.body].kerbKg,
     heightMm,
     trackMm: track,
     behindFrontAxleMm:
-      own === undefined
+      own === undefined || own.known === 'height'
         ? undefined
         : own.known === 'position'
           ? own.xMm - frontAxleX(vehicle)

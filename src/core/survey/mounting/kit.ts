@@ -29,12 +29,13 @@ export function kitPoints(
   part: Part,
   rack: Rack,
   vehicle: Vehicle,
-  attachment: Attachment | undefined,
+  stoodOn: readonly Attachment[],
 ): KitPoint[] {
   const points: KitPoint[] = []
   const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, message: words })
-  if (part.suits && attachment && !part.suits.includes(attachment.kind))
-    say('refused', `is not made for ${attachment.name}`)
+  // Where bars stand on more than one thing, each has parts of its own.
+  if (part.suits && stoodOn.length > 0 && !stoodOn.some(({ kind }) => part.suits?.includes(kind)))
+    say('refused', `is not made for ${stoodOn.map(({ name }) => name).join(' or ')}`)
   const { kit } = part
   if (!kit) return points
   if (kit.bodies && !kit.bodies.includes(vehicle.body))
@@ -61,8 +62,9 @@ export function kitPoints(
     else if (!kit.trims.some((each) => each.toLowerCase() === trim))
       say('refused', `is for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
   }
-  if (kit.railShapes && attachment?.kind === 'raisedRail') {
-    const { shape } = attachment
+  const rail = stoodOn.find(({ kind }) => kind === 'raisedRail')
+  if (kit.railShapes && rail?.kind === 'raisedRail') {
+    const { shape } = rail
     const taken = kit.railShapes.find((each) => each.shape.toLowerCase() === shape?.toLowerCase())
     if (shape === undefined)
       say(

@@ -8,14 +8,8 @@ import { underBarRoom } from '../frame/roof-surface'
 export type SagMm = (barIndex: number, yMm: number) => number
 
 /** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
-function offerOfBar(
-  vehicle: Vehicle,
-  at: BarAt,
-  onRoof: boolean,
-  ys: readonly number[],
-  sagMm: SagMm,
-): Offer {
-  const { bar, index } = at
+function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: SagMm): Offer {
+  const { bar, index, onRoof } = at
   const roomAt = (y: number) => underBarRoom(vehicle, bar.riseMm, bar.xMm, y) - sagMm(index, y)
   return {
     kind: 'bar',
@@ -61,13 +55,12 @@ export function offersFor(
       return host.barIds.flatMap((id): OfferAt[] => {
         const at = arrangement.bars.find(({ bar }) => bar.id === id)
         if (!at) return []
-        const rack = rackOf(arrangement, at.rack.id)
         return [
           {
             name: at.bar.name,
             barId: id,
             rackId: at.rack.id,
-            offer: offerOfBar(vehicle, at, rack?.onRoof ?? false, ys, sagMm),
+            offer: offerOfBar(vehicle, at, ys, sagMm),
           },
         ]
       })

@@ -14,11 +14,12 @@ import {
   type Hatch,
   type Sunroof,
 } from './swings'
+import { onVehicle } from '../frame/on-vehicle'
 import { openedTent } from './tent'
 
 /** Something that a moving part of the vehicle may meet. */
 interface Met {
-  readonly kind: 'thing' | 'bar' | 'deck' | 'tentFloor' | 'tentLadder'
+  readonly kind: 'thing' | 'bar' | 'deck' | 'tentFloor' | 'tentLadder' | 'tail'
   readonly id: string
   readonly name: string
   readonly box: Box
@@ -50,7 +51,7 @@ function standing(arrangement: Arrangement, barBox: (at: BarAt) => Box = (at) =>
       kind: 'thing',
       id: thing.placement.id,
       name: thing.gear.name,
-      box: thing.box,
+      box: thing.outer,
       thing,
     }))
   const bars = arrangement.bars.map((at): Met => ({
@@ -79,6 +80,12 @@ function opened(arrangement: Arrangement): Met[] {
   })
 }
 
+/** What hangs at the tail, where it has a size. */
+const atTail = (vehicle: Vehicle): Met[] =>
+  onVehicle(vehicle)
+    .filter(({ where }) => where === 'tail')
+    .map(({ id, name, box }) => ({ kind: 'tail', id, name, box, thing: undefined }))
+
 const isHatch = (obstacle: Obstacle): obstacle is Hatch =>
   obstacle.kind === 'hatch' || obstacle.kind === 'tailgate'
 
@@ -86,7 +93,7 @@ const isHatch = (obstacle: Obstacle): obstacle is Hatch =>
 export function swingMeetings(vehicle: Vehicle, arrangement: Arrangement): SwingMeeting[] {
   const hatches = vehicle.obstacles.filter(isHatch)
   if (hatches.length === 0) return []
-  const all = [...standing(arrangement), ...opened(arrangement)]
+  const all = [...standing(arrangement), ...opened(arrangement), ...atTail(vehicle)]
   return hatches.flatMap((hatch) => {
     const swings = swingsOf(hatch, vehicle.obstacles)
     return all

@@ -1,6 +1,6 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey } from '@/core'
+import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey, typedOver, withRise } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
@@ -13,8 +13,14 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
   const ends = barEnds(bar)
   const spread = spreadBehind(survey, bar.id)
   const width = survey.fit.widths().find((each) => each.rack.rack.id === rack.id)
+  // What is typed over a starting value is one no more.
+  const put = ({ known, ...next }: typeof bar, field: keyof typeof bar, typed: string) => {
+    const left = typedOver(known, field)
+    const text = { ...bar.typed, [field]: typed }
+    return refused(run({ do: 'setBar', bar: { ...next, ...(left ? { known: left } : {}), typed: text } }))
+  }
   const set = (patch: Partial<typeof bar>, field: keyof typeof bar, typed: string) =>
-    refused(run({ do: 'setBar', bar: { ...bar, ...patch, typed: { ...bar.typed, [field]: typed } } }))
+    put({ ...bar, ...patch }, field, typed)
   const length = (
     label: string,
     field: 'xMm' | 'lengthMm' | 'usableMm' | 'riseMm',
@@ -43,7 +49,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
           set({ lengthMm, usableMm: Math.min(bar.usableMm, lengthMm) }, 'lengthMm', typed),
         )}
         {length('Usable width', 'usableMm')}
-        {length('Room under it', 'riseMm')}
+        {length('Room under it', 'riseMm', (riseMm, typed) => put(withRise(bar, riseMm), 'riseMm', typed))}
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <Fact title="Past the outer feet, from their centres">

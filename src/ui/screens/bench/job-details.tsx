@@ -4,6 +4,7 @@ import { type Group, JOB_FIELD, type Plan } from '@/core'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'
+import { CamePictures } from './came-pictures'
 
 const CAME = JOB_FIELD.fields['came'] as Group
 
@@ -69,6 +70,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
         />
         <h3 className="font-semibold">When it came in</h3>
         <Texts of={CAME} value={job.came ?? {}} onText={cameNow} />
+        <CamePictures plan={plan} />
       </div>
     </Modal>
   )

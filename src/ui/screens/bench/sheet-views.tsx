@@ -176,7 +176,7 @@ export function SheetView({ survey, layout, view, marks, handlers, units }: View
       <g transform={viewMatrix(layout, view)} className="draw-layer">
         <VehicleView view={view} vehicle={plan.vehicle} body={body} />
         {plan.vehicle.attachments
-          .filter((attachment) => racks.some((rack) => rack.attachment === attachment))
+          .filter((attachment) => racks.some((rack) => rack.attachments.includes(attachment)))
           .map((attachment) => (
             <AttachmentView key={attachment.id} vehicle={plan.vehicle} attachment={attachment} view={view} />
           ))}

@@ -16,6 +16,7 @@ const SHELF_WORD: Readonly<Record<ShelfName, string>> = {
   stock: 'Stock',
   settings: 'Settings and drafts',
   log: 'Log entries',
+  pictures: 'Pictures',
 }
 
 type Way = 'merge' | 'replace'

@@ -1,5 +1,6 @@
 'use client'
 import { Note, Problem } from '@/ui/kit/field-note'
+import { KeptPicture } from '@/ui/kit/kept-picture'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -144,6 +145,11 @@ function Sheet({ plan }: { plan: Plan }) {
             {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`} · {day}
           </p>
           <p>{cameLine(plan.job)}</p>
+          <p className="flex flex-wrap gap-2">
+            {(plan.job.came?.pictures ?? []).map(({ id, words }) => (
+              <KeptPicture key={id} id={id} words={words} className="h-[22mm] w-[30mm]" />
+            ))}
+          </p>
         </div>
         {openingOf(handover).map(({ title, lines, grave }) => (
           <div key={title} className="sheet-part">

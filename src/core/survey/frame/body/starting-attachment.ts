@@ -1,6 +1,7 @@
 import { ATTACHMENTS, loadsRoof, type AttachmentKind } from '../../../kinds/attachment'
 import { BODIES, type Body } from '../../../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../../../kinds/obstacle'
+import type { Known } from '../../../plan/known'
 import type { Attachment, Obstacle } from '../../../plan/vehicle'
 import { startingSizes } from './starting-sizes'
 
@@ -40,11 +41,30 @@ export function startingAttachment(kind: AttachmentKind, body: Body, id: string)
     ...('riseMm' in shape ? { riseMm: 45 } : {}),
     ...('topZMm' in shape ? { topZMm: (bed?.topZMm ?? USUAL_BED_TOP_MM) + top } : {}),
   }
-  return made as Attachment
+  return { ...made, known: startingMarks(made) } as Attachment
+}
+
+/** What a form filled in of a thing: every number of it, by the path of its field. */
+function startingMarks(thing: object): Known {
+  const paths = (value: unknown, at: string): string[] => {
+    if (typeof value === 'number') return [at]
+    if (typeof value !== 'object' || value === null) return []
+    return Object.entries(value).flatMap(([key, each]: [string, unknown]) => {
+      const path = at === '' ? key : `${at}.${key}`
+      if (key === 'points' || key === 'doorPositions') return [`${path}.at`, `${path}.gauge`]
+      return key === 'panel' || key === 'ratings' || key === 'rated' ? [] : paths(each, path)
+    })
+  }
+  return Object.fromEntries(paths(thing, '').map((path) => [path, { by: 'start' as const }]))
 }
 
 /** Something on the vehicle that the load may meet, with starting values from its body: to be measured and replaced. mm. */
 export function startingObstacle(kind: ObstacleKind, body: Body, id: string): Obstacle {
+  const made = usualObstacle(kind, body, id)
+  return { ...made, known: startingMarks(made) }
+}
+
+function usualObstacle(kind: ObstacleKind, body: Body, id: string): Obstacle {
   const { roof, heightMm, widthMm } = startingSizes(body)
   const common = { id, name: OBSTACLES[kind].choice }
   switch (kind) {
@@ -76,6 +96,15 @@ export function startingObstacle(kind: ObstacleKind, body: Body, id: string): Ob
       return { ...common, kind, xMm: roof.toXMm - 100, yMm: 0, heightMm: 60, form: 'fin' }
     case 'spoiler':
       return { ...common, kind, fromXMm: roof.toXMm - 100, toXMm: roof.toXMm + 150, topZMm: heightMm }
+    case 'inBed':
+      return {
+        ...common,
+        kind,
+        fromXMm: roof.toXMm + 150,
+        toXMm: roof.toXMm + 600,
+        halfWidthMm: Math.round(widthMm * 0.7) / 2,
+        topZMm: USUAL_BED_TOP_MM,
+      }
     case 'doorEdge':
       return { ...common, kind, halfWidthMm: Math.round(widthMm * 0.7) / 2, headZMm: 1700 }
   }

@@ -1,0 +1,33 @@
+import type { State } from '../units/scalars'
+import type { Survey } from '../survey/survey'
+import { askMass } from './ask-mass'
+import type { Check } from './check'
+import type { Finding } from './finding'
+
+/**
+ * What becomes of an answer while nobody knows what something weighs: where mass matters to it and no link's own sum says
+ * so already, it was given nothing to run on. A Stop or a Mind at the least it can weigh stands.
+ */
+export function onUnknownWeights(survey: Survey): (check: Check, finding: Finding) => Finding {
+  const unknown = survey.masses.filter(({ basis }) => basis === 'unknown')
+  if (unknown.length === 0) return (_, finding) => finding
+  const matters = (state: State | 'all') =>
+    unknown.filter(({ states }) => state === 'all' || states.includes(state))
+  return (check, finding) => {
+    if (check.law === 'notOfMass' || finding.severity !== 'clear' || finding.subject.layerId !== undefined)
+      return finding
+    const these = matters(finding.state)
+    const [first] = these
+    if (!first) return finding
+    const ask = askMass(first)
+    const { measured: _, limit: _limit, margin: _margin, ...rest } = finding
+    return {
+      ...rest,
+      severity: 'notLooked',
+      sentence: [
+        `${check.title}: not looked at, as nobody knows yet what ${[...new Set(these.map(({ label }) => label))].join(', ')} weighs.`,
+      ],
+      ...(ask ? { ask } : {}),
+    }
+  }
+}
