@@ -90,7 +90,7 @@ function asksOf(survey: Survey): readonly Finding[] {
     const own = [...check.run(survey)].map((finding) =>
       unweighed(check, starting ? onStartingLengths(survey, finding) : finding),
     )
-    return own.length > 0 ? inBounds(own) : [nothingFound(check)]
+    return own.length > 0 ? inBounds(own) : [unweighed(check, nothingFound(check))]
   })
 }
 
