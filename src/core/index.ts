@@ -52,6 +52,7 @@ export {
   type Fitting,
   type Host,
   type Load,
+  loadSchema,
   type Occupant,
   type Placement,
   type Straps,
@@ -259,6 +260,7 @@ export {
 } from './fields/figures-fields'
 export { GEAR_FIELD } from './fields/gear-fields'
 export { JOB_FIELD } from './fields/job-fields'
+export { LOAD_FIELD } from './fields/load-fields'
 export { RACK_FIELD } from './fields/rack-fields'
 export { readDraft } from './fields/read-draft'
 export type { ReadDraft } from './fields/reading'

@@ -128,6 +128,25 @@ describe('the drill plan', () => {
     expect(plan!.holes[0]).toMatchObject({ pilotMm: 3, finalMm: 8.5 })
   })
 
+  it('gives a hole its own sizes and work where its sheet does, by its name on the vehicle', () => {
+    const own = { name: 'point 1, LEFT', pilotMm: 4, finalMm: 11, operations: ['step drill', 'deburr'] }
+    const lost = { name: 'Point 9, left' }
+    const [plan] = drillPlans(survey(drilled({ pilotMm: 3, finalMm: 8.5, each: [own, lost] })))
+    expect(plan!.holes[0]).toMatchObject({
+      name: 'Point 1, left',
+      pilotMm: 4,
+      finalMm: 11,
+      operations: ['step drill', 'deburr'],
+    })
+    expect(plan!.holes[1]).toMatchObject({ pilotMm: 3, finalMm: 8.5, operations: [] })
+    expect(plan!.unplaced).toEqual(['Point 9, left'])
+    expect(
+      drillFindings(plan!)
+        .map(({ sentence }) => sentence.join(''))
+        .join(' '),
+    ).toContain('speaks of Point 9, left, and the vehicle has no such point')
+  })
+
   it('takes nothing for granted', () => {
     const [bare] = drillPlans(survey(drilled({})))
     expect(drillFindings(bare!)[0]?.sentence.join('')).toContain('the pilot’s size, the final size')

@@ -10,7 +10,8 @@ import type { Field, Fields, Group } from './field'
 import { GEAR_FIELD } from './gear-fields'
 import { ADAPTER_FIELD } from './adapter-fields'
 import { JOB_FIELD } from './job-fields'
-import { adapterSchema, jobSchema } from '../plan/placement'
+import { LOAD_FIELD } from './load-fields'
+import { adapterSchema, jobSchema, loadSchema } from '../plan/placement'
 import { RACK_FIELD } from './rack-fields'
 import { readDraft } from './read-draft'
 import { bare, elementOf, kindOf, schemaAt } from './schema-walk'
@@ -27,6 +28,12 @@ const THINGS = [
   ['gear', GEAR_FIELD, gearSchema, [...DEMO_STOCK.gear, ...DEMO_PLANS.flatMap(({ gear }) => gear)]],
   ['adapters', ADAPTER_FIELD, adapterSchema, DEMO_STOCK.adapters],
   ['jobs', JOB_FIELD, jobSchema, DEMO_PLANS.map(({ job }) => job)],
+  [
+    'loads',
+    LOAD_FIELD,
+    loadSchema,
+    DEMO_PLANS.flatMap(({ placements }) => placements.flatMap(({ loads }) => loads)),
+  ],
 ] as const
 
 describe('a form opened and saved changes nothing', () => {
@@ -107,7 +114,7 @@ function offers(field: Field, schema: z.core.$ZodType): string | undefined {
   return missing && missing.length > 0 ? `does not offer ${missing.join(', ')}` : undefined
 }
 
-describe('nothing of a vehicle, a rack, a thing, an adapter or a job is without a field', () => {
+describe('nothing of a vehicle, a rack, a thing, an adapter, a job or a load is without a field', () => {
   it.each(THINGS)('%s', (_, field, schema) => {
     const wrong = [...leaves(schema, field, '')].flatMap(({ path, field: said, schema: leaf }) => {
       if (!said) return [`${path}: no field`]

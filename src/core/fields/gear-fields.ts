@@ -25,7 +25,7 @@ import {
 } from './field'
 import { GATES } from './gate-fields'
 import { MOUNT_FIELD, RATED } from './held-fields'
-import { GEAR_MASS } from './mass-field'
+import { WEIGHTS } from './mass-field'
 import { FASTENERS } from './joint-fields'
 import { WORK, WORK_PARTS } from './work-fields'
 
@@ -119,7 +119,7 @@ export const GEAR_FIELD = group(
     standMm: length('Stands over the bar by', 'What its mounts lift it'),
     hangsMm: length('Something hangs under it by', 'A keel, bindings; empty when nothing does'),
     risesMm: length('Something stands over it by', 'A stem, bindings'),
-    mass: GEAR_MASS,
+    mass: WEIGHTS('Its own weight'),
     wetKg: mass('More when wet', 'Empty when none'),
     centreOfGravity: group('', {
       xMm: length('Centre of gravity behind its middle', 'Empty: in its middle'),

@@ -42,17 +42,18 @@ const settled = (fields: Fields) => group('', fields, { settle: knownAfter })
 export const MASS = (label: string) => settled(massFields(label))
 
 /** The same, with what others say that it weighs. */
-export const GEAR_MASS = settled({
-  ...massFields('Its own weight'),
-  others: list(
-    'Other weights that somebody has for it',
-    'a weight',
-    group('', {
-      kg: mass('It weighs'),
-      basis: knownBy('Known by'),
-      by: text('Says who'),
-      unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
-      typed: MARKS,
-    } satisfies FieldsOf<OtherMass>),
-  ),
-} satisfies FieldsOf<GearMass>)
+export const WEIGHTS = (label: string) =>
+  settled({
+    ...massFields(label),
+    others: list(
+      'Other weights that somebody has for it',
+      'a weight',
+      group('', {
+        kg: mass('It weighs'),
+        basis: knownBy('Known by'),
+        by: text('Says who'),
+        unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
+        typed: MARKS,
+      } satisfies FieldsOf<OtherMass>),
+    ),
+  } satisfies FieldsOf<GearMass>)

@@ -84,6 +84,6 @@ describe('the shelf and the checks, on plans made from the kinds', () => {
       { numRuns: RUNS },
     )
     // Thirty to sixty stand so in 3 000 made plans, by the seed; far fewer would mean that the plans are made otherwise.
-    expect(asked).toBeGreaterThan(atLeast(10, 3000))
+    expect(asked).toBeGreaterThanOrEqual(atLeast(10, 3000))
   })
 })

@@ -1,7 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
 import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core'
-import { X } from 'lucide-react'
+import { Ellipsis, X } from 'lucide-react'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
@@ -64,7 +64,16 @@ function Lies({ load, set }: { load: Load; set: (next: Load) => string | undefin
 }
 
 /** One load of a thing, to be changed in place: how much, how that is known, or out with it. */
-export function LoadField({ placementId, load }: { placementId: string; load: Load }) {
+export function LoadField({
+  placementId,
+  load,
+  onMore,
+}: {
+  placementId: string
+  load: Load
+  /** Opens all that may be known of it. */
+  onMore: () => void
+}) {
   const { run } = usePlan.getState()
   const { what } = load
   const set = (next: Load): string | undefined => refused(run({ do: 'setLoad', placementId, load: next }))
@@ -99,6 +108,9 @@ export function LoadField({ placementId, load }: { placementId: string; load: Lo
         />
       )}
       {people && <Lies load={load} set={set} />}
+      <Button className="px-2" aria-label={`All of ${load.name}`} onClick={onMore}>
+        <Ellipsis size={18} aria-hidden />
+      </Button>
       <Button
         className="px-2"
         aria-label={`Take out ${load.name}`}

@@ -259,6 +259,21 @@ describe('marks on towers', () => {
     expect(said({ markLF: [7], markRF: [7] }, 'marks')).toContain('2 towers read so far stand on mark 7')
     expect(said({ markLF: [7], markRF: [6] }, 'marks')).toContain('Look up which one is wanted')
   })
+
+  it('are held against the fit sheet’s where it names them, bar by bar', () => {
+    const named = { ...pair, front: { ...pair.front, mark: '7' }, rear: { ...pair.rear, mark: '5' } }
+    const of = (readings: Readings) =>
+      squarenessFindings(named, readings)
+        .filter(({ id }) => id.includes('marks'))
+        .map(({ severity, sentence }) => `${severity}: ${phraseText(sentence)}`)
+        .join()
+    expect(of({ markLF: [7], markRF: [7], markLR: [5], markRR: [5] })).toBe(
+      'clear: All four towers stand on the fit sheet’s marks.',
+    )
+    expect(of({ markLF: [7], markRF: [7], markLR: [7], markRR: [5] })).toBe(
+      'stop: The towers stand on other marks than the fit sheet’s: LHR on 7, wanted 5.',
+    )
+  })
 })
 
 it('legs are judged as far as they are read', () => {

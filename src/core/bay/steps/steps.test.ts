@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent, twinSpan, yardVan } from '@/demo/plans'
+import { boatAndBox, DEMO_PLANS, frameJob, hatchJob, ridgeTent, twinSpan, yardVan } from '@/demo/plans'
+import { phraseText } from '../../units/phrase'
 import type { Plan } from '../../plan/plan'
 import type { Part } from '../../plan/rack'
 import { USUAL_BAY } from '../../plan/house'
@@ -290,6 +291,28 @@ describe('what comes before what', () => {
     expect(mustPrecede(order, `${id}/seal`, 'platform/lift-on')).toBe(true)
     expect(estimate(order).difficulty).toBe('hard')
     expect(estimate(order).because).toContain('something has to cure or soak')
+  })
+
+  it('and drilled hole by hole where the vehicle has points: each with its place, its sizes and its work, all before the seal', () => {
+    const each = [{ name: 'Point 1, left', finalMm: 11, operations: ['step drill', 'deburr'] }]
+    const drills = { holes: 8, reversible: false, pilotMm: 3, finalMm: 9, layers: ['skin', 'rib'], each }
+    const drilled: Plan = {
+      ...frameJob,
+      racks: frameJob.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map((part) => (part.role === 'legs' ? { ...part, kit: { drills } } : part)),
+      })),
+    }
+    const order = stepsOf(drilled)
+    const holes = order.filter(({ title }) => title.startsWith('Drill: '))
+    const { attachments } = frameJob.vehicle
+    const points = attachments.flatMap((on) => ('points' in on ? on.points : [])).length
+    expect(holes).toHaveLength(points * 2)
+    expect(phraseText(holes[0]?.detail ?? [])).toMatch(
+      /behind the windscreen’s upper edge, .* left of the centreline\. Pilot 3 mm\. Final size 11 mm\. Through skin, rib\. step drill, then deburr\./,
+    )
+    for (const { id } of holes)
+      expect(mustPrecede(order, id, `${id.split('/drill/')[0] ?? ''}/seal`)).toBe(true)
   })
 })
 

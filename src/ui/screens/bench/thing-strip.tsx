@@ -7,15 +7,20 @@ import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { AddLoad } from './add-load'
+import { LoadDialog } from './load-dialog'
 import { setOnEdge, turnOn } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
+import { typingSystem, useUnits } from '@/ui/state/settings-store'
 
 /** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
 export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
   const { run } = usePlan.getState()
   const [adding, setAdding] = useState(false)
+  const [more, setMore] = useState<string>()
+  const opened = thing.placement.loads.find(({ id }) => id === more)
+  const system = typingSystem(useUnits())
   const { placement, gear } = thing
   const { id: placementId } = placement
   const hosts = hostsFor(survey.plan, placementId)
@@ -99,11 +104,19 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           />
         </div>
         {placement.loads.map((load) => (
-          <LoadField key={load.id} placementId={placementId} load={load} />
+          <LoadField key={load.id} placementId={placementId} load={load} onMore={() => setMore(load.id)} />
         ))}
         <HeldByLine thing={thing} />
         <Button onClick={() => setAdding(true)}>Add a load</Button>
       </div>
+      {opened && (
+        <LoadDialog
+          placementId={placementId}
+          load={opened}
+          system={system}
+          onClose={() => setMore(undefined)}
+        />
+      )}
       {adding && <AddLoad placementId={placementId} onClose={() => setAdding(false)} />}
     </>
   )

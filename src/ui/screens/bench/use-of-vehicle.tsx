@@ -1,7 +1,9 @@
 'use client'
 import { Button } from '@/ui/kit/button'
 import type { Occupant, Plan, Use } from '@/core'
+import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
+import { basisChoices, typedMass } from '@/ui/forms/load-field'
 import { Modal } from '@/ui/kit/modal'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
@@ -28,6 +30,18 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
           onValue={(trailKmH) => set({ trailKmH })}
         />
         <QuantityField
+          label="Slope on the trail, up or down"
+          dimension="angle"
+          value={use.trailPitchDeg}
+          onValue={(trailPitchDeg) => set({ trailPitchDeg })}
+        />
+        <QuantityField
+          label="Side slope on the trail"
+          dimension="angle"
+          value={use.trailRollDeg}
+          onValue={(trailRollDeg) => set({ trailRollDeg })}
+        />
+        <QuantityField
           label="Snow when parked"
           dimension="areaDensity"
           value={use.snowKgPerM2}
@@ -37,7 +51,15 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
       <h3 className="mt-4 mb-1">Inside, counted against the payload</h3>
       <ul className="grid gap-2">
         {use.occupants.map((occupant) => (
-          <li key={occupant.id} className="flex items-end gap-2">
+          <li key={occupant.id} className="flex flex-wrap items-end gap-2">
+            <TextField
+              className="w-40"
+              label={`Name of ${occupant.name}`}
+              value={occupant.name}
+              onValue={(name) => {
+                if (name.trim() !== '') withOccupant({ ...occupant, name: name.trim() })
+              }}
+            />
             <QuantityField
               className="w-40"
               label={occupant.name}
@@ -45,8 +67,15 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
               value={occupant.mass.kg}
               typed={occupant.mass.typed?.['kg']}
               onValue={(kg, typed) =>
-                withOccupant({ ...occupant, mass: { ...occupant.mass, kg, typed: { kg: typed } } })
+                withOccupant({ ...occupant, mass: typedMass(occupant.mass, kg, typed) })
               }
+            />
+            <Choice
+              className="w-36"
+              label={`${occupant.name}: known by`}
+              value={occupant.mass.basis}
+              options={basisChoices(occupant.mass.basis)}
+              onChange={(basis) => withOccupant({ ...occupant, mass: { ...occupant.mass, basis } })}
             />
             <Button
               aria-label={`Remove ${occupant.name}`}

@@ -1,0 +1,55 @@
+'use client'
+import { type Load, LOAD_FIELD, loadSchema, type UnitSystem } from '@/core'
+import { useState } from 'react'
+import { SheetFields } from '@/ui/forms/sheet-form'
+import { useSheet } from '@/ui/forms/use-sheet'
+import { Button } from '@/ui/kit/button'
+import { Modal } from '@/ui/kit/modal'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** All that may be known of a load: who weighed it, what somebody else says it weighs, where it lies, when it is there. */
+export function LoadDialog({
+  placementId,
+  load,
+  system,
+  onClose,
+}: {
+  placementId: string
+  load: Load
+  system: UnitSystem
+  onClose: () => void
+}) {
+  const [was] = useState(load)
+  const key = `sheet/load/${placementId}/${load.id}`
+  const sheet = useSheet(key, LOAD_FIELD, loadSchema, was, was, system)
+  const [problem, setProblem] = useState<string>()
+  const save = sheet.form.handleSubmit(() => {
+    const { run } = usePlan.getState()
+    if (!run({ do: 'setLoad', placementId, load: sheet.read.value })) {
+      setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+      return
+    }
+    sheet.forget()
+    onClose()
+  })
+  return (
+    <Modal title={`Load: ${load.name}`} onClose={onClose} wide>
+      <SheetFields
+        {...sheet}
+        field={LOAD_FIELD}
+        system={system}
+        problem={problem}
+        problems={Object.keys(sheet.read.problems).length}
+        onSave={() => void save()}
+        actions={
+          <>
+            <Button type="submit" look="solid">
+              Keep this load
+            </Button>
+            <Button onClick={onClose}>Leave it as it was</Button>
+          </>
+        }
+      />
+    </Modal>
+  )
+}
