@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { describe, expect, it } from 'vitest'
 import { DEMO_STOCK } from '@/demo/stock'
 import { DEMO_PLANS } from '@/demo/plans'
+import { fullPlan } from '../plan/full-plan.testing'
 import { gearSchema } from '../plan/gear'
 import { rackSchema } from '../plan/rack'
 import { vehicleSchema } from '../plan/vehicle'
@@ -17,22 +18,35 @@ import { readDraft } from './read-draft'
 import { bare, elementOf, kindOf, schemaAt } from './schema-walk'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
+/** Every field that there is, and every kind, once at least. */
+const FULL = fullPlan()
+
 const THINGS = [
   [
     'vehicles',
     VEHICLE_FIELD,
     vehicleSchema,
-    [...DEMO_STOCK.vehicles, ...DEMO_PLANS.map(({ vehicle }) => vehicle)],
+    [...DEMO_STOCK.vehicles, ...DEMO_PLANS.map(({ vehicle }) => vehicle), FULL.vehicle],
   ],
-  ['racks', RACK_FIELD, rackSchema, [...DEMO_STOCK.racks, ...DEMO_PLANS.flatMap(({ racks }) => racks)]],
-  ['gear', GEAR_FIELD, gearSchema, [...DEMO_STOCK.gear, ...DEMO_PLANS.flatMap(({ gear }) => gear)]],
+  [
+    'racks',
+    RACK_FIELD,
+    rackSchema,
+    [...DEMO_STOCK.racks, ...DEMO_PLANS.flatMap(({ racks }) => racks), ...FULL.racks],
+  ],
+  [
+    'gear',
+    GEAR_FIELD,
+    gearSchema,
+    [...DEMO_STOCK.gear, ...DEMO_PLANS.flatMap(({ gear }) => gear), ...FULL.gear],
+  ],
   ['adapters', ADAPTER_FIELD, adapterSchema, DEMO_STOCK.adapters],
-  ['jobs', JOB_FIELD, jobSchema, DEMO_PLANS.map(({ job }) => job)],
+  ['jobs', JOB_FIELD, jobSchema, [...DEMO_PLANS.map(({ job }) => job), FULL.job]],
   [
     'loads',
     LOAD_FIELD,
     loadSchema,
-    DEMO_PLANS.flatMap(({ placements }) => placements.flatMap(({ loads }) => loads)),
+    [...DEMO_PLANS, FULL].flatMap(({ placements }) => placements.flatMap(({ loads }) => loads)),
   ],
 ] as const
 

@@ -262,7 +262,8 @@ function readField(field: Field, at: At): unknown {
     case 'figures':
       return readFigures(draft, was, path, reading)
     case 'group': {
-      if (mayBeLeftOut(schema) && isEmpty(field, draft)) return undefined
+      if (mayBeLeftOut(schema) && isEmpty(field, draft))
+        return isEmpty(field, toDraft(field, was, owner.shown)) ? was : undefined
       const { problems } = reading
       const before = Object.keys(problems).length
       const value = readGroup(field, at)

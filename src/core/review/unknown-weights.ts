@@ -31,6 +31,7 @@ export function onUnknownWeights(survey: Survey): (check: Check, finding: Findin
     const { measured: _, limit: _limit, margin: _margin, ...rest } = finding
     return {
       ...rest,
+      id: severity === 'nothing' ? `${check.id} not looked` : finding.id,
       severity: 'notLooked',
       sentence: [
         `${check.title}: not looked at, as nobody knows yet what ${[...new Set(these.map(({ label }) => label))].join(', ')} weighs.`,

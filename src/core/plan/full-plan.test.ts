@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest'
+import { handoverOf } from '../handover/handover'
+import { jobSteps } from '../bay/steps/job-steps'
+import { NOTHING_DONE } from '../log/record'
+import { review } from '../review/review'
+import { survey } from '../survey/survey'
+import { fullPlan } from './full-plan.testing'
+import { USUAL_BAY } from './house'
+import { planSchema } from './plan-schema'
+
+/** Numbers that are none, wherever they stand. */
+const broken = (value: unknown, at = ''): string[] => {
+  if (typeof value === 'number') return Number.isNaN(value) ? [at] : []
+  if (typeof value !== 'object' || value === null) return []
+  return Object.entries(value).flatMap(([key, each]) => broken(each, `${at}.${key}`))
+}
+
+describe('a plan with every field of the format at once', () => {
+  const plan = fullPlan()
+  it('is a plan: its references hold', () => {
+    expect(planSchema.safeParse(plan).error?.issues).toBeUndefined()
+  })
+
+  it('is surveyed, judged, put in steps and on a sheet, and no number of it is none', () => {
+    const surveyed = survey(plan)
+    const judged = review(surveyed)
+    expect(judged.findings.length).toBeGreaterThan(50)
+    expect(broken(judged.findings)).toEqual([])
+    // Its own steps come after steps that nobody has: that is said by name.
+    expect(jobSteps(surveyed, USUAL_BAY)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('M6') as string,
+    })
+    const sheet = handoverOf(surveyed, judged, NOTHING_DONE, [], USUAL_BAY)
+    expect(broken(sheet.limits)).toEqual([])
+  })
+})
