@@ -29,6 +29,8 @@ interface Kept {
   readonly at: string
   readonly was: string
   readonly draft: Values
+  /** What was met again and is neither taken up nor discarded yet: it waits beside what is typed now. */
+  readonly waits?: Kept
 }
 
 const isKept = (stored: unknown): stored is Kept =>
@@ -100,7 +102,8 @@ export function useSheet<T>(
       if (!current) return
       if (isKept(kept)) {
         const stale = kept.was !== stamp
-        setAgain({ ...kept, stale })
+        const older = isKept(kept.waits) ? kept.waits : undefined
+        setAgain(older && !stale ? { ...older, stale: true } : { ...kept, stale })
         if (!stale) reset(kept.draft, { keepDefaultValues: true })
       }
       setLooked(true)
@@ -111,13 +114,18 @@ export function useSheet<T>(
   }, [key, stamp, reset])
 
   const { isDirty } = form.formState
-  const waits = again?.stale === true
+  const waits = again?.stale === true ? again : undefined
   useEffect(() => {
-    if (!looked || !isDirty || waits) return
+    if (!looked || !isDirty) return
     const timer = setTimeout(() => {
       // What was just saved is not kept as if it still had to be.
       if (!settled.current)
-        void keepDraft(key, { at: new Date().toISOString(), was: stamp, draft } satisfies Kept)
+        void keepDraft(key, {
+          at: new Date().toISOString(),
+          was: stamp,
+          draft,
+          ...(waits && { waits: { at: waits.at, was: waits.was, draft: waits.draft } }),
+        } satisfies Kept)
     }, KEEP_AFTER_MS)
     return () => clearTimeout(timer)
   }, [key, draft, looked, isDirty, waits, stamp])
@@ -139,6 +147,11 @@ export function useSheet<T>(
         setAgain({ ...again, stale: false })
       },
       discard: () => {
+        // What was typed since stays: only what waited goes.
+        if (again.stale && isDirty) {
+          setAgain(undefined)
+          return
+        }
         void dropDraft(key)
         setBase(was)
         reset(start)

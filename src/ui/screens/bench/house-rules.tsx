@@ -51,6 +51,11 @@ const GAPS = [
   ['sunroof', 'Gap to a sunroof as it moves'],
 ] as const
 
+const TOLERANCES = [
+  ['parallel', 'Bars stand as planned within'],
+  ['legs', 'Legs are alike within'],
+] as const
+
 const GUESS_SPREADS = [5, 10, 15, 20, 25, 30, 50]
 const FRICTIONS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6]
 
@@ -149,6 +154,15 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
             dimension="length"
             value={rules.gapsMm[gap]}
             onValue={(value) => refused(set({ gapsMm: { ...rules.gapsMm, [gap]: value } }))}
+          />
+        ))}
+        {TOLERANCES.map(([tolerance, label]) => (
+          <QuantityField
+            key={tolerance}
+            label={label}
+            dimension="length"
+            value={rules.tolerancesMm[tolerance]}
+            onValue={(value) => refused(set({ tolerancesMm: { ...rules.tolerancesMm, [tolerance]: value } }))}
           />
         ))}
         {school('spread', 'Spread, when a range is open', [

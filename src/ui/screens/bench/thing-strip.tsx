@@ -50,6 +50,20 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         </h2>
         {place(nested ? 'x in its place' : 'x, middle', 'xMm', 'yMm')}
         {place(nested ? 'y in its place' : 'y, right +', 'yMm', 'xMm')}
+        {placement.host.on === 'panel' && (
+          <QuantityField
+            className="w-30"
+            label="Over the bed’s side"
+            dimension="length"
+            value={placement.host.zMm}
+            onValue={(zMm) => {
+              const { host, xMm, yMm } = placement
+              return host.on === 'panel'
+                ? refused(run({ do: 'rehost', placementId, host: { ...host, zMm }, xMm, yMm }))
+                : undefined
+            }}
+          />
+        )}
         <Button disabled={gear.turns.length < 2} onClick={() => turnOn(thing)}>
           Turn {placement.turn}°
         </Button>
