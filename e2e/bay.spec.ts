@@ -141,6 +141,7 @@ test('goes on at the same step after closing, by foot switch and keys alone', as
   await expect(title(again)).toHaveText('Place the bars')
   await again.keyboard.press(' ')
   await expect(title(again)).toHaveText('Measure and square up')
+  await written(again)
   await again.reload()
   await expect(title(again)).toHaveText('Measure and square up')
 })
