@@ -204,7 +204,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
     seat: 'top',
-    shape: { ...along, topZMm: spanMm },
+    shape: { ...along, topZMm: spanMm, shape: nameSchema.optional() },
   },
   bedChannel: {
     choice: 'Bed channels',

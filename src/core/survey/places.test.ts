@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { barsRack, own, planOf, RAILS, roofOf, thing, vehicleWith } from '../plan/plans.testing'
+import { at, barsRack, carrier, own, planOf, RAILS, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import type { Gear } from '../plan/gear'
 import type { Plan } from '../plan/plan'
 import { barSchema, partSchema, withRise, type Bar, type Rack } from '../plan/rack'
@@ -10,6 +10,12 @@ import { heightClearance } from '../review/checks/height-clearance'
 import { overRoof } from '../review/checks/over-roof'
 import { spread as spreadCheck } from '../review/checks/spread'
 import { run, sentences } from '../review/checks/findings.testing'
+import { USUAL_BAY } from '../plan/house'
+import { mountMatch } from '../review/checks/mount-match'
+import { jobSteps } from '../bay/steps/job-steps'
+import { chooseBars } from './bars/spread'
+import { kitPoints } from './mounting/kit'
+import { phraseText } from '../units/phrase'
 import { survey } from './survey'
 
 const rack = barsRack({ bars: own('bars', { road: 100 }), eachKg: 2 }) as Extract<Rack, { kind: 'bars' }>
@@ -198,6 +204,74 @@ describe('several spreads', () => {
       'needs 700 mm to 800 mm, the nearest of its spreads',
     )
     expect(run(spreadCheck, suits(far))[0]?.severity).toBe('stop')
+  })
+})
+
+describe('the spread a thing likes best', () => {
+  it('is where the nominal school puts the bars, within what it may have', () => {
+    const fit = { mount: { kind: 'strap' as const }, spreadMm: { fromMm: 700, toMm: 1100 } }
+    const nominal = (likesMm?: number) => {
+      const plan = with_({}, [
+        thing('box', 10, { fit: { ...fit, ...(likesMm === undefined ? {} : { likesMm }) } }),
+      ])
+      const xs = chooseBars(survey(plan).fit.spreads(), 'nominal') ?? []
+      return (xs[1] ?? 0) - (xs[0] ?? 0)
+    }
+    expect(nominal()).toBeCloseTo(900, 3)
+    expect(nominal(1050)).toBeCloseTo(1050, 3)
+    expect(nominal(1500)).toBeCloseTo(1100, 3)
+  })
+})
+
+describe('what goes in a carrier', () => {
+  const chest = carrier('chest', 5, { road: 50 }, { heightMm: 300, lengthMm: 1500, widthMm: 800 })
+  const inside = (more: Partial<Gear>): Plan => ({
+    ...with_({}, [chest, thing('rod', 4, { heightMm: 250, ...more })]),
+    placements: [
+      at('chest'),
+      at('rod', { host: { on: 'place', placementId: 'chest', placeId: 'inside' }, xMm: 0 }),
+    ],
+  })
+  it('is too high for its room with what stands over it', () => {
+    const said = (plan: Plan) => sentences(mountMatch, plan).join(' ')
+    expect(said(inside({}))).not.toContain('too high')
+    expect(
+      run(mountMatch, inside({ risesMm: 90 })).filter(({ severity }) => severity === 'stop').length,
+    ).toBe(run(mountMatch, inside({})).filter(({ severity }) => severity === 'stop').length + 1)
+  })
+
+  it('is put there by what holds it, which its step says', () => {
+    const fit = { mount: { kind: 'none' as const }, inCarrier: 'two wheel straps' }
+    const plan = inside({ fit })
+    const tray = {
+      ...chest,
+      carries: { ...chest.carries!, places: [{ ...chest.carries!.places[0]!, kind: 'tray' as const }] },
+    }
+    const steps = jobSteps(survey({ ...plan, gear: [tray, ...plan.gear.slice(1)] }), USUAL_BAY)
+    const set = steps.ok ? steps.steps.find(({ id }) => id === 'gear:rod/set') : undefined
+    expect(phraseText(set?.detail ?? [])).toContain('Held there by two wheel straps.')
+  })
+})
+
+describe('a bed rail', () => {
+  it('has a shape that a kit may ask for, with its adapter', () => {
+    const bed = {
+      kind: 'bedRail' as const,
+      id: 'bed',
+      name: 'Bed rails',
+      ratings: [],
+      gaugeMm: 1300,
+      ranges: [{ fromMm: 1300, toMm: 2600 }],
+      topZMm: 1000,
+    }
+    const part = { ...rack.parts[1]!, kit: { railShapes: [{ shape: 'Capped', adapter: 'Cap plate' }] } }
+    const points = (shape?: string) =>
+      kitPoints(part, rack, vehicleWith([]), [{ ...bed, ...(shape === undefined ? {} : { shape }) }]).map(
+        ({ kind, message }) => `${kind}: ${message}`,
+      )
+    expect(points()).toEqual(['findOut: takes rails that are Capped: look at the rail'])
+    expect(points('round')).toEqual(['refused: does not take a rail that is round'])
+    expect(points('capped')[0]).toContain('only with Cap plate')
   })
 })
 

@@ -62,9 +62,9 @@ export function kitPoints(
     else if (!kit.trims.some((each) => each.toLowerCase() === trim))
       say('refused', `is for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
   }
-  const rail = stoodOn.find(({ kind }) => kind === 'raisedRail')
-  if (kit.railShapes && rail?.kind === 'raisedRail') {
-    const { shape } = rail
+  const shaped = stoodOn.filter((each) => each.kind === 'raisedRail' || each.kind === 'bedRail')
+  if (kit.railShapes && shaped[0]) {
+    const { shape } = shaped[0]
     const taken = kit.railShapes.find((each) => each.shape.toLowerCase() === shape?.toLowerCase())
     if (shape === undefined)
       say(

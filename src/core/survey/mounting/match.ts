@@ -1,5 +1,5 @@
 import type { Channel, Mount, Range } from '../../kinds/mount'
-import type { Box } from '../../geometry/boxes'
+import type { ThingAt } from '../frame/arrangement'
 import type { Adapter, Fitting } from '../../plan/placement'
 import type { Gear, Place } from '../../plan/gear'
 import { TOLERANCE } from '../../units/tolerance'
@@ -305,8 +305,8 @@ export function adapterFor(
   return adapters.find((adapter) => matchThrough(offer, ask, thing, { adapter }).kind === 'fits')
 }
 
-/** What a placed thing asks with: its kind and its size as it lies. */
-export function askingOf({ gear, box }: { readonly gear: Gear; readonly box: Box }): Asking {
+/** What a placed thing asks with: its kind and its size as it lies, with what hangs under it and stands over it. */
+export function askingOf({ gear, outer: box }: Pick<ThingAt, 'gear' | 'outer'>): Asking {
   return {
     kind: gear.kind,
     lengthMm: box.x1 - box.x0,

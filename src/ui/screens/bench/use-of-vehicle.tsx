@@ -53,7 +53,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
         {use.occupants.map((occupant) => (
           <li key={occupant.id} className="flex flex-wrap items-end gap-2">
             <TextField
-              className="w-40"
+              className="w-28"
               label={`Name of ${occupant.name}`}
               value={occupant.name}
               onValue={(name) => {
@@ -61,7 +61,7 @@ export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => voi
               }}
             />
             <QuantityField
-              className="w-40"
+              className="w-28"
               label={occupant.name}
               dimension="mass"
               value={occupant.mass.kg}
