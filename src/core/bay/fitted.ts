@@ -37,10 +37,15 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
   const things = survey.things
     .filter((thing) => rootOf(thing) === thing)
     .map(({ gear, placement }) => `${gear.name}: ${state(placement.status, `gear:${placement.id}`)}`)
+  const carried = survey.things.flatMap(({ gear, parent }) =>
+    parent && gear.fit.inCarrier !== undefined
+      ? [`${gear.name}: in ${parent.gear.name}, held by ${gear.fit.inCarrier}`]
+      : [],
+  )
   const open =
     steps.find((step) => !isSettled(step, progress)) ?? steps.find((step) => !isDone(step, progress))
   return {
-    lines: [...racks, ...things],
+    lines: [...racks, ...things, ...carried],
     unfinished:
       open && racks.length + things.length > 0
         ? { done: doneOf(steps, progress), of: steps.length, next: open.title }

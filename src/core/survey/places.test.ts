@@ -10,12 +10,11 @@ import { heightClearance } from '../review/checks/height-clearance'
 import { overRoof } from '../review/checks/over-roof'
 import { spread as spreadCheck } from '../review/checks/spread'
 import { run, sentences } from '../review/checks/findings.testing'
-import { USUAL_BAY } from '../plan/house'
 import { mountMatch } from '../review/checks/mount-match'
-import { jobSteps } from '../bay/steps/job-steps'
+import { fittedOf } from '../bay/fitted'
+import { NOTHING_DONE } from '../log/record'
 import { chooseBars } from './bars/spread'
 import { kitPoints } from './mounting/kit'
-import { phraseText } from '../units/phrase'
 import { survey } from './survey'
 
 const rack = barsRack({ bars: own('bars', { road: 100 }), eachKg: 2 }) as Extract<Rack, { kind: 'bars' }>
@@ -240,16 +239,11 @@ describe('what goes in a carrier', () => {
     ).toBe(run(mountMatch, inside({})).filter(({ severity }) => severity === 'stop').length + 1)
   })
 
-  it('is put there by what holds it, which its step says', () => {
+  it('is named on the sheet with what holds it there', () => {
     const fit = { mount: { kind: 'none' as const }, inCarrier: 'two wheel straps' }
-    const plan = inside({ fit })
-    const tray = {
-      ...chest,
-      carries: { ...chest.carries!, places: [{ ...chest.carries!.places[0]!, kind: 'tray' as const }] },
-    }
-    const steps = jobSteps(survey({ ...plan, gear: [tray, ...plan.gear.slice(1)] }), USUAL_BAY)
-    const set = steps.ok ? steps.steps.find(({ id }) => id === 'gear:rod/set') : undefined
-    expect(phraseText(set?.detail ?? [])).toContain('Held there by two wheel straps.')
+    expect(fittedOf(survey(inside({ fit })), [], NOTHING_DONE).lines).toContain(
+      'rod: in chest, held by two wheel straps',
+    )
   })
 })
 

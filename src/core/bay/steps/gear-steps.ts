@@ -76,9 +76,6 @@ export function gearSteps(
             ` ${groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
           ]
         : []),
-      ...(placement.host.on === 'place' && gear.fit.inCarrier !== undefined
-        ? [` Held there by ${gear.fit.inCarrier}.`]
-        : []),
       ...(byLoader ? [' With a loader, a hoist or more hands: it is too heavy for two.'] : []),
     ],
     after: [COUNT, ...under, ...onBench, ...channels.map(({ barId }) => `channel/${barId}`)],
