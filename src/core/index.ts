@@ -59,6 +59,7 @@ export {
   type Use,
 } from './plan/placement'
 export { type Plan } from './plan/plan'
+export { type Clash, clashWords, mergePlans } from './plan/merge'
 export { planSchema } from './plan/plan-schema'
 export {
   type Bar,

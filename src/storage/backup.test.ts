@@ -4,10 +4,11 @@ import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { wingBars } from '@/demo/racks'
 import { backupText, openBackup, previewRestore, readShelves, restore } from './backup'
+import { refusing } from './faults.testing'
 import { keepEvents, loadEvents, loadVehicleLog } from './log'
 import { keepInStock } from './own-stock'
 import { keepPlan } from './plans'
-import { keepSettings, USUAL_SETTINGS } from './settings'
+import { changeSettings, USUAL_SETTINGS } from './settings'
 import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
 
 const shelves = [planShelf, stockShelf, settingsShelf, logShelf]
@@ -22,7 +23,7 @@ const MADE = '2026-11-25T10:00:00Z'
 async function fill() {
   await keepPlan(boatAndBox)
   await keepInStock('racks', wingBars)
-  await keepSettings({ ...USUAL_SETTINGS, units: 'us' })
+  await changeSettings({ ...USUAL_SETTINGS, units: 'us' })
   await keepEvents(someEvents)
   await planShelf.setItem('odd', { not: 'a plan' })
 }
@@ -44,7 +45,7 @@ describe('the log', () => {
 
   it('keeps in memory what the browser refuses, and leaves what it cannot read', async () => {
     await logShelf.setItem('estate/rubbish', { kind: 'odd' })
-    vi.spyOn(logShelf, 'setItem').mockRejectedValue(new DOMException('', 'QuotaExceededError'))
+    refusing('log', new DOMException('', 'QuotaExceededError'))
     expect(await keepEvents([someEvents[0]!])).toMatchObject({ ok: false })
     expect(await loadEvents()).toEqual([someEvents[0]])
     expect(await logShelf.getItem('estate/rubbish')).toEqual({ kind: 'odd' })
@@ -93,7 +94,7 @@ describe('a backup', () => {
     await wipe()
     await keepPlan(ridgeTent)
     const before = await readShelves()
-    const spy = vi.spyOn(logShelf, 'setItem').mockRejectedValue(new DOMException('', 'QuotaExceededError'))
+    const spy = refusing('log', new DOMException('', 'QuotaExceededError'))
     expect(await restore(backup.shelves, 'replace')).toMatchObject({ ok: false })
     spy.mockRestore()
     expect(await readShelves()).toEqual(before)

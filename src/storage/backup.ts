@@ -8,6 +8,8 @@ import {
   type ShelfName,
   type Shelves,
 } from '@/core'
+import { nextRevisions } from './plans'
+import { inOneGo } from './transaction'
 import {
   logShelf,
   pictureShelf,
@@ -73,21 +75,24 @@ export async function previewRestore(shelves: Shelves, way: 'merge' | 'replace')
   return restorePreview(await readShelves(), shelves, way)
 }
 
-/** Puts a backup on the shelves. When something cannot be written, all is put back as it was before. */
+/** Puts a backup on the shelves, all of it or nothing: stopped or closed in the middle, everything is as it was before. */
 export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promise<Kept> {
-  const before = await readShelves()
   try {
-    await write(shelves, restorePreview(before, shelves, way))
+    const changes = restorePreview(await readShelves(), shelves, way)
+    await inOneGo([...SHELF_NAMES, 'revisions'], async (going) => {
+      // Who has one of these jobs open knows an older writing of it.
+      const jobs = changes.filter(({ shelf }) => shelf === 'plans')
+      await nextRevisions(
+        going,
+        jobs.flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed]),
+      )
+      for (const { shelf, added, changed, removed } of changes) {
+        for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
+        for (const key of removed) going.remove(shelf, key)
+      }
+    })
     return { ok: true }
   } catch (error) {
-    await write(before, restorePreview(await readShelves(), before, 'replace')).catch(() => undefined)
     return { ok: false, reason: whyNotKept(error) }
-  }
-}
-
-async function write(shelves: Shelves, changes: readonly ShelfChange[]): Promise<void> {
-  for (const { shelf, added, changed, removed } of changes) {
-    for (const key of [...added, ...changed]) await SHELF[shelf].setItem(key, shelves[shelf][key])
-    for (const key of removed) await SHELF[shelf].removeItem(key)
   }
 }

@@ -1,10 +1,10 @@
 import { idSchema } from '@/core'
 import * as z from 'zod'
 
-/** What another tab of this browser has just kept: a job by its id, or more of the log. */
+/** What another tab of this browser has just kept: a job by its id, more of the log, settings, stock. */
 const keptSchema = z.discriminatedUnion('shelf', [
   z.object({ shelf: z.literal('plans'), id: idSchema }),
-  z.object({ shelf: z.literal('log') }),
+  z.object({ shelf: z.enum(['log', 'settings', 'stock']) }),
 ])
 type KeptElsewhere = z.infer<typeof keptSchema>
 

@@ -1,6 +1,7 @@
 import { type LogEvent, logEventSchema, united } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo } from './transaction'
 
 /** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
 const unkept: LogEvent[] = []
@@ -34,24 +35,31 @@ export async function loadVehicleLog(vehicleId: string): Promise<LogEvent[]> {
 export async function keepEventsIfMissing(events: readonly LogEvent[]): Promise<Kept> {
   try {
     if ((await logShelf.length()) > 0) return { ok: true }
-    await Promise.all(events.map((event, i) => logShelf.setItem(keyOf(event, i), event)))
+    await inOneGo(['log'], ({ put }) => {
+      for (const [i, event] of events.entries()) put('log', keyOf(event, i), event)
+      return Promise.resolve()
+    })
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }
   }
 }
 
-/** Adds events to the log; nothing that is in it is ever written over. */
+/** Adds events to the log, all of them or none; nothing that is in it is ever written over. */
 export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
-  for (const [i, event] of events.entries()) {
-    turn += 1
-    try {
-      await logShelf.setItem(keyOf(event, turn), event)
-    } catch (error) {
-      unkept.push(...events.slice(i))
-      return { ok: false, reason: whyNotKept(error) }
-    }
+  if (events.length === 0) return { ok: true }
+  try {
+    await inOneGo(['log'], ({ put }) => {
+      for (const event of events) {
+        turn += 1
+        put('log', keyOf(event, turn), event)
+      }
+      return Promise.resolve()
+    })
+  } catch (error) {
+    unkept.push(...events)
+    return { ok: false, reason: whyNotKept(error) }
   }
-  if (events.length > 0) tellKept({ shelf: 'log' })
+  tellKept({ shelf: 'log' })
   return { ok: true }
 }

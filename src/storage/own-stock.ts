@@ -1,5 +1,7 @@
 import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from '@/core'
+import { tellKept } from './kept-elsewhere'
 import { stockShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo } from './transaction'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`
 
@@ -31,19 +33,16 @@ export interface StockEntry<K extends StockKind = StockKind> {
   readonly item: StockItem[K]
 }
 
-/** Stores several entries; when one cannot be stored, those written before it are put back as they were. */
+/** Stores several entries, all of them or none. */
 export async function keepAllInStock(entries: readonly StockEntry[]): Promise<Kept> {
-  const before: { key: string; raw: unknown }[] = []
   try {
-    for (const { kind, item } of entries) {
-      const key = keyOf(kind, item.id)
-      before.push({ key, raw: await stockShelf.getItem(key) })
-      await stockShelf.setItem(key, item)
-    }
+    await inOneGo(['stock'], ({ put }) => {
+      for (const { kind, item } of entries) put('stock', keyOf(kind, item.id), item)
+      return Promise.resolve()
+    })
+    tellKept({ shelf: 'stock' })
     return { ok: true }
   } catch (error) {
-    for (const { key, raw } of before.reverse())
-      await (raw === null ? stockShelf.removeItem(key) : stockShelf.setItem(key, raw)).catch(() => undefined)
     return { ok: false, reason: whyNotKept(error) }
   }
 }
@@ -51,6 +50,7 @@ export async function keepAllInStock(entries: readonly StockEntry[]): Promise<Ke
 export async function dropFromStock(kind: StockKind, id: string): Promise<Kept> {
   try {
     await stockShelf.removeItem(keyOf(kind, id))
+    tellKept({ shelf: 'stock' })
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }

@@ -1,6 +1,8 @@
 import { type FieldMessage, type Plan, readPlan } from '@/core'
+import * as z from 'zod'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
   | { readonly ok: true; readonly plan: Plan }
@@ -29,19 +31,84 @@ export async function loadPlans(): Promise<StoredPlan[]> {
   return found
 }
 
-export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
-  const inMemory = unkept.get(id)
-  if (inMemory) return { ok: true, plan: inMemory }
-  const raw: unknown = await planShelf.getItem(id)
-  if (raw === null) return undefined
+const readAs = (id: string, raw: unknown): StoredPlan => {
   const read = readPlan(raw)
   return read.ok ? { ok: true, plan: read.plan } : { ok: false, id, problems: read.problems, raw }
 }
 
-/** Stores a plan whole; a failed write leaves what was stored before untouched. */
+export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
+  const inMemory = unkept.get(id)
+  if (inMemory) return { ok: true, plan: inMemory }
+  const raw: unknown = await planShelf.getItem(id)
+  return raw === null ? undefined : readAs(id, raw)
+}
+
+const revisionSchema = z.number().int().min(0).catch(0)
+const revisionKey = (id: string) => `plans/${id}`
+const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
+  revisionSchema.parse(await get('revisions', revisionKey(id)))
+
+/**
+ * Says that plans were written once more, or taken away: what anybody has open of them is an older writing. It reads
+ * before it writes, so that what is written after it is written in one breath.
+ */
+export async function nextRevisions(going: Going, ids: readonly string[]): Promise<void> {
+  const revisions = await Promise.all(ids.map((id) => revisionIn(going, id)))
+  for (const [i, id] of ids.entries()) going.put('revisions', revisionKey(id), (revisions[i] ?? 0) + 1)
+}
+
+function put({ put: write }: Going, plan: Plan, revision: number): void {
+  write('plans', plan.id, plan)
+  write('revisions', revisionKey(plan.id), revision)
+}
+
+/** A plan with the number of its last writing, both as they stand at one moment. */
+export async function loadWithRevision(
+  id: string,
+): Promise<{ readonly stored: StoredPlan | undefined; readonly revision: number }> {
+  const inMemory = unkept.get(id)
+  const { raw, revision } = await inOneGo(['plans', 'revisions'], async (going) => ({
+    raw: await going.get('plans', id),
+    revision: await revisionIn(going, id),
+  }))
+  if (inMemory) return { stored: { ok: true, plan: inMemory }, revision }
+  return { stored: raw === undefined ? undefined : readAs(id, raw), revision }
+}
+
+type KeptOver =
+  | { readonly kept: 'yes'; readonly revision: number }
+  /** Somebody else has written since: nothing was written over, and this is what stands there. */
+  | { readonly kept: 'stale'; readonly stored: StoredPlan; readonly revision: number }
+  | { readonly kept: 'no'; readonly reason: string }
+
+/** Stores a plan over the writing it comes from, and over no other. */
+export async function keepPlanOver(plan: Plan, over: number): Promise<KeptOver> {
+  try {
+    const done = await inOneGo(['plans', 'revisions'], async (going): Promise<KeptOver> => {
+      const revision = await revisionIn(going, plan.id)
+      const raw = await going.get('plans', plan.id)
+      if (revision !== over && raw !== undefined)
+        return { kept: 'stale', stored: readAs(plan.id, raw), revision }
+      put(going, plan, revision + 1)
+      return { kept: 'yes', revision: revision + 1 }
+    })
+    if (done.kept === 'yes') {
+      unkept.delete(plan.id)
+      tellKept({ shelf: 'plans', id: plan.id })
+    }
+    return done
+  } catch (error) {
+    unkept.set(plan.id, plan)
+    return { kept: 'no', reason: whyNotKept(error) }
+  }
+}
+
+/** Stores a plan whole, whatever is there; a failed write leaves what was stored before untouched. */
 export async function keepPlan(plan: Plan): Promise<Kept> {
   try {
-    await planShelf.setItem(plan.id, plan)
+    await inOneGo(['plans', 'revisions'], async (going) => {
+      put(going, plan, (await revisionIn(going, plan.id)) + 1)
+    })
     unkept.delete(plan.id)
     tellKept({ shelf: 'plans', id: plan.id })
     return { ok: true }
@@ -64,7 +131,12 @@ export async function keepPlanIfMissing(plan: Plan): Promise<Kept> {
 export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {
-    await planShelf.removeItem(id)
+    await inOneGo(['plans', 'revisions'], async (going) => {
+      // Its number goes on: who still has it open finds that it is not the writing they know.
+      await nextRevisions(going, [id])
+      going.remove('plans', id)
+    })
+    tellKept({ shelf: 'plans', id })
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }

@@ -1,6 +1,8 @@
 import { daySchema, houseRulesSchema } from '@/core'
 import * as z from 'zod'
+import { tellKept } from './kept-elsewhere'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo } from './transaction'
 
 const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })
 
@@ -40,9 +42,14 @@ export async function loadSettings(): Promise<Settings> {
   return read.success ? read.data : USUAL_SETTINGS
 }
 
-export async function keepSettings(settings: Settings): Promise<Kept> {
+/** Changes what is said and leaves the rest as it stands there now: another tab may have chosen something else meanwhile. */
+export async function changeSettings(patch: Partial<Settings>): Promise<Kept> {
   try {
-    await settingsShelf.setItem(KEY, settings)
+    await inOneGo(['settings'], async ({ get, put }) => {
+      const read = settingsSchema.safeParse((await get('settings', KEY)) ?? {})
+      put('settings', KEY, { ...(read.success ? read.data : USUAL_SETTINGS), ...patch })
+    })
+    tellKept({ shelf: 'settings' })
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }

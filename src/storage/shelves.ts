@@ -8,6 +8,18 @@ export const stockShelf = shelf('stock')
 export const settingsShelf = shelf('settings')
 export const logShelf = shelf('log')
 export const pictureShelf = shelf('pictures')
+/** Which writing of each record is the last one, beside the record itself: a plan's file holds nothing of this browser. */
+export const revisionShelf = shelf('revisions')
+
+export type Shelf = typeof planShelf
+export const ALL_SHELVES = {
+  plans: planShelf,
+  stock: stockShelf,
+  settings: settingsShelf,
+  log: logShelf,
+  pictures: pictureShelf,
+  revisions: revisionShelf,
+} as const
 
 export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }
 

@@ -8,7 +8,8 @@ import { estate } from '@/demo/vehicles'
 import { dropDraft, keepDraft, loadDraft } from './drafts'
 import { keepInStock, loadOwnStock } from './own-stock'
 import { dropPlan, keepPlan, loadPlan, loadPlans } from './plans'
-import { keepSettings, loadSettings, USUAL_SETTINGS } from './settings'
+import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
+import { refusing } from './faults.testing'
 import { planShelf, settingsShelf, stockShelf, whyNotKept } from './shelves'
 
 afterEach(async () => {
@@ -16,8 +17,7 @@ afterEach(async () => {
   await Promise.all([planShelf.clear(), stockShelf.clear(), settingsShelf.clear()])
 })
 
-const full = () =>
-  vi.spyOn(planShelf, 'setItem').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+const full = () => refusing('plans', new DOMException('full', 'QuotaExceededError'))
 
 describe('plans', () => {
   it('come back as they were kept, and are gone when dropped', async () => {
@@ -60,7 +60,7 @@ describe('plans', () => {
   })
 
   it('say why they could not be dropped', async () => {
-    vi.spyOn(planShelf, 'removeItem').mockRejectedValue(new DOMException('no', 'InvalidStateError'))
+    refusing('plans', new DOMException('no', 'InvalidStateError'), 'delete')
     expect(await dropPlan('x')).toMatchObject({
       ok: false,
       reason: expect.stringContaining('private window') as string,
@@ -83,7 +83,7 @@ describe("the shop's own stock", () => {
   })
 
   it('says why a thing was not kept', async () => {
-    vi.spyOn(stockShelf, 'setItem').mockRejectedValue(new Error('disk gone'))
+    refusing('stock', new Error('disk gone'))
     expect(await keepInStock('gear', seaBoat)).toEqual({
       ok: false,
       reason: 'This browser could not store it (disk gone).',
@@ -100,7 +100,7 @@ describe('settings', () => {
       denominator: 32 as const,
       house: DEFAULT_HOUSE_RULES,
     }
-    await keepSettings(kept)
+    await changeSettings(kept)
     expect(await loadSettings()).toEqual(kept)
     await settingsShelf.setItem('settings', {
       units: 'furlongs',

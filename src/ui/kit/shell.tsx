@@ -1,6 +1,7 @@
 'use client'
 import * as z from 'zod'
 import { Alert } from './alert'
+import { ApartDialog } from './apart-dialog'
 import { useEffect, type ReactNode } from 'react'
 import { FileDrop } from './file-drop'
 import { useSettings } from '@/ui/state/settings-store'
@@ -42,6 +43,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
         <Alert look="error">{trouble} Work on, but download each plan before you close this page.</Alert>
       )}
       {children}
+      <ApartDialog />
       <FileDrop />
     </>
   )

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { boatAndBox, frameJob } from '@/demo/plans'
 import { keepPlan, loadPlan } from '@/storage/plans'
+import { refusing } from '@/storage/faults.testing'
 import { planShelf } from '@/storage/shelves'
 import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
 import { assessedOf, remediesNow } from './assessed'
@@ -88,7 +89,7 @@ describe('editing', () => {
     })
     const stored = await loadPlan(boatAndBox.id)
     expect(stored?.ok && stored.plan.placements[0]?.turn).toBe(180)
-    vi.spyOn(planShelf, 'setItem').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+    refusing('plans', new DOMException('full', 'QuotaExceededError'))
     store().run({ do: 'turn', placementId: 'long-box', turn: 0 })
     await store().saveNow()
     expect(store().saving).toEqual({ at: 'failed', reason: "This browser's storage is full." })

@@ -1,7 +1,18 @@
 'use client'
-import { apply, type Command, type FieldMessage, type Plan, type State } from '@/core'
+import {
+  apply,
+  type Clash,
+  type Command,
+  type FieldMessage,
+  mergePlans,
+  type Plan,
+  planSchema,
+  type State,
+} from '@/core'
+import * as z from 'zod'
 import { create } from 'zustand'
-import { keepPlan, loadPlan } from '@/storage/plans'
+import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
+import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 
 type Opened =
@@ -17,9 +28,21 @@ type Saving =
 export type Picked =
   { readonly kind: 'thing'; readonly id: string } | { readonly kind: 'bar'; readonly id: string }
 
+/** What somebody else has kept of the open job that cannot stand beside what is here: both are kept until one is chosen. */
+export interface Apart {
+  readonly theirs: Plan
+  readonly revision: number
+  readonly clashes: readonly Clash[]
+  readonly reason: string
+}
+
 interface PlanStore {
   readonly opened: Opened
   readonly plan: Plan | undefined
+  /** The writing that the open plan comes from, as it is kept, and its number. */
+  readonly base: Plan | undefined
+  readonly revision: number
+  readonly apart: Apart | undefined
   readonly past: readonly Plan[]
   readonly future: readonly Plan[]
   /** The plan as it stood before a drag began; the whole drag is one step of undo. */
@@ -43,11 +66,20 @@ interface PlanStore {
   showCell(cell: PlanStore['cell']): void
   focusFinding(id: string | undefined): void
   saveNow(): Promise<void>
+  /** Chooses between what is here and what somebody else kept; undo brings back the other. */
+  settle(holds: 'mine' | 'theirs'): Promise<void>
 }
 
 /** Well under the second that a person may lose. */
 const SAVE_AFTER_MS = 300
 const UNDO_STEPS = 200
+/** So many earlier steps go along onto what somebody else has kept. */
+const STEPS_TAKEN_ALONG = 40
+/** Two that write at once take turns: after so many the next edit tries again. */
+const MOST_ROUNDS = 8
+
+const mineKey = (id: string) => `mine/${id}`
+const mineSchema = z.object({ base: planSchema, plan: planSchema })
 let timer: ReturnType<typeof setTimeout> | undefined
 
 export const usePlan = create<PlanStore>((set, get) => {
@@ -56,9 +88,49 @@ export const usePlan = create<PlanStore>((set, get) => {
     clearTimeout(timer)
     timer = setTimeout(() => void get().saveNow(), SAVE_AFTER_MS)
   }
+  /** Goes on from what somebody else has kept: earlier steps go with it, as far as they can. */
+  const onto = (plan: Plan, theirs: Plan, revision: number) => {
+    const { base, past, plan: before } = get()
+    const steps: Plan[] = []
+    for (const step of past.slice(-STEPS_TAKEN_ALONG).toReversed()) {
+      const merged = base ? mergePlans(base, step, theirs) : undefined
+      if (!merged?.ok) break
+      steps.unshift(merged.plan)
+    }
+    const own = before && base !== before
+    set({
+      plan,
+      base: theirs,
+      revision,
+      past: own || !before ? steps : [...steps, before].slice(-UNDO_STEPS),
+      future: [],
+      refusal: undefined,
+    })
+  }
+  /** What was typed here before a reload, and could not stand beside what somebody else had kept, is asked again. */
+  const takeUpMine = async (id: string) => {
+    const mine = mineSchema.safeParse(await loadDraft(mineKey(id)))
+    const { plan: theirs, revision } = get()
+    if (!mine.success || theirs?.id !== id) return
+    const { base, plan } = mine.data
+    const merged = mergePlans(base, plan, theirs)
+    if (merged.ok) {
+      set({ plan: merged.plan, past: [theirs] })
+      await get().saveNow()
+    } else
+      set({
+        plan,
+        base,
+        apart: { theirs, revision, clashes: merged.clashes, reason: merged.reason },
+        saving: { at: 'waiting' },
+      })
+  }
   return {
     opened: { at: 'loading' },
     plan: undefined,
+    base: undefined,
+    revision: 0,
+    apart: undefined,
     past: [],
     future: [],
     dragFrom: undefined,
@@ -81,6 +153,8 @@ export const usePlan = create<PlanStore>((set, get) => {
       set({
         opened: { at: 'loading' },
         plan: undefined,
+        base: undefined,
+        apart: undefined,
         past: [],
         future: [],
         picked: undefined,
@@ -89,21 +163,26 @@ export const usePlan = create<PlanStore>((set, get) => {
         refusal: undefined,
       })
       try {
-        const stored = await loadPlan(id)
+        const { stored, revision } = await loadWithRevision(id)
         if (!stored) set({ opened: { at: 'missing', id } })
         else if (!stored.ok) set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
-        else set({ opened: { at: 'open' }, plan: stored.plan })
+        else {
+          set({ opened: { at: 'open' }, plan: stored.plan, base: stored.plan, revision })
+          await takeUpMine(id)
+        }
       } catch (error) {
         set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotKept(error) } })
       }
     },
     async follow(id) {
-      const { plan, saving, dragFrom } = get()
-      if (plan?.id !== id || saving.at === 'waiting' || dragFrom) return
-      const stored = await loadPlan(id).catch(() => undefined)
+      const { plan, saving, dragFrom, apart } = get()
+      if (plan?.id !== id || saving.at === 'waiting' || dragFrom || apart) return
+      const found = await loadWithRevision(id).catch(() => undefined)
       const now = get()
-      if (!stored?.ok || now.plan !== plan || JSON.stringify(stored.plan) === JSON.stringify(plan)) return
-      set({ plan: stored.plan, past: [...now.past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
+      if (!found?.stored?.ok || now.plan !== plan || now.saving.at === 'waiting') return
+      const { stored, revision } = found
+      if (JSON.stringify(stored.plan) === JSON.stringify(plan)) set({ base: plan, revision })
+      else onto(stored.plan, stored.plan, revision)
     },
     run(command) {
       const { plan, past } = get()
@@ -158,11 +237,52 @@ export const usePlan = create<PlanStore>((set, get) => {
     },
     async saveNow() {
       clearTimeout(timer)
-      const { plan } = get()
-      if (!plan) return
-      const kept = await keepPlan(plan)
-      if (get().plan !== plan) return
-      set({ saving: kept.ok ? { at: 'saved' } : { at: 'failed', reason: kept.reason } })
+      for (let round = 0; round < MOST_ROUNDS; round += 1) {
+        const { plan, revision, base } = get()
+        if (!plan) return
+        const done = await keepPlanOver(plan, revision)
+        const now = get()
+        if (now.plan?.id !== plan.id) return
+        if (done.kept === 'no') {
+          set({ saving: { at: 'failed', reason: done.reason } })
+          return
+        }
+        if (done.kept === 'yes') {
+          void dropDraft(mineKey(plan.id))
+          const saving: Saving = now.plan === plan ? { at: 'saved' } : now.saving
+          set({ base: plan, revision: done.revision, apart: undefined, saving })
+          return
+        }
+        if (!done.stored.ok) {
+          set({ saving: { at: 'failed', reason: 'What is kept of this job now cannot be read.' } })
+          return
+        }
+        const theirs = done.stored.plan
+        const merged = mergePlans(base ?? theirs, now.plan, theirs)
+        if (!merged.ok) {
+          const { clashes, reason } = merged
+          void keepDraft(mineKey(plan.id), { base: base ?? theirs, plan: now.plan })
+          set({ apart: { theirs, revision: done.revision, clashes, reason }, saving: { at: 'waiting' } })
+          return
+        }
+        onto(merged.plan, theirs, done.revision)
+      }
+    },
+    async settle(holds) {
+      const { plan, apart, past } = get()
+      if (!plan || !apart) return
+      const { theirs, revision } = apart
+      const other = holds === 'mine' ? theirs : plan
+      set({
+        plan: holds === 'mine' ? plan : theirs,
+        base: theirs,
+        revision,
+        apart: undefined,
+        past: [...past.slice(-UNDO_STEPS), other],
+        future: [],
+      })
+      void dropDraft(mineKey(plan.id))
+      await get().saveNow()
     },
   }
 })

@@ -2,7 +2,8 @@
 import { EMPTY_STOCK, type Plan, type StockLists, type UnitChoice, type UnitSystem } from '@/core'
 import { create } from 'zustand'
 import { loadOwnStock } from '@/storage/own-stock'
-import { keepSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
+import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
+import { whenKept } from '@/storage/kept-elsewhere'
 import { keepPlanIfMissing } from '@/storage/plans'
 import type { Demo } from '@/demo/demo'
 import { today } from './today'
@@ -50,13 +51,18 @@ export const useSettings = create<SettingsStore>((set, get) => ({
         set({ trouble: 'The demo could not be fetched. Load the page again for its stock.' })
       }
       set({ ready: true })
+      // What another tab chooses, or puts in stock, holds here as well.
+      whenKept(({ shelf }) => {
+        if (shelf === 'settings') void loadSettings().then((kept) => set({ settings: kept }))
+        if (shelf === 'stock') void get().reloadOwn()
+      })
     })()
     return started
   },
   change(patch) {
     const settings = { ...get().settings, ...patch }
     set({ settings })
-    void keepSettings(settings).then((kept) => {
+    void changeSettings(patch).then((kept) => {
       if (!kept.ok) set({ trouble: kept.reason })
     })
   },
@@ -70,7 +76,7 @@ export const useSettings = create<SettingsStore>((set, get) => ({
     // What was chosen meanwhile stays chosen.
     const settings = { ...get().settings, seeded: true }
     set({ settings, demo })
-    const failed = [...kept, await keepSettings(settings)].find((each) => !each.ok)
+    const failed = [...kept, await changeSettings({ seeded: true })].find((each) => !each.ok)
     if (failed) set({ trouble: failed.reason })
   },
   async reloadOwn() {

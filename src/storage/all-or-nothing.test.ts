@@ -1,0 +1,127 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { someEvents } from '@/core/log/events.testing'
+import { seaBoat } from '@/demo/gear/cargo'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
+import { squareBars, wingBars } from '@/demo/racks'
+import { backupText, openBackup, restore } from './backup'
+import { atWrite } from './faults.testing'
+import { keepEvents } from './log'
+import { keepAllInStock } from './own-stock'
+import { dropPlan, keepPlan, keepPlanOver, loadWithRevision } from './plans'
+import { changeSettings } from './settings'
+import { ALL_SHELVES } from './shelves'
+
+const wipe = () => Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
+
+/** Everything that this browser keeps, as it lies. */
+async function everything(): Promise<Record<string, unknown>> {
+  const found: Record<string, unknown> = {}
+  for (const [name, shelf] of Object.entries(ALL_SHELVES))
+    await shelf.iterate((value, key) => {
+      // An event's key has the turn in it, which goes on.
+      found[`${name}/${name === 'log' ? key.replace(/\/\d{6}\//, '/') : key}`] = value
+    })
+  return found
+}
+
+const edited = { ...boatAndBox, job: { name: 'Edited' } }
+
+/** Every operation that writes, on what two jobs, a stock and a log have left. */
+const SCRIPT: readonly (readonly [string, () => Promise<unknown>])[] = [
+  ['a job kept', () => keepPlan(edited)],
+  [
+    'a job kept over its own writing',
+    async () => keepPlanOver(edited, (await loadWithRevision(edited.id)).revision),
+  ],
+  ['a job dropped', () => dropPlan(boatAndBox.id)],
+  [
+    'three things put in stock',
+    () =>
+      keepAllInStock([
+        { kind: 'racks', item: wingBars },
+        { kind: 'racks', item: squareBars },
+        { kind: 'gear', item: seaBoat },
+      ]),
+  ],
+  ['events logged', () => keepEvents(someEvents)],
+  ['settings changed', () => changeSettings({ units: 'us' })],
+  ['a backup merged', async () => restore((await otherBackup()).shelves, 'merge')],
+  ['everything replaced by a backup', async () => restore((await otherBackup()).shelves, 'replace')],
+]
+
+let text = ''
+async function otherBackup() {
+  const read = await openBackup(text)
+  if (!read.ok) throw new Error(read.reasons[0])
+  return read
+}
+
+beforeEach(async () => {
+  await wipe()
+  await keepPlan(ridgeTent)
+  await keepAllInStock([{ kind: 'gear', item: { ...seaBoat, name: 'From the backup' } }])
+  text = await backupText('2026-11-25T10:00:00Z')
+  await wipe()
+  await keepPlan(boatAndBox)
+  await keepAllInStock([{ kind: 'racks', item: { ...wingBars, name: 'Old' } }])
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+})
+
+/** Each kind of death, at a write of any number. */
+const DEATHS: readonly (readonly [string, (store: IDBObjectStore) => void])[] = [
+  [
+    'is refused',
+    () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    },
+  ],
+  ['is the last thing the page does', ({ transaction }) => transaction.abort()],
+]
+
+describe('every operation that writes is all or nothing', () => {
+  it.each(SCRIPT)(
+    '%s: whichever write fails or is never reached, all is as it was before',
+    async (_, run) => {
+      const before = await everything()
+      const counted = atWrite(-1, () => undefined)
+      await run()
+      const writes = counted.writes()
+      vi.restoreAllMocks()
+      const after = await everything()
+      expect(after).not.toEqual(before)
+      expect(writes).toBeGreaterThan(0)
+      for (const [death, does] of DEATHS)
+        for (let number = 0; number < writes; number += 1) {
+          await wipe()
+          for (const [at, value] of Object.entries(before)) {
+            const [name = '', ...key] = at.split('/')
+            await ALL_SHELVES[name as keyof typeof ALL_SHELVES].setItem(key.join('/'), value)
+          }
+          atWrite(number, does)
+          await run().catch(() => undefined)
+          vi.restoreAllMocks()
+          expect(await everything(), `write ${number} ${death}`).toEqual(before)
+        }
+    },
+  )
+
+  it('a store that never answers is said not to, and leaves everything', async () => {
+    const before = await everything()
+    vi.useFakeTimers({ toFake: ['setTimeout'] })
+    const open = vi.spyOn(indexedDB, 'open').mockReturnValue({} as IDBOpenDBRequest)
+    const done = keepPlan(edited)
+    await vi.advanceTimersByTimeAsync(20_000)
+    vi.useRealTimers()
+    open.mockRestore()
+    expect(await done).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('does not answer') as string,
+    })
+    expect(await everything()).toEqual(before)
+    // The job that could not be kept is here in memory, and is kept at the next try.
+    expect(await keepPlan(edited)).toEqual({ ok: true })
+  })
+})

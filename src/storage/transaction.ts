@@ -1,0 +1,78 @@
+import { ALL_SHELVES, type Shelf } from './shelves'
+
+const DATABASE = 'ypsos'
+/** A store that does not answer for so long is said not to. ms. */
+const PATIENCE_MS = 15_000
+
+type Name = keyof typeof ALL_SHELVES
+
+/** What is done to the shelves in one go: all of it stands afterwards, or none. */
+export interface Going {
+  /** What is kept under a key now; nothing where there is nothing. */
+  readonly get: (shelf: Name, key: string) => Promise<unknown>
+  readonly put: (shelf: Name, key: string, value: unknown) => void
+  readonly remove: (shelf: Name, key: string) => void
+}
+
+const answer = <T>(request: IDBRequest<T>): Promise<T> =>
+  new Promise((resolve, reject) => {
+    request.onsuccess = () => resolve(request.result)
+    request.onerror = () => reject(request.error ?? new Error('It could not be read.'))
+  })
+
+/** A shelf is there once it has been asked for. */
+const made = (shelf: Shelf): Promise<unknown> => shelf.length()
+
+async function opened(names: readonly Name[]): Promise<IDBDatabase> {
+  await Promise.all(names.map((name) => made(ALL_SHELVES[name])))
+  const opening = indexedDB.open(DATABASE)
+  opening.onblocked = () => undefined
+  const database = await answer(opening)
+  // Another page may make a shelf meanwhile: it must not wait for this one.
+  database.onversionchange = () => database.close()
+  return database
+}
+
+const patience = () =>
+  new Promise<never>((_, reject) => {
+    setTimeout(() => reject(new Error('the store does not answer')), PATIENCE_MS)
+  })
+
+/**
+ * Does something to several shelves as one: the browser writes all of it or, where anything fails, stops or is closed
+ * in the middle, none of it. `run` may read first and decide; what it throws undoes all that it wrote.
+ */
+export async function inOneGo<T>(names: readonly Name[], run: (going: Going) => Promise<T>): Promise<T> {
+  const work = async () => {
+    const database = await opened(names)
+    try {
+      const transaction = database.transaction([...names], 'readwrite')
+      const ended = new Promise<void>((resolve, reject) => {
+        transaction.oncomplete = () => resolve()
+        transaction.onabort = () => reject(transaction.error ?? new Error('It was stopped.'))
+        transaction.onerror = () => undefined
+      })
+      const store = (name: Name) => transaction.objectStore(name)
+      try {
+        const result = await run({
+          get: (shelf, key) => answer<unknown>(store(shelf).get(key)),
+          put: (shelf, key, value) => void store(shelf).put(value, key),
+          remove: (shelf, key) => void store(shelf).delete(key),
+        })
+        await ended
+        return result
+      } catch (error) {
+        ended.catch(() => undefined)
+        try {
+          transaction.abort()
+        } catch {
+          // It has ended by itself.
+        }
+        throw error
+      }
+    } finally {
+      database.close()
+    }
+  }
+  return Promise.race([work(), patience()])
+}

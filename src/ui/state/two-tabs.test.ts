@@ -1,0 +1,119 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { apply, type Command, type Plan } from '@/core'
+import { boatAndBox } from '@/demo/plans'
+import { keepPlan, loadPlan } from '@/storage/plans'
+import { ALL_SHELVES } from '@/storage/shelves'
+import { usePlan } from './plan-store'
+
+const store = () => usePlan.getState()
+const kept = async (): Promise<Plan> => {
+  const stored = await loadPlan(boatAndBox.id)
+  if (!stored?.ok) throw new Error('it is gone')
+  return stored.plan
+}
+/** What the other tab does: it has what is kept, edits it and keeps it. */
+async function elsewhere(...commands: Command[]): Promise<void> {
+  const after = commands.reduce(
+    (plan, command) => {
+      const done = apply(plan, command)
+      if (!done.ok) throw new Error(done.reason)
+      return done.plan
+    },
+    await kept(),
+  )
+  await keepPlan(after)
+}
+const move = (xMm: number): Command => ({ do: 'move', placementId: 'long-box', xMm, yMm: -220 })
+const rename = (name: string): Command => ({ do: 'setJob', job: { ...boatAndBox.job, name } })
+const boxX = (plan: Plan | undefined) => plan?.placements.find(({ id }) => id === 'long-box')?.xMm
+
+beforeEach(async () => {
+  await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
+  usePlan.setState({
+    plan: undefined,
+    past: [],
+    future: [],
+    dragFrom: undefined,
+    apart: undefined,
+    saving: { at: 'saved' },
+  })
+  await keepPlan(boatAndBox)
+  await store().open(boatAndBox.id)
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+})
+
+describe('one job in two tabs (S2)', () => {
+  it('what each changed stands, though this one did not hear of the other', async () => {
+    await elsewhere(rename('From there'))
+    store().run(move(700))
+    await store().saveNow()
+    const now = await kept()
+    expect([now.job.name, boxX(now)]).toEqual(['From there', 700])
+    expect(store().plan).toEqual(now)
+    expect(store().saving.at).toBe('saved')
+  })
+
+  it('undo takes back what was done here and leaves what was done there', async () => {
+    store().run(move(700))
+    await store().saveNow()
+    await elsewhere(rename('From there'))
+    store().run(move(650))
+    await store().saveNow()
+    store().undo()
+    store().undo()
+    await store().saveNow()
+    expect([(await kept()).job.name, boxX(await kept())]).toEqual(['From there', 960])
+  })
+
+  it('following another tab goes on from what is kept, and an edit after it writes over nothing', async () => {
+    await elsewhere(move(800))
+    await store().follow(boatAndBox.id)
+    expect(boxX(store().plan)).toBe(800)
+    store().run(rename('Here'))
+    await store().saveNow()
+    expect([(await kept()).job.name, boxX(await kept())]).toEqual(['Here', 800])
+  })
+
+  it('the same set otherwise is asked: nothing is written over, and both are kept meanwhile', async () => {
+    await elsewhere(move(800))
+    store().run(move(700))
+    await store().saveNow()
+    expect(store().apart?.clashes.map(({ path }) => path)).toEqual(['placements.long-box.xMm'])
+    expect(boxX(await kept())).toBe(800)
+    expect(boxX(store().plan)).toBe(700)
+    // A reload asks it again: what was done here is still there.
+    usePlan.setState({ plan: undefined, apart: undefined, past: [], saving: { at: 'saved' } })
+    await vi.waitFor(async () => {
+      await store().open(boatAndBox.id)
+      expect(boxX(store().plan)).toBe(700)
+    })
+    expect(boxX(store().apart?.theirs)).toBe(800)
+  })
+
+  it.each([
+    ['mine', 700, 800],
+    ['theirs', 800, 700],
+  ] as const)('keeping %s leaves the other one step of undo away', async (holds, stands, other) => {
+    await elsewhere(move(800))
+    store().run(move(700))
+    await store().saveNow()
+    await store().settle(holds)
+    expect(boxX(await kept())).toBe(stands)
+    expect(store().apart).toBeUndefined()
+    store().undo()
+    await store().saveNow()
+    expect(boxX(await kept())).toBe(other)
+  })
+
+  it('a job taken away there while it is edited here is kept as it stands here', async () => {
+    const { dropPlan } = await import('@/storage/plans')
+    await dropPlan(boatAndBox.id)
+    store().run(move(700))
+    await store().saveNow()
+    // What was edited here is work: it is kept as it stands, and nothing else is lost by it.
+    expect(boxX(await kept())).toBe(700)
+  })
+})
