@@ -16,7 +16,7 @@ const CORE = {
   survey: 'plan|kinds|geometry|units',
   chance: 'survey|plan|kinds|geometry|units',
   edits: 'survey|plan|kinds|geometry|units',
-  review: 'fields|edits|survey|plan|kinds|geometry|units',
+  review: 'edits|survey|plan|kinds|geometry|units',
   placing: 'review|edits|survey|plan|kinds|geometry|units',
   remedies: 'review|edits|survey|plan|kinds|geometry|units',
   log: 'plan|kinds|geometry|units',

@@ -11,7 +11,7 @@ export const pictureShelf = shelf('pictures')
 /** Which writing of each record is the last one, beside the record itself: a plan's file holds nothing of this browser. */
 export const revisionShelf = shelf('revisions')
 
-export type Shelf = typeof planShelf
+export type ShelfStore = typeof planShelf
 export const ALL_SHELVES = {
   plans: planShelf,
   stock: stockShelf,

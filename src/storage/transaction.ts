@@ -1,4 +1,4 @@
-import { ALL_SHELVES, type Shelf } from './shelves'
+import { ALL_SHELVES, type ShelfStore } from './shelves'
 
 const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
@@ -21,7 +21,7 @@ const answer = <T>(request: IDBRequest<T>): Promise<T> =>
   })
 
 /** A shelf is there once it has been asked for. */
-const made = (shelf: Shelf): Promise<unknown> => shelf.length()
+const made = (shelf: ShelfStore): Promise<unknown> => shelf.length()
 
 async function opened(names: readonly Name[]): Promise<IDBDatabase> {
   await Promise.all(names.map((name) => made(ALL_SHELVES[name])))

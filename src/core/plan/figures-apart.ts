@@ -1,6 +1,7 @@
 import type { How } from '../kinds/how-known'
 import type { Known, OtherFigure } from './known'
 import type { Plan } from './plan'
+import { barsOf } from './rack'
 
 /** The sheets of a plan on which figures stand: the vehicle's, a rack's, a piece of gear's. */
 export type FigureSheet =
@@ -40,36 +41,39 @@ function changedAt(value: unknown, path: readonly string[], change: (was: unknow
   return isRaw(value) ? { ...value, [key]: changedAt(value[key], rest, change) } : value
 }
 
-function* apartIn(
-  sheet: FigureSheet,
-  value: unknown,
-  owner: readonly string[],
-  name: string,
-): Iterable<FigureApart> {
-  if (Array.isArray(value)) {
-    for (const [i, each] of (value as unknown[]).entries())
-      yield* apartIn(sheet, each, [...owner, String(i)], name)
-    return
-  }
-  if (!isRaw(value)) return
-  const own = typeof value['name'] === 'string' ? value['name'] : name
-  for (const [field, { by, others }] of Object.entries((value['known'] ?? {}) as Known)) {
-    const figure = at(value, field.split('.'))
-    const open = (others ?? []).filter((each) => each.unused === undefined && each.value !== figure)
-    if (typeof figure === 'number' && open.length > 0)
-      yield { sheet, owner, field, name: own, value: figure, by, open }
-  }
-  for (const [key, each] of Object.entries(value))
-    if (key !== 'known' && typeof each === 'object') yield* apartIn(sheet, each, [...owner, key], own)
+type Keeper = { readonly name: string; readonly known?: Known | undefined }
+
+/** What of one keeper of figures is known twice. */
+function apartOf(sheet: FigureSheet, owner: readonly string[], thing: Keeper): FigureApart[] {
+  if (!thing.known) return []
+  return Object.entries(thing.known).flatMap(([field, { by, others }]): FigureApart[] => {
+    if (!others) return []
+    const value = at(thing, field.split('.'))
+    const open = others.filter((each) => each.unused === undefined && each.value !== value)
+    return typeof value === 'number' && open.length > 0
+      ? [{ sheet, owner, field, name: thing.name, value, by, open }]
+      : []
+  })
 }
 
 /** Every figure of the vehicle, the racks and the gear of which several are known and nobody has said which holds. */
 export function figuresApart({ vehicle, racks, gear }: Plan): FigureApart[] {
-  return [
-    ...apartIn({ of: 'vehicle' }, vehicle, [], vehicle.name),
-    ...racks.flatMap((rack) => [...apartIn({ of: 'rack', id: rack.id }, rack, [], rack.name)]),
-    ...gear.flatMap((each) => [...apartIn({ of: 'gear', id: each.id }, each, [], each.name)]),
-  ]
+  const found: FigureApart[] = []
+  const look = (sheet: FigureSheet, owner: readonly string[], thing: Keeper) => {
+    if (thing.known) found.push(...apartOf(sheet, owner, thing))
+  }
+  const ofVehicle: FigureSheet = { of: 'vehicle' }
+  look(ofVehicle, [], vehicle)
+  for (const list of ['attachments', 'obstacles'] as const)
+    for (const [i, each] of vehicle[list].entries()) look(ofVehicle, [list, String(i)], each)
+  for (const rack of racks) {
+    const sheet: FigureSheet = { of: 'rack', id: rack.id }
+    look(sheet, [], rack)
+    for (const [i, part] of rack.parts.entries()) look(sheet, ['parts', String(i)], part)
+    for (const [i, bar] of barsOf(rack).entries()) look(sheet, ['bars', String(i)], bar)
+  }
+  for (const each of gear) look({ of: 'gear', id: each.id }, [], each)
+  return found
 }
 
 function onSheet(plan: Plan, sheet: FigureSheet, change: (value: unknown) => unknown): Plan {

@@ -20,8 +20,10 @@ export const gearMassSchema = massSchema.extend({ others: z.array(otherMassSchem
 export type GearMass = z.infer<typeof gearMassSchema>
 
 /** The other weights of which nobody has said that they do not hold. */
-export const openOthers = ({ kg, others = [] }: GearMass): readonly OtherMass[] =>
-  others.filter((other) => other.unused === undefined && other.kg !== kg)
+export const openOthers = ({ kg, others }: GearMass): readonly OtherMass[] =>
+  others ? others.filter((other) => other.unused === undefined && other.kg !== kg) : NONE
+
+const NONE: readonly OtherMass[] = []
 
 function asOther({ kg, basis, by, typed }: GearMass): OtherMass {
   return { kg, basis, ...(by === undefined ? {} : { by }), ...(typed ? { typed } : {}) }

@@ -1,9 +1,6 @@
+import type { Dimension } from '../units/dimension'
 import { HOWS } from '../kinds/how-known'
-import { fieldAlong } from '../fields/field-along'
-import { GEAR_FIELD } from '../fields/gear-fields'
-import { RACK_FIELD } from '../fields/rack-fields'
-import { VEHICLE_FIELD } from '../fields/vehicle-fields'
-import { figuresApart, withFigure, type FigureApart } from '../plan/figures-apart'
+import { figuresApart, withFigure } from '../plan/figures-apart'
 import type { Plan } from '../plan/plan'
 import { survey as surveyOf } from '../survey/survey'
 import { STATES, type State } from '../units/scalars'
@@ -14,16 +11,37 @@ import { IN_STATE } from './finding'
 /** An answer is read by whoever has the sheet or the tape, in either system. */
 const IN_BOTH = { show: 'both', denominator: 16 } as const
 
-/** The field of a figure as its sheet calls it. */
-function fieldOf(plan: Plan, { sheet, owner, field }: FigureApart) {
-  const path = [...owner, ...field.split('.')]
-  const [root, value] =
-    sheet.of === 'vehicle'
-      ? ([VEHICLE_FIELD, plan.vehicle] as const)
-      : sheet.of === 'rack'
-        ? ([RACK_FIELD, plan.racks.find(({ id }) => id === sheet.id)] as const)
-        : ([GEAR_FIELD, plan.gear.find(({ id }) => id === sheet.id)] as const)
-  return fieldAlong(root, value, path)
+interface Figure {
+  readonly dimension: Dimension | undefined
+  readonly label: string
+}
+
+/** What a question calls the figures that are most often known twice. The sheets' own words would bring all forms along. */
+const FIGURES: Readonly<Record<string, Figure>> = {
+  riseMm: { dimension: 'length', label: 'room under it' },
+  topMm: { dimension: 'length', label: 'its top over the roof' },
+  eachKg: { dimension: 'mass', label: 'weight of each' },
+  kg: { dimension: 'mass', label: 'its weight' },
+  topZMm: { dimension: 'length', label: 'its top over the ground' },
+  seatZMm: { dimension: 'length', label: 'its seat over the ground' },
+  gaugeMm: { dimension: 'length', label: 'from one side to the other' },
+  canopyKg: { dimension: 'mass', label: 'its own mass' },
+  'roof.skinZMm': { dimension: 'length', label: 'the roof’s skin over the ground' },
+  'roof.toXMm': { dimension: 'length', label: 'where the roof ends' },
+}
+
+const SUFFIX = { Mm: 'length', Kg: 'mass', Deg: 'angle', KmH: 'speed' } as const satisfies Record<
+  string,
+  Dimension
+>
+
+/** A figure's name in the plan as plain words, and what it is measured in. */
+function plainly(field: string): Figure {
+  const name = field.split('.').at(-1) ?? field
+  const suffix = (Object.keys(SUFFIX) as (keyof typeof SUFFIX)[]).find((end) => name.endsWith(end))
+  const stem = suffix ? name.slice(0, -suffix.length) : name
+  const words = stem.replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()
+  return { dimension: suffix && SUFFIX[suffix], label: words }
 }
 
 /**
@@ -41,18 +59,17 @@ export function onFiguresApart(
   return figures.flatMap((apart): Finding[] => {
     const others = apart.open.map(({ value }) => verdictsOf(surveyOf(withFigure(plan, apart, value))))
     const differing = STATES.filter((state) => others.some((other) => other[state] !== verdicts[state]))
-    const field = fieldOf(plan, apart)
-    if (differing.length === 0 || field?.is !== 'quantity') return []
-    const { dimension, times = 1, label } = field
+    if (differing.length === 0) return []
+    const { dimension, label } = FIGURES[apart.field] ?? plainly(apart.field)
     const figure = (value: number, by: keyof typeof HOWS, says?: string): Phrase => [
-      { dimension, value: value * times },
+      dimension === undefined ? String(value) : { dimension, value },
       ` (${HOWS[by].word}${says === undefined ? '' : `, ${says}`})`,
     ]
     const all = [
       figure(apart.value, apart.by),
       ...apart.open.map(({ value, by, says }) => figure(value, by, says)),
     ]
-    const what = `${apart.name}: ${label.toLowerCase()}`
+    const what = `${apart.name}: ${label}`
     const [only] = differing
     return [
       {

@@ -106,7 +106,7 @@ function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
     const sumKg = over ? cell.kg - off : cell.kg + off
     if (turns(sumKg, limit.kg)) hangs.push({ on: 'mass', part, sumKg, limitKg: limit.kg })
   }
-  if (!over) hangs.push(...unknownHangs(cell))
+  if (!over && cell.layer.unweighed) hangs.push(...unknownHangs(cell))
   hangs.push(...otherHangs(cell, parts, turns))
   // Guesses are counted with the house's margin all together: over by that alone hangs on them.
   if (!over && exceeds(cell.countedKg, limit.kg))

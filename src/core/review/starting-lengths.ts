@@ -47,6 +47,7 @@ function startsOn(
   where: 'attachments' | 'obstacles',
   suits: (thing: Marked) => boolean,
 ): Length[] {
+  if (list.every(({ known }) => known === undefined)) return []
   return list.flatMap((thing, i): Length[] => {
     const field = suits(thing)
       ? Object.keys(thing.known ?? {}).find((each) => isUnsure(thing, each))

@@ -15,14 +15,22 @@ const exactly = (xs: readonly number[]): Intervals => normal(xs.map((x) => [x, x
 /** What a cleat takes of a channel, mm. Rough, common practice, no source. */
 const CLEAT_MM = 60
 
+type Ranges = Extract<Attachment, { ranges: unknown }>['ranges']
+
+/** The stretches for a bar: those for its end alone where there are such, else those for any bar. */
+function rangesFor(ranges: Ranges, endOf: () => 'front' | 'rear' | undefined): Ranges {
+  if (ranges.every(({ bar }) => bar === undefined)) return ranges
+  const end = endOf()
+  const own = ranges.filter(({ bar }) => bar !== undefined && bar === end)
+  return own.length > 0 ? own : ranges.filter(({ bar }) => bar === undefined)
+}
+
 /** Where an attachment lets the feet of a bar stand: some stretches are for the foremost or the rearmost bar alone. */
-function seatsOf(attachment: Attachment, end: 'front' | 'rear' | undefined): Seats {
+function seatsOf(attachment: Attachment, endOf: () => 'front' | 'rear' | undefined): Seats {
   if ('ranges' in attachment) {
     if (attachment.notchesXMm && attachment.notchesXMm.length > 0)
       return { locked: true, within: exactly(attachment.notchesXMm) }
-    const own = attachment.ranges.filter(({ bar }) => bar !== undefined && bar === end)
-    const all = own.length > 0 ? own : attachment.ranges.filter(({ bar }) => bar === undefined)
-    const ranges = all.map(({ fromMm, toMm }) => [fromMm, toMm] as const)
+    const ranges = rangesFor(attachment.ranges, endOf).map(({ fromMm, toMm }) => [fromMm, toMm] as const)
     const posts = (attachment.posts ?? []).map(({ fromMm, toMm }) => [fromMm, toMm] as const)
     const cleats = ('inside' in attachment ? (attachment.inside ?? []) : [])
       .filter(({ stays }) => stays)
@@ -45,9 +53,10 @@ export function fitSheetRow({ rack }: RackAt, profile: BarAt['bar']['profile']['
 export function seatsOfBar(arrangement: Arrangement, at: BarAt): Seats | undefined {
   const rack = arrangement.racks.find((each) => each.rack.id === at.rack.id)
   if (!rack || !at.attachment) return undefined
-  const ofRack = rack.bars.filter((each) => each.attachment === at.attachment)
-  const end = ofRack[0] === at ? 'front' : ofRack.at(-1) === at ? 'rear' : undefined
-  const seats = seatsOf(at.attachment, end)
+  const seats = seatsOf(at.attachment, () => {
+    const ofRack = rack.bars.filter((each) => each.attachment === at.attachment)
+    return ofRack[0] === at ? 'front' : ofRack.at(-1) === at ? 'rear' : undefined
+  })
   const place = fitSheetRow(rack, at.bar.profile.kind).row?.xMm
   if (!place || rack.bars.length !== 2) return seats
   const x = rack.bars[0]?.bar.id === at.bar.id ? place.front : place.rear
@@ -69,7 +78,9 @@ export function sheetSpread(rack: RackAt): SheetSpread | undefined {
   if (!front || !rear || front === rear) return undefined
   const { row } = fitSheetRow(rack, front.bar.profile.kind)
   if (!row?.spreadMm || row.spreadUnused !== undefined) return undefined
-  const locked = [front, rear].every(({ attachment }) => attachment && seatsOf(attachment, undefined).locked)
+  const locked = [front, rear].every(
+    ({ attachment }) => attachment && seatsOf(attachment, () => undefined).locked,
+  )
   const { fromMm, toMm } = row.spreadMm
   return { front, rear, spread: [fromMm, toMm], nowMm: rear.bar.xMm - front.bar.xMm, locked }
 }

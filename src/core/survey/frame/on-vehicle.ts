@@ -10,7 +10,18 @@ export interface OnVehicle {
 }
 
 /** What is in the bed already, from the ground up as nothing goes under it, and what hangs at the tail and has a size. */
-export function onVehicle({ obstacles, tail = [] }: Vehicle): readonly OnVehicle[] {
+export function onVehicle(vehicle: Vehicle): readonly OnVehicle[] {
+  const known = seen.get(vehicle)
+  if (known) return known
+  const found = boxesOf(vehicle)
+  seen.set(vehicle, found)
+  return found
+}
+
+/** It is asked of every bar and thing, and a vehicle changes seldom. */
+const seen = new WeakMap<Vehicle, readonly OnVehicle[]>()
+
+function boxesOf({ obstacles, tail = [] }: Vehicle): readonly OnVehicle[] {
   const inBed = obstacles.flatMap((each): OnVehicle[] =>
     each.kind === 'inBed'
       ? [

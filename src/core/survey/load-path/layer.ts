@@ -13,6 +13,8 @@ export type LayerRole = PartRole | 'carrier' | 'attachment' | 'roof' | 'payload'
 export interface Layer extends Link {
   /** Whose gear stands on it. */
   readonly placementIds: readonly string[]
+  /** Whether anything on it or of it has a weight that nobody knows. */
+  readonly unweighed: boolean
 }
 
 export interface Link {
@@ -47,5 +49,10 @@ export interface Link {
 
 export function layerOf(link: Link): Layer {
   const ids = new Set(link.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
-  return { ...link, placementIds: [...ids] }
+  const unknown = ({ mass }: Member) => mass.basis === 'unknown'
+  return {
+    ...link,
+    placementIds: [...ids],
+    unweighed: link.load.some(unknown) || link.own.some(unknown),
+  }
 }

@@ -147,7 +147,9 @@ const within = (value: number, from: number, to: number) => Math.min(to, Math.ma
 function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'> {
   switch (load.what.kind) {
     case 'mass':
-      return { ...load.what.mass, others: openOthers(load.what.mass) }
+      return load.what.mass.others
+        ? { ...load.what.mass, others: openOthers(load.what.mass) }
+        : load.what.mass
     case 'fluid':
       return { kg: load.what.litres * FLUID_KG_PER_L[load.what.fluid], basis: 'computed' }
     case 'people':

@@ -2,17 +2,20 @@
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { choicesOf, type Host, hostsFor, placeOn, type Survey, type ThingAt, WHENS } from '@/core'
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { AddLoad } from './add-load'
-import { LoadDialog } from './load-dialog'
 import { setOnEdge, turnOn } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
+
+// A form with all its fields: fetched when it is asked for.
+const LoadDialog = dynamic(() => import('./load-dialog').then((module) => module.LoadDialog), { ssr: false })
 
 /** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
 export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
