@@ -1,9 +1,10 @@
 'use client'
 import * as z from 'zod'
 import { Alert } from './alert'
-import { ApartDialog } from './apart-dialog'
 import { useEffect, type ReactNode } from 'react'
+import dynamic from 'next/dynamic'
 import { FileDrop } from './file-drop'
+import { usePlan } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** Lets the browser keep this build, so that the bay goes on without a network. What is open loads first. */
@@ -26,11 +27,15 @@ function useOffline(): void {
   }, [])
 }
 
+/** Seldom wanted, and then at leisure. */
+const ApartDialog = dynamic(() => import('./apart-dialog').then((module) => module.ApartDialog))
+
 /** What every screen shares: settings read once, the theme, and a file dropped anywhere. */
 export function AppShell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const start = useSettings((store) => store.start)
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)
+  const apart = usePlan((store) => store.apart !== undefined)
   useOffline()
   useEffect(() => void start(demo), [start, demo])
   useEffect(() => {
@@ -43,7 +48,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
         <Alert look="error">{trouble} Work on, but download each plan before you close this page.</Alert>
       )}
       {children}
-      <ApartDialog />
+      {apart && <ApartDialog />}
       <FileDrop />
     </>
   )

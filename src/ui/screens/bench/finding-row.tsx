@@ -1,4 +1,5 @@
 'use client'
+import dynamic from 'next/dynamic'
 import { Button } from '@/ui/kit/button'
 import { type FindingStates, phraseText, type Remedy } from '@/core'
 import { memo, useState, type KeyboardEvent } from 'react'
@@ -8,7 +9,8 @@ import { AnswerField } from './answer-field'
 import type { DialogName } from '@/ui/actions'
 import { remediesNow } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
-import { SetAsideDialog } from './set-aside-dialog'
+
+const SetAsideDialog = dynamic(() => import('./set-aside-dialog').then((module) => module.SetAsideDialog))
 
 type Props = FindingStates & {
   readonly remedies: readonly Remedy[] | undefined

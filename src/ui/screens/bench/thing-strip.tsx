@@ -7,14 +7,14 @@ import { useState } from 'react'
 import { StatusChoice } from './status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
-import { AddLoad } from './add-load'
 import { setOnEdge, turnOn } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
 
-// A form with all its fields: fetched when it is asked for.
+// Forms are fetched when they are asked for.
+const AddLoad = dynamic(() => import('./add-load').then((module) => module.AddLoad), { ssr: false })
 const LoadDialog = dynamic(() => import('./load-dialog').then((module) => module.LoadDialog), { ssr: false })
 
 /** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */

@@ -1,0 +1,82 @@
+import type { Page } from '@playwright/test'
+import { expect, inDrawing, saved, shelved, test } from './fixtures'
+
+const JOB = '/bench?job=demo-boat-and-box'
+
+/** Where the long box stands along the vehicle, as it is kept. */
+async function keptX(page: Page): Promise<number> {
+  const all = JSON.parse(await shelved(page, 'plans')) as {
+    id: string
+    placements: { id: string; xMm: number }[]
+  }[]
+  const plan = all.find(({ id }) => id === 'demo-boat-and-box')
+  return plan?.placements.find(({ id }) => id === 'long-box')?.xMm ?? Number.NaN
+}
+
+async function typeX(page: Page, mm: string): Promise<void> {
+  await inDrawing(page, /^Long box/).click()
+  const field = page.getByLabel('x, middle')
+  await field.fill(mm)
+  await field.press('Enter')
+}
+
+test('two tabs of one job: what each sets stands, the same set otherwise is asked, and undo brings back the other', async ({
+  page,
+  context,
+}) => {
+  await page.goto(JOB)
+  await inDrawing(page, /^Long box/).click()
+  const other = await context.newPage()
+  await other.goto(JOB)
+  await expect(inDrawing(other, /^Long box/)).toBeVisible()
+  // Edited at the same time: neither hears of the other before it writes.
+  await typeX(page, '900 mm')
+  await inDrawing(other, /^Sea boat/).click()
+  await other.getByLabel('On board', { exact: true }).selectOption('driving')
+  await saved(page)
+  await saved(other)
+  await expect.poll(() => keptX(page)).toBe(900)
+  await expect.poll(() => shelved(page, 'plans')).toContain('"when":"driving"')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+
+  // The same place set to two: the later one is asked, and what the first has kept stands meanwhile.
+  await Promise.all([typeX(page, '850 mm'), typeX(other, '870 mm')])
+  const asks = (each: Page) => each.getByRole('dialog', { name: 'Changed in two places' })
+  let later: Page | undefined
+  for (let wait = 0; wait < 20 && !later; wait += 1) {
+    for (const each of [page, other]) if ((await asks(each).count()) > 0) later = each
+    await page.waitForTimeout(100)
+  }
+  // Where one had heard of the other in time there is nothing to ask: the last one typed stands.
+  if (later) {
+    const dialog = asks(later)
+    await expect(dialog.getByText('Long box: its place along the vehicle')).toBeVisible()
+    const first = await keptX(later)
+    await dialog.getByRole('button', { name: 'Keep what is here' }).click()
+    await saved(later)
+    const mine = await keptX(later)
+    expect([first, mine].toSorted()).toEqual([850, 870])
+    await later.getByRole('button', { name: 'Undo' }).click()
+    await saved(later)
+    await expect.poll(() => keptX(later)).toBe(first)
+  } else expect([850, 870]).toContain(await keptX(page))
+})
+
+test('settings and stock follow from tab to tab, and one tab’s choice leaves the other’s', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/')
+  const other = await context.newPage()
+  await other.goto('/')
+  await page.getByRole('button', { name: 'Units and theme' }).click()
+  await page.getByRole('dialog').getByLabel('Units').selectOption('us')
+  await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
+  await other.getByRole('button', { name: 'Units and theme' }).click()
+  const theirs = other.getByRole('dialog')
+  await expect(theirs.getByLabel('Units')).toHaveValue('us')
+  await theirs.getByLabel('Theme').selectOption('night-bay')
+  await expect.poll(() => shelved(page, 'settings')).toContain('night-bay')
+  expect(await shelved(page, 'settings')).toContain('"us"')
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
+})
