@@ -5,6 +5,7 @@ import { Button } from '@/ui/kit/button'
 import type { ShelfChange, ShelfName, Shelves } from '@/core'
 import { useEffect, useState } from 'react'
 import { backupText, openBackup, previewRestore, restore } from '@/storage/backup'
+import { type Room, roomLeft, roomWords } from '@/storage/room'
 import { whyNotKept } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'
 import { downloadText } from '@/ui/kit/download'
@@ -65,6 +66,8 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   const [way, setWay] = useState<Way>('merge')
   const [changes, setChanges] = useState<readonly ShelfChange[]>([])
   const [problems, setProblems] = useState<readonly string[]>([])
+  const [room, setRoom] = useState<{ readonly left: Room | undefined }>()
+  useEffect(() => void roomLeft().then((left) => setRoom({ left })), [])
   useEffect(() => {
     if (!opened) return
     let current = true
@@ -105,8 +108,10 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   return (
     <Modal title="Backup" onClose={onClose} wide>
       <p className="mb-2">
-        Jobs, stock, settings and log live in this browser only. A backup holds all of it in one file.
+        Jobs, stock, settings, log and pictures live in this browser only. A backup holds all of it in one
+        file.
       </p>
+      <p className="text-ink2 mb-2 text-[0.9rem]">{room && roomWords(room.left).words}</p>
       <div className="flex flex-wrap gap-1.5">
         <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up

@@ -1,4 +1,5 @@
 'use client'
+import { Alert } from '@/ui/kit/alert'
 import { FileButton } from '@/ui/kit/file-button'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
@@ -7,7 +8,9 @@ import { carsByJob, notLookedAt, type Plan, STATE_WORD, STATES } from '@/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
+import { whenKept } from '@/storage/kept-elsewhere'
 import { dropPlan, loadPlans, type StoredPlan } from '@/storage/plans'
+import { type Room, roomLeft, roomWords } from '@/storage/room'
 import { whyNotKept } from '@/storage/shelves'
 import { assessedOf } from '@/ui/state/assessed'
 import { verdictWords } from '@/ui/kit/state-switch'
@@ -135,6 +138,18 @@ export function JobsBoard() {
     [board],
   )
   const again = () => setLoaded((count) => count + 1)
+  const [room, setRoom] = useState<Room>()
+  useEffect(() => {
+    if (ready) void roomLeft().then(setRoom)
+  }, [ready])
+  // A job kept or taken away in another tab is so here.
+  useEffect(
+    () =>
+      whenKept(({ shelf }) => {
+        if (shelf === 'plans') setLoaded((count) => count + 1)
+      }),
+    [],
+  )
   return (
     <>
       <PageBar title="Jobs">
@@ -173,6 +188,7 @@ export function JobsBoard() {
         </Button>
       </PageBar>
       <main className="mx-auto max-w-[1500px] p-4">
+        {room && roomWords(room).scarce && <Alert look="mind">{roomWords(room).words}</Alert>}
         {board.at === 'loading' && <p className="text-xl">Fetching the jobs from this browser.</p>}
         {board.at === 'failed' && (
           <p role="alert" className="text-xl">
