@@ -55,7 +55,7 @@ test('two tabs of one job: what each sets stands, the same set otherwise is aske
     await dialog.getByRole('button', { name: 'Keep what is here' }).click()
     await saved(later)
     const mine = await keptX(later)
-    expect([first, mine].toSorted()).toEqual([850, 870])
+    expect([first, mine].toSorted((a, b) => a - b)).toEqual([850, 870])
     await later.getByRole('button', { name: 'Undo' }).click()
     await saved(later)
     await expect.poll(() => keptX(later)).toBe(first)
