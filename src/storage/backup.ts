@@ -9,6 +9,7 @@ import {
   type Shelves,
 } from '@/core'
 import { nextRevisions } from './plans'
+import { rememberIn } from './removed'
 import { inOneGo } from './transaction'
 import {
   logShelf,
@@ -79,7 +80,16 @@ export async function previewRestore(shelves: Shelves, way: 'merge' | 'replace')
 export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promise<Kept> {
   try {
     const changes = restorePreview(await readShelves(), shelves, way)
-    await inOneGo([...SHELF_NAMES, 'revisions'], async (going) => {
+    await inOneGo([...SHELF_NAMES, 'revisions', 'removed'], async (going) => {
+      const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
+      await rememberIn(
+        going,
+        words,
+        new Date().toISOString(),
+        changes.flatMap(({ shelf, added, changed, removed }) =>
+          [...added, ...changed, ...removed].map((key) => [shelf, key] as const),
+        ),
+      )
       // Who has one of these jobs open knows an older writing of it.
       const jobs = changes.filter(({ shelf }) => shelf === 'plans')
       await nextRevisions(

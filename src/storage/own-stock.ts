@@ -1,6 +1,7 @@
 import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { stockShelf, whyNotKept, type Kept } from './shelves'
+import { rememberIn } from './removed'
 import { inOneGo } from './transaction'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`
@@ -36,9 +37,17 @@ export interface StockEntry<K extends StockKind = StockKind> {
 /** Stores several entries, all of them or none. */
 export async function keepAllInStock(entries: readonly StockEntry[]): Promise<Kept> {
   try {
-    await inOneGo(['stock'], ({ put }) => {
-      for (const { kind, item } of entries) put('stock', keyOf(kind, item.id), item)
-      return Promise.resolve()
+    await inOneGo(['stock', 'removed'], async (going) => {
+      const keys = entries.map(({ kind, item }) => keyOf(kind, item.id))
+      // One entry is typed and can be typed again; a list that was taken in can be taken back.
+      if (keys.length > 1)
+        await rememberIn(
+          going,
+          `${keys.length} entries taken into stock`,
+          new Date().toISOString(),
+          keys.map((key) => ['stock', key] as const),
+        )
+      for (const [i, { item }] of entries.entries()) going.put('stock', keys[i] ?? '', item)
     })
     tellKept({ shelf: 'stock' })
     return { ok: true }
@@ -49,7 +58,13 @@ export async function keepAllInStock(entries: readonly StockEntry[]): Promise<Ke
 
 export async function dropFromStock(kind: StockKind, id: string): Promise<Kept> {
   try {
-    await stockShelf.removeItem(keyOf(kind, id))
+    await inOneGo(['stock', 'removed'], async (going) => {
+      const key = keyOf(kind, id)
+      const read = STOCK_SCHEMAS[kind].safeParse(await going.get('stock', key))
+      const name = read.success ? read.data.name : id
+      await rememberIn(going, `From stock: ${name}`, new Date().toISOString(), [['stock', key]])
+      going.remove('stock', key)
+    })
     tellKept({ shelf: 'stock' })
     return { ok: true }
   } catch (error) {

@@ -2,6 +2,7 @@ import { type FieldMessage, type Plan, readPlan } from '@/core'
 import * as z from 'zod'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
+import { rememberIn } from './removed'
 import { inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
@@ -131,8 +132,10 @@ export async function keepPlanIfMissing(plan: Plan): Promise<Kept> {
 export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {
-    await inOneGo(['plans', 'revisions'], async (going) => {
-      // Its number goes on: who still has it open finds that it is not the writing they know.
+    await inOneGo(['plans', 'revisions', 'removed'], async (going) => {
+      const there = readAs(id, await going.get('plans', id))
+      const name = there.ok ? there.plan.job.name : id
+      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [['plans', id]])
       await nextRevisions(going, [id])
       going.remove('plans', id)
     })

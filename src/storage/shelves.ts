@@ -10,6 +10,8 @@ export const logShelf = shelf('log')
 export const pictureShelf = shelf('pictures')
 /** Which writing of each record is the last one, beside the record itself: a plan's file holds nothing of this browser. */
 export const revisionShelf = shelf('revisions')
+/** What was taken away or put over, for thirty days. */
+export const removedShelf = shelf('removed')
 
 export type ShelfStore = typeof planShelf
 export const ALL_SHELVES = {
@@ -19,6 +21,7 @@ export const ALL_SHELVES = {
   log: logShelf,
   pictures: pictureShelf,
   revisions: revisionShelf,
+  removed: removedShelf,
 } as const
 
 export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }

@@ -4,7 +4,8 @@ const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
 const PATIENCE_MS = 15_000
 
-type Name = keyof typeof ALL_SHELVES
+export type ShelfKey = keyof typeof ALL_SHELVES
+type Name = ShelfKey
 
 /** What is done to the shelves in one go: all of it stands afterwards, or none. */
 export interface Going {

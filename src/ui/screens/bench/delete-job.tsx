@@ -16,7 +16,8 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
   return (
     <Modal title="Delete this job?" onClose={onClose}>
       <p className="mb-3">
-        “{plan.job.name}” will be gone from this browser. A file you downloaded can be opened again.
+        “{plan.job.name}” leaves the board. It can be taken back for thirty days under{' '}
+        <em>What was removed</em>.
       </p>
       {problem !== undefined && <Problem>{problem}</Problem>}
       <div className="flex flex-wrap gap-2">

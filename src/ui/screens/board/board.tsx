@@ -17,6 +17,7 @@ import { verdictWords } from '@/ui/kit/state-switch'
 import { useLog } from '@/ui/state/log-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { useOpenFile } from '@/ui/kit/open-file'
+import { RemovedDialog } from './removed-dialog'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
 import { BackupDialog } from './backup-dialog'
@@ -116,6 +117,7 @@ export function JobsBoard() {
   const [board, setBoard] = useState<Board>({ at: 'loading' })
   const [settings, setSettings] = useState(false)
   const [backup, setBackup] = useState(false)
+  const [removed, setRemoved] = useState(false)
   const openLog = useLog((store) => store.open)
   const [loaded, setLoaded] = useState(0)
   useEffect(() => {
@@ -183,6 +185,9 @@ export function JobsBoard() {
         <Button look="quiet" onClick={() => setBackup(true)}>
           Backup
         </Button>
+        <Button look="quiet" onClick={() => setRemoved(true)}>
+          What was removed
+        </Button>
         <Button look="quiet" onClick={() => setSettings(true)}>
           Units and theme
         </Button>
@@ -217,6 +222,7 @@ export function JobsBoard() {
             </ul>
           ))}
       </main>
+      {removed && <RemovedDialog onClose={() => setRemoved(false)} onBack={again} />}
       {backup && <BackupDialog onClose={() => setBackup(false)} />}
       {settings && <SettingsDialog onClose={() => setSettings(false)} />}
     </>

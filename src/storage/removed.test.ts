@@ -1,0 +1,93 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { seaBoat } from '@/demo/gear/cargo'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
+import { squareBars, wingBars } from '@/demo/racks'
+import { backupText, openBackup, readShelves, restore } from './backup'
+import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
+import { dropPlan, keepPlan, keepPlanOver, loadPlan, loadWithRevision } from './plans'
+import { loadRemoved, takeBack } from './removed'
+import { ALL_SHELVES, removedShelf } from './shelves'
+
+const NOW = '2026-11-26T12:00:00.000Z'
+const now = () => Date.now()
+const latest = async () => {
+  const [first] = await loadRemoved(now())
+  if (!first) throw new Error('nothing was removed')
+  return first
+}
+
+beforeEach(async () => {
+  await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
+  await keepPlan(boatAndBox)
+})
+
+describe('what was removed', () => {
+  it('a job: is named, comes back as it was, and who had it open does not write over it unasked', async () => {
+    const { revision } = await loadWithRevision(boatAndBox.id)
+    await dropPlan(boatAndBox.id)
+    expect(await loadPlan(boatAndBox.id)).toBeUndefined()
+    const found = await latest()
+    expect(found).toMatchObject({ what: `Job: ${boatAndBox.job.name}`, count: 1 })
+    expect(await takeBack(found.id, NOW)).toEqual({ ok: true })
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+    expect(await keepPlanOver({ ...boatAndBox, job: { name: 'Older' } }, revision)).toMatchObject({
+      kept: 'stale',
+    })
+  })
+
+  it('a list taken into stock: what it put over is there again, what it added is gone', async () => {
+    await keepInStock('gear', { ...seaBoat, name: 'Own boat' })
+    const before = await readShelves()
+    await keepAllInStock([
+      { kind: 'gear', item: seaBoat },
+      { kind: 'racks', item: wingBars },
+      { kind: 'racks', item: squareBars },
+    ])
+    const found = await latest()
+    expect(found).toMatchObject({ what: '3 entries taken into stock', count: 3 })
+    await takeBack(found.id, NOW)
+    expect(await readShelves()).toEqual(before)
+    await dropFromStock('gear', seaBoat.id)
+    expect((await latest()).what).toBe('From stock: Own boat')
+  })
+
+  it.each(['merge', 'replace'] as const)(
+    'a restore (%s): all is as before it, and as after it when that is taken back too',
+    async (way) => {
+      const text = await backupText(NOW)
+      await keepPlan({ ...boatAndBox, job: { name: 'Edited since' } })
+      await keepPlan(ridgeTent)
+      const before = await readShelves()
+      const backup = await openBackup(text)
+      if (!backup.ok) throw new Error(backup.reasons[0])
+      await restore(backup.shelves, way)
+      const after = await readShelves()
+      expect(after).not.toEqual(before)
+      await takeBack((await latest()).id, new Date().toISOString())
+      expect(await readShelves()).toEqual(before)
+      expect((await latest()).what).toMatch(/^Taken back: /)
+      await takeBack((await latest()).id, new Date().toISOString())
+      expect(await readShelves()).toEqual(after)
+    },
+  )
+
+  it('is there for thirty days, and not for one more', async () => {
+    await dropPlan(boatAndBox.id)
+    const { at } = await latest()
+    const days = (count: number) => Date.parse(at) + count * 86_400_000
+    expect(await loadRemoved(days(30))).toHaveLength(1)
+    expect(await loadRemoved(days(30) + 1)).toEqual([])
+    expect(await removedShelf.length()).toBe(0)
+  })
+
+  it('cannot be taken back twice, and says so', async () => {
+    await dropPlan(boatAndBox.id)
+    const { id } = await latest()
+    await takeBack(id, NOW)
+    expect(await takeBack(id, NOW)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('not there any more') as string,
+    })
+  })
+})

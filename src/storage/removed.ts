@@ -1,0 +1,92 @@
+import * as z from 'zod'
+import { tellKept } from './kept-elsewhere'
+import { ALL_SHELVES, removedShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo, type Going, type ShelfKey } from './transaction'
+
+const KEPT_DAYS = 30
+const DAY_MS = 86_400_000
+
+const shelfKeys = Object.keys(ALL_SHELVES) as [ShelfKey, ...ShelfKey[]]
+
+/** What stood on the shelves before something was taken away or put over it; nothing stood where it has no value. */
+const removedSchema = z.object({
+  what: z.string().max(200),
+  at: z.iso.datetime(),
+  was: z.array(z.object({ shelf: z.enum(shelfKeys), key: z.string(), value: z.unknown().optional() })),
+})
+type RemovedRecord = z.infer<typeof removedSchema>
+
+/** Something that was taken away or put over, and can be taken back. */
+export interface Removed {
+  readonly id: string
+  readonly what: string
+  readonly at: string
+  readonly count: number
+}
+
+export type Place = readonly [shelf: ShelfKey, key: string]
+
+/** Keeps what stands at some places, so that what is done to them next can be taken back. It reads before anything is written. */
+export async function rememberIn(
+  going: Going,
+  what: string,
+  at: string,
+  places: readonly Place[],
+): Promise<void> {
+  const values = await Promise.all(places.map(([shelf, key]) => going.get(shelf, key)))
+  const was = places.map(([shelf, key], i) => {
+    const value = values[i]
+    return value === undefined ? { shelf, key } : { shelf, key, value }
+  })
+  going.put('removed', `${at}/${crypto.randomUUID()}`, {
+    what: what.slice(0, 200),
+    at,
+    was,
+  } satisfies RemovedRecord)
+}
+
+/** All that can still be taken back, the latest first. What is older than thirty days is gone for good. */
+export async function loadRemoved(now: number): Promise<Removed[]> {
+  const found: Removed[] = []
+  const old: string[] = []
+  await removedShelf.iterate((raw, id) => {
+    const read = removedSchema.safeParse(raw)
+    if (!read.success) return
+    const { what, at, was } = read.data
+    if (now - Date.parse(at) > KEPT_DAYS * DAY_MS) old.push(id)
+    else found.push({ id, what, at, count: was.length })
+  })
+  await Promise.all(old.map((id) => removedShelf.removeItem(id)))
+  return found.sort((a, b) => b.at.localeCompare(a.at))
+}
+
+/** Puts things back as they stood, in one go; what stands there now is kept in its turn, so that this too can be taken back. */
+export async function takeBack(id: string, at: string): Promise<Kept> {
+  try {
+    const names = [...shelfKeys]
+    const jobs = await inOneGo(names, async (going) => {
+      const read = removedSchema.safeParse(await going.get('removed', id))
+      if (!read.success) throw new Error('it is not there any more')
+      const { what, was } = read.data
+      const revisions = was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => `plans/${key}`)
+      const numbers = await Promise.all(revisions.map((key) => going.get('revisions', key)))
+      await rememberIn(
+        going,
+        `Taken back: ${what}`,
+        at,
+        was.map(({ shelf, key }) => [shelf, key] as const),
+      )
+      for (const { shelf, key, value } of was)
+        if (value === undefined) going.remove(shelf, key)
+        else going.put(shelf, key, value)
+      for (const [i, key] of revisions.entries()) going.put('revisions', key, Number(numbers[i] ?? 0) + 1)
+      going.remove('removed', id)
+      return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
+    })
+    for (const job of jobs) tellKept({ shelf: 'plans', id: job })
+    for (const shelf of ['stock', 'settings', 'log'] as const) tellKept({ shelf })
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}

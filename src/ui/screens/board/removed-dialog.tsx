@@ -1,0 +1,61 @@
+'use client'
+import { useEffect, useState } from 'react'
+import { loadRemoved, takeBack, type Removed } from '@/storage/removed'
+import { whyNotKept } from '@/storage/shelves'
+import { Button } from '@/ui/kit/button'
+import { Note, Problem } from '@/ui/kit/field-note'
+import { Modal } from '@/ui/kit/modal'
+
+const when = (at: string) =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+/** What was taken away or put over in the last thirty days, in one place, each to be taken back. */
+export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack: () => void }) {
+  const [found, setFound] = useState<readonly Removed[]>()
+  const [problem, setProblem] = useState<string>()
+  const [done, setDone] = useState(0)
+  useEffect(() => {
+    let current = true
+    loadRemoved(Date.now())
+      .then((list) => {
+        if (current) setFound(list)
+      })
+      .catch((error: unknown) => {
+        if (current) setProblem(whyNotKept(error))
+      })
+    return () => {
+      current = false
+    }
+  }, [done])
+  const back = async ({ id }: Removed) => {
+    const kept = await takeBack(id, new Date().toISOString())
+    setProblem(kept.ok ? undefined : kept.reason)
+    setDone((count) => count + 1)
+    if (kept.ok) onBack()
+  }
+  return (
+    <Modal title="What was removed" onClose={onClose}>
+      <div className="grid gap-3">
+        <Note>Jobs, stock, imports and restores can be taken back for thirty days.</Note>
+        {problem !== undefined && <Problem>{problem}</Problem>}
+        {found?.length === 0 && <p>Nothing was removed.</p>}
+        <ul className="grid gap-2" aria-label="Removed">
+          {found?.map((each) => (
+            <li key={each.id} className="border-hair flex flex-wrap items-center gap-2 border-b pb-2">
+              <span className="flex-1">
+                {each.what}
+                <span className="text-ink2 block text-[0.85rem]">
+                  {when(each.at)}
+                  {each.count > 1 && `, ${each.count} records`}
+                </span>
+              </span>
+              <Button aria-label={`Take back ${each.what}`} onClick={() => void back(each)}>
+                Take back
+              </Button>
+            </li>
+          ))}
+        </ul>
+      </div>
+    </Modal>
+  )
+}
