@@ -1,5 +1,15 @@
 import type { NextConfig } from 'next'
 
+/** What is served as a file, scripts of workers among it, may load from here alone: pages have a stricter policy, with a nonce. */
+const FILES_POLICY = [
+  "default-src 'self'",
+  "script-src 'self' blob:",
+  "object-src 'none'",
+  "base-uri 'none'",
+  "form-action 'none'",
+  "frame-ancestors 'none'",
+].join('; ')
+
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
@@ -19,6 +29,10 @@ const config: NextConfig = {
           { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
         ],
       },
+      ...['/_next/static/:path*', '/icon.svg', '/favicon.ico'].map((source) => ({
+        source,
+        headers: [{ key: 'Content-Security-Policy', value: FILES_POLICY }],
+      })),
     ]),
 }
 

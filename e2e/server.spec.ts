@@ -67,6 +67,23 @@ test('refuses what is no plan with 400 and what is too large with 413', async ({
   expect(marked.status()).toBe(200)
 })
 
+test('sends the usual headers with every file it serves, scripts and icons too', async ({ request }) => {
+  const page = await (await request.get('/')).text()
+  const files = [...page.matchAll(/"(\/_next\/static\/[^"]+?\.(?:js|css|woff2))/g)].map(
+    ([, path]) => path ?? '',
+  )
+  expect(files.length).toBeGreaterThan(3)
+  for (const path of [...new Set(files), '/icon.svg', '/sw.js']) {
+    const headers = (await request.get(path)).headers()
+    expect(headers, path).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'x-frame-options': 'DENY',
+      'cross-origin-resource-policy': 'same-origin',
+    })
+    expect(headers['content-security-policy'], path).toContain("default-src 'self'")
+  }
+})
+
 test('sends a strict policy and the other usual headers', async ({ request }) => {
   const headers = (await request.get('/')).headers()
   const policy = headers['content-security-policy'] ?? ''

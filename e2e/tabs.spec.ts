@@ -97,3 +97,24 @@ test('a job deleted from the board is taken back from what was removed, as it wa
   await expect(card).toHaveCount(1)
   expect(await shelved(page, 'plans')).toBe(before)
 })
+
+test('where the browser keeps nothing, the work goes on in memory, it is said, and leaving asks first', async ({
+  page,
+}) => {
+  await page.goto(JOB)
+  await expect(inDrawing(page, /^Long box/)).toBeVisible()
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  await typeX(page, '905 mm')
+  await expect(page.getByText(/storage is full.*only in memory/)).toBeVisible()
+  await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
+  const asked = page.waitForEvent('dialog')
+  await page.close({ runBeforeUnload: true })
+  const dialog = await asked
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.dismiss()
+  await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
+})

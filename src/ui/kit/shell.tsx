@@ -30,6 +30,18 @@ function useOffline(): void {
 /** Seldom wanted, and then at leisure. */
 const ApartDialog = dynamic(() => import('./apart-dialog').then((module) => module.ApartDialog))
 
+/** Leaving asks first where something is in memory alone: what could not be kept, or is not chosen yet. */
+function useAskBeforeLeaving(): void {
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent) => {
+      const { saving, apart } = usePlan.getState()
+      if (saving.at === 'failed' || apart) event.preventDefault()
+    }
+    window.addEventListener('beforeunload', ask)
+    return () => window.removeEventListener('beforeunload', ask)
+  }, [])
+}
+
 /** What every screen shares: settings read once, the theme, and a file dropped anywhere. */
 export function AppShell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const start = useSettings((store) => store.start)
@@ -37,6 +49,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   const trouble = useSettings((store) => store.trouble)
   const apart = usePlan((store) => store.apart !== undefined)
   useOffline()
+  useAskBeforeLeaving()
   useEffect(() => void start(demo), [start, demo])
   useEffect(() => {
     if (theme === 'system') document.documentElement.removeAttribute('data-theme')
