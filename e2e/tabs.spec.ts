@@ -118,3 +118,18 @@ test('where the browser keeps nothing, the work goes on in memory, it is said, a
   await dialog.dismiss()
   await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
 })
+
+test('undo reaches over a reload, step by step, and what it undid stays undone', async ({ page }) => {
+  await page.goto(JOB)
+  await typeX(page, '910 mm')
+  await typeX(page, '920 mm')
+  await saved(page)
+  await page.reload()
+  await inDrawing(page, /^Long box/).click()
+  await expect(page.getByLabel('x, middle')).toHaveValue('920 mm')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('x, middle')).toHaveValue('910 mm')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('x, middle')).toHaveValue('960 mm')
+  await expect.poll(() => keptX(page)).toBe(960)
+})

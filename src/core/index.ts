@@ -60,6 +60,7 @@ export {
 } from './plan/placement'
 export { type Plan } from './plan/plan'
 export { type Clash, clashWords, mergePlans } from './plan/merge'
+export { type Patch, patchBetween, patched, patchSchema } from './plan/patch'
 export { planSchema } from './plan/plan-schema'
 export {
   type Bar,

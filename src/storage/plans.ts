@@ -2,6 +2,7 @@ import { type FieldMessage, type Plan, readPlan } from '@/core'
 import * as z from 'zod'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
+import { historyIn, type PastStep } from './history'
 import { rememberIn } from './removed'
 import { inOneGo, type Going } from './transaction'
 
@@ -83,14 +84,19 @@ type KeptOver =
   | { readonly kept: 'no'; readonly reason: string }
 
 /** Stores a plan over the writing it comes from, and over no other. */
-export async function keepPlanOver(plan: Plan, over: number): Promise<KeptOver> {
+export async function keepPlanOver(
+  plan: Plan,
+  over: number,
+  steps: readonly PastStep[] = [],
+): Promise<KeptOver> {
   try {
-    const done = await inOneGo(['plans', 'revisions'], async (going): Promise<KeptOver> => {
+    const done = await inOneGo(['plans', 'revisions', 'history'], async (going): Promise<KeptOver> => {
       const revision = await revisionIn(going, plan.id)
       const raw = await going.get('plans', plan.id)
       if (revision !== over && raw !== undefined)
         return { kept: 'stale', stored: readAs(plan.id, raw), revision }
       put(going, plan, revision + 1)
+      historyIn(going, plan.id, revision + 1, steps)
       return { kept: 'yes', revision: revision + 1 }
     })
     if (done.kept === 'yes') {
@@ -132,12 +138,16 @@ export async function keepPlanIfMissing(plan: Plan): Promise<Kept> {
 export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {
-    await inOneGo(['plans', 'revisions', 'removed'], async (going) => {
+    await inOneGo(['plans', 'revisions', 'removed', 'history'], async (going) => {
       const there = readAs(id, await going.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
-      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [['plans', id]])
+      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
+        ['plans', id],
+        ['history', id],
+      ])
       await nextRevisions(going, [id])
       going.remove('plans', id)
+      going.remove('history', id)
     })
     tellKept({ shelf: 'plans', id })
     return { ok: true }

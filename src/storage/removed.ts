@@ -54,7 +54,7 @@ export async function loadRemoved(now: number): Promise<Removed[]> {
     if (!read.success) return
     const { what, at, was } = read.data
     if (now - Date.parse(at) > KEPT_DAYS * DAY_MS) old.push(id)
-    else found.push({ id, what, at, count: was.length })
+    else found.push({ id, what, at, count: was.filter(({ shelf }) => shelf !== 'history').length })
   })
   await Promise.all(old.map((id) => removedShelf.removeItem(id)))
   return found.sort((a, b) => b.at.localeCompare(a.at))
@@ -79,7 +79,14 @@ export async function takeBack(id: string, at: string): Promise<Kept> {
       for (const { shelf, key, value } of was)
         if (value === undefined) going.remove(shelf, key)
         else going.put(shelf, key, value)
-      for (const [i, key] of revisions.entries()) going.put('revisions', key, Number(numbers[i] ?? 0) + 1)
+      for (const [i, key] of revisions.entries()) {
+        const revision = Number(numbers[i] ?? 0) + 1
+        going.put('revisions', key, revision)
+        // The steps of a job lead back from it as it stood: they go with it to its new number.
+        const past = was.find(({ shelf, key: id }) => shelf === 'history' && `plans/${id}` === key)?.value
+        if (typeof past === 'object' && past !== null)
+          going.put('history', key.slice('plans/'.length), { ...past, revision })
+      }
       going.remove('removed', id)
       return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
     })

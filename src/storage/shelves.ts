@@ -10,6 +10,8 @@ export const logShelf = shelf('log')
 export const pictureShelf = shelf('pictures')
 /** Which writing of each record is the last one, beside the record itself: a plan's file holds nothing of this browser. */
 export const revisionShelf = shelf('revisions')
+/** The steps that lead back from each job as it is kept. */
+export const historyShelf = shelf('history')
 /** What was taken away or put over, for thirty days. */
 export const removedShelf = shelf('removed')
 
@@ -22,6 +24,7 @@ export const ALL_SHELVES = {
   pictures: pictureShelf,
   revisions: revisionShelf,
   removed: removedShelf,
+  history: historyShelf,
 } as const
 
 export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }

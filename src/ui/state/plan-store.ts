@@ -12,8 +12,10 @@ import {
 import * as z from 'zod'
 import { create } from 'zustand'
 import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
+import { loadHistory } from '@/storage/history'
 import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
+import { pastOf, stepsOf } from './past'
 
 type Opened =
   | { readonly at: 'loading' }
@@ -72,7 +74,7 @@ interface PlanStore {
 
 /** Well under the second that a person may lose. */
 const SAVE_AFTER_MS = 300
-const UNDO_STEPS = 200
+const UNDO_STEPS = 500
 /** So many earlier steps go along onto what somebody else has kept. */
 const STEPS_TAKEN_ALONG = 40
 /** Two that write at once take turns: after so many the next edit tries again. */
@@ -115,7 +117,7 @@ export const usePlan = create<PlanStore>((set, get) => {
     const { base, plan } = mine.data
     const merged = mergePlans(base, plan, theirs)
     if (merged.ok) {
-      set({ plan: merged.plan, past: [theirs] })
+      set({ plan: merged.plan, past: [...get().past, theirs] })
       await get().saveNow()
     } else
       set({
@@ -167,7 +169,8 @@ export const usePlan = create<PlanStore>((set, get) => {
         if (!stored) set({ opened: { at: 'missing', id } })
         else if (!stored.ok) set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
         else {
-          set({ opened: { at: 'open' }, plan: stored.plan, base: stored.plan, revision })
+          const past = pastOf(stored.plan, await loadHistory(id, revision))
+          set({ opened: { at: 'open' }, plan: stored.plan, base: stored.plan, revision, past })
           await takeUpMine(id)
         }
       } catch (error) {
@@ -238,9 +241,9 @@ export const usePlan = create<PlanStore>((set, get) => {
     async saveNow() {
       clearTimeout(timer)
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
-        const { plan, revision, base } = get()
+        const { plan, past, revision, base } = get()
         if (!plan) return
-        const done = await keepPlanOver(plan, revision)
+        const done = await keepPlanOver(plan, revision, stepsOf(past, plan))
         const now = get()
         if (now.plan?.id !== plan.id) return
         if (done.kept === 'no') {

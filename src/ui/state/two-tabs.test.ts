@@ -117,3 +117,44 @@ describe('one job in two tabs (S2)', () => {
     expect(boxX(await kept())).toBe(700)
   })
 })
+
+describe('the past of a job', () => {
+  const reload = async () => {
+    usePlan.setState({ plan: undefined, apart: undefined, past: [], future: [], saving: { at: 'saved' } })
+    await store().open(boatAndBox.id)
+  }
+
+  it('is there after a reload: undo goes back through it step by step', async () => {
+    for (const x of [700, 750, 800]) store().run(move(x))
+    store().run(rename('Renamed'))
+    await store().saveNow()
+    await reload()
+    expect(store().past).toHaveLength(4)
+    store().undo()
+    expect([store().plan?.job.name, boxX(store().plan)]).toEqual([boatAndBox.job.name, 800])
+    store().undo()
+    expect(boxX(store().plan)).toBe(750)
+    await store().saveNow()
+    await reload()
+    store().undo()
+    store().undo()
+    await store().saveNow()
+    expect(await kept()).toEqual(boatAndBox)
+  })
+
+  it('goes with a job that is deleted and taken back, and not with one that was written without it', async () => {
+    store().run(move(700))
+    await store().saveNow()
+    const { dropPlan } = await import('@/storage/plans')
+    const { loadRemoved, takeBack } = await import('@/storage/removed')
+    await dropPlan(boatAndBox.id)
+    const [removed] = await loadRemoved(Date.now())
+    await takeBack(removed?.id ?? '', new Date().toISOString())
+    await reload()
+    store().undo()
+    expect(boxX(store().plan)).toBe(960)
+    await keepPlan({ ...boatAndBox, job: { name: 'From a file' } })
+    await reload()
+    expect(store().past).toEqual([])
+  })
+})

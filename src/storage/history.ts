@@ -1,0 +1,29 @@
+import { type Patch, patchSchema } from '@/core'
+import * as z from 'zod'
+import { historyShelf } from './shelves'
+import type { Going } from './transaction'
+
+/** How to go back one step, and when that step was made. */
+export interface PastStep {
+  readonly at: string
+  readonly back: Patch
+}
+
+/** The past of a job: the steps that lead back from the writing of this number, oldest first. */
+const historySchema = z.object({
+  revision: z.number().int().min(0),
+  steps: z.array(z.object({ at: z.iso.datetime(), back: patchSchema })),
+})
+
+export const historyIn = (going: Going, id: string, revision: number, steps: readonly PastStep[]): void =>
+  going.put('history', id, { revision, steps })
+
+/** The steps that lead back from a writing of a job; none where it was written without them. */
+export async function loadHistory(id: string, revision: number): Promise<readonly PastStep[]> {
+  try {
+    const read = historySchema.safeParse(await historyShelf.getItem(id))
+    return read.success && read.data.revision === revision ? read.data.steps : []
+  } catch {
+    return []
+  }
+}
