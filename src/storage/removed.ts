@@ -24,14 +24,14 @@ export interface Removed {
   readonly count: number
 }
 
-export type Place = readonly [shelf: ShelfKey, key: string]
+export type ShelfPlace = readonly [shelf: ShelfKey, key: string]
 
 /** Keeps what stands at some places, so that what is done to them next can be taken back. It reads before anything is written. */
 export async function rememberIn(
   going: Going,
   what: string,
   at: string,
-  places: readonly Place[],
+  places: readonly ShelfPlace[],
 ): Promise<void> {
   const values = await Promise.all(places.map(([shelf, key]) => going.get(shelf, key)))
   const was = places.map(([shelf, key], i) => {

@@ -1,3 +1,4 @@
+import { whyUnknown } from '../survey/load-path/load-path'
 import type { Job } from '../plan/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
@@ -98,7 +99,10 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
     return {
       rack: rack?.rack.name ?? '',
       state: allowance.state,
-      carries: [kg(rack ? onRackKg(rack.index, allowance.state) : 0)],
+      carries: [
+        allowance.kind === 'unknown' && allowance.unweighed.length > 0 ? 'at least ' : '',
+        kg(rack ? onRackKg(rack.index, allowance.state) : 0),
+      ],
       left: known
         ? overKg > 0
           ? ['nothing: ', kg(overKg), ' over']
@@ -108,7 +112,7 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
           : ['not known; at most ', kg(allowance.atMostKg)],
       by: known
         ? `${allowance.binding.layer.name}${allowance.binding.limit.kind === 'assumed' ? ', by house rule' : ''}`
-        : `no figure for ${allowance.unrated.map(({ name }) => name).join(', ')}`,
+        : whyUnknown(allowance),
       known,
       over: overKg > 0,
     }

@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { chanceProblem } from '../chance/problem'
 import { barsRack, carrier, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
 import type { Plan } from '../plan/plan'
+import { handoverOf } from '../handover/handover'
+import { NOTHING_DONE } from '../log/record'
+import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
 import { notLookedAt, review } from './review'
@@ -64,6 +67,17 @@ describe('a weight that nobody knows yet (E7)', () => {
     expect(blind).toEqual(['box'])
     expect(unknowns).toEqual([])
     expect(chanceProblem(survey(withBox(10, 'weighed'))).limits.length).toBeGreaterThan(0)
+  })
+
+  it('leaves no figure for what may still be added: at most, and why, on bench, sheet and placard', () => {
+    const surveyed = survey(withBox(0, 'unknown'))
+    const [allowance] = surveyed.allowances
+    expect(allowance).toMatchObject({ kind: 'unknown', atMostKg: 100, unweighed: ['box'], unrated: [] })
+    const sheet = handoverOf(surveyed, review(surveyed), NOTHING_DONE, [], USUAL_BAY)
+    expect(sheet.limits[0]).toMatchObject({ known: false, by: 'nobody knows yet what box weighs' })
+    expect(phraseText(sheet.limits[0]?.carries ?? [])).toMatch(/^at least 0/)
+    expect(phraseText(sheet.limits[0]?.left ?? [])).toContain('not known')
+    expect(survey(withBox(10, 'weighed')).allowances[0]?.kind).toBe('known')
   })
 
   it('in a carrier is asked of the carrier’s figure as well', () => {

@@ -1,3 +1,4 @@
+import { GearWeight } from '@/ui/kit/gear-weight'
 import type { Gear } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { thingPaths } from './thing-paths'
@@ -34,7 +35,7 @@ export function GearDrawing({ gear }: { gear: Gear }) {
       </svg>
       <p className="text-ink2 mt-2">
         <Quantity dimension="length" value={l} /> long, <Quantity dimension="length" value={w} /> wide,{' '}
-        <Quantity dimension="length" value={h} /> high, <Quantity dimension="mass" value={gear.mass.kg} />
+        <Quantity dimension="length" value={h} /> high, <GearWeight mass={gear.mass} />
       </p>
     </div>
   )

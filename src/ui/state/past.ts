@@ -13,7 +13,7 @@ interface Known {
 const known = new WeakMap<Plan, Known>()
 
 /** The steps that lead back from a plan through its past, oldest first: for the shelf. */
-export function stepsOf(past: readonly Plan[], plan: Plan): readonly PastStep[] {
+export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[] {
   const all = [...past.slice(-STEPS), plan]
   return all.slice(1).map((now, i) => {
     const before = all[i] ?? now

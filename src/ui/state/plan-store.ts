@@ -15,7 +15,7 @@ import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
 import { loadHistory } from '@/storage/history'
 import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
-import { pastOf, stepsOf } from './past'
+import { pastOf, stepsBack } from './past'
 
 type Opened =
   | { readonly at: 'loading' }
@@ -243,7 +243,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
         const { plan, past, revision, base } = get()
         if (!plan) return
-        const done = await keepPlanOver(plan, revision, stepsOf(past, plan))
+        const done = await keepPlanOver(plan, revision, stepsBack(past, plan))
         const now = get()
         if (now.plan?.id !== plan.id) return
         if (done.kept === 'no') {

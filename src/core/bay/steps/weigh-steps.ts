@@ -20,7 +20,7 @@ function weighable({ plan, things }: Survey): Weighable[] {
       id,
       name,
       kg: mass.kg,
-      guessed: mass.basis === 'guess',
+      guessed: mass.basis === 'guess' || mass.basis === 'unknown',
     }))
   const loads = things.flatMap(({ placement }) =>
     placement.loads.flatMap(({ id, name, what }) =>
@@ -31,7 +31,7 @@ function weighable({ plan, things }: Survey): Weighable[] {
               id: `${placement.id}/${id}`,
               name,
               kg: what.mass.kg,
-              guessed: what.mass.basis === 'guess',
+              guessed: what.mass.basis === 'guess' || what.mass.basis === 'unknown',
             },
           ]
         : [],
@@ -52,7 +52,9 @@ export function weighSteps(survey: Survey, weighed: ReadonlySet<string>, after: 
         stage: 'bench',
         title: `Weigh: ${name}`,
         detail: guessed
-          ? ['Somebody guessed ', kg(now), '. Hang it on the scale; the plan takes what it reads.']
+          ? now === 0
+            ? ['Nobody knows what it weighs. Hang it on the scale; the plan takes what it reads.']
+            : ['Somebody guessed ', kg(now), '. Hang it on the scale; the plan takes what it reads.']
           : ['It weighs ', kg(now), ', as read here.'],
         after,
         minutes: { from: 2, to: 4 },

@@ -32,6 +32,8 @@ export type Allowance =
       readonly state: State
       readonly atMostKg: number | undefined
       readonly unrated: readonly Layer[]
+      /** What stands on it and weighs nobody knows what: at most is said without it. */
+      readonly unweighed: readonly string[]
     }
 
 /** All layers in all states, with what governs each state. */
@@ -64,6 +66,18 @@ export function allowances(arrangement: Arrangement, path: LoadPath): Allowance[
   return arrangement.racks.flatMap(({ rack }) => STATES.map((state) => allowance(rack.id, state, path)))
 }
 
+const unknownOn = ({ load, own }: Layer, state: State): string[] =>
+  [...load, ...own]
+    .filter(({ mass }) => mass.basis === 'unknown' && mass.states.includes(state))
+    .map(({ mass }) => mass.label)
+
+/** Why there is no figure for what may still be added: a link without one, or a weight that nobody knows. */
+export const whyUnknown = ({ unrated, unweighed }: Extract<Allowance, { kind: 'unknown' }>): string =>
+  [
+    ...(unrated.length > 0 ? [`no figure for ${unrated.map(({ name }) => name).join(', ')}`] : []),
+    ...(unweighed.length > 0 ? [`nobody knows yet what ${unweighed.join(', ')} weighs`] : []),
+  ].join('; ')
+
 function allowance(rackId: string, state: State, path: LoadPath): Allowance {
   const cells = path.cells.filter(
     (cell) =>
@@ -81,7 +95,10 @@ function allowance(rackId: string, state: State, path: LoadPath): Allowance {
     undefined,
   )
   const kg = Math.max(0, binding?.addableKg ?? 0)
-  if (unrated.length > 0 || !binding)
-    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated }
+  const unweighed = [
+    ...new Set(cells.flatMap(({ layer }) => (layer.unweighed ? unknownOn(layer, state) : []))),
+  ]
+  if (unrated.length > 0 || unweighed.length > 0 || !binding)
+    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated, unweighed }
   return { kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known', rackId, state, kg, binding }
 }

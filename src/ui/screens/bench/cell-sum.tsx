@@ -1,4 +1,5 @@
 'use client'
+import { GearWeight } from '@/ui/kit/gear-weight'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import {
@@ -163,7 +164,7 @@ function SumTable({ cell }: { cell: Cell }) {
             <tr key={part.mass.id}>
               <th scope="row">{part.mass.label}</th>
               <td>
-                <Quantity dimension="mass" value={part.mass.kg} />
+                <GearWeight mass={part.mass} />
               </td>
               <td>
                 {BASIS_WORD[part.mass.basis]}

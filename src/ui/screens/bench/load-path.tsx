@@ -13,6 +13,7 @@ import {
   STATES,
   type Survey,
   type UnitChoice,
+  whyUnknown,
 } from '@/core'
 import { memo } from 'react'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
@@ -159,7 +160,7 @@ function Allowances({ survey, state }: { survey: Survey; state: State }) {
               {where}
               {allowance.kind === 'unknown' ? (
                 <>
-                  no figure for {allowance.unrated.map((layer) => layer.name).join(', ')}
+                  {whyUnknown(allowance)}
                   {allowance.atMostKg === undefined ? (
                     ''
                   ) : (

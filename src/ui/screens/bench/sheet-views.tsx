@@ -143,7 +143,7 @@ const ThingPart = memo(function ThingPart({
   const label = () => {
     const length = (mm: number) => formatQuantity('length', mm, units)
     const y = (thing.box.y0 + thing.box.y1) / 2
-    return `${thing.gear.name}, ${formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs(y))} ${y < 0 ? 'left' : 'right'} of the centreline`
+    return `${thing.gear.name}, ${thing.gear.mass.basis === 'unknown' ? 'weight not known' : formatQuantity('mass', thing.gear.mass.kg, units)}, middle at ${length((thing.box.x0 + thing.box.x1) / 2)} behind the windscreen's edge, ${length(Math.abs(y))} ${y < 0 ? 'left' : 'right'} of the centreline`
   }
   return (
     <g

@@ -1,4 +1,5 @@
 'use client'
+import { GearWeight } from '@/ui/kit/gear-weight'
 import { Kbd } from '@/ui/kit/kbd'
 import { Choice } from '@/ui/kit/choice'
 import { TextBox, TickBox } from '@/ui/kit/field'
@@ -121,7 +122,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
         <span className="block leading-tight font-semibold">{gear.name}</span>
         {answer && <FitMark answer={answer} units={units} />}
         <span className="text-ink2 block text-[12.5px] leading-tight">
-          <Quantity dimension="mass" value={gear.mass.kg} />
+          <GearWeight mass={gear.mass} />
           {rackId !== undefined && (
             <>
               , <WeightMark survey={survey} gear={gear} rackId={rackId} />

@@ -106,7 +106,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             className="w-26"
             label="Its own weight"
             dimension="mass"
-            value={gear.mass.kg}
+            value={gear.mass.basis === 'unknown' && gear.mass.kg === 0 ? undefined : gear.mass.kg}
             typed={gear.mass.typed?.['kg']}
             onValue={(kg, typed) =>
               refused(run({ do: 'setGearMass', gearId: gear.id, mass: typedMass(gear.mass, kg, typed) }))

@@ -136,6 +136,12 @@ export function ChancePanel({ survey }: { survey: Survey }) {
       title="Chance of exceeding a limit"
       note={`${formatNumber(DRAWS)} draws of every mass that nobody weighed, as normal deviations; a stated spread holds 19 times out of 20. Plain masses, without the house margin. Not a verdict: the verdict is the bench's.`}
     >
+      {problem.blind.length > 0 && (
+        <Problem>
+          No chance can be given for what {problem.blind.join(', ')} stands on: nobody knows yet what it
+          weighs.
+        </Problem>
+      )}
       {restarts > 0 && run.at !== 'failed' && (
         <Alert look="mind">
           The calculation stopped by itself and was started again{restarts > 1 ? ` (${restarts} times)` : ''}.
