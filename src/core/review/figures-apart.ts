@@ -45,8 +45,8 @@ function plainly(field: string): Figure {
 }
 
 /**
- * Figures of which two are known and no state has the same verdict with the other one: each is a question, with the
- * choice in its row. Where the verdict is the same either way nothing is asked.
+ * Figures of which more than one is known, where the verdict of some state is another with the other one: each is a
+ * question, with the choice in its row. Where every verdict is the same either way nothing is asked.
  */
 export function onFiguresApart(
   plan: Plan,
