@@ -3,7 +3,6 @@ import * as z from 'zod'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 import { historyIn, type PastStep } from './history'
-import { rememberIn } from './removed'
 import { inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
@@ -16,7 +15,7 @@ export type StoredPlan =
     }
 
 /** Plans this browser refused to store: they live as long as the page does, and can be downloaded. */
-const unkept = new Map<string, Plan>()
+export const unkept = new Map<string, Plan>()
 
 /** Every stored plan; one that no longer reads is listed with what is wrong, never dropped. */
 export async function loadPlans(): Promise<StoredPlan[]> {
@@ -33,7 +32,8 @@ export async function loadPlans(): Promise<StoredPlan[]> {
   return found
 }
 
-const readAs = (id: string, raw: unknown): StoredPlan => {
+/** What is kept under an id, as a plan or with what is wrong. */
+export const readAs = (id: string, raw: unknown): StoredPlan => {
   const read = readPlan(raw)
   return read.ok ? { ok: true, plan: read.plan } : { ok: false, id, problems: read.problems, raw }
 }
@@ -130,27 +130,6 @@ export async function keepPlanIfMissing(plan: Plan): Promise<Kept> {
   try {
     const there: unknown = await planShelf.getItem(plan.id)
     return there === null && !unkept.has(plan.id) ? await keepPlan(plan) : { ok: true }
-  } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
-  }
-}
-
-export async function dropPlan(id: string): Promise<Kept> {
-  unkept.delete(id)
-  try {
-    await inOneGo(['plans', 'revisions', 'removed', 'history'], async (going) => {
-      const there = readAs(id, await going.get('plans', id))
-      const name = there.ok ? there.plan.job.name : id
-      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
-        ['plans', id],
-        ['history', id],
-      ])
-      await nextRevisions(going, [id])
-      going.remove('plans', id)
-      going.remove('history', id)
-    })
-    tellKept({ shelf: 'plans', id })
-    return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }
   }

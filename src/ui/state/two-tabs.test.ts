@@ -109,7 +109,7 @@ describe('one job in two tabs (S2)', () => {
   })
 
   it('a job taken away there while it is edited here is kept as it stands here', async () => {
-    const { dropPlan } = await import('@/storage/plans')
+    const { dropPlan } = await import('@/storage/drop-plan')
     await dropPlan(boatAndBox.id)
     store().run(move(700))
     await store().saveNow()
@@ -145,7 +145,7 @@ describe('the past of a job', () => {
   it('goes with a job that is deleted and taken back, and not with one that was written without it', async () => {
     store().run(move(700))
     await store().saveNow()
-    const { dropPlan } = await import('@/storage/plans')
+    const { dropPlan } = await import('@/storage/drop-plan')
     const { loadRemoved, takeBack } = await import('@/storage/removed')
     await dropPlan(boatAndBox.id)
     const [removed] = await loadRemoved(Date.now())

@@ -18,7 +18,6 @@ import {
   type RefObject,
 } from 'react'
 import { watchTabs } from '@/storage/tabs'
-import { SettingsDialog } from '@/ui/kit/settings-dialog'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
@@ -48,6 +47,9 @@ function useBenchKeys(on: OnBench): void {
 
 const fetchDialogs = () => import('./bench-dialogs')
 const BenchDialog = dynamic(fetchDialogs)
+const SettingsDialog = dynamic(() =>
+  import('@/ui/kit/settings-dialog').then((module) => module.SettingsDialog),
+)
 /** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
 const FETCH_DIALOGS_AFTER_MS = 1200
 

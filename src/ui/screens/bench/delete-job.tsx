@@ -5,7 +5,7 @@ import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { dropPlan } from '@/storage/plans'
+import { dropPlan } from '@/storage/drop-plan'
 import { Modal } from '@/ui/kit/modal'
 import { downloadPlan } from '@/ui/kit/open-file'
 

@@ -1,0 +1,27 @@
+import { tellKept } from './kept-elsewhere'
+import { nextRevisions, readAs, unkept } from './plans'
+import { rememberIn } from './removed'
+import { whyNotKept, type Kept } from './shelves'
+import { inOneGo } from './transaction'
+
+/** Takes a job off its shelf with its past; both can be taken back. */
+export async function dropPlan(id: string): Promise<Kept> {
+  unkept.delete(id)
+  try {
+    await inOneGo(['plans', 'revisions', 'removed', 'history'], async (going) => {
+      const there = readAs(id, await going.get('plans', id))
+      const name = there.ok ? there.plan.job.name : id
+      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
+        ['plans', id],
+        ['history', id],
+      ])
+      await nextRevisions(going, [id])
+      going.remove('plans', id)
+      going.remove('history', id)
+    })
+    tellKept({ shelf: 'plans', id })
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}
