@@ -1,5 +1,5 @@
 import { tellKept } from './kept-elsewhere'
-import { nextRevisions, readAs, unkept } from './plans'
+import { nextRevisions, storedFrom, unkept } from './plans'
 import { rememberIn } from './removed'
 import { whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
@@ -9,7 +9,7 @@ export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {
     await inOneGo(['plans', 'revisions', 'removed', 'history'], async (going) => {
-      const there = readAs(id, await going.get('plans', id))
+      const there = storedFrom(id, await going.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
       await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
         ['plans', id],

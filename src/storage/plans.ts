@@ -33,7 +33,7 @@ export async function loadPlans(): Promise<StoredPlan[]> {
 }
 
 /** What is kept under an id, as a plan or with what is wrong. */
-export const readAs = (id: string, raw: unknown): StoredPlan => {
+export const storedFrom = (id: string, raw: unknown): StoredPlan => {
   const read = readPlan(raw)
   return read.ok ? { ok: true, plan: read.plan } : { ok: false, id, problems: read.problems, raw }
 }
@@ -42,7 +42,7 @@ export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
   const inMemory = unkept.get(id)
   if (inMemory) return { ok: true, plan: inMemory }
   const raw: unknown = await planShelf.getItem(id)
-  return raw === null ? undefined : readAs(id, raw)
+  return raw === null ? undefined : storedFrom(id, raw)
 }
 
 const revisionSchema = z.number().int().min(0).catch(0)
@@ -74,7 +74,7 @@ export async function loadWithRevision(
     revision: await revisionIn(going, id),
   }))
   if (inMemory) return { stored: { ok: true, plan: inMemory }, revision }
-  return { stored: raw === undefined ? undefined : readAs(id, raw), revision }
+  return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision }
 }
 
 type KeptOver =
@@ -94,7 +94,7 @@ export async function keepPlanOver(
       const revision = await revisionIn(going, plan.id)
       const raw = await going.get('plans', plan.id)
       if (revision !== over && raw !== undefined)
-        return { kept: 'stale', stored: readAs(plan.id, raw), revision }
+        return { kept: 'stale', stored: storedFrom(plan.id, raw), revision }
       put(going, plan, revision + 1)
       historyIn(going, plan.id, revision + 1, steps)
       return { kept: 'yes', revision: revision + 1 }
