@@ -122,6 +122,12 @@ describe('every operation that writes is all or nothing', () => {
       reason: expect.stringContaining('does not answer') as string,
     })
     expect(await everything()).toEqual(before)
+    // The job that could not be kept is opened all the same, though the store answers nothing.
+    const blocked = vi.spyOn(indexedDB, 'open').mockImplementation(() => {
+      throw new DOMException('blocked', 'SecurityError')
+    })
+    expect((await loadWithRevision(edited.id)).stored).toEqual({ ok: true, plan: edited })
+    blocked.mockRestore()
     // The job that could not be kept is here in memory, and is kept at the next try.
     expect(await keepPlan(edited)).toEqual({ ok: true })
   })

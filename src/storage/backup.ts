@@ -8,6 +8,7 @@ import {
   type ShelfName,
   type Shelves,
 } from '@/core'
+import { tellAllKept } from './kept-elsewhere'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
 import { inOneGo } from './transaction'
@@ -80,6 +81,9 @@ export async function previewRestore(shelves: Shelves, way: 'merge' | 'replace')
 export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promise<Kept> {
   try {
     const changes = restorePreview(await readShelves(), shelves, way)
+    const jobs = changes
+      .filter(({ shelf }) => shelf === 'plans')
+      .flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed])
     await inOneGo([...SHELF_NAMES, 'revisions', 'removed'], async (going) => {
       const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
       await rememberIn(
@@ -91,16 +95,13 @@ export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promi
         ),
       )
       // Who has one of these jobs open knows an older writing of it.
-      const jobs = changes.filter(({ shelf }) => shelf === 'plans')
-      await nextRevisions(
-        going,
-        jobs.flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed]),
-      )
+      await nextRevisions(going, jobs)
       for (const { shelf, added, changed, removed } of changes) {
         for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
         for (const key of removed) going.remove(shelf, key)
       }
     })
+    tellAllKept(jobs)
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }

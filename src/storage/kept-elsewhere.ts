@@ -22,6 +22,12 @@ export function tellKept(what: KeptElsewhere): void {
   ours()?.postMessage(what)
 }
 
+/** Tells the other tabs of a change to any shelf, these jobs among it. */
+export function tellAllKept(jobs: readonly string[]): void {
+  for (const id of jobs) tellKept({ shelf: 'plans', id })
+  for (const shelf of ['stock', 'settings', 'log'] as const) tellKept({ shelf })
+}
+
 /** Hears what other tabs keep; stop listening with what it gives back. */
 export function whenKept(listener: (what: KeptElsewhere) => void): () => void {
   const own = ours()

@@ -69,11 +69,20 @@ export async function loadWithRevision(
   id: string,
 ): Promise<{ readonly stored: StoredPlan | undefined; readonly revision: number }> {
   const inMemory = unkept.get(id)
-  const { raw, revision } = await inOneGo(['plans', 'revisions'], async (going) => ({
+  const reading = inOneGo(['plans', 'revisions'], async (going) => ({
     raw: await going.get('plans', id),
     revision: await revisionIn(going, id),
   }))
-  if (inMemory) return { stored: { ok: true, plan: inMemory }, revision }
+  // What is in memory alone is there even where the browser lets nothing be read.
+  if (inMemory)
+    return {
+      stored: { ok: true, plan: inMemory },
+      revision: await reading.then(
+        ({ revision }) => revision,
+        () => 0,
+      ),
+    }
+  const { raw, revision } = await reading
   return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision }
 }
 

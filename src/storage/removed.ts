@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { tellKept } from './kept-elsewhere'
+import { tellAllKept } from './kept-elsewhere'
 import { ALL_SHELVES, removedShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo, type Going, type ShelfKey } from './transaction'
 
@@ -90,8 +90,7 @@ export async function takeBack(id: string, at: string): Promise<Kept> {
       going.remove('removed', id)
       return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
     })
-    for (const job of jobs) tellKept({ shelf: 'plans', id: job })
-    for (const shelf of ['stock', 'settings', 'log'] as const) tellKept({ shelf })
+    tellAllKept(jobs)
     return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }

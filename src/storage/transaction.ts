@@ -34,10 +34,14 @@ async function opened(names: readonly Name[]): Promise<IDBDatabase> {
   return database
 }
 
-const patience = () =>
-  new Promise<never>((_, reject) => {
-    setTimeout(() => reject(new Error('the store does not answer')), PATIENCE_MS)
+/** Waits for something only so long. */
+async function withPatience<T>(work: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const tooLong = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new Error('the store does not answer')), PATIENCE_MS)
   })
+  return Promise.race([work, tooLong]).finally(() => clearTimeout(timer))
+}
 
 /**
  * Does something to several shelves as one: the browser writes all of it or, where anything fails, stops or is closed
@@ -75,5 +79,5 @@ export async function inOneGo<T>(names: readonly Name[], run: (going: Going) => 
       database.close()
     }
   }
-  return Promise.race([work(), patience()])
+  return withPatience(work())
 }
