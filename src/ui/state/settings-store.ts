@@ -27,62 +27,85 @@ interface SettingsStore {
 /** Fetched by pages that show the demo, and by no other. */
 export const fetchDemo = async (): Promise<Demo> => (await import('@/demo/demo')).DEMO
 
-let started: Promise<void> | undefined
+const FOLLOW_TRIES = 20
+const AGAIN_AFTER_MS = 150
 
-export const useSettings = create<SettingsStore>((set, get) => ({
-  ready: false,
-  settings: USUAL_SETTINGS,
-  own: EMPTY_STOCK,
-  demo: undefined,
-  trouble: undefined,
-  start(demo) {
-    started ??= (async () => {
-      try {
-        set({ settings: await loadSettings() })
-        set({ own: await loadOwnStock() })
-      } catch (error) {
-        set({ trouble: whyNotKept(error) })
+let started: Promise<void> | undefined
+/** What was chosen here and is being kept: what another tab kept is read after it, never over it. */
+let keeping: Promise<unknown> = Promise.resolve()
+
+export const useSettings = create<SettingsStore>((set, get) => {
+  const follow = async () => {
+    for (let tries = 0; tries < FOLLOW_TRIES; tries += 1) {
+      const before = keeping
+      await before
+      const settings = await loadSettings().catch(() => undefined)
+      // A page that makes a shelf shuts the others' for a moment.
+      if (!settings) {
+        await new Promise((resolve) => setTimeout(resolve, AGAIN_AFTER_MS))
+        continue
       }
-      try {
-        if (demo && !get().settings.seeded) await get().putDemo()
-        else if (get().settings.seeded) set({ demo: await fetchDemo() })
-      } catch {
-        // The own jobs open all the same.
-        set({ trouble: 'The demo could not be fetched. Load the page again for its stock.' })
-      }
-      set({ ready: true })
-      // What another tab chooses, or puts in stock, holds here as well.
-      whenKept(({ shelf }) => {
-        if (shelf === 'settings') void loadSettings().then((kept) => set({ settings: kept }))
-        if (shelf === 'stock') void get().reloadOwn()
+      // Chosen anew meanwhile: what was read is old already.
+      if (keeping !== before) continue
+      set({ settings })
+      return
+    }
+  }
+  return {
+    ready: false,
+    settings: USUAL_SETTINGS,
+    own: EMPTY_STOCK,
+    demo: undefined,
+    trouble: undefined,
+    start(demo) {
+      started ??= (async () => {
+        // What another tab chooses, or puts in stock, holds here as well: heard before anything is read, so that nothing is missed.
+        whenKept(({ shelf }) => {
+          if (shelf === 'settings') void follow()
+          if (shelf === 'stock') void get().reloadOwn()
+        })
+        try {
+          set({ settings: await loadSettings() })
+          set({ own: await loadOwnStock() })
+        } catch (error) {
+          set({ trouble: whyNotKept(error) })
+        }
+        try {
+          if (demo && !get().settings.seeded) await get().putDemo()
+          else if (get().settings.seeded) set({ demo: await fetchDemo() })
+        } catch {
+          // The own jobs open all the same.
+          set({ trouble: 'The demo could not be fetched. Load the page again for its stock.' })
+        }
+        set({ ready: true })
+      })()
+      return started
+    },
+    change(patch) {
+      const settings = { ...get().settings, ...patch }
+      set({ settings })
+      keeping = changeSettings(patch).then((kept) => {
+        if (!kept.ok) set({ trouble: kept.reason })
       })
-    })()
-    return started
-  },
-  change(patch) {
-    const settings = { ...get().settings, ...patch }
-    set({ settings })
-    void changeSettings(patch).then((kept) => {
-      if (!kept.ok) set({ trouble: kept.reason })
-    })
-  },
-  async putDemo() {
-    const [demo, { keepEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
-    const kept = await Promise.all([
-      keepEventsIfMissing(demo.log(today())),
-      // What is there already was perhaps worked on: the demo fills only what is missing.
-      ...demo.plans.map(keepPlanIfMissing),
-    ])
-    // What was chosen meanwhile stays chosen.
-    const settings = { ...get().settings, seeded: true }
-    set({ settings, demo })
-    const failed = [...kept, await changeSettings({ seeded: true })].find((each) => !each.ok)
-    if (failed) set({ trouble: failed.reason })
-  },
-  async reloadOwn() {
-    set({ own: await loadOwnStock() })
-  },
-}))
+    },
+    async putDemo() {
+      const [demo, { keepEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
+      const kept = await Promise.all([
+        keepEventsIfMissing(demo.log(today())),
+        // What is there already was perhaps worked on: the demo fills only what is missing.
+        ...demo.plans.map(keepPlanIfMissing),
+      ])
+      // What was chosen meanwhile stays chosen.
+      const settings = { ...get().settings, seeded: true }
+      set({ settings, demo })
+      const failed = [...kept, await changeSettings({ seeded: true })].find((each) => !each.ok)
+      if (failed) set({ trouble: failed.reason })
+    },
+    async reloadOwn() {
+      set({ own: await loadOwnStock() })
+    },
+  }
+})
 
 /** How this person wants numbers shown. */
 export function useUnits(): UnitChoice {
