@@ -1,5 +1,5 @@
 import { type Patch, patchSchema } from '@/core'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { historyShelf } from './shelves'
 import type { Going } from './transaction'
 
@@ -11,7 +11,7 @@ export interface PastStep {
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
 const historySchema = z.object({
-  revision: z.number().int().min(0),
+  revision: z.int().check(z.gte(0)),
   steps: z.array(z.object({ at: z.iso.datetime(), back: patchSchema })),
 })
 

@@ -1,5 +1,5 @@
 import { type FieldMessage, type Plan, readPlan } from '@/core'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 import { historyIn, type PastStep } from './history'
@@ -45,7 +45,7 @@ export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
   return raw === null ? undefined : storedFrom(id, raw)
 }
 
-const revisionSchema = z.number().int().min(0).catch(0)
+const revisionSchema = z.catch(z.int().check(z.gte(0)), 0)
 const revisionKey = (id: string) => `plans/${id}`
 const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
   revisionSchema.parse(await get('revisions', revisionKey(id)))

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { tellAllKept } from './kept-elsewhere'
 import { ALL_SHELVES, removedShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo, type Going, type ShelfKey } from './transaction'
@@ -10,9 +10,9 @@ const shelfKeys = Object.keys(ALL_SHELVES) as [ShelfKey, ...ShelfKey[]]
 
 /** What stood on the shelves before something was taken away or put over it; nothing stood where it has no value. */
 const removedSchema = z.object({
-  what: z.string().max(200),
+  what: z.string().check(z.maxLength(200)),
   at: z.iso.datetime(),
-  was: z.array(z.object({ shelf: z.enum(shelfKeys), key: z.string(), value: z.unknown().optional() })),
+  was: z.array(z.object({ shelf: z.enum(shelfKeys), key: z.string(), value: z.optional(z.unknown()) })),
 })
 type RemovedRecord = z.infer<typeof removedSchema>
 

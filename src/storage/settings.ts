@@ -1,24 +1,24 @@
 import { daySchema, houseRulesSchema } from '@/core'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { tellKept } from './kept-elsewhere'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
 
-const toolSchema = z.object({ name: z.string().max(120), until: daySchema.optional() })
+const toolSchema = z.object({ name: z.string().check(z.maxLength(120)), until: z.optional(daySchema) })
 
 const settingsSchema = z.object({
-  units: z.enum(['metric', 'us', 'both']).catch('metric'),
-  denominator: z.union([z.literal(8), z.literal(16), z.literal(32)]).catch(16),
-  theme: z.enum(['system', 'bay', 'night-bay']).catch('system'),
-  house: houseRulesSchema.optional().catch(undefined),
-  seeded: z.boolean().catch(false),
+  units: z.catch(z.enum(['metric', 'us', 'both']), 'metric'),
+  denominator: z.catch(z.union([z.literal(8), z.literal(16), z.literal(32)]), 16),
+  theme: z.catch(z.enum(['system', 'bay', 'night-bay']), 'system'),
+  house: z.catch(z.optional(houseRulesSchema), undefined),
+  seeded: z.catch(z.boolean(), false),
   /** Who fits here: signs what is logged. */
-  fitter: z.string().max(80).catch(''),
+  fitter: z.catch(z.string().check(z.maxLength(80)), ''),
   /** The wrench and scale in hand this shift, and until when each is calibrated. */
-  wrench: toolSchema.optional().catch(undefined),
-  scale: toolSchema.optional().catch(undefined),
+  wrench: z.catch(z.optional(toolSchema), undefined),
+  scale: z.catch(z.optional(toolSchema), undefined),
   /** This browser's own name in the log. */
-  device: z.string().max(80).optional().catch(undefined),
+  device: z.catch(z.optional(z.string().check(z.maxLength(80))), undefined),
 })
 export type Settings = z.infer<typeof settingsSchema>
 

@@ -1,5 +1,5 @@
 import { idSchema } from '@/core'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 const wordSchema = z.object({ say: z.enum(['hello', 'here', 'bye']), planId: idSchema, from: z.string() })
 

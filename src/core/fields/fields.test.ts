@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { describe, expect, it } from 'vitest'
 import { DEMO_STOCK } from '@/demo/stock'
 import { DEMO_PLANS } from '@/demo/plans'
@@ -55,7 +55,7 @@ describe('a form opened and saved changes nothing', () => {
     it.each(THINGS)('%s are byte for byte what they were', (_, field, schema, things) => {
       for (const thing of things) {
         const draft = toDraft(field, thing, { system, typed: {}, rel: '' })
-        const { value, problems } = readDraft(field, schema as z.ZodType, draft, thing, system)
+        const { value, problems } = readDraft(field, schema as z.ZodMiniType, draft, thing, system)
         expect(problems).toEqual({})
         expect(value).toBe(thing)
       }
@@ -91,7 +91,7 @@ function* leaves(
 
 function* under(schema: z.core.$ZodType, fields: Fields, path: string, by?: string) {
   const inner = bare(schema)
-  if (!(inner instanceof z.ZodObject)) {
+  if (!(inner instanceof z.ZodMiniObject)) {
     yield { path, field: undefined, schema: inner }
     return
   }
@@ -102,14 +102,14 @@ function* under(schema: z.core.$ZodType, fields: Fields, path: string, by?: stri
 }
 
 const FITS: Readonly<Record<string, (schema: z.core.$ZodType) => boolean>> = {
-  quantity: (schema) => schema instanceof z.ZodNumber,
-  number: (schema) => schema instanceof z.ZodNumber,
-  text: (schema) => schema instanceof z.ZodString,
-  day: (schema) => schema instanceof z.ZodISODate,
-  flag: (schema) => schema instanceof z.ZodBoolean,
-  several: (schema) => schema instanceof z.ZodArray,
-  pairs: (schema) => schema instanceof z.ZodArray,
-  figures: (schema) => schema instanceof z.ZodArray,
+  quantity: (schema) => schema instanceof z.ZodMiniNumber,
+  number: (schema) => schema instanceof z.ZodMiniNumber,
+  text: (schema) => schema instanceof z.ZodMiniString,
+  day: (schema) => schema instanceof z.ZodMiniISODate,
+  flag: (schema) => schema instanceof z.ZodMiniBoolean,
+  several: (schema) => schema instanceof z.ZodMiniArray,
+  pairs: (schema) => schema instanceof z.ZodMiniArray,
+  figures: (schema) => schema instanceof z.ZodMiniArray,
 }
 
 /** What a closed list may be, with the choices that are offered for it. */
@@ -119,10 +119,10 @@ function offers(field: Field, schema: z.core.$ZodType): string | undefined {
   if (of.is !== 'choice' || !Array.isArray(of.choices)) return undefined
   const offered = of.choices.map(([value]: readonly [string | number]) => value)
   const known =
-    inner instanceof z.ZodEnum
+    inner instanceof z.ZodMiniEnum
       ? inner.options
-      : inner instanceof z.ZodUnion
-        ? inner.options.flatMap((each) => (each instanceof z.ZodLiteral ? [...each.values] : []))
+      : inner instanceof z.ZodMiniUnion
+        ? inner.def.options.flatMap((each) => (each instanceof z.ZodMiniLiteral ? each.def.values : []))
         : undefined
   const missing = known?.filter((each) => !offered.includes(each as string))
   return missing && missing.length > 0 ? `does not offer ${missing.join(', ')}` : undefined

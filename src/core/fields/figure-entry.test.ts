@@ -8,7 +8,7 @@ import type { Group, Variants } from './field'
 import { RACK_FIELD } from './rack-fields'
 import { readDraft } from './read-draft'
 import { VEHICLE_FIELD } from './vehicle-fields'
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 
 const SHOWN = { system: 'metric' as const, typed: {}, rel: '' }
 
@@ -24,7 +24,7 @@ function typed(draft: Draft, path: readonly string[], text: Draft): Draft {
 
 function entered<T>(
   field: Group | Variants,
-  schema: z.ZodType<T>,
+  schema: z.ZodMiniType<T>,
   was: T,
   ...texts: (readonly [path: string, text: Draft])[]
 ) {

@@ -1,5 +1,5 @@
 import { READ_FROM } from '../kinds/how-known'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { issueText } from '../plan/messages'
 import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
@@ -282,7 +282,7 @@ function readField(field: Field, at: At): unknown {
 }
 
 /** Parts of one value may each be left out; together they are judged by the value's own schema. */
-const OPTIONAL = z.unknown().optional()
+const OPTIONAL = z.optional(z.unknown())
 
 /**
  * A thing from its form's texts. What the form does not show stays; what nobody touched is the very same value. What
@@ -290,7 +290,7 @@ const OPTIONAL = z.unknown().optional()
  */
 export function readDraft<T>(
   field: Group | Variants,
-  schema: z.ZodType<T>,
+  schema: z.ZodMiniType<T>,
   draft: Draft,
   was: unknown,
   system: UnitSystem,

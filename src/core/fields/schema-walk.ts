@@ -1,30 +1,30 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 /** A schema without the wrapping that says it may be left out. */
 export function bare(schema: z.core.$ZodType): z.core.$ZodType {
-  return schema instanceof z.ZodOptional ? bare(schema.unwrap()) : schema
+  return schema instanceof z.ZodMiniOptional ? bare(schema.def.innerType) : schema
 }
 
-export const mayBeLeftOut = (schema: z.core.$ZodType): boolean => schema instanceof z.ZodOptional
+export const mayBeLeftOut = (schema: z.core.$ZodType): boolean => schema instanceof z.ZodMiniOptional
 
 /** The schema of one field of a group, or of one kind of a union. */
 export function schemaAt(schema: z.core.$ZodType, key: string): z.core.$ZodType | undefined {
   const inner = bare(schema)
-  return inner instanceof z.ZodObject ? (inner.shape as Record<string, z.core.$ZodType>)[key] : undefined
+  return inner instanceof z.ZodMiniObject ? (inner.shape as Record<string, z.core.$ZodType>)[key] : undefined
 }
 
 /** The schema of one kind of a union told by a field. */
 export function kindOf(schema: z.core.$ZodType, by: string, kind: string): z.core.$ZodType | undefined {
   const inner = bare(schema)
-  if (!(inner instanceof z.ZodDiscriminatedUnion)) return undefined
-  return inner.options.find((option) => {
+  if (!(inner instanceof z.ZodMiniDiscriminatedUnion)) return undefined
+  return inner.def.options.find((option) => {
     const told = schemaAt(option, by)
-    return told instanceof z.ZodLiteral && told.values.has(kind)
+    return told instanceof z.ZodMiniLiteral && told.def.values.includes(kind)
   })
 }
 
 /** The schema of the entries of a list. */
 export function elementOf(schema: z.core.$ZodType): z.core.$ZodType | undefined {
   const inner = bare(schema)
-  return inner instanceof z.ZodArray ? inner.element : undefined
+  return inner instanceof z.ZodMiniArray ? inner.def.element : undefined
 }

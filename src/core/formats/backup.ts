@@ -1,5 +1,5 @@
 import '../units/no-eval'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { logEventSchema } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { readPlan } from './plan-file'
@@ -8,8 +8,7 @@ import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'
 /** A picture as it is kept: a JPEG, PNG or WebP in the text that an image takes. */
 export const pictureSchema = z
   .string()
-  .max(4_000_000)
-  .regex(/^data:image\/(jpeg|png|webp);base64,/)
+  .check(z.maxLength(4_000_000), z.regex(/^data:image\/(jpeg|png|webp);base64,/))
 
 export const SHELF_NAMES = ['plans', 'stock', 'settings', 'log', 'pictures'] as const
 export type ShelfName = (typeof SHELF_NAMES)[number]
@@ -17,19 +16,19 @@ export type ShelfName = (typeof SHELF_NAMES)[number]
 /** Everything a browser keeps, as it is kept: entries by key on each shelf. What no longer reads is kept too. */
 export type Shelves = Readonly<Record<ShelfName, Readonly<Record<string, unknown>>>>
 
-const entries = z.record(z.string().min(1).max(400), z.unknown())
+const entries = z.record(z.string().check(z.minLength(1), z.maxLength(400)), z.unknown())
 const backupSchema = z.strictObject({
   format: z.literal('ypsos-backup'),
   version: z.literal(1),
   madeAt: z.iso.datetime(),
-  sha256: z.string().regex(/^[0-9a-f]{64}$/, 'The check sum is 64 hexadecimal digits.'),
+  sha256: z.string().check(z.regex(/^[0-9a-f]{64}$/, 'The check sum is 64 hexadecimal digits.')),
   shelves: z.strictObject({
     plans: entries,
     stock: entries,
     settings: entries,
     log: entries,
     // Backups made before there were any have none.
-    pictures: entries.optional(),
+    pictures: z.optional(entries),
   }),
 })
 type FiledShelves = z.infer<typeof backupSchema>['shelves']

@@ -1,5 +1,5 @@
 import { ANSWERS } from '../log/answer'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { Session, StepStands } from '../bay/session'
 import { STAGES } from '../plan/work'
 import { phraseText } from '../units/phrase'
@@ -11,19 +11,19 @@ const stepSchema = z.strictObject({
   stage: z.enum(STAGES),
   state: z.enum(['done', 'again', 'open', ...ANSWERS]),
   /** What changed since it was done. */
-  changed: z.string().nullable(),
+  changed: z.nullable(z.string()),
   waitsFor: z.array(z.string()),
   holds: z.array(z.strictObject({ id: z.string(), say: z.string(), coverable: z.boolean() })),
-  asks: z.array(z.strictObject({ place: z.string(), given: z.string().nullable() })),
+  asks: z.array(z.strictObject({ place: z.string(), given: z.nullable(z.string()) })),
 })
 
 export const bayReportSchema = z.strictObject({
   format: z.literal('ypsos-bay'),
   version: z.literal(1),
-  done: z.number().int(),
-  of: z.number().int(),
+  done: z.int(),
+  of: z.int(),
   /** The step in hand; nothing where all are done. */
-  next: z.string().nullable(),
+  next: z.nullable(z.string()),
   minutesLeft: z.strictObject({ one: z.number(), two: z.number() }),
   steps: z.array(stepSchema),
 })

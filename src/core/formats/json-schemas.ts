@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { Field } from '../fields/field'
 import { GEAR_FIELD } from '../fields/gear-fields'
 import { RACK_FIELD } from '../fields/rack-fields'
@@ -54,7 +54,7 @@ function defined(root: Node, ref: string): Node | undefined {
 }
 
 function jsonSchema(
-  schema: z.ZodType,
+  schema: z.ZodMiniType,
   title: string,
   description: string,
   fields: Readonly<Record<string, Field>> = {},

@@ -1,12 +1,12 @@
 import Papa from 'papaparse'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { EVENT_WORD, EVENTS, logEventSchema, type LogEvent } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 
 const logFileSchema = z.strictObject({
   format: z.literal('ypsos-log'),
   version: z.literal(1),
-  events: z.array(logEventSchema).max(100_000),
+  events: z.array(logEventSchema).check(z.maxLength(100_000)),
 })
 
 /** A log as a file of its own. */

@@ -1,8 +1,8 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { partSchema, type Part } from '../plan/rack'
 
-const partsSchema = z.array(partSchema).max(2000)
+const partsSchema = z.array(partSchema).check(z.maxLength(2000))
 
 type ReadParts =
   | { readonly ok: true; readonly parts: readonly Part[] }

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { STATES, stateSchema, type State } from '../units/scalars'
 import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../units/phrase'
@@ -16,7 +16,7 @@ import type { UnitChoice } from '../units/format'
 const severitySchema = z.enum(SEVERITIES)
 /** No rack and no gear: there is no verdict, only that nothing is planned. */
 const verdictSchema = z.enum([...SEVERITIES, 'unplanned'])
-const statewise = <T extends z.ZodType>(of: T) => z.strictObject({ road: of, trail: of, parked: of })
+const statewise = <T extends z.ZodMiniType>(of: T) => z.strictObject({ road: of, trail: of, parked: of })
 
 const limitSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('published'), kg: z.number(), ratingId: z.string() }),
@@ -47,7 +47,7 @@ const layerSchema = z.strictObject({
       countedKg: z.number(),
       withoutMarginKg: z.number(),
       limit: limitSchema,
-      leftKg: z.number().nullable(),
+      leftKg: z.nullable(z.number()),
       parts: z.array(
         z.strictObject({
           name: z.string(),
@@ -61,9 +61,9 @@ const layerSchema = z.strictObject({
   ),
 })
 
-const governingSchema = z
-  .strictObject({ layerId: z.string(), name: z.string(), leftKg: z.number() })
-  .nullable()
+const governingSchema = z.nullable(
+  z.strictObject({ layerId: z.string(), name: z.string(), leftKg: z.number() }),
+)
 
 const rangeKg = z.strictObject({ least: z.number(), most: z.number() })
 
@@ -79,8 +79,8 @@ export const surveyReportSchema = z.strictObject({
       rackId: z.string(),
       state: stateSchema,
       kind: z.enum(['known', 'atLeast', 'unknown']),
-      kg: z.number().nullable(),
-      layerId: z.string().nullable(),
+      kg: z.nullable(z.number()),
+      layerId: z.nullable(z.string()),
     }),
   ),
   feet: z.array(
@@ -107,8 +107,8 @@ export const surveyReportSchema = z.strictObject({
           carriesKg: z.number(),
           feetKg: z.array(z.number()),
           momentNm: z.number(),
-          stressMPa: z.number().nullable(),
-          downMm: z.number().nullable(),
+          stressMPa: z.nullable(z.number()),
+          downMm: z.nullable(z.number()),
         }),
       ),
     }),
@@ -129,7 +129,9 @@ export const surveyReportSchema = z.strictObject({
 })
 type SurveyReport = z.infer<typeof surveyReportSchema>
 
-const amountSchema = z.strictObject({ dimension: z.string(), value: z.number(), unit: z.string() }).nullable()
+const amountSchema = z.nullable(
+  z.strictObject({ dimension: z.string(), value: z.number(), unit: z.string() }),
+)
 
 export const reviewReportSchema = z.strictObject({
   format: z.literal('ypsos-review'),
@@ -141,7 +143,7 @@ export const reviewReportSchema = z.strictObject({
   /** What could have been looked at and was not, by name of the check. */
   notLookedAt: z.array(z.string()),
   layers: z.array(
-    z.strictObject({ id: z.string(), name: z.string(), severity: statewise(severitySchema.nullable()) }),
+    z.strictObject({ id: z.string(), name: z.string(), severity: statewise(z.nullable(severitySchema)) }),
   ),
   findings: z.array(
     z.strictObject({
@@ -151,9 +153,9 @@ export const reviewReportSchema = z.strictObject({
       margin: amountSchema,
       sentence: z.string(),
       /** Where the answer to a Find out is read. */
-      where: z.enum(WHERES).nullable(),
+      where: z.nullable(z.enum(WHERES)),
       /** Who set a Find out aside for this job, and why. */
-      aside: z.strictObject({ by: z.string(), reason: z.string(), on: z.string() }).nullable(),
+      aside: z.nullable(z.strictObject({ by: z.string(), reason: z.string(), on: z.string() })),
       remedies: z.array(z.strictObject({ say: z.string(), command: commandSchema })),
     }),
   ),

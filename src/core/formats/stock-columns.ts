@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import type { Field } from '../fields/field'
 import { kindOf, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
 import type { Dimension } from '../units/dimension'

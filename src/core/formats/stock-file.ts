@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { STOCK_KINDS, STOCK_SCHEMAS, type StockLists } from './stock-kinds'
 
@@ -7,12 +7,12 @@ const FORMAT = 'ypsos-stock'
 const fileSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(1),
-  vehicles: z.array(STOCK_SCHEMAS.vehicles).max(5000),
-  racks: z.array(STOCK_SCHEMAS.racks).max(5000),
-  bars: z.array(STOCK_SCHEMAS.bars).max(5000),
-  parts: z.array(STOCK_SCHEMAS.parts).max(5000),
-  gear: z.array(STOCK_SCHEMAS.gear).max(5000),
-  adapters: z.array(STOCK_SCHEMAS.adapters).max(5000),
+  vehicles: z.array(STOCK_SCHEMAS.vehicles).check(z.maxLength(5000)),
+  racks: z.array(STOCK_SCHEMAS.racks).check(z.maxLength(5000)),
+  bars: z.array(STOCK_SCHEMAS.bars).check(z.maxLength(5000)),
+  parts: z.array(STOCK_SCHEMAS.parts).check(z.maxLength(5000)),
+  gear: z.array(STOCK_SCHEMAS.gear).check(z.maxLength(5000)),
+  adapters: z.array(STOCK_SCHEMAS.adapters).check(z.maxLength(5000)),
 })
 
 type ReadStock =

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { massKg, nameSchema, positionMm, sizeMm, spanMm } from '../units/scalars'
 import { kindsOf } from './kind'
 import { channelSchema } from './mount'
@@ -31,14 +31,13 @@ interface AttachmentTraits {
   /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
   readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
   /** Its own piece of schema. `gaugeMm` is from one side's seat to the other's. */
-  readonly shape: z.ZodRawShape
+  readonly shape: z.core.$ZodShape
 }
 
 /** Points along one side; the other side mirrors them. */
 const points = z
   .array(z.strictObject({ xMm: positionMm, yMm: sizeMm }))
-  .min(1)
-  .max(24)
+  .check(z.minLength(1), z.maxLength(24))
 /** Where feet may stand along a rail: anywhere in the ranges but at the posts, or only in notches. */
 const along = {
   gaugeMm: spanMm,
@@ -49,21 +48,19 @@ const along = {
           fromMm: positionMm,
           toMm: positionMm,
           /** For the foremost or the rearmost bar alone. */
-          bar: z.enum(['front', 'rear']).optional(),
+          bar: z.optional(z.enum(['front', 'rear'])),
         })
-        .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.'),
+        .check(z.refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')),
     )
-    .min(1)
-    .max(8),
-  posts: z.array(alongSchema).max(12).optional(),
-  notchesXMm: z.array(positionMm).max(40).optional(),
+    .check(z.minLength(1), z.maxLength(8)),
+  posts: z.optional(z.array(alongSchema).check(z.maxLength(12))),
+  notchesXMm: z.optional(z.array(positionMm).check(z.maxLength(40))),
 }
 
 /** What sits in either channel already: cleats, nuts of something else. */
-const inside = z
-  .array(z.strictObject({ what: nameSchema, xMm: positionMm, stays: z.boolean() }))
-  .max(20)
-  .optional()
+const inside = z.optional(
+  z.array(z.strictObject({ what: nameSchema, xMm: positionMm, stays: z.boolean() })).check(z.maxLength(20)),
+)
 
 const attachments = {
   raisedRail: {
@@ -77,7 +74,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Rail clean and dry, no wax where the clamps close.',
     seat: 'rise',
-    shape: { ...along, riseMm: sizeMm, shape: nameSchema.optional() },
+    shape: { ...along, riseMm: sizeMm, shape: z.optional(nameSchema) },
   },
   flushRail: {
     choice: 'Flush rails, no air under them',
@@ -173,7 +170,7 @@ const attachments = {
       points,
       reinforced: z.boolean(),
       /** Whether the roof skin still bears the load with that reinforcement; left out where nobody has said. */
-      roofBears: z.boolean().optional(),
+      roofBears: z.optional(z.boolean()),
     },
   },
   framePoint: {
@@ -190,7 +187,7 @@ const attachments = {
     shape: {
       points,
       /** How high over the ground its legs stand, where somebody measured it. */
-      seatZMm: sizeMm.optional(),
+      seatZMm: z.optional(sizeMm),
     },
   },
   bedRail: {
@@ -204,7 +201,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
     seat: 'top',
-    shape: { ...along, topZMm: spanMm, shape: nameSchema.optional() },
+    shape: { ...along, topZMm: spanMm, shape: z.optional(nameSchema) },
   },
   bedChannel: {
     choice: 'Bed channels',
@@ -217,7 +214,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Blow out the bed channels; look for cleats.',
     seat: 'top',
-    shape: { ...along, topZMm: spanMm, channel: channelSchema.optional(), inside },
+    shape: { ...along, topZMm: spanMm, channel: z.optional(channelSchema), inside },
   },
   bedSocket: {
     choice: 'Bed sockets with latches',
@@ -257,7 +254,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the seam; look at the sealant.',
     seat: 'edge',
-    shape: { xMm: positionMm, seamGapMm: sizeMm.optional() },
+    shape: { xMm: positionMm, seamGapMm: z.optional(sizeMm) },
   },
 } as const satisfies Record<string, AttachmentTraits>
 export type AttachmentKind = keyof typeof attachments

@@ -1,18 +1,18 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { sizeMm, spanMm } from '../units/scalars'
 import { NOTHING_SHARED, unionOf } from './union'
 
 /** From a size to a size, both within; `toMm` may not be the smaller. */
 export const rangeSchema = z
   .strictObject({ fromMm: sizeMm, toMm: sizeMm })
-  .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
+  .check(z.refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.'))
 export type Range = z.infer<typeof rangeSchema>
 
 /** A T-shaped groove: the width of its mouth, the height inside for a head or nut, and its whole depth. */
 export const channelSchema = z.strictObject({
   slotMm: spanMm,
   headRoomMm: spanMm,
-  depthMm: spanMm.optional(),
+  depthMm: z.optional(spanMm),
 })
 export type Channel = z.infer<typeof channelSchema>
 
@@ -24,7 +24,7 @@ interface MountTraits {
   readonly onBars: boolean
   /** Whether it is drawn tight: a joint of its own, whoever gives its torque. */
   readonly tightened: boolean
-  readonly shape: z.ZodRawShape
+  readonly shape: z.core.$ZodShape
 }
 
 const section = { sectionWidthMm: rangeSchema, sectionHeightMm: rangeSchema }
@@ -51,10 +51,10 @@ export const MOUNTS = {
     tightened: true,
     shape: {
       slotMm: spanMm,
-      otherSlotsMm: z.array(spanMm).max(6).optional(),
+      otherSlotsMm: z.optional(z.array(spanMm).check(z.maxLength(6))),
       headMm: spanMm,
-      thread: z.string().max(20),
-      boltMm: spanMm.optional(),
+      thread: z.string().check(z.maxLength(20)),
+      boltMm: z.optional(spanMm),
       stackMm: sizeMm,
     },
   },
@@ -71,7 +71,7 @@ export const MOUNTS = {
     word: 'holes of a panel',
     onBars: false,
     tightened: false,
-    shape: { pitchMm: spanMm, columns: z.number().int().min(1), rows: z.number().int().min(1) },
+    shape: { pitchMm: spanMm, columns: z.int().check(z.gte(1)), rows: z.int().check(z.gte(1)) },
   },
   bracket: {
     choice: 'brackets of its own',

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { positionMm, sizeMm, spanMm } from '../units/scalars'
 import { kindsOf } from './kind'
 
@@ -7,21 +7,21 @@ interface ObstacleTraits {
   readonly choice: string
   /** How it opens, where it does: a panel up or down about a hinge, or a pane in the roof. */
   readonly opens: 'up' | 'down' | 'pane' | undefined
-  readonly shape: z.ZodRawShape
+  readonly shape: z.core.$ZodShape
 }
 
 const outlinePoint = z.strictObject({ xMm: positionMm, zMm: positionMm })
 const swings = {
   hinge: outlinePoint,
-  panel: z.array(outlinePoint).min(2).max(40),
+  panel: z.array(outlinePoint).check(z.minLength(2), z.maxLength(40)),
   halfWidthMm: spanMm,
-  opensDeg: z.number().min(0).max(180),
+  opensDeg: z.number().check(z.gte(0), z.lte(180)),
 }
 
 /** From one place along the vehicle to another behind it, mm. */
 export const alongSchema = z
   .strictObject({ fromMm: positionMm, toMm: positionMm })
-  .refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.')
+  .check(z.refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.'))
 
 /** The forms of antenna, with half of what each takes along the roof. mm, rough, common practice, no source. */
 export const ANTENNA_FORMS = {
@@ -40,10 +40,10 @@ export const OBSTACLES = {
     shape: {
       openingMm: alongSchema,
       widthMm: spanMm,
-      tiltRiseMm: sizeMm.optional(),
-      slidesOutside: z.strictObject({ travelMm: sizeMm, riseMm: sizeMm }).optional(),
+      tiltRiseMm: z.optional(sizeMm),
+      slidesOutside: z.optional(z.strictObject({ travelMm: sizeMm, riseMm: sizeMm })),
       /** How it moves, where somebody has said: one that stays shut or slides under the roof meets nothing over it. */
-      moves: z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides']).optional(),
+      moves: z.optional(z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides'])),
     },
   },
   antenna: {

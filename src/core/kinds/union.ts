@@ -1,11 +1,11 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { kindsOf } from './kind'
 
-type Shapes = Readonly<Record<string, { readonly shape: z.ZodRawShape }>>
-type Commons<R> = Readonly<Record<keyof R, z.ZodRawShape>>
+type Shapes = Readonly<Record<string, { readonly shape: z.core.$ZodShape }>>
+type Commons<R> = Readonly<Record<keyof R, z.core.$ZodShape>>
 type OptionOf<By extends string, R extends Shapes, Common extends Commons<R>> = {
-  [K in keyof R & string]: z.ZodObject<
-    { [B in By]: z.ZodLiteral<K> } & Common[K] & R[K]['shape'],
+  [K in keyof R & string]: z.ZodMiniObject<
+    { [B in By]: z.ZodMiniLiteral<K> } & Common[K] & R[K]['shape'],
     z.core.$strict
   >
 }[keyof R & string]
@@ -17,8 +17,8 @@ type OptionOf<By extends string, R extends Shapes, Common extends Commons<R>> = 
 export function unionOf<By extends string, R extends Shapes, Common extends Commons<R>>(
   by: By,
   record: R,
-  common: (kind: keyof R & string) => z.ZodRawShape,
-): z.ZodDiscriminatedUnion<OptionOf<By, R, Common>[], By> {
+  common: (kind: keyof R & string) => z.core.$ZodShape,
+): z.ZodMiniDiscriminatedUnion<OptionOf<By, R, Common>[], By> {
   type Option = OptionOf<By, R, Common>
   const options = kindsOf(record).map((kind) =>
     z.strictObject({ [by]: z.literal(kind), ...common(kind), ...record[kind]?.shape }),

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { STATES, type State } from '../units/scalars'
 import { kindsOf } from './kind'
 

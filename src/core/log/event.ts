@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import { kindsOf } from '../kinds/kind'
 import { unionOf } from '../kinds/union'
 import { common, type EventKindTraits } from './events/entry'

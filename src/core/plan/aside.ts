@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { daySchema } from '../units/scalars'
 
 /**
@@ -6,10 +6,10 @@ import { daySchema } from '../units/scalars'
  * something else the fact has changed, and it is asked again.
  */
 export const asideSchema = z.strictObject({
-  findingId: z.string().min(1).max(400),
-  said: z.string().min(1).max(2000),
-  by: z.string().trim().min(1, 'Say who sets it aside.').max(80),
-  reason: z.string().trim().min(1, 'Say why.').max(1000),
+  findingId: z.string().check(z.minLength(1), z.maxLength(400)),
+  said: z.string().check(z.minLength(1), z.maxLength(2000)),
+  by: z.string().check(z.trim(), z.minLength(1, 'Say who sets it aside.'), z.maxLength(80)),
+  reason: z.string().check(z.trim(), z.minLength(1, 'Say why.'), z.maxLength(1000)),
   on: daySchema,
 })
 export type Aside = z.infer<typeof asideSchema>

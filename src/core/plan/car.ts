@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema } from '../units/scalars'
 
 /**
@@ -8,10 +8,10 @@ import { idSchema } from '../units/scalars'
  */
 export const carSchema = z.strictObject({
   id: idSchema,
-  plate: z.string().trim().min(1).max(40).optional(),
-  number: z.string().trim().min(1).max(40).optional(),
-  stockId: idSchema.optional(),
-  shared: z.literal(true).optional(),
+  plate: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(40))),
+  number: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(40))),
+  stockId: z.optional(idSchema),
+  shared: z.optional(z.literal(true)),
 })
 export type Car = z.infer<typeof carSchema>
 

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { Edit } from './commands/edit'
 import { ofJob } from './commands/of-job'
 import { ofPlacement } from './commands/of-placement'
@@ -24,6 +24,9 @@ export const EDITS = edits as unknown as Readonly<Record<SingleCommand['do'], Ed
 /** Several edits taken and undone as one. */
 export const commandSchema = z.union([
   singleCommandSchema,
-  z.strictObject({ do: z.literal('together'), commands: z.array(singleCommandSchema).min(1).max(200) }),
+  z.strictObject({
+    do: z.literal('together'),
+    commands: z.array(singleCommandSchema).check(z.minLength(1), z.maxLength(200)),
+  }),
 ])
 export type Command = z.infer<typeof commandSchema>

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { sourceSchema } from './rating'
 import { nameSchema, sizeMm } from '../units/scalars'
 
@@ -14,11 +14,11 @@ export type Condition = z.infer<typeof conditionSchema>
 /** How a fitter knows that a joint is done, besides or instead of a figure. */
 const signSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('reading') }),
-  z.strictObject({ kind: z.literal('clicks'), count: z.number().int().min(1).max(20) }),
+  z.strictObject({ kind: z.literal('clicks'), count: z.int().check(z.gte(1), z.lte(20)) }),
   z.strictObject({ kind: z.literal('handle') }),
   z.strictObject({ kind: z.literal('notch') }),
-  z.strictObject({ kind: z.literal('washerClosed'), moreTurns: z.number().min(0).max(3) }),
-  z.strictObject({ kind: z.literal('threads'), showing: z.number().int().min(0).max(20) }),
+  z.strictObject({ kind: z.literal('washerClosed'), moreTurns: z.number().check(z.gte(0), z.lte(3)) }),
+  z.strictObject({ kind: z.literal('threads'), showing: z.int().check(z.gte(0), z.lte(20)) }),
 ])
 export type Sign = z.infer<typeof signSchema>
 
@@ -32,31 +32,34 @@ const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
 
 /** A fastener as the sheet gives it, so many in all for the part; what the sheet leaves out is left out. */
 export const fastenerSchema = z.strictObject({
-  name: nameSchema.optional(),
-  thread: z.string().max(20),
-  count: z.number().int().min(1).max(400),
-  torqueNm: z
-    .strictObject({ from: z.number().positive(), to: z.number().positive() })
-    .refine(({ from, to }) => from <= to, 'The range ends before it begins.')
-    .optional(),
-  torqueFrom: torqueSourceSchema.optional(),
+  name: z.optional(nameSchema),
+  thread: z.string().check(z.maxLength(20)),
+  count: z.int().check(z.gte(1), z.lte(400)),
+  torqueNm: z.optional(
+    z
+      .strictObject({ from: z.number().check(z.positive()), to: z.number().check(z.positive()) })
+      .check(z.refine(({ from, to }) => from <= to, 'The range ends before it begins.')),
+  ),
+  torqueFrom: z.optional(torqueSourceSchema),
   /** What the part it closes on bears at most, whatever the bolt could. */
-  atMostNm: z.number().positive().optional(),
-  lengthMm: sizeMm.optional(),
-  grade: gradeSchema.optional(),
-  condition: conditionSchema.optional(),
-  signs: z.array(signSchema).max(3).optional(),
-  startTurns: z.number().min(0).max(30).optional(),
+  atMostNm: z.optional(z.number().check(z.positive())),
+  lengthMm: z.optional(sizeMm),
+  grade: z.optional(gradeSchema),
+  condition: z.optional(conditionSchema),
+  signs: z.optional(z.array(signSchema).check(z.maxLength(3))),
+  startTurns: z.optional(z.number().check(z.gte(0), z.lte(30))),
   /** From the head down, on each. */
-  washers: z.array(washerSchema).max(6).optional(),
-  nut: z.enum(['none', 'plain', 'lock', 'channel']).optional(),
-  security: z.enum(['threadlocker', 'lockWasher', 'none']).optional(),
-  tool: nameSchema.optional(),
-  handOnly: z.boolean().optional(),
+  washers: z.optional(z.array(washerSchema).check(z.maxLength(6))),
+  nut: z.optional(z.enum(['none', 'plain', 'lock', 'channel'])),
+  security: z.optional(z.enum(['threadlocker', 'lockWasher', 'none'])),
+  tool: z.optional(nameSchema),
+  handOnly: z.optional(z.boolean()),
   /** Used once and then renewed. */
-  singleUse: z.boolean().optional(),
+  singleUse: z.optional(z.boolean()),
   /** The passes its sheet asks for, percent of the figure; the house's where it asks for none. */
-  passesPercent: z.array(z.number().min(1).max(100)).min(1).max(5).optional(),
-  note: z.string().max(200).optional(),
+  passesPercent: z.optional(
+    z.array(z.number().check(z.gte(1), z.lte(100))).check(z.minLength(1), z.maxLength(5)),
+  ),
+  note: z.optional(z.string().check(z.maxLength(200))),
 })
 export type Fastener = z.infer<typeof fastenerSchema>

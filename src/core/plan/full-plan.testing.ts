@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { bare, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
 import { planShape, type Plan } from './plan'
 
@@ -42,10 +42,10 @@ const GIVEN: readonly (readonly [RegExp, unknown])[] = [
 /** Alternatives of a union as what tells them apart. */
 const kindOfOption = (option: z.core.$ZodType): string => {
   const inner = bare(option)
-  if (!(inner instanceof z.ZodObject)) return ''
+  if (!(inner instanceof z.ZodMiniObject)) return ''
   for (const key of Object.keys(inner.shape)) {
     const told = schemaAt(inner, key)
-    if (told instanceof z.ZodLiteral) return String([...told.values][0])
+    if (told instanceof z.ZodMiniLiteral) return String(told.def.values[0])
   }
   return ''
 }
@@ -60,7 +60,7 @@ const idAt = (path: string): string =>
     .slice(-70)
     .replace(/^-/, '')
 
-const bounds = (schema: z.ZodArray): { readonly least: number; readonly most: number } => {
+const bounds = (schema: z.ZodMiniArray): { readonly least: number; readonly most: number } => {
   let [least, most] = [0, Infinity]
   for (const { _zod } of schema._zod.def.checks ?? []) {
     const def = _zod.def as { readonly minimum?: number; readonly maximum?: number }
@@ -89,20 +89,20 @@ class Sampler {
     if (given) return [given[1] === undefined ? idAt(path) : given[1]]
     const inner = bare(schema)
     const lean = this.met.has(inner)
-    if (inner instanceof z.ZodObject || inner instanceof z.ZodDiscriminatedUnion) this.met.add(inner)
-    if (inner instanceof z.ZodObject) return this.ofGroup(inner, path, lean)
-    if (inner instanceof z.ZodArray) return this.ofList(inner, path)
-    if (inner instanceof z.ZodDiscriminatedUnion || inner instanceof z.ZodUnion) {
-      const options = lean ? inner.options.slice(0, 1) : inner.options
+    if (inner instanceof z.ZodMiniObject || inner instanceof z.ZodMiniDiscriminatedUnion) this.met.add(inner)
+    if (inner instanceof z.ZodMiniObject) return this.ofGroup(inner, path, lean)
+    if (inner instanceof z.ZodMiniArray) return this.ofList(inner, path)
+    if (inner instanceof z.ZodMiniDiscriminatedUnion || inner instanceof z.ZodMiniUnion) {
+      const options = lean ? inner.def.options.slice(0, 1) : inner.def.options
       return options.flatMap((option) => this.of(option, `${path}<${kindOfOption(option)}>`))
     }
-    if (inner instanceof z.ZodLiteral) return [[...inner.values][0]]
-    if (inner instanceof z.ZodEnum) return [inner.options[0]]
-    if (inner instanceof z.ZodBoolean) return [true]
-    return [inner instanceof z.ZodNumber ? 7 : 'M6']
+    if (inner instanceof z.ZodMiniLiteral) return [inner.def.values[0]]
+    if (inner instanceof z.ZodMiniEnum) return [inner.options[0]]
+    if (inner instanceof z.ZodMiniBoolean) return [true]
+    return [inner instanceof z.ZodMiniNumber ? 7 : 'M6']
   }
 
-  private ofGroup(group: z.ZodObject, path: string, lean: boolean): readonly unknown[] {
+  private ofGroup(group: z.ZodMiniObject, path: string, lean: boolean): readonly unknown[] {
     const fields = Object.entries(group.shape as Record<string, z.core.$ZodType>)
       .filter(([key, of]) => !lean || !mayBeLeftOut(of) || ASKED.some((end) => end.test(`${path}.${key}`)))
       .map(([key, of]) => [key, this.of(of, `${path}.${key}`)] as const)
@@ -118,9 +118,9 @@ class Sampler {
     )
   }
 
-  private ofList(list: z.ZodArray, path: string): readonly unknown[] {
+  private ofList(list: z.ZodMiniArray, path: string): readonly unknown[] {
     const { least, most } = bounds(list)
-    const all = this.of(list.element, `${path}[]`)
+    const all = this.of(list.def.element, `${path}[]`)
     const padded = Array.from({ length: Math.max(least, all.length) }, (_, i) =>
       i < all.length ? all[i] : another(all[i % all.length], i),
     )

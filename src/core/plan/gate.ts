@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm } from '../units/scalars'
 
 const NO_BOUND = 'Give at least one bound: at least, at most, or both.'
@@ -10,29 +10,33 @@ const NO_BOUND = 'Give at least one bound: at least, at most, or both.'
 const lengthAsk = z
   .strictObject({
     kind: z.literal('length'),
-    fromMm: sizeMm.optional(),
-    toMm: sizeMm.optional(),
-    softFromMm: sizeMm.optional(),
-    softToMm: sizeMm.optional(),
-    datum: z.string().max(120),
+    fromMm: z.optional(sizeMm),
+    toMm: z.optional(sizeMm),
+    softFromMm: z.optional(sizeMm),
+    softToMm: z.optional(sizeMm),
+    datum: z.string().check(z.maxLength(120)),
   })
-  .refine(
-    ({ fromMm = 0, toMm = Number.MAX_VALUE, softFromMm = fromMm, softToMm = toMm }) =>
-      fromMm <= softFromMm && softFromMm <= softToMm && softToMm <= toMm,
-    'The bounds must rise: from, its softer end, the softer end of to, to.',
+  .check(
+    z.refine(
+      ({ fromMm = 0, toMm = Number.MAX_VALUE, softFromMm = fromMm, softToMm = toMm }) =>
+        fromMm <= softFromMm && softFromMm <= softToMm && softToMm <= toMm,
+      'The bounds must rise: from, its softer end, the softer end of to, to.',
+    ),
+    z.refine(({ fromMm, toMm }) => fromMm !== undefined || toMm !== undefined, {
+      path: ['fromMm'],
+      error: NO_BOUND,
+    }),
   )
-  .refine(({ fromMm, toMm }) => fromMm !== undefined || toMm !== undefined, {
-    path: ['fromMm'],
-    error: NO_BOUND,
-  })
 
 const massAsk = z
-  .strictObject({ kind: z.literal('mass'), fromKg: massKg.optional(), toKg: massKg.optional() })
-  .refine(({ fromKg = 0, toKg = Number.MAX_VALUE }) => fromKg <= toKg, 'The range ends before it begins.')
-  .refine(({ fromKg, toKg }) => fromKg !== undefined || toKg !== undefined, {
-    path: ['fromKg'],
-    error: NO_BOUND,
-  })
+  .strictObject({ kind: z.literal('mass'), fromKg: z.optional(massKg), toKg: z.optional(massKg) })
+  .check(
+    z.refine(({ fromKg = 0, toKg = Number.MAX_VALUE }) => fromKg <= toKg, 'The range ends before it begins.'),
+    z.refine(({ fromKg, toKg }) => fromKg !== undefined || toKg !== undefined, {
+      path: ['fromKg'],
+      error: NO_BOUND,
+    }),
+  )
 
 /**
  * A condition of a piece of gear or a rack, to be measured on the vehicle before ordering. `implies` says what another
@@ -46,13 +50,13 @@ export const gateSchema = z.strictObject({
     z.strictObject({ kind: z.literal('gauge'), gauge: nameSchema, must: z.enum(['go', 'noGo']) }),
     massAsk,
   ]),
-  implies: z
-    .strictObject({
+  implies: z.optional(
+    z.strictObject({
       gateId: idSchema,
       plusFromMm: positionMm,
       plusToMm: positionMm,
-      why: z.string().max(160),
-    })
-    .optional(),
+      why: z.string().check(z.maxLength(160)),
+    }),
+  ),
 })
 export type Gate = z.infer<typeof gateSchema>

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { BASES, basisSchema } from '../kinds/basis'
 import { massKg, typedSchema } from '../units/scalars'
 import { massSchema } from './rating'
@@ -7,16 +7,18 @@ import { massSchema } from './rating'
 const otherMassSchema = z.strictObject({
   kg: massKg,
   basis: basisSchema,
-  by: z.string().max(80).optional(),
-  unused: z.string().max(200).optional(),
-  typed: typedSchema.optional(),
+  by: z.optional(z.string().check(z.maxLength(80))),
+  unused: z.optional(z.string().check(z.maxLength(200))),
+  typed: z.optional(typedSchema),
 })
 export type OtherMass = z.infer<typeof otherMassSchema>
 
 const MOST = 20
 
 /** What a piece of gear weighs by itself, and what others say that it weighs. */
-export const gearMassSchema = massSchema.extend({ others: z.array(otherMassSchema).max(MOST).optional() })
+export const gearMassSchema = z.extend(massSchema, {
+  others: z.optional(z.array(otherMassSchema).check(z.maxLength(MOST))),
+})
 export type GearMass = z.infer<typeof gearMassSchema>
 
 /** The other weights of which nobody has said that they do not hold. */

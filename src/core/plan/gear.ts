@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { isConvex } from '../geometry/convex'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
@@ -27,17 +27,17 @@ import { workSchema } from './work'
 /** What a thing asks of the bars it stands on. */
 const fitSchema = z.strictObject({
   mount: mountSchema,
-  spreadMm: rangeSchema.optional(),
+  spreadMm: z.optional(rangeSchema),
   /** Other spreads that its mounts can be set to, and the one it is best at. */
-  otherSpreadsMm: z.array(rangeSchema).max(6).optional(),
-  likesMm: spanMm.optional(),
-  bars: z.strictObject({ from: z.number().int().min(1), to: z.number().int().max(8) }).optional(),
-  overhangMm: sizeMm.optional(),
-  besideMm: sizeMm.optional(),
+  otherSpreadsMm: z.optional(z.array(rangeSchema).check(z.maxLength(6))),
+  likesMm: z.optional(spanMm),
+  bars: z.optional(z.strictObject({ from: z.int().check(z.gte(1)), to: z.int().check(z.lte(8)) })),
+  overhangMm: z.optional(sizeMm),
+  besideMm: z.optional(sizeMm),
   /** How much of the channel each of its feet covers, along the bar. */
-  baseMm: spanMm.optional(),
+  baseMm: z.optional(spanMm),
   /** What holds it where it goes in a carrier: its own straps, a frame clamp, a wheel strap. */
-  inCarrier: nameSchema.optional(),
+  inCarrier: z.optional(nameSchema),
 })
 
 /**
@@ -51,9 +51,9 @@ const placeSchema = z.strictObject({
   xMm: positionMm,
   yMm: positionMm,
   zMm: sizeMm,
-  takes: z.array(gearKindSchema).min(1).max(kindsOf(GEAR_KINDS).length).optional(),
-  takesWidthMm: rangeSchema.optional(),
-  holesMm: z.array(rangeSchema).min(1).max(12).optional(),
+  takes: z.optional(z.array(gearKindSchema).check(z.minLength(1), z.maxLength(kindsOf(GEAR_KINDS).length))),
+  takesWidthMm: z.optional(rangeSchema),
+  holesMm: z.optional(z.array(rangeSchema).check(z.minLength(1), z.maxLength(12))),
 })
 export type Place = z.infer<typeof placeSchema>
 
@@ -65,8 +65,8 @@ const opensSchema = z.strictObject({
   toward: z.enum(['left', 'right', 'front', 'rear']),
   reachMm: spanMm,
   floorMm: sizeMm,
-  ladder: z.strictObject({ dropMm: rangeSchema, outMm: sizeMm }).optional(),
-  coverGapMm: sizeMm.optional(),
+  ladder: z.optional(z.strictObject({ dropMm: rangeSchema, outMm: sizeMm })),
+  coverGapMm: z.optional(sizeMm),
 })
 export type Opens = z.infer<typeof opensSchema>
 
@@ -86,46 +86,50 @@ export const gearSchema = z.strictObject({
   lengthMm: spanMm,
   widthMm: spanMm,
   heightMm: spanMm,
-  standMm: sizeMm.optional(),
+  standMm: z.optional(sizeMm),
   /** How far something of it hangs under its underside or stands over its top: bindings, a stem, a keel. */
-  hangsMm: sizeMm.optional(),
-  risesMm: sizeMm.optional(),
+  hangsMm: z.optional(sizeMm),
+  risesMm: z.optional(sizeMm),
   mass: gearMassSchema,
-  wetKg: massKg.optional(),
-  centreOfGravity: z.strictObject({ xMm: positionMm, yMm: positionMm, zMm: sizeMm }).optional(),
-  turns: z.array(turnSchema).min(1).max(4),
+  wetKg: z.optional(massKg),
+  centreOfGravity: z.optional(z.strictObject({ xMm: positionMm, yMm: positionMm, zMm: sizeMm })),
+  turns: z.array(turnSchema).check(z.minLength(1), z.maxLength(4)),
   onEdge: z.boolean(),
   when: whenSchema,
-  carries: z
-    .strictObject({
+  carries: z.optional(
+    z.strictObject({
       rated: ratedSchema,
-      places: z.array(placeSchema).max(24),
-      sleeps: z.number().int().min(0).max(8).optional(),
-    })
-    .optional(),
-  contactsMm: z
-    .strictObject({ along: z.array(positionMm).max(12), across: z.array(positionMm).max(12) })
-    .optional(),
+      places: z.array(placeSchema).check(z.maxLength(24)),
+      sleeps: z.optional(z.int().check(z.gte(0), z.lte(8))),
+    }),
+  ),
+  contactsMm: z.optional(
+    z.strictObject({
+      along: z.array(positionMm).check(z.maxLength(12)),
+      across: z.array(positionMm).check(z.maxLength(12)),
+    }),
+  ),
   /** Its outline from above at turn 0 about its middle, where that is finer than its box: convex, in order. */
-  outlineMm: z
-    .array(z.strictObject({ xMm: positionMm, yMm: positionMm }))
-    .min(3)
-    .max(40)
-    .refine((points) => isConvex(points.map(({ xMm, yMm }) => [xMm, yMm])), {
-      error: 'The outline must be convex, its corners in order around it.',
-    })
-    .optional(),
-  opens: opensSchema.optional(),
+  outlineMm: z.optional(
+    z.array(z.strictObject({ xMm: positionMm, yMm: positionMm })).check(
+      z.minLength(3),
+      z.maxLength(40),
+      z.refine((points) => isConvex(points.map(({ xMm, yMm }) => [xMm, yMm])), {
+        error: 'The outline must be convex, its corners in order around it.',
+      }),
+    ),
+  ),
+  opens: z.optional(opensSchema),
   fit: fitSchema,
-  gates: z.array(gateSchema).max(20).optional(),
-  fasteners: z.array(fastenerSchema).max(20).optional(),
-  work: workSchema.optional(),
-  maxKmH: speedKmH.optional(),
+  gates: z.optional(z.array(gateSchema).check(z.maxLength(20))),
+  fasteners: z.optional(z.array(fastenerSchema).check(z.maxLength(20))),
+  work: z.optional(workSchema),
+  maxKmH: z.optional(speedKmH),
   /** Drag area as its maker measured it; left out, it follows from shape and size. */
-  dragAreaM2: z.number().min(0).max(20).optional(),
-  price: money.optional(),
-  note: noteSchema.optional(),
-  known: knownSchema.optional(),
-  typed: typedSchema.optional(),
+  dragAreaM2: z.optional(z.number().check(z.gte(0), z.lte(20))),
+  price: z.optional(money),
+  note: z.optional(noteSchema),
+  known: z.optional(knownSchema),
+  typed: z.optional(typedSchema),
 })
 export type Gear = z.infer<typeof gearSchema>

@@ -1,23 +1,27 @@
 import '../units/no-eval'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
-const gap = z.number().min(0).max(2000)
+const gap = z.number().check(z.gte(0), z.lte(2000))
 
 /** How the shop works in the bay. Percent of the figure for each pass; km, days and months to the next check. */
 const bayRulesSchema = z.strictObject({
   tightening: z.enum(['tables', 'feel']),
   security: z.enum(['lockAndFlat', 'threadlocker', 'both']),
-  passesPercent: z.array(z.number().min(1).max(100)).min(1).max(5),
-  firstCheckKm: z.number().min(1).max(10_000),
-  firstCheckDays: z.number().int().min(1).max(365),
-  thenMonths: z.number().int().min(1).max(60),
+  passesPercent: z.array(z.number().check(z.gte(1), z.lte(100))).check(z.minLength(1), z.maxLength(5)),
+  firstCheckKm: z.number().check(z.gte(1), z.lte(10_000)),
+  firstCheckDays: z.int().check(z.gte(1), z.lte(365)),
+  thenMonths: z.int().check(z.gte(1), z.lte(60)),
   /** What a rubber strip shrinks by in use, and the lengths it is bought in. */
-  stripShrinkPercent: z.number().min(0).max(10),
-  stripStockMm: z.array(z.number().min(100).max(30_000)).min(1).max(6),
+  stripShrinkPercent: z.number().check(z.gte(0), z.lte(10)),
+  stripStockMm: z.array(z.number().check(z.gte(100), z.lte(30_000))).check(z.minLength(1), z.maxLength(6)),
   /** The cases of a test drive, each driven by itself. */
-  driveCases: z.array(z.string().trim().min(1).max(80)).min(1).max(12).optional(),
+  driveCases: z.optional(
+    z
+      .array(z.string().check(z.trim(), z.minLength(1), z.maxLength(80)))
+      .check(z.minLength(1), z.maxLength(12)),
+  ),
   /** How far a reading may lie from a single figure, percent; above it the joint is over. */
-  singleFigurePercent: z.number().min(1).max(25).optional(),
+  singleFigurePercent: z.optional(z.number().check(z.gte(1), z.lte(25))),
 })
 export type BayRules = z.infer<typeof bayRulesSchema>
 
@@ -59,12 +63,12 @@ export const houseRulesSchema = z.strictObject({
   parkedMissing: z.enum(['strict', 'ruleOfThree']),
   trailMissing: z.discriminatedUnion('school', [
     z.strictObject({ school: z.literal('strict') }),
-    z.strictObject({ school: z.literal('derate'), factor: z.number().positive().max(1) }),
+    z.strictObject({ school: z.literal('derate'), factor: z.number().check(z.positive(), z.lte(1)) }),
   ]),
   roofCounts: z.enum(['everything', 'load']),
   guess: z.discriminatedUnion('school', [
     z.strictObject({ school: z.literal('takeIt') }),
-    z.strictObject({ school: z.literal('margin'), percent: z.number().min(0).max(100) }),
+    z.strictObject({ school: z.literal('margin'), percent: z.number().check(z.gte(0), z.lte(100)) }),
     z.strictObject({ school: z.literal('weighIt') }),
   ]),
   spread: z.enum(['wide', 'nominal', 'clear']),
@@ -73,20 +77,20 @@ export const houseRulesSchema = z.strictObject({
   gapsMm: z.strictObject({ between: gap, hatch: gap, sunroof: gap, ceiling: gap }),
   tolerancesMm: z.strictObject({ parallel: gap, legs: gap }),
   /** How the shop ties down: pull in each strap, friction under the load, angle of the strap to the deck. */
-  straps: z
-    .strictObject({
-      pullN: z.number().positive().max(20_000),
-      friction: z.number().positive().max(1.5),
-      angleDeg: z.number().min(5).max(90),
-    })
-    .optional(),
-  bay: bayRulesSchema.optional(),
+  straps: z.optional(
+    z.strictObject({
+      pullN: z.number().check(z.positive(), z.lte(20_000)),
+      friction: z.number().check(z.positive(), z.lte(1.5)),
+      angleDeg: z.number().check(z.gte(5), z.lte(90)),
+    }),
+  ),
+  bay: z.optional(bayRulesSchema),
   /** How far a guessed mass may be off where nobody said: 19 times out of 20 within it. */
-  guessSpreadPercent: z.number().min(0).max(100).optional(),
+  guessSpreadPercent: z.optional(z.number().check(z.gte(0), z.lte(100))),
   /** What is to be found out in every job, though nothing on the load path hangs on it. */
-  mustLook: z.array(z.enum(ASIDE_LOOKS)).max(ASIDE_LOOKS.length).optional(),
+  mustLook: z.optional(z.array(z.enum(ASIDE_LOOKS)).check(z.maxLength(ASIDE_LOOKS.length))),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
-  localRules: z.string().max(60).optional(),
+  localRules: z.optional(z.string().check(z.maxLength(60))),
 })
 export type HouseRules = z.infer<typeof houseRulesSchema>
 

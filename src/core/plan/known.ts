@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { HOWS, type How } from '../kinds/how-known'
 import { kindsOf } from '../kinds/kind'
 
@@ -6,18 +6,18 @@ const howSchema = z.enum(kindsOf(HOWS))
 
 /** Another figure that somebody has for the same field, in its unit; `unused` says why it does not count. */
 const otherFigureSchema = z.strictObject({
-  value: z.number().min(-1e9).max(1e9),
+  value: z.number().check(z.gte(-1e9), z.lte(1e9)),
   by: howSchema,
-  says: z.string().max(80).optional(),
-  unused: z.string().max(200).optional(),
-  typed: z.string().max(60).optional(),
+  says: z.optional(z.string().check(z.maxLength(80))),
+  unused: z.optional(z.string().check(z.maxLength(200))),
+  typed: z.optional(z.string().check(z.maxLength(60))),
 })
 export type OtherFigure = z.infer<typeof otherFigureSchema>
 
 /** Beside an object's numbers: how each is known, by the name of its field, and what else is said of it. What is not listed was typed by somebody. */
 export const knownSchema = z.record(
-  z.string().max(60),
-  z.strictObject({ by: howSchema, others: z.array(otherFigureSchema).max(8).optional() }),
+  z.string().check(z.maxLength(60)),
+  z.strictObject({ by: howSchema, others: z.optional(z.array(otherFigureSchema).check(z.maxLength(8))) }),
 )
 export type Known = z.infer<typeof knownSchema>
 

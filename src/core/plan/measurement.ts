@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { massSchema } from './rating'
 import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from '../units/scalars'
 
@@ -24,9 +24,9 @@ export type MeasuredSubject = z.infer<typeof measuredSubjectSchema>
 const common = {
   id: idSchema,
   of: measuredSubjectSchema,
-  by: z.string().max(80).optional(),
-  on: daySchema.optional(),
-  typed: typedSchema.optional(),
+  by: z.optional(z.string().check(z.maxLength(80))),
+  on: z.optional(daySchema),
+  typed: z.optional(typedSchema),
 }
 
 /** Something measured on the vehicle, by whom and when: a length from datum to datum with every reading kept, a gauge that went in or not, or a mass. */
@@ -34,8 +34,8 @@ export const measurementSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('length'),
     ...common,
-    datum: z.string().max(160),
-    readingsMm: z.array(positionMm).min(1).max(40),
+    datum: z.string().check(z.maxLength(160)),
+    readingsMm: z.array(positionMm).check(z.minLength(1), z.maxLength(40)),
   }),
   z.strictObject({ kind: z.literal('gauge'), ...common, went: z.enum(['go', 'noGo']) }),
   z.strictObject({ kind: z.literal('mass'), ...common, mass: massSchema }),

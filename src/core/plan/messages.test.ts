@@ -1,8 +1,8 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { describe, expect, it } from 'vitest'
 import { fieldMessages, pathText } from './messages'
 
-const says = (schema: z.ZodType, value: unknown) => {
+const says = (schema: z.ZodMiniType, value: unknown) => {
   const read = schema.safeParse(value)
   return read.success ? [] : fieldMessages(read.error).map((message) => message.text)
 }
@@ -20,11 +20,11 @@ describe('where a fault is', () => {
 
 describe('what to do about it', () => {
   const thing = z.strictObject({
-    name: z.string().min(2).max(5),
-    kg: z.number().min(0).max(10),
-    over: z.number().positive(),
-    under: z.number().lt(3),
-    list: z.array(z.string()).min(1).max(2),
+    name: z.string().check(z.minLength(2), z.maxLength(5)),
+    kg: z.number().check(z.gte(0), z.lte(10)),
+    over: z.number().check(z.positive()),
+    under: z.number().check(z.lt(3)),
+    list: z.array(z.string()).check(z.minLength(1), z.maxLength(2)),
     side: z.enum(['left', 'right']),
     on: z.boolean(),
   })
@@ -58,12 +58,9 @@ describe('what to do about it', () => {
     ])
     expect(says(union, { kind: 'c' })).toEqual(['kind names no kind that this format knows.'])
     expect(says(z.union([z.string(), z.boolean()]), 5)).toEqual(['plan fits none of the forms allowed here.'])
-    expect(
-      says(
-        z.number().refine((n) => n % 2 === 0, 'It must be even.'),
-        3,
-      ),
-    ).toEqual(['plan: It must be even.'])
+    expect(says(z.number().check(z.refine((n) => n % 2 === 0, 'It must be even.')), 3)).toEqual([
+      'plan: It must be even.',
+    ])
     expect(says(z.iso.date(), 'soon')[0]).toMatch(/^plan is not right: /)
     expect(says(z.array(z.object({ n: z.number() })), [{ n: 1 }, { n: null }])).toEqual([
       '[1].n should be a number.',

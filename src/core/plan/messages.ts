@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 
 export interface FieldMessage {
   /** Where in the file: `racks[0].parts[1].count`. */
@@ -56,7 +56,7 @@ export const issueText = (issue: z.core.$ZodIssue): string =>
   issue.code === 'custom' ? issue.message : `It ${fix(issue)}`
 
 /** A schema's complaints as field and sentence, in the order of the file. */
-export function fieldMessages(error: z.ZodError): FieldMessage[] {
+export function fieldMessages(error: z.core.$ZodError): FieldMessage[] {
   return error.issues.map((issue) => {
     const path = pathText(issue.path)
     const text = issue.code === 'custom' ? `${path}: ${issue.message}` : `${path} ${fix(issue)}`

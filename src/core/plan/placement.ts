@@ -1,6 +1,6 @@
 import { mountSchema, rangeSchema } from '../kinds/mount'
 import { whenSchema } from '../kinds/when'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { turnSchema } from './gear'
 import { gearMassSchema } from './gear-mass'
 import { massSchema, ratedSchema } from './rating'
@@ -25,23 +25,27 @@ export const loadSchema = z.strictObject({
   name: nameSchema,
   when: whenSchema,
   /** Where it lies, from the thing's own middle as at turn 0; left out, at the thing's centre of gravity. */
-  atMm: z.strictObject({ xMm: positionMm, yMm: positionMm }).optional(),
+  atMm: z.optional(z.strictObject({ xMm: positionMm, yMm: positionMm })),
   what: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('mass'), mass: gearMassSchema }),
     z.strictObject({
       kind: z.literal('fluid'),
       fluid: z.enum(['petrol', 'diesel', 'water']),
-      litres: z.number().min(0).max(5000),
-      typed: typedSchema.optional(),
+      litres: z.number().check(z.gte(0), z.lte(5000)),
+      typed: z.optional(typedSchema),
     }),
-    z.strictObject({ kind: z.literal('people'), count: z.number().int().min(0).max(12), each: massSchema }),
+    z.strictObject({
+      kind: z.literal('people'),
+      count: z.int().check(z.gte(0), z.lte(12)),
+      each: massSchema,
+    }),
   ]),
 })
 export type Load = z.infer<typeof loadSchema>
 
 /** What a thing stands on or hangs from. */
 export const hostSchema = z.discriminatedUnion('on', [
-  z.strictObject({ on: z.literal('bars'), barIds: z.array(idSchema).min(1).max(12) }),
+  z.strictObject({ on: z.literal('bars'), barIds: z.array(idSchema).check(z.minLength(1), z.maxLength(12)) }),
   z.strictObject({ on: z.literal('deck'), rackId: idSchema }),
   z.strictObject({ on: z.literal('panel'), rackId: idSchema, side: z.enum(['left', 'right']), zMm: sizeMm }),
   z.strictObject({ on: z.literal('ladder'), rackId: idSchema }),
@@ -67,17 +71,17 @@ export const adapterSchema = z.strictObject({
   mount: mountSchema,
   gives: adapterGivesSchema,
   rated: ratedSchema,
-  spreadMm: rangeSchema.optional(),
-  price: money.optional(),
+  spreadMm: z.optional(rangeSchema),
+  price: z.optional(money),
 })
 export type Adapter = z.infer<typeof adapterSchema>
 
 /** What was chosen to hold a thing where its own box of fittings does not do: each only where it is needed. */
 export const fittingSchema = z.strictObject({
-  adapter: adapterSchema.optional(),
-  boltMm: spanMm.optional(),
-  nutSlotMm: spanMm.optional(),
-  hole: z.number().int().min(0).max(11).optional(),
+  adapter: z.optional(adapterSchema),
+  boltMm: z.optional(spanMm),
+  nutSlotMm: z.optional(spanMm),
+  hole: z.optional(z.int().check(z.gte(0), z.lte(11))),
 })
 export type Fitting = z.infer<typeof fittingSchema>
 
@@ -86,8 +90,8 @@ export const linesSchema = z.strictObject({ bow: z.boolean(), stern: z.boolean()
 
 /** The straps planned over or round a thing, and the working load limit on their label where one was read. */
 export const strapsSchema = z.strictObject({
-  count: z.number().int().min(0).max(40),
-  eachKg: massKg.optional(),
+  count: z.int().check(z.gte(0), z.lte(40)),
+  eachKg: z.optional(massKg),
 })
 export type Straps = z.infer<typeof strapsSchema>
 
@@ -104,12 +108,12 @@ export const placementSchema = z.strictObject({
   turn: turnSchema,
   onEdge: z.boolean(),
   when: whenSchema,
-  loads: z.array(loadSchema).max(40),
-  fitting: fittingSchema.optional(),
-  lines: linesSchema.optional(),
-  straps: strapsSchema.optional(),
-  status: statusSchema.optional(),
-  typed: typedSchema.optional(),
+  loads: z.array(loadSchema).check(z.maxLength(40)),
+  fitting: z.optional(fittingSchema),
+  lines: z.optional(linesSchema),
+  straps: z.optional(strapsSchema),
+  status: z.optional(statusSchema),
+  typed: z.optional(typedSchema),
 })
 export type Placement = z.infer<typeof placementSchema>
 
@@ -122,38 +126,39 @@ export const clearanceSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   heightMm: sizeMm,
-  typed: typedSchema.optional(),
+  typed: z.optional(typedSchema),
 })
 export type Clearance = z.infer<typeof clearanceSchema>
 
 export const useSchema = z.strictObject({
-  roadKmH: z.number().min(0).max(300),
-  trailKmH: z.number().min(0).max(200),
-  trailPitchDeg: z.number().min(0).max(60),
-  trailRollDeg: z.number().min(0).max(60),
-  snowKgPerM2: z.number().min(0).max(500),
-  occupants: z.array(occupantSchema).max(20),
+  roadKmH: z.number().check(z.gte(0), z.lte(300)),
+  trailKmH: z.number().check(z.gte(0), z.lte(200)),
+  trailPitchDeg: z.number().check(z.gte(0), z.lte(60)),
+  trailRollDeg: z.number().check(z.gte(0), z.lte(60)),
+  snowKgPerM2: z.number().check(z.gte(0), z.lte(500)),
+  occupants: z.array(occupantSchema).check(z.maxLength(20)),
 })
 export type Use = z.infer<typeof useSchema>
 
 export const jobSchema = z.strictObject({
   name: nameSchema,
-  number: z.string().max(40).optional(),
-  customer: z.string().max(120).optional(),
-  due: z.iso.date().optional(),
-  note: z.string().max(4000).optional(),
+  number: z.optional(z.string().check(z.maxLength(40))),
+  customer: z.optional(z.string().check(z.maxLength(120))),
+  due: z.optional(z.iso.date()),
+  note: z.optional(z.string().check(z.maxLength(4000))),
   /** How the car was when it came, who took it in and on which day. */
-  came: z
-    .strictObject({
-      on: z.iso.date().optional(),
-      by: z.string().max(80).optional(),
-      condition: z.string().max(2000).optional(),
+  came: z.optional(
+    z.strictObject({
+      on: z.optional(z.iso.date()),
+      by: z.optional(z.string().check(z.maxLength(80))),
+      condition: z.optional(z.string().check(z.maxLength(2000))),
       /** Pictures of it, by the id under which they are kept beside the plan. */
-      pictures: z
-        .array(z.strictObject({ id: idSchema, words: z.string().max(200) }))
-        .max(12)
-        .optional(),
-    })
-    .optional(),
+      pictures: z.optional(
+        z
+          .array(z.strictObject({ id: idSchema, words: z.string().check(z.maxLength(200)) }))
+          .check(z.maxLength(12)),
+      ),
+    }),
+  ),
 })
 export type Job = z.infer<typeof jobSchema>

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { houseRulesSchema } from './house'
 import { gearSchema } from './gear'
 import { asideSchema } from './aside'
@@ -30,14 +30,14 @@ export const planShape = z.strictObject({
   job: jobSchema,
   car: carSchema,
   vehicle: vehicleSchema,
-  racks: z.array(rackSchema).max(MOST.racks),
-  gear: z.array(gearSchema).max(MOST.gear),
-  placements: z.array(placementSchema).max(MOST.placements),
+  racks: z.array(rackSchema).check(z.maxLength(MOST.racks)),
+  gear: z.array(gearSchema).check(z.maxLength(MOST.gear)),
+  placements: z.array(placementSchema).check(z.maxLength(MOST.placements)),
   use: useSchema,
-  clearances: z.array(clearanceSchema).max(MOST.clearances),
-  measurements: z.array(measurementSchema).max(MOST.measurements),
+  clearances: z.array(clearanceSchema).check(z.maxLength(MOST.clearances)),
+  measurements: z.array(measurementSchema).check(z.maxLength(MOST.measurements)),
   rules: houseRulesSchema,
-  setAside: z.array(asideSchema).max(MOST.setAside).optional(),
-  note: noteSchema.optional(),
+  setAside: z.optional(z.array(asideSchema).check(z.maxLength(MOST.setAside))),
+  note: z.optional(noteSchema),
 })
 export type Plan = z.infer<typeof planShape>

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { channelSchema, mountSchema, rangeSchema } from '../kinds/mount'
@@ -31,48 +31,52 @@ const pilotTooLarge = (pilotMm?: number, finalMm?: number): boolean =>
 const holeSchema = z
   .strictObject({
     name: nameSchema,
-    pilotMm: spanMm.optional(),
-    finalMm: spanMm.optional(),
-    operations: z.array(nameSchema).max(10).optional(),
+    pilotMm: z.optional(spanMm),
+    finalMm: z.optional(spanMm),
+    operations: z.optional(z.array(nameSchema).check(z.maxLength(10))),
   })
-  .refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), { path: ['pilotMm'], error: PILOT })
+  .check(
+    z.refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), { path: ['pilotMm'], error: PILOT }),
+  )
 
 /**
  * What a kit's sheet says it is for. Left out: the sheet is silent. `needs` are things the vehicle must have
  * besides; a rail shape may need an adapter of its own, by name.
  */
 const kitSchema = z.strictObject({
-  bodies: z.array(bodySchema).max(kindsOf(BODIES).length).optional(),
-  years: z.strictObject({ from: z.number().int(), to: z.number().int().optional() }).optional(),
-  doors: z.array(z.number().int().min(1).max(8)).max(8).optional(),
-  trims: z.array(nameSchema).max(20).optional(),
-  railShapes: z
-    .array(z.strictObject({ shape: nameSchema, adapter: nameSchema.optional() }))
-    .max(10)
-    .optional(),
-  needs: z.array(nameSchema).max(10).optional(),
-  drills: z
-    .strictObject({
-      holes: z.number().int().min(1),
-      reversible: z.boolean(),
-      pilotMm: spanMm.optional(),
-      finalMm: spanMm.optional(),
-      /** Holes of other sizes than the rest, or with work of their own. */
-      each: z.array(holeSchema).max(40).optional(),
-      /** What is drilled through, from outside in. */
-      layers: z.array(nameSchema).max(6).optional(),
-      template: nameSchema.optional(),
-      seal: nameSchema.optional(),
-      paint: nameSchema.optional(),
-    })
-    .refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), {
-      path: ['pilotMm'],
-      error: PILOT,
-    })
-    .optional(),
-  singleUse: z.string().max(200).optional(),
-  cannotUndo: z.string().max(200).optional(),
-  removableTop: z.enum(['stays', 'liftsByOne', 'liftsByTwo']).optional(),
+  bodies: z.optional(z.array(bodySchema).check(z.maxLength(kindsOf(BODIES).length))),
+  years: z.optional(z.strictObject({ from: z.int(), to: z.optional(z.int()) })),
+  doors: z.optional(z.array(z.int().check(z.gte(1), z.lte(8))).check(z.maxLength(8))),
+  trims: z.optional(z.array(nameSchema).check(z.maxLength(20))),
+  railShapes: z.optional(
+    z.array(z.strictObject({ shape: nameSchema, adapter: z.optional(nameSchema) })).check(z.maxLength(10)),
+  ),
+  needs: z.optional(z.array(nameSchema).check(z.maxLength(10))),
+  drills: z.optional(
+    z
+      .strictObject({
+        holes: z.int().check(z.gte(1)),
+        reversible: z.boolean(),
+        pilotMm: z.optional(spanMm),
+        finalMm: z.optional(spanMm),
+        /** Holes of other sizes than the rest, or with work of their own. */
+        each: z.optional(z.array(holeSchema).check(z.maxLength(40))),
+        /** What is drilled through, from outside in. */
+        layers: z.optional(z.array(nameSchema).check(z.maxLength(6))),
+        template: z.optional(nameSchema),
+        seal: z.optional(nameSchema),
+        paint: z.optional(nameSchema),
+      })
+      .check(
+        z.refine(({ pilotMm, finalMm }) => !pilotTooLarge(pilotMm, finalMm), {
+          path: ['pilotMm'],
+          error: PILOT,
+        }),
+      ),
+  ),
+  singleUse: z.optional(z.string().check(z.maxLength(200))),
+  cannotUndo: z.optional(z.string().check(z.maxLength(200))),
+  removableTop: z.optional(z.enum(['stays', 'liftsByOne', 'liftsByTwo'])),
 })
 export type Kit = z.infer<typeof kitSchema>
 
@@ -81,21 +85,21 @@ export const partSchema = z.strictObject({
   id: idSchema,
   role: partRoleSchema,
   name: nameSchema,
-  count: z.number().int().min(1).max(64),
+  count: z.int().check(z.gte(1), z.lte(64)),
   eachKg: massKg,
   rated: ratedSchema,
-  price: money.optional(),
+  price: z.optional(money),
   /** The attachments it may be used over; left out when its sheet does not say. */
-  suits: z.array(attachmentKindSchema).max(kindsOf(ATTACHMENTS).length).optional(),
+  suits: z.optional(z.array(attachmentKindSchema).check(z.maxLength(kindsOf(ATTACHMENTS).length))),
   /** How it is held by what it stands in, where that is a channel or a section. */
-  mount: mountSchema.optional(),
-  kit: kitSchema.optional(),
+  mount: z.optional(mountSchema),
+  kit: z.optional(kitSchema),
   /** What each of it holds against being pulled up. */
-  tension: z.strictObject({ eachKg: limitKg, source: sourceSchema }).optional(),
-  fasteners: z.array(fastenerSchema).max(40).optional(),
-  work: workSchema.optional(),
-  known: knownSchema.optional(),
-  typed: typedSchema.optional(),
+  tension: z.optional(z.strictObject({ eachKg: limitKg, source: sourceSchema })),
+  fasteners: z.optional(z.array(fastenerSchema).check(z.maxLength(40))),
+  work: z.optional(workSchema),
+  known: z.optional(knownSchema),
+  typed: z.optional(typedSchema),
 })
 export type Part = z.infer<typeof partSchema>
 
@@ -109,27 +113,27 @@ const profileSchema = z.strictObject({
   kind: profileKindSchema,
   widthMm: spanMm,
   heightMm: spanMm,
-  wallMm: spanMm.optional(),
-  section: z
-    .discriminatedUnion('known', [
+  wallMm: z.optional(spanMm),
+  section: z.optional(
+    z.discriminatedUnion('known', [
       z.strictObject({ known: z.literal('solid') }),
       z.strictObject({
         known: z.literal('figures'),
-        iMm4: z.number().positive().max(1e9),
-        wMm3: z.number().positive().max(1e8),
+        iMm4: z.number().check(z.positive(), z.lte(1e9)),
+        wMm3: z.number().check(z.positive(), z.lte(1e8)),
       }),
-    ])
-    .optional(),
-  material: z
-    .strictObject({
+    ]),
+  ),
+  material: z.optional(
+    z.strictObject({
       name: nameSchema,
-      eGPa: z.number().positive().max(1000),
-      yieldMPa: z.number().positive().max(5000).optional(),
-    })
-    .optional(),
-  channel: channelSchema.optional(),
+      eGPa: z.number().check(z.positive(), z.lte(1000)),
+      yieldMPa: z.optional(z.number().check(z.positive(), z.lte(5000))),
+    }),
+  ),
+  channel: z.optional(channelSchema),
   /** A groove along its underside in which the feet stand and strips set them. */
-  underChannel: channelSchema.optional(),
+  underChannel: z.optional(channelSchema),
 })
 export type Profile = z.infer<typeof profileSchema>
 
@@ -147,36 +151,38 @@ export const barSchema = z
     xMm: positionMm,
     lengthMm: spanMm,
     usableMm: spanMm,
-    capMm: sizeMm.optional(),
+    capMm: z.optional(sizeMm),
     riseMm: sizeMm,
     profile: profileSchema,
-    feetYMm: z.array(positionMm).min(2).max(6),
+    feetYMm: z.array(positionMm).check(z.minLength(2), z.maxLength(6)),
     /** What its feet stand on where that is not what the rest of the rack stands on. */
-    attachmentId: idSchema.optional(),
+    attachmentId: z.optional(idSchema),
     /** What this bar alone weighs where bars of a set differ. */
-    kg: massKg.optional(),
+    kg: z.optional(massKg),
     /** Where its top was taped instead of its underside: the rise follows from it. */
-    topMm: sizeMm.optional(),
+    topMm: z.optional(sizeMm),
     /** One end's foot is fixed to the bar, and the other is set along it. */
-    fixedEnd: z.enum(['left', 'right']).optional(),
+    fixedEnd: z.optional(z.enum(['left', 'right'])),
     /** Left free to slide in its feet, as one end of a rack over cab and bed is. */
-    slides: z.boolean().optional(),
-    known: knownSchema.optional(),
-    typed: typedSchema.optional(),
+    slides: z.optional(z.boolean()),
+    known: z.optional(knownSchema),
+    typed: z.optional(typedSchema),
   })
-  .refine((bar) => bar.usableMm <= bar.lengthMm, {
-    path: ['usableMm'],
-    error: 'A bar cannot offer more width than it is long.',
-  })
-  .refine(
-    ({ topMm, riseMm, profile }) =>
-      topMm === undefined || Math.abs(topMm - riseMm - profile.heightMm) < SAME_MM,
-    { path: ['topMm'], error: 'Top and underside of a bar are its profile’s height apart.' },
+  .check(
+    z.refine((bar) => bar.usableMm <= bar.lengthMm, {
+      path: ['usableMm'],
+      error: 'A bar cannot offer more width than it is long.',
+    }),
+    z.refine(
+      ({ topMm, riseMm, profile }) =>
+        topMm === undefined || Math.abs(topMm - riseMm - profile.heightMm) < SAME_MM,
+      { path: ['topMm'], error: 'Top and underside of a bar are its profile’s height apart.' },
+    ),
+    z.refine((bar) => bar.feetYMm.every((y, i) => i === 0 || y > (bar.feetYMm[i - 1] ?? y)), {
+      path: ['feetYMm'],
+      error: 'List the feet from left to right, each at its own place.',
+    }),
   )
-  .refine((bar) => bar.feetYMm.every((y, i) => i === 0 || y > (bar.feetYMm[i - 1] ?? y)), {
-    path: ['feetYMm'],
-    error: 'List the feet from left to right, each at its own place.',
-  })
 export type Bar = z.infer<typeof barSchema>
 
 /** A bar at another height: its underside over what it is measured from, mm. What was taped to its top holds no longer. */
@@ -192,13 +198,13 @@ const deckSchema = z.strictObject({
   widthMm: spanMm,
   heightMm: spanMm,
   /** The mouth of the slots between its slats. */
-  slatSlotMm: spanMm.optional(),
+  slatSlotMm: z.optional(spanMm),
   /** What its thickness is on top of, where that is not the bars' tops: bars that lie in it have it from their underside. */
-  from: z.enum(['barTop', 'barUnderside']).optional(),
+  from: z.optional(z.enum(['barTop', 'barUnderside'])),
 })
 export type Deck = z.infer<typeof deckSchema>
 
-const markText = z.string().min(1).max(20)
+const markText = z.string().check(z.minLength(1), z.maxLength(20))
 
 /**
  * A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, as a length or as the mark printed
@@ -207,63 +213,72 @@ const markText = z.string().min(1).max(20)
 const fitSheetRowSchema = z
   .strictObject({
     profile: profileKindSchema,
-    towerMm: z.strictObject({ front: spanMm, rear: spanMm }).optional(),
-    towerMarks: z.strictObject({ front: markText, rear: markText }).optional(),
-    xMm: z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm }).optional(),
-    spreadMm: rangeSchema.optional(),
+    towerMm: z.optional(z.strictObject({ front: spanMm, rear: spanMm })),
+    towerMarks: z.optional(z.strictObject({ front: markText, rear: markText })),
+    xMm: z.optional(z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm })),
+    spreadMm: z.optional(rangeSchema),
     /** Why its spread does not count though the sheet has it. */
-    spreadUnused: z.string().max(200).optional(),
+    spreadUnused: z.optional(z.string().check(z.maxLength(200))),
   })
-  .refine(({ towerMm, towerMarks }) => towerMm !== undefined || towerMarks !== undefined, {
-    path: ['towerMm'],
-    error: 'A row gives the tower spacing, as lengths or as marks.',
-  })
+  .check(
+    z.refine(({ towerMm, towerMarks }) => towerMm !== undefined || towerMarks !== undefined, {
+      path: ['towerMm'],
+      error: 'A row gives the tower spacing, as lengths or as marks.',
+    }),
+  )
 
 const common = {
   id: idSchema,
   name: nameSchema,
   attachmentId: idSchema,
-  parts: z.array(partSchema).min(1).max(20),
+  parts: z.array(partSchema).check(z.minLength(1), z.maxLength(20)),
   /** How wide a foot is along its bar: clamps stand clear of it, and an overhang is taped from its edge. */
-  footWidthMm: sizeMm.optional(),
-  fitSheet: z
-    .strictObject({ source: sourceSchema, rows: z.array(fitSheetRowSchema).min(1).max(12) })
-    .optional(),
-  gates: z.array(gateSchema).max(20).optional(),
-  note: z.string().max(2000).optional(),
-  status: statusSchema.optional(),
-  known: knownSchema.optional(),
-  typed: typedSchema.optional(),
+  footWidthMm: z.optional(sizeMm),
+  fitSheet: z.optional(
+    z.strictObject({
+      source: sourceSchema,
+      rows: z.array(fitSheetRowSchema).check(z.minLength(1), z.maxLength(12)),
+    }),
+  ),
+  gates: z.optional(z.array(gateSchema).check(z.maxLength(20))),
+  note: z.optional(z.string().check(z.maxLength(2000))),
+  status: z.optional(statusSchema),
+  known: z.optional(knownSchema),
+  typed: z.optional(typedSchema),
 }
 
 export const rackSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('bars'), ...common, bars: z.array(barSchema).min(1).max(8) }),
+  z.strictObject({
+    kind: z.literal('bars'),
+    ...common,
+    bars: z.array(barSchema).check(z.minLength(1), z.maxLength(8)),
+  }),
   z.strictObject({
     kind: z.literal('platform'),
     ...common,
-    bars: z.array(barSchema).min(2).max(8),
+    bars: z.array(barSchema).check(z.minLength(2), z.maxLength(8)),
     deck: deckSchema,
   }),
   z.strictObject({
     kind: z.literal('bed'),
     ...common,
-    bars: z.array(barSchema).min(1).max(8),
-    deck: deckSchema.optional(),
+    bars: z.array(barSchema).check(z.minLength(1), z.maxLength(8)),
+    deck: z.optional(deckSchema),
     sideHeightMm: sizeMm,
     /** The holes of its side panels. */
-    panelGrid: z
-      .strictObject({
+    panelGrid: z.optional(
+      z.strictObject({
         pitchMm: spanMm,
-        columns: z.number().int().min(1).max(200),
-        rows: z.number().int().min(1).max(60),
-      })
-      .optional(),
+        columns: z.int().check(z.gte(1), z.lte(200)),
+        rows: z.int().check(z.gte(1), z.lte(60)),
+      }),
+    ),
   }),
   z.strictObject({
     kind: z.literal('frame'),
     ...common,
-    bars: z.array(barSchema).min(2).max(8),
-    deck: deckSchema.optional(),
+    bars: z.array(barSchema).check(z.minLength(2), z.maxLength(8)),
+    deck: z.optional(deckSchema),
   }),
   z.strictObject({
     kind: z.literal('ladder'),

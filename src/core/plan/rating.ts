@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { basisSchema } from '../kinds/basis'
 import { READ_FROM } from '../kinds/how-known'
 import { gearKindSchema } from '../kinds/gear-kind'
@@ -16,9 +16,9 @@ import {
 /** Where a figure was read. `told` is hearsay: shown as such. */
 export const sourceSchema = z.strictObject({
   kind: z.enum(READ_FROM),
-  text: z.string().max(200).optional(),
-  page: z.string().max(40).optional(),
-  on: daySchema.optional(),
+  text: z.optional(z.string().check(z.maxLength(200))),
+  page: z.optional(z.string().check(z.maxLength(40))),
+  on: z.optional(daySchema),
 })
 export type Source = z.infer<typeof sourceSchema>
 
@@ -31,19 +31,19 @@ export const ratingSchema = z.strictObject({
   state: stateSchema,
   kg: limitKg,
   per: z.enum(['set', 'each']),
-  counts: z.enum(['load', 'everything']).optional(),
-  gearKind: gearKindSchema.optional(),
-  upToKmH: speedKmH.optional(),
+  counts: z.optional(z.enum(['load', 'everything'])),
+  gearKind: z.optional(gearKindSchema),
+  upToKmH: z.optional(speedKmH),
   source: sourceSchema,
   /** Why it does not count though it stands somewhere: another figure for the same was taken. */
-  unused: z.string().max(200).optional(),
-  typed: typedSchema.optional(),
+  unused: z.optional(z.string().check(z.maxLength(200))),
+  typed: z.optional(typedSchema),
 })
 export type Rating = z.infer<typeof ratingSchema>
 
 /** A part's own ratings, possibly none yet; or the statement that its sheet rates it together with another part. */
 export const ratedSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('own'), ratings: z.array(ratingSchema).max(40) }),
+  z.strictObject({ by: z.literal('own'), ratings: z.array(ratingSchema).check(z.maxLength(40)) }),
   z.strictObject({ by: z.literal('with'), what: nameSchema, source: sourceSchema }),
 ])
 export type Rated = z.infer<typeof ratedSchema>
@@ -59,8 +59,8 @@ export function inUse(ratings: readonly Rating[]): readonly Rating[] {
 export const massSchema = z.strictObject({
   kg: massKg,
   basis: basisSchema,
-  by: z.string().max(80).optional(),
-  spreadPercent: z.number().min(0).max(100).optional(),
-  typed: typedSchema.optional(),
+  by: z.optional(z.string().check(z.maxLength(80))),
+  spreadPercent: z.optional(z.number().check(z.gte(0), z.lte(100))),
+  typed: z.optional(typedSchema),
 })
 export type Mass = z.infer<typeof massSchema>

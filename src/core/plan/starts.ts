@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema } from '../units/scalars'
 import type { Gear } from './gear'
 import { isStart, isUnsure, knownWithout, type Known } from './known'
@@ -9,7 +9,7 @@ import { barsOf } from './rack'
 export const startSchema = z.strictObject({
   of: z.enum(['vehicle', 'attachment', 'obstacle', 'rack', 'part', 'bar', 'gear']),
   id: idSchema,
-  field: z.string().min(1).max(60),
+  field: z.string().check(z.minLength(1), z.maxLength(60)),
 })
 export type Start = z.infer<typeof startSchema>
 

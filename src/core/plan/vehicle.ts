@@ -1,5 +1,5 @@
 import { unionOf } from '../kinds/union'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { bodySchema } from '../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
@@ -10,11 +10,11 @@ import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema }
 const common = {
   id: idSchema,
   name: nameSchema,
-  known: knownSchema.optional(),
-  typed: typedSchema.optional(),
+  known: z.optional(knownSchema),
+  typed: z.optional(typedSchema),
 }
 const onRoof = { ...common, rated: ratedSchema }
-const offRoof = { ...common, ratings: z.array(ratingSchema).max(40) }
+const offRoof = { ...common, ratings: z.array(ratingSchema).check(z.maxLength(40)) }
 
 /**
  * What holds a rack. The kinds on the roof may be rated with it and pass their load on to it; the others have figures of
@@ -43,8 +43,8 @@ const tailLoadSchema = z.strictObject({
   mass: massSchema,
   xMm: positionMm,
   zMm: sizeMm,
-  box: z.strictObject({ lengthMm: spanMm, widthMm: spanMm, heightMm: spanMm }).optional(),
-  typed: typedSchema.optional(),
+  box: z.optional(z.strictObject({ lengthMm: spanMm, widthMm: spanMm, heightMm: spanMm })),
+  typed: z.optional(typedSchema),
 })
 export type TailLoad = z.infer<typeof tailLoadSchema>
 
@@ -56,9 +56,9 @@ export const vehicleSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   body: bodySchema,
-  years: z.strictObject({ from: z.number().int(), to: z.number().int().optional() }).optional(),
-  doors: z.number().int().min(1).max(8).optional(),
-  trim: z.string().max(80).optional(),
+  years: z.optional(z.strictObject({ from: z.int(), to: z.optional(z.int()) })),
+  doors: z.optional(z.int().check(z.gte(1), z.lte(8))),
+  trim: z.optional(z.string().check(z.maxLength(80))),
   lengthMm: spanMm,
   widthMm: spanMm,
   heightMm: spanMm,
@@ -66,28 +66,28 @@ export const vehicleSchema = z.strictObject({
   frontOverhangMm: sizeMm,
   noseToScreenMm: sizeMm,
   wheelRadiusMm: spanMm,
-  trackMm: z.strictObject({ front: spanMm, rear: spanMm }).optional(),
-  kerbKg: massKg.optional(),
-  grossKg: massKg.optional(),
-  axleLimitKg: z.strictObject({ front: massKg, rear: massKg }).optional(),
-  centreOfGravity: z
-    .discriminatedUnion('known', [
+  trackMm: z.optional(z.strictObject({ front: spanMm, rear: spanMm })),
+  kerbKg: z.optional(massKg),
+  grossKg: z.optional(massKg),
+  axleLimitKg: z.optional(z.strictObject({ front: massKg, rear: massKg })),
+  centreOfGravity: z.optional(
+    z.discriminatedUnion('known', [
       z.strictObject({ known: z.literal('position'), xMm: positionMm, heightMm: spanMm }),
       z.strictObject({ known: z.literal('height'), heightMm: spanMm }),
       z.strictObject({
         known: z.literal('stability'),
-        frontShare: z.number().min(0).max(1),
-        staticStabilityFactor: z.number().positive().max(5),
+        frontShare: z.number().check(z.gte(0), z.lte(1)),
+        staticStabilityFactor: z.number().check(z.positive(), z.lte(5)),
       }),
-    ])
-    .optional(),
+    ]),
+  ),
   /** What drives it, and how much of the energy in the tank or battery reaches the road. */
-  drive: z
-    .strictObject({
+  drive: z.optional(
+    z.strictObject({
       energy: z.enum(['petrol', 'diesel', 'battery']),
-      efficiencyPercent: z.number().min(1).max(100).optional(),
-    })
-    .optional(),
+      efficiencyPercent: z.optional(z.number().check(z.gte(1), z.lte(100))),
+    }),
+  ),
   roof: z.strictObject({
     fromXMm: positionMm,
     toXMm: positionMm,
@@ -95,24 +95,21 @@ export const vehicleSchema = z.strictObject({
     halfWidthRearMm: spanMm,
     crownMm: sizeMm,
     /** The roof's skin over the ground where the overall height is of something else. */
-    skinZMm: spanMm.optional(),
-    ratings: z.array(ratingSchema).max(40),
+    skinZMm: z.optional(spanMm),
+    ratings: z.array(ratingSchema).check(z.maxLength(40)),
   }),
   /** What it has and has not, as kits ask for it. */
-  facts: z
-    .array(z.strictObject({ what: nameSchema, has: z.boolean() }))
-    .max(30)
-    .optional(),
+  facts: z.optional(z.array(z.strictObject({ what: nameSchema, has: z.boolean() })).check(z.maxLength(30))),
   /** What hangs at its tail while it drives: a carrier on the bumper, a trailer's nose weight on the ball. */
-  tail: z.array(tailLoadSchema).max(8).optional(),
+  tail: z.optional(z.array(tailLoadSchema).check(z.maxLength(8))),
   /** Where a pickup's cab ends: its rear wall. */
-  cabWallXMm: positionMm.optional(),
-  attachments: z.array(attachmentSchema).max(20),
-  obstacles: z.array(obstacleSchema).max(40),
-  source: sourceSchema.optional(),
-  note: z.string().max(4000).optional(),
-  known: knownSchema.optional(),
-  typed: typedSchema.optional(),
+  cabWallXMm: z.optional(positionMm),
+  attachments: z.array(attachmentSchema).check(z.maxLength(20)),
+  obstacles: z.array(obstacleSchema).check(z.maxLength(40)),
+  source: z.optional(sourceSchema),
+  note: z.optional(z.string().check(z.maxLength(4000))),
+  known: z.optional(knownSchema),
+  typed: z.optional(typedSchema),
 })
 export type Vehicle = z.infer<typeof vehicleSchema>
 

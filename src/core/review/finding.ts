@@ -1,5 +1,5 @@
 import type { Aside } from '../plan/aside'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { stateSchema, type State } from '../units/scalars'
 import type { Ask } from './ask'
 import type { Amount, Phrase } from '../units/phrase'
@@ -56,15 +56,15 @@ export const IN_STATE: Readonly<Record<State, string>> = {
 
 /** What a finding may be about, by its id in the plan or the survey; things are listed, for there may be several. */
 const subjectSchema = z.strictObject({
-  layerId: z.string().optional(),
-  rackId: z.string().optional(),
-  barId: z.string().optional(),
-  footId: z.string().optional(),
-  clearanceId: z.string().optional(),
-  obstacleId: z.string().optional(),
-  partId: z.string().optional(),
-  measurementId: z.string().optional(),
-  placementIds: z.array(z.string()).readonly(),
+  layerId: z.optional(z.string()),
+  rackId: z.optional(z.string()),
+  barId: z.optional(z.string()),
+  footId: z.optional(z.string()),
+  clearanceId: z.optional(z.string()),
+  obstacleId: z.optional(z.string()),
+  partId: z.optional(z.string()),
+  measurementId: z.optional(z.string()),
+  placementIds: z.readonly(z.array(z.string())),
 })
 
 /** What a finding says of itself in a file as in the program: its own id, how grave, by which rule, of which state. */

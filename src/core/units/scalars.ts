@@ -1,32 +1,37 @@
 import './no-eval'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 /**
  * The numbers a plan is made of. Every field's name ends in its unit (Mm, Kg, Nm, Deg, KmH), and these bounds
  * are far outside any vehicle: they only keep rubbish and overflow out.
  */
-export const positionMm = z.number().min(-30_000).max(30_000)
-export const sizeMm = z.number().min(0).max(30_000)
-export const spanMm = z.number().positive().max(30_000)
-export const massKg = z.number().min(0).max(20_000)
+export const positionMm = z.number().check(z.gte(-30_000), z.lte(30_000))
+export const sizeMm = z.number().check(z.gte(0), z.lte(30_000))
+export const spanMm = z.number().check(z.positive(), z.lte(30_000))
+export const massKg = z.number().check(z.gte(0), z.lte(20_000))
 /** A figure of 0 is a figure: nothing is allowed there. */
-export const limitKg = z.number().min(0).max(20_000)
-export const speedKmH = z.number().min(0).max(300)
-export const money = z.number().min(0).max(1_000_000)
+export const limitKg = z.number().check(z.gte(0), z.lte(20_000))
+export const speedKmH = z.number().check(z.gte(0), z.lte(300))
+export const money = z.number().check(z.gte(0), z.lte(1_000_000))
 
 export const idSchema = z
   .string()
-  .min(1)
-  .max(80)
-  .regex(/^[A-Za-z0-9][A-Za-z0-9._:-]*$/, 'An id is letters, digits, dots, dashes, colons or underscores.')
-export const nameSchema = z.string().trim().min(1, 'Give it a name.').max(120)
-export const noteSchema = z.string().max(4000)
+  .check(
+    z.minLength(1),
+    z.maxLength(80),
+    z.regex(
+      /^[A-Za-z0-9][A-Za-z0-9._:-]*$/,
+      'An id is letters, digits, dots, dashes, colons or underscores.',
+    ),
+  )
+export const nameSchema = z.string().check(z.trim(), z.minLength(1, 'Give it a name.'), z.maxLength(120))
+export const noteSchema = z.string().check(z.maxLength(4000))
 
 /** A day as a fitter writes it on the sheet. */
 export const daySchema = z.iso.date()
 
 /** What was typed, by field: shown again as long as the value is unchanged, so that nothing drifts. */
-export const typedSchema = z.record(z.string().max(60), z.string().max(60))
+export const typedSchema = z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(60)))
 
 export const STATES = ['road', 'trail', 'parked'] as const
 export const stateSchema = z.enum(STATES)

@@ -19,7 +19,7 @@ import {
   type FieldValues,
   type UseFormReturn,
 } from 'react-hook-form'
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
 
 type Values = FieldValues
@@ -65,7 +65,7 @@ const KEEP_AFTER_MS = 400
 export function useSheet<T>(
   key: string,
   field: Group | Variants,
-  schema: z.ZodType<T>,
+  schema: z.ZodMiniType<T>,
   was: unknown,
   /** What is stored of it so far; nothing where it is new. */
   stored: unknown,

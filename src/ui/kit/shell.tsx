@@ -1,5 +1,5 @@
 'use client'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { Alert } from './alert'
 import { useEffect, type ReactNode } from 'react'
 import dynamic from 'next/dynamic'
@@ -14,7 +14,7 @@ function useOffline(): void {
     const register = async () => {
       try {
         const answer = await fetch('/offline', { cache: 'no-store' })
-        const { build } = z.object({ build: z.string().min(1) }).parse(await answer.json())
+        const { build } = z.object({ build: z.string().check(z.minLength(1)) }).parse(await answer.json())
         await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`, {
           updateViaCache: 'none',
         })

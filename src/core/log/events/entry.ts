@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema } from '../../units/scalars'
 import type { RecordDraft } from '../record'
 
@@ -7,28 +7,28 @@ export const common = {
   id: idSchema,
   at: z.iso.datetime(),
   vehicleId: idSchema,
-  jobId: idSchema.optional(),
-  by: z.string().max(80).optional(),
-  note: z.string().max(1000).optional(),
+  jobId: z.optional(idSchema),
+  by: z.optional(z.string().check(z.maxLength(80))),
+  note: z.optional(z.string().check(z.maxLength(1000))),
   /** One more than the highest turn that the device had seen when it wrote this: what orders a log, and no clock does. */
-  turn: z.number().int().min(1).max(100_000_000).optional(),
-  device: idSchema.optional(),
+  turn: z.optional(z.int().check(z.gte(1), z.lte(100_000_000))),
+  device: z.optional(idSchema),
   /** The entry that it takes the place of: the same thing, read or said anew. */
-  replaces: idSchema.optional(),
+  replaces: z.optional(idSchema),
 }
-export const key = z.string().min(1).max(400)
+export const key = z.string().check(z.minLength(1), z.maxLength(400))
 /** Names of steps and joints are made of several names of the plan. */
-export const words = z.string().trim().min(1).max(600)
-export const reason = z.string().min(1).max(1000)
+export const words = z.string().check(z.trim(), z.minLength(1), z.maxLength(600))
+export const reason = z.string().check(z.minLength(1), z.maxLength(1000))
 /** What was typed for a figure, in the unit in which it was read. */
-export const typed = z.string().min(1).max(60)
-export const hung = z.record(key, z.union([z.number(), z.string().max(500)]))
+export const typed = z.string().check(z.minLength(1), z.maxLength(60))
+export const hung = z.record(key, z.union([z.number(), z.string().check(z.maxLength(500))]))
 
 /** An entry of a kind, as it is parsed. */
-type EntryOf<Shape extends z.ZodRawShape> = z.infer<z.ZodObject<typeof common & Shape>>
+type EntryOf<Shape extends z.core.$ZodShape> = z.infer<z.ZodMiniObject<typeof common & Shape>>
 
 /** A kind of entry: what it says, how that reads, and what it makes of a record. */
-export interface EventKindTraits<Shape extends z.ZodRawShape = z.ZodRawShape> {
+export interface EventKindTraits<Shape extends z.core.$ZodShape = z.core.$ZodShape> {
   /** How it reads in a list. */
   readonly word: string
   readonly shape: Shape
@@ -41,8 +41,9 @@ export interface EventKindTraits<Shape extends z.ZodRawShape = z.ZodRawShape> {
 }
 
 /** Declares a kind of entry. */
-export const entry = <Shape extends z.ZodRawShape>(traits: EventKindTraits<Shape>): EventKindTraits<Shape> =>
-  traits
+export const entry = <Shape extends z.core.$ZodShape>(
+  traits: EventKindTraits<Shape>,
+): EventKindTraits<Shape> => traits
 
 /** A number as people read it: what arithmetic leaves behind the second place is nobody's reading. */
 export const tidy = (value: number): string => String(Number(value.toFixed(2)))

@@ -1,10 +1,10 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { daySchema, idSchema } from '../../units/scalars'
 import { entry, reason, words } from './entry'
 
 const rack = { rackId: idSchema, what: words }
 const what = { what: words }
-const counted = { what: words, count: z.number().int().min(1) }
+const counted = { what: words, count: z.int().check(z.gte(1)) }
 const ofRack = (word: string, on: boolean) =>
   entry({
     word,

@@ -1,5 +1,5 @@
 import { calibration } from '../calibration'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { massKg, sizeMm } from '../../units/scalars'
 import { ANSWER_WORD, ANSWERS } from '../answer'
 import { PROOF_OUTCOMES } from '../proof-outcome'
@@ -11,11 +11,11 @@ import { asTyped, entry, hung, key, reason, tidy, typed, words } from './entry'
 const step = { stepId: key, title: words }
 /** How a reading came: by which tool, and whether a device of the demo only played it. */
 const readBy = {
-  typed: typed.optional(),
-  tool: z.string().max(120).optional(),
-  calibration: calibration.optional(),
+  typed: z.optional(typed),
+  tool: z.optional(z.string().check(z.maxLength(120))),
+  calibration: z.optional(calibration),
   /** Played by a device of the demo, and read by nobody. */
-  simulated: z.literal(true).optional(),
+  simulated: z.optional(z.literal(true)),
 }
 const PROVED = { good: 'good', notGood: 'not good', notNow: 'put off', notDriven: 'not driven' } as const
 
@@ -23,7 +23,7 @@ const PROVED = { good: 'good', notGood: 'not good', notNow: 'put off', notDriven
 export const ofWorkEvents = {
   counted: entry({
     word: 'Counted',
-    shape: { lineId: key, what: words, count: z.number().int().min(0).max(4000) },
+    shape: { lineId: key, what: words, count: z.int().check(z.gte(0), z.lte(4000)) },
     line: (said) => `${said.count} × ${said.what}`,
     changes: ({ job }, said) => job.counted.set(said.lineId, said.count),
     subject: ({ lineId }) => [lineId],
@@ -33,7 +33,7 @@ export const ofWorkEvents = {
     shape: {
       ...step,
       /** What the tick hung on, as it was then. */
-      hung: hung.optional(),
+      hung: z.optional(hung),
     },
     line: ({ title }) => title,
     changes: ({ job }, said) => {
@@ -57,8 +57,8 @@ export const ofWorkEvents = {
     shape: {
       stepId: key,
       pairId: key,
-      readings: z.partialRecord(z.enum(TAPED), z.array(sizeMm).min(1).max(40)),
-      typed: z.partialRecord(z.enum(TAPED), typed).optional(),
+      readings: z.partialRecord(z.enum(TAPED), z.array(sizeMm).check(z.minLength(1), z.maxLength(40))),
+      typed: z.optional(z.partialRecord(z.enum(TAPED), typed)),
     },
     line: ({ readings, typed: texts }) =>
       Object.entries(readings)
@@ -91,11 +91,11 @@ export const ofWorkEvents = {
       jointId: key,
       what: words,
       spot: words,
-      pass: z.number().int().min(1).max(9),
-      percent: z.number().min(1).max(100),
+      pass: z.int().check(z.gte(1), z.lte(9)),
+      percent: z.number().check(z.gte(1), z.lte(100)),
       /** What the wrench read, N·m. */
-      nm: z.number().positive().max(2000).optional(),
-      how: z.enum(PULL_EVIDENCE).optional(),
+      nm: z.optional(z.number().check(z.positive(), z.lte(2000))),
+      how: z.optional(z.enum(PULL_EVIDENCE)),
       ...readBy,
     },
     line: (said) =>
@@ -120,7 +120,7 @@ export const ofWorkEvents = {
       what: words,
       /** The sign in words, and where it was seen, beside a reading. */
       sign: words,
-      spots: z.array(words).min(1).max(60),
+      spots: z.array(words).check(z.minLength(1), z.maxLength(60)),
     },
     line: (said) => `${said.what}, ${said.sign}: ${said.spots.join(' ')}`,
     changes: ({ job }, { jointId, spots }) => {
@@ -146,7 +146,9 @@ export const ofWorkEvents = {
       barId: key,
       what: words,
       /** Everything that is in it, each so far from its low end, mm; empty where it was seen to be empty. */
-      inside: z.array(z.strictObject({ what: words, fromLowMm: sizeMm, fixed: z.boolean() })).max(40),
+      inside: z
+        .array(z.strictObject({ what: words, fromLowMm: sizeMm, fixed: z.boolean() }))
+        .check(z.maxLength(40)),
     },
     line: ({ what, inside }) =>
       inside.length === 0
@@ -161,10 +163,10 @@ export const ofWorkEvents = {
       ...step,
       answer: z.enum(ANSWERS),
       /** Of some places alone, and of which joint; the whole step without. */
-      places: z.array(words).min(1).max(60).optional(),
-      jointId: key.optional(),
+      places: z.optional(z.array(words).check(z.minLength(1), z.maxLength(60))),
+      jointId: z.optional(key),
       reason,
-      hung: hung.optional(),
+      hung: z.optional(hung),
     },
     line: (said) =>
       `${ANSWER_WORD[said.answer]}: ${said.title}${said.places ? `, ${said.places.join(' ')}` : ''}. ${said.reason}`,
@@ -183,7 +185,7 @@ export const ofWorkEvents = {
       ...step,
       reason,
       /** What it speaks of, by id: a finding of the step, or what is still open there. Of anything else it says nothing. */
-      about: z.array(key).max(40).optional(),
+      about: z.optional(z.array(key).check(z.maxLength(40))),
     },
     line: (said) => `${said.title}: ${said.reason}`,
     changes: ({ job }, said) => job.deviations.push(said),

@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import type { Plan } from '../plan'
 
 /** Why an edit cannot be made, in a sentence. */
@@ -47,21 +47,21 @@ export function retyped<T extends { typed?: Record<string, string> | undefined }
 }
 
 /** A kind of edit: the shape of what it says, and the plan after it or why it cannot be. */
-export interface Edit<Shape extends z.ZodRawShape = z.ZodRawShape> {
+export interface Edit<Shape extends z.core.$ZodShape = z.core.$ZodShape> {
   readonly shape: Shape
-  apply(plan: Plan, said: z.infer<z.ZodObject<Shape>>): Or<Plan>
+  apply(plan: Plan, said: z.infer<z.ZodMiniObject<Shape>>): Or<Plan>
   /** Whether it may add to a list or leave a reference that leads nowhere: the plan after it is looked through. */
   readonly mayBreak: boolean
 }
 
 /** Declares a kind of edit. */
-export const edit = <Shape extends z.ZodRawShape>(
+export const edit = <Shape extends z.core.$ZodShape>(
   shape: Shape,
   apply: Edit<Shape>['apply'],
 ): Edit<Shape> => ({ shape, apply, mayBreak: true })
 
 /** One that changes numbers or words in place: it breaks nothing, and a pointer may make hundreds. */
-export const editInPlace = <Shape extends z.ZodRawShape>(
+export const editInPlace = <Shape extends z.core.$ZodShape>(
   shape: Shape,
   apply: Edit<Shape>['apply'],
 ): Edit<Shape> => ({ shape, apply, mayBreak: false })

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema, noteSchema } from '../../units/scalars'
 import { asideSchema } from '../aside'
 import { carSchema } from '../car'
@@ -42,13 +42,14 @@ export const ofJob = {
     const others = (plan.setAside ?? []).filter(({ findingId }) => findingId !== aside.findingId)
     return { ...plan, setAside: [...others, aside] }
   }),
-  askAgain: edit({ findingId: z.string().min(1).max(400) }, (plan, said) => {
+  askAgain: edit({ findingId: z.string().check(z.minLength(1), z.maxLength(400)) }, (plan, said) => {
     const { setAside, ...rest } = plan
     const left = (setAside ?? []).filter(({ findingId }) => findingId !== said.findingId)
     return left.length > 0 ? { ...rest, setAside: left } : rest
   }),
   /** Starting values that somebody has looked at and found right. */
-  confirm: editInPlace({ starts: z.array(startSchema).min(1).max(2000) }, (plan, { starts }) =>
-    confirmed(plan, starts),
+  confirm: editInPlace(
+    { starts: z.array(startSchema).check(z.minLength(1), z.maxLength(2000)) },
+    (plan, { starts }) => confirmed(plan, starts),
   ),
 }

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { whenSchema } from '../../kinds/when'
 import { idSchema, positionMm, typedSchema } from '../../units/scalars'
 import { gearSchema, turnSchema } from '../gear'
@@ -15,7 +15,7 @@ import type { Plan } from '../plan'
 import { changed, edit, editInPlace, put, Refusal, retyped, onward, without } from './edit'
 
 const placementId = { placementId: idSchema }
-const typed = { typed: typedSchema.optional() }
+const typed = { typed: z.optional(typedSchema) }
 const noSuch = (id: string) => `Nothing called "${id}" is on the plan.`
 const gearOf = (plan: Plan, { gearId }: Placement) => plan.gear.find((each) => each.id === gearId)
 

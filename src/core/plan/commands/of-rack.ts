@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema, positionMm, statusSchema, typedSchema } from '../../units/scalars'
 import type { Placement } from '../placement'
 import type { Plan } from '../plan'
@@ -78,7 +78,7 @@ export const ofRack = {
     return { ...takenOff(plan, new Set(lost)), racks: plan.racks.filter((each) => each !== rack) }
   }),
   moveBar: editInPlace(
-    { barId: idSchema, xMm: positionMm, typed: typedSchema.optional() },
+    { barId: idSchema, xMm: positionMm, typed: z.optional(typedSchema) },
     (plan, { barId, xMm, typed }) => onBar(plan, barId, (bar) => retyped({ ...bar, xMm }, ['xMm'], typed)),
   ),
   setBar: edit({ bar: barSchema }, (plan, { bar }) => onBar(plan, bar.id, () => bar)),

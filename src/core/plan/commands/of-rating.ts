@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { idSchema } from '../../units/scalars'
 import type { Plan } from '../plan'
 import { ratedSchema, ratingSchema, type Rated, type Rating } from '../rating'

@@ -2,7 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind, type UnitSystem } from '@/core'
 import { useMemo, useState } from 'react'
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import { keepInStock } from '@/storage/own-stock'
 import { SheetFields } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
@@ -24,7 +24,7 @@ interface Props {
 /** One entry of a list, with every field that it has. */
 export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
   const was = useMemo(() => ({ ...(start ?? blank(kind)), id }), [start, kind, id])
-  const schema = STOCK_SCHEMAS[kind] as z.ZodType<StockItem[StockKind]>
+  const schema = STOCK_SCHEMAS[kind] as z.ZodMiniType<StockItem[StockKind]>
   const sheet = useSheet(
     `sheet/stock/${kind}/${start ? id : 'new'}`,
     STOCK_FIELDS[kind],
