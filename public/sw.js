@@ -40,7 +40,10 @@ const fresh = (response, request) =>
 async function page(request) {
   const late = new Promise((_, reject) => setTimeout(() => reject(new Error('late')), PATIENCE_MS))
   try {
-    return await Promise.race([fetch(request), late])
+    const answer = await Promise.race([fetch(request), late])
+    // A proxy that stands before a server that is gone answers in its place.
+    if (answer.status < 500) return answer
+    return (await kept(new URL(request.url).pathname, { ignoreSearch: true })) ?? answer
   } catch {
     return (await kept(new URL(request.url).pathname, { ignoreSearch: true })) ?? Response.error()
   }

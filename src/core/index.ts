@@ -144,7 +144,8 @@ export {
 } from './review/finding'
 export { type FindingStates, foldedTogether } from './review/folded'
 export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
-export { layerSeverity, notLookedAt, review, type Review, saidOf } from './review/review'
+export { judge } from './review/judge'
+export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'
 
 export { compatible, type Compatible } from './placing/compatible'
 export type { HeldOver } from './placing/places'

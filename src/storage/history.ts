@@ -1,5 +1,5 @@
 import { type Patch, patchSchema } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { historyShelf } from './shelves'
 import type { Going } from './transaction'
 

@@ -1,5 +1,5 @@
 import { idSchema } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 
 /** What another tab of this browser has just kept: a job by its id, more of the log, settings, stock. */
 const keptSchema = z.discriminatedUnion('shelf', [

@@ -1,5 +1,5 @@
 import { type FieldMessage, type Plan, readPlan } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 import { historyIn, type PastStep } from './history'

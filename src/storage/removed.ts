@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { tellAllKept } from './kept-elsewhere'
 import { ALL_SHELVES, removedShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo, type Going, type ShelfKey } from './transaction'

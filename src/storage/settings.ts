@@ -1,5 +1,5 @@
 import { daySchema, houseRulesSchema } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'

@@ -1,7 +1,31 @@
-import localforage from 'localforage'
+type Forage = Pick<
+  LocalForageDbMethodsCore,
+  'getItem' | 'setItem' | 'removeItem' | 'clear' | 'length' | 'keys' | 'iterate'
+>
 
-/** The browser's shelves: one for plans, one for the shop's own stock, one for settings, one for what happened, one for pictures. */
-const shelf = (storeName: string) => localforage.createInstance({ name: 'ypsos', storeName })
+/** One of the browser's shelves; what opens it is fetched when it is first asked for, beside the page's own start. */
+function shelf(storeName: string): Forage {
+  let opening: Promise<Forage> | undefined
+  const open = () =>
+    (opening ??= import('localforage').then(
+      ({ default: forage }) => forage.createInstance({ name: 'ypsos', storeName }),
+      (error: unknown) => {
+        opening = undefined
+        throw error
+      },
+    ))
+  return {
+    getItem: async (key) => (await open()).getItem(key),
+    setItem: async (key, value) => (await open()).setItem(key, value),
+    removeItem: async (key) => (await open()).removeItem(key),
+    clear: async () => (await open()).clear(),
+    length: async () => (await open()).length(),
+    keys: async () => (await open()).keys(),
+    iterate: async (each) => (await open()).iterate(each),
+  }
+}
+
+/** One shelf for plans, one for the shop's own stock, one for settings, one for what happened, one for pictures. */
 
 export const planShelf = shelf('plans')
 export const stockShelf = shelf('stock')

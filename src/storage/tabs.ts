@@ -1,5 +1,5 @@
 import { idSchema } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 
 const wordSchema = z.object({ say: z.enum(['hello', 'here', 'bye']), planId: idSchema, from: z.string() })
 

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { describe, expect, it } from 'vitest'
 import { DEMO_STOCK } from '@/demo/stock'
 import { DEMO_PLANS } from '@/demo/plans'

@@ -8,7 +8,7 @@ import type { Group, Variants } from './field'
 import { RACK_FIELD } from './rack-fields'
 import { readDraft } from './read-draft'
 import { VEHICLE_FIELD } from './vehicle-fields'
-import type * as z from 'zod/mini'
+import type * as z from '../units/schema'
 
 const SHOWN = { system: 'metric' as const, typed: {}, rel: '' }
 

@@ -1,5 +1,5 @@
 import { READ_FROM } from '../kinds/how-known'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { issueText } from '../plan/messages'
 import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'

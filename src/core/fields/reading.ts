@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { issueText } from '../plan/messages'
 import type { Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 
 /** A schema without the wrapping that says it may be left out. */
 export function bare(schema: z.core.$ZodType): z.core.$ZodType {

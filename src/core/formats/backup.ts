@@ -1,5 +1,4 @@
-import '../units/no-eval'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { logEventSchema } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { readPlan } from './plan-file'

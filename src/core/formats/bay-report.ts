@@ -1,5 +1,5 @@
 import { ANSWERS } from '../log/answer'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import type { Session, StepStands } from '../bay/session'
 import { STAGES } from '../plan/work'
 import { phraseText } from '../units/phrase'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import type { Field } from '../fields/field'
 import { GEAR_FIELD } from '../fields/gear-fields'
 import { RACK_FIELD } from '../fields/rack-fields'

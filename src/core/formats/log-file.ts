@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { EVENT_WORD, EVENTS, logEventSchema, type LogEvent } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { partSchema, type Part } from '../plan/rack'
 

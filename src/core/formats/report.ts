@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { STATES, stateSchema, type State } from '../units/scalars'
 import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../units/phrase'

@@ -1,4 +1,4 @@
-import type * as z from 'zod/mini'
+import type * as z from '../units/schema'
 import type { Field } from '../fields/field'
 import { kindOf, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
 import type { Dimension } from '../units/dimension'

@@ -1,4 +1,4 @@
-import type * as z from 'zod/mini'
+import type * as z from '../units/schema'
 import { kindsOf } from '../kinds/kind'
 import { gearSchema } from '../plan/gear'
 import { adapterSchema } from '../plan/placement'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { massKg, nameSchema, positionMm, sizeMm, spanMm } from '../units/scalars'
 import { kindsOf } from './kind'
 import { channelSchema } from './mount'

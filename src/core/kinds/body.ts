@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { kindsOf } from './kind'
 
 /** A point of a side view: x rearward from the windscreen's upper edge, z up from the ground, mm. */

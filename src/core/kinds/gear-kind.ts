@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import type { GearShape } from './gear-shape'
 import { kindsOf } from './kind'
 import type { MountKind } from './mount'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { sizeMm, spanMm } from '../units/scalars'
 import { NOTHING_SHARED, unionOf } from './union'
 

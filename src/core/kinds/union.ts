@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { kindsOf } from './kind'
 
 type Shapes = Readonly<Record<string, { readonly shape: z.core.$ZodShape }>>

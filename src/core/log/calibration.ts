@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { daySchema } from '../units/scalars'
 
 /** Until when a tool is calibrated, and whether that held when it was read: said then, as no clock is asked later. */

@@ -1,4 +1,4 @@
-import type * as z from 'zod/mini'
+import type * as z from '../units/schema'
 import { kindsOf } from '../kinds/kind'
 import { unionOf } from '../kinds/union'
 import { common, type EventKindTraits } from './events/entry'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import type { Edit } from './commands/edit'
 import { ofJob } from './commands/of-job'
 import { ofPlacement } from './commands/of-placement'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { bare, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
 import { planShape, type Plan } from './plan'
 

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { idSchema, massKg, nameSchema, positionMm, sizeMm } from '../units/scalars'
 
 const NO_BOUND = 'Give at least one bound: at least, at most, or both.'

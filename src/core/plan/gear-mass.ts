@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { BASES, basisSchema } from '../kinds/basis'
 import { massKg, typedSchema } from '../units/scalars'
 import { massSchema } from './rating'

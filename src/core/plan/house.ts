@@ -1,5 +1,4 @@
-import '../units/no-eval'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 
 const gap = z.number().check(z.gte(0), z.lte(2000))
 

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { HOWS, type How } from '../kinds/how-known'
 import { kindsOf } from '../kinds/kind'
 

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { massSchema } from './rating'
 import { daySchema, idSchema, nameSchema, positionMm, typedSchema } from '../units/scalars'
 

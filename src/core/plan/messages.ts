@@ -1,4 +1,4 @@
-import type * as z from 'zod/mini'
+import type * as z from '../units/schema'
 
 export interface FieldMessage {
   /** Where in the file: `racks[0].parts[1].count`. */

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 
 /**
  * What makes one plan of another, place by place. A list of things with ids is told by their order and by those that

@@ -1,6 +1,6 @@
 import { mountSchema, rangeSchema } from '../kinds/mount'
 import { whenSchema } from '../kinds/when'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { turnSchema } from './gear'
 import { gearMassSchema } from './gear-mass'
 import { massSchema, ratedSchema } from './rating'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { brokenReferences } from './integrity'
 import { planShape } from './plan'
 

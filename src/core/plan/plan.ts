@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { houseRulesSchema } from './house'
 import { gearSchema } from './gear'
 import { asideSchema } from './aside'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { fastenerSchema } from './fastening'
 import { gateSchema } from './gate'
 import { channelSchema, mountSchema, rangeSchema } from '../kinds/mount'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { basisSchema } from '../kinds/basis'
 import { READ_FROM } from '../kinds/how-known'
 import { gearKindSchema } from '../kinds/gear-kind'

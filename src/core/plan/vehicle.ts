@@ -1,5 +1,5 @@
 import { unionOf } from '../kinds/union'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { bodySchema } from '../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { idSchema, money, nameSchema } from '../units/scalars'
 
 /** The stages of fitting, in order; the first two go on side by side. */

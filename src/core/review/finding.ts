@@ -1,5 +1,5 @@
 import type { Aside } from '../plan/aside'
-import * as z from 'zod/mini'
+import * as z from '../units/schema'
 import { stateSchema, type State } from '../units/scalars'
 import type { Ask } from './ask'
 import type { Amount, Phrase } from '../units/phrase'

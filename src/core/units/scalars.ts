@@ -1,5 +1,4 @@
-import './no-eval'
-import * as z from 'zod/mini'
+import * as z from './schema'
 
 /**
  * The numbers a plan is made of. Every field's name ends in its unit (Mm, Kg, Nm, Deg, KmH), and these bounds

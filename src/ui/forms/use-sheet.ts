@@ -19,7 +19,7 @@ import {
   type FieldValues,
   type UseFormReturn,
 } from 'react-hook-form'
-import type * as z from 'zod/mini'
+import type * as z from '@/core/units/schema'
 import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
 
 type Values = FieldValues

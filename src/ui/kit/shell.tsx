@@ -1,5 +1,5 @@
 'use client'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { Alert } from './alert'
 import { useEffect, type ReactNode } from 'react'
 import dynamic from 'next/dynamic'

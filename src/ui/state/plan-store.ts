@@ -9,7 +9,7 @@ import {
   planSchema,
   type State,
 } from '@/core'
-import * as z from 'zod/mini'
+import * as z from '@/core/units/schema'
 import { create } from 'zustand'
 import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
 import { loadHistory } from '@/storage/history'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../../units/schema'
 import { daySchema, idSchema } from '../../units/scalars'
 import { entry, reason, words } from './entry'
 

@@ -1,5 +1,5 @@
 import { calibration } from '../calibration'
-import * as z from 'zod/mini'
+import * as z from '../../units/schema'
 import { massKg, sizeMm } from '../../units/scalars'
 import { ANSWER_WORD, ANSWERS } from '../answer'
 import { PROOF_OUTCOMES } from '../proof-outcome'

@@ -1,4 +1,4 @@
-import type * as z from 'zod/mini'
+import type * as z from '../../units/schema'
 import type { Plan } from '../plan'
 
 /** Why an edit cannot be made, in a sentence. */

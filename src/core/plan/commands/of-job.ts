@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../../units/schema'
 import { idSchema, noteSchema } from '../../units/scalars'
 import { asideSchema } from '../aside'
 import { carSchema } from '../car'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../../units/schema'
 import { whenSchema } from '../../kinds/when'
 import { idSchema, positionMm, typedSchema } from '../../units/scalars'
 import { gearSchema, turnSchema } from '../gear'

@@ -1,4 +1,4 @@
-import * as z from 'zod/mini'
+import * as z from '../../units/schema'
 import { idSchema, positionMm, statusSchema, typedSchema } from '../../units/scalars'
 import type { Placement } from '../placement'
 import type { Plan } from '../plan'

@@ -7,7 +7,7 @@ import { PhraseLine } from '@/ui/kit/quantity'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { AnswerField } from './answer-field'
 import type { DialogName } from '@/ui/actions'
-import { remediesNow } from '@/ui/state/assessed'
+import { firstFix } from '@/ui/state/fixes'
 import { usePlan } from '@/ui/state/plan-store'
 
 const SetAsideDialog = dynamic(() => import('./set-aside-dialog').then((module) => module.SetAsideDialog))
@@ -44,8 +44,10 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
     if (event.key !== 'Enter' || event.target !== event.currentTarget) return
     event.preventDefault()
     const { plan } = usePlan.getState()
-    const first = plan && remediesNow(plan, finding)[0]
-    if (first) run(first.command)
+    if (!plan) return
+    void firstFix(plan, finding).then((first) => {
+      if (first && usePlan.getState().plan === plan) run(first.command)
+    })
   }
   const answers = answersOf(row)
   return (

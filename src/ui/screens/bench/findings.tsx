@@ -14,7 +14,7 @@ import { PhraseLine } from '@/ui/kit/quantity'
 import type { DialogName } from '@/ui/actions'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
-import { useRemedies } from '@/ui/state/assessed'
+import { useFixes } from '@/ui/state/fixes'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
@@ -78,7 +78,7 @@ export function Findings({
   show: (dialog: DialogName) => void
 }) {
   const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
-  const remediesOf = useRemedies(
+  const remediesOf = useFixes(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
   )

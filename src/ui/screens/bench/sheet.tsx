@@ -1,6 +1,5 @@
 'use client'
 import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo, type Survey } from '@/core'
-import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
@@ -14,6 +13,8 @@ import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
 import { useZoom } from '@/ui/drawing/zoom-store'
+import { useZoomGestures } from './zoom-gestures'
+import { sheetNow } from './sheet-now'
 
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
 const SNAP_PX = 9
@@ -26,16 +27,6 @@ interface Grip {
   readonly survey: Survey
   readonly from: StartedAt
   moved: boolean
-}
-
-/** The plan and the sheet as they stand when an event comes; a drag leaves the sheet still under the hand. */
-function sheetNow() {
-  const { plan, dragFrom } = usePlan.getState()
-  if (!plan) return undefined
-  const { size, zoom } = useZoom.getState()
-  const { survey } = assessedOf(plan)
-  const extent = extentOf(dragFrom ? assessedOf(dragFrom).survey : survey)
-  return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
 }
 
 /** The drawing: three linked views to one scale, to look at, pick from and drag in. */
@@ -178,25 +169,9 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
     }
   }
 
-  useGesture(
-    {
-      onWheel: ({ event, delta: [, dy] }) => {
-        const now = sheetNow()
-        if (!now || now.layout.stacked) return
-        event.preventDefault()
-        useZoom.getState().by(now.survey, Math.exp(-dy / 500), place(event))
-      },
-      onPinch: ({ delta: [d], origin: [x, y], event }) => {
-        event.preventDefault()
-        const now = sheetNow()
-        if (now) useZoom.getState().by(now.survey, 1 + d, place({ clientX: x, clientY: y }))
-      },
-    },
-    { target: svg, eventOptions: { passive: false } },
-  )
-
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
   const ready = size.width > 0
+  useZoomGestures(svg, ready)
   return (
     <div ref={box} className="sheet-box" data-testid="sheet">
       {ready && (

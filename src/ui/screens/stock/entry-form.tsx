@@ -2,7 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind, type UnitSystem } from '@/core'
 import { useMemo, useState } from 'react'
-import type * as z from 'zod/mini'
+import type * as z from '@/core/units/schema'
 import { keepInStock } from '@/storage/own-stock'
 import { SheetFields } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'

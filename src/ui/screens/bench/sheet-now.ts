@@ -1,0 +1,14 @@
+import { extentOf, layoutSheet } from '@/ui/drawing/layout'
+import { useZoom } from '@/ui/drawing/zoom-store'
+import { assessedOf } from '@/ui/state/assessed'
+import { usePlan } from '@/ui/state/plan-store'
+
+/** The plan and the sheet as they stand when an event comes; a drag leaves the sheet still under the hand. */
+export function sheetNow() {
+  const { plan, dragFrom } = usePlan.getState()
+  if (!plan) return undefined
+  const { size, zoom } = useZoom.getState()
+  const { survey } = assessedOf(plan)
+  const extent = extentOf(dragFrom ? assessedOf(dragFrom).survey : survey)
+  return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
+}

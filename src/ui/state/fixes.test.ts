@@ -1,0 +1,90 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { isOpen, type Plan } from '@/core'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
+import { FixesDesk } from '@/workers/fixes-desk'
+import type { FixesQuestion } from '@/workers/fixes-messages'
+import { assessedOf } from './assessed'
+import { askFixes, endFixes, firstFix } from './fixes'
+
+/** A worker that answers when it is told to, so that a test says what comes when. */
+class PlayedWorker extends EventTarget {
+  static all: PlayedWorker[] = []
+  readonly asked: FixesQuestion[] = []
+  ended = false
+  private readonly desk = new FixesDesk()
+  constructor() {
+    super()
+    PlayedWorker.all.push(this)
+  }
+  postMessage(question: FixesQuestion) {
+    this.asked.push(question)
+    this.desk.take(question)
+  }
+  terminate() {
+    this.ended = true
+  }
+  answerAll() {
+    for (let data = this.desk.next(); data; data = this.desk.next())
+      this.dispatchEvent(new MessageEvent('message', { data }))
+  }
+}
+
+const workers = PlayedWorker.all
+const openOf = (plan: Plan) => assessedOf(plan).review.findings.filter(isOpen)
+const stopOf = (plan: Plan) => openOf(plan).find(({ severity }) => severity === 'stop')!
+
+beforeEach(() => {
+  workers.length = 0
+  vi.stubGlobal('Worker', PlayedWorker)
+})
+afterEach(() => {
+  endFixes()
+  vi.unstubAllGlobals()
+})
+
+it('gives the first fix of a finding as soon as its worker has found it', async () => {
+  const stop = stopOf(boatAndBox)
+  askFixes(boatAndBox, openOf(boatAndBox))
+  const first = firstFix(boatAndBox, stop)
+  workers[0]!.answerAll()
+  expect((await first)?.command).toBeDefined()
+})
+
+it('sends the stock once, and asks nothing again for the plan it asked for', () => {
+  askFixes(boatAndBox, openOf(boatAndBox))
+  askFixes(boatAndBox, openOf(boatAndBox))
+  askFixes(ridgeTent, openOf(ridgeTent))
+  expect(workers[0]!.asked.map(({ plan, stock }) => [plan.id, stock !== undefined])).toEqual([
+    [boatAndBox.id, true],
+    [ridgeTent.id, false],
+  ])
+})
+
+it('gives nothing of a plan that has changed meanwhile', async () => {
+  askFixes(boatAndBox, openOf(boatAndBox))
+  const first = firstFix(boatAndBox, stopOf(boatAndBox))
+  askFixes(ridgeTent, openOf(ridgeTent))
+  workers[0]!.answerAll()
+  expect(await first).toBeUndefined()
+})
+
+it('starts a worker that died again, with the stock, and gives up after three deaths', async () => {
+  const first = () => firstFix(boatAndBox, stopOf(boatAndBox))
+  askFixes(boatAndBox, openOf(boatAndBox))
+  const waiting = first()
+  workers[0]!.dispatchEvent(new Event('error'))
+  expect(workers[0]!.ended).toBe(true)
+  expect(workers[1]!.asked[0]?.stock).toBeDefined()
+  workers[1]!.answerAll()
+  expect(await waiting).toBeDefined()
+  for (let i = 1; i < workers.length; i += 1) workers[i]!.dispatchEvent(new Event('error'))
+  expect(workers).toHaveLength(4)
+})
+
+it('finds nothing for a finding that is not of the plan', () => {
+  const desk = new FixesDesk()
+  desk.take({ ticket: 1, plan: boatAndBox, findingIds: ['not there'] })
+  expect(desk.next()).toEqual({ ticket: 1, findingId: 'not there', remedies: [] })
+  expect(desk.next()).toBeUndefined()
+})

@@ -1,0 +1,112 @@
+'use client'
+import { type Finding, isOpen, type Plan, type Remedy, type RemedyStock } from '@/core'
+import { useEffect, useMemo } from 'react'
+import { create } from 'zustand'
+import { usePlan } from '@/ui/state/plan-store'
+import { stockNow } from '@/ui/state/stock'
+import type { FixesAnswer, FixesQuestion } from '@/workers/fixes-messages'
+
+/** After so many deaths in a row the worker is not started again for the same plan. */
+const TRIES = 3
+
+interface FixesKnown {
+  readonly plan: Plan | undefined
+  readonly byFinding: ReadonlyMap<string, readonly Remedy[]>
+}
+
+const NOTHING: FixesKnown = { plan: undefined, byFinding: new Map() }
+const useKnown = create<FixesKnown>(() => NOTHING)
+
+let worker: Worker | undefined
+let sentStock: RemedyStock | undefined
+let asked: { readonly question: Omit<FixesQuestion, 'stock'>; readonly tries: number } | undefined
+let ticket = 0
+
+function started(): Worker {
+  const fresh = new Worker(new URL('../../workers/fixes.worker.ts', import.meta.url))
+  sentStock = undefined
+  fresh.addEventListener('message', ({ data }: MessageEvent<FixesAnswer>) => {
+    if (data.ticket !== asked?.question.ticket) return
+    asked = { ...asked, tries: 0 }
+    useKnown.setState(({ byFinding }) => ({
+      byFinding: new Map(byFinding).set(data.findingId, data.remedies),
+    }))
+  })
+  fresh.addEventListener('error', (event) => {
+    event.preventDefault()
+    fresh.terminate()
+    if (worker === fresh) worker = undefined
+    if (!asked || asked.tries + 1 >= TRIES) return
+    asked = { ...asked, tries: asked.tries + 1 }
+    send()
+  })
+  return fresh
+}
+
+function send(): void {
+  if (!asked) return
+  worker ??= started()
+  const stock = stockNow()
+  const question: FixesQuestion = stock === sentStock ? asked.question : { ...asked.question, stock }
+  sentStock = stock
+  worker.postMessage(question)
+}
+
+/** Has the fixes of a plan's findings looked for, in this order; what was asked of an older plan is dropped. */
+export function askFixes(plan: Plan, findings: readonly Finding[]): void {
+  if (useKnown.getState().plan === plan && sentStock === stockNow()) return
+  ticket += 1
+  asked = { question: { ticket, plan, findingIds: findings.map(({ id }) => id) }, tries: 0 }
+  useKnown.setState({ plan, byFinding: NOTHING.byFinding })
+  send()
+}
+
+/** Nobody looks any more: the worker ends. */
+export function endFixes(): void {
+  worker?.terminate()
+  worker = undefined
+  asked = undefined
+  useKnown.setState(NOTHING)
+}
+
+/** The first fix of a finding, once it is known; nothing where there is none, or where the plan has changed meanwhile. */
+export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefined> {
+  return new Promise((resolve) => {
+    const told = (known: FixesKnown): boolean => {
+      const remedies = known.byFinding.get(finding.id)
+      if (known.plan === plan && !remedies) return false
+      resolve(known.plan === plan ? remedies?.[0] : undefined)
+      return true
+    }
+    if (told(useKnown.getState())) return
+    const stop = useKnown.subscribe((known) => {
+      if (told(known)) stop()
+    })
+  })
+}
+
+/** Once what is dragged has been let go. */
+const onDrop = (work: () => void): (() => void) => {
+  const stop = usePlan.subscribe(({ dragFrom }) => {
+    if (dragFrom) return
+    stop()
+    work()
+  })
+  return stop
+}
+
+/** The fixes of the findings in sight, looked for in a worker and never while a drag goes on. */
+export function useFixes(
+  plan: Plan,
+  findings: readonly Finding[],
+): (finding: Finding) => readonly Remedy[] | undefined {
+  const known = useKnown()
+  const open = useMemo(() => findings.filter(isOpen), [findings])
+  useEffect(() => {
+    const ask = () => askFixes(plan, open)
+    if (!usePlan.getState().dragFrom) return ask()
+    return onDrop(ask)
+  }, [plan, open])
+  useEffect(() => endFixes, [])
+  return ({ id }) => (known.plan === plan ? known.byFinding.get(id) : undefined)
+}

@@ -1,0 +1,17 @@
+import type { Plan, Remedy, RemedyStock } from '@/core'
+
+/** What the bench asks: the fixes of these findings of a plan, in this order. */
+export interface FixesQuestion {
+  readonly ticket: number
+  readonly plan: Plan
+  readonly findingIds: readonly string[]
+  /** The parts to change to; left out where they are those of the question before. */
+  readonly stock?: RemedyStock
+}
+
+/** The fixes of one finding, as soon as they are known. */
+export interface FixesAnswer {
+  readonly ticket: number
+  readonly findingId: string
+  readonly remedies: readonly Remedy[]
+}
