@@ -25,6 +25,7 @@ export { type When, WHENS } from './kinds/when'
 
 export { apply } from './plan/apply'
 export { type Car, sameCar } from './plan/car'
+export { type Change, changesBetween } from './plan/changes'
 export type { Command, SingleCommand } from './plan/command'
 export type { RatingOwner } from './plan/commands/of-rating'
 export { type Gear, gearSchema } from './plan/gear'

@@ -6,7 +6,17 @@ import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
 import { usePlan } from '@/ui/state/plan-store'
 
 export type DialogName =
-  'job' | 'racks' | 'clearances' | 'measure' | 'rules' | 'use' | 'keys' | 'palette' | 'settings' | 'delete'
+  | 'job'
+  | 'racks'
+  | 'clearances'
+  | 'measure'
+  | 'rules'
+  | 'use'
+  | 'keys'
+  | 'palette'
+  | 'settings'
+  | 'delete'
+  | 'history'
 
 /** What an action works on: the open job on the bench. */
 export interface OnBench {
@@ -199,6 +209,7 @@ const ACTIONS: readonly Action[] = [
   dialog('House rules for this job', 'rules'),
   dialog('How it is used', 'use'),
   dialog('Job details', 'job'),
+  dialog('History of this job', 'history'),
   dialog('Units and theme', 'settings'),
   {
     name: () => 'Download the plan file',

@@ -1,3 +1,4 @@
+import { keyWords } from './changes'
 import { fieldMessages } from './messages'
 import type { Plan } from './plan'
 import { planSchema } from './plan-schema'
@@ -19,20 +20,10 @@ export interface Clash {
   readonly theirs: unknown
 }
 
-const PLACES: Readonly<Record<string, string>> = {
-  x: 'its place along the vehicle',
-  y: 'its place across it',
-  when: 'when it is on board',
-  turn: 'how it is turned',
-  host: 'what it stands on',
-  loads: 'what is in it',
-}
-
 /** What two set otherwise, in words: whose it is by name, and what of it. */
 export function clashWords({ gear, placements }: Plan, { path }: Clash): string {
   const [list = '', ...rest] = path.split('.')
-  const last = (rest.at(-1) ?? list).replace(/(Mm|Kg|Deg|KmH)$/, '')
-  const words = PLACES[last] ?? last.replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()
+  const words = keyWords(rest.at(-1) ?? list)
   const placed = list === 'placements' ? placements.find(({ id }) => id === rest[0]) : undefined
   const name = placed ? gear.find(({ id }) => id === placed.gearId)?.name : rest.length > 1 ? rest[0] : list
   return rest.length === 1 && placed ? `${name ?? ''}: whether it is there` : `${name ?? list}: ${words}`

@@ -1,5 +1,6 @@
 import { patchBetween, patched, type Plan, planSchema } from '@/core'
 import type { PastStep } from '@/storage/history'
+import { useSettings } from './settings-store'
 
 /** So many steps are kept of a job, and for so many days at least where they are fewer. */
 const STEPS = 500
@@ -19,7 +20,12 @@ export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[
     const before = all[i] ?? now
     const found = known.get(now)
     if (found?.before === before) return found.step
-    const step = { at: new Date().toISOString(), back: patchBetween(now, before) }
+    const by = useSettings.getState().settings.fitter
+    const step = {
+      at: new Date().toISOString(),
+      ...(by === '' ? {} : { by }),
+      back: patchBetween(now, before),
+    }
     known.set(now, { before, step })
     return step
   })

@@ -63,6 +63,8 @@ interface PlanStore {
   drop(): void
   undo(): void
   redo(): void
+  /** Makes an earlier state the newest step. */
+  goBackTo(earlier: Plan): void
   pick(picked: Picked | undefined): void
   showState(state: State): void
   showCell(cell: PlanStore['cell']): void
@@ -224,6 +226,12 @@ export const usePlan = create<PlanStore>((set, get) => {
       const [after, ...rest] = future
       if (!plan || !after) return
       set({ plan: after, past: [...past, plan], future: rest })
+      later()
+    },
+    goBackTo(earlier) {
+      const { plan, past } = get()
+      if (!plan || earlier === plan) return
+      set({ plan: earlier, past: [...past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
       later()
     },
     pick(picked) {

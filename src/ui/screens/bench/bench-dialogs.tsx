@@ -7,6 +7,7 @@ import type { DialogName, OnBench } from '@/ui/actions'
 import { CellSum } from './cell-sum'
 import { Clearances } from './clearances'
 import { DeleteJob } from './delete-job'
+import { HistoryDialog } from './history-dialog'
 import { HouseRulesDialog } from './house-rules'
 import { JobDetails } from './job-details'
 import { Measuring } from './measuring'
@@ -59,6 +60,7 @@ export default function BenchDialogs({
       {dialog === 'use' && <UseOfVehicle plan={plan} onClose={onClose} />}
       {dialog === 'job' && <JobDetails plan={plan} onClose={onClose} />}
       {dialog === 'racks' && <RacksDialog plan={plan} onClose={onClose} />}
+      {dialog === 'history' && <HistoryDialog plan={plan} onClose={onClose} />}
       {dialog === 'delete' && <DeleteJob plan={plan} onClose={onClose} />}
     </>
   )

@@ -15,6 +15,7 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['use', 'How it is used'],
   ['rules', 'House rules'],
   ['job', 'Job details'],
+  ['history', 'History'],
   ['settings', 'Units and theme'],
   ['keys', 'Keys'],
   ['delete', 'Delete this job'],

@@ -5,9 +5,7 @@ import { whyNotKept } from '@/storage/shelves'
 import { Button } from '@/ui/kit/button'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
-
-const when = (at: string) =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+import { whenWords } from '@/ui/kit/when-words'
 
 /** What was taken away or put over in the last thirty days, in one place, each to be taken back. */
 export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack: () => void }) {
@@ -45,7 +43,7 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
               <span className="flex-1">
                 {each.what}
                 <span className="text-ink2 block text-[0.85rem]">
-                  {when(each.at)}
+                  {whenWords(each.at)}
                   {each.count > 1 && `, ${each.count} records`}
                 </span>
               </span>
