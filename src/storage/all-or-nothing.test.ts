@@ -5,7 +5,9 @@ import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, restore } from './backup'
+import { patchBetween } from '@/core'
 import { atWrite } from './faults.testing'
+import { loadCopy, takeInParcel } from './parcel'
 import { keepEvents } from './log'
 import { keepAllInStock } from './own-stock'
 import { dropPlan } from './drop-plan'
@@ -47,6 +49,21 @@ const SCRIPT: readonly (readonly [string, () => Promise<unknown>])[] = [
   ],
   ['events logged', () => keepEvents(someEvents)],
   ['settings changed', () => changeSettings({ units: 'us' })],
+  [
+    'a parcel taken in',
+    async () => {
+      const { plan, steps, revision } = (await loadCopy(boatAndBox.id))!
+      const back = patchBetween(edited, plan)
+      await takeInParcel({
+        id: plan.id,
+        name: plan.job.name,
+        over: revision,
+        copy: { plan: edited, steps: [...steps, { at: '2026-03-01T10:00:00.000Z', back }] },
+        events: someEvents,
+        pictures: { 'came-front': 'data:image/png;base64,AAAA' },
+      })
+    },
+  ],
   ['a backup merged', async () => restore((await otherBackup()).shelves, 'merge')],
   ['everything replaced by a backup', async () => restore((await otherBackup()).shelves, 'replace')],
 ]

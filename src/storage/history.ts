@@ -1,25 +1,12 @@
-import { type Patch, patchSchema } from '@/core'
+import { type PastStep, pastStepSchema } from '@/core'
 import * as z from '@/core/units/schema'
 import { historyShelf } from './shelves'
 import type { Going } from './transaction'
 
-/** How to go back one step, and when and by whom that step was made. */
-export interface PastStep {
-  readonly at: string
-  readonly by?: string | undefined
-  readonly back: Patch
-}
-
-export const stepSchema = z.object({
-  at: z.iso.datetime(),
-  by: z.optional(z.string().check(z.maxLength(80))),
-  back: patchSchema,
-})
-
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
 const historySchema = z.object({
   revision: z.int().check(z.gte(0)),
-  steps: z.array(stepSchema),
+  steps: z.array(pastStepSchema),
 })
 
 export const historyIn = (going: Going, id: string, revision: number, steps: readonly PastStep[]): void =>

@@ -1,7 +1,7 @@
 import { type LogEvent, logEventSchema, united } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
-import { inOneGo } from './transaction'
+import { inOneGo, type Going } from './transaction'
 
 /** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
 const unkept: LogEvent[] = []
@@ -45,15 +45,20 @@ export async function keepEventsIfMissing(events: readonly LogEvent[]): Promise<
   }
 }
 
+/** Writes events beside what the log holds. */
+export function eventsIn({ put }: Going, events: readonly LogEvent[]): void {
+  for (const event of events) {
+    turn += 1
+    put('log', keyOf(event, turn), event)
+  }
+}
+
 /** Adds events to the log, all of them or none; nothing that is in it is ever written over. */
 export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
   if (events.length === 0) return { ok: true }
   try {
-    await inOneGo(['log'], ({ put }) => {
-      for (const event of events) {
-        turn += 1
-        put('log', keyOf(event, turn), event)
-      }
+    await inOneGo(['log'], (going) => {
+      eventsIn(going, events)
       return Promise.resolve()
     })
   } catch (error) {

@@ -1,8 +1,8 @@
-import { type FieldMessage, type Plan, readPlan } from '@/core'
+import { type FieldMessage, type PastStep, type Plan, readPlan } from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn, type PastStep } from './history'
+import { historyIn } from './history'
 import { inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
@@ -47,7 +47,7 @@ export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
 
 const revisionSchema = z.catch(z.int().check(z.gte(0)), 0)
 const revisionKey = (id: string) => `plans/${id}`
-const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
+export const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
   revisionSchema.parse(await get('revisions', revisionKey(id)))
 
 /**
@@ -59,7 +59,7 @@ export async function nextRevisions(going: Going, ids: readonly string[]): Promi
   for (const [i, id] of ids.entries()) going.put('revisions', revisionKey(id), (revisions[i] ?? 0) + 1)
 }
 
-function put({ put: write }: Going, plan: Plan, revision: number): void {
+export function planIn({ put: write }: Going, plan: Plan, revision: number): void {
   write('plans', plan.id, plan)
   write('revisions', revisionKey(plan.id), revision)
 }
@@ -104,7 +104,7 @@ export async function keepPlanOver(
       const raw = await going.get('plans', plan.id)
       if (revision !== over && raw !== undefined)
         return { kept: 'stale', stored: storedFrom(plan.id, raw), revision }
-      put(going, plan, revision + 1)
+      planIn(going, plan, revision + 1)
       historyIn(going, plan.id, revision + 1, steps)
       return { kept: 'yes', revision: revision + 1 }
     })
@@ -123,7 +123,7 @@ export async function keepPlanOver(
 export async function keepPlan(plan: Plan): Promise<Kept> {
   try {
     await inOneGo(['plans', 'revisions'], async (going) => {
-      put(going, plan, (await revisionIn(going, plan.id)) + 1)
+      planIn(going, plan, (await revisionIn(going, plan.id)) + 1)
     })
     unkept.delete(plan.id)
     tellKept({ shelf: 'plans', id: plan.id })

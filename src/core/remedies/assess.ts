@@ -1,7 +1,7 @@
 import type { RemedyStock } from './candidate'
 import type { Plan } from '../plan/plan'
 import type { Finding } from '../review/finding'
-import { judge } from '../review/judge'
+import { judgePlan } from '../review/judge'
 import type { Reviewed } from '../review/review'
 import { remediesFor, type Remedy } from './remedies'
 
@@ -13,7 +13,7 @@ export interface Assessment extends Reviewed {
 
 /** The one way from a plan to its survey, its review and its fixes: workers, shell and route ask here. */
 export function assess(plan: Plan): Assessment {
-  const judged = judge(plan)
+  const judged = judgePlan(plan)
   const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
   return {
     plan,

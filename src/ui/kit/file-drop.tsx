@@ -1,14 +1,17 @@
 'use client'
 import { to } from '@/ui/routes'
+import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { Modal } from './modal'
 import { useOpenFile } from './open-file'
 
+const ParcelDialog = dynamic(() => import('./parcel-dialog').then((module) => module.ParcelDialog))
+
 /** A plan file dropped anywhere opens; what is wrong with a bad one is said here. */
 export function FileDrop() {
   const router = useRouter()
-  const { open, problem, dismiss } = useOpenFile()
+  const { open, problem, parcel, dismiss } = useOpenFile()
   const [over, setOver] = useState(false)
   useEffect(() => {
     const hasFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
@@ -40,9 +43,10 @@ export function FileDrop() {
     <>
       {over && (
         <div className="pointer-events-none fixed inset-3 z-50 grid place-items-center border-4 border-dashed border-base-content bg-base-100/85 text-2xl font-semibold">
-          Drop the plan file to open it
+          Drop the file to open it
         </div>
       )}
+      {parcel && <ParcelDialog parcel={parcel} onClose={dismiss} />}
       {problem && (
         <Modal title="This file was not opened" onClose={dismiss}>
           <p className="mb-2">

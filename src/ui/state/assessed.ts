@@ -1,4 +1,4 @@
-import { judge, type Plan, type Reviewed } from '@/core'
+import { judgePlan, type Plan, type Reviewed } from '@/core'
 
 const assessed = new WeakMap<Plan, Reviewed>()
 /** The last of a job: what its next edit leaves alone is not drawn again. */
@@ -8,7 +8,7 @@ let last: Reviewed | undefined
 export function assessedOf(plan: Plan): Reviewed {
   const known = assessed.get(plan)
   if (known) return known
-  const fresh = judge(plan, last?.plan.id === plan.id ? last : undefined)
+  const fresh = judgePlan(plan, last?.plan.id === plan.id ? last : undefined)
   assessed.set(plan, fresh)
   last = fresh
   return fresh

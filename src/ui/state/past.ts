@@ -1,9 +1,5 @@
-import { patchBetween, patched, type Plan, planSchema } from '@/core'
-import type { PastStep } from '@/storage/history'
+import { MOST_STEPS, type PastStep, patchBetween, patched, type Plan, planSchema } from '@/core'
 import { useSettings } from './settings-store'
-
-/** So many steps are kept of a job, and for so many days at least where they are fewer. */
-const STEPS = 500
 
 interface Known {
   readonly before: Plan
@@ -15,7 +11,7 @@ const known = new WeakMap<Plan, Known>()
 
 /** The steps that lead back from a plan through its past, oldest first: for the shelf. */
 export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[] {
-  const all = [...past.slice(-STEPS), plan]
+  const all = [...past.slice(-MOST_STEPS), plan]
   return all.slice(1).map((now, i) => {
     const before = all[i] ?? now
     const found = known.get(now)

@@ -1,5 +1,5 @@
 'use client'
-import { changesBetween, judge, type Plan, STATE_WORD, STATES } from '@/core'
+import { changesBetween, judgePlan, type Plan, STATE_WORD, STATES } from '@/core'
 import { useMemo, useState } from 'react'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Button } from '@/ui/kit/button'
@@ -55,7 +55,7 @@ function StepWords({ step }: { step: Step }) {
 /** An earlier state of the job beside today's, to be taken back as a new step. */
 function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => void }) {
   const units = useUnits()
-  const [old, today] = useMemo(() => [judge(then), judge(now)], [then, now])
+  const [old, today] = useMemo(() => [judgePlan(then), judgePlan(now)], [then, now])
   const changes = useMemo(() => changesBetween(then, now), [then, now])
   const goBackTo = usePlan((store) => store.goBackTo)
   return (

@@ -6,6 +6,7 @@ import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { keepPlan } from '@/storage/plans'
+import { downloadParcel } from '@/ui/kit/download-parcel'
 import type { DialogName } from '@/ui/actions'
 
 const TOOLS: readonly (readonly [DialogName, string])[] = [
@@ -40,6 +41,17 @@ function CopyJob({ plan }: { plan: Plan }) {
   )
 }
 
+/** The job with its past, its log and its pictures as one file, for another device. */
+function TakeAlong({ plan }: { plan: Plan }) {
+  const [reason, setReason] = useState<string>()
+  return (
+    <>
+      <Button onClick={() => void downloadParcel(plan.id).then(setReason)}>Take it along</Button>
+      {reason !== undefined && <Problem>{reason}</Problem>}
+    </>
+  )
+}
+
 /** What belongs to the job rather than to one thing in the drawing. */
 export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
   return (
@@ -52,6 +64,7 @@ export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName
         <ButtonLink href={to('handover', { job: plan.id })}>Handover</ButtonLink>
         <ButtonLink href={to('log', { vehicle: plan.car.id })}>Log</ButtonLink>
         <CopyJob plan={plan} />
+        <TakeAlong plan={plan} />
         <ButtonLink href={to('compare', { a: plan.id })}>Compare with another</ButtonLink>
         {TOOLS.map(([dialog, words]) => (
           <Button

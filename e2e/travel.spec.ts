@@ -1,0 +1,131 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import { expect, inDrawing, saved, test } from './fixtures'
+
+const JOB = '/bench?job=demo-boat-and-box'
+
+async function typed(page: Page, thing: RegExp, mm: string): Promise<void> {
+  await inDrawing(page, thing).click()
+  const field = page.getByLabel('x, middle')
+  await field.fill(mm)
+  await field.press('Enter')
+  await saved(page)
+}
+
+const xOf = async (page: Page, thing: RegExp): Promise<string> => {
+  await inDrawing(page, thing).click()
+  return page.getByLabel('x, middle').inputValue()
+}
+
+async function packed(page: Page): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take it along' }).click(),
+  ])
+  return {
+    name: download.suggestedFilename(),
+    mimeType: 'application/json',
+    buffer: await readFile(await download.path()),
+  }
+}
+
+async function opened(page: Page, file: Awaited<ReturnType<typeof packed>>) {
+  await page.goto('/')
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByText('A boat and the long box')).toBeVisible()
+  await page.getByLabel('Plan file to open').setInputFiles(file)
+  return page.getByRole('dialog', { name: 'Parcel: A boat and the long box' })
+}
+
+test('a job’s past is there after a reload, each step beside today’s, and is taken back as one more step', async ({
+  page,
+}) => {
+  await page.goto(JOB)
+  await typed(page, /^Long box/, '900 mm')
+  await typed(page, /^Long box/, '870 mm')
+  await page.reload()
+  await page.getByRole('button', { name: 'History' }).click()
+  const dialog = page.getByRole('dialog', { name: 'History of this job' })
+  const steps = dialog.getByRole('list', { name: 'Steps, the latest first' })
+  await expect(steps.getByText('Long box, its place along the vehicle: 900 mm to 870 mm')).toBeVisible()
+  await steps.getByRole('button').last().click()
+  const beside = dialog.getByRole('region', { name: 'Beside today' })
+  await expect(beside.getByText('Long box, its place along the vehicle: 960 mm to 870 mm')).toBeVisible()
+  await expect(beside.getByRole('row', { name: /^Road/ }).getByRole('cell')).toHaveCount(2)
+  await beside.getByRole('button', { name: 'Take it back as it was then' }).click()
+  await saved(page)
+  expect(await xOf(page, /^Long box/)).toBe('960 mm')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  expect(await xOf(page, /^Long box/)).toBe('870 mm')
+})
+
+test('a job goes from desk to tablet and back: what was done there is shown before anything is written, and nothing is lost', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await page.goto(JOB)
+  await typed(page, /^Long box/, '900 mm')
+  const outward = await packed(page)
+  expect(outward.name).toBe('a-boat-and-the-long-box.ypsos-parcel.json')
+
+  const context = await browser.newContext({ baseURL: baseURL ?? '' })
+  const tablet = await context.newPage()
+  const there = await opened(tablet, outward)
+  await expect(there.getByText('The job in the parcel goes on from the one here.')).toBeVisible()
+  await expect(there.getByText('Long box, its place along the vehicle: 960 mm to 900 mm')).toBeVisible()
+  await there.getByRole('button', { name: 'Take it in' }).click()
+  await expect(tablet).toHaveURL(/bench/)
+  expect(await xOf(tablet, /^Long box/)).toBe('900 mm')
+  await inDrawing(tablet, /^Sea boat/).click()
+  await tablet.getByLabel('On board', { exact: true }).selectOption('driving')
+  await saved(tablet)
+  const homeward = await packed(tablet)
+  await context.close()
+
+  // Meanwhile the desk went on too.
+  await typed(page, /^Long box/, '870 mm')
+  const here = await opened(page, homeward)
+  await expect(here.getByText('What each changed can stand beside the other.')).toBeVisible()
+  await here.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page).toHaveURL(/bench/)
+  expect(await xOf(page, /^Long box/)).toBe('870 mm')
+  await inDrawing(page, /^Sea boat/).click()
+  await expect(page.getByLabel('On board', { exact: true })).toHaveValue('driving')
+
+  // The same parcel once more has nothing to say, and one that sets the same otherwise is asked.
+  await expect((await opened(page, homeward)).getByText('there is nothing newer in it')).toBeVisible()
+  const other = JSON.parse(homeward.buffer.toString()) as {
+    plan: { placements: { id: string; xMm: number }[] }
+    steps: { at: string; by?: string; back: unknown[] }[]
+  }
+  const box = other.plan.placements.find(({ id }) => id === 'long-box')
+  if (!box) throw new Error('no box')
+  other.steps.push({
+    at: '2026-03-02T08:00:00.000Z',
+    by: 'Tablet',
+    back: [{ at: ['placements', 'long-box', 'xMm'], is: box.xMm }],
+  })
+  box.xMm = 930
+  const clash = await opened(page, { ...homeward, buffer: Buffer.from(JSON.stringify(other)) })
+  await expect(clash.getByText('Long box: its place along the vehicle', { exact: true })).toBeVisible()
+  await expect(clash.getByText(/, Tablet$/)).toBeVisible()
+  await clash.getByRole('button', { name: 'Take the one in the parcel' }).click()
+  await expect(page).toHaveURL(/bench/)
+  expect(await xOf(page, /^Long box/)).toBe('930 mm')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  expect(await xOf(page, /^Long box/)).toBe('870 mm')
+})
+
+test('a parcel that cannot be read says what is wrong, and changes nothing', async ({ page }) => {
+  await page.goto(JOB)
+  await saved(page)
+  const file = await packed(page)
+  const raw = JSON.parse(file.buffer.toString()) as { madeAt: string }
+  await page.goto('/')
+  await page.getByLabel('Plan file to open').setInputFiles({
+    ...file,
+    buffer: Buffer.from(JSON.stringify({ ...raw, madeAt: 'yesterday' })),
+  })
+  const dialog = page.getByRole('dialog', { name: 'This file was not opened' })
+  await expect(dialog.getByText(/madeAt/)).toBeVisible()
+})

@@ -1,0 +1,91 @@
+import { type LogEvent, MOST_STEPS, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
+import { historyIn, loadHistory } from './history'
+import { tellAllKept } from './kept-elsewhere'
+import { eventsIn, loadEvents } from './log'
+import { loadWithRevision, planIn, revisionIn } from './plans'
+import { rememberIn } from './removed'
+import { pictureShelf, whyNotKept, type Kept } from './shelves'
+import { inOneGo } from './transaction'
+
+/** A job as this browser keeps it: its plan with the steps that lead back from it, and the number of its writing. */
+export interface KeptCopy {
+  readonly plan: Plan
+  readonly steps: readonly PastStep[]
+  readonly revision: number
+}
+
+/** How this browser has a job; nothing where it has none that reads. */
+export async function loadCopy(id: string): Promise<KeptCopy | undefined> {
+  const { stored, revision } = await loadWithRevision(id)
+  return stored?.ok ? { plan: stored.plan, steps: await loadHistory(id, revision), revision } : undefined
+}
+
+/** What the log says of a job: what was written in it, and what was written of its car where that is its alone. */
+const ofJob = (plan: Plan, events: readonly LogEvent[]) =>
+  events.filter(
+    ({ jobId, vehicleId }) => jobId === plan.id || (!plan.car.shared && vehicleId === plan.car.id),
+  )
+
+/** A job with all that belongs to it, to be taken to another device. Nothing where it is not kept here. */
+export async function makeParcel(id: string, madeAt: string, by: string): Promise<Parcel | undefined> {
+  const copy = await loadCopy(id)
+  if (!copy) return undefined
+  const pictures: Record<string, string> = {}
+  for (const picture of copy.plan.job.came?.pictures ?? []) {
+    const read = pictureSchema.safeParse(await pictureShelf.getItem(picture.id))
+    if (read.success) pictures[picture.id] = read.data
+  }
+  return {
+    madeAt,
+    ...(by === '' ? {} : { by }),
+    plan: copy.plan,
+    steps: copy.steps.slice(-MOST_STEPS),
+    events: ofJob(copy.plan, await loadEvents()),
+    pictures,
+  }
+}
+
+/** What is to be written of a parcel: the job as it then stands, where that is another, and what is not here yet. */
+export interface TakenIn {
+  readonly id: string
+  readonly name: string
+  /** The writing that was looked at; nothing where the job was not here. */
+  readonly over: number | undefined
+  readonly copy: { readonly plan: Plan; readonly steps: readonly PastStep[] } | undefined
+  readonly events: readonly LogEvent[]
+  readonly pictures: Readonly<Record<string, string>>
+}
+
+/** Puts a parcel on the shelves, all of it or nothing, over the writing that was looked at and over no other; it can be taken back. */
+export async function takeInParcel({ id, name, over, copy, events, pictures }: TakenIn): Promise<Kept> {
+  try {
+    await inOneGo(['plans', 'revisions', 'history', 'log', 'pictures', 'removed'], async (going) => {
+      const revision = await revisionIn(going, id)
+      const there = (await going.get('plans', id)) !== undefined
+      if (there !== (over !== undefined) || (over !== undefined && over !== revision))
+        throw new Error('the job was changed here meanwhile: open the parcel again')
+      const fresh: string[] = []
+      for (const key of Object.keys(pictures))
+        if ((await going.get('pictures', key)) === undefined) fresh.push(key)
+      await rememberIn(going, `Parcel taken in: ${name}`, new Date().toISOString(), [
+        ...(copy
+          ? ([
+              ['plans', id],
+              ['history', id],
+            ] as const)
+          : []),
+        ...fresh.map((key) => ['pictures', key] as const),
+      ])
+      if (copy) {
+        planIn(going, copy.plan, revision + 1)
+        historyIn(going, id, revision + 1, copy.steps)
+      }
+      for (const key of fresh) going.put('pictures', key, pictures[key])
+      eventsIn(going, events)
+    })
+    tellAllKept([id])
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}

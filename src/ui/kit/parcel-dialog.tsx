@@ -1,0 +1,192 @@
+'use client'
+import {
+  carOf,
+  changesBetween,
+  clashWords,
+  type Copy,
+  type LogEvent,
+  meet,
+  type Meeting,
+  type OtherStep,
+  type Parcel,
+  takeIn,
+} from '@/core'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { loadEvents } from '@/storage/log'
+import { type KeptCopy, loadCopy, takeInParcel } from '@/storage/parcel'
+import { whyNotKept } from '@/storage/shelves'
+import { to } from '@/ui/routes'
+import { useLog } from '@/ui/state/log-store'
+import { usePlan } from '@/ui/state/plan-store'
+import { Button } from './button'
+import { ChangeList } from './change-list'
+import { Problem } from './field-note'
+import { Modal } from './modal'
+import { whenWords } from './when-words'
+
+/** What is here of a parcel's job, and how the two stand to each other. */
+interface Looked {
+  readonly mine: KeptCopy | undefined
+  readonly meeting: Meeting | { readonly at: 'new'; readonly after: Copy }
+  readonly fresh: readonly LogEvent[]
+  readonly differing: number
+}
+
+const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
+
+const SAID: Readonly<Record<Looked['meeting']['at'], string>> = {
+  new: 'This job is not here yet.',
+  same: 'The job stands here as it does in the parcel.',
+  ahead: 'The job here has all that is in the parcel: there is nothing newer in it.',
+  behind: 'The job in the parcel goes on from the one here.',
+  merged: 'Both went on apart. What each changed can stand beside the other.',
+  apart: 'Both went on apart, and both cannot stand.',
+}
+
+async function look(parcel: Parcel): Promise<Looked> {
+  const { plan } = parcel
+  if (usePlan.getState().plan?.id === plan.id) await usePlan.getState().saveNow()
+  const [mine, events] = await Promise.all([loadCopy(plan.id), loadEvents()])
+  const cars = new Map([[plan.id, plan.car.id]])
+  const { fresh, differing } = takeIn(events, parcel.events, (event) => carOf(event, cars))
+  const theirs: Copy = { plan, steps: parcel.steps }
+  return {
+    mine,
+    fresh,
+    differing: differing.length,
+    meeting: mine ? meet(mine, theirs, new Date().toISOString(), parcel.by) : { at: 'new', after: theirs },
+  }
+}
+
+/** What the other side did, step by step, with who and when. */
+function OtherSteps({ steps }: { steps: readonly OtherStep[] }) {
+  return (
+    <ol className="my-2 max-h-[36dvh] overflow-y-auto" aria-label="What was done there">
+      {steps.toReversed().map(({ before, after, at, by }, i) => (
+        <li key={steps.length - i} className="border-hair border-b py-1">
+          <span className="text-ink2 block text-[0.85rem]">
+            {whenWords(at)}
+            {by !== undefined && `, ${by}`}
+          </span>
+          <ChangeList changes={changesBetween(before, after)} label={`Step ${steps.length - i}`} />
+        </li>
+      ))}
+    </ol>
+  )
+}
+
+function Apart({ mine, meeting }: { mine: KeptCopy; meeting: Extract<Meeting, { at: 'apart' }> }) {
+  const words = [...new Set(meeting.clashes.map((clash) => clashWords(mine.plan, clash)))]
+  return (
+    <>
+      <p>{meeting.reason}</p>
+      {words.length > 0 ? (
+        <ul className="list-disc pl-5" aria-label="Set otherwise">
+          {words.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </ul>
+      ) : (
+        <ChangeList changes={changesBetween(mine.plan, meeting.theirs.plan)} label="What differs" />
+      )}
+      <p className="mt-2">Whichever you choose, the other stays in the history of the job.</p>
+    </>
+  )
+}
+
+/** A parcel of another device, looked at before anything of it is written: what was done there, by whom and when. */
+export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () => void }) {
+  const router = useRouter()
+  const [looked, setLooked] = useState<Looked>()
+  const [problem, setProblem] = useState<string>()
+  useEffect(() => {
+    let current = true
+    look(parcel).then(
+      (found) => current && setLooked(found),
+      (error: unknown) => current && setProblem(whyNotKept(error)),
+    )
+    return () => {
+      current = false
+    }
+  }, [parcel])
+
+  const take = async ({ mine, fresh }: Looked, copy: Copy | undefined) => {
+    const { id, job } = parcel.plan
+    const kept = await takeInParcel({
+      id,
+      name: job.name,
+      over: mine?.revision,
+      copy,
+      events: fresh,
+      pictures: parcel.pictures,
+    })
+    if (!kept.ok) {
+      setProblem(`Nothing was changed. ${kept.reason}`)
+      return
+    }
+    await useLog.getState().open()
+    if (usePlan.getState().plan?.id === id) await usePlan.getState().open(id)
+    onClose()
+    router.push(to('bench', { job: id }))
+  }
+
+  const { madeAt, by, plan, pictures } = parcel
+  const meeting = looked?.meeting
+  const others = meeting && 'others' in meeting ? meeting.others : []
+  const after = meeting && 'after' in meeting ? meeting.after : undefined
+  const rest = looked ? looked.fresh.length + Object.keys(pictures).length : 0
+  return (
+    <Modal title={`Parcel: ${plan.job.name}`} onClose={onClose} wide>
+      <div className="grid gap-2">
+        <p>
+          {plan.vehicle.name}. Packed {whenWords(madeAt)}
+          {by !== undefined && ` by ${by}`}.
+        </p>
+        {problem !== undefined && <Problem>{problem}</Problem>}
+        {!looked && problem === undefined && <p aria-busy>Looking at what is here.</p>}
+        {looked && meeting && (
+          <>
+            <p className="font-semibold">{SAID[meeting.at]}</p>
+            {meeting.at === 'apart' && looked.mine && <Apart mine={looked.mine} meeting={meeting} />}
+            {others.length > 0 && (
+              <>
+                <h3 className="text-[15px]">
+                  {counted(others.length, 'step was made there', 'steps were made there')}
+                </h3>
+                <OtherSteps steps={others} />
+              </>
+            )}
+            <p>
+              {counted(looked.fresh.length, 'entry of the log is', 'entries of the log are')} not here yet;{' '}
+              {counted(Object.keys(pictures).length, 'picture', 'pictures')} come along.
+              {looked.differing > 0 &&
+                ` ${counted(looked.differing, 'entry says', 'entries say')} something else here under the same name: what is here stays.`}
+            </p>
+            <div className="flex flex-wrap gap-2">
+              {meeting.at === 'apart' ? (
+                <>
+                  <Button look="solid" onClick={() => void take(looked, meeting.mine)}>
+                    Keep the job as it is here
+                  </Button>
+                  <Button onClick={() => void take(looked, meeting.theirs)}>
+                    Take the one in the parcel
+                  </Button>
+                </>
+              ) : (
+                (after ?? rest > 0) && (
+                  <Button look="solid" onClick={() => void take(looked, after)}>
+                    {after ? 'Take it in' : 'Take in the log and pictures'}
+                  </Button>
+                )
+              )}
+              <Button look="word" onClick={onClose}>
+                Leave it
+              </Button>
+            </div>
+          </>
+        )}
+      </div>
+    </Modal>
+  )
+}
