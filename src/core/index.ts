@@ -217,15 +217,21 @@ export { openingOf } from './handover/handover-opening'
 
 export {
   checkedText,
+  type Pasts,
   printBackup,
   readBackup,
-  restorePreview,
   pictureSchema,
   SHELF_NAMES,
-  type ShelfChange,
   type ShelfName,
   type Shelves,
 } from './formats/backup'
+export {
+  type Differing,
+  differingIn,
+  restorePreview,
+  type ShelfChange,
+  staysUnasked,
+} from './formats/restoring'
 export { bayReport, bayReportSchema } from './formats/bay-report'
 export { calendarFile } from './formats/calendar'
 export { jsonSchemas } from './formats/json-schemas'

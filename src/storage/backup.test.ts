@@ -3,11 +3,13 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { wingBars } from '@/demo/racks'
-import { backupText, openBackup, previewRestore, readShelves, restore } from './backup'
+import { patchBetween } from '@/core'
+import { backupText, openBackup, placeOf, previewRestore, readShelves, restore } from './backup'
 import { refusing } from './faults.testing'
 import { keepEvents, loadEvents, loadVehicleLog } from './log'
 import { keepInStock } from './own-stock'
-import { keepPlan } from './plans'
+import { loadHistory } from './history'
+import { keepPlan, keepPlanOver, loadWithRevision } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
 import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
 
@@ -59,8 +61,8 @@ describe('a backup', () => {
     const text = await backupText(MADE)
     await wipe()
     const backup = await opened(text)
-    const preview = await previewRestore(backup.shelves, 'merge')
-    expect(preview.find(({ shelf }) => shelf === 'plans')).toMatchObject({
+    const preview = await previewRestore(backup.shelves, backup.pasts, 'merge')
+    expect(preview.changes.find(({ shelf }) => shelf === 'plans')).toMatchObject({
       added: [boatAndBox.id, 'odd'],
       unreadable: ['odd'],
     })
@@ -76,6 +78,28 @@ describe('a backup', () => {
     expect(await planShelf.getItem(ridgeTent.id)).toEqual(ridgeTent)
     await restore(backup.shelves, 'replace')
     expect(await planShelf.getItem(ridgeTent.id)).toBeNull()
+  })
+
+  it('brings the past of its jobs back with them, and leaves newer work where it is said to', async () => {
+    await fill()
+    const edit = async (name: string) => {
+      const { stored, revision } = await loadWithRevision(boatAndBox.id)
+      const before = stored!.ok ? stored!.plan : boatAndBox
+      const after = { ...before, job: { ...before.job, name } }
+      const step = { at: MADE, back: patchBetween(after, before) }
+      await keepPlanOver(after, revision, [...(await loadHistory(boatAndBox.id, revision)), step])
+    }
+    await edit('First')
+    const backup = await opened(await backupText(MADE))
+    await edit('Second')
+    const { differing } = await previewRestore(backup.shelves, backup.pasts, 'merge')
+    expect(differing.map(({ name, standing }) => [name, standing])).toEqual([['Second', 'older']])
+    await restore(backup.shelves, 'merge', backup.pasts, new Set(differing.map(placeOf)))
+    expect(await planShelf.getItem(boatAndBox.id)).toMatchObject({ job: { name: 'Second' } })
+    await restore(backup.shelves, 'replace', backup.pasts)
+    const { stored, revision } = await loadWithRevision(boatAndBox.id)
+    expect(stored).toMatchObject({ plan: { job: { name: 'First' } } })
+    expect(await loadHistory(boatAndBox.id, revision)).toHaveLength(1)
   })
 
   it('that was changed by a hand is refused', async () => {

@@ -1,5 +1,8 @@
 import {
   checkedText,
+  type Differing,
+  differingIn,
+  type Pasts,
   printBackup,
   readBackup,
   restorePreview,
@@ -9,6 +12,7 @@ import {
   type Shelves,
 } from '@/core'
 import { tellAllKept } from './kept-elsewhere'
+import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
 import { inOneGo } from './transaction'
@@ -53,12 +57,12 @@ export async function readShelves(): Promise<Shelves> {
 
 /** A backup of everything as the text of one file. */
 export async function backupText(madeAt: string): Promise<string> {
-  const shelves = await readShelves()
-  return printBackup(shelves, madeAt, await sha256(checkedText(shelves)))
+  const [shelves, pasts] = [await readShelves(), await loadPasts()]
+  return printBackup(shelves, pasts, madeAt, await sha256(checkedText(shelves, pasts)))
 }
 
 type OpenedBackup =
-  | { readonly ok: true; readonly madeAt: string; readonly shelves: Shelves }
+  | { readonly ok: true; readonly madeAt: string; readonly shelves: Shelves; readonly pasts: Pasts }
   | { readonly ok: false; readonly reasons: readonly string[] }
 
 /** Opens a backup: its shape and its check sum must both be right. */
@@ -70,36 +74,62 @@ export async function openBackup(text: string): Promise<OpenedBackup> {
       ok: false,
       reasons: ['The check sum does not fit the content: the file was changed or damaged.'],
     }
-  return { ok: true, madeAt: read.madeAt, shelves: read.shelves }
+  const { madeAt, shelves, pasts } = read
+  return { ok: true, madeAt, shelves, pasts }
 }
 
-export async function previewRestore(shelves: Shelves, way: 'merge' | 'replace'): Promise<ShelfChange[]> {
-  return restorePreview(await readShelves(), shelves, way)
+export interface RestorePreview {
+  readonly changes: readonly ShelfChange[]
+  readonly differing: readonly Differing[]
 }
 
-/** Puts a backup on the shelves, all of it or nothing: stopped or closed in the middle, everything is as it was before. */
-export async function restore(shelves: Shelves, way: 'merge' | 'replace'): Promise<Kept> {
+/** What restoring would do to each shelf, and what is here otherwise than in the backup, with which of the two is newer. */
+export async function previewRestore(
+  shelves: Shelves,
+  pasts: Pasts,
+  way: 'merge' | 'replace',
+): Promise<RestorePreview> {
+  const [here, own] = [await readShelves(), await loadPasts()]
+  const changes = restorePreview(here, shelves, way)
+  return { changes, differing: differingIn(changes, here, shelves, { here: own, backup: pasts }) }
+}
+
+/** Names an entry among those that stay as they are here. */
+export const placeOf = ({ shelf, key }: Pick<Differing, 'shelf' | 'key'>): string => `${shelf}/${key}`
+
+/**
+ * Puts a backup on the shelves, all of it or nothing: stopped or closed in the middle, everything is as it was before.
+ * What is among `staying` is left as it is here.
+ */
+export async function restore(
+  shelves: Shelves,
+  way: 'merge' | 'replace',
+  pasts: Pasts = {},
+  staying: ReadonlySet<string> = new Set(),
+): Promise<Kept> {
   try {
-    const changes = restorePreview(await readShelves(), shelves, way)
+    const changes = restorePreview(await readShelves(), shelves, way).map((change) => ({
+      ...change,
+      changed: change.changed.filter((key) => !staying.has(placeOf({ shelf: change.shelf, key }))),
+    }))
     const jobs = changes
       .filter(({ shelf }) => shelf === 'plans')
       .flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed])
-    await inOneGo([...SHELF_NAMES, 'revisions', 'removed'], async (going) => {
+    await inOneGo([...SHELF_NAMES, 'revisions', 'removed', 'history'], async (going) => {
       const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
-      await rememberIn(
-        going,
-        words,
-        new Date().toISOString(),
-        changes.flatMap(({ shelf, added, changed, removed }) =>
+      await rememberIn(going, words, new Date().toISOString(), [
+        ...changes.flatMap(({ shelf, added, changed, removed }) =>
           [...added, ...changed, ...removed].map((key) => [shelf, key] as const),
         ),
-      )
+        ...jobs.map((id) => ['history', id] as const),
+      ])
       // Who has one of these jobs open knows an older writing of it.
-      await nextRevisions(going, jobs)
+      const revisions = await nextRevisions(going, jobs)
       for (const { shelf, added, changed, removed } of changes) {
         for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
         for (const key of removed) going.remove(shelf, key)
       }
+      for (const [id, revision] of revisions) historyIn(going, id, revision, pasts[id] ?? [])
     })
     tellAllKept(jobs)
     return { ok: true }

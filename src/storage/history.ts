@@ -1,6 +1,6 @@
 import { type PastStep, pastStepSchema } from '@/core'
 import * as z from '@/core/units/schema'
-import { historyShelf } from './shelves'
+import { historyShelf, revisionShelf } from './shelves'
 import type { Going } from './transaction'
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
@@ -20,4 +20,19 @@ export async function loadHistory(id: string, revision: number): Promise<readonl
   } catch {
     return []
   }
+}
+
+/** The steps that lead back from every job as it is kept now, by its id. */
+export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {
+  const revisions = new Map<string, unknown>()
+  await revisionShelf.iterate((revision, key) => {
+    revisions.set(key, revision)
+  })
+  const pasts: Record<string, readonly PastStep[]> = {}
+  await historyShelf.iterate((raw, id) => {
+    const read = historySchema.safeParse(raw)
+    if (read.success && read.data.steps.length > 0 && read.data.revision === revisions.get(`plans/${id}`))
+      pasts[id] = read.data.steps
+  })
+  return pasts
 }

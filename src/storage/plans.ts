@@ -54,9 +54,14 @@ export const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
  * Says that plans were written once more, or taken away: what anybody has open of them is an older writing. It reads
  * before it writes, so that what is written after it is written in one breath.
  */
-export async function nextRevisions(going: Going, ids: readonly string[]): Promise<void> {
+export async function nextRevisions(
+  going: Going,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, number>> {
   const revisions = await Promise.all(ids.map((id) => revisionIn(going, id)))
-  for (const [i, id] of ids.entries()) going.put('revisions', revisionKey(id), (revisions[i] ?? 0) + 1)
+  const next = new Map(ids.map((id, i) => [id, (revisions[i] ?? 0) + 1]))
+  for (const [id, revision] of next) going.put('revisions', revisionKey(id), revision)
+  return next
 }
 
 export function planIn({ put: write }: Going, plan: Plan, revision: number): void {

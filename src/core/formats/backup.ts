@@ -1,8 +1,6 @@
 import * as z from '../units/schema'
-import { logEventSchema } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { readPlan } from './plan-file'
-import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'
+import { type PastStep, pastStepSchema } from '../plan/past-step'
 
 /** A picture as it is kept: a JPEG, PNG or WebP in the text that an image takes. */
 export const pictureSchema = z
@@ -29,21 +27,28 @@ const backupSchema = z.strictObject({
     // Backups made before there were any have none.
     pictures: z.optional(entries),
   }),
+  // Nor have those made before a job's past was kept.
+  pasts: z.optional(z.record(z.string(), z.array(pastStepSchema))),
 })
 type FiledShelves = z.infer<typeof backupSchema>['shelves']
 
+/** The steps that lead back from each job, by its id. */
+export type Pasts = Readonly<Record<string, readonly PastStep[]>>
+
 /** The text that a backup's check sum is taken of. */
-export const checkedText = (shelves: FiledShelves): string => JSON.stringify(shelves)
+export const checkedText = (shelves: FiledShelves, pasts?: Pasts): string =>
+  JSON.stringify(pasts ? { shelves, pasts } : shelves)
 
 /** A backup as one file, with the SHA-256 of its content in hexadecimal. */
-export function printBackup(shelves: Shelves, madeAt: string, sha256: string): string {
-  return `${JSON.stringify({ format: 'ypsos-backup', version: 1, madeAt, sha256, shelves })}\n`
+export function printBackup(shelves: Shelves, pasts: Pasts, madeAt: string, sha256: string): string {
+  return `${JSON.stringify({ format: 'ypsos-backup', version: 1, madeAt, sha256, shelves, pasts })}\n`
 }
 
 type ReadBackup =
   | {
       readonly ok: true
       readonly shelves: Shelves
+      readonly pasts: Pasts
       /** What its check sum is taken of. */
       readonly checked: string
       readonly madeAt: string
@@ -64,55 +69,13 @@ export function readBackup(text: string): ReadBackup {
   }
   const read = backupSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
-  const { shelves, madeAt, sha256 } = read.data
+  const { shelves, pasts, madeAt, sha256 } = read.data
   return {
     ok: true,
     madeAt,
     sha256,
     shelves: { ...shelves, pictures: shelves.pictures ?? {} },
-    checked: checkedText(shelves),
+    pasts: pasts ?? {},
+    checked: checkedText(shelves, pasts),
   }
-}
-
-/** What restoring would do to one shelf, by key. */
-export interface ShelfChange {
-  readonly shelf: ShelfName
-  readonly added: readonly string[]
-  readonly changed: readonly string[]
-  readonly same: readonly string[]
-  /** Only when replacing: what is here and not in the backup. */
-  readonly removed: readonly string[]
-  /** Entries of the backup that do not read here; they are put back as they are. */
-  readonly unreadable: readonly string[]
-}
-
-function reads(shelf: ShelfName, key: string, value: unknown): boolean {
-  if (shelf === 'plans') return readPlan(value).ok
-  if (shelf === 'log') return logEventSchema.safeParse(value).success
-  if (shelf === 'settings') return true
-  if (shelf === 'pictures') return pictureSchema.safeParse(value).success
-  const kind = STOCK_KINDS.find((each) => key.startsWith(`${each}/`))
-  return kind !== undefined && STOCK_SCHEMAS[kind].safeParse(value).success
-}
-
-/** What restoring a backup would change. Merging keeps what is only here; in both ways an entry of the backup goes before the one here. */
-export function restorePreview(here: Shelves, backup: Shelves, way: 'merge' | 'replace'): ShelfChange[] {
-  return SHELF_NAMES.map((shelf) => {
-    const [now, then] = [here[shelf], backup[shelf]]
-    const keys = Object.keys(then).sort()
-    const alike = (key: string) => JSON.stringify(now[key]) === JSON.stringify(then[key])
-    return {
-      shelf,
-      added: keys.filter((key) => !(key in now)),
-      changed: keys.filter((key) => key in now && !alike(key)),
-      same: keys.filter((key) => key in now && alike(key)),
-      removed:
-        way === 'replace'
-          ? Object.keys(now)
-              .filter((key) => !(key in then))
-              .sort()
-          : [],
-      unreadable: keys.filter((key) => !reads(shelf, key, then[key])),
-    }
-  })
 }

@@ -2,12 +2,27 @@
 import { FileButton } from '@/ui/kit/file-button'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
-import type { ShelfChange, ShelfName, Shelves } from '@/core'
+import {
+  type Differing,
+  type Pasts,
+  type ShelfChange,
+  type ShelfName,
+  type Shelves,
+  staysUnasked,
+} from '@/core'
 import { useEffect, useState } from 'react'
-import { backupText, openBackup, previewRestore, restore } from '@/storage/backup'
+import {
+  backupText,
+  openBackup,
+  placeOf,
+  previewRestore,
+  restore,
+  type RestorePreview,
+} from '@/storage/backup'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
 import { whyNotKept } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'
+import { whenWords } from '@/ui/kit/when-words'
 import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
 import { today } from '@/ui/state/today'
@@ -56,23 +71,78 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
   )
 }
 
+type Holds = 'here' | 'backup'
+
+const holdsOf = (differing: Differing, chosen: ReadonlyMap<string, Holds>): Holds =>
+  chosen.get(placeOf(differing)) ?? (staysUnasked(differing) ? 'here' : 'backup')
+
+const STANDING: Readonly<Record<Differing['standing'], string>> = {
+  newer: 'the one in the backup goes on from the one here',
+  older: 'the one here goes on from the one in the backup',
+  apart: 'each was changed apart from the other',
+  other: 'which is newer is not known',
+}
+
+/** What is here and in the backup but not the same: by name and date, with which of the two is to stand. */
+function DifferingList({
+  differing,
+  chosen,
+  onChoose,
+}: {
+  differing: readonly Differing[]
+  chosen: ReadonlyMap<string, Holds>
+  onChoose: (place: string, holds: Holds) => void
+}) {
+  if (differing.length === 0) return null
+  return (
+    <section aria-label="Here and in the backup, but not the same" className="mt-3">
+      <h4 className="text-[15px]">Here and in the backup, but not the same</h4>
+      <ul className="max-h-[32dvh] overflow-y-auto">
+        {differing.map((each) => (
+          <li key={placeOf(each)} className="border-hair flex flex-wrap items-end gap-2 border-b py-1.5">
+            <span className="flex-1">
+              {each.name}
+              <span className="text-ink2 block text-[0.85rem]">
+                {SHELF_WORD[each.shelf]}: {STANDING[each.standing]}
+                {each.hereAt !== undefined && `; here changed ${whenWords(each.hereAt)}`}
+                {each.thereAt !== undefined && `; in the backup ${whenWords(each.thereAt)}`}
+              </span>
+            </span>
+            <Choice<Holds>
+              label={`Which holds: ${each.name}`}
+              value={holdsOf(each, chosen)}
+              options={[
+                ['here', 'Keep what is here'],
+                ['backup', "Take the backup's"],
+              ]}
+              onChange={(holds) => onChoose(placeOf(each), holds)}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 /** Everything into one file and back: what restoring would change is shown before it is done. */
 export function BackupDialog({ onClose }: { onClose: () => void }) {
   const [opened, setOpened] = useState<{
     readonly name: string
     readonly madeAt: string
     readonly shelves: Shelves
+    readonly pasts: Pasts
   }>()
   const [way, setWay] = useState<Way>('merge')
-  const [changes, setChanges] = useState<readonly ShelfChange[]>([])
+  const [preview, setPreview] = useState<RestorePreview>()
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const [problems, setProblems] = useState<readonly string[]>([])
   const [room, setRoom] = useState<{ readonly left: Room | undefined }>()
   useEffect(() => void roomLeft().then((left) => setRoom({ left })), [])
   useEffect(() => {
     if (!opened) return
     let current = true
-    void previewRestore(opened.shelves, way).then((found) => {
-      if (current) setChanges(found)
+    void previewRestore(opened.shelves, opened.pasts, way).then((found) => {
+      if (current) setPreview(found)
     })
     return () => {
       current = false
@@ -90,17 +160,23 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       setProblems([whyNotKept(error)])
     }
   }
-  const choose = async (chosen: File) => {
+  const choose = async (file: File) => {
     setOpened(undefined)
-    const read = await openBackup(await chosen.text())
+    setPreview(undefined)
+    setChosen(new Map())
+    const read = await openBackup(await file.text())
     if (read.ok) {
       setProblems([])
-      setOpened({ name: chosen.name, madeAt: read.madeAt, shelves: read.shelves })
+      const { madeAt, shelves, pasts } = read
+      setOpened({ name: file.name, madeAt, shelves, pasts })
     } else setProblems(read.reasons)
   }
   const put = async () => {
     if (!opened) return
-    const kept = await restore(opened.shelves, way)
+    const staying = (preview?.differing ?? [])
+      .filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here')
+      .map(placeOf)
+    const kept = await restore(opened.shelves, way, opened.pasts, new Set(staying))
     // Every screen reads anew what is now on the shelves.
     if (kept.ok) window.location.reload()
     else setProblems([`Nothing was changed. ${kept.reason}`])
@@ -139,7 +215,14 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
             ]}
             onChange={setWay}
           />
-          <Preview changes={changes} />
+          {preview && <Preview changes={preview.changes} />}
+          {preview && way === 'merge' && (
+            <DifferingList
+              differing={preview.differing}
+              chosen={chosen}
+              onChoose={(place, holds) => setChosen((before) => new Map(before).set(place, holds))}
+            />
+          )}
           <Button look="solid" className="mt-3" onClick={() => void put()}>
             {way === 'merge' ? 'Merge it in' : 'Replace everything'}
           </Button>
