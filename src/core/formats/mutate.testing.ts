@@ -62,3 +62,24 @@ export function mutated(text: string, dice: readonly number[]): string {
   }
   return JSON.stringify(value)
 }
+
+const CELLS = ['', '=1+1', '1e999', '-0', '9'.repeat(400), 'nan', '12 mm', "it's", '"', 'ft', '1/0', '\u0000']
+
+/** A table as CSV damaged as the dice say: cells replaced, lines doubled or left out, or the text itself cut or changed. */
+export function mutatedTable(text: string, dice: readonly number[]): string {
+  const [how = 0, ...rest] = dice
+  if (how % 10 < 2) return mutated(text, dice)
+  const lines = text.split('\r\n')
+  for (let i = 0; i + 1 < rest.length; i += 2) {
+    const at = (rest[i] ?? 0) % lines.length
+    const die = rest[i + 1] ?? 0
+    const cells = (lines[at] ?? '').split(',')
+    if (die % 6 === 0) lines.splice(at, 1)
+    else if (die % 6 === 1) lines.push(lines[at] ?? '')
+    else {
+      cells[die % cells.length] = CELLS[die % CELLS.length] ?? ''
+      lines[at] = cells.join(',')
+    }
+  }
+  return lines.join('\r\n')
+}
