@@ -25,9 +25,11 @@ function far(steps: readonly Step[], progress: BayProgress): string {
 
 /** What was fitted by its steps, and not by the plan: nobody's tick, nothing fitted. */
 export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayProgress): Fitted {
+  const byGroup = new Map<string, Step[]>()
+  for (const step of steps) byGroup.set(step.group, [...(byGroup.get(step.group) ?? []), step])
   const state = (status: Status | undefined, group: string): string => {
     if (status === 'alreadyOn') return 'on when it came'
-    const own = steps.filter((step) => step.group === group)
+    const own = byGroup.get(group) ?? []
     return own.length > 0 ? far(own, progress) : 'as planned, without steps of its own'
   }
   const racks = survey.racks.map(({ rack }) => {

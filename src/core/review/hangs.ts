@@ -62,15 +62,18 @@ function* otherHangs(
   turns: (sumKg: number, limitKg: number) => boolean,
 ): Iterable<Hang> {
   if (limit.kind === 'missing') return
-  const asked = new Set<string>()
+  const fractions = new Map<string, { readonly part: CellPart; fraction: number }>()
   for (const part of parts) {
+    const id = weighedAs(part.mass)
+    if (id === undefined || !part.mass.others) continue
+    const alike = fractions.get(id)
+    if (alike) alike.fraction += part.fraction
+    else fractions.set(id, { part, fraction: part.fraction })
+  }
+  for (const { part, fraction } of fractions.values()) {
     const { mass } = part
-    const id = weighedAs(mass)
-    if (id === undefined || !mass.others || asked.has(id)) continue
-    asked.add(id)
-    const alike = parts.filter((each) => weighedAs(each.mass) === id)
-    for (const other of mass.others) {
-      const offKg = alike.reduce((sum, { fraction }) => sum + fraction * (other.kg - mass.kg), 0)
+    for (const other of mass.others ?? []) {
+      const offKg = fraction * (other.kg - mass.kg)
       if (turns(kg + offKg, limit.kg))
         yield { on: 'other', part, other, sumKg: kg + offKg, limitKg: limit.kg }
     }

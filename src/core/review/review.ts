@@ -1,3 +1,4 @@
+import { manyWords, SINGLE_UP_TO } from './many'
 import { STATES, type State } from '../units/scalars'
 import { hasUnsure } from '../plan/starts'
 import type { Plan } from '../plan/plan'
@@ -30,9 +31,6 @@ export interface Reviewed {
   readonly review: Review
 }
 
-/** More findings of one rule and severity than this are told as one that lists what they are about. */
-const SINGLE_UP_TO = 200
-
 function nothingFound({ id, nothing }: Check): Finding {
   return {
     id: `${id} nothing`,
@@ -59,7 +57,7 @@ function inBounds(findings: readonly Finding[]): readonly Finding[] {
         rule: first.rule,
         state: states.size === 1 ? first.state : 'all',
         subject: { placementIds: [...new Set(list.flatMap(({ subject }) => subject.placementIds))] },
-        sentence: [`${list.length} of the same kind; the first: `, ...first.sentence],
+        sentence: manyWords(list.length, first.sentence),
         ...(first.ask ? { ask: first.ask } : {}),
       },
     ]

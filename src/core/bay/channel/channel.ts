@@ -139,8 +139,35 @@ export function channelFindings(
       ]
 }
 
+const worked = new WeakMap<Survey, readonly BarChannel[]>()
+const byThing = new WeakMap<Survey, ReadonlyMap<string, readonly BarChannel[]>>()
+
 /** The channel of every bar that something is bolted into. Both ends open: caps go on when the nuts are in. */
-export function barChannels(survey: Survey): BarChannel[] {
+export function barChannels(survey: Survey): readonly BarChannel[] {
+  const before = worked.get(survey)
+  if (before) return before
+  const channels = channelsOf(survey)
+  worked.set(survey, channels)
+  return channels
+}
+
+/** The channels that nuts of one thing on the plan are wanted in. */
+export function channelsFor(survey: Survey, { placement: { id } }: ThingAt): readonly BarChannel[] {
+  let known = byThing.get(survey)
+  if (!known) {
+    const found = new Map<string, BarChannel[]>()
+    for (const channel of barChannels(survey))
+      for (const placementId of new Set(
+        channel.channel.wanted.map((nut) => nut.id.slice(0, nut.id.lastIndexOf('/'))),
+      ))
+        found.set(placementId, [...(found.get(placementId) ?? []), channel])
+    known = found
+    byThing.set(survey, known)
+  }
+  return known.get(id) ?? []
+}
+
+function channelsOf(survey: Survey): BarChannel[] {
   return survey.bars.flatMap(({ bar, rack }): BarChannel[] => {
     if (!bar.profile.channel) return []
     const things = survey.things.filter(

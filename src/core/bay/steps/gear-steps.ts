@@ -2,7 +2,7 @@ import { mm } from '../../units/phrase'
 import type { BayRules } from '../../plan/house'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { barChannels } from '../channel/channel'
+import { channelsFor } from '../channel/channel'
 import { gearJoints } from './joint-groups'
 import { COUNT, LEVEL } from './levels'
 import type { Step } from './step'
@@ -32,9 +32,7 @@ export function gearSteps(
   const id = (key: string) => `gear:${placement.id}/${key}`
   const rackId = racksUnder(survey, thing)[0]
   const common = { group: `gear:${placement.id}`, rackId }
-  const channels = barChannels(survey).filter(({ channel }) =>
-    channel.wanted.some(({ id: nut }) => nut.startsWith(`${placement.id}/`)),
-  )
+  const channels = channelsFor(survey, thing)
   const brought = (gear.work?.steps ?? []).map((step) =>
     stepOf({
       ...common,
@@ -55,7 +53,7 @@ export function gearSteps(
   )
   const { box } = thing
   const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
-  const lift = survey.motion.lifts().find((each) => each.thing.placement.id === placement.id)
+  const lift = survey.motion.liftOf(placement.id)
   const byLoader = lift?.advice.by === 'loader'
   const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
   const set = stepOf({

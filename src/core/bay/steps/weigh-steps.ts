@@ -13,8 +13,9 @@ interface Weighable {
 
 /** What on the plan can be hung on a scale: gear and loads of so many kilograms, not people and not what is poured. */
 function weighable({ plan, things }: Survey): Weighable[] {
+  const on = new Set(things.map((thing) => thing.gear.id))
   const gear = plan.gear
-    .filter(({ id, kind }) => kind !== 'person' && things.some((thing) => thing.gear.id === id))
+    .filter(({ id, kind }) => kind !== 'person' && on.has(id))
     .map(({ id, name, mass }) => ({
       target: { of: 'gear', gearId: id } as const,
       id,

@@ -1,8 +1,23 @@
 import type { Near } from '../../survey/frame/space'
 import { check, practice } from '../check'
-import { mm } from '../../units/phrase'
+import { mm, type Phrase } from '../../units/phrase'
+import { manyWords, SINGLE_UP_TO } from '../many'
 
 export const aboutPair = ({ a, b }: Near) => `${a.placement.id} ${b.placement.id}`
+
+type Overlap = Extract<Near, { kind: 'overlap' }>
+const isOverlap = (near: Near): near is Overlap => near.kind === 'overlap'
+const metWords = ({ a, b, intoMm }: Overlap): Phrase => [
+  `${a.gear.name} and ${b.gear.name} are in each other’s way by `,
+  mm(intoMm),
+  '.',
+]
+
+function idsOf(met: readonly Overlap[]): ReadonlySet<string> {
+  const ids = new Set<string>()
+  for (const { a, b } of met) ids.add(a.placement.id).add(b.placement.id)
+  return ids
+}
 
 /** Does nothing stand where something else is, and is the house's gap kept? mm. */
 export const space = check({
@@ -25,7 +40,19 @@ export const space = check({
         severity: 'clear',
         sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(gap), '.'],
       }
-    for (const near of all) {
+    const met = all.filter(isOverlap)
+    const [first] = met
+    // A heap of things meets in more pairs than anybody reads: they are never written out one by one.
+    const heaped = first && met.length > SINGLE_UP_TO
+    if (heaped)
+      yield {
+        about: 'many stop',
+        state: 'all',
+        subject: { placementIds: [...idsOf(met)] },
+        severity: 'stop',
+        sentence: manyWords(met.length, metWords(first)),
+      }
+    for (const near of heaped ? all.filter((each) => !isOverlap(each)) : all) {
       const [a, b] = [near.a.gear.name, near.b.gear.name]
       const common = {
         about: aboutPair(near),
@@ -37,7 +64,7 @@ export const space = check({
           ...common,
           severity: 'stop',
           margin: mm(-near.intoMm),
-          sentence: [`${a} and ${b} are in each other’s way by `, mm(near.intoMm), '.'],
+          sentence: metWords(near),
         }
       else
         yield {

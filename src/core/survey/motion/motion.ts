@@ -20,11 +20,23 @@ export interface Motion {
   readonly axles: (state: 'road' | 'trail') => readonly AxleLoad[] | undefined
   readonly sleepers: () => readonly SleptOn[]
   readonly lifts: () => readonly Lift[]
+  /** Lifting one thing, by its placement's id. */
+  readonly liftOf: (placementId: string) => Lift | undefined
 }
 
 /** The motion of everything on a plan. */
 export function motionOf(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): Motion {
   const wind = once(() => windOf(plan.vehicle, plan.use.roadKmH, arrangement))
+  const lifts = once(() => liftsOf(arrangement.things, masses))
+  // Of a thing and what is in it, the first one told is the thing's own.
+  const liftById = once(
+    () =>
+      new Map(
+        lifts()
+          .toReversed()
+          .map((lift) => [lift.thing.placement.id, lift]),
+      ),
+  )
   return {
     feet: once(() => feetInMotion(plan, arrangement, masses)),
     tieDowns: once(() => tieDowns(arrangement.things, masses, plan.rules)),
@@ -33,6 +45,7 @@ export function motionOf(plan: Plan, arrangement: Arrangement, masses: readonly 
     standing: once(() => standingOf(plan.vehicle, masses)),
     axles: (state) => axleLoads(plan.vehicle, masses, state),
     sleepers: once(() => feetUnderSleepers(arrangement, masses)),
-    lifts: once(() => liftsOf(arrangement.things, masses)),
+    lifts,
+    liftOf: (placementId) => liftById().get(placementId),
   }
 }
