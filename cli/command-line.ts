@@ -8,6 +8,7 @@ import {
   OUTCOME_WORD,
   parseLogText,
   parsePartsText,
+  fixesLeftOut,
   parsePlanText,
   type Part,
   phraseText,
@@ -145,7 +146,8 @@ function oneLine(assessment: Assessment, choice: UnitChoice): string {
 }
 
 function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice): string[] {
-  const { review } = assessment
+  const { review, plan } = assessment
+  const leftOut = fixesLeftOut(plan)
   return [
     oneLine(assessment, choice),
     ...review.findings
@@ -157,6 +159,7 @@ function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice):
           : []),
         ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.message, choice)}`),
       ]),
+    ...(leftOut === undefined ? [] : [`  ${leftOut}`]),
     ...review.cautions.map((caution) => `  Caution: ${caution}`),
   ]
 }

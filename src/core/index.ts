@@ -62,8 +62,8 @@ export {
 } from './plan/placement'
 export { type Plan } from './plan/plan'
 export { type Clash, clashWords, mergePlans } from './plan/merge'
-export { MOST_STEPS, type PastStep, pastStepSchema, statesAlong } from './plan/past-step'
-export { type Patch, patchBetween, patched, patchSchema } from './plan/patch'
+export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
+export { patchBetween, patched } from './plan/patch'
 export { planSchema } from './plan/plan-schema'
 export {
   type Bar,
@@ -155,6 +155,7 @@ export { tried } from './placing/tried'
 
 export { type Answer, answered } from './remedies/answered'
 export { assess, type Assessment } from './remedies/assess'
+export { fixesLeftOut } from './remedies/fixes-limit'
 export type { RemedyStock } from './remedies/candidate'
 export { remediesFor, type Remedy } from './remedies/remedies'
 

@@ -1,8 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/demo/plans'
 import { checkedText, printBackup, readBackup, type Shelves } from './backup'
-import { restorePreview } from './restoring'
 
 const EMPTY: Shelves = { plans: {}, stock: {}, settings: {}, log: {}, pictures: {} }
 const sum = 'a'.repeat(64)

@@ -3,6 +3,7 @@ import { STATES, stateSchema, type State } from '../units/scalars'
 import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../units/phrase'
 import { saidSchema, SEVERITIES, type Finding } from '../review/finding'
+import { fixesLeftOut } from '../remedies/fixes-limit'
 import type { Remedy } from '../remedies/remedies'
 import { type Review, layerSeverity } from '../review/review'
 import { commandSchema } from '../plan/command'
@@ -160,6 +161,8 @@ export const reviewReportSchema = z.strictObject({
     }),
   ),
   cautions: z.array(z.string()),
+  /** Why no fixes were looked for, where the plan is too large for it. */
+  fixesLeftOut: z.optional(z.string()),
 })
 type ReviewReport = z.infer<typeof reviewReportSchema>
 
@@ -308,6 +311,7 @@ export function reviewReport(
   choice?: UnitChoice,
 ): ReviewReport {
   const { plan, loadPath } = survey
+  const leftOut = fixesLeftOut(plan)
   return {
     format: 'ypsos-review',
     version: 2,
@@ -344,5 +348,6 @@ export function reviewReport(
       })),
     })),
     cautions: [...review.cautions],
+    ...(leftOut === undefined ? {} : { fixesLeftOut: leftOut }),
   }
 }

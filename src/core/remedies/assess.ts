@@ -1,6 +1,7 @@
 import type { RemedyStock } from './candidate'
 import type { Plan } from '../plan/plan'
 import type { Finding } from '../review/finding'
+import { fixesLeftOut } from './fixes-limit'
 import { judgePlan } from '../review/judge'
 import type { Reviewed } from '../review/review'
 import { remediesFor, type Remedy } from './remedies'
@@ -14,6 +15,7 @@ export interface Assessment extends Reviewed {
 /** The one way from a plan to its survey, its review and its fixes: workers, shell and route ask here. */
 export function assess(plan: Plan): Assessment {
   const judged = judgePlan(plan)
+  const leftOut = fixesLeftOut(plan) !== undefined
   const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
   return {
     plan,
@@ -22,6 +24,7 @@ export function assess(plan: Plan): Assessment {
       return judged.review
     },
     remedies(finding, stock) {
+      if (leftOut) return []
       const before = found.get(finding)
       if (before?.stock === stock) return before.remedies
       const remedies = remediesFor(judged.survey, judged.review, finding, stock)

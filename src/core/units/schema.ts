@@ -10,5 +10,7 @@ z.config({ ...en(), jitless: true })
 /**
  * Met here first, whichever page asks: so the library's pieces stand in one order everywhere, and what nobody uses of
  * them is left out of what the browser loads.
+ *
+ * @public
  */
 export const MET_FIRST = [z.strictObject, z.trim, z.iso]

@@ -104,8 +104,9 @@ export function useFixes(
   const open = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {
     const ask = () => askFixes(plan, open)
-    if (!usePlan.getState().dragFrom) return ask()
-    return onDrop(ask)
+    if (usePlan.getState().dragFrom) return onDrop(ask)
+    ask()
+    return undefined
   }, [plan, open])
   useEffect(() => endFixes, [])
   return ({ id }) => (known.plan === plan ? known.byFinding.get(id) : undefined)

@@ -3,6 +3,7 @@ import {
   CHECKS,
   type Finding,
   type FindingStates,
+  fixesLeftOut,
   foldedTogether,
   notLookedAt,
   type Plan,
@@ -82,9 +83,15 @@ export function Findings({
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
   )
+  const leftOut = fixesLeftOut(plan)
   const list = (wanted: readonly FindingStates[]) =>
     wanted.map((row) => (
-      <FindingRow key={row.finding.id} {...row} remedies={remediesOf(row.finding)} show={show} />
+      <FindingRow
+        key={row.finding.id}
+        {...row}
+        remedies={leftOut === undefined ? remediesOf(row.finding) : undefined}
+        show={show}
+      />
     ))
   const of = (severity: Finding['severity']) => rows.filter(({ finding }) => finding.severity === severity)
   const questions = of('findOut')
@@ -100,6 +107,7 @@ export function Findings({
       {review.planned && review.notLooked.length > 0 && (
         <p className="text-ink2 mt-1 text-[13px]">{capital(notLookedAt(review).join(', '))} not looked at.</p>
       )}
+      {leftOut !== undefined && <p className="text-ink2 mt-1 text-[13px]">{leftOut}</p>}
       {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
       {review.planned && rows.length === 0 && (
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>
