@@ -62,7 +62,8 @@ module.exports = {
     only('core-on-core', '^src/core/', '^src/core/', 'The core knows nothing outside itself.'),
     {
       name: 'core-by-its-face',
-      comment: 'The core is asked through src/core/index.ts; schemas everywhere are written with src/core/units/schema.ts; what tests are made of is beside what it tests.',
+      comment:
+        'The core is asked through src/core/index.ts; schemas everywhere are written with src/core/units/schema.ts; what tests are made of is beside what it tests.',
       severity: 'error',
       from: { path: '^(src|cli|e2e|bench|scripts)/', pathNot: '^src/core/' },
       to: { path: '^src/core/', pathNot: '^src/core/(index|units/schema)\\.ts$|\\.testing\\.ts$' },

@@ -146,6 +146,7 @@ export {
 } from './review/finding'
 export { type FindingStates, foldedTogether } from './review/folded'
 export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
+export { type Glance, glanceOf, stateGlance, type StateGlance } from './review/glance'
 export { judgePlan } from './review/judge'
 export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'
 

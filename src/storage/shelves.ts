@@ -39,6 +39,9 @@ export const historyShelf = shelf('history')
 /** What was taken away or put over, for thirty days. */
 export const removedShelf = shelf('removed')
 
+/** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */
+export const glanceShelf = shelf('glances')
+
 export type ShelfStore = typeof planShelf
 export const ALL_SHELVES = {
   plans: planShelf,

@@ -1,45 +1,8 @@
 'use client'
-import {
-  formatQuantity,
-  identityOf,
-  type Review,
-  type State,
-  STATE_WORD,
-  STATES,
-  type Survey,
-  type UnitChoice,
-  type Verdict,
-  VERDICT_WORD,
-} from '@/core'
+import { type Reviewed, STATE_WORD, stateGlance, STATES, type Verdict } from '@/core'
+import { verdictWords } from './verdict-words'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
-
-/** How many different things of the verdict's kind there are, so that they can be counted on the page. */
-export function openCount(review: Review, state: State): number {
-  const verdict = review.states[state]
-  return new Set(
-    review.findings
-      .filter(
-        (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
-      )
-      .map(identityOf),
-  ).size
-}
-
-/** A state's verdict in a few words: how much over, how many to find out, or how much is left. */
-export function verdictWords(survey: Survey, review: Review, state: State, units: UnitChoice): string {
-  const verdict = review.states[state]
-  const governing = survey.loadPath.governing[state]
-  const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
-  const left = governing?.leftKg
-  if (verdict === 'stop' && left !== undefined && left < 0)
-    return `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', -left, single)} over`
-  if (verdict === 'stop' || verdict === 'findOut')
-    return `${VERDICT_WORD[verdict]}, ${openCount(review, state)} ${verdict === 'stop' ? 'to mend' : 'open'}`
-  return left === undefined || verdict === 'unplanned'
-    ? VERDICT_WORD[verdict]
-    : `${VERDICT_WORD[verdict]}, ${formatQuantity('mass', left, single)} left`
-}
 
 const LOOK: Readonly<Record<Verdict, string>> = {
   stop: 'text-stopline',
@@ -50,7 +13,7 @@ const LOOK: Readonly<Record<Verdict, string>> = {
 }
 
 /** Road, trail, parked: each with its verdict; the pressed one is what the drawing shows. */
-export function StateSwitch({ survey, review }: { survey: Survey; review: Review }) {
+export function StateSwitch({ judged }: { judged: Reviewed }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const showState = usePlan((store) => store.showState)
@@ -65,8 +28,10 @@ export function StateSwitch({ survey, review }: { survey: Survey; review: Review
           onClick={() => showState(each)}
         >
           <span className="block text-[13px] leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
-          <span className={`block text-[15px] leading-tight font-semibold ${LOOK[review.states[each]]}`}>
-            {verdictWords(survey, review, each, units)}
+          <span
+            className={`block text-[15px] leading-tight font-semibold ${LOOK[judged.review.states[each]]}`}
+          >
+            {verdictWords(stateGlance(judged, each), units)}
           </span>
         </button>
       ))}

@@ -53,7 +53,7 @@ export function Header({
           {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`}
         </p>
       </div>
-      <StateSwitch survey={survey} review={review} />
+      <StateSwitch judged={{ plan, survey, review }} />
       <div className="flex gap-1.5">
         <Button
           look="quiet"

@@ -1,5 +1,5 @@
 'use client'
-import { changesBetween, judgePlan, type Plan, STATE_WORD, STATES } from '@/core'
+import { changesBetween, judgePlan, type Plan, STATE_WORD, stateGlance, STATES } from '@/core'
 import { useMemo, useState } from 'react'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Button } from '@/ui/kit/button'
@@ -7,7 +7,7 @@ import { ChangeList } from '@/ui/kit/change-list'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { PhraseLine } from '@/ui/kit/quantity'
-import { verdictWords } from '@/ui/kit/state-switch'
+import { verdictWords } from '@/ui/kit/verdict-words'
 import { Table } from '@/ui/kit/table'
 import { whenWords } from '@/ui/kit/when-words'
 import { stepsBack } from '@/ui/state/past'
@@ -80,8 +80,8 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           {STATES.map((state) => (
             <tr key={state}>
               <th scope="row">{STATE_WORD[state]}</th>
-              <td>{verdictWords(old.survey, old.review, state, units)}</td>
-              <td>{verdictWords(today.survey, today.review, state, units)}</td>
+              <td>{verdictWords(stateGlance(old, state), units)}</td>
+              <td>{verdictWords(stateGlance(today, state), units)}</td>
             </tr>
           ))}
         </tbody>

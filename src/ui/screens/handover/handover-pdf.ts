@@ -14,7 +14,7 @@ import {
 import { concatTransformationMatrix, PDFDocument, popGraphicsState, pushGraphicsState } from 'pdf-lib'
 import { extentOf } from '@/ui/drawing/layout'
 import { rackPaths } from '@/ui/drawing/rack-paths'
-import { middleOf, pathsOf } from '@/ui/drawing/thing-view'
+import { middleOf, pathsOf } from '@/ui/drawing/thing-marks'
 import { sidePaths } from '@/ui/drawing/vehicle-paths'
 import { PdfColumn, EDGE, PDF_INK, PT } from './pdf-column'
 import { Face, type PdfFonts } from './pdf-face'

@@ -1,13 +1,21 @@
-import { foldedTogether, type Plan, review, STATES, survey, type UnitChoice } from '@/core'
+import {
+  foldedTogether,
+  judgePlan,
+  type Plan,
+  review,
+  stateGlance,
+  STATES,
+  survey,
+  type UnitChoice,
+} from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
 import { askGroups, openFindings } from '@/ui/screens/bench/finding-rows'
-import { openCount, verdictWords } from './state-switch'
+import { verdictWords } from './verdict-words'
 import { rackBox } from '@/ui/drawing/zoom-store'
 
 const words = (plan: Plan, state: 'road' | 'trail' | 'parked', show: UnitChoice['show'] = 'metric') => {
-  const surveyed = survey(plan)
-  return verdictWords(surveyed, review(surveyed), state, { show, denominator: 16 })
+  return verdictWords(stateGlance(judgePlan(plan), state), { show, denominator: 16 })
 }
 
 describe('a verdict in a few words', () => {
@@ -33,14 +41,16 @@ describe('a verdict in a few words', () => {
 
   it('counts what the page shows: every different finding once, whatever its states (U1)', () => {
     for (const plan of DEMO_PLANS) {
-      const reviewed = review(survey(plan))
+      const judged = judgePlan(plan)
+      const reviewed = judged.review
       for (const state of STATES) {
         const verdict = reviewed.states[state]
         const rows = foldedTogether(openFindings(reviewed)).filter(
           ({ finding, all }) =>
             finding.severity === verdict && all.some((each) => each.state === state || each.state === 'all'),
         )
-        if (verdict === 'stop' || verdict === 'findOut') expect(openCount(reviewed, state)).toBe(rows.length)
+        if (verdict === 'stop' || verdict === 'findOut')
+          expect(stateGlance(judged, state).open).toBe(rows.length)
       }
     }
   })

@@ -1,0 +1,64 @@
+import { STATES, type State } from '../units/scalars'
+import { identityOf, type Verdict } from './finding'
+import { notLookedAt, type Review, type Reviewed } from './review'
+
+/** How many different things of the verdict's kind there are, so that they can be counted on the page. */
+export function openCount(review: Review, state: State): number {
+  const verdict = review.states[state]
+  return new Set(
+    review.findings
+      .filter(
+        (finding) => finding.severity === verdict && (finding.state === state || finding.state === 'all'),
+      )
+      .map(identityOf),
+  ).size
+}
+
+/** A state of a plan at a glance: its verdict, how many things are open, and what the governing link has left, kg. */
+export interface StateGlance {
+  readonly verdict: Verdict
+  readonly open: number
+  readonly leftKg: number | undefined
+}
+
+export const stateGlance = ({ survey, review }: Reviewed, state: State): StateGlance => ({
+  verdict: review.states[state],
+  open: openCount(review, state),
+  leftKg: survey.loadPath.governing[state]?.leftKg,
+})
+
+/** A job at a glance: what a board says of it, without its plan. */
+export interface Glance {
+  readonly id: string
+  readonly name: string
+  readonly customer: string | undefined
+  readonly number: string | undefined
+  readonly due: string | undefined
+  readonly vehicle: string
+  readonly plate: string | undefined
+  readonly carId: string
+  readonly states: Readonly<Record<State, StateGlance>>
+  /** The graver of its states. */
+  readonly verdict: Verdict
+  /** What was not looked at, by name; empty where nothing is planned. */
+  readonly notLooked: readonly string[]
+}
+
+export function glanceOf(judged: Reviewed): Glance {
+  const { plan, review } = judged
+  const { job, vehicle, car } = plan
+  const states = Object.fromEntries(STATES.map((state) => [state, stateGlance(judged, state)]))
+  return {
+    id: plan.id,
+    name: job.name,
+    customer: job.customer,
+    number: job.number,
+    due: job.due,
+    vehicle: vehicle.name,
+    plate: car.plate ?? car.number,
+    carId: car.id,
+    states: states as Glance['states'],
+    verdict: review.verdict,
+    notLooked: review.planned ? notLookedAt(review) : [],
+  }
+}

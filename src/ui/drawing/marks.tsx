@@ -1,0 +1,6 @@
+import type { Mark } from './mark'
+
+/** Lines of a drawing, one over the other. */
+export function Marks({ marks }: { readonly marks: readonly Mark[] }) {
+  return marks.map(({ d, look, at }, i) => <path key={i} d={d} className={look} transform={at} />)
+}

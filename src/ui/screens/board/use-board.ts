@@ -1,0 +1,70 @@
+'use client'
+import { useEffect, useRef, useState } from 'react'
+import { whenKept } from '@/storage/kept-elsewhere'
+import { unkept } from '@/storage/plans'
+import type { BoardAnswer, BoardCard, BoardQuestion } from '@/workers/board-messages'
+
+export type BoardState =
+  | { readonly at: 'loading' }
+  | { readonly at: 'failed'; readonly reason: string }
+  | { readonly at: 'there'; readonly cards: readonly BoardCard[]; readonly left: number }
+
+/** So many changes elsewhere within this are one. ms. */
+const TOGETHER_MS = 120
+
+/** Every job's card, read and judged in a worker; anew whenever `again` changes or another tab keeps a job. */
+export function useBoard(ready: boolean, again: unknown): BoardState {
+  const [board, setBoard] = useState<BoardState>({ at: 'loading' })
+  const worker = useRef<Worker>(undefined)
+  const ticket = useRef(0)
+  const [elsewhere, setElsewhere] = useState(0)
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const stop = whenKept(({ shelf }) => {
+      if (shelf !== 'plans' && shelf !== 'log') return
+      clearTimeout(timer)
+      timer = setTimeout(() => setElsewhere((count) => count + 1), TOGETHER_MS)
+    })
+    return () => {
+      clearTimeout(timer)
+      stop()
+    }
+  }, [])
+  useEffect(() => {
+    if (!ready) return
+    const started = new Worker(new URL('../../../workers/board.worker.ts', import.meta.url))
+    worker.current = started
+    return () => {
+      started.terminate()
+      worker.current = undefined
+    }
+  }, [ready])
+  useEffect(() => {
+    const asked = worker.current
+    if (!ready || !asked) return
+    ticket.current += 1
+    const mine = ticket.current
+    let cards: readonly BoardCard[] = []
+    const hear = ({ data }: MessageEvent<BoardAnswer>) => {
+      if (data.ticket !== mine) return
+      if (data.say === 'failed') {
+        setBoard({ at: 'failed', reason: data.reason })
+        return
+      }
+      cards = [...cards, ...data.cards]
+      const so = cards
+      const { left } = data
+      // What stands stays until its place is taken: a board that is read again does not blink.
+      setBoard((before) =>
+        left > 0 && before.at === 'there' && before.cards.length > so.length
+          ? before
+          : { at: 'there', cards: so, left },
+      )
+    }
+    asked.addEventListener('message', hear)
+    const question: BoardQuestion = { ticket: mine, unkept: [...unkept.values()] }
+    asked.postMessage(question)
+    return () => asked.removeEventListener('message', hear)
+  }, [ready, again, elsewhere])
+  return board
+}

@@ -1,0 +1,94 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { boatAndBox, DEMO_PLANS, hatchJob } from '@/demo/plans'
+import { demoLog } from '@/demo/demo-log'
+import { keepEvents } from '@/storage/log'
+import { keepPlan } from '@/storage/plans'
+import { ALL_SHELVES, glanceShelf, planShelf } from '@/storage/shelves'
+import { boardCards } from './board-desk'
+import type { BoardCard } from './board-messages'
+
+beforeEach(async () => {
+  await Promise.all([...Object.values(ALL_SHELVES), glanceShelf].map((shelf) => shelf.clear()))
+  for (const plan of DEMO_PLANS) await keepPlan(plan)
+})
+
+/** What is told, in turn: how many cards, and how many are left. */
+async function asked(judgedBy = 'now', unkept = [] as readonly (typeof boatAndBox)[]) {
+  const told: (readonly [number, number])[] = []
+  const cards: BoardCard[] = []
+  await boardCards(judgedBy, unkept, (some, left) => {
+    told.push([some.length, left])
+    cards.push(...some)
+  })
+  return { told, cards }
+}
+const all = DEMO_PLANS.length
+
+describe('the cards of a board', () => {
+  it('are worked out once, and afterwards only of what was written since', async () => {
+    expect((await asked()).told).toEqual([
+      [0, all],
+      [all, 0],
+    ])
+    expect((await asked()).told).toEqual([[all, 0]])
+    await keepPlan({ ...boatAndBox, job: { ...boatAndBox.job, name: 'Another name' } })
+    const { told, cards } = await asked()
+    expect(told).toEqual([
+      [all - 1, 1],
+      [1, 0],
+    ])
+    expect(cards.some((card) => card.ok && card.glance.name === 'Another name')).toBe(true)
+  })
+
+  it('say the same whether they were kept or worked out', async () => {
+    const byId = (cards: readonly BoardCard[]) => cards.toSorted((a, b) => a.id.localeCompare(b.id))
+    const first = byId((await asked()).cards)
+    expect(byId((await asked()).cards)).toEqual(first)
+    expect(first.map((card) => card.ok && card.glance.states.road.verdict)).toContain('stop')
+  })
+
+  it('are worked out anew by a program that judges otherwise, and where the log of their car has grown', async () => {
+    await asked()
+    expect((await asked('later')).told[0]).toEqual([0, all])
+    const before = (await asked('later')).told
+    expect(before).toEqual([[all, 0]])
+    const events = demoLog('2026-11-01')
+    await keepEvents(events)
+    const touched = new Set(events.map(({ vehicleId }) => vehicleId))
+    const jobs = DEMO_PLANS.filter(({ car }) => touched.has(car.id)).length
+    expect(jobs).toBeGreaterThan(0)
+    const { told, cards } = await asked('later')
+    expect(told[0]).toEqual([all - jobs, jobs])
+    expect(cards.some((card) => card.ok && card.backOn !== undefined)).toBe(true)
+  })
+
+  it('are there of what is in memory alone, before what is kept under that name, and kept of neither', async () => {
+    const inMemory = { ...boatAndBox, job: { ...boatAndBox.job, name: 'In memory' } }
+    const { cards } = await asked('now', [inMemory])
+    expect(cards.filter(({ id }) => id === boatAndBox.id)).toHaveLength(1)
+    expect(cards.some((card) => card.ok && card.glance.name === 'In memory')).toBe(true)
+    expect(await glanceShelf.getItem(boatAndBox.id)).toBeNull()
+  })
+
+  it('say of a job that no longer reads what is wrong, and forget what is gone', async () => {
+    await asked()
+    await planShelf.setItem(hatchJob.id, { not: 'a plan' })
+    await planShelf.removeItem(boatAndBox.id)
+    const { cards } = await asked('later')
+    expect(cards.find(({ id }) => id === hatchJob.id)).toMatchObject({ ok: false })
+    expect(cards.some(({ id }) => id === boatAndBox.id)).toBe(false)
+    expect(await glanceShelf.getItem(boatAndBox.id)).toBeNull()
+  })
+
+  it('stop being worked out where nobody waits any more', async () => {
+    const told: number[] = []
+    await boardCards(
+      'now',
+      [],
+      (some) => void told.push(some.length),
+      () => false,
+    )
+    expect(told).toEqual([0])
+  })
+})

@@ -1,0 +1,29 @@
+import type { Glance, Plan } from '@/core'
+import type { Picture } from '@/ui/drawing/side-marks'
+
+/** What the board asks: every job's card; those in memory alone come along. */
+export interface BoardQuestion {
+  readonly ticket: number
+  readonly unkept: readonly Plan[]
+}
+
+/** What the board shows of a job: what is said of it, its picture, and the day its car has to come back once it is fitted. */
+export type BoardCard =
+  | {
+      readonly ok: true
+      readonly id: string
+      readonly glance: Glance
+      readonly picture: Picture
+      readonly backOn: string | undefined
+    }
+  | { readonly ok: false; readonly id: string; readonly reason: string | undefined }
+
+/** Some of the cards; `left` are still to be worked out. */
+export type BoardAnswer =
+  | {
+      readonly say: 'cards'
+      readonly ticket: number
+      readonly cards: readonly BoardCard[]
+      readonly left: number
+    }
+  | { readonly say: 'failed'; readonly ticket: number; readonly reason: string }

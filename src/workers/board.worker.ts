@@ -1,0 +1,17 @@
+import { whyNotKept } from '@/storage/shelves'
+import { boardCards } from './board-desk'
+import type { BoardAnswer, BoardQuestion } from './board-messages'
+
+let wanted = 0
+const answer = (message: BoardAnswer) => postMessage(message)
+
+/** Reads and judges the jobs of a board beside the page. A newer question ends an older one. */
+addEventListener('message', ({ data: { ticket, unkept } }: MessageEvent<BoardQuestion>) => {
+  wanted = ticket
+  boardCards(
+    process.env['JUDGED_BY'] ?? '',
+    unkept,
+    (cards, left) => answer({ say: 'cards', ticket, cards, left }),
+    () => wanted === ticket,
+  ).catch((error: unknown) => answer({ say: 'failed', ticket, reason: whyNotKept(error) }))
+})
