@@ -129,3 +129,37 @@ test('a parcel that cannot be read says what is wrong, and changes nothing', asy
   const dialog = page.getByRole('dialog', { name: 'This file was not opened' })
   await expect(dialog.getByText(/madeAt/)).toBeVisible()
 })
+
+test('a backup goes into the folder that was picked, by itself once a day, and opens again', async ({
+  page,
+}) => {
+  // The origin's own private folder stands in for one that a person picks.
+  await page.addInitScript(() => {
+    const picking = window as unknown as { showDirectoryPicker: () => Promise<FileSystemDirectoryHandle> }
+    picking.showDirectoryPicker = async () =>
+      (await navigator.storage.getDirectory()).getDirectoryHandle('shop', { create: true })
+  })
+  const files = () =>
+    page.evaluate(async () => {
+      const shop = await (await navigator.storage.getDirectory()).getDirectoryHandle('shop')
+      const found: [string, string][] = []
+      for await (const name of (shop as unknown as { keys(): AsyncIterable<string> }).keys())
+        found.push([name, await (await (await shop.getFileHandle(name)).getFile()).text()])
+      return found
+    })
+  await page.goto('/')
+  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+  await page.getByRole('button', { name: 'Backup' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Backup' })
+  await dialog.getByRole('button', { name: 'Choose a folder' }).click()
+  await expect(dialog.getByText(/goes into the folder shop by itself.*The last one was made/)).toBeVisible()
+  const [[name, text] = ['', '']] = await files()
+  expect(name).toMatch(/^ypsos-backup-\d{4}-\d{2}-\d{2}\.json$/)
+  await dialog.getByLabel('Backup file to open').setInputFiles({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  })
+  await expect(dialog.getByRole('row', { name: /^Jobs/ })).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Merge it in' })).toBeVisible()
+})

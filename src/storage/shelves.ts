@@ -3,27 +3,58 @@ type Forage = Pick<
   'getItem' | 'setItem' | 'removeItem' | 'clear' | 'length' | 'keys' | 'iterate'
 >
 
-/** One of the browser's shelves; what opens it is fetched when it is first asked for, beside the page's own start. */
-function shelf(storeName: string): Forage {
-  let opening: Promise<Forage> | undefined
-  const open = () =>
-    (opening ??= import('localforage').then(
-      ({ default: forage }) => forage.createInstance({ name: 'ypsos', storeName }),
-      (error: unknown) => {
-        opening = undefined
-        throw error
-      },
-    ))
-  return {
-    getItem: async (key) => (await open()).getItem(key),
-    setItem: async (key, value) => (await open()).setItem(key, value),
-    removeItem: async (key) => (await open()).removeItem(key),
-    clear: async () => (await open()).clear(),
-    length: async () => (await open()).length(),
-    keys: async () => (await open()).keys(),
-    iterate: async (each) => (await open()).iterate(each),
+/** Every shelf there is: all are made when the first one is asked for, one after the other. */
+const NAMES = [
+  'plans',
+  'stock',
+  'settings',
+  'log',
+  'pictures',
+  'revisions',
+  'history',
+  'removed',
+  'glances',
+  'browser',
+] as const
+type Name = (typeof NAMES)[number]
+
+let opening: Promise<ReadonlyMap<Name, Forage>> | undefined
+
+/**
+ * Opens the shelves. Two that are made at once, or one that is made while another is opened again, get in each
+ * other's way: so they are made in turn, and none later.
+ */
+async function made(): Promise<ReadonlyMap<Name, Forage>> {
+  const { default: forage } = await import('localforage')
+  const shelves = new Map<Name, Forage>()
+  for (const storeName of NAMES) {
+    const shelf = forage.createInstance({ name: 'ypsos', storeName })
+    await shelf.ready()
+    shelves.set(storeName, shelf)
   }
+  return shelves
 }
+
+async function opened(name: Name): Promise<Forage> {
+  opening ??= made().catch((error: unknown) => {
+    opening = undefined
+    throw error
+  })
+  const shelf = (await opening).get(name)
+  if (!shelf) throw new Error(`there is no shelf ${name}`)
+  return shelf
+}
+
+/** One of the browser's shelves; what opens it is fetched when the first is asked for, beside the page's own start. */
+const shelf = (name: Name): Forage => ({
+  getItem: async (key) => (await opened(name)).getItem(key),
+  setItem: async (key, value) => (await opened(name)).setItem(key, value),
+  removeItem: async (key) => (await opened(name)).removeItem(key),
+  clear: async () => (await opened(name)).clear(),
+  length: async () => (await opened(name)).length(),
+  keys: async () => (await opened(name)).keys(),
+  iterate: async (each) => (await opened(name)).iterate(each),
+})
 
 /** One shelf for plans, one for the shop's own stock, one for settings, one for what happened, one for pictures. */
 
@@ -41,6 +72,9 @@ export const removedShelf = shelf('removed')
 
 /** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */
 export const glanceShelf = shelf('glances')
+
+/** What is this browser's alone and in no backup: where backups go, and when the last one was made. */
+export const browserShelf = shelf('browser')
 
 export type ShelfStore = typeof planShelf
 export const ALL_SHELVES = {

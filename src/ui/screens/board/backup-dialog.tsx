@@ -19,6 +19,8 @@ import {
   restore,
   type RestorePreview,
 } from '@/storage/backup'
+import { backedUp } from '@/storage/backup-folder'
+import { FolderChoice } from './folder-choice'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
 import { whyNotKept } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'
@@ -150,11 +152,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   }, [opened, way])
   const save = async () => {
     try {
-      downloadText(
-        `ypsos-backup-${today()}.json`,
-        await backupText(new Date().toISOString()),
-        'application/json',
-      )
+      const at = new Date().toISOString()
+      downloadText(`ypsos-backup-${today()}.json`, await backupText(at), 'application/json')
+      await backedUp(at)
       setProblems([])
     } catch (error) {
       setProblems([whyNotKept(error)])
@@ -194,6 +194,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         </Button>
         <FileButton label="Open a backup" says="Backup file to open" onFile={(file) => void choose(file)} />
       </div>
+      <FolderChoice onProblem={(problem) => setProblems(problem === undefined ? [] : [problem])} />
       {problems.length > 0 && (
         <div role="alert" className="text-stopline mt-3 font-semibold">
           {problems.map((each) => (

@@ -16,6 +16,7 @@ import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { type BoardFilter, filtered, ordered } from './board-order'
 import { JobCard, Unreadable } from './job-card'
+import { BackupState } from './backup-state'
 import { useBoard } from './use-board'
 import type { BoardCard } from '@/workers/board-messages'
 
@@ -80,6 +81,7 @@ export function JobsBoard() {
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
   const putDemo = useSettings((store) => store.putDemo)
+  const demo = useSettings((store) => store.demo !== undefined)
   const { open, opened } = useOpenFile()
   const [loaded, setLoaded] = useState(0)
   const board = useBoard(ready, `${opened} ${loaded}`)
@@ -144,6 +146,7 @@ export function JobsBoard() {
             {board.reason} Jobs cannot be listed; a file can still be opened and worked on.
           </p>
         )}
+        {!demo && cards.length > 0 && <BackupState onBackup={() => setDialog('backup')} />}
         {left > 0 && (
           <p role="status" className="mb-2">
             {left} more {left === 1 ? 'job is' : 'jobs are'} being looked at.

@@ -1,0 +1,33 @@
+'use client'
+import { useEffect, useState } from 'react'
+import { backUpByItself, backupFolder, backupReminder, lastBackup } from '@/storage/backup-folder'
+import { Alert } from '@/ui/kit/alert'
+import { Button } from '@/ui/kit/button'
+
+/** Makes the day's backup where a folder was picked for it; else says that there is none, or that the last one is old. */
+export function BackupState({ onBackup }: { onBackup: () => void }) {
+  const [said, setSaid] = useState<string>()
+  useEffect(() => {
+    let current = true
+    const look = async () => {
+      const now = Date.now()
+      const done = await backUpByItself(now)
+      if (done.did === 'failed') return `No backup into the folder ${done.folder}: ${done.reason}.`
+      return (await backupFolder()) ? undefined : backupReminder(await lastBackup(), now)
+    }
+    void look().then((words) => current && setSaid(words))
+    return () => {
+      current = false
+    }
+  }, [])
+  return (
+    said !== undefined && (
+      <Alert look="mind" className="mb-3">
+        {said}{' '}
+        <Button look="word" onClick={onBackup}>
+          Back it up
+        </Button>
+      </Alert>
+    )
+  )
+}
