@@ -173,7 +173,7 @@ export { nextTurn, united } from './log/sequence'
 export { replacedBy, replacements } from './log/subject'
 export { takeIn, type TakeIn } from './log/take-in'
 export type { Readings, Taped } from './log/taped'
-export { visitsOf, visitWords } from './log/visits'
+export { type Visit, visitsOf, visitWords } from './log/visits'
 export { carName, carOf, carsByJob, ownEvents, perhapsSame } from './log/whose'
 
 export { answerLine, answerOf, isDone, placeAnswers } from './bay/answers'

@@ -15,24 +15,8 @@ import { tellAllKept } from './kept-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
-import { inOneGo } from './transaction'
-import {
-  logShelf,
-  pictureShelf,
-  planShelf,
-  settingsShelf,
-  stockShelf,
-  whyNotKept,
-  type Kept,
-} from './shelves'
-
-const SHELF: Readonly<Record<ShelfName, typeof planShelf>> = {
-  plans: planShelf,
-  stock: stockShelf,
-  settings: settingsShelf,
-  log: logShelf,
-  pictures: pictureShelf,
-}
+import { allOn, inOneGo } from './transaction'
+import { whyNotKept, type Kept } from './shelves'
 
 async function sha256(text: string): Promise<string> {
   const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text))
@@ -48,10 +32,7 @@ export async function readShelves(): Promise<Shelves> {
     log: {},
     pictures: {},
   }
-  for (const name of SHELF_NAMES)
-    await SHELF[name].iterate((raw, key) => {
-      shelves[name][key] = raw
-    })
+  for (const name of SHELF_NAMES) for (const [key, raw] of await allOn(name)) shelves[name][key] = raw
   return shelves
 }
 
@@ -106,6 +87,7 @@ export async function restore(
   way: 'merge' | 'replace',
   pasts: Pasts = {},
   staying: ReadonlySet<string> = new Set(),
+  told?: (done: number, of: number) => void,
 ): Promise<Kept> {
   try {
     const changes = restorePreview(await readShelves(), shelves, way).map((change) => ({
@@ -115,22 +97,26 @@ export async function restore(
     const jobs = changes
       .filter(({ shelf }) => shelf === 'plans')
       .flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed])
-    await inOneGo([...SHELF_NAMES, 'revisions', 'removed', 'history'], async (going) => {
-      const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
-      await rememberIn(going, words, new Date().toISOString(), [
-        ...changes.flatMap(({ shelf, added, changed, removed }) =>
-          [...added, ...changed, ...removed].map((key) => [shelf, key] as const),
-        ),
-        ...jobs.map((id) => ['history', id] as const),
-      ])
-      // Who has one of these jobs open knows an older writing of it.
-      const revisions = await nextRevisions(going, jobs)
-      for (const { shelf, added, changed, removed } of changes) {
-        for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
-        for (const key of removed) going.remove(shelf, key)
-      }
-      for (const [id, revision] of revisions) historyIn(going, id, revision, pasts[id] ?? [])
-    })
+    await inOneGo(
+      [...SHELF_NAMES, 'revisions', 'removed', 'history'],
+      async (going) => {
+        const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
+        await rememberIn(going, words, new Date().toISOString(), [
+          ...changes.flatMap(({ shelf, added, changed, removed }) =>
+            [...added, ...changed, ...removed].map((key) => [shelf, key] as const),
+          ),
+          ...jobs.map((id) => ['history', id] as const),
+        ])
+        // Who has one of these jobs open knows an older writing of it.
+        const revisions = await nextRevisions(going, jobs)
+        for (const { shelf, added, changed, removed } of changes) {
+          for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
+          for (const key of removed) going.remove(shelf, key)
+        }
+        for (const [id, revision] of revisions) historyIn(going, id, revision, pasts[id] ?? [])
+      },
+      told,
+    )
     tellAllKept(jobs)
     return { ok: true }
   } catch (error) {

@@ -1,4 +1,5 @@
-import { glanceShelf, logShelf, planShelf, revisionShelf } from './shelves'
+import { glanceShelf } from './shelves'
+import { allOn, keysOn } from './transaction'
 
 /** What is kept of a job's card, with what it was worked out from. */
 export interface KeptGlance {
@@ -23,12 +24,14 @@ export async function readGlances(): Promise<{
   readonly kept: ReadonlyMap<string, KeptGlance>
   readonly log: ReadonlyMap<string, string>
 }> {
-  const [ids, numbers, kept, keys] = await Promise.all([
-    planShelf.keys(),
-    revisionNumbers(),
-    allKept(),
-    logShelf.keys(),
+  const [ids, numbers, glances, keys] = await Promise.all([
+    keysOn('plans'),
+    allOn('revisions'),
+    allOn('glances'),
+    keysOn('log'),
   ])
+  const kept = new Map<string, KeptGlance>()
+  for (const [id, raw] of glances) if (isKept(raw)) kept.set(id, raw)
   const log = new Map<string, { count: number; last: string }>()
   for (const key of keys) {
     const car = key.slice(0, key.indexOf('/'))
@@ -36,26 +39,10 @@ export async function readGlances(): Promise<{
     log.set(car, { count: (so?.count ?? 0) + 1, last: so && so.last > key ? so.last : key })
   }
   return {
-    revisions: new Map(ids.map((id) => [id, numbers.get(`plans/${id}`) ?? 0])),
+    revisions: new Map(ids.map((id) => [id, Number(numbers.get(`plans/${id}`) ?? 0)])),
     kept,
     log: new Map([...log].map(([car, { count, last }]) => [car, `${count} ${last}`])),
   }
-}
-
-async function revisionNumbers(): Promise<ReadonlyMap<string, number>> {
-  const numbers = new Map<string, number>()
-  await revisionShelf.iterate((revision, key) => {
-    if (typeof revision === 'number') numbers.set(key, revision)
-  })
-  return numbers
-}
-
-async function allKept(): Promise<ReadonlyMap<string, KeptGlance>> {
-  const kept = new Map<string, KeptGlance>()
-  await glanceShelf.iterate((raw, id) => {
-    if (isKept(raw)) kept.set(id, raw)
-  })
-  return kept
 }
 
 /** Keeps what was worked out; where the browser refuses, it is worked out again next time. */

@@ -1,7 +1,7 @@
 import { type PastStep, pastStepSchema } from '@/core'
 import * as z from '@/core/units/schema'
-import { historyShelf, revisionShelf } from './shelves'
-import type { Going } from './transaction'
+import { historyShelf } from './shelves'
+import { allOn, type Going } from './transaction'
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
 const historySchema = z.object({
@@ -24,15 +24,12 @@ export async function loadHistory(id: string, revision: number): Promise<readonl
 
 /** The steps that lead back from every job as it is kept now, by its id. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {
-  const revisions = new Map<string, unknown>()
-  await revisionShelf.iterate((revision, key) => {
-    revisions.set(key, revision)
-  })
+  const [revisions, histories] = await Promise.all([allOn('revisions'), allOn('history')])
   const pasts: Record<string, readonly PastStep[]> = {}
-  await historyShelf.iterate((raw, id) => {
+  for (const [id, raw] of histories) {
     const read = historySchema.safeParse(raw)
     if (read.success && read.data.steps.length > 0 && read.data.revision === revisions.get(`plans/${id}`))
       pasts[id] = read.data.steps
-  })
+  }
   return pasts
 }

@@ -1,7 +1,7 @@
 import { type LogEvent, logEventSchema, united } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { logShelf, whyNotKept, type Kept } from './shelves'
-import { inOneGo, type Going } from './transaction'
+import { allOn, inOneGo, type Going } from './transaction'
 
 /** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
 const unkept: LogEvent[] = []
@@ -15,12 +15,12 @@ let turn = 0
 /** All events in their order; one that no longer reads is left where it is. */
 export async function loadEvents(): Promise<LogEvent[]> {
   const found: { key: string; event: LogEvent }[] = []
-  await logShelf.iterate((raw, key) => {
+  for (const [key, raw] of await allOn('log')) {
     const read = logEventSchema.safeParse(raw)
     if (read.success) found.push({ key: key.slice(key.indexOf('/')), event: read.data })
-  })
+  }
   // Entries from before events had turns keep the order of their keys: the sort below is stable.
-  found.sort((a, b) => a.key.localeCompare(b.key))
+  found.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
   return united(
     found.map(({ event }) => event),
     unkept,

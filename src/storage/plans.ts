@@ -3,7 +3,7 @@ import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 import { historyIn } from './history'
-import { inOneGo, type Going } from './transaction'
+import { allOn, inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
   | { readonly ok: true; readonly plan: Plan }
@@ -21,11 +21,7 @@ export const unkept = new Map<string, Plan>()
 export async function loadPlans(): Promise<StoredPlan[]> {
   const found: StoredPlan[] = [...unkept.values()].map((plan) => ({ ok: true, plan }))
   try {
-    await planShelf.iterate((raw, id) => {
-      if (unkept.has(id)) return
-      const read = readPlan(raw)
-      found.push(read.ok ? { ok: true, plan: read.plan } : { ok: false, id, problems: read.problems, raw })
-    })
+    for (const [id, raw] of await allOn('plans')) if (!unkept.has(id)) found.push(storedFrom(id, raw))
   } catch (error) {
     if (found.length === 0) throw error
   }

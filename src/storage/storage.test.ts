@@ -54,7 +54,9 @@ describe('plans', () => {
   it('in memory can still be listed when the shelf cannot be read at all', async () => {
     full()
     await keepPlan(ridgeTent)
-    vi.spyOn(planShelf, 'iterate').mockRejectedValue(new Error('blocked'))
+    vi.spyOn(IDBObjectStore.prototype, 'getAllKeys').mockImplementation(() => {
+      throw new Error('blocked')
+    })
     expect(await loadPlans()).toEqual([{ ok: true, plan: ridgeTent }])
     await dropPlan(ridgeTent.id)
     await expect(loadPlans()).rejects.toThrow('blocked')

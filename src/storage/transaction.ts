@@ -1,8 +1,10 @@
-import { ALL_SHELVES, type ShelfStore } from './shelves'
+import { ALL_SHELVES, glanceShelf, type ShelfStore } from './shelves'
 
 const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
 const PATIENCE_MS = 15_000
+/** How far it is, is told after so many writes. */
+const TOLD_EVERY = 200
 
 export type ShelfKey = keyof typeof ALL_SHELVES
 type Name = ShelfKey
@@ -43,11 +45,59 @@ async function withPatience<T>(work: Promise<T>): Promise<T> {
   return Promise.race([work, tooLong]).finally(() => clearTimeout(timer))
 }
 
+const READ = { ...ALL_SHELVES, glances: glanceShelf } as const
+export type ReadKey = keyof typeof READ
+
+/** Everything on a shelf by its key, as it lies: fetched in one piece, for a cursor takes a turn an entry. */
+export async function allOn(name: ReadKey): Promise<ReadonlyMap<string, unknown>> {
+  const [keys, values] = await reading(name, (store) =>
+    Promise.all([answer(store.getAllKeys()), answer<unknown[]>(store.getAll())]),
+  )
+  return new Map(asNames(keys).map((key, i) => [key, values[i]]))
+}
+
+/** The keys of a shelf, without what lies there. */
+export const keysOn = async (name: ReadKey): Promise<readonly string[]> =>
+  asNames(await reading(name, (store) => answer(store.getAllKeys())))
+
+/** Everything here is kept under a name. */
+const asNames = (keys: readonly IDBValidKey[]): readonly string[] =>
+  keys.map((key) => (typeof key === 'string' ? key : ''))
+
+async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promise<T>): Promise<T> {
+  const work = async () => {
+    await made(READ[name])
+    const opening = indexedDB.open(DATABASE)
+    opening.onblocked = () => undefined
+    const database = await answer(opening)
+    database.onversionchange = () => database.close()
+    try {
+      return await read(database.transaction(name, 'readonly').objectStore(name))
+    } finally {
+      database.close()
+    }
+  }
+  return withPatience(work())
+}
+
 /**
  * Does something to several shelves as one: the browser writes all of it or, where anything fails, stops or is closed
  * in the middle, none of it. `run` may read first and decide; what it throws undoes all that it wrote.
  */
-export async function inOneGo<T>(names: readonly Name[], run: (going: Going) => Promise<T>): Promise<T> {
+export async function inOneGo<T>(
+  names: readonly Name[],
+  run: (going: Going) => Promise<T>,
+  told?: (done: number, of: number) => void,
+): Promise<T> {
+  let [done, of] = [0, 0]
+  const written = (request: IDBRequest): void => {
+    of += 1
+    if (!told) return
+    request.onsuccess = () => {
+      done += 1
+      if (done % TOLD_EVERY === 0 || done === of) told(done, of)
+    }
+  }
   const work = async () => {
     const database = await opened(names)
     try {
@@ -61,7 +111,7 @@ export async function inOneGo<T>(names: readonly Name[], run: (going: Going) => 
       try {
         const result = await run({
           get: (shelf, key) => answer<unknown>(store(shelf).get(key)),
-          put: (shelf, key, value) => void store(shelf).put(value, key),
+          put: (shelf, key, value) => written(store(shelf).put(value, key)),
           remove: (shelf, key) => void store(shelf).delete(key),
         })
         await ended

@@ -1,7 +1,7 @@
 import { EVENT_WORD, type EventKind, type LogEvent } from './event'
 
 /** Entries of one job on one day, one after the other: a visit, or a look in between. */
-interface Visit {
+export interface Visit {
   readonly id: string
   readonly jobId: string | undefined
   /** The day as its entries say it; shown, never reckoned with. */

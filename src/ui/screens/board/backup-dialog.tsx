@@ -27,6 +27,7 @@ import { Choice } from '@/ui/kit/choice'
 import { whenWords } from '@/ui/kit/when-words'
 import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
+import { Progress } from '@/ui/kit/progress'
 import { today } from '@/ui/state/today'
 
 const SHELF_WORD: Readonly<Record<ShelfName, string>> = {
@@ -135,6 +136,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
     readonly pasts: Pasts
   }>()
   const [way, setWay] = useState<Way>('merge')
+  const [putting, setPutting] = useState<{ readonly done: number; readonly of: number }>()
   const [preview, setPreview] = useState<RestorePreview>()
   const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const [problems, setProblems] = useState<readonly string[]>([])
@@ -173,13 +175,19 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   }
   const put = async () => {
     if (!opened) return
+    setPutting({ done: 0, of: 1 })
     const staying = (preview?.differing ?? [])
       .filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here')
       .map(placeOf)
-    const kept = await restore(opened.shelves, way, opened.pasts, new Set(staying))
+    const kept = await restore(opened.shelves, way, opened.pasts, new Set(staying), (done, of) =>
+      setPutting({ done, of }),
+    )
     // Every screen reads anew what is now on the shelves.
     if (kept.ok) window.location.reload()
-    else setProblems([`Nothing was changed. ${kept.reason}`])
+    else {
+      setPutting(undefined)
+      setProblems([`Nothing was changed. ${kept.reason}`])
+    }
   }
   return (
     <Modal title="Backup" onClose={onClose} wide>
@@ -224,9 +232,16 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
               onChoose={(place, holds) => setChosen((before) => new Map(before).set(place, holds))}
             />
           )}
-          <Button look="solid" className="mt-3" onClick={() => void put()}>
-            {way === 'merge' ? 'Merge it in' : 'Replace everything'}
-          </Button>
+          {putting ? (
+            <p className="mt-3 flex items-center gap-3">
+              Putting it on the shelves, all of it or nothing.
+              <Progress label="How much of it is there" {...putting} />
+            </p>
+          ) : (
+            <Button look="solid" className="mt-3" onClick={() => void put()}>
+              {way === 'merge' ? 'Merge it in' : 'Replace everything'}
+            </Button>
+          )}
         </section>
       )}
     </Modal>

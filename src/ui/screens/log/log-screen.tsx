@@ -3,7 +3,7 @@ import { Alert } from '@/ui/kit/alert'
 import { PageBar } from '@/ui/kit/page-bar'
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf } from '@/core'
+import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf, type LogEvent } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
@@ -33,12 +33,20 @@ export function LogScreen() {
   const names = useMemo(() => new Map(plans.map((plan) => [plan.car.id, carName(plan)])), [plans])
   const vehicles = useMemo(() => {
     const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)
-    const ids = [...new Set([...events.map((event) => carOf(event, cars)), ...names.keys()])]
-    return ids
-      .map((id) => {
-        const own = events.filter((event) => carOf(event, cars) === id)
-        return { id, name: names.get(id) ?? id, next: dueOf(own, rules)[0]?.on, count: own.length }
-      })
+    const byCar = new Map<string, LogEvent[]>([...names.keys()].map((id) => [id, []]))
+    for (const event of events) {
+      const id = carOf(event, cars)
+      const own = byCar.get(id)
+      if (own) own.push(event)
+      else byCar.set(id, [event])
+    }
+    return [...byCar]
+      .map(([id, own]) => ({
+        id,
+        name: names.get(id) ?? id,
+        next: dueOf(own, rules)[0]?.on,
+        count: own.length,
+      }))
       .sort(
         (a, b) =>
           (a.next ?? '9999').localeCompare(b.next ?? '9999') ||

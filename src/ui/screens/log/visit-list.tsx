@@ -3,7 +3,7 @@ import { useLog } from '@/ui/state/log-store'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
-import { EVENT_WORD, eventText, type LogEvent, replacements, visitsOf, visitWords } from '@/core'
+import { EVENT_WORD, eventText, type LogEvent, replacements, type Visit, visitsOf, visitWords } from '@/core'
 import { useMemo, useState } from 'react'
 
 /** Strikes an entry out, with the reason. */
@@ -29,6 +29,84 @@ function CorrectDialog({ event, onClose }: { event: LogEvent; onClose: () => voi
   )
 }
 
+type Standing = '' | ' (struck out)' | ' (replaced)'
+
+/** One visit: a line that opens, and is written out only then. */
+function VisitLine({
+  visit,
+  opens,
+  jobName,
+  standing,
+  byId,
+  onCorrect,
+}: {
+  visit: Visit
+  /** Whether it is open from the start. */
+  opens: boolean
+  jobName: string | undefined
+  standing: (event: LogEvent) => Standing
+  byId: ReadonlyMap<string, LogEvent>
+  onCorrect: (event: LogEvent) => void
+}) {
+  const [open, setOpen] = useState(opens)
+  return (
+    <details
+      open={opens}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+      className="border-hair border-b"
+    >
+      <summary className="min-h-11 cursor-pointer py-2">
+        <strong>{visit.day}</strong> ·{' '}
+        {visit.jobId === undefined ? 'by hand' : (jobName ?? 'a job that is not here')}
+        {visit.by.length > 0 ? `, ${visit.by.join(', ')}` : ''}: {visitWords(visit)}
+      </summary>
+      {open && (
+        <div className="overflow-x-auto" role="region" aria-label={`Entries of ${visit.day}`} tabIndex={0}>
+          <Table>
+            <thead>
+              <tr>
+                <th scope="col">At</th>
+                <th scope="col">Entry</th>
+                <th scope="col">By</th>
+                <th scope="col">
+                  <span className="sr-only">Tools</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {visit.events.toReversed().map((event) => (
+                <tr key={event.id} className={standing(event) === '' ? '' : 'line-through text-ink2'}>
+                  <td className="whitespace-nowrap">{event.at.slice(11, 16)}</td>
+                  <th scope="row" className="font-normal">
+                    <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event, byId)}
+                    {event.note === undefined ? '' : ` (${event.note})`}
+                    {standing(event)}
+                  </th>
+                  <td>{event.by ?? ''}</td>
+                  <td>
+                    {standing(event) !== ' (struck out)' && (
+                      <Button
+                        look="word"
+                        aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
+                        onClick={() => onCorrect(event)}
+                      >
+                        Correct
+                      </Button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </div>
+      )}
+    </details>
+  )
+}
+
+/** So many visits are listed at first. */
+const LISTED = 60
+
 /** A log as its visits, newest first: each a line that opens. */
 export function VisitList({
   events,
@@ -41,61 +119,31 @@ export function VisitList({
   jobName: (jobId: string) => string | undefined
 }) {
   const [correcting, setCorrecting] = useState<LogEvent>()
+  const [listed, setListed] = useState(LISTED)
   const visits = useMemo(() => visitsOf(events).toReversed(), [events])
   const byId = useMemo(() => new Map(events.map((event) => [event.id, event])), [events])
   const counts = useMemo(() => new Set(counting.map(({ id }) => id)), [counting])
   const replaced = useMemo(() => replacements(counting), [counting])
-  const standing = (event: LogEvent) =>
+  const standing = (event: LogEvent): Standing =>
     !counts.has(event.id) ? ' (struck out)' : replaced.has(event.id) ? ' (replaced)' : ''
   return (
     <>
-      {visits.map((visit, i) => (
-        <details key={visit.id} open={i === 0} className="border-hair border-b">
-          <summary className="min-h-11 cursor-pointer py-2">
-            <strong>{visit.day}</strong> ·{' '}
-            {visit.jobId === undefined ? 'by hand' : (jobName(visit.jobId) ?? 'a job that is not here')}
-            {visit.by.length > 0 ? `, ${visit.by.join(', ')}` : ''}: {visitWords(visit)}
-          </summary>
-          <div className="overflow-x-auto" role="region" aria-label={`Entries of ${visit.day}`} tabIndex={0}>
-            <Table>
-              <thead>
-                <tr>
-                  <th scope="col">At</th>
-                  <th scope="col">Entry</th>
-                  <th scope="col">By</th>
-                  <th scope="col">
-                    <span className="sr-only">Tools</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {visit.events.toReversed().map((event) => (
-                  <tr key={event.id} className={standing(event) === '' ? '' : 'line-through text-ink2'}>
-                    <td className="whitespace-nowrap">{event.at.slice(11, 16)}</td>
-                    <th scope="row" className="font-normal">
-                      <strong>{EVENT_WORD[event.kind]}</strong> {eventText(event, byId)}
-                      {event.note === undefined ? '' : ` (${event.note})`}
-                      {standing(event)}
-                    </th>
-                    <td>{event.by ?? ''}</td>
-                    <td>
-                      {counts.has(event.id) && (
-                        <Button
-                          look="word"
-                          aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
-                          onClick={() => setCorrecting(event)}
-                        >
-                          Correct
-                        </Button>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </Table>
-          </div>
-        </details>
+      {visits.slice(0, listed).map((visit, i) => (
+        <VisitLine
+          key={visit.id}
+          visit={visit}
+          opens={i === 0}
+          jobName={visit.jobId === undefined ? undefined : jobName(visit.jobId)}
+          standing={standing}
+          byId={byId}
+          onCorrect={setCorrecting}
+        />
       ))}
+      {listed < visits.length && (
+        <Button look="word" onClick={() => setListed((count) => count + LISTED)}>
+          {visits.length - listed} earlier visits
+        </Button>
+      )}
       {correcting && <CorrectDialog event={correcting} onClose={() => setCorrecting(undefined)} />}
     </>
   )
