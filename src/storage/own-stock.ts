@@ -1,28 +1,10 @@
-import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from '@/core'
+import { STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core'
 import { tellKept } from './kept-elsewhere'
-import { stockShelf, whyNotKept, type Kept } from './shelves'
+import { whyNotKept, type Kept } from './shelves'
 import { rememberIn } from './removed'
 import { inOneGo } from './transaction'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`
-
-/** The shop's own stock; an entry that no longer reads is left where it is. */
-export async function loadOwnStock(): Promise<StockLists> {
-  const lists: Record<StockKind, unknown[]> = {
-    vehicles: [],
-    racks: [],
-    bars: [],
-    parts: [],
-    gear: [],
-    adapters: [],
-  }
-  await stockShelf.iterate((raw, key) => {
-    const kind = STOCK_KINDS.find((each) => key.startsWith(`${each}/`))
-    const read = kind && STOCK_SCHEMAS[kind].safeParse(raw)
-    if (kind && read?.success) lists[kind].push(read.data)
-  })
-  return lists as unknown as StockLists
-}
 
 export async function keepInStock<K extends StockKind>(kind: K, item: StockItem[K]): Promise<Kept> {
   return keepAllInStock([{ kind, item }])

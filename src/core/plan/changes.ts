@@ -1,25 +1,11 @@
 import type { Dimension } from '../units/dimension'
 import type { Phrase } from '../units/phrase'
+import { keyWords } from './key-words'
 import { patchBetween, type Patch } from './patch'
 import type { Plan } from './plan'
 
 type Raw = Readonly<Record<string, unknown>>
 const isRaw = (value: unknown): value is Raw => typeof value === 'object' && value !== null
-
-/** What a field is called where its own name says too little. */
-const FIELD: Readonly<Record<string, string>> = {
-  x: 'its place along the vehicle',
-  y: 'its place across it',
-  when: 'when it is on board',
-  turn: 'how it is turned',
-  host: 'what it stands on',
-  loads: 'what is in it',
-  fitting: 'how it is fitted',
-  use: 'how it is used',
-  rules: 'house rules',
-  setAside: 'questions set aside',
-  clearances: 'doors and garages',
-}
 
 const UNITS: readonly (readonly [RegExp, Dimension])[] = [
   [/Mm$/, 'length'],
@@ -30,12 +16,6 @@ const UNITS: readonly (readonly [RegExp, Dimension])[] = [
   [/MPa$/, 'stress'],
   [/KWh$/, 'energy'],
 ]
-
-/** A field's own name as words: `roofLoadKg` is roof load. */
-export function keyWords(key: string): string {
-  const bare = key.replace(/(Mm|Kg|Deg|KmH|Nm|MPa)$/, '')
-  return FIELD[bare] ?? bare.replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()
-}
 
 const named = (value: unknown): string | undefined =>
   isRaw(value) && typeof value['name'] === 'string' ? value['name'] : undefined

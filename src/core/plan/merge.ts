@@ -1,4 +1,4 @@
-import { keyWords } from './changes'
+import { keyWords } from './key-words'
 import { fieldMessages } from './messages'
 import type { Plan } from './plan'
 import { planSchema } from './plan-schema'

@@ -1,4 +1,5 @@
 import { planFileName, printParcel } from '@/core'
+import { makeParcel } from '@/storage/parcel'
 import { whyNotKept } from '@/storage/shelves'
 import { usePlan } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
@@ -8,7 +9,6 @@ import { downloadText } from './download'
 export async function downloadParcel(id: string): Promise<string | undefined> {
   try {
     await usePlan.getState().saveNow()
-    const { makeParcel } = await import('@/storage/parcel')
     const { fitter } = useSettings.getState().settings
     const parcel = await makeParcel(id, new Date().toISOString(), fitter)
     if (!parcel) return 'This job is not kept in this browser: save it as a plan file instead.'

@@ -1,5 +1,5 @@
 'use client'
-import { isParcel, type Parcel, parsePlanText, type Plan, planFileName, printPlan, readParcel } from '@/core'
+import { type Parcel, type Plan, planFileName, printPlan } from '@/core'
 import { create } from 'zustand'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { downloadText } from './download'
@@ -11,18 +11,6 @@ interface OpenFile {
   readonly parcel: Parcel | undefined
   open(file: File): Promise<string | undefined>
   dismiss(): void
-}
-
-const LARGEST_BYTES = 4 * 1024 * 1024
-/** A parcel has pictures in it. */
-const LARGEST_PARCEL_BYTES = 64 * 1024 * 1024
-
-function decoded(text: string): unknown {
-  try {
-    return JSON.parse(text.replace(/^\uFEFF/, ''))
-  } catch {
-    return undefined
-  }
 }
 
 /** A plan that came from a file gets a new id when another plan has its own already. */
@@ -43,25 +31,14 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
   parcel: undefined,
   async open(file) {
     const fail = (lines: readonly string[]) => set({ problem: { file: file.name, lines } })
-    if (file.size > LARGEST_PARCEL_BYTES) {
-      fail(['The file is larger than 64 MB.'])
+    const { readOpened } = await import('./read-opened')
+    const read = await readOpened(file)
+    if (read.is === 'wrong') {
+      fail(read.problems)
       return undefined
     }
-    const text = await file.text()
-    const raw = decoded(text)
-    if (isParcel(raw)) {
-      const parcel = readParcel(raw)
-      if (parcel.ok) set({ problem: undefined, parcel: parcel.parcel })
-      else fail(parcel.problems.slice(0, 8).map((problem) => problem.text))
-      return undefined
-    }
-    if (file.size > LARGEST_BYTES) {
-      fail(['plan is larger than 4 MB.'])
-      return undefined
-    }
-    const read = parsePlanText(text)
-    if (!read.ok) {
-      fail(read.problems.slice(0, 8).map((problem) => problem.text))
+    if (read.is === 'parcel') {
+      set({ problem: undefined, parcel: read.parcel })
       return undefined
     }
     const plan = await withFreeId(read.plan)

@@ -1,7 +1,7 @@
 'use client'
 import { EMPTY_STOCK, type Plan, type StockLists, type UnitChoice, type UnitSystem } from '@/core'
 import { create } from 'zustand'
-import { loadOwnStock } from '@/storage/own-stock'
+import { loadOwnStock } from '@/storage/stock-lists'
 import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { keepPlanIfMissing } from '@/storage/plans'

@@ -6,7 +6,6 @@ import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { keepPlan } from '@/storage/plans'
-import { downloadParcel } from '@/ui/kit/download-parcel'
 import type { DialogName } from '@/ui/actions'
 
 const TOOLS: readonly (readonly [DialogName, string])[] = [
@@ -44,9 +43,13 @@ function CopyJob({ plan }: { plan: Plan }) {
 /** The job with its past, its log and its pictures as one file, for another device. */
 function TakeAlong({ plan }: { plan: Plan }) {
   const [reason, setReason] = useState<string>()
+  const take = async () => {
+    const { downloadParcel } = await import('@/ui/kit/download-parcel')
+    setReason(await downloadParcel(plan.id))
+  }
   return (
     <>
-      <Button onClick={() => void downloadParcel(plan.id).then(setReason)}>Take it along</Button>
+      <Button onClick={() => void take()}>Take it along</Button>
       {reason !== undefined && <Problem>{reason}</Problem>}
     </>
   )

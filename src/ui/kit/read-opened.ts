@@ -1,0 +1,39 @@
+import { type FieldMessage, isParcel, type Parcel, parsePlanText, type Plan, readParcel } from '@/core'
+
+const LARGEST_BYTES = 4 * 1024 * 1024
+/** A parcel has pictures in it. */
+const LARGEST_PARCEL_BYTES = 64 * 1024 * 1024
+/** So many things that are wrong are named. */
+const NAMED = 8
+
+function decoded(text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch {
+    return undefined
+  }
+}
+
+type Opened =
+  | { readonly is: 'plan'; readonly plan: Plan }
+  | { readonly is: 'parcel'; readonly parcel: Parcel }
+  | { readonly is: 'wrong'; readonly problems: readonly string[] }
+
+const wrong = (problems: readonly FieldMessage[]): Opened => ({
+  is: 'wrong',
+  problems: problems.slice(0, NAMED).map(({ text }) => text),
+})
+
+/** What a chosen or dropped file is: a plan, a parcel, or neither and why. */
+export async function readOpened(file: File): Promise<Opened> {
+  if (file.size > LARGEST_PARCEL_BYTES) return { is: 'wrong', problems: ['The file is larger than 64 MB.'] }
+  const text = await file.text()
+  const raw = decoded(text)
+  if (isParcel(raw)) {
+    const read = readParcel(raw)
+    return read.ok ? { is: 'parcel', parcel: read.parcel } : wrong(read.problems)
+  }
+  if (file.size > LARGEST_BYTES) return { is: 'wrong', problems: ['plan is larger than 4 MB.'] }
+  const read = parsePlanText(text)
+  return read.ok ? { is: 'plan', plan: read.plan } : wrong(read.problems)
+}
