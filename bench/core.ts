@@ -71,12 +71,12 @@ export function coreRatios(): Ratio[] {
     ratio(
       `survey + review of the largest demo plan (${largest.job.name}), against structuredClone of it`,
       judged,
-      10,
+      6,
     ),
     ratio(
       `all remedies of the slowest demo plan (${worst.plan.job.name}), against structuredClone of it`,
       worst.times,
-      300,
+      120,
     ),
     ratio(
       `${gear.length} pieces of gear judged against the largest demo plan, against 50 ms (it runs in a worker)`,

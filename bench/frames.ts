@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process'
 import { printPlan } from '@/core'
 import { chromium } from '@playwright/test'
 import { withThings } from './core'
@@ -69,8 +70,29 @@ export async function chanceRatio(address: string, executablePath: string): Prom
   }
 }
 
+/** A frame that took longer was missed. */
+const MISSED_MS = 25
+
+/** Another process that keeps one core busy as long as it is not ended. */
+const busyCore = () => spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' })
+
+/** The same drag while another process keeps one core busy: how many frames were missed. */
+export async function busyDragRatios(address: string, executablePath: string): Promise<Ratio[]> {
+  const other = busyCore()
+  try {
+    return await dragRatios(address, executablePath, ' with one core kept busy', 0.05)
+  } finally {
+    other.kill()
+  }
+}
+
 /** Drags one of 40 things about the bench in a real browser: the frames it took, and the longest task. */
-export async function dragRatios(address: string, executablePath: string): Promise<Ratio[]> {
+export async function dragRatios(
+  address: string,
+  executablePath: string,
+  when = '',
+  mostMissed = 0.01,
+): Promise<Ratio[]> {
   const browser = await chromium.launch({ executablePath, args: ARGS })
   try {
     const page = await browser.newPage(PAGE)
@@ -100,15 +122,25 @@ export async function dragRatios(address: string, executablePath: string): Promi
     }
     const { frames, tasks } = await page.evaluate<Watch>('watch')
     await page.mouse.up()
-    const p95 = percentile95(frames)
+    const missed = frames.filter((ms) => ms > MISSED_MS).length
     return [
+      // On a busy machine the browser itself is late now and then: there the missed ones are counted.
+      ...(when === ''
+        ? [
+            ratio(
+              `95th percentile of ${frames.length} frames while dragging with 40 things, against ${FRAME_MS} ms`,
+              percentile95(frames) / FRAME_MS,
+              1.02,
+            ),
+          ]
+        : []),
       ratio(
-        `95th percentile of ${frames.length} frames while dragging with 40 things, against ${FRAME_MS} ms`,
-        p95 / FRAME_MS,
-        1.02,
+        `${missed} of ${frames.length} frames over ${MISSED_MS} ms while dragging${when}, as a part`,
+        missed / frames.length,
+        mostMissed,
       ),
       ratio(
-        `longest task while dragging, against ${LONG_TASK_MS} ms`,
+        `longest task while dragging${when}, against ${LONG_TASK_MS} ms`,
         Math.max(0, ...tasks) / LONG_TASK_MS,
         1,
       ),

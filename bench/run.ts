@@ -9,9 +9,10 @@ import {
   start,
 } from '../scripts/project.mjs'
 import { coreRatios } from './core'
-import { firstLoadRatio } from './first-load'
-import { chanceRatio, dragRatios } from './frames'
+import { firstLoadRatios } from './first-load'
+import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import type { Ratio } from './ratio'
+import { shopRatios } from './shop'
 
 /** Prints what the speed of Ypsos is, each as a ratio of two figures of this one run. */
 function print({ name, value, most }: Ratio): boolean {
@@ -33,9 +34,11 @@ try {
   const [here, there] = [`http://localhost:${ourPort}`, `http://localhost:${emptyPort}`]
   if (!(await answers(here, ours)) || !(await answers(there, empty)))
     throw new Error('a server did not start')
-  results.push(print(await firstLoadRatio(`${here}/bench?job=demo-boat-and-box`, there)))
+  for (const each of await firstLoadRatios(here, there)) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
+  for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
+  for (const each of await busyDragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
 } finally {
   ours.kill()
   empty.kill()

@@ -1,0 +1,139 @@
+import { createHash } from 'node:crypto'
+import { chromium, type Page } from '@playwright/test'
+import { checkedText, type LogEvent, type Plan, printBackup, type Shelves } from '@/core'
+import { demoLog } from '@/demo/demo-log'
+import { DEMO_PLANS, ridgeTent } from '@/demo/plans'
+import { ratio, type Ratio } from './ratio'
+
+const JOBS = 500
+const LINES = 2000
+const EVENTS = 20_000
+const ARGS = ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking']
+const PAGE = { viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' } as const
+
+const jobs = (count: number): Plan[] =>
+  Array.from({ length: count }, (_, i) => {
+    const plan = structuredClone(DEMO_PLANS[i % DEMO_PLANS.length] ?? ridgeTent)
+    return { ...plan, id: `many-${i}`, job: { ...plan.job, name: `Job ${i}` }, car: { id: `car-${i}` } }
+  })
+
+/** A log of so many entries about so many cars, three years of them. */
+function entries(count: number, of: (i: number) => { vehicleId: string; jobId: string }): LogEvent[] {
+  const few = demoLog('2026-11-01')
+  const [first] = few
+  if (!first) throw new Error('the demo has no log')
+  return Array.from({ length: count }, (_, i) => {
+    const at = new Date(Date.UTC(2024, 0, 1) + (i % 1000) * 86_400_000 + i * 1000).toISOString()
+    const { vehicleId, jobId } = of(i)
+    return {
+      ...structuredClone(few[i % few.length] ?? first),
+      id: `entry-${i}`,
+      at,
+      turn: i + 1,
+      vehicleId,
+      jobId,
+    }
+  })
+}
+
+function backupOf(plans: readonly Plan[], events: readonly LogEvent[]): string {
+  const shelves: Shelves = {
+    plans: Object.fromEntries(plans.map((plan) => [plan.id, plan])),
+    stock: {},
+    settings: {},
+    log: Object.fromEntries(
+      events.map((event, i) => [
+        `${event.vehicleId}/${event.at}/${String(i).padStart(6, '0')}/${event.id}`,
+        event,
+      ]),
+    ),
+    pictures: {},
+  }
+  const sum = createHash('sha256').update(checkedText(shelves, {})).digest('hex')
+  return printBackup(shelves, {}, '2026-11-01T00:00:00.000Z', sum)
+}
+
+/** Restores a backup through its dialog; gives the ms from the key to the page that has it all. */
+async function restored(page: Page, address: string, text: string): Promise<number> {
+  await page.goto(address)
+  await page.getByRole('list', { name: 'Jobs' }).waitFor()
+  await page.waitForTimeout(1500)
+  await page.getByRole('button', { name: 'Backup' }).click()
+  await page.getByLabel('Backup file to open').setInputFiles({
+    name: 'backup.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  })
+  await page.getByRole('row', { name: /^Jobs/ }).waitFor({ timeout: 60_000 })
+  const began = Date.now()
+  await Promise.all([
+    page.waitForEvent('load', { timeout: 120_000 }),
+    page.getByRole('button', { name: 'Merge it in' }).click(),
+  ])
+  return Date.now() - began
+}
+
+/** The middle of three visits: ms from asking for the page until it says what it has to. */
+async function visited(page: Page, address: string, said: (page: Page) => Promise<unknown>): Promise<number> {
+  const times: number[] = []
+  for (let i = 0; i < 3; i += 1) {
+    await page.waitForTimeout(1500)
+    const began = Date.now()
+    await page.goto(address)
+    await said(page)
+    times.push(Date.now() - began)
+  }
+  return times.toSorted((a, b) => a - b)[1] ?? Number.NaN
+}
+
+const allCards = (page: Page) =>
+  page.waitForFunction(
+    () =>
+      document.querySelectorAll('[aria-label="Jobs"] > li').length > 20 &&
+      !document.body.innerText.includes('being looked at'),
+    undefined,
+    { timeout: 120_000 },
+  )
+
+/** A shop of years in the browser: its board, the log of one car, and all of it coming back from a backup. */
+export async function shopRatios(address: string, executablePath: string): Promise<Ratio[]> {
+  const browser = await chromium.launch({ executablePath, args: ARGS })
+  try {
+    const shop = await (await browser.newContext(PAGE)).newPage()
+    await restored(shop, address, backupOf(jobs(JOBS), []))
+    await allCards(shop)
+    const board = await visited(shop, address, allCards)
+    await shop.context().close()
+
+    const car = await (await browser.newContext(PAGE)).newPage()
+    const own = { vehicleId: ridgeTent.car.id, jobId: ridgeTent.id }
+    await restored(
+      car,
+      address,
+      backupOf(
+        [],
+        entries(LINES, () => own),
+      ),
+    )
+    const log = await visited(car, `${address}/log?vehicle=${own.vehicleId}`, (page) =>
+      page.getByText(/^2.?\d{3} entries, newest first/).waitFor({ timeout: 60_000 }),
+    )
+    await car.context().close()
+
+    const back = await (await browser.newContext(PAGE)).newPage()
+    const of = (i: number) => ({ vehicleId: `car-${i % JOBS}`, jobId: `many-${i % JOBS}` })
+    const all = await restored(back, address, backupOf(jobs(JOBS), entries(EVENTS, of)))
+    await back.context().close()
+    return [
+      ratio(`a board of ${JOBS} jobs judged before (${board} ms), against 1 s`, board / 1000, 1),
+      ratio(`a car's log of ${LINES} lines (${log} ms), against 0.5 s`, log / 500, 1),
+      ratio(
+        `${JOBS} jobs and ${EVENTS} entries restored from a backup (${all} ms), against 5 s`,
+        all / 5000,
+        1,
+      ),
+    ]
+  } finally {
+    await browser.close()
+  }
+}
