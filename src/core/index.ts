@@ -132,7 +132,6 @@ export { asksWhat } from './review/checks/gates'
 export { type Account, accountOf, differencesOf, type Left } from './review/compare'
 export {
   type Finding,
-  identityOf,
   IN_STATE,
   isOpen,
   type Outcome,
@@ -247,7 +246,7 @@ export { blank, headOf, tableCellOf, valueAt } from './formats/stock-cells'
 export { type Column, STOCK_COLUMNS } from './formats/stock-columns'
 export { copyOf } from './formats/stock-copy'
 export { type CsvPreview, readStockCsv, stockCsv } from './formats/stock-csv'
-export { parseStockText, stockText } from './formats/stock-file'
+export { parseStockText, stockChanges, type StockChanges, stockText } from './formats/stock-file'
 export {
   EMPTY_STOCK,
   STOCK_KINDS,

@@ -1,6 +1,7 @@
 import * as z from '../units/schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { STOCK_KINDS, STOCK_SCHEMAS, type StockLists } from './stock-kinds'
+import { factText } from '../log/fact-print'
+import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from './stock-kinds'
 
 const FORMAT = 'ypsos-stock'
 
@@ -46,4 +47,35 @@ export function parseStockText(text: string): ReadStock {
   if (problems.length > 0) return { ok: false, problems }
   const { format: _, version: __, ...stock } = read.data
   return { ok: true, stock }
+}
+
+/** One entry of a stock file, with the list it belongs to. */
+interface FileEntry {
+  readonly kind: StockKind
+  readonly item: StockItem[StockKind]
+}
+
+/** What taking a stock file in would do, before anything is written. */
+export interface StockChanges {
+  readonly added: readonly FileEntry[]
+  /** Entries that are here under the same id and say something else. */
+  readonly changed: readonly FileEntry[]
+  readonly same: number
+}
+
+/** Compares a stock file with what is here; the order of fields makes no difference. */
+export function stockChanges(here: StockLists, file: StockLists): StockChanges {
+  const added: FileEntry[] = []
+  const changed: FileEntry[] = []
+  let same = 0
+  for (const kind of STOCK_KINDS) {
+    const own = new Map<string, StockItem[StockKind]>(here[kind].map((item) => [item.id, item]))
+    for (const item of file[kind]) {
+      const now = own.get(item.id)
+      if (now === undefined) added.push({ kind, item })
+      else if (factText(now) === factText(item)) same += 1
+      else changed.push({ kind, item })
+    }
+  }
+  return { added, changed, same }
 }

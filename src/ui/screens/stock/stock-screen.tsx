@@ -8,6 +8,8 @@ import {
   copyOf,
   type CsvPreview,
   parseStockText,
+  stockChanges,
+  type StockChanges,
   readStockCsv,
   STOCK_KINDS,
   stockCsv,
@@ -16,13 +18,14 @@ import {
   stockText,
 } from '@/core'
 import { useState } from 'react'
-import { dropFromStock, keepAllInStock, type StockEntry } from '@/storage/own-stock'
+import { dropFromStock } from '@/storage/own-stock'
 import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
 import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
 import { useStockLists } from '@/ui/state/stock'
 import { EntryForm } from './entry-form'
 import { ImportPreview } from './import-preview'
+import { StockFilePreview } from './stock-file-preview'
 import { StockTable } from './stock-table'
 import { LIST_WORD, ownForm } from './stock-words'
 
@@ -33,6 +36,7 @@ type Open =
   | { readonly what: 'copy'; readonly item: Item }
   | { readonly what: 'new' }
   | { readonly what: 'csv'; readonly file: string; readonly preview: CsvPreview<StockKind> }
+  | { readonly what: 'json'; readonly file: string; readonly changes: StockChanges }
   | { readonly what: 'problems'; readonly file: string; readonly lines: readonly string[] }
 
 const LARGEST_BYTES = 8 * 1024 * 1024
@@ -69,16 +73,7 @@ export function StockScreen() {
       problems(read.problems.slice(0, 12).map((each) => each.text))
       return
     }
-    const entries = STOCK_KINDS.flatMap((each) =>
-      read.stock[each].map((item): StockEntry => ({ kind: each, item })),
-    )
-    const kept = await keepAllInStock(entries)
-    if (!kept.ok) {
-      problems([kept.reason])
-      return
-    }
-    await reloadOwn()
-    setSaid(`${entries.length} entries taken from ${file.name}.`)
+    setOpen({ what: 'json', file: file.name, changes: stockChanges(own, read.stock) })
   }
   const drop = async (item: Item) => {
     const dropped = await dropFromStock(kind, item.id)
@@ -202,6 +197,17 @@ export function StockScreen() {
       )}
       {open?.what === 'csv' && (
         <ImportPreview file={open.file} kind={kind} preview={open.preview} onClose={close} />
+      )}
+      {open?.what === 'json' && (
+        <StockFilePreview
+          file={open.file}
+          changes={open.changes}
+          onTaken={(count) => {
+            setSaid(`${count} ${count === 1 ? 'entry' : 'entries'} taken from ${open.file}.`)
+            close()
+          }}
+          onClose={close}
+        />
       )}
       {open?.what === 'problems' && (
         <Modal title="This file was not taken in" onClose={close}>

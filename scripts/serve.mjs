@@ -1,11 +1,16 @@
 import { answers, ensureBuilt, ensureInstalled, freePort, NEXT, start } from './project.mjs'
 
-/** Serves the built application with the demo's jobs in it. PORT is honoured; a taken port gives the next free one. */
+/**
+ * Installs, builds and serves, each only when something changed. PORT and HOST are honoured; a taken port gives the
+ * next free one. With `--demo` the demo's jobs are in it.
+ */
 await ensureInstalled()
 await ensureBuilt()
+const demo = process.argv.includes('--demo')
 const port = await freePort(Number(process.env['PORT'] ?? 4310))
+const host = process.env['HOST'] ?? '127.0.0.1'
 const address = `http://localhost:${port}`
-const server = start([NEXT, 'start', '-p', String(port), '-H', '127.0.0.1'], { YPSOS_DEMO: '1' }, [
+const server = start([NEXT, 'start', '-p', String(port), '-H', host], demo ? { YPSOS_DEMO: '1' } : {}, [
   'ignore',
   'ignore',
   'inherit',
