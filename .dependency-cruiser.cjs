@@ -90,7 +90,12 @@ module.exports = {
       '^src/(storage|core)/',
       'Storage keeps plans and knows no screen.',
     ),
-    only('workers-on-core', '^src/workers/', '^src/(workers|core)/', 'Workers pass messages on to the core.'),
+    only(
+      'workers-on-core',
+      '^src/workers/',
+      '^src/(workers|core|storage|ui/drawing)/',
+      "Workers pass messages on to the core; the board's reads what is kept and draws small pictures. None knows a screen.",
+    ),
     ...Object.entries(UI).map(([room, under]) =>
       only(
         `ui-${room}`,

@@ -156,10 +156,16 @@ export function JobsBoard() {
           <div className="max-w-xl">
             <p className="text-xl">No jobs yet.</p>
             <p className="mt-2 mb-4">
-              Start one with a vehicle and its rack, open a plan file (or drop one anywhere), or look round
-              the demo: an invented outfitter with jobs of its own.
+              Start one with a vehicle and its rack; open a plan file or a parcel (or drop one anywhere); put
+              a backup back; or look round the demo: an invented outfitter with jobs of its own.
             </p>
-            <Button onClick={() => void putDemo().then(again)}>Put the demo's jobs on the board</Button>
+            <div className="flex flex-wrap gap-2">
+              <ButtonLink href={to('start')} look="solid">
+                Begin with a vehicle
+              </ButtonLink>
+              <Button onClick={() => setDialog('backup')}>Put a backup back</Button>
+              <Button onClick={() => void putDemo().then(again)}>Put the demo's jobs on the board</Button>
+            </div>
           </div>
         )}
         {cards.length > GLANCE && <Filter filter={filter} onChange={setFilter} />}

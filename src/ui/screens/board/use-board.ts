@@ -34,6 +34,10 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     if (!ready) return
     const started = new Worker(new URL('../../../workers/board.worker.ts', import.meta.url))
     worker.current = started
+    started.addEventListener('error', (event) => {
+      event.preventDefault()
+      setBoard({ at: 'failed', reason: 'What reads the jobs beside the page has stopped.' })
+    })
     return () => {
       started.terminate()
       worker.current = undefined
