@@ -1,16 +1,9 @@
-import { STOCK_KINDS, STOCK_SCHEMAS, type StockKind, type StockLists } from '@/core'
+import { EMPTY_STOCK, STOCK_KINDS, STOCK_SCHEMAS, type StockKind, type StockLists } from '@/core'
 import { stockShelf } from './shelves'
 
 /** The shop's own stock; an entry that no longer reads is left where it is. */
 export async function loadOwnStock(): Promise<StockLists> {
-  const lists: Record<StockKind, unknown[]> = {
-    vehicles: [],
-    racks: [],
-    bars: [],
-    parts: [],
-    gear: [],
-    adapters: [],
-  }
+  const lists = structuredClone(EMPTY_STOCK) as unknown as Record<StockKind, unknown[]>
   await stockShelf.iterate((raw, key) => {
     const kind = STOCK_KINDS.find((each) => key.startsWith(`${each}/`))
     const read = kind && STOCK_SCHEMAS[kind].safeParse(raw)

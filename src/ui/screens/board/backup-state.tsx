@@ -5,7 +5,7 @@ import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
 
 /** Makes the day's backup where a folder was picked for it; else says that there is none, or that the last one is old. */
-export function BackupState({ onBackup }: { onBackup: () => void }) {
+export function BackupState({ reminds, onBackup }: { reminds: boolean; onBackup: () => void }) {
   const [said, setSaid] = useState<string>()
   useEffect(() => {
     let current = true
@@ -13,13 +13,13 @@ export function BackupState({ onBackup }: { onBackup: () => void }) {
       const now = Date.now()
       const done = await backUpByItself(now)
       if (done.did === 'failed') return `No backup into the folder ${done.folder}: ${done.reason}.`
-      return (await backupFolder()) ? undefined : backupReminder(await lastBackup(), now)
+      return !reminds || (await backupFolder()) ? undefined : backupReminder(await lastBackup(), now)
     }
     void look().then((words) => current && setSaid(words))
     return () => {
       current = false
     }
-  }, [])
+  }, [reminds])
   return (
     said !== undefined && (
       <Alert look="mind" className="mb-3">

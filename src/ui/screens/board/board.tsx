@@ -146,7 +146,7 @@ export function JobsBoard() {
             {board.reason} Jobs cannot be listed; a file can still be opened and worked on.
           </p>
         )}
-        {!demo && cards.length > 0 && <BackupState onBackup={() => setDialog('backup')} />}
+        {cards.length > 0 && <BackupState reminds={!demo} onBackup={() => setDialog('backup')} />}
         {left > 0 && (
           <p role="status" className="mb-2">
             {left} more {left === 1 ? 'job is' : 'jobs are'} being looked at.

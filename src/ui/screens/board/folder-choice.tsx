@@ -56,9 +56,9 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
     <section aria-label="Backups by themselves" className="border-hair mt-3 border-t pt-3">
       <p className="mb-2">
         {folder
-          ? `A backup goes into the folder ${folder.name} by itself, once a day.`
+          ? `A backup goes into the folder ${folder.name} by itself, once a day, when the board is opened.`
           : can
-            ? 'Choose a folder, and a backup goes into it by itself, once a day.'
+            ? 'Choose a folder, and a backup goes into it by itself, once a day, when the board is opened.'
             : 'This browser cannot put a backup into a folder by itself: you are reminded instead.'}{' '}
         {last === undefined ? 'None was made yet.' : `The last one was made ${whenWords(last)}.`}
       </p>
