@@ -63,6 +63,29 @@ describe('the cards of a board', () => {
     expect(cards.some((card) => card.ok && card.backOn !== undefined)).toBe(true)
   })
 
+  it('count what was written in another job of the same car, whatever car the log named then', async () => {
+    const events = demoLog('2026-11-01')
+    const fitted = events.find(({ kind, jobId }) => kind === 'fitted' && jobId !== undefined)!
+    const plan = DEMO_PLANS.find(({ id }) => id === fitted.jobId)!
+    const before = { ...plan, id: 'before', job: { name: 'An earlier job of that car' } }
+    await keepPlan(before)
+    await keepEvents(events)
+    const day = async () => {
+      const card = (await asked('later')).cards.find(({ id }) => id === plan.id)
+      return card?.ok ? card.backOn : undefined
+    }
+    const first = await day()
+    const { id: jobId } = before
+    const dated = { kind: 'dated' as const, what: 'Look at the seals', due: '2020-01-01' }
+    const turn = events.length + 1
+    await keepEvents([
+      { ...dated, id: 'seals', at: '2026-10-30T08:00:00.000Z', turn, vehicleId: 'as-it-was-called', jobId },
+    ])
+    // Its own log has not grown: it is asked anew by a program that judges otherwise.
+    const card = (await asked('even later')).cards.find(({ id }) => id === plan.id)
+    expect([first !== '2020-01-01', card?.ok && card.backOn]).toEqual([true, '2020-01-01'])
+  })
+
   it('are there of what is in memory alone, before what is kept under that name, and kept of neither', async () => {
     const inMemory = { ...boatAndBox, job: { ...boatAndBox.job, name: 'In memory' } }
     const { cards } = await asked('now', [inMemory])

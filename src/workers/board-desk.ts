@@ -1,7 +1,8 @@
 import { bayRulesOf, carOf, dueOf, glanceOf, judgePlan, type LogEvent, ownEvents, type Plan } from '@/core'
 import { type KeptGlance, keepGlances, readGlances } from '@/storage/glances'
 import { loadEvents } from '@/storage/log'
-import { loadPlan } from '@/storage/plans'
+import { storedFrom } from '@/storage/plans'
+import { allOn } from '@/storage/transaction'
 import { pictureOf } from '@/ui/drawing/side-marks'
 import type { BoardCard } from './board-messages'
 
@@ -30,21 +31,34 @@ function cardOf(plan: Plan, own: readonly LogEvent[]): BoardCard {
 class EventsByJob {
   private readonly byCar = new Map<string, LogEvent[]>()
   private readonly byJob = new Map<string, LogEvent[]>()
-  constructor(events: readonly LogEvent[]) {
+  constructor(
+    events: readonly LogEvent[],
+    private readonly cars: ReadonlyMap<string, string>,
+  ) {
     const into = (map: Map<string, LogEvent[]>, key: string, event: LogEvent) => {
       const list = map.get(key)
       if (list) list.push(event)
       else map.set(key, [event])
     }
     for (const event of events) {
-      into(this.byCar, event.vehicleId, event)
+      into(this.byCar, carOf(event, cars), event)
       if (event.jobId !== undefined) into(this.byJob, event.jobId, event)
     }
   }
-  of(plan: Plan, cars: ReadonlyMap<string, string>): readonly LogEvent[] {
+  of(plan: Plan): readonly LogEvent[] {
     const both = new Set([...(this.byCar.get(plan.car.id) ?? []), ...(this.byJob.get(plan.id) ?? [])])
-    return ownEvents([...both], plan, cars)
+    return ownEvents([...both], plan, this.cars)
   }
+}
+
+/** Between two tellings messages come in. */
+const pause = () => new Promise((resolve) => setTimeout(resolve))
+
+/** Which car a job is about, as it lies on its shelf. */
+function carIn(raw: unknown): string | undefined {
+  const car = typeof raw === 'object' && raw !== null && 'car' in raw ? raw.car : undefined
+  const id = typeof car === 'object' && car !== null && 'id' in car ? car.id : undefined
+  return typeof id === 'string' ? id : undefined
 }
 
 export type Tell = (cards: readonly BoardCard[], left: number) => void
@@ -80,47 +94,47 @@ export async function boardCards(
   tell(cards, stale.length + unkept.length)
   if (stale.length + unkept.length === 0) return
 
-  const events = await loadEvents()
-  const own = new EventsByJob(events)
-  // Which car each event is about hangs on the jobs it names: those at hand here and those whose cards are kept.
+  const [events, plans] = await Promise.all([loadEvents(), allOn('plans')])
+  // Which car an event is about hangs on the job it names, whoever's log it was written in: all jobs are asked.
   const cars = new Map(
-    [...kept].flatMap(([id, { card }]) => {
-      const known = card as BoardCard
-      return known.ok ? [[id, known.glance.carId] as const] : []
+    [...plans].flatMap(([id, raw]) => {
+      const car = carIn(raw)
+      return car === undefined ? [] : [[id, car] as const]
     }),
   )
+  for (const { id, car } of unkept) cars.set(id, car.id)
+  const own = new EventsByJob(events, cars)
   const fresh = new Map<string, KeptGlance>()
   const work = [...unkept, ...stale]
   for (let i = 0; i < work.length && wanted(); i += AT_A_TIME) {
-    const told = await Promise.all(
-      work.slice(i, i + AT_A_TIME).map(async (each): Promise<BoardCard | undefined> => {
-        const stored = typeof each === 'string' ? await loadPlan(each) : { ok: true as const, plan: each }
-        if (!stored) return undefined
-        if (!stored.ok) return { ok: false, id: stored.id, reason: stored.problems[0]?.text }
-        const { plan } = stored
-        cars.set(plan.id, plan.car.id)
-        const its = own.of(plan, cars)
-        const card = cardOf(plan, its)
-        if (typeof each === 'string') {
-          const read = new Set([
-            plan.car.id,
-            ...its.map((event) => event.vehicleId),
-            ...its.map((event) => carOf(event, cars)),
-          ])
-          fresh.set(plan.id, {
-            judgedBy,
-            revision: revisions.get(plan.id) ?? 0,
-            log: Object.fromEntries([...read].map((car) => [car, log.get(car) ?? ''])),
-            card,
-          })
-        }
-        return card
-      }),
-    )
+    const told = work.slice(i, i + AT_A_TIME).map((each): BoardCard | undefined => {
+      if (typeof each === 'string' && !plans.has(each)) return undefined
+      const stored =
+        typeof each === 'string' ? storedFrom(each, plans.get(each)) : { ok: true as const, plan: each }
+      if (!stored.ok) return { ok: false, id: stored.id, reason: stored.problems[0]?.text }
+      const { plan } = stored
+      const its = own.of(plan)
+      const card = cardOf(plan, its)
+      if (typeof each === 'string') {
+        const read = new Set([
+          plan.car.id,
+          ...its.map((event) => event.vehicleId),
+          ...its.map((event) => carOf(event, cars)),
+        ])
+        fresh.set(plan.id, {
+          judgedBy,
+          revision: revisions.get(plan.id) ?? 0,
+          log: Object.fromEntries([...read].map((car) => [car, log.get(car) ?? ''])),
+          card,
+        })
+      }
+      return card
+    })
     tell(
       told.flatMap((card) => card ?? []),
       Math.max(0, work.length - i - AT_A_TIME),
     )
+    await pause()
   }
   await keepGlances(
     fresh,
