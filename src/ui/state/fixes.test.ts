@@ -6,6 +6,7 @@ import { FixesDesk } from '@/workers/fixes-desk'
 import type { FixesQuestion } from '@/workers/fixes-messages'
 import { assessedOf } from './assessed'
 import { askFixes, endFixes, firstFix } from './fixes'
+import { usePlan } from './plan-store'
 
 /** A worker that answers when it is told to, so that a test says what comes when. */
 class PlayedWorker extends EventTarget {
@@ -37,6 +38,7 @@ const stopOf = (plan: Plan) => openOf(plan).find(({ severity }) => severity === 
 beforeEach(() => {
   workers.length = 0
   vi.stubGlobal('Worker', PlayedWorker)
+  usePlan.setState({ plan: boatAndBox })
 })
 afterEach(() => {
   endFixes()
@@ -64,9 +66,20 @@ it('sends the stock once, and asks nothing again for the plan it asked for', () 
 it('gives nothing of a plan that has changed meanwhile', async () => {
   askFixes(boatAndBox, openOf(boatAndBox))
   const first = firstFix(boatAndBox, stopOf(boatAndBox))
-  askFixes(ridgeTent, openOf(ridgeTent))
+  usePlan.setState({ plan: ridgeTent })
   workers[0]!.answerAll()
   expect(await first).toBeUndefined()
+})
+
+it('waits for the panels, where a key is quicker than they are after an edit', async () => {
+  const turned = { ...boatAndBox }
+  askFixes(boatAndBox, openOf(boatAndBox))
+  usePlan.setState({ plan: turned })
+  const first = firstFix(turned, stopOf(turned))
+  workers[0]!.answerAll()
+  askFixes(turned, openOf(turned))
+  workers[0]!.answerAll()
+  expect((await first)?.command).toBeDefined()
 })
 
 it('starts a worker that died again, with the stock, and gives up after three deaths', async () => {

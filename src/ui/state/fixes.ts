@@ -69,19 +69,23 @@ export function endFixes(): void {
   useKnown.setState(NOTHING)
 }
 
-/** The first fix of a finding, once it is known; nothing where there is none, or where the plan has changed meanwhile. */
+/**
+ * The first fix of a finding of the open plan, once it is known; nothing where there is none, or where the plan has
+ * changed meanwhile. The panels follow an edit a moment later: until they have asked, it waits for them.
+ */
 export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefined> {
   return new Promise((resolve) => {
-    const told = (known: FixesKnown): boolean => {
-      const remedies = known.byFinding.get(finding.id)
-      if (known.plan === plan && !remedies) return false
-      resolve(known.plan === plan ? remedies?.[0] : undefined)
-      return true
+    const stops: (() => void)[] = []
+    const look = (): void => {
+      const known = useKnown.getState()
+      const gone = usePlan.getState().plan !== plan
+      const remedies = known.plan === plan ? known.byFinding.get(finding.id) : undefined
+      if (!gone && !remedies) return
+      for (const stop of stops) stop()
+      resolve(gone ? undefined : remedies?.[0])
     }
-    if (told(useKnown.getState())) return
-    const stop = useKnown.subscribe((known) => {
-      if (told(known)) stop()
-    })
+    stops.push(useKnown.subscribe(look), usePlan.subscribe(look))
+    look()
   })
 }
 

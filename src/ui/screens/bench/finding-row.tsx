@@ -46,7 +46,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
     const { plan } = usePlan.getState()
     if (!plan) return
     void firstFix(plan, finding).then((first) => {
-      if (first && usePlan.getState().plan === plan) run(first.command)
+      if (first) run(first.command)
     })
   }
   const answers = answersOf(row)
