@@ -12,6 +12,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
+  ...(process.env.YPSOS_DEEP !== '1' && { grepInvert: /@deep/ }),
   reporter: [['list'], ['json']],
   use: {
     // Each test would fetch every file of the build once more; the one on working offline allows it.

@@ -2,11 +2,13 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const core = ['src/core/**/*.test.ts']
+/** What keeps or holds something between two questions: each file begins with nothing kept. */
+const keeping = ['src/storage/**/*.test.ts', 'src/ui/state/**/*.test.ts', 'src/app/**/*.test.ts']
 const deep = process.env['YPSOS_DEEP'] === '1'
 /** The gate's cases are the same every time; the deep run draws new ones, and prints its seed. */
 const seed = Number(process.env['YPSOS_SEED'] ?? 20261126)
 
-/** The core is pure, so its tests share one world and start fast; whatever stores or draws gets a world of its own. */
+/** What is pure shares one world, and starts fast; whatever keeps something gets a world of its own. */
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -21,10 +23,12 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'around',
+          isolate: false,
           include: ['src/**/*.test.{ts,tsx}', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'],
-          exclude: core,
+          exclude: [...core, ...keeping],
         },
       },
+      { extends: true, test: { name: 'keeping', include: keeping } },
     ],
   },
 })

@@ -1,22 +1,44 @@
 import { DEMO_PLANS } from '../src/demo/plans'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
+
+/** The deep run: everything, at every size. */
+export const DEEP = process.env['YPSOS_DEEP'] === '1'
+
+/** Marks a test that only the deep run takes: what it shows is shown in parts by quicker ones in the gate. */
+export const deeper = { tag: '@deep' }
 
 /** Every test starts in an empty browser, and fails when the page asks for anything off its own origin, breaks its security policy, or throws. */
 export const test = base.extend<{ watched: undefined }, { shared: BrowserContext }>({
-  // A context of its own for each test would fetch and compile the whole app again, and its first page
-  // would start another process: the page left open here keeps both.
-  shared: [
-    async ({ browser }, give, { project }) => {
-      const { baseURL, viewport, serviceWorkers } = project.use
-      const context = await browser.newContext({
+  // A context of its own for each test would fetch and compile the whole app again, and its first page would start
+  // another process: one profile is kept, with what is compiled already, and a page stays open in it.
+  browser: [
+    async ({ playwright }, give, { project }) => {
+      const { baseURL, viewport, serviceWorkers, launchOptions } = project.use
+      const profile = await mkdtemp(join(tmpdir(), 'ypsos-profile-'))
+      const context = await playwright.chromium.launchPersistentContext(profile, {
+        ...launchOptions,
         ...(baseURL !== undefined && { baseURL }),
         ...(viewport !== undefined && { viewport }),
         ...(serviceWorkers !== undefined && { serviceWorkers }),
       })
-      const kept = await context.newPage()
-      await kept.goto('/icon.svg')
-      await give(context)
+      const browser = context.browser()
+      if (!browser) throw new Error('The browser does not say which it is.')
+      await give(browser)
       await context.close()
+      await rm(profile, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
+  shared: [
+    async ({ browser }, give) => {
+      const [context] = browser.contexts()
+      if (!context) throw new Error('The profile that is kept was closed.')
+      const [kept] = context.pages()
+      await kept?.goto('/icon.svg')
+      await give(context)
     },
     { scope: 'worker' },
   ],
@@ -26,7 +48,7 @@ export const test = base.extend<{ watched: undefined }, { shared: BrowserContext
     const devtools = await shared.newCDPSession(kept)
     await devtools.send('Storage.clearDataForOrigin', {
       origin: new URL(baseURL ?? '').origin,
-      storageTypes: 'all',
+      storageTypes: 'cookies,file_systems,indexeddb,local_storage,service_workers,cache_storage',
     })
     await devtools.detach()
     await give(shared)

@@ -1,5 +1,15 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, inDrawing, openPart, openQuestions, saved, shelved, stateButton, test } from './fixtures'
+import {
+  deeper,
+  expect,
+  inDrawing,
+  openPart,
+  openQuestions,
+  saved,
+  shelved,
+  stateButton,
+  test,
+} from './fixtures'
 
 const group = (page: Page, name: string | RegExp): Locator => page.getByRole('group', { name }).first()
 
@@ -145,23 +155,27 @@ test('two figures for one roof disagree: both are named, the lesser counts, and 
   )
 })
 
-test('every sheet of a job opened in US units and saved leaves the job as it was', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'Units and theme' }).click()
-  await page.getByRole('dialog').getByLabel('Units').selectOption('us')
-  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
-  await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
-  await page.goto('/vehicle?job=demo-boat-and-box')
-  await openPart(page, 'Sizes')
-  await expect(page.getByLabel('Overall length')).toHaveValue(/in$/)
-  const before = JSON.parse(await shelved(page, 'plans')) as unknown
-  const back = page.getByRole('button', { name: 'Save and go back to the bench' })
-  await back.click()
-  await expect(page).toHaveURL(/bench/)
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
-  await page.getByRole('link', { name: 'Change' }).click()
-  await back.click()
-  await expect(page).toHaveURL(/bench/)
-  await saved(page)
-  expect(JSON.parse(await shelved(page, 'plans'))).toEqual(before)
-})
+test(
+  'every sheet of a job opened in US units and saved leaves the job as it was',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/')
+    await page.getByRole('button', { name: 'Units and theme' }).click()
+    await page.getByRole('dialog').getByLabel('Units').selectOption('us')
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+    await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
+    await page.goto('/vehicle?job=demo-boat-and-box')
+    await openPart(page, 'Sizes')
+    await expect(page.getByLabel('Overall length')).toHaveValue(/in$/)
+    const before = JSON.parse(await shelved(page, 'plans')) as unknown
+    const back = page.getByRole('button', { name: 'Save and go back to the bench' })
+    await back.click()
+    await expect(page).toHaveURL(/bench/)
+    await page.getByRole('button', { name: 'Racks', exact: true }).click()
+    await page.getByRole('link', { name: 'Change' }).click()
+    await back.click()
+    await expect(page).toHaveURL(/bench/)
+    await saved(page)
+    expect(JSON.parse(await shelved(page, 'plans'))).toEqual(before)
+  },
+)

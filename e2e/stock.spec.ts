@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures'
+import { deeper, expect, test } from './fixtures'
 
 const take = (page: Page, name: string, text: string) =>
   page
@@ -103,29 +103,31 @@ test('sorts, filters, edits and copies; a new adapter is offered on the bench', 
   await expect(page.getByRole('row', { name: /^Own saddles/ })).toBeVisible()
 })
 
-test('takes the whole stock out as JSON and in again, and says what is wrong with another file', async ({
-  page,
-}) => {
-  await page.goto('/stock')
-  await expect(page.getByRole('row', { name: /^Long box/ })).toBeVisible()
-  const text = await downloaded(page, 'Download all as JSON')
-  await take(page, 'stock.json', text)
-  const preview = page.getByRole('dialog', { name: 'What stock.json would do' })
-  await expect(preview.getByText(/0 entries would take the place of what is here/)).toBeVisible()
-  await preview.getByRole('button', { name: /^Take in \d+ entries$/ }).click()
-  await expect(page.getByText(/entries taken from stock.json/)).toBeVisible()
+test(
+  'takes the whole stock out as JSON and in again, and says what is wrong with another file',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/stock')
+    await expect(page.getByRole('row', { name: /^Long box/ })).toBeVisible()
+    const text = await downloaded(page, 'Download all as JSON')
+    await take(page, 'stock.json', text)
+    const preview = page.getByRole('dialog', { name: 'What stock.json would do' })
+    await expect(preview.getByText(/0 entries would take the place of what is here/)).toBeVisible()
+    await preview.getByRole('button', { name: /^Take in \d+ entries$/ }).click()
+    await expect(page.getByText(/entries taken from stock.json/)).toBeVisible()
 
-  // What differs is named and can be left as it is here.
-  const other = text.replaceAll('"name": "Long box"', '"name": "Longest box"')
-  await take(page, 'other.json', other)
-  const changed = page.getByRole('dialog', { name: 'What other.json would do' })
-  const one = changed.getByRole('checkbox', { name: /^Longest box/ })
-  await expect(one).toBeChecked()
-  await one.uncheck()
-  await expect(changed.getByRole('button', { name: 'Nothing to take in' })).toBeDisabled()
-  await changed.getByRole('button', { name: 'Close' }).click()
-  await expect(page.getByRole('row', { name: /^Long box/ })).toBeVisible()
-  await take(page, 'bad.json', text.replace('"lengthMm": 1900', '"lengthMm": -1900'))
-  const refused = page.getByRole('dialog', { name: 'This file was not taken in' })
-  await expect(refused).toContainText('lengthMm')
-})
+    // What differs is named and can be left as it is here.
+    const other = text.replaceAll('"name": "Long box"', '"name": "Longest box"')
+    await take(page, 'other.json', other)
+    const changed = page.getByRole('dialog', { name: 'What other.json would do' })
+    const one = changed.getByRole('checkbox', { name: /^Longest box/ })
+    await expect(one).toBeChecked()
+    await one.uncheck()
+    await expect(changed.getByRole('button', { name: 'Nothing to take in' })).toBeDisabled()
+    await changed.getByRole('button', { name: 'Close' }).click()
+    await expect(page.getByRole('row', { name: /^Long box/ })).toBeVisible()
+    await take(page, 'bad.json', text.replace('"lengthMm": 1900', '"lengthMm": -1900'))
+    const refused = page.getByRole('dialog', { name: 'This file was not taken in' })
+    await expect(refused).toContainText('lengthMm')
+  },
+)
