@@ -22,12 +22,13 @@ const CORE = {
   log: 'plan|kinds|geometry|units',
   bay: 'log|review|edits|survey|plan|kinds|geometry|units',
   handover: 'bay|log|review|survey|plan|kinds|geometry|units',
+  way: 'bay|log|review|survey|plan|kinds|geometry|units',
   fields: 'plan|kinds|geometry|units',
   formats: 'fields|bay|log|placing|remedies|review|survey|plan|kinds|geometry|units',
 }
 
 /** The rooms of the interface that screens share, each with those under it. */
-const UI = { state: '', kit: 'state', drawing: 'kit|state', forms: 'drawing|kit|state' }
+const UI = { state: '', kit: 'state', drawing: 'kit|state', forms: 'drawing|kit|state', job: 'forms|drawing|kit|state' }
 
 const BELOW_UI = 'src/(workers|storage|devices|demo|core)'
 const into = (room, under) => `(${[room, ...under.split('|')].filter(Boolean).join('|')})/`

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
 import { SHOWN } from '../src/ui/routes'
 import { doneUpTo } from './bay-work'
-import { DEEP, deeper, expect, inDrawing, openJob, test } from './fixtures'
+import { DEEP, deeper, expect, fromMenu, inDrawing, openJob, test } from './fixtures'
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 
@@ -58,7 +58,7 @@ test('a hatch drawn open, the measuring form and a line that cannot be read: no 
   await expect(page.getByText(/^touches Short wide box/)).toBeVisible()
   expect(await violationsOf(page)).toEqual([])
   await page.goto('/bench?job=demo-ladder')
-  await page.getByRole('button', { name: 'Measurements', exact: true }).click()
+  await fromMenu(page, 'Measurements')
   await expect(page.getByRole('dialog')).toBeVisible()
   expect(await violationsOf(page, 'dialog')).toEqual([])
   await page.goto('/stock')

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
 import { ridgeTent } from '../src/demo/plans'
 import { done, doneUpTo, read, readAll, said, tape, title, until } from './bay-work'
-import { deeper, expect, saved, shelved, test, written } from './fixtures'
+import { deeper, expect, fromMenu, goTo, saved, shelved, test, written } from './fixtures'
 
 const BAY = '/bay?job=demo-ridge-tent'
 
@@ -95,7 +95,7 @@ test('takes the platform job from parts check to handover, first out of square a
   ])
   expect(await readFile(await calendar.path(), 'utf8')).toContain('BEGIN:VEVENT')
 
-  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await goTo(page, 'Log')
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText(
     'Slat platform on gutter feet: on since',
   )
@@ -110,7 +110,7 @@ test('takes the platform job from parts check to handover, first out of square a
 
   // Driven at one speed is not driven at a higher one: the drive is open again, and the sheet opens with it.
   await page.goto('/bench?job=demo-ridge-tent')
-  await page.getByRole('button', { name: 'How it is used' }).click()
+  await fromMenu(page, 'How it is used')
   await page.getByLabel('Speed on the road').fill('150 km/h')
   await page.getByLabel('Speed on the road').press('Enter')
   await page.getByRole('button', { name: 'Close', exact: true }).click()
@@ -128,7 +128,7 @@ test('goes on at the same step after closing, by foot switch and keys alone', as
   await page.goto(BAY)
   await page.getByRole('button', { name: 'The rest is all there' }).click()
   const press = () => page.keyboard.press('PageDown')
-  await page.locator('body').click({ position: { x: 640, y: 30 } })
+  await page.locator('body').click({ position: { x: 640, y: 106 } })
   await until(page, /Place the bars/, press)
   await written(page)
   await page.close()
@@ -207,7 +207,7 @@ test('reads a wrench; a connection dropped in the middle of a pull loses nothing
 test('a shop’s own job is offered no played device', async ({ page }) => {
   await page.goto('/new?vehicle=estate&rack=wing')
   await page.getByRole('button', { name: 'Start on the bench' }).click()
-  await page.getByRole('link', { name: 'Bay', exact: true }).click()
+  await goTo(page, 'Fit')
   await page.getByRole('button', { name: 'The rest is all there' }).click()
   await page
     .getByRole('navigation', { name: 'Steps of this job' })

@@ -1,5 +1,16 @@
 import { readFile } from 'node:fs/promises'
-import { empty, expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+import {
+  empty,
+  expect,
+  fixKey,
+  fromMenu,
+  goTo,
+  inDrawing,
+  openJob,
+  saved,
+  stateButton,
+  test,
+} from './fixtures'
 
 test('reads the verdict, fixes a Stop with its first button, undoes it, and finds it after a reload', async ({
   page,
@@ -7,7 +18,7 @@ test('reads the verdict, fixes a Stop with its first button, undoes it, and find
   await openJob(page, 'A boat and the long box')
   await expect(stateButton(page, 'Road')).toContainText('Stop, 6.4 kg over')
   await expect(stateButton(page, 'Parked')).toContainText('Clear, 127.2 kg left')
-  const fix = page.getByRole('button', { name: 'Box contents to 19 kg' })
+  const fix = fixKey(page, 'Box contents to 19 kg')
   await fix.click()
   await expect(stateButton(page, 'Road')).toContainText('Clear, 0.3 kg left')
   await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toHaveCount(0)
@@ -135,7 +146,7 @@ test('goes out to a file, is deleted, comes back, and is judged the same', async
   expect(download.suggestedFilename()).toBe('survey-kit-up-the-ridge-road.ypsos.json')
   const path = info.outputPath('plan.ypsos.json')
   await download.saveAs(path)
-  await page.getByRole('button', { name: 'Delete this job' }).click()
+  await fromMenu(page, 'Delete this job')
   await page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
   await expect(page.getByRole('link', { name: /Survey kit up/ })).toHaveCount(0)
@@ -236,21 +247,21 @@ test('a job that is not here, and a board with nothing on it, each say so', asyn
 
 test('racks, doors, use and house rules of a job can be changed', async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
-  await page.getByRole('button', { name: 'House rules' }).click()
+  await fromMenu(page, 'House rules')
   await page.getByLabel('No trail figure').selectOption('strict')
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(stateButton(page, 'Trail')).toContainText('Find out')
-  await page.getByRole('button', { name: 'Doors and garages' }).click()
+  await fromMenu(page, 'Doors and garages')
   await page.getByLabel('Its name').fill('Shed')
   await page.getByLabel('Its height').fill('2 m')
   await page.getByLabel('Its height').press('Enter')
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(page.getByText(/^Stop.*Shed: 2\s?000 mm high/)).toBeVisible()
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await goTo(page, 'Rack')
   await page.getByRole('button', { name: 'Take off Hatch ladder' }).click()
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await goTo(page, 'Load')
   await expect(page.getByRole('rowheader', { name: /Hatch/ })).toHaveCount(0)
-  await page.getByRole('button', { name: 'How it is used' }).click()
+  await fromMenu(page, 'How it is used')
   await page.getByLabel('Snow when parked').fill('20')
   await page.getByLabel('Snow when parked').press('Enter')
   await page.getByRole('button', { name: 'Close', exact: true }).click()

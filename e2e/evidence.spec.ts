@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
 import { done, logFile, said, takeInFile, title } from './bay-work'
-import { expect, saved, test, written } from './fixtures'
+import { expect, fromMenu, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
 const FEET = 'wing/torque-wing-feet-0'
@@ -129,7 +129,7 @@ test('a bay by keys: on already, not seen, over, put off, driven again; the shee
 
   // The speed is raised after the drive: it is to be driven again, and says why.
   await page.goto(`/bench?job=${JOB}`)
-  await page.getByRole('button', { name: 'How it is used' }).click()
+  await fromMenu(page, 'How it is used')
   const speed = page.getByLabel('Speed on the road')
   await speed.fill('125 km/h')
   await speed.press('Enter')
@@ -160,7 +160,7 @@ test('the handover sheet follows the open plan and its log from another tab', as
   await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
   const other = await context.newPage()
   await other.goto('/bench?job=demo-yard-van')
-  await other.getByRole('button', { name: 'How it is used' }).click()
+  await fromMenu(other, 'How it is used')
   const speed = other.getByLabel('Speed on the road')
   await speed.fill('180 km/h')
   await speed.press('Enter')

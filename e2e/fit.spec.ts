@@ -1,5 +1,17 @@
 import type { Page } from '@playwright/test'
-import { openPart, expect, inDrawing, openJob, openQuestions, saved, stateButton, test } from './fixtures'
+import {
+  expect,
+  fixKey,
+  fromMenu,
+  goTo,
+  inDrawing,
+  openJob,
+  openPart,
+  openQuestions,
+  saved,
+  stateButton,
+  test,
+} from './fixtures'
 
 const handle = (page: Page, bar: string) =>
   page.getByRole('slider', { name: new RegExp(`^Spread ruler: ${bar}`) })
@@ -11,7 +23,9 @@ async function middleOf(page: Page, bar: string) {
 
 test('drags a bar along the spread ruler until the finding clears', async ({ page }) => {
   await openJob(page, 'Box, bike and boat on one spread')
-  await expect(page.getByText('Edge cradles, folding needs 750 mm to 770 mm: 30 mm too wide.')).toBeVisible()
+  await expect(
+    page.locator('#path').getByText('Edge cradles, folding needs 750 mm to 770 mm: 30 mm too wide.'),
+  ).toBeVisible()
   const front = await middleOf(page, 'Front bar')
   const rear = await middleOf(page, 'Rear bar')
   // The two stand 800 mm apart; 40 mm forward is 760.
@@ -90,7 +104,7 @@ test('sees the hatch touch, and applies its fix', async ({ page }) => {
   await page.keyboard.press('f')
   await expect(page.locator('[data-opening="wide-estate-hatch"]')).toBeVisible()
   await expect(page.getByText(/^touches Short wide box at 60.3°/)).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Move short wide box forward 251 mm' })).toBeVisible()
+  await expect(fixKey(page, 'Move short wide box forward 251 mm')).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(stateButton(page, 'Road')).toContainText('Clear')
   await page.getByRole('button', { name: 'Open hatch' }).click()
@@ -114,19 +128,17 @@ test.describe('under reduced motion', () => {
 
 test('a clamp that cannot close is given its adapter, which can be taken off again', async ({ page }) => {
   await openJob(page, 'Pod with thin clamps on heavy bars')
-  await page
-    .getByRole('button', { name: 'Put Saddle adapters for heavy bars under short pod, thin clamps' })
-    .click()
-  await expect(page.getByText(/Short pod, thin clamps does not hold/)).toHaveCount(0)
+  await fixKey(page, 'Put Saddle adapters for heavy bars under short pod, thin clamps').click()
+  await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toHaveCount(0)
   await expect(page.getByRole('button', { name: /^Saddle adapters for heavy bars, Road/ })).toBeVisible()
   await inDrawing(page, /^Short pod/).focus()
   await page.getByRole('button', { name: 'Take off saddle adapters for heavy bars' }).click()
-  await expect(page.getByText(/Short pod, thin clamps does not hold/)).toBeVisible()
+  await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toBeVisible()
 })
 
 test('measures the gates of the ladder, reading by reading', async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
-  await page.getByRole('button', { name: 'Measurements', exact: true }).click()
+  await fromMenu(page, 'Measurements')
   const form = page.getByRole('dialog', { name: 'Measurements' })
   const gap = form.getByRole('listitem').filter({ hasText: 'Gap from rack to spoiler' }).first()
   await expect(gap).toContainText('Not measured yet.')
@@ -147,17 +159,17 @@ test('measures the gates of the ladder, reading by reading', async ({ page }) =>
   await expect(helper).toContainText('Does not hold.')
   await form.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(
-    page.getByText(/Who steps on the hook to seat it: 95 kg; it asks for 77 kg to 90 kg/),
+    page.locator('#path').getByText(/Who steps on the hook to seat it: 95 kg; it asks for 77 kg to 90 kg/),
   ).toBeVisible()
   await saved(page)
   await page.reload()
-  await page.getByRole('button', { name: 'Measurements', exact: true }).click()
+  await fromMenu(page, 'Measurements')
   await expect(gap.getByLabel('Taken by')).toHaveValue('Bay two')
 })
 
 test('compares two lengths of bar on a copy of the job', async ({ page }) => {
   await openJob(page, 'Box, bike and boat on one spread')
-  await page.getByRole('button', { name: 'Copy this job' }).click()
+  await fromMenu(page, 'Copy this job')
   await expect(page.getByRole('heading', { name: /\(copy\)/, level: 1 })).toBeVisible()
   for (const bar of ['Front bar', 'Rear bar']) {
     await handle(page, bar).focus()
@@ -168,7 +180,7 @@ test('compares two lengths of bar on a copy of the job', async ({ page }) => {
   await page.getByLabel('x, middle of bar').fill('1190')
   await page.getByLabel('x, middle of bar').press('Enter')
   await saved(page)
-  await page.getByRole('link', { name: 'Compare with another' }).click()
+  await fromMenu(page, 'Compare with another')
   await page.getByLabel('Second').selectOption({ label: 'Box, bike and boat on one spread' })
   await expect(
     page.getByText(/Front bar: 1\s?400 mm long, aero, at 430 mm in the first, 1\s?270 mm long/),
@@ -179,7 +191,7 @@ test('compares two lengths of bar on a copy of the job', async ({ page }) => {
 
 test('describes a hatch and a sunroof of its own vehicle, and meets them on the bench', async ({ page }) => {
   await page.goto('/bench?job=demo-boat-and-box')
-  await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
+  await goTo(page, 'Vehicle')
   await openPart(page, 'What the load may meet')
   await page.getByLabel('Add something the load may meet').selectOption('hatch')
   await page.getByRole('button', { name: 'Add it' }).last().click()

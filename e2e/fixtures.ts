@@ -106,6 +106,28 @@ export const stateButton = (page: Page, state: 'Road' | 'Trail' | 'Parked'): Loc
 export const inDrawing = (page: Page, name: RegExp): Locator =>
   page.getByRole('group', { name: /^Drawing of/ }).getByRole('button', { name })
 
+/** Goes to another stop of the open job, by its bar. */
+export async function goTo(page: Page, stop: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'The way of this job' })
+    .getByRole('link', { name: new RegExp(`^${stop}`) })
+    .click()
+}
+
+/** The key of a finding's fix, in its own row. */
+export const fixKey = (page: Page, name: string | RegExp): Locator =>
+  page.locator('#path').getByRole('button', { name })
+
+/** Chooses something from the open job's menu. */
+export async function fromMenu(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'This job', exact: true }).click()
+  await page
+    .getByRole('group', { name: 'This job' })
+    .locator('a, button')
+    .filter({ hasText: new RegExp(`^${name}$`) })
+    .click()
+}
+
 export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
 /** What one of the browser's shelves holds now, as text: to wait for a write instead of for a while. */

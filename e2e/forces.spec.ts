@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, inDrawing, openJob, stateButton, test } from './fixtures'
+import { expect, goTo, inDrawing, openJob, stateButton, test } from './fixtures'
 
 const finding = (page: Page, text: RegExp) => page.locator('[data-finding]').filter({ hasText: text })
 
@@ -58,7 +58,7 @@ test('reads the tie-down list, plans straps, and the list has them', async ({ pa
   await page.getByLabel('How many').selectOption('1')
   await page.getByLabel('Each, by its label').fill('120 kg')
   await page.getByLabel('Each, by its label').press('Enter')
-  await page.getByRole('link', { name: 'Forces' }).click()
+  await goTo(page, 'Forces')
   await expect(page.getByRole('heading', { name: 'Forces: Frame rack for the survey' })).toBeVisible()
   const straps = page.getByRole('region', { name: 'Straps' })
   await expect(straps.getByRole('row', { name: /^Tripod case/ })).toContainText('1 of 120 kg')
@@ -84,7 +84,7 @@ test('weighs the worst guess, and the chance narrows', async ({ page }) => {
   await expect(page.getByText('There is nothing to weigh.')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText(/whatever is drawn/)).toBeVisible()
   await expect(page.getByTestId('chance')).not.toHaveText(before ?? '')
-  await page.getByRole('link', { name: 'Back to the bench' }).click()
+  await goTo(page, 'Load')
   await expect(page.getByRole('heading', { name: 'Awning and hatch ladder', level: 1 })).toBeVisible()
 })
 

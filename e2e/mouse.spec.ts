@@ -2,6 +2,7 @@ import { expect, inDrawing, openJob, saved, stateButton, test } from './fixtures
 
 test('does a job with the mouse alone, and finds it after closing the page', async ({ page, context }) => {
   await openJob(page, 'Yard van, full summer load')
+  await page.getByText(/^Cannot go on this rack: \d+$/).click()
   await page
     .getByRole('button', { name: /^Gear bag/ })
     .first()

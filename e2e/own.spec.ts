@@ -1,4 +1,4 @@
-import { shelved, expect, inDrawing, openPart, stateButton, test } from './fixtures'
+import { expect, goTo, inDrawing, openPart, shelved, stateButton, test } from './fixtures'
 
 test('enters a vehicle, a rack and a box by hand, and gets the right governing link', async ({ page }) => {
   await page.goto('/')
@@ -82,12 +82,12 @@ test('loses nothing typed into a form when the page is reloaded in the middle', 
 
 test('changes the vehicle of a job from the bench, and the drawing follows', async ({ page }) => {
   await page.goto('/bench?job=demo-first-bike')
-  await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
+  await goTo(page, 'Vehicle')
   await openPart(page, 'Sizes')
   await page.getByLabel('Height, unladen').fill('1600 mm')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
   await expect(page.getByText(/2\s?817 mm/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await goTo(page, 'Rack')
   await page.getByRole('link', { name: 'Change' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Renamed bars')
   await page.getByRole('button', { name: 'Save and go back to the bench' }).click()

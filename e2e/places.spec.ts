@@ -2,6 +2,7 @@ import type { Locator, Page } from '@playwright/test'
 import { done, title } from './bay-work'
 import {
   expect,
+  fromMenu,
   inDrawing,
   openPart,
   openQuestions,
@@ -148,7 +149,7 @@ test('pictures of the car as it came are kept small in the browser, named on the
   page,
 }) => {
   await page.goto('/bench?job=demo-boat-and-box')
-  await page.getByRole('button', { name: 'Job details' }).click()
+  await fromMenu(page, 'Job details')
   const dialog = page.getByRole('dialog', { name: 'Job details' })
   await dialog
     .getByLabel('Picture of the car to add')

@@ -1,13 +1,11 @@
-import { expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+import { expect, fromMenu, goTo, inDrawing, openJob, saved, shelved, stateButton, test } from './fixtures'
 
 test('units and theme are chosen once, for every job, and kept', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'Units and theme' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Units and theme' })
-  await dialog.getByLabel('Units').selectOption('us')
-  await dialog.getByLabel('Inches to the nearest').selectOption('8')
-  await dialog.getByLabel('Theme').selectOption('night-bay')
-  await dialog.getByRole('button', { name: 'Close', exact: true }).click()
+  await page.goto('/house')
+  await page.getByLabel('Units', { exact: true }).selectOption('us')
+  await page.getByLabel('Inches to the nearest').selectOption('8')
+  await page.getByLabel('Theme', { exact: true }).selectOption('night-bay')
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click()
   await expect(page.getByText('14.1 lb over').first()).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
   await page.reload()
@@ -22,7 +20,7 @@ test('units and theme are chosen once, for every job, and kept', async ({ page }
 
 test('a job gets its name, number and date, and the board shows them', async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
-  await page.getByRole('button', { name: 'Job details' }).click()
+  await fromMenu(page, 'Job details')
   const dialog = page.getByRole('dialog', { name: 'Job details' })
   await dialog.getByLabel('Name').fill('Frame rack, second trip')
   await dialog.getByLabel('Due').fill('2027-06-01')
@@ -42,12 +40,13 @@ test('a job gets its name, number and date, and the board shows them', async ({ 
 
 test("a shop's rules are kept for new jobs", async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
-  await page.getByRole('button', { name: 'House rules' }).click()
+  await fromMenu(page, 'House rules')
   await page.getByLabel('No trail figure').selectOption({ label: 'Strict: find the trail figure' })
   await page.getByLabel('A weight somebody guessed').selectOption('takeIt')
   await page.getByRole('button', { name: "Keep these as the shop's rules for new jobs" }).click()
   // Two gates of the ladder are not measured yet; the guessed weight is no longer among what is open.
   await expect(stateButton(page, 'Parked')).toContainText('Find out, 2 open')
+  await expect.poll(() => shelved(page, 'settings')).toContain('takeIt')
   await page.goto('/new')
   await page.getByRole('button', { name: /^Tall wagon/ }).click()
   await page.getByRole('button', { name: /^Low bars/ }).click()
@@ -104,11 +103,11 @@ test('a bare vehicle says what it still lacks, and takes a rack from the bench',
   await page.getByRole('button', { name: 'Start on the bench' }).click()
   await expect(page.getByText(/brings Raised rails\..*what it still lacks is the rack/)).toBeVisible()
   await expect(page.getByText('No rack yet: put one on the vehicle')).toBeVisible()
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
-  await page.getByRole('button', { name: 'Wing bars on rail feet' }).click()
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await goTo(page, 'Rack')
+  await page.getByRole('button', { name: 'Put on Wing bars on rail feet' }).click()
+  await goTo(page, 'Load')
   await expect(page.getByText(/you can add .* spread evenly/)).toBeVisible()
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await goTo(page, 'Rack')
   await page.getByRole('link', { name: 'Enter your own rack' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Second rack')
   await page.getByLabel('Kind').selectOption('platform')

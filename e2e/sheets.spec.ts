@@ -2,6 +2,7 @@ import type { Locator, Page } from '@playwright/test'
 import {
   deeper,
   expect,
+  goTo,
   inDrawing,
   openPart,
   openQuestions,
@@ -62,7 +63,7 @@ test('a rack wholly by hand: its joints, marks, keys, box and step are seen agai
 
   // Opened again, all of it stands there.
   await page.goto(`/bench?job=${job}`)
-  await page.getByRole('button', { name: 'Racks', exact: true }).click()
+  await goTo(page, 'Rack')
   await page.getByRole('link', { name: 'Change' }).click()
   const again = group(page, 'Feet')
   await open(again, 'Joints and torque')
@@ -149,7 +150,7 @@ test('two figures for one roof disagree: both are named, the lesser counts, and 
   await page.getByLabel('Which figure of Roof holds').first().selectOption({ index: 2 })
   await expect(page.getByText(/disagree/)).toHaveCount(0)
   await expect(stateButton(page, 'Road')).not.toContainText('Stop')
-  await page.getByRole('link', { name: 'Vehicle', exact: true }).click()
+  await goTo(page, 'Vehicle')
   await expect(group(page, 'What the roof may carry').getByLabel('Not in use, because')).toHaveValue(
     /looked at again/,
   )
@@ -159,10 +160,8 @@ test(
   'every sheet of a job opened in US units and saved leaves the job as it was',
   deeper,
   async ({ page }) => {
-    await page.goto('/')
-    await page.getByRole('button', { name: 'Units and theme' }).click()
-    await page.getByRole('dialog').getByLabel('Units').selectOption('us')
-    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+    await page.goto('/house')
+    await page.getByLabel('Units', { exact: true }).selectOption('us')
     await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
     await page.goto('/vehicle?job=demo-boat-and-box')
     await openPart(page, 'Sizes')
@@ -171,7 +170,7 @@ test(
     const back = page.getByRole('button', { name: 'Save and go back to the bench' })
     await back.click()
     await expect(page).toHaveURL(/bench/)
-    await page.getByRole('button', { name: 'Racks', exact: true }).click()
+    await goTo(page, 'Rack')
     await page.getByRole('link', { name: 'Change' }).click()
     await back.click()
     await expect(page).toHaveURL(/bench/)

@@ -66,16 +66,13 @@ test('settings and stock follow from tab to tab, and one tab’s choice leaves t
   page,
   context,
 }) => {
-  await page.goto('/')
+  await page.goto('/house')
   const other = await context.newPage()
-  await other.goto('/')
-  await page.getByRole('button', { name: 'Units and theme' }).click()
-  await page.getByRole('dialog').getByLabel('Units').selectOption('us')
+  await other.goto('/house')
+  await page.getByLabel('Units', { exact: true }).selectOption('us')
   await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
-  await other.getByRole('button', { name: 'Units and theme' }).click()
-  const theirs = other.getByRole('dialog')
-  await expect(theirs.getByLabel('Units')).toHaveValue('us')
-  await theirs.getByLabel('Theme').selectOption('night-bay')
+  await expect(other.getByLabel('Units', { exact: true })).toHaveValue('us')
+  await other.getByLabel('Theme', { exact: true }).selectOption('night-bay')
   await expect.poll(() => shelved(page, 'settings')).toContain('night-bay')
   expect(await shelved(page, 'settings')).toContain('"us"')
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { expect, inDrawing, saved, test } from './fixtures'
+import { expect, fromMenu, inDrawing, saved, test } from './fixtures'
 
 const JOB = '/bench?job=demo-boat-and-box'
 
@@ -18,10 +18,7 @@ const xOf = async (page: Page, thing: RegExp): Promise<string> => {
 }
 
 async function packed(page: Page): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take it along' }).click(),
-  ])
+  const [download] = await Promise.all([page.waitForEvent('download'), fromMenu(page, 'Take it along')])
   return {
     name: download.suggestedFilename(),
     mimeType: 'application/json',
@@ -43,7 +40,7 @@ test('a job’s past is there after a reload, each step beside today’s, and is
   await typed(page, /^Long box/, '900 mm')
   await typed(page, /^Long box/, '870 mm')
   await page.reload()
-  await page.getByRole('button', { name: 'History' }).click()
+  await fromMenu(page, 'History')
   const dialog = page.getByRole('dialog', { name: 'History of this job' })
   const steps = dialog.getByRole('list', { name: 'Steps, the latest first' })
   await expect(steps.getByText('Long box, its place along the vehicle: 900 mm to 870 mm')).toBeVisible()

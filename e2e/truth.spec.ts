@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openJob, openQuestions, saved, stateButton, test, written } from './fixtures'
+import { expect, goTo, openJob, openQuestions, saved, stateButton, test, written } from './fixtures'
 
 const STATES = ['Road', 'Trail', 'Parked'] as const
 
@@ -56,7 +56,7 @@ test('an own car without any figure is clear nowhere; each question is answered 
   for (const verdict of onBench) await expect(card).toContainText(verdict ?? '')
   await expect(card).toContainText('Not looked at: payload, bending, axles, tipping')
   await card.getByRole('link').first().click()
-  await page.getByRole('link', { name: 'Handover' }).click()
+  await goTo(page, 'Hand over')
   const placard = page.getByRole('region', { name: 'Placard' })
   for (const [i, state] of STATES.entries()) {
     await expect(placard).toContainText(`${state}: ${onBench[i] ?? ''}`)
@@ -80,7 +80,7 @@ test('a question set aside keeps its word, says who and why, and opens the sheet
   await expect(stateButton(page, 'Road')).toContainText('Find out')
   await page.getByText('Set aside for this job: 1').click()
   await expect(page.getByText(/Set aside by Ida on .*: The sheet is not to be had\./)).toBeVisible()
-  await page.getByRole('link', { name: 'Handover' }).click()
+  await goTo(page, 'Hand over')
   await expect(page.getByText('Set aside for this job, and not found out')).toBeVisible()
   await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
 })
@@ -96,14 +96,14 @@ test('two jobs on one car from stock have a log each, and the next job for one o
     await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
   }
   await start('First estate', 'GQ 417')
-  await page.getByRole('link', { name: 'Log' }).click()
+  await goTo(page, 'Log')
   await page.getByLabel('Kind').selectOption('Lost')
   await page.getByLabel('What', { exact: true }).fill('Key of the first')
   await page.getByRole('button', { name: 'Add to the log' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
   await written(page)
   await start('Second estate', 'GQ 418')
-  await page.getByRole('link', { name: 'Log' }).click()
+  await goTo(page, 'Log')
   await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Key of the first')
   await page.goto('/new')
   await page.getByLabel('Plate').fill('gq-417')
@@ -111,7 +111,7 @@ test('two jobs on one car from stock have a log each, and the next job for one o
   await expect(before).toContainText('First estate')
   await before.getByRole('button', { name: 'The same car again' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('again')
-  await page.getByRole('link', { name: 'Log' }).click()
+  await goTo(page, 'Log')
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
 })
 

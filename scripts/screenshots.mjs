@@ -106,11 +106,15 @@ const VIEWS = [
   {
     name: 'measuring',
     path: to('bench', { job: 'demo-ladder' }),
-    act: (page) => page.getByRole('button', { name: 'Measurements', exact: true }).click(),
+    act: async (page) => {
+      await page.getByRole('button', { name: 'This job', exact: true }).click()
+      await page.getByRole('button', { name: 'Measurements', exact: true }).click()
+    },
   },
   { name: 'stock', path: to('stock') },
   { name: 'compare', path: to('compare', { a: 'demo-boat-and-box', b: 'demo-three' }), seed: to('jobs') },
-  { name: 'why', path: to('why') },
+  { name: 'rules', path: to('why') },
+  { name: 'racks', path: to('racks', { job: 'demo-boat-and-box' }) },
   {
     name: 'forces',
     path: to('forces', { job: 'demo-frame' }),

@@ -149,6 +149,7 @@ export { type Glance, glanceOf, stateGlance, type StateGlance } from './review/g
 export { judgePlan } from './review/judge'
 export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'
 
+export { rackOffer, type RackOffer, type RackSuits } from './placing/rack-offer'
 export { compatible, type Compatible } from './placing/compatible'
 export type { HeldOver } from './placing/places'
 export { tried } from './placing/tried'
@@ -213,6 +214,10 @@ export { recheckWords } from './bay/torque/recheck'
 export { signsWanted } from './bay/wanted'
 export { type WorkedEvent, workedEvents } from './bay/worked'
 
+export { nextThing, type NextThing } from './way/next-thing'
+export { type Stop, STOP_WORD, STOPS } from './way/stop-of'
+export { type Logged, type StopState, stopWords, wayOf } from './way/way'
+
 export { cameLine, type Handover, handoverOf, placardLines } from './handover/handover'
 export { openingOf } from './handover/handover-opening'
 
@@ -273,6 +278,7 @@ export {
   PER_CHOICES,
   SOURCE_CHOICES,
 } from './fields/figures-fields'
+export { fieldsByName } from './fields/fields-by-name'
 export { GEAR_FIELD } from './fields/gear-fields'
 export { JOB_FIELD } from './fields/job-fields'
 export { LOAD_FIELD } from './fields/load-fields'

@@ -19,6 +19,7 @@ export const ROUTES = {
   start: { path: '/new', title: 'Start a job', shown: { 'start a job': { vehicle: 'estate' } } },
   vehicle: { path: '/vehicle', title: 'Vehicle', shown: { 'vehicle form': {} } },
   rack: { path: '/rack', title: 'Rack', shown: { 'rack form': { job: 'demo-boat-and-box' } } },
+  racks: { path: '/racks', title: 'Racks', shown: { racks: { job: 'demo-boat-and-box' } } },
   gear: { path: '/gear', title: 'Gear', shown: { 'gear form': {} } },
   stock: { path: '/stock', title: 'Stock', shown: { stock: {} } },
   compare: {
@@ -26,13 +27,23 @@ export const ROUTES = {
     title: 'Compare',
     shown: { compare: { a: 'demo-boat-and-box', b: 'demo-three' } },
   },
-  why: { path: '/why', title: 'Why', shown: { why: {} } },
+  why: { path: '/why', title: 'Rules', shown: { rules: {} } },
   forces: { path: '/forces', title: 'Forces', shown: { forces: { job: 'demo-ladder' } } },
   bay: { path: '/bay', title: 'Bay', shown: { bay: { job: 'demo-ridge-tent' } } },
   handover: { path: '/handover', title: 'Handover', shown: { handover: { job: 'demo-ladder' } } },
+  house: { path: '/house', title: 'House', shown: { house: {} } },
   log: { path: '/log', title: 'Log', shown: { log: { vehicle: 'car-demo-ridge-tent' } } },
 } as const satisfies Record<string, RouteTraits>
-type RouteName = keyof typeof ROUTES
+export type RouteName = keyof typeof ROUTES
+
+/** What a shop has outside its jobs. */
+export const SHOP_SCREENS = [
+  { route: 'jobs', word: 'Jobs' },
+  { route: 'stock', word: 'Stock' },
+  { route: 'log', word: 'Log' },
+  { route: 'why', word: 'Rules' },
+  { route: 'house', word: 'House' },
+] as const satisfies readonly { readonly route: RouteName; readonly word: string }[]
 
 /** A screen's address, with what it is to show. */
 export function to(route: RouteName, query: Readonly<Record<string, string>> = {}): string {

@@ -1,8 +1,7 @@
 'use client'
 import { Alert } from '@/ui/kit/alert'
-import { PageBar } from '@/ui/kit/page-bar'
 import { Problem } from '@/ui/kit/field-note'
-import { Button, ButtonLink } from '@/ui/kit/button'
+import { Button } from '@/ui/kit/button'
 import { type Group, SOURCE_CHOICES, type UnitSystem, type Variants } from '@/core'
 import { useEffect, useRef, type ReactNode } from 'react'
 import { FormProvider, type UseFormReturn } from 'react-hook-form'
@@ -127,22 +126,17 @@ export function SheetFields({
 
 /** A page of fields beside the live drawing of what they describe. */
 export function SheetForm({
-  title,
-  back,
+  bar,
   drawing,
   ...sheet
 }: Omit<SheetProps, 'beside'> & {
-  readonly title: string
-  readonly back: { readonly href: string; readonly words: string }
+  /** What stands over the page: the shop's bar, or the job's. */
+  readonly bar: ReactNode
   readonly drawing: ReactNode
 }) {
   return (
     <>
-      <PageBar title={title}>
-        <ButtonLink look="quiet" href={back.href}>
-          {back.words}
-        </ButtonLink>
-      </PageBar>
+      {bar}
       <main>
         <SheetFields
           {...sheet}

@@ -94,6 +94,15 @@ export function useSheet<T>(
   })
   const draft: Values = useWatch({ control: form.control, compute: (values: Values) => values })
   const { reset } = form
+  const [seen, setSeen] = useState(was)
+  // What was undone, or changed in another tab, shows as long as nothing is typed over it.
+  if (seen !== was && !form.formState.isDirty) {
+    setSeen(was)
+    setBase(was)
+  }
+  useEffect(() => {
+    if (!form.formState.isDirty) reset(start)
+  }, [start, reset, form])
   const stamp = useMemo(() => JSON.stringify(stored ?? 'new'), [stored])
 
   useEffect(() => {

@@ -46,9 +46,9 @@ export function FileDrop() {
           Drop the file to open it
         </div>
       )}
-      {parcel && <ParcelDialog parcel={parcel} onClose={dismiss} />}
+      {parcel && <ParcelDialog parcel={parcel} onClose={() => dismiss(parcel)} />}
       {problem && (
-        <Modal title="This file was not opened" onClose={dismiss}>
+        <Modal key={problem.time} title="This file was not opened" onClose={() => dismiss(problem)}>
           <p className="mb-2">
             <strong>{problem.file}</strong>: nothing was changed.
           </p>

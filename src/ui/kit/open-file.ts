@@ -4,13 +4,23 @@ import { create } from 'zustand'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { downloadText } from './download'
 
+/** Why a file was not opened; each time it is said anew. */
+interface Unopened {
+  readonly time: number
+  readonly file: string
+  readonly lines: readonly string[]
+}
+
+let times = 0
+
 interface OpenFile {
-  readonly problem: { readonly file: string; readonly lines: readonly string[] } | undefined
+  readonly problem: Unopened | undefined
   readonly opened: number
   /** A parcel that was opened and is looked at before anything of it is written. */
   readonly parcel: Parcel | undefined
   open(file: File): Promise<string | undefined>
-  dismiss(): void
+  /** Puts away what was shown; by then another file may have been dropped, and stays. */
+  dismiss(shown: Unopened | Parcel): void
 }
 
 /** A plan that came from a file gets a new id when another plan has its own already. */
@@ -30,7 +40,8 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
   opened: 0,
   parcel: undefined,
   async open(file) {
-    const fail = (lines: readonly string[]) => set({ problem: { file: file.name, lines } })
+    const fail = (lines: readonly string[]) =>
+      set({ problem: { time: (times += 1), file: file.name, lines } })
     const { readOpened } = await import('./read-opened')
     const read = await readOpened(file)
     if (read.is === 'wrong') {
@@ -50,8 +61,9 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
     set({ problem: undefined, opened: get().opened + 1 })
     return plan.id
   },
-  dismiss() {
-    set({ problem: undefined, parcel: undefined })
+  dismiss(shown) {
+    if (get().problem === shown) set({ problem: undefined })
+    if (get().parcel === shown) set({ parcel: undefined })
   },
 }))
 

@@ -1,8 +1,7 @@
 'use client'
 import { Alert } from '@/ui/kit/alert'
-import { PageBar } from '@/ui/kit/page-bar'
-import { Button, ButtonLink } from '@/ui/kit/button'
-import { to } from '@/ui/routes'
+import { JobBar } from '@/ui/job/job-bar'
+import { Button } from '@/ui/kit/button'
 import {
   type BayProgress,
   heldProgress,
@@ -69,7 +68,7 @@ function Bay({ plan }: { plan: Plan }) {
   }, [order, survey, logged, plan])
   return (
     <div className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">
-      <PageBar title={plan.job.name} under={plan.vehicle.name}>
+      <JobBar plan={plan} at="fit">
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (
             <Button look="quiet" key={name} pressed={view === name} onClick={() => setView(name)}>
@@ -78,13 +77,7 @@ function Bay({ plan }: { plan: Plan }) {
           ))}
         </div>
         {order.ok && <Progress steps={order.steps} progress={progress} />}
-        <ButtonLink look="quiet" href={to('handover', { job: plan.id })}>
-          Handover
-        </ButtonLink>
-        <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
-          Bench
-        </ButtonLink>
-      </PageBar>
+      </JobBar>
       {trouble !== undefined && (
         <Alert look="error">
           {trouble} What you do now is only in memory: take the log as a file before you close the page.

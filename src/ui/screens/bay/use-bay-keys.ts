@@ -1,6 +1,6 @@
 'use client'
 import { useEffect } from 'react'
-import { BAY_KEYS } from '@/ui/actions'
+import { BAY_KEYS } from '@/ui/job/actions'
 
 const TYPES = new Set(['INPUT', 'TEXTAREA', 'SELECT'])
 const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])

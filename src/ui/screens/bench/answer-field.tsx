@@ -4,7 +4,7 @@ import { to } from '@/ui/routes'
 import { type Answer, answered, type Ask, inputOf } from '@/core'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
-import type { DialogName } from '@/ui/actions'
+import type { DialogName } from '@/ui/state/dialog-store'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
 /** Takes an answer into the plan; a text given back says why it was refused. */

@@ -1,29 +1,19 @@
 'use client'
-import { pressed, type DialogName, type OnBench } from '@/ui/actions'
 import { FieldSwitch } from './field-switch'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
-import { useUnits } from '@/ui/state/settings-store'
 import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
-import {
-  memo,
-  startTransition,
-  useDeferredValue,
-  useEffect,
-  useEffectEvent,
-  useMemo,
-  useRef,
-  useState,
-  type RefObject,
-} from 'react'
+import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { watchTabs } from '@/storage/tabs'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
-import { Header } from './header'
+import { JobBar } from '@/ui/job/job-bar'
 import { JobLoader } from '@/ui/kit/job-loader'
-import { JobTools } from './job-tools'
+import { to } from '@/ui/routes'
+import { useDialog } from '@/ui/state/dialog-store'
+import { showFinding, useWantedFinding } from '@/ui/state/wanted-finding'
 import { assessedOf } from '@/ui/state/assessed'
 import { LoadPathTable } from './load-path'
 import { useOpening } from '@/ui/state/opening-store'
@@ -36,22 +26,7 @@ import { Strip } from './strip'
 import { ZoomButtons } from './zoom-buttons'
 import { useSearch } from '@/ui/state/use-search'
 
-/** The bench's keys, as long as it is open. */
-function useBenchKeys(on: OnBench): void {
-  const onKey = useEffectEvent((event: KeyboardEvent) => pressed(on, event))
-  useEffect(() => {
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
-}
-
-const fetchDialogs = () => import('./bench-dialogs')
-const BenchDialog = dynamic(fetchDialogs)
-const SettingsDialog = dynamic(() =>
-  import('@/ui/kit/settings-dialog').then((module) => module.SettingsDialog),
-)
-/** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
-const FETCH_DIALOGS_AFTER_MS = 1200
+const CellSum = dynamic(() => import('./cell-sum').then((module) => module.CellSum))
 
 /** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
 function useMarks(plan: Plan): SheetMarks {
@@ -85,29 +60,21 @@ function useMarks(plan: Plan): SheetMarks {
 }
 
 /** What stands around the drawing is made anew when what it shows is. */
-const HeaderOf = memo(Header)
 const SheetOf = memo(Sheet)
 const OpeningsOf = memo(Openings)
 const ZoomButtonsOf = memo(ZoomButtons)
 
 /** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
-const ShelfOf = memo(function ShelfOf({
-  plan,
-  search,
-}: {
-  plan: Plan
-  search: RefObject<HTMLInputElement | null>
-}) {
-  return <Shelf survey={assessedOf(plan).survey} search={search} />
+const ShelfOf = memo(function ShelfOf({ plan }: { plan: Plan }) {
+  return <Shelf survey={assessedOf(plan).survey} />
 })
 
-const PanelsOf = memo(function PanelsOf({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
+const PanelsOf = memo(function PanelsOf({ plan }: { plan: Plan }) {
   const { survey, review } = assessedOf(plan)
   return (
     <>
       <LoadPathTable survey={survey} review={review} />
-      <Findings plan={plan} review={review} show={show} />
-      <JobTools plan={plan} show={show} />
+      <Findings plan={plan} review={review} show={useDialog.getState().show} />
     </>
   )
 })
@@ -140,9 +107,7 @@ type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
   const { survey, review } = assessedOf(plan)
-  const [dialog, setDialog] = useState<DialogName>()
   const [drawer, setDrawer] = useState<Drawer>('none')
-  const search = useRef<HTMLInputElement>(null)
   const cell = usePlan((store) => store.cell)
   const saving = usePlan((store) => store.saving)
   const later = useDeferredValue(plan)
@@ -151,24 +116,18 @@ function OpenBench({ plan }: { plan: Plan }) {
   const stripPicked = useDeferredValue(marks.picked)
   const [elsewhere, setElsewhere] = useState(false)
   useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
-  const units = useUnits()
-  const on: OnBench = {
-    survey,
-    units,
-    show: setDialog,
-    search: () => search.current?.focus(),
-  }
-  useBenchKeys(on)
+  const wanted = useSearch('finding')
   useEffect(() => {
-    const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
-    return () => clearTimeout(timer)
-  }, [])
-  // A dialog's own close event comes late: by then another may be open, and stays.
-  const close = () => setDialog((now) => (now === dialog ? undefined : now))
+    if (wanted === undefined) return
+    showFinding(wanted)
+    // Asked once: going back or reloading does not ask again.
+    window.history.replaceState(null, '', to('bench', { job: plan.id }))
+  }, [wanted, plan.id])
+  useEffect(() => useWantedFinding.subscribe(({ id }) => id !== undefined && setDrawer('path')), [])
   const count = foldedTogether(openFindings(review)).length
   return (
     <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
-      <HeaderOf survey={survey} review={review} show={setDialog} />
+      <JobBar plan={plan} at="load" />
       {saving.at === 'failed' && (
         <Alert look="error" className="col-span-full">
           {saving.reason} This job is only in memory: download it before you close the page.
@@ -184,7 +143,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
         id="shelf"
       >
-        <ShelfOf plan={dragFrom ?? later} search={search} />
+        <ShelfOf plan={dragFrom ?? later} />
       </div>
       <main className="row-[4] col-[2] flex min-h-0 min-w-0 flex-col max-wide:block">
         <div className="relative min-h-0 flex-1">
@@ -204,7 +163,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         aria-label="Load path and findings"
         id="path"
       >
-        <PanelsOf plan={later} show={setDialog} />
+        <PanelsOf plan={later} />
       </aside>
       <nav
         className="hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
@@ -230,10 +189,7 @@ function OpenBench({ plan }: { plan: Plan }) {
             : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
         </Button>
       </nav>
-      {dialog === 'settings' && <SettingsDialog onClose={close} />}
-      {(cell !== undefined || (dialog !== undefined && dialog !== 'settings')) && (
-        <BenchDialog plan={plan} survey={survey} dialog={dialog} cell={cell} on={on} onClose={close} />
-      )}
+      {cell !== undefined && <CellSum survey={survey} />}
     </div>
   )
 }

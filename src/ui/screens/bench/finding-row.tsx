@@ -6,7 +6,7 @@ import { memo, useState, type KeyboardEvent } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { AnswerField } from './answer-field'
-import type { DialogName } from '@/ui/actions'
+import type { DialogName } from '@/ui/state/dialog-store'
 import { firstFix } from '@/ui/state/fixes'
 import { usePlan } from '@/ui/state/plan-store'
 

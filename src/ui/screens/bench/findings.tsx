@@ -10,28 +10,58 @@ import {
   type Review,
   STATE_WORD,
 } from '@/core'
-import { useMemo, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
-import type { DialogName } from '@/ui/actions'
+import type { DialogName } from '@/ui/state/dialog-store'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
 import { useFixes } from '@/ui/state/fixes'
+import { findingShown, useWantedFinding } from '@/ui/state/wanted-finding'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
-/** A line that opens: what is in it is written out only when somebody looks. */
-function Folded({ title, children }: { title: string; children: () => ReactNode }) {
+/** A line that opens: what is in it is written out only when somebody looks, or asked to see one of its findings. */
+function Folded({
+  title,
+  rows = [],
+  children,
+}: {
+  title: string
+  rows?: readonly FindingStates[]
+  children: () => ReactNode
+}) {
   const [open, setOpen] = useState(false)
+  const wanted = useWantedFinding((store) => store.id)
+  const holdsIt = wanted !== undefined && rows.some(({ all }) => all.some(({ id }) => id === wanted))
+  if (holdsIt && !open) setOpen(true)
   return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary data-finding-group className="min-h-11 cursor-pointer py-2 font-semibold">
         {title}
       </summary>
       {open && children()}
     </details>
   )
+}
+
+/** Takes the focus to the finding that somebody asked to see: to its field where it has one. */
+function useShowWanted(rows: readonly FindingStates[]): void {
+  const wanted = useWantedFinding((store) => store.id)
+  useEffect(() => {
+    if (wanted === undefined) return
+    const shown = rows.find(({ all }) => all.some(({ id }) => id === wanted))?.finding.id
+    const row =
+      shown === undefined
+        ? undefined
+        : document.querySelector<HTMLElement>(`[data-finding="${CSS.escape(shown)}"]`)
+    if (!row) return
+    row.scrollIntoView({ block: 'center' })
+    const field = row.querySelector<HTMLElement>('input, select') ?? row
+    field.focus()
+    findingShown()
+  }, [wanted, rows])
 }
 
 /** What was checked and holds, with its margin; or what there was nothing of. */
@@ -79,6 +109,7 @@ export function Findings({
   show: (dialog: DialogName) => void
 }) {
   const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
+  useShowWanted(rows)
   const remediesOf = useFixes(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
@@ -116,7 +147,7 @@ export function Findings({
         {list(of('stop'))}
       </ol>
       {askGroups(asked).map((group) => (
-        <Folded key={group.title} title={`Find out. ${group.title}: ${group.rows.length}`}>
+        <Folded key={group.title} rows={group.rows} title={`Find out. ${group.title}: ${group.rows.length}`}>
           {() => <ol aria-label={group.title}>{list(group.rows)}</ol>}
         </Folded>
       ))}

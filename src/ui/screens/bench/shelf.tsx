@@ -2,7 +2,7 @@
 import { GearWeight } from '@/ui/kit/gear-weight'
 import { Kbd } from '@/ui/kit/kbd'
 import { Choice } from '@/ui/kit/choice'
-import { TextBox, TickBox } from '@/ui/kit/field'
+import { TextBox } from '@/ui/kit/field'
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
@@ -16,13 +16,14 @@ import {
   weightRoom,
 } from '@/core'
 import { Ban, Check, Wrench } from 'lucide-react'
-import { useRef, useState, type PointerEvent, type RefObject } from 'react'
+import { useRef, useState, type PointerEvent } from 'react'
 import { Glyph } from '@/ui/drawing/glyph'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { putOn } from '@/ui/forms/put-on'
 import { pointUnder, useShelfDrag } from './shelf-drag'
+import { SHELF_GROUP_WORD, SHELF_GROUPS, shelfGroups } from './shelf-groups'
 import { useFit } from './use-fit'
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
@@ -135,7 +136,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
 }
 
 /** Gear to put on, each judged before it is put on: whether it goes on this rack, and what its weight leaves. */
-export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HTMLInputElement | null> }) {
+export function Shelf({ survey }: { survey: Survey }) {
   const { gear, adapters } = useStock()
   const units = useUnits()
   const [words, setWords] = useState('')
@@ -143,29 +144,38 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
   const answers = useFit(survey.plan, rackId, gear, adapters)
-  const [onlyFitting, setOnlyFitting] = useState(false)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(
     (each) =>
-      (!onlyFitting || answers.get(each.id)?.kind !== 'cannot') &&
-      (wanted === '' ||
-        each.name.toLowerCase().includes(wanted) ||
-        GEAR_KINDS[each.kind].many.toLowerCase().includes(wanted)),
+      wanted === '' ||
+      each.name.toLowerCase().includes(wanted) ||
+      GEAR_KINDS[each.kind].many.toLowerCase().includes(wanted),
   )
-  const kinds = [...new Set(found.map((each) => each.kind))]
+  const groups = shelfGroups(survey, found, rackId, answers)
+  const list = (items: readonly Gear[]) => (
+    <ul>
+      {items.map((each) => (
+        <li key={each.id}>
+          <ShelfItem
+            survey={survey}
+            gear={each}
+            rackId={rackId}
+            answer={answers.get(each.id)}
+            units={units}
+          />
+        </li>
+      ))}
+    </ul>
+  )
   return (
     <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
-        <TickBox className="min-h-8 text-[14px]" checked={onlyFitting} onTick={setOnlyFitting}>
-          Only what fits
-        </TickBox>
         <TextBox
           label={
             <>
               Find gear <Kbd aria-hidden>/</Kbd>
             </>
           }
-          at={search}
           type="search"
           value={words}
           onText={setWords}
@@ -186,28 +196,26 @@ export function Shelf({ survey, search }: { survey: Survey; search: RefObject<HT
         {rackId === undefined && (
           <p className="px-3">No rack yet: put one on the vehicle, then gear on the rack.</p>
         )}
-        {kinds.map((kind) => (
-          <div key={kind}>
-            <h3 className="pt-[0.7rem] px-[0.9rem] pb-[0.2rem] text-ink2 text-[0.86rem] font-[500] border-b border-b-hair">
-              {GEAR_KINDS[kind].many}
-            </h3>
-            <ul>
-              {found
-                .filter((each) => each.kind === kind)
-                .map((each) => (
-                  <li key={each.id}>
-                    <ShelfItem
-                      survey={survey}
-                      gear={each}
-                      rackId={rackId}
-                      answer={answers.get(each.id)}
-                      units={units}
-                    />
-                  </li>
-                ))}
-            </ul>
-          </div>
-        ))}
+        {SHELF_GROUPS.map((group) => {
+          const items = groups[group]
+          if (items.length === 0) return null
+          const title = rackId === undefined ? 'On the shelf' : SHELF_GROUP_WORD[group]
+          return group === 'cannot' ? (
+            <details key={`${group} ${wanted !== ''}`} open={wanted !== '' || items.length === found.length}>
+              <summary className="text-ink2 min-h-11 cursor-pointer px-[0.9rem] py-2.5 text-[0.9rem] font-semibold">
+                {title}: {items.length}
+              </summary>
+              {list(items)}
+            </details>
+          ) : (
+            <div key={group}>
+              <h3 className="text-ink2 border-b-hair flex justify-between border-b px-[0.9rem] pt-[0.6rem] pb-[0.2rem] text-[0.9rem] font-semibold">
+                {title} <span className="font-normal">{items.length}</span>
+              </h3>
+              {list(items)}
+            </div>
+          )
+        })}
         {found.length === 0 && (
           <p className="px-3 py-2">
             {gear.length === 0 ? 'The shelf is empty.' : `Nothing on the shelf is called “${words}”.`}

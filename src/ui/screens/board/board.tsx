@@ -20,11 +20,8 @@ import { BackupState } from './backup-state'
 import { useBoard } from './use-board'
 import type { BoardCard } from '@/workers/board-messages'
 
-const RemovedDialog = dynamic(() => import('./removed-dialog').then((module) => module.RemovedDialog))
-const BackupDialog = dynamic(() => import('./backup-dialog').then((module) => module.BackupDialog))
-const SettingsDialog = dynamic(() =>
-  import('@/ui/kit/settings-dialog').then((module) => module.SettingsDialog),
-)
+const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
 
 /** So many cards are drawn at first, and so many more whenever the end of them comes in sight. */
 const DRAWN = 48
@@ -88,7 +85,7 @@ export function JobsBoard() {
   const [filter, setFilter] = useState<BoardFilter>({ words: '', verdict: 'any' })
   const [drawn, setDrawn] = useState(DRAWN)
   const [day] = useState(today)
-  const [dialog, setDialog] = useState<'settings' | 'backup' | 'removed'>()
+  const [dialog, setDialog] = useState<'backup' | 'removed'>()
   const again = useCallback(() => setLoaded((count) => count + 1), [])
   const more = useCallback(() => setDrawn((count) => count + DRAWN), [])
   const [room, setRoom] = useState<Room>()
@@ -100,21 +97,7 @@ export function JobsBoard() {
   const shown = useMemo(() => ordered(filtered(cards, filter), day), [cards, filter, day])
   return (
     <>
-      <PageBar title="Jobs">
-        <nav aria-label="Screens" className="flex flex-wrap gap-1.5">
-          <ButtonLink look="quiet" href={to('stock')}>
-            Stock
-          </ButtonLink>
-          <ButtonLink look="quiet" href={to('log')}>
-            Log
-          </ButtonLink>
-          <ButtonLink look="quiet" href={to('compare')}>
-            Compare
-          </ButtonLink>
-          <ButtonLink look="quiet" href={to('why')}>
-            Why
-          </ButtonLink>
-        </nav>
+      <PageBar title="Jobs" at="jobs">
         <ButtonLink href={to('start')} look="solid">
           Start a job
         </ButtonLink>
@@ -133,9 +116,6 @@ export function JobsBoard() {
         </Button>
         <Button look="quiet" onClick={() => setDialog('removed')}>
           What was removed
-        </Button>
-        <Button look="quiet" onClick={() => setDialog('settings')}>
-          Units and theme
         </Button>
       </PageBar>
       <main className="mx-auto max-w-[1500px] p-4">
@@ -189,7 +169,6 @@ export function JobsBoard() {
       </main>
       {dialog === 'removed' && <RemovedDialog onClose={() => setDialog(undefined)} onBack={again} />}
       {dialog === 'backup' && <BackupDialog onClose={() => setDialog(undefined)} />}
-      {dialog === 'settings' && <SettingsDialog onClose={() => setDialog(undefined)} />}
     </>
   )
 }

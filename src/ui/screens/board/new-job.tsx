@@ -108,7 +108,7 @@ export function NewJob() {
     )
   return (
     <>
-      <PageBar title="Start a job">
+      <PageBar title="Start a job" at="jobs">
         <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
         </ButtonLink>

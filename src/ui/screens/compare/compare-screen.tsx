@@ -258,7 +258,7 @@ export function CompareScreen() {
   const [one, two] = accounts ?? []
   return (
     <div>
-      <PageBar title="Compare two jobs">
+      <PageBar title="Compare two jobs" at="jobs">
         <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
         </ButtonLink>

@@ -1,31 +1,15 @@
 'use client'
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import type { Plan, Vehicle } from '@/core'
-import { useEffect, type ReactNode } from 'react'
-import { usePlan } from '@/ui/state/plan-store'
+import type { Vehicle } from '@/core'
+import type { ReactNode } from 'react'
 import { typingSystem, useSettings, useUnits } from '@/ui/state/settings-store'
+import { useJob } from '@/ui/state/use-job'
 import { useStock } from '@/ui/state/stock'
 import { GearForm } from './gear-form'
 import { RackForm } from './rack-form'
 import { VehicleForm } from './vehicle-form'
 import { useSearch } from '@/ui/state/use-search'
-
-/** The job a form belongs to, opened if need be; `none` when it belongs to no job. */
-function useJob(job: string | undefined): 'none' | 'loading' | 'missing' | Plan {
-  const ready = useSettings((store) => store.ready)
-  const plan = usePlan((store) => store.plan)
-  const opened = usePlan((store) => store.opened)
-  const open = usePlan((store) => store.open)
-  const here = plan?.id === job
-  useEffect(() => {
-    if (ready && job !== undefined && usePlan.getState().plan?.id !== job) void open(job)
-  }, [ready, job, open])
-  if (!ready) return 'loading'
-  if (job === undefined) return 'none'
-  if (here && plan) return plan
-  return opened.at === 'missing' || opened.at === 'unreadable' ? 'missing' : 'loading'
-}
 
 function Wait() {
   return (

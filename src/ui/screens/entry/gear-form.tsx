@@ -8,6 +8,7 @@ import { useMemo, useState } from 'react'
 import { keepInStock } from '@/storage/own-stock'
 import { assessedOf } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from './sheet-bar'
 import { putOn } from '@/ui/forms/put-on'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
@@ -67,14 +68,16 @@ export function GearForm({
   return (
     <SheetForm
       {...sheet}
-      title={was ? `Gear: ${was.name}` : 'Your own gear'}
+      bar={
+        <SheetBar
+          title={was ? `Gear: ${was.name}` : 'Your own gear'}
+          job={here}
+          at="load"
+          back={to('jobs')}
+        />
+      }
       field={GEAR_FIELD}
       system={system}
-      back={
-        job === undefined
-          ? { href: '/', words: 'All jobs' }
-          : { href: to('bench', { job }), words: 'Back to the bench' }
-      }
       drawing={<GearDrawing gear={read.value} />}
       problem={problem}
       problems={Object.keys(read.problems).length}

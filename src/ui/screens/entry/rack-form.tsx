@@ -18,6 +18,7 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { keepInStock } from '@/storage/own-stock'
 import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from './sheet-bar'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
@@ -67,6 +68,8 @@ export function RackForm({
   const { read } = sheet
   const stock = useStock()
   const [problem, setProblem] = useState<string>()
+  const open = usePlan((store) => store.plan)
+  const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
     () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: [read.value] })),
     [vehicle, read.value],
@@ -108,14 +111,16 @@ export function RackForm({
   return (
     <SheetForm
       {...sheet}
-      title={was ? `Rack: ${was.name}` : `Your own rack on ${vehicle.name}`}
+      bar={
+        <SheetBar
+          title={was ? `Rack: ${was.name}` : `Your own rack on ${vehicle.name}`}
+          job={plan}
+          at="rack"
+          back={to('start', { vehicle: vehicle.id })}
+        />
+      }
       field={RACK_FIELD}
       system={system}
-      back={
-        job === undefined
-          ? { href: to('start', { vehicle: vehicle.id }), words: 'Back' }
-          : { href: to('bench', { job }), words: 'Back to the bench' }
-      }
       drawing={
         <StillSheet
           survey={drawn}

@@ -26,6 +26,7 @@ import { StillSheet } from '@/ui/drawing/still-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from './sheet-bar'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** A vehicle that is of another body after all: its sizes follow until they are typed, all else stays. */
@@ -58,6 +59,8 @@ export function VehicleForm({
   )
   const { read } = sheet
   const [problem, setProblem] = useState<string>()
+  const open = usePlan((store) => store.plan)
+  const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
     () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: read.value, racks: [] })),
     [read.value],
@@ -88,14 +91,16 @@ export function VehicleForm({
   return (
     <SheetForm
       {...sheet}
-      title={was ? `Vehicle: ${was.name}` : 'Your own vehicle'}
+      bar={
+        <SheetBar
+          title={was ? `Vehicle: ${was.name}` : 'Your own vehicle'}
+          job={plan}
+          at="vehicle"
+          back={to('start')}
+        />
+      }
       field={VEHICLE_FIELD}
       system={system}
-      back={
-        job === undefined
-          ? { href: to('start'), words: 'Back' }
-          : { href: to('bench', { job }), words: 'Back to the bench' }
-      }
       drawing={<StillSheet survey={drawn} label={`${read.value.name}, drawn from what is typed`} />}
       problem={problem}
       problems={Object.keys(read.problems).length}

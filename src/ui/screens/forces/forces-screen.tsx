@@ -1,7 +1,5 @@
 'use client'
-import { PageBar } from '@/ui/kit/page-bar'
-import { ButtonLink } from '@/ui/kit/button'
-import { to } from '@/ui/routes'
+import { JobBar } from '@/ui/job/job-bar'
 import { cautionsFor, type Plan } from '@/core'
 import { useMemo } from 'react'
 import { JobLoader } from '@/ui/kit/job-loader'
@@ -21,11 +19,7 @@ function Forces({ plan }: { plan: Plan }) {
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
     <div>
-      <PageBar title={`Forces: ${plan.job.name}`} under={plan.vehicle.name}>
-        <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
-          Back to the bench
-        </ButtonLink>
-      </PageBar>
+      <JobBar plan={plan} at="forces" screen="Forces" />
       <main className="mx-auto max-w-[1400px] px-4 pb-8">
         <div className="grid gap-x-8 lg:grid-cols-2">
           <div className="min-w-0">

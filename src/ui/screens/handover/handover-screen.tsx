@@ -1,9 +1,8 @@
 'use client'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { KeptPicture } from '@/ui/kit/kept-picture'
-import { PageBar } from '@/ui/kit/page-bar'
-import { Button, ButtonLink } from '@/ui/kit/button'
-import { to } from '@/ui/routes'
+import { JobBar } from '@/ui/job/job-bar'
+import { Button } from '@/ui/kit/button'
 import {
   cameLine,
   bayRulesOf,
@@ -93,7 +92,7 @@ function Sheet({ plan }: { plan: Plan }) {
   }
   return (
     <div className={`handover-page page-${paper}`}>
-      <PageBar title={`Handover: ${plan.job.name}`}>
+      <JobBar plan={plan} at="handOver" screen="Handover">
         <div className="flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
             <Button look="quiet" key={each} pressed={paper === each} onClick={() => setPaper(each)}>
@@ -123,17 +122,8 @@ function Sheet({ plan }: { plan: Plan }) {
           >
             Calendar file
           </Button>
-          <ButtonLink look="quiet" href={to('bay', { job: plan.id })}>
-            Bay
-          </ButtonLink>
-          <ButtonLink look="quiet" href={to('log', { vehicle: plan.car.id })}>
-            Log
-          </ButtonLink>
-          <ButtonLink look="quiet" href={to('bench', { job: plan.id })}>
-            Bench
-          </ButtonLink>
         </div>
-      </PageBar>
+      </JobBar>
       {problem !== undefined && <Problem>{problem}</Problem>}
       <WhoseCar plan={plan} perhaps={perhaps} />
       <main className="handover-sheet" style={{ width: `${PAPER[paper].widthMm}mm` }}>

@@ -1,12 +1,12 @@
 'use client'
 import { Alert } from '@/ui/kit/alert'
 import { PageBar } from '@/ui/kit/page-bar'
-import { ButtonLink } from '@/ui/kit/button'
-import { to } from '@/ui/routes'
+import { JobBar } from '@/ui/job/job-bar'
 import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf, type LogEvent } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
+import { useJob } from '@/ui/state/use-job'
 import { useSearch } from '@/ui/state/use-search'
 import { CarPicker } from './car-picker'
 import { useLog } from '@/ui/state/log-store'
@@ -17,6 +17,8 @@ import { VehicleLog } from './vehicle-log'
 /** What happened to each vehicle's rack and what is due, overdue first. */
 export function LogScreen() {
   const vehicle = useSearch('vehicle')
+  const found = useJob(useSearch('job'))
+  const job = typeof found === 'string' ? undefined : found
   const ready = useSettings((store) => store.ready)
   const open = useLog((store) => store.open)
   const read = useLog((store) => store.ready)
@@ -58,12 +60,15 @@ export function LogScreen() {
   const shown = picked ?? vehicle ?? vehicles[0]?.id
   return (
     <div>
-      <PageBar title="Log">
-        <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
-        <ButtonLink look="quiet" href={to('jobs')}>
-          All jobs
-        </ButtonLink>
-      </PageBar>
+      {job ? (
+        <JobBar plan={job} at="log" screen="Log">
+          <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
+        </JobBar>
+      ) : (
+        <PageBar title="What was done to each car" at="log">
+          <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
+        </PageBar>
+      )}
       {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {!read ? (

@@ -3,7 +3,6 @@ import { FileButton } from '@/ui/kit/file-button'
 import { PageBar } from '@/ui/kit/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
-import { to } from '@/ui/routes'
 import {
   copyOf,
   type CsvPreview,
@@ -84,13 +83,7 @@ export function StockScreen() {
   const form = ownForm(kind, undefined)
   return (
     <div className="flex flex-col h-dvh min-h-[30rem]">
-      <PageBar title="Stock">
-        <nav className="flex gap-2" aria-label="Screens">
-          <ButtonLink look="quiet" href={to('jobs')}>
-            All jobs
-          </ButtonLink>
-        </nav>
-      </PageBar>
+      <PageBar title="What can be fitted" at="stock" />
       <main className="flex min-h-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-2 p-3">
           <div role="group" aria-label="Lists" className="flex flex-wrap">

@@ -63,7 +63,7 @@ export function WhyScreen() {
   const inBay = BAY_RULES.filter(has)
   return (
     <div>
-      <PageBar title="Why: the rules">
+      <PageBar title="Every rule with its formula and source" at="why">
         <ButtonLink look="quiet" href={to('jobs')}>
           All jobs
         </ButtonLink>

@@ -3,27 +3,14 @@ import { STATE_WORD, STATES, type Survey, type UnitChoice } from '@/core'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
+import { type DialogName } from '@/ui/state/dialog-store'
 import { usePlan } from '@/ui/state/plan-store'
 
-export type DialogName =
-  | 'job'
-  | 'racks'
-  | 'clearances'
-  | 'measure'
-  | 'rules'
-  | 'use'
-  | 'keys'
-  | 'palette'
-  | 'settings'
-  | 'delete'
-  | 'history'
-
-/** What an action works on: the open job on the bench. */
-export interface OnBench {
+/** What an action works on: the open job, at whatever screen of it. */
+export interface OnJob {
   readonly survey: Survey
   readonly units: UnitChoice
   show(dialog: DialogName): void
-  search(): void
 }
 
 /** A key as it is pressed: on its own, or with Ctrl or the command key held. */
@@ -36,7 +23,7 @@ interface Pressed {
 /** Something a person can ask for by name, by key or by button. */
 interface Action {
   /** What the palette calls it, where it can be done now; left out where it is done by key alone. */
-  name?(on: OnBench): string | undefined
+  name?(on: OnJob): string | undefined
   /** The key that the palette shows beside it, and those that do it. */
   readonly keys?: string
   readonly on?: readonly Pressed[]
@@ -46,15 +33,17 @@ interface Action {
   readonly fromAnywhere?: true
   /** Whether the browser does nothing of its own with its key. */
   readonly alone?: true
-  run?(on: OnBench, event?: KeyboardEvent): void
+  /** Whether every screen of a job takes it, and not the bench alone. */
+  readonly everywhere?: true
+  run?(on: OnJob, event?: KeyboardEvent): void
 }
 
 const plan = () => usePlan.getState()
-const pickedThing = ({ survey }: OnBench) => {
+const pickedThing = ({ survey }: OnJob) => {
   const { picked } = plan()
   return picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
 }
-const low = (on: OnBench) => pickedThing(on)?.gear.name
+const low = (on: OnJob) => pickedThing(on)?.gear.name
 const key = (...keys: string[]): Pressed[] => keys.map((each) => ({ key: each }))
 
 /** Moves the focus to the finding after the one that has it. */
@@ -64,7 +53,7 @@ function nextFinding(): void {
   rows[(now + 1) % Math.max(rows.length, 1)]?.focus()
 }
 
-function nudged({ survey, units }: OnBench, along: number, across: number, coarse = false): void {
+function nudged({ survey, units }: OnJob, along: number, across: number, coarse = false): void {
   const { picked } = plan()
   if (picked) nudge(survey, picked, along, across, coarse, units)
 }
@@ -75,8 +64,13 @@ const arrow = (pressed: string, along: number, across: number): Action => ({
 })
 const dialog = (words: string, name: DialogName): Action => ({
   name: () => words,
+  everywhere: true,
   run: ({ show }) => show(name),
 })
+
+/** Takes the focus to the shelf's field, where the shelf is open. */
+export const toTheShelf = (): void =>
+  document.querySelector<HTMLElement>('#shelf input[type=search]')?.focus()
 
 /** Everything on the bench by name and by key; each is also on screen. */
 const ACTIONS: readonly Action[] = [
@@ -84,7 +78,7 @@ const ACTIONS: readonly Action[] = [
     listed: ['/', 'Find gear on the shelf'],
     on: key('/'),
     alone: true,
-    run: ({ search }) => search(),
+    run: toTheShelf,
   },
   ...STATES.map((state, i): Action => ({
     name: () => `Show ${STATE_WORD[state].toLowerCase()}`,
@@ -96,6 +90,7 @@ const ACTIONS: readonly Action[] = [
   {
     name: () => 'Undo',
     keys: 'Ctrl Z',
+    everywhere: true,
     on: [{ key: 'z', held: true }],
     alone: true,
     run: () => plan().undo(),
@@ -103,6 +98,7 @@ const ACTIONS: readonly Action[] = [
   {
     name: () => 'Redo',
     keys: 'Ctrl Shift Z',
+    everywhere: true,
     on: [
       { key: 'z', held: true, shift: true },
       { key: 'y', held: true },
@@ -193,6 +189,7 @@ const ACTIONS: readonly Action[] = [
   { listed: ['Alt while dragging', 'Do not snap'] },
   {
     listed: ['Ctrl K', 'Everything by name'],
+    everywhere: true,
     on: [{ key: 'k', held: true }],
     fromAnywhere: true,
     alone: true,
@@ -203,7 +200,6 @@ const ACTIONS: readonly Action[] = [
     on: key('escape'),
     run: () => plan().pick(undefined),
   },
-  dialog('Racks on this vehicle', 'racks'),
   dialog('Doors and garages to pass', 'clearances'),
   dialog('Measurements', 'measure'),
   dialog('House rules for this job', 'rules'),
@@ -213,6 +209,7 @@ const ACTIONS: readonly Action[] = [
   dialog('Units and theme', 'settings'),
   {
     name: () => 'Download the plan file',
+    everywhere: true,
     run: () => {
       const open = plan().plan
       if (open) downloadPlan(open)
@@ -222,19 +219,20 @@ const ACTIONS: readonly Action[] = [
   dialog('Delete this job', 'delete'),
 ]
 
-function pickedBox(on: OnBench) {
+function pickedBox(on: OnJob) {
   const { picked } = plan()
   return picked?.kind === 'bar'
     ? on.survey.bars.find(({ bar }) => bar.id === picked.id)?.box
     : pickedThing(on)?.box
 }
 
-/** What can be asked for by name now. */
+/** What can be asked for by name now: on the bench all of it, elsewhere what needs no drawing. */
 export const actionsByName = (
-  on: OnBench,
+  on: OnJob,
+  onBench: boolean,
 ): readonly { readonly name: string; readonly keys: string | undefined; run(): void }[] =>
-  ACTIONS.flatMap(({ name, keys, run }) => {
-    const called = name?.(on)
+  ACTIONS.flatMap(({ name, keys, everywhere, run }) => {
+    const called = onBench || everywhere ? name?.(on) : undefined
     return called === undefined || !run
       ? []
       : [
@@ -261,12 +259,13 @@ export const KEY_LINES = [
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null
 
-/** Does what a key asks for, wherever the focus is but in a field or a dialog. */
-export function pressed(on: OnBench, event: KeyboardEvent): void {
+/** Does what a key asks for, wherever the focus is but in a field or a dialog: on the bench any, elsewhere what every screen takes. */
+export function pressed(on: OnJob, onBench: boolean, event: KeyboardEvent): void {
   const held = event.ctrlKey || event.metaKey
   if (event.altKey) return
   const action = ACTIONS.find(
-    ({ on: keys, fromAnywhere }) =>
+    ({ on: keys, fromAnywhere, everywhere }) =>
+      (onBench || everywhere) &&
       (fromAnywhere ?? !typing(event.target)) &&
       keys?.some(
         (each) =>

@@ -1,15 +1,17 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
 import { Button, ButtonLink } from '@/ui/kit/button'
+import { useCloseMenu } from '@/ui/kit/menu'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { keepPlan } from '@/storage/plans'
-import type { DialogName } from '@/ui/actions'
+import { type DialogName, useDialog } from '@/ui/state/dialog-store'
+
+const LINE = 'justify-start'
 
 const TOOLS: readonly (readonly [DialogName, string])[] = [
-  ['racks', 'Racks'],
   ['clearances', 'Doors and garages'],
   ['measure', 'Measurements'],
   ['use', 'How it is used'],
@@ -24,17 +26,24 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
 /** A job of its own with the same vehicle, rack and load: to try other bars on, and to compare. */
 function CopyJob({ plan }: { plan: Plan }) {
   const router = useRouter()
+  const close = useCloseMenu()
   const [reason, setReason] = useState<string>()
   const copy = async () => {
     const id = `plan-${crypto.randomUUID()}`
     const name = `${plan.job.name} (copy)`.slice(0, 120)
     const kept = await keepPlan({ ...plan, id, job: { ...plan.job, name } })
-    if (kept.ok) router.push(to('bench', { job: id }))
-    else setReason(kept.reason)
+    if (!kept.ok) {
+      setReason(kept.reason)
+      return
+    }
+    close()
+    router.push(to('bench', { job: id }))
   }
   return (
     <>
-      <Button onClick={() => void copy()}>Copy this job</Button>
+      <Button look="quiet" className={LINE} onClick={() => void copy()}>
+        Copy this job
+      </Button>
       {reason !== undefined && <Problem>{reason}</Problem>}
     </>
   )
@@ -42,43 +51,51 @@ function CopyJob({ plan }: { plan: Plan }) {
 
 /** The job with its past, its log and its pictures as one file, for another device. */
 function TakeAlong({ plan }: { plan: Plan }) {
+  const close = useCloseMenu()
   const [reason, setReason] = useState<string>()
   const take = async () => {
     const { downloadParcel } = await import('@/ui/kit/download-parcel')
-    setReason(await downloadParcel(plan.id))
+    const why = await downloadParcel(plan.id)
+    setReason(why)
+    if (why === undefined) close()
   }
   return (
     <>
-      <Button onClick={() => void take()}>Take it along</Button>
+      <Button look="quiet" className={LINE} onClick={() => void take()}>
+        Take it along
+      </Button>
       {reason !== undefined && <Problem>{reason}</Problem>}
     </>
   )
 }
 
-/** What belongs to the job rather than to one thing in the drawing. */
-export function JobTools({ plan, show }: { plan: Plan; show: (dialog: DialogName) => void }) {
+/** The dialogs and deeds of a job, as its menu lists them. */
+export function JobMenuItems({ plan }: { plan: Plan }) {
+  const { show } = useDialog.getState()
+  const close = useCloseMenu()
   return (
-    <section aria-label="This job" className="border-base-content border-t-[1.5px] px-3 py-3">
-      <h2 className="mb-2 text-[15px]">This job</h2>
-      <div className="flex flex-wrap gap-1.5">
-        <ButtonLink href={to('vehicle', { job: plan.id })}>Vehicle</ButtonLink>
-        <ButtonLink href={to('forces', { job: plan.id })}>Forces</ButtonLink>
-        <ButtonLink href={to('bay', { job: plan.id })}>Bay</ButtonLink>
-        <ButtonLink href={to('handover', { job: plan.id })}>Handover</ButtonLink>
-        <ButtonLink href={to('log', { vehicle: plan.car.id })}>Log</ButtonLink>
-        <CopyJob plan={plan} />
-        <TakeAlong plan={plan} />
-        <ButtonLink href={to('compare', { a: plan.id })}>Compare with another</ButtonLink>
-        {TOOLS.map(([dialog, words]) => (
-          <Button
-            key={dialog}
-
-            onClick={() => show(dialog)}
-          >
-            {words}
-          </Button>
-        ))}
-      </div>
-    </section>
+    <>
+      {TOOLS.map(([dialog, words]) => (
+        <Button
+          key={dialog}
+          look="quiet"
+          className={LINE}
+          onClick={() => {
+            close()
+            show(dialog)
+          }}
+        >
+          {words}
+        </Button>
+      ))}
+      <CopyJob plan={plan} />
+      <TakeAlong plan={plan} />
+      <ButtonLink look="quiet" className={LINE} href={to('compare', { a: plan.id })}>
+        Compare with another
+      </ButtonLink>
+      <ButtonLink look="quiet" className={LINE} href={to('jobs')}>
+        All jobs
+      </ButtonLink>
+    </>
   )
 }

@@ -1,0 +1,116 @@
+import { ATTACHMENTS, type AttachmentKind } from '../kinds/attachment'
+import { newPlan } from '../plan/new-plan'
+import type { Plan } from '../plan/plan'
+import { barsOf, type Rack } from '../plan/rack'
+import { pointsOf, type Attachment } from '../plan/vehicle'
+import type { Finding } from '../review/finding'
+import { foldedTogether } from '../review/folded'
+import { judgePlan } from '../review/judge'
+import { type State, STATES } from '../units/scalars'
+import type { Phrase } from '../units/phrase'
+
+/** How a rack from stock would stand on a vehicle, with nothing on it yet. */
+export type RackSuits =
+  | { readonly kind: 'suits' }
+  /** It stands, and so much is still to be found out. */
+  | { readonly kind: 'asks'; readonly count: number; readonly first: Phrase }
+  | { readonly kind: 'cannot'; readonly why: Phrase }
+
+export interface RackOffer {
+  readonly stockId: string
+  readonly name: string
+  /** The rack as it would be put on, with ids of its own; nothing where there is nothing it could stand on. */
+  readonly rack: Rack | undefined
+  readonly suits: RackSuits
+  /** The longest bar, mm. */
+  readonly barMm: number | undefined
+  /** The rack itself. kg. */
+  readonly ownKg: number | undefined
+  /** What the link with the least still takes in each state, kg; nothing where no figure is known. */
+  readonly leftKg: Readonly<Record<State, number | undefined>>
+}
+
+const none: RackOffer['leftKg'] = { road: undefined, trail: undefined, parked: undefined }
+
+/** Along the vehicle, where an attachment lets a bar stand: from the foremost to the rearmost. mm. */
+function reach(attachment: Attachment): readonly [number, number] | undefined {
+  const xs =
+    'ranges' in attachment
+      ? attachment.ranges.flatMap(({ fromMm, toMm }) => [fromMm, toMm])
+      : pointsOf(attachment).map(({ xMm }) => xMm)
+  return xs.length === 0 ? undefined : [Math.min(...xs), Math.max(...xs)]
+}
+
+/** The rack with ids of its own on this attachment; made for another vehicle, its bars go along to the middle of this one's reach. */
+export function standingOnVehicle(rack: Rack, attachment: Attachment, mark: string): Rack {
+  const parts = rack.parts.map((part) => ({ ...part, id: `${part.id}-${mark}` }))
+  const own = { id: `${rack.id}-${mark}`, attachmentId: attachment.id, parts }
+  if (rack.kind === 'ladder') return { ...rack, ...own }
+  const room = rack.attachmentId === attachment.id ? undefined : reach(attachment)
+  const xs = rack.bars.map(({ xMm }) => xMm)
+  const shift = room ? Math.round((room[0] + room[1]) / 2 - (Math.min(...xs) + Math.max(...xs)) / 2) : 0
+  return {
+    ...rack,
+    ...own,
+    bars: rack.bars.map((bar) => ({ ...bar, id: `${bar.id}-${mark}`, xMm: bar.xMm + shift })),
+  }
+}
+
+const rowsOf = (findings: readonly Finding[], severity: Finding['severity']) =>
+  foldedTogether(findings.filter((finding) => finding.severity === severity && !finding.aside))
+
+/**
+ * Whether a rack from stock suits a vehicle: it is stood there alone and judged by every check. `madeFor` is the kind
+ * of attachment it was made for, where stock knows it. `mark` makes its ids its own.
+ */
+export function rackOffer(
+  plan: Plan,
+  rack: Rack,
+  madeFor: AttachmentKind | undefined,
+  mark: string,
+): RackOffer {
+  const { attachments, name } = plan.vehicle
+  const about = { stockId: rack.id, name: rack.name }
+  const attachment =
+    attachments.find(({ id }) => id === rack.attachmentId) ??
+    attachments.find(({ kind }) => kind === madeFor) ??
+    (madeFor === undefined
+      ? attachments.find(({ kind }) => (ATTACHMENTS[kind].racks as readonly string[]).includes(rack.kind))
+      : undefined)
+  const bars = barsOf(rack)
+  const barMm = bars.length === 0 ? undefined : Math.max(...bars.map(({ lengthMm }) => lengthMm))
+  if (!attachment) {
+    const wants = madeFor === undefined ? 'what it stands on' : ATTACHMENTS[madeFor].word.toLowerCase()
+    const why = [`${name} has nothing of the kind: ${wants}.`]
+    return {
+      ...about,
+      rack: undefined,
+      suits: { kind: 'cannot', why },
+      barMm,
+      ownKg: undefined,
+      leftKg: none,
+    }
+  }
+  const stood = standingOnVehicle(rack, attachment, mark)
+  const { survey, review } = judgePlan({
+    ...newPlan({ id: plan.id, job: plan.job, vehicle: plan.vehicle, racks: [stood] }),
+    rules: plan.rules,
+  })
+  const [stop] = rowsOf(review.findings, 'stop')
+  const asks = rowsOf(review.findings, 'findOut')
+  const [ask] = asks
+  return {
+    ...about,
+    rack: stood,
+    suits: stop
+      ? { kind: 'cannot', why: stop.finding.sentence }
+      : ask
+        ? { kind: 'asks', count: asks.length, first: ask.finding.sentence }
+        : { kind: 'suits' },
+    barMm,
+    ownKg: survey.masses.reduce((sum, mass) => (mass.of === 'part' ? sum + mass.kg : sum), 0),
+    leftKg: Object.fromEntries(
+      STATES.map((state) => [state, survey.loadPath.governing[state]?.leftKg]),
+    ) as RackOffer['leftKg'],
+  }
+}

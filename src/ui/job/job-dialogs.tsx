@@ -1,0 +1,73 @@
+'use client'
+import { Modal } from '@/ui/kit/modal'
+import { KEY_LINES } from './actions'
+import { Kbd } from '@/ui/kit/kbd'
+import type { Plan } from '@/core'
+import { SettingsDialog } from '@/ui/kit/settings-dialog'
+import { assessedOf } from '@/ui/state/assessed'
+import { type DialogName, useDialog } from '@/ui/state/dialog-store'
+import { useUnits } from '@/ui/state/settings-store'
+import { Clearances } from './clearances'
+import { DeleteJob } from './delete-job'
+import { HistoryDialog } from './history-dialog'
+import { HouseRulesDialog } from './house-rules'
+import { JobDetails } from './job-details'
+import { Measuring } from './measuring'
+import Palette from './palette'
+import { UseOfVehicle } from './use-of-vehicle'
+
+/** Every key of the bench. */
+function KeysList({ onClose }: { onClose: () => void }) {
+  return (
+    <Modal title="Keys" onClose={onClose}>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {KEY_LINES.map(([keys, words]) => (
+          <div key={keys} className="contents">
+            <dt>
+              <Kbd>{keys}</Kbd>
+            </dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+      </dl>
+    </Modal>
+  )
+}
+
+/** The dialogs of a job, fetched when the first one opens. */
+export default function JobDialogs({
+  plan,
+  dialog,
+  onBench,
+}: {
+  plan: Plan
+  dialog: DialogName
+  onBench: boolean
+}) {
+  const { close, show } = useDialog.getState()
+  const { survey } = assessedOf(plan)
+  const units = useUnits()
+  const onClose = () => close(dialog)
+  switch (dialog) {
+    case 'palette':
+      return <Palette on={{ survey, units, show }} onBench={onBench} onClose={onClose} />
+    case 'keys':
+      return <KeysList onClose={onClose} />
+    case 'clearances':
+      return <Clearances plan={plan} onClose={onClose} />
+    case 'measure':
+      return <Measuring plan={plan} survey={survey} onClose={onClose} />
+    case 'rules':
+      return <HouseRulesDialog plan={plan} onClose={onClose} />
+    case 'use':
+      return <UseOfVehicle plan={plan} onClose={onClose} />
+    case 'job':
+      return <JobDetails plan={plan} onClose={onClose} />
+    case 'history':
+      return <HistoryDialog plan={plan} onClose={onClose} />
+    case 'delete':
+      return <DeleteJob plan={plan} onClose={onClose} />
+    case 'settings':
+      return <SettingsDialog onClose={onClose} />
+  }
+}

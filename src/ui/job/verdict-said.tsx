@@ -1,0 +1,36 @@
+'use client'
+import { type Plan, STATE_WORD, stateGlance, STATES } from '@/core'
+import { useEffect, useRef, useState } from 'react'
+import { verdictWords } from '@/ui/kit/verdict-words'
+import { assessedOf } from '@/ui/state/assessed'
+import { useUnits } from '@/ui/state/settings-store'
+
+/** Says each verdict that changes, to those who do not see it. */
+export function VerdictSaid({ plan }: { plan: Plan }) {
+  const units = useUnits()
+  const judged = assessedOf(plan)
+  const [said, setSaid] = useState('')
+  const before = useRef<{ readonly id: string; readonly verdicts: readonly string[] }>(undefined)
+  const verdicts = STATES.map((state) => judged.review.states[state])
+  const key = verdicts.join()
+  useEffect(() => {
+    const was = before.current
+    const now = key.split(',')
+    before.current = { id: plan.id, verdicts: now }
+    if (was?.id !== plan.id) return
+    const changed = STATES.filter((_, i) => now[i] !== was.verdicts[i])
+    if (changed.length > 0)
+      setSaid(
+        changed
+          .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateGlance(judged, state), units)}.`)
+          .join(' '),
+      )
+    // Only a verdict that is another one is said, not every kilogram.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, plan.id])
+  return (
+    <p className="sr-only" aria-live="polite">
+      {said}
+    </p>
+  )
+}

@@ -1,0 +1,78 @@
+'use client'
+import dynamic from 'next/dynamic'
+import { useState, type ReactNode } from 'react'
+import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core'
+import { Button } from '@/ui/kit/button'
+import { Problem } from '@/ui/kit/field-note'
+import { HouseRulesFields } from '@/ui/kit/house-rules-fields'
+import { PageBar } from '@/ui/kit/page-bar'
+import { SettingsFields } from '@/ui/kit/settings-dialog'
+import { useSettings } from '@/ui/state/settings-store'
+
+const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
+const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+
+function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
+  return (
+    <section aria-labelledby={id} className="border-base-content min-w-0 border-t-[1.5px] pt-3 pb-6">
+      <h2 id={id} className="mb-2 text-[17px]">
+        {title}
+      </h2>
+      {children}
+    </section>
+  )
+}
+
+/** The shop's own: the schools that new jobs begin with, units and theme, the backup, and what was removed. */
+export function HouseScreen() {
+  const ready = useSettings((store) => store.ready)
+  const house = useSettings((store) => store.settings.house) ?? DEFAULT_HOUSE_RULES
+  const change = useSettings((store) => store.change)
+  const [dialog, setDialog] = useState<'backup' | 'removed'>()
+  const [problem, setProblem] = useState<string>()
+  return (
+    <>
+      <PageBar title="How this shop works" at="house" />
+      <main className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-2" aria-busy={!ready}>
+        <div className="min-w-0">
+          <Part id="house-show" title="Units and theme">
+            <SettingsFields />
+          </Part>
+          <Part id="house-keep" title="Backup">
+            <p className="mb-2">
+              Everything this browser keeps, as one file or in a folder of yours once a day; and what was
+              removed in the last thirty days.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <Button onClick={() => setDialog('backup')}>Backup</Button>
+              <Button onClick={() => setDialog('removed')}>What was removed</Button>
+            </div>
+          </Part>
+        </div>
+        <Part id="house-rules" title="Rules for new jobs">
+          <p className="text-ink2 mb-3">
+            A job keeps the rules it was begun with: what is changed here holds for those begun from now on.
+          </p>
+          {problem !== undefined && <Problem>{problem}</Problem>}
+          {ready && (
+            <HouseRulesFields
+              rules={house}
+              onRules={(rules) => {
+                const read = houseRulesSchema.safeParse(rules)
+                setProblem(
+                  read.success ? undefined : 'This cannot be taken: the figure is out of its bounds.',
+                )
+                if (read.success) change({ house: read.data })
+                return read.success
+              }}
+            />
+          )}
+        </Part>
+      </main>
+      {dialog === 'backup' && <BackupDialog onClose={() => setDialog(undefined)} />}
+      {dialog === 'removed' && (
+        <RemovedDialog onClose={() => setDialog(undefined)} onBack={() => window.location.reload()} />
+      )}
+    </>
+  )
+}

@@ -1,0 +1,163 @@
+'use client'
+import { Ban, Check, CircleHelp } from 'lucide-react'
+import { type Plan, type RackOffer, type RackSuits, STATE_WORD, STATES } from '@/core'
+import { JobBar } from '@/ui/job/job-bar'
+import { Button, ButtonLink } from '@/ui/kit/button'
+import { Problem } from '@/ui/kit/field-note'
+import { JobLoader } from '@/ui/kit/job-loader'
+import { PhraseLine, Quantity } from '@/ui/kit/quantity'
+import { Table } from '@/ui/kit/table'
+import { to } from '@/ui/routes'
+import { usePlan } from '@/ui/state/plan-store'
+import { useSearch } from '@/ui/state/use-search'
+import { useOffers } from './use-offers'
+import { WornRacks } from './worn-racks'
+
+function Suits({ suits }: { suits: RackSuits }) {
+  switch (suits.kind) {
+    case 'suits':
+      return (
+        <span className="flex items-center gap-1.5">
+          <Check size={16} aria-hidden /> Suits
+        </span>
+      )
+    case 'asks':
+      return (
+        <span className="text-accent flex items-start gap-1.5">
+          <CircleHelp size={16} aria-hidden className="mt-0.5 shrink-0" />
+          <span>
+            Stands; {suits.count} to find out. <PhraseLine phrase={suits.first} />
+          </span>
+        </span>
+      )
+    case 'cannot':
+      return (
+        <span className="text-ink2 flex items-start gap-1.5">
+          <Ban size={16} aria-hidden className="mt-0.5 shrink-0" />
+          <span>
+            Cannot: <PhraseLine phrase={suits.why} />
+          </span>
+        </span>
+      )
+  }
+}
+
+function Offer({ offer }: { offer: RackOffer }) {
+  const { rack } = offer
+  return (
+    <tr>
+      <th scope="row">{offer.name}</th>
+      <td>{offer.barMm === undefined ? 'no bars' : <Quantity dimension="length" value={offer.barMm} />}</td>
+      <td>{offer.ownKg === undefined ? '' : <Quantity dimension="mass" value={offer.ownKg} />}</td>
+      {STATES.map((state) => {
+        const left = offer.leftKg[state]
+        return (
+          <td key={state}>{left === undefined ? 'no figure' : <Quantity dimension="mass" value={left} />}</td>
+        )
+      })}
+      <td className="min-w-60">
+        <Suits suits={offer.suits} />
+      </td>
+      <td>
+        {rack && (
+          <Button
+            look={offer.suits.kind === 'cannot' ? 'word' : 'plain'}
+            aria-label={`Put on ${offer.name}`}
+            onClick={() => usePlan.getState().run({ do: 'addRack', rack })}
+          >
+            Put on
+          </Button>
+        )}
+      </td>
+    </tr>
+  )
+}
+
+function Offers({ offers, caption }: { offers: readonly RackOffer[]; caption: string }) {
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={caption}>
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">Rack</th>
+            <th scope="col">Longest bar</th>
+            <th scope="col">Itself</th>
+            {STATES.map((state) => (
+              <th scope="col" key={state}>
+                Left, {STATE_WORD[state].toLowerCase()}
+              </th>
+            ))}
+            <th scope="col">On this vehicle</th>
+            <th scope="col">
+              <span className="sr-only">Put on</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {offers.map((offer) => (
+            <Offer key={offer.stockId} offer={offer} />
+          ))}
+        </tbody>
+      </Table>
+    </div>
+  )
+}
+
+function Racks({ plan }: { plan: Plan }) {
+  const { offers, left } = useOffers(plan)
+  const refusal = usePlan((store) => store.refusal)
+  const cannot = offers.filter(({ suits }) => suits.kind === 'cannot')
+  const can = offers.filter(({ suits }) => suits.kind !== 'cannot')
+  return (
+    <>
+      <JobBar plan={plan} at="rack" screen="Racks" />
+      <main className="mx-auto max-w-[1300px] px-4 pb-8">
+        {refusal !== undefined && <Problem>{refusal}</Problem>}
+        <section aria-labelledby="racks-worn" className="py-3">
+          <h2 id="racks-worn" className="mb-2 text-[17px]">
+            On this vehicle
+          </h2>
+          <WornRacks plan={plan} />
+        </section>
+        <section aria-labelledby="racks-stock" className="border-base-content border-t-[1.5px] py-3">
+          <h2 id="racks-stock" className="text-[17px]">
+            From stock
+          </h2>
+          <p className="text-ink2 mb-2" aria-live="polite">
+            {left > 0
+              ? `Trying them on: ${left} to go.`
+              : `Each was stood on ${plan.vehicle.name} alone and judged by every rule. Left is what its weakest link still takes.`}
+          </p>
+          <Offers offers={can} caption="Racks that stand on this vehicle" />
+          {left === 0 && can.length === 0 && <p>No rack in stock stands on this vehicle as it is.</p>}
+          {cannot.length > 0 && (
+            <details className="mt-2">
+              <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+                Cannot stand on it: {cannot.length}
+              </summary>
+              <Offers offers={cannot} caption="Racks that cannot stand on this vehicle" />
+            </details>
+          )}
+          <p className="mt-3 flex flex-wrap gap-2">
+            {plan.vehicle.attachments.length > 0 ? (
+              <ButtonLink href={to('rack', { job: plan.id })}>Enter your own rack</ButtonLink>
+            ) : (
+              <ButtonLink href={to('vehicle', { job: plan.id })}>
+                Say what holds a rack on this vehicle
+              </ButtonLink>
+            )}
+            <ButtonLink look="word" href={to('compare', { a: plan.id })}>
+              Compare with another job
+            </ButtonLink>
+          </p>
+        </section>
+      </main>
+    </>
+  )
+}
+
+/** The racks of a job: those it wears, and those that stock offers, each tried on this vehicle. */
+export function RacksScreen() {
+  const id = useSearch('job') ?? ''
+  return <JobLoader id={id}>{(plan) => <Racks plan={plan} />}</JobLoader>
+}
