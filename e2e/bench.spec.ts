@@ -141,7 +141,7 @@ test('goes out to a file, is deleted, comes back, and is judged the same', async
   await expect(page.getByRole('button', { name: 'Take out levelling poles' })).toBeVisible()
   const findings = await page.getByRole('list', { name: 'Stops' }).innerText()
   const downloading = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Download' }).click()
+  await page.getByRole('button', { name: 'Download', exact: true }).click()
   const download = await downloading
   expect(download.suggestedFilename()).toBe('survey-kit-up-the-ridge-road.ypsos.json')
   const path = info.outputPath('plan.ypsos.json')
@@ -179,7 +179,7 @@ test('a bad file dropped anywhere says what is wrong where, and changes nothing'
 test('the plan file of another job, dropped on the bench, opens', async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
   const downloading = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Download' }).click()
+  await page.getByRole('button', { name: 'Download', exact: true }).click()
   const text = await readFile(await (await downloading).path(), 'utf8')
   await page.evaluate(
     (content) => {

@@ -22,6 +22,9 @@ import { VerdictSaid } from './verdict-said'
 const NEXT_UNITS = { metric: 'us', us: 'both', both: 'metric' } as const
 const UNITS_WORD = { metric: 'mm kg', us: 'in lb', both: 'mm + in' } as const
 
+/** On a phone the menu has these. */
+const WIDE = 'max-[44rem]:hidden'
+
 /** What the log says of a job is fetched after the job itself is there. */
 const WayReader = dynamic(() => import('./way-reader').then((module) => module.WayReader), { ssr: false })
 
@@ -56,7 +59,7 @@ function useJobKeys(plan: Plan, onBench: boolean): void {
 function JobName({ plan, screen }: { plan: Plan; screen: string | undefined }) {
   const racks = plan.racks.map((rack) => rack.name).join(' + ')
   return (
-    <div className="min-w-0 flex-1 basis-52">
+    <div className="min-w-0 flex-1 basis-52 max-[44rem]:basis-28">
       <h1 className="flex items-baseline gap-2 text-[16px] leading-tight">
         <span className="truncate">
           {screen !== undefined && <span className="sr-only">{screen}: </span>}
@@ -83,6 +86,7 @@ function JobTools({ plan }: { plan: Plan }) {
     <div className="flex">
       <Button
         look="quiet"
+        className={WIDE}
         aria-label={`Units: ${UNITS_WORD[units]}. Change to ${UNITS_WORD[NEXT_UNITS[units]]}`}
         onClick={() => change({ units: NEXT_UNITS[units] })}
       >
@@ -94,11 +98,11 @@ function JobTools({ plan }: { plan: Plan }) {
       <Button look="quiet" disabled={!canRedo} onClick={redo} aria-label="Redo">
         <Redo2 size={18} aria-hidden />
       </Button>
-      <Button look="quiet" aria-label="Download" onClick={() => downloadPlan(plan)}>
+      <Button look="quiet" className={WIDE} aria-label="Download" onClick={() => downloadPlan(plan)}>
         <FileDown size={18} aria-hidden />
       </Button>
       <JobMenu plan={plan} />
-      <Button look="quiet" aria-label="Everything by name" onClick={() => show('palette')}>
+      <Button look="quiet" className={WIDE} aria-label="Everything by name" onClick={() => show('palette')}>
         <Kbd aria-hidden>Ctrl K</Kbd>
       </Button>
     </div>

@@ -2,6 +2,7 @@
 import { Problem } from '@/ui/kit/field-note'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { useCloseMenu } from '@/ui/kit/menu'
+import { downloadPlan } from '@/ui/kit/open-file'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
@@ -19,6 +20,7 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['job', 'Job details'],
   ['history', 'History'],
   ['settings', 'Units and theme'],
+  ['palette', 'Everything by name'],
   ['keys', 'Keys'],
   ['delete', 'Delete this job'],
 ]
@@ -88,6 +90,16 @@ export function JobMenuItems({ plan }: { plan: Plan }) {
           {words}
         </Button>
       ))}
+      <Button
+        look="quiet"
+        className={LINE}
+        onClick={() => {
+          close()
+          downloadPlan(plan)
+        }}
+      >
+        Download the plan file
+      </Button>
       <CopyJob plan={plan} />
       <TakeAlong plan={plan} />
       <ButtonLink look="quiet" className={LINE} href={to('compare', { a: plan.id })}>

@@ -35,6 +35,14 @@ interface Entry {
   readonly run: () => void
 }
 
+/** Every word that was typed stands in the name; a name that begins with it goes first. */
+function named(value: string, typed: string): number {
+  const name = value.toLowerCase()
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  if (!words.every((word) => name.includes(word))) return 0
+  return name.startsWith(words[0] ?? '') ? 1 : 0.5
+}
+
 /** Every field of the job's sheets by name, and the sheet that holds it, open at it. */
 function fieldsOf(plan: Plan): readonly { readonly name: string; readonly href: string }[] {
   const job = plan.id
@@ -110,6 +118,7 @@ export default function Palette({
     <Modal title="Everything by name" onClose={onClose}>
       <Command
         label="Everything by name"
+        filter={named}
         className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-[0.86rem]"
       >
         <Command.Input className={LOOK_OF.input} placeholder="Type a few letters" data-first-focus />

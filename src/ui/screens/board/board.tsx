@@ -97,7 +97,7 @@ export function JobsBoard() {
   const shown = useMemo(() => ordered(filtered(cards, filter), day), [cards, filter, day])
   return (
     <>
-      <PageBar title="Jobs" at="jobs">
+      <PageBar title="Every job, what is due first" at="jobs">
         <ButtonLink href={to('start')} look="solid">
           Start a job
         </ButtonLink>
