@@ -239,6 +239,9 @@ export {
   staysUnasked,
 } from './formats/restoring'
 export { bayReport, bayReportSchema } from './formats/bay-report'
+export { readSheet } from './formats/sheet-text/read-sheet'
+export { type SheetReading } from './formats/sheet-text/reading'
+export { gearWith, partWith, readingWords, TAKES, vehicleWith } from './formats/sheet-text/take-readings'
 export { calendarFile } from './formats/calendar'
 export { jsonSchemas } from './formats/json-schemas'
 export { eventText, logCsv, parseLogText, printLog, type ReadLog } from './formats/log-file'

@@ -47,6 +47,8 @@ interface SheetProps {
   readonly starts?: SheetOf['starts']
   readonly stock?: SheetOf['stock']
   readonly children?: ReactNode
+  /** A way to fill several fields at once. */
+  readonly paste?: ReactNode
   /** What stands beside the fields. */
   readonly beside?: ReactNode
 }
@@ -69,6 +71,7 @@ export function SheetFields({
   starts = {},
   stock = {},
   children,
+  paste,
   beside,
 }: SheetProps) {
   const sentTo = useSearch('field')
@@ -98,13 +101,16 @@ export function SheetFields({
         >
           <div className="min-w-0 space-y-4">
             {again && <Again again={again} />}
-            <Choice
-              className="max-w-80"
-              label="What I type here is from"
-              value={from}
-              options={FROM_CHOICES}
-              onChange={setFrom}
-            />
+            <div className="flex flex-wrap items-end gap-3">
+              <Choice
+                className="w-80"
+                label="What I type here is from"
+                value={from}
+                options={FROM_CHOICES}
+                onChange={setFrom}
+              />
+              {paste}
+            </div>
             <FieldView field={field} at="" bare />
             {children}
             {problem !== undefined && <Problem>{problem}</Problem>}

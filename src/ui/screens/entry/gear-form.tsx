@@ -2,7 +2,17 @@
 import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { type Gear, GEAR_FIELD, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSystem } from '@/core'
+import {
+  type Gear,
+  GEAR_FIELD,
+  GEAR_KINDS,
+  gearSchema,
+  gearWith,
+  kindsOf,
+  startingGear,
+  TAKES,
+  type UnitSystem,
+} from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { keepInStock } from '@/storage/own-stock'
@@ -10,6 +20,7 @@ import { assessedOf } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
 import { SheetBar } from './sheet-bar'
 import { putOn } from '@/ui/forms/put-on'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { GearDrawing } from '@/ui/drawing/gear-drawing'
@@ -83,6 +94,12 @@ export function GearForm({
       problems={Object.keys(read.problems).length}
       onSave={() => void save(here !== undefined && !placed)()}
       around={{ gates: (read.value.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
+      paste={
+        <PasteSheet
+          takes={TAKES.gear}
+          onTake={({ taken, all, from }) => sheet.restart(gearWith(read.value, taken, all, from))}
+        />
+      }
       chosen={{
         kind: (chosen) => {
           const kind = kindsOf(GEAR_KINDS).find((each) => each === chosen)

@@ -4,6 +4,7 @@ import { to } from '@/ui/routes'
 import {
   kindsOf,
   newPlan,
+  partWith,
   type Rack,
   RACK_FIELD,
   RACK_KINDS,
@@ -11,6 +12,7 @@ import {
   rackSchema,
   startingRack,
   survey,
+  TAKES,
   type UnitSystem,
   type Vehicle,
 } from '@/core'
@@ -20,6 +22,7 @@ import { keepInStock } from '@/storage/own-stock'
 import { usePlan } from '@/ui/state/plan-store'
 import { SheetBar } from './sheet-bar'
 import { StillSheet } from '@/ui/drawing/still-sheet'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { useSettings } from '@/ui/state/settings-store'
@@ -139,6 +142,20 @@ export function RackForm({
         kind: attachment ? rackKindsFor(attachment) : kindsOf(RACK_KINDS),
         attachmentId: vehicle.attachments.map((each) => each.id),
       }}
+      paste={
+        <PasteSheet
+          takes={TAKES.part}
+          things={read.value.parts.map(({ id: partId, name }) => [partId, name] as const)}
+          onTake={({ taken, all, from, of }) =>
+            sheet.restart({
+              ...read.value,
+              parts: read.value.parts.map((part) =>
+                part.id === of ? partWith(part, taken, all, from) : part,
+              ),
+            })
+          }
+        />
+      }
       chosen={{
         attachmentId: (chosen) => restart(chosen, read.value.kind),
         kind: (chosen) => restart(read.value.attachmentId, chosen),

@@ -13,16 +13,19 @@ import {
   startingSizes,
   startingVehicle,
   survey,
+  TAKES,
   type UnitSystem,
   type Vehicle,
   VEHICLE_FIELD,
   vehicleSchema,
+  vehicleWith,
 } from '@/core'
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { keepInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { usePlan } from '@/ui/state/plan-store'
@@ -105,6 +108,12 @@ export function VehicleForm({
       problem={problem}
       problems={Object.keys(read.problems).length}
       onSave={() => void save()}
+      paste={
+        <PasteSheet
+          takes={TAKES.vehicle}
+          onTake={({ taken, all, from }) => sheet.restart(vehicleWith(read.value, taken, all, from))}
+        />
+      }
       chosen={{
         body: (chosen) => {
           const next = kindsOf(BODIES).find((each) => each === chosen)

@@ -1,0 +1,201 @@
+import { HOWS } from '../../kinds/how-known'
+import type { Gear } from '../../plan/gear'
+import type { Known } from '../../plan/known'
+import type { Part } from '../../plan/rack'
+import type { Rating, Source } from '../../plan/rating'
+import type { Vehicle } from '../../plan/vehicle'
+import { kg, kmH, mm, newtonMetre, type Phrase } from '../../units/phrase'
+import type { State } from '../../units/scalars'
+import type { SheetReading } from './reading'
+
+type What = SheetReading['what']
+type Size = Extract<SheetReading, { what: 'length' | 'width' | 'height' }>
+type Limit = Extract<SheetReading, { what: 'limit' }>
+
+/** Which readings have a place on which sheet. The page and the day go with each figure as its source. */
+export const TAKES: Readonly<Record<'vehicle' | 'gear' | 'part', readonly What[]>> = {
+  vehicle: ['limit', 'length', 'width', 'height'],
+  gear: ['limit', 'weight', 'spread', 'length', 'width', 'height'],
+  part: ['limit', 'weight', 'torque'],
+}
+
+const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as const
+const MOST_WORDS = 200
+const MOST_BY = 80
+
+function sourceOf(from: Source['kind'], all: readonly SheetReading[], words: string): Source {
+  const page = all.find((each) => each.what === 'page')
+  const day = all.find((each) => each.what === 'day')
+  return {
+    kind: from,
+    text: words.slice(0, MOST_WORDS),
+    ...(page?.what === 'page' && { page: page.page }),
+    ...(day?.what === 'day' && { on: day.on }),
+  }
+}
+
+const freeId = (taken: ReadonlySet<string>, state: State): string => {
+  for (let i = 1; ; i += 1) if (!taken.has(`read-${state}-${i}`)) return `read-${state}-${i}`
+}
+
+/** The ratings with those read added; a figure that stands there already is not entered twice, another one stays beside it. */
+function ratingsWith(
+  ratings: readonly Rating[],
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  from: Source['kind'],
+): Rating[] {
+  const now = [...ratings]
+  for (const each of taken) {
+    if (each.what !== 'limit') continue
+    const { state, per, counts } = each
+    const same = now.some((rating) => rating.state === state && rating.per === per && rating.kg === each.kg)
+    if (same) continue
+    const id = freeId(new Set(now.map((rating) => rating.id)), state)
+    now.push({
+      id,
+      state,
+      kg: each.kg,
+      per,
+      ...(counts && { counts }),
+      source: sourceOf(from, all, each.words),
+    })
+  }
+  return now
+}
+
+const isSize = (reading: SheetReading): reading is Size => reading.what in FIELD
+
+/** A thing's sizes with those read, and how they are known. */
+function sized<
+  T extends {
+    readonly known?: Known | undefined
+    readonly typed?: Readonly<Record<string, string>> | undefined
+  },
+>(thing: T, taken: readonly SheetReading[], from: Source['kind']): T {
+  const sizes = taken.filter(isSize)
+  if (sizes.length === 0) return thing
+  const fields = sizes.map(({ what }) => FIELD[what] as string)
+  const typed = Object.fromEntries(
+    Object.entries(thing.typed ?? {}).filter(([field]) => !fields.includes(field)),
+  )
+  const known = Object.fromEntries(sizes.map(({ what }) => [FIELD[what], { by: from }]))
+  return {
+    ...thing,
+    ...Object.fromEntries(sizes.map(({ what, mm: value }) => [FIELD[what], value])),
+    known: { ...thing.known, ...known },
+    ...(thing.typed && { typed }),
+  }
+}
+
+/** A vehicle with what was taken from a pasted text: its roof's figures and its sizes. */
+export function vehicleWith(
+  vehicle: Vehicle,
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  from: Source['kind'],
+): Vehicle {
+  const ratings = ratingsWith(vehicle.roof.ratings, taken, all, from)
+  return { ...sized(vehicle, taken, from), roof: { ...vehicle.roof, ratings } }
+}
+
+/** Gear with what was taken: its weight, its sizes, the spread it asks for, and what it carries where it is a carrier. */
+export function gearWith(
+  gear: Gear,
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  from: Source['kind'],
+): Gear {
+  const weight = taken.find((each) => each.what === 'weight')
+  const spread = taken.find((each) => each.what === 'spread')
+  const { carries } = gear
+  const { typed: _, ...mass } = gear.mass
+  return {
+    ...sized(gear, taken, from),
+    ...(weight?.what === 'weight' && {
+      mass: { ...mass, kg: weight.kg, basis: HOWS[from].basis, by: weight.words.slice(0, MOST_BY) },
+    }),
+    ...(spread?.what === 'spread' && {
+      fit: { ...gear.fit, spreadMm: { fromMm: spread.fromMm, toMm: spread.toMm } },
+    }),
+    ...(carries &&
+      carries.rated.by === 'own' && {
+        carries: {
+          ...carries,
+          rated: { ...carries.rated, ratings: ratingsWith(carries.rated.ratings, taken, all, from) },
+        },
+      }),
+  }
+}
+
+/** A part of a rack with what was taken: its figures, the weight of one of it, the torque of its first joint. */
+export function partWith(
+  part: Part,
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  from: Source['kind'],
+): Part {
+  const weight = taken.find((each) => each.what === 'weight')
+  const torque = taken.find((each) => each.what === 'torque')
+  const [joint, ...joints] = part.fasteners ?? []
+  return {
+    ...part,
+    ...(weight?.what === 'weight' && {
+      eachKg: weight.kg,
+      known: { ...part.known, eachKg: { by: from } },
+    }),
+    ...(part.rated.by === 'own' && {
+      rated: { ...part.rated, ratings: ratingsWith(part.rated.ratings, taken, all, from) },
+    }),
+    ...(torque?.what === 'torque' &&
+      joint && {
+        fasteners: [
+          {
+            ...joint,
+            torqueNm: { from: torque.fromNm, to: torque.toNm },
+            torqueFrom: sourceOf(from, all, torque.words),
+          },
+          ...joints,
+        ],
+      }),
+  }
+}
+
+const STATE_SAID: Readonly<Record<State, string>> = {
+  road: 'on the road',
+  trail: 'on the trail',
+  parked: 'parked',
+}
+
+function limitWords({ kg: value, state, per, counts }: Limit): Phrase {
+  const each = per === 'each' ? ' each' : ''
+  const counted =
+    counts === 'everything' ? ', the rack counted' : counts === 'load' ? ', the rack not counted' : ''
+  return ['May carry ', kg(value), `${each}, ${STATE_SAID[state]}${counted}`]
+}
+
+/** A reading in words. */
+export function readingWords(reading: SheetReading): Phrase {
+  switch (reading.what) {
+    case 'limit':
+      return limitWords(reading)
+    case 'weight':
+      return ['Weighs ', kg(reading.kg)]
+    case 'spread':
+      return ['Bars apart ', mm(reading.fromMm), ' to ', mm(reading.toMm)]
+    case 'torque':
+      return reading.fromNm === reading.toNm
+        ? ['Tightened to ', newtonMetre(reading.toNm)]
+        : ['Tightened to ', newtonMetre(reading.fromNm), ' to ', newtonMetre(reading.toNm)]
+    case 'length':
+    case 'width':
+    case 'height':
+      return [`${reading.what.charAt(0).toUpperCase()}${reading.what.slice(1)} `, mm(reading.mm)]
+    case 'speed':
+      return ['Up to ', kmH(reading.kmH)]
+    case 'page':
+      return [`Page ${reading.page}`]
+    case 'day':
+      return [`Of ${reading.on}`]
+  }
+}

@@ -1,0 +1,37 @@
+'use client'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import type { SheetReading, Source } from '@/core'
+import { Button } from '@/ui/kit/button'
+
+const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => module.PasteDialog))
+
+export interface Pasted {
+  readonly taken: readonly SheetReading[]
+  readonly all: readonly SheetReading[]
+  readonly from: Source['kind']
+  /** Which of several things it is about, where there are several. */
+  readonly of: string
+}
+
+/** Reads a maker's sheet, a page of a manual or a message into the fields of a form. */
+export function PasteSheet({
+  takes,
+  things,
+  onTake,
+}: {
+  readonly takes: readonly SheetReading['what'][]
+  /** The things it may be about, by id and name; none where there is one alone. */
+  readonly things?: readonly (readonly [id: string, name: string])[]
+  readonly onTake: (pasted: Pasted) => void
+}) {
+  const [open, setOpen] = useState(false)
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Paste a sheet</Button>
+      {open && (
+        <PasteDialog takes={takes} things={things ?? []} onTake={onTake} onClose={() => setOpen(false)} />
+      )}
+    </>
+  )
+}
