@@ -71,6 +71,10 @@ export function openingOf(handover: Handover): OpeningPart[] {
         ', as the plan has it.',
       ]),
     ),
+    ...part(
+      'As the forms began, measured by nobody',
+      handover.started.map(({ name, fields }): Phrase => [`${name}: ${fields.join(', ')}.`]),
+    ),
     ...part('Not looked at', handover.notLooked.length > 0 ? [[`${handover.notLooked.join(', ')}.`]] : []),
   ]
 }

@@ -2,6 +2,9 @@ import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, firstBike, ladderJob } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
+import { newPlan } from '../plan/new-plan'
+import { startingRack } from '../survey/frame/starting-rack'
+import { startingVehicle } from '../survey/frame/body/starting-vehicle'
 import { phraseText } from '../units/phrase'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
@@ -108,6 +111,26 @@ describe('the handover sheet', () => {
       racks: boatAndBox.racks.map((rack) => ({ ...rack, status: 'alreadyOn' })),
     }
     expect(of(on).sheet.fitted[0]).toContain('on when it came')
+  })
+
+  it('names what the forms began with and nobody measured, by whose it is', () => {
+    const vehicle = startingVehicle('estate', 'own')
+    const [rails] = vehicle.attachments
+    const racks = rails ? [startingRack(vehicle, rails, 'bars', 'rack')] : []
+    const { sheet } = of(newPlan({ id: 'x', job: { name: 'X' }, vehicle, racks }))
+    const opening = openingOf(sheet).find(({ title }) => title === 'As the forms began, measured by nobody')
+    const lines = opening?.lines.map((line) => phraseText(line)) ?? []
+    expect(lines).toEqual([
+      'The vehicle: length, width, height.',
+      'Raised rails: left to right, where feet may go, how high it stands over the roof.',
+      'Bars: the weight of each.',
+      'Feet: the weight of each.',
+      'Front bar: length, the width that can be used, how high it stands over the roof.',
+      'Rear bar: length, the width that can be used, how high it stands over the roof.',
+    ])
+    expect(openingOf(of(boatAndBox).sheet).map(({ title }) => title)).not.toContain(
+      'As the forms began, measured by nobody',
+    )
   })
 
   it('opens with what was played and not measured', () => {

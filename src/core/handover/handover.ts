@@ -7,6 +7,10 @@ import { kg, mm, phraseText, type Phrase } from '../units/phrase'
 import { foldedTogether, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../plan/house'
+import { keyWords } from '../plan/key-words'
+import type { Plan } from '../plan/plan'
+import { barsOf } from '../plan/rack'
+import { startsOf } from '../plan/starts'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from '../bay/due'
@@ -44,6 +48,24 @@ interface LimitRow {
   readonly over: boolean
 }
 
+/** The starting values left on a plan, by whose they are. */
+function startedOf(plan: Plan): Handover['started'] {
+  const { vehicle, racks, gear } = plan
+  const named = [
+    vehicle,
+    ...vehicle.attachments,
+    ...vehicle.obstacles,
+    ...racks.flatMap((rack) => [rack, ...rack.parts, ...barsOf(rack)]),
+    ...gear,
+  ]
+  const byThing = new Map<string, string[]>()
+  for (const { id, field } of startsOf(plan)) {
+    const name = named.find((thing) => thing.id === id)?.name || 'The vehicle'
+    byThing.set(name, [...(byThing.get(name) ?? []), keyWords(field.split('.')[0] ?? field)])
+  }
+  return [...byThing].map(([name, fields]) => ({ name, fields: [...new Set(fields)] }))
+}
+
 /** All that the handover sheet, its PDF and the placard say, from plan, review and log. */
 export interface Handover {
   readonly limits: readonly LimitRow[]
@@ -75,6 +97,8 @@ export interface Handover {
   readonly notLooked: readonly string[]
   /** Loads that a fix has set and nobody has weighed: what may be in them, not what is. */
   readonly targets: readonly { readonly name: string; readonly kg: number }[]
+  /** What the forms filled in and nobody has typed over or confirmed: whose it is, and which fields. */
+  readonly started: readonly { readonly name: string; readonly fields: readonly string[] }[]
   /** What was proved with another outcome than good, and cases that nobody drove. */
   readonly unproved: readonly Phrase[]
   readonly assumed: readonly string[]
@@ -201,6 +225,7 @@ export function handoverOf(
     targets: survey.masses.flatMap((mass) =>
       mass.basis === 'target' ? [{ name: mass.label, kg: mass.kg }] : [],
     ),
+    started: startedOf(survey.plan),
     stops: sentences('stop'),
     open: sentences('findOut'),
     unproved: proofFindings(

@@ -11,6 +11,12 @@ const FIELD: Readonly<Record<string, string>> = {
   rules: 'house rules',
   setAside: 'questions set aside',
   clearances: 'doors and garages',
+  each: 'the weight of each',
+  mass: 'its weight',
+  usable: 'the width that can be used',
+  gauge: 'left to right',
+  ranges: 'where feet may go',
+  rise: 'how high it stands over the roof',
 }
 
 /** A field's own name as words: `roofLoadKg` is roof load. */

@@ -51,15 +51,14 @@ function useShowWanted(rows: readonly FindingStates[]): void {
   const wanted = useWantedFinding((store) => store.id)
   useEffect(() => {
     if (wanted === undefined) return
-    const shown = rows.find(({ all }) => all.some(({ id }) => id === wanted))?.finding.id
-    const row =
-      shown === undefined
-        ? undefined
-        : document.querySelector<HTMLElement>(`[data-finding="${CSS.escape(shown)}"]`)
+    const finding = rows.find(({ all }) => all.some(({ id }) => id === wanted))?.finding
+    const row = finding && document.querySelector<HTMLElement>(`[data-finding="${CSS.escape(finding.id)}"]`)
     if (!row) return
     row.scrollIntoView({ block: 'center' })
-    const field = row.querySelector<HTMLElement>('input, select') ?? row
-    field.focus()
+    // A question's field, or the way to it, stands before its fixes.
+    const answer =
+      finding.severity === 'findOut' ? row.querySelector<HTMLElement>('input, select, a, button') : null
+    ;(answer ?? row).focus()
     findingShown()
   }, [wanted, rows])
 }
