@@ -216,7 +216,8 @@ export { type WorkedEvent, workedEvents } from './bay/worked'
 
 export { nextThing, type NextThing } from './way/next-thing'
 export { type Stop, STOP_WORD, STOPS } from './way/stop-of'
-export { type Logged, type StopState, stopWords, wayOf } from './way/way'
+export { type StopState, stopWords } from './way/stop-state'
+export { type Logged, wayOf } from './way/way'
 
 export { cameLine, type Handover, handoverOf, placardLines } from './handover/handover'
 export { openingOf } from './handover/handover-opening'

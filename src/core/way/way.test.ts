@@ -16,7 +16,8 @@ import { judgePlan } from '../review/judge'
 import { phraseText } from '../units/phrase'
 import { nextThing } from './next-thing'
 import { OF_FORCES, STOPS } from './stop-of'
-import { type Logged, openRows, stopWords, wayOf } from './way'
+import { stopWords } from './stop-state'
+import { type Logged, openRows, wayOf } from './way'
 
 const TODAY = '2026-11-27'
 

@@ -1,9 +1,10 @@
 import { type Due, isOverdue } from '../bay/due'
 import type { Session } from '../bay/session'
-import { type Finding, isOpen, OUTCOME_RANK, type Severity } from '../review/finding'
+import { type Finding, isOpen, OUTCOME_RANK } from '../review/finding'
 import { foldedTogether } from '../review/folded'
 import type { Reviewed } from '../review/review'
 import { type Stop, stopOf } from './stop-of'
+import type { StopState } from './stop-state'
 
 /** What a job's log says of it; `unread` as long as nobody has fetched it. */
 export type Logged =
@@ -14,20 +15,6 @@ export type Logged =
       readonly due: readonly Due[]
       readonly today: string
     }
-
-/** How a stop of the way stands. */
-export type StopState =
-  /** Findings to be dealt with there: the gravest kind, and how many of it. */
-  | { readonly at: Exclude<Severity, 'clear'>; readonly count: number }
-  /** Nothing is there yet. */
-  | { readonly at: 'empty' }
-  /** What is there has been looked at, and nothing is open. */
-  | { readonly at: 'settled' }
-  | { readonly at: 'working'; readonly done: number; readonly of: number }
-  | { readonly at: 'done' }
-  | { readonly at: 'due'; readonly on: string; readonly overdue: boolean }
-  /** Nothing is known of it yet, or there is nothing to say. */
-  | { readonly at: 'quiet' }
 
 /** A job's open findings as they are counted: a finding's states are one, what was set aside is not open. */
 export const openRows = ({ review }: Reviewed): Finding[] =>
@@ -70,30 +57,5 @@ export function wayOf(judged: Reviewed, logged: Logged): Readonly<Record<Stop, S
     handOver: session && session.next === undefined ? { at: 'done' } : QUIET,
     log:
       due && logged.at === 'read' ? { at: 'due', on: due.on, overdue: isOverdue(due, logged.today) } : QUIET,
-  }
-}
-
-const COUNTED = { stop: 'Stop', findOut: 'to find out', mind: 'to mind' } as const
-
-/** How a stop stands in a few words; nothing where there is nothing to say. `day` writes a day for the reader. */
-export function stopWords(stop: Stop, state: StopState, day: (iso: string) => string = (iso) => iso): string {
-  switch (state.at) {
-    case 'stop':
-      return `${state.count} ${state.count === 1 ? COUNTED.stop : `${COUNTED.stop}s`}`
-    case 'findOut':
-    case 'mind':
-      return `${state.count} ${COUNTED[state.at]}`
-    case 'empty':
-      return stop === 'vehicle' ? 'holds no rack' : stop === 'rack' ? 'none yet' : 'nothing yet'
-    case 'settled':
-      return 'nothing open'
-    case 'working':
-      return `${state.done} of ${state.of}`
-    case 'done':
-      return stop === 'handOver' ? 'handed over' : 'done'
-    case 'due':
-      return state.overdue ? `overdue, ${day(state.on)}` : `due ${day(state.on)}`
-    case 'quiet':
-      return ''
   }
 }

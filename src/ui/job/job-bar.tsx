@@ -109,6 +109,28 @@ function JobTools({ plan }: { plan: Plan }) {
   )
 }
 
+/** The bar's first line, which is as it was while something is dragged. */
+const BarTop = memo(function BarTop({
+  plan,
+  at,
+  screen,
+  stops,
+}: {
+  plan: Plan
+  at: Stop
+  screen: string | undefined
+  stops: Way['stops'] | undefined
+}) {
+  return (
+    <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">
+      <Wordmark short />
+      <JobName plan={plan} screen={screen} />
+      <StopsNav plan={plan} at={at} way={stops} />
+      <JobTools plan={plan} />
+    </div>
+  )
+})
+
 /**
  * The bar over every screen of a job: its name, the stops of the work with how each stands, units, undo and redo, its
  * menu and everything by name; below it the most useful next thing, and the verdicts.
@@ -128,6 +150,8 @@ export const JobBar = memo(function JobBar({
 }) {
   const [way, setWay] = useState<Way>()
   const later = useDeferredValue(plan)
+  // Under a moving hand neither the way nor a verdict is said anew: both follow when it lets go.
+  const resting = usePlan((store) => store.dragFrom) ?? later
   const dialog = useDialog((store) => store.dialog)
   useJobKeys(plan, at === 'load' && screen === undefined)
   useEffect(() => {
@@ -137,21 +161,16 @@ export const JobBar = memo(function JobBar({
   useEffect(() => () => useDialog.setState({ dialog: undefined }), [])
   return (
     <header className="no-print bg-base-100 col-span-full">
-      <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">
-        <Wordmark short />
-        <JobName plan={plan} screen={screen} />
-        <StopsNav plan={plan} at={at} way={way?.stops} />
-        <JobTools plan={plan} />
-      </div>
+      <BarTop plan={resting} at={at} screen={screen} stops={way?.stops} />
       <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
-        <NextLine plan={plan} at={at} next={way?.next} />
+        <NextLine plan={resting} at={at} next={way?.next} />
         <StateSwitch judged={assessedOf(plan)} />
       </div>
       {children !== undefined && (
         <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">{children}</div>
       )}
-      <VerdictSaid plan={later} />
-      <WayReader plan={later} onWay={setWay} />
+      <VerdictSaid plan={resting} />
+      <WayReader plan={resting} onWay={setWay} />
       {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onBench={at === 'load'} />}
     </header>
   )

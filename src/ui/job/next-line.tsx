@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { memo, useEffect, useState } from 'react'
 import { type Finding, type NextThing, type Plan, type Remedy, type Stop } from '@/core'
 import { toTheShelf } from './actions'
 import { Button, ButtonLink } from '@/ui/kit/button'
@@ -68,7 +68,15 @@ function NextKey({ plan, at, next }: { plan: Plan; at: Stop; next: NextThing }) 
 }
 
 /** One quiet line: the most useful next thing, and the key that does it or leads there. */
-export function NextLine({ plan, at, next }: { plan: Plan; at: Stop; next: NextThing | undefined }) {
+export const NextLine = memo(function NextLine({
+  plan,
+  at,
+  next,
+}: {
+  plan: Plan
+  at: Stop
+  next: NextThing | undefined
+}) {
   return (
     <div
       className="flex min-h-11 min-w-0 flex-1 basis-80 flex-wrap items-center text-[15px] leading-tight"
@@ -85,4 +93,4 @@ export function NextLine({ plan, at, next }: { plan: Plan; at: Stop; next: NextT
       )}
     </div>
   )
-}
+})

@@ -1,6 +1,6 @@
 'use client'
 import Link from 'next/link'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { type Plan, type Stop, STOP_WORD, STOPS, type StopState, stopWords } from '@/core'
 import { Button } from '@/ui/kit/button'
 import { dayWords } from '@/ui/kit/when-words'
@@ -19,7 +19,7 @@ const LOOK: Readonly<Record<StopState['at'], string>> = {
 }
 
 /** The stops of a job in the order of the work, each with how it stands. On a phone all but the present one are a press away. */
-export function StopsNav({
+export const StopsNav = memo(function StopsNav({
   plan,
   at,
   way,
@@ -48,6 +48,7 @@ export function StopsNav({
           <li key={stop} className="max-[44rem]:w-1/2">
             <Link
               href={stopAddress(stop, plan)}
+              prefetch={false}
               aria-current={stop === at ? 'step' : undefined}
               className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 flex-col items-center justify-center border-b-[3px] border-transparent px-2 text-center leading-tight whitespace-nowrap"
             >
@@ -61,4 +62,4 @@ export function StopsNav({
       </ol>
     </nav>
   )
-}
+})

@@ -23,6 +23,7 @@ export function PageBar({
             <Link
               key={route}
               href={to(route)}
+              prefetch={false}
               aria-current={route === at ? 'page' : undefined}
               className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 items-center border-b-[3px] border-transparent px-2.5 font-semibold"
             >
