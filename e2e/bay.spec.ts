@@ -173,38 +173,44 @@ test('says what differs, and then lets the step pass', async ({ page }) => {
   )
 })
 
-test('reads a wrench; a connection dropped in the middle of a pull loses nothing', async ({ page }) => {
-  await doneUpTo(page, ridgeTent, 'platform/torque-platform-feet-0')
-  await page.goto('/bay?job=demo-ridge-tent')
-  await expect(title(page)).toContainText('gutter clamps')
-  // What is only played is never chosen for anybody.
-  await expect(page.getByRole('button', { name: 'Connect' })).toBeDisabled()
-  await page.getByLabel('Device', { exact: true }).selectOption('Simulated torque wrench')
-  await page.getByRole('button', { name: 'Connect' }).click()
-  // Three pulls on one connection: each goes to its own place.
-  for (const at of ['LHF', 'RHR']) {
+test(
+  'reads a wrench; a connection dropped in the middle of a pull loses nothing',
+  deeper,
+  async ({ page }) => {
+    await doneUpTo(page, ridgeTent, 'platform/torque-platform-feet-0')
+    await page.goto('/bay?job=demo-ridge-tent')
+    await expect(title(page)).toContainText('gutter clamps')
+    // What is only played is never chosen for anybody.
+    await expect(page.getByRole('button', { name: 'Connect' })).toBeDisabled()
+    await page.getByLabel('Device', { exact: true }).selectOption('Simulated torque wrench')
+    await page.getByRole('button', { name: 'Connect' }).click()
+    // Three pulls on one connection: each goes to its own place.
+    for (const at of ['LHF', 'RHR']) {
+      await page.getByRole('button', { name: 'Pull to the figure' }).click()
+      await expect(page.getByRole('row', { name: new RegExp(`^${at}`) })).toContainText('✓')
+    }
     await page.getByRole('button', { name: 'Pull to the figure' }).click()
-    await expect(page.getByRole('row', { name: new RegExp(`^${at}`) })).toContainText('✓')
-  }
-  await page.getByRole('button', { name: 'Pull to the figure' }).click()
-  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(3)
-  const first = page.getByRole('row', { name: /^LHF/ })
-  await page.getByRole('button', { name: 'Drop the connection' }).click()
-  await expect(page.getByRole('alert').filter({ hasText: 'The connection dropped' })).toContainText('is kept')
-  await expect(first).toContainText('✓')
-  await page.getByRole('button', { name: 'Connect' }).click()
-  await page.getByRole('button', { name: 'Pull to the figure' }).click()
-  await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
-  // Half as much again at the first pass is not over its figure, but one place runs ahead of the others.
-  await page.getByRole('button', { name: 'Pull too far' }).click()
-  await expect(said(page, 'mind').filter({ hasText: 'drawn down unevenly' })).toBeVisible()
-  await written(page)
-  await page.goto('/handover?job=demo-ridge-tent')
-  await expect(page.getByText('5 readings on this sheet came from a simulated device.')).toBeVisible()
-  await expect(page.getByText('The bay is not finished')).toBeVisible()
-})
+    await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(3)
+    const first = page.getByRole('row', { name: /^LHF/ })
+    await page.getByRole('button', { name: 'Drop the connection' }).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'The connection dropped' })).toContainText(
+      'is kept',
+    )
+    await expect(first).toContainText('✓')
+    await page.getByRole('button', { name: 'Connect' }).click()
+    await page.getByRole('button', { name: 'Pull to the figure' }).click()
+    await expect(page.getByRole('row').filter({ hasText: '✓' })).toHaveCount(4)
+    // Half as much again at the first pass is not over its figure, but one place runs ahead of the others.
+    await page.getByRole('button', { name: 'Pull too far' }).click()
+    await expect(said(page, 'mind').filter({ hasText: 'drawn down unevenly' })).toBeVisible()
+    await written(page)
+    await page.goto('/handover?job=demo-ridge-tent')
+    await expect(page.getByText('5 readings on this sheet came from a simulated device.')).toBeVisible()
+    await expect(page.getByText('The bay is not finished')).toBeVisible()
+  },
+)
 
-test('a shop’s own job is offered no played device', async ({ page }) => {
+test('a shop’s own job is offered no played device', deeper, async ({ page }) => {
   await page.goto('/new?vehicle=estate&rack=wing')
   await page.getByRole('button', { name: 'Start on the bench' }).click()
   await goTo(page, 'Fit')
@@ -218,7 +224,7 @@ test('a shop’s own job is offered no played device', async ({ page }) => {
   await expect(page.getByRole('option', { name: /Simulated/ })).toHaveCount(0)
 })
 
-test('weighs a guess on the simulated scale, and the plan takes it', async ({ page }) => {
+test('weighs a guess on the simulated scale, and the plan takes it', deeper, async ({ page }) => {
   await page.goto('/bay?job=demo-twin-span')
   await page.getByRole('button', { name: 'The rest is all there' }).click()
   await done(page).click()

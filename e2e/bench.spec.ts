@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import {
+  deeper,
   empty,
   expect,
   fixKey,
@@ -123,7 +124,7 @@ test('opens the sum behind a cell, and mends a figure there', async ({ page }) =
   await expect(stateButton(page, 'Road')).toContainText('Mind, 17.2 kg left')
 })
 
-test('a missing figure is a thing to find out, and can be put in', async ({ page }) => {
+test('a missing figure is a thing to find out, and can be put in', deeper, async ({ page }) => {
   await openJob(page, 'Two bikes on the hatchback')
   await expect(stateButton(page, 'Road')).toContainText('Find out')
   await page.getByRole('button', { name: /^Door-frame feet, Road: .* no figure, Find out/ }).click()
@@ -176,7 +177,7 @@ test('a bad file dropped anywhere says what is wrong where, and changes nothing'
   await expect(dialog).toContainText('plan is not JSON')
 })
 
-test('the plan file of another job, dropped on the bench, opens', async ({ page }) => {
+test('the plan file of another job, dropped on the bench, opens', deeper, async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
   const downloading = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download', exact: true }).click()
@@ -215,7 +216,7 @@ test('a full browser is said at once, and the work can still be saved to a file'
   await expect(stateButton(page, 'Road')).toContainText('Clear')
 })
 
-test('a job open in two tabs says so in both, until one is left', async ({ page, context }) => {
+test('a job open in two tabs says so in both, until one is left', deeper, async ({ page, context }) => {
   await openJob(page, 'Yard van, full summer load')
   const other = await context.newPage()
   await other.goto(page.url())

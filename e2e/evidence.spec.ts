@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
 import { done, logFile, said, takeInFile, title } from './bay-work'
-import { expect, fromMenu, saved, test, written } from './fixtures'
+import { deeper, expect, fromMenu, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
 const FEET = 'wing/torque-wing-feet-0'
@@ -43,116 +43,117 @@ async function reading(page: Page, at: string, nm: string) {
   await field.press('Enter')
 }
 
-test('a bay by keys: on already, not seen, over, put off, driven again; the sheet opens with all of it, and another device has one log', async ({
-  page,
-  browser,
-}) => {
-  test.setTimeout(120_000)
-  const words = await takeInFile(page, logFile(boatAndBox, before, 1))
-  expect(words).toContain(`${before.length} entries not here yet, 0 here already`)
-  expect(words).toContain('Estate')
-  await page.goto(`/bay?job=${JOB}`)
-  await expect(title(page)).toHaveText('Tighten: rail clamps')
+test(
+  'a bay by keys: on already, not seen, over, put off, driven again; the sheet opens with all of it, and another device has one log',
+  deeper,
+  async ({ page, browser }) => {
+    test.setTimeout(120_000)
+    const words = await takeInFile(page, logFile(boatAndBox, before, 1))
+    expect(words).toContain(`${before.length} entries not here yet, 0 here already`)
+    expect(words).toContain('Estate')
+    await page.goto(`/bay?job=${JOB}`)
+    await expect(title(page)).toHaveText('Tighten: rail clamps')
 
-  await answer(page, 'Already on when it came', ['LHF', 'RHF'], 'Front bar came fitted')
-  await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already on when it came')
-  await answer(page, 'Not seen', ['RHR'], 'Behind the box')
-  // Over at the first pass: Stop at once, and a word about anything else lets nothing pass.
-  await reading(page, 'LHR', '7.5 Nm')
-  await expect(said(page, 'stop')).toContainText('LHR, rail clamps: 7.5 N·m is over')
-  await page.getByRole('button', { name: 'Say what differs', exact: true }).press('Enter')
-  await page.getByRole('dialog').getByLabel('What was done, and why').fill('A pad is scratched')
-  await page.getByRole('dialog').getByRole('button', { name: 'Put it in the log' }).press('Enter')
-  await expect(done(page)).toBeDisabled()
-  await reading(page, 'LHR', '3 Nm')
-  await expect(said(page, 'stop')).toHaveCount(0)
-  await page.locator('[data-bay=title]').click()
-  await page.keyboard.press('PageDown')
-  await expect(done(page)).toContainText('Type what the wrench reads at LHR')
-  await reading(page, 'LHR', '6 Nm')
-  // The sheet asks for the click too.
-  await expect(done(page)).toContainText('Seen, one click: LHR')
-  await page.locator('[data-bay=title]').click()
-  await page.keyboard.press('PageDown')
-  await expect(done(page)).toHaveText('Done')
-  await page.keyboard.press('PageDown')
-  await expect(title(page)).toHaveText('Measure again, tightened')
-  // A step that waits for this one is not worked before it.
-  await page
-    .getByRole('navigation', { name: 'Steps of this job' })
-    .getByRole('button', { name: 'Every foot sits flush' })
-    .press('Enter')
-  await expect(page.getByText('Before this one: Measure again, tightened')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeDisabled()
-  await written(page)
+    await answer(page, 'Already on when it came', ['LHF', 'RHF'], 'Front bar came fitted')
+    await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already on when it came')
+    await answer(page, 'Not seen', ['RHR'], 'Behind the box')
+    // Over at the first pass: Stop at once, and a word about anything else lets nothing pass.
+    await reading(page, 'LHR', '7.5 Nm')
+    await expect(said(page, 'stop')).toContainText('LHR, rail clamps: 7.5 N·m is over')
+    await page.getByRole('button', { name: 'Say what differs', exact: true }).press('Enter')
+    await page.getByRole('dialog').getByLabel('What was done, and why').fill('A pad is scratched')
+    await page.getByRole('dialog').getByRole('button', { name: 'Put it in the log' }).press('Enter')
+    await expect(done(page)).toBeDisabled()
+    await reading(page, 'LHR', '3 Nm')
+    await expect(said(page, 'stop')).toHaveCount(0)
+    await page.locator('[data-bay=title]').click()
+    await page.keyboard.press('PageDown')
+    await expect(done(page)).toContainText('Type what the wrench reads at LHR')
+    await reading(page, 'LHR', '6 Nm')
+    // The sheet asks for the click too.
+    await expect(done(page)).toContainText('Seen, one click: LHR')
+    await page.locator('[data-bay=title]').click()
+    await page.keyboard.press('PageDown')
+    await expect(done(page)).toHaveText('Done')
+    await page.keyboard.press('PageDown')
+    await expect(title(page)).toHaveText('Measure again, tightened')
+    // A step that waits for this one is not worked before it.
+    await page
+      .getByRole('navigation', { name: 'Steps of this job' })
+      .getByRole('button', { name: 'Every foot sits flush' })
+      .press('Enter')
+    await expect(page.getByText('Before this one: Measure again, tightened')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeDisabled()
+    await written(page)
 
-  await takeInFile(page, logFile(boatAndBox, after, 1000))
-  await page.goto(`/bay?job=${JOB}`)
-  await expect(title(page)).toHaveText('Open every door')
-  await answer(page, 'Put off', [], 'Too near the wall')
-  await expect(title(page)).toHaveText('Tell the customer, hand over tools and keys')
-  await expect(done(page)).toBeDisabled()
-  await expect(page.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
-  await written(page)
+    await takeInFile(page, logFile(boatAndBox, after, 1000))
+    await page.goto(`/bay?job=${JOB}`)
+    await expect(title(page)).toHaveText('Open every door')
+    await answer(page, 'Put off', [], 'Too near the wall')
+    await expect(title(page)).toHaveText('Tell the customer, hand over tools and keys')
+    await expect(done(page)).toBeDisabled()
+    await expect(page.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
+    await written(page)
 
-  // The whole log goes to another device: there it is the same bay.
-  await page.goto(`/log?vehicle=${boatAndBox.car.id}`)
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'JSON file' }).press('Enter'),
-  ])
-  const buffer = await readFile(await file.path())
-  const profile = await browser.newContext()
-  const other = await profile.newPage()
-  try {
-    const origin = new URL(page.url()).origin
-    await other.goto(`${origin}/log`)
-    const taken = { name: 'log.json', mimeType: 'application/json', buffer }
-    for (const [i, wanted] of ['0 here already', '0 entries not here yet'].entries()) {
+    // The whole log goes to another device: there it is the same bay.
+    await page.goto(`/log?vehicle=${boatAndBox.car.id}`)
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'JSON file' }).press('Enter'),
+    ])
+    const buffer = await readFile(await file.path())
+    const profile = await browser.newContext()
+    const other = await profile.newPage()
+    try {
+      const origin = new URL(page.url()).origin
       await other.goto(`${origin}/log`)
-      await expect(other.getByRole('heading', { name: 'Due' })).toBeVisible()
-      await other.getByLabel('Log file to take in').setInputFiles(taken)
-      const dialog = other.getByRole('dialog')
-      await expect(dialog).toContainText(wanted)
-      if (i === 0) {
-        await dialog.getByRole('button', { name: /^Take in/ }).click()
-        await expect(dialog).toBeHidden()
-        await written(other)
+      const taken = { name: 'log.json', mimeType: 'application/json', buffer }
+      for (const [i, wanted] of ['0 here already', '0 entries not here yet'].entries()) {
+        await other.goto(`${origin}/log`)
+        await expect(other.getByRole('heading', { name: 'Due' })).toBeVisible()
+        await other.getByLabel('Log file to take in').setInputFiles(taken)
+        const dialog = other.getByRole('dialog')
+        await expect(dialog).toContainText(wanted)
+        if (i === 0) {
+          await dialog.getByRole('button', { name: /^Take in/ }).click()
+          await expect(dialog).toBeHidden()
+          await written(other)
+        }
       }
+      await other.goto(`${origin}/bay?job=${JOB}`)
+      await expect(title(other)).toHaveText('Tell the customer, hand over tools and keys')
+      await expect(other.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
+    } finally {
+      await profile.close()
     }
-    await other.goto(`${origin}/bay?job=${JOB}`)
-    await expect(title(other)).toHaveText('Tell the customer, hand over tools and keys')
-    await expect(other.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
-  } finally {
-    await profile.close()
-  }
 
-  // The speed is raised after the drive: it is to be driven again, and says why.
-  await page.goto(`/bench?job=${JOB}`)
-  await fromMenu(page, 'How it is used')
-  const speed = page.getByLabel('Speed on the road')
-  await speed.fill('125 km/h')
-  await speed.press('Enter')
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
-  await saved(page)
-  await page.goto(`/bay?job=${JOB}`)
-  await expect(title(page)).toHaveText('Drive it')
-  await expect(
-    page.getByText('Again: the speed it is to be driven at changed since it was done.'),
-  ).toBeVisible()
+    // The speed is raised after the drive: it is to be driven again, and says why.
+    await page.goto(`/bench?job=${JOB}`)
+    await fromMenu(page, 'How it is used')
+    const speed = page.getByLabel('Speed on the road')
+    await speed.fill('125 km/h')
+    await speed.press('Enter')
+    await page.getByRole('button', { name: 'Close', exact: true }).click()
+    await saved(page)
+    await page.goto(`/bay?job=${JOB}`)
+    await expect(title(page)).toHaveText('Drive it')
+    await expect(
+      page.getByText('Again: the speed it is to be driven at changed since it was done.'),
+    ).toBeVisible()
 
-  await page.goto(`/handover?job=${JOB}`)
-  for (const heading of [
-    'The bay is not finished',
-    'Not done, and why',
-    'On when it came',
-    'Done before, and to be done again',
-  ])
-    await expect(page.getByText(heading, { exact: true })).toBeVisible()
-  await expect(page.getByText('Tighten: rail clamps, RHR: not seen. Wren on')).toBeVisible()
-  await expect(page.getByText('Open every door: put off. Wren on')).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHR 6 N·m and its sign seen')
-})
+    await page.goto(`/handover?job=${JOB}`)
+    for (const heading of [
+      'The bay is not finished',
+      'Not done, and why',
+      'On when it came',
+      'Done before, and to be done again',
+    ])
+      await expect(page.getByText(heading, { exact: true })).toBeVisible()
+    await expect(page.getByText('Tighten: rail clamps, RHR: not seen. Wren on')).toBeVisible()
+    await expect(page.getByText('Open every door: put off. Wren on')).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHR 6 N·m and its sign seen')
+  },
+)
 
 test('the handover sheet follows the open plan and its log from another tab', async ({ page, context }) => {
   await page.goto('/handover?job=demo-yard-van')

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import {
+  deeper,
   expect,
   fixKey,
   fromMenu,
@@ -83,20 +84,24 @@ test('shows where a thing from the shelf may go before it is let go, and puts it
   await expect(page.locator('[data-finding]').filter({ hasText: /^Stop.*Pole tube/ })).toHaveCount(0)
 })
 
-test('shows why a thing cannot go where it is held, and leaves the plan as it was', async ({ page }) => {
-  await openJob(page, 'Wide box under the hatch')
-  await page.getByLabel('Find gear').fill('open basket')
-  const item = page.getByRole('button', { name: /^Open basket no: 65 mm of bar is left, it takes/ })
-  await expect(item).toBeVisible()
-  const from = (await item.boundingBox())!
-  const sheet = (await page.getByTestId('sheet').boundingBox())!
-  await page.mouse.move(from.x + 40, from.y + 20)
-  await page.mouse.down()
-  await page.mouse.move(sheet.x + sheet.width * 0.35, sheet.y + sheet.height * 0.8, { steps: 8 })
-  await expect(page.locator('[data-ghost="cannot"]')).toBeVisible()
-  await page.mouse.up()
-  await expect(inDrawing(page, /^Open basket/)).toHaveCount(0)
-})
+test(
+  'shows why a thing cannot go where it is held, and leaves the plan as it was',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'Wide box under the hatch')
+    await page.getByLabel('Find gear').fill('open basket')
+    const item = page.getByRole('button', { name: /^Open basket no: 65 mm of bar is left, it takes/ })
+    await expect(item).toBeVisible()
+    const from = (await item.boundingBox())!
+    const sheet = (await page.getByTestId('sheet').boundingBox())!
+    await page.mouse.move(from.x + 40, from.y + 20)
+    await page.mouse.down()
+    await page.mouse.move(sheet.x + sheet.width * 0.35, sheet.y + sheet.height * 0.8, { steps: 8 })
+    await expect(page.locator('[data-ghost="cannot"]')).toBeVisible()
+    await page.mouse.up()
+    await expect(inDrawing(page, /^Open basket/)).toHaveCount(0)
+  },
+)
 
 test('sees the hatch touch, and applies its fix', async ({ page }) => {
   await openJob(page, 'Wide box under the hatch')
@@ -136,7 +141,7 @@ test('a clamp that cannot close is given its adapter, which can be taken off aga
   await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toBeVisible()
 })
 
-test('measures the gates of the ladder, reading by reading', async ({ page }) => {
+test('measures the gates of the ladder, reading by reading', deeper, async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
   await fromMenu(page, 'Measurements')
   const form = page.getByRole('dialog', { name: 'Measurements' })
@@ -167,7 +172,7 @@ test('measures the gates of the ladder, reading by reading', async ({ page }) =>
   await expect(gap.getByLabel('Taken by')).toHaveValue('Bay two')
 })
 
-test('compares two lengths of bar on a copy of the job', async ({ page }) => {
+test('compares two lengths of bar on a copy of the job', deeper, async ({ page }) => {
   await openJob(page, 'Box, bike and boat on one spread')
   await fromMenu(page, 'Copy this job')
   await expect(page.getByRole('heading', { name: /\(copy\)/, level: 1 })).toBeVisible()
@@ -189,52 +194,60 @@ test('compares two lengths of bar on a copy of the job', async ({ page }) => {
   await expect(page.getByRole('listitem').filter({ hasText: 'Spread' })).toContainText('Clear then Stop')
 })
 
-test('describes a hatch and a sunroof of its own vehicle, and meets them on the bench', async ({ page }) => {
-  await page.goto('/bench?job=demo-boat-and-box')
-  await goTo(page, 'Vehicle')
-  await openPart(page, 'What the load may meet')
-  await page.getByLabel('Add something the load may meet').selectOption('hatch')
-  await page.getByRole('button', { name: 'Add it' }).last().click()
-  const form = page.getByRole('group', { name: 'Hatch' })
-  await form.getByLabel('Corners of the closed panel').fill('2780')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await expect(page.getByText(/Give each by two figures with a stroke between/)).toBeVisible()
-  await form.getByLabel('Hinge at').fill('2410')
-  await form.getByLabel('Corners of the closed panel').fill('2780 / 1030; 2980 / 960')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await expect(page.getByText(/Hatch touches Sea boat after/)).toBeVisible()
-})
+test(
+  'describes a hatch and a sunroof of its own vehicle, and meets them on the bench',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/bench?job=demo-boat-and-box')
+    await goTo(page, 'Vehicle')
+    await openPart(page, 'What the load may meet')
+    await page.getByLabel('Add something the load may meet').selectOption('hatch')
+    await page.getByRole('button', { name: 'Add it' }).last().click()
+    const form = page.getByRole('group', { name: 'Hatch' })
+    await form.getByLabel('Corners of the closed panel').fill('2780')
+    await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+    await expect(page.getByText(/Give each by two figures with a stroke between/)).toBeVisible()
+    await form.getByLabel('Hinge at').fill('2410')
+    await form.getByLabel('Corners of the closed panel').fill('2780 / 1030; 2980 / 960')
+    await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+    await expect(page.getByText(/Hatch touches Sea boat after/)).toBeVisible()
+  },
+)
 
-test('asks for a gate of its own gear, with a mount that is still to be found out', async ({ page }) => {
-  await page.goto('/gear?job=demo-boat-and-box')
-  await page.getByRole('textbox', { name: 'Name' }).first().fill('Roof safe')
-  await page.getByLabel('Its own weight').fill('9 kg')
-  await page.getByLabel('Length, along the vehicle').fill('900 mm')
-  await page.getByLabel('Width, across it').fill('100 mm')
-  await openPart(page, 'To be measured before ordering')
-  await page.getByRole('button', { name: 'Add something to measure' }).click()
-  await page.getByLabel('What is measured').fill('Gap under the lid')
-  const gate = page.getByRole('group', { name: 'Gap under the lid' })
-  await gate.getByLabel('At least').fill('40')
-  await gate.getByLabel('At most').fill('30')
-  await page.getByRole('button', { name: 'Save and put it on' }).click()
-  await expect(gate.getByText(/The bounds must rise/)).toBeVisible()
-  await gate.getByLabel('At most').fill('90')
-  await page.getByRole('button', { name: 'Save and put it on' }).click()
-  await openQuestions(page)
-  await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toBeVisible()
-  await expect(
-    page.getByText(/Roof safe, Gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
-  ).toBeVisible()
-  // A question leads to the very field that answers it.
-  await page.getByRole('link', { name: 'Open the gear' }).first().click()
-  await expect(page.getByLabel('Held by')).toBeFocused()
-  await page.getByLabel('Held by').selectOption('strap')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await openQuestions(page)
-  await expect(page.getByText(/Roof safe, Gap under the lid/)).toBeVisible()
-  await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toHaveCount(0)
-})
+test(
+  'asks for a gate of its own gear, with a mount that is still to be found out',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/gear?job=demo-boat-and-box')
+    await page.getByRole('textbox', { name: 'Name' }).first().fill('Roof safe')
+    await page.getByLabel('Its own weight').fill('9 kg')
+    await page.getByLabel('Length, along the vehicle').fill('900 mm')
+    await page.getByLabel('Width, across it').fill('100 mm')
+    await openPart(page, 'To be measured before ordering')
+    await page.getByRole('button', { name: 'Add something to measure' }).click()
+    await page.getByLabel('What is measured').fill('Gap under the lid')
+    const gate = page.getByRole('group', { name: 'Gap under the lid' })
+    await gate.getByLabel('At least').fill('40')
+    await gate.getByLabel('At most').fill('30')
+    await page.getByRole('button', { name: 'Save and put it on' }).click()
+    await expect(gate.getByText(/The bounds must rise/)).toBeVisible()
+    await gate.getByLabel('At most').fill('90')
+    await page.getByRole('button', { name: 'Save and put it on' }).click()
+    await openQuestions(page)
+    await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toBeVisible()
+    await expect(
+      page.getByText(/Roof safe, Gap under the lid: not measured yet. It asks for 40 mm to 90 mm/),
+    ).toBeVisible()
+    // A question leads to the very field that answers it.
+    await page.getByRole('link', { name: 'Open the gear' }).first().click()
+    await expect(page.getByLabel('Held by')).toBeFocused()
+    await page.getByLabel('Held by').selectOption('strap')
+    await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+    await openQuestions(page)
+    await expect(page.getByText(/Roof safe, Gap under the lid/)).toBeVisible()
+    await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toHaveCount(0)
+  },
+)
 
 test('shows every rule with its question, formula, source and what it says of a job', async ({ page }) => {
   await page.goto('/why')

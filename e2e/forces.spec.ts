@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, goTo, inDrawing, openJob, stateButton, test } from './fixtures'
+import { deeper, expect, goTo, inDrawing, openJob, stateButton, test } from './fixtures'
 
 const finding = (page: Page, text: RegExp) => page.locator('[data-finding]').filter({ hasText: text })
 
@@ -25,7 +25,7 @@ test('drags a boat outward until a foot lifts, and says so', async ({ page }) =>
   ).toBeVisible()
 })
 
-test('shows what each spot still takes, and says it', async ({ page }) => {
+test('shows what each spot still takes, and says it', deeper, async ({ page }) => {
   await openJob(page, 'Survey kit up the ridge road')
   await page.getByRole('button', { name: 'Next kilo' }).click()
   const field = page.getByRole('img', {
@@ -38,7 +38,7 @@ test('shows what each spot still takes, and says it', async ({ page }) => {
   await expect(page.getByRole('img', { name: /next kilogram/ })).toHaveCount(0)
 })
 
-test('places sleepers, and the feet follow', async ({ page }) => {
+test('places sleepers, and the feet follow', deeper, async ({ page }) => {
   await openJob(page, 'Ridge camp, tent for two')
   await inDrawing(page, /^Shell tent for two/).focus()
   await stateButton(page, 'Parked').click()
@@ -65,7 +65,7 @@ test('reads the tie-down list, plans straps, and the list has them', async ({ pa
   await expect(straps.getByRole('row', { name: /^Gear bag/ })).toContainText('1, no figure read')
 })
 
-test('shows a case of motion in its chart and its table', async ({ page }) => {
+test('shows a case of motion in its chart and its table', deeper, async ({ page }) => {
   await page.goto('/forces?job=demo-frame')
   await page.getByLabel('Case').selectOption('Braking, road')
   await page.getByText('Frame rack: feet in figures').click()
@@ -88,7 +88,7 @@ test('weighs the worst guess, and the chance narrows', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Awning and hatch ladder', level: 1 })).toBeVisible()
 })
 
-test('stops the drawing when asked, and draws again', async ({ page }) => {
+test('stops the drawing when asked, and draws again', deeper, async ({ page }) => {
   // A slow worker: every pause takes a while, so that a hand finds the button.
   await page.addInitScript(() => {
     const Real = Worker

@@ -1,4 +1,4 @@
-import { expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+import { deeper, expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
 
 test('does a job with the mouse alone, and finds it after closing the page', async ({ page, context }) => {
   await openJob(page, 'Yard van, full summer load')
@@ -60,35 +60,41 @@ test('a bar is dragged along the vehicle, and the spread follows', async ({ page
   await expect(page.getByText('typed 27 3/4"')).toBeVisible()
 })
 
-test('dragging across snaps to the centreline and leaves the place along the vehicle as it was', async ({
-  page,
-}) => {
-  await openJob(page, 'Frame rack for the survey')
-  const wheel = inDrawing(page, /^Spare wheel/)
-  await wheel.focus()
-  await page.getByLabel('y, right +').fill('200')
-  await page.getByLabel('y, right +').press('Enter')
-  const plan = (await wheel.boundingBox())!
-  await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2 + 10, { steps: 3 })
-  const scale = plan.width / 780
-  await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2 + 200 * scale + 4, { steps: 5 })
-  await page.mouse.up()
-  await expect(page.getByLabel('y, right +')).toHaveValue('0 mm')
-  await expect(page.getByLabel('x, middle')).toHaveValue(/2\s?290 mm/)
-})
+test(
+  'dragging across snaps to the centreline and leaves the place along the vehicle as it was',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'Frame rack for the survey')
+    const wheel = inDrawing(page, /^Spare wheel/)
+    await wheel.focus()
+    await page.getByLabel('y, right +').fill('200')
+    await page.getByLabel('y, right +').press('Enter')
+    const plan = (await wheel.boundingBox())!
+    await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2 + 10, { steps: 3 })
+    const scale = plan.width / 780
+    await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2 + 200 * scale + 4, { steps: 5 })
+    await page.mouse.up()
+    await expect(page.getByLabel('y, right +')).toHaveValue('0 mm')
+    await expect(page.getByLabel('x, middle')).toHaveValue(/2\s?290 mm/)
+  },
+)
 
-test('zooms with wheel and buttons, all views together, and back to the whole vehicle', async ({ page }) => {
-  await openJob(page, 'A boat and the long box')
-  const box = inDrawing(page, /^Long box/)
-  const before = (await box.boundingBox())!
-  await page.getByRole('button', { name: 'Rack', exact: true }).click()
-  const zoomed = (await box.boundingBox())!
-  expect(zoomed.width).toBeGreaterThan(before.width * 1.02)
-  await page.mouse.move(zoomed.x + zoomed.width / 2, zoomed.y + zoomed.height / 2)
-  await page.mouse.wheel(0, -400)
-  await expect.poll(async () => (await box.boundingBox())!.width).toBeGreaterThan(zoomed.width * 1.5)
-  await page.keyboard.press('0')
-  await expect.poll(async () => Math.round((await box.boundingBox())!.width)).toBe(Math.round(before.width))
-})
+test(
+  'zooms with wheel and buttons, all views together, and back to the whole vehicle',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    const box = inDrawing(page, /^Long box/)
+    const before = (await box.boundingBox())!
+    await page.getByRole('button', { name: 'Rack', exact: true }).click()
+    const zoomed = (await box.boundingBox())!
+    expect(zoomed.width).toBeGreaterThan(before.width * 1.02)
+    await page.mouse.move(zoomed.x + zoomed.width / 2, zoomed.y + zoomed.height / 2)
+    await page.mouse.wheel(0, -400)
+    await expect.poll(async () => (await box.boundingBox())!.width).toBeGreaterThan(zoomed.width * 1.5)
+    await page.keyboard.press('0')
+    await expect.poll(async () => Math.round((await box.boundingBox())!.width)).toBe(Math.round(before.width))
+  },
+)

@@ -1,4 +1,4 @@
-import { expect, goTo, inDrawing, openPart, shelved, stateButton, test } from './fixtures'
+import { deeper, expect, goTo, inDrawing, openPart, shelved, stateButton, test } from './fixtures'
 
 test('enters a vehicle, a rack and a box by hand, and gets the right governing link', async ({ page }) => {
   await page.goto('/')
@@ -80,7 +80,7 @@ test('loses nothing typed into a form when the page is reloaded in the middle', 
   await expect(page.getByLabel('Its own weight')).toHaveValue('17 lb')
 })
 
-test('changes the vehicle of a job from the bench, and the drawing follows', async ({ page }) => {
+test('changes the vehicle of a job from the bench, and the drawing follows', deeper, async ({ page }) => {
   await page.goto('/bench?job=demo-first-bike')
   await goTo(page, 'Vehicle')
   await openPart(page, 'Sizes')

@@ -1,4 +1,15 @@
-import { expect, fromMenu, goTo, inDrawing, openJob, saved, shelved, stateButton, test } from './fixtures'
+import {
+  deeper,
+  expect,
+  fromMenu,
+  goTo,
+  inDrawing,
+  openJob,
+  saved,
+  shelved,
+  stateButton,
+  test,
+} from './fixtures'
 
 test('units and theme are chosen once, for every job, and kept', async ({ page }) => {
   await page.goto('/house')
@@ -18,7 +29,7 @@ test('units and theme are chosen once, for every job, and kept', async ({ page }
   await expect(page.getByLabel('x, middle')).toHaveValue('38 in')
 })
 
-test('a job gets its name, number and date, and the board shows them', async ({ page }) => {
+test('a job gets its name, number and date, and the board shows them', deeper, async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
   await fromMenu(page, 'Job details')
   const dialog = page.getByRole('dialog', { name: 'Job details' })
@@ -97,7 +108,7 @@ test('a stored job that no longer reads is said so, and left as it is', async ({
   await expect(cars.getByText('No car has these words.')).toBeVisible()
 })
 
-test('a bare vehicle says what it still lacks, and takes a rack from the bench', async ({ page }) => {
+test('a bare vehicle says what it still lacks, and takes a rack from the bench', deeper, async ({ page }) => {
   await page.goto('/new')
   await page.getByRole('button', { name: /^Estate, raised rails/ }).click()
   await page.getByRole('button', { name: 'Start on the bench' }).click()

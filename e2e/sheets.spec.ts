@@ -27,50 +27,52 @@ async function begin(page: Page, job: string): Promise<string> {
   return new URL(page.url()).searchParams.get('job') ?? ''
 }
 
-test('a rack wholly by hand: its joints, marks, keys, box and step are seen again in the bay and on the sheet', async ({
-  page,
-}) => {
-  await page.goto('/rack?vehicle=estate')
-  await page.getByRole('textbox', { name: 'Name' }).first().fill('Hand rack')
-  await page.getByLabel('What I type here is from').selectOption('sheet')
-  const feet = group(page, 'Feet')
-  await open(feet, 'Joints and torque')
-  await feet.getByRole('button', { name: 'Add a joint' }).click()
-  await feet.getByLabel('Thread', { exact: true }).nth(0).fill('M8')
-  await feet.getByLabel('Torque from').nth(0).fill('10 Nm')
-  await feet.getByLabel('On page').nth(0).fill('4')
-  await feet.getByRole('button', { name: 'Add a joint' }).click()
-  await feet.getByLabel('Thread', { exact: true }).nth(1).fill('M6')
-  await feet.getByLabel('Torque from').nth(1).fill('6 Nm')
-  await open(feet, 'Box, keys and marks')
-  await feet.getByLabel('Lock cores').fill('4')
-  await feet.getByLabel('Key codes').fill('K417')
-  await feet.getByLabel('Left and right').selectOption('marked')
-  await feet.getByRole('button', { name: 'Add something it lacks' }).click()
-  await feet.getByLabel('What', { exact: true }).fill('Long hex key')
-  await open(feet, 'Steps of its own')
-  await feet.getByRole('button', { name: 'Add a step' }).click()
-  await feet.getByLabel('What is done').fill('Press the pads home')
-  await page.getByRole('button', { name: 'Save this rack' }).click()
-  const job = await begin(page, 'By hand')
+test(
+  'a rack wholly by hand: its joints, marks, keys, box and step are seen again in the bay and on the sheet',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/rack?vehicle=estate')
+    await page.getByRole('textbox', { name: 'Name' }).first().fill('Hand rack')
+    await page.getByLabel('What I type here is from').selectOption('sheet')
+    const feet = group(page, 'Feet')
+    await open(feet, 'Joints and torque')
+    await feet.getByRole('button', { name: 'Add a joint' }).click()
+    await feet.getByLabel('Thread', { exact: true }).nth(0).fill('M8')
+    await feet.getByLabel('Torque from').nth(0).fill('10 Nm')
+    await feet.getByLabel('On page').nth(0).fill('4')
+    await feet.getByRole('button', { name: 'Add a joint' }).click()
+    await feet.getByLabel('Thread', { exact: true }).nth(1).fill('M6')
+    await feet.getByLabel('Torque from').nth(1).fill('6 Nm')
+    await open(feet, 'Box, keys and marks')
+    await feet.getByLabel('Lock cores').fill('4')
+    await feet.getByLabel('Key codes').fill('K417')
+    await feet.getByLabel('Left and right').selectOption('marked')
+    await feet.getByRole('button', { name: 'Add something it lacks' }).click()
+    await feet.getByLabel('What', { exact: true }).fill('Long hex key')
+    await open(feet, 'Steps of its own')
+    await feet.getByRole('button', { name: 'Add a step' }).click()
+    await feet.getByLabel('What is done').fill('Press the pads home')
+    await page.getByRole('button', { name: 'Save this rack' }).click()
+    const job = await begin(page, 'By hand')
 
-  await page.goto(`/bay?job=${job}`)
-  await expect(page.getByText('Press the pads home').first()).toBeVisible()
-  await page.getByRole('button', { name: 'Parts', exact: true }).click()
-  await expect(page.getByText(/Long hex key/).first()).toBeVisible()
-  await page.goto(`/handover?job=${job}`)
-  for (const seen of [/K417/, /10 N·m/, /6 N·m/]) await expect(page.getByText(seen).first()).toBeVisible()
+    await page.goto(`/bay?job=${job}`)
+    await expect(page.getByText('Press the pads home').first()).toBeVisible()
+    await page.getByRole('button', { name: 'Parts', exact: true }).click()
+    await expect(page.getByText(/Long hex key/).first()).toBeVisible()
+    await page.goto(`/handover?job=${job}`)
+    for (const seen of [/K417/, /10 N·m/, /6 N·m/]) await expect(page.getByText(seen).first()).toBeVisible()
 
-  // Opened again, all of it stands there.
-  await page.goto(`/bench?job=${job}`)
-  await goTo(page, 'Rack')
-  await page.getByRole('link', { name: 'Change' }).click()
-  const again = group(page, 'Feet')
-  await open(again, 'Joints and torque')
-  await expect(again.getByLabel('Torque from').nth(0)).toHaveValue('10 Nm')
-  await open(again, 'Box, keys and marks')
-  await expect(again.getByLabel('Key codes')).toHaveValue('K417')
-})
+    // Opened again, all of it stands there.
+    await page.goto(`/bench?job=${job}`)
+    await goTo(page, 'Rack')
+    await page.getByRole('link', { name: 'Change' }).click()
+    const again = group(page, 'Feet')
+    await open(again, 'Joints and torque')
+    await expect(again.getByLabel('Torque from').nth(0)).toHaveValue('10 Nm')
+    await open(again, 'Box, keys and marks')
+    await expect(again.getByLabel('Key codes')).toHaveValue('K417')
+  },
+)
 
 test('a rack wholly from stock parts has their figures with it', async ({ page }) => {
   await page.goto('/rack?vehicle=estate')
@@ -88,7 +90,7 @@ test('a rack wholly from stock parts has their figures with it', async ({ page }
   await expect(path.getByRole('button', { name: /^Wing bars, heavy, Road: 0 kg of/ })).toBeVisible()
 })
 
-test('a boat lies in a cradle, both entered by hand (E1)', async ({ page }) => {
+test('a boat lies in a cradle, both entered by hand (E1)', deeper, async ({ page }) => {
   await page.goto('/gear?job=demo-first-bike')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Own cradle')
   await page.getByLabel('Kind', { exact: true }).selectOption('carrier')
@@ -108,30 +110,32 @@ test('a boat lies in a cradle, both entered by hand (E1)', async ({ page }) => {
   await expect(page.getByText(/Own boat.*Own cradle|in Own cradle/).first()).toBeVisible()
 })
 
-test('two weights of one thing disagree: it is asked which holds where a verdict would turn, and the other is kept', async ({
-  page,
-}) => {
-  await page.goto('/gear?job=demo-boat-and-box&from=long-box')
-  await openPart(page, 'Weight, wet, wind and speed')
-  await page.getByRole('button', { name: 'Add a weight' }).click()
-  const other = page.getByRole('group', { name: /weight 1/ })
-  await other.getByLabel('It weighs').fill('25 lb')
-  await other.getByLabel('Known by').selectOption('weighed')
-  await other.getByLabel('Says who').fill('yard scale')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-  await inDrawing(page, /^Long box/).click()
-  await expect(page.getByLabel('Its own weight')).toHaveValue('18 kg')
-  await openQuestions(page)
-  await expect(page.getByText(/11.3 kg \(weighed, yard scale\) disagree/).first()).toBeVisible()
-  await page.getByLabel('Which weight of Long box holds').first().selectOption({ index: 2 })
-  await expect(page.getByText(/yard scale\) disagree/)).toHaveCount(0)
-  await expect(page.getByLabel('Its own weight')).toHaveValue('11.3 kg')
-  await expect(page.getByText('typed 25 lb')).toBeVisible()
-  await page.getByRole('link', { name: 'Its sheet' }).click()
-  await openPart(page, 'Weight, wet, wind and speed')
-  await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')
-  await expect(page.getByLabel('Why it does not count')).toHaveValue(/looked at again: weighed holds/)
-})
+test(
+  'two weights of one thing disagree: it is asked which holds where a verdict would turn, and the other is kept',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/gear?job=demo-boat-and-box&from=long-box')
+    await openPart(page, 'Weight, wet, wind and speed')
+    await page.getByRole('button', { name: 'Add a weight' }).click()
+    const other = page.getByRole('group', { name: /weight 1/ })
+    await other.getByLabel('It weighs').fill('25 lb')
+    await other.getByLabel('Known by').selectOption('weighed')
+    await other.getByLabel('Says who').fill('yard scale')
+    await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+    await inDrawing(page, /^Long box/).click()
+    await expect(page.getByLabel('Its own weight')).toHaveValue('18 kg')
+    await openQuestions(page)
+    await expect(page.getByText(/11.3 kg \(weighed, yard scale\) disagree/).first()).toBeVisible()
+    await page.getByLabel('Which weight of Long box holds').first().selectOption({ index: 2 })
+    await expect(page.getByText(/yard scale\) disagree/)).toHaveCount(0)
+    await expect(page.getByLabel('Its own weight')).toHaveValue('11.3 kg')
+    await expect(page.getByText('typed 25 lb')).toBeVisible()
+    await page.getByRole('link', { name: 'Its sheet' }).click()
+    await openPart(page, 'Weight, wet, wind and speed')
+    await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')
+    await expect(page.getByLabel('Why it does not count')).toHaveValue(/looked at again: weighed holds/)
+  },
+)
 
 test('two figures for one roof disagree: both are named, the lesser counts, and looking again settles it', async ({
   page,

@@ -51,7 +51,7 @@ test('takes in a CSV with five bad lines: each is named, and nothing is taken be
   await expect(page.getByRole('row', { name: /^Long box/ })).toContainText('1950')
 })
 
-test('exports a list, edits the file, and takes it in again', async ({ page }) => {
+test('exports a list, edits the file, and takes it in again', deeper, async ({ page }) => {
   await page.goto('/stock')
   await expect(page.getByRole('row', { name: /^Sea boat/ })).toBeVisible()
   const text = await downloaded(page, 'Download CSV')

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { expect, fromMenu, inDrawing, saved, test } from './fixtures'
+import { deeper, expect, fromMenu, inDrawing, saved, test } from './fixtures'
 
 const JOB = '/bench?job=demo-boat-and-box'
 
@@ -113,7 +113,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   expect(await xOf(page, /^Long box/)).toBe('870 mm')
 })
 
-test('a parcel that cannot be read says what is wrong, and changes nothing', async ({ page }) => {
+test('a parcel that cannot be read says what is wrong, and changes nothing', deeper, async ({ page }) => {
   await page.goto(JOB)
   await saved(page)
   const file = await packed(page)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, goTo, openJob, openQuestions, saved, stateButton, test, written } from './fixtures'
+import { deeper, expect, goTo, openJob, openQuestions, saved, stateButton, test, written } from './fixtures'
 
 const STATES = ['Road', 'Trail', 'Parked'] as const
 
@@ -85,46 +85,52 @@ test('a question set aside keeps its word, says who and why, and opens the sheet
   await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
 })
 
-test('two jobs on one car from stock have a log each, and the next job for one of them finds it', async ({
-  page,
-}) => {
-  const start = async (name: string, plate: string) => {
-    await page.goto('/new?vehicle=estate&rack=wing')
-    await page.getByLabel('Plate').fill(plate)
-    await page.getByLabel('What the job is called').fill(name)
-    await page.getByRole('button', { name: 'Start on the bench' }).click()
-    await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
-  }
-  await start('First estate', 'GQ 417')
-  await goTo(page, 'Log')
-  await page.getByLabel('Kind').selectOption('Lost')
-  await page.getByLabel('What', { exact: true }).fill('Key of the first')
-  await page.getByRole('button', { name: 'Add to the log' }).click()
-  await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
-  await written(page)
-  await start('Second estate', 'GQ 418')
-  await goTo(page, 'Log')
-  await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Key of the first')
-  await page.goto('/new')
-  await page.getByLabel('Plate').fill('gq-417')
-  const before = page.getByRole('list', { name: 'Here before' })
-  await expect(before).toContainText('First estate')
-  await before.getByRole('button', { name: 'The same car again' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('again')
-  await goTo(page, 'Log')
-  await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
-})
+test(
+  'two jobs on one car from stock have a log each, and the next job for one of them finds it',
+  deeper,
+  async ({ page }) => {
+    const start = async (name: string, plate: string) => {
+      await page.goto('/new?vehicle=estate&rack=wing')
+      await page.getByLabel('Plate').fill(plate)
+      await page.getByLabel('What the job is called').fill(name)
+      await page.getByRole('button', { name: 'Start on the bench' }).click()
+      await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
+    }
+    await start('First estate', 'GQ 417')
+    await goTo(page, 'Log')
+    await page.getByLabel('Kind').selectOption('Lost')
+    await page.getByLabel('What', { exact: true }).fill('Key of the first')
+    await page.getByRole('button', { name: 'Add to the log' }).click()
+    await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
+    await written(page)
+    await start('Second estate', 'GQ 418')
+    await goTo(page, 'Log')
+    await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Key of the first')
+    await page.goto('/new')
+    await page.getByLabel('Plate').fill('gq-417')
+    const before = page.getByRole('list', { name: 'Here before' })
+    await expect(before).toContainText('First estate')
+    await before.getByRole('button', { name: 'The same car again' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('again')
+    await goTo(page, 'Log')
+    await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Key of the first')
+  },
+)
 
-test('a rack on a canopy is held by its tracks and, with the canopy, by the bed', async ({ page }) => {
-  await openJob(page, 'Ladder and timber on the canopy')
-  await expect(stateButton(page, 'Road')).toContainText('Clear')
-  await expect(stateButton(page, 'Trail')).toContainText('Stop, 6.4 kg over')
-  await stateButton(page, 'Trail').click()
-  const path = page.getByRole('region', { name: 'Load path' })
-  await expect(path.getByText('Canopy tracks').first()).toBeVisible()
-  // 66.4 kg on the tracks and 86 kg of canopy.
-  await expect(path.getByText('152.4').first()).toBeVisible()
-  await expect(path.getByText('Roof', { exact: true })).toHaveCount(0)
-  await page.goto('/vehicle?job=demo-canopy')
-  await expect(page.getByLabel('The canopy’s own mass')).toHaveValue('86 kg')
-})
+test(
+  'a rack on a canopy is held by its tracks and, with the canopy, by the bed',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'Ladder and timber on the canopy')
+    await expect(stateButton(page, 'Road')).toContainText('Clear')
+    await expect(stateButton(page, 'Trail')).toContainText('Stop, 6.4 kg over')
+    await stateButton(page, 'Trail').click()
+    const path = page.getByRole('region', { name: 'Load path' })
+    await expect(path.getByText('Canopy tracks').first()).toBeVisible()
+    // 66.4 kg on the tracks and 86 kg of canopy.
+    await expect(path.getByText('152.4').first()).toBeVisible()
+    await expect(path.getByText('Roof', { exact: true })).toHaveCount(0)
+    await page.goto('/vehicle?job=demo-canopy')
+    await expect(page.getByLabel('The canopy’s own mass')).toHaveValue('86 kg')
+  },
+)

@@ -15,12 +15,16 @@ interface SettingsStore {
   readonly own: StockLists
   /** The invented outfitter, where this browser shows the demo. */
   readonly demo: Demo | undefined
+  /** Whether this copy is served to show the demo: there it stays. */
+  readonly served: boolean
   /** Said once when this browser keeps nothing; the work goes on in memory. */
   readonly trouble: string | undefined
   start(demo: boolean): Promise<void>
   change(patch: Partial<Settings>): void
   /** Puts the demo's jobs and log into this browser, but for what is there already. */
   putDemo(): Promise<void>
+  /** Takes them away again as one set; what is the shop's own stays. */
+  takeDemoAway(): Promise<void>
   reloadOwn(): Promise<void>
 }
 
@@ -56,9 +60,11 @@ export const useSettings = create<SettingsStore>((set, get) => {
     settings: USUAL_SETTINGS,
     own: EMPTY_STOCK,
     demo: undefined,
+    served: false,
     trouble: undefined,
     start(demo) {
       started ??= (async () => {
+        set({ served: demo })
         // What another tab chooses, or puts in stock, holds here as well: heard before anything is read, so that nothing is missed.
         whenKept(({ shelf }) => {
           if (shelf === 'settings') void follow()
@@ -100,6 +106,17 @@ export const useSettings = create<SettingsStore>((set, get) => {
       set({ settings, demo })
       const failed = [...kept, await changeSettings({ seeded: true })].find((each) => !each.ok)
       if (failed) set({ trouble: failed.reason })
+    },
+    async takeDemoAway() {
+      const [demo, { dropDemo }] = await Promise.all([fetchDemo(), import('@/storage/drop-demo')])
+      const dropped = await dropDemo(demo.plans)
+      if (!dropped.ok) {
+        set({ trouble: dropped.reason })
+        return
+      }
+      set({ settings: { ...get().settings, seeded: false }, demo: undefined })
+      const kept = await changeSettings({ seeded: false })
+      if (!kept.ok) set({ trouble: kept.reason })
     },
     async reloadOwn() {
       set({ own: await loadOwnStock() })

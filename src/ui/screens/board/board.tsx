@@ -78,7 +78,9 @@ export function JobsBoard() {
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
   const putDemo = useSettings((store) => store.putDemo)
+  const takeDemoAway = useSettings((store) => store.takeDemoAway)
   const demo = useSettings((store) => store.demo !== undefined)
+  const served = useSettings((store) => store.served)
   const { open, opened } = useOpenFile()
   const [loaded, setLoaded] = useState(0)
   const board = useBoard(ready, `${opened} ${loaded}`)
@@ -124,6 +126,14 @@ export function JobsBoard() {
         {board.at === 'failed' && (
           <p role="alert" className="text-xl">
             {board.reason} Jobs cannot be listed; a file can still be opened and worked on.
+          </p>
+        )}
+        {demo && !served && (
+          <p className="text-ink2 mb-2 flex flex-wrap items-center">
+            The demo’s jobs are on this board, and its stock is on every shelf.
+            <Button look="word" onClick={() => void takeDemoAway().then(again)}>
+              Take the demo away
+            </Button>
           </p>
         )}
         {cards.length > 0 && <BackupState reminds={!demo} onBackup={() => setDialog('backup')} />}

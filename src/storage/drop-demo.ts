@@ -1,0 +1,45 @@
+import type { Plan } from '@/core'
+import * as z from '@/core/units/schema'
+import { tellAllKept } from './kept-elsewhere'
+import { nextRevisions, unkept } from './plans'
+import { rememberIn, type ShelfPlace } from './removed'
+import { whyNotKept, type Kept } from './shelves'
+import { allOn, inOneGo } from './transaction'
+
+const ofCar = z.object({ vehicleId: z.string(), jobId: z.optional(z.string()) })
+
+/**
+ * Takes the demo's jobs, their past and what the log has of their cars off the shelves, all in one go; it can be taken
+ * back. What belongs to any other job or car stays.
+ */
+export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
+  const jobs = new Set(demo.map(({ id }) => id))
+  const cars = new Set(demo.map(({ car }) => car.id))
+  try {
+    const entries = [...(await allOn('log'))].flatMap(([key, raw]): ShelfPlace[] => {
+      const read = ofCar.safeParse(raw)
+      if (!read.success) return []
+      const { vehicleId, jobId } = read.data
+      // A shop's own job may have gone on with a car of the demo: its entries are the shop's.
+      const own = jobId === undefined ? cars.has(vehicleId) : jobs.has(jobId)
+      return own ? [['log', key]] : []
+    })
+    const places: ShelfPlace[] = [
+      ...[...jobs].flatMap((id): ShelfPlace[] => [
+        ['plans', id],
+        ['history', id],
+      ]),
+      ...entries,
+    ]
+    await inOneGo(['plans', 'revisions', 'removed', 'history', 'log'], async (going) => {
+      await rememberIn(going, 'The demo', new Date().toISOString(), places)
+      await nextRevisions(going, [...jobs])
+      for (const [shelf, key] of places) going.remove(shelf, key)
+    })
+    for (const id of jobs) unkept.delete(id)
+    tellAllKept([...jobs])
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+}
