@@ -102,7 +102,12 @@ function JobTools({ plan }: { plan: Plan }) {
         <FileDown size={18} aria-hidden />
       </Button>
       <JobMenu plan={plan} />
-      <Button look="quiet" className={WIDE} aria-label="Everything by name" onClick={() => show('palette')}>
+      <Button
+        look="quiet"
+        className="max-wide:hidden"
+        aria-label="Everything by name"
+        onClick={() => show('palette')}
+      >
         <Kbd aria-hidden>Ctrl K</Kbd>
       </Button>
     </div>

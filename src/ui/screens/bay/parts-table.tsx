@@ -97,7 +97,7 @@ export function PartsTable({
         )}
       </p>
       <div className="overflow-x-auto" role="region" aria-label="Parts" tabIndex={0}>
-        <Table className="[&_:is(th,td)]:align-middle!">
+        <Table cards className="[&_:is(th,td)]:align-middle!">
           <thead>
             <tr>
               <th scope="col">Part</th>
@@ -133,7 +133,7 @@ export function PartsTable({
                   </span>
                 </td>
                 <td className={line.have === 'toBuy' ? 'font-semibold' : 'text-ink2'}>{HAVE[line.have]}</td>
-                <td>{line.price === undefined ? '' : line.price.toFixed(2)}</td>
+                <td {...(line.price !== undefined && { 'data-label': 'Price' })}>{line.price?.toFixed(2)}</td>
                 <td>
                   <Count plan={plan} line={line} counted={progress.counted.get(line.id)} />
                 </td>

@@ -159,7 +159,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         <StripOf plan={plan} picked={stripPicked} />
       </main>
       <aside
-        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'path' ? 'max-wide:block!' : ''}`}
+        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:overflow-visible max-wide:border-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content max-[44rem]:hidden max-[44rem]:fixed max-[44rem]:inset-x-0 max-[44rem]:bottom-16 max-[44rem]:h-[72dvh] max-[44rem]:overflow-y-auto max-[44rem]:border-t-[2.5px] max-[44rem]:z-20 ${drawer === 'path' ? 'max-[44rem]:block!' : ''}`}
         aria-label="Load path and findings"
         id="path"
       >
@@ -179,7 +179,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         </Button>
         <Button
           look="solid"
-          className="flex-1"
+          className="flex-1 min-[44rem]:hidden"
           aria-expanded={drawer === 'path'}
           aria-controls="path"
           onClick={() => setDrawer(drawer === 'path' ? 'none' : 'path')}

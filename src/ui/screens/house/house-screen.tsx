@@ -36,7 +36,7 @@ export function HouseScreen() {
       <main className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-2" aria-busy={!ready}>
         <div className="min-w-0">
           <Part id="house-show" title="Units and theme">
-            <SettingsFields />
+            {ready && <SettingsFields />}
           </Part>
           <Part id="house-keep" title="Backup">
             <p className="mb-2">

@@ -47,12 +47,18 @@ function Offer({ offer }: { offer: RackOffer }) {
   return (
     <tr>
       <th scope="row">{offer.name}</th>
-      <td>{offer.barMm === undefined ? 'no bars' : <Quantity dimension="length" value={offer.barMm} />}</td>
-      <td>{offer.ownKg === undefined ? '' : <Quantity dimension="mass" value={offer.ownKg} />}</td>
+      <td data-label="Longest bar">
+        {offer.barMm === undefined ? 'no bars' : <Quantity dimension="length" value={offer.barMm} />}
+      </td>
+      <td data-label="Itself">
+        {offer.ownKg === undefined ? '' : <Quantity dimension="mass" value={offer.ownKg} />}
+      </td>
       {STATES.map((state) => {
         const left = offer.leftKg[state]
         return (
-          <td key={state}>{left === undefined ? 'no figure' : <Quantity dimension="mass" value={left} />}</td>
+          <td key={state} data-label={`Left, ${STATE_WORD[state].toLowerCase()}`}>
+            {left === undefined ? 'no figure' : <Quantity dimension="mass" value={left} />}
+          </td>
         )
       })}
       <td className="min-w-60">
@@ -76,7 +82,7 @@ function Offer({ offer }: { offer: RackOffer }) {
 function Offers({ offers, caption }: { offers: readonly RackOffer[]; caption: string }) {
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={caption}>
-      <Table>
+      <Table cards>
         <thead>
           <tr>
             <th scope="col">Rack</th>
