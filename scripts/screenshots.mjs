@@ -103,14 +103,6 @@ const VIEWS = [
         .first()
         .focus(),
   },
-  {
-    name: 'measuring',
-    path: to('bench', { job: 'demo-ladder' }),
-    act: async (page) => {
-      await page.getByRole('button', { name: 'This job', exact: true }).click()
-      await page.getByRole('button', { name: 'Measurements', exact: true }).click()
-    },
-  },
   { name: 'stock', path: to('stock') },
   { name: 'compare', path: to('compare', { a: 'demo-boat-and-box', b: 'demo-three' }), seed: to('jobs') },
   { name: 'rules', path: to('why') },
