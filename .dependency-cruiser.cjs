@@ -28,7 +28,13 @@ const CORE = {
 }
 
 /** The rooms of the interface that screens share, each with those under it. */
-const UI = { state: '', kit: 'state', drawing: 'kit|state', forms: 'drawing|kit|state', job: 'forms|drawing|kit|state' }
+const UI = {
+  state: '',
+  kit: 'state',
+  drawing: 'kit|state',
+  forms: 'drawing|kit|state',
+  job: 'forms|drawing|kit|state',
+}
 
 const BELOW_UI = 'src/(workers|storage|devices|demo|core)'
 const into = (room, under) => `(${[room, ...under.split('|')].filter(Boolean).join('|')})/`

@@ -64,6 +64,8 @@ test('does a job with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('f')
   await page.keyboard.press('Enter')
   await expect(stateButton(page, 'Trail')).toContainText('0.3 kg left')
+  // The focus goes where the work goes.
+  await expect(page.locator('#path :focus')).toHaveCount(1)
   await page.keyboard.press('Control+z')
   await expect(stateButton(page, 'Trail')).toContainText('Stop')
   await page.keyboard.press('/')
@@ -74,6 +76,7 @@ test('does a job with the keyboard alone', async ({ page }) => {
   await expect(inDrawing(page, /^Spade/)).toHaveAttribute('aria-pressed', 'true')
   await page.keyboard.press('Delete')
   await expect(inDrawing(page, /^Spade/)).toHaveCount(0)
+  await expect(page.locator('[data-testid=sheet] :focus')).toHaveCount(1)
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
   await page.keyboard.press('Escape')

@@ -158,7 +158,8 @@ export const JobBar = memo(function JobBar({
   // Under a moving hand neither the way nor a verdict is said anew: both follow when it lets go.
   const resting = usePlan((store) => store.dragFrom) ?? later
   const dialog = useDialog((store) => store.dialog)
-  useJobKeys(plan, at === 'load' && screen === undefined)
+  const onBench = at === 'load' && screen === undefined
+  useJobKeys(plan, onBench)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
     return () => clearTimeout(timer)
@@ -168,7 +169,7 @@ export const JobBar = memo(function JobBar({
     <header className="no-print bg-base-100 col-span-full">
       <BarTop plan={resting} at={at} screen={screen} stops={way?.stops} />
       <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
-        <NextLine plan={resting} at={at} next={way?.next} />
+        <NextLine plan={resting} at={at} onBench={onBench} next={way?.next} />
         <StateSwitch judged={assessedOf(plan)} />
       </div>
       {children !== undefined && (
@@ -176,7 +177,7 @@ export const JobBar = memo(function JobBar({
       )}
       <VerdictSaid plan={resting} />
       <WayReader plan={resting} onWay={setWay} />
-      {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onBench={at === 'load'} />}
+      {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onBench={onBench} />}
     </header>
   )
 })

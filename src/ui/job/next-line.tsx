@@ -31,8 +31,7 @@ function useFirstFix(plan: Plan, finding: Finding | undefined, onBench: boolean)
   return found?.plan === plan && found.id === wanted?.id ? found.fix : undefined
 }
 
-function NextKey({ plan, at, next }: { plan: Plan; at: Stop; next: NextThing }) {
-  const onBench = at === 'load'
+function NextKey({ plan, at, onBench, next }: { plan: Plan; at: Stop; onBench: boolean; next: NextThing }) {
   const { finding } = next
   const fix = useFirstFix(plan, finding, onBench)
   if (fix)
@@ -59,7 +58,8 @@ function NextKey({ plan, at, next }: { plan: Plan; at: Stop; next: NextThing }) 
         {next.key}
       </Button>
     )
-  if (next.stop === at) return <span className="text-ink2 px-2">{next.key}</span>
+  if (next.stop === at && (at !== 'load' || onBench))
+    return <span className="text-ink2 px-2">{next.key}</span>
   return (
     <ButtonLink look="word" href={stopAddress(next.stop, plan)}>
       {next.key}
@@ -71,10 +71,12 @@ function NextKey({ plan, at, next }: { plan: Plan; at: Stop; next: NextThing }) 
 export const NextLine = memo(function NextLine({
   plan,
   at,
+  onBench,
   next,
 }: {
   plan: Plan
   at: Stop
+  onBench: boolean
   next: NextThing | undefined
 }) {
   return (
@@ -88,7 +90,7 @@ export const NextLine = memo(function NextLine({
             <span className="text-ink2">Next: </span>
             <PhraseLine phrase={next.say} />
           </p>
-          <NextKey plan={plan} at={at} next={next} />
+          <NextKey plan={plan} at={at} onBench={onBench} next={next} />
         </>
       )}
     </div>

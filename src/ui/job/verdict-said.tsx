@@ -1,6 +1,6 @@
 'use client'
-import { type Plan, STATE_WORD, stateGlance, STATES } from '@/core'
-import { useEffect, useRef, useState } from 'react'
+import { type Plan, type State, STATE_WORD, stateGlance, STATES } from '@/core'
+import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { verdictWords } from '@/ui/kit/verdict-words'
 import { assessedOf } from '@/ui/state/assessed'
 import { useUnits } from '@/ui/state/settings-store'
@@ -13,20 +13,21 @@ export function VerdictSaid({ plan }: { plan: Plan }) {
   const before = useRef<{ readonly id: string; readonly verdicts: readonly string[] }>(undefined)
   const verdicts = STATES.map((state) => judged.review.states[state])
   const key = verdicts.join()
+  // Only a verdict that is another one is said, not every kilogram.
+  const say = useEffectEvent((changed: readonly State[]) =>
+    setSaid(
+      changed
+        .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateGlance(judged, state), units)}.`)
+        .join(' '),
+    ),
+  )
   useEffect(() => {
     const was = before.current
     const now = key.split(',')
     before.current = { id: plan.id, verdicts: now }
     if (was?.id !== plan.id) return
     const changed = STATES.filter((_, i) => now[i] !== was.verdicts[i])
-    if (changed.length > 0)
-      setSaid(
-        changed
-          .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateGlance(judged, state), units)}.`)
-          .join(' '),
-      )
-    // Only a verdict that is another one is said, not every kilogram.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    if (changed.length > 0) say(changed)
   }, [key, plan.id])
   return (
     <p className="sr-only" aria-live="polite">

@@ -114,6 +114,9 @@ export function OneStep({
         />
       </nav>
       <main className="overflow-auto bg-base-100 py-[0.9rem] px-[1.4rem] flex flex-col">
+        <p className="sr-only" aria-live="polite">
+          {`Step ${at + 1} of ${steps.length}: ${step.title}.`}
+        </p>
         <h2 data-bay="title" className="text-[2rem] leading-[1.08] [font-stretch:100%] font-bold">
           {step.title}
         </h2>

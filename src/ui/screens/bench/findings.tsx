@@ -10,13 +10,17 @@ import {
   type Review,
   STATE_WORD,
 } from '@/core'
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
+import { useFocusKept } from '@/ui/kit/use-focus-kept'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
 import { useFixes } from '@/ui/state/fixes'
 import { findingShown, useWantedFinding } from '@/ui/state/wanted-finding'
+
+/** Findings and the lines that fold them. */
+const LINES = '[data-finding], [data-finding-group]'
 
 const TITLE = new Map(CHECKS.map((check) => [check.id, check.title]))
 
@@ -109,12 +113,14 @@ export function Findings({
 }) {
   const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
   useShowWanted(rows)
+  const list = useRef<HTMLElement>(null)
+  useFocusKept(list, LINES, rows)
   const remediesOf = useFixes(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
   )
   const leftOut = fixesLeftOut(plan)
-  const list = (wanted: readonly FindingStates[]) =>
+  const listed = (wanted: readonly FindingStates[]) =>
     wanted.map((row) => (
       <FindingRow
         key={row.finding.id}
@@ -130,7 +136,11 @@ export function Findings({
   const clear = review.findings.filter((finding) => finding.severity === 'clear')
   const nothing = review.findings.filter((finding) => finding.severity === 'nothing')
   return (
-    <section aria-labelledby="findings-title" className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6">
+    <section
+      ref={list}
+      aria-labelledby="findings-title"
+      className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6"
+    >
       <h2 id="findings-title" className="text-[15px]">
         Findings
       </h2>
@@ -143,18 +153,18 @@ export function Findings({
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>
       )}
       <ol className="mt-1" aria-label="Stops">
-        {list(of('stop'))}
+        {listed(of('stop'))}
       </ol>
       {askGroups(asked).map((group) => (
         <Folded key={group.title} rows={group.rows} title={`Find out. ${group.title}: ${group.rows.length}`}>
-          {() => <ol aria-label={group.title}>{list(group.rows)}</ol>}
+          {() => <ol aria-label={group.title}>{listed(group.rows)}</ol>}
         </Folded>
       ))}
       <ol className="mt-1" aria-label="To mind">
-        {list(of('mind'))}
+        {listed(of('mind'))}
       </ol>
       {aside.length > 0 && (
-        <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{list(aside)}</ol>}</Folded>
+        <Folded title={`Set aside for this job: ${aside.length}`}>{() => <ol>{listed(aside)}</ol>}</Folded>
       )}
       <div className="mt-3">
         <NotLooked review={review} show={show} />

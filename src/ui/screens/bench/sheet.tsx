@@ -14,6 +14,7 @@ import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
 import { useZoom } from '@/ui/drawing/zoom-store'
 import { useZoomGestures } from './zoom-gestures'
+import { useFocusKept } from '@/ui/kit/use-focus-kept'
 import { sheetNow } from './sheet-now'
 
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
@@ -172,6 +173,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
   const ready = size.width > 0
   useZoomGestures(svg, ready)
+  useFocusKept(svg, '[role=button]', survey)
   return (
     <div ref={box} className="sheet-box" data-testid="sheet">
       {ready && (

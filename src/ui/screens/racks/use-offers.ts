@@ -1,6 +1,6 @@
 'use client'
-import { type AttachmentKind, type Plan, rackOffer, type RackOffer } from '@/core'
-import { useEffect, useState } from 'react'
+import { type AttachmentKind, type Plan, type Rack, rackOffer, type RackOffer } from '@/core'
+import { useEffect, useEffectEvent, useState } from 'react'
 import { useStock } from '@/ui/state/stock'
 
 interface Offered {
@@ -18,6 +18,10 @@ export function useOffers(plan: Plan): { readonly offers: readonly RackOffer[]; 
   const { racks, vehicles } = useStock()
   const [offered, setOffered] = useState<Offered>({ of: [], offers: [] })
   const { vehicle, rules } = plan
+  // Judged alone: what else changes of the job changes nothing here.
+  const tried = useEffectEvent((rack: Rack, madeFor: AttachmentKind | undefined) =>
+    rackOffer(plan, rack, madeFor, crypto.randomUUID().slice(0, 6)),
+  )
   useEffect(() => {
     let current = true
     const of = [vehicle, rules, racks]
@@ -27,7 +31,7 @@ export function useOffers(plan: Plan): { readonly offers: readonly RackOffer[]; 
     const judge = async () => {
       const offers: RackOffer[] = []
       for (const rack of racks) {
-        offers.push(rackOffer(plan, rack, kinds.get(rack.attachmentId), crypto.randomUUID().slice(0, 6)))
+        offers.push(tried(rack, kinds.get(rack.attachmentId)))
         await pause()
         if (!current) return
         setOffered({ of, offers: [...offers] })
@@ -37,8 +41,6 @@ export function useOffers(plan: Plan): { readonly offers: readonly RackOffer[]; 
     return () => {
       current = false
     }
-    // Judged alone: what else changes of the job changes nothing here.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [vehicle, rules, racks, vehicles])
   const known = offered.of[0] === vehicle && offered.of[1] === rules && offered.of[2] === racks
   const offers = known ? offered.offers : []
