@@ -12,23 +12,18 @@ export function useFocusKept(
 ): void {
   const at = useRef<number>(undefined)
   useEffect(() => {
-    const element = box.current
-    if (!element) return
-    const onIn = (event: Event) => {
+    // What is taken away is not left: only a focus that comes elsewhere, or a press beside, leaves.
+    const note = (event: Event) => {
       const { target } = event
-      const all = [...element.querySelectorAll(like)]
+      const all = [...(box.current?.querySelectorAll(like) ?? [])]
       const found = target instanceof Node ? all.findIndex((each) => each.contains(target)) : -1
       at.current = found < 0 ? undefined : found
     }
-    const onOut = (event: Event) => {
-      // What was taken away has not been left.
-      if (event.target instanceof Node && event.target.isConnected) at.current = undefined
-    }
-    element.addEventListener('focusin', onIn)
-    element.addEventListener('focusout', onOut)
+    document.addEventListener('focusin', note)
+    document.addEventListener('pointerdown', note)
     return () => {
-      element.removeEventListener('focusin', onIn)
-      element.removeEventListener('focusout', onOut)
+      document.removeEventListener('focusin', note)
+      document.removeEventListener('pointerdown', note)
     }
   }, [box, like])
   useLayoutEffect(() => {
