@@ -242,7 +242,15 @@ export {
 export { bayReport, bayReportSchema } from './formats/bay-report'
 export { readSheet } from './formats/sheet-text/read-sheet'
 export { type SheetReading } from './formats/sheet-text/reading'
-export { gearWith, partWith, readingWords, TAKES, vehicleWith } from './formats/sheet-text/take-readings'
+export {
+  gearTakes,
+  gearWith,
+  partTakes,
+  partWith,
+  readingWords,
+  VEHICLE_TAKES,
+  vehicleWith,
+} from './formats/sheet-text/take-readings'
 export { calendarFile } from './formats/calendar'
 export { jsonSchemas } from './formats/json-schemas'
 export { eventText, logCsv, parseLogText, printLog, type ReadLog } from './formats/log-file'

@@ -53,7 +53,7 @@ export function PasteDialog({
   onTake,
   onClose,
 }: {
-  takes: readonly SheetReading['what'][]
+  takes: (of: string) => readonly SheetReading['what'][]
   things: readonly (readonly [id: string, name: string])[]
   onTake: (pasted: Pasted) => void
   onClose: () => void
@@ -63,7 +63,7 @@ export function PasteDialog({
   const [of, setOf] = useState(things[0]?.[0] ?? '')
   const [left, setLeft] = useState<ReadonlySet<SheetReading>>(new Set())
   const { readings, disagrees } = useMemo(() => readSheet(text), [text])
-  const here = readings.filter(({ what }) => takes.includes(what))
+  const here = readings.filter(({ what }) => takes(of).includes(what))
   const beside = readings.filter(({ what }) => what === 'page' || what === 'day')
   const elsewhere = readings.filter((reading) => !here.includes(reading) && !beside.includes(reading))
   const taken = here.filter((reading) => !left.has(reading))

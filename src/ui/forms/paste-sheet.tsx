@@ -20,7 +20,8 @@ export function PasteSheet({
   things,
   onTake,
 }: {
-  readonly takes: readonly SheetReading['what'][]
+  /** What has a place, for one of several things or for the one there is. */
+  readonly takes: (of: string) => readonly SheetReading['what'][]
   /** The things it may be about, by id and name; none where there is one alone. */
   readonly things?: readonly (readonly [id: string, name: string])[]
   readonly onTake: (pasted: Pasted) => void

@@ -5,7 +5,7 @@ import { partSchema } from '../../plan/rack'
 import { vehicleSchema } from '../../plan/vehicle'
 import { phraseText } from '../../units/phrase'
 import { readSheet } from './read-sheet'
-import { gearWith, partWith, readingWords, vehicleWith } from './take-readings'
+import { gearTakes, gearWith, partTakes, partWith, readingWords, vehicleWith } from './take-readings'
 
 const [plan] = DEMO_PLANS
 const { vehicle } = plan!
@@ -59,6 +59,17 @@ it('enters a torque at a joint that has none of its own, and leaves a part witho
   expect(after.fasteners?.[0]).toMatchObject({ torqueNm: { from: 5, to: 7 }, torqueFrom: { kind: 'label' } })
   const { fasteners: _, ...bare } = part!
   expect(partWith(bare, all, all, 'label').fasteners).toBeUndefined()
+})
+
+it('has a place for what a thing can keep, and for no more', () => {
+  expect(gearTakes(box)).toContain('limit')
+  const { carries: _, ...bare } = box
+  expect(gearTakes(bare)).not.toContain('limit')
+  const [part] = plan!.racks[0]!.parts
+  expect(partTakes({ ...part!, fasteners: [] })).not.toContain('torque')
+  expect(
+    partTakes({ ...part!, rated: { by: 'with', what: 'the feet', source: { kind: 'sheet' } } }),
+  ).not.toContain('limit')
 })
 
 it('says each reading in words with its unit', () => {

@@ -12,12 +12,21 @@ type What = SheetReading['what']
 type Size = Extract<SheetReading, { what: 'length' | 'width' | 'height' }>
 type Limit = Extract<SheetReading, { what: 'limit' }>
 
-/** Which readings have a place on which sheet. The page and the day go with each figure as its source. */
-export const TAKES: Readonly<Record<'vehicle' | 'gear' | 'part', readonly What[]>> = {
-  vehicle: ['limit', 'length', 'width', 'height'],
-  gear: ['limit', 'weight', 'spread', 'length', 'width', 'height'],
-  part: ['limit', 'weight', 'torque'],
-}
+/** Which readings have a place on a vehicle's sheet. The page and the day go with each figure as its source. */
+export const VEHICLE_TAKES: readonly What[] = ['limit', 'length', 'width', 'height']
+
+/** On gear's: what it holds only where it is a carrier with figures of its own. */
+export const gearTakes = ({ carries }: Gear): readonly What[] => [
+  ...(carries?.rated.by === 'own' ? (['limit'] as const) : []),
+  ...(['weight', 'spread', 'length', 'width', 'height'] as const),
+]
+
+/** On a part's: figures where they are its own, a torque where it has a joint. */
+export const partTakes = ({ rated, fasteners = [] }: Part): readonly What[] => [
+  ...(rated.by === 'own' ? (['limit'] as const) : []),
+  'weight',
+  ...(fasteners.length > 0 ? (['torque'] as const) : []),
+]
 
 const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as const
 const MOST_WORDS = 200

@@ -7,10 +7,10 @@ import {
   GEAR_FIELD,
   GEAR_KINDS,
   gearSchema,
+  gearTakes,
   gearWith,
   kindsOf,
   startingGear,
-  TAKES,
   type UnitSystem,
 } from '@/core'
 import { useRouter } from 'next/navigation'
@@ -96,7 +96,7 @@ export function GearForm({
       around={{ gates: (read.value.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
       paste={
         <PasteSheet
-          takes={TAKES.gear}
+          takes={() => gearTakes(read.value)}
           onTake={({ taken, all, from }) => sheet.restart(gearWith(read.value, taken, all, from))}
         />
       }

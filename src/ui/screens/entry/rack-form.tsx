@@ -4,6 +4,7 @@ import { to } from '@/ui/routes'
 import {
   kindsOf,
   newPlan,
+  partTakes,
   partWith,
   type Rack,
   RACK_FIELD,
@@ -12,7 +13,6 @@ import {
   rackSchema,
   startingRack,
   survey,
-  TAKES,
   type UnitSystem,
   type Vehicle,
 } from '@/core'
@@ -144,7 +144,10 @@ export function RackForm({
       }}
       paste={
         <PasteSheet
-          takes={TAKES.part}
+          takes={(of) => {
+            const part = read.value.parts.find((each) => each.id === of)
+            return part ? partTakes(part) : []
+          }}
           things={read.value.parts.map(({ id: partId, name }) => [partId, name] as const)}
           onTake={({ taken, all, from, of }) =>
             sheet.restart({

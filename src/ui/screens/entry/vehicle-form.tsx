@@ -13,10 +13,10 @@ import {
   startingSizes,
   startingVehicle,
   survey,
-  TAKES,
   type UnitSystem,
   type Vehicle,
   VEHICLE_FIELD,
+  VEHICLE_TAKES,
   vehicleSchema,
   vehicleWith,
 } from '@/core'
@@ -110,7 +110,7 @@ export function VehicleForm({
       onSave={() => void save()}
       paste={
         <PasteSheet
-          takes={TAKES.vehicle}
+          takes={() => VEHICLE_TAKES}
           onTake={({ taken, all, from }) => sheet.restart(vehicleWith(read.value, taken, all, from))}
         />
       }
