@@ -63,6 +63,8 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
   const length = page.getByLabel('Overall length')
   await openPart(page, 'Sizes')
   const before = await length.inputValue()
+  // What was typed before gives way to what is taken.
+  await length.fill('5000 mm')
   await page.getByRole('button', { name: 'Paste a sheet' }).click()
   const dialog = page.getByRole('dialog', { name: 'Paste a sheet' })
   const text = dialog.getByLabel('The text of a maker’s sheet, a label, a manual’s page or a message')

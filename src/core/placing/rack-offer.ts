@@ -6,6 +6,7 @@ import { pointsOf, type Attachment } from '../plan/vehicle'
 import type { Finding } from '../review/finding'
 import { foldedTogether } from '../review/folded'
 import { judgePlan } from '../review/judge'
+import { whyUnknown } from '../survey/load-path/load-path'
 import { type State, STATES } from '../units/scalars'
 import type { Phrase } from '../units/phrase'
 
@@ -26,7 +27,7 @@ export interface RackOffer {
   readonly barMm: number | undefined
   /** The rack itself. kg. */
   readonly ownKg: number | undefined
-  /** What the link with the least still takes in each state, kg; nothing where no figure is known. */
+  /** What the link with the least still takes in each state, kg; nothing where one of them has no figure. */
   readonly leftKg: Readonly<Record<State, number | undefined>>
 }
 
@@ -42,7 +43,7 @@ function reach(attachment: Attachment): readonly [number, number] | undefined {
 }
 
 /** The rack with ids of its own on this attachment; made for another vehicle, its bars go along to the middle of this one's reach. */
-export function standingOnVehicle(rack: Rack, attachment: Attachment, mark: string): Rack {
+function standingOnVehicle(rack: Rack, attachment: Attachment, mark: string): Rack {
   const parts = rack.parts.map((part) => ({ ...part, id: `${part.id}-${mark}` }))
   const own = { id: `${rack.id}-${mark}`, attachmentId: attachment.id, parts }
   if (rack.kind === 'ladder') return { ...rack, ...own }
@@ -96,6 +97,9 @@ export function rackOffer(
     ...newPlan({ id: plan.id, job: plan.job, vehicle: plan.vehicle, racks: [stood] }),
     rules: plan.rules,
   })
+  // Where one link has no figure, what the others still take is no answer: it is asked, though nothing stands on it yet.
+  const unknown = survey.allowances.flatMap((allowance) => (allowance.kind === 'unknown' ? [allowance] : []))
+  const unrated = (state: State) => unknown.some((allowance) => allowance.state === state)
   const [stop] = rowsOf(review.findings, 'stop')
   const asks = rowsOf(review.findings, 'findOut')
   const [ask] = asks
@@ -106,11 +110,17 @@ export function rackOffer(
       ? { kind: 'cannot', why: stop.finding.sentence }
       : ask
         ? { kind: 'asks', count: asks.length, first: ask.finding.sentence }
-        : { kind: 'suits' },
+        : unknown[0]
+          ? {
+              kind: 'asks',
+              count: new Set(unknown.map(whyUnknown)).size,
+              first: ['It has ', `${whyUnknown(unknown[0])}.`],
+            }
+          : { kind: 'suits' },
     barMm,
     ownKg: survey.masses.reduce((sum, mass) => (mass.of === 'part' ? sum + mass.kg : sum), 0),
     leftKg: Object.fromEntries(
-      STATES.map((state) => [state, survey.loadPath.governing[state]?.leftKg]),
+      STATES.map((state) => [state, unrated(state) ? undefined : survey.loadPath.governing[state]?.leftKg]),
     ) as RackOffer['leftKg'],
   }
 }

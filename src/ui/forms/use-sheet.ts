@@ -53,6 +53,8 @@ interface Sheet<T> {
   readonly setFrom: (from: string) => void
   /** Begins anew from another thing: of another body, another kind. */
   readonly restart: (start: unknown) => void
+  /** Shows the thing with more in it than the sheet has now: what was read of a pasted text goes over what stands there. */
+  readonly take: (fuller: T) => void
   readonly forget: () => void
 }
 
@@ -172,6 +174,14 @@ export function useSheet<T>(
       const anew = toDraft(field, next, { system, typed: {}, rel: '' })
       setBase(next)
       reset(carriedOver(form.getValues(), began, anew) as Values, { keepDefaultValues: true })
+    },
+    take: (fuller) => {
+      const shown = (thing: unknown) => toDraft(field, thing, { system, typed: {}, rel: '' })
+      const now = form.getValues()
+      // Only what could not be read is still as it was typed.
+      const anew = carriedOver(now, shown(read(now).value), shown(fuller))
+      setBase(fuller)
+      reset(anew as Values, { keepDefaultValues: true })
     },
     forget,
   }

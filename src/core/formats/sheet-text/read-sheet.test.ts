@@ -6,6 +6,8 @@ import { readSheet } from './read-sheet'
 
 const SAMPLES: readonly Sample[] = [...FIRST_TWENTY, ...LATER]
 
+/** As it stands, and from centimetres, metres, inches and pounds. */
+const IN_CORE_UNITS = [1, 10, 1000, 25.4, 0.45359237]
 const NEAR = 1e-4
 const alike = (a: unknown, b: unknown): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= NEAR : a === b
@@ -59,7 +61,15 @@ describe('each text', () => {
 it('reads nothing out of nothing, and never a number that is no such thing', () => {
   for (const { text, never = [], takes } of SAMPLES) {
     if (takes.length === 0) expect(readSheet(text).readings).toEqual([])
-    for (const number of never) expect(text).toContain(number)
+    const numbers = readSheet(text).readings.flatMap((reading) =>
+      Object.values(reading).filter((each): each is number => typeof each === 'number'),
+    )
+    for (const words of never) {
+      expect(text).toContain(words)
+      const value = Number.parseFloat(words.replace(',', ''))
+      for (const factor of IN_CORE_UNITS)
+        expect(numbers.some((each) => Math.abs(each - value * factor) < NEAR)).toBe(false)
+    }
   }
 })
 

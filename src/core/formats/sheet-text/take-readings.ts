@@ -4,6 +4,7 @@ import type { Known } from '../../plan/known'
 import type { Part } from '../../plan/rack'
 import type { Rating, Source } from '../../plan/rating'
 import type { Vehicle } from '../../plan/vehicle'
+import { IN_STATE } from '../../review/finding'
 import { kg, kmH, mm, newtonMetre, type Phrase } from '../../units/phrase'
 import type { State } from '../../units/scalars'
 import type { SheetReading } from './reading'
@@ -170,17 +171,11 @@ export function partWith(
   }
 }
 
-const STATE_SAID: Readonly<Record<State, string>> = {
-  road: 'on the road',
-  trail: 'on the trail',
-  parked: 'parked',
-}
-
 function limitWords({ kg: value, state, per, counts }: Limit): Phrase {
   const each = per === 'each' ? ' each' : ''
   const counted =
     counts === 'everything' ? ', the rack counted' : counts === 'load' ? ', the rack not counted' : ''
-  return ['May carry ', kg(value), `${each}, ${STATE_SAID[state]}${counted}`]
+  return ['May carry ', kg(value), `${each}, ${IN_STATE[state]}${counted}`]
 }
 
 /** A reading in words. */

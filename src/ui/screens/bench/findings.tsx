@@ -57,6 +57,8 @@ function useShowWanted(rows: readonly FindingStates[]): void {
     if (wanted === undefined) return
     const finding = rows.find(({ all }) => all.some(({ id }) => id === wanted))?.finding
     const row = finding && document.querySelector<HTMLElement>(`[data-finding="${CSS.escape(finding.id)}"]`)
+    // It has been dealt with meanwhile.
+    if (!finding) findingShown()
     if (!row) return
     row.scrollIntoView({ block: 'center' })
     // A question's field, or the way to it, stands before its fixes.

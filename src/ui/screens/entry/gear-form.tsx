@@ -97,7 +97,7 @@ export function GearForm({
       paste={
         <PasteSheet
           takes={() => gearTakes(read.value)}
-          onTake={({ taken, all, from }) => sheet.restart(gearWith(read.value, taken, all, from))}
+          onTake={({ taken, all, from }) => sheet.take(gearWith(read.value, taken, all, from))}
         />
       }
       chosen={{

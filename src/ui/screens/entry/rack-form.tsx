@@ -150,7 +150,7 @@ export function RackForm({
           }}
           things={read.value.parts.map(({ id: partId, name }) => [partId, name] as const)}
           onTake={({ taken, all, from, of }) =>
-            sheet.restart({
+            sheet.take({
               ...read.value,
               parts: read.value.parts.map((part) =>
                 part.id === of ? partWith(part, taken, all, from) : part,

@@ -111,7 +111,7 @@ export function VehicleForm({
       paste={
         <PasteSheet
           takes={() => VEHICLE_TAKES}
-          onTake={({ taken, all, from }) => sheet.restart(vehicleWith(read.value, taken, all, from))}
+          onTake={({ taken, all, from }) => sheet.take(vehicleWith(read.value, taken, all, from))}
         />
       }
       chosen={{
