@@ -1,42 +1,17 @@
-import { SheetText } from './sheet-text'
-
 const HEAD = 7
+const BARB = 2.3
 
-function arrow(x: number, y: number, dx: number, dy: number): string {
-  const side = 2.3
-  return `M ${x} ${y} L ${x + dx * HEAD + dy * side} ${y + dy * HEAD + dx * side} L ${x + dx * HEAD - dy * side} ${y + dy * HEAD - dx * side} Z`
-}
+const head = (x: number, y: number, towards: number) =>
+  `M ${x} ${y} l ${towards * HEAD} ${BARB} v ${-2 * BARB} Z`
 
-/** A dimension between two places on the sheet (px), level or upright, with true arrowheads and its figure. */
-export function DimensionLine({
-  from,
-  to,
-  text,
-}: {
-  from: readonly [number, number]
-  to: readonly [number, number]
-  text: string
-}) {
-  const level = Math.abs(from[1] - to[1]) < 0.5
-  const [first, last] = (level ? from[0] <= to[0] : from[1] <= to[1]) ? [from, to] : [to, from]
-  const [ax, ay] = first
-  const [bx, by] = last
-  const length = level ? bx - ax : by - ay
-  const outside = length < 2 * HEAD + 4
-  const sign = outside ? -1 : 1
-  const heads = level
-    ? `${arrow(ax, ay, sign, 0)} ${arrow(bx, by, -sign, 0)}`
-    : `${arrow(ax, ay, 0, sign)} ${arrow(bx, by, 0, -sign)}`
-  const middle = [(ax + bx) / 2, (ay + by) / 2] as const
+/** The line of a dimension between two places on the sheet (px), level, with true arrowheads. */
+export function DimensionLine({ from, to, y }: { from: number; to: number; y: number }) {
+  const [left, right] = from <= to ? [from, to] : [to, from]
+  const inwards = right - left < 2 * HEAD + 4 ? -1 : 1
   return (
-    <g aria-hidden>
-      <path d={`M ${ax} ${ay} L ${bx} ${by}`} className="dimension" />
-      <path d={heads} className="dimension-head" />
-      {level ? (
-        <SheetText x={middle[0]} y={middle[1] - 5} text={text} anchor="middle" />
-      ) : (
-        <SheetText x={middle[0] - 5} y={middle[1]} text={text} anchor="middle" turn={-90} />
-      )}
-    </g>
+    <>
+      <path d={`M ${left} ${y} H ${right}`} className="dimension" />
+      <path d={`${head(left, y, inwards)} ${head(right, y, -inwards)}`} className="dimension-head" />
+    </>
   )
 }

@@ -50,7 +50,7 @@ const GROUND_MM = 45
 export const CEILING_IN_SIGHT_MM = 700
 
 /** One row of the spread ruler, and how many of them are shown at most. */
-export const SPAN_ROW_PX = 12
+export const SPAN_ROW_PX = 14
 export const MOST_SPAN_ROWS = 6
 
 const spanRows = (survey: Survey) =>

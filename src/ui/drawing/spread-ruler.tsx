@@ -1,67 +1,38 @@
 import { formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
 import type { PointerEvent } from 'react'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'
-import { SheetText } from './sheet-text'
-
-/** A letter of the spans' words takes about so many px. */
-const LETTER_PX = 5.4
+import { spanHolds, spanOf } from './ruler-labels'
+import { rulerYOf, spansYOf } from './sheet-places'
 
 /** What each thing allows the rear bar of a pair, as spans from its front bar; what suits all of them as a band. */
-function PairSpans({
-  pair,
-  layout,
-  y,
-  units,
-}: {
-  pair: SpreadPair
-  layout: SheetLayout
-  y: number
-  units: UnitChoice
-}) {
+function PairSpans({ pair, layout }: { pair: SpreadPair; layout: SheetLayout }) {
   const { front, rear, wants, common, nowMm } = pair
-  const single: UnitChoice = units.show === 'both' ? { ...units, show: 'metric' } : units
-  const px = (x: number) => {
-    const [at] = toSheet(layout, 'side', front.bar.xMm + x, 0)
-    return Math.min(Math.max(at, layout.side.left), layout.side.left + layout.side.width)
-  }
-  const length = (mm: number) => formatQuantity('length', mm, single).replace(/ (mm|in)$/, '')
   const rows = wants.slice(0, MOST_SPAN_ROWS)
+  const y = spansYOf(layout)
   const bottom = y + rows.length * SPAN_ROW_PX + 4
   const shared = common[0]
   const suits = shared !== undefined && nowMm >= shared[0] - 1e-6 && nowMm <= shared[1] + 1e-6
-  const now = px(nowMm)
+  const now = spanOf(layout, pair, 0, nowMm, 0).right
+  const band = shared && spanOf(layout, pair, shared[0], shared[1], 0)
   return (
     <g>
-      {shared && shared[1] < 30_000 && (
+      {shared && band && shared[1] < 30_000 && (
         <rect
-          x={px(shared[0])}
+          x={band.left}
           y={y}
-          width={Math.max(2, px(shared[1]) - px(shared[0]))}
+          width={Math.max(2, band.right - band.left)}
           height={bottom - y}
           className="spread-common"
         />
       )}
       {rows.map(({ member, from, to }, i) => {
-        const at = y + 5 + i * SPAN_ROW_PX
-        const holds = nowMm >= from - 1e-6 && nowMm <= to + 1e-6
-        const [left, right] = [px(from), px(to)]
-        const text = `${member.name} ${length(from)}–${length(to)}`
-        const end = layout.side.left + layout.side.width
-        const beforeIt = right + 5 + text.length * LETTER_PX > end
+        const { left, right, y: at } = spanOf(layout, pair, from, to, i)
         return (
-          <g key={member.id}>
-            <path
-              d={`M ${left} ${at - 3} V ${at + 3} M ${left} ${at} H ${right} M ${right} ${at - 3} V ${at + 3}`}
-              className={holds ? 'spread-span' : 'spread-span spread-span-bad'}
-            />
-            <SheetText
-              x={beforeIt ? left - 5 : right + 5}
-              y={at + 3.5}
-              text={text}
-              anchor={beforeIt ? 'end' : 'start'}
-              look={holds ? 'sheet-small' : 'sheet-small sheet-stop'}
-            />
-          </g>
+          <path
+            key={member.id}
+            d={`M ${left} ${at - 3} V ${at + 3} M ${left} ${at} H ${right} M ${right} ${at - 3} V ${at + 3}`}
+            className={spanHolds(pair, from, to) ? 'spread-span' : 'spread-span spread-span-bad'}
+          />
         )
       })}
       <path
@@ -74,30 +45,14 @@ function PairSpans({
 }
 
 /** Every pair's spans, under the ruler of lengths. */
-export function SpreadSpans({
-  survey,
-  layout,
-  units,
-  y,
-}: {
-  survey: Survey
-  layout: SheetLayout
-  units: UnitChoice
-  y: number
-}) {
+export function SpreadSpans({ survey, layout }: { survey: Survey; layout: SheetLayout }) {
   return (
     <g aria-hidden>
       {survey.fit
         .spreads()
         .pairs.filter(({ wants }) => wants.length > 0)
         .map((pair) => (
-          <PairSpans
-            key={`${pair.front.bar.id}-${pair.rear.bar.id}`}
-            pair={pair}
-            layout={layout}
-            y={y}
-            units={units}
-          />
+          <PairSpans key={`${pair.front.bar.id}-${pair.rear.bar.id}`} pair={pair} layout={layout} />
         ))}
     </g>
   )
@@ -129,7 +84,6 @@ export function SpreadHandles({
   survey,
   layout,
   units,
-  y,
   pickedId,
   onGrab,
   onPick,
@@ -137,12 +91,12 @@ export function SpreadHandles({
   survey: Survey
   layout: SheetLayout
   units: UnitChoice
-  y: number
   pickedId: string | undefined
   onGrab: (barId: string, event: PointerEvent<SVGElement>) => void
   onPick: (barId: string) => void
 }) {
   const { side } = layout
+  const y = rulerYOf(layout)
   const spreads = survey.fit.spreads()
   return (
     <g>

@@ -1,8 +1,6 @@
 import { type BarWidth, contactYs, formatQuantity, type Survey, type UnitChoice } from '@/core'
 import { toSheet, type SheetLayout } from './layout'
-import { SheetText } from './sheet-text'
-
-const ROW_PX = 40
+import { widthRowsOf } from './sheet-places'
 
 function Row({
   width,
@@ -16,9 +14,7 @@ function Row({
   units: UnitChoice
 }) {
   const { bar, usable, taken, free } = width
-  const single: UnitChoice = units.show === 'both' ? { ...units, show: 'metric' } : units
   const px = (mm: number) => toSheet(layout, 'rear', mm, 0)[0]
-  const length = (mm: number) => formatQuantity('length', mm, single).replace(/ (mm|in)$/, '')
   const half = bar.bar.lengthMm / 2
   const named = (mm: number) => formatQuantity('length', mm, units)
   const spoken = [
@@ -28,7 +24,6 @@ function Row({
   ].join('; ')
   return (
     <g role="img" tabIndex={0} aria-label={spoken} className="ruler-focus">
-      <SheetText x={px(-half)} y={y - 11} text={bar.bar.name} look="sheet-small" />
       <path d={`M ${px(-half)} ${y} H ${px(half)}`} className="width-bar" />
       {taken.map(({ thing, from, to }) => {
         const ys = contactYs(thing)
@@ -55,18 +50,6 @@ function Row({
           className="width-foot"
         />
       ))}
-      {free
-        .filter(([from, to]) => px(to) - px(from) > 24)
-        .map(([from, to], i) => (
-          <SheetText
-            key={i}
-            x={(px(from) + px(to)) / 2}
-            y={y + 15}
-            text={length(to - from)}
-            anchor="middle"
-            look="sheet-small"
-          />
-        ))}
     </g>
   )
 }
@@ -81,18 +64,10 @@ export function WidthRuler({
   layout: SheetLayout
   units: UnitChoice
 }) {
-  const { rear, plan, stacked } = layout
-  const bars = survey.fit.widths().flatMap((rack) => rack.bars)
-  const top = rear.top + rear.height + 30
-  const room = plan.top + plan.height - top
-  const shown = stacked ? [] : bars.slice(0, Math.max(0, Math.floor(room / ROW_PX)))
   return (
     <g>
-      {shown.length > 0 && (
-        <SheetText x={rear.left} y={top - 2} text="Width on each bar" look="sheet-title" />
-      )}
-      {shown.map((width, i) => (
-        <Row key={width.bar.bar.id} width={width} layout={layout} y={top + 26 + i * ROW_PX} units={units} />
+      {widthRowsOf(survey, layout).rows.map(({ width, y }) => (
+        <Row key={width.bar.bar.id} width={width} layout={layout} y={y} units={units} />
       ))}
     </g>
   )

@@ -4,7 +4,9 @@ import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
-import { WeightNotes } from '@/ui/drawing/weight-notes'
+import { sheetLabels } from '@/ui/drawing/sheet-labels'
+import { FootArrows, KiloSpots, Quartered } from '@/ui/drawing/weight-notes'
+import { Words } from '@/ui/drawing/words'
 import { useUnits } from '@/ui/state/settings-store'
 import { useField } from './field-switch'
 import { Ghost } from './ghost'
@@ -48,21 +50,30 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const cross = useRef<SVGPathElement>(null)
   const readout = useRef<SVGTextElement>(null)
   const grip = useRef<Grip>(undefined)
+  const measureNow = useRef<() => void>(undefined)
 
   useEffect(() => {
     const element = box.current
     if (!element) return
-    const watch = new ResizeObserver(([entry]) => {
-      if (entry)
-        useZoom.getState().setSize(Math.floor(entry.contentRect.width), Math.floor(entry.contentRect.height))
-    })
+    const measure = () => {
+      // Picking makes the strip below taller or lower: what is held in a hand may not jump for it.
+      if (grip.current) return
+      useZoom.getState().setSize(Math.floor(element.clientWidth), Math.floor(element.clientHeight))
+    }
+    const watch = new ResizeObserver(measure)
     watch.observe(element)
+    measureNow.current = measure
     return () => watch.disconnect()
   }, [])
 
   const dragFrom = usePlan((store) => store.dragFrom)
   const extent = useMemo(() => extentOf(dragFrom ? assessedOf(dragFrom).survey : survey), [dragFrom, survey])
   const layout = useMemo(() => layoutSheet(extent, size, zoom), [extent, size, zoom])
+  const { picked } = marks
+  const words = useMemo(
+    () => sheetLabels({ survey, layout, units, state, picked, field }),
+    [survey, layout, units, state, picked, field],
+  )
 
   const place = (event: { clientX: number; clientY: number }): readonly [number, number] => {
     const rect = svg.current?.getBoundingClientRect()
@@ -171,6 +182,12 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   }
 
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
+  const letGo = () => {
+    grip.current = undefined
+    panFrom.current = undefined
+    drop()
+    measureNow.current?.()
+  }
   const ready = size.width > 0
   useZoomGestures(svg, ready)
   useFocusKept(svg, '[role=button]', survey)
@@ -201,16 +218,8 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
               panFrom.current = { view, left: event.clientX, top: event.clientY }
             } else pointAt(event)
           }}
-          onPointerUp={() => {
-            grip.current = undefined
-            panFrom.current = undefined
-            drop()
-          }}
-          onPointerCancel={() => {
-            grip.current = undefined
-            panFrom.current = undefined
-            drop()
-          }}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
           onPointerLeave={() => {
             cross.current?.setAttribute('d', '')
             if (readout.current) readout.current.textContent = ''
@@ -251,13 +260,23 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
             />
           ))}
           <path ref={cross} className="cross-hair" aria-hidden />
-          <SheetNotes survey={survey} layout={layout} units={units} state={state} picked={marks.picked} />
-          <WeightNotes survey={survey} layout={layout} units={units} state={state} field={field} />
+          <g className="pointer-events-none">
+            {words.fields.map((each) => (
+              <KiloSpots key={each.rack.rack.id} field={each} units={units} state={state} />
+            ))}
+          </g>
+          <SheetNotes survey={survey} layout={layout} units={units} state={state} />
+          <g className="pointer-events-none" aria-hidden>
+            <FootArrows survey={survey} layout={layout} state={state} />
+            {words.marks.map(({ key, at }) => (
+              <Quartered key={key} at={at} />
+            ))}
+          </g>
+          <Words placed={words.placed} />
           <SpreadHandles
             survey={survey}
             layout={layout}
             units={units}
-            y={layout.side.top + layout.side.height + 34}
             pickedId={marks.picked?.kind === 'bar' ? marks.picked.id : undefined}
             onGrab={(barId, event) => handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)}
             onPick={(barId) => pick({ kind: 'bar', id: barId })}

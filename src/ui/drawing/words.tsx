@@ -1,0 +1,28 @@
+import { memo } from 'react'
+import { DimensionLine } from './dimension-line'
+import type { LabelLook, PlacedLabel } from './place-labels'
+import { SheetText } from './sheet-text'
+
+const LOOK: Readonly<Record<LabelLook, string>> = {
+  plain: '',
+  quiet: 'sheet-quiet',
+  title: 'sheet-title',
+  name: 'sheet-name',
+  letter: 'sheet-letter',
+  small: 'sheet-small',
+  stop: 'sheet-stop',
+}
+
+/** All that is written on the sheet, each word where it was given a place. */
+export const Words = memo(function Words({ placed }: { placed: ReadonlyMap<string, PlacedLabel> }) {
+  return (
+    <g aria-hidden className="pointer-events-none" data-words>
+      {[...placed.values()].map(({ key, text, look, spot }) => (
+        <g key={key}>
+          {spot.line && <DimensionLine {...spot.line} />}
+          <SheetText x={spot.x} y={spot.y} text={text} anchor={spot.anchor} look={LOOK[look]} />
+        </g>
+      ))}
+    </g>
+  )
+})
