@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
 import { SHOWN } from '../src/ui/routes'
 import { doneUpTo } from './bay-work'
+import { textFaults, touchFaults } from './text-boxes'
 import { DEEP, deeper, expect, fromMenu, inDrawing, openJob, test } from './fixtures'
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
@@ -21,6 +22,11 @@ const IN_THE_GATE: ReadonlySet<string> = new Set([
 
 /** A desk is the gate's part; the deep run looks at a tablet on a stand and at a phone too. */
 const SIZES = DEEP ? [DESK, { width: 820, height: 1180 }, { width: 390, height: 844 }] : [DESK]
+
+/** The least a text may measure at a desk, where hands are dirty, and the least a target may measure for a finger. */
+const DESK_PX = 12
+const DIRTY_HANDS_PX = 18
+const FINGER_PX = 44
 
 type Theme = 'light' | 'dark'
 
@@ -59,6 +65,9 @@ for (const [i, [name, path]] of SHOWN.filter(([name]) => DEEP || IN_THE_GATE.has
       expect(
         await violationsOf(page, undefined, DEEP || i % 2 === 0 ? ['light', 'dark'] : ['light']),
       ).toEqual([])
+      const isDesk = width === DESK.width
+      expect(await textFaults(page, !isDesk && name === 'bay' ? DIRTY_HANDS_PX : DESK_PX)).toEqual([])
+      if (!isDesk) expect(await touchFaults(page, FINGER_PX)).toEqual([])
     })
 
 test(

@@ -215,14 +215,16 @@ export function pickedLabels(
           ),
         ]
       : []),
-    dimension(
-      'length',
-      'plan',
-      x0,
-      x1,
-      box.x1 - box.x0,
-      [0, 14, 28, 42, -30, -44].flatMap((out) => [low + 20 + out, high - 8 - out]),
-    ),
+    dimension('length', 'plan', x0, x1, box.x1 - box.x0, [
+      low + 20,
+      low + 34,
+      low + 48,
+      high - 8,
+      high - 22,
+      high - 36,
+      low - 10,
+      high + 22,
+    ]),
     ...(first && box.x0 < first.bar.xMm
       ? [
           dimension(

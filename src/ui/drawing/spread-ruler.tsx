@@ -121,7 +121,7 @@ export function SpreadHandles({
             onPointerDown={(event) => onGrab(bar.id, event)}
             onFocus={() => onPick(bar.id)}
           >
-            <rect x={x - 14} y={y - 16} width={28} height={32} className="spread-target" />
+            <rect x={x - 22} y={y - 22} width={44} height={44} className="spread-target" />
             {locked ? (
               <circle cx={x} cy={y} r={5.5} className="spread-grip" />
             ) : (

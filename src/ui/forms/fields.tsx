@@ -267,7 +267,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
         className="min-h-11 py-[0.6rem] px-0 border-b border-b-hair font-[650] cursor-pointer"
       >
         {part.title}
-        {left > 0 && <span className="text-ink2 ml-2 text-[0.82rem] font-normal">{left} not filled in</span>}
+        {left > 0 && <span className="text-ink2 ml-2 text-note font-normal">{left} not filled in</span>}
       </summary>
       {isOpen && (
         <div className="pb-3">

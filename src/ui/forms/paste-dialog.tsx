@@ -37,7 +37,7 @@ function Readings({
               <span className="font-semibold">
                 <PhraseLine phrase={readingWords(reading)} />
               </span>
-              <span className="text-ink2 block text-[13px]">“{reading.words}”</span>
+              <span className="text-ink2 block text-aside">“{reading.words}”</span>
             </span>
           </TickBox>
         </li>

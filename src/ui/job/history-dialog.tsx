@@ -43,7 +43,7 @@ function StepWords({ step }: { step: Step }) {
   return (
     <>
       <span className="block">{first ? <PhraseLine phrase={first.words} /> : 'Nothing that shows'}</span>
-      <span className="text-ink2 block text-[0.85rem]">
+      <span className="text-ink2 block text-aside">
         {whenWords(step.at)}
         {step.by !== undefined && `, ${step.by}`}
         {changes.length > 1 && `, and ${changes.length - 1} more`}
@@ -64,7 +64,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
         {[old, today].map(({ survey }, i) => (
           <figure key={i} className="border-hair border">
             <Thumbnail survey={survey} />
-            <figcaption className="px-2 pb-1 text-[0.9rem]">{i === 0 ? 'Then' : 'Now'}</figcaption>
+            <figcaption className="px-2 pb-1 text-aside">{i === 0 ? 'Then' : 'Now'}</figcaption>
           </figure>
         ))}
       </div>
@@ -86,7 +86,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           ))}
         </tbody>
       </Table>
-      <h3 className="mt-3 text-[15px]">What changed since then</h3>
+      <h3 className="mt-3 text-said">What changed since then</h3>
       <ChangeList changes={changes} label="What changed since then" />
       <Button
         look="solid"

@@ -37,7 +37,7 @@ function SavedWord() {
   const saving = usePlan((store) => store.saving)
   if (saving.at === 'failed') return null
   return (
-    <span className="text-ink2 shrink-0 text-[12px] font-normal" aria-live="polite">
+    <span className="text-ink2 shrink-0 text-note font-normal" aria-live="polite">
       {saving.at === 'saved' ? 'saved' : 'saving'}
     </span>
   )
@@ -60,14 +60,14 @@ function JobName({ plan, screen }: { plan: Plan; screen: string | undefined }) {
   const racks = plan.racks.map((rack) => rack.name).join(' + ')
   return (
     <div className="min-w-0 flex-1 basis-52 max-[44rem]:basis-28">
-      <h1 className="flex items-baseline gap-2 text-[16px] leading-tight">
+      <h1 className="flex items-baseline gap-2 text-lead leading-tight">
         <span className="truncate">
           {screen !== undefined && <span className="sr-only">{screen}: </span>}
           {plan.job.name}
         </span>
         <SavedWord />
       </h1>
-      <p className="text-ink2 truncate text-[13px] leading-tight">
+      <p className="text-ink2 truncate text-aside leading-tight">
         {plan.vehicle.name} · {racks === '' ? 'no rack yet' : racks}
         {plan.job.number === undefined ? '' : ` · job ${plan.job.number}`}
       </p>

@@ -121,7 +121,7 @@ function GateForm({ at }: { at: GateAt }) {
   return (
     <li className="border-hair border-b py-3">
       <p className="font-semibold">{gate.question}</p>
-      <p className="text-ink2 text-[13px]">
+      <p className="text-ink2 text-aside">
         {of.name} asks {phraseText(asksWhat(gate), units)}. <strong>{stand[at.stand.kind]}.</strong>
       </p>
       {gate.ask.kind === 'length' && (
@@ -245,7 +245,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
               <p className="font-semibold">
                 {bar.name}, {rack.name}
               </p>
-              <p className="text-ink2 text-[13px]">
+              <p className="text-ink2 text-aside">
                 Roof skin to the underside of the bar, on the centreline. The plan has{' '}
                 <Quantity dimension="length" value={bar.riseMm} />.
               </p>
@@ -265,7 +265,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
             <p className="font-semibold">
               {front.bar.name} to {rear.bar.name}
             </p>
-            <p className="text-ink2 text-[13px]">
+            <p className="text-ink2 text-aside">
               Centre to centre, at the feet on either side. The plan has{' '}
               <Quantity dimension="length" value={nowMm} />.
             </p>
@@ -294,7 +294,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
         {others.map((measurement) => (
           <li key={measurement.id} className="border-hair border-b py-3">
             <p className="font-semibold">{measurement.of.about === 'other' ? measurement.of.what : ''}</p>
-            {measurement.datum !== '' && <p className="text-ink2 text-[13px]">{measurement.datum}</p>}
+            {measurement.datum !== '' && <p className="text-ink2 text-aside">{measurement.datum}</p>}
             <Readings measurement={measurement} of={measurement.of} datum={measurement.datum} />
           </li>
         ))}

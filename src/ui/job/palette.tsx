@@ -119,7 +119,7 @@ export default function Palette({
       <Command
         label="Everything by name"
         filter={named}
-        className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-[0.86rem]"
+        className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-aside"
       >
         <Command.Input className={LOOK_OF.input} placeholder="Type a few letters" data-first-focus />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">

@@ -50,10 +50,10 @@ export const StopsNav = memo(function StopsNav({
               href={stopAddress(stop, plan)}
               prefetch={false}
               aria-current={stop === at ? 'step' : undefined}
-              className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 flex-col items-center justify-center border-b-[3px] border-transparent px-2 text-center leading-tight whitespace-nowrap"
+              className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 min-w-11 flex-col items-center justify-center border-b-[3px] border-transparent px-2 text-center leading-tight whitespace-nowrap"
             >
-              <span className="text-[14px] font-semibold">{STOP_WORD[stop]}</span>{' '}
-              <span className={`min-h-[1.1em] text-[12px] ${way ? LOOK[way[stop].at] : ''}`}>
+              <span className="text-plain font-semibold">{STOP_WORD[stop]}</span>{' '}
+              <span className={`min-h-[1.1em] text-note ${way ? LOOK[way[stop].at] : ''}`}>
                 {stands(stop)}
               </span>
             </Link>

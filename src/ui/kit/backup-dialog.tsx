@@ -58,7 +58,7 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
             <th scope="row">
               {SHELF_WORD[change.shelf]}
               {change.unreadable.length > 0 && (
-                <span className="text-ink2 text-[0.82rem] block">
+                <span className="text-ink2 text-note block">
                   {change.unreadable.length} do not read here; put back as they are
                 </span>
               )}
@@ -99,13 +99,13 @@ function DifferingList({
   if (differing.length === 0) return null
   return (
     <section aria-label="Here and in the backup, but not the same" className="mt-3">
-      <h4 className="text-[15px]">Here and in the backup, but not the same</h4>
+      <h4 className="text-said">Here and in the backup, but not the same</h4>
       <ul className="max-h-[32dvh] overflow-y-auto">
         {differing.map((each) => (
           <li key={placeOf(each)} className="border-hair flex flex-wrap items-end gap-2 border-b py-1.5">
             <span className="flex-1">
               {each.name}
-              <span className="text-ink2 block text-[0.85rem]">
+              <span className="text-ink2 block text-aside">
                 {SHELF_WORD[each.shelf]}: {STANDING[each.standing]}
                 {each.hereAt !== undefined && `; here changed ${whenWords(each.hereAt)}`}
                 {each.thereAt !== undefined && `; in the backup ${whenWords(each.thereAt)}`}
@@ -195,7 +195,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         Jobs, stock, settings, log and pictures live in this browser only. A backup holds all of it in one
         file.
       </p>
-      <p className="text-ink2 mb-2 text-[0.9rem]">{room && roomWords(room.left).words}</p>
+      <p className="text-ink2 mb-2 text-aside">{room && roomWords(room.left).words}</p>
       <div className="flex flex-wrap gap-1.5">
         <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up
@@ -212,7 +212,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       )}
       {opened && (
         <section aria-label="What restoring would change" className="mt-4">
-          <h3 className="mb-2 text-[16px]">
+          <h3 className="mb-2 text-lead">
             {opened.name}, made {opened.madeAt.slice(0, 10)}
           </h3>
           <Choice<Way>

@@ -24,12 +24,22 @@ interface Pressed extends Look {
 
 /** The classes of a key, whose words wrap rather than run out of it. */
 const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
-  `btn h-auto min-h-11 py-1 text-left transition-none text-[0.94rem] leading-tight ${LOOK[look]} ${more}`
+  `btn h-auto min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${LOOK[look]} ${more}`
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
 export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
   const held = pressed === true && look !== 'quiet' ? 'solid' : look
   return <button type="button" className={buttonClass(held, className)} aria-pressed={pressed} {...rest} />
+}
+
+/** Words in a text that lead to another screen. */
+export function TextLink({ className = '', ...rest }: ComponentProps<typeof Link>) {
+  return (
+    <Link
+      className={`underline touch:inline-flex touch:min-h-11 touch:min-w-11 touch:items-center ${className}`}
+      {...rest}
+    />
+  )
 }
 
 /** A key that leads to another screen. */

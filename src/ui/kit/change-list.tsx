@@ -12,7 +12,7 @@ export function ChangeList({ changes, label }: { changes: readonly Change[]; lab
   const shown = all ? changes : changes.slice(0, SHOWN)
   return (
     <>
-      <ul className="list-disc pl-5 text-[0.95rem]" aria-label={label}>
+      <ul className="list-disc pl-5 text-plain" aria-label={label}>
         {shown.map(({ place, words }) => (
           <li key={`${place.join('/')} ${phraseText(words)}`}>
             <PhraseLine phrase={words} />

@@ -22,7 +22,7 @@ export function Fact({
       >
         {children}
       </dd>
-      {note !== undefined && <dd className="text-ink2 text-[0.82rem]">{note}</dd>}
+      {note !== undefined && <dd className="text-ink2 text-note">{note}</dd>}
     </div>
   )
 }

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 /** What is wrong, said at once and read aloud. */
 export function Problem({ id, children }: { id?: string; children: ReactNode }) {
   return (
-    <p id={id} role="alert" className="text-stopline basis-full text-[0.86rem] font-semibold">
+    <p id={id} role="alert" className="text-stopline basis-full text-aside font-semibold">
       {children}
     </p>
   )
@@ -20,7 +20,7 @@ export function Note({
   children: ReactNode
 }) {
   return (
-    <p id={id} className={`text-ink2 text-[0.82rem] ${className}`}>
+    <p id={id} className={`text-ink2 text-note ${className}`}>
       {children}
     </p>
   )

@@ -16,7 +16,7 @@ export function KeptPicture({ id, words, className }: { id: string; words: strin
   }, [id])
   if (!found) return <span className={className} />
   if (found.picture === undefined)
-    return <span className={`${className} text-ink2 text-[0.82rem]`}>This browser does not have it.</span>
+    return <span className={`${className} text-ink2 text-note`}>This browser does not have it.</span>
   return (
     // The picture is text of this browser's own: there is nothing for a server to make smaller.
     // oxlint-disable-next-line next/no-img-element

@@ -31,7 +31,7 @@ export function PageBar({
             </Link>
           ))}
         </nav>
-        <h1 className="text-ink2 min-w-0 flex-1 truncate text-[16px] leading-tight font-normal">{title}</h1>
+        <h1 className="text-ink2 min-w-0 flex-1 truncate text-lead leading-tight font-normal">{title}</h1>
         {children}
       </div>
     </header>

@@ -11,7 +11,7 @@ export function Panel({ title, note, children }: { title: string; note?: string;
       aria-labelledby={id}
       className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
     >
-      <h2 id={id} className="text-[17px]">
+      <h2 id={id} className="text-head">
         {title}
       </h2>
       {note !== undefined && <Note className="mb-1">{note}</Note>}

@@ -65,7 +65,7 @@ function OtherSteps({ steps }: { steps: readonly OtherStep[] }) {
     <ol className="my-2 max-h-[36dvh] overflow-y-auto" aria-label="What was done there">
       {steps.toReversed().map(({ before, after, at, by }, i) => (
         <li key={steps.length - i} className="border-hair border-b py-1">
-          <span className="text-ink2 block text-[0.85rem]">
+          <span className="text-ink2 block text-aside">
             {whenWords(at)}
             {by !== undefined && `, ${by}`}
           </span>
@@ -151,7 +151,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
             {meeting.at === 'apart' && looked.mine && <Apart mine={looked.mine} meeting={meeting} />}
             {others.length > 0 && (
               <>
-                <h3 className="text-[15px]">
+                <h3 className="text-said">
                   {counted(others.length, 'step was made there', 'steps were made there')}
                 </h3>
                 <OtherSteps steps={others} />

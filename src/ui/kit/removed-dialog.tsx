@@ -42,7 +42,7 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
             <li key={each.id} className="border-hair flex flex-wrap items-center gap-2 border-b pb-2">
               <span className="flex-1">
                 {each.what}
-                <span className="text-ink2 block text-[0.85rem]">
+                <span className="text-ink2 block text-aside">
                   {whenWords(each.at)}
                   {each.count > 1 && `, ${each.count} records`}
                 </span>

@@ -16,7 +16,7 @@ const WORD = { ...OUTCOME_WORD, ...VERDICT_WORD }
 /** A verdict in its word, its colour and its own shape. */
 export function SeverityTag({ severity }: { severity: Outcome | Verdict }) {
   return (
-    <span className={`badge h-auto px-1.5 text-[13px] leading-5 font-semibold ${LOOK[severity]}`}>
+    <span className={`badge h-auto px-1.5 text-aside leading-5 font-semibold ${LOOK[severity]}`}>
       {WORD[severity]}
     </span>
   )

@@ -24,13 +24,11 @@ export function StateSwitch({ judged }: { judged: Reviewed }) {
           key={each}
           type="button"
           aria-pressed={each === state}
-          className="aria-pressed:border-base-content min-h-11 flex-1 cursor-pointer border-b-[3px] border-transparent px-2 py-0.5 text-left whitespace-nowrap"
+          className="aria-pressed:border-base-content min-h-11 flex-1 cursor-pointer border-b-[3px] border-transparent px-2 py-0.5 text-left whitespace-nowrap max-[44rem]:whitespace-normal"
           onClick={() => showState(each)}
         >
-          <span className="block text-[13px] leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
-          <span
-            className={`block text-[15px] leading-tight font-semibold ${LOOK[judged.review.states[each]]}`}
-          >
+          <span className="block text-aside leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
+          <span className={`block text-said leading-tight font-semibold ${LOOK[judged.review.states[each]]}`}>
             {verdictWords(stateGlance(judged, each), units)}
           </span>
         </button>

@@ -1,7 +1,7 @@
 import type { ComponentProps } from 'react'
 
 const CELLS =
-  '[&_td]:min-w-18 [&_:where(th,td)]:px-2 [&_:where(th,td)]:py-1 [&_:where(th,td)]:align-top [&_tbody_th]:font-medium [&_:is(thead,tfoot)]:text-ink2'
+  '[&_td]:min-w-18 [&_:where(th,td)]:px-2 [&_:where(th,td)]:py-1 [&_:where(th,td)]:align-top [&_tbody_th]:font-medium [&_:is(thead,tfoot)]:text-ink2 [&_:is(thead,tfoot)]:text-plain'
 
 /** On a phone each row is a card: its name and its last cell on top, all else under them, called by `data-label`. */
 const CARDS =
@@ -13,5 +13,5 @@ export function Table({
   cards = false,
   ...rest
 }: ComponentProps<'table'> & { readonly cards?: boolean }) {
-  return <table className={`table text-[14px] ${CELLS} ${cards ? CARDS : ''} ${className}`} {...rest} />
+  return <table className={`table text-plain ${CELLS} ${cards ? CARDS : ''} ${className}`} {...rest} />
 }

@@ -67,7 +67,7 @@ function Bay({ plan }: { plan: Plan }) {
     return heldProgress(steps, survey, withBenchReadings(logged, steps, plan))
   }, [order, survey, logged, plan])
   return (
-    <div className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">
+    <div data-hands className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">
       <JobBar plan={plan} at="fit">
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (

@@ -84,7 +84,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
           }}
         />
       </fieldset>
-      <h3 className="pt-3 text-[15px]">In this order</h3>
+      <h3 className="pt-3 text-said">In this order</h3>
       <ol className="list-decimal pl-6">
         {loadingOrder(loaded).map((entry) => (
           <li key={entry.nut.id} className="border-hair border-b py-1.5">

@@ -119,7 +119,7 @@ function Reading({
       />
       {list.length > 0 && list.length < READINGS_MOST && (
         <details>
-          <summary className="min-h-9 cursor-pointer py-1.5 text-[13px]">
+          <summary className="min-h-9 cursor-pointer py-1.5 text-aside">
             {list.length === 1 ? 'Read again' : `${list.length} readings, within `}
             {list.length > 1 && <Quantity dimension="length" value={scatterMm} />}
           </summary>
@@ -173,7 +173,7 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
     return (
       <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>
         {several && (
-          <h3 className="pt-3 text-[15px]">
+          <h3 className="pt-3 text-said">
             {ask.pair.front.name} to {ask.pair.rear.name}
           </h3>
         )}

@@ -1,4 +1,5 @@
 'use client'
+import { TextLink } from '@/ui/kit/button'
 import { BigKey } from '@/ui/kit/big-key'
 import { to } from '@/ui/routes'
 import {
@@ -17,7 +18,6 @@ import {
   type Survey,
   waitsFor,
 } from '@/core'
-import Link from 'next/link'
 import { type ReactNode, useMemo, useState } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { logFor } from '@/ui/state/log-store'
@@ -154,9 +154,7 @@ export function OneStep({
         {all && (
           <Aside>
             Everything is done.{' '}
-            <Link className="underline" href={to('handover', { job: plan.id })}>
-              To the handover sheet
-            </Link>
+            <TextLink href={to('handover', { job: plan.id })}>To the handover sheet</TextLink>
           </Aside>
         )}
       </main>
@@ -193,7 +191,7 @@ export function OneStep({
           onClick={done}
         >
           <PhraseLine phrase={primary.say} />
-          {blocked && <span className="block text-[14px] font-normal">{hold.message}</span>}
+          {blocked && <span className="block text-plain font-normal">{hold.message}</span>}
         </BigKey>
         {progress.done.has(step.id) ? (
           <BigKey

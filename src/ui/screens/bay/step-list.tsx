@@ -33,7 +33,7 @@ export function StepList({
       {steps.map((step, i) => (
         <li key={step.id}>
           {steps[i - 1]?.stage !== step.stage && (
-            <p className="pt-[0.8rem] px-[0.9rem] pb-[0.2rem] text-ink2 text-[0.86rem] font-[620]">
+            <p className="pt-[0.8rem] px-[0.9rem] pb-[0.2rem] text-ink2 text-aside font-[620]">
               {STAGE_WORD[step.stage]}
             </p>
           )}
@@ -47,7 +47,7 @@ export function StepList({
             <span className="w-5 shrink-0">{isDone(step, progress) ? '✓' : ''}</span>
             <span>
               {step.title}
-              {states(step) !== undefined && <span className="block text-[13px]">{states(step)}</span>}
+              {states(step) !== undefined && <span className="block text-aside">{states(step)}</span>}
             </span>
           </button>
         </li>

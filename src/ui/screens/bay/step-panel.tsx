@@ -45,7 +45,7 @@ export function StepPanel(props: Props) {
           {step.task.groups.map(({ joint }) => (
             <li key={joint.id} className="border-hair border-b py-2">
               <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
-              <span className="text-ink2 block text-[13px]">
+              <span className="text-ink2 block text-aside">
                 {joint.washers}; {joint.security}
               </span>
             </li>

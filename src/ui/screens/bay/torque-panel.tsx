@@ -50,7 +50,7 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
   return (
-    <div className="flex flex-wrap items-center gap-x-[1.6rem] gap-y-[0.3rem] pt-[0.4rem] text-[1.05rem] [&_>_div]:flex-[1_1_20rem]">
+    <div className="flex flex-wrap items-center gap-x-[1.6rem] gap-y-[0.3rem] pt-[0.4rem] text-lead [&_>_div]:flex-[1_1_20rem]">
       <p data-bay="number" className="text-[6.4rem] leading-[0.95] font-[760] [font-stretch:108%]">
         {nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 2)}
       </p>

@@ -38,9 +38,9 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
-        <h2 className="min-w-28 self-center text-[16px] leading-tight">
+        <h2 className="min-w-28 self-center text-lead leading-tight">
           {bar.name}
-          <span className="text-ink2 block text-[12px] font-normal">{rack.name}</span>
+          <span className="text-ink2 block text-note font-normal">{rack.name}</span>
         </h2>
         {length('x, middle of bar', 'xMm', (xMm, typed) =>
           refused(run({ do: 'moveBar', barId: bar.id, xMm, typed: { xMm: typed } })),

@@ -44,7 +44,7 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
   }
   return (
     <fieldset className="border-edge grid grid-cols-2 gap-2 border p-2 sm:grid-cols-4">
-      <legend className="px-1 text-[13px] font-semibold">
+      <legend className="px-1 text-aside font-semibold">
         {STATE_WORD[rating.state]}
         {rating.gearKind === undefined ? '' : `, for ${rating.gearKind}`}
       </legend>
@@ -232,7 +232,7 @@ export function CellSum({ survey }: { survey: Survey }) {
         )}
       </p>
       {limit.kind !== 'missing' && (
-        <p className="text-ink2 text-[13px]">Read from: {sourceText(limit.rating.source)}.</p>
+        <p className="text-ink2 text-aside">Read from: {sourceText(limit.rating.source)}.</p>
       )}
       <h3 className="mt-4 mb-1">Its figures</h3>
       {owner === undefined ? (

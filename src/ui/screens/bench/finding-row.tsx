@@ -63,11 +63,11 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
     >
       <p className="leading-snug">
         <SeverityTag severity={finding.severity} />{' '}
-        <span className="text-ink2 text-[12px]">{states.join(', ')}</span>{' '}
+        <span className="text-ink2 text-note">{states.join(', ')}</span>{' '}
         <PhraseLine phrase={finding.sentence} />
       </p>
       {finding.aside && (
-        <p className="mt-1 text-[13px]">
+        <p className="mt-1 text-aside">
           Set aside by {finding.aside.by} on {finding.aside.on}: {finding.aside.reason}{' '}
           <Button
             look="word"
@@ -98,7 +98,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         </div>
       )}
       {remedies?.length === 0 && finding.severity === 'stop' && (
-        <p className="text-ink2 mt-1 text-[13px]">
+        <p className="text-ink2 mt-1 text-aside">
           No single change on this plan clears it: take it apart by hand.
         </p>
       )}

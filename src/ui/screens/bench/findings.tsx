@@ -72,7 +72,7 @@ function useShowWanted(rows: readonly FindingStates[]): void {
 /** What was checked and holds, with its margin; or what there was nothing of. */
 function Told({ findings }: { findings: readonly Finding[] }) {
   return (
-    <ul className="text-[13px] leading-snug">
+    <ul className="text-aside leading-snug">
       {findings.map((finding) => (
         <li key={finding.id} className="border-hair border-b py-1">
           <span className="text-ink2">
@@ -143,13 +143,13 @@ export function Findings({
       aria-labelledby="findings-title"
       className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6"
     >
-      <h2 id="findings-title" className="text-[15px]">
+      <h2 id="findings-title" className="text-said">
         Findings
       </h2>
       {review.planned && review.notLooked.length > 0 && (
-        <p className="text-ink2 mt-1 text-[13px]">{capital(notLookedAt(review).join(', '))} not looked at.</p>
+        <p className="text-ink2 mt-1 text-aside">{capital(notLookedAt(review).join(', '))} not looked at.</p>
       )}
-      {leftOut !== undefined && <p className="text-ink2 mt-1 text-[13px]">{leftOut}</p>}
+      {leftOut !== undefined && <p className="text-ink2 mt-1 text-aside">{leftOut}</p>}
       {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
       {review.planned && rows.length === 0 && (
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>
@@ -174,7 +174,7 @@ export function Findings({
         <Folded title={`Nothing to check: ${nothing.length}`}>{() => <Told findings={nothing} />}</Folded>
         <Folded title={`Cautions: ${review.cautions.length}`}>
           {() => (
-            <ul className="list-disc pl-5 text-[13px] leading-snug">
+            <ul className="list-disc pl-5 text-aside leading-snug">
               {review.cautions.map((caution) => (
                 <li key={caution}>{caution}</li>
               ))}

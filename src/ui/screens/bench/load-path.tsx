@@ -57,7 +57,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
   return (
     <button
       type="button"
-      className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-[0.88rem] [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
+      className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-aside [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
       aria-label={cellLabel(cell, severity, governs, units)}
       title={cellLabel(cell, severity, governs, units)}
       onClick={() => showCell({ layerId: cell.layer.id, state: cell.state })}
@@ -67,7 +67,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
         {cell.limit.kind === 'missing' ? (
           <span className="text-accent font-bold pl-[0.35rem]">?</span>
         ) : (
-          <span className="text-[0.78rem] text-ink2">
+          <span className="text-note text-ink2">
             /{cell.limit.kind === 'assumed' ? '~' : ''}
             {amountIn('mass', cell.limit.kg, unit, places)}
           </span>
@@ -118,7 +118,7 @@ const LayerRow = memo(
       <tr>
         <th scope="row" className="py-0.5 pr-1.5 text-left font-normal">
           <span className="block leading-tight font-semibold">{layer.name}</span>
-          <span className="text-ink2 block text-[12px] leading-tight">{layer.detail}</span>
+          <span className="text-ink2 block text-note leading-tight">{layer.detail}</span>
         </th>
         {STATES.map((state, i) => {
           const shown = cells[i]
@@ -148,7 +148,7 @@ const LayerRow = memo(
 function Allowances({ survey, state }: { survey: Survey; state: State }) {
   const several = survey.racks.length > 1
   return (
-    <ul className="mt-2 text-[13px] leading-snug" aria-label={`What may be added, ${STATE_WORD[state]}`}>
+    <ul className="mt-2 text-aside leading-snug" aria-label={`What may be added, ${STATE_WORD[state]}`}>
       {survey.allowances
         .filter((allowance) => allowance.state === state)
         .map((allowance) => {
@@ -196,7 +196,7 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
   const { layers } = survey.loadPath
   return (
     <section aria-labelledby="load-path-title" className="px-3 pt-3 pb-2">
-      <h2 id="load-path-title" className="text-[15px]">
+      <h2 id="load-path-title" className="text-said">
         Load path
       </h2>
       {layers.length === 0 ? (
@@ -205,11 +205,11 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
         <table className="w-full table-fixed border-collapse [&_th:first-child]:w-[34%]">
           <thead>
             <tr>
-              <th scope="col" className="text-ink2 text-left text-[12px] font-normal">
+              <th scope="col" className="text-ink2 text-left text-note font-normal">
                 {tableUnit(units)}, held / figure
               </th>
               {STATES.map((each) => (
-                <th key={each} scope="col" className="text-[12px] font-semibold">
+                <th key={each} scope="col" className="text-note font-semibold">
                   {STATE_WORD[each]}
                 </th>
               ))}
@@ -258,7 +258,7 @@ function LeftIn({ survey }: { survey: Survey }) {
   const shared = survey.masses.filter((mass) => mass.of === 'gear' && mass.racks.length > 1)
   if (shared.length === 0) return null
   return (
-    <ul className="text-ink2 mt-1 text-[13px] leading-snug">
+    <ul className="text-ink2 mt-1 text-aside leading-snug">
       {shared.map((mass) => (
         <li key={mass.id}>
           <PhraseLine

@@ -62,7 +62,7 @@ function FitMark({ answer, units }: { answer: Compatible; units: UnitChoice }) {
         ? `: ${phraseText(answer.why, units)}`
         : ''
   return (
-    <span className={`block text-[12.5px] leading-[1.2] ${FIT_LOOK[answer.kind]}`}>
+    <span className={`block text-note leading-[1.2] ${FIT_LOOK[answer.kind]}`}>
       <Sign size={13} aria-hidden className="inline align-[-2px]" /> {FIT_WORD[answer.kind]}
       {words}
     </span>
@@ -122,7 +122,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
       <span className="min-w-0">
         <span className="block leading-tight font-semibold">{gear.name}</span>
         {answer && <FitMark answer={answer} units={units} />}
-        <span className="text-ink2 block text-[12.5px] leading-tight">
+        <span className="text-ink2 block text-note leading-tight">
           <GearWeight mass={gear.mass} />
           {rackId !== undefined && (
             <>
@@ -202,14 +202,14 @@ export function Shelf({ survey }: { survey: Survey }) {
           const title = rackId === undefined ? 'On the shelf' : SHELF_GROUP_WORD[group]
           return group === 'cannot' ? (
             <details key={`${group} ${wanted !== ''}`} open={wanted !== '' || items.length === found.length}>
-              <summary className="text-ink2 min-h-11 cursor-pointer px-[0.9rem] py-2.5 text-[0.9rem] font-semibold">
+              <summary className="text-ink2 min-h-11 cursor-pointer px-[0.9rem] py-2.5 text-aside font-semibold">
                 {title}: {items.length}
               </summary>
               {list(items)}
             </details>
           ) : (
             <div key={group}>
-              <h3 className="text-ink2 border-b-hair flex justify-between border-b px-[0.9rem] pt-[0.6rem] pb-[0.2rem] text-[0.9rem] font-semibold">
+              <h3 className="text-ink2 border-b-hair flex justify-between border-b px-[0.9rem] pt-[0.6rem] pb-[0.2rem] text-aside font-semibold">
                 {title} <span className="font-normal">{items.length}</span>
               </h3>
               {list(items)}

@@ -45,10 +45,10 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
-        <h2 className="min-w-28 self-center text-[16px] leading-tight">
+        <h2 className="min-w-28 self-center text-lead leading-tight">
           {gear.name}
           {thing.parent && (
-            <span className="text-ink2 block text-[12px] font-normal">in {thing.parent.gear.name}</span>
+            <span className="text-ink2 block text-note font-normal">in {thing.parent.gear.name}</span>
           )}
         </h2>
         {place(nested ? 'x in its place' : 'x, middle', 'xMm', 'yMm')}

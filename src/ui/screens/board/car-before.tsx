@@ -61,7 +61,7 @@ export function CarBefore({
   ] as const
   return (
     <section aria-labelledby="car-title" className="max-w-3xl">
-      <h2 id="car-title" className="mb-2 text-[17px]">
+      <h2 id="car-title" className="mb-2 text-head">
         Whose car
       </h2>
       <p className="text-ink2 mb-2">

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { memo, useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'
 import { SmallPicture } from '@/ui/drawing/thumbnail'
-import { Button } from '@/ui/kit/button'
+import { Button, TextLink } from '@/ui/kit/button'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { besideVerdict } from '@/ui/kit/verdict-words'
 import { to } from '@/ui/routes'
@@ -17,18 +17,18 @@ type Read = Extract<BoardCard, { ok: true }>
 function DueWords({ card: { glance, backOn }, day }: { card: Read; day: string }) {
   if (backOn === undefined)
     return (
-      <span className="text-ink2 text-[13px]">
+      <span className="text-ink2 text-aside">
         {glance.due === undefined ? 'No date' : `Due ${glance.due}`}
       </span>
     )
   const late = backOn < day
   return (
-    <Link
+    <TextLink
       href={to('log', { vehicle: glance.carId })}
-      className={`text-[13px] underline ${late ? 'text-stopline font-bold' : ''}`}
+      className={`text-aside ${late ? 'text-stopline font-bold' : ''}`}
     >
       {late ? 'Overdue' : 'Back'} {backOn}
-    </Link>
+    </TextLink>
   )
 }
 
@@ -50,8 +50,8 @@ export const JobCard = memo(function JobCard({
       <Link href={to('bench', { job: glance.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
         <SmallPicture picture={picture} />
         <span className="block px-3 pt-1">
-          <span className="block text-[17px] leading-tight font-semibold">{glance.name}</span>
-          <span className="text-ink2 block text-[13px]">
+          <span className="block text-head leading-tight font-semibold">{glance.name}</span>
+          <span className="text-ink2 block text-aside">
             {glance.vehicle}
             {glance.customer === undefined ? '' : ` · ${glance.customer}`}
             {glance.number === undefined ? '' : ` · job ${glance.number}`}
@@ -61,8 +61,8 @@ export const JobCard = memo(function JobCard({
       <dl className="grid grid-cols-3 gap-1 px-3 py-2">
         {STATES.map((state) => (
           <div key={state}>
-            <dt className="text-ink2 text-[12px]">{STATE_WORD[state]}</dt>
-            <dd className="text-[13px] leading-tight">
+            <dt className="text-ink2 text-note">{STATE_WORD[state]}</dt>
+            <dd className="text-aside leading-tight">
               <SeverityTag severity={glance.states[state].verdict} />
               <span className="block">{besideVerdict(glance.states[state], units) ?? ''}</span>
             </dd>
@@ -70,7 +70,7 @@ export const JobCard = memo(function JobCard({
         ))}
       </dl>
       {glance.notLooked.length > 0 && (
-        <p className="text-ink2 px-3 pb-2 text-[12px] leading-tight">
+        <p className="text-ink2 px-3 pb-2 text-note leading-tight">
           Not looked at: {glance.notLooked.join(', ')}
         </p>
       )}
@@ -109,7 +109,7 @@ export function Unreadable({ card: { id, reason } }: { card: Extract<BoardCard, 
   return (
     <li className="flex flex-col border border-hair bg-base-100 p-3">
       <p className="font-semibold">A job that cannot be read any more</p>
-      <p className="text-ink2 text-[13px]">It is kept as it is. {reason}</p>
+      <p className="text-ink2 text-aside">It is kept as it is. {reason}</p>
       <Button className="mt-2 self-start" onClick={() => void take()}>
         Take it out as it lies
       </Button>

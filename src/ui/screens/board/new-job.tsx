@@ -43,7 +43,7 @@ function Offer({
       <Thumbnail survey={drawn} />
       <span className="block px-3 py-2">
         <span className="block leading-tight font-semibold">{title}</span>
-        <span className="text-ink2 text-[13px]">{note}</span>
+        <span className="text-ink2 text-aside">{note}</span>
       </span>
     </button>
   )
@@ -117,7 +117,7 @@ export function NewJob() {
         <CarBefore draft={whose} onDraft={setWhose} onSame={(plan) => void again(plan)} />
         <section aria-labelledby="vehicle-title">
           <div className="mb-2 flex flex-wrap items-center gap-3">
-            <h2 id="vehicle-title" className="text-[17px]">
+            <h2 id="vehicle-title" className="text-head">
               1. Vehicle
             </h2>
             <ButtonLink href={to('vehicle')}>Enter your own vehicle</ButtonLink>
@@ -151,7 +151,7 @@ export function NewJob() {
               </p>
             )}
             <div className="mb-2 flex flex-wrap items-center gap-3">
-              <h2 id="rack-title" className="text-[17px]">
+              <h2 id="rack-title" className="text-head">
                 2. Rack on it
               </h2>
               <ButtonLink href={to('rack', { vehicle: vehicle.id })}>Enter your own rack</ButtonLink>
@@ -183,7 +183,7 @@ export function NewJob() {
         )}
         {vehicle && (
           <section aria-labelledby="name-title" className="max-w-xl">
-            <h2 id="name-title" className="mb-2 text-[17px]">
+            <h2 id="name-title" className="mb-2 text-head">
               3. Name
             </h2>
             <TextBox

@@ -3,7 +3,7 @@ import { useStoredPlans } from '@/ui/state/stored-plans'
 import { Choice } from '@/ui/kit/choice'
 import { Table } from '@/ui/kit/table'
 import { PageBar } from '@/ui/kit/page-bar'
-import { ButtonLink } from '@/ui/kit/button'
+import { ButtonLink, TextLink } from '@/ui/kit/button'
 import { ROUTES, to } from '@/ui/routes'
 import {
   type Account,
@@ -18,7 +18,6 @@ import {
   STATE_WORD,
   STATES,
 } from '@/core'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, type ReactNode } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
@@ -37,7 +36,7 @@ function LeftCell({ left }: { left: Left }) {
     <>
       {LEFT_WORD[left.kind]}
       <Quantity dimension="mass" value={left.kg} />
-      {left.by !== '' && <span className="text-ink2 block text-[12.5px]">{left.by} binds</span>}
+      {left.by !== '' && <span className="text-ink2 block text-note">{left.by} binds</span>}
     </>
   )
 }
@@ -76,98 +75,98 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
     `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
   return (
     <>
-      <Table>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="sr-only">What</span>
-            </th>
-            {[a, b].map(({ plan }) => (
-              <th key={plan.id} scope="col">
-                <Link href={to('bench', { job: plan.id })} className="underline">
-                  {plan.job.name}
-                </Link>
-                <span className="text-ink2 block text-[12.5px] font-normal">
-                  {plan.racks.map((rack) => rack.name).join(', ')}
-                </span>
+      <div className="overflow-x-auto">
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="sr-only">What</span>
               </th>
-            ))}
-            <th scope="col">Second less first</th>
-          </tr>
-        </thead>
-        <tbody>
-          {STATES.map((state) => (
-            <Row
-              key={state}
-              name={STATE_WORD[state]}
-              a={<SeverityTag severity={a.verdicts[state]} />}
-              b={<SeverityTag severity={b.verdicts[state]} />}
-            />
-          ))}
-          {STATES.map((state) => {
-            const [from, to] = [kg(a, state), kg(b, state)]
-            return (
+              {[a, b].map(({ plan }) => (
+                <th key={plan.id} scope="col">
+                  <TextLink href={to('bench', { job: plan.id })}>{plan.job.name}</TextLink>
+                  <span className="text-ink2 block text-note font-normal">
+                    {plan.racks.map((rack) => rack.name).join(', ')}
+                  </span>
+                </th>
+              ))}
+              <th scope="col">Second less first</th>
+            </tr>
+          </thead>
+          <tbody>
+            {STATES.map((state) => (
               <Row
                 key={state}
-                name={`May still be added, ${STATE_WORD[state].toLowerCase()}`}
-                a={<LeftCell left={a.left[state]} />}
-                b={<LeftCell left={b.left[state]} />}
-                gain={
-                  from === undefined || to === undefined ? (
-                    'not known'
-                  ) : (
-                    <Gain dimension="mass" from={from} to={to} />
-                  )
-                }
+                name={STATE_WORD[state]}
+                a={<SeverityTag severity={a.verdicts[state]} />}
+                b={<SeverityTag severity={b.verdicts[state]} />}
               />
-            )
-          })}
-          <Row
-            name="Height, driving"
-            a={<Quantity dimension="length" value={a.topMm} />}
-            b={<Quantity dimension="length" value={b.topMm} />}
-            gain={<Gain dimension="length" from={a.topMm} to={b.topMm} />}
-          />
-          <Row
-            name="Mass of the racks"
-            a={<Quantity dimension="mass" value={a.rackKg} />}
-            b={<Quantity dimension="mass" value={b.rackKg} />}
-            gain={<Gain dimension="mass" from={a.rackKg} to={b.rackKg} />}
-          />
-          <Row
-            name="On the racks, road"
-            a={<Quantity dimension="mass" value={a.onRacksKg.road} />}
-            b={<Quantity dimension="mass" value={b.onRacksKg.road} />}
-            gain={<Gain dimension="mass" from={a.onRacksKg.road} to={b.onRacksKg.road} />}
-          />
-          <Row
-            name="Price, parts and gear"
-            a={money(a)}
-            b={money(b)}
-            gain={
-              a.price === b.price
-                ? 'the same'
-                : `${b.price > a.price ? '+' : ''}${formatNumber(b.price - a.price, 2)}`
-            }
-          />
-          {SEVERITIES.filter((severity) => severity !== 'clear').map((severity) => (
+            ))}
+            {STATES.map((state) => {
+              const [from, to] = [kg(a, state), kg(b, state)]
+              return (
+                <Row
+                  key={state}
+                  name={`May still be added, ${STATE_WORD[state].toLowerCase()}`}
+                  a={<LeftCell left={a.left[state]} />}
+                  b={<LeftCell left={b.left[state]} />}
+                  gain={
+                    from === undefined || to === undefined ? (
+                      'not known'
+                    ) : (
+                      <Gain dimension="mass" from={from} to={to} />
+                    )
+                  }
+                />
+              )
+            })}
             <Row
-              key={severity}
-              name={`Findings: ${OUTCOME_WORD[severity]}`}
-              a={a.counts[severity]}
-              b={b.counts[severity]}
+              name="Height, driving"
+              a={<Quantity dimension="length" value={a.topMm} />}
+              b={<Quantity dimension="length" value={b.topMm} />}
+              gain={<Gain dimension="length" from={a.topMm} to={b.topMm} />}
+            />
+            <Row
+              name="Mass of the racks"
+              a={<Quantity dimension="mass" value={a.rackKg} />}
+              b={<Quantity dimension="mass" value={b.rackKg} />}
+              gain={<Gain dimension="mass" from={a.rackKg} to={b.rackKg} />}
+            />
+            <Row
+              name="On the racks, road"
+              a={<Quantity dimension="mass" value={a.onRacksKg.road} />}
+              b={<Quantity dimension="mass" value={b.onRacksKg.road} />}
+              gain={<Gain dimension="mass" from={a.onRacksKg.road} to={b.onRacksKg.road} />}
+            />
+            <Row
+              name="Price, parts and gear"
+              a={money(a)}
+              b={money(b)}
               gain={
-                a.counts[severity] === b.counts[severity]
+                a.price === b.price
                   ? 'the same'
-                  : b.counts[severity] - a.counts[severity]
+                  : `${b.price > a.price ? '+' : ''}${formatNumber(b.price - a.price, 2)}`
               }
             />
-          ))}
-        </tbody>
-      </Table>
+            {SEVERITIES.filter((severity) => severity !== 'clear').map((severity) => (
+              <Row
+                key={severity}
+                name={`Findings: ${OUTCOME_WORD[severity]}`}
+                a={a.counts[severity]}
+                b={b.counts[severity]}
+                gain={
+                  a.counts[severity] === b.counts[severity]
+                    ? 'the same'
+                    : b.counts[severity] - a.counts[severity]
+                }
+              />
+            ))}
+          </tbody>
+        </Table>
+      </div>
       <section className="mt-5 grid gap-4 md:grid-cols-2" aria-label="What differs">
         <div>
-          <h2 className="text-[16px]">Bars</h2>
+          <h2 className="text-lead">Bars</h2>
           {differences.bars.length === 0 ? (
             <p>The same bars at the same places.</p>
           ) : (
@@ -179,7 +178,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
               ))}
             </ul>
           )}
-          <h2 className="mt-3 text-[16px]">Only in one of them</h2>
+          <h2 className="mt-3 text-lead">Only in one of them</h2>
           {differences.onlyA.length + differences.onlyB.length === 0 ? (
             <p>The same parts and gear.</p>
           ) : (
@@ -194,7 +193,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
           )}
         </div>
         <div>
-          <h2 className="text-[16px]">Rules that judge otherwise</h2>
+          <h2 className="text-lead">Rules that judge otherwise</h2>
           {differences.rules.length === 0 ? (
             <p>Every rule judges both alike.</p>
           ) : (

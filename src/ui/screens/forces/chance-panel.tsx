@@ -93,7 +93,7 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
   if (worth.length === 0) return <p>Everything on this limit is known. There is nothing to weigh.</p>
   return (
     <>
-      <h3 className="mt-2 text-[15px]">Most worth weighing</h3>
+      <h3 className="mt-2 text-said">Most worth weighing</h3>
       <ul>
         {worth.slice(0, 6).map(({ unknown, share }) => (
           <li key={unknown.id} className="border-hair border-b flex flex-wrap items-end gap-3 py-1.5">
@@ -179,7 +179,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
               </div>
               <Button onClick={again}>Draw again</Button>
             </div>
-            <p className="mt-1 text-[17px]" role="status">
+            <p className="mt-1 text-head" role="status">
               {name(shown)}: exceeded <strong data-testid="chance">{chanceWords(shown.chance)}</strong>
               {shown.chance > 0 && shown.chance < 1
                 ? ` (± ${formatNumber(196 * shown.errorOfChance, 1)} %)`

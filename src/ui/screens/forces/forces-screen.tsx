@@ -41,7 +41,7 @@ function Forces({ plan }: { plan: Plan }) {
               aria-labelledby="forces-cautions"
               className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
             >
-              <h2 id="forces-cautions" className="text-[17px]">
+              <h2 id="forces-cautions" className="text-head">
                 Cautions
               </h2>
               <ul className="list-disc pl-5">

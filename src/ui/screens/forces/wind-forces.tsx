@@ -12,7 +12,7 @@ export function WindForces({ survey }: { survey: Survey }) {
       title="Wind of driving"
       note="Drag by shape after Hoerner, from memory. Uplift is a rough bracket. What one thing shelters of another is not taken off."
     >
-      <p className="text-[17px]">
+      <p className="text-head">
         <strong>
           <Quantity dimension="force" value={wind.dragN} />
         </strong>{' '}

@@ -192,7 +192,7 @@ function Sheet({ plan }: { plan: Plan }) {
         </SheetPart>
         <SheetPart title="How high it stands">
           <p>
-            <strong className="text-[18px]">
+            <strong className="text-head">
               <Quantity dimension="length" value={handover.heightMm} />
             </strong>{' '}
             driving; {handover.heightOf} is highest.{' '}

@@ -21,8 +21,8 @@ export function Placard({ handover }: { handover: Handover }) {
           </div>
         ))}
       </dl>
-      {notLooked !== undefined && <p className="placard-foot">{notLooked}</p>}
-      <p className="placard-foot">Never more than the lowest rating. Re-tighten after the first trip.</p>
+      {notLooked !== undefined && <p>{notLooked}</p>}
+      <p>Never more than the lowest rating. Re-tighten after the first trip.</p>
     </section>
   )
 }

@@ -15,7 +15,7 @@ const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((modu
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
   return (
     <section aria-labelledby={id} className="border-base-content min-w-0 border-t-[1.5px] pt-3 pb-6">
-      <h2 id={id} className="mb-2 text-[17px]">
+      <h2 id={id} className="mb-2 text-head">
         {title}
       </h2>
       {children}

@@ -99,7 +99,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       aria-label="New entry"
       className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 grid gap-2"
     >
-      <h3 className="text-[17px]">New entry</h3>
+      <h3 className="text-head">New entry</h3>
       <Choice label="Kind" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind, other: '' })} />
       {onRack ? (
         <Choice

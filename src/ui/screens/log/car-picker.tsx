@@ -55,12 +55,12 @@ export function CarPicker({
         onText={setTyped}
       />
       {listed.map(({ id, name, next }) => (
-        <Button key={id} pressed={shown === id} onClick={() => onPick(id)}>
+        <Button key={id} className="max-w-full" pressed={shown === id} onClick={() => onPick(id)}>
           {name}
           {next !== undefined && <span className="font-normal">{next < day ? `overdue ${next}` : next}</span>}
         </Button>
       ))}
-      <p role="status" className="text-ink2 self-center px-1 text-[13px]">
+      <p role="status" className="text-ink2 self-center px-1 text-aside">
         {found.length === 0 ? 'No car has these words.' : more > 0 ? `${more} more: type to find one.` : ''}
       </p>
     </nav>

@@ -78,7 +78,7 @@ export function VehicleLog({
             aria-label="What is due"
             className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
           >
-            <h3 className="text-[17px]">Due</h3>
+            <h3 className="text-head">Due</h3>
             {dues.length === 0 && <p>Nothing is due: no rack is on, as far as this log goes.</p>}
             <ul>
               {dues.map((due) => (
@@ -108,7 +108,7 @@ export function VehicleLog({
             aria-label="The rack now"
             className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
           >
-            <h3 className="text-[17px]">The rack now</h3>
+            <h3 className="text-head">The rack now</h3>
             <ul>
               {record.racks.map((rack) => (
                 <li key={rack.rackId}>
@@ -129,7 +129,7 @@ export function VehicleLog({
           aria-label="Entries"
           className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 min-w-0"
         >
-          <h3 className="text-[17px]">
+          <h3 className="text-head">
             {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
           </h3>
           <VisitList

@@ -120,13 +120,13 @@ function Racks({ plan }: { plan: Plan }) {
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {refusal !== undefined && <Problem>{refusal}</Problem>}
         <section aria-labelledby="racks-worn" className="py-3">
-          <h2 id="racks-worn" className="mb-2 text-[17px]">
+          <h2 id="racks-worn" className="mb-2 text-head">
             On this vehicle
           </h2>
           <WornRacks plan={plan} />
         </section>
         <section aria-labelledby="racks-stock" className="border-base-content border-t-[1.5px] py-3">
-          <h2 id="racks-stock" className="text-[17px]">
+          <h2 id="racks-stock" className="text-head">
             From stock
           </h2>
           <p className="text-ink2 mb-2" aria-live="polite">

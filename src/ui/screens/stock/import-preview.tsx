@@ -41,7 +41,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       </p>
       {problems.length > 0 && (
         <>
-          <h3 className="mt-3 text-[15px]">Lines that cannot be read</h3>
+          <h3 className="mt-3 text-said">Lines that cannot be read</h3>
           <ol className="max-h-64 overflow-auto" aria-label="Lines that cannot be read" tabIndex={0}>
             {problems.map(({ line, text }) => (
               <li key={`${line} ${text}`} className="border-hair border-b py-1">
@@ -53,7 +53,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       )}
       {good > 0 && (
         <>
-          <h3 className="mt-3 text-[15px]">Taken, if you say so</h3>
+          <h3 className="mt-3 text-said">Taken, if you say so</h3>
           <ul className="max-h-40 overflow-auto" tabIndex={0} aria-label="Entries that would be taken">
             {[...changed, ...added].slice(0, 60).map((item) => (
               <li key={item.id}>

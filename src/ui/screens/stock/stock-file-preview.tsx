@@ -46,7 +46,7 @@ export function StockFilePreview({
       </p>
       {changed.length > 0 && (
         <>
-          <h3 className="mt-3 text-[15px]">Here under the same name, and not the same</h3>
+          <h3 className="mt-3 text-said">Here under the same name, and not the same</h3>
           <ul className="max-h-[40dvh] overflow-y-auto" aria-label="Would take the place of what is here">
             {changed.map((each) => (
               <li key={key(each)} className="border-hair border-b">

@@ -90,7 +90,7 @@ export function StockScreen() {
             {STOCK_KINDS.map((each) => (
               <Button key={each} pressed={each === kind} onClick={() => setKind(each)}>
                 {LIST_WORD[each].many}
-                <span className="ml-1 text-[12px]">{lists[each].length}</span>
+                <span className="ml-1 text-note">{lists[each].length}</span>
               </Button>
             ))}
           </div>

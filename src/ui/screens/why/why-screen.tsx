@@ -1,7 +1,7 @@
 'use client'
 import { PageBar } from '@/ui/kit/page-bar'
 import { TextBox } from '@/ui/kit/field'
-import { ButtonLink } from '@/ui/kit/button'
+import { ButtonLink, TextLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
   BAY_RULES,
@@ -14,7 +14,6 @@ import {
   type RuleSource,
   STATE_WORD,
 } from '@/core'
-import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { PhraseLine } from '@/ui/kit/quantity'
@@ -85,7 +84,7 @@ export function WhyScreen() {
                 className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
               >
                 <div>
-                  <h2 className="text-[17px]">{check.title}</h2>
+                  <h2 className="text-head">{check.title}</h2>
                   <p className="mt-1">{check.question}</p>
                 </div>
                 <dl className="grid grid-cols-[9.5rem_1fr] gap-x-[0.75rem] gap-y-[0.25rem] [&_dt]:text-ink2">
@@ -101,9 +100,7 @@ export function WhyScreen() {
                         {example.finding.state === 'all' ? '' : `${STATE_WORD[example.finding.state]}: `}
                         <PhraseLine phrase={example.finding.sentence} />{' '}
                         {seeded ? (
-                          <Link href={to('bench', { job: example.job.id })} className="underline">
-                            {example.job.name}
-                          </Link>
+                          <TextLink href={to('bench', { job: example.job.id })}>{example.job.name}</TextLink>
                         ) : (
                           <span className="text-ink2">({example.job.name})</span>
                         )}
@@ -123,7 +120,7 @@ export function WhyScreen() {
         </ol>
         {inBay.length > 0 && (
           <>
-            <h2 className="mt-6 text-[17px]">In the bay</h2>
+            <h2 className="mt-6 text-head">In the bay</h2>
             <ol className="mt-2">
               {inBay.map(({ id, title, question, formula, source, nothing }) => (
                 <li
@@ -132,7 +129,7 @@ export function WhyScreen() {
                   className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
                 >
                   <div>
-                    <h3 className="text-[17px]">{title}</h3>
+                    <h3 className="text-head">{title}</h3>
                     <p className="mt-1">{question}</p>
                   </div>
                   <dl className="grid grid-cols-[9.5rem_1fr] gap-x-[0.75rem] gap-y-[0.25rem] [&_dt]:text-ink2">
@@ -149,7 +146,7 @@ export function WhyScreen() {
           </>
         )}
         {shown.length + inBay.length === 0 && <p>No rule has those words.</p>}
-        <h2 className="mt-6 text-[17px]">Local rules kept here</h2>
+        <h2 className="mt-6 text-head">Local rules kept here</h2>
         <p className="text-ink2">Each is a summary from memory, no legal advice: check your local rules.</p>
         <ul className="mt-2 list-disc pl-5">
           {LOCAL_RULES.map(({ id, place, source, mark }) => (
