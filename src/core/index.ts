@@ -218,6 +218,7 @@ export { nextThing, type NextThing } from './way/next-thing'
 export { type Stop, STOP_WORD, STOPS } from './way/stop-of'
 export { type StopState, stopWords } from './way/stop-state'
 export { type Logged, wayOf } from './way/way'
+export { WORK_STATES, WORK_WORD, type WorkState, workStateOf } from './way/work-state'
 
 export { cameLine, type Handover, handoverOf, placardLines } from './handover/handover'
 export { openingOf } from './handover/handover-opening'

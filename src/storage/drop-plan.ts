@@ -1,3 +1,4 @@
+import { archiveKey } from './archive'
 import { tellKept } from './kept-elsewhere'
 import { nextRevisions, storedFrom, unkept } from './plans'
 import { rememberIn } from './removed'
@@ -8,16 +9,19 @@ import { inOneGo } from './transaction'
 export async function dropPlan(id: string): Promise<Kept> {
   unkept.delete(id)
   try {
-    await inOneGo(['plans', 'revisions', 'removed', 'history'], async (going) => {
+    await inOneGo(['plans', 'revisions', 'removed', 'history', 'settings'], async (going) => {
+      const away = await going.get('settings', archiveKey(id))
       const there = storedFrom(id, await going.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
       await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
         ['plans', id],
         ['history', id],
+        ...(away === undefined ? [] : [['settings', archiveKey(id)] as const]),
       ])
       await nextRevisions(going, [id])
       going.remove('plans', id)
       going.remove('history', id)
+      going.remove('settings', archiveKey(id))
     })
     tellKept({ shelf: 'plans', id })
     return { ok: true }

@@ -12,6 +12,8 @@ const settingsSchema = z.object({
   theme: z.catch(z.enum(['system', 'bay', 'night-bay']), 'system'),
   house: z.catch(z.optional(houseRulesSchema), undefined),
   seeded: z.catch(z.boolean(), false),
+  /** How the board shows its jobs. */
+  board: z.catch(z.enum(['cards', 'table']), 'cards'),
   /** Who fits here: signs what is logged. */
   fitter: z.catch(z.string().check(z.maxLength(80)), ''),
   /** The wrench and scale in hand this shift, and until when each is calibrated. */
@@ -30,6 +32,7 @@ export const USUAL_SETTINGS: Settings = {
   theme: 'system',
   house: undefined,
   seeded: false,
+  board: 'cards',
   fitter: '',
   wrench: undefined,
   scale: undefined,

@@ -1,4 +1,14 @@
-import { bayRulesOf, carOf, dueOf, glanceOf, judgePlan, type LogEvent, ownEvents, type Plan } from '@/core'
+import {
+  bayRulesOf,
+  carOf,
+  dueOf,
+  glanceOf,
+  judgePlan,
+  type LogEvent,
+  ownEvents,
+  type Plan,
+  workStateOf,
+} from '@/core'
 import { type KeptGlance, keepGlances, readGlances } from '@/storage/glances'
 import { loadEvents } from '@/storage/log'
 import { storedFrom } from '@/storage/plans'
@@ -23,6 +33,7 @@ function cardOf(plan: Plan, own: readonly LogEvent[]): BoardCard {
     id,
     glance: glanceOf(judged),
     picture: pictureOf(judged.survey),
+    work: workStateOf(own, id),
     backOn: backOn(plan, own),
   }
 }

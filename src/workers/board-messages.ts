@@ -1,4 +1,4 @@
-import type { Glance, Plan } from '@/core'
+import type { Glance, Plan, WorkState } from '@/core'
 import type { Picture } from '@/ui/drawing/side-marks'
 
 /** What the board asks: every job's card; those in memory alone come along. */
@@ -7,13 +7,14 @@ export interface BoardQuestion {
   readonly unkept: readonly Plan[]
 }
 
-/** What the board shows of a job: what is said of it, its picture, and the day its car has to come back once it is fitted. */
+/** What the board shows of a job: what is said of it, its picture, how far its work is, and the day its car has to come back once it is fitted. */
 export type BoardCard =
   | {
       readonly ok: true
       readonly id: string
       readonly glance: Glance
       readonly picture: Picture
+      readonly work: WorkState
       readonly backOn: string | undefined
     }
   | { readonly ok: false; readonly id: string; readonly reason: string | undefined }

@@ -2,7 +2,7 @@ import { formatQuantity, type RackAt, type State, type Survey, type UnitChoice }
 import { toSheet, type SheetLayout } from './layout'
 import { inPane, paneBox } from './load-labels'
 import type { Label } from './place-labels'
-import { bare, single } from './sheet-figures'
+import { unitless, single } from './sheet-figures'
 
 const GRID = { rows: 6, columns: 4 } as const
 
@@ -70,7 +70,7 @@ export function kiloLabels(
       .filter(({ left, right }) => right - left > NARROWEST_PX)
       .map(({ key, kg, left, right, top, bottom }): Label => ({
         key: `kilo ${key}`,
-        text: bare(formatQuantity('mass', Math.floor(kg), single(units))),
+        text: unitless(formatQuantity('mass', Math.floor(kg), single(units))),
         look: 'small',
         rank: 6,
         inside,

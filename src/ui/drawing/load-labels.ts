@@ -10,9 +10,9 @@ import {
 import type { Picked } from '@/ui/state/plan-store'
 import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout, type ViewName } from './layout'
 import { textWidth } from './letter-widths'
-import type { Label, LabelBox, Spot } from './place-labels'
+import type { Label, LabelBox, LabelSpot } from './place-labels'
 import { wholeSheet } from './ruler-labels'
-import { bare, single } from './sheet-figures'
+import { unitless, single } from './sheet-figures'
 
 export function paneBox(layout: SheetLayout, view: ViewName): LabelBox {
   const { left, top, width, height } = layout[view]
@@ -98,7 +98,7 @@ export function heightLabels(
       ? [
           {
             key: 'top of load',
-            text: bare(length(top)),
+            text: unitless(length(top)),
             look: 'plain',
             rank: 0,
             inside: wholeSheet(layout),
@@ -130,7 +130,7 @@ export function nameLabels(
     const middle = (left + right) / 2
     const y = (low + high) / 2 + 4
     const tall = low - high > 44
-    const along = (level: number): Spot[] =>
+    const along = (level: number): LabelSpot[] =>
       [middle, right - half - 10, left + half + 10].map((x) => ({ x, y: level, anchor: 'middle' }))
     return [
       {
@@ -184,7 +184,7 @@ export function pickedLabels(
       from > inside.left - 0.5 && to > inside.left - 0.5 && Math.max(from, to) < inside.right + 0.5
     return {
       key: `picked ${key}`,
-      text: bare(formatQuantity('length', mm, single(units))),
+      text: unitless(formatQuantity('length', mm, single(units))),
       look: 'plain',
       rank: 4.5,
       inside: { ...inside, top: inside.top - 24 },
@@ -254,7 +254,7 @@ export function footLabels(
   const lastX = Math.max(...survey.feet.map((foot) => foot.xMm))
   const plan = paneBox(layout, 'plan')
   const aroundPlan = { ...plan, top: plan.top - AROUND_PLAN_PX, bottom: plan.bottom + AROUND_PLAN_PX }
-  const kg = (value: number) => bare(formatQuantity('mass', Math.abs(value), single(units)))
+  const kg = (value: number) => unitless(formatQuantity('mass', Math.abs(value), single(units)))
   return survey.feet.flatMap((foot): Label[] => {
     const load = survey.footLoads[foot.index]?.loadKg[state] ?? 0
     if (Math.abs(load) < LIFTED_KG) return []
@@ -293,7 +293,7 @@ export function footLabels(
               key: `foot ${foot.id} from behind`,
               rank: rank + 0.5,
               inside: paneBox(layout, 'rear'),
-              spots: [20, 34, 4].flatMap((down): Spot[] => [
+              spots: [20, 34, 4].flatMap((down): LabelSpot[] => [
                 {
                   x: rear[0] - outward * 8,
                   y: rear[1] + down,

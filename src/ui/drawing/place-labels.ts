@@ -10,7 +10,7 @@ export interface LabelBox {
 export type LabelLook = 'plain' | 'quiet' | 'title' | 'name' | 'letter' | 'small' | 'stop'
 
 /** A place a label may stand, px; with a shorter text where only that has room, with the dimension it is the figure of. */
-export interface Spot {
+export interface LabelSpot {
   readonly x: number
   readonly y: number
   readonly anchor: 'start' | 'middle' | 'end'
@@ -25,7 +25,7 @@ export interface Label {
   /** The lower is placed first. */
   readonly rank: number
   /** The best first. */
-  readonly spots: readonly Spot[]
+  readonly spots: readonly LabelSpot[]
   /** What it may not stand out of. */
   readonly inside: LabelBox
 }
@@ -34,7 +34,7 @@ export interface PlacedLabel {
   readonly key: string
   readonly text: string
   readonly look: LabelLook
-  readonly spot: Spot
+  readonly spot: LabelSpot
   readonly box: LabelBox
 }
 
@@ -54,7 +54,7 @@ const ASCENT = 0.9
 const DESCENT = 0.24
 const HEAD_PX = 3
 
-export function boxOf(look: LabelLook, text: string, { x, y, anchor }: Spot): LabelBox {
+export function boxOf(look: LabelLook, text: string, { x, y, anchor }: LabelSpot): LabelBox {
   const size = LABEL_PX[look]
   const width = textWidth(text, size) * (WIDER[look] ?? 1)
   const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
@@ -62,7 +62,7 @@ export function boxOf(look: LabelLook, text: string, { x, y, anchor }: Spot): La
 }
 
 /** Whether two boxes cover some of the same sheet. */
-export const meet = (a: LabelBox, b: LabelBox) =>
+export const labelsMeet = (a: LabelBox, b: LabelBox) =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 
 const holds = (outer: LabelBox, inner: LabelBox) =>
@@ -81,7 +81,7 @@ export function placeLabels(
 ): ReadonlyMap<string, PlacedLabel> {
   const placed = new Map<string, PlacedLabel>()
   const taken = [...marks]
-  const isFree = (box: LabelBox) => !taken.some((other) => meet(other, box))
+  const isFree = (box: LabelBox) => !taken.some((other) => labelsMeet(other, box))
   for (const label of labels.toSorted((a, b) => a.rank - b.rank)) {
     for (const spot of label.spots) {
       const text = spot.text ?? label.text

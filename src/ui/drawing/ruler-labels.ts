@@ -3,7 +3,7 @@ import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout
 import type { Label, LabelBox } from './place-labels'
 import { heightTicks, lengthTicks } from './ruler-step'
 import { rulerYOf, spansYOf, widthRowsOf } from './sheet-places'
-import { bare, single } from './sheet-figures'
+import { unitless, single } from './sheet-figures'
 
 /** Anywhere: what stands outside the views is held by the sheet alone. */
 export const wholeSheet = (layout: SheetLayout): LabelBox => ({
@@ -62,7 +62,7 @@ export function spreadLabels(survey: Survey, layout: SheetLayout, units: UnitCho
     return [
       {
         key: `spread ${i}`,
-        text: bare(formatQuantity('length', x - before, single(units))),
+        text: unitless(formatQuantity('length', x - before, single(units))),
         look: 'plain',
         rank: 4,
         inside: wholeSheet(layout),
@@ -86,7 +86,7 @@ export const spanHolds = ({ nowMm }: SpreadPair, from: number, to: number) =>
 
 /** What each thing asks of the bars it stands on, beside its span. */
 export function spanLabels(survey: Survey, layout: SheetLayout, units: UnitChoice): readonly Label[] {
-  const length = (mm: number) => bare(formatQuantity('length', mm, single(units)))
+  const length = (mm: number) => unitless(formatQuantity('length', mm, single(units)))
   const { side } = layout
   const inside = { ...wholeSheet(layout), left: side.left, right: side.left + side.width }
   return survey.fit.spreads().pairs.flatMap((pair) =>
@@ -137,7 +137,7 @@ function widthLabels(
       .filter(([from, to]) => px(to) - px(from) > NARROWEST_PX)
       .map(([from, to], i): Label => ({
         key: `free ${bar.bar.id} ${i}`,
-        text: bare(formatQuantity('length', to - from, single(units))),
+        text: unitless(formatQuantity('length', to - from, single(units))),
         look: 'small',
         rank: 6,
         inside,

@@ -5,4 +5,4 @@ export const single = (units: UnitChoice): UnitChoice =>
   units.show === 'both' ? { ...units, show: 'metric' } : units
 
 /** A figure without its unit: the drawing says once what it is in. */
-export const bare = (figure: string) => figure.replace(/ (mm|in|kg|lb)$/, '')
+export const unitless = (figure: string) => figure.replace(/ (mm|in|kg|lb)$/, '')

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { gravityBox } from './gravity-marks'
 import { extentOf, layoutSheet } from './layout'
-import { boxOf, type Label, LABEL_PX, meet, placeLabels } from './place-labels'
+import { boxOf, type Label, LABEL_PX, labelsMeet, placeLabels } from './place-labels'
 import { sheetLabels } from './sheet-labels'
 import { zoomAt, zoomOnto } from './zoom'
 import { rackBox } from './zoom-store'
@@ -101,9 +101,11 @@ describe('words of every demo job at three zooms in both unit systems', () => {
           const boxes = [...placed.values()]
           words += boxes.length
           const over = boxes.flatMap((a, i) =>
-            boxes.slice(i + 1).flatMap((b) => (meet(a.box, b.box) ? [`${name}: ${a.text} / ${b.text}`] : [])),
+            boxes
+              .slice(i + 1)
+              .flatMap((b) => (labelsMeet(a.box, b.box) ? [`${name}: ${a.text} / ${b.text}`] : [])),
           )
-          const onMark = boxes.filter((each) => marks.some((mark) => meet(gravityBox(mark), each.box)))
+          const onMark = boxes.filter((each) => marks.some((mark) => labelsMeet(gravityBox(mark), each.box)))
           expect([...over, ...onMark.map(({ text }) => `${name}: ${text} on a mark`)]).toEqual([])
         }
     expect(words).toBeGreaterThan(10_000)

@@ -56,7 +56,9 @@ describe('the classes of the screens', () => {
   )
   let isUtility: (name: string) => boolean
   beforeAll(async () => {
-    const theme = [...read('src/app/globals.css').matchAll(/@theme \{[^}]*\}/g)].join('\n')
+    const theme = [
+      ...read('src/app/globals.css').matchAll(/@theme \{[^}]*\}|@custom-variant [\w-]+ \{[^}]*\}\s*\}/g),
+    ].join('\n')
     const colours = [...read('src/app/globals.css').matchAll(/(--color-[\w-]+):/g)]
       .map(([, name]) => `${name ?? ''}: initial-value;`)
       .join('')

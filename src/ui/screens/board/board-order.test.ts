@@ -1,14 +1,26 @@
 import { describe, expect, it } from 'vitest'
-import { glanceOf, judgePlan } from '@/core'
+import { glanceOf, judgePlan, type WorkState } from '@/core'
 import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent } from '@/demo/plans'
 import { pictureOf } from '@/ui/drawing/side-marks'
 import type { BoardCard } from '@/workers/board-messages'
-import { filtered, ordered } from './board-order'
+import { type BoardFilter, customersOf, dueBy, filtered, ordered, WHOLE_BOARD } from './board-order'
 
-const card = (plan: (typeof DEMO_PLANS)[number], backOn?: string): BoardCard => {
+const card = (
+  plan: (typeof DEMO_PLANS)[number],
+  backOn?: string,
+  work: WorkState = backOn === undefined ? 'planned' : 'handedOver',
+) => {
   const judged = judgePlan(plan)
-  return { ok: true, id: plan.id, glance: glanceOf(judged), picture: pictureOf(judged.survey), backOn }
+  const picture = pictureOf(judged.survey)
+  return { ok: true, id: plan.id, glance: glanceOf(judged), picture, work, backOn } as const
 }
+const NONE: ReadonlySet<string> = new Set()
+const DAY = '2026-11-01'
+const asked = (
+  cards: readonly BoardCard[],
+  filter: Partial<BoardFilter>,
+  archived: ReadonlySet<string> = NONE,
+) => filtered(cards, { ...WHOLE_BOARD, ...filter }, archived, DAY)
 const due = (plan: typeof boatAndBox, day?: string) => ({
   ...plan,
   job: { name: plan.job.name, ...(day === undefined ? {} : { due: day }) },
@@ -36,13 +48,45 @@ describe('a board', () => {
 
   it('finds jobs by any words of theirs, whatever their case and accents, and by verdict', () => {
     const cards = [...DEMO_PLANS.map((plan) => card(plan)), odd]
-    const found = (words: string) => ids(filtered(cards, { words, verdict: 'any' }))
+    const found = (words: string) => ids(asked(cards, { words }))
     expect(found('')).toHaveLength(cards.length)
     expect(found('BOX  bóat')).toContain(boatAndBox.id)
     expect(found('estate tent')).toEqual(['odd'])
-    const stops = filtered(cards, { words: '', verdict: 'stop' })
+    const stops = asked(cards, { verdict: 'stop' })
     expect(stops.length).toBeGreaterThan(1)
     for (const each of stops) expect(!each.ok || each.glance.verdict === 'stop').toBe(true)
+  })
+
+  it('calls a job overdue by its own day until it is done, and by its car’s after', () => {
+    const on = due(boatAndBox, '2026-10-20')
+    expect(dueBy(card(on), DAY)).toBe('overdue')
+    expect(dueBy(card(on, undefined, 'begun'), DAY)).toBe('overdue')
+    expect(dueBy(card(on, undefined, 'handedOver'), DAY)).toBe('none')
+    expect(dueBy(card(on, '2026-10-31', 'handedOver'), DAY)).toBe('overdue')
+    expect(dueBy(card(on, '2026-11-01', 'fitted'), DAY)).toBe('week')
+    expect(dueBy(card(due(boatAndBox, '2026-11-08')), DAY)).toBe('week')
+    expect(dueBy(card(due(boatAndBox, '2026-11-09')), DAY)).toBe('later')
+    expect(dueBy(card(due(boatAndBox)), DAY)).toBe('none')
+    // Done, and nothing to come back for: it stands behind what is still to be done.
+    const cards = [card(on, undefined, 'handedOver'), card(due(hatchJob, '2027-05-01'))]
+    expect(ids(ordered(cards, DAY))).toEqual([hatchJob.id, boatAndBox.id])
+  })
+
+  it('shows what has the work, the day and the customer asked for, and the archive apart', () => {
+    const cards = [
+      card(due(boatAndBox, '2026-10-20')),
+      card(due(ridgeTent), undefined, 'begun'),
+      card({ ...hatchJob, job: { name: 'Hatch', customer: 'Mo' } }, '2027-01-01', 'fitted'),
+      odd,
+    ]
+    expect(ids(asked(cards, { work: 'begun' }))).toEqual([ridgeTent.id, 'odd'])
+    expect(ids(asked(cards, { due: 'overdue' }))).toEqual([boatAndBox.id, 'odd'])
+    expect(ids(asked(cards, { due: 'later' }))).toEqual([hatchJob.id, 'odd'])
+    expect(ids(asked(cards, { customer: 'Mo' }))).toEqual([hatchJob.id, 'odd'])
+    expect(customersOf(cards)).toContain('Mo')
+    const away = new Set([hatchJob.id])
+    expect(ids(asked(cards, {}, away))).toEqual([boatAndBox.id, ridgeTent.id, 'odd'])
+    expect(ids(asked(cards, { archive: true }, away))).toEqual([hatchJob.id])
   })
 
   it('keeps a card small enough for five hundred of them', () => {

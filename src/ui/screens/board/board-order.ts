@@ -1,10 +1,28 @@
-import type { Verdict } from '@/core'
+import type { Verdict, WorkState } from '@/core'
 import type { BoardCard } from '@/workers/board-messages'
 
-/** What of a board is shown: words that a job must have, and the verdict it must have. */
+export type ReadCard = Extract<BoardCard, { ok: true }>
+
+/** When something is to be done about a job. */
+export type DueBy = 'any' | 'overdue' | 'week' | 'later' | 'none'
+
+/** What of a board is shown: words that a job must have, its verdict, its work, its day, its customer; the board or the archive. */
 export interface BoardFilter {
   readonly words: string
   readonly verdict: Verdict | 'any'
+  readonly work: WorkState | 'any'
+  readonly due: DueBy
+  readonly customer: string
+  readonly archive: boolean
+}
+
+export const WHOLE_BOARD: BoardFilter = {
+  words: '',
+  verdict: 'any',
+  work: 'any',
+  due: 'any',
+  customer: '',
+  archive: false,
 }
 
 const plain = (text: string) =>
@@ -13,33 +31,64 @@ const plain = (text: string) =>
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')
 
-const textOf = ({ glance }: Extract<BoardCard, { ok: true }>) =>
+const textOf = ({ glance }: ReadCard) =>
   plain(
     [glance.name, glance.customer, glance.number, glance.vehicle, glance.plate]
       .filter((each) => each !== undefined)
       .join(' '),
   )
 
-/** Jobs that have every word asked for, in any order, and the verdict; what does not read is never hidden. */
-export function filtered(cards: readonly BoardCard[], { words, verdict }: BoardFilter): readonly BoardCard[] {
-  const wanted = plain(words)
+const DAY_MS = 86_400_000
+const WEEK_MS = 7 * DAY_MS
+
+/** The day that comes next for a job: its car's, once it is fitted, else its own. */
+export const dayOf = ({ backOn, glance }: ReadCard): string | undefined => backOn ?? glance.due
+
+/** When a job is due as seen on a day; a job whose work is done and whose car need not come back is not. */
+export function dueBy(card: ReadCard, day: string): Exclude<DueBy, 'any'> {
+  const due = dayOf(card)
+  const isOver = card.backOn === undefined && card.work !== 'planned' && card.work !== 'begun'
+  if (due === undefined || isOver) return 'none'
+  if (due < day) return 'overdue'
+  return Date.parse(due) - Date.parse(day) <= WEEK_MS ? 'week' : 'later'
+}
+
+/** Jobs that have all that is asked for, words in any order; what does not read is never hidden. */
+export function filtered(
+  cards: readonly BoardCard[],
+  filter: BoardFilter,
+  archived: ReadonlySet<string>,
+  day: string,
+): readonly BoardCard[] {
+  const wanted = plain(filter.words)
     .split(/\s+/)
     .filter((each) => each !== '')
   return cards.filter((card) => {
-    if (!card.ok) return true
-    if (verdict !== 'any' && card.glance.verdict !== verdict) return false
+    if (!card.ok) return !filter.archive
+    const { glance, work } = card
+    if (archived.has(card.id) !== filter.archive) return false
+    if (filter.verdict !== 'any' && glance.verdict !== filter.verdict) return false
+    if (filter.work !== 'any' && work !== filter.work) return false
+    if (filter.due !== 'any' && dueBy(card, day) !== filter.due) return false
+    if (filter.customer !== '' && glance.customer !== filter.customer) return false
     const text = textOf(card)
     return wanted.every((each) => text.includes(each))
   })
 }
 
+/** Every customer of a board once, by name. */
+export const customersOf = (cards: readonly BoardCard[]): readonly string[] =>
+  [...new Set(cards.flatMap((card) => (card.ok ? (card.glance.customer ?? []) : [])))].sort((a, b) =>
+    a.localeCompare(b),
+  )
+
 /** What cannot be read first, then what is overdue, then by the day that comes next, then by name. */
 export function ordered(cards: readonly BoardCard[], day: string): readonly BoardCard[] {
   const rank = (card: BoardCard): string => {
     if (!card.ok) return '0'
-    const { backOn, glance } = card
-    if (backOn !== undefined && backOn < day) return `1 ${backOn}`
-    return `2 ${backOn ?? glance.due ?? '9999'} ${plain(glance.name)}`
+    const name = plain(card.glance.name)
+    if (dueBy(card, day) === 'overdue') return `1 ${dayOf(card) ?? ''} ${name}`
+    return `2 ${dueBy(card, day) === 'none' ? '9999' : (dayOf(card) ?? '9999')} ${name}`
   }
   return cards
     .map((card) => ({ card, rank: rank(card) }))

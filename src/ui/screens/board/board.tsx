@@ -4,23 +4,23 @@ import { FileButton } from '@/ui/kit/file-button'
 import { PageBar } from '@/ui/kit/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { VERDICT_WORD } from '@/core'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
-import { Choice } from '@/ui/kit/choice'
-import { TextBox } from '@/ui/kit/field'
 import { useOpenFile } from '@/ui/kit/open-file'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
-import { type BoardFilter, filtered, ordered } from './board-order'
+import { Filter } from './board-filter'
+import { type BoardFilter, customersOf, filtered, ordered, WHOLE_BOARD } from './board-order'
 import { JobCard, Unreadable } from './job-card'
 import { BackupState } from './backup-state'
+import { useArchived } from './use-archived'
 import { useBoard } from './use-board'
 import type { BoardCard } from '@/workers/board-messages'
 
 const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+const BoardTable = dynamic(() => import('./board-table').then((module) => module.BoardTable))
 const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
 
 /** So many cards are drawn at first, and so many more whenever the end of them comes in sight. */
@@ -29,10 +29,6 @@ const DRAWN = 48
 const GLANCE = 12
 
 const NO_CARDS: readonly BoardCard[] = []
-const VERDICTS: readonly (readonly [BoardFilter['verdict'], string])[] = [
-  ['any', 'Any'],
-  ...(['stop', 'findOut', 'mind', 'clear'] as const).map((each) => [each, VERDICT_WORD[each]] as const),
-]
 
 /** Tells when the end of a list comes in sight. */
 function EndOfList({ onSight }: { onSight: () => void }) {
@@ -52,27 +48,6 @@ function EndOfList({ onSight }: { onSight: () => void }) {
   return <div ref={end} />
 }
 
-function Filter({ filter, onChange }: { filter: BoardFilter; onChange: (filter: BoardFilter) => void }) {
-  return (
-    <div className="mb-3 flex flex-wrap items-end gap-3" role="search">
-      <TextBox
-        className="min-w-64 flex-1"
-        label="Find a job, customer, car or plate"
-        type="search"
-        value={filter.words}
-        onText={(words) => onChange({ ...filter, words })}
-      />
-      <Choice<BoardFilter['verdict']>
-        className="min-w-36"
-        label="Verdict"
-        value={filter.verdict}
-        options={VERDICTS}
-        onChange={(verdict) => onChange({ ...filter, verdict })}
-      />
-    </div>
-  )
-}
-
 /** The board of jobs: each with its drawing, its verdicts and its date. */
 export function JobsBoard() {
   const router = useRouter()
@@ -84,10 +59,12 @@ export function JobsBoard() {
   const { open, opened } = useOpenFile()
   const [loaded, setLoaded] = useState(0)
   const board = useBoard(ready, `${opened} ${loaded}`)
-  const [filter, setFilter] = useState<BoardFilter>({ words: '', verdict: 'any' })
+  const [filter, setFilter] = useState<BoardFilter>(WHOLE_BOARD)
   const [drawn, setDrawn] = useState(DRAWN)
   const [day] = useState(today)
   const [dialog, setDialog] = useState<'backup' | 'removed'>()
+  const look = useSettings((store) => store.settings.board)
+  const change = useSettings((store) => store.change)
   const again = useCallback(() => setLoaded((count) => count + 1), [])
   const more = useCallback(() => setDrawn((count) => count + DRAWN), [])
   const [room, setRoom] = useState<Room>()
@@ -96,7 +73,21 @@ export function JobsBoard() {
   }, [ready])
   const cards = board.at === 'there' ? board.cards : NO_CARDS
   const left = board.at === 'there' ? board.left : 0
-  const shown = useMemo(() => ordered(filtered(cards, filter), day), [cards, filter, day])
+  const { archived, put, trouble } = useArchived(ready, loaded)
+  const deeds = useMemo(
+    () => ({ archived, onGone: again, onPutAway: (id: string, away: boolean) => void put(id, away) }),
+    [archived, again, put],
+  )
+  const away = cards.filter(({ id }) => archived.has(id)).length
+  // With the last one taken out, there is no archive to look at any more.
+  const asked = useMemo(() => (away === 0 ? { ...filter, archive: false } : filter), [filter, away])
+  const shown = useMemo(
+    () => ordered(filtered(cards, asked, archived, day), day),
+    [cards, asked, archived, day],
+  )
+  const read = useMemo(() => shown.filter((card) => card.ok), [shown])
+  const customers = useMemo(() => customersOf(cards), [cards])
+  const here = asked.archive ? away : cards.length - away
   return (
     <>
       <PageBar title="Every job, what is due first" at="jobs">
@@ -158,21 +149,50 @@ export function JobsBoard() {
             </div>
           </div>
         )}
-        {cards.length > GLANCE && <Filter filter={filter} onChange={setFilter} />}
-        {cards.length > 0 && shown.length === 0 && <p>No job has all of that.</p>}
+        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+        {cards.length > 0 && (
+          <div className="mb-2 flex flex-wrap items-center gap-1">
+            <h2 className="mr-3 text-xl">{asked.archive ? 'The archive' : 'Jobs'}</h2>
+            <Button look="quiet" pressed={look === 'cards'} onClick={() => change({ board: 'cards' })}>
+              Cards
+            </Button>
+            <Button look="quiet" pressed={look === 'table'} onClick={() => change({ board: 'table' })}>
+              Table
+            </Button>
+            {away > 0 && (
+              <Button
+                look="word"
+                className="ml-auto"
+                onClick={() => setFilter({ ...WHOLE_BOARD, archive: !asked.archive })}
+              >
+                {asked.archive ? 'Back to the board' : `The archive: ${away}`}
+              </Button>
+            )}
+          </div>
+        )}
+        {here > GLANCE && (
+          <Filter filter={asked} customers={customers} shown={read.length} of={here} onChange={setFilter} />
+        )}
+        {cards.length > 0 && shown.length === 0 && (
+          <p>{here === 0 ? 'Every job is in the archive.' : 'No job has all of that.'}</p>
+        )}
         {shown.length > 0 && (
           <>
-            <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4" aria-label="Jobs">
+            <ul
+              className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
+              aria-label={look === 'cards' ? 'Jobs' : 'Jobs that cannot be read'}
+            >
               {shown
                 .slice(0, drawn)
                 .map((card) =>
-                  card.ok ? (
-                    <JobCard key={card.id} card={card} day={day} onGone={again} />
-                  ) : (
+                  !card.ok ? (
                     <Unreadable key={card.id} card={card} />
-                  ),
+                  ) : look === 'cards' ? (
+                    <JobCard key={card.id} card={card} day={day} deeds={deeds} />
+                  ) : null,
                 )}
             </ul>
+            {look === 'table' && <BoardTable cards={read} drawn={drawn} day={day} deeds={deeds} />}
             {drawn < shown.length && <EndOfList onSight={more} />}
           </>
         )}

@@ -1,5 +1,5 @@
 'use client'
-import { STATE_WORD, STATES } from '@/core'
+import { STATE_WORD, STATES, WORK_WORD } from '@/core'
 import Link from 'next/link'
 import { memo, useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'
@@ -10,41 +10,80 @@ import { besideVerdict } from '@/ui/kit/verdict-words'
 import { to } from '@/ui/routes'
 import { useUnits } from '@/ui/state/settings-store'
 import type { BoardCard } from '@/workers/board-messages'
+import { dueBy, type ReadCard } from './board-order'
 
-type Read = Extract<BoardCard, { ok: true }>
+/** What can be done with a job from the board. */
+export interface CardDeeds {
+  readonly archived: ReadonlySet<string>
+  readonly onGone: () => void
+  readonly onPutAway: (jobId: string, away: boolean) => void
+}
 
 /** When a job is due, or once it is fitted, when its car has to come back; overdue says so. */
-function DueWords({ card: { glance, backOn }, day }: { card: Read; day: string }) {
+export function DueWords({ card, day }: { card: ReadCard; day: string }) {
+  const { glance, backOn } = card
+  const overdue = dueBy(card, day) === 'overdue'
   if (backOn === undefined)
     return (
-      <span className="text-ink2 text-aside">
-        {glance.due === undefined ? 'No date' : `Due ${glance.due}`}
+      <span className={`text-aside whitespace-nowrap ${overdue ? 'text-stopline font-bold' : 'text-ink2'}`}>
+        {glance.due === undefined ? 'No date' : `${overdue ? 'Overdue' : 'Due'} ${glance.due}`}
       </span>
     )
-  const late = backOn < day
   return (
     <TextLink
       href={to('log', { vehicle: glance.carId })}
-      className={`text-aside ${late ? 'text-stopline font-bold' : ''}`}
+      className={`text-aside whitespace-nowrap ${overdue ? 'text-stopline font-bold' : ''}`}
     >
-      {late ? 'Overdue' : 'Back'} {backOn}
+      {overdue ? 'Overdue' : 'Back'} {backOn}
     </TextLink>
   )
 }
 
-/** A job at a glance: its drawing, its verdicts and its date. */
+/** Putting a job away or out again, and deleting it, which asks first. */
+export function CardKeys({
+  card: { id, glance },
+  deeds: { archived, onGone, onPutAway },
+}: {
+  card: ReadCard
+  deeds: CardDeeds
+}) {
+  const [asking, setAsking] = useState(false)
+  const isAway = archived.has(id)
+  return asking ? (
+    <span className="flex gap-1">
+      <Button className="bg-error! text-error-content!" onClick={() => void dropPlan(id).then(onGone)}>
+        Delete it
+      </Button>
+      <Button onClick={() => setAsking(false)}>Keep it</Button>
+    </span>
+  ) : (
+    <span className="flex">
+      <Button
+        look="word"
+        aria-label={isAway ? `Take ${glance.name} out of the archive` : `Archive ${glance.name}`}
+        onClick={() => onPutAway(id, !isAway)}
+      >
+        {isAway ? 'Take out' : 'Archive'}
+      </Button>
+      <Button look="word" aria-label={`Delete ${glance.name}`} onClick={() => setAsking(true)}>
+        Delete
+      </Button>
+    </span>
+  )
+}
+
+/** A job at a glance: its drawing, its verdicts, how far its work is and its date. */
 export const JobCard = memo(function JobCard({
   card,
   day,
-  onGone,
+  deeds,
 }: {
-  card: Read
+  card: ReadCard
   day: string
-  onGone: () => void
+  deeds: CardDeeds
 }) {
   const units = useUnits()
-  const { glance, picture } = card
-  const [asking, setAsking] = useState(false)
+  const { glance, picture, work } = card
   return (
     <li className="flex flex-col border border-hair bg-base-100">
       <Link href={to('bench', { job: glance.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
@@ -75,22 +114,11 @@ export const JobCard = memo(function JobCard({
         </p>
       )}
       <div className="border-hair border-t mt-auto flex min-h-12 items-center justify-between px-3">
-        <DueWords card={card} day={day} />
-        {asking ? (
-          <span className="flex gap-1">
-            <Button
-              className="bg-error! text-error-content!"
-              onClick={() => void dropPlan(glance.id).then(onGone)}
-            >
-              Delete it
-            </Button>
-            <Button onClick={() => setAsking(false)}>Keep it</Button>
-          </span>
-        ) : (
-          <Button look="word" aria-label={`Delete ${glance.name}`} onClick={() => setAsking(true)}>
-            Delete
-          </Button>
-        )}
+        <span>
+          {work !== 'planned' && <span className="mr-2 text-aside font-semibold">{WORK_WORD[work]}</span>}
+          <DueWords card={card} day={day} />
+        </span>
+        <CardKeys card={card} deeds={deeds} />
       </div>
     </li>
   )

@@ -17,14 +17,11 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table'
-import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react'
 import { useMemo, useState, type ReactNode } from 'react'
+import { SortHead } from '@/ui/kit/sort-head'
 import { spelledOut } from './stock-words'
 
 type Item = StockItem[StockKind]
-
-const SORT_SIGN = { asc: ArrowUp, desc: ArrowDown, none: ArrowUpDown } as const
-const SPOKEN_SORT = { asc: 'ascending', desc: 'descending', none: 'none' } as const
 
 interface Props {
   readonly kind: StockKind
@@ -79,21 +76,9 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
-              {group.headers.map(({ id, column, getContext }) => {
-                const sorted = column.getIsSorted() || 'none'
-                const Sign = SORT_SIGN[sorted]
-                return (
-                  <th key={id} scope="col" aria-sort={SPOKEN_SORT[sorted]}>
-                    <button
-                      type="button"
-                      className="inline-flex items-center gap-[0.25rem] min-h-11 py-0 px-[0.6rem] font-[620] whitespace-nowrap cursor-pointer"
-                      onClick={column.getToggleSortingHandler()}
-                    >
-                      {flexRender(column.columnDef.header, getContext())} <Sign size={13} aria-hidden />
-                    </button>
-                  </th>
-                )
-              })}
+              {group.headers.map((header) => (
+                <SortHead key={header.id} header={header} />
+              ))}
               <th scope="col">
                 <span className="sr-only">What to do with it</span>
               </th>

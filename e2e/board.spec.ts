@@ -1,0 +1,31 @@
+import { expect, test } from './fixtures'
+
+test('a board as a table: sorted by any column, narrowed, put into the archive and taken out of it', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Table' }).click()
+  const names = page.getByRole('table', { name: 'Jobs' }).getByRole('rowheader')
+  // What is overdue stands first before anything is asked.
+  await expect(names.first()).toContainText('Yard van, full summer load')
+  const count = await names.count()
+  await page.getByRole('button', { name: 'Job', exact: true }).click()
+  const byName = await names.allTextContents()
+  expect(byName).toEqual(byName.toSorted((a, b) => a.localeCompare(b)))
+  await page.getByLabel('Work').selectOption('handed over')
+  await expect(names).not.toHaveCount(count)
+  await expect(page.getByRole('search').getByRole('status')).toHaveText(`${await names.count()} of ${count}`)
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await expect(names).toHaveCount(count)
+  await page.getByLabel('Due').selectOption('overdue')
+  await expect(names).toHaveCount(1)
+  await page.getByRole('button', { name: 'Archive Yard van, full summer load' }).click()
+  await expect(page.getByText('No job has all of that.')).toBeVisible()
+  await page.reload()
+  await expect(names).toHaveCount(count - 1)
+  await page.getByRole('button', { name: 'The archive: 1' }).click()
+  await expect(names).toHaveText([/Yard van, full summer load/])
+  await page.getByRole('button', { name: 'Take Yard van, full summer load out of the archive' }).click()
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()
+  await expect(names).toHaveCount(count)
+})

@@ -1,0 +1,42 @@
+import 'fake-indexeddb/auto'
+import { afterEach, expect, it } from 'vitest'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
+import { loadArchived, putAway } from './archive'
+import { dropPlan } from './drop-plan'
+import { refusing } from './faults.testing'
+import { keepPlan, loadPlan } from './plans'
+import { loadRemoved, takeBack } from './removed'
+import { changeSettings, loadSettings } from './settings'
+import { planShelf, removedShelf, settingsShelf } from './shelves'
+
+afterEach(async () => {
+  await Promise.all([planShelf.clear(), settingsShelf.clear(), removedShelf.clear()])
+})
+
+it('keeps what is put away beside the settings, and the job as it is', async () => {
+  await keepPlan(boatAndBox)
+  await changeSettings({ units: 'us' })
+  expect(await putAway(boatAndBox.id, true, '2026-11-01')).toEqual({ ok: true })
+  await putAway(ridgeTent.id, true, '2026-11-02')
+  expect(await loadArchived()).toEqual(new Set([boatAndBox.id, ridgeTent.id]))
+  expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+  await putAway(boatAndBox.id, false, '2026-11-03')
+  expect(await loadArchived()).toEqual(new Set([ridgeTent.id]))
+  expect((await loadSettings()).units).toBe('us')
+})
+
+it('goes and comes back with a job that is deleted', async () => {
+  await keepPlan(boatAndBox)
+  await putAway(boatAndBox.id, true, '2026-11-01')
+  await dropPlan(boatAndBox.id)
+  expect(await loadArchived()).toEqual(new Set())
+  const [gone] = await loadRemoved(Date.now())
+  await takeBack(gone?.id ?? '', new Date().toISOString())
+  expect(await loadArchived()).toEqual(new Set([boatAndBox.id]))
+  expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+})
+
+it('says when it could not be kept', async () => {
+  refusing('settings', new DOMException('full', 'QuotaExceededError'))
+  expect(await putAway(boatAndBox.id, true, '2026-11-01')).toMatchObject({ ok: false })
+})
