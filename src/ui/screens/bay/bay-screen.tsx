@@ -22,7 +22,8 @@ import { stepsOf } from './bay-job'
 import { OneStep } from './one-step'
 import { PartsTable } from './parts-table'
 import { useAwake } from './use-awake'
-import { hours, WorkPlan } from './work-plan'
+import { hours } from './hours'
+import { WorkPlan } from './work-plan'
 
 type View = 'steps' | 'parts' | 'work'
 const VIEWS: readonly (readonly [View, string])[] = [

@@ -33,7 +33,7 @@ import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TorqueFigure } from './torque-panel'
 import { useBayKeys } from './use-bay-keys'
-import { hours } from './work-plan'
+import { hours } from './hours'
 
 /** What is said beside a step: what it waits for, how it stood, what differs. */
 function Aside({ children }: { children: ReactNode }) {

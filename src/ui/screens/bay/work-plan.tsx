@@ -5,11 +5,8 @@ import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } 
 import { Behind, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/kit/quantity'
 import { FindingList } from './finding-list'
-
-export const hours = (minutes: number): string => {
-  const whole = Math.round(minutes)
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
-}
+import { hours } from './hours'
+import { WorkBars } from './work-bars'
 
 const HARD = { plain: 'plain work', careful: 'wants care', hard: 'hard' } as const
 
@@ -19,7 +16,6 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
   const marks = marksOf(survey)
   const drills = drillPlans(survey)
   const title = new Map(steps.map((step) => [step.id, step.title]))
-  const width = Math.max(schedule.minutes, 1)
   return (
     <div className="mx-auto max-w-[1100px] px-4 pb-8">
       <Panel
@@ -41,30 +37,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
             {HARD[difficulty]}
           </Fact>
         </dl>
-        <svg
-          viewBox={`0 0 1000 ${steps.length * 9 + 4}`}
-          className="mt-3 block w-full"
-          role="img"
-          aria-label="The steps of one fitter along the time"
-        >
-          {schedule.steps.map(({ id, fromMin, toMin, readyMin }, i) => (
-            <g key={id}>
-              <rect
-                x={(fromMin / width) * 1000}
-                y={i * 9 + 2}
-                width={Math.max(2, ((toMin - fromMin) / width) * 1000)}
-                height={6}
-                className={schedule.critical.includes(id) ? 'draw-ink' : 'draw-thing'}
-              />
-              {readyMin > toMin && (
-                <path
-                  d={`M ${(toMin / width) * 1000} ${i * 9 + 5} H ${(readyMin / width) * 1000}`}
-                  className="draw-centre"
-                />
-              )}
-            </g>
-          ))}
-        </svg>
+        <WorkBars schedule={schedule} steps={steps} />
         <Behind
           title="The steps along the time, slowest"
           head={['Step', 'From', 'Hands off', 'Hands', 'On the longest way']}
