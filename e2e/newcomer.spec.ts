@@ -1,28 +1,7 @@
-import type { Locator, Page } from '@playwright/test'
-import { answerFor, done, readAll } from './bay-work'
-import { deeper, empty, expect, goTo, inDrawing, shelved, stateButton, test, written } from './fixtures'
-
-/** Somebody who has never seen the screens: every press and every value typed is counted. */
-function hand(page: Page) {
-  const count = { presses: 0, typed: 0 }
-  return {
-    count,
-    press: async (what: Locator) => {
-      count.presses += 1
-      await what.click()
-    },
-    choose: async (what: Locator, option: string) => {
-      count.presses += 1
-      await what.selectOption(option)
-    },
-    type: async (what: Locator, text: string) => {
-      count.typed += 1
-      await what.fill(text)
-    },
-    button: (name: string | RegExp) => page.getByRole('button', { name, exact: true }),
-    link: (name: string | RegExp) => page.getByRole('link', { name, exact: true }),
-  }
-}
+import type { Page } from '@playwright/test'
+import { done } from './bay-work'
+import { deeper, empty, expect, inDrawing, shelved, stateButton, test, written } from './fixtures'
+import { finger, type Hands, keyboard, mouse } from './hands'
 
 const SYSTEMS = {
   metric: { units: 'metric', roof: '75 kg', bars: '100 kg', feet: '90 kg', box: '18 kg', inside: '30 kg' },
@@ -30,7 +9,7 @@ const SYSTEMS = {
 } as const
 
 /** From an empty board to the first verdict: a car, bars and a box of one's own, with the figures that are at hand. */
-async function firstVerdict(page: Page, system: keyof typeof SYSTEMS) {
+async function firstVerdict(page: Page, system: keyof typeof SYSTEMS, hands: Hands) {
   const { units, ...figures } = SYSTEMS[system]
   await page.goto('/house')
   await page.getByLabel('Units', { exact: true }).selectOption(units)
@@ -38,7 +17,9 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS) {
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
   await empty(page, 'plans')
   await page.reload()
-  const { count, press, choose, type, button, link } = hand(page)
+  const { press, choose, type } = hands
+  const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true })
+  const link = (name: string | RegExp) => page.getByRole('link', { name, exact: true })
   await press(link('Begin with a vehicle'))
   await press(link('Enter your own vehicle'))
   await type(page.getByRole('textbox', { name: 'Name' }).first(), 'Blue estate')
@@ -54,13 +35,17 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS) {
   await type(carries.nth(1).getByLabel('Road'), figures.feet)
   await press(button('Save this rack'))
   await press(button('Start on the bench'))
+  await expect(inDrawing(page, /./).first()).toBeVisible()
+  // On a tablet the shelf, and its way to gear of one's own, is a press away.
+  const shelf = button('Shelf')
+  if (await shelf.isVisible()) await press(shelf)
   await press(link('Enter your own gear'))
   await type(page.getByRole('textbox', { name: 'Name' }).first(), 'Long box')
   await type(page.getByLabel('Its own weight'), figures.box)
   await press(button('Save and put it on'))
   await expect(inDrawing(page, /./).first()).toBeVisible()
   await expect(stateButton(page, 'Road')).toContainText(/Find out|Mind|Clear|Stop/)
-  return { count, verdict: (await stateButton(page, 'Road').textContent()) ?? '' }
+  return (await stateButton(page, 'Road').textContent()) ?? ''
 }
 
 /** What a tape reads between the bars as they are planned. mm. */
@@ -77,7 +62,7 @@ async function planned(page: Page): Promise<{ readonly spread: number; readonly 
 }
 
 /** Every step of the bay as its sheet has it, to the last. */
-async function fitAll(page: Page): Promise<void> {
+async function fitAll(page: Page, { press, type }: Hands): Promise<void> {
   const read = { ...(await planned(page)) }
   for (let i = 0; i < 80; i += 1) {
     await expect(page.getByText('Everything is done.').or(done(page)).first()).toBeVisible()
@@ -90,27 +75,67 @@ async function fitAll(page: Page): Promise<void> {
     ] as const) {
       const field = page.getByLabel(label, { exact: true })
       if ((await field.count()) === 0) continue
-      await field.fill(`${Math.round(value)} mm`)
-      await field.press('Enter')
+      await type(field, `${Math.round(value)} mm`)
     }
     for (const name of ['The rest is all there', 'The rest was not driven']) {
       const rest = page.getByRole('button', { name })
-      if ((await rest.count()) > 0) await rest.click()
+      if ((await rest.count()) > 0) await press(rest)
     }
-    for (const good of await page.getByRole('button', { name: 'Good', exact: true }).all()) await good.click()
-    await readAll(page)
-    if ((await done(page).getByText('A Stop stands').count()) > 0) await answerFor(page)
+    for (const good of await page.getByRole('button', { name: 'Good', exact: true }).all()) await press(good)
+    const reading = done(page).getByText(/^Type what the wrench reads at/)
+    for (let places = 0; places < 40 && (await reading.count()) > 0; places += 1) {
+      const before = (await reading.textContent()) ?? ''
+      await type(
+        page.getByLabel(/^Reading, /),
+        `${(await page.locator('[data-bay=number]').textContent()) ?? ''} Nm`,
+      )
+      await expect(done(page)).not.toContainText(before)
+    }
     await expect(done(page)).toBeEnabled()
-    await done(page).click()
+    await press(done(page))
   }
   throw new Error('It never came to the end.')
 }
 
-for (const system of ['metric', 'us'] as const) {
+/** From the first verdict to the handed-over sheet, by the bar and the next thing alone. */
+async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands): Promise<void> {
+  const { press, choose, type } = hands
+  const next = page.locator('[data-next]')
+  await expect(next).toContainText("Find out, from the maker's sheet:")
+  await press(next.getByRole('button'))
+  const gear = page.locator('#path').getByRole('link', { name: 'Open the gear' })
+  await expect(gear).toBeFocused()
+  await press(gear)
+  await choose(page.getByLabel('Held by'), 'uBolt')
+  await press(page.getByRole('button', { name: 'Save and go back to the bench' }))
+  await expect(page).toHaveURL(/bench/)
+  await expect(next).not.toContainText('How Long box is held')
+  await press(next.getByRole('button', { name: 'Long box: from one clamp to the other, across' }))
+  const across = page.locator('#path').getByLabel('Long box: from one clamp to the other, across')
+  await expect(across).toBeFocused()
+  await type(across, system === 'us' ? '24 in' : '600 mm')
+  await expect(stateButton(page, 'Road')).not.toContainText('Find out')
+  await expect(next).toContainText('No Stop stands, nothing is left to find out.')
+  await press(next.getByRole('link'))
+  await fitAll(page, hands)
+  await written(page)
+  await press(
+    page.getByRole('navigation', { name: 'The way of this job' }).getByRole('link', { name: /^Hand over/ }),
+  )
+  await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
+  await expect(page.getByText('The bay is not finished')).toHaveCount(0)
+  await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
+  await expect(next).toContainText('Handed over.')
+  await expect(page.getByText('Bars: the weight of each.')).toBeVisible()
+}
+
+for (const system of ['metric', 'us'] as const)
   test(`a newcomer comes from an empty board to an honest first verdict in ${system} units`, async ({
     page,
   }) => {
-    const { count, verdict } = await firstVerdict(page, system)
+    const hands = mouse(page)
+    const verdict = await firstVerdict(page, system, hands)
+    const { count } = hands
     console.log(`${system}: ${count.typed} values typed, ${count.presses} presses, then: ${verdict}`)
     expect(count.typed).toBeLessThanOrEqual(12)
     expect(count.presses).toBeLessThan(30)
@@ -118,36 +143,22 @@ for (const system of ['metric', 'us'] as const) {
     await expect(stateButton(page, 'Road')).toContainText('Find out, 1 open')
   })
 
+const HANDS = [
+  ['keyboard', 'metric', { width: 1280, height: 800 }, keyboard, {}],
+  ['mouse', 'us', { width: 1280, height: 800 }, mouse, deeper],
+  ['touch', 'metric', { width: 820, height: 1180 }, finger, deeper],
+] as const
+
+for (const [name, system, size, handsOf, tag] of HANDS)
   test(
-    `and from there to the sheet, by the bar and the next thing alone, in ${system} units`,
-    system === 'us' ? deeper : {},
+    `a whole job by ${name} alone, from an empty board to the sheet handed over`,
+    tag,
     async ({ page }) => {
-      await firstVerdict(page, system)
-      const next = page.locator('[data-next]')
-      await expect(next).toContainText("Find out, from the maker's sheet:")
-      await next.getByRole('button').click()
-      await expect(page.locator('#path').getByRole('link', { name: 'Open the gear' })).toBeFocused()
-      await page.keyboard.press('Enter')
-      await page.getByLabel('Held by').selectOption('uBolt')
-      await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-      await expect(page).toHaveURL(/bench/)
-      await expect(next).not.toContainText('How Long box is held')
-      await next.getByRole('button', { name: 'Long box: from one clamp to the other, across' }).click()
-      const across = page.locator('#path').getByLabel('Long box: from one clamp to the other, across')
-      await expect(across).toBeFocused()
-      await page.keyboard.type(system === 'us' ? '24 in' : '600 mm')
-      await page.keyboard.press('Enter')
-      await expect(stateButton(page, 'Road')).not.toContainText('Find out')
-      await expect(next).toContainText('No Stop stands, nothing is left to find out.')
-      await next.getByRole('link').click()
-      await fitAll(page)
-      await written(page)
-      await goTo(page, 'Hand over')
-      await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
-      await expect(page.getByText('The bay is not finished')).toHaveCount(0)
-      await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
-      await expect(next).toContainText('Handed over.')
-      await expect(page.getByText('Bars: the weight of each.')).toBeVisible()
+      await page.setViewportSize(size)
+      const hands = await handsOf(page)
+      await firstVerdict(page, system, hands)
+      await toTheSheet(page, system, hands)
+      const { presses, typed, keys } = hands.count
+      console.log(`${name}: ${presses} presses, ${typed} values typed, ${keys} other keys`)
     },
   )
-}

@@ -81,6 +81,23 @@ export function touchFaults(page: Page, leastPx: number): Promise<string[]> {
         if (['auto', 'scroll'].includes(getComputedStyle(at).overflowX)) return true
       return false
     }
+    /** What is drawn over the middle of something in sight, unless it stands fast while the page goes on under it. */
+    const coveredBy = (element: Element): string | undefined => {
+      const box = element.getBoundingClientRect()
+      const x = box.left + box.width / 2
+      const y = box.top + box.height / 2
+      if (x < 0 || y < 0 || x > innerWidth || y > innerHeight) return undefined
+      const over = document.elementFromPoint(x, y)
+      if (!over || element.contains(over) || over.contains(element)) return undefined
+      for (let at: Element | null = over; at; at = at.parentElement)
+        if (['fixed', 'sticky'].includes(getComputedStyle(at).position)) return undefined
+      for (let at = element.parentElement; at; at = at.parentElement)
+        if (getComputedStyle(at).overflowY !== 'visible') {
+          const frame = at.getBoundingClientRect()
+          if (y < frame.top || y > frame.bottom || x < frame.left || x > frame.right) return undefined
+        }
+      return over.outerHTML.slice(0, 80)
+    }
     const targets = document.querySelectorAll(
       'button, a[href], input, select, textarea, summary, [role=button], [role=slider], [role=menuitem], [role=option], label:has(input)',
     )
@@ -94,6 +111,8 @@ export function touchFaults(page: Page, leastPx: number): Promise<string[]> {
       const name = `${each.tagName.toLowerCase()} "${(each.getAttribute('aria-label') ?? each.textContent).trim().slice(0, 40)}"`
       if (width < least - 0.5 || height < least - 0.5)
         faults.push(`${name}: ${Math.round(width)} by ${Math.round(height)}`)
+      const covered = coveredBy(label ?? each)
+      if (covered !== undefined) faults.push(`${name} lies under ${covered}`)
       if (left < -1 || right > document.documentElement.clientWidth + 1) {
         if (!isScrolled(each))
           faults.push(`${name} is off the screen: ${Math.round(left)} to ${Math.round(right)}`)

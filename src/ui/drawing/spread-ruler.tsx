@@ -110,7 +110,8 @@ export function SpreadHandles({
           <g
             key={bar.id}
             role="slider"
-            tabIndex={0}
+            tabIndex={-1}
+            data-roving="ruler"
             aria-label={`Spread ruler: ${bar.name}, ${rack.name}${locked ? ', fixed by the vehicle' : ''}`}
             aria-orientation="horizontal"
             aria-valuenow={Math.round(bar.xMm)}

@@ -30,6 +30,38 @@ export function FootArrows({ survey, layout, state }: { survey: Survey; layout: 
   })
 }
 
+/** Each foot in the plan, to be reached and read: its corner, its bar and what it bears. */
+export function FootTargets({
+  survey,
+  layout,
+  units,
+  state,
+}: {
+  survey: Survey
+  layout: SheetLayout
+  units: UnitChoice
+  state: State
+}) {
+  return survey.feet.map((foot) => {
+    const [x, y] = toSheet(layout, 'plan', foot.xMm, foot.yMm)
+    if (!inPane(layout, 'plan', [x, y])) return null
+    const load = survey.footLoads[foot.index]?.loadKg[state] ?? 0
+    const words = `${load < -LIFTED_KG ? 'lifts' : 'bears'} ${formatQuantity('mass', Math.abs(load), units)}`
+    return (
+      <g
+        key={foot.id}
+        role="img"
+        tabIndex={-1}
+        data-roving="foot"
+        className="ruler-focus"
+        aria-label={`Foot ${foot.corner}, ${survey.bars[foot.barIndex]?.bar.name ?? ''}: ${words} ${IN_STATE[state]}`}
+      >
+        <circle cx={x} cy={y} r={8} fill="none" />
+      </g>
+    )
+  })
+}
+
 const RADIUS = GRAVITY_RADIUS_PX
 
 /** A centre of gravity as drawings have it: a circle in quarters, two of them filled. */
@@ -52,7 +84,8 @@ export function KiloSpots({ field, units, state }: { field: KiloField; units: Un
   return (
     <g
       role="img"
-      tabIndex={0}
+      tabIndex={-1}
+      data-roving="ruler"
       className="ruler-focus"
       aria-label={`${rack.rack.name}, next kilogram ${IN_STATE[state]}: ${atMost ? 'at most, since a link has no figure, ' : ''}${text(leastKg)} at its worst spot, ${text(mostKg)} at its best`}
     >

@@ -23,7 +23,7 @@ function Row({
     free.length === 0 ? 'nothing left' : `${free.map(([from, to]) => named(to - from)).join(' and ')} left`,
   ].join('; ')
   return (
-    <g role="img" tabIndex={0} aria-label={spoken} className="ruler-focus">
+    <g role="img" tabIndex={-1} data-roving="ruler" aria-label={spoken} className="ruler-focus">
       <path d={`M ${px(-half)} ${y} H ${px(half)}`} className="width-bar" />
       {taken.map(({ thing, from, to }) => {
         const ys = contactYs(thing)

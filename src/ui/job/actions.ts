@@ -106,7 +106,10 @@ const ACTIONS: readonly Action[] = [
     alone: true,
     run: () => plan().redo(),
   },
-  { listed: ['Tab', 'Through the things in the plan view'] },
+  {
+    listed: ['PgDn  PgUp', 'Through what is drawn: bars, things, feet, rulers; with Shift to the next kind'],
+  },
+  { listed: ['Arrows', 'From cell to cell of the load path, from thing to thing on the shelf'] },
   {
     listed: ['Arrows', 'Nudge the picked thing 5 mm or 1/4 in; with Shift ten times that'],
   },

@@ -8,6 +8,7 @@ import { Button } from '@/ui/kit/button'
 import { Kbd } from '@/ui/kit/kbd'
 import { Wordmark } from '@/ui/kit/mark'
 import { downloadPlan } from '@/ui/kit/open-file'
+import { SkipLinks, type SkipPlace } from '@/ui/kit/skip-links'
 import { StateSwitch } from '@/ui/kit/state-switch'
 import { assessedOf } from '@/ui/state/assessed'
 import { useDialog } from '@/ui/state/dialog-store'
@@ -32,6 +33,15 @@ const fetchDialogs = () => import('./job-dialogs')
 const JobDialogs = dynamic(fetchDialogs, { ssr: false })
 /** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
 const FETCH_DIALOGS_AFTER_MS = 1200
+
+/** What the bench has besides its bar. */
+const ON_BENCH: readonly SkipPlace[] = [
+  ['To the drawing', '[data-roving][tabindex="0"]'],
+  ['To the findings', '[data-finding], [data-finding-group]'],
+  ['To the load path', '#path table button[tabindex="0"]'],
+  ['To the shelf', '#shelf input[type=search]'],
+  ['To the picked thing', '#picked :is(input, select, button)'],
+]
 
 function SavedWord() {
   const saving = usePlan((store) => store.saving)
@@ -167,6 +177,7 @@ export const JobBar = memo(function JobBar({
   useEffect(() => () => useDialog.setState({ dialog: undefined }), [])
   return (
     <header className="no-print bg-base-100 col-span-full">
+      <SkipLinks {...(onBench && { places: ON_BENCH })} />
       <BarTop plan={resting} at={at} screen={screen} stops={way?.stops} />
       <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
         <NextLine plan={resting} at={at} onBench={onBench} next={way?.next} />

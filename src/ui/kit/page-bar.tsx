@@ -2,6 +2,7 @@ import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { type RouteName, SHOP_SCREENS, to } from '@/ui/routes'
 import { Wordmark } from './mark'
+import { SkipLinks } from './skip-links'
 
 /** What stands over every screen outside a job: the mark, the shop's screens, what this one is about, and what can be done with all of it. */
 export function PageBar({
@@ -16,6 +17,7 @@ export function PageBar({
 }) {
   return (
     <header className="no-print border-base-content bg-base-100 border-b-[1.5px] px-3">
+      <SkipLinks />
       <div className="flex flex-wrap items-center gap-x-3">
         <Wordmark />
         <nav aria-label="The shop" className="flex flex-wrap">

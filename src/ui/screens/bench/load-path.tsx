@@ -15,7 +15,8 @@ import {
   type UnitChoice,
   whyUnknown,
 } from '@/core'
-import { memo } from 'react'
+import { memo, useRef } from 'react'
+import { acrossTable, useRoving } from '@/ui/kit/use-roving'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
@@ -57,6 +58,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
   return (
     <button
       type="button"
+      tabIndex={-1}
       className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-aside [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
       aria-label={cellLabel(cell, severity, governs, units)}
       title={cellLabel(cell, severity, governs, units)}
@@ -194,8 +196,10 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const { layers } = survey.loadPath
+  const box = useRef<HTMLElement>(null)
+  useRoving(box, 'td button', acrossTable, layers)
   return (
-    <section aria-labelledby="load-path-title" className="px-3 pt-3 pb-2">
+    <section ref={box} aria-labelledby="load-path-title" className="px-3 pt-3 pb-2">
       <h2 id="load-path-title" className="text-said">
         Load path
       </h2>

@@ -74,7 +74,13 @@ export function SheetNotes(props: Props) {
         d={`M ${side.left} ${toSheet(layout, 'side', 0, 0)[1]} h ${side.width} M ${rear.left} ${toSheet(layout, 'rear', 0, 0)[1]} h ${rear.width}`}
         className="ground"
       />
-      <g role="img" tabIndex={0} aria-label={spokenHeights(survey, units)} className="ruler-focus">
+      <g
+        role="img"
+        tabIndex={-1}
+        data-roving="ruler"
+        aria-label={spokenHeights(survey, units)}
+        className="ruler-focus"
+      >
         <HeightRuler layout={layout} units={units} />
       </g>
       <LengthRuler layout={layout} units={units} y={rulerYOf(layout)} />

@@ -95,7 +95,8 @@ function press(
   if (view !== 'plan') return { onPointerDown, 'aria-hidden': true } as const
   return {
     onPointerDown,
-    tabIndex: 0,
+    tabIndex: -1,
+    'data-roving': picked.kind,
     role: 'button',
     'aria-label': label(),
     'aria-pressed': pressed,

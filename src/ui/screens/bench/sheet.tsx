@@ -5,7 +5,7 @@ import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
 import { sheetLabels } from '@/ui/drawing/sheet-labels'
-import { FootArrows, KiloSpots, Quartered } from '@/ui/drawing/weight-notes'
+import { FootArrows, FootTargets, KiloSpots, Quartered } from '@/ui/drawing/weight-notes'
 import { Words } from '@/ui/drawing/words'
 import { useUnits } from '@/ui/state/settings-store'
 import { useField } from './field-switch'
@@ -16,6 +16,7 @@ import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
 import { useZoom } from '@/ui/drawing/zoom-store'
 import { useZoomGestures } from './zoom-gestures'
+import { byPage, useRoving } from '@/ui/kit/use-roving'
 import { useFocusKept } from '@/ui/kit/use-focus-kept'
 import { sheetNow } from './sheet-now'
 
@@ -191,8 +192,9 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const ready = size.width > 0
   useZoomGestures(svg, ready)
   useFocusKept(svg, '[role=button]', survey)
+  useRoving(svg, '[data-roving]', byPage, words)
   return (
-    <div ref={box} className="sheet-box" data-testid="sheet">
+    <div ref={box} className="sheet-box max-wide:h-auto max-wide:min-h-[30rem]" data-testid="sheet">
       {ready && (
         <svg
           ref={svg}
@@ -264,6 +266,9 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
             {words.fields.map((each) => (
               <KiloSpots key={each.rack.rack.id} field={each} units={units} state={state} />
             ))}
+          </g>
+          <g className="pointer-events-none">
+            <FootTargets survey={survey} layout={layout} units={units} state={state} />
           </g>
           <SheetNotes survey={survey} layout={layout} units={units} state={state} />
           <g className="pointer-events-none" aria-hidden>

@@ -24,6 +24,7 @@ import { useStock } from '@/ui/state/stock'
 import { putOn } from '@/ui/forms/put-on'
 import { pointUnder, useShelfDrag } from './shelf-drag'
 import { SHELF_GROUP_WORD, SHELF_GROUPS, shelfGroups } from './shelf-groups'
+import { alongList, useRoving } from '@/ui/kit/use-roving'
 import { useFit } from './use-fit'
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
@@ -95,6 +96,8 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
   return (
     <button
       type="button"
+      tabIndex={-1}
+      data-shelf-item
       className="[content-visibility:auto] [contain-intrinsic-size:auto_5rem] flex w-full min-h-[3rem] items-center gap-[0.5rem] py-[0.35rem] px-[0.9rem] text-left cursor-pointer border-b border-b-hair enabled:hover:bg-gear disabled:cursor-default focus-visible:outline-offset-[-3px]"
       disabled={rackId === undefined}
       onPointerDown={(event) => {
@@ -167,8 +170,10 @@ export function Shelf({ survey }: { survey: Survey }) {
       ))}
     </ul>
   )
+  const box = useRef<HTMLElement>(null)
+  useRoving(box, '[data-shelf-item]:enabled', alongList, groups)
   return (
-    <section aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
+    <section ref={box} aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
         <TextBox
           label={
