@@ -100,6 +100,14 @@ test('racks from stock are tried on the vehicle: what suits, and why another can
   await expect(page.getByRole('row').filter({ hasText: /^Slat platform/ })).toContainText(
     'has nothing of the kind',
   )
+  // The lengths of its bars beside each other, with all that stands on them; one of them taken, and given back.
+  await page.getByText('Its bars in other lengths: 3 in stock').click()
+  const lengths = page.getByRole('table', { name: 'Lengths of its bars beside each other' })
+  await expect(lengths.getByRole('row').filter({ hasText: 'Wing bar 1520' })).toContainText('230 mm')
+  await page.getByRole('button', { name: 'Take Wing bar 1520 for Wing bars on rail feet' }).click()
+  await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('230 mm')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('105 mm')
   await fromMenu(page, 'Keys')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
 })

@@ -150,6 +150,7 @@ export { judgePlan } from './review/judge'
 export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'
 
 export { rackOffer, type RackOffer, type RackSuits } from './placing/rack-offer'
+export { barLengthOffers, type BarLengthOffer } from './placing/bar-lengths'
 export { compatible, type Compatible } from './placing/compatible'
 export type { HeldOver } from './placing/places'
 export { tried } from './placing/tried'

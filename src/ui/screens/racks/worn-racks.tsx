@@ -5,6 +5,7 @@ import { Choice } from '@/ui/kit/choice'
 import { StatusChoice } from '@/ui/kit/status-choice'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'
+import { BarLengths } from './bar-lengths'
 
 /** The racks this vehicle wears: change one, take one off, say whether it is on already. */
 export function WornRacks({ plan }: { plan: Plan }) {
@@ -35,6 +36,7 @@ export function WornRacks({ plan }: { plan: Plan }) {
           >
             Take off
           </Button>
+          {rack.kind !== 'ladder' && <BarLengths plan={plan} rackId={rack.id} />}
         </li>
       ))}
       {plan.racks.length === 0 && <li>The vehicle wears no rack yet.</li>}
