@@ -11,6 +11,7 @@ import {
 import { coreRatios } from './core'
 import { firstLoadRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
+import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
 import { shopRatios } from './shop'
 
@@ -37,6 +38,7 @@ try {
   for (const each of await firstLoadRatios(here, there)) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
+  for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await busyDragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
 } finally {
