@@ -152,3 +152,23 @@ test(
     expect(await violationsOf(page, 'dialog')).toEqual([])
   },
 )
+
+/** A desk's window and a tablet's with everything twice as large. */
+const TWICE = [
+  { width: 640, height: 400 },
+  { width: 410, height: 590 },
+] as const
+
+for (const [name, path] of SHOWN)
+  test(`${name} at 200 %: nothing off the screen, nothing over another`, deeper, async ({ page }) => {
+    for (const size of TWICE) {
+      await page.setViewportSize(size)
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect(await textFaults(page, DESK_PX), JSON.stringify(size)).toEqual([])
+      expect(await touchFaults(page, FINGER_PX), JSON.stringify(size)).toEqual([])
+      const wider = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+      expect(wider, JSON.stringify(size)).toBeLessThanOrEqual(0)
+    }
+  })

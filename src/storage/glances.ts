@@ -1,3 +1,5 @@
+import { idSchema } from '@/core'
+import * as z from '@/core/units/schema'
 import { glanceShelf } from './shelves'
 import { allOn, keysOn } from './transaction'
 
@@ -43,6 +45,25 @@ export async function readGlances(): Promise<{
     kept,
     log: new Map([...log].map(([car, { count, last }]) => [car, `${count} ${last}`])),
   }
+}
+
+const namedSchema = z.object({
+  card: z.object({
+    ok: z.literal(true),
+    id: idSchema,
+    glance: z.object({ name: z.string(), number: z.optional(z.string()), vehicle: z.string() }),
+  }),
+})
+
+/** What each job of the board is called, as its card last said it; nothing where the browser keeps none. */
+export async function jobNames(): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const kept = await allOn('glances').catch(() => new Map<string, unknown>())
+  return [...kept.values()].flatMap((raw) => {
+    const read = namedSchema.safeParse(raw)
+    if (!read.success) return []
+    const { id, glance } = read.data.card
+    return [{ id, name: [glance.name, glance.number, glance.vehicle].filter(Boolean).join(', ') }]
+  })
 }
 
 /** Keeps what was worked out; where the browser refuses, it is worked out again next time. */

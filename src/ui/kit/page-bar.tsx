@@ -1,8 +1,14 @@
+'use client'
 import Link from 'next/link'
-import type { ReactNode } from 'react'
+import dynamic from 'next/dynamic'
+import { useEffect, useState, type ReactNode } from 'react'
 import { type RouteName, SHOP_SCREENS, to } from '@/ui/routes'
+import { Button } from './button'
+import { Kbd } from './kbd'
 import { Wordmark } from './mark'
 import { SkipLinks } from './skip-links'
+
+const ShopPalette = dynamic(() => import('./shop-palette'), { ssr: false })
 
 /** What stands over every screen outside a job: the mark, the shop's screens, what this one is about, and what can be done with all of it. */
 export function PageBar({
@@ -15,6 +21,16 @@ export function PageBar({
   at: RouteName
   children?: ReactNode
 }) {
+  const [asking, setAsking] = useState(false)
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
+      event.preventDefault()
+      setAsking(true)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
   return (
     <header className="no-print border-base-content bg-base-100 border-b-[1.5px] px-3">
       <SkipLinks />
@@ -35,7 +51,16 @@ export function PageBar({
         </nav>
         <h1 className="text-ink2 min-w-0 flex-1 truncate text-lead leading-tight font-normal">{title}</h1>
         {children}
+        <Button
+          look="quiet"
+          className="max-wide:hidden"
+          aria-label="Everything by name"
+          onClick={() => setAsking(true)}
+        >
+          <Kbd aria-hidden>Ctrl K</Kbd>
+        </Button>
       </div>
+      {asking && <ShopPalette onClose={() => setAsking(false)} />}
     </header>
   )
 }

@@ -180,7 +180,7 @@ export function OneStep({
             <Aside key={id}>Differs: {reason}</Aside>
           ))}
       </aside>
-      <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">
+      <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 [@media(max-height:30rem)]:static! max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">
         <BigKey disabled={at === 0} onClick={back}>
           Back
         </BigKey>

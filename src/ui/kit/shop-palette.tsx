@@ -1,0 +1,51 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { jobNames } from '@/storage/glances'
+import { SHOP_SCREENS, to } from '@/ui/routes'
+import { ByName, type NamedEntry } from './by-name'
+
+/** Everything by name where no job is open: the shop's screens, what can be begun there, and every job of the board. */
+export default function ShopPalette({ onClose }: { onClose: () => void }) {
+  const router = useRouter()
+  const [jobs, setJobs] = useState<Awaited<ReturnType<typeof jobNames>>>([])
+  useEffect(() => {
+    let current = true
+    void jobNames().then((names) => {
+      if (current) setJobs(names)
+    })
+    return () => {
+      current = false
+    }
+  }, [])
+  const going = (id: string, name: string, href: string): NamedEntry => ({
+    id,
+    name,
+    run: () => router.push(href),
+  })
+  return (
+    <ByName
+      onClose={onClose}
+      groups={[
+        {
+          heading: 'Screens',
+          entries: SHOP_SCREENS.map(({ route, word }) => going(`screen ${route}`, word, to(route))),
+        },
+        {
+          heading: 'Do',
+          entries: [
+            going('do start', 'Start a job', to('start')),
+            going('do vehicle', 'Enter a vehicle', to('vehicle')),
+            going('do rack', 'Enter a rack', to('rack')),
+            going('do gear', 'Enter a piece of gear', to('gear')),
+            going('do compare', 'Compare two jobs', to('compare')),
+          ],
+        },
+        {
+          heading: 'Jobs',
+          entries: jobs.map(({ id, name }) => going(id, name, to('bench', { job: id }))),
+        },
+      ]}
+    />
+  )
+}
