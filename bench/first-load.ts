@@ -1,4 +1,5 @@
 import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
 import { ratio, type Ratio } from './ratio'
 
 /** What a page's own scripts weigh, gzipped, in bytes. */
@@ -13,6 +14,46 @@ async function scriptBytes(address: string): Promise<number> {
     bytes += gzipSync(Buffer.from(body)).byteLength
   }
   return bytes
+}
+
+/** What a screen has fetched of scripts, gzipped, by the time it can be worked with. */
+async function usableBytes(address: string, sign: string, executablePath: string): Promise<number> {
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+    const bodies: Promise<Buffer>[] = []
+    page.on('response', (response) => {
+      if (new URL(response.url()).pathname.endsWith('.js')) bodies.push(response.body())
+    })
+    await page.goto(address)
+    await page.locator(sign).first().waitFor()
+    return (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body).byteLength, 0)
+  } finally {
+    await browser.close()
+  }
+}
+
+/** What reads a job comes with the page, what shows it beside the reading: both together may not grow either. */
+const USABLE = [
+  ['the bench', '/bench?job=demo-boat-and-box', '[data-words] text', 2.35],
+  ['the bay', '/bay?job=demo-boat-and-box', 'main h2', 2.3],
+] as const
+
+/** JavaScript of a screen until its job can be worked with, against an empty app of the same framework. */
+export async function usableRatios(here: string, empty: string, chromiumPath: string): Promise<Ratio[]> {
+  const theirs = await scriptBytes(empty)
+  const ratios: Ratio[] = []
+  for (const [name, path, sign, most] of USABLE) {
+    const ours = await usableBytes(`${here}${path}`, sign, chromiumPath)
+    ratios.push(
+      ratio(
+        `JavaScript until ${name} can be worked with (${Math.round(ours / 1024)} KB gzip) against an empty app`,
+        ours / theirs,
+        most,
+      ),
+    )
+  }
+  return ratios
 }
 
 const SCREENS = [

@@ -9,7 +9,7 @@ import {
   start,
 } from '../scripts/project.mjs'
 import { coreRatios } from './core'
-import { firstLoadRatios } from './first-load'
+import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
@@ -36,6 +36,7 @@ try {
   if (!(await answers(here, ours)) || !(await answers(there, empty)))
     throw new Error('a server did not start')
   for (const each of await firstLoadRatios(here, there)) results.push(print(each))
+  for (const each of await usableRatios(here, there, findChromium() ?? 'chromium')) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))

@@ -13,11 +13,9 @@ const DESK = { width: 1280, height: 800 }
 const IN_THE_GATE: ReadonlySet<string> = new Set([
   'jobs',
   'bench, a Stop',
-  'racks',
   'vehicle form',
   'bay',
   'handover',
-  'house',
 ])
 
 /** A desk is the gate's part; the deep run looks at a tablet on a stand and at a phone too. */

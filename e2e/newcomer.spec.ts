@@ -147,6 +147,7 @@ const HANDS = [
   ['keyboard', 'metric', { width: 1280, height: 800 }, keyboard, {}],
   ['mouse', 'us', { width: 1280, height: 800 }, mouse, deeper],
   ['touch', 'metric', { width: 820, height: 1180 }, finger, deeper],
+  ['touch on a phone', 'us', { width: 390, height: 844 }, finger, deeper],
 ] as const
 
 for (const [name, system, size, handsOf, tag] of HANDS)

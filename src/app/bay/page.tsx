@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { BayScreen } from '@/ui/screens/bay/bay-screen'
+import { BayPage } from '@/ui/screens/bay/bay-page'
 
 export const metadata = titled('bay')
-export default BayScreen
+export default BayPage

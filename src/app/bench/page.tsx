@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { Bench } from '@/ui/screens/bench/bench'
+import { BenchPage } from '@/ui/screens/bench/bench-page'
 
 export const metadata = titled('bench')
-export default Bench
+export default BenchPage

@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { ForcesScreen } from '@/ui/screens/forces/forces-screen'
+import { ForcesPage } from '@/ui/screens/forces/forces-page'
 
 export const metadata = titled('forces')
-export default ForcesScreen
+export default ForcesPage

@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { HandoverScreen } from '@/ui/screens/handover/handover-screen'
+import { HandoverPage } from '@/ui/screens/handover/handover-page'
 
 export const metadata = titled('handover')
-export default HandoverScreen
+export default HandoverPage

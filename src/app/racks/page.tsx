@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { RacksScreen } from '@/ui/screens/racks/racks-screen'
+import { RacksPage } from '@/ui/screens/racks/racks-page'
 
 export const metadata = titled('racks')
-export default RacksScreen
+export default RacksPage

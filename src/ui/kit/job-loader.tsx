@@ -19,6 +19,15 @@ function Words({ title, children }: { title: string; children: ReactNode }) {
   )
 }
 
+/** What stands while a job is read. */
+export function Fetching() {
+  return (
+    <main className="p-8" aria-busy>
+      <p className="text-xl">Fetching the job from this browser.</p>
+    </main>
+  )
+}
+
 /** Opens a job from this browser for a screen, saves what is waiting when the page goes, or says why it is not there. */
 export function JobLoader({ id, children }: { id: string; children: (plan: Plan) => ReactNode }) {
   const ready = useSettings((store) => store.ready)
@@ -46,12 +55,7 @@ export function JobLoader({ id, children }: { id: string; children: (plan: Plan)
       window.removeEventListener('pagehide', flush)
     }
   }, [])
-  if (!ready || opened.at === 'loading')
-    return (
-      <main className="p-8" aria-busy>
-        <p className="text-xl">Fetching the job from this browser.</p>
-      </main>
-    )
+  if (!ready || opened.at === 'loading') return <Fetching />
   if (opened.at === 'missing')
     return (
       <Words title="This job is not in this browser">

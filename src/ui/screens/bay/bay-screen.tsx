@@ -14,10 +14,8 @@ import {
   withBenchReadings,
 } from '@/core'
 import { useMemo, useState } from 'react'
-import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
-import { useSearch } from '@/ui/state/use-search'
 import { stepsOf } from './bay-job'
 import { OneStep } from './one-step'
 import { PartsTable } from './parts-table'
@@ -53,7 +51,8 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
   )
 }
 
-function Bay({ plan }: { plan: Plan }) {
+/** The fitting job, one step at a time. */
+export function BayScreen({ plan }: { plan: Plan }) {
   const { survey } = assessedOf(plan)
   const [view, setView] = useState<View>('steps')
   const ready = useLog((store) => store.ready)
@@ -122,10 +121,4 @@ function Bay({ plan }: { plan: Plan }) {
       </p>
     </div>
   )
-}
-
-/** The fitting job, one step at a time. */
-export function BayScreen() {
-  const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{(plan) => <Bay plan={plan} />}</JobLoader>
 }

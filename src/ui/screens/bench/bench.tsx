@@ -10,7 +10,6 @@ import { downloadPlan } from '@/ui/kit/open-file'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { JobBar } from '@/ui/job/job-bar'
-import { JobLoader } from '@/ui/kit/job-loader'
 import { to } from '@/ui/routes'
 import { useDialog } from '@/ui/state/dialog-store'
 import { showFinding, useWantedFinding } from '@/ui/state/wanted-finding'
@@ -202,6 +201,5 @@ const ShownBench = memo(function ShownBench() {
 
 /** One job on the bench, or why it is not. */
 export function Bench() {
-  const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{() => <ShownBench />}</JobLoader>
+  return <ShownBench />
 }

@@ -2,7 +2,6 @@
 import { JobBar } from '@/ui/job/job-bar'
 import { cautionsFor, type Plan } from '@/core'
 import { useMemo } from 'react'
-import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
@@ -12,9 +11,9 @@ import { LiftingList } from './lifting-list'
 import { SecuringList } from './securing-list'
 import { StandingForces } from './standing-forces'
 import { WindForces } from './wind-forces'
-import { useSearch } from '@/ui/state/use-search'
 
-function Forces({ plan }: { plan: Plan }) {
+/** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
+export function ForcesScreen({ plan }: { plan: Plan }) {
   const { survey } = assessedOf(plan)
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
@@ -55,10 +54,4 @@ function Forces({ plan }: { plan: Plan }) {
       </main>
     </div>
   )
-}
-
-/** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
-export function ForcesScreen() {
-  const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{(plan) => <Forces plan={plan} />}</JobLoader>
 }

@@ -18,7 +18,6 @@ import {
   VERDICT_WORD,
 } from '@/core'
 import { type ReactNode, useMemo, useState } from 'react'
-import { JobLoader } from '@/ui/kit/job-loader'
 import { assessedOf } from '@/ui/state/assessed'
 import { extentOf } from '@/ui/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
@@ -30,7 +29,6 @@ import { WhoseCar } from '@/ui/forms/whose-car'
 import { Placard } from './placard'
 import { SideDrawing } from './side-drawing'
 import { MARGIN_MM, PAPER, scaleFor, type Paper } from './true-scale'
-import { useSearch } from '@/ui/state/use-search'
 
 function SheetPart({ title, children }: { title: string; children: ReactNode }) {
   const id = `handover-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
@@ -52,7 +50,8 @@ function Lines({ lines }: { lines: readonly ReactNode[] }) {
   )
 }
 
-function Sheet({ plan }: { plan: Plan }) {
+/** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
+export function HandoverScreen({ plan }: { plan: Plan }) {
   const { survey, review } = assessedOf(plan)
   const units = useUnits()
   const [paper, setPaper] = useState<Paper>('a4')
@@ -274,10 +273,4 @@ function Sheet({ plan }: { plan: Plan }) {
       </main>
     </div>
   )
-}
-
-/** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
-export function HandoverScreen() {
-  const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{(plan) => <Sheet plan={plan} />}</JobLoader>
 }

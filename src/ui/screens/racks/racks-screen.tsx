@@ -4,12 +4,10 @@ import { type Plan, type RackOffer, type RackSuits, STATE_WORD, STATES } from '@
 import { JobBar } from '@/ui/job/job-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
-import { JobLoader } from '@/ui/kit/job-loader'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { Table } from '@/ui/kit/table'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'
-import { useSearch } from '@/ui/state/use-search'
 import { useOffers } from './use-offers'
 import { WornRacks } from './worn-racks'
 
@@ -109,7 +107,8 @@ function Offers({ offers, caption }: { offers: readonly RackOffer[]; caption: st
   )
 }
 
-function Racks({ plan }: { plan: Plan }) {
+/** The racks of a job: those it wears, and those that stock offers, each tried on this vehicle. */
+export function RacksScreen({ plan }: { plan: Plan }) {
   const { offers, left } = useOffers(plan)
   const refusal = usePlan((store) => store.refusal)
   const cannot = offers.filter(({ suits }) => suits.kind === 'cannot')
@@ -160,10 +159,4 @@ function Racks({ plan }: { plan: Plan }) {
       </main>
     </>
   )
-}
-
-/** The racks of a job: those it wears, and those that stock offers, each tried on this vehicle. */
-export function RacksScreen() {
-  const id = useSearch('job') ?? ''
-  return <JobLoader id={id}>{(plan) => <Racks plan={plan} />}</JobLoader>
 }

@@ -1,0 +1,7 @@
+'use client'
+import { jobScreen } from '@/ui/kit/job-screen'
+
+/** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
+export const HandoverPage = jobScreen(() =>
+  import('./handover-screen').then(({ HandoverScreen }) => HandoverScreen),
+)
