@@ -48,7 +48,7 @@ test('moves a box with the mouse, and undoes the whole drag as one step', async 
   await expect(x).toHaveValue('960 mm')
 })
 
-test('does a job with the keyboard alone', async ({ page }) => {
+test('does a job with the keyboard alone', deeper, async ({ page }) => {
   await openJob(page, 'A boat and the long box')
   await inDrawing(page, /^Sea boat/).focus()
   await page.keyboard.press('Delete')

@@ -130,18 +130,20 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
 }
 
 for (const system of ['metric', 'us'] as const)
-  test(`a newcomer comes from an empty board to an honest first verdict in ${system} units`, async ({
-    page,
-  }) => {
-    const hands = mouse(page)
-    const verdict = await firstVerdict(page, system, hands)
-    const { count } = hands
-    console.log(`${system}: ${count.typed} values typed, ${count.presses} presses, then: ${verdict}`)
-    expect(count.typed).toBeLessThanOrEqual(12)
-    expect(count.presses).toBeLessThan(30)
-    // Nothing says what the box may hold: that is asked, and it is not called clear.
-    await expect(stateButton(page, 'Road')).toContainText('Find out, 1 open')
-  })
+  test(
+    `a newcomer comes from an empty board to an honest first verdict in ${system} units`,
+    system === 'metric' ? deeper : {},
+    async ({ page }) => {
+      const hands = mouse(page)
+      const verdict = await firstVerdict(page, system, hands)
+      const { count } = hands
+      console.log(`${system}: ${count.typed} values typed, ${count.presses} presses, then: ${verdict}`)
+      expect(count.typed).toBeLessThanOrEqual(12)
+      expect(count.presses).toBeLessThan(30)
+      // Nothing says what the box may hold: that is asked, and it is not called clear.
+      await expect(stateButton(page, 'Road')).toContainText('Find out, 1 open')
+    },
+  )
 
 const HANDS = [
   ['keyboard', 'metric', { width: 1280, height: 800 }, keyboard, {}],
