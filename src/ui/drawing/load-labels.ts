@@ -14,6 +14,9 @@ import type { Label, LabelBox, LabelSpot } from './place-labels'
 import { wholeSheet } from './ruler-labels'
 import { unitless, single } from './sheet-figures'
 
+/** How far over the plan's edge figures may stand, px. */
+const AROUND_PLAN_PX = 14
+
 export function paneBox(layout: SheetLayout, view: ViewName): LabelBox {
   const { left, top, width, height } = layout[view]
   return { left, top, right: left + width, bottom: top + height }
@@ -187,7 +190,7 @@ export function pickedLabels(
       text: unitless(formatQuantity('length', mm, single(units))),
       look: 'plain',
       rank: 4.5,
-      inside: { ...inside, top: inside.top - 24 },
+      inside: { ...inside, top: inside.top - 24, bottom: inside.bottom + AROUND_PLAN_PX },
       spots: whole
         ? levels.map((level) => ({
             x: (from + to) / 2,
@@ -239,9 +242,6 @@ export function pickedLabels(
       : []),
   ]
 }
-
-/** How far over the plan's edge the figures of feet may stand, px. */
-const AROUND_PLAN_PX = 14
 
 /** What each foot bears in the state shown, in the plan and, for the last bar of all, from behind; in the plan only where no field of kilos is shown that they could be taken for. */
 export function footLabels(
