@@ -13,6 +13,7 @@ import { StateSwitch } from '@/ui/kit/state-switch'
 import { assessedOf } from '@/ui/state/assessed'
 import { useDialog } from '@/ui/state/dialog-store'
 import { usePlan } from '@/ui/state/plan-store'
+import { lastOwnStep } from '@/ui/state/whose-step'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
 import { JobMenu } from './job-menu'
 import { NextLine } from './next-line'
@@ -88,7 +89,7 @@ function JobName({ plan, screen }: { plan: Plan; screen: string | undefined }) {
 function JobTools({ plan }: { plan: Plan }) {
   const { undo, redo } = usePlan.getState()
   const { show } = useDialog.getState()
-  const canUndo = usePlan((store) => store.past.length > 0)
+  const canUndo = usePlan((store) => lastOwnStep(store.past) >= 0)
   const canRedo = usePlan((store) => store.future.length > 0)
   const units = useSettings((store) => store.settings.units)
   const change = useSettings((store) => store.change)

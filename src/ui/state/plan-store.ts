@@ -16,6 +16,7 @@ import { loadHistory } from '@/storage/history'
 import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
 import { pastOf, stepsBack } from './past'
+import { inPlaceOf, markElsewhere, withoutOwnStep } from './whose-step'
 
 type Opened =
   | { readonly at: 'loading' }
@@ -99,14 +100,14 @@ export const usePlan = create<PlanStore>((set, get) => {
     for (const step of past.slice(-STEPS_TAKEN_ALONG).toReversed()) {
       const merged = base ? mergePlans(base, step, theirs) : undefined
       if (!merged?.ok) break
-      steps.unshift(merged.plan)
+      steps.unshift(inPlaceOf(merged.plan, step))
     }
     const own = before && base !== before
     set({
       plan,
       base: theirs,
       revision,
-      past: own || !before ? steps : [...steps, before].slice(-UNDO_STEPS),
+      past: own || !before ? steps : [...steps, markElsewhere(before)].slice(-UNDO_STEPS),
       future: [],
       refusal: undefined,
     })
@@ -216,9 +217,9 @@ export const usePlan = create<PlanStore>((set, get) => {
     },
     undo() {
       const { plan, past, future } = get()
-      const before = past.at(-1)
-      if (!plan || !before) return
-      set({ plan: before, past: past.slice(0, -1), future: [plan, ...future], refusal: undefined })
+      const back = plan && withoutOwnStep(plan, past)
+      if (!back) return
+      set({ ...back, future: [plan, ...future], refusal: undefined })
       later()
     },
     redo() {

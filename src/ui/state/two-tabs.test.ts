@@ -5,6 +5,7 @@ import { boatAndBox } from '@/demo/plans'
 import { keepPlan, loadPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { usePlan } from './plan-store'
+import { lastOwnStep } from './whose-step'
 
 const store = () => usePlan.getState()
 const kept = async (): Promise<Plan> => {
@@ -66,6 +67,37 @@ describe('one job in two tabs (S2)', () => {
     store().undo()
     await store().saveNow()
     expect([(await kept()).job.name, boxX(await kept())]).toEqual(['From there', 960])
+  })
+
+  it('undo leaves what came from there after what was done here, and is not offered for it alone', async () => {
+    store().run(move(700))
+    await store().saveNow()
+    await elsewhere(rename('From there'))
+    await store().follow(boatAndBox.id)
+    await elsewhere({ do: 'setUse', use: { ...boatAndBox.use, roadKmH: 100 } })
+    await store().follow(boatAndBox.id)
+    const followed = store().plan
+    store().undo()
+    await store().saveNow()
+    const now = await kept()
+    expect([now.job.name, now.use.roadKmH, boxX(now)]).toEqual(['From there', 100, 960])
+    expect(lastOwnStep(store().past)).toBe(-1)
+    store().undo()
+    expect(store().plan).toEqual(now)
+    store().redo()
+    expect(store().plan).toEqual(followed)
+    store().undo()
+    expect([store().plan?.job.name, boxX(store().plan)]).toEqual(['From there', 960])
+  })
+
+  it('undo is not offered where what came from there set the same anew', async () => {
+    store().run(move(700))
+    await store().saveNow()
+    await elsewhere(move(650))
+    await store().follow(boatAndBox.id)
+    expect(lastOwnStep(store().past)).toBe(-1)
+    store().undo()
+    expect(boxX(store().plan)).toBe(650)
   })
 
   it('following another tab goes on from what is kept, and an edit after it writes over nothing', async () => {
