@@ -16,6 +16,7 @@ import {
   type UnitChoice,
 } from '@/core'
 import { toSheet, type SheetLayout } from './layout'
+import { type LabelBox, spotAmong } from './place-labels'
 import { SheetText } from './sheet-text'
 
 interface Props {
@@ -26,6 +27,8 @@ interface Props {
   readonly id: string
   /** What a focused finding says it meets; else what it meets first. */
   readonly metId: string | undefined
+  /** Where words and marks stand already. */
+  readonly taken: readonly LabelBox[]
 }
 
 type Px = readonly [number, number]
@@ -62,26 +65,25 @@ function Result({
   name,
   layout,
   units,
-}: {
+  taken,
+}: Pick<Props, 'layout' | 'units' | 'taken'> & {
   swept: Swept
   name: string
-  layout: SheetLayout
-  units: UnitChoice
 }) {
   const single: UnitChoice = units.show === 'both' ? { ...units, show: 'metric' } : units
   if (swept.kind === 'touches') {
     const [x, y] = toSheet(layout, 'side', swept.point[0], swept.point[1])
     const late = x > layout.side.left + layout.side.width * 0.55
+    const beside = (over: number) =>
+      ({ x: late ? x - 14 : x + 14, y: y + over, anchor: late ? 'end' : 'start' }) as const
     const words = `touches ${name} at ${formatQuantity('angle', swept.atDeg, single)}`
     return (
       <g>
         <circle cx={x} cy={y} r={9} className="opening-touch" />
         <path d={`M ${x - 13} ${y} H ${x + 13} M ${x} ${y - 13} V ${y + 13}`} className="opening-touch" />
         <SheetText
-          x={late ? x - 14 : x + 14}
-          y={y - 16}
+          {...spotAmong('stop', words, [beside(-16), ...[-32, -46, -60, 26, 40, 54].map(beside)], taken)}
           text={words}
-          anchor={late ? 'end' : 'start'}
           look="sheet-stop"
         />
       </g>
@@ -89,15 +91,17 @@ function Result({
   }
   const [ax, ay] = toSheet(layout, 'side', swept.nearest.panel[0], swept.nearest.panel[1])
   const [bx, by] = toSheet(layout, 'side', swept.nearest.box[0], swept.nearest.box[1])
+  const words = `${formatQuantity('length', swept.gapMm, single)} to ${name}`
+  const beside = (over: number) =>
+    ({ x: Math.max(ax, bx) + 8, y: (ay + by) / 2 + over, anchor: 'start' }) as const
   return (
     <g>
       <path d={`M ${ax} ${ay} L ${bx} ${by}`} className="opening-gap" />
       <circle cx={ax} cy={ay} r={2.5} className="opening-dot" />
       <circle cx={bx} cy={by} r={2.5} className="opening-dot" />
       <SheetText
-        x={Math.max(ax, bx) + 8}
-        y={(ay + by) / 2 - 6}
-        text={`${formatQuantity('length', swept.gapMm, single)} to ${name}`}
+        {...spotAmong('plain', words, [beside(-6), ...[-22, -36, 12, 26, 40].map(beside)], taken)}
+        text={words}
       />
     </g>
   )
@@ -109,7 +113,7 @@ function worstOf(meetings: readonly SwingMeeting[]): SwingMeeting | undefined {
   return meetings.toSorted((a, b) => rank(a) - rank(b))[0]
 }
 
-function HatchOpening({ survey, layout, units, hatch, metId }: Omit<Props, 'id'> & { hatch: Hatch }) {
+function HatchOpening({ survey, layout, units, hatch, metId, taken }: Omit<Props, 'id'> & { hatch: Hatch }) {
   const meetings = survey.fit.swings().filter((each) => each.hatch === hatch)
   const meeting = meetings.find(({ met }) => met.id === metId) ?? worstOf(meetings)
   const touch = worstOf(meetings)?.swept
@@ -122,7 +126,9 @@ function HatchOpening({ survey, layout, units, hatch, metId }: Omit<Props, 'id'>
       {meeting?.met.kind.startsWith('tent') && meeting.met.thing && (
         <TentOpening layout={layout} thing={meeting.met.thing} />
       )}
-      {meeting && <Result swept={meeting.swept} name={meeting.met.name} layout={layout} units={units} />}
+      {meeting && (
+        <Result swept={meeting.swept} name={meeting.met.name} layout={layout} units={units} taken={taken} />
+      )}
     </g>
   )
 }

@@ -103,3 +103,14 @@ export function placeLabels(
   }
   return placed
 }
+
+/** Where a word that comes later stands among those that are there: the first of its spots that is free, else its best. */
+export function spotAmong(
+  look: LabelLook,
+  text: string,
+  [best, ...others]: readonly [LabelSpot, ...LabelSpot[]],
+  taken: readonly LabelBox[],
+): LabelSpot {
+  const isFree = (spot: LabelSpot) => !taken.some((box) => labelsMeet(box, boxOf(look, text, spot)))
+  return [best, ...others].find(isFree) ?? best
+}

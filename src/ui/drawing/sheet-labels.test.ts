@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { gravityBox } from './gravity-marks'
 import { extentOf, layoutSheet } from './layout'
-import { boxOf, type Label, LABEL_PX, labelsMeet, placeLabels } from './place-labels'
+import { boxOf, type Label, LABEL_PX, labelsMeet, placeLabels, spotAmong } from './place-labels'
 import { sheetLabels } from './sheet-labels'
 import { zoomAt, zoomOnto } from './zoom'
 import { rackBox } from './zoom-store'
@@ -64,6 +64,24 @@ describe('places for words', () => {
     )
     expect([...placed.keys()]).toEqual(['900'])
   })
+})
+
+it('finds a word that comes later the first of its places that is free, and its best where none is', () => {
+  const places = [
+    { x: 100, y: 100, anchor: 'start' },
+    { x: 100, y: 140, anchor: 'start' },
+  ] as const
+  const [best, next] = places
+  expect(spotAmong('stop', 'touches', [best, next], [])).toBe(best)
+  expect(spotAmong('stop', 'touches', [best, next], [boxOf('name', 'Box', best)])).toBe(next)
+  expect(
+    spotAmong(
+      'stop',
+      'touches',
+      [best, next],
+      places.map((each) => boxOf('name', 'Box', each)),
+    ),
+  ).toBe(best)
 })
 
 const looks = DEMO_PLANS.flatMap((plan) => {

@@ -2,6 +2,7 @@
 import { type Box, phraseText, sizeAsPlaced, type Survey, tried, type UnitChoice } from '@/core'
 import { useMemo } from 'react'
 import { toSheet, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
+import { type LabelBox, spotAmong } from '@/ui/drawing/place-labels'
 import { SheetText } from '@/ui/drawing/sheet-text'
 import { placeFor } from '@/ui/forms/put-on'
 import { useShelfDrag } from './shelf-drag'
@@ -17,7 +18,17 @@ function outline(layout: SheetLayout, view: ViewName, box: Box): string {
 }
 
 /** A thing from the shelf held over the drawing: where it would go, or why it cannot, before it is let go. */
-export function Ghost({ survey, layout, units }: { survey: Survey; layout: SheetLayout; units: UnitChoice }) {
+export function Ghost({
+  survey,
+  layout,
+  units,
+  taken,
+}: {
+  survey: Survey
+  layout: SheetLayout
+  units: UnitChoice
+  taken: readonly LabelBox[]
+}) {
   const held = useShelfDrag((store) => store.held)
   const answer = useMemo(() => held && placeFor(survey, held.gear, held.rackId, held.near), [survey, held])
   if (!held || !answer) return null
@@ -55,6 +66,8 @@ export function Ghost({ survey, layout, units }: { survey: Survey; layout: Sheet
       }))
     })
   const bad = answer.kind === 'cannot'
+  const tall = toSheet(layout, 'plan', box.x0, box.y0)[1] - wordsY
+  const over = (px: number) => ({ x: wordsX, y: wordsY - px, anchor: 'start' }) as const
   return (
     <g className="pointer-events-none" aria-hidden data-ghost={answer.kind}>
       {zones.map((zone) => (
@@ -63,7 +76,16 @@ export function Ghost({ survey, layout, units }: { survey: Survey; layout: Sheet
       {VIEWS.map((view) => (
         <path key={view} d={outline(layout, view, box)} className={bad ? 'ghost ghost-bad' : 'ghost'} />
       ))}
-      <SheetText x={wordsX} y={wordsY - 8} text={words} look={bad ? 'sheet-stop' : 'sheet-title'} />
+      <SheetText
+        {...spotAmong(
+          'title',
+          words,
+          [over(8), ...[24, 38, 52].map(over), ...[-14, -28, -42].map((down) => over(down - tall))],
+          taken,
+        )}
+        text={words}
+        look={bad ? 'sheet-stop' : 'sheet-title'}
+      />
     </g>
   )
 }

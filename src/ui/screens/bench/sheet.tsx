@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
+import { gravityBox } from '@/ui/drawing/gravity-marks'
 import { sheetLabels } from '@/ui/drawing/sheet-labels'
 import { FootArrows, FootTargets, KiloSpots, Quartered } from '@/ui/drawing/weight-notes'
 import { Words } from '@/ui/drawing/words'
@@ -74,6 +75,11 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const words = useMemo(
     () => sheetLabels({ survey, layout, units, state, picked, field }),
     [survey, layout, units, state, picked, field],
+  )
+
+  const taken = useMemo(
+    () => [...[...words.placed.values()].map(({ box }) => box), ...words.marks.map(gravityBox)],
+    [words],
   )
 
   const place = (event: { clientX: number; clientY: number }): readonly [number, number] => {
@@ -286,7 +292,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
             onGrab={(barId, event) => handlers.onGrab({ kind: 'bar', id: barId }, 'plan', event)}
             onPick={(barId) => pick({ kind: 'bar', id: barId })}
           />
-          <Ghost survey={survey} layout={layout} units={units} />
+          <Ghost survey={survey} layout={layout} units={units} taken={taken} />
           {marks.opening && (
             <g clipPath="url(#pane-all)" className="pointer-events-none">
               <OpeningView
@@ -296,6 +302,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
                 units={units}
                 id={marks.opening.id}
                 metId={marks.opening.metId}
+                taken={taken}
               />
             </g>
           )}
