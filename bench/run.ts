@@ -13,6 +13,7 @@ import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
+import { shellRatio } from './shell'
 import { shopRatios } from './shop'
 
 /** Prints what the speed of Ypsos is, each as a ratio of two figures of this one run. */
@@ -23,6 +24,7 @@ function print({ name, value, most }: Ratio): boolean {
 }
 
 const results = coreRatios().map(print)
+results.push(print(await shellRatio()))
 
 await ensureBuilt()
 await ensureChromium()

@@ -1,5 +1,6 @@
 import {
   bayReportSchema,
+  METRIC,
   type Plan,
   printPlan,
   type Rating,
@@ -8,15 +9,17 @@ import {
   surveyReportSchema,
 } from '../src/core'
 import { spawn } from 'node:child_process'
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, inject, it } from 'vitest'
 import { mutated } from '@/core/formats/mutate.testing'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/demo/plans'
 import { DEMO_PARTS } from '@/demo/racks'
 import { runCommandLine } from './command-line'
+import { tellOf } from './judge-file'
+import { tellFiles } from './tell-files'
 import { runs } from '@/core/runs.testing'
 
 const FILES: Readonly<Record<string, string>> = {
@@ -30,9 +33,11 @@ const FILES: Readonly<Record<string, string>> = {
 async function run(args: string[], files = FILES) {
   const out: string[] = []
   const err: string[] = []
+  const read = (path: string) =>
+    path in files ? Promise.resolve(files[path]!) : Promise.reject(new Error('no such file'))
   const code = await runCommandLine(args, {
-    read: (path) =>
-      path in files ? Promise.resolve(files[path]!) : Promise.reject(new Error('no such file')),
+    read,
+    tell: (paths, asked) => tellFiles(paths, asked, read),
     out: (line) => out.push(line),
     err: (line) => err.push(line),
   })
@@ -256,4 +261,28 @@ describe('ypsos review', () => {
     expect(codes).toContain(3)
     expect(codes.size).toBeGreaterThan(1)
   })
+})
+
+describe('many files', () => {
+  it.runIf(inject('deep'))(
+    'are judged by as many threads as there are, and said in their order',
+    async () => {
+      const folder = await mkdtemp(join(tmpdir(), 'ypsos-many-'))
+      try {
+        const files = Array.from({ length: 230 }, (_, i) => join(folder, `${i}.json`))
+        for (const [i, file] of files.entries())
+          await writeFile(file, i === 117 ? '{"format":' : printPlan(DEMO_PLANS[i % DEMO_PLANS.length]!))
+        const asked = { verb: 'review', json: false, choice: METRIC, parts: [], many: true } as const
+        const read = (path: string) => readFile(path, 'utf8')
+        const told = []
+        for await (const each of tellFiles(files, asked, read)) told.push(each)
+        const alone = []
+        for (const file of files) alone.push(await tellOf(file, asked, read))
+        expect(told).toEqual(alone)
+        expect(told[117]?.code).toBe(3)
+      } finally {
+        await rm(folder, { recursive: true, force: true })
+      }
+    },
+  )
 })

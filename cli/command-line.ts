@@ -1,31 +1,11 @@
-import {
-  assess,
-  type Assessment,
-  formatQuantity,
-  isOpen,
-  METRIC,
-  notLookedAt,
-  OUTCOME_WORD,
-  parseLogText,
-  parsePartsText,
-  fixesLeftOut,
-  parsePlanText,
-  type Part,
-  phraseText,
-  type ReadLog,
-  type RemedyStock,
-  reviewReport,
-  STATE_WORD,
-  STATES,
-  surveyReport,
-  type UnitChoice,
-  type Verdict,
-  VERDICT_WORD,
-} from '../src/core'
+import { METRIC, parseLogText, parsePartsText, type Part, type ReadLog, type UnitChoice } from '../src/core'
 import { bayOf } from './bay-command'
+import { type Asked, judgeFile, type Told, UNREADABLE } from './judge-file'
 
 interface ShellStreams {
   read(path: string): Promise<string>
+  /** What is said of each file, in their order. */
+  tell(files: readonly string[], asked: Asked): AsyncIterable<Told>
   out(line: string): void
   err(line: string): void
 }
@@ -43,31 +23,7 @@ const USAGE = `Usage:
 Exit: 0 clear, mind or nothing planned, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the
 worst. In the bay: 0 all done, 1 something read or counted stops it, 2 still to do.`
 
-/** Worst last: an unreadable file, then a Stop, then Find out. */
-const EXIT: Readonly<Record<Verdict, number>> = { unplanned: 0, clear: 0, mind: 0, findOut: 2, stop: 1 }
-const UNREADABLE = 3
 const WORST_FIRST = [UNREADABLE, 1, 2, 0]
-
-type Outcome = { readonly code: number; readonly path: string } & (
-  { readonly judged: Assessment } | { readonly problems: readonly string[] }
-)
-
-async function judgeFile(path: string, shell: ShellStreams): Promise<Outcome> {
-  let text: string
-  try {
-    text = await shell.read(path)
-  } catch (error) {
-    return {
-      code: UNREADABLE,
-      path,
-      problems: [`plan cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`],
-    }
-  }
-  const read = parsePlanText(text)
-  if (!read.ok) return { code: UNREADABLE, path, problems: read.problems.map((problem) => problem.text) }
-  const judged = assess(read.plan)
-  return { code: EXIT[judged.review.verdict], path, judged }
-}
 
 const STOCK_FLAG = '--stock='
 const LOG_FLAG = '--log='
@@ -94,7 +50,7 @@ async function runBay(
   shell: ShellStreams,
   choice: UnitChoice,
 ): Promise<number> {
-  const outcome = await judgeFile(file, shell)
+  const outcome = await judgeFile(file, shell.read)
   if ('problems' in outcome) {
     for (const problem of outcome.problems.slice(0, 20)) shell.err(`${file}: ${problem}`)
     return UNREADABLE
@@ -124,46 +80,6 @@ async function runBay(
   return code
 }
 
-/** What was not looked at, by name, as the end of a line. */
-function notLookedWords({ review }: Assessment): string {
-  const names = notLookedAt(review)
-  return names.length === 0 ? '' : `. Not looked at: ${names.join(', ')}`
-}
-
-function oneLine(assessment: Assessment, choice: UnitChoice): string {
-  const { survey, review } = assessment
-  const { name } = survey.plan.job
-  if (!review.planned) return `${name}. ${VERDICT_WORD.unplanned}: no rack and no gear`
-  const states = STATES.map((state) => {
-    const governing = survey.loadPath.governing[state]
-    const left =
-      governing?.leftKg === undefined
-        ? ''
-        : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
-    return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
-  })
-  return `${name}. ${states.join('; ')}${notLookedWords(assessment)}`
-}
-
-function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice): string[] {
-  const { review, plan } = assessment
-  const leftOut = fixesLeftOut(plan)
-  return [
-    oneLine(assessment, choice),
-    ...review.findings
-      .filter(isOpen)
-      .flatMap((finding) => [
-        `  ${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
-        ...(finding.aside
-          ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
-          : []),
-        ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.message, choice)}`),
-      ]),
-    ...(leftOut === undefined ? [] : [`  ${leftOut}`]),
-    ...review.cautions.map((caution) => `  Caution: ${caution}`),
-  ]
-}
-
 /** Runs the command line; gives the exit code. */
 export async function runCommandLine(args: readonly string[], shell: ShellStreams): Promise<number> {
   const [verb, ...rest] = args
@@ -188,26 +104,15 @@ export async function runCommandLine(args: readonly string[], shell: ShellStream
     shell.err(`${stockFile ?? ''}: ${stock.problem}`)
     return UNREADABLE
   }
-  const outcomes: Outcome[] = []
-  for (const path of files) outcomes.push(await judgeFile(path, shell))
+  const asked: Asked = { verb, json, choice, parts: stock.parts, many: files.length > 1 }
+  const codes = new Set<number>()
   const reports: unknown[] = []
-  for (const outcome of outcomes) {
-    if ('problems' in outcome) {
-      for (const problem of outcome.problems.slice(0, files.length > 1 ? 1 : 20))
-        shell.err(`${outcome.path}: ${problem}`)
-      continue
-    }
-    const { judged } = outcome
-    if (json)
-      reports.push(
-        verb === 'survey'
-          ? surveyReport(judged.survey)
-          : reviewReport(judged.survey, judged.review, (finding) => judged.remedies(finding, stock), choice),
-      )
-    else if (files.length > 1) shell.out(`${outcome.path}: ${oneLine(judged, choice)}`)
-    else for (const line of inFull(judged, stock, choice)) shell.out(line)
+  for await (const { code, out, err, report } of shell.tell(files, asked)) {
+    codes.add(code)
+    for (const line of err) shell.err(line)
+    for (const line of out) shell.out(line)
+    if (report !== undefined) reports.push(report)
   }
   if (json && reports.length > 0) shell.out(JSON.stringify(files.length > 1 ? reports : reports[0], null, 2))
-  const codes = outcomes.map((outcome) => outcome.code)
-  return WORST_FIRST.find((code) => codes.includes(code)) ?? 0
+  return WORST_FIRST.find((code) => codes.has(code)) ?? 0
 }

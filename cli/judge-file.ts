@@ -1,0 +1,135 @@
+import {
+  assess,
+  type Assessment,
+  fixesLeftOut,
+  formatQuantity,
+  isOpen,
+  notLookedAt,
+  OUTCOME_WORD,
+  parsePlanText,
+  type Part,
+  phraseText,
+  type RemedyStock,
+  reviewReport,
+  STATE_WORD,
+  STATES,
+  surveyReport,
+  type UnitChoice,
+  type Verdict,
+  VERDICT_WORD,
+} from '../src/core'
+
+/** Worst last: an unreadable file, then a Stop, then Find out. */
+const EXIT: Readonly<Record<Verdict, number>> = { unplanned: 0, clear: 0, mind: 0, findOut: 2, stop: 1 }
+export const UNREADABLE = 3
+
+/** How files are judged and told of. */
+export interface Asked {
+  readonly verb: 'review' | 'survey'
+  readonly json: boolean
+  readonly choice: UnitChoice
+  readonly parts: readonly Part[]
+  /** One of several files is one line. */
+  readonly many: boolean
+}
+
+/** What is said of a file: plain data, so that it can come from another thread. */
+export interface Told {
+  readonly code: number
+  readonly out: readonly string[]
+  readonly err: readonly string[]
+  /** Where JSON was asked for and the file could be read. */
+  readonly report?: unknown
+}
+
+type Outcome = { readonly code: number } & (
+  { readonly judged: Assessment } | { readonly problems: readonly string[] }
+)
+
+/** A plan's file, judged; or why it cannot be. */
+export async function judgeFile(path: string, read: (path: string) => Promise<string>): Promise<Outcome> {
+  let text: string
+  try {
+    text = await read(path)
+  } catch (error) {
+    return {
+      code: UNREADABLE,
+      problems: [`plan cannot be opened: ${error instanceof Error ? error.message : 'unknown reason'}.`],
+    }
+  }
+  const plan = parsePlanText(text)
+  if (!plan.ok) return { code: UNREADABLE, problems: plan.problems.map((problem) => problem.text) }
+  const judged = assess(plan.plan)
+  return { code: EXIT[judged.review.verdict], judged }
+}
+
+/** What was not looked at, by name, as the end of a line. */
+function notLookedWords({ review }: Assessment): string {
+  const names = notLookedAt(review)
+  return names.length === 0 ? '' : `. Not looked at: ${names.join(', ')}`
+}
+
+function oneLine(assessment: Assessment, choice: UnitChoice): string {
+  const { survey, review } = assessment
+  const { name } = survey.plan.job
+  if (!review.planned) return `${name}. ${VERDICT_WORD.unplanned}: no rack and no gear`
+  const states = STATES.map((state) => {
+    const governing = survey.loadPath.governing[state]
+    const left =
+      governing?.leftKg === undefined
+        ? ''
+        : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
+    return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
+  })
+  return `${name}. ${states.join('; ')}${notLookedWords(assessment)}`
+}
+
+function inFull(assessment: Assessment, stock: RemedyStock, choice: UnitChoice): string[] {
+  const { review, plan } = assessment
+  const leftOut = fixesLeftOut(plan)
+  return [
+    oneLine(assessment, choice),
+    ...review.findings
+      .filter(isOpen)
+      .flatMap((finding) => [
+        `  ${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, choice)}`,
+        ...(finding.aside
+          ? [`      Set aside by ${finding.aside.by} on ${finding.aside.on}: ${finding.aside.reason}`]
+          : []),
+        ...assessment.remedies(finding, stock).map((remedy) => `      ${phraseText(remedy.message, choice)}`),
+      ]),
+    ...(leftOut === undefined ? [] : [`  ${leftOut}`]),
+    ...review.cautions.map((caution) => `  Caution: ${caution}`),
+  ]
+}
+
+/** So much of what is wrong with a file that stands alone is said. */
+const MOST_PROBLEMS = 20
+
+/** Judges a file and says what was asked of it. */
+export async function tellOf(
+  path: string,
+  { verb, json, choice, parts, many }: Asked,
+  read: (path: string) => Promise<string>,
+): Promise<Told> {
+  const outcome = await judgeFile(path, read)
+  const { code } = outcome
+  if ('problems' in outcome) {
+    const said = outcome.problems.slice(0, many ? 1 : MOST_PROBLEMS)
+    return { code, out: [], err: said.map((problem) => `${path}: ${problem}`) }
+  }
+  const { judged } = outcome
+  const stock = { parts }
+  if (json)
+    return {
+      code,
+      out: [],
+      err: [],
+      report:
+        verb === 'survey'
+          ? surveyReport(judged.survey)
+          : reviewReport(judged.survey, judged.review, (finding) => judged.remedies(finding, stock), choice),
+    }
+  const out = many ? [`${path}: ${oneLine(judged, choice)}`] : inFull(judged, stock, choice)
+  return { code, out, err: [] }
+}
