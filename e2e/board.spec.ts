@@ -34,6 +34,7 @@ test('a board as a table: sorted by any column, narrowed, put into the archive a
   await palette.getByRole('combobox').fill('rules')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/why$/)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Every rule')
   await page.keyboard.press('Control+k')
   await palette.getByRole('combobox').fill('yard 0431')
   await expect(palette.getByRole('option', { name: /^Yard van/ })).toBeVisible()

@@ -264,7 +264,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
         <SheetPart title="Cautions">
           <Lines lines={handover.cautions} />
         </SheetPart>
-        <div className="placard-page">
+        <div className="placard-page" role="group" aria-label="For the dash" tabIndex={0}>
           <Placard handover={handover} />
           <Note>
             For the dash or the fuel flap: cut along the line. Print at 100 %, not fitted to the page.
