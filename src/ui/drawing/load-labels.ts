@@ -1,6 +1,5 @@
 import {
   formatQuantity,
-  LIFTED_KG,
   type ClearanceAt,
   type State,
   type Survey,
@@ -15,7 +14,7 @@ import { wholeSheet } from './ruler-labels'
 import { unitless, single } from './sheet-figures'
 
 /** How far over the plan's edge figures may stand, px. */
-const AROUND_PLAN_PX = 14
+export const AROUND_PLAN_PX = 14
 
 export function paneBox(layout: SheetLayout, view: ViewName): LabelBox {
   const { left, top, width, height } = layout[view]
@@ -157,157 +156,6 @@ export function nameLabels(
             : []),
         ],
       },
-    ]
-  })
-}
-
-/** Where the picked thing stands: off the centreline from behind, before the first bar from the side, its length in the plan. */
-export function pickedLabels(
-  survey: Survey,
-  layout: SheetLayout,
-  units: UnitChoice,
-  picked: Picked | undefined,
-): readonly Label[] {
-  const thing = picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
-  if (!thing) return []
-  const { box } = thing
-  const { host } = thing.placement
-  const y = (box.y0 + box.y1) / 2
-  const first = survey.bars.find(({ bar }) => host.on === 'bars' && host.barIds.includes(bar.id))
-  const dimension = (
-    key: string,
-    view: ViewName,
-    from: number,
-    to: number,
-    mm: number,
-    levels: readonly number[],
-  ): Label => {
-    const inside = paneBox(layout, view)
-    const whole =
-      from > inside.left - 0.5 && to > inside.left - 0.5 && Math.max(from, to) < inside.right + 0.5
-    return {
-      key: `picked ${key}`,
-      text: unitless(formatQuantity('length', mm, single(units))),
-      look: 'plain',
-      rank: 4.5,
-      inside: { ...inside, top: inside.top - 24, bottom: inside.bottom + AROUND_PLAN_PX },
-      spots: whole
-        ? levels.map((level) => ({
-            x: (from + to) / 2,
-            y: level - 5,
-            anchor: 'middle',
-            line: { from, to, y: level },
-          }))
-        : [],
-    }
-  }
-  const over = (view: ViewName, u: number) => toSheet(layout, view, u, box.z1)
-  const [x0, low] = toSheet(layout, 'plan', box.x0, box.y0)
-  const [x1, high] = toSheet(layout, 'plan', box.x1, box.y1)
-  const stepsOver = (level: number) => [level - 10, level - 24, level - 38, level - 52]
-  return [
-    ...(Math.abs(y) > 1
-      ? [
-          dimension(
-            'across',
-            'rear',
-            over('rear', 0)[0],
-            over('rear', y)[0],
-            Math.abs(y),
-            stepsOver(over('rear', y)[1]),
-          ),
-        ]
-      : []),
-    dimension('length', 'plan', x0, x1, box.x1 - box.x0, [
-      low + 20,
-      low + 34,
-      low + 48,
-      high - 8,
-      high - 22,
-      high - 36,
-      low - 10,
-      high + 22,
-    ]),
-    ...(first && box.x0 < first.bar.xMm
-      ? [
-          dimension(
-            'before the bar',
-            'side',
-            over('side', box.x0)[0],
-            over('side', first.bar.xMm)[0],
-            first.bar.xMm - box.x0,
-            stepsOver(over('side', box.x0)[1]),
-          ),
-        ]
-      : []),
-  ]
-}
-
-/** What each foot bears in the state shown, in the plan and, for the last bar of all, from behind; in the plan only where no field of kilos is shown that they could be taken for. */
-export function footLabels(
-  survey: Survey,
-  layout: SheetLayout,
-  units: UnitChoice,
-  state: State,
-  field: boolean,
-): readonly Label[] {
-  const lastX = Math.max(...survey.feet.map((foot) => foot.xMm))
-  const plan = paneBox(layout, 'plan')
-  const aroundPlan = { ...plan, top: plan.top - AROUND_PLAN_PX, bottom: plan.bottom + AROUND_PLAN_PX }
-  const kg = (value: number) => unitless(formatQuantity('mass', Math.abs(value), single(units)))
-  return survey.feet.flatMap((foot): Label[] => {
-    const load = survey.footLoads[foot.index]?.loadKg[state] ?? 0
-    if (Math.abs(load) < LIFTED_KG) return []
-    const lifts = load < 0
-    const words = { text: lifts ? `lifts ${kg(load)}` : kg(load), look: lifts ? 'stop' : 'small' } as const
-    const rank = lifts ? 2 : 4
-    const outward = foot.side === 'right' ? -1 : 1
-    const above = toSheet(layout, 'plan', foot.xMm, foot.yMm)
-    const rear = toSheet(layout, 'rear', foot.yMm, foot.topZMm)
-    const fromBehind = foot.xMm === lastX && inPane(layout, 'rear', rear)
-    const [x, y] = [above[0], above[1] + 4]
-    return [
-      ...(!field && inPane(layout, 'plan', above)
-        ? [
-            {
-              ...words,
-              key: `foot ${foot.id}`,
-              rank,
-              inside: aroundPlan,
-              spots: [
-                { x, y: y + outward * 15, anchor: 'middle' },
-                { x: x + 9, y: y + outward * 12, anchor: 'start' },
-                { x: x - 9, y: y + outward * 12, anchor: 'end' },
-                { x, y: y + outward * 29, anchor: 'middle' },
-                { x, y: y - outward * 15, anchor: 'middle' },
-                { x: x + 9, y, anchor: 'start' },
-                { x: x - 9, y, anchor: 'end' },
-              ],
-            } as const,
-          ]
-        : []),
-      ...(fromBehind
-        ? [
-            {
-              ...words,
-              key: `foot ${foot.id} from behind`,
-              rank: rank + 0.5,
-              inside: paneBox(layout, 'rear'),
-              spots: [20, 34, 4].flatMap((down): LabelSpot[] => [
-                {
-                  x: rear[0] - outward * 8,
-                  y: rear[1] + down,
-                  anchor: foot.side === 'right' ? 'start' : 'end',
-                },
-                {
-                  x: rear[0] + outward * 8,
-                  y: rear[1] + down,
-                  anchor: foot.side === 'right' ? 'end' : 'start',
-                },
-              ]),
-            } as const,
-          ]
-        : []),
     ]
   })
 }

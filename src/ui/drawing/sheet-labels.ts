@@ -1,9 +1,11 @@
 import type { State, Survey, UnitChoice } from '@/core'
 import type { Picked } from '@/ui/state/plan-store'
+import { footLabels } from './foot-labels'
 import { gravityBox, gravityMarks } from './gravity-marks'
 import { kiloFields, kiloLabels } from './kilo-cells'
 import type { SheetLayout } from './layout'
-import { footLabels, heightLabels, nameLabels, pickedLabels, viewLabels } from './load-labels'
+import { heightLabels, nameLabels, viewLabels } from './load-labels'
+import { pickedLabels } from './picked-labels'
 import { placeLabels } from './place-labels'
 import { spanLabels, spreadLabels, tickLabels, widthRowLabels } from './ruler-labels'
 

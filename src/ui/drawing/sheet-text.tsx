@@ -9,23 +9,15 @@ export const SheetText = memo(function SheetText({
   text,
   anchor = 'start',
   look = '',
-  turn,
 }: {
   x: number
   y: number
   text: string
   anchor?: 'start' | 'middle' | 'end'
   look?: string
-  turn?: number
 }) {
   return (
-    <text
-      x={x}
-      y={y}
-      textAnchor={anchor}
-      className={`sheet-text sheet-halo ${look}`}
-      {...(turn === undefined ? {} : { transform: `rotate(${turn} ${x} ${y})` })}
-    >
+    <text x={x} y={y} textAnchor={anchor} className={`sheet-text sheet-halo ${look}`}>
       {text.split(FRACTION).map((bit, i) =>
         FRACTION.test(bit) ? (
           <tspan key={i} className="frac">

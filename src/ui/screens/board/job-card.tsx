@@ -115,7 +115,9 @@ export const JobCard = memo(function JobCard({
       )}
       <div className="border-hair border-t mt-auto flex min-h-12 items-center justify-between px-3">
         <span>
-          {work !== 'planned' && <span className="mr-2 text-aside font-semibold">{WORK_WORD[work]}</span>}
+          {work !== 'planned' && (
+            <span className="block text-aside leading-tight font-semibold">{WORK_WORD[work]}</span>
+          )}
           <DueWords card={card} day={day} />
         </span>
         <CardKeys card={card} deeds={deeds} />
