@@ -175,10 +175,18 @@ const onShelf = (page: Page, shelf: string, doing: 'read' | 'empty'): Promise<st
     [shelf, doing] as const,
   )
 
-/** Opens every folded line of questions, so that each can be read and answered. */
-export async function openQuestions(page: Page): Promise<void> {
+/**
+ * Opens every folded line of questions, so that each can be read and answered. The lines follow the drawing a moment
+ * later: where one question is awaited, until it is there.
+ */
+export async function openQuestions(page: Page, awaited?: Locator): Promise<void> {
   const lines = page.locator('summary[data-finding-group]').filter({ hasText: /^Find out/ })
   await expect(lines.first()).toBeVisible()
-  for (const line of await lines.all())
-    if ((await line.locator('xpath=..').getAttribute('open')) === null) await line.click()
+  const folded = page
+    .locator('details:not([open]) > summary[data-finding-group]')
+    .filter({ hasText: /^Find out/ })
+  await expect(async () => {
+    while ((await folded.count()) > 0) await folded.first().click({ timeout: 2_000 })
+    if (awaited) await expect(awaited).toBeVisible({ timeout: 1_000 })
+  }).toPass()
 }

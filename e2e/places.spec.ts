@@ -136,7 +136,7 @@ test('gear whose weight nobody knows yet can be put on, is Clear nowhere, and is
   await expect(inDrawing(page, /^Old chest/)).toBeVisible()
   for (const state of ['Road', 'Trail', 'Parked'] as const)
     await expect(stateButton(page, state)).not.toContainText('Clear')
-  await openQuestions(page)
+  await openQuestions(page, page.getByLabel('What Old chest weighs').first())
   await expect(page.getByText(/nobody knows yet what Old chest weighs/).first()).toBeVisible()
   await page.getByLabel('What Old chest weighs').first().fill('7 kg')
   await page.getByLabel('What Old chest weighs').first().press('Enter')

@@ -103,7 +103,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
                   </td>
                 )
               })}
-              <td className="[&_.btn]:min-h-[2.2rem] touch:[&_.btn]:min-h-11 [&_.btn]:py-0 [&_.btn]:px-[0.6rem] [&_.btn]:text-aside [&_.btn_+_.btn]:ml-[0.25rem]">
+              <td className="whitespace-nowrap [&_.btn]:min-h-[2.2rem] touch:[&_.btn]:min-h-11 [&_.btn]:py-0 [&_.btn]:px-[0.6rem] [&_.btn]:text-aside [&_.btn_+_.btn]:ml-[0.25rem]">
                 {tools(row.original)}
               </td>
             </tr>
