@@ -1,5 +1,6 @@
 import type { Plan } from '@/core'
 import * as z from '@/core/units/schema'
+import { archiveKey, loadArchived } from './archive'
 import { tellAllKept } from './kept-elsewhere'
 import { nextRevisions, unkept } from './plans'
 import { rememberIn, type ShelfPlace } from './removed'
@@ -24,14 +25,16 @@ export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
       const own = jobId === undefined ? cars.has(vehicleId) : jobs.has(jobId)
       return own ? [['log', key]] : []
     })
+    const away = await loadArchived()
     const places: ShelfPlace[] = [
       ...[...jobs].flatMap((id): ShelfPlace[] => [
         ['plans', id],
         ['history', id],
       ]),
       ...entries,
+      ...[...jobs].flatMap((id): ShelfPlace[] => (away.has(id) ? [['settings', archiveKey(id)]] : [])),
     ]
-    await inOneGo(['plans', 'revisions', 'removed', 'history', 'log'], async (going) => {
+    await inOneGo(['plans', 'revisions', 'removed', 'history', 'log', 'settings'], async (going) => {
       await rememberIn(going, 'The demo', new Date().toISOString(), places)
       await nextRevisions(going, [...jobs])
       for (const [shelf, key] of places) going.remove(shelf, key)

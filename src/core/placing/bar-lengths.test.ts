@@ -27,7 +27,7 @@ it('sets every length of stock beside the bars as they are, the shortest first',
     rows
       .slice(1)
       .map(({ widestMm }) => widestMm)
-      .toSorted((a, b) => a - b),
+      .toSorted((a, b) => (a ?? 0) - (b ?? 0)),
   )
 })
 
@@ -62,4 +62,31 @@ it('keeps places, feet and rise, and marks a profile that is another', () => {
     own.map(({ id, xMm, riseMm, feetYMm }) => ({ id, xMm, riseMm, feetYMm })),
   )
   expect(barLengthOffers(plan, 'no such rack', DEMO_STOCK.bars)).toEqual([])
+})
+
+it('brings along how the other bar is known and typed, and leaves nothing said of the one it replaces', () => {
+  if (rack?.kind !== 'bars') throw new Error('It has bars.')
+  const said = {
+    ...plan,
+    racks: [
+      {
+        ...rack,
+        bars: rack.bars.map((each) => ({
+          ...each,
+          known: { lengthMm: { by: 'measured' as const }, xMm: { by: 'measured' as const } },
+          typed: { lengthMm: '1270 mm', xMm: '43 cm' },
+        })),
+      },
+    ],
+  }
+  const like = {
+    ...DEMO_STOCK.bars[2]!,
+    known: { usableMm: { by: 'sheet' as const } },
+    typed: { usableMm: '134 cm' },
+  }
+  const [, row] = barLengthOffers(said, rack.id, [like])
+  const [front] = row?.rack.kind === 'bars' ? row.rack.bars : []
+  expect(front?.lengthMm).toBe(1520)
+  expect(front?.known).toEqual({ xMm: { by: 'measured' }, usableMm: { by: 'sheet' } })
+  expect(front?.typed).toEqual({ xMm: '43 cm', usableMm: '134 cm' })
 })

@@ -15,8 +15,8 @@ export interface BarLengthOffer {
   readonly usableMm: number
   /** The least that is left of a bar past the middle of its outermost foot, mm; less than nothing where the bar ends before it. */
   readonly pastFootMm: number
-  /** The widest thing that would still go over all bars beside what stands there, mm. */
-  readonly widestMm: number
+  /** The widest thing that would still go over all bars beside what stands there, mm; nothing where that is not asked. */
+  readonly widestMm: number | undefined
   readonly states: Readonly<Record<State, Verdict>>
   /** What is gravest with these bars and is not so with those it has. */
   readonly against: Phrase | undefined
@@ -31,17 +31,38 @@ const sameProfile = (a: Bar['profile'], b: Bar['profile']) =>
 
 type Barred = Extract<Rack, { bars: readonly Bar[] }>
 
+/** What another bar brings along: its own figures, with how each is known and as it was typed. */
+const OF_THE_BAR = ['lengthMm', 'usableMm', 'capMm', 'kg', 'profile', 'topMm'] as const
+const isOfTheBar = (field: string) => OF_THE_BAR.some((own) => field === own || field.startsWith(`${own}.`))
+
+/** What stays of a bar's marks by field, and what comes with the other's; nothing where none is left. */
+function marksOf<T>(
+  stays: Readonly<Record<string, T>> | undefined,
+  comes: Readonly<Record<string, T>> | undefined,
+): Record<string, T> | undefined {
+  const left = [
+    ...Object.entries(stays ?? {}).filter(([field]) => !isOfTheBar(field)),
+    ...Object.entries(comes ?? {}).filter(([field]) => isOfTheBar(field) && field !== 'topMm'),
+  ]
+  return left.length > 0 ? Object.fromEntries(left) : undefined
+}
+
 /** The rack with bars like this one, where its own stand; feet, rise and places stay. */
 function withBarsLike(rack: Barred, like: Bar): Barred {
   const { lengthMm, usableMm, capMm, profile, kg } = like
-  const bars = rack.bars.map(({ capMm: _cap, kg: _kg, topMm: _top, ...bar }) => ({
-    ...bar,
-    lengthMm,
-    usableMm,
-    profile,
-    ...(capMm !== undefined && { capMm }),
-    ...(kg !== undefined && { kg }),
-  }))
+  const bars = rack.bars.map(({ capMm: _cap, kg: _kg, topMm: _top, known, typed, ...bar }) => {
+    const [marks, words] = [marksOf(known, like.known), marksOf(typed, like.typed)]
+    return {
+      ...bar,
+      lengthMm,
+      usableMm,
+      profile,
+      ...(capMm !== undefined && { capMm }),
+      ...(kg !== undefined && { kg }),
+      ...(marks && { known: marks }),
+      ...(words && { typed: words }),
+    }
+  })
   return { ...rack, bars }
 }
 
@@ -63,7 +84,7 @@ function judged(plan: Plan, rack: Barred, bar: Bar, stockId: string | undefined)
       lengthMm: bar.lengthMm,
       usableMm: bar.usableMm,
       pastFootMm: pastFoot(shortest),
-      widestMm: widths?.widestMm ?? 0,
+      widestMm: widths?.widestMm,
       states: review.states,
     },
     open: review.findings.filter((finding) => !finding.aside && isOpen(finding)),

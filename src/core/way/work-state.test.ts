@@ -14,7 +14,11 @@ it('goes by what is logged of the job itself: nothing, something, fitted, told',
     'planned',
   )
   expect(workStateOf([weighed], 'job-1')).toBe('begun')
-  expect(workStateOf([weighed, told], 'job-1')).toBe('begun')
+  expect(workStateOf([weighed, told], 'job-1')).toBe('handedOver')
   expect(workStateOf([weighed, fitted], 'job-1')).toBe('fitted')
   expect(workStateOf([told, weighed, fitted], 'job-1')).toBe('handedOver')
+  const wrong = { ...told, id: 'wrong' }
+  const struck = entry({ id: 'struck', kind: 'corrected', eventId: 'wrong', why: 'not said' })
+  expect(workStateOf([weighed, fitted, wrong, struck], 'job-1')).toBe('fitted')
+  expect(workStateOf([wrong, struck], 'job-1')).toBe('planned')
 })

@@ -1,4 +1,5 @@
 import type { LogEvent } from '../log/event'
+import { countingEvents } from '../log/replay'
 
 /** How far the work of a job has come, as its log has it. */
 export const WORK_STATES = ['planned', 'begun', 'fitted', 'handedOver'] as const
@@ -11,9 +12,14 @@ export const WORK_WORD: Readonly<Record<WorkState, string>> = {
   handedOver: 'handed over',
 }
 
-/** How far a job has come: `own` are the entries about its car and itself, of which only its own count. */
+/**
+ * How far a job has come: `own` are the entries about its car and itself, in order, of which only its own count, and of
+ * those none that was struck out. What is told closes a job, also where all was on already.
+ */
 export function workStateOf(own: readonly LogEvent[], jobId: string): WorkState {
-  const kinds = new Set(own.filter((event) => event.jobId === jobId).map(({ kind }) => kind))
-  if (kinds.has('fitted')) return kinds.has('told') ? 'handedOver' : 'fitted'
+  const its = own.filter((event) => event.jobId === jobId)
+  const kinds = new Set(countingEvents(its).flatMap(({ kind }) => (kind === 'corrected' ? [] : [kind])))
+  if (kinds.has('told')) return 'handedOver'
+  if (kinds.has('fitted')) return 'fitted'
   return kinds.size > 0 ? 'begun' : 'planned'
 }

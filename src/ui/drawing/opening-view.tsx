@@ -17,6 +17,7 @@ import {
 } from '@/core'
 import { toSheet, type SheetLayout } from './layout'
 import { type LabelBox, spotAmong } from './place-labels'
+import { single } from './sheet-figures'
 import { SheetText } from './sheet-text'
 
 interface Props {
@@ -70,13 +71,12 @@ function Result({
   swept: Swept
   name: string
 }) {
-  const single: UnitChoice = units.show === 'both' ? { ...units, show: 'metric' } : units
   if (swept.kind === 'touches') {
     const [x, y] = toSheet(layout, 'side', swept.point[0], swept.point[1])
     const late = x > layout.side.left + layout.side.width * 0.55
     const beside = (over: number) =>
       ({ x: late ? x - 14 : x + 14, y: y + over, anchor: late ? 'end' : 'start' }) as const
-    const words = `touches ${name} at ${formatQuantity('angle', swept.atDeg, single)}`
+    const words = `touches ${name} at ${formatQuantity('angle', swept.atDeg, single(units))}`
     return (
       <g>
         <circle cx={x} cy={y} r={9} className="opening-touch" />
@@ -91,7 +91,7 @@ function Result({
   }
   const [ax, ay] = toSheet(layout, 'side', swept.nearest.panel[0], swept.nearest.panel[1])
   const [bx, by] = toSheet(layout, 'side', swept.nearest.box[0], swept.nearest.box[1])
-  const words = `${formatQuantity('length', swept.gapMm, single)} to ${name}`
+  const words = `${formatQuantity('length', swept.gapMm, single(units))} to ${name}`
   const beside = (over: number) =>
     ({ x: Math.max(ax, bx) + 8, y: (ay + by) / 2 + over, anchor: 'start' }) as const
   return (

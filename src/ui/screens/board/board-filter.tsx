@@ -2,7 +2,7 @@ import { VERDICT_WORD, WORK_STATES, WORK_WORD } from '@/core'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { TextBox } from '@/ui/kit/field'
-import { type BoardFilter, type DueBy, WHOLE_BOARD } from './board-order'
+import { type BoardFilter, type DueBy, isWhole, WHOLE_BOARD } from './board-order'
 
 const VERDICTS: readonly (readonly [BoardFilter['verdict'], string])[] = [
   ['any', 'Any'],
@@ -34,9 +34,6 @@ export function Filter({
   of: number
   onChange: (filter: BoardFilter) => void
 }) {
-  const isWhole = Object.entries(filter).every(
-    ([key, value]) => key === 'archive' || value === WHOLE_BOARD[key as keyof BoardFilter],
-  )
   return (
     <div className="mb-3 flex flex-wrap items-end gap-3" role="search">
       <TextBox
@@ -79,7 +76,7 @@ export function Filter({
       <p role="status" className="text-ink2 min-w-24 py-2">
         {shown === of ? `${of} jobs` : `${shown} of ${of}`}
       </p>
-      {!isWhole && (
+      {!isWhole(filter) && (
         <Button look="word" onClick={() => onChange({ ...WHOLE_BOARD, archive: filter.archive })}>
           Show all
         </Button>

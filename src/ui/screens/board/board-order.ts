@@ -25,6 +25,12 @@ export const WHOLE_BOARD: BoardFilter = {
   archive: false,
 }
 
+/** Whether a filter leaves nothing out, of the board or of the archive. */
+export const isWhole = (filter: BoardFilter): boolean =>
+  Object.entries(filter).every(
+    ([key, value]) => key === 'archive' || value === WHOLE_BOARD[key as keyof BoardFilter],
+  )
+
 const plain = (text: string) =>
   text
     .toLowerCase()

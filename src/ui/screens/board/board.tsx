@@ -12,7 +12,7 @@ import { useOpenFile } from '@/ui/kit/open-file'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { Filter } from './board-filter'
-import { type BoardFilter, customersOf, filtered, ordered, WHOLE_BOARD } from './board-order'
+import { type BoardFilter, customersOf, filtered, isWhole, ordered, WHOLE_BOARD } from './board-order'
 import { JobCard, Unreadable } from './job-card'
 import { BackupState } from './backup-state'
 import { useArchived } from './use-archived'
@@ -170,7 +170,7 @@ export function JobsBoard() {
             )}
           </div>
         )}
-        {here > GLANCE && (
+        {(here > GLANCE || !isWhole(asked)) && (
           <Filter filter={asked} customers={customers} shown={read.length} of={here} onChange={setFilter} />
         )}
         {cards.length > 0 && shown.length === 0 && (

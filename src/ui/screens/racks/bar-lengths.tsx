@@ -30,7 +30,7 @@ function Row({ offer }: { offer: BarLengthOffer }) {
         {pastFootMm < 0 ? 'ends before it' : <Quantity dimension="length" value={pastFootMm} />}
       </td>
       <td data-label="Widest that still goes">
-        <Quantity dimension="length" value={Math.max(0, widestMm)} />
+        {widestMm !== undefined && <Quantity dimension="length" value={Math.max(0, widestMm)} />}
       </td>
       {STATES.map((state) => (
         <td key={state} data-label={STATE_WORD[state]}>
