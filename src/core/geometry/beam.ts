@@ -39,17 +39,23 @@ interface Point {
  * load's place, and a straight intensity times a cubic is integrated exactly by three points a piece.
  */
 function asPoints(loads: readonly BeamLoad[], supports: readonly number[]): Point[] {
-  return loads.flatMap((load): Point[] => {
-    if (load.kind === 'point') return [{ at: load.atMm, load: load.load }]
-    const cuts = [load.fromMm, ...supports.filter((x) => x > load.fromMm && x < load.toMm), load.toMm]
-    return cuts.slice(1).flatMap((to, i) => {
-      const from = cuts[i] ?? to
-      return GAUSS.map(([node, weight]) => {
-        const at = (from + to) / 2 + (node * (to - from)) / 2
-        return { at, load: perMmAt(load, at) * weight * (to - from) }
-      })
-    })
-  })
+  const points: Point[] = []
+  for (const load of loads) {
+    if (load.kind === 'point') {
+      points.push({ at: load.atMm, load: load.load })
+      continue
+    }
+    let from = load.fromMm
+    for (const cut of [...supports, load.toMm]) {
+      if (cut <= from || cut > load.toMm) continue
+      for (const [node, weight] of GAUSS) {
+        const at = (from + cut) / 2 + (node * (cut - from)) / 2
+        points.push({ at, load: perMmAt(load, at) * weight * (cut - from) })
+      }
+      from = cut
+    }
+  }
+  return points
 }
 
 /** Solves a symmetric system with three diagonals, diagonally dominant as a beam's always is. */

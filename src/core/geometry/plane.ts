@@ -6,18 +6,29 @@ export interface Segment {
 
 /** The sides of a chain of points; a closed one also goes from the last back to the first. */
 export function sides(points: readonly Point2[], closed: boolean): Segment[] {
-  return points.flatMap((from, i) => {
-    const to = points[i + 1] ?? (closed ? points[0] : undefined)
-    return to ? [{ from, to }] : []
-  })
+  const list: Segment[] = []
+  let from: Point2 | undefined
+  for (const to of points) {
+    if (from) list.push({ from, to })
+    from = to
+  }
+  const [first] = points
+  if (closed && from && first) list.push({ from, to: first })
+  return list
 }
 
+/** Length of a way, in the unit of its parts. Millimetres of a vehicle are far from where squares run over, which is all that `Math.hypot` adds, slowly. */
+export const lengthOf = (x: number, y: number): number => Math.sqrt(x * x + y * y)
+
 /** Distance of a point from a segment. */
-export function pointToSegment([x, y]: Point2, { from, to }: Segment): number {
-  const [dx, dy] = [to[0] - from[0], to[1] - from[1]]
+export function pointToSegment(point: Point2, { from, to }: Segment): number {
+  const dx = to[0] - from[0]
+  const dy = to[1] - from[1]
+  const x = point[0] - from[0]
+  const y = point[1] - from[1]
   const square = dx * dx + dy * dy
-  const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / square))
-  return Math.hypot(x - from[0] - t * dx, y - from[1] - t * dy)
+  const t = square === 0 ? 0 : Math.min(1, Math.max(0, (x * dx + y * dy) / square))
+  return lengthOf(x - t * dx, y - t * dy)
 }
 
 /** How far two figures overlap along a direction; negative: apart. */
@@ -44,7 +55,7 @@ export function convexDepth(a: readonly Point2[], b: readonly Point2[]): number 
     for (const to of figure) {
       if (!from) break
       const [nx, ny] = [to[1] - from[1], from[0] - to[0]]
-      const length = Math.hypot(nx, ny)
+      const length = lengthOf(nx, ny)
       from = to
       if (length < 1e-12) continue
       least = Math.min(least, overlapAlong(a, b, nx / length, ny / length))

@@ -1,4 +1,4 @@
-import { pointToSegment, sides, type Point2, type Segment } from './plane'
+import { lengthOf, pointToSegment, sides, type Point2, type Segment } from './plane'
 
 /**
  * A panel that turns about a hinge in the side view (x rearward, z up): its outline at rest as an open chain of
@@ -68,9 +68,13 @@ function meetings(arc: Arc, { from, to }: Segment): number[] {
   const root = b * b - a * (fx * fx + fy * fy - arc.radius * arc.radius)
   if (root < 0) return []
   const s = Math.sqrt(root)
-  return [(-b - s) / a, (-b + s) / a]
-    .filter((t) => t >= -1e-12 && t <= 1 + 1e-12)
-    .flatMap((t) => alongArc(arc, Math.atan2(fy + t * dy, fx + t * dx)) ?? [])
+  const met: number[] = []
+  for (const t of [(-b - s) / a, (-b + s) / a]) {
+    if (t < -1e-12 || t > 1 + 1e-12) continue
+    const gone = alongArc(arc, Math.atan2(fy + t * dy, fx + t * dx))
+    if (gone !== undefined) met.push(gone)
+  }
+  return met
 }
 
 const onArc = ({ centre, radius, start, sweep }: Arc, share: number): Point2 => {
@@ -112,7 +116,7 @@ function arcGap(arc: Arc, segment: Segment, below: number): ArcGap | undefined {
   }
   for (const point of [footOn(centre, segment), segment.from, segment.to]) {
     const [x, y] = [point[0] - centre[0], point[1] - centre[1]]
-    const distance = Math.hypot(x, y)
+    const distance = lengthOf(x, y)
     const gap = Math.abs(distance - radius)
     if (gap >= least) continue
     const gone = alongArc(arc, Math.atan2(y, x))
@@ -126,7 +130,7 @@ function arcGap(arc: Arc, segment: Segment, below: number): ArcGap | undefined {
 
 const arcOf = (point: Point2, centre: Point2, sweep: number): Arc => ({
   centre,
-  radius: Math.hypot(point[0] - centre[0], point[1] - centre[1]),
+  radius: lengthOf(point[0] - centre[0], point[1] - centre[1]),
   start: Math.atan2(point[1] - centre[1], point[0] - centre[0]),
   sweep,
 })
@@ -152,6 +156,20 @@ function segmentsMeet(a: Segment, b: Segment): boolean {
   return d1 * d2 < 0 && d3 * d4 < 0
 }
 
+/** Whether two figures lie apart along an axis, by more than what counts as touching. */
+function apartAlong(a: readonly Point2[], b: readonly Point2[], axis: 0 | 1): boolean {
+  const span = (points: readonly Point2[]) => {
+    let [low, high] = [Infinity, -Infinity]
+    for (const point of points) {
+      low = Math.min(low, point[axis])
+      high = Math.max(high, point[axis])
+    }
+    return { low, high }
+  }
+  const [ours, theirs] = [span(a), span(b)]
+  return Math.max(ours.low - theirs.high, theirs.low - ours.high) > REST_TOUCH_MM
+}
+
 /** Where a panel at rest touches a rectangle already. */
 function restTouch(
   panel: readonly Point2[],
@@ -159,12 +177,7 @@ function restTouch(
   box: readonly Point2[],
   boxSides: readonly Segment[],
 ): Point2 | undefined {
-  const apart = ([0, 1] as const).some((axis) => {
-    const [ours, theirs] = [panel, box].map((points) => points.map((point) => point[axis]))
-    const gap = (a: readonly number[], b: readonly number[]) => Math.min(...a) - Math.max(...b)
-    return ours && theirs && Math.max(gap(ours, theirs), gap(theirs, ours)) > REST_TOUCH_MM
-  })
-  if (apart) return undefined
+  if (apartAlong(panel, box, 0) || apartAlong(panel, box, 1)) return undefined
   const within = panel.find((point) => inside(point, box))
   if (within) return within
   for (const side of panelSides)
@@ -217,7 +230,7 @@ export function sweepAgainst(
   for (const corner of box) {
     if (
       first === undefined &&
-      Math.hypot(corner[0] - swing.hinge[0], corner[1] - swing.hinge[1]) - reach > gap
+      lengthOf(corner[0] - swing.hinge[0], corner[1] - swing.hinge[1]) - reach > gap
     )
       continue
     const arc = arcOf(corner, swing.hinge, -sweep)
@@ -240,11 +253,11 @@ export function sweepAgainst(
 
 /** How far the panel reaches from its hinge, mm. */
 function reachOf({ hinge, panel }: Swing): number {
-  return panel.reduce((most, [x, z]) => Math.max(most, Math.hypot(x - hinge[0], z - hinge[1])), 0)
+  return panel.reduce((most, [x, z]) => Math.max(most, lengthOf(x - hinge[0], z - hinge[1])), 0)
 }
 
 const distanceToBox = ([x, z]: Point2, [x0, z0, x1, z1]: readonly [number, number, number, number]): number =>
-  Math.hypot(Math.max(0, x0 - x, x - x1), Math.max(0, z0 - z, z - z1))
+  lengthOf(Math.max(0, x0 - x, x - x1), Math.max(0, z0 - z, z - z1))
 
 /** Whether a rectangle lies so far from the hinge that the swing cannot come within a gap of it. */
 export function outOfReach(

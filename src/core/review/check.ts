@@ -49,6 +49,27 @@ export function notLooked({ plan }: Survey, look: AsideLook, sentence: Phrase, a
 /** A finding as its check says it: what it is about, and the check gives the rule and what every id begins with. */
 export type Said = Omit<Finding, 'id' | 'rule'> & { readonly about: string }
 
+type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
+
+/** What a check says, with its rule and its id. Written out field by field: to copy an object less one of its keys costs as much as most checks. */
+function named(rule: string, said: Said): Finding {
+  const finding: Writable<Finding> = {
+    id: `${rule} ${said.about}`,
+    severity: said.severity,
+    rule,
+    state: said.state,
+    subject: said.subject,
+    sentence: said.sentence,
+  }
+  const { measured, limit, margin, ask, aside } = said
+  if (measured) finding.measured = measured
+  if (limit) finding.limit = limit
+  if (margin) finding.margin = margin
+  if (ask) finding.ask = ask
+  if (aside) finding.aside = aside
+  return finding
+}
+
 /** Declares a check; it holds no opinion of its own. Every finding of it carries its rule, and an id that begins with it. */
 export function check<const Id extends string>({
   run,
@@ -60,8 +81,7 @@ export function check<const Id extends string>({
   return {
     ...rule,
     *run(survey) {
-      for (const { about, ...said } of run(survey))
-        yield { ...said, id: `${rule.id} ${about}`, rule: rule.id }
+      for (const said of run(survey)) yield named(rule.id, said)
     },
   }
 }

@@ -31,16 +31,20 @@ export interface Reviewed {
   readonly review: Review
 }
 
-function nothingFound({ id, nothing }: Check): Finding {
-  return {
-    id: `${id} nothing`,
-    severity: 'nothing',
-    rule: id,
-    state: 'all',
-    subject: { placementIds: [] },
-    sentence: [nothing],
-  }
-}
+/** What each check says of a plan that has none of its kind. */
+const NOTHING_FOUND: ReadonlyMap<Check, Finding> = new Map(
+  CHECKS.map((check) => [
+    check,
+    {
+      id: `${check.id} nothing`,
+      severity: 'nothing',
+      rule: check.id,
+      state: 'all',
+      subject: { placementIds: [] },
+      sentence: [check.nothing],
+    },
+  ]),
+)
 
 /** Very many findings of one kind are one finding about all their things. */
 function inBounds(findings: readonly Finding[]): readonly Finding[] {
@@ -77,29 +81,44 @@ function withAsides(findings: readonly Finding[], { setAside }: Survey['plan']):
   })
 }
 
-const rank = (finding: Finding) =>
-  OUTCOME_RANK[finding.severity] * 100 + (finding.state === 'all' ? 0 : STATES.indexOf(finding.state) + 1)
+const RANKED_STATES = ['all', ...STATES] as const
+
+/** The findings worst first, those of all states before those of one, and else as the checks said them. */
+function worstFirst(findings: readonly Finding[]): readonly Finding[] {
+  const ranks: Finding[][] = []
+  for (const finding of findings) {
+    const rank =
+      OUTCOME_RANK[finding.severity] * RANKED_STATES.length + RANKED_STATES.indexOf(finding.state)
+    const alike = ranks[rank]
+    if (alike) alike.push(finding)
+    else ranks[rank] = [finding]
+  }
+  // A rank that nothing has is a hole in the list, and is left out.
+  return ranks.flat()
+}
 
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(survey: Survey): readonly Finding[] {
   const starting = survey.plan.vehicle.roof.skinZMm === undefined || hasUnsure(survey.plan)
   const unweighed = onUnknownWeights(survey)
-  return CHECKS.flatMap((check) => {
-    const own = [...check.run(survey)].map((finding) =>
-      unweighed(check, starting ? onStartingLengths(survey, finding) : finding),
-    )
-    return own.length > 0 ? inBounds(own) : [unweighed(check, nothingFound(check))]
-  })
+  const asked: Finding[] = []
+  for (const check of CHECKS) {
+    const own: Finding[] = []
+    for (const finding of check.run(survey))
+      own.push(unweighed(check, starting ? onStartingLengths(survey, finding) : finding))
+    const nothing = NOTHING_FOUND.get(check)
+    if (own.length > 0) asked.push(...inBounds(own))
+    else if (nothing) asked.push(unweighed(check, nothing))
+  }
+  return asked
 }
 
 function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
-  const of = (state: State): Severity =>
-    findings.reduce<Severity>(
-      (so, finding) =>
-        finding.state === 'all' || finding.state === state ? worse(so, finding.severity) : so,
-      'clear',
-    )
-  return { road: of('road'), trail: of('trail'), parked: of('parked') }
+  const verdicts: Record<State, Severity> = { road: 'clear', trail: 'clear', parked: 'clear' }
+  for (const { state, severity } of findings)
+    for (const each of STATES)
+      if (state === 'all' || state === each) verdicts[each] = worse(verdicts[each], severity)
+  return verdicts
 }
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
@@ -110,11 +129,7 @@ export function review(survey: Survey): Review {
     () => verdictsOf(asked),
     (other) => verdictsOf(asksOf(other)),
   )
-  const found = [...asked, ...apart]
-    .map((finding) => ({ finding, rank: rank(finding) }))
-    .sort((a, b) => a.rank - b.rank)
-    .map(({ finding }) => finding)
-  const findings = withAsides(found, survey.plan)
+  const findings = withAsides(worstFirst([...asked, ...apart]), survey.plan)
   const planned = survey.racks.length > 0 || survey.things.length > 0
   const states = verdictsOf(findings)
   return {

@@ -48,7 +48,8 @@ export interface Link {
 }
 
 export function layerOf(link: Link): Layer {
-  const ids = new Set(link.load.flatMap(({ mass }) => ('thing' in mass ? [mass.thing.placement.id] : [])))
+  const ids = new Set<string>()
+  for (const { mass } of link.load) if ('thing' in mass) ids.add(mass.thing.placement.id)
   const unknown = ({ mass }: Member) => mass.basis === 'unknown'
   return {
     ...link,

@@ -39,16 +39,20 @@ export type Allowance =
 /** All layers in all states, with what governs each state. */
 export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): LoadPath {
   const layers = layersOf(plan, arrangement, masses)
-  const cells = layers.flatMap((layer) =>
-    layer.states.map((state) => cellOf(layer, state, plan.rules, plan.use)),
-  )
-  const byKey = new Map(cells.map((cell) => [`${cell.state} ${cell.layer.id}`, cell]))
+  const cells: Cell[] = []
+  const byState = { road: new Map<string, Cell>(), trail: new Map<string, Cell>(), parked: new Map<string, Cell>() }
+  for (const layer of layers)
+    for (const state of layer.states) {
+      const cell = cellOf(layer, state, plan.rules, plan.use)
+      cells.push(cell)
+      byState[state].set(layer.id, cell)
+    }
   const governing = (state: State) =>
     leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))
   return {
     layers,
     cells,
-    cellAt: (layerId, state) => byKey.get(`${state} ${layerId}`),
+    cellAt: (layerId, state) => byState[state].get(layerId),
     governing: { road: governing('road'), trail: governing('trail'), parked: governing('parked') },
   }
 }

@@ -31,21 +31,18 @@ interface Push {
 }
 
 function pushes(arrangement: Arrangement, { influence, at, racks }: Cargo): Push[] {
-  const onBars = influence.bars.flatMap(({ share, feet }) => {
+  const list: Push[] = []
+  for (const { share, feet } of influence.bars) {
     const part = shareAt(share, at.x)
-    return feet.map(({ index, share: own }): Push => {
+    for (const { index, share: own } of feet) {
       const ofBar = shareAt(own, at.y)
-      return { foot: index, rest: part * ofBar, along: share.perMm * ofBar, across: part * own.perMm }
-    })
-  })
-  const posts = influence.posts.map(({ index, share }): Push => ({
-    foot: index,
-    rest: shareAt(share, at.x),
-    along: share.perMm,
-    across: 0,
-  }))
-  const tipping = influence.via === 'panel' ? tipped(arrangement.racks[racks[0]?.[0] ?? -1]) : []
-  return [...onBars, ...posts, ...tipping]
+      list.push({ foot: index, rest: part * ofBar, along: share.perMm * ofBar, across: part * own.perMm })
+    }
+  }
+  for (const { index, share } of influence.posts)
+    list.push({ foot: index, rest: shareAt(share, at.x), along: share.perMm, across: 0 })
+  if (influence.via === 'panel') list.push(...tipped(arrangement.racks[racks[0]?.[0] ?? -1]))
+  return list
 }
 
 /** A load on one side's feet tips over onto the other's: off the one side's feet and onto the other's, each an even part. */
@@ -90,22 +87,15 @@ export function feetInMotion(
     const own = cases.filter((each) => each.state === state)
     return arrangement.feet.map(({ index }): FootInMotion => {
       const { rest, along, across } = sums[i]?.[index] ?? { rest: 0, along: 0, across: 0 }
-      const list = own.map((each) => ({
-        case: each,
-        kg: each.down * rest + each.along * along + each.across * across,
-      }))
-      const all = [
-        { name: 'At rest', kg: rest },
-        ...list.map((each) => ({ name: each.case.name, kg: each.kg })),
-      ]
-      return {
-        footIndex: index,
-        state,
-        restKg: rest,
-        cases: list,
-        least: all.reduce((so, each) => (each.kg < so.kg ? each : so)),
-        most: all.reduce((so, each) => (each.kg > so.kg ? each : so)),
-      }
+      let least = { name: 'At rest', kg: rest }
+      let most = least
+      const list = own.map((each) => {
+        const kg = each.down * rest + each.along * along + each.across * across
+        if (kg < least.kg) least = { name: each.name, kg }
+        if (kg > most.kg) most = { name: each.name, kg }
+        return { case: each, kg }
+      })
+      return { footIndex: index, state, restKg: rest, cases: list, least, most }
     })
   })
 }
