@@ -21,7 +21,7 @@ const OF_ONE_KIND = 2
 /** How many candidates are tried for one finding, smallest first, before giving up. */
 const TRIED = 12
 
-const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title.toLowerCase()]))
+const CHECK = new Map(CHECKS.map((check) => [check.id, check]))
 const VERDICT_RANK: Readonly<Record<Verdict, number>> = { ...OUTCOME_RANK, unplanned: OUTCOME_RANK.clear }
 
 /** Whether what a figure counts is asked of the very layer that a fix brings within it: that question stands beside it. */
@@ -39,6 +39,16 @@ const milder = (other: Finding, before: Review) =>
       severity === 'stop' && state === other.state && subject.layerId === other.subject.layerId,
   )
 
+/** Whether a finding's own check still says it: asked before all others, which then need not be. */
+const stays = (after: Survey, finding: Finding): boolean =>
+  CHECK.get(finding.rule)
+    ?.run(after)
+    .some((each) => each.id === finding.id && !clearedBy(each, finding)) ?? false
+
+/** A Stop that is only to be minded afterwards is cleared; the fix's words say so. */
+const clearedBy = (after: Finding, finding: Finding) =>
+  !isOpen(after) || (after.severity === 'mind' && finding.severity !== 'mind')
+
 /**
  * What a fix leaves to mind that was not there before; nothing where it must not be offered: where its finding stays,
  * a state's verdict or another finding gets worse, or something new comes up that is more than one thing to mind.
@@ -51,8 +61,7 @@ function leftBehind(before: Review, after: Review, finding: Finding): readonly F
   for (const each of after.findings) {
     if (!isOpen(each)) continue
     if (each.id === finding.id) {
-      // A Stop that is only to be minded afterwards is cleared; its words say so.
-      if (each.severity !== 'mind' || finding.severity === 'mind') return undefined
+      if (!clearedBy(each, finding)) return undefined
       left.push(each)
       continue
     }
@@ -87,7 +96,9 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
     tried += 1
     const applied = apply(survey.plan, candidate.command)
     if (!applied.ok) continue
-    const left = leftBehind(found, review(surveyOf(applied.plan)), finding)
+    const after = surveyOf(applied.plan, survey)
+    if (stays(after, finding)) continue
+    const left = leftBehind(found, review(after), finding)
     if (!left) continue
     const [mind] = left
     if (!mind) clean.push(candidate)
@@ -95,7 +106,7 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
       minding.push({
         ...candidate,
         minds: mind.rule,
-        message: [...candidate.message, `; then mind: ${TITLE.get(mind.rule) ?? mind.rule}`],
+        message: [...candidate.message, `; then mind: ${CHECK.get(mind.rule)?.title.toLowerCase() ?? mind.rule}`],
       })
   }
   return [...clean, ...minding].slice(0, OFFERED)

@@ -30,7 +30,7 @@ export interface Check extends Rule {
    * balance and with what weight holds down; or is no matter to it.
    */
   readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
-  run(survey: Survey): Iterable<Finding>
+  run(survey: Survey): readonly Finding[]
 }
 
 /** What was given nothing to run on, and stops nothing by that; a house that must look asks for it. */
@@ -80,8 +80,10 @@ export function check<const Id extends string>({
 }): Check & { readonly id: Id } {
   return {
     ...rule,
-    *run(survey) {
-      for (const said of run(survey)) yield named(rule.id, said)
+    run(survey) {
+      const found: Finding[] = []
+      for (const said of run(survey)) found.push(named(rule.id, said))
+      return found
     },
   }
 }

@@ -37,16 +37,22 @@ export type Hang = { readonly sumKg: number; readonly limitKg: number } & (
   | { readonly on: 'counting'; readonly rating: Rating }
 )
 
+type Figured = Exclude<Cell['limit'], { kind: 'missing' }>
+
 const known = new WeakMap<Cell, { readonly rules: HouseRules; readonly hangs: readonly Hang[] }>()
+
+const NONE: readonly Hang[] = []
 
 /**
  * Every fact on which a layer's verdict hangs in a state. A link without a figure hangs on that, and is asked elsewhere.
- * Five checks ask it of each cell, so the answer is kept with the cell.
+ * Seven checks ask it of each cell, so an answer that took a sum is kept with the cell.
  */
 export function hangsOf(cell: Cell, rules: HouseRules): readonly Hang[] {
+  const { limit } = cell
+  if (limit.kind === 'missing' || surelyWithin(cell, limit, rules)) return NONE
   const before = known.get(cell)
   if (before?.rules === rules) return before.hangs
-  const hangs = hangsAsked(cell, rules)
+  const hangs = hangsAsked(cell, limit, rules)
   known.set(cell, { rules, hangs })
   return hangs
 }
@@ -57,11 +63,11 @@ const weighedAs = (mass: CellPart['mass']): string | undefined =>
 
 /** The weights of gear and loads that somebody else has, where the verdict would turn with one: it is one fact wherever it stands. */
 function* otherHangs(
-  { kg, limit }: Cell,
+  { kg }: Cell,
+  limit: Figured,
   parts: readonly CellPart[],
   turns: (sumKg: number, limitKg: number) => boolean,
 ): Iterable<Hang> {
-  if (limit.kind === 'missing') return
   const fractions = new Map<string, { readonly part: CellPart; fraction: number }>()
   for (const part of parts) {
     const id = weighedAs(part.mass)
@@ -84,8 +90,7 @@ function* otherHangs(
  * What nobody knows the weight of, anywhere on the link: it may weigh so much that its own foot or bar is the fullest one.
  * What stands is the least it can be, and there is no upper end that would not turn it.
  */
-function* unknownHangs({ layer, state, counting, kg, limit }: Cell): Iterable<Hang> {
-  if (limit.kind === 'missing') return
+function* unknownHangs({ layer, state, counting, kg }: Cell, limit: Figured): Iterable<Hang> {
   const list = counting === 'everything' ? [...layer.load, ...layer.own] : layer.load
   const asked = new Set<CellPart['mass']>()
   for (const { mass, fraction } of list) {
@@ -102,7 +107,7 @@ function* unknownHangs({ layer, state, counting, kg, limit }: Cell): Iterable<Ha
  */
 function surelyWithin(
   cell: Cell,
-  { kg: limitKg, rating }: Exclude<Cell['limit'], { kind: 'missing' }>,
+  { kg: limitKg, rating }: Figured,
   rules: HouseRules,
 ): boolean {
   const { layer, counting, state } = cell
@@ -112,18 +117,15 @@ function surelyWithin(
   for (const list of counting === 'everything' ? [layer.load, layer.own] : [layer.load])
     for (const { mass, fraction } of list) {
       if (!mass.states.includes(state)) continue
-      if (mass.others) return false
+      if (mass.others && mass.others.length > 0) return false
       offKg += Math.abs(mass.kg * fraction) * massBracket(mass.basis, rules)
     }
   return !exceeds(Math.max(cell.kg + offKg, cell.countedKg), limitKg)
 }
 
-function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
-  const { limit } = cell
-  if (limit.kind === 'missing') return []
+function hangsAsked(cell: Cell, limit: Figured, rules: HouseRules): Hang[] {
   const over = exceeds(cell.kg, limit.kg)
   const turns = (sumKg: number, limitKg: number) => exceeds(sumKg, limitKg) !== over
-  if (!over && surelyWithin(cell, limit, rules)) return []
   const hangs: Hang[] = []
   const parts = cellParts(cell)
   for (const part of parts) {
@@ -132,8 +134,8 @@ function hangsAsked(cell: Cell, rules: HouseRules): Hang[] {
     const sumKg = over ? cell.kg - off : cell.kg + off
     if (turns(sumKg, limit.kg)) hangs.push({ on: 'mass', part, sumKg, limitKg: limit.kg })
   }
-  if (!over && cell.layer.unweighed) hangs.push(...unknownHangs(cell))
-  hangs.push(...otherHangs(cell, parts, turns))
+  if (!over && cell.layer.unweighed) hangs.push(...unknownHangs(cell, limit))
+  hangs.push(...otherHangs(cell, limit, parts, turns))
   // Guesses are counted with the house's margin all together: over by that alone hangs on them.
   if (!over && exceeds(cell.countedKg, limit.kg))
     hangs.push({

@@ -103,9 +103,9 @@ function asksOf(survey: Survey): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const own: Finding[] = []
-    for (const finding of check.run(survey))
-      own.push(unweighed(check, starting ? onStartingLengths(survey, finding) : finding))
+    const own = check
+      .run(survey)
+      .map((finding) => unweighed(check, starting ? onStartingLengths(survey, finding) : finding))
     const nothing = NOTHING_FOUND.get(check)
     if (own.length > 0) asked.push(...inBounds(own))
     else if (nothing) asked.push(unweighed(check, nothing))

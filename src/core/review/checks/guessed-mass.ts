@@ -48,9 +48,10 @@ function* ofCell(cell: Cell, rules: HouseRules) {
     })
   }
   if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle) return
+  if (hangs.some(({ on }) => on === 'mass' || on === 'guesses')) return
   const guessed = cellParts(cell).filter(({ mass }) => mass.basis === 'guess' && mass.kg > 0)
   const [first] = guessed
-  if (!first || hangs.some(({ on }) => on === 'mass' || on === 'guesses')) return
+  if (!first) return
   const ask = askMass(first.mass)
   yield cellFinding(
     'findOut',

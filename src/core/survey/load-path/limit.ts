@@ -1,6 +1,6 @@
 import type { Member } from '../loads/spreading'
 import type { Rating } from '../../plan/rating'
-import type { State } from '../../units/scalars'
+import { STATES, type State } from '../../units/scalars'
 import type { Use } from '../../plan/placement'
 import type { HouseRules } from '../../plan/house'
 import { exceeds } from '../../units/tolerance'
@@ -77,7 +77,11 @@ function addInto(kg: number[], counted: number[], list: readonly Member[], state
   }
 }
 
-const total = (list: readonly number[]) => list.reduce((sum, each) => sum + each, 0)
+function total(list: readonly number[]): number {
+  let sum = 0
+  for (const each of list) sum += each
+  return sum
+}
 
 const summed = (unitKg: readonly number[], unitCountedKg: readonly number[]): Sums => ({
   kg: total(unitKg),
@@ -85,6 +89,14 @@ const summed = (unitKg: readonly number[], unitCountedKg: readonly number[]): Su
   unitKg,
   unitCountedKg,
 })
+
+/** The sums of a layer in each state: where nothing on it or of it comes and goes, one state's are all of them. */
+export function sumsOf(layer: Layer): (state: State) => BothSums {
+  const stays = ({ mass }: Member) => mass.states.length === STATES.length
+  if (!layer.load.every(stays) || !layer.own.every(stays)) return (state) => sums(layer, state)
+  const alike = sums(layer, 'road')
+  return () => alike
+}
 
 function sums(layer: Layer, state: State): BothSums {
   const unitKg: number[] = new Array<number>(layer.units.length).fill(0)
@@ -162,29 +174,34 @@ function isOfKind(mass: MassPoint, kind: Rating['gearKind']): boolean {
 }
 
 /** The figures of a state that speak for all that hangs on a layer there, and those that speak for some of it alone. */
-function speaking(layer: Layer, which: State, state: State, use: Use) {
-  const stated = layer.ratings.filter((rating) => rating.state === which)
-  const there = layer.load.filter(({ mass }) => weighs(mass) && mass.states.includes(state))
-  const [general, ofKind] = [
-    stated.filter(({ gearKind }) => gearKind === undefined),
-    stated.filter(({ gearKind }) => gearKind !== undefined),
-  ]
-  const met = ofKind.filter(({ gearKind }) => there.some(({ mass }) => isOfKind(mass, gearKind)))
-  const alone = met.filter(({ gearKind }) => there.every(({ mass }) => isOfKind(mass, gearKind)))
+function speaking(
+  layer: Layer,
+  which: State,
+  state: State,
+  use: Use,
+): { readonly whole: readonly Rating[]; readonly partial: readonly Rating[] } {
+  const general: Rating[] = []
+  const ofKind: Rating[] = []
+  for (const rating of layer.ratings)
+    if (rating.state === which) (rating.gearKind === undefined ? general : ofKind).push(rating)
   const speed = state === 'road' ? use.roadKmH : state === 'trail' ? use.trailKmH : 0
   const slowEnough = general.filter(({ upToKmH }) => upToKmH === undefined || speed <= upToKmH)
   // Faster than every figure allows: it is judged by them all the same, and the speed is a Stop of its own.
   const atSpeed = slowEnough.length > 0 ? slowEnough : general
-  const whole = [...atSpeed, ...alone]
-  return whole.length > 0 ? { whole: [...atSpeed, ...met], partial: [] } : { whole: [], partial: ofKind }
+  if (ofKind.length === 0) return { whole: atSpeed, partial: ofKind }
+  const there = layer.load.filter(({ mass }) => weighs(mass) && mass.states.includes(state))
+  const met = ofKind.filter(({ gearKind }) => there.some(({ mass }) => isOfKind(mass, gearKind)))
+  const alone = met.some(({ gearKind }) => there.every(({ mass }) => isOfKind(mass, gearKind)))
+  return atSpeed.length > 0 || alone
+    ? { whole: [...atSpeed, ...met], partial: [] }
+    : { whole: [], partial: ofKind }
 }
 
 const anyWeighs = (list: readonly Member[], state: State) =>
   list.some(({ mass }) => weighs(mass) && mass.states.includes(state))
 
-/** Judges one layer in one state under the house rules: which rating binds, what it counts, what is left (kg). */
-export function cellOf(layer: Layer, state: State, rules: HouseRules, use: Use): Cell {
-  const both = sums(layer, state)
+/** Judges one layer in one state, with its sums there, under the house rules: which rating binds, what it counts, what is left (kg). */
+export function cellOf(layer: Layer, state: State, both: BothSums, rules: HouseRules, use: Use): Cell {
   const counts: Readonly<Record<Counting, boolean>> = {
     load: anyWeighs(layer.load, state),
     everything: anyWeighs(layer.load, state) || anyWeighs(layer.own, state),

@@ -3,7 +3,7 @@ import { STATES, type State } from '../../units/scalars'
 import type { Arrangement } from '../frame/arrangement'
 import { layersOf } from './layers'
 import type { Layer } from './layer'
-import { cellOf, type Cell } from './limit'
+import { cellOf, sumsOf, type Cell } from './limit'
 import type { MassPoint } from '../loads/mass-points'
 
 export interface LoadPath {
@@ -40,13 +40,19 @@ export type Allowance =
 export function loadPath(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]): LoadPath {
   const layers = layersOf(plan, arrangement, masses)
   const cells: Cell[] = []
-  const byState = { road: new Map<string, Cell>(), trail: new Map<string, Cell>(), parked: new Map<string, Cell>() }
-  for (const layer of layers)
+  const byState = {
+    road: new Map<string, Cell>(),
+    trail: new Map<string, Cell>(),
+    parked: new Map<string, Cell>(),
+  }
+  for (const layer of layers) {
+    const sumsIn = sumsOf(layer)
     for (const state of layer.states) {
-      const cell = cellOf(layer, state, plan.rules, plan.use)
+      const cell = cellOf(layer, state, sumsIn(state), plan.rules, plan.use)
       cells.push(cell)
       byState[state].set(layer.id, cell)
     }
+  }
   const governing = (state: State) =>
     leastLeft(cells.filter((cell) => cell.state === state && cell.layer.governs && !cell.idle))
   return {
