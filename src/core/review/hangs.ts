@@ -105,11 +105,7 @@ function* unknownHangs({ layer, state, counting, kg }: Cell, limit: Figured): It
  * Whether no fact at all can turn a verdict: what counts stays within its limit though every mass were off to the end of
  * its bracket at once. It spares most links the sum line by line.
  */
-function surelyWithin(
-  cell: Cell,
-  { kg: limitKg, rating }: Figured,
-  rules: HouseRules,
-): boolean {
+function surelyWithin(cell: Cell, { kg: limitKg, rating }: Figured, rules: HouseRules): boolean {
   const { layer, counting, state } = cell
   if (layer.unweighed || rating.source.kind === 'told') return false
   if (!cell.countingSaid && exceeds(cell.otherwiseKg, limitKg)) return false

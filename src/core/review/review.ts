@@ -87,8 +87,7 @@ const RANKED_STATES = ['all', ...STATES] as const
 function worstFirst(findings: readonly Finding[]): readonly Finding[] {
   const ranks: Finding[][] = []
   for (const finding of findings) {
-    const rank =
-      OUTCOME_RANK[finding.severity] * RANKED_STATES.length + RANKED_STATES.indexOf(finding.state)
+    const rank = OUTCOME_RANK[finding.severity] * RANKED_STATES.length + RANKED_STATES.indexOf(finding.state)
     const alike = ranks[rank]
     if (alike) alike.push(finding)
     else ranks[rank] = [finding]

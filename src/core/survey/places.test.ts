@@ -46,7 +46,7 @@ describe('what hangs at the tail', () => {
   })
 
   it('loads the rear axle and lifts the front one, by the lever rule about the axles', () => {
-    const load = (plan: Plan) => survey(plan).motion.axles('road') ?? []
+    const load = (plan: Plan) => survey(plan).motion.axles.road() ?? []
     const [bare, towing] = [
       load(with_({ ...weighed, ...balance })),
       load(with_({ ...weighed, ...balance, tail })),
@@ -89,7 +89,7 @@ describe('the height of the centre of gravity alone (E7)', () => {
     const { own: balance } = survey(plan).motion.standing()
     expect(balance).toMatchObject({ heightMm: 700, behindFrontAxleMm: undefined })
     expect(balance.estimated).not.toContain('height of the centre of gravity')
-    expect(survey(plan).motion.axles('road')).toBeUndefined()
+    expect(survey(plan).motion.axles.road()).toBeUndefined()
   })
 })
 

@@ -3,6 +3,7 @@ import type { Clearance } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import type { State } from '../units/scalars'
+import { sameList } from '../units/once'
 import { shortOf } from '../units/tolerance'
 import { arrange, type Arrangement } from './frame/arrangement'
 import { bodyOutline, type BodyOutline } from './frame/body/outline'
@@ -130,22 +131,25 @@ function finished(plan: Plan): Plan {
 export function survey(whole: Plan, before?: Survey): Survey {
   const plan = finished(whole)
   const arrangement = arrange(plan, before)
-  const masses = massPoints(plan, arrangement)
-  const path = loadPath(plan, arrangement, masses)
-  const statics = staticsOf(arrangement, masses, path)
+  const masses = massPoints(plan, arrangement, before)
+  const loaded = (of: Pick<Survey, 'racks' | 'things' | 'masses' | 'plan'>) =>
+    [of.racks, of.things, of.masses, of.plan.vehicle, of.plan.rules, of.plan.use] as const
+  const samePath = before && sameList<unknown>(loaded(before), loaded({ ...arrangement, masses, plan }))
+  const path = samePath ? before.loadPath : loadPath(plan, arrangement, masses)
+  const statics = staticsOf(arrangement, masses, path, before?.statics)
   const heights = perState((state) => highest(plan, arrangement, masses, state))
   const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
   return {
     ...arrangement,
     plan: whole,
     body: before?.plan.vehicle === plan.vehicle ? before.body : bodyOutline(plan.vehicle),
-    fit: fitOf(plan, arrangement, statics.sagMm),
+    fit: fitOf(plan, arrangement, statics, before?.fit),
     statics,
-    motion: motionOf(plan, arrangement, masses),
+    motion: motionOf(plan, arrangement, masses, before?.motion),
     masses,
     footLoads: footLoads(arrangement, masses),
     loadPath: path,
-    allowances: allowances(arrangement, path),
+    allowances: samePath ? before.allowances : allowances(arrangement, path),
     heights,
     drivingTop,
     clearances: plan.clearances.map((clearance) => {

@@ -53,7 +53,7 @@ export function gearSteps(
   )
   const { box } = thing
   const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
-  const lift = survey.motion.liftOf(placement.id)
+  const lift = survey.motion.liftById().get(placement.id)
   const byLoader = lift?.advice.by === 'loader'
   const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
   const set = stepOf({

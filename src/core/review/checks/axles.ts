@@ -15,7 +15,7 @@ export const axles = check({
   *run(survey) {
     const { vehicle } = survey.plan
     if (survey.racks.length === 0) return
-    const known = vehicle.axleLimitKg && survey.motion.axles('road')
+    const known = vehicle.axleLimitKg && survey.motion.axles.road()
     if (!known) {
       yield notLooked(
         survey,
@@ -34,7 +34,7 @@ export const axles = check({
       return
     }
     for (const state of ['road', 'trail'] as const) {
-      const loads = survey.motion.axles(state) ?? []
+      const loads = survey.motion.axles[state]() ?? []
       for (const { axle, kg: mass, limitKg } of loads) {
         if (limitKg === undefined) continue
         const over = exceeds(mass, limitKg)

@@ -1,38 +1,27 @@
 import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
-import { HOWS } from '../../kinds/how-known'
 import { openOthers, type OtherMass } from '../../plan/gear-mass'
-import { howKnown } from '../../plan/known'
-import type { Bar, Part } from '../../plan/rack'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
+import { sameList } from '../../units/once'
 import { STATES, type State } from '../../units/scalars'
 import { guessFactor } from '../../plan/house'
-import {
-  rootOf,
-  turned,
-  type Arrangement,
-  type BarAt,
-  type Point,
-  type RackAt,
-  type ThingAt,
-} from '../frame/arrangement'
+import { rootOf, turned, type Arrangement, type BarAt, type Point, type ThingAt } from '../frame/arrangement'
 import { contactsKnown, contactYs } from '../mounting/contacts'
 import {
-  footLines,
   holdAt,
   NO_INFLUENCE,
   onSide,
   overBars,
   type Base,
-  type Holding,
   type Influence,
   type Share,
   type Via,
 } from '../statics/influence'
+import { massesKept, type MassesBefore } from './kept-masses'
+import { holderPoints, partPoints } from './part-points'
 import { snowAreas } from './snow-areas'
-import { shareAt } from '../statics/supports'
 
 interface Common {
   readonly id: string
@@ -158,15 +147,28 @@ function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'>
 }
 
 /** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
-export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
+export function massPoints(
+  plan: Plan,
+  arrangement: Arrangement,
+  before?: MassesBefore,
+): readonly MassPoint[] {
+  if (
+    before &&
+    sameList<unknown>(
+      [before.racks, before.things, before.plan.vehicle, before.plan.use, before.plan.rules],
+      [arrangement.racks, arrangement.things, plan.vehicle, plan.use, plan.rules],
+    )
+  )
+    return before.masses
+  const known = massesKept(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
   const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))
   const influences = new Map<ThingAt, Influence>()
   const influenceUnder = (thing: ThingAt): Influence => {
     const root = rootOf(thing)
-    const known = influences.get(root)
-    if (known) return known
+    const found = influences.get(root)
+    if (found) return found
     const influence = influenceOf(arrangement, barById, root)
     influences.set(root, influence)
     return influence
@@ -177,6 +179,11 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
   const parkedThings = arrangement.things.filter((thing) => present(thing).includes('parked'))
   const snow = plan.use.snowKgPerM2 > 0 ? snowAreas(arrangement, parkedThings) : undefined
   for (const thing of arrangement.things) {
+    const asBefore = known.ofThing.get(thing)
+    if (asBefore) {
+      points.push(...asBefore)
+      continue
+    }
     const { gear, placement, centre } = thing
     const states = present(thing)
     const influence = influenceUnder(thing)
@@ -265,7 +272,8 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
       ...holdAt(influence, at),
     })
   }
-  for (const rack of arrangement.racks) points.push(...partPoints(arrangement, rack, factorOf))
+  for (const rack of arrangement.racks)
+    points.push(...(known.ofRack.get(rack.index) ?? partPoints(arrangement, rack, factorOf)))
   points.push(...holderPoints(plan))
   for (const { id, name, mass, xMm, zMm } of plan.vehicle.tail ?? [])
     points.push({
@@ -302,102 +310,4 @@ export function massPoints(plan: Plan, arrangement: Arrangement): MassPoint[] {
     })
   }
   return points
-}
-
-/** What holds a rack and has a mass of its own, over the middle of what feet may use of it. */
-function holderPoints({ vehicle }: Plan): MassPoint[] {
-  return vehicle.attachments.flatMap((attachment): MassPoint[] => {
-    if (!('canopyKg' in attachment)) return []
-    const { id, name, canopyKg, ranges, topZMm } = attachment
-    const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
-    const to = Math.max(...ranges.map(({ toMm }) => toMm))
-    return [
-      {
-        of: 'holder',
-        attachmentId: id,
-        id: `holder:${id}`,
-        label: name,
-        kg: canopyKg,
-        basis: 'told',
-        factor: 1,
-        states: STATES,
-        at: { x: (from + to) / 2, y: 0, z: topZMm },
-        feet: [],
-        bars: [],
-        racks: [],
-      },
-    ]
-  })
-}
-
-/** How a part's weight is known, as masses say it, and that of a bar with its own. What nobody said was told. */
-const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
-const barBasis = (bar: Bar): Basis => HOWS[howKnown(bar, 'kg') ?? 'told'].basis
-
-/** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
-function partPoints(
-  arrangement: Arrangement,
-  rackAt: RackAt,
-  factorOf: (basis: Basis) => number,
-): MassPoint[] {
-  const { rack, feet, bars, deck, index } = rackAt
-  const states = rack.kind === 'ladder' ? statesOf(rack.when) : STATES
-  const knownAs = (basis: Basis) => ({ basis, factor: factorOf(basis) })
-  const middle: Point = {
-    x:
-      feet.length > 0
-        ? feet.reduce((sum, foot) => sum + foot.xMm, 0) / feet.length
-        : rack.kind === 'ladder'
-          ? rack.xMm
-          : 0,
-    y: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length : 0,
-    z: rackAt.topZMm,
-  }
-  return rack.parts.flatMap((part): MassPoint[] => {
-    const common = {
-      of: 'part' as const,
-      role: part.role,
-      partId: part.id,
-      partName: part.name,
-      ...knownAs(partBasis(part)),
-      states,
-      label: part.name,
-      racks: [[index, 1]] as const,
-    }
-    const kg = part.count * part.eachKg
-    if (part.role === 'bars' && bars.length > 0)
-      return bars.map((bar) => {
-        const half = bar.bar.lengthMm / 2
-        const alongIt: Base = { kind: 'line', fromMm: -half, toMm: half }
-        const lines = footLines(bar.bar.feetYMm, alongIt)
-        return {
-          ...common,
-          id: `${part.id}/${bar.bar.id}`,
-          label: `${part.name}, ${bar.bar.name}`,
-          ...(bar.bar.kg === undefined
-            ? { kg: kg / bars.length }
-            : { kg: bar.bar.kg, ...knownAs(barBasis(bar.bar)) }),
-          at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
-          base: alongIt,
-          bars: [[bar.index, 1]],
-          feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
-        }
-      })
-    if (part.role === 'deck' && deck && bars.length > 0) {
-      const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
-      const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
-      const hold: Holding = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
-      return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
-    }
-    return [
-      {
-        ...common,
-        id: part.id,
-        kg,
-        at: middle,
-        bars: [],
-        feet: feet.map((foot): Share => [foot.index, 1 / feet.length]),
-      },
-    ]
-  })
 }

@@ -1,4 +1,4 @@
-import type { Plan } from '../../plan/plan'
+import type { Use } from '../../plan/placement'
 import type { Arrangement, RackAt } from '../frame/arrangement'
 import type { MassPoint } from '../loads/mass-points'
 import { shareAt } from '../statics/supports'
@@ -63,11 +63,11 @@ function tipped(rack: RackAt | undefined): Push[] {
  * its height over the feet's plane, one case at a time. Handbook: statics of rigid bodies, from memory.
  */
 export function feetInMotion(
-  plan: Plan,
+  use: Use,
   arrangement: Arrangement,
   masses: readonly MassPoint[],
 ): FootInMotion[] {
-  const cases = motionCases(plan.use)
+  const cases = motionCases(use)
   const states = ['road', 'trail'] as const
   const sums = states.map(() => arrangement.feet.map(() => ({ rest: 0, along: 0, across: 0 })))
   for (const mass of masses) {

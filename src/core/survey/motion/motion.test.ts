@@ -172,9 +172,9 @@ describe('rows of the check list: standing', () => {
     }
     const front = known.frontOverhangMm - known.noseToScreenMm
     const xMm = front + known.wheelbaseMm / 4
-    const axles = survey(planOf(known, [rackOf()], [[thing('load', 80), { xMm }]])).motion.axles('road')!
+    const axles = survey(planOf(known, [rackOf()], [[thing('load', 80), { xMm }]])).motion.axles.road()!
     expect(axles.map(({ kg }) => Number(kg.toFixed(6)))).toEqual([960, 620])
-    expect(survey(planOf(vehicle, [rackOf()], [])).motion.axles('road')).toBeUndefined()
+    expect(survey(planOf(vehicle, [rackOf()], [])).motion.axles.road()).toBeUndefined()
   })
 })
 

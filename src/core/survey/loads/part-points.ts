@@ -1,0 +1,109 @@
+import { statesOf } from './presence'
+import type { Basis } from '../../kinds/basis'
+import { HOWS } from '../../kinds/how-known'
+import { howKnown } from '../../plan/known'
+import type { Plan } from '../../plan/plan'
+import type { Bar, Part } from '../../plan/rack'
+import { STATES } from '../../units/scalars'
+import type { Arrangement, Point, RackAt } from '../frame/arrangement'
+import { footLines, holdAt, overBars, type Base, type Holding, type Share } from '../statics/influence'
+import { shareAt } from '../statics/supports'
+import type { MassPoint } from './mass-points'
+
+/** What holds a rack and has a mass of its own, over the middle of what feet may use of it. */
+export function holderPoints({ vehicle }: Plan): MassPoint[] {
+  return vehicle.attachments.flatMap((attachment): MassPoint[] => {
+    if (!('canopyKg' in attachment)) return []
+    const { id, name, canopyKg, ranges, topZMm } = attachment
+    const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
+    const to = Math.max(...ranges.map(({ toMm }) => toMm))
+    return [
+      {
+        of: 'holder',
+        attachmentId: id,
+        id: `holder:${id}`,
+        label: name,
+        kg: canopyKg,
+        basis: 'told',
+        factor: 1,
+        states: STATES,
+        at: { x: (from + to) / 2, y: 0, z: topZMm },
+        feet: [],
+        bars: [],
+        racks: [],
+      },
+    ]
+  })
+}
+
+/** How a part's weight is known, as masses say it, and that of a bar with its own. What nobody said was told. */
+const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
+const barBasis = (bar: Bar): Basis => HOWS[howKnown(bar, 'kg') ?? 'told'].basis
+
+/** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
+export function partPoints(
+  arrangement: Arrangement,
+  rackAt: RackAt,
+  factorOf: (basis: Basis) => number,
+): MassPoint[] {
+  const { rack, feet, bars, deck, index } = rackAt
+  const states = rack.kind === 'ladder' ? statesOf(rack.when) : STATES
+  const knownAs = (basis: Basis) => ({ basis, factor: factorOf(basis) })
+  const middle: Point = {
+    x:
+      feet.length > 0
+        ? feet.reduce((sum, foot) => sum + foot.xMm, 0) / feet.length
+        : rack.kind === 'ladder'
+          ? rack.xMm
+          : 0,
+    y: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length : 0,
+    z: rackAt.topZMm,
+  }
+  return rack.parts.flatMap((part): MassPoint[] => {
+    const common = {
+      of: 'part' as const,
+      role: part.role,
+      partId: part.id,
+      partName: part.name,
+      ...knownAs(partBasis(part)),
+      states,
+      label: part.name,
+      racks: [[index, 1]] as const,
+    }
+    const kg = part.count * part.eachKg
+    if (part.role === 'bars' && bars.length > 0)
+      return bars.map((bar) => {
+        const half = bar.bar.lengthMm / 2
+        const alongIt: Base = { kind: 'line', fromMm: -half, toMm: half }
+        const lines = footLines(bar.bar.feetYMm, alongIt)
+        return {
+          ...common,
+          id: `${part.id}/${bar.bar.id}`,
+          label: `${part.name}, ${bar.bar.name}`,
+          ...(bar.bar.kg === undefined
+            ? { kg: kg / bars.length }
+            : { kg: bar.bar.kg, ...knownAs(barBasis(bar.bar)) }),
+          at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
+          base: alongIt,
+          bars: [[bar.index, 1]],
+          feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
+        }
+      })
+    if (part.role === 'deck' && deck && bars.length > 0) {
+      const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
+      const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
+      const hold: Holding = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
+      return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
+    }
+    return [
+      {
+        ...common,
+        id: part.id,
+        kg,
+        at: middle,
+        bars: [],
+        feet: feet.map((foot): Share => [foot.index, 1 / feet.length]),
+      },
+    ]
+  })
+}
