@@ -1,3 +1,4 @@
+import { guessFactor } from '../../plan/house'
 import type { Plan } from '../../plan/plan'
 import type { Arrangement, ThingAt } from '../frame/arrangement'
 import type { MassPoint } from './mass-points'
@@ -8,7 +9,8 @@ export type MassesBefore = Arrangement & { readonly plan: Plan; readonly masses:
 /** The masses before an edit of each thing and each rack that stands as it stood: on the same racks, and with no snow to be shared anew. */
 export function massesKept(plan: Plan, { racks }: Arrangement, before: MassesBefore | undefined) {
   const kept = { ofThing: new Map<ThingAt, MassPoint[]>(), ofRack: new Map<number, MassPoint[]>() }
-  if (!before || before.racks !== racks || before.plan.rules !== plan.rules) return kept
+  if (!before || before.racks !== racks || guessFactor(before.plan.rules) !== guessFactor(plan.rules))
+    return kept
   if (before.plan.use.snowKgPerM2 > 0 || plan.use.snowKgPerM2 > 0) return kept
   const add = <K>(map: Map<K, MassPoint[]>, key: K, mass: MassPoint) => {
     const list = map.get(key)

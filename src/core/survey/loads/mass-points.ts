@@ -146,20 +146,24 @@ function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'>
   }
 }
 
+/** All that the masses hang on. */
+const hangsOn = ({ vehicle, use, rules }: Plan, { racks, things }: Arrangement): readonly unknown[] => [
+  racks,
+  things,
+  vehicle.attachments,
+  vehicle.tail,
+  use.occupants,
+  use.snowKgPerM2,
+  guessFactor(rules),
+]
+
 /** Everything on the vehicle that has a mass, each at its point, with the share that every foot, bar and rack takes. */
 export function massPoints(
   plan: Plan,
   arrangement: Arrangement,
   before?: MassesBefore,
 ): readonly MassPoint[] {
-  if (
-    before &&
-    sameList<unknown>(
-      [before.racks, before.things, before.plan.vehicle, before.plan.use, before.plan.rules],
-      [arrangement.racks, arrangement.things, plan.vehicle, plan.use, plan.rules],
-    )
-  )
-    return before.masses
+  if (before && sameList(hangsOn(before.plan, before), hangsOn(plan, arrangement))) return before.masses
   const known = massesKept(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
