@@ -176,7 +176,7 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   if (!cell || cell.limit.kind === 'missing') return []
   const { rules } = survey.plan
   const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
-  if (overKg === 0 && hangsOf(cell, rules).length === 0) return []
+  if (overKg === 0 && hangsOf(cell, survey).length === 0) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
     ...parts.flatMap((part) => lowered(cell, part, rules) ?? []),

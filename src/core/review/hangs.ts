@@ -3,6 +3,8 @@ import type { OtherMass } from '../plan/gear-mass'
 import type { Rating } from '../plan/rating'
 import type { HouseRules } from '../plan/house'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
+import type { LoadPath } from '../survey/load-path/load-path'
+import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 
 /**
@@ -39,21 +41,24 @@ export type Hang = { readonly sumKg: number; readonly limitKg: number } & (
 
 type Figured = Exclude<Cell['limit'], { kind: 'missing' }>
 
-const known = new WeakMap<Cell, { readonly rules: HouseRules; readonly hangs: readonly Hang[] }>()
+type OnCells = Map<Cell, readonly Hang[]>
+const known = new WeakMap<LoadPath, OnCells>()
 
 const NONE: readonly Hang[] = []
 
 /**
  * Every fact on which a layer's verdict hangs in a state. A link without a figure hangs on that, and is asked elsewhere.
- * Seven checks ask it of each cell, so an answer that took a sum is kept with the cell.
+ * Seven checks ask it of each cell, so the answers are kept with the load path.
  */
-export function hangsOf(cell: Cell, rules: HouseRules): readonly Hang[] {
+export function hangsOf(cell: Cell, { loadPath, plan }: Pick<Survey, 'loadPath' | 'plan'>): readonly Hang[] {
   const { limit } = cell
-  if (limit.kind === 'missing' || surelyWithin(cell, limit, rules)) return NONE
-  const before = known.get(cell)
-  if (before?.rules === rules) return before.hangs
-  const hangs = hangsAsked(cell, limit, rules)
-  known.set(cell, { rules, hangs })
+  if (limit.kind === 'missing') return NONE
+  const onCells: OnCells = known.get(loadPath) ?? new Map<Cell, readonly Hang[]>()
+  if (onCells.size === 0) known.set(loadPath, onCells)
+  const before = onCells.get(cell)
+  if (before) return before
+  const hangs = surelyWithin(cell, limit, plan.rules) ? NONE : hangsAsked(cell, limit, plan.rules)
+  onCells.set(cell, hangs)
   return hangs
 }
 

@@ -5,7 +5,7 @@ import type { Said } from './check'
 import type { Source } from '../plan/rating'
 import type { LayerRole } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
-import type { HouseRules } from '../plan/house'
+import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 import type { Ask, Where } from './ask'
 import { IN_STATE, type Severity } from './finding'
@@ -109,9 +109,9 @@ export function judge(cell: Cell, hangs: readonly Hang[]): CellVerdict {
 }
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
-export function* overOrClear(cell: Cell, rules: HouseRules): Iterable<Said> {
+export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
   if (cell.limit.kind === 'missing') return
-  const verdict = judge(cell, hangsOf(cell, rules))
+  const verdict = judge(cell, hangsOf(cell, survey))
   const left = cell.limit.kg - cell.countedKg
   if (verdict === 'over')
     yield cellFinding(

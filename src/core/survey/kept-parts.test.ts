@@ -89,14 +89,12 @@ const EDITS: readonly (readonly [name: string, edit: (plan: Plan) => Plan, anew:
   ],
   [
     'a bar is moved',
-    change(({ racks: [first, ...rest] }) => ({
-      racks: [
-        {
-          ...first!,
-          ...('bars' in first! && { bars: first.bars.map((bar) => ({ ...bar, xMm: bar.xMm + 5 })) }),
-        } as typeof first & object,
-        ...rest,
-      ],
+    change(({ racks }) => ({
+      racks: racks.map((rack) =>
+        rack.kind === 'ladder'
+          ? rack
+          : { ...rack, bars: rack.bars.map((bar) => ({ ...bar, xMm: bar.xMm + 5 })) },
+      ),
     })),
     `racks masses gates spreads ${ofLoads} widths swings panes wind`,
   ],

@@ -15,9 +15,9 @@ export const countsUnsaid = check({
   ),
   law: 'moreIsWorse',
   nothing: 'No verdict hangs on what a figure counts.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) {
-      const hang = hangsOf(cell, plan.rules).find(({ on }) => on === 'counting')
+  *run(survey) {
+    for (const cell of survey.loadPath.cells) {
+      const hang = hangsOf(cell, survey).find(({ on }) => on === 'counting')
       if (hang?.on !== 'counting') continue
       const [withOwn, without] =
         cell.counting === 'everything'

@@ -10,8 +10,8 @@ export const eachRating = check({
   source: { kind: 'handbook', text: 'Lever rule for two supports; statics of rigid bodies, from memory.' },
   law: 'moreIsWorse',
   nothing: 'No published figure for each of several parts has anything on them that it counts.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells)
-      if (!cell.idle && cell.per === 'each') yield* overOrClear(cell, plan.rules)
+  *run(survey) {
+    for (const cell of survey.loadPath.cells)
+      if (!cell.idle && cell.per === 'each') yield* overOrClear(cell, survey)
   },
 })

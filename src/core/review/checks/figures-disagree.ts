@@ -1,5 +1,5 @@
+import type { Survey } from '../../survey/survey'
 import { BASES } from '../../kinds/basis'
-import type { HouseRules } from '../../plan/house'
 import type { GearMass, OtherMass } from '../../plan/gear-mass'
 import type { Rating } from '../../plan/rating'
 import type { Cell } from '../../survey/load-path/limit'
@@ -47,9 +47,9 @@ function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of:
 }
 
 /** The weights of one thing that disagree, where the verdict of a layer would be another with the other one. */
-function* weightsOf(cell: Cell, rules: HouseRules): Iterable<Said> {
+function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
   const asked = new Set<string>()
-  for (const hang of hangsOf(cell, rules)) {
+  for (const hang of hangsOf(cell, survey)) {
     if (hang.on !== 'other' || asked.has(hang.part.mass.id)) continue
     const { mass } = hang.part
     const whose = whoseWeight(mass)
@@ -128,10 +128,10 @@ export const figuresDisagree = check({
   ),
   law: 'moreIsWorse',
   nothing: 'No two figures in use speak of the same and differ.',
-  *run({ loadPath, plan, racks }) {
-    for (const rack of racks) yield* sheetOf(rack)
-    for (const cell of loadPath.cells) {
-      yield* weightsOf(cell, plan.rules)
+  *run(survey) {
+    for (const rack of survey.racks) yield* sheetOf(rack)
+    for (const cell of survey.loadPath.cells) {
+      yield* weightsOf(cell, survey)
       const others = othersOf(cell)
       const { limit, layer } = cell
       const { owner, name } = layer

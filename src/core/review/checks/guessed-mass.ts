@@ -1,6 +1,6 @@
+import type { Survey } from '../../survey/survey'
 import { BASES } from '../../kinds/basis'
 import { askMass } from '../ask-mass'
-import type { HouseRules } from '../../plan/house'
 import { cellParts, type Cell, type CellPart } from '../../survey/load-path/limit'
 import type { MassPoint } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
@@ -33,8 +33,9 @@ function sentenceOf(cell: Cell, hang: Extract<Hang, { on: 'mass' | 'guesses' }>)
   return [...holdsPhrase(cell), ...turned, ...limitPhrase(cell), `. Weigh ${names(weigh)}.`]
 }
 
-function* ofCell(cell: Cell, rules: HouseRules) {
-  const hangs = hangsOf(cell, rules)
+function* ofCell(cell: Cell, survey: Survey) {
+  const { rules } = survey.plan
+  const hangs = hangsOf(cell, survey)
   for (const hang of hangs) {
     if (hang.on !== 'mass' && hang.on !== 'guesses') continue
     // One guess alone is the same question as all guesses together, asked of one thing.
@@ -71,7 +72,7 @@ export const guessedMass = check({
   source: practice('Weights quoted from memory are often far off. Common practice, no source.'),
   law: 'moreIsWorse',
   nothing: 'No verdict hangs on a weight that is not known well enough.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, plan.rules)
+  *run(survey) {
+    for (const cell of survey.loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, survey)
   },
 })

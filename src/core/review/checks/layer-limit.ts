@@ -13,9 +13,8 @@ export const layerLimit = check({
   ),
   law: 'moreIsWorse',
   nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells)
-      if (!cell.idle && cell.per === 'set' && cell.layer.role !== 'payload')
-        yield* overOrClear(cell, plan.rules)
+  *run(survey) {
+    for (const cell of survey.loadPath.cells)
+      if (!cell.idle && cell.per === 'set' && cell.layer.role !== 'payload') yield* overOrClear(cell, survey)
   },
 })

@@ -46,8 +46,8 @@ export const parkedFigure = check({
   law: 'moreIsWorse',
   nothing:
     'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) {
+  *run(survey) {
+    for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'parked') continue
       const { owner, role, name } = cell.layer
       const odd = contradiction(cell.layer)
@@ -80,7 +80,7 @@ export const parkedFigure = check({
             },
           },
         )
-      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
+      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, survey)) === 'within')
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',

@@ -17,7 +17,7 @@ export const payload = check({
   *run(survey) {
     const { plan, loadPath, racks } = survey
     const cells = loadPath.cells.filter(({ layer }) => layer.role === 'payload')
-    for (const cell of cells) if (!cell.idle) yield* overOrClear(cell, plan.rules)
+    for (const cell of cells) if (!cell.idle) yield* overOrClear(cell, survey)
     if (racks.length === 0 || cells.length > 0) return
     const gross = plan.vehicle.grossKg === undefined
     const kerb = kerbOf(plan.vehicle) === undefined

@@ -12,9 +12,9 @@ export const toldFigure = check({
   source: practice('Figures from memory are often off. The tenth is the team’s; common practice, no source.'),
   law: 'moreIsWorse',
   nothing: 'No verdict hangs on a figure that was only told.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) {
-      const hang = hangsOf(cell, plan.rules).find(({ on }) => on === 'rating')
+  *run(survey) {
+    for (const cell of survey.loadPath.cells) {
+      const hang = hangsOf(cell, survey).find(({ on }) => on === 'rating')
       if (hang?.on !== 'rating') continue
       const { owner, role, name } = cell.layer
       yield cellFinding(

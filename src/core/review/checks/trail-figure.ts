@@ -14,10 +14,10 @@ export const trailFigure = check({
   source: practice('A school of the trade. Common practice, no source.'),
   law: 'moreIsWorse',
   nothing: 'No load on the trail is within a figure that is only assumed.',
-  *run({ loadPath, plan }) {
-    for (const cell of loadPath.cells) {
+  *run(survey) {
+    for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
-      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, plan.rules)) === 'within')
+      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, survey)) === 'within')
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',
