@@ -40,6 +40,17 @@ export function holderPoints({ vehicle }: Plan): MassPoint[] {
 const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
 const barBasis = (bar: Bar): Basis => HOWS[howKnown(bar, 'kg') ?? 'told'].basis
 
+/** What one point of a part has of its own: what it weighs, where, and on what it comes down. */
+interface Own {
+  readonly id: string
+  readonly label: string
+  readonly kg: number
+  readonly basis: Basis
+  readonly at: Point
+  readonly base: Base | undefined
+  readonly on: Pick<Holding, 'bars' | 'feet'>
+}
+
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
 export function partPoints(
   arrangement: Arrangement,
@@ -48,7 +59,27 @@ export function partPoints(
 ): MassPoint[] {
   const { rack, feet, bars, deck, index } = rackAt
   const states = rack.kind === 'ladder' ? statesOf(rack.when) : STATES
-  const knownAs = (basis: Basis) => ({ basis, factor: factorOf(basis) })
+  const racks: readonly Share[] = [[index, 1]]
+  const point = (
+    part: Part,
+    { id, label, kg, basis, at, base, on }: Own,
+  ): Extract<MassPoint, { of: 'part' }> => ({
+    of: 'part',
+    role: part.role,
+    partId: part.id,
+    partName: part.name,
+    id,
+    label,
+    kg,
+    basis,
+    factor: factorOf(basis),
+    states,
+    racks,
+    at,
+    base,
+    bars: on.bars,
+    feet: on.feet,
+  })
   const middle: Point = {
     x:
       feet.length > 0
@@ -60,50 +91,33 @@ export function partPoints(
     z: rackAt.topZMm,
   }
   return rack.parts.flatMap((part): MassPoint[] => {
-    const common = {
-      of: 'part' as const,
-      role: part.role,
-      partId: part.id,
-      partName: part.name,
-      ...knownAs(partBasis(part)),
-      states,
-      label: part.name,
-      racks: [[index, 1]] as const,
-    }
-    const kg = part.count * part.eachKg
+    const whole = { id: part.id, label: part.name, kg: part.count * part.eachKg, basis: partBasis(part) }
     if (part.role === 'bars' && bars.length > 0)
       return bars.map((bar) => {
-        const half = bar.bar.lengthMm / 2
-        const alongIt: Base = { kind: 'line', fromMm: -half, toMm: half }
-        const lines = footLines(bar.bar.feetYMm, alongIt)
-        return {
-          ...common,
-          id: `${part.id}/${bar.bar.id}`,
-          label: `${part.name}, ${bar.bar.name}`,
-          ...(bar.bar.kg === undefined
-            ? { kg: kg / bars.length }
-            : { kg: bar.bar.kg, ...knownAs(barBasis(bar.bar)) }),
-          at: { x: bar.bar.xMm, y: 0, z: bar.box.z0 },
-          base: alongIt,
-          bars: [[bar.index, 1]],
-          feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
-        }
+        const { id, name, kg, xMm, lengthMm, feetYMm } = bar.bar
+        const base: Base = { kind: 'line', fromMm: -lengthMm / 2, toMm: lengthMm / 2 }
+        const lines = footLines(feetYMm, base)
+        return point(part, {
+          id: `${part.id}/${id}`,
+          label: `${part.name}, ${name}`,
+          kg: kg ?? whole.kg / bars.length,
+          basis: kg === undefined ? whole.basis : barBasis(bar.bar),
+          at: { x: xMm, y: 0, z: bar.box.z0 },
+          base,
+          on: {
+            bars: [[bar.index, 1]],
+            feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
+          },
+        })
       })
     if (part.role === 'deck' && deck && bars.length > 0) {
       const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
       const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
-      const hold: Holding = holdAt(overBars(bars, arrangement.feet, base, 'deck'), at)
-      return [{ ...common, id: part.id, kg, at, base, bars: hold.bars, feet: hold.feet }]
+      return [
+        point(part, { ...whole, at, base, on: holdAt(overBars(bars, arrangement.feet, base, 'deck'), at) }),
+      ]
     }
-    return [
-      {
-        ...common,
-        id: part.id,
-        kg,
-        at: middle,
-        bars: [],
-        feet: feet.map((foot): Share => [foot.index, 1 / feet.length]),
-      },
-    ]
+    const evenly = feet.map((foot): Share => [foot.index, 1 / feet.length])
+    return [point(part, { ...whole, at: middle, base: undefined, on: { bars: [], feet: evenly } })]
   })
 }
