@@ -1,4 +1,4 @@
-import { compatible, type Plan, remediesFor, review, survey } from '@/core'
+import { apply, compatible, type Plan, remediesFor, review, survey } from '@/core'
 import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
 import { longBox } from '@/demo/gear/carriers'
@@ -40,18 +40,41 @@ function allRemedies(plan: Plan): void {
   for (const finding of found.findings) remediesFor(surveyed, found, finding, DEMO_STOCK)
 }
 
+/** One step of a drag: the thing elsewhere, and all that is drawn from that. The verdicts follow a frame later. */
+function dragging(plan: Plan): () => void {
+  let now = survey(plan)
+  let by = 10
+  return () => {
+    const [first] = now.plan.placements
+    if (!first) throw new Error('nothing stands on the plan')
+    by = -by
+    const moved = apply(now.plan, {
+      do: 'move',
+      placementId: first.id,
+      xMm: first.xMm + by,
+      yMm: first.yMm,
+    })
+    if (!moved.ok) throw new Error(moved.reason)
+    now = survey(moved.plan, now)
+  }
+}
+
 /** The core's ratios: against a copy of the plan, and as the plan grows. */
 export function coreRatios(): Ratio[] {
   const judged = alternating(
     () => judge(largest),
     () => structuredClone(largest),
-    400,
+    600,
+    3000,
   )
+  const step = alternating(dragging(largest), () => structuredClone(largest), 600, 1000)
+  for (const plan of DEMO_PLANS) median(() => allRemedies(plan), 16)
   const worst = DEMO_PLANS.map((plan) => ({
     plan,
     times: alternating(
       () => allRemedies(plan),
       () => structuredClone(plan),
+      16,
       16,
     ),
   })).reduce((so, each) => (each.times > so.times ? each : so))
@@ -73,6 +96,7 @@ export function coreRatios(): Ratio[] {
       judged,
       6,
     ),
+    ratio(`a drag's step in the same plan, moved and surveyed again, against the same`, step, 3),
     ratio(
       `all remedies of the slowest demo plan (${worst.plan.job.name}), against structuredClone of it`,
       worst.times,

@@ -20,15 +20,17 @@ export function median(work: () => void, runs: number): number {
   return times[Math.floor(times.length / 2)] ?? Number.NaN
 }
 
-/** The middle times of two pieces of work done turn about, as their ratio: what else the machine does meanwhile falls on both. */
-export function alternating(work: () => void, against: () => void, runs: number): number {
+/**
+ * The middle times of two pieces of work done turn about, as their ratio: what else the machine does meanwhile falls on
+ * both. The turns before those that count are for the compiler, which is done with a few thousand.
+ */
+export function alternating(work: () => void, against: () => void, runs: number, warm: number): number {
   const turns = { work: [] as number[], against: [] as number[] }
   const timed = (list: number[], run: () => void) => {
     const began = performance.now()
     run()
     list.push(performance.now() - began)
   }
-  const warm = Math.min(runs, 50)
   for (let i = 0; i < warm + runs; i += 1) {
     timed(turns.against, against)
     timed(turns.work, work)

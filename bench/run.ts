@@ -8,7 +8,7 @@ import {
   run,
   start,
 } from '../scripts/project.mjs'
-import { coreRatios } from './core'
+import { compiled } from './compiled'
 import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import { inputRatios } from './inputs'
@@ -23,6 +23,7 @@ function print({ name, value, most }: Ratio): boolean {
   return met
 }
 
+const { coreRatios } = (await import(await compiled('core'))) as typeof import('./core')
 const results = coreRatios().map(print)
 results.push(print(await shellRatio()))
 
