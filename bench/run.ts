@@ -9,6 +9,7 @@ import {
   start,
 } from '../scripts/project.mjs'
 import { compiled } from './compiled'
+import type * as Core from './core'
 import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import { inputRatios } from './inputs'
@@ -23,7 +24,7 @@ function print({ name, value, most }: Ratio): boolean {
   return met
 }
 
-const { coreRatios } = (await import(await compiled('core'))) as typeof import('./core')
+const { coreRatios } = (await import(await compiled('core'))) as typeof Core
 const results = coreRatios().map(print)
 results.push(print(await shellRatio()))
 

@@ -228,10 +228,7 @@ export function sweepAgainst(
     }
   }
   for (const corner of box) {
-    if (
-      first === undefined &&
-      lengthOf(corner[0] - swing.hinge[0], corner[1] - swing.hinge[1]) - reach > gap
-    )
+    if (first === undefined && lengthOf(corner[0] - swing.hinge[0], corner[1] - swing.hinge[1]) - reach > gap)
       continue
     const arc = arcOf(corner, swing.hinge, -sweep)
     for (const panel of panelSides) {

@@ -106,7 +106,10 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
       minding.push({
         ...candidate,
         minds: mind.rule,
-        message: [...candidate.message, `; then mind: ${CHECK.get(mind.rule)?.title.toLowerCase() ?? mind.rule}`],
+        message: [
+          ...candidate.message,
+          `; then mind: ${CHECK.get(mind.rule)?.title.toLowerCase() ?? mind.rule}`,
+        ],
       })
   }
   return [...clean, ...minding].slice(0, OFFERED)
