@@ -59,9 +59,11 @@ export function useRoving(
 ): void {
   const stop = useRef<Part>(undefined)
   useLayoutEffect(() => {
+    const before = stop.current
+    // At every step of a drag this is asked: while the stop is there, the page is neither searched nor written to.
+    if (before && box.current?.contains(before) && before.matches(like) && before.tabIndex === 0) return
     const all = [...(box.current?.querySelectorAll<Part>(like) ?? [])]
-    const kept = stop.current?.isConnected === true ? stop.current : undefined
-    const now = kept ?? all.find((each) => each.checkVisibility()) ?? all[0]
+    const now = all.find((each) => each.checkVisibility()) ?? all[0]
     for (const each of all) each.tabIndex = each === now ? 0 : -1
     stop.current = now
   }, [box, like, again])
