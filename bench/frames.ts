@@ -6,6 +6,8 @@ import { ratio, type Ratio } from './ratio'
 
 const FRAME_MS = 16.7
 const LONG_TASK_MS = 50
+/** What is left of a frame then is the browser's, which sets and paints what was written. */
+const MOVE_MS = 8
 
 const ARGS = [
   '--no-sandbox',
@@ -21,11 +23,13 @@ const PAGE = { viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' }
 interface Watch {
   readonly frames: number[]
   readonly tasks: number[]
+  /** What each move of the pointer had done in the page before anything else could run. ms. */
+  readonly moves: number[]
 }
 
 /** Runs in the page, as text: what a compiler adds to a function would not be there. */
 const WATCH = `
-  window.watch = { frames: [], tasks: [] }
+  window.watch = { frames: [], tasks: [], moves: [] }
   let before = performance.now()
   requestAnimationFrame(function frame(now) {
     watch.frames.push(now - before)
@@ -35,10 +39,14 @@ const WATCH = `
   new PerformanceObserver((list) => {
     for (const entry of list.getEntries()) watch.tasks.push(entry.duration)
   }).observe({ type: 'longtask' })
+  // First and last of all that hear a move: what is drawn for it is drawn between the two.
+  let moved = 0
+  addEventListener('pointermove', () => { moved = performance.now() }, true)
+  addEventListener('pointermove', () => { watch.moves.push(performance.now() - moved) })
 `
 
-const percentile95 = (frames: readonly number[]) =>
-  frames.toSorted((a, b) => a - b)[Math.floor(frames.length * 0.95)] ?? Number.NaN
+const percentile95 = (times: readonly number[]) =>
+  times.toSorted((a, b) => a - b)[Math.floor(times.length * 0.95)] ?? Number.NaN
 
 /** Draws the chances of a plan in their worker while the page is scrolled: the frames of the meantime. */
 export async function chanceRatio(address: string, executablePath: string): Promise<Ratio> {
@@ -115,12 +123,12 @@ export async function dragRatios(
     const y = box.y + box.height / 2
     await page.mouse.move(x, y)
     await page.mouse.down()
-    await page.evaluate('watch.frames.length = 0; watch.tasks.length = 0')
+    await page.evaluate('watch.frames.length = 0; watch.tasks.length = 0; watch.moves.length = 0')
     for (let i = 0; i < 240; i += 1) {
       await page.mouse.move(x + 60 * Math.sin(i / 12), y + 12 * Math.cos(i / 9))
       await page.waitForTimeout(8)
     }
-    const { frames, tasks } = await page.evaluate<Watch>('watch')
+    const { frames, tasks, moves } = await page.evaluate<Watch>('watch')
     await page.mouse.up()
     const missed = frames.filter((ms) => ms > MISSED_MS).length
     return [
@@ -131,6 +139,11 @@ export async function dragRatios(
               `95th percentile of ${frames.length} frames while dragging with 40 things, against ${FRAME_MS} ms`,
               percentile95(frames) / FRAME_MS,
               1.02,
+            ),
+            ratio(
+              `95th percentile of what the page computes and writes for each of ${moves.length} moves, against ${MOVE_MS} ms`,
+              percentile95(moves) / MOVE_MS,
+              1,
             ),
           ]
         : []),
