@@ -34,6 +34,29 @@ const answersOf = ({ all }: FindingStates) => [
   ...new Map(all.flatMap(({ ask }) => (ask ? [[JSON.stringify(ask.target), ask] as const] : []))).values(),
 ]
 
+/**
+ * The fixes of one finding, each its key. While the plan is being changed and new ones are looked for, those of before
+ * keep their place so that the list stays still under the eye, and cannot be pressed.
+ */
+function FixKeys({ remedies }: { remedies: readonly Remedy[] | undefined }) {
+  const [last, setLast] = useState(remedies)
+  if (remedies && remedies !== last) setLast(remedies)
+  const shown = remedies ?? last
+  if (!shown || shown.length === 0) return null
+  const { run } = usePlan.getState()
+  return (
+    <div className={`mt-1.5 flex flex-wrap gap-1.5 ${remedies ? '' : 'opacity-60'}`} inert={!remedies}>
+      {shown.map((remedy, i) => (
+        <Button key={i} look={i === 0 ? 'solid' : 'word'} onClick={() => run(remedy.command)}>
+          <span>
+            <PhraseLine phrase={remedy.message} />
+          </span>
+        </Button>
+      ))}
+    </div>
+  )
+}
+
 /** One finding with its states: what it says, its fixes, and for a question the field that answers it. */
 export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: Props) {
   const { finding, states } = row
@@ -86,17 +109,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
           ))}
         </div>
       )}
-      {remedies && remedies.length > 0 && (
-        <div className="mt-1.5 flex flex-wrap gap-1.5">
-          {remedies.map((remedy, i) => (
-            <Button key={i} look={i === 0 ? 'solid' : 'word'} onClick={() => run(remedy.command)}>
-              <span>
-                <PhraseLine phrase={remedy.message} />
-              </span>
-            </Button>
-          ))}
-        </div>
-      )}
+      <FixKeys remedies={remedies} />
       {remedies?.length === 0 && finding.severity === 'stop' && (
         <p className="text-ink2 mt-1 text-aside">
           No single change on this plan clears it: take it apart by hand.
