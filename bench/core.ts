@@ -1,4 +1,5 @@
-import { apply, compatible, type Plan, remediesFor, review, survey } from '@/core'
+import { readFile } from 'node:fs/promises'
+import { apply, compatible, parsePlanText, type Plan, remediesFor, review, survey } from '@/core'
 import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
 import { longBox } from '@/demo/gear/carriers'
@@ -30,6 +31,12 @@ export function withThings(count: number): Plan {
       loads: i % 4 === 1 ? [contents(`load-${i}`, 'Contents', weighedMass(2))] : [],
     })),
   }
+}
+
+/** Reads plan files one after the other, as the shell does before it judges them. */
+export async function readEach(files: readonly string[]): Promise<void> {
+  for (const file of files)
+    if (!parsePlanText(await readFile(file, 'utf8')).ok) throw new Error(`${file} cannot be read`)
 }
 
 const judge = (plan: Plan) => review(survey(plan))

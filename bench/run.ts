@@ -8,7 +8,7 @@ import {
   run,
   start,
 } from '../scripts/project.mjs'
-import { compiled } from './compiled'
+import { compiled } from '../scripts/compiled.mjs'
 import type * as Core from './core'
 import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
@@ -24,9 +24,9 @@ function print({ name, value, most }: Ratio): boolean {
   return met
 }
 
-const { coreRatios } = (await import(await compiled('core'))) as typeof Core
+const { coreRatios, readEach } = (await import(await compiled('bench/core.ts'))) as typeof Core
 const results = coreRatios().map(print)
-results.push(print(await shellRatio()))
+results.push(print(await shellRatio(readEach)))
 
 await ensureBuilt()
 await ensureChromium()

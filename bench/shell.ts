@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process'
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { availableParallelism, tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { parsePlanText, printPlan } from '@/core'
+import { printPlan } from '@/core'
 import { DEMO_PLANS } from '@/demo/plans'
 import { ROOT } from '../scripts/project.mjs'
 import { ratio, type Ratio } from './ratio'
@@ -27,17 +27,14 @@ function said(files: readonly string[]): Promise<number> {
 }
 
 /** The shell over ten thousand plans on all cores, against one core's reading of the same files; start-up apart. */
-export async function shellRatio(): Promise<Ratio> {
+export async function shellRatio(readEach: (files: readonly string[]) => Promise<void>): Promise<Ratio> {
   const folder = await mkdtemp(join(tmpdir(), 'ypsos-many-'))
   try {
     const texts = DEMO_PLANS.map((plan) => printPlan(plan))
     const files = Array.from({ length: FILES + WARM }, (_, i) => join(folder, `${i}.json`))
     for (const [i, file] of files.entries()) await writeFile(file, texts[i % texts.length] ?? '')
     const began = Date.now()
-    for (const file of files.slice(WARM)) {
-      const read = parsePlanText(await readFile(file, 'utf8'))
-      if (!read.ok) throw new Error(`${file} cannot be read`)
-    }
+    await readEach(files.slice(WARM))
     const reading = Date.now() - began
     const startUp = await said(files.slice(0, WARM))
     const all = await said(files)

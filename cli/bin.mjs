@@ -1,6 +1,5 @@
 #!/usr/bin/env node
-import { register } from 'tsx/esm/api'
+import { compiled } from '../scripts/compiled.mjs'
 
 // The shell is the same source that the pages are built from.
-register()
-await import('./ypsos.ts')
+await import(await compiled('cli/ypsos.ts', 'cli/judge-thread.ts'))

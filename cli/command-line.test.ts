@@ -217,7 +217,7 @@ describe('ypsos review', () => {
     const file = join(folder, 'plan.json')
     await writeFile(file, printPlan(boatAndBox))
     const ended = await new Promise<{ code: number | null; err: string }>((resolve) => {
-      const child = spawn(process.execPath, ['--import', 'tsx', 'cli/ypsos.ts', 'review', file])
+      const child = spawn(process.execPath, ['cli/bin.mjs', 'review', file])
       let err = ''
       child.stderr.on('data', (chunk: Buffer) => {
         err += chunk.toString()

@@ -1,0 +1,1 @@
+export function compiled(entry: string, ...beside: readonly string[]): Promise<string>
