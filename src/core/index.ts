@@ -63,6 +63,7 @@ export {
 export { type Plan } from './plan/plan'
 export { type Clash, clashWords, mergePlans } from './plan/merge'
 export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
+export { thinned } from './plan/thin-past'
 export { patchBetween, patched } from './plan/patch'
 export { planSchema } from './plan/plan-schema'
 export {

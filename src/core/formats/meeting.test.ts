@@ -5,7 +5,7 @@ import { factText } from '../log/fact-print'
 import { apply } from '../plan/apply'
 import type { Command } from '../plan/command'
 import { patchBetween } from '../plan/patch'
-import { MOST_STEPS, type PastStep, statesAlong } from '../plan/past-step'
+import { type PastStep, statesAlong } from '../plan/past-step'
 import type { Plan } from '../plan/plan'
 import { type Copy, meet } from './meeting'
 import { isParcel, printParcel, readParcel } from './parcel'
@@ -101,13 +101,15 @@ describe('two copies of a job that meet', () => {
       { numRuns: 40 },
     ))
 
-  it('keeps no more steps than a job keeps', () => {
-    const full: Copy = {
+  it('keeps the past as a job keeps it: all of the last days, of what is older one step a day', () => {
+    const on = (at: string): Copy => ({
       plan: boatAndBox,
-      steps: Array.from({ length: MOST_STEPS }, () => ({ at: AT, back: [] })),
-    }
-    const met = meet(full, worked(full, 'Tablet', move('sea-boat', 1000)), AT)
-    expect(met.at === 'behind' && met.after.steps).toHaveLength(MOST_STEPS)
+      steps: Array.from({ length: 600 }, () => ({ at, back: [] })),
+    })
+    const met = (here: Copy) => meet(here, worked(here, 'Tablet', move('sea-boat', 1000)), AT)
+    const steps = (of: ReturnType<typeof met>) => (of.at === 'behind' ? of.after.steps.length : 0)
+    expect(steps(met(on(AT)))).toBe(601)
+    expect(steps(met(on('2020-01-01T08:00:00.000Z')))).toBe(501)
   })
 })
 

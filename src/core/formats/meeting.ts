@@ -1,8 +1,9 @@
 import { factText } from '../log/fact-print'
 import { type Clash, mergePlans } from '../plan/merge'
 import { patchBetween } from '../plan/patch'
-import { MOST_STEPS, type PastStep, statesAlong } from '../plan/past-step'
+import { type PastStep, statesAlong } from '../plan/past-step'
 import type { Plan } from '../plan/plan'
+import { thinned } from '../plan/thin-past'
 
 /** A job as one device has it: how it stands, and the steps that led there. */
 export interface Copy {
@@ -40,13 +41,16 @@ export type Meeting =
       readonly mine: Copy
     }
 
-const oneMore = (mine: Copy, plan: Plan, at: string, by: string | undefined): Copy => ({
+/** A copy that went on, with its past as it is kept. */
+const goneOn = (plan: Plan, steps: readonly PastStep[], at: string): Copy => ({
   plan,
-  steps: [
-    ...mine.steps,
-    { at, ...(by === undefined ? {} : { by }), back: patchBetween(plan, mine.plan) },
-  ].slice(-MOST_STEPS),
+  steps: thinned(steps, statesAlong(plan, steps), at),
 })
+
+const oneMore = (mine: Copy, plan: Plan, at: string, by: string | undefined): Copy => {
+  const step = { at, ...(by === undefined ? {} : { by }), back: patchBetween(plan, mine.plan) }
+  return goneOn(plan, [...mine.steps, step], at)
+}
 
 /** The steps of a copy after one of its states. */
 function since({ plan, steps }: Copy, state: number): readonly OtherStep[] {
@@ -86,10 +90,7 @@ export function meet(mine: Copy, theirs: Copy, at: string, by?: string): Meeting
     return {
       at: 'behind',
       others,
-      after: {
-        plan: theirs.plan,
-        steps: [...mine.steps, ...theirs.steps.slice(common)].slice(-MOST_STEPS),
-      },
+      after: goneOn(theirs.plan, [...mine.steps, ...theirs.steps.slice(common)], at),
     }
   const merged = mergePlans(base, mine.plan, theirs.plan)
   // What the other did was taken in before.

@@ -21,7 +21,7 @@ import { outOfReach } from '../geometry/sweep'
 import { forwardToClear, sharesWidth, sideOf, swingsOf } from '../survey/openings/swings'
 import type { Survey } from '../survey/survey'
 import type { Phrase } from '../units/phrase'
-import { kept } from '../units/once'
+import { lasting } from '../units/once'
 
 type Asks = (survey: Survey, thing: ThingAt) => boolean
 const always: Asks = () => true
@@ -102,9 +102,9 @@ function about(survey: Survey, thing: ThingAt): Survey {
     things: [thing],
     fit: {
       ...survey.fit,
-      near: kept(undefined, [thing], () => nearThing(survey.things, thing, rules.gapsMm.between)),
-      swings: kept(undefined, [thing], () => swingMeetings(vehicle, alone)),
-      panes: kept(undefined, [thing], () => paneMeetings(vehicle, alone, survey.statics.sagMm)),
+      near: lasting(undefined, [thing], () => nearThing(survey.things, thing, rules.gapsMm.between)),
+      swings: lasting(undefined, [thing], () => swingMeetings(vehicle, alone)),
+      panes: lasting(undefined, [thing], () => paneMeetings(vehicle, alone, survey.statics.sagMm)),
     },
   }
 }

@@ -15,7 +15,7 @@ export const pastStepSchema = z.object({
   back: patchSchema,
 })
 
-/** So many steps are kept of a job. */
+/** So many of its latest steps travel with a job. */
 export const MOST_STEPS = 500
 
 /** The states that a plan's steps lead back through, oldest first, the plan itself last. */

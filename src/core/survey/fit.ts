@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan'
 import type { Arrangement } from './frame/arrangement'
-import { kept, type Kept } from '../units/once'
+import { lasting, type Lasting } from '../units/once'
 import { gatesOf, type GateAt } from './mounting/gates'
 import { paneMeetings, swingMeetings, type PaneMeeting, type SwingMeeting } from './openings/meetings'
 import { nearOnes, type Near } from './frame/space'
@@ -10,12 +10,12 @@ import type { Statics } from './statics/statics'
 
 /** What mounts where, and what is in whose way. Each part is computed when it is first asked for. */
 export interface Fit {
-  readonly spreads: Kept<Spreads>
-  readonly widths: Kept<readonly RackWidth[]>
-  readonly near: Kept<readonly Near[]>
-  readonly swings: Kept<readonly SwingMeeting[]>
-  readonly panes: Kept<readonly PaneMeeting[]>
-  readonly gates: Kept<readonly GateAt[]>
+  readonly spreads: Lasting<Spreads>
+  readonly widths: Lasting<readonly RackWidth[]>
+  readonly near: Lasting<readonly Near[]>
+  readonly swings: Lasting<readonly SwingMeeting[]>
+  readonly panes: Lasting<readonly PaneMeeting[]>
+  readonly gates: Lasting<readonly GateAt[]>
 }
 
 /** The fit of everything on a plan; of the fit before an edit, each part that hangs on nothing that was changed. */
@@ -25,7 +25,7 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
   const { between } = rules.gapsMm
   return {
     // Where on its bars a thing stands is no matter to how far apart they must be.
-    spreads: kept(
+    spreads: lasting(
       before?.spreads,
       [
         vehicle,
@@ -35,13 +35,13 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
       ],
       () => spreadsOf(plan, arrangement),
     ),
-    widths: kept(before?.widths, [racks, things, between], () => rackWidths(arrangement, between)),
-    near: kept(before?.near, [things, between], () => nearOnes(things, between)),
-    swings: kept(before?.swings, [vehicle, racks, things], () => swingMeetings(vehicle, arrangement)),
-    panes: kept(before?.panes, [vehicle, racks, things, statics.bars], () =>
+    widths: lasting(before?.widths, [racks, things, between], () => rackWidths(arrangement, between)),
+    near: lasting(before?.near, [things, between], () => nearOnes(things, between)),
+    swings: lasting(before?.swings, [vehicle, racks, things], () => swingMeetings(vehicle, arrangement)),
+    panes: lasting(before?.panes, [vehicle, racks, things, statics.bars], () =>
       paneMeetings(vehicle, arrangement, statics.sagMm),
     ),
-    gates: kept(before?.gates, [plan.racks, plan.gear, plan.placements, plan.measurements], () =>
+    gates: lasting(before?.gates, [plan.racks, plan.gear, plan.placements, plan.measurements], () =>
       gatesOf(plan),
     ),
   }

@@ -3,7 +3,7 @@ import type { Clearance } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import type { State } from '../units/scalars'
-import { sameList } from '../units/once'
+import { sameItems } from '../units/once'
 import { shortOf } from '../units/tolerance'
 import { arrange, type Arrangement } from './frame/arrangement'
 import { bodyOutline, type BodyOutline } from './frame/body/outline'
@@ -134,7 +134,7 @@ export function survey(whole: Plan, before?: Survey): Survey {
   const masses = massPoints(plan, arrangement, before)
   const loaded = (of: Pick<Survey, 'racks' | 'things' | 'masses' | 'plan'>) =>
     [of.racks, of.things, of.masses, of.plan.vehicle, of.plan.rules, of.plan.use] as const
-  const samePath = before && sameList<unknown>(loaded(before), loaded({ ...arrangement, masses, plan }))
+  const samePath = before && sameItems<unknown>(loaded(before), loaded({ ...arrangement, masses, plan }))
   const path = samePath ? before.loadPath : loadPath(plan, arrangement, masses)
   const statics = staticsOf(arrangement, masses, path, before?.statics)
   const heights = perState((state) => highest(plan, arrangement, masses, state))

@@ -27,7 +27,7 @@ interface Step {
 /** Each step with the states on either side of it, the latest first. */
 function stepsOf(past: readonly Plan[], plan: Plan): readonly Step[] {
   const back = stepsBack(past, plan)
-  const states = [...past.slice(-back.length), plan]
+  const states = [...past, plan]
   return back
     .flatMap(({ at, by }, i): Step[] => {
       const [before, after] = [states[i], states[i + 1]]

@@ -1,4 +1,4 @@
-import { MOST_STEPS, type PastStep, patchBetween, patched, type Plan, planSchema } from '@/core'
+import { type PastStep, patchBetween, patched, type Plan, planSchema, thinned } from '@/core'
 import { useSettings } from './settings-store'
 
 interface Known {
@@ -9,9 +9,19 @@ interface Known {
 /** How each plan leads back to the one before it, once it was worked out or read. */
 const known = new WeakMap<Plan, Known>()
 
-/** The steps that lead back from a plan through its past, oldest first: for the shelf. */
+/** The step from one state to the next was made elsewhere, at a time and by somebody. */
+export function signedElsewhere(before: Plan, now: Plan, { at, by }: Pick<PastStep, 'at' | 'by'>): void {
+  const back = patchBetween(now, before)
+  known.set(now, { before, step: { at, ...(by === undefined ? {} : { by }), back } })
+}
+
+/** The steps that lead back from a plan through its past, oldest first, as they are kept on the shelf. */
+export const stepsKept = (past: readonly Plan[], plan: Plan): readonly PastStep[] =>
+  thinned(stepsBack(past, plan), [...past, plan], new Date().toISOString())
+
+/** The steps that lead back from a plan through its past, oldest first. */
 export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[] {
-  const all = [...past.slice(-MOST_STEPS), plan]
+  const all = [...past, plan]
   return all.slice(1).map((now, i) => {
     const before = all[i] ?? now
     const found = known.get(now)

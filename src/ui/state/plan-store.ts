@@ -15,7 +15,7 @@ import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
 import { loadHistory } from '@/storage/history'
 import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
 import { whyNotKept } from '@/storage/shelves'
-import { pastOf, stepsBack } from './past'
+import { pastOf, signedElsewhere, stepsKept } from './past'
 import { inPlaceOf, markElsewhere, withoutOwnStep } from './whose-step'
 
 type Opened =
@@ -77,7 +77,6 @@ interface PlanStore {
 
 /** Well under the second that a person may lose. */
 const SAVE_AFTER_MS = 300
-const UNDO_STEPS = 500
 /** So many earlier steps go along onto what somebody else has kept. */
 const STEPS_TAKEN_ALONG = 40
 /** Two that write at once take turns: after so many the next edit tries again. */
@@ -93,24 +92,23 @@ export const usePlan = create<PlanStore>((set, get) => {
     clearTimeout(timer)
     timer = setTimeout(() => void get().saveNow(), SAVE_AFTER_MS)
   }
-  /** Goes on from what somebody else has kept: earlier steps go with it, as far as they can. */
+  /**
+   * Goes on from what somebody else has kept: the last steps go onto that, as far as they can. Where nothing here was
+   * still to be kept, what came is one more step after them. Steps before one that cannot go along stay in the past, but
+   * are not taken back one by one.
+   */
   const onto = (plan: Plan, theirs: Plan, revision: number) => {
     const { base, past, plan: before } = get()
-    const steps: Plan[] = []
+    const along: Plan[] = []
     for (const step of past.slice(-STEPS_TAKEN_ALONG).toReversed()) {
       const merged = base ? mergePlans(base, step, theirs) : undefined
       if (!merged?.ok) break
-      steps.unshift(inPlaceOf(merged.plan, step))
+      along.unshift(inPlaceOf(merged.plan, step))
     }
-    const own = before && base !== before
-    set({
-      plan,
-      base: theirs,
-      revision,
-      past: own || !before ? steps : [...steps, markElsewhere(before)].slice(-UNDO_STEPS),
-      future: [],
-      refusal: undefined,
-    })
+    const stuck = past.slice(0, past.length - along.length).map(markElsewhere)
+    const asTheyWere = before && base === before
+    const steps = asTheyWere ? [...past.slice(stuck.length), markElsewhere(before)] : along
+    set({ plan, base: theirs, revision, past: [...stuck, ...steps], future: [], refusal: undefined })
   }
   /** What was typed here before a reload, and could not stand beside what somebody else had kept, is asked again. */
   const takeUpMine = async (id: string) => {
@@ -188,7 +186,12 @@ export const usePlan = create<PlanStore>((set, get) => {
       if (!found?.stored?.ok || now.plan !== plan || now.saving.at === 'waiting') return
       const { stored, revision } = found
       if (JSON.stringify(stored.plan) === JSON.stringify(plan)) set({ base: plan, revision })
-      else onto(stored.plan, stored.plan, revision)
+      else {
+        const step = (await loadHistory(id, revision)).at(-1)
+        if (get().plan !== plan) return
+        if (step) signedElsewhere(plan, stored.plan, step)
+        onto(stored.plan, stored.plan, revision)
+      }
     },
     run(command) {
       const { plan, past } = get()
@@ -198,7 +201,7 @@ export const usePlan = create<PlanStore>((set, get) => {
         set({ refusal: applied.reason })
         return false
       }
-      set({ plan: applied.plan, past: [...past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
+      set({ plan: applied.plan, past: [...past, plan], future: [], refusal: undefined })
       later()
       return true
     },
@@ -212,7 +215,7 @@ export const usePlan = create<PlanStore>((set, get) => {
     drop() {
       const { dragFrom, past } = get()
       if (!dragFrom) return
-      set({ dragFrom: undefined, past: [...past.slice(-UNDO_STEPS), dragFrom], future: [] })
+      set({ dragFrom: undefined, past: [...past, dragFrom], future: [] })
       later()
     },
     undo() {
@@ -232,7 +235,7 @@ export const usePlan = create<PlanStore>((set, get) => {
     goBackTo(earlier) {
       const { plan, past } = get()
       if (!plan || earlier === plan) return
-      set({ plan: earlier, past: [...past.slice(-UNDO_STEPS), plan], future: [], refusal: undefined })
+      set({ plan: earlier, past: [...past, plan], future: [], refusal: undefined })
       later()
     },
     pick(picked) {
@@ -252,7 +255,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
         const { plan, past, revision, base } = get()
         if (!plan) return
-        const done = await keepPlanOver(plan, revision, stepsBack(past, plan))
+        const done = await keepPlanOver(plan, revision, stepsKept(past, plan))
         const now = get()
         if (now.plan?.id !== plan.id) return
         if (done.kept === 'no') {
@@ -290,7 +293,7 @@ export const usePlan = create<PlanStore>((set, get) => {
         base: theirs,
         revision,
         apart: undefined,
-        past: [...past.slice(-UNDO_STEPS), other],
+        past: [...past, other],
         future: [],
       })
       void dropDraft(mineKey(plan.id))

@@ -1,9 +1,11 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { apply, type Command, type Plan } from '@/core'
+import { apply, type Command, patchBetween, type Plan } from '@/core'
 import { boatAndBox } from '@/demo/plans'
-import { keepPlan, loadPlan } from '@/storage/plans'
+import { loadHistory } from '@/storage/history'
+import { keepPlan, keepPlanOver, loadPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
+import { pastOf } from './past'
 import { usePlan } from './plan-store'
 import { lastOwnStep } from './whose-step'
 
@@ -107,6 +109,27 @@ describe('one job in two tabs (S2)', () => {
     store().run(rename('Here'))
     await store().saveNow()
     expect([(await kept()).job.name, boxX(await kept())]).toEqual(['Here', 800])
+  })
+
+  it('the past of the job stays whole when another tab is followed, with whose step that was', async () => {
+    for (let i = 1; i <= 60; i += 1) store().run(move(600 + i))
+    await store().saveNow()
+    const { plan, revision } = store()
+    const theirs = apply(plan!, rename('From there'))
+    if (!theirs.ok) throw new Error(theirs.reason)
+    const at = '2026-11-20T08:00:00.000Z'
+    const back = patchBetween(theirs.plan, plan)
+    await keepPlanOver(theirs.plan, revision, [{ at, by: 'Ines', back }])
+    await store().follow(boatAndBox.id)
+    store().run(move(700))
+    await store().saveNow()
+    const steps = await loadHistory(boatAndBox.id, store().revision)
+    expect(steps).toHaveLength(62)
+    expect([steps[60]?.at, steps[60]?.by]).toEqual([at, 'Ines'])
+    const states = [...pastOf(store().plan!, steps), store().plan!]
+    expect(states[0]).toEqual(boatAndBox)
+    expect(states.slice(1, 61).map(boxX)).toEqual(Array.from({ length: 60 }, (_, i) => 601 + i))
+    expect(states.slice(-2).map(({ job }) => job.name)).toEqual(['From there', 'From there'])
   })
 
   it('the same set otherwise is asked: nothing is written over, and both are kept meanwhile', async () => {

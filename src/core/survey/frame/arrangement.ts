@@ -5,7 +5,7 @@ import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../../plan/rack'
 import { bearsOnRoof, type Attachment, type Vehicle } from '../../plan/vehicle'
-import { keptList } from '../../units/once'
+import { lastingList } from '../../units/once'
 import { TOLERANCE } from '../../units/tolerance'
 import { bodyOutline } from './body/outline'
 
@@ -386,14 +386,14 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
     thingById.set(placement.id, thing)
     return thing
   }
-  const things = keptList(
+  const things = lastingList(
     before?.things,
     plan.placements.flatMap((placement) => place(placement) ?? []),
   )
   const [rackList, barList, footList] = [
-    keptList(before?.racks, racks),
-    keptList(before?.bars, allBars),
-    keptList(before?.feet, allFeet),
+    lastingList(before?.racks, racks),
+    lastingList(before?.bars, allBars),
+    lastingList(before?.feet, allFeet),
   ]
   return { racks: rackList, bars: barList, feet: footList, things, thingById }
 }

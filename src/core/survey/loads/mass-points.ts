@@ -4,7 +4,7 @@ import type { Basis } from '../../kinds/basis'
 import { openOthers, type OtherMass } from '../../plan/gear-mass'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
-import { sameList } from '../../units/once'
+import { sameItems } from '../../units/once'
 import type { State } from '../../units/scalars'
 import { guessFactor } from '../../plan/house'
 import { rootOf, turned, type Arrangement, type BarAt, type Point, type ThingAt } from '../frame/arrangement'
@@ -163,7 +163,7 @@ export function massPoints(
   arrangement: Arrangement,
   before?: MassesBefore,
 ): readonly MassPoint[] {
-  if (before && sameList(hangsOn(before.plan, before), hangsOn(plan, arrangement))) return before.masses
+  if (before && sameItems(hangsOn(before.plan, before), hangsOn(plan, arrangement))) return before.masses
   const known = massesKept(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)

@@ -1,7 +1,7 @@
 import type { Plan } from '../../plan/plan'
 import type { Arrangement } from '../frame/arrangement'
 import type { MassPoint } from '../loads/mass-points'
-import { kept, type Kept } from '../../units/once'
+import { lasting, type Lasting } from '../../units/once'
 import { feetInMotion, type FootInMotion } from './foot-forces'
 import { liftsOf, type Lift } from './lifting'
 import { noseUps, type NoseUp } from './long-lines'
@@ -12,17 +12,17 @@ import { windOf, type Wind } from './wind'
 
 /** What driving, the wind, a slope and sleepers do to the load, and what lifting it takes. Each part computed when first asked for. */
 export interface Motion {
-  readonly feet: Kept<readonly FootInMotion[]>
-  readonly tieDowns: Kept<readonly TieDown[]>
-  readonly wind: Kept<Wind>
-  readonly noseUps: Kept<readonly NoseUp[]>
-  readonly standing: Kept<Standing>
+  readonly feet: Lasting<readonly FootInMotion[]>
+  readonly tieDowns: Lasting<readonly TieDown[]>
+  readonly wind: Lasting<Wind>
+  readonly noseUps: Lasting<readonly NoseUp[]>
+  readonly standing: Lasting<Standing>
   /** Both axles in the driving states; nothing where what they bear empty is not known. */
-  readonly axles: Readonly<Record<'road' | 'trail', Kept<readonly AxleLoad[] | undefined>>>
-  readonly sleepers: Kept<readonly SleptOn[]>
-  readonly lifts: Kept<readonly Lift[]>
+  readonly axles: Readonly<Record<'road' | 'trail', Lasting<readonly AxleLoad[] | undefined>>>
+  readonly sleepers: Lasting<readonly SleptOn[]>
+  readonly lifts: Lasting<readonly Lift[]>
   /** Lifting one thing, by its placement's id. */
-  readonly liftById: Kept<ReadonlyMap<string, Lift>>
+  readonly liftById: Lasting<ReadonlyMap<string, Lift>>
 }
 
 /** The motion of everything on a plan; of that before an edit, each part that hangs on nothing that was changed. */
@@ -34,25 +34,25 @@ export function motionOf(
 ): Motion {
   const { vehicle, use, rules } = plan
   const { racks, things } = arrangement
-  const wind = kept(before?.wind, [vehicle, use.roadKmH, racks, things], () =>
+  const wind = lasting(before?.wind, [vehicle, use.roadKmH, racks, things], () =>
     windOf(vehicle, use.roadKmH, arrangement),
   )
-  const lifts = kept(before?.lifts, [things, masses], () => liftsOf(things, masses))
+  const lifts = lasting(before?.lifts, [things, masses], () => liftsOf(things, masses))
   const axles = (state: 'road' | 'trail') =>
-    kept(before?.axles[state], [vehicle, masses], () => axleLoads(vehicle, masses, state))
+    lasting(before?.axles[state], [vehicle, masses], () => axleLoads(vehicle, masses, state))
   return {
-    feet: kept(before?.feet, [use, racks, masses], () => feetInMotion(use, arrangement, masses)),
-    tieDowns: kept(before?.tieDowns, [things, masses, rules], () => tieDowns(things, masses, rules)),
+    feet: lasting(before?.feet, [use, racks, masses], () => feetInMotion(use, arrangement, masses)),
+    tieDowns: lasting(before?.tieDowns, [things, masses, rules], () => tieDowns(things, masses, rules)),
     wind,
-    noseUps: kept(before?.noseUps, [racks, things, masses, wind], () =>
+    noseUps: lasting(before?.noseUps, [racks, things, masses, wind], () =>
       noseUps(things, arrangement.bars, masses, wind().items),
     ),
-    standing: kept(before?.standing, [vehicle, masses], () => standingOf(vehicle, masses)),
+    standing: lasting(before?.standing, [vehicle, masses], () => standingOf(vehicle, masses)),
     axles: { road: axles('road'), trail: axles('trail') },
-    sleepers: kept(before?.sleepers, [racks, masses], () => feetUnderSleepers(arrangement, masses)),
+    sleepers: lasting(before?.sleepers, [racks, masses], () => feetUnderSleepers(arrangement, masses)),
     lifts,
     // Of a thing and what is in it, the first one told is the thing's own.
-    liftById: kept(
+    liftById: lasting(
       before?.liftById,
       [lifts],
       () =>

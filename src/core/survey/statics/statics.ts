@@ -2,7 +2,7 @@ import { STATES, type State } from '../../units/scalars'
 import type { Arrangement, RackAt } from '../frame/arrangement'
 import type { LoadPath } from '../load-path/load-path'
 import type { MassPoint } from '../loads/mass-points'
-import { kept, type Kept } from '../../units/once'
+import { lasting, type Lasting } from '../../units/once'
 import { loadedBars, sag, type LoadedBar } from './bending'
 import { bendingStiffness } from './section'
 import { evennessOf, footShares, type Evenness, type OverShare } from './evenness'
@@ -19,13 +19,13 @@ interface Twist {
 
 /** Where the weight lands. Each part is computed when it is first asked for. */
 export interface Statics {
-  readonly bars: Kept<(barIndex: number, state: State) => LoadedBar | undefined>
+  readonly bars: Lasting<(barIndex: number, state: State) => LoadedBar | undefined>
   readonly bar: (barIndex: number, state: State) => LoadedBar | undefined
   /** How far a bar comes down at y in its worst state, mm; 0 where nobody knows its section. */
   readonly sagMm: (barIndex: number, yMm: number) => number
-  readonly evenness: Kept<readonly Evenness[]>
-  readonly footShares: Kept<readonly OverShare[]>
-  readonly twists: Kept<readonly Twist[]>
+  readonly evenness: Lasting<readonly Evenness[]>
+  readonly footShares: Lasting<readonly OverShare[]>
+  readonly twists: Lasting<readonly Twist[]>
   readonly nextKilo: (
     rack: RackAt,
     state: State,
@@ -71,20 +71,20 @@ export function staticsOf(
   before: Statics | undefined,
 ): Statics {
   const { racks } = arrangement
-  const bars = kept(before?.bars, [racks, masses], () => loadedBars(arrangement, masses))
+  const bars = lasting(before?.bars, [racks, masses], () => loadedBars(arrangement, masses))
   const bar: Statics['bar'] = (barIndex, state) => bars()(barIndex, state)
   const bends = arrangement.bars.map((at) => bendingStiffness(at.bar.profile) !== undefined)
   return {
     bars,
     bar,
     sagMm: (barIndex, yMm) => (bends[barIndex] ? sag(bar, barIndex, yMm) : 0),
-    evenness: kept(before?.evenness, [racks, masses], () =>
+    evenness: lasting(before?.evenness, [racks, masses], () =>
       racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses, rack, state) ?? [])),
     ),
-    footShares: kept(before?.footShares, [racks, path], () =>
+    footShares: lasting(before?.footShares, [racks, path], () =>
       STATES.flatMap((state) => footShares(path, racks, state)),
     ),
-    twists: kept(before?.twists, [racks, masses], () => twistsOf(arrangement, masses)),
+    twists: lasting(before?.twists, [racks, masses], () => twistsOf(arrangement, masses)),
     nextKilo: (rack, state, spot) => nextKiloAt(arrangement, path, rack, state, spot),
     nextKiloField: (rack, state, grid) => nextKiloField(arrangement, path, rack, state, grid),
   }
