@@ -8,7 +8,7 @@ import { backupText, openBackup, restore } from './backup'
 import { patchBetween } from '@/core'
 import { atWrite } from './faults.testing'
 import { loadCopy, takeInParcel } from './parcel'
-import { keepEvents } from './log'
+import { keepEvents, takeInEvents } from './log'
 import { keepAllInStock } from './own-stock'
 import { dropPlan } from './drop-plan'
 import { keepPlan, keepPlanOver, loadWithRevision } from './plans'
@@ -48,6 +48,7 @@ const SCRIPT: readonly (readonly [string, () => Promise<unknown>])[] = [
       ]),
   ],
   ['events logged', () => keepEvents(someEvents)],
+  ['a log taken in', () => takeInEvents(someEvents, 'tablet.json')],
   ['settings changed', () => changeSettings({ units: 'us' })],
   [
     'a parcel taken in',

@@ -1,5 +1,6 @@
 import { type LogEvent, logEventSchema, united } from '@/core'
 import { tellKept } from './kept-elsewhere'
+import { rememberIn, type ShelfPlace } from './removed'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 import { allOn, inOneGo, type Going } from './transaction'
 
@@ -45,12 +46,41 @@ export async function keepEventsIfMissing(events: readonly LogEvent[]): Promise<
   }
 }
 
-/** Writes events beside what the log holds. */
-export function eventsIn({ put }: Going, events: readonly LogEvent[]): void {
-  for (const event of events) {
+type Entry = readonly [key: string, event: LogEvent]
+
+/** Events with the keys under which each is an entry of its own. */
+const entriesOf = (events: readonly LogEvent[]): readonly Entry[] =>
+  events.map((event) => {
     turn += 1
-    put('log', keyOf(event, turn), event)
+    return [keyOf(event, turn), event]
+  })
+
+function entriesIn({ put }: Going, entries: readonly Entry[]): void {
+  for (const [key, event] of entries) put('log', key, event)
+}
+
+/** Writes events that came from another device beside what the log holds, with all else that came along; all of it can be taken back. */
+export async function cameIn(
+  going: Going,
+  what: string,
+  events: readonly LogEvent[],
+  along: readonly ShelfPlace[] = [],
+): Promise<void> {
+  const entries = entriesOf(events)
+  const places = entries.map(([key]): ShelfPlace => ['log', key])
+  await rememberIn(going, what, new Date().toISOString(), [...along, ...places])
+  entriesIn(going, entries)
+}
+
+/** Takes in events of another device under the name of their file, all of them or none; they can be taken back. */
+export async function takeInEvents(events: readonly LogEvent[], name: string): Promise<Kept> {
+  try {
+    await inOneGo(['log', 'removed'], (going) => cameIn(going, `Log taken in: ${name}`, events))
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
   }
+  tellKept({ shelf: 'log' })
+  return { ok: true }
 }
 
 /** Adds events to the log, all of them or none; nothing that is in it is ever written over. */
@@ -58,7 +88,7 @@ export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
   if (events.length === 0) return { ok: true }
   try {
     await inOneGo(['log'], (going) => {
-      eventsIn(going, events)
+      entriesIn(going, entriesOf(events))
       return Promise.resolve()
     })
   } catch (error) {

@@ -1,9 +1,8 @@
 import { type LogEvent, MOST_STEPS, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
 import { historyIn, loadHistory } from './history'
 import { tellAllKept } from './kept-elsewhere'
-import { eventsIn, loadEvents } from './log'
+import { cameIn, loadEvents } from './log'
 import { loadWithRevision, planIn, revisionIn } from './plans'
-import { rememberIn } from './removed'
 import { pictureShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
 
@@ -67,7 +66,7 @@ export async function takeInParcel({ id, name, over, copy, events, pictures }: T
       const fresh: string[] = []
       for (const key of Object.keys(pictures))
         if ((await going.get('pictures', key)) === undefined) fresh.push(key)
-      await rememberIn(going, `Parcel taken in: ${name}`, new Date().toISOString(), [
+      await cameIn(going, `Parcel taken in: ${name}`, events, [
         ...(copy
           ? ([
               ['plans', id],
@@ -81,7 +80,6 @@ export async function takeInParcel({ id, name, over, copy, events, pictures }: T
         historyIn(going, id, revision + 1, copy.steps)
       }
       for (const key of fresh) going.put('pictures', key, pictures[key])
-      eventsIn(going, events)
     })
     tellAllKept([id])
     return { ok: true }

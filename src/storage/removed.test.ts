@@ -1,12 +1,16 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { someEvents } from '@/core/log/events.testing'
+import type { Plan } from '@/core'
 import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, readShelves, restore } from './backup'
 import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
+import { keepEvents, loadEvents, takeInEvents } from './log'
 import { dropPlan } from './drop-plan'
 import { keepPlan, keepPlanOver, loadPlan, loadWithRevision } from './plans'
+import { keepPicture, loadPicture } from './pictures'
 import { loadRemoved, takeBack } from './removed'
 import { ALL_SHELVES, removedShelf } from './shelves'
 
@@ -51,6 +55,43 @@ describe('what was removed', () => {
     expect(await readShelves()).toEqual(before)
     await dropFromStock('gear', seaBoat.id)
     expect((await latest()).what).toBe('From stock: Own boat')
+  })
+
+  it('the pictures of a job go with it for good, but for those that another job shows too', async () => {
+    const withPictures = (id: string, ...pictures: string[]): Plan => ({
+      ...boatAndBox,
+      id,
+      job: {
+        ...boatAndBox.job,
+        came: { pictures: pictures.map((each) => ({ id: each, words: 'front' })) },
+      },
+    })
+    for (const id of ['front-1', 'side-2', 'lone-3']) await keepPicture(id, 'data:image/png;base64,AAAA')
+    await keepPlan(withPictures('one', 'front-1', 'side-2'))
+    await keepPlan(withPictures('two', 'side-2'))
+    await dropPlan('one')
+    await loadRemoved(now())
+    expect(await loadPicture('front-1')).toBeDefined()
+    await loadRemoved(now() + 31 * 86_400_000)
+    expect(await Promise.all(['front-1', 'side-2', 'lone-3'].map(loadPicture))).toEqual([
+      undefined,
+      expect.any(String),
+      expect.any(String),
+    ])
+  })
+
+  it('a log taken in: its entries are gone again and what was here stays, and they come back when that is taken back', async () => {
+    await keepEvents([{ ...someEvents[0]!, id: 'here' }])
+    await takeInEvents(someEvents, 'tablet.json')
+    const ids = async () => (await loadEvents()).map(({ id }) => id).toSorted()
+    const all = await ids()
+    expect(all).toHaveLength(someEvents.length + 1)
+    const found = await latest()
+    expect(found).toMatchObject({ what: 'Log taken in: tablet.json', count: someEvents.length })
+    await takeBack(found.id, NOW)
+    expect(await ids()).toEqual(['here'])
+    await takeBack((await latest()).id, NOW)
+    expect(await ids()).toEqual(all)
   })
 
   it.each(['merge', 'replace'] as const)(

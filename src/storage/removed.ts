@@ -1,7 +1,7 @@
 import * as z from '@/core/units/schema'
 import { tellAllKept } from './kept-elsewhere'
-import { ALL_SHELVES, removedShelf, whyNotKept, type Kept } from './shelves'
-import { inOneGo, type Going, type ShelfKey } from './transaction'
+import { ALL_SHELVES, pictureShelf, removedShelf, whyNotKept, type Kept } from './shelves'
+import { allOn, inOneGo, keysOn, type Going, type ShelfKey } from './transaction'
 
 const KEPT_DAYS = 30
 const DAY_MS = 86_400_000
@@ -45,18 +45,30 @@ export async function rememberIn(
   } satisfies RemovedRecord)
 }
 
+/** Takes away the pictures that only what is gone for good speaks of: no job, no past and nothing that can be taken back. */
+async function dropPicturesOf(gone: readonly string[]): Promise<void> {
+  const named = (texts: readonly string[]) => (id: string) =>
+    texts.some((text) => text.includes(JSON.stringify(id)))
+  const pictures = (await keysOn('pictures')).filter(named(gone))
+  if (pictures.length === 0) return
+  const kept = await Promise.all((['plans', 'history', 'removed', 'settings'] as const).map(allOn))
+  const wanted = named(kept.flatMap((shelf) => [...shelf.values()].map((value) => JSON.stringify(value))))
+  await Promise.all(pictures.filter((id) => !wanted(id)).map((id) => pictureShelf.removeItem(id)))
+}
+
 /** All that can still be taken back, the latest first. What is older than thirty days is gone for good. */
 export async function loadRemoved(now: number): Promise<Removed[]> {
   const found: Removed[] = []
-  const old: string[] = []
+  const old = new Map<string, string>()
   await removedShelf.iterate((raw, id) => {
     const read = removedSchema.safeParse(raw)
     if (!read.success) return
     const { what, at, was } = read.data
-    if (now - Date.parse(at) > KEPT_DAYS * DAY_MS) old.push(id)
+    if (now - Date.parse(at) > KEPT_DAYS * DAY_MS) old.set(id, JSON.stringify(was))
     else found.push({ id, what, at, count: was.filter(({ shelf }) => shelf !== 'history').length })
   })
-  await Promise.all(old.map((id) => removedShelf.removeItem(id)))
+  await Promise.all([...old.keys()].map((id) => removedShelf.removeItem(id)))
+  if (old.size > 0) await dropPicturesOf([...old.values()])
   return found.sort((a, b) => b.at.localeCompare(a.at))
 }
 

@@ -16,7 +16,7 @@ import {
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { whenKept } from '@/storage/kept-elsewhere'
-import { keepEvents, loadEvents } from '@/storage/log'
+import { keepEvents, loadEvents, takeInEvents } from '@/storage/log'
 import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/state/settings-store'
 import { useStoredPlans } from './stored-plans'
@@ -32,8 +32,8 @@ interface LogStore {
   readonly events: readonly LogEvent[]
   readonly trouble: string | undefined
   open(): Promise<void>
-  /** Takes in entries of another device as they are; what is here already stays as it is. */
-  takeIn(events: readonly LogEvent[]): Promise<boolean>
+  /** Takes in entries of another device as they are, from a file of a name; what is here already stays as it is. */
+  takeIn(events: readonly LogEvent[], name: string): Promise<boolean>
   add(of: { readonly vehicleId: string; readonly jobId?: string }, events: readonly NewEvent[]): Promise<void>
 }
 
@@ -78,12 +78,12 @@ export const useLog = create<LogStore>((set, get) => ({
       set({ ready: true, trouble: whyNotKept(error) })
     }
   },
-  async takeIn(given) {
+  async takeIn(given, name) {
     const known = new Set(get().events.map(({ id }) => id))
     const fresh = given.filter(({ id }) => !known.has(id))
-    set({ events: united(get().events, fresh), trouble: undefined })
-    const kept = await keepEvents(fresh)
-    if (!kept.ok) set({ trouble: kept.reason })
+    const kept = await takeInEvents(fresh, name)
+    if (kept.ok) set({ events: united(get().events, fresh), trouble: undefined })
+    else set({ trouble: `${name} was not taken in: ${kept.reason}` })
     return kept.ok
   },
   async add({ vehicleId, jobId }, events) {

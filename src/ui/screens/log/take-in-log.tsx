@@ -3,6 +3,7 @@ import { FileButton } from '@/ui/kit/file-button'
 import { Button } from '@/ui/kit/button'
 import { type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
 import { useState } from 'react'
+import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { useLog } from '@/ui/state/log-store'
 
@@ -69,12 +70,13 @@ export function TakeInLog({
             className="mt-3"
             disabled={preview.fresh.length === 0}
             onClick={() => {
-              void take(preview.fresh)
+              void take(preview.fresh, read.name)
               close()
             }}
           >
             {preview.fresh.length === 0 ? 'Nothing to take in' : `Take in ${entries(preview.fresh.length)}`}
           </Button>
+          <Note>For thirty days they can be taken back: on the board, What was removed.</Note>
         </Modal>
       )}
     </>
