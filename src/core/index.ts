@@ -61,7 +61,8 @@ export {
   type Use,
 } from './plan/placement'
 export { type Plan } from './plan/plan'
-export { type Clash, clashWords, mergePlans } from './plan/merge'
+export { factText } from './log/fact-print'
+export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from './plan/merge'
 export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
 export { thinned } from './plan/thin-past'
 export { patchBetween, patched } from './plan/patch'

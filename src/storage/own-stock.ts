@@ -1,4 +1,4 @@
-import { STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core'
+import { factText, STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core'
 import { tellKept } from './kept-elsewhere'
 import { whyNotKept, type Kept } from './shelves'
 import { rememberIn } from './removed'
@@ -6,8 +6,29 @@ import { inOneGo } from './transaction'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`
 
-export async function keepInStock<K extends StockKind>(kind: K, item: StockItem[K]): Promise<Kept> {
-  return keepAllInStock([{ kind, item }])
+/**
+ * Stores one entry in place of what it was when it was opened, where it is a change; if another tab has written it in
+ * this very moment nothing is put over that.
+ */
+export async function keepInStock<K extends StockKind>(
+  kind: K,
+  item: StockItem[K],
+  was?: StockItem[K],
+): Promise<Kept> {
+  try {
+    const stale = await inOneGo(['stock'], async (going) => {
+      const key = keyOf(kind, item.id)
+      const there = STOCK_SCHEMAS[kind].safeParse(await going.get('stock', key))
+      if (was && there.success && factText(there.data) !== factText(was)) return true
+      going.put('stock', key, item)
+      return false
+    })
+    if (stale) return { ok: false, reason: 'Another tab has just changed it: look at it and save again.' }
+    tellKept({ shelf: 'stock' })
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
 }
 
 /** One entry of the stock, with the list it belongs to. */

@@ -57,6 +57,17 @@ describe('what was removed', () => {
     expect((await latest()).what).toBe('From stock: Own boat')
   })
 
+  it('a change of an entry is not put over what another tab has just made of it', async () => {
+    const was = { ...seaBoat, name: 'Own boat' }
+    await keepInStock('gear', was)
+    const theirs = { ...was, name: 'Their boat' }
+    expect(await keepInStock('gear', theirs, was)).toEqual({ ok: true })
+    const late = await keepInStock('gear', { ...was, name: 'My boat' }, was)
+    expect(late).toMatchObject({ ok: false, reason: expect.stringContaining('Another tab') })
+    expect(Object.values((await readShelves()).stock)).toEqual([theirs])
+    expect(await keepInStock('gear', { ...theirs, name: 'My boat' }, theirs)).toEqual({ ok: true })
+  })
+
   it('the pictures of a job go with it for good, but for those that another job shows too', async () => {
     const withPictures = (id: string, ...pictures: string[]): Plan => ({
       ...boatAndBox,

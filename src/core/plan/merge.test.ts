@@ -5,7 +5,8 @@ import { runs } from '@/core/runs.testing'
 import { apply } from './apply'
 import type { Command } from './command'
 import { commandFrom, recipes } from './commands.testing'
-import { clashWords, mergePlans } from './merge'
+import { clashWords, mergeItems, mergePlans, placeWords } from './merge'
+import { gearSchema } from './gear'
 import type { Plan } from './plan'
 
 const after = (plan: Plan, ...commands: Command[]): Plan =>
@@ -109,5 +110,27 @@ describe('two that edit one job at once', () => {
       { numRuns: runs(5000) },
     )
     expect(both).toBeGreaterThan(5)
+  })
+})
+
+describe('one entry that two have changed', () => {
+  const base = boatAndBox.gear[0]!
+  const heavier = { ...base, mass: { ...base.mass, kg: base.mass.kg + 2 } }
+
+  it('keeps what each set', () =>
+    expect(mergeItems(gearSchema, base, { ...base, name: 'Mine' }, heavier)).toEqual({
+      ok: true,
+      item: { ...heavier, name: 'Mine' },
+    }))
+
+  it('asks where both set the same, by name, and puts mine there and nowhere else once that is said', () => {
+    const mine = { ...base, mass: { ...base.mass, kg: base.mass.kg + 5 }, typed: { mass: 'mine' } }
+    const theirs = { ...heavier, name: 'Theirs', typed: { mass: 'theirs' } }
+    const asked = mergeItems(gearSchema, base, mine, theirs)
+    expect(!asked.ok && asked.clashes.map(placeWords)).toEqual(['its weight: kg'])
+    expect(mergeItems(gearSchema, base, mine, theirs, 'mine')).toEqual({
+      ok: true,
+      item: { ...mine, name: 'Theirs' },
+    })
   })
 })

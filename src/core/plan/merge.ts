@@ -1,3 +1,4 @@
+import type * as z from '../units/schema'
 import { keyWords } from './key-words'
 import { fieldMessages } from './messages'
 import type { Plan } from './plan'
@@ -29,6 +30,13 @@ export function clashWords({ gear, placements }: Plan, { path }: Clash): string 
   return rest.length === 1 && placed ? `${name ?? ''}: whether it is there` : `${name ?? list}: ${words}`
 }
 
+/** What of one thing two set otherwise, in words: `mass: kg`. */
+export const placeWords = ({ path }: Clash): string =>
+  path
+    .split('.')
+    .map((key) => (/^[a-z][A-Za-z0-9]*$/.test(key) ? keyWords(key) : key))
+    .join(': ')
+
 /** What a person would call an entry of a list. */
 const nameOf = ({ id, name }: Named): string => (typeof name === 'string' ? name : id)
 
@@ -41,7 +49,8 @@ class Merging {
     if (isRaw(mine) && isRaw(theirs)) return this.ofGroup(isRaw(base) ? base : {}, mine, theirs, path)
     if (Array.isArray(mine) && Array.isArray(theirs) && allNamed(mine) && allNamed(theirs))
       return this.ofList(Array.isArray(base) && allNamed(base) ? base : [], mine, theirs, path)
-    this.clashes.push({ path, mine, theirs })
+    // How a figure was typed goes with the figure, which is asked itself.
+    if (!/(^|\.)typed\./.test(path)) this.clashes.push({ path, mine, theirs })
     return mine
   }
 
@@ -87,25 +96,40 @@ class Merging {
   }
 }
 
-export type Merged =
-  | { readonly ok: true; readonly plan: Plan }
-  | { readonly ok: false; readonly clashes: readonly Clash[]; readonly reason: string }
+interface Apart {
+  readonly ok: false
+  readonly clashes: readonly Clash[]
+  readonly reason: string
+}
+export type Merged = { readonly ok: true; readonly plan: Plan } | Apart
 
 /**
- * Two plans that come from one: what each changed, in one plan. Where both set the same otherwise, or where the two
- * together are no plan, nothing is decided and the places are named.
+ * Two states of one thing that come from a third: what each changed, in one. Where both set the same otherwise, or where
+ * the two together do not read, nothing is decided and the places are named; or `mine` holds there, where that was said.
  */
-export function mergePlans(base: Plan, mine: Plan, theirs: Plan): Merged {
+export function mergeItems<T>(
+  schema: z.ZodMiniType<T>,
+  base: T,
+  mine: T,
+  theirs: T,
+  holds: 'ask' | 'mine' = 'ask',
+): { readonly ok: true; readonly item: T } | Apart {
   const merging = new Merging()
   const whole = merging.of(base, mine, theirs, '')
-  if (merging.clashes.length > 0)
+  if (merging.clashes.length > 0 && holds === 'ask')
     return { ok: false, clashes: merging.clashes, reason: 'Both set the same otherwise.' }
-  const read = planSchema.safeParse(whole)
-  if (read.success) return { ok: true, plan: read.data }
+  const read = schema.safeParse(whole)
+  if (read.success) return { ok: true, item: read.data }
   const [first] = fieldMessages(read.error)
   return {
     ok: false,
     clashes: [],
-    reason: `Together they do not hold: ${first?.text ?? 'they are no plan.'}`,
+    reason: `Together they do not hold: ${first?.text ?? 'they cannot be read.'}`,
   }
+}
+
+/** Two plans that come from one: what each changed, in one plan. */
+export function mergePlans(base: Plan, mine: Plan, theirs: Plan): Merged {
+  const merged = mergeItems<Plan>(planSchema, base, mine, theirs)
+  return merged.ok ? { ok: true, plan: merged.item } : merged
 }

@@ -3,6 +3,8 @@ import {
   carriedOver,
   type Draft,
   type Group,
+  mergeItems,
+  placeWords,
   readDraft,
   type ReadDraft,
   READ_FROM,
@@ -56,7 +58,11 @@ interface Sheet<T> {
   /** Shows the thing with more in it than the sheet has now: what was read of a pasted text goes over what stands there. */
   readonly take: (fuller: T) => void
   readonly forget: () => void
+  /** What is to be saved: what was typed, beside what another tab has changed of it since; or why the two cannot stand together. */
+  readonly toSave: () => Saving<T>
 }
+
+type Saving<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string }
 
 const KEEP_AFTER_MS = 400
 
@@ -105,6 +111,20 @@ export function useSheet<T>(
   useEffect(() => {
     if (!form.formState.isDirty) reset(start)
   }, [start, reset, form])
+  // Which state of another tab it was said of that both cannot stand: to save again puts what was typed in its place.
+  const [told, setTold] = useState<unknown>()
+  const toSave = (): Saving<T> => {
+    const { value } = read(form.getValues())
+    if (stored === undefined || seen === was) return { ok: true, value }
+    const merged = mergeItems(schema, seen as T, value, was as T, told === was ? 'mine' : 'ask')
+    if (merged.ok) return { ok: true, value: merged.item }
+    setTold(was)
+    const places = merged.clashes.map(placeWords)
+    return {
+      ok: false,
+      problem: `Another tab has changed this meanwhile. ${places.length > 0 ? `It set otherwise: ${places.join('; ')}.` : merged.reason} Save again to put yours in its place.`,
+    }
+  }
   const stamp = useMemo(() => JSON.stringify(stored ?? 'new'), [stored])
 
   useEffect(() => {
@@ -184,5 +204,6 @@ export function useSheet<T>(
       reset(anew as Values, { keepDefaultValues: true })
     },
     forget,
+    toSave,
   }
 }

@@ -2,10 +2,10 @@
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
-import { useEffect, type ReactNode } from 'react'
-import { whenKept } from '@/storage/kept-elsewhere'
+import type { ReactNode } from 'react'
 import { useSettings } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
+import { useOpenJob } from '@/ui/state/use-open-job'
 
 function Words({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -33,28 +33,7 @@ export function JobLoader({ id, children }: { id: string; children: (plan: Plan)
   const ready = useSettings((store) => store.ready)
   const opened = usePlan((store) => store.opened)
   const plan = usePlan((store) => store.plan)
-  const open = usePlan((store) => store.open)
-  useEffect(() => {
-    if (ready) void open(id)
-  }, [ready, open, id])
-  useEffect(
-    () =>
-      whenKept((what) => {
-        if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
-      }),
-    [id],
-  )
-  useEffect(() => {
-    const flush = () => {
-      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
-    }
-    document.addEventListener('visibilitychange', flush)
-    window.addEventListener('pagehide', flush)
-    return () => {
-      document.removeEventListener('visibilitychange', flush)
-      window.removeEventListener('pagehide', flush)
-    }
-  }, [])
+  useOpenJob(id)
   if (!ready || opened.at === 'loading') return <Fetching />
   if (opened.at === 'missing')
     return (

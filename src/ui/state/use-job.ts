@@ -1,7 +1,7 @@
 'use client'
 import type { Plan } from '@/core'
-import { useEffect } from 'react'
 import { usePlan } from './plan-store'
+import { useOpenJob } from './use-open-job'
 import { useSettings } from './settings-store'
 
 /** The job a screen belongs to, opened if need be; `none` when it belongs to no job. */
@@ -9,11 +9,8 @@ export function useJob(job: string | undefined): 'none' | 'loading' | 'missing' 
   const ready = useSettings((store) => store.ready)
   const plan = usePlan((store) => store.plan)
   const opened = usePlan((store) => store.opened)
-  const open = usePlan((store) => store.open)
   const here = plan?.id === job
-  useEffect(() => {
-    if (ready && job !== undefined && usePlan.getState().plan?.id !== job) void open(job)
-  }, [ready, job, open])
+  useOpenJob(job)
   if (!ready) return 'loading'
   if (job === undefined) return 'none'
   if (here && plan) return plan

@@ -50,7 +50,12 @@ export function GearForm({
 
   const save = (thenPutOn: boolean) =>
     sheet.form.handleSubmit(async () => {
-      const gear = read.value
+      const saving = sheet.toSave()
+      if (!saving.ok) {
+        setProblem(saving.problem)
+        return
+      }
+      const gear = saving.value
       if (placed) {
         if (!usePlan.getState().run({ do: 'setGear', gear })) {
           setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
@@ -59,7 +64,7 @@ export function GearForm({
         await usePlan.getState().saveNow()
       }
       if (!placed || inStock) {
-        const kept = await keepInStock('gear', gear)
+        const kept = await keepInStock('gear', gear, placed ? undefined : was)
         if (!kept.ok) {
           setProblem(kept.reason)
           return

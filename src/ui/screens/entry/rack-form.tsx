@@ -88,7 +88,12 @@ export function RackForm({
   }
 
   const save = sheet.form.handleSubmit(async () => {
-    const rack = suited(read.value, was, vehicle)
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
+    const rack = suited(saving.value, was, vehicle)
     if (job !== undefined) {
       const { run, saveNow } = usePlan.getState()
       if (!run(was ? { do: 'setRack', rack } : { do: 'addRack', rack })) {

@@ -71,8 +71,13 @@ export function VehicleForm({
   const { body } = read.value
 
   const save = sheet.form.handleSubmit(async () => {
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
     if (job !== undefined) {
-      if (!usePlan.getState().run({ do: 'setVehicle', vehicle: read.value })) {
+      if (!usePlan.getState().run({ do: 'setVehicle', vehicle: saving.value })) {
         setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
         return
       }
@@ -81,7 +86,7 @@ export function VehicleForm({
       router.push(to('bench', { job }))
       return
     }
-    const kept = await keepInStock('vehicles', read.value)
+    const kept = await keepInStock('vehicles', saving.value, was)
     if (!kept.ok) {
       setProblem(kept.reason)
       return

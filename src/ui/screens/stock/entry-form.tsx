@@ -37,7 +37,12 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const { vehicles } = useStock()
   const save = sheet.form.handleSubmit(async () => {
-    const kept = await keepInStock(kind, sheet.read.value)
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
+    const kept = await keepInStock(kind, saving.value, start)
     if (!kept.ok) {
       setProblem(kept.reason)
       return

@@ -1,0 +1,34 @@
+'use client'
+import { useEffect } from 'react'
+import { whenKept } from '@/storage/kept-elsewhere'
+import { usePlan } from './plan-store'
+import { useSettings } from './settings-store'
+
+/** Opens a job for a screen, follows what other tabs keep of it, and saves what is waiting when the page goes. */
+export function useOpenJob(id: string | undefined): void {
+  const ready = useSettings((store) => store.ready)
+  const open = usePlan((store) => store.open)
+  useEffect(() => {
+    if (ready && id !== undefined) void open(id)
+  }, [ready, open, id])
+  useEffect(
+    () =>
+      id === undefined
+        ? undefined
+        : whenKept((what) => {
+            if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
+          }),
+    [id],
+  )
+  useEffect(() => {
+    const flush = () => {
+      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
+    }
+    document.addEventListener('visibilitychange', flush)
+    window.addEventListener('pagehide', flush)
+    return () => {
+      document.removeEventListener('visibilitychange', flush)
+      window.removeEventListener('pagehide', flush)
+    }
+  }, [])
+}
