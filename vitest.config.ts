@@ -3,7 +3,12 @@ import { defineConfig } from 'vitest/config'
 
 const core = ['src/core/**/*.test.ts']
 /** What keeps or holds something between two questions: each file begins with nothing kept. */
-const keeping = ['src/storage/**/*.test.ts', 'src/ui/state/**/*.test.ts', 'src/app/**/*.test.ts']
+const keeping = [
+  'src/storage/**/*.test.ts',
+  'src/ui/kit/open-file.test.ts',
+  'src/ui/state/**/*.test.ts',
+  'src/app/**/*.test.ts',
+]
 const deep = process.env['YPSOS_DEEP'] === '1'
 /** The gate's cases are the same every time; the deep run draws new ones, and prints its seed. */
 const seed = Number(process.env['YPSOS_SEED'] ?? 20261126)

@@ -12,15 +12,24 @@ const historySchema = z.object({
 export const historyIn = (going: Going, id: string, revision: number, steps: readonly PastStep[]): void =>
   going.put('history', id, { revision, steps })
 
-/** The steps that lead back from a writing of a job; none where it was written without them. */
+/** The steps that lead back from the writing of a number, as they lie; none where it was written without them. */
+function stepsFrom(raw: unknown, revision: number): readonly PastStep[] {
+  const read = historySchema.safeParse(raw)
+  return read.success && read.data.revision === revision ? read.data.steps : []
+}
+
+/** The steps that lead back from a writing of a job. */
 export async function loadHistory(id: string, revision: number): Promise<readonly PastStep[]> {
   try {
-    const read = historySchema.safeParse(await historyShelf.getItem(id))
-    return read.success && read.data.revision === revision ? read.data.steps : []
+    return stepsFrom(await historyShelf.getItem(id), revision)
   } catch {
     return []
   }
 }
+
+/** The same, for whoever is writing. */
+export const stepsIn = async (going: Going, id: string, revision: number): Promise<readonly PastStep[]> =>
+  stepsFrom(await going.get('history', id), revision)
 
 /** The steps that lead back from every job as it is kept now, by its id. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {

@@ -1,8 +1,8 @@
-import { type FieldMessage, type PastStep, type Plan, readPlan } from '@/core'
+import { type FieldMessage, type PastStep, patchBetween, type Plan, readPlan } from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn } from './history'
+import { historyIn, stepsIn } from './history'
 import { allOn, inOneGo, type Going } from './transaction'
 
 export type StoredPlan =
@@ -117,6 +117,26 @@ export async function keepPlanOver(
   } catch (error) {
     unkept.set(plan.id, plan)
     return { kept: 'no', reason: whyNotKept(error) }
+  }
+}
+
+/** Changes a job that is open nowhere here, as it is kept in that moment, by one more step of its past. */
+export async function changePlan(id: string, change: (plan: Plan) => Plan | undefined): Promise<Kept> {
+  try {
+    await inOneGo(['plans', 'revisions', 'history'], async (going) => {
+      const stored = storedFrom(id, await going.get('plans', id))
+      const plan = stored.ok ? change(stored.plan) : undefined
+      if (!stored.ok || !plan) return
+      const revision = await revisionIn(going, id)
+      const back = patchBetween(plan, stored.plan)
+      const steps = [...(await stepsIn(going, id, revision)), { at: new Date().toISOString(), back }]
+      planIn(going, plan, revision + 1)
+      historyIn(going, id, revision + 1, steps)
+    })
+    tellKept({ shelf: 'plans', id })
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
   }
 }
 

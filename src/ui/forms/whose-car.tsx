@@ -1,7 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
 import { apply, type Car, type Plan } from '@/core'
-import { keepPlan } from '@/storage/plans'
+import { changePlan } from '@/storage/plans'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** Says of a job's car that it is its own, under the old id or a new one. */
@@ -14,8 +14,10 @@ async function settle(plan: Plan, id: string): Promise<void> {
     await open.saveNow()
     return
   }
-  const applied = apply(plan, { do: 'setCar', car })
-  if (applied.ok) await keepPlan(applied.plan)
+  await changePlan(plan.id, (now) => {
+    const applied = apply(now, { do: 'setCar', car })
+    return applied.ok ? applied.plan : undefined
+  })
 }
 
 /**

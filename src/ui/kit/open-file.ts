@@ -2,6 +2,7 @@
 import { type Parcel, type Plan, planFileName, printPlan } from '@/core'
 import { create } from 'zustand'
 import { keepPlan, loadPlan } from '@/storage/plans'
+import type { Kept } from '@/storage/shelves'
 import { downloadText } from './download'
 
 /** Why a file was not opened; each time it is said anew. */
@@ -23,15 +24,15 @@ interface OpenFile {
   dismiss(shown: Unopened | Parcel): void
 }
 
-/** A plan that came from a file gets a new id when another plan has its own already. */
-async function withFreeId(plan: Plan): Promise<Plan> {
-  const there = await loadPlan(plan.id).catch(() => undefined)
-  if (!there || (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan))) return plan
-  return {
-    ...plan,
-    id: `plan-${crypto.randomUUID()}`,
-    job: { ...plan.job, name: `${plan.job.name} (from file)`.slice(0, 120) },
-  }
+/** Keeps a plan that came from a file: under a new id when another has its own already; one that is here as it is stays, with its past. */
+async function keepOpened(plan: Plan): Promise<Kept & { readonly id: string }> {
+  const { id } = plan
+  const there = await loadPlan(id).catch(() => undefined)
+  if (!there) return { ...(await keepPlan(plan)), id }
+  if (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan)) return { ok: true, id }
+  const other = `plan-${crypto.randomUUID()}`
+  const name = `${plan.job.name} (from file)`.slice(0, 120)
+  return { ...(await keepPlan({ ...plan, id: other, job: { ...plan.job, name } })), id: other }
 }
 
 /** Opening plan files, by button or by drop: a bad one says what is wrong where, and changes nothing. */
@@ -52,14 +53,13 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
       set({ problem: undefined, parcel: read.parcel })
       return undefined
     }
-    const plan = await withFreeId(read.plan)
-    const kept = await keepPlan(plan)
+    const kept = await keepOpened(read.plan)
     if (!kept.ok) {
       fail([kept.reason])
       return undefined
     }
     set({ problem: undefined, opened: get().opened + 1 })
-    return plan.id
+    return kept.id
   },
   dismiss(shown) {
     if (get().problem === shown) set({ problem: undefined })

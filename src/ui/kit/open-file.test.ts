@@ -1,0 +1,45 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, expect, it } from 'vitest'
+import { patchBetween, type Plan, printPlan } from '@/core'
+import { boatAndBox } from '@/demo/plans'
+import { loadHistory } from '@/storage/history'
+import { changePlan, keepPlan, keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
+import { ALL_SHELVES } from '@/storage/shelves'
+import { useOpenFile } from './open-file'
+
+const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
+const opened = (plan: Plan) =>
+  useOpenFile.getState().open(new File([printPlan(plan)], 'plan.ypsos.json', { type: 'application/json' }))
+const steps = async (id: string) => loadHistory(id, (await loadWithRevision(id)).revision)
+
+beforeEach(async () => {
+  await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
+})
+
+it('a file of a job that is here as it is opens that one, with its past', async () => {
+  await keepPlan(named(boatAndBox, 'Before'))
+  const { revision } = await loadWithRevision(boatAndBox.id)
+  const back = patchBetween(boatAndBox, named(boatAndBox, 'Before'))
+  await keepPlanOver(boatAndBox, revision, [{ at: '2026-11-20T08:00:00.000Z', back }])
+  expect(await opened(boatAndBox)).toBe(boatAndBox.id)
+  expect(await steps(boatAndBox.id)).toHaveLength(1)
+})
+
+it('a file of a job that is here otherwise is opened beside it, and leaves it', async () => {
+  await keepPlan(boatAndBox)
+  const id = await opened(named(boatAndBox, 'Older'))
+  expect(id).not.toBe(boatAndBox.id)
+  expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+  expect(await loadPlan(id!)).toMatchObject({ ok: true, plan: { job: { name: 'Older (from file)' } } })
+})
+
+it('a job that is open nowhere is changed as it is kept now, by one more step of its past', async () => {
+  await keepPlan(boatAndBox)
+  await changePlan(boatAndBox.id, (plan) => named(plan, 'First'))
+  await changePlan(boatAndBox.id, (plan) => named(plan, 'Second'))
+  await changePlan(boatAndBox.id, () => undefined)
+  await changePlan('not-here', (plan) => named(plan, 'Never'))
+  expect(await loadPlan(boatAndBox.id)).toMatchObject({ plan: { job: { name: 'Second' } } })
+  expect(await steps(boatAndBox.id)).toHaveLength(2)
+  expect(await loadPlan('not-here')).toBeUndefined()
+})
