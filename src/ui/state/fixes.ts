@@ -6,6 +6,9 @@ import { usePlan } from '@/ui/state/plan-store'
 import { stockNow } from '@/ui/state/stock'
 import type { FixesAnswer, FixesQuestion } from '@/workers/fixes-messages'
 
+/** The first answer shows at once, those after it together so often: each writes out the list of findings again. */
+const SHOWN_EVERY_MS = 60
+
 /** After so many deaths in a row the worker is not started again for the same plan. */
 const TRIES = 3
 
@@ -21,6 +24,23 @@ let worker: Worker | undefined
 let sentStock: RemedyStock | undefined
 let asked: { readonly question: Omit<FixesQuestion, 'stock'>; readonly tries: number } | undefined
 let ticket = 0
+let come = new Map<string, readonly Remedy[]>()
+let showing: ReturnType<typeof setTimeout> | undefined
+
+function show(): void {
+  showing = undefined
+  if (come.size === 0) return
+  const fresh = come
+  come = new Map()
+  useKnown.setState(({ byFinding }) => ({ byFinding: new Map([...byFinding, ...fresh]) }))
+  showing = setTimeout(show, SHOWN_EVERY_MS)
+}
+
+function forgetCome(): void {
+  clearTimeout(showing)
+  showing = undefined
+  come = new Map()
+}
 
 function started(): Worker {
   const fresh = new Worker(new URL('../../workers/fixes.worker.ts', import.meta.url))
@@ -28,9 +48,8 @@ function started(): Worker {
   fresh.addEventListener('message', ({ data }: MessageEvent<FixesAnswer>) => {
     if (data.ticket !== asked?.question.ticket) return
     asked = { ...asked, tries: 0 }
-    useKnown.setState(({ byFinding }) => ({
-      byFinding: new Map(byFinding).set(data.findingId, data.remedies),
-    }))
+    come.set(data.findingId, data.remedies)
+    if (showing === undefined) show()
   })
   fresh.addEventListener('error', (event) => {
     event.preventDefault()
@@ -56,6 +75,7 @@ function send(): void {
 export function askFixes(plan: Plan, findings: readonly Finding[]): void {
   if (useKnown.getState().plan === plan && sentStock === stockNow()) return
   ticket += 1
+  forgetCome()
   asked = { question: { ticket, plan, findingIds: findings.map(({ id }) => id) }, tries: 0 }
   useKnown.setState({ plan, byFinding: NOTHING.byFinding })
   send()
@@ -66,6 +86,7 @@ export function endFixes(): void {
   worker?.terminate()
   worker = undefined
   asked = undefined
+  forgetCome()
   useKnown.setState(NOTHING)
 }
 
