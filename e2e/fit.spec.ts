@@ -210,7 +210,7 @@ test(
     await form.getByLabel('Hinge at').fill('2410')
     await form.getByLabel('Corners of the closed panel').fill('2780 / 1030; 2980 / 960')
     await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
-    await expect(page.getByText(/Hatch touches Sea boat after/)).toBeVisible()
+    await expect(page.locator('#path').getByText(/Hatch touches Sea boat after/)).toBeVisible()
   },
 )
 

@@ -6,12 +6,15 @@ import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, restore } from './backup'
 import { patchBetween } from '@/core'
-import { atWrite } from './faults.testing'
+import { putAway } from './archive'
+import { atCall } from './faults.testing'
 import { loadCopy, takeInParcel } from './parcel'
-import { keepEvents, takeInEvents } from './log'
-import { keepAllInStock } from './own-stock'
+import { dropDemo } from './drop-demo'
+import { keepEvents, keepEventsIfMissing, takeInEvents } from './log'
+import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
+import { loadRemoved, takeBack } from './removed'
 import { dropPlan } from './drop-plan'
-import { keepPlan, keepPlanOver, loadWithRevision } from './plans'
+import { changePlan, keepPlan, keepPlanOver, loadWithRevision } from './plans'
 import { changeSettings } from './settings'
 import { ALL_SHELVES } from './shelves'
 
@@ -31,6 +34,9 @@ async function everything(): Promise<Record<string, unknown>> {
 const edited = { ...boatAndBox, job: { name: 'Edited' } }
 
 /** Every operation that writes, on what two jobs, a stock and a log have left. */
+const OLD = { ...wingBars, name: 'Old' }
+const LATER = '2026-11-27T10:00:00.000Z'
+
 const SCRIPT: readonly (readonly [string, () => Promise<unknown>])[] = [
   ['a job kept', () => keepPlan(edited)],
   [
@@ -47,7 +53,14 @@ const SCRIPT: readonly (readonly [string, () => Promise<unknown>])[] = [
         { kind: 'gear', item: seaBoat },
       ]),
   ],
+  ['an entry of stock changed', () => keepInStock('racks', { ...wingBars, name: 'New' }, OLD)],
+  ['an entry taken from stock', () => dropFromStock('racks', wingBars.id)],
+  ['a job changed that is open nowhere', () => changePlan(boatAndBox.id, () => edited)],
+  ['the demo taken away', () => dropDemo([boatAndBox])],
+  ['a job put in the archive', () => putAway(boatAndBox.id, true, '2026-11-27')],
+  ['what was removed taken back', async () => takeBack((await loadRemoved(Date.now()))[0]!.id, LATER)],
   ['events logged', () => keepEvents(someEvents)],
+  ['a log put where none is', () => keepEventsIfMissing(someEvents)],
   ['a log taken in', () => takeInEvents(someEvents, 'tablet.json')],
   ['settings changed', () => changeSettings({ units: 'us' })],
   [
@@ -83,49 +96,86 @@ beforeEach(async () => {
   text = await backupText('2026-11-25T10:00:00Z')
   await wipe()
   await keepPlan(boatAndBox)
-  await keepAllInStock([{ kind: 'racks', item: { ...wingBars, name: 'Old' } }])
+  await keepAllInStock([
+    { kind: 'racks', item: OLD },
+    { kind: 'racks', item: squareBars },
+  ])
+  await dropFromStock('racks', squareBars.id)
 })
 afterEach(() => {
   vi.restoreAllMocks()
 })
 
-/** Each kind of death, at a write of any number. */
-const DEATHS: readonly (readonly [string, (store: IDBObjectStore) => void])[] = [
+const CALLS = ['get', 'put', 'delete'] as const
+type Calls = readonly (typeof CALLS)[number][]
+
+/** Each kind of death, at a call of any number. A write is not waited for by itself: what hangs is a reading. */
+const DEATHS: readonly (readonly [string, Calls, (store: IDBObjectStore) => void | 'hangs'])[] = [
   [
     'is refused',
+    CALLS,
     () => {
       throw new DOMException('full', 'QuotaExceededError')
     },
   ],
-  ['is the last thing the page does', ({ transaction }) => transaction.abort()],
+  ['is the last thing the page does', CALLS, ({ transaction }) => transaction.abort()],
+  ['is never answered', ['get'], () => 'hangs'],
 ]
+
+/** Puts the shelves as they were. */
+async function asBefore(before: Readonly<Record<string, unknown>>): Promise<void> {
+  await wipe()
+  for (const [at, value] of Object.entries(before)) {
+    const [name = '', ...key] = at.split('/')
+    await ALL_SHELVES[name as keyof typeof ALL_SHELVES].setItem(key.join('/'), value)
+  }
+}
+
+/** Does something until it is done or the patience with the store is at its end. */
+async function untilGivenUp(run: () => Promise<unknown>): Promise<void> {
+  vi.useFakeTimers({ toFake: ['setTimeout'] })
+  let over = false
+  const done = run()
+    .catch(() => undefined)
+    .finally(() => {
+      over = true
+    })
+  for (let round = 0; !over; round += 1) {
+    if (round > 2000) throw new Error('it waits for ever')
+    await new Promise((resolve) => setImmediate(resolve))
+    await vi.advanceTimersByTimeAsync(200)
+  }
+  await done
+  vi.useRealTimers()
+}
+
+let places = 0
 
 describe('every operation that writes is all or nothing', () => {
   it.each(SCRIPT)(
-    '%s: whichever write fails or is never reached, all is as it was before',
+    '%s: whichever call fails, hangs or is never reached, all is as it was before',
     async (_, run) => {
       const before = await everything()
-      const counted = atWrite(-1, () => undefined)
-      await run()
-      const writes = counted.writes()
-      vi.restoreAllMocks()
-      const after = await everything()
-      expect(after).not.toEqual(before)
-      expect(writes).toBeGreaterThan(0)
-      for (const [death, does] of DEATHS)
-        for (let number = 0; number < writes; number += 1) {
-          await wipe()
-          for (const [at, value] of Object.entries(before)) {
-            const [name = '', ...key] = at.split('/')
-            await ALL_SHELVES[name as keyof typeof ALL_SHELVES].setItem(key.join('/'), value)
-          }
-          atWrite(number, does)
-          await run().catch(() => undefined)
+      for (const [death, kinds, does] of DEATHS) {
+        await asBefore(before)
+        const counted = atCall(kinds, -1, () => undefined)
+        await run()
+        const calls = counted.calls()
+        vi.restoreAllMocks()
+        expect(await everything()).not.toEqual(before)
+        places += calls
+        for (let number = 0; number < calls; number += 1) {
+          await asBefore(before)
+          atCall(kinds, number, does)
+          await untilGivenUp(run)
           vi.restoreAllMocks()
-          expect(await everything(), `write ${number} ${death}`).toEqual(before)
+          expect(await everything(), `${kinds.join(' or ')} ${number} ${death}`).toEqual(before)
         }
+      }
     },
   )
+
+  it('that is more than five hundred places', () => expect(places).toBeGreaterThan(500))
 
   it('a store that never answers is said not to, and leaves everything', async () => {
     const before = await everything()

@@ -1,17 +1,31 @@
 import { vi } from 'vitest'
 
 type Write = 'put' | 'delete'
+type Call = Write | 'get'
 type Real = (this: IDBObjectStore, ...args: unknown[]) => never
 
-/** Stands in for the browser's own way of writing; `meanwhile` may throw in its place, or end the whole. */
-function instead(what: Write, meanwhile: (store: IDBObjectStore) => void) {
+/** A request that is never answered: as long as one is open nothing of its transaction is kept, so others follow each other meanwhile. */
+function unanswered(store: IDBObjectStore, get: Real): IDBRequest {
+  const again = () => {
+    try {
+      const request: IDBRequest = get.call(store, 'asked again')
+      request.onsuccess = again
+    } catch {
+      // The transaction was ended.
+    }
+  }
+  again()
+  return {} as IDBRequest
+}
+
+/** Stands in for the browser's own way; `meanwhile` may throw in its place, end the whole, or leave it unanswered. */
+function instead(what: Call, meanwhile: (store: IDBObjectStore) => void | 'hangs') {
   const real = IDBObjectStore.prototype[what] as unknown as Real
   return vi.spyOn(IDBObjectStore.prototype, what as 'put').mockImplementation(function (
     this: IDBObjectStore,
     ...args: unknown[]
   ) {
-    meanwhile(this)
-    return real.apply(this, args)
+    return meanwhile(this) === 'hangs' ? unanswered(this, real) : real.apply(this, args)
   })
 }
 
@@ -21,16 +35,16 @@ export const refusing = (shelf: string, error: unknown, what: Write = 'put') =>
     if (name === shelf) throw error
   })
 
-/** Counts the writes to come, and at the one of that number does what is said instead. */
-export function atWrite(
+/** Counts the calls of some kinds to come, and at the one of that number does what is said instead. */
+export function atCall(
+  kinds: readonly Call[],
   number: number,
-  does: (store: IDBObjectStore) => void,
-): { readonly writes: () => number } {
+  does: (store: IDBObjectStore) => void | 'hangs',
+): { readonly calls: () => number } {
   let count = 0
-  const meanwhile = (store: IDBObjectStore) => {
-    if (count++ === number) does(store)
-  }
-  instead('put', meanwhile)
-  instead('delete', meanwhile)
-  return { writes: () => count }
+  // What reads alone is in nobody's way: it counts where it is part of what writes.
+  const meanwhile = (store: IDBObjectStore) =>
+    store.transaction.mode === 'readwrite' && count++ === number ? does(store) : undefined
+  for (const kind of kinds) instead(kind, meanwhile)
+  return { calls: () => count }
 }

@@ -36,11 +36,14 @@ async function opened(names: readonly Name[]): Promise<IDBDatabase> {
   return database
 }
 
-/** Waits for something only so long. */
-async function withPatience<T>(work: Promise<T>): Promise<T> {
+/** Waits for something only so long, and then has it ended: what is said not to be kept may not be written later. */
+async function withPatience<T>(work: Promise<T>, end: () => void = () => undefined): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const tooLong = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => reject(new Error('the store does not answer')), PATIENCE_MS)
+    timer = setTimeout(() => {
+      end()
+      reject(new Error('the store does not answer'))
+    }, PATIENCE_MS)
   })
   return Promise.race([work, tooLong]).finally(() => clearTimeout(timer))
 }
@@ -90,6 +93,7 @@ export async function inOneGo<T>(
   told?: (done: number, of: number) => void,
 ): Promise<T> {
   let [done, of] = [0, 0]
+  let abort = (): void => undefined
   const written = (request: IDBRequest): void => {
     of += 1
     if (!told) return
@@ -107,27 +111,36 @@ export async function inOneGo<T>(
         transaction.onabort = () => reject(transaction.error ?? new Error('It was stopped.'))
         transaction.onerror = () => undefined
       })
+      // It may be ended before anybody waits for it.
+      ended.catch(() => undefined)
       const store = (name: Name) => transaction.objectStore(name)
+      abort = () => {
+        try {
+          transaction.abort()
+        } catch {
+          // It has ended by itself.
+        }
+      }
       try {
         const result = await run({
-          get: (shelf, key) => answer<unknown>(store(shelf).get(key)),
+          get: (shelf, key) => {
+            const found = answer<unknown>(store(shelf).get(key))
+            // Of several that are asked at once the first that fails is told of; the others fail with it.
+            found.catch(() => undefined)
+            return found
+          },
           put: (shelf, key, value) => written(store(shelf).put(value, key)),
           remove: (shelf, key) => void store(shelf).delete(key),
         })
         await ended
         return result
       } catch (error) {
-        ended.catch(() => undefined)
-        try {
-          transaction.abort()
-        } catch {
-          // It has ended by itself.
-        }
+        abort()
         throw error
       }
     } finally {
       database.close()
     }
   }
-  return withPatience(work())
+  return withPatience(work(), () => abort())
 }
