@@ -7,7 +7,7 @@ import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, restore } from './backup'
 import { patchBetween } from '@/core'
 import { putAway } from './archive'
-import { atCall } from './faults.testing'
+import { atCall, type Meanwhile } from './faults.testing'
 import { loadCopy, takeInParcel } from './parcel'
 import { dropDemo } from './drop-demo'
 import { keepEvents, keepEventsIfMissing, takeInEvents } from './log'
@@ -110,7 +110,7 @@ const CALLS = ['get', 'put', 'delete'] as const
 type Calls = readonly (typeof CALLS)[number][]
 
 /** Each kind of death, at a call of any number. A write is not waited for by itself: what hangs is a reading. */
-const DEATHS: readonly (readonly [string, Calls, (store: IDBObjectStore) => void | 'hangs'])[] = [
+const DEATHS: readonly (readonly [string, Calls, Meanwhile])[] = [
   [
     'is refused',
     CALLS,
@@ -118,7 +118,14 @@ const DEATHS: readonly (readonly [string, Calls, (store: IDBObjectStore) => void
       throw new DOMException('full', 'QuotaExceededError')
     },
   ],
-  ['is the last thing the page does', CALLS, ({ transaction }) => transaction.abort()],
+  [
+    'is the last thing the page does',
+    CALLS,
+    ({ transaction }) => {
+      transaction.abort()
+      return undefined
+    },
+  ],
   ['is never answered', ['get'], () => 'hangs'],
 ]
 
@@ -134,18 +141,16 @@ async function asBefore(before: Readonly<Record<string, unknown>>): Promise<void
 /** Does something until it is done or the patience with the store is at its end. */
 async function untilGivenUp(run: () => Promise<unknown>): Promise<void> {
   vi.useFakeTimers({ toFake: ['setTimeout'] })
-  let over = false
-  const done = run()
-    .catch(() => undefined)
-    .finally(() => {
-      over = true
-    })
-  for (let round = 0; !over; round += 1) {
+  const ended = run().then(
+    () => true,
+    () => true,
+  )
+  const turn = new Promise<false>((resolve) => setImmediate(() => resolve(false)))
+  for (let round = 0; !(await Promise.race([ended, turn])); round += 1) {
     if (round > 2000) throw new Error('it waits for ever')
     await new Promise((resolve) => setImmediate(resolve))
     await vi.advanceTimersByTimeAsync(200)
   }
-  await done
   vi.useRealTimers()
 }
 

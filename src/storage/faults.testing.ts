@@ -2,6 +2,8 @@ import { vi } from 'vitest'
 
 type Write = 'put' | 'delete'
 type Call = Write | 'get'
+/** What becomes of a call: it may throw, end the whole, hang, or nothing. */
+export type Meanwhile = (store: IDBObjectStore) => 'hangs' | undefined
 type Real = (this: IDBObjectStore, ...args: unknown[]) => never
 
 /** A request that is never answered: as long as one is open nothing of its transaction is kept, so others follow each other meanwhile. */
@@ -19,13 +21,14 @@ function unanswered(store: IDBObjectStore, get: Real): IDBRequest {
 }
 
 /** Stands in for the browser's own way; `meanwhile` may throw in its place, end the whole, or leave it unanswered. */
-function instead(what: Call, meanwhile: (store: IDBObjectStore) => void | 'hangs') {
+function instead(what: Call, meanwhile: Meanwhile) {
   const real = IDBObjectStore.prototype[what] as unknown as Real
   return vi.spyOn(IDBObjectStore.prototype, what as 'put').mockImplementation(function (
     this: IDBObjectStore,
     ...args: unknown[]
   ) {
-    return meanwhile(this) === 'hangs' ? unanswered(this, real) : real.apply(this, args)
+    if (meanwhile(this) !== 'hangs') return real.apply(this, args)
+    return unanswered(this, real) as never
   })
 }
 
@@ -33,13 +36,14 @@ function instead(what: Call, meanwhile: (store: IDBObjectStore) => void | 'hangs
 export const refusing = (shelf: string, error: unknown, what: Write = 'put') =>
   instead(what, ({ name }) => {
     if (name === shelf) throw error
+    return undefined
   })
 
 /** Counts the calls of some kinds to come, and at the one of that number does what is said instead. */
 export function atCall(
   kinds: readonly Call[],
   number: number,
-  does: (store: IDBObjectStore) => void | 'hangs',
+  does: Meanwhile,
 ): { readonly calls: () => number } {
   let count = 0
   // What reads alone is in nobody's way: it counts where it is part of what writes.
