@@ -29,6 +29,10 @@ const config: NextConfig = {
           { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
         ],
       },
+      {
+        source: '/api/:path*',
+        headers: [{ key: 'Content-Security-Policy', value: "default-src 'none'; frame-ancestors 'none'" }],
+      },
       ...['/_next/static/:path*', '/icon.svg', '/favicon.ico'].map((source) => ({
         source,
         headers: [{ key: 'Content-Security-Policy', value: FILES_POLICY }],

@@ -14,6 +14,7 @@ import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, chanceRatio, dragRatios } from './frames'
 import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
+import { routeRatios } from './route'
 import { shellRatio } from './shell'
 import { shopRatios } from './shop'
 
@@ -41,6 +42,7 @@ try {
     throw new Error('a server did not start')
   for (const each of await firstLoadRatios(here, there)) results.push(print(each))
   for (const each of await usableRatios(here, there, findChromium() ?? 'chromium')) results.push(print(each))
+  for (const each of await routeRatios(here)) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))

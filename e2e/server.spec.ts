@@ -1,3 +1,4 @@
+import { request } from 'node:http'
 import { printPlan } from '../src/core'
 import { expect, test } from '@playwright/test'
 import { ridgeTent } from '../src/demo/plans'
@@ -65,6 +66,26 @@ test('refuses what is no plan with 400 and what is too large with 413', async ({
     headers: JSON_TYPE,
   })
   expect(marked.status()).toBe(200)
+  expect(marked.headers()['content-security-policy']).toBe("default-src 'none'; frame-ancestors 'none'")
+})
+
+test('a body that does not come is ended in seconds, and whoever sent it is told', async ({ baseURL }) => {
+  const began = Date.now()
+  const answer = await new Promise<{ status: number | undefined; text: string }>((resolve, reject) => {
+    const slow = request(new URL('/api/review', baseURL), { method: 'POST', headers: JSON_TYPE }, (from) => {
+      let text = ''
+      from.on('data', (chunk: Buffer) => (text += chunk.toString()))
+      from.on('end', () => {
+        slow.destroy()
+        resolve({ status: from.statusCode, text })
+      })
+    })
+    slow.on('error', reject)
+    slow.write('{')
+  })
+  expect(answer.status).toBe(408)
+  expect(answer.text).toContain('did not arrive within 10 s')
+  expect(Date.now() - began).toBeLessThan(30_000)
 })
 
 test('sends the usual headers with every file it serves, scripts and icons too', async ({ request }) => {

@@ -30,6 +30,7 @@ export function proxy(request: NextRequest): NextResponse {
   return response
 }
 
+// What stands before a route waits for the whole body of a request: the API reads its own, and ends one that does not come.
 export const config = {
-  matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico|icon.svg).*)' }],
+  matcher: [{ source: '/((?!api/|_next/static|_next/image|favicon.ico|icon.svg).*)' }],
 }
