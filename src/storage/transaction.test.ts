@@ -41,6 +41,19 @@ describe('what is done to several shelves in one go', () => {
     expect(await all()).toEqual(before)
   })
 
+  it('waits for a slow store as long as it goes on answering', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout'] })
+    await inOneGo(['plans'], async ({ get, put }) => {
+      for (let asked = 0; asked < 6; asked += 1) {
+        await get('plans', 'old')
+        vi.advanceTimersByTime(10_000)
+      }
+      put('plans', 'new', {})
+    })
+    vi.useRealTimers()
+    expect((await all()).plans).toEqual(['new'])
+  })
+
   it('is none of it where any single call fails, whichever it is', async () => {
     await planShelf.setItem('old', { a: 1 })
     const before = await all()

@@ -36,14 +36,29 @@ async function opened(names: readonly Name[]): Promise<IDBDatabase> {
   return database
 }
 
-/** Waits for something only so long, and then has it ended: what is said not to be kept may not be written later. */
-async function withPatience<T>(work: Promise<T>, end: () => void = () => undefined): Promise<T> {
+/**
+ * Waits for something as long as the store goes on answering (`answers` counts how often it did), and then has it ended:
+ * what is said not to be kept may not be written later.
+ */
+async function withPatience<T>(
+  work: Promise<T>,
+  answers: () => number = () => 0,
+  end: () => void = () => undefined,
+): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const tooLong = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => {
-      end()
-      reject(new Error('the store does not answer'))
-    }, PATIENCE_MS)
+    const wait = () => {
+      const before = answers()
+      timer = setTimeout(() => {
+        if (answers() > before) {
+          wait()
+          return
+        }
+        end()
+        reject(new Error('the store does not answer'))
+      }, PATIENCE_MS)
+    }
+    wait()
   })
   return Promise.race([work, tooLong]).finally(() => clearTimeout(timer))
 }
@@ -92,14 +107,14 @@ export async function inOneGo<T>(
   run: (going: Going) => Promise<T>,
   told?: (done: number, of: number) => void,
 ): Promise<T> {
-  let [done, of] = [0, 0]
+  let [done, of, answers] = [0, 0, 0]
   let abort = (): void => undefined
   const written = (request: IDBRequest): void => {
     of += 1
-    if (!told) return
     request.onsuccess = () => {
       done += 1
-      if (done % TOLD_EVERY === 0 || done === of) told(done, of)
+      answers += 1
+      if (done % TOLD_EVERY === 0 || done === of) told?.(done, of)
     }
   }
   const work = async () => {
@@ -126,7 +141,10 @@ export async function inOneGo<T>(
           get: (shelf, key) => {
             const found = answer<unknown>(store(shelf).get(key))
             // Of several that are asked at once the first that fails is told of; the others fail with it.
-            found.catch(() => undefined)
+            found.then(
+              () => (answers += 1),
+              () => undefined,
+            )
             return found
           },
           put: (shelf, key, value) => written(store(shelf).put(value, key)),
@@ -142,5 +160,9 @@ export async function inOneGo<T>(
       database.close()
     }
   }
-  return withPatience(work(), () => abort())
+  return withPatience(
+    work(),
+    () => answers,
+    () => abort(),
+  )
 }
