@@ -113,8 +113,8 @@ export function SheetFields({
             </div>
             <FieldView field={field} at="" bare />
             {children}
-            {problem !== undefined && <Problem>{problem}</Problem>}
             <div className="border-base-content bg-base-200 in-[dialog]:bg-base-100 sticky bottom-0 z-5 flex flex-wrap items-center gap-2 border-t-[1.5px] py-2">
+              {problem !== undefined && <Problem>{problem}</Problem>}
               {actions}
               {form.formState.isSubmitted && problems > 0 && (
                 <Problem>
