@@ -88,6 +88,21 @@ test('a body that does not come is ended in seconds, and whoever sent it is told
   expect(Date.now() - began).toBeLessThan(30_000)
 })
 
+test('refuses TRACE, to pages and to the route', async ({ baseURL }) => {
+  for (const path of ['/', '/api/review', '/icon.svg'])
+    expect(
+      await new Promise((resolve, reject) => {
+        request(new URL(path, baseURL), { method: 'TRACE' }, (from) => {
+          from.resume()
+          resolve(from.statusCode)
+        })
+          .on('error', reject)
+          .end()
+      }),
+      path,
+    ).toBe(405)
+})
+
 test('sends the usual headers with every file it serves, scripts and icons too', async ({ request }) => {
   const page = await (await request.get('/')).text()
   const files = [...page.matchAll(/"(\/_next\/static\/[^"]+?\.(?:js|css|woff2))/g)].map(
