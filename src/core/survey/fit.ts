@@ -4,7 +4,7 @@ import { lasting, type Lasting } from '../units/once'
 import { gatesOf, type GateAt } from './mounting/gates'
 import { paneMeetings, swingMeetings, type PaneMeeting, type SwingMeeting } from './openings/meetings'
 import { nearOnes, type Near } from './frame/space'
-import { spreadsOf, type Spreads } from './bars/spread'
+import { sayHangsOn, spreadsOf, type Spreads } from './bars/spread'
 import { rackWidths, type RackWidth } from './bars/width'
 import type { Statics } from './statics/statics'
 
@@ -25,15 +25,8 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
   const { between } = rules.gapsMm
   return {
     // Where on its bars a thing stands is no matter to how far apart they must be.
-    spreads: lasting(
-      before?.spreads,
-      [
-        vehicle,
-        rules,
-        racks,
-        ...things.flatMap(({ gear, placement }) => [gear, placement.id, placement.host]),
-      ],
-      () => spreadsOf(plan, arrangement),
+    spreads: lasting(before?.spreads, [vehicle, rules, racks, ...things.flatMap(sayHangsOn)], () =>
+      spreadsOf(plan, arrangement),
     ),
     widths: lasting(before?.widths, [racks, things, between], () => rackWidths(arrangement, between)),
     near: lasting(before?.near, [things, between], () => nearOnes(things, between)),

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
+import { everyPart } from './every-part.testing'
 import { survey, type Survey } from './survey'
 
 /** Every part of a survey that is worked out by itself, by name. */
@@ -48,6 +49,13 @@ const EDITS: readonly (readonly [name: string, edit: (plan: Plan) => Plan, anew:
       placements: [{ ...first!, xMm: first!.xMm + 5 }, ...rest],
     })),
     `things masses gates ${ofLoads} ${ofPlaces}`,
+  ],
+  [
+    'a thing is turned',
+    change(({ placements }) => ({
+      placements: placements.map((each) => (each.id === 'long-box' ? { ...each, turn: 90 as const } : each)),
+    })),
+    `things masses gates spreads ${ofLoads} ${ofPlaces}`,
   ],
   [
     'a thing weighs more',
@@ -109,7 +117,9 @@ describe('what an edit has worked out anew', () => {
     const now = partsOf(after)
     const changed = Object.keys(parts).filter((name) => parts[name] !== now[name])
     expect(changed.toSorted()).toEqual([...new Set(anew.split(' '))].filter(Boolean).toSorted())
-    expect(review(after)).toEqual(review(survey(plan)))
+    const afresh = survey(plan)
+    expect(everyPart(after)).toEqual(everyPart(afresh))
+    expect(review(after)).toEqual(review(afresh))
   })
 
   it('leaves the masses of all that was not moved', () => {

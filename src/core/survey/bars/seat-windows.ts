@@ -50,7 +50,7 @@ export function fitSheetRow({ rack }: RackAt, profile: BarAt['bar']['profile']['
 }
 
 /** Where a bar's feet may stand: what its attachment allows, and what its rack's fit sheet says of it. */
-export function seatsOfBar(arrangement: Arrangement, at: BarAt): Seats | undefined {
+export function seatsOfBar(arrangement: Pick<Arrangement, 'racks'>, at: BarAt): Seats | undefined {
   const rack = arrangement.racks.find((each) => each.rack.id === at.rack.id)
   if (!rack || !at.attachment) return undefined
   const seats = seatsOf(at.attachment, () => {

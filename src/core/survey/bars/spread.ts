@@ -1,4 +1,5 @@
 import type { SingleCommand } from '../../plan/command'
+import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import type { HouseRules } from '../../plan/house'
 import type { Arrangement, BarAt, ThingAt } from '../frame/arrangement'
@@ -56,8 +57,20 @@ export interface Spreads {
   conflicts(): readonly (readonly SpreadMember[])[]
 }
 
+/** All of a thing that its say in the spread of its bars hangs on: where on them it stands is no matter. */
+type Wanting = Pick<ThingAt, 'gear' | 'turn'> & {
+  readonly placement: Pick<Placement, 'id' | 'host' | 'fitting'>
+}
+export const sayHangsOn = ({ gear, turn, placement: { id, host, fitting } }: Wanting): readonly unknown[] => [
+  gear,
+  turn,
+  id,
+  host,
+  fitting,
+]
+
 /** The spreads that a thing may have between neighbouring bars, from its sheet, its adapter or its brackets. mm. */
-export function spreadWanted({ gear, placement, turn }: ThingAt): Intervals | undefined {
+export function spreadWanted({ gear, placement, turn }: Wanting): Intervals | undefined {
   const { mount, spreadMm, otherSpreadsMm = [] } = gear.fit
   const across = turn === 90 || turn === 270
   const brackets =
@@ -81,7 +94,7 @@ const VEHICLE: SpreadMember = { id: 'vehicle', name: 'the vehicle', kind: 'vehic
 
 /** Where a sunroof and a hatch leave a bar room to stand. */
 function obstacleWindows(
-  plan: Plan,
+  plan: Pick<Plan, 'vehicle' | 'rules'>,
   bars: readonly BarAt[],
 ): { member: SpreadMember; bar: number; within: Intervals }[] {
   const { obstacles } = plan.vehicle
@@ -130,7 +143,10 @@ function obstacleWindows(
 }
 
 /** Everything that has a say in the spread of the bars. Solved only when it is asked for. */
-export function spreadsOf(plan: Plan, arrangement: Arrangement): Spreads {
+export function spreadsOf(
+  plan: Pick<Plan, 'vehicle' | 'rules'>,
+  arrangement: Pick<Arrangement, 'racks' | 'bars'> & { readonly things: readonly Wanting[] },
+): Spreads {
   const bars = arrangement.bars.toSorted((a, b) => a.bar.xMm - b.bar.xMm)
   const order = new Map(bars.map((at, index) => [at.bar.id, index]))
   const memberById = new Map<string, SpreadMember>([[VEHICLE.id, VEHICLE]])

@@ -42,7 +42,11 @@ export interface Contradiction {
 
 const HAIR = TOLERANCE.partMm
 
-function measurementOf(plan: Plan, { owner, id }: GateOwner, gateId: string): Measurement | undefined {
+function measurementOf(
+  plan: Pick<Plan, 'measurements'>,
+  { owner, id }: GateOwner,
+  gateId: string,
+): Measurement | undefined {
   return plan.measurements.findLast(
     ({ of }) => of.about === 'gate' && of.owner === owner && of.ownerId === id && of.gateId === gateId,
   )
@@ -95,7 +99,7 @@ function standOf({ ask }: Gate, measurement: Measurement | undefined): GateStand
 }
 
 /** Every gate of the gear that is on the plan and of its racks, with how it stands. */
-export function gatesOf(plan: Plan): GateAt[] {
+export function gatesOf(plan: Pick<Plan, 'racks' | 'gear' | 'placements' | 'measurements'>): GateAt[] {
   const placed = new Set(plan.placements.map(({ gearId }) => gearId))
   const at = (of: GateOwner, gates: readonly Gate[] | undefined) =>
     (gates ?? []).map((gate): GateAt => {
