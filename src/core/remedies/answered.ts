@@ -105,13 +105,20 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
     case 'seen': {
       const rating = ratingsOf(plan, target.owner).find(({ id }) => id === target.ratingId)
       if (!rating) return undefined
-      const counts = value === 'everything' ? 'everything' : 'load'
-      const kind = value === 'label' || value === 'manual' ? value : 'sheet'
-      return {
-        do: 'setRating',
-        owner: target.owner,
-        rating: target.field === 'counts' ? { ...rating, counts } : { ...rating, source: { kind } },
-      }
+      const told: Partial<Rating> =
+        target.field === 'counts'
+          ? { counts: value === 'everything' ? 'everything' : 'load' }
+          : { source: { kind: value === 'label' || value === 'manual' ? value : 'sheet' } }
+      // The same figure entered twice is asked once: the answer is for both.
+      const alike = JSON.stringify(rating)
+      const [first, ...rest] = ratingsOf(plan, target.owner)
+        .filter((each) => JSON.stringify({ ...each, id: rating.id }) === alike)
+        .map((each) => ({
+          do: 'setRating' as const,
+          owner: target.owner,
+          rating: { ...each, ...told },
+        }))
+      return first && rest.length > 0 ? { do: 'together', commands: [first, ...rest] } : first
     }
     case 'holds': {
       const ids = target.options.map(([id]) => id)

@@ -16,6 +16,7 @@ export function askMass(mass: MassPoint): Ask | undefined {
             target: { field: 'loadMass', placementId: mass.thing.placement.id, loadId: mass.load.id },
           }
     case 'part':
+      if (mass.ownField) return { ...common, target: { open: 'rack', ...mass.ownField } }
       return {
         ...common,
         label: `What one of ${mass.partName} weighs`,

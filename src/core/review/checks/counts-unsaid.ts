@@ -1,5 +1,12 @@
 import { check, practice } from '../check'
-import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
+import {
+  cellFinding,
+  holdsPhrase,
+  limitPhrase,
+  sourceText,
+  usuallyPrinted,
+  whereFigure,
+} from '../layer-phrases'
 import { hangsOf } from '../hangs'
 import { kg } from '../../units/phrase'
 
@@ -24,6 +31,8 @@ export const countsUnsaid = check({
           ? [cell.countedKg, cell.otherwiseKg]
           : [cell.otherwiseKg, cell.countedKg]
       const { owner, role, name } = cell.layer
+      // A figure of another state stands in here, and of that nobody has said yet where it is from.
+      const said = cell.limit.kind === 'published' ? '' : ` (${sourceText(hang.rating.source)})`
       yield cellFinding(
         'findOut',
         cell,
@@ -35,7 +44,7 @@ export const countsUnsaid = check({
           kg(without),
           ' without, against ',
           ...limitPhrase(cell),
-          `. Find out what the figure counts: usually ${usuallyPrinted(role)}.`,
+          `. Find out what the figure${said} counts: usually ${usuallyPrinted(role)}.`,
         ],
         owner && {
           ask: {

@@ -64,6 +64,8 @@ export type MassPoint =
       readonly role: PartRole
       readonly partId: string
       readonly partName: string
+      /** Where a bar has a weight of its own: the field of its rack's sheet that takes it. */
+      readonly ownField?: { readonly rackId: string; readonly at: string } | undefined
     })
   /** What is on the vehicle and holds a rack in its turn: a canopy. */
   | (Common & { readonly of: 'holder'; readonly attachmentId: string })

@@ -3,7 +3,7 @@ import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
 import { howKnown } from '../../plan/known'
 import type { Plan } from '../../plan/plan'
-import type { Bar, Part } from '../../plan/rack'
+import { barsOf, type Bar, type Part } from '../../plan/rack'
 import { STATES } from '../../units/scalars'
 import type { Arrangement, Point, RackAt } from '../frame/arrangement'
 import { footLines, holdAt, overBars, type Base, type Holding, type Share } from '../statics/influence'
@@ -49,6 +49,7 @@ interface Own {
   readonly at: Point
   readonly base: Base | undefined
   readonly on: Pick<Holding, 'bars' | 'feet'>
+  readonly ownField?: { readonly rackId: string; readonly at: string } | undefined
 }
 
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
@@ -62,7 +63,7 @@ export function partPoints(
   const racks: readonly Share[] = [[index, 1]]
   const point = (
     part: Part,
-    { id, label, kg, basis, at, base, on }: Own,
+    { id, label, kg, basis, at, base, on, ownField }: Own,
   ): Extract<MassPoint, { of: 'part' }> => ({
     of: 'part',
     role: part.role,
@@ -79,6 +80,7 @@ export function partPoints(
     base,
     bars: on.bars,
     feet: on.feet,
+    ownField,
   })
   const middle: Point = {
     x:
@@ -104,6 +106,10 @@ export function partPoints(
           basis: kg === undefined ? whole.basis : barBasis(bar.bar),
           at: { x: xMm, y: 0, z: bar.box.z0 },
           base,
+          ownField:
+            kg === undefined
+              ? undefined
+              : { rackId: rack.id, at: `bars.${barsOf(rack).indexOf(bar.bar)}.kg` },
           on: {
             bars: [[bar.index, 1]],
             feet: bar.feet.map((foot, i): Share => [foot, shareAt(lines[i] ?? { at0: 0, perMm: 0 }, 0)]),
