@@ -78,6 +78,39 @@ export async function chanceRatio(address: string, executablePath: string): Prom
   }
 }
 
+/** Moves a thing a step at a time: the frames after each step, while its worker judges the whole shelf against the plan as it now is. */
+export async function shelfRatio(address: string, executablePath: string): Promise<Ratio> {
+  const browser = await chromium.launch({ executablePath, args: ARGS })
+  try {
+    const page = await browser.newPage(PAGE)
+    await page.goto(address)
+    const thing = page.getByRole('group', { name: /^Drawing of/ }).getByRole('button', { name: /^Long box/ })
+    await thing.first().click()
+    await page.waitForTimeout(2000)
+    await page.evaluate(WATCH)
+    const path = await page.locator('#path').boundingBox()
+    if (!path) throw new Error('there is no load path')
+    await page.mouse.move(path.x + 100, path.y + 300)
+    const frames: number[] = []
+    for (let step = 0; step < 20; step += 1) {
+      await thing.first().press(step % 2 === 0 ? 'ArrowRight' : 'ArrowLeft')
+      await page.evaluate('watch.frames.length = 0')
+      for (let i = 0; i < 24; i += 1) {
+        await page.mouse.wheel(0, i % 2 === 0 ? 40 : -40)
+        await page.waitForTimeout(16)
+      }
+      frames.push(...(await page.evaluate<Watch>('watch')).frames)
+    }
+    return ratio(
+      `95th percentile of ${frames.length} frames while the shelf is judged in its worker, against ${FRAME_MS} ms`,
+      percentile95(frames) / FRAME_MS,
+      1.02,
+    )
+  } finally {
+    await browser.close()
+  }
+}
+
 /** A frame that took longer was missed. */
 const MISSED_MS = 25
 

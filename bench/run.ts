@@ -11,7 +11,7 @@ import {
 import { compiled } from '../scripts/compiled.mjs'
 import type * as Core from './core'
 import { firstLoadRatios, usableRatios } from './first-load'
-import { busyDragRatios, chanceRatio, dragRatios } from './frames'
+import { busyDragRatios, chanceRatio, dragRatios, shelfRatio } from './frames'
 import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
 import { routeRatios } from './route'
@@ -44,6 +44,7 @@ try {
   for (const each of await usableRatios(here, there, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await routeRatios(here)) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
+  results.push(print(await shelfRatio(`${here}/bench?job=demo-boat-and-box`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
