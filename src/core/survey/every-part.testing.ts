@@ -1,34 +1,49 @@
 import { STATES } from '../units/scalars'
 import type { Survey } from './survey'
 
-/** Every part that is computed when it is first asked for, asked for; a problem of spreads by what it says. */
-export function everyPart({ fit, motion, statics, loadPath, allowances, bars }: Survey) {
-  const { pairs, problem } = fit.spreads()
+/** Every part of a survey that is worked out by itself, by name. */
+export const partsOf = ({ fit, motion, statics, ...of }: Survey) => ({
+  racks: of.racks,
+  things: of.things,
+  masses: of.masses,
+  loadPath: of.loadPath,
+  body: of.body,
+  spreads: fit.spreads(),
+  widths: fit.widths(),
+  near: fit.near(),
+  swings: fit.swings(),
+  panes: fit.panes(),
+  gates: fit.gates(),
+  feet: motion.feet(),
+  tieDowns: motion.tieDowns(),
+  wind: motion.wind(),
+  noseUps: motion.noseUps(),
+  standing: motion.standing(),
+  axles: motion.axles.road(),
+  sleepers: motion.sleepers(),
+  lifts: motion.lifts(),
+  bending: statics.bars(),
+  evenness: statics.evenness(),
+  footShares: statics.footShares(),
+  twists: statics.twists(),
+})
+
+/** What every part says, to be held against what another says: of those that answer when asked, their answers. */
+export function everyPart(survey: Survey) {
+  const { loadPath, spreads, bending, footShares, ...plain } = partsOf(survey)
   return {
+    ...plain,
     cells: loadPath.cells.map(({ layer, ...cell }) => ({ ...cell, layer: layer.id, units: layer.units })),
-    allowances: allowances.map(({ rackId, state, kind }) => ({ rackId, state, kind })),
-    spreads: { pairs, problem },
-    widths: fit.widths(),
-    near: fit.near(),
-    swings: fit.swings(),
-    panes: fit.panes(),
-    gates: fit.gates(),
-    feet: motion.feet(),
-    tieDowns: motion.tieDowns(),
-    wind: motion.wind(),
-    noseUps: motion.noseUps(),
-    standing: motion.standing(),
-    axles: [motion.axles.road(), motion.axles.trail()],
-    sleepers: motion.sleepers(),
-    lifts: motion.liftById(),
-    bending: bars.map(({ index }) =>
+    allowances: survey.allowances.map(({ rackId, state, kind }) => ({ rackId, state, kind })),
+    spreads: { pairs: spreads.pairs, problem: spreads.problem },
+    trailAxles: survey.motion.axles.trail(),
+    liftById: survey.motion.liftById(),
+    bending: survey.bars.map(({ index }) =>
       STATES.map((state) => {
-        const loaded = statics.bar(index, state)
+        const loaded = bending(index, state)
         return [loaded?.carriesKg, loaded?.moment, loaded?.stressMPa, loaded?.lowest]
       }),
     ),
-    evenness: statics.evenness(),
-    footShares: statics.footShares().map(({ corner, countedKg, shareKg }) => [corner, countedKg, shareKg]),
-    twists: statics.twists(),
+    footShares: footShares.map(({ corner, countedKg, shareKg }) => [corner, countedKg, shareKg]),
   }
 }

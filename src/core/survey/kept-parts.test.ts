@@ -2,35 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
-import { everyPart } from './every-part.testing'
-import { survey, type Survey } from './survey'
-
-/** Every part of a survey that is worked out by itself, by name. */
-const partsOf = ({ fit, motion, statics, ...of }: Survey): Readonly<Record<string, unknown>> => ({
-  racks: of.racks,
-  things: of.things,
-  masses: of.masses,
-  loadPath: of.loadPath,
-  body: of.body,
-  spreads: fit.spreads(),
-  widths: fit.widths(),
-  near: fit.near(),
-  swings: fit.swings(),
-  panes: fit.panes(),
-  gates: fit.gates(),
-  feet: motion.feet(),
-  tieDowns: motion.tieDowns(),
-  wind: motion.wind(),
-  noseUps: motion.noseUps(),
-  standing: motion.standing(),
-  axles: motion.axles.road(),
-  sleepers: motion.sleepers(),
-  lifts: motion.lifts(),
-  bending: statics.bars(),
-  evenness: statics.evenness(),
-  footShares: statics.footShares(),
-  twists: statics.twists(),
-})
+import { everyPart, partsOf } from './every-part.testing'
+import { survey } from './survey'
 
 const ofLoads =
   'loadPath feet tieDowns noseUps standing axles sleepers lifts bending evenness footShares twists panes'
@@ -111,10 +84,10 @@ const EDITS: readonly (readonly [name: string, edit: (plan: Plan) => Plan, anew:
 describe('what an edit has worked out anew', () => {
   it.each(EDITS)('%s', (_, edit, anew) => {
     const before = survey(boatAndBox)
-    const parts = partsOf(before)
+    const parts: Readonly<Record<string, unknown>> = partsOf(before)
     const plan = edit(boatAndBox)
     const after = survey(plan, before)
-    const now = partsOf(after)
+    const now: Readonly<Record<string, unknown>> = partsOf(after)
     const changed = Object.keys(parts).filter((name) => parts[name] !== now[name])
     expect(changed.toSorted()).toEqual([...new Set(anew.split(' '))].filter(Boolean).toSorted())
     const afresh = survey(plan)
