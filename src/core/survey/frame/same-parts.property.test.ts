@@ -20,8 +20,7 @@ describe('a survey made from the one before', () => {
           if (!applied.ok) continue
           const after = survey(applied.plan, before)
           const afresh = survey(applied.plan)
-          for (const part of ['bars', 'feet', 'heights'] as const)
-            expect(after[part]).toEqual(afresh[part])
+          for (const part of ['bars', 'feet', 'heights'] as const) expect(after[part]).toEqual(afresh[part])
           expect(everyPart(after)).toEqual(everyPart(afresh))
           expect(review(after)).toEqual(review(afresh))
           for (const rack of after.racks) {
