@@ -125,7 +125,8 @@ export function Findings({
   const listed = (wanted: readonly FindingStates[]) =>
     wanted.map((row) => (
       <FindingRow
-        key={row.finding.id}
+        // Past the limit none are looked for: a row then forgets the fixes that it had.
+        key={leftOut === undefined ? row.finding.id : `${row.finding.id} without fixes`}
         {...row}
         remedies={leftOut === undefined ? remediesOf(row.finding) : undefined}
         show={show}
