@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next'
+import { judgedBy } from './scripts/judged-by.mjs'
 
 /** What is served as a file, scripts of workers among it, may load from here alone: pages have a stricter policy, with a nonce. */
 const FILES_POLICY = [
@@ -10,7 +11,11 @@ const FILES_POLICY = [
   "frame-ancestors 'none'",
 ].join('; ')
 
-const config: NextConfig = {
+/** A server that only serves has nothing to build a key into. */
+const BUILDS = ['phase-production-build', 'phase-development-server']
+
+const configIn = async (phase: string): Promise<NextConfig> => ({
+  env: BUILDS.includes(phase) ? { JUDGED_BY: await judgedBy(process.cwd()) } : {},
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
@@ -38,6 +43,6 @@ const config: NextConfig = {
         headers: [{ key: 'Content-Security-Policy', value: FILES_POLICY }],
       })),
     ]),
-}
+})
 
-export default config
+export default configIn

@@ -270,9 +270,9 @@ test('corrects an entry: struck out, never deleted', async ({ page }) => {
 
 test('backs up, wipes, restores, and all is there again', async ({ page }) => {
   await page.goto('/log?vehicle=car-demo-boat-and-box')
-  await page.getByLabel('What', { exact: true }).fill('Wing bars')
+  await page.getByLabel('What', { exact: true }).fill('Aero bars')
   await page.getByRole('button', { name: 'Add to the log' }).click()
-  await expect.poll(() => shelved(page, 'log')).toContain('Wing bars')
+  await expect.poll(() => shelved(page, 'log')).toContain('Aero bars')
   await page.goto('/')
   // What is due on a card is a link too, and comes a moment after it.
   const links = page.getByRole('list', { name: 'Jobs' }).getByRole('link')
@@ -317,7 +317,7 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
     expect(await names()).toEqual(before)
   }).toPass()
   await page.goto('/log?vehicle=car-demo-boat-and-box')
-  await expect(page.getByRole('row').filter({ hasText: 'Checked Wing bars' })).toBeVisible()
+  await expect(page.getByRole('row').filter({ hasText: 'Checked Aero bars' })).toBeVisible()
 })
 
 for (const [paper, width] of [

@@ -1,4 +1,6 @@
-import { expect, test } from './fixtures'
+import { judgedBy } from '../scripts/judged-by.mjs'
+import { ROOT } from '../scripts/project.mjs'
+import { expect, shelved, test } from './fixtures'
 
 test('a board as a table: sorted by any column, narrowed, put into the archive and taken out of it', async ({
   page,
@@ -40,4 +42,17 @@ test('a board as a table: sorted by any column, narrowed, put into the archive a
   await expect(palette.getByRole('option', { name: /^Yard van/ })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Yard van, full summer load')
+})
+
+test('cards are kept under the key of the program that worked them out', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('article').first()).toBeVisible()
+  const key = await judgedBy(ROOT)
+  await expect
+    .poll(async () =>
+      (JSON.parse(await shelved(page, 'glances')) as { readonly judgedBy: string }[]).map(
+        (kept) => kept.judgedBy,
+      ),
+    )
+    .toContain(key)
 })

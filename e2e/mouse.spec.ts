@@ -58,10 +58,10 @@ test('a bar is dragged along the vehicle, and the spread follows', async ({ page
   const moved = Number((await x.inputValue()).replace(/[^\d]/g, ''))
   expect(moved).toBeGreaterThan(3050)
   expect(moved % 5).toBe(0)
-  await x.fill('27 3/4"')
+  await x.fill('31 5/8"')
   await x.press('Enter')
   await expect(x).toHaveValue('705 mm')
-  await expect(page.getByText('typed 27 3/4"')).toBeVisible()
+  await expect(page.getByText('typed 31 5/8"')).toBeVisible()
 })
 
 test(

@@ -5,7 +5,7 @@ import { finger, type Hands, keyboard, mouse } from './hands'
 
 const SYSTEMS = {
   metric: { units: 'metric', roof: '75 kg', bars: '100 kg', feet: '90 kg', box: '18 kg', inside: '30 kg' },
-  us: { units: 'us', roof: '165 lb', bars: '220 lb', feet: '200 lb', box: '40 lb', inside: '66 lb' },
+  us: { units: 'us', roof: '150 lb', bars: '210 lb', feet: '200 lb', box: '40 lb', inside: '66 lb' },
 } as const
 
 /** From an empty board to the first verdict: a car, bars and a box of one's own, with the figures that are at hand. */

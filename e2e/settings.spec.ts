@@ -115,7 +115,7 @@ test('a bare vehicle says what it still lacks, and takes a rack from the bench',
   await expect(page.getByText(/brings Raised rails\..*what it still lacks is the rack/)).toBeVisible()
   await expect(page.getByText('No rack yet: put one on the vehicle')).toBeVisible()
   await goTo(page, 'Rack')
-  await page.getByRole('button', { name: 'Put on Wing bars on rail feet' }).click()
+  await page.getByRole('button', { name: 'Put on Aero bars on rail feet' }).click()
   await goTo(page, 'Load')
   await expect(page.getByText(/you can add .* spread evenly/)).toBeVisible()
   await goTo(page, 'Rack')

@@ -79,7 +79,7 @@ test('a rack wholly from stock parts has their figures with it', async ({ page }
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Stock rack')
   for (const name of ['Bars', 'Feet'])
     await page.getByRole('button', { name: `Remove ${name}`, exact: true }).click()
-  for (const label of ['Rail feet, cast', 'Wing bars, heavy']) {
+  for (const label of ['Rail feet, cast', 'Aero bars, heavy']) {
     await page.getByLabel('Take a part from stock').selectOption({ label })
     await page.getByRole('button', { name: 'Take it' }).last().click()
   }
@@ -87,7 +87,7 @@ test('a rack wholly from stock parts has their figures with it', async ({ page }
   await begin(page, 'From stock')
   const path = page.getByRole('region', { name: 'Load path' })
   await expect(path.getByRole('button', { name: /^Rail feet, cast, Road: 0 kg of 130 kg/ })).toBeVisible()
-  await expect(path.getByRole('button', { name: /^Wing bars, heavy, Road: 0 kg of/ })).toBeVisible()
+  await expect(path.getByRole('button', { name: /^Aero bars, heavy, Road: 0 kg of/ })).toBeVisible()
 })
 
 test('a boat lies in a cradle, both entered by hand (E1)', deeper, async ({ page }) => {

@@ -93,7 +93,7 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
 test('racks from stock are tried on the vehicle: what suits, and why another cannot', async ({ page }) => {
   await openJob(page, 'A boat and the long box')
   await goTo(page, 'Rack')
-  const suits = page.getByRole('row').filter({ hasText: 'Wing bars on rail feet' })
+  const suits = page.getByRole('row').filter({ hasText: 'Aero bars on rail feet' })
   await expect(suits).toContainText('Suits')
   await expect(suits).toContainText('66.4 kg')
   await page.getByText(/^Cannot stand on it: \d+$/).click()
@@ -103,8 +103,8 @@ test('racks from stock are tried on the vehicle: what suits, and why another can
   // The lengths of its bars beside each other, with all that stands on them; one of them taken, and given back.
   await page.getByText('Its bars in other lengths: 3 in stock').click()
   const lengths = page.getByRole('table', { name: 'Lengths of its bars beside each other' })
-  await expect(lengths.getByRole('row').filter({ hasText: 'Wing bar 1520' })).toContainText('230 mm')
-  await page.getByRole('button', { name: 'Take Wing bar 1520 for Wing bars on rail feet' }).click()
+  await expect(lengths.getByRole('row').filter({ hasText: 'Aero bar 1520' })).toContainText('230 mm')
+  await page.getByRole('button', { name: 'Take Aero bar 1520 for Aero bars on rail feet' }).click()
   await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('230 mm')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('105 mm')

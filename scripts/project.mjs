@@ -95,6 +95,7 @@ export async function build() {
     'src',
     'public',
     'next.config.ts',
+    'scripts/judged-by.mjs',
     'postcss.config.mjs',
     'package.json',
     'tsconfig.json',

@@ -6,7 +6,7 @@ import { AERO, HEAVY, sheet, SQUARE, ratedTogether } from './compose'
 export const wingBars: Rack = {
   id: 'wing',
   kind: 'bars',
-  name: 'Wing bars on rail feet',
+  name: 'Aero bars on rail feet',
   attachmentId: 'estate-rails',
   footWidthMm: 90,
   bars: [
@@ -17,7 +17,7 @@ export const wingBars: Rack = {
     part(
       'wing-bars',
       'bars',
-      'Wing bars',
+      'Aero bars',
       2,
       2.6,
       sheet('wing-bars', { road: 100, trail: 80, parked: 220 }),
@@ -224,7 +224,7 @@ export const bedRack: Rack = {
       'Trusses',
       2,
       9.5,
-      sheet('bed-trusses', { road: 227, trail: 136, parked: 363 }),
+      sheet('bed-trusses', { road: 210, trail: 145, parked: 340 }),
       480,
     ),
     part(
@@ -404,8 +404,8 @@ export const flushBars: Rack = {
     bar('flush-rear', 'Rear bar', 1340, 1200, 550, 55, AERO),
   ],
   parts: [
-    part('flush-bars', 'bars', 'Low bars', 2, 2.5, sheet('flush-bars', { road: 99.8, parked: 220 }), 158),
-    part('flush-feet', 'feet', 'Flush feet', 4, 0.8, sheet('flush-feet', { road: 74.8, parked: 200 }), 166),
+    part('flush-bars', 'bars', 'Low bars', 2, 2.5, sheet('flush-bars', { road: 96, parked: 205 }), 158),
+    part('flush-feet', 'feet', 'Flush feet', 4, 0.8, sheet('flush-feet', { road: 72, parked: 190 }), 166),
   ],
 }
 
@@ -418,33 +418,33 @@ export const hatchLadder: Rack = {
     {
       id: 'seam',
       question: 'Gap at the hatch seam',
-      ask: { kind: 'length', fromMm: 5, toMm: 30, datum: 'roof edge to hatch edge, at the ladder' },
+      ask: { kind: 'length', fromMm: 4, toMm: 26, datum: 'roof edge to hatch edge, at the ladder' },
     },
     {
       id: 'sealant',
       question: 'Thickness of the sealant in the seam',
-      ask: { kind: 'length', fromMm: 0, toMm: 4, softToMm: 3, datum: 'seam floor to top of the bead' },
+      ask: { kind: 'length', fromMm: 0, toMm: 5, softToMm: 3.2, datum: 'seam floor to top of the bead' },
       implies: {
         gateId: 'seam',
-        plusFromMm: 2,
-        plusToMm: 30,
-        why: 'the seam is at least 2 mm wider than its bead',
+        plusFromMm: 1.5,
+        plusToMm: 24,
+        why: 'the seam is at least 1.5 mm wider than its bead',
       },
     },
     {
       id: 'spoiler-gap',
       question: 'Gap from rack to spoiler',
-      ask: { kind: 'length', fromMm: 60, toMm: 400, datum: 'rear bar to front edge of the spoiler' },
+      ask: { kind: 'length', fromMm: 65, toMm: 350, datum: 'rear bar to front edge of the spoiler' },
     },
     {
       id: 'edge',
       question: 'Hook over the hatch edge',
-      ask: { kind: 'gauge', gauge: 'a 6 mm hex key', must: 'go' },
+      ask: { kind: 'gauge', gauge: 'a 5 mm drill, shank first', must: 'go' },
     },
     {
       id: 'helper',
       question: 'Who steps on the hook to seat it',
-      ask: { kind: 'mass', fromKg: 77, toKg: 90 },
+      ask: { kind: 'mass', fromKg: 68, toKg: 95 },
     },
   ],
   when: 'parked',
@@ -454,14 +454,14 @@ export const hatchLadder: Rack = {
   yMm: -360,
   widthMm: 320,
   parts: [
-    part('hatch-ladder-ladder', 'ladder', 'Ladder', 1, 6.8, sheet('hatch-ladder', { parked: 113 }), 210),
+    part('hatch-ladder-ladder', 'ladder', 'Ladder', 1, 6.8, sheet('hatch-ladder', { parked: 105 }), 210),
   ],
 }
 
 export const lowBars: Rack = {
   id: 'low',
   kind: 'bars',
-  name: 'Wing bars on flush feet',
+  name: 'Aero bars on flush feet',
   attachmentId: 'wide-estate-rails',
   footWidthMm: 90,
   bars: [
@@ -472,7 +472,7 @@ export const lowBars: Rack = {
     part(
       'low-bars',
       'bars',
-      'Wing bars',
+      'Aero bars',
       2,
       2.6,
       sheet('low-bars', { road: 100, trail: 80, parked: 220 }),
@@ -489,7 +489,7 @@ export const lowBars: Rack = {
         172,
       ),
       suits: ['flushRail'],
-      kit: { years: { from: 2020 }, trims: ['Touring', 'Sport'] },
+      kit: { years: { from: 2020 }, trims: ['Shoreline', 'Tideway'] },
     },
   ],
 }
@@ -574,7 +574,7 @@ export const DEMO_PARTS: readonly Part[] = [
     ...part(
       'stock-bars-strong',
       'bars',
-      'Wing bars, heavy',
+      'Aero bars, heavy',
       2,
       3.4,
       sheet('bars-strong', { road: 130, trail: 105, parked: 280 }),
@@ -622,7 +622,7 @@ export const DEMO_PARTS: readonly Part[] = [
 
 /** Bars kept by length, to swap for on the same feet. */
 export const DEMO_BARS: readonly Bar[] = [
-  { ...bar('stock-bar-1200', 'Wing bar 1200', 0, 1200, 560, 60, AERO), usableMm: 1020 },
-  { ...bar('stock-bar-1360', 'Wing bar 1360', 0, 1360, 600, 60, AERO), usableMm: 1180 },
-  { ...bar('stock-bar-1520', 'Wing bar 1520', 0, 1520, 680, 60, AERO), usableMm: 1340 },
+  { ...bar('stock-bar-1200', 'Aero bar 1200', 0, 1200, 560, 60, AERO), usableMm: 1020 },
+  { ...bar('stock-bar-1360', 'Aero bar 1360', 0, 1360, 600, 60, AERO), usableMm: 1180 },
+  { ...bar('stock-bar-1520', 'Aero bar 1520', 0, 1520, 680, 60, AERO), usableMm: 1340 },
 ]

@@ -36,7 +36,7 @@ export const estate = vehicle({
   centreOfGravity: { known: 'stability', frontShare: 0.57, staticStabilityFactor: 1.39 },
   axleLimitKg: { front: 1060, rear: 1110 },
   drive: { energy: 'petrol', efficiencyPercent: 24 },
-  figures: { road: 75, trail: 75, parked: 225 },
+  figures: { road: 75, trail: 75, parked: 215 },
   counts: 'everything',
   attachments: [
     {
@@ -285,7 +285,7 @@ export const tallWagon = vehicle({
   name: 'Tall wagon, flush rails',
   body: 'tallWagon',
   doors: 5,
-  figures: { road: 80, parked: 240 },
+  figures: { road: 80, parked: 225 },
   attachments: [
     {
       kind: 'flushRail',
@@ -301,7 +301,7 @@ export const tallWagon = vehicle({
       name: 'Hatch',
       ratings: ratings(
         'tall-wagon-hatch',
-        { parked: 90.7 },
+        { parked: 92 },
         { kind: 'sheet', page: '1' },
         { counts: 'everything' },
       ),
@@ -318,10 +318,10 @@ export const wideEstate = vehicle({
   body: 'estate',
   years: { from: 2021 },
   doors: 5,
-  trim: 'Touring',
+  trim: 'Shoreline',
   kerbKg: 1610,
   grossKg: 2150,
-  figures: { road: 80, trail: 60, parked: 240 },
+  figures: { road: 80, trail: 60, parked: 215 },
   counts: 'everything',
   skinZMm: 1490,
   attachments: [
@@ -367,7 +367,7 @@ export const pointSaloon = vehicle({
   body: 'saloon',
   years: { from: 2018, to: 2024 },
   doors: 4,
-  trim: 'Comfort',
+  trim: 'Harbour',
   kerbKg: 1450,
   grossKg: 1950,
   figures: { road: 75, trail: 50, parked: 220 },

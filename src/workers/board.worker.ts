@@ -2,6 +2,9 @@ import { whyNotKept } from '@/storage/shelves'
 import { boardCards } from './board-desk'
 import type { BoardAnswer, BoardQuestion } from './board-messages'
 
+/** What program worked a card out; the build writes it here. */
+const JUDGED_BY = process.env.JUDGED_BY
+
 let wanted = 0
 const answer = (message: BoardAnswer) => postMessage(message)
 
@@ -9,7 +12,7 @@ const answer = (message: BoardAnswer) => postMessage(message)
 addEventListener('message', ({ data: { ticket, unkept } }: MessageEvent<BoardQuestion>) => {
   wanted = ticket
   boardCards(
-    process.env['JUDGED_BY'] ?? '',
+    JUDGED_BY,
     unkept,
     (cards, left) => answer({ say: 'cards', ticket, cards, left }),
     () => wanted === ticket,

@@ -19,7 +19,7 @@ export const GATES = list(
       groupOf: (kind) =>
         kind === 'gauge'
           ? group('', {
-              gauge: text('Gauge', 'a 6 mm hex key, say'),
+              gauge: text('Gauge', 'a 5 mm drill, say'),
               must: choice('It must', [
                 ['go', 'go in'],
                 ['noGo', 'not go in'],

@@ -32,7 +32,7 @@ import { CHANNEL } from './held-fields'
 import { PART_FIELD } from './part-fields'
 
 const PROFILE_CHOICES = [
-  ['aero', 'Aero (wing)'],
+  ['aero', 'Aero'],
   ['square', 'Square'],
   ['round', 'Round'],
   ['flat', 'Flat, heavy-duty'],

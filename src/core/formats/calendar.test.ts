@@ -8,7 +8,7 @@ const dues: Due[] = [
   {
     id: 'first wing',
     on: '2027-03-26',
-    what: 'Wing bars on rail feet',
+    what: 'Aero bars on rail feet',
     why: 're-tighten after the first trip',
     km: 160,
   },

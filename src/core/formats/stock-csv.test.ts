@@ -95,7 +95,7 @@ describe('a list as CSV', () => {
     const [feet] = DEMO_STOCK.parts
     const text = [
       'Id,Stands on,Kit doors,Kit trims,Rail shapes',
-      `${feet!.id},raisedRail; flushRail,3;5,Touring; Sport,round; flat with Flat pads`,
+      `${feet!.id},raisedRail; flushRail,3;5,Shoreline; Tideway,round; flat with Flat pads`,
     ].join('\n')
     const { changed, problems } = readStockCsv('parts', text, [feet!], 'metric')
     expect(problems).toEqual([])
@@ -103,7 +103,7 @@ describe('a list as CSV', () => {
       suits: ['raisedRail', 'flushRail'],
       kit: {
         doors: [3, 5],
-        trims: ['Touring', 'Sport'],
+        trims: ['Shoreline', 'Tideway'],
         railShapes: [{ shape: 'round' }, { shape: 'flat', adapter: 'Flat pads' }],
       },
     })

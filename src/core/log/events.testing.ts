@@ -42,14 +42,14 @@ export const someEvents: readonly LogEvent[] = [
     title: 'Tighten',
     reason: 'No reading on RHR.',
   },
-  { kind: 'fitted', id: 'e10', at: at(3), ...base, rackId: 'wing', what: 'Wing bars' },
+  { kind: 'fitted', id: 'e10', at: at(3), ...base, rackId: 'wing', what: 'Aero bars' },
   { kind: 'lost', id: 'e11', at: at(9), ...base, what: 'Key Q17', count: 2 },
   { kind: 'found', id: 'e12', at: at(10), ...base, what: 'Key Q17', count: 1 },
   { kind: 'replaced', id: 'e13', at: at(11), ...base, what: 'Pad RHF', with: 'new pad' },
-  { kind: 'checked', id: 'e14', at: at(17), ...base, what: 'Wing bars' },
+  { kind: 'checked', id: 'e14', at: at(17), ...base, what: 'Aero bars' },
   { kind: 'loadChanged', id: 'e15', at: at(18), ...base, what: 'Box for boat' },
-  { kind: 'removed', id: 'e16', at: at(19), ...base, rackId: 'wing', what: 'Wing bars' },
-  { kind: 'refitted', id: 'e17', at: at(20), ...base, rackId: 'wing', what: 'Wing bars' },
+  { kind: 'removed', id: 'e16', at: at(19), ...base, rackId: 'wing', what: 'Aero bars' },
+  { kind: 'refitted', id: 'e17', at: at(20), ...base, rackId: 'wing', what: 'Aero bars' },
   { kind: 'dated', id: 'e18', at: at(20), ...base, what: 'Look at the pads', due: '2027-06-01' },
   { kind: 'corrected', id: 'e19', at: at(21), ...base, eventId: 'e11', reason: 'It was in the glovebox.' },
   {
@@ -83,7 +83,7 @@ export const someEvents: readonly LogEvent[] = [
     sign: 'one click',
     spots: ['LHF'],
   },
-  { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Wing bars', on: '2027-03-11' },
+  { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Aero bars', on: '2027-03-11' },
 ]
 
 /** Any log: events of any kind in any order, with their own ids and notes of any text, corrections of any of them. */

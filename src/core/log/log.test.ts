@@ -36,7 +36,7 @@ describe('replaying a log', () => {
   it('says of each thing what its last event says', () => {
     const record = replay(someEvents.filter(({ kind }) => kind !== 'corrected'))
     expect(record.racks).toEqual([
-      { rackId: 'wing', what: 'Wing bars', on: true, since: '2027-03-20T10:00:00Z' },
+      { rackId: 'wing', what: 'Aero bars', on: true, since: '2027-03-20T10:00:00Z' },
     ])
     expect(record.missing).toEqual(new Map([['Key Q17', 1]]))
     const progress = job(someEvents)
@@ -83,7 +83,7 @@ describe('what is due', () => {
 
   it('is due on the day of the first trip, once the log has one that is later than the fitting (B20)', () => {
     const trip = (on: string) =>
-      ({ kind: 'firstTrip', id: 't', at: fitted.at, vehicleId: 'estate', what: 'Wing bars', on }) as const
+      ({ kind: 'firstTrip', id: 't', at: fitted.at, vehicleId: 'estate', what: 'Aero bars', on }) as const
     expect(on([fitted, trip('2027-03-09')])).toEqual(['2027-03-09 re-tighten: the first trip is made'])
     expect(on([fitted, trip('2027-03-01')])[0]).toContain('2027-03-17')
     expect(dueOf([fitted, trip('2027-03-09')], USUAL_BAY)[0]?.repeats).toMatchObject({

@@ -19,7 +19,7 @@ const event = (id: string, jobId?: string): LogEvent => ({
   id,
   at: '2027-03-01T10:00:00Z',
   vehicleId: boatAndBox.vehicle.id,
-  what: 'Wing bars',
+  what: 'Aero bars',
   ...(jobId === undefined ? {} : { jobId }),
 })
 const log = [event('one', 'a'), event('two', 'b'), event('nobody')]

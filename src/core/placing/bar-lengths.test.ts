@@ -15,9 +15,9 @@ it('sets every length of stock beside the bars as they are, the shortest first',
   const rows = offers()
   expect(rows.map(({ name }) => name)).toEqual([
     'As they are',
-    'Wing bar 1200',
-    'Wing bar 1360',
-    'Wing bar 1520',
+    'Aero bar 1200',
+    'Aero bar 1360',
+    'Aero bar 1520',
   ])
   expect(rows[0]?.rack).toBe(rack)
   expect(rows[0]?.states).toEqual(judgePlan(plan).review.states)

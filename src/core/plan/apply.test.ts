@@ -25,11 +25,11 @@ describe('moving and turning', () => {
     const typed = after(boatAndBox, {
       do: 'move',
       placementId: 'long-box',
-      xMm: 704.85,
+      xMm: 803.275,
       yMm: -200,
-      typed: { xMm: '27 3/4 in' },
+      typed: { xMm: '31 5/8 in' },
     })
-    expect(placed(typed, 'long-box')).toMatchObject({ xMm: 704.85, typed: { xMm: '27 3/4 in' } })
+    expect(placed(typed, 'long-box')).toMatchObject({ xMm: 803.275, typed: { xMm: '31 5/8 in' } })
     const nudged = after(typed, { do: 'move', placementId: 'long-box', xMm: 710, yMm: -200 })
     expect(placed(nudged, 'long-box')?.typed).toBeUndefined()
   })

@@ -21,14 +21,14 @@ describe('conversion factors', () => {
     expect(STANDARD_GRAVITY).toBe(9.80665)
   })
 
-  it('gives 15 N·m as 11.063 lbf·ft; the trade says "about 11" (common practice, no source)', () => {
-    expect(15 / unitOf('torque', 'lbf·ft').factor).toBeCloseTo(11.063, 3)
+  it('gives 18 N·m as 13.276 lbf·ft (NIST SP 811, from memory)', () => {
+    expect(18 / unitOf('torque', 'lbf·ft').factor).toBeCloseTo(13.276, 3)
     expect(amountIn('torque', 15, 'lbf·ft', 0)).toBe('11')
   })
 
-  it('gives 36 27/32 in as 935.83 mm and 27 3/4 in as 704.85 mm, 2 mm from the 707 that a sheet may print', () => {
-    expect((36 + 27 / 32) * unitOf('length', 'in').factor).toBeCloseTo(935.83, 2)
-    expect(27.75 * unitOf('length', 'in').factor).toBeCloseTo(704.85, 9)
+  it('gives 33 13/16 in as 858.84 mm and 31 5/8 in as 803.28 mm, 3 mm from the 806 that a sheet may print', () => {
+    expect((33 + 13 / 16) * unitOf('length', 'in').factor).toBeCloseTo(858.84, 2)
+    expect(31.625 * unitOf('length', 'in').factor).toBeCloseTo(803.275, 9)
     expect(Math.round(707 - 27.75 * unitOf('length', 'in').factor)).toBe(2)
   })
 
@@ -42,7 +42,7 @@ describe('conversion factors', () => {
 
 describe('printing', () => {
   it('sets inches to the nearest part asked for and reduces the fraction', () => {
-    expect(inchParts(704.85, 16)).toEqual({ negative: false, whole: 27, numerator: 3, denominator: 4 })
+    expect(inchParts(803.275, 16)).toEqual({ negative: false, whole: 31, numerator: 5, denominator: 8 })
     expect(formatQuantity('length', 935.83125, { show: 'us', denominator: 32 })).toBe('36 27/32 in')
     expect(formatQuantity('length', 935.83125, { show: 'us', denominator: 8 })).toBe('36 7/8 in')
     expect(formatQuantity('length', -12.7, { show: 'us', denominator: 16 })).toBe('\u22121/2 in')
@@ -58,7 +58,7 @@ describe('printing', () => {
   })
 
   it('shows both systems, the metric one first', () => {
-    expect(formatQuantity('mass', 74.84274105, { show: 'both', denominator: 16 })).toBe('74.8 kg (165 lb)')
+    expect(formatQuantity('mass', 68.0388555, { show: 'both', denominator: 16 })).toBe('68 kg (150 lb)')
     expect(formatQuantity('angle', 4, { show: 'both', denominator: 16 })).toBe('4°')
   })
 
@@ -76,7 +76,7 @@ describe('printing', () => {
       ),
       { numRuns: runs(2000) },
     )
-    expect(formatPrecise('length', 704.85, 'us')).toBe('27 3/4 in')
-    expect(formatPrecise('length', 704.85, 'metric')).toBe('704.85 mm')
+    expect(formatPrecise('length', 803.275, 'us')).toBe('31 5/8 in')
+    expect(formatPrecise('length', 812.8, 'metric')).toBe('812.8 mm')
   })
 })

@@ -17,13 +17,13 @@ const reason = (dimension: Dimension, text: string) => {
 
 describe('lengths as people write them', () => {
   it.each([
-    ['27 3/4"', 704.85],
-    ['27-3/4 in', 704.85],
-    ['27 ¾ in', 704.85],
-    ['27¾"', 704.85],
-    ['2\' 3 3/4"', 704.85],
-    ["2'3.75", 704.85],
-    ['2 ft 3 3/4 in', 704.85],
+    ['31 5/8"', 803.275],
+    ['31-5/8 in', 803.275],
+    ['31 ⅝ in', 803.275],
+    ['31⅝"', 803.275],
+    ['2\' 7 5/8"', 803.275],
+    ["2'7.625", 803.275],
+    ['2 ft 7 5/8 in', 803.275],
     ['705 mm', 705],
     ['705', 705],
     ['70.5cm', 705],
@@ -57,21 +57,21 @@ describe('lengths as people write them', () => {
     ['12 kg', 'not a unit of length'],
   ])('refuses %j and says how to write it', (text, why) => {
     expect(reason('length', text)).toContain(why)
-    expect(reason('length', text)).toContain('27 3/4 in')
+    expect(reason('length', text)).toContain('31 5/8 in')
   })
 })
 
 describe('the other dimensions', () => {
   it.each<[Dimension, string, number]>([
-    ['mass', '165 lb', 74.84274105],
-    ['mass', '165#', 74.84274105],
+    ['mass', '150 lb', 68.0388555],
+    ['mass', '150#', 68.0388555],
     ['mass', '11 lb 8 oz', 5.216312255],
     ['mass', '75 kg', 75],
-    ['torque', '15 Nm', 15],
-    ['torque', '11 ft-lb', 14.914],
+    ['torque', '18 Nm', 18],
+    ['torque', '13 ft-lb', 17.626],
     ['torque', '95 in-lb', 10.7335],
     ['volume', '5 gal', 18.92705892],
-    ['speed', '70 mph', 112.65408],
+    ['speed', '62 mph', 99.779328],
     ['angle', '15°', 15],
     ['areaDensity', '20 kg/m2', 20],
   ])('reads %s %s', (dimension, text, expected) => {

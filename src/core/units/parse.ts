@@ -15,11 +15,11 @@ const VULGAR: Readonly<Record<string, string>> = {
 }
 
 const EXAMPLES: Readonly<Record<Dimension, string>> = {
-  length: '705 mm, 0.705 m, 27 3/4 in or 2\' 3 3/4"',
-  mass: '75 kg or 165 lb',
-  torque: '15 Nm, 11 ft-lb or 95 in-lb',
+  length: '803 mm, 0.803 m, 31 5/8 in or 2\' 7 5/8"',
+  mass: '68 kg or 150 lb',
+  torque: '18 Nm, 13 ft-lb or 80 in-lb',
   volume: '20 l or 5 gal',
-  speed: '110 km/h or 70 mph',
+  speed: '100 km/h or 62 mph',
   angle: '15°',
   areaDensity: '20 kg/m²',
   force: '400 N',

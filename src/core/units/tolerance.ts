@@ -3,7 +3,7 @@
  * mirror image. None of them is the shop's or a maker's; those are figures of the plan.
  */
 export const TOLERANCE = {
-  /** Of a mass against a figure, relative: 40 lb + 125 lb on 165 lb is full, not over. */
+  /** Of a mass against a figure, relative: 36 lb + 114 lb on 150 lb is full, not over. */
   mass: 1e-6,
   /** Of a length against a bound, mm: half of 1/32 in, to which a tape is read and a sheet is rounded at best. */
   lengthMm: 0.4,

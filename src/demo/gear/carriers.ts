@@ -137,14 +137,14 @@ export const toolClamps = gear({
   turns: [0, 180],
   price: 62,
   carries: {
-    rated: sheet('tool-clamps', { road: 8.2, trail: 6, parked: 8.2 }),
+    rated: sheet('tool-clamps', { road: 7.4, trail: 5.5, parked: 7.4 }),
     places: [
       {
         ...inside('clamp', 'Clamp', 'clamp', 45),
         takes: ['tool'],
         holesMm: [
-          { fromMm: 20, toMm: 28 },
-          { fromMm: 28, toMm: 42 },
+          { fromMm: 18, toMm: 26 },
+          { fromMm: 26, toMm: 40 },
         ],
       },
     ],

@@ -54,7 +54,7 @@ describe('a line of a scale or wrench', () => {
     ['US,GS, 12.35 kg', 'mass', 12.35, false],
     ['27.2 lb', 'mass', 12.337712, true],
     ['5.2 Nm', 'torque', 5.2, true],
-    ['ST, 11 ft-lb', 'torque', 14.913997, true],
+    ['ST, 13 ft-lb', 'torque', 17.625633, true],
     ['4,5 N·m', 'torque', 4.5, true],
   ] as const)('%s', (line, dimension, value, steady) => {
     const read = readLine(line)

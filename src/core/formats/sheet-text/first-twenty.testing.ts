@@ -4,9 +4,9 @@ import type { Sample } from './expected.testing'
 export const FIRST_TWENTY: readonly Sample[] = [
   {
     name: 'one line with most of it',
-    text: 'max. load 75 kg / 165 lb incl. rack, crossbar distance 600-900 mm, tighten to 4 Nm, p. 12',
+    text: 'max. load 68 kg / 150 lb incl. rack, crossbar distance 600-900 mm, tighten to 4 Nm, p. 12',
     takes: [
-      { what: 'limit', kg: 75, state: 'road', per: 'set', counts: 'everything' },
+      { what: 'limit', kg: 68, state: 'road', per: 'set', counts: 'everything' },
       { what: 'spread', fromMm: 600, toMm: 900 },
       { what: 'torque', fromNm: 4, toNm: 4 },
       { what: 'page', page: '12' },
@@ -47,11 +47,11 @@ Do not exceed 130 km/h (80 mph)`,
   },
   {
     name: 'pounds and inches alone',
-    text: 'Load rating: 165 lb on road, 110 lb off road. Spread between crossbars 24 in to 36 in. Torque 35 in-lb.',
+    text: 'Load rating: 150 lb on road, 110 lb off road. Spread between crossbars 25 in to 35 in. Torque 35 in-lb.',
     takes: [
-      { what: 'limit', kg: 74.842741, state: 'road', per: 'set' },
+      { what: 'limit', kg: 68.038856, state: 'road', per: 'set' },
       { what: 'limit', kg: 49.895161, state: 'trail', per: 'set' },
-      { what: 'spread', fromMm: 609.6, toMm: 914.4 },
+      { what: 'spread', fromMm: 635, toMm: 889 },
       { what: 'torque', fromNm: 3.954469, toNm: 3.954469 },
     ],
   },

@@ -45,8 +45,8 @@ Torque of the clamp bolts | 8 Nm`,
   },
   {
     name: 'pounds first',
-    text: 'MAXIMUM LOAD 165 LBS (75 KG) EVENLY DISTRIBUTED',
-    takes: [{ what: 'limit', kg: 74.842741, state: 'road', per: 'set' }],
+    text: 'MAXIMUM LOAD 150 LBS (68 KG) EVENLY DISTRIBUTED',
+    takes: [{ what: 'limit', kg: 68.038856, state: 'road', per: 'set' }],
   },
   {
     name: 'a spread in inches with fractions',
@@ -60,8 +60,8 @@ Torque of the clamp bolts | 8 Nm`,
   },
   {
     name: 'a torque in foot pounds',
-    text: 'Torque the mounting bolts to 11 ft-lb (15 N·m).',
-    takes: [{ what: 'torque', fromNm: 14.913987, toNm: 14.913987 }],
+    text: 'Torque the mounting bolts to 13 ft-lb (18 N·m).',
+    takes: [{ what: 'torque', fromNm: 17.625621, toNm: 17.625621 }],
   },
   {
     name: 'a torque whose units disagree',

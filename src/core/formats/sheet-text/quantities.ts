@@ -142,7 +142,7 @@ const agree = (a: Amount, b: Amount): boolean =>
     [a.to, b.to],
   ].every(([x = 0, y = 0]) => Math.abs(x - y) <= Math.max(a.half + b.half, ROUNDED * Math.max(x, y)))
 
-/** What joins the two units of one figure: `75 kg / 165 lb`, `75 kg (165 lb)`, `75 kg or 165 lb`. */
+/** What joins the two units of one figure: `68 kg / 150 lb`, `68 kg (150 lb)`, `68 kg or 150 lb`. */
 const JOINT = /^\s*(?:\/|\(|=|≈|or|\[)\s*$/i
 
 /** Every quantity of a text in order; one written in two units is one, by the first, and says where they disagree. */

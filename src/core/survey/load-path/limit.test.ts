@@ -114,11 +114,11 @@ describe('what is left', () => {
   })
 
   it('equal is within, to a millionth', () => {
-    expect(exceeds(165, 165)).toBe(false)
-    expect(exceeds(165.0001, 165)).toBe(false)
-    expect(exceeds(165.001, 165)).toBe(true)
-    // 40 lb + 125 lb on 165 lb, added up in kilograms.
-    expect(exceeds(40 * 0.45359237 + 125 * 0.45359237, 165 * 0.45359237)).toBe(false)
+    expect(exceeds(150, 150)).toBe(false)
+    expect(exceeds(150.0001, 150)).toBe(false)
+    expect(exceeds(150.001, 150)).toBe(true)
+    // 36 lb + 114 lb on 150 lb, added up in kilograms.
+    expect(exceeds(36 * 0.45359237 + 114 * 0.45359237, 150 * 0.45359237)).toBe(false)
   })
 })
 

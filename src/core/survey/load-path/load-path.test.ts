@@ -39,43 +39,43 @@ const ROOF = roofOf({ road: 900, trail: 900, parked: 900 })
 const ANY = { road: 500, trail: 500, parked: 500 }
 
 describe('rows of the check list: load path', () => {
-  it('bars rated 220 lb on feet rated 165 lb make a rack of 165 lb (common practice, no source)', () => {
+  it('bars rated 210 lb on feet rated 150 lb make a rack of 150 lb (common practice, no source)', () => {
     const plan = planOf(
       vehicleWith(ROOF),
-      [barsRack({ bars: own('bars', { road: 220 * LB }), feet: own('feet', { road: 165 * LB }) })],
+      [barsRack({ bars: own('bars', { road: 210 * LB }), feet: own('feet', { road: 150 * LB }) })],
       [[thing('load', 1)]],
     )
     expect(governing(plan, 'road')?.layer.name).toBe('Feet')
     const kg = survey({ ...plan, placements: [] }).allowances.find((each) => each.state === 'road')
-    expect(kg?.kind === 'known' ? pounds(kg.kg) : undefined).toBeCloseTo(165, 9)
+    expect(kg?.kind === 'known' ? pounds(kg.kg) : undefined).toBeCloseTo(150, 9)
   })
 
-  it('a 165 lb rack with a 40 lb box on it leaves 125 lb for contents (common practice, no source)', () => {
+  it('a 150 lb rack with a 36 lb box on it leaves 114 lb for contents (common practice, no source)', () => {
     const plan = planOf(
       vehicleWith(ROOF),
-      [barsRack({ bars: own('bars', { road: 165 * LB }), feet: own('feet', { road: 165 * LB }) })],
-      [[carrier('box', 40 * LB, ANY)]],
+      [barsRack({ bars: own('bars', { road: 150 * LB }), feet: own('feet', { road: 150 * LB }) })],
+      [[carrier('box', 36 * LB, ANY)]],
     )
     const found = allowance(plan, 'road')
-    expect('kg' in found ? pounds(found.kg) : undefined).toBeCloseTo(125, 9)
+    expect('kg' in found ? pounds(found.kg) : undefined).toBeCloseTo(114, 9)
     const full = planOf(plan.vehicle, plan.racks, [
-      [carrier('box', 40 * LB, ANY), { loads: [weight('contents', 125 * LB)] }],
+      [carrier('box', 36 * LB, ANY), { loads: [weight('contents', 114 * LB)] }],
     ])
     expect(figuresSay(full).road).toBe('clear')
     const over = planOf(plan.vehicle, plan.racks, [
-      [carrier('box', 40 * LB, ANY), { loads: [weight('contents', 126 * LB)] }],
+      [carrier('box', 36 * LB, ANY), { loads: [weight('contents', 115 * LB)] }],
     ])
     expect(figuresSay(over).road).toBe('stop')
   })
 
-  it('a 260 lb rack on a 165 lb roof gains 5 lb over a 160 lb rack, not 100 (common practice, no source)', () => {
-    const roof = roofOf({ road: 165 * LB })
+  it('a 240 lb rack on a 150 lb roof gains 7 lb over a 143 lb rack, not 97 (common practice, no source)', () => {
+    const roof = roofOf({ road: 150 * LB })
     const rack = (kg: number) =>
       barsRack({ bars: own('bars', { road: kg }), feet: own('feet', { road: kg }) })
-    const weak = allowance(planOf(vehicleWith(roof), [rack(160 * LB)]), 'road')
-    const strong = allowance(planOf(vehicleWith(roof), [rack(260 * LB)]), 'road')
+    const weak = allowance(planOf(vehicleWith(roof), [rack(143 * LB)]), 'road')
+    const strong = allowance(planOf(vehicleWith(roof), [rack(240 * LB)]), 'road')
     expect(strong).toMatchObject({ by: 'Roof' })
-    expect('kg' in strong && 'kg' in weak ? pounds(strong.kg - weak.kg) : undefined).toBeCloseTo(5, 9)
+    expect('kg' in strong && 'kg' in weak ? pounds(strong.kg - weak.kg) : undefined).toBeCloseTo(7, 9)
   })
 
   it('500 lb road, 300 trail, 800 parked: a tent with two sleepers is clear in all; 330 lb stops on trail only', () => {
@@ -193,7 +193,7 @@ describe('rows of the check list: load path', () => {
     expect(barEnds(long).rightMm - barEnds(short).rightMm).toBeCloseTo(63.5, 9)
   })
 
-  it('a spread outside 24 to 36 in is no finding: the liking of most gear is a hint, never a rule (common practice)', () => {
+  it('a spread outside 600 to 900 mm is no finding: the liking of most gear is a hint, never a rule (common practice)', () => {
     for (const spread of [500, 760, 1300]) {
       const racks = [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY), xs: [500, 500 + spread] })]
       const plan = planOf(vehicleWith(ROOF), racks, [

@@ -4,18 +4,18 @@ import { wingBars } from '@/demo/racks'
 import { eventOf } from './add-event'
 
 const racks = [wingBars]
-const draft = { kind: 'checked', what: ' Wing bars ', other: '', count: '1', rackId: '', note: '' } as const
+const draft = { kind: 'checked', what: ' Aero bars ', other: '', count: '1', rackId: '', note: '' } as const
 
 describe('an entry by hand', () => {
   it.each([
-    [draft, { kind: 'checked', what: 'Wing bars' }],
+    [draft, { kind: 'checked', what: 'Aero bars' }],
     [
       { ...draft, kind: 'lost', what: 'Key', count: '2', note: 'on the beach' },
       { kind: 'lost', what: 'Key', count: 2, note: 'on the beach' },
     ],
     [
       { ...draft, kind: 'replaced', other: 'new pad' },
-      { kind: 'replaced', what: 'Wing bars', with: 'new pad' },
+      { kind: 'replaced', what: 'Aero bars', with: 'new pad' },
     ],
     [
       { ...draft, kind: 'removed', rackId: 'wing', what: '' },
@@ -23,7 +23,7 @@ describe('an entry by hand', () => {
     ],
     [
       { ...draft, kind: 'dated', other: '2027-06-01' },
-      { kind: 'dated', what: 'Wing bars', due: '2027-06-01' },
+      { kind: 'dated', what: 'Aero bars', due: '2027-06-01' },
     ],
   ] as const)('%o', (given, event) => {
     expect(eventOf(given, racks)).toEqual(event)

@@ -1,0 +1,1 @@
+export function judgedBy(root: string): Promise<string>
