@@ -18,6 +18,8 @@ export const WAS = '@'
 export const KNOWN = '?'
 /** Other figures that somebody has for the same fields, by field. */
 export const OTHERS = '!'
+/** What a new entry of a list began with: what still stands so was filled in by the form. */
+export const BEGUN = '^'
 
 const isDraftOf = (draft: Draft | undefined): draft is DraftOf =>
   typeof draft === 'object' && !Array.isArray(draft)
@@ -211,15 +213,25 @@ export function newEntry(
   const fresh = start?.(id, kind) ?? (item.is === 'variants' ? { [item.by]: kind } : {})
   const draft = alikeBut && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
   const named = alikeBut && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
-  return { ...draft, ...named, [WAS]: `id ${id}` }
+  const entry = { ...begunOf(draft), ...named }
+  return { ...entry, [BEGUN]: entry, [WAS]: `id ${id}` }
 }
+
+/** An entry without what it began with itself. */
+function begunOf({ [BEGUN]: _, ...entry }: DraftOf): DraftOf {
+  return entry
+}
+
+/** What stands in a draft at the path of a field. */
+export const draftAt = (draft: Draft | undefined, path: readonly string[]): Draft | undefined =>
+  path.reduce<Draft | undefined>((at, key) => draftsOf(at)[Number(key)] ?? draftOf(at)[key], draft)
 
 /** Entries of a list made like the first, each with what is its own. */
 export function likeTheFirst(there: readonly Draft[], alikeBut: readonly string[]): readonly DraftOf[] {
-  const first = draftOf(there[0])
+  const first = begunOf(draftOf(there[0]))
   return there.map((each) => {
     const own = Object.entries(draftOf(each)).filter(([key]) => key === WAS || alikeBut.includes(key))
-    return { ...first, ...Object.fromEntries(own) }
+    return { ...first, [BEGUN]: first, ...Object.fromEntries(own) }
   })
 }
 

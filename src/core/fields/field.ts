@@ -31,6 +31,8 @@ interface Choice extends Words {
   readonly choices: Choices | 'attachments' | 'gates'
   /** Choices that a form or a fix makes and no person: offered only where they stand. */
   readonly made?: readonly string[]
+  /** Where something was read: left open, it is from what the sheet says on top, or told. */
+  readonly source?: true
 }
 /** Yes, no, or nobody has said. */
 interface Flag extends Words {

@@ -14,7 +14,7 @@ import { JOB_FIELD } from './job-fields'
 import { LOAD_FIELD } from './load-fields'
 import { adapterSchema, jobSchema, loadSchema } from '../plan/placement'
 import { RACK_FIELD } from './rack-fields'
-import { readDraft } from './read-draft'
+import { readWhole as readDraft } from './read-whole.testing'
 import { bare, elementOf, kindOf, schemaAt } from './schema-walk'
 import { VEHICLE_FIELD } from './vehicle-fields'
 

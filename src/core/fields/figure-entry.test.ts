@@ -6,7 +6,7 @@ import { vehicleSchema } from '../plan/vehicle'
 import { toDraft, type Draft, type DraftOf } from './draft'
 import type { Group, Variants } from './field'
 import { RACK_FIELD } from './rack-fields'
-import { readDraft } from './read-draft'
+import { readWhole as readDraft } from './read-whole.testing'
 import { VEHICLE_FIELD } from './vehicle-fields'
 import type * as z from '../units/schema'
 

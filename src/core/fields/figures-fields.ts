@@ -15,7 +15,7 @@ export const HOW_CHOICES: readonly (readonly [string, string])[] = [
 ]
 
 export const SOURCE_FIELD = group('Where it was read', {
-  kind: choice('Read', SOURCE_CHOICES),
+  kind: { ...choice('Read', SOURCE_CHOICES), source: true },
   text: text('In words'),
   page: text('On page'),
   on: day('On the day'),

@@ -186,6 +186,12 @@ export const BAR_FIELD = group(
 )
 
 const START = { by: 'start' }
+/** A bar that is added stands where the form puts it, as long as nobody says otherwise. */
+const STARTING_BAR = Object.fromEntries(
+  ['xMm', 'lengthMm', 'usableMm', 'riseMm', 'profile.widthMm', 'profile.heightMm', 'feetYMm.apart'].map(
+    (field) => [field, START],
+  ),
+)
 
 const DECK = group('Deck', {
   lengthMm: length('Deck length'),
@@ -216,7 +222,7 @@ const RACK_FIELDS = {
       riseMm: 65,
       profile: { kind: 'aero', widthMm: 80, heightMm: 28 },
       feetYMm: [-525, 525],
-      known: { lengthMm: START, usableMm: START, riseMm: START },
+      known: STARTING_BAR,
     }),
   }),
   deck: DECK,

@@ -4,10 +4,23 @@ import { issueText } from '../plan/messages'
 import { ratingSchema, type Rating, type Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
-import { STATES } from '../units/scalars'
-import { WAS, draftOf, draftsOf, figuresDraft, isEmpty, textOf, toDraft, type Draft, within } from './draft'
+import { STATES, type State } from '../units/scalars'
+import {
+  KNOWN,
+  WAS,
+  draftOf,
+  draftsOf,
+  figuresDraft,
+  isEmpty,
+  textOf,
+  toDraft,
+  type Draft,
+  type DraftOf,
+  type Shown,
+  within,
+} from './draft'
 import type { Field, Group, List, Variants } from './field'
-import { isRaw, listOf, rawOf } from './raw'
+import { isRaw, listOf, rawOf, type Raw } from './raw'
 import { MORE_FIGURES, byState } from './figures-fields'
 import {
   ASKED,
@@ -18,6 +31,7 @@ import {
   readSingle,
   type At,
   type Owner,
+  meanwhile,
   type ReadDraft,
   type Reading,
   parsed,
@@ -28,7 +42,7 @@ import { knownNow, readOthers } from './read-known'
 import { elementOf, kindOf, mayBeLeftOut, schemaAt } from './schema-walk'
 
 /** The figures that were typed, as ratings. One left as it was keeps all that is known of it. */
-function readFigures(draft: Draft | undefined, was: unknown, path: string, reading: Reading): unknown {
+function readFigures({ draft, was, path, reading, owner: above }: At): unknown {
   const before = listOf(was) as readonly Rating[]
   const now = draftOf(draft)
   const then = figuresDraft(was, reading.system)
@@ -38,6 +52,8 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
   const by = textOf(now['by'])
   const page = textOf(now['page']).trim().slice(0, 40)
   const counts = textOf(now['counts'])
+  const stamped = (state: State) =>
+    READ_FROM.find((each) => each === textOf(above.marks[`${above.shown.rel}.${state}`.replaceAll('.', ':')]))
   const stated = STATES.flatMap((state): Rating[] => {
     const rating = shown.get(state)
     const text = textOf(now[state])
@@ -46,12 +62,14 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     const read = parseQuantity('mass', text, reading.system)
     if (!read.ok || read.value < 0 || read.value > 20_000) {
       fault(reading, `${path}.${state}`, read.ok ? 'That cannot be right.' : read.reason)
-      return rating ? [rating] : []
+      return rating ? [rating] : listOf(meanwhile(reading, path, was)).filter(ofState(state))
     }
     const { counts: _, source, ...kept } = rating ?? { source: undefined }
     const { page: _page, ...sourceKept } = source ?? { kind: 'told' }
-    const kind = READ_FROM.find((each) => each === by) ?? reading.from ?? source?.kind ?? 'told'
     const same = rating && text === textOf(then[state])
+    // Where a figure is from is said when it is typed: what is chosen on top later is not of it.
+    const kind =
+      READ_FROM.find((each) => each === by) ?? stamped(state) ?? source?.kind ?? reading.from ?? 'told'
     return [
       {
         ...kept,
@@ -65,11 +83,19 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
       },
     ]
   })
-  const owner: Owner = {
-    shown: { system: reading.system, typed: {}, rel: '' },
-    typed: new Map(),
-    changed: new Set(),
-  }
+  // Terms without the figure that they are of have no place: they are asked about, never dropped.
+  if (stated.length === 0)
+    for (const [term, nothing] of [
+      ['by', ''],
+      ['page', ''],
+      ['counts', ''],
+      ['per', 'set'],
+    ] as const) {
+      const text = textOf(now[term]).trim()
+      if (text !== '' && text !== nothing && text !== textOf(then[term]))
+        fault(reading, `${path}.${term}`, 'Give the figure that this is said of, or empty this.')
+    }
+  const owner = newOwner({ system: reading.system, typed: {}, rel: '' })
   const others = listOf(
     readList(MORE_FIGURES, {
       schema: RATINGS,
@@ -88,7 +114,7 @@ function readFigures(draft: Draft | undefined, was: unknown, path: string, readi
     return [next]
   })
   const all = [...inPlace, ...[...stated, ...others].filter((each) => !placed.has(each))]
-  return sameList(all, before) ? was : all
+  return Array.isArray(was) && sameList(all, before) ? was : all
 }
 
 /** An id that no figure has yet: one that was taken out of use keeps its own. */
@@ -99,7 +125,20 @@ function freeId(taken: readonly Rating[], stem: string): string {
   return id
 }
 
+const ofState =
+  (state: State) =>
+  (rating: unknown): rating is Rating =>
+    rawOf(rating)['state'] === state
+
 const RATINGS = z.array(ratingSchema)
+
+const newOwner = (shown: Shown, typed: Raw = {}, marks: DraftOf = {}): Owner => ({
+  shown,
+  typed: new Map(Object.entries(typed as Record<string, string>)),
+  changed: new Set(),
+  marks,
+  figures: new Set(),
+})
 
 /** A thing with some of its fields anew: in its own order, so that what nobody touched is the very same. */
 function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
@@ -121,11 +160,11 @@ function readGroup(
   const raw = rawOf(was)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
   const owner: Owner = owns
-    ? {
-        shown: { system: reading.system, typed: rawOf(raw['typed']), rel: '' },
-        typed: new Map(Object.entries(rawOf(raw['typed']) as Record<string, string>)),
-        changed: new Set(),
-      }
+    ? newOwner(
+        { system: reading.system, typed: rawOf(raw['typed']), rel: '' },
+        rawOf(raw['typed']),
+        draftOf(draftOf(draft)[KNOWN]),
+      )
     : above
   const values = new Map<string, unknown>()
   for (const [key, field] of Object.entries(fields)) {
@@ -146,14 +185,16 @@ function readGroup(
     )
   }
   if (owns) {
-    const typed = owner.typed.size > 0 || isRaw(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
-    values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
     if ('known' in fields) {
-      const known = knownNow({ draft, was: raw['known'], changed: owner.changed }, (at) =>
+      const known = knownNow({ draft, was: raw['known'], owner }, (at) =>
         readOthers({ draft, was, path, reading }, fields, at),
       )
       values.set('known', same(known, raw['known']) ? raw['known'] : known)
+      // What the form filled in was typed by nobody.
+      for (const [at, { by }] of Object.entries(known ?? {})) if (by === 'start') owner.typed.delete(at)
     }
+    const typed = owner.typed.size > 0 || isRaw(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
+    values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
   }
   // What a kind of another shape had stays only where this one has it too.
   for (const key of Object.keys(raw))
@@ -215,6 +256,7 @@ function readField(field: Field, at: At): unknown {
       owner.changed.add(rel)
       const read = entriesOf(draft).map((each) => parsed(field.of, each, reading.system))
       for (const each of read) if ('problem' in each) fault(reading, path, each.problem)
+      if (read.some((each) => 'problem' in each)) return meanwhile(reading, path, was)
       const values = read.flatMap((each) => ('value' in each ? [each.value] : []))
       const typed = read.flatMap((each) => each.typed ?? []).join('; ')
       owner.typed.delete(rel)
@@ -223,18 +265,21 @@ function readField(field: Field, at: At): unknown {
     }
     case 'pairs': {
       if (textOf(draft) === textOf(toDraft(field, was, owner.shown)) && was !== undefined) return was
-      const values = entriesOf(draft).map((each) => {
+      const values: Raw[] = []
+      for (const each of entriesOf(draft)) {
         const texts = each.split(/\s\/\s/)
-        if (texts.length !== 2)
+        if (texts.length !== 2) {
           fault(reading, path, `Give each by two figures with a stroke between: ${field.hint}`)
-        return Object.fromEntries(
-          field.keys.map((key, i) => {
-            const read = parseQuantity('length', texts[i] ?? '', reading.system)
-            if (!read.ok) fault(reading, path, read.reason)
-            return [key, read.ok ? read.value : 0] as const
-          }),
-        )
-      })
+          return meanwhile(reading, path, was)
+        }
+        const pair = field.keys.flatMap((key, i) => {
+          const read = parseQuantity('length', texts[i] ?? '', reading.system)
+          if (!read.ok) fault(reading, path, read.reason)
+          return read.ok ? [[key, read.value] as const] : []
+        })
+        if (pair.length !== 2) return meanwhile(reading, path, was)
+        values.push(Object.fromEntries(pair))
+      }
       return values.length === 0 && mayBeLeftOut(schema) ? undefined : values
     }
     case 'split': {
@@ -254,13 +299,16 @@ function readField(field: Field, at: At): unknown {
           }),
         ] as const
       })
+      if (Object.keys(reading.problems).some((each) => each.startsWith(`${path}.`)))
+        return meanwhile(reading, path, was)
       const joined = field.join(Object.fromEntries(parts), was)
       if (typeof joined !== 'string') return joined.value
       fault(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
-      return was
+      return meanwhile(reading, path, was)
     }
     case 'figures':
-      return readFigures(draft, was, path, reading)
+      owner.figures.add(owner.shown.rel)
+      return readFigures(at)
     case 'group': {
       if (mayBeLeftOut(schema) && isEmpty(field, draft))
         return isEmpty(field, toDraft(field, was, owner.shown)) ? was : undefined
@@ -286,7 +334,8 @@ const OPTIONAL = z.optional(z.unknown())
 
 /**
  * A thing from its form's texts. What the form does not show stays; what nobody touched is the very same value. What
- * cannot be read is named by its field and stays as it was meanwhile, so that a drawing can go on.
+ * cannot be read is named by its field and keeps its last valid value meanwhile, so that a drawing can go on with a
+ * whole thing: the one that stands there now, the last one that was whole, or the one before.
  */
 export function readDraft<T>(
   field: Group | Variants,
@@ -295,20 +344,31 @@ export function readDraft<T>(
   was: unknown,
   system: UnitSystem,
   from?: Source['kind'],
+  last?: T,
 ): ReadDraft<T> {
-  const reading: Reading = { system, from, problems: {} }
-  const owner: Owner = { shown: { system, typed: {}, rel: '' }, typed: new Map(), changed: new Set() }
+  const reading: Reading = { system, from, problems: {}, last }
+  const owner = newOwner({ system, typed: {}, rel: '' })
   const value = readField(field, { schema, draft, was, path: '', reading, owner })
-  if (Object.keys(reading.problems).length > 0) return { value: value as T, problems: reading.problems }
+  const isWhole = (thing: unknown): thing is T => schema.safeParse(thing).success
+  const wholeOr = (thing: unknown): T | undefined =>
+    isWhole(thing) ? thing : (last ?? (isWhole(was) ? was : undefined))
+  const { problems } = reading
+  if (Object.keys(problems).length > 0) return { value: wholeOr(value), problems }
   const whole = schema.safeParse(value)
-  if (whole.success) return { value: value as T, problems: {} }
-  const before = schema.safeParse(was)
-  return {
-    value: before.success ? before.data : (value as T),
-    problems: Object.fromEntries(
-      whole.error.issues
-        .toReversed()
-        .map((issue) => [issue.path.map(String).join('.'), issueText(issue)] as const),
-    ),
+  if (whole.success) return { value: value as T, problems }
+  for (const issue of whole.error.issues) fault(reading, issue.path.map(String).join('.'), issueText(issue))
+  return { value: wholeOr(undefined), problems }
+}
+
+/**
+ * Reads one form again and again, and remembers the last whole thing that it gave: while a field is wrong it keeps its
+ * last valid value.
+ */
+export function wholeReader<T>(field: Group | Variants, schema: z.ZodMiniType<T>) {
+  let last: T | undefined
+  return (draft: Draft, was: unknown, system: UnitSystem, from?: Source['kind']): ReadDraft<T> => {
+    const read = readDraft(field, schema, draft, was, system, from, last)
+    last = read.value ?? last
+    return read
   }
 }

@@ -1,26 +1,44 @@
 import type { Known, OtherFigure } from '../plan/known'
-import { KNOWN, OTHERS, WAS, draftOf, draftsOf, othersDraft, textOf, type Draft } from './draft'
+import {
+  BEGUN,
+  KNOWN,
+  OTHERS,
+  WAS,
+  draftAt,
+  draftOf,
+  draftsOf,
+  othersDraft,
+  textOf,
+  type Draft,
+} from './draft'
 import type { Fields } from './field'
 import { quantityAlong } from './field-along'
 import { listOf, rawOf } from './raw'
-import { ASKED, KEPT, fault, parsed, same, sameList, type At } from './reading'
+import { ASKED, KEPT, fault, parsed, same, sameList, type At, type Owner } from './reading'
 
 /** How each field is known after reading: as the form says, and no starting value once it was typed over. */
 export function knownNow(
-  { draft, was, changed }: { draft: Draft | undefined; was: unknown; changed: ReadonlySet<string> },
+  { draft, was, owner }: { draft: Draft | undefined; was: unknown; owner: Owner },
   othersAt: (path: string) => readonly OtherFigure[] | undefined,
 ): Known | undefined {
   const before = rawOf(was)
   const marks = draftOf(draftOf(draft)[KNOWN])
+  // In a new entry of a list everything is new; what still stands as the form began it nobody has typed.
+  const began = draftOf(draft)[BEGUN]
+  const begun = (path: string) =>
+    began !== undefined && same(draftAt(draft, path.split('.')), draftAt(began, path.split('.')))
   const said = Object.keys(draftOf(draftOf(draft)[OTHERS]))
   const now = [...new Set([...Object.keys(marks), ...said])].flatMap((key) => {
     const path = key.replaceAll(':', '.')
+    // Figures by state keep their own source.
+    if (owner.figures.has(path.split('.').slice(0, -1).join('.'))) return []
     const mark = textOf(marks[key])
     const old = rawOf(before[path])
     const others = othersAt(path)
     const form = mark === 'start' || mark === 'target'
     // What nobody said is told: a figure beside which another stands has to say so.
-    const by = mark === '' || (form && changed.has(path)) ? (others ? 'told' : '') : mark
+    const by =
+      mark === '' || (form && owner.changed.has(path) && !begun(path)) ? (others ? 'told' : '') : mark
     if (by === '') return []
     const same = old['by'] === by && sameList(others ?? [], listOf(old['others']))
     return [[path, same ? old : { by, ...(others ? { others } : {}) }] as const]

@@ -3,13 +3,17 @@ import { issueText } from '../plan/messages'
 import type { Source } from '../plan/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
-import { singleText, textOf, type Draft, type Shown } from './draft'
+import { singleText, textOf, type Draft, type DraftOf, type Shown } from './draft'
 import type { Choices, Single } from './field'
+import { listOf, rawOf } from './raw'
 import { mayBeLeftOut } from './schema-walk'
 
-/** What was read from a form: the thing itself, or what is wrong by field. The fallback keeps the drawing alive meanwhile. */
+/**
+ * What was read from a form: the thing, whole by its schema, and what is wrong by field. A field that is wrong keeps its
+ * last valid value meanwhile; nothing where no whole thing could be made yet.
+ */
 export interface ReadDraft<T> {
-  readonly value: T
+  readonly value: T | undefined
   readonly problems: Readonly<Record<string, string>>
 }
 
@@ -17,6 +21,8 @@ export interface Reading {
   readonly system: UnitSystem
   readonly from: Source['kind'] | undefined
   readonly problems: Record<string, string>
+  /** The last whole thing that was read: what is wrong keeps its value of then. */
+  readonly last: unknown
 }
 
 /** The thing whose marks the fields below it keep, and what is typed for them. */
@@ -24,6 +30,10 @@ export interface Owner {
   readonly shown: Shown
   readonly typed: Map<string, string>
   readonly changed: Set<string>
+  /** How each figure is known, as the form says, by the path of its field with colons. */
+  readonly marks: DraftOf
+  /** Where figures by state stand: each of them keeps its own source. */
+  readonly figures: Set<string>
 }
 
 export const ASKED = 'This is asked for.'
@@ -31,6 +41,14 @@ export const BOTH = 'Give this too, or empty what goes with it.'
 
 export function fault(reading: Reading, path: string, problem: string): void {
   reading.problems[path] ??= problem
+}
+
+/** The value that a field keeps while what stands in it is wrong: the last valid one, or the one before. */
+export function meanwhile({ last }: Reading, path: string, was: unknown): unknown {
+  const at = path
+    .split('.')
+    .reduce<unknown>((so, key) => (Array.isArray(so) ? listOf(so)[Number(key)] : rawOf(so)[key]), last)
+  return at ?? was
 }
 
 export const entriesOf = (draft: Draft | undefined): string[] =>
@@ -103,24 +121,28 @@ export interface At {
 export function readSingle(field: Single, { schema, draft, was, path, reading, owner }: At): unknown {
   const text = textOf(draft)
   const { rel } = owner.shown
-  if (text === singleText(field, was, owner.shown) && (was !== undefined || mayBeLeftOut(schema))) return was
+  const asked = text.trim() === '' && !mayBeLeftOut(schema) && !z.safeParse(schema, was).success
+  if (text === singleText(field, was, owner.shown) && !asked) return was
   owner.changed.add(rel)
   owner.typed.delete(rel)
   if (text.trim() === '') {
     if (mayBeLeftOut(schema)) return undefined
     if (field.is === 'quantity' && field.empty !== undefined) return field.empty
+    // What nobody said is told.
+    if (field.is === 'choice' && field.source) return reading.from ?? 'told'
     if (field.is === 'text' && z.safeParse(schema, '').success) return ''
     fault(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
-    return was ?? standIn(field)
+    const kept = meanwhile(reading, path, was)
+    return kept === undefined || kept === '' ? standIn(field) : kept
   }
   const read = parsed(field, text, reading.system)
   if ('problem' in read) {
     fault(reading, path, read.problem)
-    return was
+    return meanwhile(reading, path, was)
   }
   if (read.typed !== undefined && read.typed.length <= KEPT) owner.typed.set(rel, read.typed)
   const issue = z.safeParse(schema, read.value).error?.issues[0]
   if (!issue) return read.value
   fault(reading, path, issueText(issue))
-  return was
+  return meanwhile(reading, path, was)
 }

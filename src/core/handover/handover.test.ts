@@ -121,12 +121,12 @@ describe('the handover sheet', () => {
     const opening = openingOf(sheet).find(({ title }) => title === 'As the forms began, measured by nobody')
     const lines = opening?.lines.map((line) => phraseText(line)) ?? []
     expect(lines).toEqual([
-      'The vehicle: length, width, height.',
+      'The vehicle: length, width, height, wheelbase, front overhang, nose to screen, wheel radius, roof.',
       'Raised rails: left to right, where feet may go, how high it stands over the roof.',
       'Bars: the weight of each.',
       'Feet: the weight of each.',
-      'Front bar: length, the width that can be used, how high it stands over the roof.',
-      'Rear bar: length, the width that can be used, how high it stands over the roof.',
+      'Front bar: its place along the vehicle, length, the width that can be used, how high it stands over the roof, profile, foot to foot.',
+      'Rear bar: its place along the vehicle, length, the width that can be used, how high it stands over the roof, profile, foot to foot.',
     ])
     expect(openingOf(of(boatAndBox).sheet).map(({ title }) => title)).not.toContain(
       'As the forms began, measured by nobody',

@@ -14,6 +14,7 @@ const FIELD: Readonly<Record<string, string>> = {
   each: 'the weight of each',
   mass: 'its weight',
   usable: 'the width that can be used',
+  feetY: 'foot to foot',
   gauge: 'left to right',
   ranges: 'where feet may go',
   rise: 'how high it stands over the roof',

@@ -52,6 +52,12 @@ export function confirmed(plan: Plan, starts: readonly Start[]): Plan {
   }
 }
 
+/** The gear that stands on the plan: what was taken off is in no sum. */
+function placedGear({ gear, placements }: Plan): readonly Gear[] {
+  const placed = new Set(placements.map(({ gearId }) => gearId))
+  return gear.filter(({ id }) => placed.has(id))
+}
+
 /** Every starting value that nobody has typed over or confirmed yet. */
 export function startsOf(plan: Plan): Start[] {
   const marks = (of: Start['of'], thing: Marked & { readonly id: string }): Start[] =>
@@ -67,7 +73,7 @@ export function startsOf(plan: Plan): Start[] {
       ...rack.parts.flatMap((part) => marks('part', part)),
       ...barsOf(rack).flatMap((bar) => marks('bar', bar)),
     ]),
-    ...plan.gear.flatMap((gear): Start[] => [
+    ...placedGear(plan).flatMap((gear): Start[] => [
       ...marks('gear', gear),
       ...(gear.mass.basis === 'start' ? [{ of: 'gear' as const, id: gear.id, field: 'mass' }] : []),
     ]),

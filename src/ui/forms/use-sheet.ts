@@ -5,7 +5,7 @@ import {
   type Group,
   mergeItems,
   placeWords,
-  readDraft,
+  wholeReader,
   type ReadDraft,
   READ_FROM,
   toDraft,
@@ -31,6 +31,8 @@ interface Kept {
   readonly at: string
   readonly was: string
   readonly draft: Values
+  /** Where it is from, as was said on top. */
+  readonly from?: string
   /** What was met again and is neither taken up nor discarded yet: it waits beside what is typed now. */
   readonly waits?: Kept
 }
@@ -48,7 +50,7 @@ export interface MetAgain {
 
 interface Sheet<T> {
   readonly form: UseFormReturn
-  /** The thing as the sheet stands now: what cannot be read is as it was. */
+  /** The thing as the sheet stands now, whole: what cannot be read keeps its last valid value. */
   readonly read: ReadDraft<T>
   readonly again: MetAgain | undefined
   readonly from: string
@@ -89,7 +91,8 @@ export function useSheet<T>(
     [field, was, system],
   )
   const source = READ_FROM.find((each) => each === from)
-  const read = (values: Values) => readDraft(field, schema, values as Draft, base, system, source)
+  const [reader] = useState(() => wholeReader(field, schema))
+  const read = (values: Values) => reader(values as Draft, base, system, source)
   const form = useForm({
     defaultValues: start,
     mode: 'onTouched',
@@ -115,6 +118,7 @@ export function useSheet<T>(
   const [told, setTold] = useState<unknown>()
   const toSave = (): Saving<T> => {
     const { value } = read(form.getValues())
+    if (value === undefined) return { ok: false, problem: 'This is not whole yet.' }
     if (stored === undefined || seen === was) return { ok: true, value }
     const merged = mergeItems(schema, seen as T, value, was as T, told === was ? 'mine' : 'ask')
     if (merged.ok) return { ok: true, value: merged.item }
@@ -135,7 +139,10 @@ export function useSheet<T>(
         const stale = kept.was !== stamp
         const older = isKept(kept.waits) ? kept.waits : undefined
         setAgain(older && !stale ? { ...older, stale: true } : { ...kept, stale })
-        if (!stale) reset(kept.draft, { keepDefaultValues: true })
+        if (!stale) {
+          setFrom(kept.from ?? '')
+          reset(kept.draft, { keepDefaultValues: true })
+        }
       }
       setLooked(true)
     })
@@ -155,11 +162,14 @@ export function useSheet<T>(
           at: new Date().toISOString(),
           was: stamp,
           draft,
-          ...(waits && { waits: { at: waits.at, was: waits.was, draft: waits.draft } }),
+          from,
+          ...(waits && {
+            waits: { at: waits.at, was: waits.was, draft: waits.draft, from: waits.from ?? '' },
+          }),
         } satisfies Kept)
     }, KEEP_AFTER_MS)
     return () => clearTimeout(timer)
-  }, [key, draft, looked, isDirty, waits, stamp])
+  }, [key, draft, from, looked, isDirty, waits, stamp])
 
   const forget = () => {
     settled.current = true
@@ -174,6 +184,7 @@ export function useSheet<T>(
       at: again.at,
       stale: again.stale,
       takeUp: () => {
+        setFrom(again.from ?? '')
         reset(again.draft, { keepDefaultValues: true })
         setAgain({ ...again, stale: false })
       },

@@ -19,7 +19,7 @@ const verdicts = (kit: Kit, vehicle?: Partial<Vehicle>) =>
 describe('kits', () => {
   it('fit their years, doors and trim, are refused outside them, and ask where the vehicle is silent', () => {
     const kit: Kit = { years: { from: 2018, to: 2022 }, doors: [5], trims: ['Shoreline'] }
-    expect(verdicts(kit, { years: { from: 2019, to: 2021 }, doors: 5, trim: 'touring' })).toEqual(['clear'])
+    expect(verdicts(kit, { years: { from: 2019, to: 2021 }, doors: 5, trim: 'shoreline' })).toEqual(['clear'])
     expect(verdicts(kit, { years: { from: 2017 }, doors: 3, trim: 'Base' })).toEqual(['stop', 'stop', 'stop'])
     expect(verdicts(kit)).toEqual(['findOut', 'findOut', 'findOut'])
     expect(sentences(kitFit, plan(kit, { years: { from: 2024 }, doors: 5, trim: 'Shoreline' }))).toEqual([

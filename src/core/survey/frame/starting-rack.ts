@@ -2,7 +2,9 @@ import { pointsOf, type Attachment, type Vehicle } from '../../plan/vehicle'
 import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { PartRole } from '../../kinds/part-role'
+import type { Known } from '../../plan/known'
 import type { Bar, Part, Profile, Rack } from '../../plan/rack'
+import { startingMarks } from './body/starting-attachment'
 
 /** The kinds of rack that stand on a kind of attachment. */
 export const rackKindsFor = ({ kind }: Attachment): readonly RackKind[] => ATTACHMENTS[kind].racks
@@ -62,7 +64,10 @@ function startingParts(id: string, kind: RackKind, feet: number): Part[] {
 }
 
 /** Filled in so that there is a drawing: whoever enters the rack types over it, or confirms it. */
-const START = { by: 'start' } as const
+const marked = <T extends object>(thing: T): T & { readonly known: Known } => ({
+  ...thing,
+  known: startingMarks(thing),
+})
 
 const PROFILE: Profile = { kind: 'aero', widthMm: 80, heightMm: 28 }
 const HEAVY: Profile = { kind: 'flat', widthMm: 60, heightMm: 35 }
@@ -87,7 +92,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
   }
   if (kind === 'ladder') {
     const x = attachment.kind === 'hatchSeam' ? attachment.xMm : vehicle.roof.toXMm
-    return {
+    return marked({
       ...common,
       kind,
       when: 'parked',
@@ -96,21 +101,22 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
       xMm: x + 450,
       yMm: -350,
       widthMm: 320,
-    }
+    })
   }
   const profile = kind === 'bars' ? PROFILE : HEAVY
   const lengthMm = feet + 200
-  const bars = xs.map((xMm, i): Bar => ({
-    id: `${id}-bar-${i + 1}`,
-    name: i === 0 ? 'Front bar' : i === xs.length - 1 ? 'Rear bar' : 'Middle bar',
-    xMm,
-    lengthMm,
-    usableMm: feet - 80,
-    riseMm: USUAL_RISE_MM[kind],
-    profile,
-    feetYMm: [-feet / 2, feet / 2],
-    known: { lengthMm: START, usableMm: START, riseMm: START },
-  }))
+  const bars = xs.map((xMm, i): Bar =>
+    marked({
+      id: `${id}-bar-${i + 1}`,
+      name: i === 0 ? 'Front bar' : i === xs.length - 1 ? 'Rear bar' : 'Middle bar',
+      xMm,
+      lengthMm,
+      usableMm: feet - 80,
+      riseMm: USUAL_RISE_MM[kind],
+      profile,
+      feetYMm: [-feet / 2, feet / 2],
+    }),
+  )
   const deck = {
     xMm: ((xs[0] ?? 0) + (xs.at(-1) ?? 0)) / 2,
     yMm: 0,
@@ -122,11 +128,17 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
     case 'bars':
       return { ...common, kind, bars }
     case 'platform':
-      return { ...common, kind, bars: bars.length > 1 ? bars : twoBars(bars), deck }
+      return {
+        ...common,
+        kind,
+        bars: bars.length > 1 ? bars : twoBars(bars),
+        deck,
+        known: startingMarks({ deck }),
+      }
     case 'frame':
       return { ...common, kind, bars: bars.length > 1 ? bars : twoBars(bars) }
     case 'bed':
-      return { ...common, kind, bars, sideHeightMm: 400 }
+      return marked({ ...common, kind, bars, sideHeightMm: 400 })
   }
 }
 

@@ -25,7 +25,12 @@ export function LoadDialog({
   const [problem, setProblem] = useState<string>()
   const save = sheet.form.handleSubmit(() => {
     const { run } = usePlan.getState()
-    if (!run({ do: 'setLoad', placementId, load: sheet.read.value })) {
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
+    if (!run({ do: 'setLoad', placementId, load: saving.value })) {
       setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
       return
     }

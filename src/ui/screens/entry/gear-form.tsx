@@ -94,15 +94,17 @@ export function GearForm({
       }
       field={GEAR_FIELD}
       system={system}
-      drawing={<GearDrawing gear={read.value} />}
+      drawing={read.value && <GearDrawing gear={read.value} />}
       problem={problem}
       problems={Object.keys(read.problems).length}
       onSave={() => void save(here !== undefined && !placed)()}
-      around={{ gates: (read.value.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
+      around={{ gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
       paste={
         <PasteSheet
-          takes={() => gearTakes(read.value)}
-          onTake={({ taken, all, from }) => sheet.take(gearWith(read.value, taken, all, from))}
+          takes={() => (read.value ? gearTakes(read.value) : [])}
+          onTake={({ taken, all, from }) => {
+            if (read.value) sheet.take(gearWith(read.value, taken, all, from))
+          }}
         />
       }
       chosen={{

@@ -69,15 +69,16 @@ export function RackForm({
     system,
   )
   const { read } = sheet
+  const now = read.value ?? begun
   const stock = useStock()
   const [problem, setProblem] = useState<string>()
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
-    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: [read.value] })),
-    [vehicle, read.value],
+    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] })),
+    [vehicle, now],
   )
-  const attachment = vehicle.attachments.find((each) => each.id === read.value.attachmentId)
+  const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)
 
   const restart = (attachmentId: string, kind: string) => {
     const on = vehicle.attachments.find((each) => each.id === attachmentId)
@@ -132,7 +133,7 @@ export function RackForm({
       drawing={
         <StillSheet
           survey={drawn}
-          label={`${read.value.name} on ${vehicle.name}, drawn from what is typed`}
+          label={`${now?.name ?? 'A rack'} on ${vehicle.name}, drawn from what is typed`}
         />
       }
       problem={problem}
@@ -140,7 +141,7 @@ export function RackForm({
       onSave={() => void save()}
       around={{
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
-        gates: (read.value.gates ?? []).map((gate) => [gate.id, gate.question] as const),
+        gates: (now?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
       }}
       stock={{ parts: stock.parts, bars: stock.bars }}
       only={{
@@ -150,23 +151,20 @@ export function RackForm({
       paste={
         <PasteSheet
           takes={(of) => {
-            const part = read.value.parts.find((each) => each.id === of)
+            const part = now?.parts.find((each) => each.id === of)
             return part ? partTakes(part) : []
           }}
-          things={read.value.parts.map(({ id: partId, name }) => [partId, name] as const)}
-          onTake={({ taken, all, from, of }) =>
-            sheet.take({
-              ...read.value,
-              parts: read.value.parts.map((part) =>
-                part.id === of ? partWith(part, taken, all, from) : part,
-              ),
-            })
-          }
+          things={(now?.parts ?? []).map(({ id: partId, name }) => [partId, name] as const)}
+          onTake={({ taken, all, from, of }) => {
+            if (!now) return
+            const parts = now.parts.map((part) => (part.id === of ? partWith(part, taken, all, from) : part))
+            sheet.take({ ...now, parts })
+          }}
         />
       }
       chosen={{
-        attachmentId: (chosen) => restart(chosen, read.value.kind),
-        kind: (chosen) => restart(read.value.attachmentId, chosen),
+        attachmentId: (chosen) => restart(chosen, now?.kind ?? ''),
+        kind: (chosen) => restart(now?.attachmentId ?? '', chosen),
       }}
       actions={
         <Button type="submit" look="solid">

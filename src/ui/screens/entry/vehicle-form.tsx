@@ -61,14 +61,15 @@ export function VehicleForm({
     system,
   )
   const { read } = sheet
+  const now = read.value ?? start
   const [problem, setProblem] = useState<string>()
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
-    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: read.value, racks: [] })),
-    [read.value],
+    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })),
+    [now],
   )
-  const { body } = read.value
+  const { body } = now
 
   const save = sheet.form.handleSubmit(async () => {
     const saving = sheet.toSave()
@@ -109,14 +110,14 @@ export function VehicleForm({
       }
       field={VEHICLE_FIELD}
       system={system}
-      drawing={<StillSheet survey={drawn} label={`${read.value.name}, drawn from what is typed`} />}
+      drawing={<StillSheet survey={drawn} label={`${now.name}, drawn from what is typed`} />}
       problem={problem}
       problems={Object.keys(read.problems).length}
       onSave={() => void save()}
       paste={
         <PasteSheet
           takes={() => VEHICLE_TAKES}
-          onTake={({ taken, all, from }) => sheet.take(vehicleWith(read.value, taken, all, from))}
+          onTake={({ taken, all, from }) => sheet.take(vehicleWith(now, taken, all, from))}
         />
       }
       chosen={{

@@ -8,8 +8,6 @@ import { startingSizes } from './starting-sizes'
 /** Where a bed's side usually ends, where the body says nothing of a bed. mm over the ground. Common practice, no source. */
 const USUAL_BED_TOP_MM = 1100
 
-const ROOF_RATED = { by: 'with', what: 'the roof', source: { kind: 'manual' } } as const
-
 /**
  * An attachment of a kind with starting values from the vehicle's body, mm. Figures stay empty, and so does a mass
  * that counts: they are never made up.
@@ -35,7 +33,7 @@ export function startingAttachment(kind: AttachmentKind, body: Body, id: string)
     kind,
     id,
     name: choice.split(/[,:]/)[0] ?? choice,
-    ...(loadsRoof(kind) ? { rated: ROOF_RATED } : { ratings: [] }),
+    ...(loadsRoof(kind) ? { rated: { by: 'own', ratings: [] } } : { ratings: [] }),
     ...where,
     ...starts,
     ...('riseMm' in shape ? { riseMm: 45 } : {}),
@@ -44,15 +42,29 @@ export function startingAttachment(kind: AttachmentKind, body: Body, id: string)
   return { ...made, known: startingMarks(made) } as Attachment
 }
 
-/** What a form filled in of a thing: every number of it, by the path of its field. */
-function startingMarks(thing: object): Known {
+/** What of a thing has marks of its own, or is no figure. */
+const NEVER_STARTED = [
+  'panel',
+  'ratings',
+  'rated',
+  'known',
+  'bars',
+  'parts',
+  'attachments',
+  'obstacles',
+  'count',
+]
+
+/** What a form filled in of a thing: every length and every mass of it, by the path of its field. */
+export function startingMarks(thing: object): Known {
   const paths = (value: unknown, at: string): string[] => {
     if (typeof value === 'number') return [at]
     if (typeof value !== 'object' || value === null) return []
     return Object.entries(value).flatMap(([key, each]: [string, unknown]) => {
       const path = at === '' ? key : `${at}.${key}`
       if (key === 'points' || key === 'doorPositions') return [`${path}.at`, `${path}.gauge`]
-      return key === 'panel' || key === 'ratings' || key === 'rated' ? [] : paths(each, path)
+      if (key === 'feetYMm') return [`${path}.apart`]
+      return NEVER_STARTED.includes(key) ? [] : paths(each, path)
     })
   }
   return Object.fromEntries(paths(thing, '').map((path) => [path, { by: 'start' as const }]))
