@@ -1,4 +1,4 @@
-import { offOf } from '../kinds/basis'
+import { massBracket } from '../facts/bracket'
 import { type HouseRules, USUAL_GUESS_SPREAD } from '../plan/house'
 import type { State } from '../units/scalars'
 import { cellParts, type Cell, type InForce } from '../survey/load-path/limit'
@@ -23,7 +23,7 @@ function statedSpread(mass: MassPoint): number | undefined {
 function sigmaOf(mass: MassPoint, rules: HouseRules): number {
   const { basis } = mass
   // What was weighed is off by so little that nobody would weigh it again for this.
-  const known = basis === 'weighed' ? 0 : 100 * offOf(basis)
+  const known = basis === 'weighed' ? 0 : 100 * massBracket(basis, rules)
   const usual = basis === 'guess' ? (rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD) : known
   return (mass.kg * (statedSpread(mass) ?? usual)) / 100 / NINETEEN_OF_TWENTY
 }

@@ -8,6 +8,13 @@ interface HowTraits {
   readonly basis: Basis
   /** For what a rating may be read from: as a form offers it. */
   readonly readFrom?: string
+  /**
+   * How far a figure may be off that is known so, either way: a mass or a rating as a part of it, a length as a part of
+   * it and no less than so many mm. What has none is taken as it is. Common practice, no source.
+   */
+  readonly off?: { readonly part: number; readonly lengthPart: number; readonly leastMm: number }
+  /** Guesses and what a form filled in are off together, all in one direction; everything else is off by itself. */
+  readonly together?: true
   /** Nothing that anybody measured or read. */
   readonly unsure?: true
   /** A form or a fix says so, never a person. */
@@ -16,17 +23,44 @@ interface HowTraits {
 
 /** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
 export const HOWS = {
-  weighed: { word: 'weighed', basis: 'weighed' },
+  weighed: { word: 'weighed', basis: 'weighed', off: { part: 0.01, lengthPart: 0, leastMm: 1 } },
   label: { word: 'label', basis: 'maker', readFrom: 'On its label' },
   manual: { word: 'manual', basis: 'maker', readFrom: 'In the vehicle’s manual' },
   sheet: { word: "maker's sheet", basis: 'maker', readFrom: 'On its maker’s sheet' },
-  measured: { word: 'measured', basis: 'weighed', readFrom: 'Measured' },
-  told: { word: 'told', basis: 'told', readFrom: 'Told', unsure: true },
-  guess: { word: 'guess', basis: 'guess', unsure: true },
-  start: { word: 'starting value', basis: 'start', unsure: true, made: true },
+  measured: {
+    word: 'measured',
+    basis: 'weighed',
+    readFrom: 'Measured',
+    off: { part: 0.01, lengthPart: 0, leastMm: 1 },
+  },
+  told: {
+    word: 'told',
+    basis: 'told',
+    readFrom: 'Told',
+    unsure: true,
+    off: { part: 0.1, lengthPart: 0.01, leastMm: 5 },
+  },
+  guess: {
+    word: 'guess',
+    basis: 'guess',
+    unsure: true,
+    together: true,
+    off: { part: 0.1, lengthPart: 0.05, leastMm: 40 },
+  },
+  start: {
+    word: 'starting value',
+    basis: 'start',
+    unsure: true,
+    made: true,
+    together: true,
+    off: { part: 0.25, lengthPart: 0.05, leastMm: 40 },
+  },
   target: { word: 'target', basis: 'target', made: true },
 } as const satisfies Record<string, HowTraits>
 export type How = keyof typeof HOWS
+
+/** How a figure is known, with all that is said of it. */
+export const howTraits = (how: How): HowTraits => HOWS[how]
 
 const howsWith = <Trait extends keyof HowTraits>(trait: Trait) =>
   kindsOf(HOWS).filter(

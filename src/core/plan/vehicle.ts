@@ -119,7 +119,7 @@ export const kerbOf = ({ kerbKg }: Vehicle): number | undefined =>
 
 /** Whether what stands here loads the roof's own skin: not where reinforcement inside takes the load past it. */
 export function bearsOnRoof(attachment: Attachment): boolean {
-  const pastIt = attachment.kind === 'drilledTop' && attachment.roofBears === false
+  const pastIt = attachment.kind === 'drilledTop' && attachment.reinforced && attachment.roofBears === false
   return loadsRoof(attachment.kind) && !pastIt
 }
 

@@ -7,7 +7,8 @@ import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 import type { Finding } from '../review/finding'
-import { BRACKET, hangsOf, massBracket } from '../review/hangs'
+import { howOfBasis, massBracket, movesTogether, partBracket } from '../facts/bracket'
+import { linkJudgement } from '../facts/links'
 import { kg } from '../units/phrase'
 
 /** A tenth of a kilogram down, so that what is proposed can be read on a scale and still clears. */
@@ -32,11 +33,24 @@ export function cellOfFinding(survey: Survey, finding: Finding): Cell | undefine
  */
 function roomFor(cell: Cell, part: CellPart, rules: HouseRules): number {
   if (cell.limit.kind === 'missing') return 0
-  const told = cell.limit.rating.source.kind === 'told' ? 1 - BRACKET.told : 1
   const others = cellParts(cell).filter(({ mass }) => mass !== part.mass)
-  const off = Math.max(0, ...others.map(({ mass, kg: each }) => each * massBracket(mass.basis, rules)))
-  const limit = cell.limit.kg * told
-  return Math.min(limit - (cell.countedKg - part.countedKg), limit - (cell.kg - part.kg) - off)
+  const offs = others.map(({ mass, kg: each }) => {
+    const how = howOfBasis(mass.basis)
+    return {
+      kg: Math.abs(each) * massBracket(mass.basis, rules),
+      group: how !== undefined && movesTogether(how),
+    }
+  })
+  const single = Math.max(0, ...offs.map(({ kg: each, group }) => (group ? 0 : each)))
+  const together = offs.reduce((sum, { kg: each, group }) => (group ? sum + each : sum), 0)
+  const said = cell.limit.kg
+  const told = said * (1 - partBracket(cell.limit.rating.source.kind, rules))
+  const rest = cell.kg - part.kg
+  return Math.min(
+    said - (cell.countedKg - part.countedKg),
+    told - rest,
+    said - rest - Math.max(single, together),
+  )
 }
 
 /** Lower one load to what still fits: contents to so many kg, a can to so many litres, a person fewer. */
@@ -176,7 +190,8 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   if (!cell || cell.limit.kind === 'missing') return []
   const { rules } = survey.plan
   const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
-  if (overKg === 0 && hangsOf(cell, survey).length === 0) return []
+  const judged = linkJudgement(cell, survey)
+  if (overKg === 0 && (!judged || judged.doubts.length + judged.others.length === 0)) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
     ...parts.flatMap((part) => lowered(cell, part, rules) ?? []),

@@ -6,10 +6,9 @@ import type { Source } from '../plan/rating'
 import type { LayerRole } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
-import { exceeds } from '../units/tolerance'
+import { linkJudgement, type LinkComparison, type LinkJudgement } from '../facts/links'
 import type { Ask, Where } from './ask'
 import { IN_STATE, type Severity } from './finding'
-import { hangsOf, type Hang } from './hangs'
 import { kg, type Phrase } from '../units/phrase'
 
 /** Where a figure was read, in a few words. */
@@ -49,20 +48,24 @@ function factorWords(factor: number): string {
   )
 }
 
-/** How a limit came about, as the end of a sentence. */
-export function limitPhrase(cell: Cell): Phrase {
-  const { limit, per, layer } = cell
-  const each = per === 'each' ? ` each (${layer.units[cell.unit] ?? 'one'} bears most)` : ''
+/** How a limit came about, as the end of a sentence: that of the figure which leaves least, or of another one in force. */
+export function limitPhrase(cell: Cell, comparison?: LinkComparison): Phrase {
+  const { limit, layer } = cell
+  if (limit.kind === 'missing') return ['no figure']
+  const per = comparison?.rating.per ?? cell.per
+  const unit = layer.units[comparison?.unitIndex ?? cell.unit] ?? 'one'
+  const most = comparison && comparison.unitIndex !== cell.unit ? unit : `${unit} bears most`
+  const each = per === 'each' ? ` each (${most})` : ''
+  const figure = comparison?.limit ?? limit.kg
+  const { source } = comparison?.rating ?? limit.rating
   switch (limit.kind) {
-    case 'missing':
-      return ['no figure']
     case 'published':
-      return [kg(limit.kg), `${each}, ${sourceText(limit.rating.source)}`]
+      return [kg(figure), `${each}, ${sourceText(source)}`]
     case 'driving':
-      return [kg(limit.kg), `${each}, its driving figure`]
+      return [kg(figure), `${each}, its driving figure`]
     case 'assumed':
       return [
-        kg(limit.kg),
+        kg(figure),
         `${each}, assumed by house rule as ${limit.by === 'derate' ? `${factorWords(limit.factor)} of` : `${limit.factor} times`} the road figure`,
       ]
   }
@@ -73,9 +76,13 @@ const countedWords = (cell: Cell) =>
     ? ', rack included'
     : ''
 
-/** What a layer holds in a state, as the start of a sentence. */
-export function holdsPhrase(cell: Cell): Phrase {
-  return [`${cell.layer.name}: `, kg(cell.countedKg), ` ${IN_STATE[cell.state]}${countedWords(cell)}`]
+/** What a layer holds in a state, as the start of a sentence: on the unit that bears most, or that a figure is held against. */
+export function holdsPhrase(cell: Cell, comparison?: LinkComparison): Phrase {
+  return [
+    `${cell.layer.name}: `,
+    kg(comparison?.countedKg ?? cell.countedKg),
+    ` ${IN_STATE[cell.state]}${countedWords(cell)}`,
+  ]
 }
 
 /** The fields every finding about a layer shares. */
@@ -83,37 +90,40 @@ export function cellFinding(
   severity: Severity,
   cell: Cell,
   sentence: Phrase,
-  more: { readonly about?: string; readonly ask?: Ask } = {},
+  more: { readonly about?: string; readonly ask?: Ask; readonly comparison?: LinkComparison } = {},
 ): Said {
-  const { about, ask } = more
+  const { about, ask, comparison } = more
+  const counted = comparison?.countedKg ?? cell.countedKg
   return {
     about: [cell.layer.id, ...(about === undefined ? [] : [about]), cell.state].join(' '),
     severity,
     state: cell.state,
     subject: { layerId: cell.layer.id, placementIds: cell.layer.placementIds },
-    measured: kg(cell.countedKg),
+    measured: kg(counted),
     ...(cell.limit.kind === 'missing'
       ? {}
-      : { limit: kg(cell.limit.kg), margin: kg(cell.limit.kg - cell.countedKg) }),
+      : {
+          limit: kg(comparison?.limit ?? cell.limit.kg),
+          margin: kg((comparison?.limit ?? cell.limit.kg) - counted),
+        }),
     sentence,
     ...(ask ? { ask } : {}),
   }
 }
 
-type CellVerdict = 'within' | 'over' | 'hangs'
-
-/** Whether a layer with a known limit is within it, over it as its masses are said, or within it by a fact that hangs. */
-export function judge(cell: Cell, hangs: readonly Hang[]): CellVerdict {
-  if (cell.limit.kind !== 'missing' && exceeds(cell.kg, cell.limit.kg)) return 'over'
-  return hangs.length > 0 ? 'hangs' : 'within'
-}
+/** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */
+export const holdsSurely = (judged: LinkJudgement | undefined): boolean =>
+  judged !== undefined &&
+  (judged.judgement.is === 'within' || judged.judgement.is === 'together') &&
+  judged.others.length === 0 &&
+  judged.otherwise === undefined
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
 export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
-  if (cell.limit.kind === 'missing') return
-  const verdict = judge(cell, hangsOf(cell, survey))
+  const judged = linkJudgement(cell, survey)
+  if (cell.limit.kind === 'missing' || !judged) return
   const left = cell.limit.kg - cell.countedKg
-  if (verdict === 'over')
+  if (judged.judgement.is === 'over')
     yield cellFinding(
       'stop',
       cell,
@@ -121,7 +131,7 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
         ? [...holdsPhrase(cell), ', and its figure allows nothing there: ', ...limitPhrase(cell), '.']
         : [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'],
     )
-  else if (verdict === 'within' && cell.limit.kind !== 'assumed')
+  else if (holdsSurely(judged) && cell.limit.kind !== 'assumed')
     yield cellFinding('clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',

@@ -7,7 +7,7 @@ import { barsOf } from '../plan/rack'
 import type { Survey } from '../survey/survey'
 import type { Ask } from './ask'
 import type { Finding } from './finding'
-import { BRACKET, startLengthBracket } from './hangs'
+import { lengthBracket } from '../facts/bracket'
 
 /** A length that went into a finding without anybody having said it, how far it may be off, and where it is answered. mm. */
 interface Length {
@@ -37,8 +37,8 @@ function startOf<T extends Marked>(
 /** How far a length may be off by how it is known, mm, and in words. */
 function doubtOf(by: How | undefined, mm: number): Pick<Length, 'offMm' | 'says'> {
   return by === 'told'
-    ? { offMm: Math.max(BRACKET.toldLengthMm, Math.abs(mm) * BRACKET.toldLength), says: 'told, not measured' }
-    : { offMm: startLengthBracket(mm), says: by === 'start' ? STARTING : 'a guess' }
+    ? { offMm: lengthBracket('told', mm), says: 'told, not measured' }
+    : { offMm: lengthBracket(by ?? 'start', mm), says: by === 'start' ? STARTING : 'a guess' }
 }
 
 /** What of the vehicle's own things a form filled in, of some kinds: each with the field that takes it. mm. */
@@ -84,7 +84,7 @@ const ofItsAttachment = (survey: Survey, { subject }: Finding): Length[] => {
  */
 export function skinOffMm({ plan: { vehicle }, racks }: Survey): number {
   const byIt = standsOnEach(racks).some(([, attachment]) => !('topZMm' in attachment))
-  return vehicle.roof.skinZMm === undefined && byIt ? BRACKET.startLengthMm : 0
+  return vehicle.roof.skinZMm === undefined && byIt ? lengthBracket('start', 0) : 0
 }
 
 function roofSkin(survey: Survey): Length[] {

@@ -92,7 +92,7 @@ export function useSheet<T>(
   )
   const source = READ_FROM.find((each) => each === from)
   const [reader] = useState(() => wholeReader(field, schema))
-  const read = (values: Values) => reader(values as Draft, base, system, source)
+  const read = (values: Values) => reader(values, base, system, source)
   const form = useForm({
     defaultValues: start,
     mode: 'onTouched',

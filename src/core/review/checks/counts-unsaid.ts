@@ -7,7 +7,7 @@ import {
   usuallyPrinted,
   whereFigure,
 } from '../layer-phrases'
-import { hangsOf } from '../hangs'
+import { linkJudgement } from '../../facts/links'
 import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on whether a figure counts the rack itself? */
@@ -24,33 +24,33 @@ export const countsUnsaid = check({
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
-      const hang = hangsOf(cell, survey).find(({ on }) => on === 'counting')
-      if (hang?.on !== 'counting') continue
+      const judged = linkJudgement(cell, survey)
+      if (!judged?.otherwise) continue
+      const { comparison, countedKg, otherwiseKg } = judged.otherwise
+      const { rating } = comparison
       const [withOwn, without] =
-        cell.counting === 'everything'
-          ? [cell.countedKg, cell.otherwiseKg]
-          : [cell.otherwiseKg, cell.countedKg]
+        cell.counting === 'everything' ? [countedKg, otherwiseKg] : [otherwiseKg, countedKg]
       const { owner, role, name } = cell.layer
       // A figure of another state stands in here, and of that nobody has said yet where it is from.
-      const said = cell.limit.kind === 'published' ? '' : ` (${sourceText(hang.rating.source)})`
+      const said = cell.limit.kind === 'published' ? '' : ` (${sourceText(rating.source)})`
       yield cellFinding(
         'findOut',
         cell,
         [
-          ...holdsPhrase(cell),
+          ...holdsPhrase(cell, comparison),
           ': ',
           kg(withOwn),
           ' with its own parts counted, ',
           kg(without),
           ' without, against ',
-          ...limitPhrase(cell),
+          ...limitPhrase(cell, comparison),
           `. Find out what the figure${said} counts: usually ${usuallyPrinted(role)}.`,
         ],
         owner && {
           ask: {
             where: whereFigure(role),
             label: `What ${name}’s figure counts`,
-            target: { field: 'counts', owner, ratingId: hang.rating.id },
+            target: { field: 'counts', owner, ratingId: rating.id },
           },
         },
       )

@@ -10,7 +10,7 @@ import { sheetSpread } from '../../survey/bars/seat-windows'
 import { exceeds, TOLERANCE } from '../../units/tolerance'
 import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
 import { check, practice, type Said } from '../check'
-import { hangsOf } from '../hangs'
+import { linkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, sourceText, whereFigure } from '../layer-phrases'
 
 /** Other figures that speak of the very same as the one in force, and say otherwise. */
@@ -49,11 +49,12 @@ function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of:
 /** The weights of one thing that disagree, where the verdict of a layer would be another with the other one. */
 function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
   const asked = new Set<string>()
-  for (const hang of hangsOf(cell, survey)) {
-    if (hang.on !== 'other' || asked.has(hang.part.mass.id)) continue
-    const { mass } = hang.part
+  const judged = linkJudgement(cell, survey)
+  if (!judged) return
+  const { comparison, others } = judged
+  for (const { mass, overBy } of others) {
     const whose = whoseWeight(mass)
-    if (!whose) continue
+    if (!whose || asked.has(mass.id)) continue
     asked.add(mass.id)
     const all = [whose.weight, ...(mass.others ?? [])]
     yield cellFinding(
@@ -64,9 +65,9 @@ function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
         `, and it hangs on ${mass.label}: `,
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
         ' disagree. With the other it would be ',
-        kg(hang.sumKg),
+        kg(comparison.limit + overBy),
         ' against ',
-        ...limitPhrase(cell),
+        ...limitPhrase(cell, comparison),
         '. Say which one holds, or weigh it.',
       ],
       {

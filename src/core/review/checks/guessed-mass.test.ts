@@ -30,8 +30,9 @@ describe('a guessed weight', () => {
     expect(figuresSay(plan(51)).road).toBe('stop')
   })
 
-  it('follows the school: taken as it is, or weighed before it counts', () => {
-    expect(figuresSay(plan(49, { school: 'takeIt' })).all).toBe('clear')
+  it('follows the school: taken as it is, though never surer than what was told, or weighed before it counts', () => {
+    expect(figuresSay(plan(45, { school: 'takeIt' })).all).toBe('clear')
+    expect(figuresSay(plan(49, { school: 'takeIt' })).road).toBe('findOut')
     expect(figuresSay(plan(5, { school: 'weighIt' })).all).toBe('findOut')
   })
 })

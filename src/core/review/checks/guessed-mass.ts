@@ -1,59 +1,88 @@
 import type { Survey } from '../../survey/survey'
 import { BASES } from '../../kinds/basis'
 import { askMass } from '../ask-mass'
-import { cellParts, type Cell, type CellPart } from '../../survey/load-path/limit'
-import type { MassPoint } from '../../survey/loads/mass-points'
+import { cellParts, type Cell } from '../../survey/load-path/limit'
+import { weighs, type MassPoint } from '../../survey/loads/mass-points'
+import type { Doubt } from '../../facts/judge'
+import { linkJudgement, massOfEntry, type LinkDoubt, type LinkJudgement } from '../../facts/links'
 import { check, practice } from '../check'
-import { hangsOf, type Hang } from '../hangs'
 import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../../units/phrase'
 
 const doubtOf = ({ basis }: MassPoint): string => (basis === 'computed' ? 'computed' : BASES[basis].doubt)
 
-const names = (parts: readonly CellPart[]): string => {
-  const list = [...new Set(parts.map(({ mass }) => mass.label))]
+const names = (masses: readonly MassPoint[]): string => {
+  const list = [...new Set(masses.map(({ label }) => label))]
   return list.length > 1 ? `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}` : (list[0] ?? 'it')
 }
 
-const weight = (parts: readonly CellPart[]): CellPart | undefined =>
-  parts.toSorted((a, b) => b.countedKg - b.kg - (a.countedKg - a.kg))[0]
+/** The masses that a doubt is about, those that change the sum most first. */
+function massesOf(cell: Cell, { uses }: Doubt): readonly MassPoint[] {
+  return uses
+    .toSorted((a, b) => Math.abs(b.per) * b.bracket - Math.abs(a.per) * a.bracket)
+    .flatMap(({ entry }) => massOfEntry(cell, entry) ?? [])
+}
 
-function sentenceOf(cell: Cell, hang: Extract<Hang, { on: 'mass' | 'guesses' }>): Phrase {
+/** How a mass of which several may be meant is spoken of: of a set one. */
+const oneOf = ({ from, label }: MassPoint): string => (from && from.times > 1 ? `one of ${label}` : label)
+
+function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt): Phrase {
+  const masses = massesOf(cell, doubt)
+  const { comparison } = doubt
+  const [first] = masses
+  const sumKg = comparison.limit + doubt.overBy
+  const over = judgement.is === 'over'
   const turned: Phrase =
-    hang.on === 'guesses'
-      ? [', with the margin on guesses; ', kg(cell.kg), ' without it, against ']
-      : hang.part.mass.basis === 'unknown'
-        ? [`, and nobody knows yet what ${hang.part.mass.label} weighs, against `]
+    masses.length > 1
+      ? [
+          `, and it hangs on ${names(masses)}, which nobody weighed: together they may make it `,
+          kg(sumKg),
+          ' against ',
+        ]
+      : first?.basis === 'unknown'
+        ? [`, and nobody knows yet what ${first.label} weighs, against `]
         : [
-            `, and it hangs on ${hang.part.mass.label}, ${doubtOf(hang.part.mass)}: it may be `,
-            kg(hang.sumKg),
+            `, and it hangs on ${first?.label ?? 'one weight'}, ${first ? doubtOf(first) : 'not weighed'}: it may be `,
+            kg(sumKg),
             ' against ',
           ]
-  const weigh = hang.on === 'guesses' ? hang.parts : [hang.part]
-  return [...holdsPhrase(cell), ...turned, ...limitPhrase(cell), `. Weigh ${names(weigh)}.`]
+  const needs: Phrase =
+    doubt.needs === undefined || !first
+      ? []
+      : [`; ${oneOf(first)} `, kg(doubt.needs), over ? ' lighter would turn it' : ' heavier would turn it']
+  return [
+    ...holdsPhrase(cell, comparison),
+    ...turned,
+    ...limitPhrase(cell, comparison),
+    ...needs,
+    `. Weigh ${names(masses)}.`,
+  ]
 }
 
 function* ofCell(cell: Cell, survey: Survey) {
   const { rules } = survey.plan
-  const hangs = hangsOf(cell, survey)
-  for (const hang of hangs) {
-    if (hang.on !== 'mass' && hang.on !== 'guesses') continue
-    // One guess alone is the same question as all guesses together, asked of one thing.
-    if (hang.on === 'guesses' && hangs.some((each) => each.on === 'mass')) continue
-    const of = hang.on === 'guesses' ? weight(hang.parts)?.mass : hang.part.mass
-    if (!of) continue
+  const judged = linkJudgement(cell, survey)
+  if (!judged) return
+  const asked = new Set<string>()
+  for (const doubt of judged.doubts) {
+    const [of] = massesOf(cell, doubt)
+    const about = doubt.uses.length > 1 ? 'guesses' : of?.id
+    if (!of || about === undefined || asked.has(about)) continue
+    asked.add(about)
     const ask = askMass(of)
-    yield cellFinding('findOut', cell, sentenceOf(cell, hang), {
-      about: hang.on === 'guesses' ? 'guesses' : of.id,
+    yield cellFinding('findOut', cell, sentenceOf(cell, judged, doubt), {
+      about,
+      comparison: doubt.comparison,
       ...(ask ? { ask } : {}),
     })
   }
-  if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle) return
-  if (hangs.some(({ on }) => on === 'mass' || on === 'guesses')) return
-  const guessed = cellParts(cell).filter(({ mass }) => mass.basis === 'guess' && mass.kg > 0)
+  if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle || asked.size > 0) return
+  const guessed = cellParts(cell).flatMap(({ mass }) =>
+    mass.basis === 'guess' && weighs(mass) ? [mass] : [],
+  )
   const [first] = guessed
   if (!first) return
-  const ask = askMass(first.mass)
+  const ask = askMass(first)
   yield cellFinding(
     'findOut',
     cell,
@@ -68,7 +97,7 @@ export const guessedMass = check({
   title: 'The guess decides',
   question: 'Does any verdict hang on a weight that was guessed, told or filled in by a form?',
   formula:
-    'the verdict at either end of what the weight may be: weighed 1 %, told 10 %, a starting value 25 %, a guess by the house’s margin, one at a time; and all guesses with the margin',
+    'the verdict at either end of what the weight may be: weighed 1 %, told 10 %, one at a time; a guess by the house’s margin or a tenth and a starting value 25 %, all of them together',
   source: practice('Weights quoted from memory are often far off. Common practice, no source.'),
   law: 'moreIsWorse',
   nothing: 'No verdict hangs on a weight that is not known well enough.',

@@ -1,12 +1,12 @@
 import type { Rating } from '../../plan/rating'
 import type { Layer } from '../../survey/load-path/layer'
 import { check, practice } from '../check'
-import { hangsOf } from '../hangs'
+import { linkJudgement } from '../../facts/links'
 import {
   askFigure,
   cellFinding,
   holdsPhrase,
-  judge,
+  holdsSurely,
   limitPhrase,
   usuallyPrinted,
   whereFigure,
@@ -80,7 +80,7 @@ export const parkedFigure = check({
             },
           },
         )
-      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, survey)) === 'within')
+      if (cell.limit.kind === 'assumed' && holdsSurely(linkJudgement(cell, survey)))
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',

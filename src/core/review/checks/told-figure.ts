@@ -1,7 +1,11 @@
 import { check, practice } from '../check'
-import { hangsOf } from '../hangs'
+import { type Doubt } from '../../facts/judge'
+import { linkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
 import { kg } from '../../units/phrase'
+
+/** Whether a doubt is about a figure that a link is held against. */
+const isOfRating = ({ uses }: Doubt): boolean => uses[0]?.entry.of === 'rating'
 
 /** Does a verdict hang on a figure that somebody told and nobody has seen? kg. */
 export const toldFigure = check({
@@ -14,26 +18,33 @@ export const toldFigure = check({
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
-      const hang = hangsOf(cell, survey).find(({ on }) => on === 'rating')
-      if (hang?.on !== 'rating') continue
+      const judged = linkJudgement(cell, survey)
+      const told = judged?.doubts.find(isOfRating)
+      const [use] = told?.uses ?? []
+      if (!judged || !told || !use) continue
       const { owner, role, name } = cell.layer
+      const { comparison } = told
+      const ratingId = use.entry.id
       yield cellFinding(
         'findOut',
         cell,
         [
-          ...holdsPhrase(cell),
+          ...holdsPhrase(cell, comparison),
           ', against ',
-          ...limitPhrase(cell),
+          ...limitPhrase(cell, comparison),
           ': at ',
-          kg(hang.limitKg),
+          kg(use.value + use.bracket * (judged.judgement.is === 'over' ? 1 : -1)),
           ` it would be otherwise. See the figure itself, usually ${usuallyPrinted(role)}.`,
         ],
-        owner && {
-          ask: {
-            where: whereFigure(role),
-            label: `${name}’s figure, as printed`,
-            target: { field: 'seen', owner, ratingId: hang.rating.id },
-          },
+        {
+          comparison,
+          ...(owner && {
+            ask: {
+              where: whereFigure(role),
+              label: `${name}’s figure, as printed`,
+              target: { field: 'seen', owner, ratingId },
+            },
+          }),
         },
       )
     }

@@ -1,6 +1,13 @@
 import { check, practice } from '../check'
-import { hangsOf } from '../hangs'
-import { askFigure, cellFinding, holdsPhrase, judge, limitPhrase, usuallyPrinted } from '../layer-phrases'
+import { linkJudgement } from '../../facts/links'
+import {
+  askFigure,
+  cellFinding,
+  holdsPhrase,
+  holdsSurely,
+  limitPhrase,
+  usuallyPrinted,
+} from '../layer-phrases'
 import { kg } from '../../units/phrase'
 
 /** Is the trail judged by a figure of its own, or by the road's under a house rule? */
@@ -17,7 +24,7 @@ export const trailFigure = check({
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
-      if (cell.limit.kind === 'assumed' && judge(cell, hangsOf(cell, survey)) === 'within')
+      if (cell.limit.kind === 'assumed' && holdsSurely(linkJudgement(cell, survey)))
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',

@@ -59,6 +59,7 @@ export interface Cell {
   readonly share: number | undefined
   /** Every figure that rules here at once; the one that leaves least is the limit. */
   readonly inForce: readonly InForce[]
+  readonly sums: BothSums
 }
 
 /** A figure that rules a layer in a state, scaled where a house rule scales it. kg. */
@@ -66,6 +67,7 @@ export interface InForce {
   readonly limitKg: number
   readonly per: 'set' | 'each'
   readonly counting: Counting
+  readonly rating: Rating
 }
 
 function addInto(kg: number[], counted: number[], list: readonly Member[], state: State): void {
@@ -142,7 +144,9 @@ function candidate(layer: Layer, both: BothSums, rating: Rating, factor: number)
       countedKg: mine.countedKg,
       otherwiseKg: other.countedKg,
     }
-  const unit = worst(mine.unitCountedKg)
+  const fullest = worst(mine.unitKg)
+  // A unit that is over as the masses are said goes before one that only a guess's margin makes the fullest.
+  const unit = exceeds(mine.unitKg[fullest] ?? 0, limitKg) ? fullest : worst(mine.unitCountedKg)
   return {
     rating,
     limitKg,
@@ -155,14 +159,16 @@ function candidate(layer: Layer, both: BothSums, rating: Rating, factor: number)
 }
 
 const inForce = (list: readonly Candidate[]): InForce[] =>
-  list.map(({ limitKg, counting, rating }) => ({ limitKg, counting, per: rating.per }))
+  list.map(({ limitKg, counting, rating }) => ({ limitKg, counting, per: rating.per, rating }))
 
+/** The figure that leaves least; one that is exceeded as the masses are said goes before one that only a margin exceeds. */
 function tightest(list: readonly Candidate[]): Candidate | undefined {
-  return list.reduce<Candidate | undefined>(
-    (least, each) =>
-      least && least.limitKg - least.countedKg <= each.limitKg - each.countedKg ? least : each,
-    undefined,
-  )
+  return list.reduce<Candidate | undefined>((least, each) => {
+    if (!least) return each
+    const [was, is] = [exceeds(least.kg, least.limitKg), exceeds(each.kg, each.limitKg)]
+    if (was !== is) return was ? least : each
+    return least.limitKg - least.countedKg <= each.limitKg - each.countedKg ? least : each
+  }, undefined)
 }
 
 /** Whether a mass is gear of a kind, or in or on gear of that kind. */
@@ -267,6 +273,7 @@ export function cellOf(layer: Layer, state: State, both: BothSums, rules: HouseR
     addableKg: undefined,
     share: undefined,
     inForce: [],
+    sums: both,
   }
 
   function known(
@@ -291,6 +298,7 @@ export function cellOf(layer: Layer, state: State, both: BothSums, rules: HouseR
       addableKg: Math.min(...list.map((each) => addable(each, layer))),
       share: limit.kg > 0 ? chosen.countedKg / limit.kg : chosen.countedKg > 0 ? 1 : 0,
       inForce: inForce(list),
+      sums: both,
     }
   }
 }

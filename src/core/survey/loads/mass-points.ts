@@ -1,6 +1,7 @@
 import { statesOf, presences, inBoth } from './presence'
 import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
+import type { PlanEntry } from '../../plan/entry'
 import { openOthers, type OtherMass } from '../../plan/gear-mass'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
@@ -28,6 +29,8 @@ interface Common {
   readonly label: string
   readonly kg: number
   readonly basis: Basis | 'computed'
+  /** Which entry of the plan it comes from, and how many times that it is; nothing where it was computed. */
+  readonly from?: { readonly entry: PlanEntry; readonly times: number } | undefined
   /** Who said so, where that is known. */
   readonly by?: string | undefined
   /** Other weights that somebody has for it, as long as nobody said which one holds. kg. */
@@ -135,6 +138,12 @@ function loadPoint({ box, centre, gear, turn }: ThingAt, load: Load): Point {
 
 const within = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value))
 
+/** The entry that a load's weight comes from: of people one of them; a fluid is reckoned from its volume. */
+function loadEntry(placementId: string, { id, what }: Load): MassPoint['from'] {
+  if (what.kind === 'fluid') return undefined
+  return { entry: { of: 'load', id: placementId, field: id }, times: what.kind === 'people' ? what.count : 1 }
+}
+
 function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'> {
   switch (load.what.kind) {
     case 'mass':
@@ -201,6 +210,7 @@ export function massPoints(
       label: gear.name,
       kg: gear.mass.kg,
       basis: gear.mass.basis,
+      from: { entry: { of: 'gear', id: gear.id, field: 'mass' }, times: 1 },
       by: gear.mass.by,
       others: openOthers(gear.mass),
       factor: factorOf(gear.mass.basis),
@@ -229,6 +239,7 @@ export function massPoints(
         label: load.name,
         kg,
         basis,
+        from: loadEntry(placement.id, load),
         by,
         others,
         factor: factorOf(basis),
@@ -280,7 +291,7 @@ export function massPoints(
   }
   for (const rack of arrangement.racks)
     points.push(...(known.ofRack.get(rack.index) ?? partPoints(arrangement, rack, factorOf)))
-  points.push(...holderPoints(plan))
+  points.push(...holderPoints(plan, factorOf))
   for (const { id, name, mass, xMm, zMm } of plan.vehicle.tail ?? [])
     points.push({
       of: 'tail',
@@ -289,6 +300,7 @@ export function massPoints(
       label: name,
       kg: mass.kg,
       basis: mass.basis,
+      from: { entry: { of: 'tail', id, field: 'mass' }, times: 1 },
       by: mass.by,
       factor: factorOf(mass.basis),
       states: statesOf('driving'),
@@ -307,6 +319,7 @@ export function massPoints(
       label: occupant.name,
       kg,
       basis,
+      from: { entry: { of: 'occupant', id: occupant.id, field: 'mass' }, times: 1 },
       factor: factorOf(basis),
       states: statesOf('driving'),
       at,

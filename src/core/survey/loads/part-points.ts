@@ -1,6 +1,7 @@
 import { statesOf } from './presence'
 import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
+import type { PlanEntry } from '../../plan/entry'
 import { howKnown } from '../../plan/known'
 import type { Plan } from '../../plan/plan'
 import { barsOf, type Bar, type Part } from '../../plan/rack'
@@ -11,12 +12,13 @@ import { shareAt } from '../statics/supports'
 import type { MassPoint } from './mass-points'
 
 /** What holds a rack and has a mass of its own, over the middle of what feet may use of it. */
-export function holderPoints({ vehicle }: Plan): MassPoint[] {
+export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => number): MassPoint[] {
   return vehicle.attachments.flatMap((attachment): MassPoint[] => {
     if (!('canopyKg' in attachment)) return []
     const { id, name, canopyKg, ranges, topZMm } = attachment
     const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
     const to = Math.max(...ranges.map(({ toMm }) => toMm))
+    const { basis } = HOWS[howKnown(attachment, 'canopyKg') ?? 'told']
     return [
       {
         of: 'holder',
@@ -24,8 +26,9 @@ export function holderPoints({ vehicle }: Plan): MassPoint[] {
         id: `holder:${id}`,
         label: name,
         kg: canopyKg,
-        basis: 'told',
-        factor: 1,
+        basis,
+        from: { entry: { of: 'attachment', id, field: 'canopyKg' }, times: 1 },
+        factor: factorOf(basis),
         states: STATES,
         at: { x: (from + to) / 2, y: 0, z: topZMm },
         feet: [],
@@ -46,6 +49,7 @@ interface Own {
   readonly label: string
   readonly kg: number
   readonly basis: Basis
+  readonly from: MassPoint['from']
   readonly at: Point
   readonly base: Base | undefined
   readonly on: Pick<Holding, 'bars' | 'feet'>
@@ -63,7 +67,7 @@ export function partPoints(
   const racks: readonly Share[] = [[index, 1]]
   const point = (
     part: Part,
-    { id, label, kg, basis, at, base, on, ownField }: Own,
+    { id, label, kg, basis, from, at, base, on, ownField }: Own,
   ): Extract<MassPoint, { of: 'part' }> => ({
     of: 'part',
     role: part.role,
@@ -73,6 +77,7 @@ export function partPoints(
     label,
     kg,
     basis,
+    from,
     factor: factorOf(basis),
     states,
     racks,
@@ -93,7 +98,14 @@ export function partPoints(
     z: rackAt.topZMm,
   }
   return rack.parts.flatMap((part): MassPoint[] => {
-    const whole = { id: part.id, label: part.name, kg: part.count * part.eachKg, basis: partBasis(part) }
+    const entry: PlanEntry = { of: 'part', id: part.id, field: 'eachKg' }
+    const whole = {
+      id: part.id,
+      label: part.name,
+      kg: part.count * part.eachKg,
+      basis: partBasis(part),
+      from: { entry, times: part.count },
+    }
     if (part.role === 'bars' && bars.length > 0)
       return bars.map((bar) => {
         const { id, name, kg, xMm, lengthMm, feetYMm } = bar.bar
@@ -104,6 +116,10 @@ export function partPoints(
           label: `${part.name}, ${name}`,
           kg: kg ?? whole.kg / bars.length,
           basis: kg === undefined ? whole.basis : barBasis(bar.bar),
+          from:
+            kg === undefined
+              ? { entry, times: part.count / bars.length }
+              : { entry: { of: 'bar', id, field: 'kg' }, times: 1 },
           at: { x: xMm, y: 0, z: bar.box.z0 },
           base,
           ownField:

@@ -1,0 +1,38 @@
+import type { Basis } from '../kinds/basis'
+import { HOWS, howTraits, type How } from '../kinds/how-known'
+import { kindsOf } from '../kinds/kind'
+import type { HouseRules } from '../plan/house'
+
+const HOW_OF: ReadonlyMap<Basis, How> = new Map(
+  kindsOf(HOWS)
+    .toReversed()
+    .map((how) => [HOWS[how].basis, how] as const),
+)
+
+/** How a mass is known, in the words of every other figure; nothing for one that nobody knows or that was computed. */
+export const howOfBasis = (basis: Basis | 'computed'): How | undefined =>
+  basis === 'computed' ? undefined : HOW_OF.get(basis)
+
+/**
+ * How far a mass or a rating may be off, as a part of it, by how it is known. A guess is never surer than what was told,
+ * whatever the house's school.
+ */
+export function partBracket(how: How | undefined, rules: HouseRules): number {
+  if (how === undefined) return 0
+  const part = howTraits(how).off?.part ?? 0
+  const { guess } = rules
+  return how === 'guess' && guess.school === 'margin' ? Math.max(part, guess.percent / 100) : part
+}
+
+export const massBracket = (basis: Basis | 'computed', rules: HouseRules): number =>
+  partBracket(howOfBasis(basis), rules)
+
+/** How far a length may be off, mm; of repeated readings by their own scatter where that is more. */
+export function lengthBracket(how: How, mm: number, scatterMm = 0): number {
+  const off = howTraits(how).off
+  return off ? Math.max(off.leastMm, Math.abs(mm) * off.lengthPart, how === 'measured' ? scatterMm : 0) : 0
+}
+
+/** Whether what is known so is off together with everything else that is. */
+export const movesTogether = (how: How | 'unknown'): boolean =>
+  how !== 'unknown' && howTraits(how).together === true

@@ -1,0 +1,271 @@
+import type { PlanEntry } from '../plan/entry'
+import type { HouseRules } from '../plan/house'
+import type { Rating } from '../plan/rating'
+import type { Counting } from '../survey/load-path/layer'
+import type { Cell } from '../survey/load-path/limit'
+import type { LoadPath } from '../survey/load-path/load-path'
+import type { MassPoint } from '../survey/loads/mass-points'
+import type { Member } from '../survey/loads/spreading'
+import type { Survey } from '../survey/survey'
+import { exceeds } from '../units/tolerance'
+import { howOfBasis, massBracket, partBracket } from './bracket'
+import type { Comparison, FactUse } from './comparison'
+import { judge, type Doubt, type Judgement } from './judge'
+
+/** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
+export interface LinkComparison extends Comparison {
+  readonly rating: Rating
+  /** The unit that a figure for each is held against; nothing where it is for the set. */
+  readonly unitIndex: number | undefined
+  /** The measure with the house's margin on guesses. */
+  readonly countedKg: number
+}
+
+/** What stands behind a sum: its masses as entries of the plan. Loads that nobody knows may be anything more. */
+export function massUses(
+  masses: Iterable<readonly [mass: MassPoint, fraction: number]>,
+  rules: HouseRules,
+): FactUse[] {
+  const uses: FactUse[] = []
+  for (const [{ kg, from, basis }, fraction] of masses) {
+    if (!from || fraction === 0) continue
+    const per = fraction * from.times
+    const value = from.times === 0 ? 0 : kg / from.times
+    if (basis === 'unknown')
+      uses.push({ entry: from.entry, value, how: 'unknown', bracket: Infinity, per: Math.max(0, per) })
+    else {
+      const how = howOfBasis(basis)
+      if (how) uses.push({ entry: from.entry, value, how, bracket: value * massBracket(basis, rules), per })
+    }
+  }
+  return uses
+}
+
+/** A figure as an entry: a comparison fails by less of it. `times` is the factor of a house rule on it. */
+const ratingUse = ({ id, kg, source }: Rating, times: number, rules: HouseRules): FactUse => ({
+  entry: { of: 'rating', id, field: 'kg' },
+  value: kg,
+  how: source.kind,
+  bracket: kg * partBracket(source.kind, rules),
+  per: -times,
+})
+
+const membersOf = ({ layer }: Cell, counting: Counting): readonly Member[] =>
+  counting === 'everything' ? [...layer.load, ...layer.own] : layer.load
+
+function* massesOn(
+  cell: Cell,
+  counting: Counting,
+  unit: number | undefined,
+): Iterable<readonly [MassPoint, number]> {
+  for (const member of membersOf(cell, counting))
+    if (member.mass.states.includes(cell.state) && (unit === undefined || member.unit === unit))
+      yield [member.mass, member.fraction]
+}
+
+/**
+ * By how much a figure is taken before it is a Stop. A parked load within the driving figure holds; above it strict
+ * shops ask, so that it may not pass unasked; the rule of three stops at three times the road figure.
+ */
+const stopsAt = (cell: Cell, { state }: Rating, rules: HouseRules): number =>
+  cell.limit.kind === 'driving' && rules.parkedMissing === 'ruleOfThree' && state === 'road' ? 3 : 1
+
+/** A link in a state held against every figure that rules there, for the set and for each of its units. */
+export function linkComparisons(cell: Cell, rules: HouseRules): readonly LinkComparison[] {
+  const { layer, state, sums } = cell
+  return cell.inForce.flatMap(({ rating, limitKg, per, counting }): LinkComparison[] => {
+    const times = stopsAt(cell, rating, rules)
+    const factor = rating.kg > 0 ? (limitKg * times) / rating.kg : times
+    const of = (unitIndex: number | undefined, kg: number, countedKg: number): LinkComparison => ({
+      id: [layer.id, state, rating.id, ...(unitIndex === undefined ? [] : [unitIndex])].join(' '),
+      measure: kg,
+      limit: limitKg * times,
+      direction: 'atMost',
+      unit: 'mass',
+      states: [state],
+      rating,
+      unitIndex,
+      countedKg,
+      uses: () => [...massUses(massesOn(cell, counting, unitIndex), rules), ratingUse(rating, factor, rules)],
+    })
+    const { kg, countedKg, unitKg, unitCountedKg } = sums[counting]
+    return per === 'set'
+      ? [of(undefined, kg, countedKg)]
+      : unitKg.map((each, unit) => of(unit, each, unitCountedKg[unit] ?? each))
+  })
+}
+
+/** The weights that somebody else has for a mass of a link, with what the comparison would be with each. kg. */
+export interface OtherWeight {
+  readonly mass: MassPoint
+  readonly other: NonNullable<MassPoint['others']>[number]
+  readonly overBy: number
+}
+
+/** A fact that turns one of a link's comparisons. */
+export interface LinkDoubt extends Doubt {
+  readonly comparison: LinkComparison
+}
+
+/** What becomes of a link in a state: the comparison that says so, and what it hangs on. */
+export interface LinkJudgement {
+  readonly judgement: Judgement
+  /** The one that fails, or hangs, or is nearest to; every other one of the link is no worse. */
+  readonly comparison: LinkComparison
+  /** What it hangs on, each with the comparison that it turns. */
+  readonly doubts: readonly LinkDoubt[]
+  readonly others: readonly OtherWeight[]
+  /** The sum if the figure counted the other way, where its source is silent and that turns it. kg. */
+  readonly otherwise:
+    | { readonly countedKg: number; readonly otherwiseKg: number; readonly comparison: LinkComparison }
+    | undefined
+}
+
+/** Other weights of an entry turn a comparison as they are: one fact, wherever it stands. */
+function otherWeights(cell: Cell, comparison: LinkComparison, counting: Counting): OtherWeight[] {
+  const over = comparison.measure - comparison.limit
+  const failing = exceeds(comparison.measure, comparison.limit)
+  const fractions = new Map<string, { readonly mass: MassPoint; fraction: number }>()
+  for (const [mass, fraction] of massesOn(cell, counting, comparison.unitIndex)) {
+    if (!mass.others || mass.others.length === 0 || !mass.from) continue
+    const key = `${mass.from.entry.id} ${mass.from.entry.field}`
+    const alike = fractions.get(key)
+    if (alike) alike.fraction += fraction
+    else fractions.set(key, { mass, fraction })
+  }
+  return [...fractions.values()].flatMap(({ mass, fraction }) =>
+    (mass.others ?? []).flatMap((other): OtherWeight[] => {
+      const by = over + fraction * (other.kg - mass.kg)
+      return exceeds(comparison.limit + by, comparison.limit) !== failing ? [{ mass, other, overBy: by }] : []
+    }),
+  )
+}
+
+/**
+ * A figure whose source is silent on what it counts, where counting the other way turns it: of a figure for each, the
+ * fullest of them either way.
+ */
+function otherwiseOf(cell: Cell, all: readonly LinkComparison[]): LinkJudgement['otherwise'] {
+  for (const comparison of all) {
+    const { rating, unitIndex, limit } = comparison
+    if (rating.counts !== undefined) continue
+    const counting = cell.layer.usualCounting
+    const [now, other] = [cell.sums[counting], cell.sums[counting === 'load' ? 'everything' : 'load']]
+    const [nowKg, countedKg, otherwiseKg] =
+      unitIndex === undefined
+        ? [now.kg, now.countedKg, other.countedKg]
+        : [Math.max(...now.unitKg), Math.max(...now.unitCountedKg), Math.max(...other.unitCountedKg)]
+    if (exceeds(otherwiseKg, limit) !== exceeds(nowKg, limit)) return { countedKg, otherwiseKg, comparison }
+  }
+  return undefined
+}
+
+/** What turns a link most comes first; of equals that which is nearer to its limit, wherever it stands. */
+const byWeightOfDoubt = (over: boolean) => (a: LinkDoubt, b: LinkDoubt) => {
+  const by = a.overBy === b.overBy ? 0 : over ? a.overBy - b.overBy : b.overBy - a.overBy
+  return by === 0 ? leftOf(a.comparison) - leftOf(b.comparison) : by
+}
+
+/** What is left to a figure with the house's margin on guesses. kg. */
+const leftOf = ({ limit, countedKg }: LinkComparison) => limit - countedKg
+
+const RANK: Readonly<Record<Judgement['is'], number>> = { over: 0, hangs: 1, together: 2, within: 3 }
+
+type OnCells = Map<Cell, LinkJudgement | undefined>
+const asked = new WeakMap<LoadPath, OnCells>()
+
+/**
+ * Judges a link in a state by every figure in force at once; nothing where it has none. Many checks ask it of each, so
+ * the answers are kept with the load path.
+ */
+export function linkJudgement(
+  cell: Cell,
+  { loadPath, plan }: Pick<Survey, 'loadPath' | 'plan'>,
+): LinkJudgement | undefined {
+  if (cell.inForce.length === 0) return undefined
+  let known = asked.get(loadPath)
+  if (!known) {
+    known = new Map()
+    asked.set(loadPath, known)
+  }
+  if (known.has(cell)) return known.get(cell)
+  const judged = judgedLink(cell, plan.rules)
+  known.set(cell, judged)
+  return judged
+}
+
+function judgedLink(cell: Cell, rules: HouseRules): LinkJudgement | undefined {
+  if (surelyWithin(cell, rules)) {
+    const [comparison] = linkComparisons(cell, rules)
+    return (
+      comparison && { judgement: { is: 'within' }, comparison, doubts: [], others: [], otherwise: undefined }
+    )
+  }
+  const all = linkComparisons(cell, rules).map((comparison) => ({ comparison, judgement: judge(comparison) }))
+  const [first, ...rest] = all
+  if (!first) return undefined
+  const worst = rest.reduce((so, each) => {
+    const by = RANK[each.judgement.is] - RANK[so.judgement.is]
+    return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(so.comparison)) ? each : so
+  }, first)
+  const { judgement } = worst
+  // Each figure in force may hang on facts of its own: all of them are asked. A Stop keeps its own questions.
+  const asking = judgement.is === 'over' ? [worst] : judgement.is === 'hangs' ? all : []
+  return {
+    judgement,
+    comparison: worst.comparison,
+    doubts: asking
+      .flatMap(({ comparison, judgement: each }) =>
+        each.is === 'over' || each.is === 'hangs'
+          ? each.doubts.map((doubt) => ({ ...doubt, comparison }))
+          : [],
+      )
+      .toSorted(byWeightOfDoubt(judgement.is === 'over')),
+    others: all.flatMap(({ comparison }) =>
+      judgement.is === 'over' && comparison !== worst.comparison
+        ? []
+        : otherWeights(cell, comparison, comparison.rating.counts ?? cell.layer.usualCounting),
+    ),
+    otherwise: otherwiseOf(
+      cell,
+      all.map(({ comparison }) => comparison),
+    ),
+  }
+}
+
+/**
+ * Whether no fact at all can turn a link: what counts stays within every figure though all facts were at their worse
+ * ends at once. It spares most links the sums line by line.
+ */
+function surelyWithin(cell: Cell, rules: HouseRules): boolean {
+  const { layer, state, sums, inForce } = cell
+  if (layer.unweighed) return false
+  const counted = new Map<Counting, { readonly all: number; readonly most: number }>()
+  const most = (counting: Counting) => {
+    const before = counted.get(counting)
+    if (before) return before
+    const units = [...sums[counting].unitKg]
+    for (const { mass, unit, fraction } of membersOf(cell, counting)) {
+      if (!mass.states.includes(state)) continue
+      if (mass.others && mass.others.length > 0) return undefined
+      const off = Math.max(massBracket(mass.basis, rules), mass.factor - 1)
+      units[unit] = (units[unit] ?? 0) + Math.abs(mass.kg * fraction) * off
+    }
+    const sum = { all: units.reduce((so, each) => so + each, 0), most: Math.max(...units) }
+    counted.set(counting, sum)
+    return sum
+  }
+  return inForce.every(({ rating, limitKg, per, counting }) => {
+    const limit = limitKg * (1 - partBracket(rating.source.kind, rules))
+    return (rating.counts === undefined ? (['load', 'everything'] as const) : [counting]).every((way) => {
+      const sum = most(way)
+      return sum !== undefined && !exceeds(per === 'set' ? sum.all : sum.most, limit)
+    })
+  })
+}
+
+/** The mass of a link that an entry of the plan is. */
+export const massOfEntry = ({ layer }: Cell, { of, id, field }: PlanEntry): MassPoint | undefined =>
+  [...layer.load, ...layer.own].find(
+    ({ mass: { from } }) => from?.entry.of === of && from.entry.id === id && from.entry.field === field,
+  )?.mass
