@@ -13,6 +13,8 @@ interface HowTraits {
    * it and no less than so many mm. What has none is taken as it is. Common practice, no source.
    */
   readonly off?: { readonly part: number; readonly lengthPart: number; readonly leastMm: number }
+  /** Why an answer may hang on a length that is known so. */
+  readonly doubt?: string
   /** Guesses and what a form filled in are off together, all in one direction; everything else is off by itself. */
   readonly together?: true
   /** Nothing that anybody measured or read. */
@@ -23,18 +25,25 @@ interface HowTraits {
 
 /** How a figure is known. What nobody said is `told`; `start` was filled in by a form, `target` was set by a fix. */
 export const HOWS = {
-  weighed: { word: 'weighed', basis: 'weighed', off: { part: 0.01, lengthPart: 0, leastMm: 1 } },
+  weighed: {
+    word: 'weighed',
+    doubt: 'as near as it was measured',
+    basis: 'weighed',
+    off: { part: 0.01, lengthPart: 0, leastMm: 1 },
+  },
   label: { word: 'label', basis: 'maker', readFrom: 'On its label' },
   manual: { word: 'manual', basis: 'maker', readFrom: 'In the vehicle’s manual' },
   sheet: { word: "maker's sheet", basis: 'maker', readFrom: 'On its maker’s sheet' },
   measured: {
     word: 'measured',
+    doubt: 'as near as it was measured',
     basis: 'weighed',
     readFrom: 'Measured',
     off: { part: 0.01, lengthPart: 0, leastMm: 1 },
   },
   told: {
     word: 'told',
+    doubt: 'told, not measured',
     basis: 'told',
     readFrom: 'Told',
     unsure: true,
@@ -42,6 +51,7 @@ export const HOWS = {
   },
   guess: {
     word: 'guess',
+    doubt: 'a guess',
     basis: 'guess',
     unsure: true,
     together: true,
@@ -49,6 +59,7 @@ export const HOWS = {
   },
   start: {
     word: 'starting value',
+    doubt: 'a starting value of the form',
     basis: 'start',
     unsure: true,
     made: true,

@@ -1,6 +1,7 @@
 import type { Survey } from '../survey/survey'
 import type { AsideLook } from '../plan/house'
 import type { Ask } from './ask'
+import type { LengthsTrait } from './doubtful-lengths'
 import type { Finding } from './finding'
 import type { Phrase } from '../units/phrase'
 
@@ -30,6 +31,8 @@ export interface Check extends Rule {
    * balance and with what weight holds down; or is no matter to it.
    */
   readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
+  /** The lengths that may turn its answers; nothing where none does. */
+  readonly lengths?: LengthsTrait
   run(survey: Survey): readonly Finding[]
 }
 
@@ -61,12 +64,14 @@ function named(rule: string, said: Said): Finding {
     subject: said.subject,
     sentence: said.sentence,
   }
-  const { measured, limit, margin, ask, aside } = said
+  const { measured, limit, margin, ask, aside, toStop, together } = said
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
   if (ask) finding.ask = ask
   if (aside) finding.aside = aside
+  if (toStop !== undefined) finding.toStop = toStop
+  if (together) finding.together = together
   return finding
 }
 

@@ -84,6 +84,10 @@ export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   /** What is left to the limit; negative is over. */
   readonly margin?: Amount
   readonly sentence: Phrase
+  /** How near to a Stop an answer is, where its margin says something else: mm, negative past it. */
+  readonly toStop?: number
+  /** No fact alone turns it, and so many of them all at once would; by how much it would be over then, where that is known. */
+  readonly together?: { readonly facts: number; readonly over?: Amount }
   /** Where the answer to a Find out is read, and the field that takes it. */
   readonly ask?: Ask
   /** A named person has set this question aside for this job. */

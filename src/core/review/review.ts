@@ -1,6 +1,5 @@
 import { manyWords, SINGLE_UP_TO } from './many'
 import { STATES, type State } from '../units/scalars'
-import { hasUnsure } from '../plan/starts'
 import type { Plan } from '../plan/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
@@ -9,7 +8,7 @@ import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
 import { phraseText } from '../units/phrase'
 import { onFiguresApart } from './figures-apart'
-import { onStartingLengths } from './starting-lengths'
+import { lengthJudge } from './doubtful-lengths'
 import { onUnknownWeights } from './unknown-weights'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
@@ -98,13 +97,11 @@ function worstFirst(findings: readonly Finding[]): readonly Finding[] {
 
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(survey: Survey): readonly Finding[] {
-  const starting = survey.plan.vehicle.roof.skinZMm === undefined || hasUnsure(survey.plan)
+  const underDoubt = lengthJudge(survey)
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const own = check
-      .run(survey)
-      .map((finding) => unweighed(check, starting ? onStartingLengths(survey, finding) : finding))
+    const own = underDoubt(check, check.run(survey)).map((finding) => unweighed(check, finding))
     const nothing = NOTHING_FOUND.get(check)
     if (own.length > 0) asked.push(...inBounds(own))
     else if (nothing) asked.push(unweighed(check, nothing))

@@ -37,6 +37,7 @@ export const antenna = check({
     'Antenna shadowed: test the radio and the position before and after. Common practice, no source.',
   ),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 1 },
   nothing: 'No antenna is on the roof.',
   *run(survey) {
     const { vehicle } = survey.plan

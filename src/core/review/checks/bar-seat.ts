@@ -44,6 +44,7 @@ export const barSeat = check({
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar'], reach: 1 },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel

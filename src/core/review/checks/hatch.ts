@@ -3,7 +3,7 @@ import type { SwingMeeting } from '../../survey/openings/meetings'
 import { forwardToClear } from '../../survey/openings/swings'
 import { check, practice } from '../check'
 import { deg, mm, type Phrase } from '../../units/phrase'
-import { skinOffMm } from '../starting-lengths'
+import { skinOffMm } from '../../facts/length-facts'
 
 export const aboutSwing = ({ hatch, met }: SwingMeeting) => `${hatch.id} ${met.kind} ${met.id}`
 
@@ -57,6 +57,7 @@ export const hatch = check({
     'The geometry: rotation about a point (handbook). The gap is a house rule; a blocked tailgate is Mind. Common practice, no source.',
   ),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 3, turnsBack: true },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.hatch

@@ -17,6 +17,7 @@ export const heightClearance = check({
     'Height forgotten at the garage door. The gap is a house rule. Common practice, no source.',
   ),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 1 },
   nothing: 'No door or garage is on the list.',
   *run(survey) {
     const { plan, heights } = survey

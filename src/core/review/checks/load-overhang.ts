@@ -63,6 +63,7 @@ export const loadOverhang = check({
     'furthest end of the load less the vehicle’s own; against the mark and the most of the rules chosen',
   source: practice('Local rules are kept as data with their sources, from memory: check your local rules.'),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'gear'], reach: 1 },
   nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {
     const rules = localRulesOf(survey.plan.rules.localRules)

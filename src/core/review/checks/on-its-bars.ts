@@ -48,6 +48,7 @@ export const onItsBars = check({
   formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  lengths: { of: ['attachment', 'vehicle', 'bar', 'gear'], reach: 1 },
   nothing: 'Nothing stands on bars.',
   *run(survey) {
     for (const thing of survey.things) {

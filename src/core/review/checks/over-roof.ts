@@ -47,6 +47,7 @@ export const overRoof = check({
     'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars, decks and of what is in the bed not shared; what hangs under a thing counts',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 2 },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
     for (const { bar, rack, box } of survey.bars)

@@ -28,6 +28,7 @@ export const space = check({
     'upright boxes, turned or on edge, with finer outlines where given; touching is not overlapping; nearer than the gap is Mind',
   source: practice('The gap is a house rule. Common practice, no source.'),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar', 'gear'], reach: 1 },
   nothing: 'There are no two things on the plan.',
   *run(survey) {
     const gap = survey.plan.rules.gapsMm.between

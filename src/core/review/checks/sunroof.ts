@@ -22,6 +22,7 @@ export const sunroof = check({
     'It clears has cases: one that slides under a bar may still hit it when it tilts. Common practice, no source.',
   ),
   law: 'balance',
+  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 3, turnsBack: true },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.sunroof

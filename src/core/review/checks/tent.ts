@@ -157,6 +157,7 @@ export const tent = check({
     'A tent opening over the tailgate blocks it; one opening to the side does not. Common practice, no source.',
   ),
   law: 'notOfMass',
+  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar', 'gear'], reach: 1 },
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {
     for (const thing of survey.things) yield* ofTent(survey, thing)

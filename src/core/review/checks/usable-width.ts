@@ -76,6 +76,7 @@ export const usableWidth = check({
     'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
   source: practice('The shorter bar rules. Common practice, no source.'),
   law: 'notOfMass',
+  lengths: { of: ['bar', 'rack', 'gear'], reach: 1 },
   nothing: 'Nothing stands on bars or a deck.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -54,7 +54,7 @@ describe('the height of the roof’s skin', () => {
       ask: { where: 'tape', target: { field: 'vehicle', name: 'skinZMm' } },
     })
     expect(phraseText(finding.sentence)).toContain(
-      'It hangs on the height of the roof’s skin, taken as the vehicle’s height: measure it.',
+      'It hangs on the height of the roof’s skin, taken as the vehicle’s height: 28 mm less would turn it. Measure it.',
     )
     const command = answered(close, finding.ask!, { kind: 'number', value: 1690, typed: '1690 mm' })!
     const done = apply(close, command)
@@ -78,7 +78,7 @@ describe('the height of the roof’s skin', () => {
 })
 
 describe('a length that somebody guessed', () => {
-  /** A box under a door that the vehicle passes by little, its height known in a way. */
+  /** A box under a door that the vehicle passes by little, its skin known in a way. */
   const under = (by?: 'start' | 'guess' | 'measured') => {
     const base = planOf(
       vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 })),
@@ -90,7 +90,7 @@ describe('a length that somebody guessed', () => {
     const vehicle = {
       ...base.vehicle,
       roof: { ...base.vehicle.roof, skinZMm: base.vehicle.heightMm },
-      ...(by && { known: { heightMm: { by } } }),
+      ...(by && { known: { 'roof.skinZMm': { by } } }),
     }
     return review(survey({ ...base, vehicle, clearances: [door] })).findings.find(
       ({ rule, severity }) => rule === 'height-clearance' && severity !== 'nothing',

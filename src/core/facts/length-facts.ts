@@ -1,0 +1,211 @@
+import type { How } from '../kinds/how-known'
+import type { PlanEntry } from '../plan/entry'
+import { howKnown, type Known } from '../plan/known'
+import type { Plan } from '../plan/plan'
+import { barsOf } from '../plan/rack'
+import { standsOnEach } from '../survey/frame/arrangement'
+import type { Survey } from '../survey/survey'
+import { lengthBracket } from './bracket'
+
+/** Where lengths stand in a plan, as far as a question may hang on them. */
+export type LengthsOf = 'vehicle' | 'attachment' | 'obstacle' | 'rack' | 'bar' | 'gear'
+
+/** A length of the plan that may be off: what stands, how it is known, how far it may be off either way. mm. */
+export interface LengthFact {
+  readonly entry: PlanEntry & { readonly of: LengthsOf }
+  /** What it belongs to, by name. */
+  readonly name: string
+  readonly how: How
+  readonly value: number
+  readonly lessMm: number
+  readonly moreMm: number
+  /** The plan with it so many mm off. */
+  readonly off: (plan: Plan, byMm: number) => Plan
+}
+
+type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
+type Raw = Readonly<Record<string, unknown>>
+
+/** What is decided and not measured: where a bar or a deck is put. And what keeps its own marks, or says how another field is known. */
+const DECIDED: ReadonlySet<string> = new Set([
+  'bars',
+  'parts',
+  'known',
+  'typed',
+  'ratings',
+  'rated',
+  'gates',
+  'carries',
+])
+const PLACES: Readonly<Partial<Record<LengthsOf, ReadonlySet<string>>>> = {
+  bar: new Set(['xMm']),
+  rack: new Set(['xMm', 'yMm', 'deck.xMm', 'deck.yMm']),
+  gear: new Set(['centreOfGravity.xMm', 'centreOfGravity.yMm', 'centreOfGravity.zMm']),
+}
+
+/** Fields that a sheet shows as another one: how those are known is said there. */
+const SHOWN_AS: readonly (readonly [RegExp, string])[] = [
+  [/^(points|doorPositions)\.\d+\.xMm$/, '$1.at'],
+  [/^(points|doorPositions)\.\d+\.yMm$/, '$1.gauge'],
+]
+
+const shownAs = (field: string): string => {
+  for (const [pattern, as] of SHOWN_AS) if (pattern.test(field)) return field.replace(pattern, as)
+  return field
+}
+
+/** Every length of a thing by the path of its field, mm. */
+function lengthsIn(
+  value: unknown,
+  at: readonly string[],
+  found: (path: readonly string[], mm: number) => void,
+): void {
+  if (typeof value !== 'object' || value === null) return
+  for (const [key, each] of Object.entries(value as Raw)) {
+    if (at.length === 0 && DECIDED.has(key)) continue
+    if (typeof each === 'number') {
+      if (key.endsWith('Mm')) found([...at, key], each)
+    } else if (typeof each === 'object' && each !== null) lengthsIn(each, [...at, key], found)
+  }
+}
+
+function setAt(value: unknown, [key, ...rest]: readonly string[], change: (was: number) => number): unknown {
+  if (key === undefined) return typeof value === 'number' ? change(value) : value
+  if (Array.isArray(value))
+    return (value as unknown[]).map((each, i) => (String(i) === key ? setAt(each, rest, change) : each))
+  if (typeof value !== 'object' || value === null) return value
+  const raw = value as Raw
+  return { ...raw, [key]: setAt(raw[key], rest, change) }
+}
+
+/** The plan with one thing of it changed. */
+function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: unknown) => unknown): Plan {
+  const only = <T extends { readonly id: string }>(list: readonly T[]): T[] =>
+    list.map((each) => (each.id === id ? (change(each) as T) : each))
+  switch (of) {
+    case 'vehicle':
+      return { ...plan, vehicle: change(plan.vehicle) as Plan['vehicle'] }
+    case 'attachment':
+      return { ...plan, vehicle: { ...plan.vehicle, attachments: only(plan.vehicle.attachments) } }
+    case 'obstacle':
+      return { ...plan, vehicle: { ...plan.vehicle, obstacles: only(plan.vehicle.obstacles) } }
+    case 'rack':
+      return { ...plan, racks: only(plan.racks) }
+    case 'bar':
+      return {
+        ...plan,
+        racks: plan.racks.map((rack) =>
+          'bars' in rack ? ({ ...rack, bars: only(rack.bars) } as typeof rack) : rack,
+        ),
+      }
+    case 'gear':
+      return { ...plan, gear: only(plan.gear) }
+  }
+}
+
+function factsOf(of: LengthsOf, thing: Keeper, skip: ReadonlySet<string> = new Set()): LengthFact[] {
+  const found: LengthFact[] = []
+  lengthsIn(thing, [], (path, value) => {
+    const field = path.join('.')
+    if (skip.has(path[0] ?? '') || PLACES[of]?.has(field)) return
+    const how = howKnown(thing, shownAs(field))
+    if (how === undefined) return
+    const mm = lengthBracket(how, value)
+    if (mm === 0) return
+    const entry = { of, id: thing.id, field }
+    found.push({
+      entry,
+      name: thing.name,
+      how,
+      value,
+      lessMm: mm,
+      moreMm: mm,
+      off: (plan, byMm) => onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm)),
+    })
+  })
+  return found
+}
+
+/** From one outer foot of a bar to the other. mm. */
+function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): LengthFact[] {
+  const how = howKnown(bar, 'feetYMm.apart')
+  const [first, last] = [bar.feetYMm[0], bar.feetYMm.at(-1)]
+  if (how === undefined || first === undefined || last === undefined || first === last) return []
+  const apart = last - first
+  const mm = lengthBracket(how, apart)
+  if (mm === 0) return []
+  const entry = { of: 'bar', id: bar.id, field: 'feetYMm.apart' } as const
+  const moved = (feet: readonly number[], byMm: number) =>
+    feet.map((y, i) => (i === 0 ? y - byMm / 2 : i === feet.length - 1 ? y + byMm / 2 : y))
+  return [
+    {
+      entry,
+      name: bar.name,
+      how,
+      value: apart,
+      lessMm: mm,
+      moreMm: mm,
+      off: (plan, byMm) =>
+        onThing(plan, entry, (each) => {
+          const thing = each as { readonly feetYMm: readonly number[] }
+          return { ...thing, feetYMm: moved(thing.feetYMm, byMm) }
+        }),
+    },
+  ]
+}
+
+/** How far the roof's skin may be below the vehicle's height, mm; nought where it is measured, or no rack stands by it. */
+export function skinOffMm({ plan: { vehicle }, racks }: Survey): number {
+  const byIt = standsOnEach(racks).some(([, attachment]) => !('topZMm' in attachment))
+  return vehicle.roof.skinZMm === undefined && byIt ? lengthBracket('start', 0) : 0
+}
+
+/**
+ * The roof's skin where nobody measured it. It is taken at the vehicle's overall height: rails and aerials may be what
+ * makes that height, so that it may be lower and never higher. Nothing where no rack stands by it.
+ */
+function skinFact(survey: Survey): LengthFact[] {
+  const { vehicle } = survey.plan
+  const lessMm = skinOffMm(survey)
+  if (lessMm === 0) return []
+  const entry = { of: 'vehicle', id: vehicle.id, field: 'roof.skinZMm' } as const
+  return [
+    {
+      entry,
+      name: vehicle.name,
+      how: 'start',
+      value: vehicle.heightMm,
+      lessMm,
+      moreMm: 0,
+      off: (plan, byMm) => ({
+        ...plan,
+        vehicle: {
+          ...plan.vehicle,
+          roof: {
+            ...plan.vehicle.roof,
+            skinZMm: (plan.vehicle.roof.skinZMm ?? plan.vehicle.heightMm) + byMm,
+          },
+        },
+      }),
+    },
+  ]
+}
+
+/** Every length of a plan that may be off, of the things that are on it. mm. */
+export function lengthFacts(survey: Survey): readonly LengthFact[] {
+  const { plan } = survey
+  const { vehicle } = plan
+  const placed = new Set(survey.things.map(({ gear }) => gear.id))
+  const parts = new Set(['attachments', 'obstacles', 'tail'])
+  return [
+    ...skinFact(survey),
+    ...factsOf('vehicle', vehicle, parts),
+    ...vehicle.attachments.flatMap((each) => factsOf('attachment', each)),
+    ...vehicle.obstacles.flatMap((each) => factsOf('obstacle', each)),
+    ...plan.racks.flatMap((rack) => [
+      ...factsOf('rack', rack),
+      ...barsOf(rack).flatMap((bar) => [...factsOf('bar', bar), ...feetFact(bar)]),
+    ]),
+    ...plan.gear.filter(({ id }) => placed.has(id)).flatMap((each) => factsOf('gear', each)),
+  ]
+}

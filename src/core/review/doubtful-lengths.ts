@@ -1,0 +1,213 @@
+import { howTraits } from '../kinds/how-known'
+import { movesTogether } from '../facts/bracket'
+import { lengthFacts, type LengthFact, type LengthsOf } from '../facts/length-facts'
+import { trialOf, type Moved } from '../facts/trials'
+import { keyWords } from '../plan/key-words'
+import { barsOf } from '../plan/rack'
+import type { Survey } from '../survey/survey'
+import { mm, type Phrase } from '../units/phrase'
+import type { Ask } from './ask'
+import type { Check } from './check'
+import type { Finding } from './finding'
+
+/** Which lengths may turn a check's answers, and how. */
+export interface LengthsTrait {
+  readonly of: readonly LengthsOf[]
+  /** By how many mm an answer comes nearer to a Stop at most for each mm that a length is off. */
+  readonly reach: number
+  /** Its answers may turn and turn back between the ends of what a length may be: nine points are looked at. */
+  readonly turnsBack?: true
+}
+
+const SHARES = [1, 0.75, 0.5, 0.25] as const
+
+/** Where a length is tried: at its ends, or also between them. mm off what stands. */
+function pointsOf({ lessMm, moreMm }: LengthFact, { turnsBack }: LengthsTrait): readonly number[] {
+  const shares = turnsBack ? SHARES : SHARES.slice(0, 1)
+  return [
+    ...(lessMm === 0 ? [] : shares.map((share) => -lessMm * share)),
+    ...(moreMm === 0 ? [] : shares.map((share) => moreMm * share)),
+  ]
+}
+
+const mostOff = ({ lessMm, moreMm }: LengthFact) => Math.max(lessMm, moreMm)
+
+const isStop = ({ severity }: Finding) => severity === 'stop'
+const isAnswer = ({ severity }: Finding) => severity === 'stop' || severity === 'clear' || severity === 'mind'
+
+/** How near to a Stop an answer is, mm, negative past it; nothing where its check does not say. */
+function roomOf(finding: Finding): number | undefined {
+  const { toStop, margin } = finding
+  return toStop ?? (margin?.dimension === 'length' ? margin.value : undefined)
+}
+
+/** What the lengths of a survey make of one check's answers. */
+interface Trials {
+  readonly trait: LengthsTrait
+  readonly facts: readonly LengthFact[]
+  /** How near to a Stop an answer would be with lengths so much off; below nought it is one. */
+  readonly room: (finding: Finding, moved: readonly Moved[]) => number
+}
+
+function trialsOf(survey: Survey, check: Check, trait: LengthsTrait, facts: readonly LengthFact[]): Trials {
+  const known = new Map<Survey, ReadonlyMap<string, Finding>>()
+  const answers = (moved: readonly Moved[]) => {
+    const trial = trialOf(survey, moved)
+    const before = known.get(trial)
+    if (before) return before
+    const found = new Map(check.run(trial).map((finding) => [finding.id, finding]))
+    known.set(trial, found)
+    return found
+  }
+  return {
+    trait,
+    facts,
+    room: ({ id }, moved) => {
+      const found = answers(moved).get(id)
+      if (!found) return Infinity
+      const room = roomOf(found)
+      if (isStop(found)) return Math.min(room ?? -1, -Number.MIN_VALUE)
+      return Math.max(room ?? 1, 0)
+    },
+  }
+}
+
+/** Whether lengths that are so much off in all may turn an answer at all. */
+function mayTurn(finding: Finding, offMm: number, { reach }: LengthsTrait): boolean {
+  const room = roomOf(finding)
+  return room === undefined || Math.abs(room) <= offMm * reach
+}
+
+const turned = (finding: Finding, room: number) => room < 0 !== isStop(finding)
+
+/** The length that turns an answer by itself, and how far off it does. */
+function byOne(finding: Finding, { trait, facts, room }: Trials): readonly Moved[] | undefined {
+  for (const fact of facts) {
+    if (movesTogether(fact.how) || !mayTurn(finding, mostOff(fact), trait)) continue
+    for (const byMm of pointsOf(fact, trait))
+      if (turned(finding, room(finding, [{ fact, byMm }]))) return [{ fact, byMm }]
+  }
+  return undefined
+}
+
+/** Lengths that turn an answer all at once, each at the end that is worse for it: better, where it is a Stop. */
+function byAll(
+  finding: Finding,
+  facts: readonly LengthFact[],
+  { trait, room }: Trials,
+): readonly Moved[] | undefined {
+  const sum = facts.reduce((so, fact) => so + mostOff(fact), 0)
+  if (facts.length === 0 || !mayTurn(finding, sum, trait)) return undefined
+  const sign = isStop(finding) ? -1 : 1
+  const moved = facts.map((fact): Moved => {
+    const [first = 0, ...rest] = pointsOf(fact, trait)
+    const roomAt = (byMm: number) => room(finding, [{ fact, byMm }])
+    const byMm = rest.reduce((so, each) => (sign * roomAt(each) < sign * roomAt(so) ? each : so), first)
+    return { fact, byMm }
+  })
+  return turned(finding, room(finding, moved)) ? moved : undefined
+}
+
+const isSkin = ({ entry }: LengthFact) => entry.field === 'roof.skinZMm' && entry.of === 'vehicle'
+
+/** A length by what it belongs to and its field: “Bar 1’s usable width”. */
+function nameOf(fact: LengthFact): string {
+  if (isSkin(fact)) return 'the height of the roof’s skin'
+  const { entry, name } = fact
+  const key = entry.field.split('.').filter((each) => !/^\d+$/.test(each))
+  const words = [...new Set(key.map(keyWords))].join(', ')
+  return entry.of === 'vehicle' ? `the vehicle’s ${words}` : `${name}’s ${words}`
+}
+
+const saysOf = (fact: LengthFact, survey: Survey): string =>
+  isSkin(fact) && survey.plan.vehicle.roof.skinZMm === undefined
+    ? 'taken as the vehicle’s height'
+    : (howTraits(fact.how).doubt ?? 'not measured')
+
+/** The field that takes a length. */
+function targetOf({ entry: { of, id, field } }: LengthFact, { plan }: Survey): Ask['target'] {
+  const { vehicle, racks } = plan
+  const at = (list: 'attachments' | 'obstacles') =>
+    `${list}.${(vehicle[list] as readonly { readonly id: string }[]).findIndex((each) => each.id === id)}.${field}`
+  switch (of) {
+    case 'vehicle':
+      return field === 'roof.skinZMm' ? { field: 'vehicle', name: 'skinZMm' } : { open: 'vehicle', at: field }
+    case 'attachment':
+      return { open: 'vehicle', at: at('attachments') }
+    case 'obstacle':
+      return { open: 'vehicle', at: at('obstacles') }
+    case 'rack':
+      return { open: 'rack', rackId: id, at: field }
+    case 'bar': {
+      const rack = racks.find((each) => barsOf(each).some((bar) => bar.id === id))
+      const index = rack ? barsOf(rack).findIndex((bar) => bar.id === id) : 0
+      return { open: 'rack', rackId: rack?.id ?? '', at: `bars.${index}.${field}` }
+    }
+    case 'gear':
+      return { open: 'gear', gearId: id, at: field }
+  }
+}
+
+/** How far a length must be off until it turns the answer, found by halves. mm. */
+function needsMm(finding: Finding, { fact, byMm }: Moved, { room }: Trials): number {
+  let [from, to] = [0, byMm]
+  for (let i = 0; i < 6; i += 1) {
+    const middle = (from + to) / 2
+    if (turned(finding, room(finding, [{ fact, byMm: middle }]))) to = middle
+    else from = middle
+  }
+  return Math.abs(to)
+}
+
+/** An answer that hangs on lengths: a pass is found out, a Stop keeps the question beside it. */
+function hung(survey: Survey, finding: Finding, moved: readonly Moved[], trials: Trials): Finding {
+  const [first] = moved
+  if (!first) return finding
+  const ask: Ask = { where: 'tape', label: nameOf(first.fact), target: targetOf(first.fact, survey) }
+  if (isStop(finding)) return { ...finding, ask }
+  const what: Phrase =
+    moved.length > 1
+      ? [
+          ` It hangs on ${moved.length} lengths that nobody measured, all together: ${moved.map(({ fact }) => nameOf(fact)).join(', ')}. Measure them.`,
+        ]
+      : [
+          ` It hangs on ${nameOf(first.fact)}, ${saysOf(first.fact, survey)}: `,
+          mm(needsMm(finding, first, trials)),
+          ` ${first.byMm < 0 ? 'less' : 'more'} would turn it. Measure it.`,
+        ]
+  return { ...finding, severity: 'findOut', sentence: [...finding.sentence, ...what], ask }
+}
+
+function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
+  if (finding.ask || !isAnswer(finding)) return finding
+  const one = byOne(finding, trials)
+  if (one) return hung(survey, finding, one, trials)
+  const loose = byAll(
+    finding,
+    trials.facts.filter(({ how }) => movesTogether(how)),
+    trials,
+  )
+  if (loose) return hung(survey, finding, loose, trials)
+  if (isStop(finding)) return finding
+  const all = byAll(finding, trials.facts, trials)
+  return all ? { ...finding, together: { facts: all.length } } : finding
+}
+
+/**
+ * Judges a check's answers under the lengths that may be off. A length moves by itself, all guesses and starting values
+ * together. A pass that one of them makes a Stop is found out; one that only all of them at once do is said so.
+ */
+export function lengthJudge(
+  survey: Survey,
+): (check: Check, findings: readonly Finding[]) => readonly Finding[] {
+  const facts = lengthFacts(survey)
+  if (facts.length === 0) return (_, findings) => findings
+  return (check, findings) => {
+    const trait = check.lengths
+    if (!trait) return findings
+    const relevant = facts.filter(({ entry }) => trait.of.includes(entry.of))
+    if (relevant.length === 0) return findings
+    const trials = trialsOf(survey, check, trait, relevant)
+    return findings.map((finding) => judged(survey, finding, trials))
+  }
+}
