@@ -136,6 +136,7 @@ export const pickup = vehicle({
   drive: { energy: 'diesel', efficiencyPercent: 28 },
   figures: { road: 90, trail: 60, parked: 200 },
   counts: 'everything',
+  skinZMm: 1810,
   attachments: [
     {
       kind: 'flushRail',

@@ -103,12 +103,20 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
   }
 }
 
-function factsOf(of: LengthsOf, thing: Keeper, skip: ReadonlySet<string> = new Set()): LengthFact[] {
+function factsOf(
+  of: LengthsOf,
+  thing: Keeper,
+  {
+    skip = new Set(),
+    fromSheet,
+  }: { readonly skip?: ReadonlySet<string>; readonly fromSheet?: How | undefined } = {},
+): LengthFact[] {
   const found: LengthFact[] = []
   lengthsIn(thing, [], (path, value) => {
     const field = path.join('.')
     if (skip.has(path[0] ?? '') || PLACES[of]?.has(field)) return
-    const how = howKnown(thing, shownAs(field))
+    const how = howKnown(thing, shownAs(field)) ?? (path[0] === 'fitSheet' ? fromSheet : undefined)
+    // A length of which nobody said how it is known is taken as it was typed.
     if (how === undefined) return
     const mm = lengthBracket(how, value)
     if (mm === 0) return
@@ -120,10 +128,38 @@ function factsOf(of: LengthsOf, thing: Keeper, skip: ReadonlySet<string> = new S
       value,
       lessMm: mm,
       moreMm: mm,
-      off: (plan, byMm) => onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm)),
+      off: (plan, byMm) => {
+        const off = onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm))
+        return of === 'attachment' && POINT.test(field) ? barsAlong(off, thing.id, value, byMm) : off
+      },
     })
   })
   return found
+}
+
+const POINT = /^(points|doorPositions)\.\d+\.xMm$/
+
+/** As near to a point a bar is held by it. mm. */
+const ON_POINT_MM = 3
+
+/** The bars that stand on a point stand on it wherever it is. mm. */
+function barsAlong(plan: Plan, attachmentId: string, xMm: number, byMm: number): Plan {
+  return {
+    ...plan,
+    racks: plan.racks.map((rack) =>
+      'bars' in rack
+        ? ({
+            ...rack,
+            bars: rack.bars.map((bar) =>
+              (bar.attachmentId ?? rack.attachmentId) === attachmentId &&
+              Math.abs(bar.xMm - xMm) <= ON_POINT_MM
+                ? { ...bar, xMm: bar.xMm + byMm }
+                : bar,
+            ),
+          } as typeof rack)
+        : rack,
+    ),
+  }
 }
 
 /** From one outer foot of a bar to the other. mm. */
@@ -199,11 +235,11 @@ export function lengthFacts(survey: Survey): readonly LengthFact[] {
   const parts = new Set(['attachments', 'obstacles', 'tail'])
   return [
     ...skinFact(survey),
-    ...factsOf('vehicle', vehicle, parts),
+    ...factsOf('vehicle', vehicle, { skip: parts }),
     ...vehicle.attachments.flatMap((each) => factsOf('attachment', each)),
     ...vehicle.obstacles.flatMap((each) => factsOf('obstacle', each)),
     ...plan.racks.flatMap((rack) => [
-      ...factsOf('rack', rack),
+      ...factsOf('rack', rack, { fromSheet: rack.fitSheet?.source.kind }),
       ...barsOf(rack).flatMap((bar) => [...factsOf('bar', bar), ...feetFact(bar)]),
     ]),
     ...plan.gear.filter(({ id }) => placed.has(id)).flatMap((each) => factsOf('gear', each)),

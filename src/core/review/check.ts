@@ -64,13 +64,14 @@ function named(rule: string, said: Said): Finding {
     subject: said.subject,
     sentence: said.sentence,
   }
-  const { measured, limit, margin, ask, aside, toStop, together } = said
+  const { measured, limit, margin, ask, aside, toStop, rest, together } = said
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
   if (ask) finding.ask = ask
   if (aside) finding.aside = aside
   if (toStop !== undefined) finding.toStop = toStop
+  if (rest) finding.rest = rest
   if (together) finding.together = together
   return finding
 }

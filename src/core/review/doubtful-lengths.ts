@@ -10,11 +10,13 @@ import type { Ask } from './ask'
 import type { Check } from './check'
 import type { Finding } from './finding'
 
-/** Which lengths may turn a check's answers, and how. */
+/** Which lengths may turn a check's answers, by the path of their field, and how. */
 export interface LengthsTrait {
-  readonly of: readonly LengthsOf[]
+  readonly of: Readonly<Partial<Record<LengthsOf, RegExp>>>
   /** By how many mm an answer comes nearer to a Stop at most for each mm that a length is off. */
   readonly reach: number
+  /** Lengths of which only the half reaches: a thing grows to both its sides. */
+  readonly half?: RegExp
   /** Its answers may turn and turn back between the ends of what a length may be: nine points are looked at. */
   readonly turnsBack?: true
 }
@@ -35,10 +37,11 @@ const mostOff = ({ lessMm, moreMm }: LengthFact) => Math.max(lessMm, moreMm)
 const isStop = ({ severity }: Finding) => severity === 'stop'
 const isAnswer = ({ severity }: Finding) => severity === 'stop' || severity === 'clear' || severity === 'mind'
 
-/** How near to a Stop an answer is, mm, negative past it; nothing where its check does not say. */
-function roomOf(finding: Finding): number | undefined {
-  const { toStop, margin } = finding
-  return toStop ?? (margin?.dimension === 'length' ? margin.value : undefined)
+/** How near to a Stop an answer is, mm, negative past it, as far as a kind of length matters; nothing where its check does not say. */
+function roomOf({ toStop, margin }: Finding, of?: LengthsOf): number | undefined {
+  if (typeof toStop === 'number') return toStop
+  if (toStop) return of === undefined ? Math.min(...Object.values(toStop)) : toStop[of]
+  return margin?.dimension === 'length' ? margin.value : undefined
 }
 
 /** What the lengths of a survey make of one check's answers. */
@@ -49,7 +52,14 @@ interface Trials {
   readonly room: (finding: Finding, moved: readonly Moved[]) => number
 }
 
-function trialsOf(survey: Survey, check: Check, trait: LengthsTrait, facts: readonly LengthFact[]): Trials {
+function trialsOf(
+  survey: Survey,
+  check: Check,
+  trait: LengthsTrait,
+  facts: readonly LengthFact[],
+  findings: readonly Finding[],
+): Trials {
+  const asked = new Set(findings.map(({ id }) => id))
   const known = new Map<Survey, ReadonlyMap<string, Finding>>()
   const answers = (moved: readonly Moved[]) => {
     const trial = trialOf(survey, moved)
@@ -62,8 +72,11 @@ function trialsOf(survey: Survey, check: Check, trait: LengthsTrait, facts: read
   return {
     trait,
     facts,
-    room: ({ id }, moved) => {
-      const found = answers(moved).get(id)
+    room: ({ id, rest }, moved) => {
+      const there = answers(moved)
+      if (rest && [...there.values()].some((each) => isStop(each) && !asked.has(each.id)))
+        return -Number.MIN_VALUE
+      const found = there.get(id)
       if (!found) return Infinity
       const room = roomOf(found)
       if (isStop(found)) return Math.min(room ?? -1, -Number.MIN_VALUE)
@@ -72,23 +85,35 @@ function trialsOf(survey: Survey, check: Check, trait: LengthsTrait, facts: read
   }
 }
 
-/** Whether lengths that are so much off in all may turn an answer at all. */
-function mayTurn(finding: Finding, offMm: number, { reach }: LengthsTrait): boolean {
-  const room = roomOf(finding)
-  return room === undefined || Math.abs(room) <= offMm * reach
+/** Whether a length that is off may turn an answer at all. */
+function mayTurn(finding: Finding, fact: LengthFact, trait: LengthsTrait): boolean {
+  const room = roomOf(finding, fact.entry.of)
+  return room === undefined || Math.abs(room) <= swingOf(fact, trait)
 }
+
+/** By how much an answer comes nearer to a Stop at most when a length is off as far as it may be. mm. */
+const swingOf = (fact: LengthFact, { reach, half }: LengthsTrait): number =>
+  mostOff(fact) * reach * (half?.test(fact.entry.field) ? 0.5 : 1)
 
 const turned = (finding: Finding, room: number) => room < 0 !== isStop(finding)
 
 /** The length that turns an answer by itself, and how far off it does. */
 function byOne(finding: Finding, { trait, facts, room }: Trials): readonly Moved[] | undefined {
   for (const fact of facts) {
-    if (movesTogether(fact.how) || !mayTurn(finding, mostOff(fact), trait)) continue
+    if (movesTogether(fact.how) || !mayTurn(finding, fact, trait)) continue
     for (const byMm of pointsOf(fact, trait))
       if (turned(finding, room(finding, [{ fact, byMm }]))) return [{ fact, byMm }]
   }
   return undefined
 }
+
+/** Whether an answer is further from its Stop than it stands now; of a Stop, no nearer to being none. */
+function helps(finding: Finding, room: number): boolean {
+  const now = roomOf(finding) ?? (isStop(finding) ? -1 : 1)
+  return isStop(finding) ? room <= now : room >= now
+}
+
+const otherEnd = ({ lessMm, moreMm }: LengthFact, byMm: number): number => (byMm > 0 ? -lessMm : moreMm)
 
 /** Lengths that turn an answer all at once, each at the end that is worse for it: better, where it is a Stop. */
 function byAll(
@@ -96,14 +121,20 @@ function byAll(
   facts: readonly LengthFact[],
   { trait, room }: Trials,
 ): readonly Moved[] | undefined {
-  const sum = facts.reduce((so, fact) => so + mostOff(fact), 0)
-  if (facts.length === 0 || !mayTurn(finding, sum, trait)) return undefined
+  const sum = facts.reduce((so, fact) => so + swingOf(fact, trait), 0)
+  const room0 = roomOf(finding)
+  if (facts.length === 0 || (room0 !== undefined && Math.abs(room0) > sum)) return undefined
   const sign = isStop(finding) ? -1 : 1
   const moved = facts.map((fact): Moved => {
-    const [first = 0, ...rest] = pointsOf(fact, trait)
-    const roomAt = (byMm: number) => room(finding, [{ fact, byMm }])
-    const byMm = rest.reduce((so, each) => (sign * roomAt(each) < sign * roomAt(so) ? each : so), first)
-    return { fact, byMm }
+    const points = trait.turnsBack ? pointsOf(fact, trait) : [fact.moreMm || -fact.lessMm]
+    const roomAt = (byMm: number) => sign * room(finding, [{ fact, byMm }])
+    const [best = 0, ...rest] = points
+    const byMm = rest.reduce((so, each) => (roomAt(each) < roomAt(so) ? each : so), best)
+    // What does not turn back goes one way: where more of it helps, less of it does not.
+    return {
+      fact,
+      byMm: rest.length === 0 && helps(finding, roomAt(byMm) * sign) ? otherEnd(fact, byMm) : byMm,
+    }
   })
   return turned(finding, room(finding, moved)) ? moved : undefined
 }
@@ -193,6 +224,19 @@ function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
   return all ? { ...finding, together: { facts: all.length } } : finding
 }
 
+/** The lengths that may turn an answer about certain things: of gear those of the things, and of what they lie in. */
+function ofItsGear(
+  { thingById }: Survey,
+  { subject, rest }: Finding,
+  facts: readonly LengthFact[],
+): readonly LengthFact[] {
+  if (subject.placementIds.length === 0 || rest) return facts
+  const gear = new Set<string>()
+  for (const id of subject.placementIds)
+    for (let thing = thingById.get(id); thing; thing = thing.parent) gear.add(thing.gear.id)
+  return facts.filter(({ entry }) => entry.of !== 'gear' || gear.has(entry.id))
+}
+
 /**
  * Judges a check's answers under the lengths that may be off. A length moves by itself, all guesses and starting values
  * together. A pass that one of them makes a Stop is found out; one that only all of them at once do is said so.
@@ -205,9 +249,11 @@ export function lengthJudge(
   return (check, findings) => {
     const trait = check.lengths
     if (!trait) return findings
-    const relevant = facts.filter(({ entry }) => trait.of.includes(entry.of))
+    const relevant = facts.filter(({ entry }) => trait.of[entry.of]?.test(entry.field))
     if (relevant.length === 0) return findings
-    const trials = trialsOf(survey, check, trait, relevant)
-    return findings.map((finding) => judged(survey, finding, trials))
+    const trials = trialsOf(survey, check, trait, relevant, findings)
+    return findings.map((finding) =>
+      judged(survey, finding, { ...trials, facts: ofItsGear(survey, finding, relevant) }),
+    )
   }
 }

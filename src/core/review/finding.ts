@@ -1,6 +1,7 @@
 import type { Aside } from '../plan/aside'
 import * as z from '../units/schema'
 import { stateSchema, type State } from '../units/scalars'
+import type { LengthsOf } from '../facts/length-facts'
 import type { Ask } from './ask'
 import type { Amount, Phrase } from '../units/phrase'
 
@@ -85,7 +86,9 @@ export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   readonly margin?: Amount
   readonly sentence: Phrase
   /** How near to a Stop an answer is, where its margin says something else: mm, negative past it. */
-  readonly toStop?: number
+  readonly toStop?: number | Readonly<Partial<Record<LengthsOf, number>>>
+  /** It speaks for all that has no finding of its own: a new Stop among that is its Stop. */
+  readonly rest?: true
   /** No fact alone turns it, and so many of them all at once would; by how much it would be over then, where that is known. */
   readonly together?: { readonly facts: number; readonly over?: Amount }
   /** Where the answer to a Find out is read, and the field that takes it. */

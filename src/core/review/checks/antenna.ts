@@ -4,6 +4,7 @@ import { packed } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { crownDrop } from '../../survey/frame/roof-surface'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm } from '../../units/phrase'
 
 interface Over {
@@ -37,7 +38,7 @@ export const antenna = check({
     'Antenna shadowed: test the radio and the position before and after. Common practice, no source.',
   ),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'No antenna is on the roof.',
   *run(survey) {
     const { vehicle } = survey.plan
@@ -59,6 +60,7 @@ export const antenna = check({
           severity: 'clear',
           state: 'all',
           subject: { obstacleId: obstacle.id, placementIds: [] },
+          toStop: Infinity,
           sentence: [`Nothing lies over the ${low}.`],
         }
       for (const { name, placementId, box } of above) {

@@ -44,7 +44,7 @@ export const barSeat = check({
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar'], reach: 1 },
+  lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel
@@ -91,6 +91,7 @@ export const barSeat = check({
             ...common,
             severity: 'clear',
             margin: mm(seats.locked ? 0 : inside(seats.within, bar.xMm)),
+            toStop: seats.locked ? tolerance - off : inside(seats.within, bar.xMm),
             sentence: [
               `${bar.name} stands where its feet can: ${seats.locked ? 'the vehicle fixes it' : 'along the rail'}.`,
             ],

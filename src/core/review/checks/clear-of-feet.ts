@@ -113,7 +113,7 @@ export const clearOfFeet = check({
     'distance from contact to foot ≥ half the foot’s width and half the clamp’s; mounts in the channel may stand over a foot',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['rack', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { bar: /^feetYMm/, rack: /^footWidthMm$/, gear: /Mm$/ }, reach: 1 },
   nothing: 'No clamp that stands on a bar with feet goes round it.',
   *run(survey) {
     for (const thing of survey.things) {

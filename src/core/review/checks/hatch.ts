@@ -2,6 +2,7 @@ import { upToMm, TOLERANCE } from '../../units/tolerance'
 import type { SwingMeeting } from '../../survey/openings/meetings'
 import { forwardToClear } from '../../survey/openings/swings'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { skinOffMm } from '../../facts/length-facts'
 
@@ -57,7 +58,17 @@ export const hatch = check({
     'The geometry: rotation about a point (handbook). The gap is a house rule; a blocked tailgate is Mind. Common practice, no source.',
   ),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 3, turnsBack: true },
+  lengths: {
+    of: {
+      ...HEIGHTS,
+      bar: /^(riseMm|profile)/,
+      obstacle: /^(hinge|panel|fromXMm|toXMm|topZMm)/,
+      rack: /^deck\.(length|width|height)Mm$/,
+      gear: GEAR_SIZES,
+    },
+    reach: 3,
+    turnsBack: true,
+  },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.hatch
@@ -82,6 +93,7 @@ export const hatch = check({
         yield {
           ...common,
           severity: hatchOnly && !fixed ? 'stop' : 'mind',
+          ...(hatchOnly && !fixed ? {} : { toStop: Infinity }),
           measured: deg(swept.atDeg),
           limit: deg(meeting.hatch.opensDeg),
           ...(byMm === undefined ? {} : { margin: mm(-byMm) }),
@@ -95,6 +107,7 @@ export const hatch = check({
         yield {
           ...common,
           severity: close ? 'mind' : 'clear',
+          toStop: hatchOnly && !tent && met.kind !== 'tail' ? swept.gapMm : Infinity,
           measured: mm(swept.gapMm),
           limit: mm(wanted),
           margin: mm(swept.gapMm - wanted),

@@ -1,5 +1,6 @@
 import type { State } from '../../units/scalars'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { IN_STATE } from '../finding'
 import { shortOf } from '../../units/tolerance'
 import { mm } from '../../units/phrase'
@@ -17,7 +18,7 @@ export const heightClearance = check({
     'Height forgotten at the garage door. The gap is a house rule. Common practice, no source.',
   ),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'No door or garage is on the list.',
   *run(survey) {
     const { plan, heights } = survey

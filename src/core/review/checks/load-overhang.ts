@@ -4,6 +4,7 @@ import { LOCAL_RULES, localRulesOf, type LocalRules } from '../../plan/local-rul
 import { type ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
+import { GEAR_SIZES } from '../length-groups'
 import { mm, type Phrase } from '../../units/phrase'
 
 type End = 'rear' | 'front' | 'side'
@@ -63,7 +64,7 @@ export const loadOverhang = check({
     'furthest end of the load less the vehicle’s own; against the mark and the most of the rules chosen',
   source: practice('Local rules are kept as data with their sources, from memory: check your local rules.'),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'gear'], reach: 1 },
+  lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {
     const rules = localRulesOf(survey.plan.rules.localRules)
@@ -73,6 +74,7 @@ export const loadOverhang = check({
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
         measured: mm(byMm),
+        toStop: rules ? (mostOf(rules, end) ?? Infinity) - byMm : Infinity,
       } as const
       const runs: Phrase = [`${thing.gear.name} runs `, mm(byMm), ` ${WHERE[end]}`]
       if (!rules) {

@@ -2,6 +2,7 @@ import { TOLERANCE } from '../../units/tolerance'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm } from '../../units/phrase'
 
 /** How far a thing falls short of the bar that it reaches least: mm, and to which end. */
@@ -48,7 +49,7 @@ export const onItsBars = check({
   formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['attachment', 'vehicle', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'Nothing stands on bars.',
   *run(survey) {
     for (const thing of survey.things) {
@@ -82,6 +83,7 @@ export const onItsBars = check({
         yield {
           ...common,
           severity: stepOf(survey, thing) > SHIM_MM ? 'stop' : 'mind',
+          toStop: SHIM_MM - stepOf(survey, thing),
           measured: mm(stepOf(survey, thing)),
           sentence: [
             `${name} stands on bars whose tops differ by `,
@@ -94,6 +96,13 @@ export const onItsBars = check({
           ...common,
           severity: 'clear',
           margin: mm(0 - short.byMm),
+          toStop: {
+            gear: -short.byMm,
+            vehicle: SHIM_MM - stepOf(survey, thing),
+            attachment: SHIM_MM - stepOf(survey, thing),
+            rack: SHIM_MM - stepOf(survey, thing),
+            bar: SHIM_MM - stepOf(survey, thing),
+          },
           sentence: [
             `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
             mm(-short.byMm),

@@ -4,6 +4,7 @@ import { onVehicle } from '../../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../../survey/frame/roof-surface'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm } from '../../units/phrase'
 
 interface Into {
@@ -47,7 +48,7 @@ export const overRoof = check({
     'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars, decks and of what is in the bed not shared; what hangs under a thing counts',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 2 },
+  lengths: { of: { ...HEIGHTS, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
     for (const { bar, rack, box } of survey.bars)

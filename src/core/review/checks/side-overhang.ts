@@ -34,7 +34,10 @@ export const sideOverhang = check({
     'from the foot’s edge (its centre where the width is unknown) to just inside the cap ≥ what the sheet asks',
   source: practice('Side-loading boat carriers need overhang. Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'bar', 'gear'], reach: 1 },
+  lengths: {
+    of: { bar: /^(lengthMm|capMm|feetYMm)/, rack: /^footWidthMm$/, gear: /^fit\.overhangMm$/ },
+    reach: 1,
+  },
   nothing: 'Nothing asks for overhang.',
   *run(survey) {
     for (const thing of survey.things) {

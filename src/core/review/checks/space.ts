@@ -1,5 +1,7 @@
 import type { Near } from '../../survey/frame/space'
+import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm, type Phrase } from '../../units/phrase'
 import { manyWords, SINGLE_UP_TO } from '../many'
 
@@ -19,6 +21,13 @@ function idsOf(met: readonly Overlap[]): ReadonlySet<string> {
   return ids
 }
 
+/** How near things of different racks may come to each other when what one of the racks stands on is off. mm. */
+function roomOf({ racks }: Survey, gapMm: number) {
+  const stoodOn = new Set(racks.flatMap(({ attachments }) => attachments))
+  const apart = stoodOn.size > 1 ? gapMm : Infinity
+  return { gear: gapMm, bar: gapMm, rack: gapMm, vehicle: apart, attachment: apart }
+}
+
 /** Does nothing stand where something else is, and is the house's gap kept? mm. */
 export const space = check({
   id: 'space',
@@ -28,7 +37,7 @@ export const space = check({
     'upright boxes, turned or on edge, with finer outlines where given; touching is not overlapping; nearer than the gap is Mind',
   source: practice('The gap is a house rule. Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1, half: /^(length|width)Mm$/ },
   nothing: 'There are no two things on the plan.',
   *run(survey) {
     const gap = survey.plan.rules.gapsMm.between
@@ -39,6 +48,8 @@ export const space = check({
         state: 'all',
         subject: { placementIds: [] },
         severity: 'clear',
+        toStop: roomOf(survey, gap),
+        rest: true,
         sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(gap), '.'],
       }
     const met = all.filter(isOverlap)
@@ -74,6 +85,7 @@ export const space = check({
           measured: mm(near.gapMm),
           limit: mm(gap),
           margin: mm(near.gapMm - gap),
+          toStop: near.gapMm,
           sentence: [`${a} and ${b} stand `, mm(near.gapMm), ' apart; the house wants ', mm(gap), '.'],
         }
     }

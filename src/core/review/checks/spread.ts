@@ -74,7 +74,10 @@ export const spread = check({
     'what the vehicle leaves each bar ∩ what each thing wants from bar to neighbouring bar; empty: the smallest sets that conflict',
   source: practice('The gear decides the spread. Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['attachment', 'rack', 'gear'], reach: 1 },
+  lengths: {
+    of: { attachment: /^(points|doorPositions)\.\d+\.xMm$/, rack: /^fitSheet/, gear: /^fit\./ },
+    reach: 1,
+  },
   nothing: 'Nothing asks for a spread.',
   *run(survey) {
     const spreads = survey.fit.spreads()

@@ -3,6 +3,7 @@ import { TOLERANCE } from '../../units/tolerance'
 import { paneLacks, sharesWidth, type Sunroof } from '../../survey/openings/swings'
 import type { PaneMeeting } from '../../survey/openings/meetings'
 import { check, practice } from '../check'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { deg, mm } from '../../units/phrase'
 
 export const aboutPane = ({ sunroof, way, met }: PaneMeeting) => `${sunroof.id} ${way} ${met.kind} ${met.id}`
@@ -22,7 +23,17 @@ export const sunroof = check({
     'It clears has cases: one that slides under a bar may still hit it when it tilts. Common practice, no source.',
   ),
   law: 'balance',
-  lengths: { of: ['vehicle', 'attachment', 'obstacle', 'rack', 'bar', 'gear'], reach: 3, turnsBack: true },
+  lengths: {
+    of: {
+      ...HEIGHTS,
+      bar: /^(riseMm|profile)/,
+      obstacle: /^(openingMm|tiltRiseMm|slidesOutside)/,
+      rack: /^deck\.(length|width|height)Mm$/,
+      gear: GEAR_SIZES,
+    },
+    reach: 3,
+    turnsBack: true,
+  },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {
     const wanted = survey.plan.rules.gapsMm.sunroof
@@ -69,6 +80,7 @@ export const sunroof = check({
         measured: mm(gapMm),
         limit: mm(wanted),
         margin: mm(gapMm - wanted),
+        ...(touchesAtDeg === undefined ? { toStop: gapMm } : {}),
       } as const
       if (touchesAtDeg !== undefined)
         yield {

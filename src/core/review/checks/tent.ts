@@ -1,4 +1,5 @@
 import { type Said, check, practice } from '../check'
+import { HEIGHTS } from '../length-groups'
 import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
 import { gapToCab, openedTent, opensToward } from '../../survey/openings/tent'
 import type { Survey } from '../../survey/survey'
@@ -23,6 +24,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
   yield {
     ...common,
     about: about('opens'),
+    toStop: Infinity,
     severity: wantsSide === opensSide && side !== 'front' ? 'clear' : 'mind',
     sentence: [
       wantsSide === opensSide && side !== 'front'
@@ -59,6 +61,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
       ...common,
       about: about(`meets ${other.placement.id}`),
       severity: floor ? 'stop' : 'mind',
+      ...(floor ? {} : { toStop: Infinity }),
       subject: { placementIds: [thing.placement.id, other.placement.id] },
       sentence: [
         floor
@@ -72,6 +75,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
     yield {
       ...common,
       about: about('cover'),
+      toStop: Infinity,
       severity:
         vehicle.cabWallXMm === undefined ? 'findOut' : shortOf(gap, opens.coverGapMm) ? 'mind' : 'clear',
       ...(vehicle.cabWallXMm === undefined
@@ -130,6 +134,7 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
   yield {
     ...common,
     about: about('centred'),
+    toStop: Infinity,
     state: 'all',
     severity: off > rules.tolerancesMm.parallel ? 'mind' : 'clear',
     measured: mm(off),
@@ -157,7 +162,7 @@ export const tent = check({
     'A tent opening over the tailgate blocks it; one opening to the side does not. Common practice, no source.',
   ),
   law: 'notOfMass',
-  lengths: { of: ['vehicle', 'attachment', 'rack', 'bar', 'gear'], reach: 1 },
+  lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {
     for (const thing of survey.things) yield* ofTent(survey, thing)

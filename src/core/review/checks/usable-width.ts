@@ -3,6 +3,7 @@ import type { ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
+import { GEAR_SIZES } from '../length-groups'
 import { mm } from '../../units/phrase'
 
 interface Span {
@@ -76,7 +77,11 @@ export const usableWidth = check({
     'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
   source: practice('The shorter bar rules. Common practice, no source.'),
   law: 'notOfMass',
-  lengths: { of: ['bar', 'rack', 'gear'], reach: 1 },
+  lengths: {
+    of: { bar: /^usableMm$/, rack: /^deck\.widthMm$/, gear: GEAR_SIZES },
+    reach: 1,
+    half: /(usable|width|length|height)Mm$/,
+  },
   nothing: 'Nothing stands on bars or a deck.',
   *run(survey) {
     for (const thing of survey.things) {
