@@ -26,47 +26,34 @@ export interface LengthFact {
 type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
 type Raw = Readonly<Record<string, unknown>>
 
-/** What is decided and not measured: where a bar or a deck is put. And what keeps its own marks, or says how another field is known. */
-const DECIDED: ReadonlySet<string> = new Set([
-  'bars',
-  'parts',
-  'known',
-  'typed',
-  'ratings',
-  'rated',
-  'gates',
-  'carries',
-])
-const PLACES: Readonly<Partial<Record<LengthsOf, ReadonlySet<string>>>> = {
-  bar: new Set(['xMm']),
-  rack: new Set(['xMm', 'yMm', 'deck.xMm', 'deck.yMm']),
-  gear: new Set(['centreOfGravity.xMm', 'centreOfGravity.yMm', 'centreOfGravity.zMm']),
+/** What is decided and not measured: where a bar or a deck is put, and where a thing's weight is. */
+const DECIDED: Readonly<Partial<Record<LengthsOf, RegExp>>> = {
+  bar: /^xMm$/,
+  rack: /^(deck\.)?[xy]Mm$/,
+  gear: /^centreOfGravity\./,
 }
 
-/** Fields that a sheet shows as another one: how those are known is said there. */
-const SHOWN_AS: readonly (readonly [RegExp, string])[] = [
-  [/^(points|doorPositions)\.\d+\.xMm$/, '$1.at'],
-  [/^(points|doorPositions)\.\d+\.yMm$/, '$1.gauge'],
+/** Fields that a sheet shows as one and the plan keeps as several: where each of them stands. */
+const SHOWN_AS: readonly (readonly [shown: RegExp, list: string, key: string])[] = [
+  [/^(points|doorPositions)\.at$/, '$1', 'xMm'],
+  [/^(points|doorPositions)\.gauge$/, '$1', 'yMm'],
 ]
 
-const shownAs = (field: string): string => {
-  for (const [pattern, as] of SHOWN_AS) if (pattern.test(field)) return field.replace(pattern, as)
-  return field
-}
+const valueAt = (value: unknown, path: readonly string[]): unknown =>
+  path.reduce<unknown>(
+    (so, key) => (typeof so === 'object' && so !== null ? (so as Raw)[key] : undefined),
+    value,
+  )
 
-/** Every length of a thing by the path of its field, mm. */
-function lengthsIn(
-  value: unknown,
-  at: readonly string[],
-  found: (path: readonly string[], mm: number) => void,
-): void {
-  if (typeof value !== 'object' || value === null) return
-  for (const [key, each] of Object.entries(value as Raw)) {
-    if (at.length === 0 && DECIDED.has(key)) continue
-    if (typeof each === 'number') {
-      if (key.endsWith('Mm')) found([...at, key], each)
-    } else if (typeof each === 'object' && each !== null) lengthsIn(each, [...at, key], found)
-  }
+/** The paths at which a marked field stands in the plan. */
+function pathsOf(thing: unknown, field: string): readonly (readonly string[])[] {
+  for (const [shown, list, key] of SHOWN_AS)
+    if (shown.test(field)) {
+      const at = field.replace(shown, list)
+      const all = valueAt(thing, [at])
+      return Array.isArray(all) ? all.map((_, i) => [at, String(i), key]) : []
+    }
+  return [field.split('.')]
 }
 
 function setAt(value: unknown, [key, ...rest]: readonly string[], change: (was: number) => number): unknown {
@@ -103,38 +90,33 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
   }
 }
 
-function factsOf(
-  of: LengthsOf,
-  thing: Keeper,
-  {
-    skip = new Set(),
-    fromSheet,
-  }: { readonly skip?: ReadonlySet<string>; readonly fromSheet?: How | undefined } = {},
-): LengthFact[] {
-  const found: LengthFact[] = []
-  lengthsIn(thing, [], (path, value) => {
-    const field = path.join('.')
-    if (skip.has(path[0] ?? '') || PLACES[of]?.has(field)) return
-    const how = howKnown(thing, shownAs(field)) ?? (path[0] === 'fitSheet' ? fromSheet : undefined)
-    // A length of which nobody said how it is known is taken as it was typed.
-    if (how === undefined) return
-    const mm = lengthBracket(how, value)
-    if (mm === 0) return
-    const entry = { of, id: thing.id, field }
-    found.push({
-      entry,
-      name: thing.name,
-      how,
-      value,
-      lessMm: mm,
-      moreMm: mm,
-      off: (plan, byMm) => {
-        const off = onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm))
-        return of === 'attachment' && POINT.test(field) ? barsAlong(off, thing.id, value, byMm) : off
-      },
-    })
-  })
-  return found
+/** The lengths of a thing of which somebody or a form has said how they are known; the others are taken as they were typed. */
+function factsOf(of: LengthsOf, thing: Keeper): LengthFact[] {
+  if (!thing.known) return []
+  return Object.entries(thing.known).flatMap(([shown, { by: how }]) =>
+    pathsOf(thing, shown).flatMap((path): LengthFact[] => {
+      const field = path.join('.')
+      const value = valueAt(thing, path)
+      if (typeof value !== 'number' || !field.endsWith('Mm') || DECIDED[of]?.test(field)) return []
+      const mm = lengthBracket(how, value)
+      if (mm === 0) return []
+      const entry = { of, id: thing.id, field }
+      return [
+        {
+          entry,
+          name: thing.name,
+          how,
+          value,
+          lessMm: mm,
+          moreMm: mm,
+          off: (plan, byMm) => {
+            const off = onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm))
+            return of === 'attachment' && POINT.test(field) ? barsAlong(off, thing.id, value, byMm) : off
+          },
+        },
+      ]
+    }),
+  )
 }
 
 const POINT = /^(points|doorPositions)\.\d+\.xMm$/
@@ -232,14 +214,13 @@ export function lengthFacts(survey: Survey): readonly LengthFact[] {
   const { plan } = survey
   const { vehicle } = plan
   const placed = new Set(survey.things.map(({ gear }) => gear.id))
-  const parts = new Set(['attachments', 'obstacles', 'tail'])
   return [
     ...skinFact(survey),
-    ...factsOf('vehicle', vehicle, { skip: parts }),
+    ...factsOf('vehicle', vehicle),
     ...vehicle.attachments.flatMap((each) => factsOf('attachment', each)),
     ...vehicle.obstacles.flatMap((each) => factsOf('obstacle', each)),
     ...plan.racks.flatMap((rack) => [
-      ...factsOf('rack', rack, { fromSheet: rack.fitSheet?.source.kind }),
+      ...factsOf('rack', rack),
       ...barsOf(rack).flatMap((bar) => [...factsOf('bar', bar), ...feetFact(bar)]),
     ]),
     ...plan.gear.filter(({ id }) => placed.has(id)).flatMap((each) => factsOf('gear', each)),

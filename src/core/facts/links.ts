@@ -98,8 +98,8 @@ export function linkComparisons(cell: Cell, rules: HouseRules): readonly LinkCom
 /** The weights that somebody else has for a mass of a link, with what the comparison would be with each. kg. */
 export interface OtherWeight {
   readonly mass: MassPoint
-  readonly other: NonNullable<MassPoint['others']>[number]
   readonly overBy: number
+  readonly comparison: LinkComparison
 }
 
 /** A fact that turns one of a link's comparisons. */
@@ -110,8 +110,6 @@ export interface LinkDoubt extends Doubt {
 /** What becomes of a link in a state: the comparison that says so, and what it hangs on. */
 export interface LinkJudgement {
   readonly judgement: Judgement
-  /** The one that fails, or hangs, or is nearest to; every other one of the link is no worse. */
-  readonly comparison: LinkComparison
   /** What it hangs on, each with the comparison that it turns. */
   readonly doubts: readonly LinkDoubt[]
   readonly others: readonly OtherWeight[]
@@ -136,7 +134,9 @@ function otherWeights(cell: Cell, comparison: LinkComparison, counting: Counting
   return [...fractions.values()].flatMap(({ mass, fraction }) =>
     (mass.others ?? []).flatMap((other): OtherWeight[] => {
       const by = over + fraction * (other.kg - mass.kg)
-      return exceeds(comparison.limit + by, comparison.limit) !== failing ? [{ mass, other, overBy: by }] : []
+      return exceeds(comparison.limit + by, comparison.limit) !== failing
+        ? [{ mass, overBy: by, comparison }]
+        : []
     }),
   )
 }
@@ -194,13 +194,10 @@ export function linkJudgement(
   return judged
 }
 
+const SURELY: LinkJudgement = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
+
 function judgedLink(cell: Cell, rules: HouseRules): LinkJudgement | undefined {
-  if (surelyWithin(cell, rules)) {
-    const [comparison] = linkComparisons(cell, rules)
-    return (
-      comparison && { judgement: { is: 'within' }, comparison, doubts: [], others: [], otherwise: undefined }
-    )
-  }
+  if (surelyWithin(cell, rules)) return SURELY
   const all = linkComparisons(cell, rules).map((comparison) => ({ comparison, judgement: judge(comparison) }))
   const [first, ...rest] = all
   if (!first) return undefined
@@ -213,7 +210,6 @@ function judgedLink(cell: Cell, rules: HouseRules): LinkJudgement | undefined {
   const asking = judgement.is === 'over' ? [worst] : judgement.is === 'hangs' ? all : []
   return {
     judgement,
-    comparison: worst.comparison,
     doubts: asking
       .flatMap(({ comparison, judgement: each }) =>
         each.is === 'over' || each.is === 'hangs'
@@ -233,35 +229,47 @@ function judgedLink(cell: Cell, rules: HouseRules): LinkJudgement | undefined {
   }
 }
 
+/** What counts on a link one way with every mass at its worse end: in all, and on its fullest unit; nothing where that has no end. kg. */
+function mostOf(
+  { layer, state, sums }: Cell,
+  counting: Counting,
+  rules: HouseRules,
+): { readonly all: number; readonly fullest: number } | undefined {
+  const units = [...sums[counting].unitKg]
+  for (const list of counting === 'everything' ? [layer.load, layer.own] : [layer.load])
+    for (const { mass, unit, fraction } of list) {
+      if (!mass.states.includes(state)) continue
+      if (mass.others && mass.others.length > 0) return undefined
+      const off = Math.max(massBracket(mass.basis, rules), mass.factor - 1)
+      if (off > 0) units[unit] = (units[unit] ?? 0) + Math.abs(mass.kg * fraction) * off
+    }
+  let all = 0
+  let fullest = -Infinity
+  for (const each of units) {
+    all += each
+    if (each > fullest) fullest = each
+  }
+  return { all, fullest }
+}
+
 /**
  * Whether no fact at all can turn a link: what counts stays within every figure though all facts were at their worse
  * ends at once. It spares most links the sums line by line.
  */
 function surelyWithin(cell: Cell, rules: HouseRules): boolean {
-  const { layer, state, sums, inForce } = cell
-  if (layer.unweighed) return false
-  const counted = new Map<Counting, { readonly all: number; readonly most: number }>()
-  const most = (counting: Counting) => {
-    const before = counted.get(counting)
-    if (before) return before
-    const units = [...sums[counting].unitKg]
-    for (const { mass, unit, fraction } of membersOf(cell, counting)) {
-      if (!mass.states.includes(state)) continue
-      if (mass.others && mass.others.length > 0) return undefined
-      const off = Math.max(massBracket(mass.basis, rules), mass.factor - 1)
-      units[unit] = (units[unit] ?? 0) + Math.abs(mass.kg * fraction) * off
-    }
-    const sum = { all: units.reduce((so, each) => so + each, 0), most: Math.max(...units) }
-    counted.set(counting, sum)
-    return sum
+  if (cell.layer.unweighed) return false
+  const most: Partial<Record<Counting, ReturnType<typeof mostOf>>> = {}
+  const holds = (counting: Counting, per: 'set' | 'each', limitKg: number) => {
+    const sum = (most[counting] ??= mostOf(cell, counting, rules))
+    return sum !== undefined && !exceeds(per === 'set' ? sum.all : sum.fullest, limitKg)
   }
-  return inForce.every(({ rating, limitKg, per, counting }) => {
+  for (const { rating, limitKg, per, counting } of cell.inForce) {
     const limit = limitKg * (1 - partBracket(rating.source.kind, rules))
-    return (rating.counts === undefined ? (['load', 'everything'] as const) : [counting]).every((way) => {
-      const sum = most(way)
-      return sum !== undefined && !exceeds(per === 'set' ? sum.all : sum.most, limit)
-    })
-  })
+    if (!holds(counting, per, limit)) return false
+    if (rating.counts === undefined && !holds(counting === 'load' ? 'everything' : 'load', per, limit))
+      return false
+  }
+  return true
 }
 
 /** The mass of a link that an entry of the plan is. */

@@ -121,11 +121,12 @@ function byAll(
   facts: readonly LengthFact[],
   { trait, room }: Trials,
 ): readonly Moved[] | undefined {
-  const sum = facts.reduce((so, fact) => so + swingOf(fact, trait), 0)
-  const room0 = roomOf(finding)
-  if (facts.length === 0 || (room0 !== undefined && Math.abs(room0) > sum)) return undefined
+  const rooms = facts.map(({ entry }) => roomOf(finding, entry.of) ?? 0)
+  const reaching = facts.filter((_, i) => rooms[i] !== Infinity)
+  const sum = reaching.reduce((so, fact) => so + swingOf(fact, trait), 0)
+  if (reaching.length === 0 || Math.min(...rooms.map(Math.abs)) > sum) return undefined
   const sign = isStop(finding) ? -1 : 1
-  const moved = facts.map((fact): Moved => {
+  const moved = reaching.map((fact): Moved => {
     const points = trait.turnsBack ? pointsOf(fact, trait) : [fact.moreMm || -fact.lessMm]
     const roomAt = (byMm: number) => sign * room(finding, [{ fact, byMm }])
     const [best = 0, ...rest] = points

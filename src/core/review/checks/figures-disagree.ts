@@ -51,8 +51,7 @@ function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
   const asked = new Set<string>()
   const judged = linkJudgement(cell, survey)
   if (!judged) return
-  const { comparison, others } = judged
-  for (const { mass, overBy } of others) {
+  for (const { mass, overBy, comparison } of judged.others) {
     const whose = whoseWeight(mass)
     if (!whose || asked.has(mass.id)) continue
     asked.add(mass.id)

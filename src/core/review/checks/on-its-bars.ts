@@ -41,6 +41,19 @@ function stepOf(survey: Survey, { placement: { host } }: ThingAt): number {
   return tops.length === 0 ? 0 : Math.max(...tops) - Math.min(...tops)
 }
 
+/** How far a thing is from ending short of a bar, and from standing on bars whose tops differ too much. mm. */
+function roomsOf(survey: Survey, thing: ThingAt, pastMm: number) {
+  const { host } = thing.placement
+  const step = SHIM_MM - stepOf(survey, thing)
+  const stoodOn = new Set(
+    survey.bars.flatMap(({ bar, attachment }) =>
+      host.on === 'bars' && host.barIds.includes(bar.id) ? [attachment] : [],
+    ),
+  )
+  const apart = stoodOn.size > 1 ? step : Infinity
+  return { gear: pastMm, bar: step, rack: Infinity, vehicle: apart, attachment: apart }
+}
+
 /** Does everything reach the bars that it is said to stand on, and are they as many as it asks for? */
 export const onItsBars = check({
   id: 'on-its-bars',
@@ -96,13 +109,7 @@ export const onItsBars = check({
           ...common,
           severity: 'clear',
           margin: mm(0 - short.byMm),
-          toStop: {
-            gear: -short.byMm,
-            vehicle: SHIM_MM - stepOf(survey, thing),
-            attachment: SHIM_MM - stepOf(survey, thing),
-            rack: SHIM_MM - stepOf(survey, thing),
-            bar: SHIM_MM - stepOf(survey, thing),
-          },
+          toStop: roomsOf(survey, thing, -short.byMm),
           sentence: [
             `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
             mm(-short.byMm),
