@@ -15,6 +15,12 @@ function vehicle({ figures, counts, skinZMm, ...draft }: Draft): Vehicle {
   return {
     ...sizes,
     ...draft,
+    known: {
+      kerbKg: { by: 'manual' },
+      grossKg: { by: 'label' },
+      'axleLimitKg.front': { by: 'label' },
+      'axleLimitKg.rear': { by: 'label' },
+    },
     roof: {
       ...sizes.roof,
       ...(skinZMm === undefined ? {} : { skinZMm }),

@@ -1,5 +1,6 @@
 import type { PlanEntry } from '../plan/entry'
 import type { HouseRules } from '../plan/house'
+import type { Plan } from '../plan/plan'
 import type { Rating } from '../plan/rating'
 import type { Counting } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
@@ -11,6 +12,7 @@ import { exceeds } from '../units/tolerance'
 import { howOfBasis, massBracket, partBracket } from './bracket'
 import type { Comparison, FactUse } from './comparison'
 import { judge, type Doubt, type Judgement } from './judge'
+import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
 export interface LinkComparison extends Comparison {
@@ -50,6 +52,10 @@ const ratingUse = ({ id, kg, source }: Rating, times: number, rules: HouseRules)
   per: -times,
 })
 
+/** What a limit comes from: a figure of the link's own; of the payload the vehicle's two masses. */
+const limitUses = ({ layer }: Cell, rating: Rating, times: number, plan: Plan): readonly FactUse[] =>
+  layer.role === 'payload' ? payloadUses(plan) : [ratingUse(rating, times, plan.rules)]
+
 const membersOf = ({ layer }: Cell, counting: Counting): readonly Member[] =>
   counting === 'everything' ? [...layer.load, ...layer.own] : layer.load
 
@@ -71,7 +77,8 @@ const stopsAt = (cell: Cell, { state }: Rating, rules: HouseRules): number =>
   cell.limit.kind === 'driving' && rules.parkedMissing === 'ruleOfThree' && state === 'road' ? 3 : 1
 
 /** A link in a state held against every figure that rules there, for the set and for each of its units. */
-export function linkComparisons(cell: Cell, rules: HouseRules): readonly LinkComparison[] {
+export function linkComparisons(cell: Cell, plan: Plan): readonly LinkComparison[] {
+  const { rules } = plan
   const { layer, state, sums } = cell
   return cell.inForce.flatMap(({ rating, limitKg, per, counting }): LinkComparison[] => {
     const times = stopsAt(cell, rating, rules)
@@ -86,7 +93,10 @@ export function linkComparisons(cell: Cell, rules: HouseRules): readonly LinkCom
       rating,
       unitIndex,
       countedKg,
-      uses: () => [...massUses(massesOn(cell, counting, unitIndex), rules), ratingUse(rating, factor, rules)],
+      uses: () => [
+        ...massUses(massesOn(cell, counting, unitIndex), rules),
+        ...limitUses(cell, rating, factor, plan),
+      ],
     })
     const { kg, countedKg, unitKg, unitCountedKg } = sums[counting]
     return per === 'set'
@@ -189,16 +199,16 @@ export function linkJudgement(
     asked.set(loadPath, known)
   }
   if (known.has(cell)) return known.get(cell)
-  const judged = judgedLink(cell, plan.rules)
+  const judged = judgedLink(cell, plan)
   known.set(cell, judged)
   return judged
 }
 
 const SURELY: LinkJudgement = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
 
-function judgedLink(cell: Cell, rules: HouseRules): LinkJudgement | undefined {
-  if (surelyWithin(cell, rules)) return SURELY
-  const all = linkComparisons(cell, rules).map((comparison) => ({ comparison, judgement: judge(comparison) }))
+function judgedLink(cell: Cell, plan: Plan): LinkJudgement | undefined {
+  if (surelyWithin(cell, plan)) return SURELY
+  const all = linkComparisons(cell, plan).map((comparison) => ({ comparison, judgement: judge(comparison) }))
   const [first, ...rest] = all
   if (!first) return undefined
   const worst = rest.reduce((so, each) => {
@@ -256,15 +266,17 @@ function mostOf(
  * Whether no fact at all can turn a link: what counts stays within every figure though all facts were at their worse
  * ends at once. It spares most links the sums line by line.
  */
-function surelyWithin(cell: Cell, rules: HouseRules): boolean {
+function surelyWithin(cell: Cell, plan: Plan): boolean {
   if (cell.layer.unweighed) return false
+  const { rules } = plan
   const most: Partial<Record<Counting, ReturnType<typeof mostOf>>> = {}
   const holds = (counting: Counting, per: 'set' | 'each', limitKg: number) => {
     const sum = (most[counting] ??= mostOf(cell, counting, rules))
     return sum !== undefined && !exceeds(per === 'set' ? sum.all : sum.fullest, limitKg)
   }
   for (const { rating, limitKg, per, counting } of cell.inForce) {
-    const limit = limitKg * (1 - partBracket(rating.source.kind, rules))
+    const off = limitUses(cell, rating, 1, plan).reduce((sum, use) => sum + use.bracket, 0)
+    const limit = limitKg - off * (limitKg / Math.max(rating.kg, 1e-9))
     if (!holds(counting, per, limit)) return false
     if (rating.counts === undefined && !holds(counting === 'load' ? 'everything' : 'load', per, limit))
       return false

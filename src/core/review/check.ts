@@ -33,7 +33,7 @@ export interface Check extends Rule {
   readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
   /** The lengths that may turn its answers; nothing where none does. */
   readonly lengths?: LengthsTrait
-  run(survey: Survey): readonly Finding[]
+  run(survey: Survey, found?: readonly Finding[]): readonly Finding[]
 }
 
 /** What was given nothing to run on, and stops nothing by that; a house that must look asks for it. */
@@ -82,13 +82,14 @@ export function check<const Id extends string>({
   ...rule
 }: Omit<Check, 'id' | 'run'> & {
   readonly id: Id
-  run(survey: Survey): Iterable<Said>
+  /** `found`: what the checks before it said. */
+  run(survey: Survey, found: readonly Finding[]): Iterable<Said>
 }): Check & { readonly id: Id } {
   return {
     ...rule,
-    run(survey) {
+    run(survey, before = []) {
       const found: Finding[] = []
-      for (const said of run(survey)) found.push(named(rule.id, said))
+      for (const said of run(survey, before)) found.push(named(rule.id, said))
       return found
     },
   }

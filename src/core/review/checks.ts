@@ -1,3 +1,4 @@
+import { factsTogether } from './checks/facts-together'
 import { figuresDisagree } from './checks/figures-disagree'
 import type { Check } from './check'
 import { antenna } from './checks/antenna'
@@ -102,4 +103,5 @@ export const CHECKS: readonly Check[] = [
   standing,
   wind,
   lifting,
+  factsTogether,
 ]

@@ -101,7 +101,7 @@ function asksOf(survey: Survey): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const own = underDoubt(check, check.run(survey)).map((finding) => unweighed(check, finding))
+    const own = underDoubt(check, check.run(survey, asked)).map((finding) => unweighed(check, finding))
     const nothing = NOTHING_FOUND.get(check)
     if (own.length > 0) asked.push(...inBounds(own))
     else if (nothing) asked.push(unweighed(check, nothing))

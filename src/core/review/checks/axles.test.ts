@@ -12,6 +12,11 @@ const plan = (vehicle: Partial<Vehicle>, kg = 80) =>
     [[thing('load', kg)]],
   )
 const KNOWN: Partial<Vehicle> = {
+  known: {
+    kerbKg: { by: 'manual' },
+    'axleLimitKg.front': { by: 'label' },
+    'axleLimitKg.rear': { by: 'label' },
+  },
   kerbKg: 1500,
   centreOfGravity: { known: 'stability', frontShare: 0.6, staticStabilityFactor: 1.3 },
 }

@@ -1,7 +1,59 @@
-import { exceeds } from '../../units/tolerance'
-import { check, notLooked } from '../check'
+import { axleJudgements, type AxleJudgement } from '../../facts/axles'
+import type { Survey } from '../../survey/survey'
+import { askDoubt } from '../ask-doubt'
+import { check, notLooked, type Said } from '../check'
 import { IN_STATE } from '../finding'
-import { kg } from '../../units/phrase'
+import { kg, type Phrase } from '../../units/phrase'
+
+/** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
+function* said(
+  survey: Survey,
+  { axle, state, comparison, countedKg, judgement }: AxleJudgement,
+): Iterable<Said> {
+  const { limit } = comparison
+  const over = judgement.is === 'over'
+  const common = {
+    state,
+    subject: { placementIds: [] },
+    measured: kg(countedKg),
+    limit: kg(limit),
+    margin: kg(limit - countedKg),
+  } as const
+  const bears: Phrase = [`The ${axle} axle bears `, kg(countedKg), ` ${IN_STATE[state]}, `]
+  if (judgement.is !== 'hangs')
+    yield {
+      ...common,
+      about: `${axle} ${state}`,
+      severity: over ? 'stop' : 'clear',
+      sentence: [
+        ...bears,
+        kg(Math.abs(limit - countedKg)),
+        over ? ' over its limit of ' : ' under its limit of ',
+        kg(limit),
+        '.',
+      ],
+    }
+  if (judgement.is !== 'hangs' && judgement.is !== 'over') return
+  for (const doubt of judgement.doubts) {
+    const asked = askDoubt(survey, doubt)
+    if (!asked) continue
+    yield {
+      ...common,
+      about: `${axle} ${asked.about} ${state}`,
+      severity: 'findOut',
+      sentence: [
+        ...bears,
+        'against ',
+        kg(limit),
+        `, and it hangs on ${asked.what}: it may be `,
+        kg(limit + doubt.overBy),
+        '. ',
+        asked.find,
+      ],
+      ...(asked.ask ? { ask: asked.ask } : {}),
+    }
+  }
+}
 
 /** Do both axles stay within their limits? kg. */
 export const axles = check({
@@ -33,30 +85,6 @@ export const axles = check({
       )
       return
     }
-    for (const state of ['road', 'trail'] as const) {
-      const loads = survey.motion.axles[state]() ?? []
-      for (const { axle, kg: mass, limitKg } of loads) {
-        if (limitKg === undefined) continue
-        const over = exceeds(mass, limitKg)
-        yield {
-          about: `${axle} ${state}`,
-          severity: over ? 'stop' : 'clear',
-          state,
-          subject: { placementIds: [] },
-          measured: kg(mass),
-          limit: kg(limitKg),
-          margin: kg(limitKg - mass),
-          sentence: [
-            `The ${axle} axle bears `,
-            kg(mass),
-            ` ${IN_STATE[state]}, `,
-            kg(Math.abs(limitKg - mass)),
-            over ? ' over its limit of ' : ' under its limit of ',
-            kg(limitKg),
-            '.',
-          ],
-        }
-      }
-    }
+    for (const judged of axleJudgements(survey)) yield* said(survey, judged)
   },
 })

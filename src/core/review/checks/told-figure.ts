@@ -1,4 +1,7 @@
-import { check, practice } from '../check'
+import type { Cell } from '../../survey/load-path/limit'
+import type { Survey } from '../../survey/survey'
+import { askDoubt } from '../ask-doubt'
+import { check, practice, type Said } from '../check'
 import { type Doubt } from '../../facts/judge'
 import { linkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
@@ -6,6 +9,28 @@ import { kg } from '../../units/phrase'
 
 /** Whether a doubt is about a figure that a link is held against. */
 const isOfRating = ({ uses }: Doubt): boolean => uses[0]?.entry.of === 'rating'
+
+/** The payload is the gross less the kerb mass: either of them may be only told. */
+function* ofPayload(cell: Cell, survey: Survey): Iterable<Said> {
+  for (const doubt of linkJudgement(cell, survey)?.doubts ?? []) {
+    if (doubt.uses[0]?.entry.of !== 'vehicle') continue
+    const asked = askDoubt(survey, doubt)
+    if (!asked) continue
+    yield cellFinding(
+      'findOut',
+      cell,
+      [
+        ...holdsPhrase(cell),
+        ', against ',
+        ...limitPhrase(cell),
+        `, and it hangs on ${asked.what}: `,
+        ...(doubt.needs === undefined ? [] : [kg(doubt.needs), ' off would turn it. ']),
+        asked.find,
+      ],
+      { about: asked.about, ...(asked.ask ? { ask: asked.ask } : {}) },
+    )
+  }
+}
 
 /** Does a verdict hang on a figure that somebody told and nobody has seen? kg. */
 export const toldFigure = check({
@@ -18,6 +43,7 @@ export const toldFigure = check({
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
+      yield* ofPayload(cell, survey)
       const judged = linkJudgement(cell, survey)
       const told = judged?.doubts.find(isOfRating)
       const [use] = told?.uses ?? []

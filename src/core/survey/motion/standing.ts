@@ -140,6 +140,16 @@ export interface AxleLoad {
   readonly limitKg: number | undefined
 }
 
+/** How much of a mass the rear axle bears, by the lever rule over the wheelbase; people and luggage inside as if midway. */
+export const rearShareOf = (vehicle: Vehicle, mass: MassPoint): number =>
+  mass.of === 'occupant' ? 0.5 : (mass.at.x - frontAxleX(vehicle)) / vehicle.wheelbaseMm
+
+/** How much of its own mass the rear axle bears; nothing where nobody knows how that sits. */
+export function ownRearShare(vehicle: Vehicle): number | undefined {
+  const own = ownBalance(vehicle)
+  return own.behindFrontAxleMm === undefined ? undefined : own.behindFrontAxleMm / vehicle.wheelbaseMm
+}
+
 /**
  * Both axles with everything on: the vehicle's own share, each load on the racks by the lever rule over the
  * wheelbase, people and luggage inside as if midway. Nothing where nobody knows how its own mass sits. kg.

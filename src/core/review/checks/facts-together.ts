@@ -1,0 +1,91 @@
+import type { Axle } from '../../facts/axles'
+import { axleJudgements } from '../../facts/axles'
+import { linkJudgement } from '../../facts/links'
+import type { Judgement } from '../../facts/judge'
+import type { Survey } from '../../survey/survey'
+import { STATES, type State } from '../../units/scalars'
+import { kg, type Phrase } from '../../units/phrase'
+import { check, practice, type Said } from '../check'
+import { IN_STATE, type Finding } from '../finding'
+
+/** Something that no fact alone turns and all of its facts together would. */
+interface Together {
+  readonly state: State | 'all'
+  readonly facts: number
+  readonly over: Phrase
+  /** How far it would be over, as a part of its limit: the worst is told. */
+  readonly share: number
+  readonly layerId?: string
+}
+
+type Whole = Extract<Judgement, { is: 'together' }>
+
+const inKg = (name: string, state: State, { facts, overBy }: Whole, limitKg: number): Together => ({
+  state,
+  facts,
+  over: [`${name} would be `, kg(overBy), ` over ${IN_STATE[state]}`],
+  share: overBy / Math.max(limitKg, 1),
+})
+
+const axleName = (axle: Axle) => `The ${axle} axle`
+
+function* togetherOf(survey: Survey, found: readonly Finding[]): Iterable<Together> {
+  for (const cell of survey.loadPath.cells) {
+    const judgement = linkJudgement(cell, survey)?.judgement
+    if (judgement?.is === 'together')
+      yield {
+        ...inKg(cell.layer.name, cell.state, judgement, cell.limit.kind === 'missing' ? 1 : cell.limit.kg),
+        layerId: cell.layer.id,
+      }
+  }
+  for (const { axle, state, judgement, comparison } of axleJudgements(survey))
+    if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
+  for (const { together, sentence, state } of found)
+    if (together)
+      yield { state, facts: together.facts, over: ['this would be a Stop: ', ...sentence], share: 0 }
+}
+
+function said(state: State | 'all', { facts, over, layerId }: Together): Said {
+  return {
+    about: state,
+    severity: 'mind',
+    state,
+    subject: { placementIds: [], ...(layerId === undefined ? {} : { layerId }) },
+    sentence: [
+      `${facts} facts are only told, guessed, weighed or measured so nearly; none of them alone turns a verdict. With all of them at the worse end `,
+      ...over,
+      over.at(-1) === '.' ? '' : '.',
+    ],
+  }
+}
+
+/** Would all facts that are in doubt turn a verdict together, where none of them does alone? */
+export const factsTogether = check({
+  id: 'facts-together',
+  title: 'All doubts at once',
+  question:
+    'Would all that is only told, guessed, weighed or measured turn a verdict at once, where nothing alone does?',
+  formula:
+    'every fact of one comparison at the end of its bracket that is worse for it; one line a state, the worst',
+  source: practice('Errors seldom fall all on one side; they may. Common practice, no source.'),
+  law: 'moreIsWorse',
+  nothing: 'No verdict would turn though every fact were at its worse end.',
+  *run(survey, found) {
+    const all = [...togetherOf(survey, found)]
+    const worstIn = (states: readonly (State | 'all')[]) =>
+      all
+        .filter(({ state }) => states.includes(state))
+        .reduce<Together | undefined>((so, each) => (so && so.share >= each.share ? so : each), undefined)
+    const own = STATES.filter((state) => all.some((each) => each.state === state))
+    for (const state of own) {
+      const worst = worstIn([state])
+      if (worst) yield said(state, worst)
+    }
+    const whole = worstIn(['all'])
+    if (whole && own.length < STATES.length)
+      for (const state of own.length === 0
+        ? (['all'] as const)
+        : STATES.filter((each) => !own.includes(each)))
+        yield said(state, whole)
+  },
+})
