@@ -94,7 +94,8 @@ describe('a bolt', () => {
   }
   it('can be too long as well as too short: not past the channel’s floor, nor the bar’s far wall (L17)', () => {
     expect(bolted(20)?.severity).toBe('stop')
-    expect(bolted(25)?.severity).toBe('clear')
+    // Nobody knows how deep the channel is: it may be too long.
+    expect(bolted(25)?.severity).toBe('findOut')
     // 25 less 12 of stack and 1.6 of washer goes 11.4 down: through a channel 10 deep.
     expect(bolted(25, 10)?.severity).toBe('stop')
     expect(bolted(25, 12)?.severity).toBe('clear')

@@ -1,5 +1,5 @@
 import { statesOf } from './loads/presence'
-import type { Clearance } from '../plan/placement'
+import type { Clearance, Placement } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import type { State } from '../units/scalars'
@@ -37,6 +37,8 @@ export interface ClearanceAt {
 /** Everything that follows from a plan. Drawings, rulers, sheets and checks read this and compute nothing of their own. */
 export interface Survey extends Arrangement {
   readonly plan: Plan
+  /** What stays and rests on something that comes off: it stands nowhere, and is in no sum. */
+  readonly stranded: readonly Placement[]
   readonly body: BodyOutline
   readonly masses: readonly MassPoint[]
   readonly footLoads: readonly FootLoad[]
@@ -80,6 +82,8 @@ function highest(plan: Plan, arrangement: Arrangement, masses: readonly MassPoin
   }
   for (const obstacle of plan.vehicle.obstacles)
     if (obstacle.kind === 'antenna') raise(antennaTopZ(plan.vehicle, obstacle), obstacle.name)
+  for (const attachment of plan.vehicle.attachments)
+    if ('canopyKg' in attachment) raise(attachment.topZMm, attachment.name)
   for (const { rack, topZMm } of arrangement.racks)
     if (rack.kind !== 'ladder' || statesOf(rack.when).includes(state)) raise(topZMm, rack.name)
   for (const mass of masses) {
@@ -99,11 +103,13 @@ function onRack(masses: readonly MassPoint[], rackIndex: number, state: State): 
   return kg
 }
 
+const NONE: readonly Placement[] = []
+
 /** The plan as the vehicle leaves: without the racks and things that come off, and what stands on them. */
-function finished(plan: Plan): Plan {
+function finished(plan: Plan): { readonly plan: Plan; readonly stranded: readonly Placement[] } {
   const off = plan.racks.filter(({ status }) => status === 'comesOff')
   const gone = plan.placements.filter(({ status }) => status === 'comesOff')
-  if (off.length === 0 && gone.length === 0) return plan
+  if (off.length === 0 && gone.length === 0) return { plan, stranded: NONE }
   const racks = plan.racks.filter((rack) => !off.includes(rack))
   const without = new Set(gone.map(({ id }) => id))
   const stands = ({ host }: Plan['placements'][number]): boolean =>
@@ -121,7 +127,10 @@ function finished(plan: Plan): Plan {
       return stays
     })
   }
-  return { ...plan, racks, placements }
+  return {
+    plan: { ...plan, racks, placements },
+    stranded: plan.placements.filter((each) => without.has(each.id) && each.status !== 'comesOff'),
+  }
 }
 
 /**
@@ -129,7 +138,7 @@ function finished(plan: Plan): Plan {
  * the survey before an edit, what the edit left alone is the same objects too.
  */
 export function survey(whole: Plan, before?: Survey): Survey {
-  const plan = finished(whole)
+  const { plan, stranded } = finished(whole)
   const arrangement = arrange(plan, before)
   const masses = massPoints(plan, arrangement, before)
   const loaded = (of: Pick<Survey, 'racks' | 'things' | 'masses' | 'plan'>) =>
@@ -142,6 +151,7 @@ export function survey(whole: Plan, before?: Survey): Survey {
   return {
     ...arrangement,
     plan: whole,
+    stranded,
     body: before?.plan.vehicle === plan.vehicle ? before.body : bodyOutline(plan.vehicle),
     fit: fitOf(plan, arrangement, statics, before?.fit),
     statics,

@@ -7,6 +7,8 @@ export const TOLERANCE = {
   mass: 1e-6,
   /** Of a length against a bound, mm: half of 1/32 in, to which a tape is read and a sheet is rounded at best. */
   lengthMm: 0.4,
+  /** Of a gap that was computed against the gap that is wanted: nobody reads it off a tape. mm */
+  gapMm: 0.05,
   /** Of a bolt, a slot or a section, which are made closer than a tape reads, mm. */
   partMm: 0.05,
   /** Of an angle, degrees. */

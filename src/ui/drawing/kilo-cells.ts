@@ -47,7 +47,7 @@ export function kiloFields(survey: Survey, layout: SheetLayout, state: State): r
         rack,
         leastKg: Math.min(...kilos),
         mostKg,
-        atMost: first.unrated.length > 0,
+        atMost: first.unrated.length + first.unweighed.length > 0,
         cells: cells.filter(({ left, top, right, bottom }) =>
           inPane(layout, 'plan', [(left + right) / 2, (top + bottom) / 2]),
         ),

@@ -2,7 +2,7 @@ import { ANTENNA_FORMS } from '../../kinds/obstacle'
 import type { Box } from '../../geometry/boxes'
 import { packed } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { crownDrop } from '../../survey/frame/roof-surface'
+import { antennaTopZ } from '../../survey/frame/roof-surface'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm } from '../../units/phrase'
@@ -45,7 +45,7 @@ export const antenna = check({
     for (const obstacle of vehicle.obstacles) {
       if (obstacle.kind !== 'antenna') continue
       const half = ANTENNA_FORMS[obstacle.form].halfMm
-      const top = vehicle.heightMm - crownDrop(vehicle, obstacle.xMm, obstacle.yMm) + obstacle.heightMm
+      const top = antennaTopZ(vehicle, obstacle)
       const above = over(survey).filter(
         ({ box }) =>
           box.x0 < obstacle.xMm + half &&

@@ -42,11 +42,12 @@ describe('gates', () => {
       'Ladder, Gap at the seam: not measured yet. It asks for 5 mm to 12 mm, better up to 10 mm, edge to edge.',
     ])
   })
-  it('hold within their bounds, ends included; between the ends of a printed range is Mind', () => {
-    expect(severityOf(SEAM, length('seam', 5))).toBe('clear')
+  it('hold within their bounds; between the ends of a printed range is Mind; nearer to an end than a tape reads is to be measured again', () => {
+    expect(severityOf(SEAM, length('seam', 5))).toBe('findOut')
+    expect(severityOf(SEAM, length('seam', 6.1))).toBe('clear')
     expect(severityOf(SEAM, length('seam', 10))).toBe('clear')
     expect(severityOf(SEAM, length('seam', 10.5))).toBe('mind')
-    expect(severityOf(SEAM, length('seam', 12))).toBe('mind')
+    expect(severityOf(SEAM, length('seam', 12))).toBe('findOut')
     expect(severityOf(SEAM, length('seam', 12.1))).toBe('stop')
     expect(severityOf(SEAM, length('seam', 4.9))).toBe('stop')
   })
@@ -57,14 +58,16 @@ describe('gates', () => {
       'Ladder, Gap at the seam: not measured yet. It asks for at least 5 mm, edge to edge.',
       'Ladder, Gap at the seam: not measured yet. It asks for at most 12 mm.',
     ])
-    expect([4.9, 5, 500].map((mm) => severityOf(least, length('seam', mm)))).toEqual([
+    expect([4.9, 5, 6.1, 500].map((mm) => severityOf(least, length('seam', mm)))).toEqual([
       'stop',
+      'findOut',
       'clear',
       'clear',
     ])
-    expect([0, 12, 12.1].map((mm) => severityOf(most, length('seam', mm)))).toEqual([
+    expect([0, 10.9, 12, 12.1].map((mm) => severityOf(most, length('seam', mm)))).toEqual([
       'clear',
       'clear',
+      'findOut',
       'stop',
     ])
     expect(
@@ -72,7 +75,9 @@ describe('gates', () => {
     ).toContain('at least one bound')
   })
   it('go by the middle of several readings, and tell their scatter', () => {
-    expect(severityOf(SEAM, length('seam', 7, 13, 7.5))).toBe('clear')
+    expect(severityOf(SEAM, length('seam', 7, 8, 7.5))).toBe('clear')
+    // Readings 6 mm apart: their own scatter reaches past the bound.
+    expect(severityOf(SEAM, length('seam', 7, 13, 7.5))).toBe('findOut')
     expect(sentences(gates, plan([SEAM], [length('seam', 7, 8, 7.5)]))[0]).toContain(
       '7.5 mm (middle of 3 readings, 1 mm apart)',
     )
@@ -88,10 +93,13 @@ describe('gates', () => {
       mass: { kg, basis: 'weighed' },
     })
     expect([67, 82, 97].map((kg) => severityOf(HELPER, helper(kg)))).toEqual(['stop', 'clear', 'stop'])
+    const told: Measurement = { kind: 'mass', id: 'h', of: of('helper'), mass: { kg: 90, basis: 'told' } }
+    expect(severityOf(HELPER, told)).toBe('findOut')
+    expect(severityOf(HELPER, helper(90))).toBe('clear')
   })
   it('that contradict each other are to be measured again', () => {
     const found = run(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 4)]))
-    expect(found.map(({ severity }) => severity)).toEqual(['clear', 'clear', 'findOut'])
+    expect(found.map(({ severity }) => severity)).toEqual(['findOut', 'clear', 'findOut'])
     expect(sentences(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 4)]))[2]).toBe(
       'Ladder: Gap at the seam reads 5 mm, but Thickness of the bead implies 5.5 mm to 28 mm (the seam is wider than its bead). Measure both again.',
     )

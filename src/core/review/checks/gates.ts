@@ -1,3 +1,6 @@
+import { gateDoubt } from '../../facts/gates'
+import { HOWS } from '../../kinds/how-known'
+import type { Survey } from '../../survey/survey'
 import { type Said, check, practice } from '../check'
 import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
 import { kg, mm, type Amount, type Phrase } from '../../units/phrase'
@@ -106,6 +109,37 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
   }
 }
 
+/** A gate that its reading's own error may turn is measured again, closer. */
+function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
+  if (said.severity !== 'clear' && said.severity !== 'mind') return said
+  const doubt = gateDoubt(at, plan)
+  if (!doubt) return said
+  const { use, needs, comparison } = doubt
+  const amount = at.gate.ask.kind === 'mass' ? kg : mm
+  const way = comparison.direction === 'atMost' ? ' more' : ' less'
+  const why =
+    use.how === 'measured'
+      ? 'a reading may be off by '
+      : `it is ${HOWS[use.how === 'unknown' ? 'told' : use.how].word}, and may be off by `
+  return {
+    ...said,
+    severity: 'findOut',
+    sentence: [
+      ...said.sentence,
+      ` That hangs on the reading: ${why}`,
+      amount(use.bracket),
+      ', and ',
+      amount(needs),
+      `${way} would turn it. Measure it again, closer.`,
+    ],
+    ask: {
+      where: at.gate.ask.kind === 'mass' ? 'scale' : 'tape',
+      label: `${at.of.name}, ${at.gate.question}`,
+      target: { open: 'measuring' },
+    },
+  }
+}
+
 function contradictionFinding(
   { of, gate, other, valueMm, impliedFromMm, impliedToMm, why }: Contradiction,
   placementIds: readonly string[],
@@ -148,7 +182,7 @@ export const gates = check({
       owner === 'rack'
         ? []
         : survey.plan.placements.filter((each) => each.gearId === id).map((each) => each.id)
-    for (const at of all) yield findingOf(at, placed(at.of))
+    for (const at of all) yield underDoubt(at, findingOf(at, placed(at.of)), survey)
     for (const each of contradictions(all)) yield contradictionFinding(each, placed(each.of))
   },
 })

@@ -103,7 +103,7 @@ export const hatch = check({
           ],
         }
       } else {
-        const close = swept.gapMm < wanted - TOLERANCE.lengthMm
+        const close = swept.gapMm < wanted - TOLERANCE.gapMm
         yield {
           ...common,
           severity: close ? 'mind' : 'clear',

@@ -36,7 +36,8 @@ export const kitFit = check({
             sentence: [`${part.name} ${point.message}.`],
           }
         const said = kitSays(part)
-        if (points.length === 0 && said.length > 0)
+        // What a part stands on here is no sheet: only what its own sheet says can agree.
+        if (points.length === 0 && part.kit && said.length > 0)
           yield {
             ...common,
             about: part.id,

@@ -95,20 +95,22 @@ export const measuredFacts = check({
               : gate
                 ? `${gate.of.name}, ${gate.gate.question.toLowerCase()}`
                 : 'A measurement of what is no longer on the plan'
-      yield {
-        ...common,
-        about: `scatter ${measurement.id}`,
-        severity: scatterMm > tolerance ? 'mind' : 'clear',
-        measured: mm(scatterMm),
-        limit: mm(tolerance),
-        margin: mm(tolerance - scatterMm),
-        sentence: [
-          `${what}: ${measurement.readingsMm.length} ${measurement.readingsMm.length === 1 ? 'reading' : 'readings'}, `,
-          mm(scatterMm),
-          ' apart',
-          scatterMm > tolerance ? ': measure again, from the same feature.' : '.',
-        ],
-      }
+      // One reading has nothing to be compared with.
+      if (measurement.readingsMm.length > 1)
+        yield {
+          ...common,
+          about: `scatter ${measurement.id}`,
+          severity: scatterMm > tolerance ? 'mind' : 'clear',
+          measured: mm(scatterMm),
+          limit: mm(tolerance),
+          margin: mm(tolerance - scatterMm),
+          sentence: [
+            `${what}: ${measurement.readingsMm.length} readings, `,
+            mm(scatterMm),
+            ' apart',
+            scatterMm > tolerance ? ': measure again, from the same feature.' : '.',
+          ],
+        }
       if (!found) continue
       const off = found.middleMm - found.at.bar.riseMm
       yield {

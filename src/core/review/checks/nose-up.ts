@@ -17,7 +17,8 @@ export const noseUp = check({
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {
     for (const { thing, upNm, holdsNm, aheadMm } of survey.motion.noseUps()) {
-      const lifts = upNm > holdsNm
+      // With its weight behind the rear bar nothing holds the front down at all.
+      const lifts = upNm > holdsNm || holdsNm <= 0
       const tied = thing.placement.lines?.bow ?? false
       const { name } = thing.gear
       yield {

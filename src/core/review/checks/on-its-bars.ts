@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../units/tolerance'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
-import { check, practice } from '../check'
+import { check, practice, type Said } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm } from '../../units/phrase'
 
@@ -54,6 +54,22 @@ function roomsOf(survey: Survey, thing: ThingAt, pastMm: number) {
   return { gear: pastMm, bar: step, rack: Infinity, vehicle: apart, attachment: apart }
 }
 
+/** What is to stay on something that comes off stands nowhere: it has to go elsewhere, or come off too. */
+function* stranded({ plan, stranded: all }: Survey): Iterable<Said> {
+  for (const { id, gearId } of all) {
+    const name = plan.gear.find((each) => each.id === gearId)?.name ?? 'A thing'
+    yield {
+      about: `stranded ${id}`,
+      severity: 'stop',
+      state: 'all',
+      subject: { placementIds: [id] },
+      sentence: [
+        `${name} rests on something that comes off: it is counted nowhere. Put it on what stays, or say that it comes off too.`,
+      ],
+    }
+  }
+}
+
 /** Does everything reach the bars that it is said to stand on, and are they as many as it asks for? */
 export const onItsBars = check({
   id: 'on-its-bars',
@@ -65,6 +81,7 @@ export const onItsBars = check({
   lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'Nothing stands on bars.',
   *run(survey) {
+    yield* stranded(survey)
     for (const thing of survey.things) {
       const { host } = thing.placement
       const short = missing(survey, thing)

@@ -1,5 +1,5 @@
 import { type Box, overlap, reachInto } from '../../geometry/boxes'
-import type { ThingAt } from '../../survey/frame/arrangement'
+import { packed, rootOf, type ThingAt } from '../../survey/frame/arrangement'
 import { onVehicle } from '../../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../../survey/frame/roof-surface'
 import type { Survey } from '../../survey/survey'
@@ -35,9 +35,11 @@ function intoBody(survey: Survey, thing: ThingAt): number | undefined {
   return top === undefined ? undefined : top - thing.outer.z0
 }
 
-/** Things on panels and ladders hang beside the body, and what lies in another thing stands over it. */
-const overBody = ({ placement, parent }: ThingAt) =>
-  !parent && (placement.host.on === 'bars' || placement.host.on === 'deck')
+/** Things on panels and ladders hang beside the body; what lies in a closed thing hangs out of nothing. */
+const overBody = (thing: ThingAt) => {
+  const { host } = rootOf(thing).placement
+  return !packed(thing) && (host.on === 'bars' || host.on === 'deck')
+}
 
 /** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
 export const overRoof = check({
@@ -86,7 +88,7 @@ export const overRoof = check({
           margin: mm(-sunk),
           sentence: [`${name} would sink `, mm(sunk), ' into the vehicle’s roof or body.'],
         }
-      else if (sunk !== undefined)
+      else if (sunk !== undefined && !thing.parent)
         yield {
           ...common,
           severity: 'clear',

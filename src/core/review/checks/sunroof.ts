@@ -97,7 +97,7 @@ export const sunroof = check({
                 ]
               : [`${pane.name}, sliding outside, runs into ${met.name}.`],
         }
-      else if (gapMm < wanted - TOLERANCE.lengthMm)
+      else if (gapMm < wanted - TOLERANCE.gapMm)
         yield {
           ...common,
           severity: 'mind',

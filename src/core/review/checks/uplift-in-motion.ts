@@ -26,10 +26,11 @@ export const upliftInMotion = check({
   *run(survey) {
     for (const { rack, index, attachments } of survey.racks)
       for (const state of ['road', 'trail'] as const) {
-        const feet = survey.motion
+        const all = survey.motion
           .feet()
           .filter((each) => each.state === state && survey.feet[each.footIndex]?.rackIndex === index)
-          .filter(({ footIndex }) => atRest(survey, footIndex) >= -NOTICE_KG)
+        const feet = all.filter(({ footIndex }) => atRest(survey, footIndex) >= -NOTICE_KG)
+        if (feet.length === 0) continue
         if (feet.every(({ restKg }) => restKg === 0)) continue
         const worst = feet.reduce((so, each) => (each.least.kg < so.least.kg ? each : so))
         const foot = survey.feet[worst.footIndex]
@@ -80,7 +81,7 @@ export const upliftInMotion = check({
                     ' by which such a sum is rough.',
                   ]
                 : [
-                    `${rack.name}: every foot keeps at least `,
+                    `${rack.name}: every ${feet.length < all.length ? 'other ' : ''}foot keeps at least `,
                     kg(least),
                     ` (${foot.corner}, ${name.toLowerCase()}).`,
                   ],

@@ -2,7 +2,7 @@ import type { SingleCommand } from '../../plan/command'
 import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import type { HouseRules } from '../../plan/house'
-import type { Arrangement, BarAt, ThingAt } from '../frame/arrangement'
+import { roofZ, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
 import { intersect, nearest, normal, type Interval, type Intervals } from '../../geometry/intervals'
 import { seatsOfBar, sheetSpread } from './seat-windows'
 import {
@@ -104,7 +104,7 @@ function obstacleWindows(
     const member: SpreadMember = { id: obstacle.id, name: obstacle.name, kind: 'obstacle' }
     bars.forEach((at, bar) => {
       const half = at.bar.profile.widthMm / 2
-      const roof = plan.vehicle.heightMm
+      const roof = roofZ(plan.vehicle)
       if (obstacle.kind === 'sunroof') {
         if (!sharesWidth(at.box, obstacle.widthMm / 2)) return
         const room = at.box.z0 - roof - paneGap

@@ -43,12 +43,12 @@ function compare(a: ThingAt, b: ThingAt, houseMm: number): Near | undefined {
     const depth = convexDepth(outlineA, outlineB)
     if (depth > TOUCH_MM) return { kind: 'overlap', a, b, intoMm: Math.min(depth, into.z) }
     const gap = convexGap(outlineA, outlineB)
-    return gap < gapMm - TOLERANCE.lengthMm ? { kind: 'close', a, b, gapMm: gap } : undefined
+    return gap < gapMm - TOLERANCE.gapMm ? { kind: 'close', a, b, gapMm: gap } : undefined
   }
   if (into.x > TOUCH_MM && into.y > TOUCH_MM)
     return { kind: 'overlap', a, b, intoMm: Math.min(into.x, into.y, into.z) }
   const gap = Math.hypot(Math.max(0, -into.x), Math.max(0, -into.y))
-  return gap < gapMm - TOLERANCE.lengthMm ? { kind: 'close', a, b, gapMm: gap } : undefined
+  return gap < gapMm - TOLERANCE.gapMm ? { kind: 'close', a, b, gapMm: gap } : undefined
 }
 
 /** How one thing stands to every other that it could meet. */

@@ -1,5 +1,6 @@
 import { BODIES } from '../../kinds/body'
 import { kerbOf, type Vehicle } from '../../plan/vehicle'
+import { roofZ } from '../frame/arrangement'
 import type { MassPoint } from '../loads/mass-points'
 
 /** Track / (2 × height of the centre of gravity). Published definition: NHTSA, from memory. Any one unit of length. */
@@ -51,7 +52,7 @@ function ownBalance(vehicle: Vehicle): OwnBalance {
   const track = trackMm ? (trackMm.front + trackMm.rear) / 2 : vehicle.widthMm * USUAL_TRACK_SHARE
   const heightMm =
     own === undefined
-      ? vehicle.heightMm * BODIES[vehicle.body].balanceShare
+      ? roofZ(vehicle) * BODIES[vehicle.body].balanceShare
       : own.known === 'stability'
         ? track / (2 * own.staticStabilityFactor)
         : own.heightMm

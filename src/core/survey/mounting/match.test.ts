@@ -10,7 +10,7 @@ const bar = (rest: Partial<Extract<Offer, { kind: 'bar' }>> = {}): Offer => ({
   widthMm: 80,
   heightMm: 28,
   roomMm: 60,
-  channel: { slotMm: 20, headRoomMm: 8 },
+  channel: { slotMm: 20, headRoomMm: 8, depthMm: 30 },
   ...rest,
 })
 const CLAMP: Mount = {

@@ -119,7 +119,7 @@ function inChannel(
   }
   const need = boltNeed(ask.thread, ask.stackMm)
   const haveMm = fitting.boltMm ?? ask.boltMm
-  if (!need) return { kind: 'unknown', lacks: `the length of an ${ask.thread} bolt for this stack` }
+  if (!need) return { kind: 'unknown', lacks: `the length of the ${ask.thread} bolt for this stack` }
   if (need.standardMm === undefined) return doesNot('it needs a bolt longer than any standard one')
   if (haveMm !== undefined && haveMm < need.neededMm - HAIR_MM)
     return {
@@ -129,6 +129,19 @@ function inChannel(
   // From above, its end goes down past the mouth by what stack and washer leave over: to the channel's floor at most,
   // or to the bar's far wall where nobody knows how deep the channel is.
   const downMm = (haveMm ?? 0) - ask.stackMm - need.washerMm
+  if (
+    haveMm !== undefined &&
+    channel.depthMm === undefined &&
+    throughMm < Infinity &&
+    downMm <= throughMm + HAIR_MM
+  ) {
+    // Where nobody knows how deep the channel is, only what its head's room takes is sure.
+    if (downMm > channel.headRoomMm + HAIR_MM)
+      return {
+        kind: 'unknown',
+        lacks: 'how deep the channel is, from its lip to its floor: a bolt can be too long as well',
+      }
+  }
   if (haveMm !== undefined && downMm > Math.min(channel.depthMm ?? throughMm, throughMm) + HAIR_MM)
     return {
       kind: 'fitsWith',

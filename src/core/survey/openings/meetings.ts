@@ -1,6 +1,6 @@
 import type { Box } from '../../geometry/boxes'
 import type { Obstacle, Vehicle } from '../../plan/vehicle'
-import { packed, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
+import { packed, roofZ, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
 import { type Swept, type Swing, sweepAgainst } from '../../geometry/sweep'
 import type { SagMm } from '../mounting/offers'
 import {
@@ -115,8 +115,8 @@ export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement, sagMm: 
   return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
     if (sunroof.kind !== 'sunroof') return []
     const over = all.filter((met) => sharesWidth(met.box, sunroof.widthMm / 2))
-    const tilt = tiltOf(sunroof, vehicle.heightMm)
-    const slide = slideBox(sunroof, vehicle.heightMm)
+    const tilt = tiltOf(sunroof, roofZ(vehicle))
+    const slide = slideBox(sunroof, roofZ(vehicle))
     return over.flatMap((met): PaneMeeting[] => {
       const swept = tilt && sweepAgainst(tilt, sideOf(met.box))
       const gap = slide && sideGap(slide, met.box)

@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/boxes'
 import type { Opens } from '../../plan/gear'
 import type { Vehicle } from '../../plan/vehicle'
-import { turned, type ThingAt } from '../frame/arrangement'
+import { roofZ, turned, type ThingAt } from '../frame/arrangement'
 import { outlineTop, type BodyOutline } from '../frame/body/outline'
 
 /** Side of the vehicle to which an opened tent reaches. */
@@ -65,7 +65,7 @@ export function openedTent(thing: ThingAt): OpenedTent | undefined {
  * stands before it at its height.
  */
 export function gapToCab(vehicle: Vehicle, body: BodyOutline, box: Box): number | undefined {
-  if (box.x0 <= vehicle.roof.toXMm || box.z0 >= vehicle.heightMm) return undefined
+  if (box.x0 <= vehicle.roof.toXMm || box.z0 >= roofZ(vehicle)) return undefined
   if (vehicle.cabWallXMm !== undefined) return box.x0 - vehicle.cabWallXMm
   let cab = vehicle.roof.toXMm
   for (let x = box.x0; x > vehicle.roof.toXMm; x -= 5)

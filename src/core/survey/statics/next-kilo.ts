@@ -14,6 +14,8 @@ export interface NextKilo {
   readonly unit: string
   /** Links on the way without a figure: with any, `kg` is at most. */
   readonly unrated: readonly string[]
+  /** Links on the way that hold something of unknown weight: with any, `kg` is at most. */
+  readonly unweighed: readonly string[]
 }
 
 /** What is counted on each unit without the relief of what lifts: a thing that may be taken off must not be what holds a limit. */
@@ -55,9 +57,11 @@ export function nextKiloAt(
   let binding: Cell | undefined
   let unit = ''
   const unrated: string[] = []
+  const unweighed: string[] = []
   for (const cell of path.cells) {
     const { layer } = cell
     if (cell.state !== state || !layer.rackIds.includes(rack.rack.id) || !layer.takes(via)) continue
+    if (layer.unweighed) unweighed.push(layer.name)
     if (cell.limit.kind === 'missing') {
       unrated.push(layer.name)
       continue
@@ -87,7 +91,7 @@ export function nextKiloAt(
       }
     }
   }
-  return { xMm, yMm, kg, binding, unit, unrated }
+  return { xMm, yMm, kg, binding, unit, unrated, unweighed }
 }
 
 /** The same over a grid on the rack's bars or deck: rows from front to rear, spots from left to right. */

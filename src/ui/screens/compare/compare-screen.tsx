@@ -195,7 +195,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
         <div>
           <h2 className="text-lead">Rules that judge otherwise</h2>
           {differences.rules.length === 0 ? (
-            <p>Every rule judges both alike.</p>
+            <p>The gravest answer of each rule is the same in both.</p>
           ) : (
             <ul>
               {differences.rules.map(({ rule, a: inA, b: inB }) => (

@@ -1,0 +1,59 @@
+import type { Plan } from '../plan/plan'
+import type { GateAt } from '../survey/mounting/gates'
+import { howOfBasis, lengthBracket, massBracket } from './bracket'
+import type { Comparison, FactUse } from './comparison'
+import { judge, type Judgement } from './judge'
+
+/** What was measured for a gate, as a fact: a tape's own error and the readings' scatter, or how a weight is known. mm, kg. */
+function readingUse({ gate, stand, measurement }: GateAt, { rules }: Plan): FactUse | undefined {
+  if (stand.kind === 'unmeasured' || !measurement) return undefined
+  const entry = { of: 'measurement', id: measurement.id, field: gate.ask.kind } as const
+  const { value } = stand
+  if (value.kind === 'length')
+    return {
+      entry,
+      value: value.mm,
+      how: 'measured',
+      bracket: lengthBracket('measured', value.mm, value.scatterMm),
+      per: 1,
+    }
+  if (value.kind !== 'mass' || measurement.kind !== 'mass') return undefined
+  const { basis } = measurement.mass
+  const how = howOfBasis(basis)
+  return how && { entry, value: value.kg, how, bracket: value.kg * massBracket(basis, rules), per: 1 }
+}
+
+/** The bounds of a gate, each as a comparison: what was measured against the least and the most that is asked. */
+export function gateComparisons(at: GateAt, plan: Plan): readonly Comparison[] {
+  const use = readingUse(at, plan)
+  const { ask, id } = at.gate
+  if (!use || ask.kind === 'gauge') return []
+  const [from, to] = ask.kind === 'length' ? [ask.fromMm, ask.toMm] : [ask.fromKg, ask.toKg]
+  const of = (limit: number, direction: Comparison['direction']): Comparison => ({
+    id: `${at.of.id} ${id} ${direction}`,
+    measure: use.value,
+    limit,
+    direction,
+    unit: 'part',
+    states: ['road', 'trail', 'parked'],
+    uses: () => [{ ...use, per: direction === 'atMost' ? 1 : -1 }],
+  })
+  return [
+    ...(from === undefined ? [] : [of(from, 'atLeast')]),
+    ...(to === undefined ? [] : [of(to, 'atMost')]),
+  ]
+}
+
+/** What becomes of a gate under its reading's own error: the bound that it hangs on; nothing where it surely holds or does not. */
+export function gateDoubt(
+  at: GateAt,
+  plan: Plan,
+): { readonly comparison: Comparison; readonly use: FactUse; readonly needs: number } | undefined {
+  for (const comparison of gateComparisons(at, plan)) {
+    const judged: Judgement = judge(comparison)
+    const [doubt] = judged.is === 'hangs' ? judged.doubts : []
+    const [use] = doubt?.uses ?? []
+    if (doubt && use) return { comparison, use, needs: doubt.needs ?? 0 }
+  }
+  return undefined
+}
