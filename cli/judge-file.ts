@@ -1,8 +1,9 @@
 import {
+  leftIn,
+  leftPhrase,
   assess,
   type Assessment,
   fixesLeftOut,
-  formatQuantity,
   isOpen,
   notLookedAt,
   OUTCOME_WORD,
@@ -74,11 +75,9 @@ function oneLine(assessment: Assessment, choice: UnitChoice): string {
   const { name } = survey.plan.job
   if (!review.planned) return `${name}. ${VERDICT_WORD.unplanned}: no rack and no gear`
   const states = STATES.map((state) => {
-    const governing = survey.loadPath.governing[state]
-    const left =
-      governing?.leftKg === undefined
-        ? ''
-        : ` (${governing.layer.name}, ${formatQuantity('mass', Math.abs(governing.leftKg), choice)} ${governing.leftKg < 0 ? 'over' : 'left'})`
+    const answer = leftIn(survey, state)
+    const by = answer && 'by' in answer && answer.by !== '' ? `${answer.by}, ` : ''
+    const left = answer ? ` (${by}${phraseText(leftPhrase(answer), choice)})` : ''
     return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
   })
   return `${name}. ${states.join('; ')}${notLookedWords(assessment)}`

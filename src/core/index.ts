@@ -131,7 +131,7 @@ export { cautionsFor } from './review/cautions'
 export type { Rule, RuleSource } from './review/check'
 export { CHECKS } from './review/checks'
 export { asksWhat } from './review/checks/gates'
-export { type Account, accountOf, differencesOf, type Left } from './review/compare'
+export { type Account, accountOf, differencesOf } from './review/compare'
 export {
   type Finding,
   IN_STATE,
@@ -147,6 +147,7 @@ export {
 } from './review/finding'
 export { type FindingStates, foldedTogether } from './review/folded'
 export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
+export { leftIn, type Left, leftOnRack, leftPhrase } from './survey/load-path/left'
 export { type Glance, glanceOf, stateGlance, type StateGlance } from './review/glance'
 export { judgePlan } from './review/judge'
 export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'

@@ -39,7 +39,6 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
   return (['road', 'trail'] as const).flatMap((state) =>
     (['front', 'rear'] as const).flatMap((axle): AxleJudgement[] => {
       const limit = limits[axle]
-      if (limit === undefined) return []
       const shareOf = (rear: number) => (axle === 'rear' ? rear : 1 - rear)
       const there = masses.filter((mass) => mass.states.includes(state))
       const shares = there.map((mass) => [mass, shareOf(rearShareOf(vehicle, mass))] as const)

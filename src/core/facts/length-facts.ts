@@ -81,9 +81,7 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
     case 'bar':
       return {
         ...plan,
-        racks: plan.racks.map((rack) =>
-          'bars' in rack ? ({ ...rack, bars: only(rack.bars) } as typeof rack) : rack,
-        ),
+        racks: plan.racks.map((rack) => ('bars' in rack ? { ...rack, bars: only(rack.bars) } : rack)),
       }
     case 'gear':
       return { ...plan, gear: only(plan.gear) }
@@ -130,7 +128,7 @@ function barsAlong(plan: Plan, attachmentId: string, xMm: number, byMm: number):
     ...plan,
     racks: plan.racks.map((rack) =>
       'bars' in rack
-        ? ({
+        ? {
             ...rack,
             bars: rack.bars.map((bar) =>
               (bar.attachmentId ?? rack.attachmentId) === attachmentId &&
@@ -138,7 +136,7 @@ function barsAlong(plan: Plan, attachmentId: string, xMm: number, byMm: number):
                 ? { ...bar, xMm: bar.xMm + byMm }
                 : bar,
             ),
-          } as typeof rack)
+          }
         : rack,
     ),
   }

@@ -1,4 +1,4 @@
-import { whyUnknown } from '../survey/load-path/load-path'
+import { leftOnRack, type Left } from '../survey/load-path/left'
 import type { Job } from '../plan/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
@@ -118,8 +118,8 @@ export interface Handover {
 function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
   return allowances.map((allowance): LimitRow => {
     const rack = racks.find((each) => each.rack.id === allowance.rackId)
-    const known = allowance.kind !== 'unknown'
-    const overKg = known ? -(allowance.binding.leftKg ?? 0) : 0
+    const left = leftOnRack(allowance)
+    const assumed = allowance.binding?.limit.kind === 'assumed' ? ', by house rule' : ''
     return {
       rack: rack?.rack.name ?? '',
       state: allowance.state,
@@ -127,20 +127,28 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
         allowance.kind === 'unknown' && allowance.unweighed.length > 0 ? 'at least ' : '',
         kg(rack ? onRackKg(rack.index, allowance.state) : 0),
       ],
-      left: known
-        ? overKg > 0
-          ? ['nothing: ', kg(overKg), ' over']
-          : [allowance.kind === 'atLeast' ? 'at least ' : '', kg(allowance.kg)]
-        : allowance.atMostKg === undefined
-          ? ['not known: add nothing']
-          : ['not known; at most ', kg(allowance.atMostKg)],
-      by: known
-        ? `${allowance.binding.layer.name}${allowance.binding.limit.kind === 'assumed' ? ', by house rule' : ''}`
-        : whyUnknown(allowance),
-      known,
-      over: overKg > 0,
+      left: toAdd(left),
+      by: left.why ?? ('by' in left ? `${left.by}${assumed}` : ''),
+      known: allowance.kind !== 'unknown',
+      over: left.kind === 'over',
     }
   })
+}
+
+/** What may still be added, as the sheet has it. */
+function toAdd(left: Left): Phrase {
+  switch (left.kind) {
+    case 'over':
+      return ['nothing: ', kg(left.kg), ' over']
+    case 'known':
+      return ['', kg(left.kg)]
+    case 'atLeast':
+      return ['at least ', kg(left.kg)]
+    case 'atMost':
+      return ['not known; at most ', kg(left.kg)]
+    case 'unknown':
+      return ['not known: add nothing']
+  }
 }
 
 /** Which house rules stand behind a figure of this job, in words. */

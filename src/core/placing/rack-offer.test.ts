@@ -4,6 +4,7 @@ import { DEMO_STOCK } from '../../demo/stock'
 import { apply } from '../plan/apply'
 import { phraseText } from '../units/phrase'
 import { judgePlan } from '../review/judge'
+import { leftIn } from '../survey/load-path/left'
 import { rackOffer } from './rack-offer'
 
 const demo = (name: string) => DEMO_PLANS.find(({ job }) => job.name === name)!
@@ -22,16 +23,14 @@ it('offers a rack on the vehicle it was made for as the demo has it: it stands, 
       plan.job.name,
       alone.review.findings.some(({ severity }) => severity === 'stop'),
     ])
-    const known = alone.survey.allowances.every(({ state, kind }) => state !== 'road' || kind !== 'unknown')
-    const left = known ? alone.survey.loadPath.governing.road?.leftKg : undefined
-    expect(offer.leftKg.road).toEqual(left === undefined ? undefined : expect.closeTo(left, 6))
+    expect(offer.left.road).toEqual({ ...leftIn(alone.survey, 'road'), rackId: expect.any(String) as string })
   }
 })
 
 it('says no kilograms where a link has no figure, whatever the others take', () => {
   const plan = demo('Two bikes on the hatchback')
   const offer = rackOffer(plan, plan.racks[0]!, kindOf(plan.racks[0]!.attachmentId), 'x')
-  expect(offer.leftKg).toEqual({ road: undefined, trail: undefined, parked: undefined })
+  expect(Object.values(offer.left).map((left) => left?.kind)).toEqual(['atMost', 'atMost', 'atMost'])
   expect(offer.suits.kind).toBe('asks')
 })
 

@@ -6,6 +6,7 @@ import { pointsOf, type Attachment } from '../plan/vehicle'
 import type { Finding } from '../review/finding'
 import { foldedTogether } from '../review/folded'
 import { judgePlan } from '../review/judge'
+import { leftIn, type Left } from '../survey/load-path/left'
 import { whyUnknown } from '../survey/load-path/load-path'
 import { type State, STATES } from '../units/scalars'
 import type { Phrase } from '../units/phrase'
@@ -28,10 +29,10 @@ export interface RackOffer {
   /** The rack itself. kg. */
   readonly ownKg: number | undefined
   /** What the link with the least still takes in each state, kg; nothing where one of them has no figure. */
-  readonly leftKg: Readonly<Record<State, number | undefined>>
+  readonly left: Readonly<Record<State, Left | undefined>>
 }
 
-const none: RackOffer['leftKg'] = { road: undefined, trail: undefined, parked: undefined }
+const none: RackOffer['left'] = { road: undefined, trail: undefined, parked: undefined }
 
 /** Along the vehicle, where an attachment lets a bar stand: from the foremost to the rearmost. mm. */
 function reach(attachment: Attachment): readonly [number, number] | undefined {
@@ -89,7 +90,7 @@ export function rackOffer(
       suits: { kind: 'cannot', why },
       barMm,
       ownKg: undefined,
-      leftKg: none,
+      left: none,
     }
   }
   const stood = standingOnVehicle(rack, attachment, mark)
@@ -99,7 +100,6 @@ export function rackOffer(
   })
   // Where one link has no figure, what the others still take is no answer: it is asked, though nothing stands on it yet.
   const unknown = survey.allowances.flatMap((allowance) => (allowance.kind === 'unknown' ? [allowance] : []))
-  const unrated = (state: State) => unknown.some((allowance) => allowance.state === state)
   const [stop] = rowsOf(review.findings, 'stop')
   const asks = rowsOf(review.findings, 'findOut')
   const [ask] = asks
@@ -119,8 +119,6 @@ export function rackOffer(
           : { kind: 'suits' },
     barMm,
     ownKg: survey.masses.reduce((sum, mass) => (mass.of === 'part' ? sum + mass.kg : sum), 0),
-    leftKg: Object.fromEntries(
-      STATES.map((state) => [state, unrated(state) ? undefined : survey.loadPath.governing[state]?.leftKg]),
-    ) as RackOffer['leftKg'],
+    left: Object.fromEntries(STATES.map((state) => [state, leftIn(survey, state)])) as RackOffer['left'],
   }
 }

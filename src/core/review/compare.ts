@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan'
 import { type State } from '../units/scalars'
-import type { Survey } from '../survey/survey'
+import { leftIn, type Left } from '../survey/load-path/left'
 import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'
 import type { Review, Reviewed } from './review'
 
@@ -10,7 +10,7 @@ export interface Account {
   readonly review: Review
   readonly verdicts: Readonly<Record<State, Verdict>>
   /** What may still be added over all racks in each state, and the link that binds; nothing where no figure says. */
-  readonly left: Readonly<Record<State, Left>>
+  readonly left: Readonly<Record<State, Left | undefined>>
   readonly topMm: number
   readonly rackKg: number
   readonly onRacksKg: Readonly<Record<State, number>>
@@ -18,22 +18,6 @@ export interface Account {
   /** How many parts and pieces of gear have no price. */
   readonly unpriced: number
   readonly counts: Readonly<Record<Outcome, number>>
-}
-
-export type Left =
-  | { readonly kind: 'known' | 'atLeast' | 'atMost'; readonly kg: number; readonly by: string }
-  | { readonly kind: 'none' }
-
-function leftOf(surveyed: Survey, state: State): Left {
-  const known = surveyed.allowances.flatMap((allowance): { left: Left; kg: number }[] => {
-    if (allowance.state !== state) return []
-    const kg = allowance.kind === 'unknown' ? allowance.atMostKg : allowance.kg
-    if (kg === undefined) return []
-    const by = allowance.kind === 'unknown' ? '' : allowance.binding.layer.name
-    const kind = allowance.kind === 'unknown' ? 'atMost' : allowance.kind
-    return [{ left: { kind, kg, by }, kg }]
-  })
-  return known.toSorted((a, b) => a.kg - b.kg)[0]?.left ?? { kind: 'none' }
 }
 
 const per = <T>(of: (state: State) => T): Record<State, T> => ({
@@ -56,7 +40,7 @@ export function accountOf(assessment: Reviewed): Account {
     plan,
     review: reviewed,
     verdicts: reviewed.states,
-    left: per((state) => leftOf(surveyed, state)),
+    left: per((state) => leftIn(surveyed, state)),
     topMm: surveyed.drivingTop.topMm,
     rackKg: parts.reduce((sum, part) => sum + part.count * part.eachKg, 0),
     onRacksKg: per((state) =>

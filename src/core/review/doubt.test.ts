@@ -276,11 +276,7 @@ describe('a canopy’s mass', () => {
       body: 'pickup',
     }
     const bars = barsRack({ bars: own('b', ANY), feet: own('f', ANY), xs: [2600, 3400] })
-    return planOf(
-      vehicle,
-      [{ ...bars, attachmentId: 'canopy' } as Rack],
-      [[thing('load', 15), { xMm: 3000 }]],
-    )
+    return planOf(vehicle, [{ ...bars, attachmentId: 'canopy' }], [[thing('load', 15), { xMm: 3000 }]])
   }
 
   it('is known as it is said to be: weighed it is not asked for, guessed it takes the margin', () => {

@@ -106,7 +106,7 @@ describe('a bolt', () => {
 describe('what is compared', () => {
   it('is known or it is no number: at most less at most gains nothing (L23)', () => {
     const unrated = planOf(vehicleWith(roofOf({})), [rack()], [[thing('box', 10)]])
-    expect(accountOf(assess(unrated)).left.road.kind).toBe('atMost')
+    expect(accountOf(assess(unrated)).left.road?.kind).toBe('atMost')
   })
 })
 

@@ -1,3 +1,4 @@
+import { leftIn, type Left } from '../survey/load-path/left'
 import { STATES, type State } from '../units/scalars'
 import { identityOf, type Verdict } from './finding'
 import { notLookedAt, type Review, type Reviewed } from './review'
@@ -14,17 +15,17 @@ export function openCount(review: Review, state: State): number {
   ).size
 }
 
-/** A state of a plan at a glance: its verdict, how many things are open, and what the governing link has left, kg. */
+/** A state of a plan at a glance: its verdict, how many things are open, and what may still be added. */
 export interface StateGlance {
   readonly verdict: Verdict
   readonly open: number
-  readonly leftKg: number | undefined
+  readonly left: Left | undefined
 }
 
 export const stateGlance = ({ survey, review }: Reviewed, state: State): StateGlance => ({
   verdict: review.states[state],
   open: openCount(review, state),
-  leftKg: survey.loadPath.governing[state]?.leftKg,
+  left: leftIn(survey, state),
 })
 
 /** A job at a glance: what a board says of it, without its plan. */

@@ -1,7 +1,6 @@
 'use client'
 import {
   carriedOver,
-  type Draft,
   type Group,
   mergeItems,
   placeWords,

@@ -1,14 +1,11 @@
-import { formatQuantity, type StateGlance, type UnitChoice, VERDICT_WORD } from '@/core'
+import { leftPhrase, phraseText, type StateGlance, type UnitChoice, VERDICT_WORD } from '@/core'
 
 /** How much over, how many to find out, or how much is left; nothing where there is no more to say than the verdict. */
-export function besideVerdict({ verdict, open, leftKg }: StateGlance, units: UnitChoice): string | undefined {
+export function besideVerdict({ verdict, open, left }: StateGlance, units: UnitChoice): string | undefined {
   const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
-  if (verdict === 'stop' && leftKg !== undefined && leftKg < 0)
-    return `${formatQuantity('mass', -leftKg, single)} over`
+  if (verdict === 'stop' && left?.kind === 'over') return phraseText(leftPhrase(left), single)
   if (verdict === 'stop' || verdict === 'findOut') return `${open} ${verdict === 'stop' ? 'to mend' : 'open'}`
-  return leftKg === undefined || verdict === 'unplanned'
-    ? undefined
-    : `${formatQuantity('mass', leftKg, single)} left`
+  return left === undefined || verdict === 'unplanned' ? undefined : phraseText(leftPhrase(left), single)
 }
 
 /** A state's verdict in a few words. */

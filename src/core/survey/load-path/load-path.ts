@@ -31,6 +31,8 @@ export type Allowance =
       readonly rackId: string
       readonly state: State
       readonly atMostKg: number | undefined
+      /** The link that leaves least of those with a figure. */
+      readonly binding: Cell | undefined
       readonly unrated: readonly Layer[]
       /** What stands on it and weighs nobody knows what: at most is said without it. */
       readonly unweighed: readonly string[]
@@ -109,6 +111,6 @@ function allowance(rackId: string, state: State, path: LoadPath): Allowance {
     ...new Set(cells.flatMap(({ layer }) => (layer.unweighed ? unknownOn(layer, state) : []))),
   ]
   if (unrated.length > 0 || unweighed.length > 0 || !binding)
-    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, unrated, unweighed }
+    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, binding, unrated, unweighed }
   return { kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known', rackId, state, kg, binding }
 }

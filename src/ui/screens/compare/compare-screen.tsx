@@ -12,6 +12,7 @@ import {
   differencesOf,
   formatNumber,
   type Left,
+  leftPhrase,
   OUTCOME_WORD,
   type Plan,
   SEVERITIES,
@@ -22,20 +23,18 @@ import { useRouter } from 'next/navigation'
 import { useMemo, type ReactNode } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
-import { Quantity } from '@/ui/kit/quantity'
+import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { useSearch } from '@/ui/state/use-search'
 
-const LEFT_WORD = { known: '', atLeast: 'at least ', atMost: 'at most ' } as const
 const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
 
-function LeftCell({ left }: { left: Left }) {
-  if (left.kind === 'none') return <>no figure</>
+function LeftCell({ left }: { left: Left | undefined }) {
+  if (!left || left.kind === 'unknown') return <>no figure</>
   return (
     <>
-      {LEFT_WORD[left.kind]}
-      <Quantity dimension="mass" value={left.kg} />
+      <PhraseLine phrase={leftPhrase(left)} />
       {left.by !== '' && <span className="text-ink2 block text-note">{left.by} binds</span>}
     </>
   )
@@ -69,7 +68,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
   const kg = (account: Account, state: (typeof STATES)[number]) => {
     const left = account.left[state]
     // “At most” less “at most” is no number: only what is known can be held against what is known.
-    return left.kind === 'known' ? left.kg : undefined
+    return left?.kind === 'known' ? left.kg : undefined
   }
   const money = ({ price, unpriced }: Account) =>
     `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`

@@ -1,6 +1,6 @@
 'use client'
 import { Ban, Check, CircleHelp } from 'lucide-react'
-import { type Plan, type RackOffer, type RackSuits, STATE_WORD, STATES } from '@/core'
+import { leftPhrase, type Plan, type RackOffer, type RackSuits, STATE_WORD, STATES } from '@/core'
 import { JobBar } from '@/ui/job/job-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
@@ -52,10 +52,14 @@ function Offer({ offer }: { offer: RackOffer }) {
         {offer.ownKg === undefined ? '' : <Quantity dimension="mass" value={offer.ownKg} />}
       </td>
       {STATES.map((state) => {
-        const left = offer.leftKg[state]
+        const left = offer.left[state]
         return (
           <td key={state} data-label={`Left, ${STATE_WORD[state].toLowerCase()}`}>
-            {left === undefined ? 'no figure' : <Quantity dimension="mass" value={left} />}
+            {left === undefined || left.kind === 'unknown' ? (
+              'no figure'
+            ) : (
+              <PhraseLine phrase={leftPhrase(left)} />
+            )}
           </td>
         )
       })}

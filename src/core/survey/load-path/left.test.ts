@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { runs } from '@/core/runs.testing'
+import { DEMO_PLANS } from '@/demo/plans'
+import { handoverOf, placardLines } from '../../handover/handover'
+import { NOTHING_DONE } from '../../log/record'
+import { USUAL_BAY } from '../../plan/house'
+import { madePlans } from '../../plan/made-plans.testing'
+import type { Plan } from '../../plan/plan'
+import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
+import { accountOf } from '../../review/compare'
+import { stateGlance } from '../../review/glance'
+import { judgePlan } from '../../review/judge'
+import { assess } from '../../remedies/assess'
+import { phraseText } from '../../units/phrase'
+import { STATES } from '../../units/scalars'
+import { survey } from '../survey'
+import { leftIn, leftPhrase } from './left'
+
+const ANY = { road: 900, trail: 900, parked: 900 }
+const rack = (bars: Parameters<typeof own>[1]) =>
+  barsRack({ bars: own('bars', bars), feet: own('feet', ANY), eachKg: 1 })
+const words = (plan: Plan, state: 'road' | 'parked' = 'road') => {
+  const left = leftIn(survey(plan), state)
+  return left && phraseText(leftPhrase(left))
+}
+
+describe('what is left in a state', () => {
+  it('is known, at least, at most, over, or not known', () => {
+    const on = (roof: Parameters<typeof own>[1], bars = ANY, kg = 10) =>
+      planOf(vehicleWith(roofOf(roof)), [rack(bars)], [[thing('box', kg)]])
+    // Two bars and four feet of 1 kg beside the box.
+    expect(words(on({ road: 50 }))).toBe('34 kg left')
+    expect(words(on({ road: 50 }), 'parked')).toBe('at least 34 kg left')
+    expect(words(on({ road: 50 }, {} as never))).toBe('at most 34 kg left')
+    expect(words(on({ road: 15 }))).toBe('1 kg over')
+    expect(words(on({}, {} as never, 10))).toBe('at most 890 kg left')
+    const none = planOf(vehicleWith(roofOf({})), [barsRack({ bars: own('b', {}), feet: own('f', {}) })])
+    expect(words(none)).toBe('what is left is not known')
+    expect(leftIn(survey(planOf(vehicleWith(roofOf({})), [])), 'road')).toBeUndefined()
+  })
+
+  it('says that it is at most, and never just so much, beside a link without a figure', () => {
+    const plan = planOf(vehicleWith(roofOf({ road: 50 })), [rack({})], [[thing('box', 10)]])
+    expect(leftIn(survey(plan), 'road')).toMatchObject({
+      kind: 'atMost',
+      by: 'Roof',
+      why: 'no figure for Bars',
+    })
+  })
+})
+
+/** What each place says of a state: the key, the comparison, the sheet and the placard. */
+function everywhere(plan: Plan): void {
+  const judged = judgePlan(plan)
+  const sheet = handoverOf(judged.survey, judged.review, NOTHING_DONE, [], USUAL_BAY)
+  const account = accountOf(assess(plan))
+  const placard = placardLines(sheet, { show: 'metric', denominator: 16 })
+  for (const state of STATES) {
+    const left = leftIn(judged.survey, state)
+    expect(stateGlance(judged, state).left).toEqual(left)
+    expect(account.left[state]).toEqual(left)
+    if (!left) continue
+    const name = judged.survey.racks.find(({ rack: each }) => each.id === left.rackId)?.rack.name
+    const row = sheet.limits.find((each) => each.state === state && each.rack === name)
+    const said = row && phraseText(row.left)
+    if (left.kind === 'unknown') expect(said).toBe('not known: add nothing')
+    else expect(said).toContain(phraseText([{ dimension: 'mass', value: left.kg }]))
+    expect(row?.known ?? false).toBe(
+      left.kind === 'known' || left.kind === 'atLeast' || left.why === undefined,
+    )
+    expect(placard.rows.length).toBeGreaterThan(0)
+  }
+}
+
+describe('every place that says what is left', () => {
+  it('says the same of every demo job', () => {
+    for (const plan of DEMO_PLANS) everywhere(plan)
+  })
+  it('says the same of plans made from the kinds', () => {
+    fc.assert(fc.property(madePlans, everywhere), { numRuns: runs(1000) })
+  })
+})
