@@ -40,9 +40,3 @@ export const howKnown = (thing: { readonly known?: Known | undefined }, field: s
 /** Whether a field still holds what a form filled in. */
 export const isStart = (thing: { readonly known?: Known | undefined }, field: string): boolean =>
   howKnown(thing, field) === 'start'
-
-/** Whether a length is nothing that anybody measured or read: a form filled it in, or somebody guessed it. */
-export function isUnsure(thing: { readonly known?: Known | undefined }, field: string): boolean {
-  const by = howKnown(thing, field)
-  return by !== undefined && 'unsure' in HOWS[by]
-}

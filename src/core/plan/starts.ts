@@ -1,7 +1,7 @@
 import * as z from '../units/schema'
 import { idSchema } from '../units/scalars'
 import type { Gear } from './gear'
-import { isStart, isUnsure, knownWithout, type Known } from './known'
+import { isStart, knownWithout, type Known } from './known'
 import type { Plan } from './plan'
 import { barsOf } from './rack'
 
@@ -80,12 +80,3 @@ export function startsOf(plan: Plan): Start[] {
   ]
 }
 
-/** Whether anything of the plan is marked as filled in by a form or guessed: only then can a verdict hang on that. */
-export const hasUnsure = ({ vehicle, racks, gear }: Plan): boolean =>
-  [
-    vehicle,
-    ...vehicle.attachments,
-    ...vehicle.obstacles,
-    ...racks.flatMap((rack) => [rack, ...barsOf(rack)]),
-    ...gear,
-  ].some((thing: Marked) => Object.keys(thing.known ?? {}).some((field) => isUnsure(thing, field)))

@@ -33,6 +33,7 @@ function count({ findings }: Review) {
 const CAN: Readonly<Record<string, readonly Outcome[]>> = {
   'layer-limit': ['stop', 'clear', 'nothing'],
   'each-rating': ['stop', 'clear', 'nothing'],
+  'facts-together': ['mind', 'nothing'],
   payload: ['stop', 'clear', 'notLooked', 'nothing'],
   'unrated-layer': ['findOut', 'nothing'],
   'counts-unsaid': ['findOut', 'nothing'],

@@ -1,5 +1,7 @@
 'use client'
 import {
+  type Left,
+  leftOnRack,
   amountIn,
   type Cell,
   formatQuantity,
@@ -13,7 +15,6 @@ import {
   STATES,
   type Survey,
   type UnitChoice,
-  whyUnknown,
 } from '@/core'
 import { memo, useRef } from 'react'
 import { acrossTable, useRoving } from '@/ui/kit/use-roving'
@@ -146,6 +147,43 @@ const LayerRow = memo(
     before.cells.every((cell, i) => sameCell(cell, after.cells[i])),
 )
 
+function Kilos({ kg }: { kg: number }) {
+  return (
+    <strong>
+      <Quantity dimension="mass" value={kg} />
+    </strong>
+  )
+}
+
+/** What may be added to one rack, as a sentence. */
+function AddWords({ left }: { left: Left }) {
+  switch (left.kind) {
+    case 'over':
+      return (
+        <>
+          add nothing: {left.by} is over by <Kilos kg={left.kg} />
+          {left.why === undefined ? '.' : `; ${left.why}.`}
+        </>
+      )
+    case 'unknown':
+      return <>{left.why}.</>
+    case 'atMost':
+      return (
+        <>
+          {left.why}; the other links leave at most <Kilos kg={left.kg} />.
+        </>
+      )
+    case 'known':
+    case 'atLeast':
+      return (
+        <>
+          you can add {left.kind === 'atLeast' ? 'at least ' : ''}
+          <Kilos kg={left.kg} />, spread evenly ({left.by} binds).
+        </>
+      )
+  }
+}
+
 /** What may still be added in the state on show, to each rack, and which link says so. */
 function Allowances({ survey, state }: { survey: Survey; state: State }) {
   const several = survey.racks.length > 1
@@ -160,30 +198,7 @@ function Allowances({ survey, state }: { survey: Survey; state: State }) {
           return (
             <li key={allowance.rackId}>
               {where}
-              {allowance.kind === 'unknown' ? (
-                <>
-                  {whyUnknown(allowance)}
-                  {allowance.atMostKg === undefined ? (
-                    ''
-                  ) : (
-                    <>
-                      ; the other links leave at most{' '}
-                      <strong>
-                        <Quantity dimension="mass" value={allowance.atMostKg} />
-                      </strong>
-                    </>
-                  )}
-                  .
-                </>
-              ) : (
-                <>
-                  you can add {allowance.kind === 'atLeast' ? 'at least ' : ''}
-                  <strong>
-                    <Quantity dimension="mass" value={allowance.kg} />
-                  </strong>
-                  , spread evenly ({allowance.binding.layer.name} binds).
-                </>
-              )}
+              <AddWords left={leftOnRack(allowance)} />
             </li>
           )
         })}
