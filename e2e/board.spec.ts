@@ -46,7 +46,7 @@ test('a board as a table: sorted by any column, narrowed, put into the archive a
 
 test('cards are kept under the key of the program that worked them out', async ({ page }) => {
   await page.goto('/')
-  await expect(page.getByRole('article').first()).toBeVisible()
+  await expect(page.getByText('Yard van, full summer load').first()).toBeVisible()
   const key = await judgedBy(ROOT)
   await expect
     .poll(async () =>

@@ -39,6 +39,11 @@ test('an own car without any figure is clear nowhere; each question is answered 
   await field.fill('75 kg')
   await field.press('Enter')
   await expect(field).toHaveCount(0)
+  // What the rails may carry is a question of its own: no form says that they are rated with the roof.
+  const rails = page.getByLabel('Raised rails, on the road', { exact: true })
+  await rails.fill('80 kg')
+  await rails.press('Enter')
+  await expect(rails).toHaveCount(0)
   // The trail follows by the house's two thirds, and is minded; parked is within the driving figure.
   for (const state of STATES) await expect(stateButton(page, state)).toContainText('Mind')
   await expect(page.getByText(/starting values of the forms stand/)).toBeVisible()

@@ -94,8 +94,20 @@ function onSheet(plan: Plan, sheet: FigureSheet, change: (value: unknown) => unk
 }
 
 /** The plan as it would be with another figure in use. */
-export const withFigure = (plan: Plan, { sheet, owner, field }: FigureApart, value: number): Plan =>
-  onSheet(plan, sheet, (whole) => changedAt(whole, [...owner, ...field.split('.')], () => value))
+export const withFigure = (
+  plan: Plan,
+  { sheet, owner, field, value: was }: FigureApart,
+  value: number,
+): Plan =>
+  onSheet(plan, sheet, (whole) => {
+    const path = [...owner, ...field.split('.')]
+    const next = changedAt(whole, path, () => value)
+    // Where a range is but one figure, the other one takes the place of both its ends.
+    const [last, ...around] = path.toReversed()
+    const twin = last === 'fromMm' ? 'toMm' : last === 'toMm' ? 'fromMm' : undefined
+    const other = twin && [...around.toReversed(), twin]
+    return other && at(whole, other) === was ? changedAt(next, other, () => value) : next
+  })
 
 /** The plan once it is said which figure holds: 0 the one in use, then the open others. The rest keep why not. */
 export function figureHolds(plan: Plan, apart: FigureApart, place: number, word: (how: How) => string): Plan {

@@ -79,4 +79,3 @@ export function startsOf(plan: Plan): Start[] {
     ]),
   ]
 }
-

@@ -196,7 +196,17 @@ function hung(survey: Survey, finding: Finding, moved: readonly Moved[], trials:
   const [first] = moved
   if (!first) return finding
   const ask: Ask = { where: 'tape', label: nameOf(first.fact), target: targetOf(first.fact, survey) }
-  if (isStop(finding)) return { ...finding, ask }
+  if (isStop(finding)) {
+    const says: Phrase =
+      moved.length > 1
+        ? [' It hangs on lengths that nobody measured: measure them.']
+        : [
+            ` It hangs on ${nameOf(first.fact)}, ${saysOf(first.fact, survey)}: `,
+            mm(needsMm(finding, first, trials)),
+            ` ${first.byMm < 0 ? 'less' : 'more'} would clear it. Measure it.`,
+          ]
+    return { ...finding, sentence: [...finding.sentence, ...says], ask }
+  }
   const what: Phrase =
     moved.length > 1
       ? [

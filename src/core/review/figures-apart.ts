@@ -5,7 +5,7 @@ import type { Plan } from '../plan/plan'
 import { survey as surveyOf } from '../survey/survey'
 import { STATES, type State } from '../units/scalars'
 import { phraseText, type Phrase } from '../units/phrase'
-import type { Finding, Severity } from './finding'
+import type { Finding } from './finding'
 import { IN_STATE } from './finding'
 
 /** An answer is read by whoever has the sheet or the tape, in either system. */
@@ -50,14 +50,14 @@ function plainly(field: string): Figure {
  */
 export function onFiguresApart(
   plan: Plan,
-  now: () => Readonly<Record<State, Severity>>,
-  verdictsOf: (survey: ReturnType<typeof surveyOf>) => Readonly<Record<State, Severity>>,
+  now: () => Readonly<Record<State, string>>,
+  outcomesOf: (survey: ReturnType<typeof surveyOf>) => Readonly<Record<State, string>>,
 ): Finding[] {
   const figures = figuresApart(plan)
   if (figures.length === 0) return []
   const verdicts = now()
   return figures.flatMap((apart): Finding[] => {
-    const others = apart.open.map(({ value }) => verdictsOf(surveyOf(withFigure(plan, apart, value))))
+    const others = apart.open.map(({ value }) => outcomesOf(surveyOf(withFigure(plan, apart, value))))
     const differing = STATES.filter((state) => others.some((other) => other[state] !== verdicts[state]))
     if (differing.length === 0) return []
     const { dimension, label } = FIGURES[apart.field] ?? plainly(apart.field)

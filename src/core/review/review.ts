@@ -117,13 +117,24 @@ function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
   return verdicts
 }
 
+/** What each state comes to, Stop by Stop: one Stop more or less is another outcome, though another one stands anyway. */
+function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string>> {
+  const verdicts = verdictsOf(findings)
+  const stopsIn = (state: State) =>
+    findings.flatMap((each) =>
+      each.severity === 'stop' && (each.state === 'all' || each.state === state) ? [each.id] : [],
+    )
+  const outcome = (state: State) => [verdicts[state], ...stopsIn(state).sort()].join('\n')
+  return { road: outcome('road'), trail: outcome('trail'), parked: outcome('parked') }
+}
+
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {
   const asked = asksOf(survey)
   const apart = onFiguresApart(
     survey.plan,
-    () => verdictsOf(asked),
-    (other) => verdictsOf(asksOf(other)),
+    () => outcomesOf(asked),
+    (other) => outcomesOf(asksOf(other)),
   )
   const findings = withAsides(worstFirst([...asked, ...apart]), survey.plan)
   const planned = survey.racks.length > 0 || survey.things.length > 0
