@@ -31,6 +31,15 @@ export interface Check extends Rule {
    * balance and with what weight holds down; or is no matter to it.
    */
   readonly law: 'moreIsWorse' | 'balance' | 'notOfMass'
+  /**
+   * What a weight that nobody knows makes of its answers: where masses matter it was not looked at; where they hardly do,
+   * only by how far a bar bends, it stands; where it looks only at what weighs, not even its having nothing to check stands.
+   */
+  readonly mass: 'matters' | 'hardly' | 'onlyWith'
+  /** At which stop of a job what it finds is put right. */
+  readonly stage: 'load' | 'forces'
+  /** What was not looked at, in a word, where its title would not say. */
+  readonly lookWord?: string
   /** The lengths that may turn its answers; nothing where none does. */
   readonly lengths?: LengthsTrait
   run(survey: Survey, found?: readonly Finding[]): readonly Finding[]

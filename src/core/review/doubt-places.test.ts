@@ -173,3 +173,91 @@ describe('a sentence', () => {
     for (const text of said) expect(text.includes('every other foot')).toBe(lifted)
   })
 })
+
+describe('figures that disagree', () => {
+  it('are asked about though another Stop stands: each Stop more is another outcome', () => {
+    const parts = rack.parts.map((part) =>
+      part.role === 'feet'
+        ? {
+            ...part,
+            eachKg: 2,
+            count: 4,
+            known: { eachKg: { by: 'sheet' as const, others: [{ value: 4, by: 'label' as const }] } },
+          }
+        : part,
+    )
+    const plan = planOf(
+      vehicleWith(roofOf({ road: 30, trail: 30, parked: 30 })),
+      [{ ...rack, parts }],
+      [[thing('box', 20)]],
+    )
+    const asks = (of: Plan) =>
+      findings(of, 'figures-disagree').filter(({ severity }) => severity === 'findOut')
+    const low: Plan = { ...plan, clearances: [{ id: 'door', name: 'Door', heightMm: 1000 }] }
+    expect(asks(plan)).toHaveLength(1)
+    expect(findings(low, 'height-clearance').some(({ severity }) => severity === 'stop')).toBe(true)
+    expect(asks(low)).toHaveLength(1)
+  })
+
+  it('in a fit sheet’s spread change both its ends where it is but one figure', () => {
+    const rows = (others: boolean) => ({
+      ...rack,
+      fitSheet: {
+        source: { kind: 'sheet' as const },
+        rows: [{ profile: 'aero' as const, spreadMm: { fromMm: 900, toMm: 900 } }],
+      },
+      ...(others && {
+        known: {
+          'fitSheet.rows.0.spreadMm.fromMm': {
+            by: 'sheet' as const,
+            others: [{ value: 760, by: 'manual' as const }],
+          },
+        },
+      }),
+    })
+    const asks = (others: boolean) =>
+      findings(planOf(vehicleWith(ROOF), [rows(others)], [[thing('box', 10)]]), 'figures-disagree').filter(
+        ({ severity }) => severity === 'findOut',
+      )
+    expect(asks(false)).toEqual([])
+    expect(asks(true)).toHaveLength(1)
+  })
+})
+
+describe('a Stop that a length may clear', () => {
+  it('says so, and keeps its question: a thing sinks into the body by a starting room under its bar', () => {
+    const plan = (by?: 'start'): Plan => {
+      const bars =
+        rack.kind === 'bars'
+          ? rack.bars.map((bar) => ({ ...bar, ...(by && { known: { riseMm: { by } } }) }))
+          : []
+      const hanging = thing('planks', 10, { hangsMm: 100 })
+      return planOf(vehicleWith(ROOF), [{ ...rack, bars } as typeof rack], [[hanging]])
+    }
+    const stop = (of: Plan) => findings(of, 'over-roof').find(({ severity }) => severity === 'stop')
+    expect(stop(plan())).toBeDefined()
+    expect(stop(plan())?.ask).toBeUndefined()
+    const asked = stop(plan('start'))
+    expect(asked?.severity).toBe('stop')
+    expect(phraseText(asked!.sentence)).toMatch(
+      /It hangs on .* Measure it\.$|It hangs on lengths that nobody measured/,
+    )
+    expect(asked?.ask).toMatchObject({ where: 'tape', target: { open: 'rack' } })
+  })
+
+  it('asks nothing of a stretch that nobody uses, where notches are given', () => {
+    const [rails] = vehicleWith(ROOF).attachments
+    if (!rails || !('ranges' in rails)) throw new Error('rails have stretches')
+    const notched = {
+      ...rails,
+      notchesXMm: [500, 1400],
+      ranges: [{ fromMm: 495, toMm: 1405 }],
+      known: { 'ranges.0.fromMm': { by: 'start' as const }, 'ranges.0.toMm': { by: 'start' as const } },
+    }
+    const { notchesXMm: _, ...free } = notched
+    const seats = (held: typeof free) =>
+      findings(planOf(vehicleWith(ROOF, [held]), [rack]), 'bar-seat').map(({ severity }) => severity)
+    expect(seats(notched)).toEqual(['clear', 'clear'])
+    expect(seats(free)).toEqual(['findOut', 'findOut'])
+  })
+})

@@ -137,7 +137,9 @@ function byAll(
       byMm: rest.length === 0 && helps(finding, roomAt(byMm) * sign) ? otherEnd(fact, byMm) : byMm,
     }
   })
-  return turned(finding, room(finding, moved)) ? moved : undefined
+  // What may be off one way only, and that way helps, stays where it is.
+  const off = moved.filter(({ byMm }) => byMm !== 0)
+  return off.length > 0 && turned(finding, room(finding, off)) ? off : undefined
 }
 
 const isSkin = ({ entry }: LengthFact) => entry.field === 'roof.skinZMm' && entry.of === 'vehicle'

@@ -151,16 +151,8 @@ export function review(survey: Survey): Review {
   }
 }
 
-const LOOK_WORD: Readonly<Record<string, string>> = {
-  payload: 'payload',
-  axles: 'axles',
-  standing: 'tipping',
-  'bar-bending': 'bending',
-  wind: 'wind',
-  'tower-spacing': 'tower marks',
-}
-const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
-const lookedAt = (rule: string) => LOOK_WORD[rule] ?? TITLE.get(rule)?.toLowerCase() ?? rule
+const LOOK_WORD = new Map(CHECKS.map(({ id, title, lookWord }) => [id, lookWord ?? title.toLowerCase()]))
+const lookedAt = (rule: string) => LOOK_WORD.get(rule) ?? rule
 
 /** What was not looked at, in a word each. */
 export const notLookedAt = ({ notLooked }: Review): string[] => [

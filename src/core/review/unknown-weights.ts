@@ -4,12 +4,6 @@ import { askMass } from './ask-mass'
 import type { Check } from './check'
 import type { Finding } from './finding'
 
-/** What weighs matters to these only by how far a bar bends under it, or not to what they mainly ask. */
-const HARDLY: ReadonlySet<string> = new Set(['mount-match', 'sunroof', 'one-bar', 'sleepers'])
-
-/** There is nothing to check for these where nothing weighs: which nobody can say as long as a weight is not known. */
-const ONLY_WITH_WEIGHT: ReadonlySet<string> = new Set(['evenness', 'uplift', 'uplift-in-motion'])
-
 /**
  * What becomes of an answer while nobody knows what something weighs: where mass matters to it and no link's own sum says
  * so already, it was given nothing to run on. A Stop or a Mind at the least it can weigh stands.
@@ -21,8 +15,8 @@ export function onUnknownWeights(survey: Survey): (check: Check, finding: Findin
     unknown.filter(({ states }) => state === 'all' || states.includes(state))
   return (check, finding) => {
     const { severity, subject } = finding
-    const passes = severity === 'clear' || (severity === 'nothing' && ONLY_WITH_WEIGHT.has(check.id))
-    if (check.law === 'notOfMass' || HARDLY.has(check.id) || !passes || subject.layerId !== undefined)
+    const passes = severity === 'clear' || (severity === 'nothing' && check.mass === 'onlyWith')
+    if (check.law === 'notOfMass' || check.mass === 'hardly' || !passes || subject.layerId !== undefined)
       return finding
     const these = matters(finding.state)
     const [first] = these

@@ -1,3 +1,4 @@
+import { CHECKS } from '../review/checks'
 import type { Ask, AskTarget } from '../review/ask'
 import type { Finding } from '../review/finding'
 
@@ -16,20 +17,9 @@ export const STOP_WORD: Readonly<Record<Stop, string>> = {
 }
 
 /** Questions about what driving, wind and weight do, by their check: their pictures are with the forces. */
-export const OF_FORCES: ReadonlySet<string> = new Set([
-  'uplift',
-  'uplift-in-motion',
-  'evenness',
-  'one-bar',
-  'bar-bending',
-  'sleepers',
-  'axles',
-  'tie-downs',
-  'nose-up',
-  'standing',
-  'wind',
-  'lifting',
-])
+const OF_FORCES: ReadonlySet<string> = new Set(
+  CHECKS.filter(({ stage }) => stage === 'forces').map(({ id }) => id),
+)
 
 const OF_OWNER: Readonly<Record<Extract<AskTarget, { field: 'rating' }>['owner']['of'], Stop>> = {
   roof: 'vehicle',

@@ -38,6 +38,8 @@ export const antenna = check({
     'Antenna shadowed: test the radio and the position before and after. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'No antenna is on the roof.',
   *run(survey) {

@@ -63,6 +63,9 @@ export const axles = check({
   formula: 'lever rule over the wheelbase; what is inside counts midway',
   source: { kind: 'handbook', text: 'Lever rule; statics of rigid bodies, from memory.' },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'forces',
+  lookWord: 'axles',
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
     const { vehicle } = survey.plan

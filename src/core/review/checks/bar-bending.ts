@@ -84,6 +84,9 @@ export const barBending = check({
     text: 'Euler-Bernoulli beam; Roark’s Formulas, Table 8.1, and Gere, from memory. It is a note, never a higher limit than the sheet’s.',
   },
   law: 'balance',
+  mass: 'matters',
+  stage: 'forces',
+  lookWord: 'bending',
   nothing: 'No bar carries anything.',
   *run(survey) {
     const unknown: BarAt[] = []

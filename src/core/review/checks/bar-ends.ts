@@ -11,6 +11,8 @@ export const barEndsAtDoors = check({
     'half the bar’s length against the door edge, where the bar hangs lower than a head; Mind beyond it',
   source: practice('Bar ends at head height. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No door edge is described.',
   *run(survey) {
     for (const edge of survey.plan.vehicle.obstacles) {

@@ -44,6 +44,8 @@ export const barSeat = check({
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {

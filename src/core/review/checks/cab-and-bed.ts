@@ -17,6 +17,8 @@ export const cabAndBed = check({
   formula: 'bars on the cab and bars on the bed under one thing, or in one rack',
   source: practice('Cab and bed move against each other: leave one end free. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'Nothing is held over cab and bed at once.',
   *run({ racks, bars, things }) {
     for (const { rack, bars: own } of racks) {

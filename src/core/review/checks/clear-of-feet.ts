@@ -113,6 +113,8 @@ export const clearOfFeet = check({
     'distance from contact to foot ≥ half the foot’s width and half the clamp’s; mounts in the channel may stand over a foot',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { bar: /^feetYMm/, rack: /^footWidthMm$/, gear: /Mm$/ }, reach: 1 },
   nothing: 'No clamp that stands on a bar with feet goes round it.',
   *run(survey) {

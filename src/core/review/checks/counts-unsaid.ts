@@ -21,6 +21,8 @@ export const countsUnsaid = check({
     'Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.',
   ),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

@@ -9,6 +9,8 @@ export const eachRating = check({
   formula: 'largest share on one of them, by the lever rule, ≤ the figure for each',
   source: { kind: 'handbook', text: 'Lever rule for two supports; statics of rigid bodies, from memory.' },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No published figure for each of several parts has anything on them that it counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)

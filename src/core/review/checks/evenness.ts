@@ -23,6 +23,8 @@ export const evenness = check({
     'Ratings assume the load spread evenly, front to rear and side to side. Common practice, no source.',
   ),
   law: 'balance',
+  mass: 'onlyWith',
+  stage: 'forces',
   nothing: 'No feet with a figure for the set bear anything.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return

@@ -69,7 +69,9 @@ export const factsTogether = check({
     'every fact of one comparison at the end of its bracket that is worse for it; one line a state, the worst',
   source: practice('Errors seldom fall all on one side; they may. Common practice, no source.'),
   law: 'moreIsWorse',
-  nothing: 'No verdict would turn though every fact were at its worse end.',
+  mass: 'matters',
+  stage: 'load',
+  nothing: 'All doubts at once turn nothing that none of them turns alone.',
   *run(survey, found) {
     const all = [...togetherOf(survey, found)]
     const worstIn = (states: readonly (State | 'all')[]) =>

@@ -127,6 +127,8 @@ export const figuresDisagree = check({
     'Two manuals, or a label and a sheet, often differ by a model year. Common practice, no source.',
   ),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)

@@ -13,6 +13,8 @@ export const footMount = check({
   formula: 'slot and head room of the channel against what the feet’s bolts take',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
   *run(survey) {
     for (const [rack, attachment] of standsOnEach(survey.racks)) {

@@ -175,6 +175,8 @@ export const gates = check({
     'Gaps and thicknesses to measure on the vehicle before ordering. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'Nothing on the plan has conditions to measure.',
   *run(survey) {
     const all = survey.fit.gates()

@@ -100,6 +100,8 @@ export const guessedMass = check({
     'the verdict at either end of what the weight may be: weighed 1 %, told 10 %, one at a time; a guess by the house’s margin or a tenth and a starting value 25 %, all of them together',
   source: practice('Weights quoted from memory are often far off. Common practice, no source.'),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No verdict hangs on a weight that is not known well enough.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, survey)

@@ -58,6 +58,8 @@ export const hatch = check({
     'The geometry: rotation about a point (handbook). The gap is a house rule; a blocked tailgate is Mind. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: {
     of: {
       ...HEIGHTS,

@@ -18,6 +18,8 @@ export const heightClearance = check({
     'Height forgotten at the garage door. The gap is a house rule. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'No door or garage is on the list.',
   *run(survey) {

@@ -12,6 +12,8 @@ export const kitFit = check({
   formula: 'each point of the kit’s sheet against the vehicle; a point the vehicle is silent on is Find out',
   source: practice('A lower trim may lack the points. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No part says which vehicles it is for.',
   *run(survey) {
     const { vehicle } = survey.plan

@@ -12,6 +12,8 @@ export const layerLimit = check({
     'The lowest-rated link rules; carriers are subtracted before their contents. Common practice, no source.',
   ),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)

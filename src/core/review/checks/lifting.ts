@@ -40,6 +40,8 @@ export const lifting = check({
     text: 'NIOSH 94-110, revised lifting equation, from memory; now and then, straight, fair grip. It does not speak of ladders.',
   },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'forces',
   nothing: 'Nothing is lifted onto the vehicle.',
   *run(survey) {
     for (const lift of survey.motion.lifts()) {

@@ -11,6 +11,8 @@ export const lines = check({
     'Long loads need bow and stern lines. Common practice, no source; local law may ask for more.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No long load is on the plan.',
   *run(survey) {
     for (const thing of survey.things) {

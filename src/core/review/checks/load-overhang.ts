@@ -64,6 +64,8 @@ export const loadOverhang = check({
     'furthest end of the load less the vehicle’s own; against the mark and the most of the rules chosen',
   source: practice('Local rules are kept as data with their sources, from memory: check your local rules.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {

@@ -74,6 +74,8 @@ export const measuredFacts = check({
     'greatest less least reading within the house’s tolerance; middle reading against the plan’s figure; spread left and right for skew',
   source: practice('Measure from the same feature, both sides, more than once. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'Nothing was measured yet.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel

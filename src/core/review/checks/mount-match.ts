@@ -79,6 +79,8 @@ export const mountMatch = check({
     'Bolt length and nut change with the bar. Thread sizes by ISO, from memory; the rule: common practice, no source.',
   ),
   law: 'balance',
+  mass: 'hardly',
+  stage: 'load',
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -14,6 +14,8 @@ export const noseUp = check({
     text: 'Moments about the rear support, from memory; uplift and bounce are rough, common practice, no source.',
   },
   law: 'balance',
+  mass: 'matters',
+  stage: 'forces',
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {
     for (const { thing, upNm, holdsNm, aheadMm } of survey.motion.noseUps()) {

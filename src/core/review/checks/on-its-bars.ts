@@ -78,6 +78,8 @@ export const onItsBars = check({
   formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'Nothing stands on bars.',
   *run(survey) {

@@ -10,6 +10,8 @@ export const oneBar = check({
   formula: 'twist = m·g·offset; offset ≤ half the bar’s width',
   source: { kind: 'handbook', text: 'Moment of a force about an axis; statics, from memory.' },
   law: 'balance',
+  mass: 'hardly',
+  stage: 'forces',
   nothing: 'Nothing stands on one bar alone.',
   *run(survey) {
     const worst = new Map<string, ReturnType<typeof survey.statics.twists>[number]>()

@@ -50,6 +50,8 @@ export const overRoof = check({
     'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars, decks and of what is in the bed not shared; what hangs under a thing counts',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {

@@ -44,6 +44,8 @@ export const parkedFigure = check({
     'Ratios of parked to driving figures seen in practice run from 1.6 to 3.1, so three times is no fact. Common practice, no source.',
   ),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing:
     'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',
   *run(survey) {

@@ -13,6 +13,9 @@ export const payload = check({
     text: 'Gross and kerb mass as the vehicle’s plate and papers define them, from memory.',
   },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
+  lookWord: 'payload',
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
     const { plan, loadPath, racks } = survey

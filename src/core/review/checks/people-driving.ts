@@ -26,6 +26,8 @@ export const peopleDriving = check({
     'Never drive with anyone on the roof. Common practice, no source; local law says the same in most places.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'Nobody is on the plan.',
   *run({ masses }) {
     for (const mass of masses) {

@@ -11,6 +11,8 @@ export const reinforcedTop = check({
     'the roof over its figure or without one, and nobody has said whether the reinforcement bears past it',
   source: practice('Feet bolted through a hard top with inside reinforcement. Common practice, no source.'),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
   *run({ plan, racks, loadPath }) {
     for (const [rack, attachment] of standsOnEach(racks)) {

@@ -34,6 +34,8 @@ export const sideOverhang = check({
     'from the foot’s edge (its centre where the width is unknown) to just inside the cap ≥ what the sheet asks',
   source: practice('Side-loading boat carriers need overhang. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: {
     of: { bar: /^(lengthMm|capMm|feetYMm)/, rack: /^footWidthMm$/, gear: /^fit\.overhangMm$/ },
     reach: 1,

@@ -53,6 +53,8 @@ export const sleepers = check({
     'People do not lie still in the middle. What a tent’s ladder takes is not counted off. Common practice, no source.',
   ),
   law: 'balance',
+  mass: 'hardly',
+  stage: 'forces',
   nothing: 'Nobody sleeps on the roof.',
   *run(survey) {
     for (const { index } of survey.racks) yield* ofRack(survey, index)

@@ -37,6 +37,8 @@ export const space = check({
     'upright boxes, turned or on edge, with finer outlines where given; touching is not overlapping; nearer than the gap is Mind',
   source: practice('The gap is a house rule. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1, half: /^(length|width)Mm$/ },
   nothing: 'There are no two things on the plan.',
   *run(survey) {

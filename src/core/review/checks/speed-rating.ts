@@ -42,6 +42,8 @@ export const speedRating = check({
   formula: 'planned speed ≤ the lowest speed named',
   source: practice('Some figures hold only up to a speed. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {
     for (const state of ['road', 'trail'] as const) {

@@ -74,6 +74,8 @@ export const spread = check({
     'what the vehicle leaves each bar ∩ what each thing wants from bar to neighbouring bar; empty: the smallest sets that conflict',
   source: practice('The gear decides the spread. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: {
     of: { attachment: /^(points|doorPositions)\.\d+\.xMm$/, rack: /^fitSheet/, gear: /^fit\./ },
     reach: 1,

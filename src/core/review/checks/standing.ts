@@ -42,6 +42,9 @@ export const standing = check({
     text: 'NHTSA’s static stability factor and its bands of 2001, from memory. A standing vehicle on a rigid slope: a moving one tips sooner.',
   },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'forces',
+  lookWord: 'tipping',
   nothing: 'Nothing is on the roof.',
   *run(survey) {
     if (survey.racks.length === 0) return

@@ -10,6 +10,8 @@ export const startingValues = check({
     'every field that still holds what its form began with; what a verdict hangs on is asked for itself',
   source: practice('What nobody measured is no fact. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No starting value of a form is left.',
   *run({ plan }) {
     const starts = startsOf(plan)

@@ -23,6 +23,8 @@ export const sunroof = check({
     'It clears has cases: one that slides under a bar may still hit it when it tilts. Common practice, no source.',
   ),
   law: 'balance',
+  mass: 'hardly',
+  stage: 'load',
   lengths: {
     of: {
       ...HEIGHTS,

@@ -25,6 +25,8 @@ export const supportSpan = check({
     'first to last bar ≥ a third of the length, for loads along the vehicle; less only with bow and stern lines',
   source: practice('A third of the length: common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No long load is on the plan.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -162,6 +162,8 @@ export const tent = check({
     'A tent opening over the tailgate blocks it; one opening to the side does not. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {

@@ -97,6 +97,8 @@ export const tieDownsCheck = check({
     text: '49 CFR 393.106 and 393.110; EN 12195-1, friction lashing; from memory. Where they ask for different numbers, the larger. Check your local rules.',
   },
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'forces',
   nothing: 'Nothing on the plan is held by straps alone.',
   *run(survey) {
     for (const tie of survey.motion.tieDowns())

@@ -40,6 +40,8 @@ export const toldFigure = check({
   formula: 'the verdict at the figure less and more a tenth',
   source: practice('Figures from memory are often off. The tenth is the team’s; common practice, no source.'),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

@@ -14,6 +14,9 @@ export const towerSpacingCheck = check({
     'Bar length and tower spacing: each end half of what is left. Common practice, no source.',
   ),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
+  lookWord: 'tower marks',
   nothing: 'No rack has a fit sheet with tower spacings.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel

@@ -20,6 +20,8 @@ export const trailFigure = check({
     'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
   source: practice('A school of the trade. Common practice, no source.'),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No load on the trail is within a figure that is only assumed.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

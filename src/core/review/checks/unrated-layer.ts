@@ -43,6 +43,8 @@ export const unratedLayer = check({
     'Many racks are fitted with no figure known at all: that is unknown, never fine. Common practice, no source.',
   ),
   law: 'moreIsWorse',
+  mass: 'matters',
+  stage: 'load',
   nothing: 'No link that holds something is without a figure.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {

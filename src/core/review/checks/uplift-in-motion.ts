@@ -22,6 +22,8 @@ export const upliftInMotion = check({
     text: '49 CFR 393.102 for the accelerations, EN 12195-1 the same on the road; both from memory. Advice on securing; it replaces no rating.',
   },
   law: 'balance',
+  mass: 'onlyWith',
+  stage: 'forces',
   nothing: 'Nothing stands on feet.',
   *run(survey) {
     for (const { rack, index, attachments } of survey.racks)

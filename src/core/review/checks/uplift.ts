@@ -22,6 +22,8 @@ export const uplift = check({
   formula: 'reaction of a foot by the lever rule, or of a beam on three feet and more, < 0',
   source: { kind: 'handbook', text: 'Lever rule with overhang; statics of rigid bodies, from memory.' },
   law: 'balance',
+  mass: 'onlyWith',
+  stage: 'forces',
   nothing: 'No foot carries anything.',
   *run(survey) {
     const { feet, footLoads, racks } = survey

@@ -77,6 +77,8 @@ export const usableWidth = check({
     'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
   source: practice('The shorter bar rules. Common practice, no source.'),
   law: 'notOfMass',
+  mass: 'matters',
+  stage: 'load',
   lengths: {
     of: { bar: /^usableMm$/, rack: /^deck\.widthMm$/, gear: GEAR_SIZES },
     reach: 1,

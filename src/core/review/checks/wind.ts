@@ -37,6 +37,9 @@ export const wind = check({
     text: 'Hoerner, Fluid-Dynamic Drag, for C_d by shape; air of 1.225 kg/m³ (ISO 2533); from memory. Uplift has no such source.',
   },
   law: 'balance',
+  mass: 'matters',
+  stage: 'forces',
+  lookWord: 'wind',
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()
