@@ -13,7 +13,7 @@ import type { Finding } from './finding'
 /** Which lengths may turn a check's answers, by the path of their field, and how. */
 export interface LengthsTrait {
   readonly of: Readonly<Partial<Record<LengthsOf, RegExp>>>
-  /** By how many mm an answer comes nearer to a Stop at most for each mm that a length is off. */
+  /** By how many mm an answer comes nearer to a Stop at most for each mm that what turns is off; all else reaches as far as it is off. */
   readonly reach: number
   /** Lengths of which only the half reaches: a thing grows to both its sides. */
   readonly half?: RegExp
@@ -93,7 +93,7 @@ function mayTurn(finding: Finding, fact: LengthFact, trait: LengthsTrait): boole
 
 /** By how much an answer comes nearer to a Stop at most when a length is off as far as it may be. mm. */
 const swingOf = (fact: LengthFact, { reach, half }: LengthsTrait): number =>
-  mostOff(fact) * reach * (half?.test(fact.entry.field) ? 0.5 : 1)
+  mostOff(fact) * (fact.entry.of === 'obstacle' ? reach : 1) * (half?.test(fact.entry.field) ? 0.5 : 1)
 
 const turned = (finding: Finding, room: number) => room < 0 !== isStop(finding)
 
@@ -106,6 +106,9 @@ function byOne(finding: Finding, { trait, facts, room }: Trials): readonly Moved
   }
   return undefined
 }
+
+/** How much more several lengths may move an answer together than each by itself adds up to. */
+const SURELY_MORE = 1.5
 
 /** Whether an answer is further from its Stop than it stands now; of a Stop, no nearer to being none. */
 function helps(finding: Finding, room: number): boolean {
@@ -125,18 +128,17 @@ function byAll(
   const reaching = facts.filter((_, i) => rooms[i] !== Infinity)
   const sum = reaching.reduce((so, fact) => so + swingOf(fact, trait), 0)
   if (reaching.length === 0 || Math.min(...rooms.map(Math.abs)) > sum) return undefined
-  const sign = isStop(finding) ? -1 : 1
+  const now = roomOf(finding)
+  let swings = 0
   const moved = reaching.map((fact): Moved => {
-    const points = trait.turnsBack ? pointsOf(fact, trait) : [fact.moreMm || -fact.lessMm]
-    const roomAt = (byMm: number) => sign * room(finding, [{ fact, byMm }])
-    const [best = 0, ...rest] = points
-    const byMm = rest.reduce((so, each) => (roomAt(each) < roomAt(so) ? each : so), best)
-    // What does not turn back goes one way: where more of it helps, less of it does not.
-    return {
-      fact,
-      byMm: rest.length === 0 && helps(finding, roomAt(byMm) * sign) ? otherEnd(fact, byMm) : byMm,
-    }
+    const byMm = fact.moreMm || -fact.lessMm
+    // One look says which way helps: the other end is the worse one then.
+    const there = room(finding, [{ fact, byMm }])
+    if (now !== undefined && Number.isFinite(there)) swings += Math.abs(there - now)
+    return { fact, byMm: helps(finding, there) ? otherEnd(fact, byMm) : byMm }
   })
+  // What all of them move together is about the sum of what each does: with half as much again it is looked at no further.
+  if (now !== undefined && Math.abs(now) > swings * SURELY_MORE) return undefined
   // What may be off one way only, and that way helps, stays where it is.
   const off = moved.filter(({ byMm }) => byMm !== 0)
   return off.length > 0 && turned(finding, room(finding, off)) ? off : undefined
@@ -233,7 +235,9 @@ function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
   )
   if (loose) return hung(survey, finding, loose, trials)
   if (isStop(finding)) return finding
-  const all = byAll(finding, trials.facts, trials)
+  const all = trials.facts.every(({ how }) => movesTogether(how))
+    ? undefined
+    : byAll(finding, trials.facts, trials)
   return all ? { ...finding, together: { facts: all.length } } : finding
 }
 

@@ -64,6 +64,7 @@ export const space = check({
         state: 'all',
         subject: { placementIds: [...idsOf(met)] },
         severity: 'stop',
+        toStop: roomOf(survey, -first.intoMm),
         sentence: manyWords(met.length, metWords(first)),
       }
     for (const near of heaped ? all.filter((each) => !isOverlap(each)) : all) {
@@ -78,6 +79,7 @@ export const space = check({
           ...common,
           severity: 'stop',
           margin: mm(-near.intoMm),
+          toStop: roomOf(survey, -near.intoMm),
           sentence: metWords(near),
         }
       else
@@ -87,7 +89,7 @@ export const space = check({
           measured: mm(near.gapMm),
           limit: mm(gap),
           margin: mm(near.gapMm - gap),
-          toStop: near.gapMm,
+          toStop: roomOf(survey, near.gapMm),
           sentence: [`${a} and ${b} stand `, mm(near.gapMm), ' apart; the house wants ', mm(gap), '.'],
         }
     }
