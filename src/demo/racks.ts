@@ -15,12 +15,12 @@ export const wingBars: Rack = {
   ],
   parts: [
     part(
-      'wing-bars',
+      'aero-bars',
       'bars',
       'Aero bars',
       2,
       2.6,
-      sheet('wing-bars', { road: 100, trail: 80, parked: 220 }),
+      sheet('aero-bars', { road: 100, trail: 80, parked: 220 }),
       148,
     ),
     {

@@ -212,10 +212,10 @@ describe('racks, bars and parts', () => {
     const bars = DEMO_PARTS.find((part) => part.role === 'bars')!
     const feet = DEMO_PARTS.find((part) => part.role === 'feet')!
     expect(
-      after(boatAndBox, { do: 'swapPart', partId: 'wing-bars', part: { ...bars, id: 'wing-bars' } }).racks[0]
+      after(boatAndBox, { do: 'swapPart', partId: 'aero-bars', part: { ...bars, id: 'aero-bars' } }).racks[0]
         ?.parts[0]?.name,
     ).toBe(bars.name)
-    expect(refusal(boatAndBox, { do: 'swapPart', partId: 'wing-bars', part: feet })).toContain(
+    expect(refusal(boatAndBox, { do: 'swapPart', partId: 'aero-bars', part: feet })).toContain(
       'cannot stand in',
     )
   })
@@ -255,7 +255,7 @@ describe('figures', () => {
   it('lets a sheet say that a part is rated with another, but not the roof', () => {
     const rated = { by: 'with' as const, what: 'the feet', source: { kind: 'sheet' as const } }
     expect(
-      after(boatAndBox, { do: 'setRated', owner: { of: 'part', id: 'wing-bars' }, rated }).racks[0]?.parts[0]
+      after(boatAndBox, { do: 'setRated', owner: { of: 'part', id: 'aero-bars' }, rated }).racks[0]?.parts[0]
         ?.rated.by,
     ).toBe('with')
     expect(refusal(boatAndBox, { do: 'setRated', owner: { of: 'roof' }, rated })).toContain('own figure')
