@@ -1,5 +1,17 @@
 import { readFile } from 'node:fs/promises'
-import { apply, compatible, parsePlanText, type Plan, remediesFor, review, survey } from '@/core'
+import {
+  apply,
+  compatible,
+  leftIn,
+  linkJudgement,
+  parsePlanText,
+  type Plan,
+  remediesFor,
+  review,
+  STATES,
+  type Survey,
+  survey,
+} from '@/core'
 import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
 import { longBox } from '@/demo/gear/carriers'
@@ -47,6 +59,15 @@ function allRemedies(plan: Plan): void {
   for (const finding of found.findings) remediesFor(surveyed, found, finding, DEMO_STOCK)
 }
 
+/** Asks a survey for everything that is drawn while something is dragged: each link judged, what is left, feet, heights, what meets what. */
+function drawn(of: Survey): void {
+  for (const cell of of.loadPath.cells) linkJudgement(cell, of)
+  for (const state of STATES) leftIn(of, state)
+  const { fit, statics } = of
+  for (const part of [fit.spreads, fit.widths, fit.near, fit.swings, fit.panes, statics.evenness]) part()
+  if (of.footLoads.length === 0 || of.heights.road.topMm <= 0) throw new Error('nothing is drawn')
+}
+
 /** One step of a drag: the thing elsewhere, and all that is drawn from that. The verdicts follow a frame later. */
 function dragging(plan: Plan): () => void {
   let now = survey(plan)
@@ -63,6 +84,7 @@ function dragging(plan: Plan): () => void {
     })
     if (!moved.ok) throw new Error(moved.reason)
     now = survey(moved.plan, now)
+    drawn(now)
   }
 }
 

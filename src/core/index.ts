@@ -146,6 +146,7 @@ export {
 } from './review/finding'
 export { type FindingStates, foldedTogether } from './review/folded'
 export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
+export { linkJudgement } from './facts/links'
 export { leftIn, type Left, leftOnRack, leftPhrase } from './survey/load-path/left'
 export { type Glance, glanceOf, stateGlance, type StateGlance } from './review/glance'
 export { judgePlan } from './review/judge'

@@ -102,9 +102,21 @@ function about(survey: Survey, thing: ThingAt): Survey {
     things: [thing],
     fit: {
       ...survey.fit,
-      near: lasting(undefined, [thing], () => nearThing(survey.things, thing, rules.gapsMm.between)),
-      swings: lasting(undefined, [thing], () => swingMeetings(vehicle, alone)),
-      panes: lasting(undefined, [thing], () => paneMeetings(vehicle, alone, survey.statics.sagMm)),
+      near: lasting(
+        undefined,
+        () => [thing],
+        () => nearThing(survey.things, thing, rules.gapsMm.between),
+      ),
+      swings: lasting(
+        undefined,
+        () => [thing],
+        () => swingMeetings(vehicle, alone),
+      ),
+      panes: lasting(
+        undefined,
+        () => [thing],
+        () => paneMeetings(vehicle, alone, survey.statics.sagMm),
+      ),
     },
   }
 }

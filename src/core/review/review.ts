@@ -96,8 +96,10 @@ function worstFirst(findings: readonly Finding[]): readonly Finding[] {
 }
 
 /** What every check says of a survey, in the order of the checks. */
-function asksOf(survey: Survey): readonly Finding[] {
-  const underDoubt = lengthJudge(survey)
+function asksOf(
+  survey: Survey,
+  underDoubt: ReturnType<typeof lengthJudge> = lengthJudge(survey),
+): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
@@ -117,6 +119,9 @@ function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
   return verdicts
 }
 
+/** What every check says while the lengths are what they are said to be. */
+const plainAsksOf = (survey: Survey) => asksOf(survey, (_, findings) => findings)
+
 /** What each state comes to, Stop by Stop: one Stop more or less is another outcome, though another one stands anyway. */
 function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string>> {
   const verdicts = verdictsOf(findings)
@@ -133,8 +138,8 @@ export function review(survey: Survey): Review {
   const asked = asksOf(survey)
   const apart = onFiguresApart(
     survey.plan,
-    () => outcomesOf(asked),
-    (other) => outcomesOf(asksOf(other)),
+    () => outcomesOf(plainAsksOf(survey)),
+    (other) => outcomesOf(plainAsksOf(other)),
   )
   const findings = withAsides(worstFirst([...asked, ...apart]), survey.plan)
   const planned = survey.racks.length > 0 || survey.things.length > 0

@@ -25,17 +25,35 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
   const { between } = rules.gapsMm
   return {
     // Where on its bars a thing stands is no matter to how far apart they must be.
-    spreads: lasting(before?.spreads, [vehicle, rules, racks, ...things.flatMap(sayHangsOn)], () =>
-      spreadsOf(plan, arrangement),
+    spreads: lasting(
+      before?.spreads,
+      () => [vehicle, rules, racks, ...things.flatMap(sayHangsOn)],
+      () => spreadsOf(plan, arrangement),
     ),
-    widths: lasting(before?.widths, [racks, things, between], () => rackWidths(arrangement, between)),
-    near: lasting(before?.near, [things, between], () => nearOnes(things, between)),
-    swings: lasting(before?.swings, [vehicle, racks, things], () => swingMeetings(vehicle, arrangement)),
-    panes: lasting(before?.panes, [vehicle, racks, things, statics.bars], () =>
-      paneMeetings(vehicle, arrangement, statics.sagMm),
+    widths: lasting(
+      before?.widths,
+      () => [racks, things, between],
+      () => rackWidths(arrangement, between),
     ),
-    gates: lasting(before?.gates, [plan.racks, plan.gear, plan.placements, plan.measurements], () =>
-      gatesOf(plan),
+    near: lasting(
+      before?.near,
+      () => [things, between],
+      () => nearOnes(things, between),
+    ),
+    swings: lasting(
+      before?.swings,
+      () => [vehicle, racks, things],
+      () => swingMeetings(vehicle, arrangement),
+    ),
+    panes: lasting(
+      before?.panes,
+      () => [vehicle, racks, things, statics.bars()],
+      () => paneMeetings(vehicle, arrangement, statics.sagMm),
+    ),
+    gates: lasting(
+      before?.gates,
+      () => [plan.racks, plan.gear, plan.placements, plan.measurements],
+      () => gatesOf(plan),
     ),
   }
 }

@@ -3,14 +3,14 @@ import type { Clearance, Placement } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import type { State } from '../units/scalars'
-import { sameItems } from '../units/once'
+import { lasting, once, type Lasting } from '../units/once'
 import { shortOf } from '../units/tolerance'
 import { arrange, type Arrangement } from './frame/arrangement'
 import { bodyOutline, type BodyOutline } from './frame/body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path/load-path'
 import { fitOf, type Fit } from './fit'
 import { antennaTopZ } from './frame/roof-surface'
-import { massPoints, type MassPoint } from './loads/mass-points'
+import { massesHangOn, massPoints, type MassPoint } from './loads/mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
 
@@ -54,6 +54,14 @@ export interface Survey extends Arrangement {
   readonly motion: Motion
   /** What stands on a rack in a state, carriers and contents, as it is counted: guesses with the house's margin. kg. */
   readonly onRackKg: (rackIndex: number, state: State) => number
+  /** What is computed when it is first asked for, to be taken over by the survey after an edit. */
+  readonly later: Later
+}
+
+interface Later {
+  readonly masses: Lasting<readonly MassPoint[]>
+  readonly path: Lasting<LoadPath>
+  readonly left: Lasting<readonly Allowance[]>
 }
 
 function perState<T>(of: (state: State) => T): Record<State, T> {
@@ -133,39 +141,74 @@ function finished(plan: Plan): { readonly plan: Plan; readonly stranded: readonl
   }
 }
 
+/** How high everything stands, and what that leaves under the doors. */
+function topsOf(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint[]) {
+  const heights = perState((state) => highest(plan, arrangement, masses, state))
+  const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
+  const clearances = plan.clearances.map((clearance): ClearanceAt => {
+    const spareMm = clearance.heightMm - drivingTop.topMm
+    return { clearance, spareMm, passes: !shortOf(spareMm, plan.rules.gapsMm.ceiling) }
+  })
+  return { heights, drivingTop, clearances }
+}
+
 /**
- * Computes once all that follows from a plan, of what is on when the vehicle leaves. Same plan in, same survey out; with
- * the survey before an edit, what the edit left alone is the same objects too.
+ * Computes once all that follows from a plan, of what is on when the vehicle leaves: each part when it is first asked
+ * for. Same plan in, same survey out; with the survey before an edit, what the edit left alone is the same objects too.
  */
 export function survey(whole: Plan, before?: Survey): Survey {
   const { plan, stranded } = finished(whole)
   const arrangement = arrange(plan, before)
-  const masses = massPoints(plan, arrangement, before)
-  const loaded = (of: Pick<Survey, 'racks' | 'things' | 'masses' | 'plan'>) =>
-    [of.racks, of.things, of.masses, of.plan.vehicle, of.plan.rules, of.plan.use] as const
-  const samePath = before && sameItems<unknown>(loaded(before), loaded({ ...arrangement, masses, plan }))
-  const path = samePath ? before.loadPath : loadPath(plan, arrangement, masses)
+  const { vehicle, rules, use } = plan
+  const { racks, things } = arrangement
+  const masses = lasting(
+    before?.later.masses,
+    () => massesHangOn(plan, arrangement),
+    () => massPoints(plan, arrangement, before),
+  )
+  const path = lasting(
+    before?.later.path,
+    () => [racks, things, masses(), vehicle, rules, use],
+    () => loadPath(plan, arrangement, masses()),
+  )
+  const left = lasting(
+    before?.later.left,
+    () => [path()],
+    () => allowances(arrangement, path()),
+  )
+  const feet = once(() => footLoads(arrangement, masses()))
+  const tops = once(() => topsOf(plan, arrangement, masses()))
   const statics = staticsOf(arrangement, masses, path, before?.statics)
-  const heights = perState((state) => highest(plan, arrangement, masses, state))
-  const drivingTop = heights.road.topMm >= heights.trail.topMm ? heights.road : heights.trail
   return {
     ...arrangement,
     plan: whole,
     stranded,
-    body: before?.plan.vehicle === plan.vehicle ? before.body : bodyOutline(plan.vehicle),
+    body: before?.plan.vehicle === vehicle ? before.body : bodyOutline(vehicle),
     fit: fitOf(plan, arrangement, statics, before?.fit),
     statics,
     motion: motionOf(plan, arrangement, masses, before?.motion),
-    masses,
-    footLoads: footLoads(arrangement, masses),
-    loadPath: path,
-    allowances: samePath ? before.allowances : allowances(arrangement, path),
-    heights,
-    drivingTop,
-    clearances: plan.clearances.map((clearance) => {
-      const spareMm = clearance.heightMm - drivingTop.topMm
-      return { clearance, spareMm, passes: !shortOf(spareMm, plan.rules.gapsMm.ceiling) }
-    }),
-    onRackKg: (rackIndex, state) => onRack(masses, rackIndex, state),
+    later: { masses, path, left },
+    get masses() {
+      return masses()
+    },
+    get footLoads() {
+      return feet()
+    },
+    get loadPath() {
+      return path()
+    },
+    get allowances() {
+      return left()
+    },
+    get heights() {
+      return tops().heights
+    },
+    get drivingTop() {
+      return tops().drivingTop
+    },
+    get clearances() {
+      return tops().clearances
+    },
+    onRackKg: (rackIndex, state) => onRack(masses(), rackIndex, state),
   }
 }

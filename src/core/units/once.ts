@@ -4,23 +4,43 @@ export function once<T>(compute: () => T): () => T {
   return () => (known ??= { value: compute() }).value
 }
 
-/** Something computed when it is first asked for, with all that it hangs on. */
+/** What was computed, and all that it hangs on. */
+interface Known<T> {
+  readonly on: readonly unknown[]
+  readonly value: T
+}
+
+/** Something computed when it is first asked for. */
 export interface Lasting<T> {
   (): T
-  readonly on: readonly unknown[]
+  /** What is known of it so far: its own, or what was taken over from before. */
+  readonly known: () => Known<T> | undefined
 }
 
 /** Whether two lists hold the very same. */
 export const sameItems = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((each, i) => each === b[i])
 
-/** What was computed before, as long as everything it hangs on is the very same; else it is computed anew when asked for. */
+/**
+ * Computes a thing when it is first asked for; what was computed before stands as long as everything it hangs on is the
+ * very same. What it hangs on is asked for no earlier than the thing itself.
+ */
 export function lasting<T>(
   before: Lasting<T> | undefined,
-  on: readonly unknown[],
+  on: () => readonly unknown[],
   compute: () => T,
 ): Lasting<T> {
-  return before && sameItems(before.on, on) ? before : Object.assign(once(compute), { on })
+  let was = before?.known()
+  let known: Known<T> | undefined
+  const get = () => {
+    if (!known) {
+      const hangsOn = on()
+      known = was && sameItems(was.on, hangsOn) ? was : { on: hangsOn, value: compute() }
+      was = undefined
+    }
+    return known.value
+  }
+  return Object.assign(get, { known: () => known ?? was })
 }
 
 /** The list before, where it has the very same in it. */

@@ -5,7 +5,6 @@ import type { PlanEntry } from '../../plan/entry'
 import { openOthers, type OtherMass } from '../../plan/gear-mass'
 import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
-import { sameItems } from '../../units/once'
 import type { State } from '../../units/scalars'
 import { guessFactor } from '../../plan/house'
 import { rootOf, turned, type Arrangement, type BarAt, type Point, type ThingAt } from '../frame/arrangement'
@@ -158,7 +157,10 @@ function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'>
 }
 
 /** All that the masses hang on. */
-const hangsOn = ({ vehicle, use, rules }: Plan, { racks, things }: Arrangement): readonly unknown[] => [
+export const massesHangOn = (
+  { vehicle, use, rules }: Plan,
+  { racks, things }: Arrangement,
+): readonly unknown[] => [
   racks,
   things,
   vehicle.attachments,
@@ -174,7 +176,6 @@ export function massPoints(
   arrangement: Arrangement,
   before?: MassesBefore,
 ): readonly MassPoint[] {
-  if (before && sameItems(hangsOn(before.plan, before), hangsOn(plan, arrangement))) return before.masses
   const known = massesKept(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)

@@ -29,32 +29,60 @@ export interface Motion {
 export function motionOf(
   plan: Plan,
   arrangement: Arrangement,
-  masses: readonly MassPoint[],
+  masses: () => readonly MassPoint[],
   before: Motion | undefined,
 ): Motion {
   const { vehicle, use, rules } = plan
   const { racks, things } = arrangement
-  const wind = lasting(before?.wind, [vehicle, use.roadKmH, racks, things], () =>
-    windOf(vehicle, use.roadKmH, arrangement),
+  const wind = lasting(
+    before?.wind,
+    () => [vehicle, use.roadKmH, racks, things],
+    () => windOf(vehicle, use.roadKmH, arrangement),
   )
-  const lifts = lasting(before?.lifts, [things, masses], () => liftsOf(things, masses))
+  const lifts = lasting(
+    before?.lifts,
+    () => [things, masses()],
+    () => liftsOf(things, masses()),
+  )
   const axles = (state: 'road' | 'trail') =>
-    lasting(before?.axles[state], [vehicle, masses], () => axleLoads(vehicle, masses, state))
+    lasting(
+      before?.axles[state],
+      () => [vehicle, masses()],
+      () => axleLoads(vehicle, masses(), state),
+    )
   return {
-    feet: lasting(before?.feet, [use, racks, masses], () => feetInMotion(use, arrangement, masses)),
-    tieDowns: lasting(before?.tieDowns, [things, masses, rules], () => tieDowns(things, masses, rules)),
-    wind,
-    noseUps: lasting(before?.noseUps, [racks, things, masses, wind], () =>
-      noseUps(things, arrangement.bars, masses, wind().items),
+    feet: lasting(
+      before?.feet,
+      () => [use, racks, masses()],
+      () => feetInMotion(use, arrangement, masses()),
     ),
-    standing: lasting(before?.standing, [vehicle, masses], () => standingOf(vehicle, masses)),
+    tieDowns: lasting(
+      before?.tieDowns,
+      () => [things, masses(), rules],
+      () => tieDowns(things, masses(), rules),
+    ),
+    wind,
+    noseUps: lasting(
+      before?.noseUps,
+      () => [racks, things, masses(), wind()],
+      () => noseUps(things, arrangement.bars, masses(), wind().items),
+    ),
+    standing: lasting(
+      before?.standing,
+      () => [vehicle, masses()],
+      () => standingOf(vehicle, masses()),
+    ),
     axles: { road: axles('road'), trail: axles('trail') },
-    sleepers: lasting(before?.sleepers, [racks, masses], () => feetUnderSleepers(arrangement, masses)),
+    sleepers: lasting(
+      before?.sleepers,
+      () => [racks, masses()],
+      () => feetUnderSleepers(arrangement, masses()),
+    ),
     lifts,
     // Of a thing and what is in it, the first one told is the thing's own.
     liftById: lasting(
       before?.liftById,
-      [lifts],
+      () => [lifts()],
       () =>
         new Map(
           lifts()

@@ -66,26 +66,38 @@ function twistsOf(arrangement: Arrangement, masses: readonly MassPoint[]): Twist
 /** The statics of a plan's loads on its racks; of those before an edit, each part that hangs on nothing that was changed. */
 export function staticsOf(
   arrangement: Arrangement,
-  masses: readonly MassPoint[],
-  path: LoadPath,
+  masses: () => readonly MassPoint[],
+  path: () => LoadPath,
   before: Statics | undefined,
 ): Statics {
   const { racks } = arrangement
-  const bars = lasting(before?.bars, [racks, masses], () => loadedBars(arrangement, masses))
+  const bars = lasting(
+    before?.bars,
+    () => [racks, masses()],
+    () => loadedBars(arrangement, masses()),
+  )
   const bar: Statics['bar'] = (barIndex, state) => bars()(barIndex, state)
   const bends = arrangement.bars.map((at) => bendingStiffness(at.bar.profile) !== undefined)
   return {
     bars,
     bar,
     sagMm: (barIndex, yMm) => (bends[barIndex] ? sag(bar, barIndex, yMm) : 0),
-    evenness: lasting(before?.evenness, [racks, masses], () =>
-      racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses, rack, state) ?? [])),
+    evenness: lasting(
+      before?.evenness,
+      () => [racks, masses()],
+      () => racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses(), rack, state) ?? [])),
     ),
-    footShares: lasting(before?.footShares, [racks, path], () =>
-      STATES.flatMap((state) => footShares(path, racks, state)),
+    footShares: lasting(
+      before?.footShares,
+      () => [racks, path()],
+      () => STATES.flatMap((state) => footShares(path(), racks, state)),
     ),
-    twists: lasting(before?.twists, [racks, masses], () => twistsOf(arrangement, masses)),
-    nextKilo: (rack, state, spot) => nextKiloAt(arrangement, path, rack, state, spot),
-    nextKiloField: (rack, state, grid) => nextKiloField(arrangement, path, rack, state, grid),
+    twists: lasting(
+      before?.twists,
+      () => [racks, masses()],
+      () => twistsOf(arrangement, masses()),
+    ),
+    nextKilo: (rack, state, spot) => nextKiloAt(arrangement, path(), rack, state, spot),
+    nextKiloField: (rack, state, grid) => nextKiloField(arrangement, path(), rack, state, grid),
   }
 }
