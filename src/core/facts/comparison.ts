@@ -4,7 +4,7 @@ import { TOLERANCE } from '../units/tolerance'
 import type { State } from '../units/scalars'
 
 /** What a measure and its limit are in: it says how near to each other two figures are the same. */
-export type CompareUnit = 'mass' | 'length' | 'part' | 'angle' | 'force'
+export type CompareUnit = 'mass' | 'length' | 'gap' | 'part' | 'angle' | 'force' | 'exact'
 
 /** How an entry goes into a comparison. */
 export interface FactUse {
@@ -18,36 +18,68 @@ export interface FactUse {
   readonly per: number
 }
 
-/** One thing held against a limit: numbers and ids, and which entries of the plan they come from. */
-export interface Comparison {
-  readonly id: string
+/** A measure held against its limit, both in the same unit. */
+export interface Held {
   readonly measure: number
   readonly limit: number
   readonly direction: 'atMost' | 'atLeast'
   readonly unit: CompareUnit
+}
+
+/** One thing held against a limit: numbers and ids, and which entries of the plan they come from. */
+export interface Comparison extends Held {
+  readonly id: string
   readonly states: readonly State[]
   readonly uses: () => readonly FactUse[]
 }
 
 /** How far a comparison is past its limit; negative is what is left. In its unit. */
-export const overBy = ({ measure, limit, direction }: Comparison): number =>
+export const overBy = ({ measure, limit, direction }: Held): number =>
   direction === 'atMost' ? measure - limit : limit - measure
 
 /** By how much a limit may be passed by rounding alone. */
-export function slackOf({ unit, limit }: Pick<Comparison, 'unit' | 'limit'>): number {
+export function slackOf({ unit, limit }: Pick<Held, 'unit' | 'limit'>): number {
   switch (unit) {
     case 'mass':
       return Math.abs(limit) * TOLERANCE.mass + TOLERANCE.noughtKg
     case 'length':
       return TOLERANCE.lengthMm
+    case 'gap':
+      return TOLERANCE.gapMm
     case 'part':
       return TOLERANCE.partMm
     case 'angle':
       return TOLERANCE.angleDeg
     case 'force':
       return TOLERANCE.noughtKg
+    case 'exact':
+      return 0
   }
 }
 
-/** Whether a comparison fails as its figures stand. */
-export const fails = (comparison: Comparison): boolean => overBy(comparison) > slackOf(comparison)
+/** Whether a comparison fails as its figures stand: an exact fit passes. */
+export const fails = (held: Held): boolean => overBy(held) > slackOf(held)
+
+/** What is left to the limit, in its unit; negative is how far it is passed. */
+export const spareOf = ({ measure, limit, direction }: Held): number =>
+  direction === 'atMost' ? limit - measure : measure - limit
+
+export const atMost = (measure: number, limit: number, unit: CompareUnit = 'length'): Held => ({
+  measure,
+  limit,
+  direction: 'atMost',
+  unit,
+})
+
+export const atLeast = (measure: number, limit: number, unit: CompareUnit = 'length'): Held => ({
+  measure,
+  limit,
+  direction: 'atLeast',
+  unit,
+})
+
+/** A measure between two bounds, held against the one that it is nearer to passing. */
+export function between(measure: number, from: number, to: number, unit: CompareUnit = 'length'): Held {
+  const [low, high] = [atLeast(measure, from, unit), atMost(measure, to, unit)]
+  return overBy(low) > overBy(high) ? low : high
+}

@@ -1,4 +1,5 @@
-import { usableWidth, reachesPast } from '../review/checks/usable-width'
+import { reachesPast } from '../facts/usable-widths'
+import { usableWidth } from '../review/checks/usable-width'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import type { SingleCommand } from '../plan/command'
 import type { Gear, Turn } from '../plan/gear'

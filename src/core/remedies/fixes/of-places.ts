@@ -1,13 +1,13 @@
 import { ANTENNA_FORMS } from '../../kinds/obstacle'
-import { localRulesOf } from '../../plan/local-rules'
 import type { Bar } from '../../plan/rack'
-import { nearestFoot, wanted } from '../../review/checks/clear-of-feet'
-import { furthest, leastOf, markOf, mostOf } from '../../review/checks/load-overhang'
-import { missing } from '../../review/checks/on-its-bars'
-import { intoRacks } from '../../review/checks/over-roof'
-import { worstBar } from '../../review/checks/side-overhang'
-import { middleY } from '../../review/checks/tent'
-import { worstSpan } from '../../review/checks/usable-width'
+import { overBy } from '../../facts/comparison'
+import { nearestFoot } from '../../facts/foot-clearances'
+import { onBars } from '../../facts/on-bars'
+import { standsIn } from '../../facts/over-roof'
+import { pastVehicle } from '../../facts/past-vehicle'
+import { sideOverhangOf } from '../../facts/side-overhangs'
+import { middleY } from '../../facts/tents'
+import { worstWidth } from '../../facts/usable-widths'
 import type { Finding } from '../../review/finding'
 import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
 import { contactYs } from '../../survey/mounting/contacts'
@@ -67,7 +67,7 @@ function antennaFixes(survey: Survey, thing: ThingAt, finding: Finding): Candida
 function clearOfFeetFixes(survey: Survey, thing: ThingAt): Candidate[] {
   const near = nearestFoot(survey, thing)
   if (!near) return []
-  const apart = wanted(near, 0, 0)
+  const apart = near.least.limit
   return [
     ...moved(survey, thing, 0, -upToMm(near.contactY - (near.footY - apart))),
     ...moved(survey, thing, 0, upToMm(near.footY + apart - near.contactY)),
@@ -76,13 +76,14 @@ function clearOfFeetFixes(survey: Survey, thing: ThingAt): Candidate[] {
 }
 
 function onItsBarsFixes(survey: Survey, thing: ThingAt): Candidate[] {
-  const short = missing(survey, thing)
-  if (!short || thing.placement.host.on !== 'bars') return []
+  const on = onBars(survey, thing)
+  if (!on) return []
+  const byMm = overBy(on.short)
   const reached = survey.bars.filter(
-    ({ bar, rack }) => rack.id === short.at.rack.id && bar.xMm >= thing.box.x0 && bar.xMm <= thing.box.x1,
+    ({ bar, rack }) => rack.id === on.at.rack.id && bar.xMm >= thing.box.x0 && bar.xMm <= thing.box.x1,
   )
   return [
-    ...(short.byMm > 0 ? moved(survey, thing, (short.forward ? -1 : 1) * upToMm(short.byMm), 0) : []),
+    ...(byMm > 0 ? moved(survey, thing, (on.forward ? -1 : 1) * upToMm(byMm), 0) : []),
     ...(reached.length > 1
       ? [
           {
@@ -109,7 +110,7 @@ function oneBarFixes(survey: Survey, thing: ThingAt): Candidate[] {
 }
 
 function overRoofFixes(survey: Survey, thing: ThingAt): Candidate[] {
-  const box = intoRacks(survey, thing)[0]?.box
+  const box = standsIn(survey, thing)[0]?.box
   return [
     ...(box
       ? [
@@ -133,11 +134,10 @@ function overRoofFixes(survey: Survey, thing: ThingAt): Candidate[] {
 }
 
 function sideOverhangFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
-  const worst = worstBar(survey, thing)
-  const want = thing.gear.fit.overhangMm
-  if (!worst || want === undefined || thing.placement.host.on !== 'bars') return []
+  const worst = sideOverhangOf(survey, thing)
+  if (!worst || thing.placement.host.on !== 'bars') return []
   const { barIds } = thing.placement.host
-  const needed = worst.at.bar.lengthMm + 2 * (want - worst.haveMm)
+  const needed = worst.at.bar.lengthMm + 2 * overBy(worst.held)
   return [
     ...moved(survey, thing, 0, -(thing.box.y0 + thing.box.y1)),
     ...longerBars(survey, barIds, stock, ({ lengthMm }) => lengthMm >= needed - 1e-6),
@@ -146,10 +146,10 @@ function sideOverhangFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Re
 }
 
 function usableWidthFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
-  const worst = worstSpan(survey, thing)
+  const worst = worstWidth(survey, thing)
   if (!worst) return []
   return [
-    ...moved(survey, thing, 0, -worst.over.side * upToMm(worst.over.mm)),
+    ...moved(survey, thing, 0, (worst.side === 'left' ? 1 : -1) * upToMm(overBy(worst.past))),
     ...turnedAbout(thing),
     ...flipped(thing),
     ...longerBars(
@@ -176,11 +176,10 @@ function tentFixes(survey: Survey, thing: ThingAt): Candidate[] {
 }
 
 function loadOverhangFixes(survey: Survey, finding: Finding): Candidate[] {
-  const past = furthest(survey).find(({ end }) => finding.id === `load-overhang ${end}`)
+  const past = pastVehicle(survey).find(({ end }) => finding.id === `load-overhang ${end}`)
   if (!past) return []
   const root = rootOf(past.thing)
-  const rules = localRulesOf(survey.plan.rules.localRules)
-  const allowed = rules ? (mostOf(rules, past.end) ?? markOf(rules, past.end) ?? 0) : leastOf(past.end)
+  const allowed = past.rules ? ((past.most ?? past.mark)?.limit ?? 0) : past.anybody.limit
   const by = upToMm(past.byMm - allowed)
   const { box } = past.thing
   const shift =

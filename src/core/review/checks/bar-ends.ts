@@ -1,5 +1,7 @@
-import { TOLERANCE } from '../../units/tolerance'
+import { barEndsAtDoors as endsAtDoors } from '../../facts/bar-ends'
+import { fails, overBy, spareOf } from '../../facts/comparison'
 import { check, practice } from '../check'
+import { verdictOf } from '../verdict'
 import { mm } from '../../units/phrase'
 
 /** Do bar ends stand clear of heads at the doors? mm. */
@@ -15,28 +17,24 @@ export const barEndsAtDoors = check({
   stage: 'load',
   nothing: 'No door edge is described.',
   *run(survey) {
-    for (const edge of survey.plan.vehicle.obstacles) {
-      if (edge.kind !== 'doorEdge') continue
-      for (const { bar, box } of survey.bars) {
-        const past = Math.max(box.y1, -box.y0) - edge.halfWidthMm
-        const low = box.z0 < edge.headZMm
-        yield {
-          about: `${edge.id} ${bar.id}`,
-          state: 'all',
-          subject: { placementIds: [], barId: bar.id, obstacleId: edge.id },
-          measured: mm(past),
-          limit: mm(0),
-          margin: mm(-past),
-          severity: low && past > TOLERANCE.lengthMm ? 'mind' : 'clear',
-          sentence:
-            past > TOLERANCE.lengthMm
-              ? [
-                  `${bar.name} ends `,
-                  mm(past),
-                  ` beyond the door edge${low ? ', at head height: tell the customer, cap the ends' : ', over heads'}.`,
-                ]
-              : [`${bar.name} ends `, mm(-past), ' inside the door edge.'],
-        }
+    for (const { edge, at, past, head } of endsAtDoors(survey)) {
+      const { bar } = at
+      const low = fails(head)
+      yield {
+        about: `${edge.id} ${bar.id}`,
+        state: 'all',
+        subject: { placementIds: [], barId: bar.id, obstacleId: edge.id },
+        measured: mm(past.measure),
+        limit: mm(past.limit),
+        margin: mm(spareOf(past)),
+        severity: low ? verdictOf(past, 'mind') : 'clear',
+        sentence: fails(past)
+          ? [
+              `${bar.name} ends `,
+              mm(overBy(past)),
+              ` beyond the door edge${low ? ', at head height: tell the customer, cap the ends' : ', over heads'}.`,
+            ]
+          : [`${bar.name} ends `, mm(spareOf(past)), ' inside the door edge.'],
       }
     }
   },

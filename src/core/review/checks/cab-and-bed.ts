@@ -1,5 +1,6 @@
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { BarAt } from '../../survey/frame/arrangement'
+import { any } from '../../units/pick'
 import { check, practice } from '../check'
 
 const placeOf = ({ attachment, onRoof }: BarAt): 'cab' | 'bed' | undefined =>
@@ -27,7 +28,7 @@ export const cabAndBed = check({
       const free = own.filter(({ bar }) => bar.slides === true)
       const unsaid = free.length === 0 && own.some(({ bar }) => bar.slides === undefined)
       const common = { about: rack.id, state: 'all', subject: { placementIds: [], rackId: rack.id } } as const
-      if (free.length > 0)
+      if (any(free))
         yield {
           ...common,
           severity: 'clear',

@@ -1,8 +1,9 @@
+import { fails, overBy, spareOf } from '../../facts/comparison'
+import { nearestFoot } from '../../facts/foot-clearances'
 import { type Said, check, practice } from '../check'
 import type { ThingAt } from '../../survey/frame/arrangement'
-import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
+import { contactsKnown } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
-import { shortOf } from '../../units/tolerance'
 import { mm } from '../../units/phrase'
 
 /** Only what closes round a bar collides with its feet; what sits in the channel may stand over one. */
@@ -11,75 +12,31 @@ const closesRound = ({ gear, placement }: ThingAt) => {
   return kind === 'wrapClamp' || kind === 'uBolt'
 }
 
-/** No foot and no clamp is taken to be wider than this where nobody measured it. Common practice, no source. mm. */
-const WIDEST_FOOT_MM = 300
-const WIDEST_CLAMP_MM = 160
-
-interface Nearest {
-  readonly rackId: string
-  readonly barId: string
-  readonly barName: string
-  readonly contactY: number
-  readonly footY: number
-  readonly awayMm: number
-  readonly footMm: number | undefined
-  readonly clampMm: number | undefined
-}
-
-/** The contact of a thing that stands nearest to a foot. */
-export function nearestFoot(survey: Survey, thing: ThingAt): Nearest | undefined {
-  const { host } = thing.placement
-  if (host.on !== 'bars') return undefined
-  let found: Nearest | undefined
-  for (const { bar, rack } of survey.bars) {
-    if (!host.barIds.includes(bar.id)) continue
-    for (const footY of bar.feetYMm)
-      for (const contactY of contactYs(thing)) {
-        const awayMm = Math.abs(contactY - footY)
-        if (found && awayMm >= found.awayMm) continue
-        found = {
-          rackId: rack.id,
-          barId: bar.id,
-          barName: bar.name,
-          contactY,
-          footY,
-          awayMm,
-          footMm: rack.footWidthMm,
-          clampMm: thing.gear.fit.baseMm,
-        }
-      }
-  }
-  return found
-}
-
-export const wanted = ({ footMm, clampMm }: Nearest, foot: number, clamp: number) =>
-  ((footMm ?? foot) + (clampMm ?? clamp)) / 2
-
-function findingOf(thing: ThingAt, near: Nearest): Said {
+function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFoot>>): Said {
   const { name, id: gearId } = thing.gear
   const common = {
     about: thing.placement.id,
     state: 'all',
     subject: { placementIds: [thing.placement.id], barId: near.barId },
   } as const
-  const [least, most] = [wanted(near, 0, 0), wanted(near, WIDEST_FOOT_MM, WIDEST_CLAMP_MM)]
-  if (shortOf(near.awayMm, least))
+  const { least, most } = near
+  if (fails(least))
     return {
       ...common,
       severity: 'stop',
-      margin: mm(near.awayMm - least),
+      margin: mm(-overBy(least)),
       sentence: [
         `${name}’s clamp stands on a foot of ${near.barName}: it must go `,
-        mm(least - near.awayMm),
+        mm(overBy(least)),
         ' further from it.',
       ],
     }
-  if (!shortOf(near.awayMm, most))
+  if (!fails(most))
     return {
       ...common,
       severity: 'clear',
-      margin: mm(near.awayMm - most),
-      sentence: [`${name}’s clamps stand at least `, mm(near.awayMm - most), ' clear of the feet.'],
+      margin: mm(spareOf(most)),
+      sentence: [`${name}’s clamps stand at least `, mm(spareOf(most)), ' clear of the feet.'],
     }
   const foot = near.footMm === undefined
   return {

@@ -1,10 +1,13 @@
-import { upToMm, TOLERANCE } from '../../units/tolerance'
+import { fails, spareOf } from '../../facts/comparison'
+import { swingFacts } from '../../facts/swings'
 import type { SwingMeeting } from '../../survey/openings/meetings'
-import { forwardToClear } from '../../survey/openings/swings'
+import { deg, mm, type Phrase } from '../../units/phrase'
+import { upToMm } from '../../units/tolerance'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
-import { deg, mm, type Phrase } from '../../units/phrase'
-import { skinOffMm } from '../../facts/length-facts'
+import { verdictOf } from '../verdict'
+
+type Touch = Extract<ReturnType<typeof swingFacts>[number], { is: 'touches' }>
 
 export const aboutSwing = ({ hatch, met }: SwingMeeting) => `${hatch.id} ${met.kind} ${met.id}`
 
@@ -19,31 +22,26 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
 
 const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
 
-/** `surelyMm` is the way forward that is enough wherever the roof's unmeasured skin is. */
-function touching(
-  meeting: SwingMeeting,
-  atDeg: number,
-  byMm: number | undefined,
-  surelyMm: number | undefined,
-): Phrase {
-  const { hatch } = meeting
+function touching({ meeting, atDeg, byMm, surelyMm }: Touch): Phrase {
+  const { hatch: panel, met } = meeting
   return [
-    `${hatch.name} touches ${nameOf(meeting)} after `,
+    `${panel.name} touches ${nameOf(meeting)} after `,
     deg(atDeg),
     ' of the ',
-    deg(hatch.opensDeg),
+    deg(panel.opensDeg),
     ' it opens',
-    ...(byMm === undefined || byMm <= 0
+    ...(byMm === undefined
       ? ['.']
       : [
           '; ',
           mm(upToMm(byMm)),
           ' further forward it would pass',
-          ...(surelyMm === undefined || surelyMm <= byMm
+          ...(surelyMm === undefined
             ? []
             : [', ', mm(upToMm(surelyMm)), ' as long as the roof’s skin is not measured']),
           '.',
         ]),
+    ...(met.kind === 'tail' ? [' It comes off, or swings away, before that is opened.'] : []),
   ]
 }
 
@@ -73,55 +71,47 @@ export const hatch = check({
   },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
-    const wanted = survey.plan.rules.gapsMm.hatch
-    for (const meeting of survey.fit.swings()) {
-      const { swept, met, swings } = meeting
-      const hatchOnly = meeting.hatch.kind === 'hatch'
-      const tent = met.kind === 'tentFloor' || met.kind === 'tentLadder'
+    for (const fact of swingFacts(survey)) {
+      const { meeting, grave } = fact
+      const { met, hatch: panel } = meeting
       const common = {
         about: aboutSwing(meeting),
-        state: tent ? 'parked' : 'all',
+        state: met.kind === 'tentFloor' || met.kind === 'tentLadder' ? 'parked' : 'all',
         subject: {
-          obstacleId: meeting.hatch.id,
+          obstacleId: panel.id,
           placementIds: met.thing ? [met.thing.placement.id] : [],
           ...(met.kind === 'bar' ? { barId: met.id } : {}),
           ...(met.kind === 'deck' ? { rackId: met.id } : {}),
         },
       } as const
-      if (swept.kind === 'touches') {
-        const fixed = tent || met.kind === 'tail'
-        const byMm = fixed ? undefined : forwardToClear(swings, met.box, wanted)
-        const surelyMm = fixed ? undefined : forwardToClear(swings, met.box, wanted + skinOffMm(survey))
+      if (fact.is === 'touches')
         yield {
           ...common,
-          severity: hatchOnly && !fixed ? 'stop' : 'mind',
-          ...(hatchOnly && !fixed ? {} : { toStop: Infinity }),
-          measured: deg(swept.atDeg),
-          limit: deg(meeting.hatch.opensDeg),
-          ...(byMm === undefined ? {} : { margin: mm(-byMm) }),
-          sentence: [
-            ...touching(meeting, swept.atDeg, byMm, surelyMm),
-            ...(met.kind === 'tail' ? [' It comes off, or swings away, before that is opened.'] : []),
-          ],
+          severity: grave ? 'stop' : 'mind',
+          ...(grave ? {} : { toStop: Infinity }),
+          measured: deg(fact.atDeg),
+          limit: deg(panel.opensDeg),
+          ...(fact.byMm === undefined ? {} : { margin: mm(-fact.byMm) }),
+          sentence: touching(fact),
         }
-      } else {
-        const close = swept.gapMm < wanted - TOLERANCE.gapMm
+      else {
+        const { gap } = fact
         yield {
           ...common,
-          severity: close ? 'mind' : 'clear',
-          toStop: hatchOnly && !tent && met.kind !== 'tail' ? swept.gapMm : Infinity,
-          measured: mm(swept.gapMm),
-          limit: mm(wanted),
-          margin: mm(swept.gapMm - wanted),
-          sentence: close
+          severity: verdictOf(gap, 'mind'),
+          toStop: grave ? gap.measure : Infinity,
+          measured: mm(gap.measure),
+          limit: mm(gap.limit),
+          margin: mm(spareOf(gap)),
+          sentence: fails(gap)
             ? [
-                `${meeting.hatch.name} passes ${nameOf(meeting)} with only `,
-                mm(swept.gapMm),
+                `${panel.name} passes ${nameOf(meeting)} with only `,
+                mm(gap.measure),
                 '; the house wants ',
-                mm(wanted),
+                mm(gap.limit),
                 '.',
               ]
-            : [`${meeting.hatch.name} passes ${nameOf(meeting)} with `, mm(swept.gapMm), '.'],
+            : [`${panel.name} passes ${nameOf(meeting)} with `, mm(gap.measure), '.'],
         }
       }
     }

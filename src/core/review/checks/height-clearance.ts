@@ -1,11 +1,9 @@
-import type { State } from '../../units/scalars'
-import { check, practice } from '../check'
-import { GEAR_SIZES, HEIGHTS } from '../length-groups'
-import { IN_STATE } from '../finding'
-import { shortOf } from '../../units/tolerance'
+import { fails, overBy, spareOf } from '../../facts/comparison'
+import { underDoors } from '../../facts/heights'
 import { mm } from '../../units/phrase'
-
-const DRIVING: readonly State[] = ['road', 'trail']
+import { check, practice } from '../check'
+import { IN_STATE } from '../finding'
+import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 
 /** Does the highest point pass under every door it must pass, with the house's gap? Heights in mm. */
 export const heightClearance = check({
@@ -23,71 +21,61 @@ export const heightClearance = check({
   lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 },
   nothing: 'No door or garage is on the list.',
   *run(survey) {
-    const { plan, heights } = survey
-    const gap = plan.rules.gapsMm.ceiling
-    for (const clearance of plan.clearances) {
-      for (const each of DRIVING) {
-        const { topMm, name, placementId } = heights[each]
-        const left = clearance.heightMm - topMm
-        const common = {
-          about: `${clearance.id} ${each}`,
-          state: each,
-          subject: {
-            clearanceId: clearance.id,
-            placementIds: placementId === undefined ? [] : [placementId],
-          },
-          measured: mm(topMm),
-          limit: mm(clearance.heightMm - gap),
-          margin: mm(left - gap),
-        } as const
-        if (shortOf(left, gap))
-          yield {
-            ...common,
-            severity: 'stop',
-            sentence:
-              left < 0
-                ? [
-                    `${clearance.name}: `,
-                    mm(clearance.heightMm),
-                    ' high; ',
-                    `${name} stands at `,
-                    mm(topMm),
-                    ` ${IN_STATE[each]}, `,
-                    mm(-left),
-                    ' too high; with the ',
-                    mm(gap),
-                    ' wanted over it ',
-                    mm(gap - left),
-                    ' have to go.',
-                  ]
-                : [
-                    `${clearance.name}: `,
-                    mm(clearance.heightMm),
-                    ' high; ',
-                    `${name} stands at `,
-                    mm(topMm),
-                    ` ${IN_STATE[each]} and leaves `,
-                    mm(left),
-                    ', less than the ',
-                    mm(gap),
-                    ' wanted.',
-                  ],
-          }
-        else
-          yield {
-            ...common,
-            severity: 'clear',
-            sentence: [
-              `${clearance.name}: passes ${IN_STATE[each]} with `,
-              mm(left),
-              ' to spare under ',
-              mm(clearance.heightMm),
-              ', ',
-              mm(left - gap),
-              ' beyond the gap wanted.',
-            ],
-          }
-      }
+    for (const { clearance, state, topMm, name, placementId, left, strikes } of underDoors(survey)) {
+      const common = {
+        about: `${clearance.id} ${state}`,
+        state,
+        subject: {
+          clearanceId: clearance.id,
+          placementIds: placementId === undefined ? [] : [placementId],
+        },
+        measured: mm(topMm),
+        limit: mm(clearance.heightMm - left.limit),
+        margin: mm(spareOf(left)),
+      } as const
+      if (!fails(left))
+        yield {
+          ...common,
+          severity: 'clear',
+          sentence: [
+            `${clearance.name}: passes ${IN_STATE[state]} with `,
+            mm(left.measure),
+            ' to spare under ',
+            mm(clearance.heightMm),
+            ', ',
+            mm(spareOf(left)),
+            ' beyond the gap wanted.',
+          ],
+        }
+      else
+        yield {
+          ...common,
+          severity: 'stop',
+          sentence: [
+            `${clearance.name}: `,
+            mm(clearance.heightMm),
+            ' high; ',
+            `${name} stands at `,
+            mm(topMm),
+            ...(fails(strikes)
+              ? ([
+                  ` ${IN_STATE[state]}, `,
+                  mm(overBy(strikes)),
+                  ' too high; with the ',
+                  mm(left.limit),
+                  ' wanted over it ',
+                  mm(overBy(left)),
+                  ' have to go.',
+                ] as const)
+              : ([
+                  ` ${IN_STATE[state]} and leaves `,
+                  mm(left.measure),
+                  ', less than the ',
+                  mm(left.limit),
+                  ' wanted.',
+                ] as const)),
+          ],
+        }
     }
   },
 })

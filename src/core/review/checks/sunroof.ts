@@ -1,16 +1,11 @@
-import type { Box } from '../../geometry/boxes'
-import { TOLERANCE } from '../../units/tolerance'
-import { paneLacks, sharesWidth, type Sunroof } from '../../survey/openings/swings'
+import { fails, spareOf } from '../../facts/comparison'
+import { paneFacts, unknownPanes } from '../../facts/panes'
 import type { PaneMeeting } from '../../survey/openings/meetings'
+import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
-import { deg, mm } from '../../units/phrase'
 
 export const aboutPane = ({ sunroof, way, met }: PaneMeeting) => `${sunroof.id} ${way} ${met.kind} ${met.id}`
-
-/** Whether something stands over a pane, seen from above. */
-const overPane = (pane: Sunroof, box: Box): boolean =>
-  sharesWidth(box, pane.widthMm / 2) && box.x0 < pane.openingMm.toMm && box.x1 > pane.openingMm.fromMm
 
 /** Does a sunroof tilt and slide past everything over it? mm. */
 export const sunroof = check({
@@ -38,12 +33,7 @@ export const sunroof = check({
   },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {
-    const wanted = survey.plan.rules.gapsMm.sunroof
-    for (const pane of survey.plan.vehicle.obstacles) {
-      if (pane.kind !== 'sunroof') continue
-      const lacks = paneLacks(pane)
-      const over = [...survey.bars, ...survey.things].some(({ box }) => overPane(pane, box))
-      if (!lacks || !over) continue
+    for (const { pane, lacks } of unknownPanes(survey))
       yield {
         about: `${pane.id} way`,
         severity: 'findOut',
@@ -67,9 +57,8 @@ export const sunroof = check({
                 target: { open: 'vehicle', at: `obstacles.${survey.plan.vehicle.obstacles.indexOf(pane)}` },
               },
       }
-    }
-    for (const meeting of survey.fit.panes()) {
-      const { sunroof: pane, way, met, gapMm, touchesAtDeg } = meeting
+    for (const { meeting, gap } of paneFacts(survey)) {
+      const { sunroof: pane, way, met, touchesAtDeg } = meeting
       const moving = way === 'tilts' ? 'tilting' : 'sliding'
       const common = {
         about: aboutPane(meeting),
@@ -79,10 +68,10 @@ export const sunroof = check({
           placementIds: met.thing ? [met.thing.placement.id] : [],
           ...(met.kind === 'bar' ? { barId: met.id } : {}),
         },
-        measured: mm(gapMm),
-        limit: mm(wanted),
-        margin: mm(gapMm - wanted),
-        ...(touchesAtDeg === undefined ? { toStop: gapMm } : {}),
+        measured: mm(gap.measure),
+        limit: mm(gap.limit),
+        margin: mm(spareOf(gap)),
+        ...(touchesAtDeg === undefined ? { toStop: gap.measure } : {}),
       } as const
       if (touchesAtDeg !== undefined)
         yield {
@@ -94,20 +83,20 @@ export const sunroof = check({
                   `${pane.name}, tilting, touches ${met.name} after `,
                   deg(touchesAtDeg),
                   '; ',
-                  mm(wanted),
+                  mm(gap.limit),
                   ' between them are wanted.',
                 ]
               : [`${pane.name}, sliding outside, runs into ${met.name}.`],
         }
-      else if (gapMm < wanted - TOLERANCE.gapMm)
+      else if (fails(gap))
         yield {
           ...common,
           severity: 'mind',
           sentence: [
             `${pane.name}, ${moving}, passes ${met.name} with only `,
-            mm(gapMm),
+            mm(gap.measure),
             '; the house wants ',
-            mm(wanted),
+            mm(gap.limit),
             '.',
           ],
         }
@@ -115,7 +104,7 @@ export const sunroof = check({
         yield {
           ...common,
           severity: 'clear',
-          sentence: [`${pane.name}, ${moving}, passes ${met.name} with `, mm(gapMm), '.'],
+          sentence: [`${pane.name}, ${moving}, passes ${met.name} with `, mm(gap.measure), '.'],
         }
     }
   },

@@ -1,84 +1,73 @@
+import { fails, spareOf } from '../../facts/comparison'
+import { tents } from '../../facts/tents'
+import type { Survey } from '../../survey/survey'
+import { mm } from '../../units/phrase'
 import { type Said, check, practice } from '../check'
 import { HEIGHTS } from '../length-groups'
-import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
-import { gapToCab, openedTent, opensToward } from '../../survey/openings/tent'
-import type { Survey } from '../../survey/survey'
-import { overlap } from '../../geometry/boxes'
-import { shortOf, TOLERANCE } from '../../units/tolerance'
-import { mm } from '../../units/phrase'
+import { verdictOf } from '../verdict'
 
-export const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
+type Tent = ReturnType<typeof tents>[number]
 
-function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
-  const { opens, name, fit } = thing.gear
-  const opened = openedTent(thing)
-  const side = opensToward(thing)
-  if (!opens || !opened || side === undefined) return
-  const { rules, vehicle } = survey.plan
-  const subject = { placementIds: [thing.placement.id] }
-  const common = { state: 'parked', subject } as const
+function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
+  const { thing, side, ladder, meets, cover, brackets, centred } = tent
+  const { name } = thing.gear
+  const { rules, vehicle } = plan
+  const common = { state: 'parked', subject: { placementIds: [thing.placement.id] } } as const
   const about = (what: string) => `${what} ${thing.placement.id}`
 
   const wantsSide = rules.tentOpens === 'side'
   const opensSide = side === 'left' || side === 'right'
+  const asWanted = wantsSide === opensSide && side !== 'front'
   yield {
     ...common,
     about: about('opens'),
     toStop: Infinity,
-    severity: wantsSide === opensSide && side !== 'front' ? 'clear' : 'mind',
+    severity: asWanted ? 'clear' : 'mind',
     sentence: [
-      wantsSide === opensSide && side !== 'front'
+      asWanted
         ? `${name} opens to the ${side}, as the house has it.`
         : `${name} opens to the ${side}; the house has tents open to the ${rules.tentOpens}.`,
     ],
   }
-  if (opens.ladder) {
-    const { fromMm, toMm } = opens.ladder.dropMm
-    const over = Math.max(fromMm - opened.dropMm, opened.dropMm - toMm)
+  if (ladder)
     yield {
       ...common,
       about: about('ladder'),
-      severity: over > TOLERANCE.lengthMm ? 'stop' : 'clear',
-      measured: mm(opened.dropMm),
-      limit: mm(opened.dropMm < fromMm ? fromMm : toMm),
-      margin: mm(-over),
+      severity: verdictOf(ladder.held, 'stop'),
+      measured: mm(ladder.held.measure),
+      limit: mm(ladder.held.limit),
+      margin: mm(spareOf(ladder.held)),
       sentence: [
         `${name}’s floor stands `,
-        mm(opened.dropMm),
+        mm(ladder.held.measure),
         ' over the ground; its ladder spans ',
-        mm(fromMm),
+        mm(ladder.fromMm),
         ' to ',
-        mm(toMm),
+        mm(ladder.toMm),
         '.',
       ],
     }
-  }
-  for (const other of survey.things) {
-    if (other === thing || rootOf(other) === rootOf(thing)) continue
-    const floor = overlap(opened.floor, other.box)
-    if (!floor && !(opened.ladder && overlap(opened.ladder, other.box))) continue
+  for (const { other, with: by } of meets)
     yield {
       ...common,
       about: about(`meets ${other.placement.id}`),
-      severity: floor ? 'stop' : 'mind',
-      ...(floor ? {} : { toStop: Infinity }),
+      severity: by === 'floor' ? 'stop' : 'mind',
+      ...(by === 'floor' ? {} : { toStop: Infinity }),
       subject: { placementIds: [thing.placement.id, other.placement.id] },
       sentence: [
-        floor
+        by === 'floor'
           ? `${name} opens to the ${side} into ${other.gear.name}.`
           : `${name}’s ladder comes down where ${other.gear.name} is.`,
       ],
     }
-  }
-  const gap = opens.coverGapMm === undefined ? undefined : gapToCab(vehicle, survey.body, thing.box)
-  if (opens.coverGapMm !== undefined && gap !== undefined)
+  if (cover) {
+    const guessed = vehicle.cabWallXMm === undefined
     yield {
       ...common,
       about: about('cover'),
       toStop: Infinity,
-      severity:
-        vehicle.cabWallXMm === undefined ? 'findOut' : shortOf(gap, opens.coverGapMm) ? 'mind' : 'clear',
-      ...(vehicle.cabWallXMm === undefined
+      severity: guessed ? 'findOut' : verdictOf(cover, 'mind'),
+      ...(guessed
         ? {
             ask: {
               where: 'tape',
@@ -87,66 +76,49 @@ function* ofTent(survey: Survey, thing: ThingAt): Iterable<Said> {
             } as const,
           }
         : {}),
-      measured: mm(gap),
-      limit: mm(opens.coverGapMm),
-      margin: mm(gap - opens.coverGapMm),
+      measured: mm(cover.measure),
+      limit: mm(cover.limit),
+      margin: mm(spareOf(cover)),
       sentence: [
         `${name} stands `,
-        mm(gap),
+        mm(cover.measure),
         ' behind the cab',
-        vehicle.cabWallXMm === undefined
+        guessed
           ? ' as such bodies usually are, and nobody has measured where the cab ends; reaching its cover takes '
           : '; reaching its cover takes ',
-        mm(opens.coverGapMm),
-        '.',
-      ],
-    }
-  const { mount } = fit
-  const across = thing.turn === 90 || thing.turn === 270
-  if (
-    mount.kind === 'bracket' &&
-    (mount.direction === 'across') !== across &&
-    thing.placement.host.on === 'bars'
-  ) {
-    const { barIds } = thing.placement.host
-    const usable = Math.min(
-      ...survey.bars.filter(({ bar }) => barIds.includes(bar.id)).map(({ bar }) => bar.usableMm),
-    )
-    const left = usable - mount.spacingMm.fromMm
-    yield {
-      ...common,
-      about: about('brackets'),
-      state: 'all',
-      severity: left < -TOLERANCE.lengthMm ? 'stop' : 'clear',
-      measured: mm(usable),
-      limit: mm(mount.spacingMm.fromMm),
-      margin: mm(left),
-      sentence: [
-        `${name}’s brackets lie across the vehicle as it stands: they need `,
-        mm(mount.spacingMm.fromMm),
-        ' of bar at least; the shorter bar offers ',
-        mm(usable),
+        mm(cover.limit),
         '.',
       ],
     }
   }
-  const off = Math.abs(middleY(thing))
+  if (brackets)
+    yield {
+      ...common,
+      about: about('brackets'),
+      state: 'all',
+      severity: verdictOf(brackets, 'stop'),
+      measured: mm(brackets.measure),
+      limit: mm(brackets.limit),
+      margin: mm(spareOf(brackets)),
+      sentence: [
+        `${name}’s brackets lie across the vehicle as it stands: they need `,
+        mm(brackets.limit),
+        ' of bar at least; the shorter bar offers ',
+        mm(brackets.measure),
+        '.',
+      ],
+    }
   yield {
     ...common,
     about: about('centred'),
     toStop: Infinity,
     state: 'all',
-    severity: off > rules.tolerancesMm.parallel ? 'mind' : 'clear',
-    measured: mm(off),
-    limit: mm(rules.tolerancesMm.parallel),
-    sentence:
-      off > rules.tolerancesMm.parallel
-        ? [
-            `${name} stands `,
-            mm(off),
-            ` off the centreline, to the ${middleY(thing) < 0 ? 'left' : 'right'}.`,
-          ]
-        : [`${name} stands on the centreline. Lift it closed, its cover on.`],
+    severity: verdictOf(centred, 'mind'),
+    measured: mm(centred.measure),
+    limit: mm(centred.limit),
+    sentence: fails(centred)
+      ? [`${name} stands `, mm(centred.measure), ` off the centreline, to the ${tent.offTo}.`]
+      : [`${name} stands on the centreline. Lift it closed, its cover on.`],
   }
 }
 
@@ -167,6 +139,6 @@ export const tent = check({
   lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {
-    for (const thing of survey.things) yield* ofTent(survey, thing)
+    for (const each of tents(survey)) yield* ofTent(survey, each)
   },
 })

@@ -1,4 +1,5 @@
-import { towerSpacing } from '../../survey/bars/tower-spacing'
+import { fails } from '../../facts/comparison'
+import { towerSpacings } from '../../facts/tower-spacings'
 import { check, practice } from '../check'
 import { mm, type Phrase } from '../../units/phrase'
 
@@ -19,77 +20,70 @@ export const towerSpacingCheck = check({
   lookWord: 'tower marks',
   nothing: 'No rack has a fit sheet with tower spacings.',
   *run(survey) {
-    const tolerance = survey.plan.rules.tolerancesMm.parallel
-    for (const rack of survey.racks)
-      for (const at of rack.bars) {
-        const spacing = towerSpacing(rack, at)
-        if (spacing.kind === 'noSheet') continue
-        const { bar } = at
-        const common = {
-          about: bar.id,
-          state: 'all',
-          subject: { placementIds: [], barId: bar.id, rackId: rack.rack.id },
-        } as const
-        if (spacing.kind === 'refused') {
-          yield {
-            ...common,
-            severity: 'findOut',
-            ask: {
-              where: 'sheet',
-              label: `Fit sheet, row for ${bar.name}`,
-              target: { open: 'rack', rackId: rack.rack.id, at: 'fitSheet' },
-            },
-            sentence: [
-              `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
-            ],
-          }
-          continue
+    for (const { rack, at, spacing } of towerSpacings(survey)) {
+      const { bar } = at
+      const common = {
+        about: bar.id,
+        state: 'all',
+        subject: { placementIds: [], barId: bar.id, rackId: rack.rack.id },
+      } as const
+      if (spacing.kind === 'refused') {
+        yield {
+          ...common,
+          severity: 'findOut',
+          ask: {
+            where: 'sheet',
+            label: `Fit sheet, row for ${bar.name}`,
+            target: { open: 'rack', rackId: rack.rack.id, at: 'fitSheet' },
+          },
+          sentence: [
+            `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
+          ],
         }
-        if (spacing.kind === 'marks') {
-          yield {
-            ...common,
-            severity: 'notLooked',
-            sentence: [
-              `${bar.name}’s feet go to mark ${spacing.mark} on the bar: no length follows from a mark, and it is read in the bay.`,
-            ],
-          }
-          continue
-        }
-        const { feet, nowMm, offCentreMm } = spacing
-        const off = Math.abs(nowMm - feet.towerMm)
-        const marks: Phrase = [
-          'mark each end at ',
-          mm(feet.fromEndMm),
-          ' to the foot’s centre',
-          ...(feet.overhangMm === undefined ? [] : [', overhang from its edge ', mm(feet.overhangMm)]),
-        ]
-        const measures = { measured: mm(nowMm), limit: mm(feet.towerMm) }
-        if (off > tolerance || Math.abs(offCentreMm) > tolerance)
-          yield {
-            ...common,
-            ...measures,
-            severity: 'stop',
-            margin: mm(-Math.max(off, Math.abs(offCentreMm))),
-            sentence: [
-              `${bar.name}’s feet stand `,
-              mm(nowMm),
-              ...(Math.abs(offCentreMm) > tolerance
-                ? [' apart, ', mm(Math.abs(offCentreMm)), ' off centre']
-                : [' apart']),
-              '; the fit sheet says ',
-              mm(feet.towerMm),
-              ': ',
-              ...marks,
-              '.',
-            ],
-          }
-        else
-          yield {
-            ...common,
-            ...measures,
-            severity: 'clear',
-            sentence: [`${bar.name}’s feet stand as the fit sheet says; `, ...marks, '.'],
-          }
+        continue
       }
+      if (spacing.kind === 'marks') {
+        yield {
+          ...common,
+          severity: 'notLooked',
+          sentence: [
+            `${bar.name}’s feet go to mark ${spacing.mark} on the bar: no length follows from a mark, and it is read in the bay.`,
+          ],
+        }
+        continue
+      }
+      const { feet, nowMm, off, offCentre } = spacing
+      const marks: Phrase = [
+        'mark each end at ',
+        mm(feet.fromEndMm),
+        ' to the foot’s centre',
+        ...(feet.overhangMm === undefined ? [] : [', overhang from its edge ', mm(feet.overhangMm)]),
+      ]
+      const measures = { measured: mm(nowMm), limit: mm(feet.towerMm) }
+      if (fails(off) || fails(offCentre))
+        yield {
+          ...common,
+          ...measures,
+          severity: 'stop',
+          margin: mm(-Math.max(off.measure, offCentre.measure)),
+          sentence: [
+            `${bar.name}’s feet stand `,
+            mm(nowMm),
+            ...(fails(offCentre) ? [' apart, ', mm(offCentre.measure), ' off centre'] : [' apart']),
+            '; the fit sheet says ',
+            mm(feet.towerMm),
+            ': ',
+            ...marks,
+            '.',
+          ],
+        }
+      else
+        yield {
+          ...common,
+          ...measures,
+          severity: 'clear',
+          sentence: [`${bar.name}’s feet stand as the fit sheet says; `, ...marks, '.'],
+        }
+    }
   },
 })

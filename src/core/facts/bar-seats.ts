@@ -1,0 +1,73 @@
+import type { BarAt } from '../survey/frame/arrangement'
+import { nearest, type Intervals } from '../geometry/intervals'
+import { seatsOfBar } from '../survey/bars/seat-windows'
+import type { Survey } from '../survey/survey'
+import { atLeast, atMost, fails, type Held } from './comparison'
+
+/** Where a bar stands against where its feet can. x in mm. */
+interface BarSeat {
+  readonly at: BarAt
+  readonly within: Intervals
+  /** Whether the vehicle fixes the place: a point, a notch. */
+  readonly locked: boolean
+  /** The place nearest to it where its feet can stand. */
+  readonly nearestMm: number
+  /** How far off that it stands. */
+  readonly off: Held
+  /** How far inside the stretch that holds it; 0 outside. */
+  readonly insideMm: number
+  /** How near it is to being none of its places. mm */
+  readonly toStopMm: number
+  /** Another bar nearer than a bar's width, edge to edge, told once of the two. */
+  readonly crowding: { readonly name: string; readonly gap: Held } | undefined
+  /** How far a bar on the roof stands past either end of it. */
+  readonly pastRoof: Held | undefined
+}
+
+/** How far a place stands within the stretch that holds it, mm. */
+const inside = (within: Intervals, x: number): number =>
+  Math.max(0, ...within.map(([from, to]) => Math.min(x - from, to - x)))
+
+function crowded(survey: Survey, { bar, index, box }: BarAt): BarSeat['crowding'] {
+  for (const other of survey.bars) {
+    if (other.index >= index || other.box.z0 >= box.z1 || other.box.z1 <= box.z0) continue
+    const gap = atLeast(
+      Math.max(box.x0 - other.box.x1, other.box.x0 - box.x1),
+      Math.max(bar.profile.widthMm, other.bar.profile.widthMm),
+    )
+    if (fails(gap)) return { name: other.bar.name, gap }
+  }
+  return undefined
+}
+
+function pastRoof({ plan }: Survey, { bar, onRoof }: BarAt): Held | undefined {
+  const { fromXMm, toXMm } = plan.vehicle.roof
+  return onRoof ? atMost(Math.max(fromXMm - bar.xMm, bar.xMm - toXMm), 0) : undefined
+}
+
+/** Every bar that stands on something which says where. */
+export function barSeats(survey: Survey): readonly BarSeat[] {
+  const tolerance = survey.plan.rules.tolerancesMm.parallel
+  return survey.bars.flatMap((at): BarSeat[] => {
+    const seats = seatsOfBar(survey, at)
+    if (!seats?.within || seats.within.length === 0) return []
+    const { within, locked } = seats
+    const { xMm } = at.bar
+    const nearestMm = nearest(within, xMm) ?? xMm
+    const offMm = Math.abs(nearestMm - xMm)
+    const insideMm = inside(within, xMm)
+    return [
+      {
+        at,
+        within,
+        locked,
+        nearestMm,
+        off: locked ? atMost(offMm, tolerance, 'exact') : atMost(offMm, 0),
+        insideMm,
+        toStopMm: locked ? tolerance - offMm : insideMm,
+        crowding: crowded(survey, at),
+        pastRoof: pastRoof(survey, at),
+      },
+    ]
+  })
+}

@@ -1,0 +1,51 @@
+import { type Box, overlap, reachInto } from '../geometry/boxes'
+import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
+import { onVehicle } from '../survey/frame/on-vehicle'
+import { bodyTopUnder } from '../survey/frame/roof-surface'
+import type { Survey } from '../survey/survey'
+import { atLeast, atMost, type Held } from './comparison'
+
+/** Something in whose space another thing stands, and how far. mm. */
+interface Into {
+  readonly what: string
+  readonly into: Held
+  readonly box: Box
+}
+
+const inBed = ({ plan: { vehicle } }: Survey) => onVehicle(vehicle).filter(({ where }) => where === 'bed')
+
+/** The bars, the decks and what is in the bed that a thing does not stand on, and that it shares space with. */
+export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
+  const found: Into[] = []
+  const meets = (what: string, own: Box, box: Box) => {
+    if (!overlap(own, box)) return
+    const { x, y, z } = reachInto(own, box)
+    found.push({ what, into: atMost(Math.min(x, y, z), 0), box })
+  }
+  for (const { bar, box } of survey.bars) meets(bar.name, thing.box, box)
+  for (const { rack, deck } of survey.racks) if (deck) meets(rack.name, thing.outer, deck.box)
+  for (const { name, box } of inBed(survey)) meets(name, thing.outer, box)
+  return found
+}
+
+/** Bars that stand in something in the bed: the bar's underside against the other's top. mm over the ground. */
+export const barsIn = (
+  survey: Survey,
+): readonly { readonly at: BarAt; readonly name: string; readonly held: Held }[] =>
+  survey.bars.flatMap((at) =>
+    inBed(survey).flatMap(({ name, box }) =>
+      overlap(at.box, box) ? [{ at, name, held: atLeast(at.box.z0, box.z1) }] : [],
+    ),
+  )
+
+/** Things on panels and ladders hang beside the body; what lies in a closed thing hangs out of nothing. */
+function overBody(thing: ThingAt): boolean {
+  const { host } = rootOf(thing).placement
+  return !packed(thing) && (host.on === 'bars' || host.on === 'deck')
+}
+
+/** A thing's underside against the vehicle's own roof or body under it; nothing where it is not over it. mm over the ground. */
+export function overTheBody(survey: Survey, thing: ThingAt): Held | undefined {
+  const top = overBody(thing) ? bodyTopUnder(survey.plan.vehicle, survey.body, thing.box) : undefined
+  return top === undefined ? undefined : atLeast(thing.outer.z0, top, 'gap')
+}

@@ -1,0 +1,72 @@
+import { nearest } from '../geometry/intervals'
+import type { SpreadMember, SpreadPair, Spreads, WantedSpread } from '../survey/bars/spread'
+import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../survey/bars/spread-problem'
+import type { Survey } from '../survey/survey'
+import { between, fails, overBy, type Held } from './comparison'
+
+/** What something wants between two neighbouring bars, against what is there. Centre to centre, mm. */
+export interface SpreadFact {
+  readonly pair: SpreadPair
+  readonly want: WantedSpread
+  readonly held: Held
+}
+
+/** A smallest set of wants that no spread suits together. */
+export interface SpreadConflict {
+  readonly set: readonly SpreadMember[]
+  /** Where it is the vehicle's own places that miss what one thing wants: its pair, the best there is, and how far off that is. mm */
+  readonly short: { readonly pair: SpreadPair; readonly ableMm: number; readonly byMm: number } | undefined
+  /** How much is missing between them all, where that can be said. mm */
+  readonly missedMm: number | undefined
+  /** The want that says the same: the vehicle allows no better than what is there. */
+  readonly sameAs: SpreadFact | undefined
+}
+
+/** Everything that anybody wants of two neighbouring bars. */
+export const spreadFacts = (survey: Survey): readonly SpreadFact[] =>
+  survey.fit
+    .spreads()
+    .pairs.flatMap((pair) =>
+      pair.wants.map((want) => ({ pair, want, held: between(pair.nowMm, want.from, want.to) })),
+    )
+
+function shortBy(
+  spreads: Spreads,
+  able: SpreadSolution | undefined,
+  set: readonly SpreadMember[],
+): SpreadConflict['short'] {
+  if (set.length !== 2 || !set.some(({ kind }) => kind === 'vehicle')) return undefined
+  const id = set.find(({ kind }) => kind === 'thing')?.id
+  for (const pair of spreads.pairs) {
+    const want = pair.wants.find(({ member }) => member.id === id)
+    const possible = able?.between(spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear))
+    const closest = want && possible && nearest(possible, (want.from + want.to) / 2)
+    if (!want || closest === undefined) continue
+    const held = between(closest, want.from, want.to)
+    if (fails(held)) return { pair, ableMm: closest, byMm: overBy(held) }
+  }
+  return undefined
+}
+
+/** The sets of wants that cannot all be had, where some want is not met; `wrong` are those. */
+export function spreadConflicts(survey: Survey, wrong: readonly SpreadFact[]): readonly SpreadConflict[] {
+  if (wrong.length === 0) return []
+  const spreads = survey.fit.spreads()
+  const conflicts = spreads.conflicts()
+  if (conflicts.length === 0) return []
+  const able = solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
+  return conflicts.map((set) => {
+    const short = shortBy(spreads, able, set)
+    const thing = set.find(({ kind }) => kind === 'thing')
+    return {
+      set,
+      short,
+      missedMm: short ? undefined : missedBy(onlyMembers(spreads.problem, new Set(set.map(({ id }) => id)))),
+      sameAs:
+        short &&
+        wrong.find(
+          ({ want, held }) => want.member.id === thing?.id && Math.abs(overBy(held) - short.byMm) < 1e-6,
+        ),
+    }
+  })
+}

@@ -1,0 +1,65 @@
+import type { Gear } from '../plan/gear'
+import { overlap } from '../geometry/boxes'
+import { rootOf, type ThingAt } from '../survey/frame/arrangement'
+import { gapToCab, openedTent, opensToward, type Side } from '../survey/openings/tent'
+import type { Survey } from '../survey/survey'
+import { atLeast, atMost, between, type Held } from './comparison'
+
+/** A tent as it opens, held against all that it has to suit. mm. */
+interface TentFacts {
+  readonly thing: ThingAt
+  readonly side: Side
+  readonly opens: NonNullable<Gear['opens']>
+  /** How far its floor stands over the ground, against what its ladder spans. */
+  readonly ladder: { readonly held: Held; readonly fromMm: number; readonly toMm: number } | undefined
+  /** What it opens into, or brings its ladder down on. */
+  readonly meets: readonly { readonly other: ThingAt; readonly with: 'floor' | 'ladder' }[]
+  /** What is left to the cab, against what its cover takes. */
+  readonly cover: Held | undefined
+  /** What the shorter of its bars offers, where its brackets lie across the vehicle. */
+  readonly brackets: Held | undefined
+  /** How far its middle is off the centreline, against what the house leaves alone. */
+  readonly centred: Held
+  readonly offTo: 'left' | 'right'
+}
+
+export const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
+
+function bracketsOf(survey: Survey, thing: ThingAt): Held | undefined {
+  const { mount } = thing.gear.fit
+  const { host } = thing.placement
+  const across = thing.turn === 90 || thing.turn === 270
+  if (mount.kind !== 'bracket' || (mount.direction === 'across') === across || host.on !== 'bars')
+    return undefined
+  const usable = survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)).map(({ bar }) => bar.usableMm)
+  return atLeast(Math.min(...usable), mount.spacingMm.fromMm)
+}
+
+function factsOf(survey: Survey, thing: ThingAt): TentFacts | undefined {
+  const { opens } = thing.gear
+  const opened = openedTent(thing)
+  const side = opensToward(thing)
+  if (!opens || !opened || side === undefined) return undefined
+  const { rules, vehicle } = survey.plan
+  const drop = opens.ladder?.dropMm
+  const gap = opens.coverGapMm === undefined ? undefined : gapToCab(vehicle, survey.body, thing.box)
+  return {
+    thing,
+    side,
+    opens,
+    ladder: drop && { held: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
+    meets: survey.things.flatMap((other): TentFacts['meets'] => {
+      if (other === thing || rootOf(other) === rootOf(thing)) return []
+      if (overlap(opened.floor, other.box)) return [{ other, with: 'floor' }]
+      return opened.ladder && overlap(opened.ladder, other.box) ? [{ other, with: 'ladder' }] : []
+    }),
+    cover: opens.coverGapMm === undefined || gap === undefined ? undefined : atLeast(gap, opens.coverGapMm),
+    brackets: bracketsOf(survey, thing),
+    centred: atMost(Math.abs(middleY(thing)), rules.tolerancesMm.parallel, 'exact'),
+    offTo: middleY(thing) < 0 ? 'left' : 'right',
+  }
+}
+
+/** Every tent that says how it opens. */
+export const tents = (survey: Survey): readonly TentFacts[] =>
+  survey.things.flatMap((thing) => factsOf(survey, thing) ?? [])

@@ -1,0 +1,6 @@
+import { fails, type Held } from '../facts/comparison'
+import type { Severity } from './finding'
+
+/** What a comparison comes to, by what passing its limit is: an exact fit is Clear. */
+export const verdictOf = (held: Held, passed: Exclude<Severity, 'clear'>): Severity =>
+  fails(held) ? passed : 'clear'
