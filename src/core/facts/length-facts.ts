@@ -1,27 +1,10 @@
-import type { How } from '../kinds/how-known'
-import type { PlanEntry } from '../plan/entry'
 import { howKnown, type Known } from '../plan/known'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import { standsOnEach } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { lengthBracket } from './bracket'
-
-/** Where lengths stand in a plan, as far as a question may hang on them. */
-export type LengthsOf = 'vehicle' | 'attachment' | 'obstacle' | 'rack' | 'bar' | 'gear'
-
-/** A length of the plan that may be off: what stands, how it is known, how far it may be off either way. mm. */
-export interface LengthFact {
-  readonly entry: PlanEntry & { readonly of: LengthsOf }
-  /** What it belongs to, by name. */
-  readonly name: string
-  readonly how: How
-  readonly value: number
-  readonly lessMm: number
-  readonly moreMm: number
-  /** The plan with it so many mm off. */
-  readonly off: (plan: Plan, byMm: number) => Plan
-}
+import type { LengthFact, LengthsOf } from './tried-fact'
 
 type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
 type Raw = Readonly<Record<string, unknown>>
@@ -101,12 +84,13 @@ function factsOf(of: LengthsOf, thing: Keeper): LengthFact[] {
       const entry = { of, id: thing.id, field }
       return [
         {
+          in: 'mm',
           entry,
           name: thing.name,
           how,
           value,
-          lessMm: mm,
-          moreMm: mm,
+          less: mm,
+          more: mm,
           off: (plan, byMm) => {
             const off = onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm))
             return of === 'attachment' && POINT.test(field) ? barsAlong(off, thing.id, value, byMm) : off
@@ -155,12 +139,13 @@ function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): Length
     feet.map((y, i) => (i === 0 ? y - byMm / 2 : i === feet.length - 1 ? y + byMm / 2 : y))
   return [
     {
+      in: 'mm',
       entry,
       name: bar.name,
       how,
       value: apart,
-      lessMm: mm,
-      moreMm: mm,
+      less: mm,
+      more: mm,
       off: (plan, byMm) =>
         onThing(plan, entry, (each) => {
           const thing = each as { readonly feetYMm: readonly number[] }
@@ -187,12 +172,13 @@ function skinFact(survey: Survey): LengthFact[] {
   const entry = { of: 'vehicle', id: vehicle.id, field: 'roof.skinZMm' } as const
   return [
     {
+      in: 'mm',
       entry,
       name: vehicle.name,
       how: 'start',
       value: vehicle.heightMm,
-      lessMm,
-      moreMm: 0,
+      less: lessMm,
+      more: 0,
       off: (plan, byMm) => ({
         ...plan,
         vehicle: {

@@ -1,18 +1,32 @@
 import { survey as surveyOf, type Survey } from '../survey/survey'
-import type { LengthFact } from './length-facts'
+import type { TriedFact } from './tried-fact'
 
-/** A length at an end of what it may be. mm off what stands. */
+/** A fact at an end of what it may be: so many mm or kg off what stands. */
 export interface Moved {
-  readonly fact: LengthFact
-  readonly byMm: number
+  readonly fact: TriedFact
+  readonly by: number
+}
+
+const plain = new WeakMap<Survey, Survey>()
+
+/** The survey with every mass as it is said, without the house's margin on guesses. */
+export function plainOf(survey: Survey): Survey {
+  if (survey.masses.every(({ factor }) => factor === 1)) return survey
+  const before = plain.get(survey)
+  if (before) return before
+  const { plan } = survey
+  const rules = { ...plan.rules, guess: { school: 'margin', percent: 0 } } as const
+  const made = surveyOf({ ...plan, rules }, survey)
+  plain.set(survey, made)
+  return made
 }
 
 const keyOf = (moved: readonly Moved[]): string =>
-  moved.map(({ fact: { entry }, byMm }) => `${entry.of} ${entry.id} ${entry.field} ${byMm}`).join('|')
+  moved.map(({ fact: { entry }, by }) => `${entry.of} ${entry.id} ${entry.field} ${by}`).join('|')
 
 const tried = new WeakMap<Survey, Map<string, Survey>>()
 
-/** What would follow from a plan whose lengths were so much off: surveyed once, whoever asks. */
+/** What would follow from a plan whose facts were so much off: surveyed once, whoever asks. */
 export function trialOf(base: Survey, moved: readonly Moved[]): Survey {
   let known = tried.get(base)
   if (!known) {
@@ -23,7 +37,7 @@ export function trialOf(base: Survey, moved: readonly Moved[]): Survey {
   const before = known.get(key)
   if (before) return before
   const trial = surveyOf(
-    moved.reduce((plan, { fact, byMm }) => fact.off(plan, byMm), base.plan),
+    moved.reduce((plan, { fact, by }) => fact.off(plan, by), base.plan),
     base,
   )
   known.set(key, trial)

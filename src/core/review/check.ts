@@ -1,7 +1,7 @@
 import type { Survey } from '../survey/survey'
 import type { AsideLook } from '../plan/house'
 import type { Ask } from './ask'
-import type { LengthsTrait } from './doubtful-lengths'
+import type { TurnedBy } from './turns'
 import type { Finding } from './finding'
 import type { Phrase } from '../units/phrase'
 
@@ -40,8 +40,8 @@ export interface Check extends Rule {
   readonly stage: 'load' | 'forces'
   /** What was not looked at, in a word, where its title would not say. */
   readonly lookWord?: string
-  /** The lengths that may turn its answers; nothing where none does. */
-  readonly lengths?: LengthsTrait
+  /** The lengths and masses that may turn its answers; links judge their own sums. */
+  readonly turnedBy: TurnedBy
   run(survey: Survey, found?: readonly Finding[]): readonly Finding[]
 }
 
@@ -73,13 +73,14 @@ function named(rule: string, said: Said): Finding {
     subject: said.subject,
     sentence: said.sentence,
   }
-  const { measured, limit, margin, ask, aside, toStop, rest, together } = said
+  const { measured, limit, margin, ask, aside, toStop, toStopShare, rest, together } = said
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
   if (ask) finding.ask = ask
   if (aside) finding.aside = aside
   if (toStop !== undefined) finding.toStop = toStop
+  if (toStopShare !== undefined) finding.toStopShare = toStopShare
   if (rest) finding.rest = rest
   if (together) finding.together = together
   return finding

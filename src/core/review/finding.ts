@@ -1,7 +1,7 @@
 import type { Aside } from '../plan/aside'
 import * as z from '../units/schema'
 import { stateSchema, type State } from '../units/scalars'
-import type { LengthsOf } from '../facts/length-facts'
+import type { LengthsOf } from '../facts/tried-fact'
 import type { Ask } from './ask'
 import type { Amount, Phrase } from '../units/phrase'
 
@@ -87,6 +87,8 @@ export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   readonly sentence: Phrase
   /** How near to a Stop an answer is, where its margin says something else: mm, negative past it. */
   readonly toStop?: number | Readonly<Partial<Record<LengthsOf, number>>>
+  /** By what part all that weighs must be more at least until it is a Stop; negative by what part less until it is none. */
+  readonly toStopShare?: number
   /** It speaks for all that has no finding of its own: a new Stop among that is its Stop. */
   readonly rest?: true
   /** No fact alone turns it, and so many of them all at once would; by how much it would be over then, where that is known. */

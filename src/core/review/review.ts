@@ -8,7 +8,7 @@ import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
 import { phraseText } from '../units/phrase'
 import { onFiguresApart } from './figures-apart'
-import { lengthJudge } from './doubtful-lengths'
+import { underDoubt } from './under-doubt'
 import { onUnknownWeights } from './unknown-weights'
 
 /** What we think of a survey: findings worst first, and a verdict for each state and for the plan. */
@@ -98,12 +98,12 @@ function worstFirst(findings: readonly Finding[]): readonly Finding[] {
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(
   survey: Survey,
-  underDoubt: ReturnType<typeof lengthJudge> = lengthJudge(survey),
+  judge: ReturnType<typeof underDoubt> = underDoubt(survey),
 ): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const own = underDoubt(check, check.run(survey, asked)).map((finding) => unweighed(check, finding))
+    const own = judge(check, check.run(survey, asked)).map((finding) => unweighed(check, finding))
     const nothing = NOTHING_FOUND.get(check)
     if (own.length > 0) asked.push(...inBounds(own))
     else if (nothing) asked.push(unweighed(check, nothing))

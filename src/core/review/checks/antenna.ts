@@ -17,7 +17,7 @@ export const antenna = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 },
+  turnedBy: { lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'No antenna is on the roof.',
   *run(survey) {
     for (const { antenna: at, over } of overAntennas(survey)) {

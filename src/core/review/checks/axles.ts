@@ -66,6 +66,7 @@ export const axles = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'axles',
+  turnedBy: {},
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
     const { vehicle } = survey.plan

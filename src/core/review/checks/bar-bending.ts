@@ -87,6 +87,7 @@ export const barBending = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'bending',
+  turnedBy: {},
   nothing: 'No bar carries anything.',
   *run(survey) {
     const unknown: BarAt[] = []

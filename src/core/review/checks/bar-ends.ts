@@ -15,6 +15,7 @@ export const barEndsAtDoors = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No door edge is described.',
   *run(survey) {
     for (const { edge, at, past, head } of endsAtDoors(survey)) {

@@ -23,7 +23,7 @@ export const barSeat = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 },
+  turnedBy: { lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 } },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {
     for (const seat of barSeats(survey)) {

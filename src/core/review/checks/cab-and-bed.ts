@@ -20,6 +20,7 @@ export const cabAndBed = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nothing is held over cab and bed at once.',
   *run({ racks, bars, things }) {
     for (const { rack, bars: own } of racks) {

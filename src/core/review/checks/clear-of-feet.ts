@@ -72,7 +72,7 @@ export const clearOfFeet = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { bar: /^feetYMm/, rack: /^footWidthMm$/, gear: /Mm$/ }, reach: 1 },
+  turnedBy: { lengths: { of: { bar: /^feetYMm/, rack: /^footWidthMm$/, gear: /Mm$/ }, reach: 1 } },
   nothing: 'No clamp that stands on a bar with feet goes round it.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -23,6 +23,7 @@ export const countsUnsaid = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

@@ -11,6 +11,7 @@ export const eachRating = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No published figure for each of several parts has anything on them that it counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)

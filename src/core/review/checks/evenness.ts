@@ -25,6 +25,7 @@ export const evenness = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'No feet with a figure for the set bear anything.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return

@@ -71,6 +71,7 @@ export const factsTogether = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'All doubts at once turn nothing that none of them turns alone.',
   *run(survey, found) {
     const all = [...togetherOf(survey, found)]

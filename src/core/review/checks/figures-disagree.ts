@@ -129,6 +129,7 @@ export const figuresDisagree = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)

@@ -15,6 +15,7 @@ export const footMount = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
   *run(survey) {
     for (const [rack, attachment] of standsOnEach(survey.racks)) {

@@ -177,6 +177,7 @@ export const gates = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nothing on the plan has conditions to measure.',
   *run(survey) {
     const all = survey.fit.gates()

@@ -102,6 +102,7 @@ export const guessedMass = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No verdict hangs on a weight that is not known well enough.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, survey)

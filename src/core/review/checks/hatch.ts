@@ -58,16 +58,18 @@ export const hatch = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: {
-    of: {
-      ...HEIGHTS,
-      bar: /^(riseMm|profile)/,
-      obstacle: /^(hinge|panel|fromXMm|toXMm|topZMm)/,
-      rack: /^deck\.(length|width|height)Mm$/,
-      gear: GEAR_SIZES,
+  turnedBy: {
+    lengths: {
+      of: {
+        ...HEIGHTS,
+        bar: /^(riseMm|profile)/,
+        obstacle: /^(hinge|panel|fromXMm|toXMm|topZMm)/,
+        rack: /^deck\.(length|width|height)Mm$/,
+        gear: GEAR_SIZES,
+      },
+      reach: 3,
+      turnsBack: true,
     },
-    reach: 3,
-    turnsBack: true,
   },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {

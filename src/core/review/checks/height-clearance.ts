@@ -18,7 +18,7 @@ export const heightClearance = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 },
+  turnedBy: { lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'No door or garage is on the list.',
   *run(survey) {
     for (const { clearance, state, topMm, name, placementId, left, strikes } of underDoors(survey)) {

@@ -14,6 +14,7 @@ export const kitFit = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No part says which vehicles it is for.',
   *run(survey) {
     const { vehicle } = survey.plan

@@ -14,6 +14,7 @@ export const layerLimit = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)

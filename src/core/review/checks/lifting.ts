@@ -42,6 +42,7 @@ export const lifting = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'Nothing is lifted onto the vehicle.',
   *run(survey) {
     for (const lift of survey.motion.lifts()) {

@@ -13,6 +13,7 @@ export const lines = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No long load is on the plan.',
   *run(survey) {
     for (const thing of survey.things) {

@@ -21,7 +21,7 @@ export const loadOverhang = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 },
+  turnedBy: { lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {
     for (const { end, thing, byMm, rules, anybody, mark, most } of pastVehicle(survey)) {

@@ -76,6 +76,7 @@ export const measuredFacts = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nothing was measured yet.',
   *run(survey) {
     const tolerance = survey.plan.rules.tolerancesMm.parallel

@@ -81,6 +81,7 @@ export const mountMatch = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {

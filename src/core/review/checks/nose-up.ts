@@ -16,6 +16,7 @@ export const noseUp = check({
   law: 'balance',
   mass: 'matters',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {
     for (const { thing, upNm, holdsNm, aheadMm } of survey.motion.noseUps()) {

@@ -32,7 +32,7 @@ export const onItsBars = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 },
+  turnedBy: { lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'Nothing stands on bars.',
   *run(survey) {
     yield* stranded(survey)

@@ -12,6 +12,7 @@ export const oneBar = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'Nothing stands on one bar alone.',
   *run(survey) {
     const worst = new Map<string, ReturnType<typeof survey.statics.twists>[number]>()

@@ -15,7 +15,9 @@ export const overRoof = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
+  turnedBy: {
+    lengths: { of: { ...HEIGHTS, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
+  },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
     for (const { at, name, held } of barsIn(survey))

@@ -46,6 +46,7 @@ export const parkedFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing:
     'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',
   *run(survey) {

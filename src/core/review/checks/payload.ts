@@ -16,6 +16,7 @@ export const payload = check({
   mass: 'matters',
   stage: 'load',
   lookWord: 'payload',
+  turnedBy: {},
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
     const { plan, loadPath, racks } = survey

@@ -28,6 +28,7 @@ export const peopleDriving = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nobody is on the plan.',
   *run({ masses }) {
     for (const mass of masses) {

@@ -13,6 +13,7 @@ export const reinforcedTop = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
   *run({ plan, racks, loadPath }) {
     for (const [rack, attachment] of standsOnEach(racks)) {

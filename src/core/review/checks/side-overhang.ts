@@ -15,9 +15,11 @@ export const sideOverhang = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: {
-    of: { bar: /^(lengthMm|capMm|feetYMm)/, rack: /^footWidthMm$/, gear: /^fit\.overhangMm$/ },
-    reach: 1,
+  turnedBy: {
+    lengths: {
+      of: { bar: /^(lengthMm|capMm|feetYMm)/, rack: /^footWidthMm$/, gear: /^fit\.overhangMm$/ },
+      reach: 1,
+    },
   },
   nothing: 'Nothing asks for overhang.',
   *run(survey) {

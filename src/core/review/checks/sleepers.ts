@@ -55,6 +55,7 @@ export const sleepers = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'Nobody sleeps on the roof.',
   *run(survey) {
     for (const { index } of survey.racks) yield* ofRack(survey, index)

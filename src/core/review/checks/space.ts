@@ -39,7 +39,7 @@ export const space = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1, half: /^(length|width)Mm$/ },
+  turnedBy: { lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1, half: /^(length|width)Mm$/ } },
   nothing: 'There are no two things on the plan.',
   *run(survey) {
     const gap = survey.plan.rules.gapsMm.between

@@ -44,6 +44,7 @@ export const speedRating = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {
     for (const state of ['road', 'trail'] as const) {

@@ -76,9 +76,11 @@ export const spread = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: {
-    of: { attachment: /^(points|doorPositions)\.\d+\.xMm$/, rack: /^fitSheet/, gear: /^fit\./ },
-    reach: 1,
+  turnedBy: {
+    lengths: {
+      of: { attachment: /^(points|doorPositions)\.\d+\.xMm$/, rack: /^fitSheet/, gear: /^fit\./ },
+      reach: 1,
+    },
   },
   nothing: 'Nothing asks for a spread.',
   *run(survey) {

@@ -45,6 +45,7 @@ export const standing = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'tipping',
+  turnedBy: {},
   nothing: 'Nothing is on the roof.',
   *run(survey) {
     if (survey.racks.length === 0) return

@@ -12,6 +12,7 @@ export const startingValues = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No starting value of a form is left.',
   *run({ plan }) {
     const starts = startsOf(plan)

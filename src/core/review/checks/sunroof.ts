@@ -20,16 +20,18 @@ export const sunroof = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
-  lengths: {
-    of: {
-      ...HEIGHTS,
-      bar: /^(riseMm|profile)/,
-      obstacle: /^(openingMm|tiltRiseMm|slidesOutside)/,
-      rack: /^deck\.(length|width|height)Mm$/,
-      gear: GEAR_SIZES,
+  turnedBy: {
+    lengths: {
+      of: {
+        ...HEIGHTS,
+        bar: /^(riseMm|profile)/,
+        obstacle: /^(openingMm|tiltRiseMm|slidesOutside)/,
+        rack: /^deck\.(length|width|height)Mm$/,
+        gear: GEAR_SIZES,
+      },
+      reach: 3,
+      turnsBack: true,
     },
-    reach: 3,
-    turnsBack: true,
   },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {

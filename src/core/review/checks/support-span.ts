@@ -14,6 +14,7 @@ export const supportSpan = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No long load is on the plan.',
   *run(survey) {
     for (const { thing, lengthMm, held } of longSpans(survey)) {

@@ -136,7 +136,9 @@ export const tent = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
+  turnedBy: {
+    lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
+  },
   nothing: 'No tent is on the plan, or none says how it opens.',
   *run(survey) {
     for (const each of tents(survey)) yield* ofTent(survey, each)

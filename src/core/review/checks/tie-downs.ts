@@ -99,6 +99,7 @@ export const tieDownsCheck = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'Nothing on the plan is held by straps alone.',
   *run(survey) {
     for (const tie of survey.motion.tieDowns())

@@ -42,6 +42,7 @@ export const toldFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

@@ -18,6 +18,7 @@ export const towerSpacingCheck = check({
   mass: 'matters',
   stage: 'load',
   lookWord: 'tower marks',
+  turnedBy: {},
   nothing: 'No rack has a fit sheet with tower spacings.',
   *run(survey) {
     for (const { rack, at, spacing } of towerSpacings(survey)) {

@@ -22,6 +22,7 @@ export const trailFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No load on the trail is within a figure that is only assumed.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {

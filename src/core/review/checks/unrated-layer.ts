@@ -45,6 +45,7 @@ export const unratedLayer = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  turnedBy: {},
   nothing: 'No link that holds something is without a figure.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {

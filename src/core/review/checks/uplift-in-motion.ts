@@ -24,6 +24,7 @@ export const upliftInMotion = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'Nothing stands on feet.',
   *run(survey) {
     for (const { rack, index, attachments } of survey.racks)

@@ -24,6 +24,7 @@ export const uplift = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  turnedBy: {},
   nothing: 'No foot carries anything.',
   *run(survey) {
     const { feet, footLoads, racks } = survey

@@ -15,10 +15,12 @@ export const usableWidth = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  lengths: {
-    of: { bar: /^usableMm$/, rack: /^deck\.widthMm$/, gear: GEAR_SIZES },
-    reach: 1,
-    half: /(usable|width|length|height)Mm$/,
+  turnedBy: {
+    lengths: {
+      of: { bar: /^usableMm$/, rack: /^deck\.widthMm$/, gear: GEAR_SIZES },
+      reach: 1,
+      half: /(usable|width|length|height)Mm$/,
+    },
   },
   nothing: 'Nothing stands on bars or a deck.',
   *run(survey) {

@@ -40,6 +40,7 @@ export const wind = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'wind',
+  turnedBy: {},
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()

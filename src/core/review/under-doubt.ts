@@ -1,0 +1,164 @@
+import { movesTogether } from '../facts/bracket'
+import { lengthFacts } from '../facts/length-facts'
+import { massFacts } from '../facts/mass-facts'
+import { plainOf, trialOf, type Moved } from '../facts/trials'
+import type { TriedFact } from '../facts/tried-fact'
+import type { Survey } from '../survey/survey'
+import { once } from '../units/once'
+import type { Check } from './check'
+import { hung } from './doubt-words'
+import type { Finding } from './finding'
+import { isStop, mayTurn, partTogether, pointsOf, roomOf, type TurnedBy } from './turns'
+
+const isAnswer = ({ severity }: Finding) => severity === 'stop' || severity === 'clear' || severity === 'mind'
+
+/** What the facts of a survey make of one check's answers. */
+interface Trials {
+  readonly by: TurnedBy
+  readonly facts: readonly TriedFact[]
+  /** How near to a Stop an answer would be with facts so much off; below nought it is one. */
+  readonly room: (finding: Finding, moved: readonly Moved[]) => number
+}
+
+/** `base` is what is tried from: masses as they are said, without the house's margin on guesses, where masses matter. */
+function trialsOf(
+  base: Survey,
+  check: Check,
+  facts: readonly TriedFact[],
+): Trials & {
+  readonly plain: (finding: Finding) => Finding
+} {
+  const known = new Map<Survey, ReadonlyMap<string, Finding>>()
+  const answersOf = (trial: Survey) => {
+    const before = known.get(trial)
+    if (before) return before
+    const found = new Map(check.run(trial).map((finding) => [finding.id, finding]))
+    known.set(trial, found)
+    return found
+  }
+  const asked = once(() => new Set(answersOf(base).keys()))
+  return {
+    by: check.turnedBy,
+    facts,
+    plain: (finding) => answersOf(base).get(finding.id) ?? finding,
+    room: ({ id, rest }, moved) => {
+      const there = answersOf(moved.length === 0 ? base : trialOf(base, moved))
+      if (rest && [...there.values()].some((each) => isStop(each) && !asked().has(each.id)))
+        return -Number.MIN_VALUE
+      const found = there.get(id)
+      if (!found) return Infinity
+      const room = roomOf(found)
+      if (isStop(found)) return Math.min(room ?? -1, -Number.MIN_VALUE)
+      return Math.max(room ?? 1, 0)
+    },
+  }
+}
+
+const turned = (finding: Finding, room: number) => room < 0 !== isStop(finding)
+
+/** The fact that turns an answer by itself, and how far off it does. */
+function byOne(finding: Finding, { by, facts, room }: Trials): readonly Moved[] | undefined {
+  for (const fact of facts) {
+    if (movesTogether(fact.how) || !mayTurn(finding, fact, by)) continue
+    for (const off of pointsOf(fact, by))
+      if (turned(finding, room(finding, [{ fact, by: off }]))) return [{ fact, by: off }]
+  }
+  return undefined
+}
+
+/** How much more several facts may move an answer together than each by itself adds up to. */
+const SURELY_MORE = 1.5
+
+/** Whether an answer is further from its Stop than it stands now; of a Stop, no nearer to being none. */
+function helps(finding: Finding, room: number): boolean {
+  const now = roomOf(finding) ?? (isStop(finding) ? -1 : 1)
+  return isStop(finding) ? room <= now : room >= now
+}
+
+/** Facts that turn an answer all at once, each at the end that is worse for it: better, where it is a Stop. */
+function byAll(
+  finding: Finding,
+  facts: readonly TriedFact[],
+  { by, room }: Trials,
+): readonly Moved[] | undefined {
+  const reaching = facts.filter((fact) => partTogether(finding, [fact], by) > 0)
+  if (reaching.length === 0 || partTogether(finding, reaching, by) < 1) return undefined
+  const now = roomOf(finding)
+  let swings = 0
+  const moved = reaching.map((fact): Moved => {
+    const off = fact.more || -fact.less
+    // One look says which way helps: the other end is the worse one then.
+    const there = room(finding, [{ fact, by: off }])
+    if (now !== undefined && Number.isFinite(there)) swings += Math.abs(there - now)
+    return { fact, by: helps(finding, there) ? (off > 0 ? -fact.less : fact.more) : off }
+  })
+  // What all of them move together is about the sum of what each does: with half as much again it is looked at no further.
+  if (now !== undefined && Math.abs(now) > swings * SURELY_MORE) return undefined
+  // What may be off one way only, and that way helps, stays where it is.
+  const off = moved.filter((each) => each.by !== 0)
+  return off.length > 0 && turned(finding, room(finding, off)) ? off : undefined
+}
+
+/** How far a fact must be off until it turns the answer, found by halves. In its own unit. */
+function needsOf(finding: Finding, moved: readonly Moved[], { room }: Trials): number {
+  const [first] = moved
+  if (!first || moved.length > 1) return 0
+  let [from, to] = [0, first.by]
+  for (let i = 0; i < 6; i += 1) {
+    const middle = (from + to) / 2
+    if (turned(finding, room(finding, [{ fact: first.fact, by: middle }]))) to = middle
+    else from = middle
+  }
+  return Math.abs(to)
+}
+
+/** The facts that may turn an answer about certain things: of gear those of the things, and of what they lie in. */
+function ofItsGear(
+  { thingById }: Survey,
+  { subject, rest }: Finding,
+  facts: readonly TriedFact[],
+): readonly TriedFact[] {
+  if (subject.placementIds.length === 0 || rest) return facts
+  const gear = new Set<string>()
+  for (const id of subject.placementIds)
+    for (let thing = thingById.get(id); thing; thing = thing.parent) gear.add(thing.gear.id)
+  return facts.filter((fact) => fact.in === 'kg' || fact.entry.of !== 'gear' || gear.has(fact.entry.id))
+}
+
+function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
+  const loose = trials.facts.filter(({ how }) => movesTogether(how))
+  const turning = byOne(finding, trials) ?? byAll(finding, loose, trials)
+  if (turning) return hung(survey, finding, turning, needsOf(finding, turning, trials))
+  if (isStop(finding) || loose.length === trials.facts.length) return finding
+  const all = byAll(finding, trials.facts, trials)
+  return all ? { ...finding, together: { facts: all.length } } : finding
+}
+
+/**
+ * Judges a check's answers under the lengths and masses that may be off. A fact moves by itself, all guesses and starting
+ * values together. A pass that one of them makes a Stop is found out; one that only all of them at once do is said so.
+ * What is over with the house's margin on guesses alone is no Stop: it hangs on the guesses.
+ */
+export function underDoubt(
+  survey: Survey,
+): (check: Check, findings: readonly Finding[]) => readonly Finding[] {
+  const lengths = lengthFacts(survey)
+  const masses = once(() => massFacts(survey))
+  return (check, findings) => {
+    const { lengths: of, masses: which } = check.turnedBy
+    if (!of && !which) return findings
+    const relevant = [
+      ...lengths.filter(({ entry }) => of?.of[entry.of]?.test(entry.field)),
+      ...(which ? masses().filter(({ entry }) => which === 'withVehicle' || entry.of !== 'vehicle') : []),
+    ]
+    if (relevant.length === 0) return findings
+    const trials = trialsOf(which ? plainOf(survey) : survey, check, relevant)
+    return findings.map((finding) => {
+      if (finding.ask || !isAnswer(finding)) return finding
+      const plain = which ? trials.plain(finding) : finding
+      const as = isStop(plain) === isStop(finding) ? finding : { ...finding, severity: plain.severity }
+      const result = judged(survey, as, { ...trials, facts: ofItsGear(survey, finding, relevant) })
+      return isStop(finding) && !isStop(as) && result === as ? { ...as, severity: 'findOut' } : result
+    })
+  }
+}
