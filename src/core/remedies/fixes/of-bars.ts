@@ -1,5 +1,5 @@
 import { nearest } from '../../geometry/intervals'
-import { underBar } from '../../review/checks/measured-facts'
+import { underBar } from '../../facts/measured'
 import type { Finding } from '../../review/finding'
 import { seatsOfBar } from '../../survey/bars/seat-windows'
 import { towerSpacing } from '../../survey/bars/tower-spacing'

@@ -1,75 +1,69 @@
-import type { BarAt } from '../../survey/frame/arrangement'
+import { bendings, YIELD_FACTOR } from '../../facts/bending'
+import { fails, spareOf } from '../../facts/comparison'
+import { mm, mPa, newtonMetre, type Phrase } from '../../units/phrase'
 import { type Said, check, notLooked } from '../check'
-import { underBarRoom } from '../../survey/frame/roof-surface'
-import type { LoadedBar } from '../../survey/statics/bending'
-import { STATES } from '../../units/scalars'
-import type { Survey } from '../../survey/survey'
-import { mm, mPa, newtonMetre } from '../../units/phrase'
+import { HEIGHTS } from '../length-groups'
 
-/** Two states that bend it alike but for rounding: the first is told. */
-const TIE_NM = 1e-6
+type Bending = ReturnType<typeof bendings>[number]
 
-/** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
-const YIELD_FACTOR = 1.5
-
-function* judged(survey: Survey, worst: LoadedBar): Iterable<Said> {
-  const { at, moment, stressMPa } = worst
+function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
   const { bar, rack } = at
+  const { moment, stressMPa, lowest: low, state } = worst
   const common = {
     about: bar.id,
-    state: worst.state,
+    state,
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
+    toStopShare,
+    ...(room ? { toStop: room.measure } : { toStop: Infinity }),
   } as const
-  const { lowest: low } = worst
-  const room =
-    low && at.onRoof
-      ? underBarRoom(survey.plan.vehicle, bar.riseMm, bar.xMm, low.yMm) - low.downMm
-      : undefined
-  const limit = bar.profile.material?.yieldMPa
-  if (low && room !== undefined && room < 0)
-    yield {
+  const bends: Phrase = [`${bar.name} bends with `, newtonMetre(Math.abs(moment.nm))]
+  if (low && room && fails(room))
+    return {
       ...common,
       severity: 'stop',
       measured: mm(low.downMm),
-      margin: mm(room),
+      margin: mm(spareOf(room)),
       sentence: [`${bar.name} would bend `, mm(low.downMm), ' and meet the roof.'],
     }
-  else if (stressMPa !== undefined && limit !== undefined && stressMPa > limit / YIELD_FACTOR)
-    yield {
+  if (stress && fails(stress.guarded))
+    return {
       ...common,
-      severity: stressMPa > limit ? 'stop' : 'mind',
-      measured: mPa(stressMPa),
-      limit: mPa(limit / YIELD_FACTOR),
-      margin: mPa(limit / YIELD_FACTOR - stressMPa),
+      severity: fails(stress.yield) ? 'stop' : 'mind',
+      measured: mPa(stress.guarded.measure),
+      limit: mPa(stress.guarded.limit),
+      margin: mPa(spareOf(stress.guarded)),
       sentence: [
-        `${bar.name} bends with `,
-        newtonMetre(Math.abs(moment.nm)),
+        ...bends,
         ', a stress of ',
-        mPa(stressMPa),
-        stressMPa > limit ? ', over its yield of ' : `, over its yield divided by ${YIELD_FACTOR}: yield is `,
-        mPa(limit),
+        mPa(stress.guarded.measure),
+        fails(stress.yield)
+          ? ', over its yield of '
+          : `, over its yield divided by ${YIELD_FACTOR}: yield is `,
+        mPa(stress.yield.limit),
         '.',
       ],
     }
-  else
-    yield {
-      ...common,
-      severity: 'clear',
-      ...(low ? { measured: mm(low.downMm) } : {}),
-      sentence: [
-        `${bar.name} bends with `,
-        newtonMetre(Math.abs(moment.nm)),
-        ...(low ? [' and comes down ', mm(low.downMm)] : []),
-        ...(stressMPa === undefined
-          ? ['; its section is not known, so there is no stress to judge.']
-          : [', a stress of ', mPa(stressMPa), '. Bending less never makes a higher limit.']),
-      ],
-    }
+  return {
+    ...common,
+    severity: 'clear',
+    ...(low ? { measured: mm(low.downMm) } : {}),
+    sentence: [
+      ...bends,
+      ...(low ? [' and comes down ', mm(low.downMm)] : []),
+      ...(stressMPa === undefined
+        ? ['; its section is not known, so there is no stress to judge.']
+        : [', a stress of ', mPa(stressMPa), '. Bending less never makes a higher limit.']),
+    ],
+  }
 }
 
+/** Whether anything is known of a bar's section. */
+const sectionKnown = ({ at: { bar } }: Bending) =>
+  bar.profile.wallMm !== undefined || bar.profile.section !== undefined
+
 /** Of a bar whose stress cannot be judged: only whether it would bend down to the roof. */
-function* overItsRoom(survey: Survey, worst: LoadedBar): Iterable<Said> {
-  for (const finding of judged(survey, worst)) if (finding.severity === 'stop') yield finding
+function* overItsRoom(bending: Bending): Iterable<Said> {
+  if (bending.room && fails(bending.room)) yield judged(bending)
 }
 
 /** How far does each bar bend, and does it keep clear of the roof and of its yield? N·m, mm, MPa. */
@@ -87,39 +81,26 @@ export const barBending = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'bending',
-  turnedBy: {},
+  turnedBy: { lengths: { of: { ...HEIGHTS, bar: /^(riseMm|profile)/ }, reach: 1 }, masses: 'aboard' },
   nothing: 'No bar carries anything.',
   *run(survey) {
-    const unknown: BarAt[] = []
-    for (const at of survey.bars) {
-      const { index, bar } = at
-      const worst = STATES.flatMap((state) => survey.statics.bar(index, state) ?? []).reduce<
-        LoadedBar | undefined
-      >(
-        (so, each) => (so && Math.abs(so.moment.nm) >= Math.abs(each.moment.nm) - TIE_NM ? so : each),
-        undefined,
-      )
-      if (!worst || worst.carriesKg <= 0) continue
-      const known = bar.profile.wallMm !== undefined || bar.profile.section !== undefined
-      if (known && worst.stressMPa !== undefined && bar.profile.material?.yieldMPa !== undefined)
-        yield* judged(survey, worst)
-      else {
-        unknown.push(at)
-        if (known) yield* overItsRoom(survey, worst)
-      }
-    }
-    const [first] = unknown
+    const all = bendings(survey)
+    const unjudged = all.filter((each) => !sectionKnown(each) || !each.stress)
+    for (const each of all)
+      if (!unjudged.includes(each)) yield judged(each)
+      else if (sectionKnown(each)) yield* overItsRoom(each)
+    const [first] = unjudged
     if (first)
       yield notLooked(
         survey,
         'bending',
         [
-          `Bending: the section or the yield of ${unknown.map(({ bar }) => bar.name).join(', ')} is not known.`,
+          `Bending: the section or the yield of ${unjudged.map(({ at }) => at.bar.name).join(', ')} is not known.`,
         ],
         {
           where: 'sheet',
           label: 'Wall, section and material of the bars',
-          target: { open: 'rack', rackId: first.rack.id, at: 'bars' },
+          target: { open: 'rack', rackId: first.at.rack.id, at: 'bars' },
         },
       )
   },

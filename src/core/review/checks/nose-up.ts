@@ -1,3 +1,5 @@
+import { fails, spareOf } from '../../facts/comparison'
+import { longNoses } from '../../facts/long-noses'
 import { BOUNCE } from '../../survey/motion/long-lines'
 import { check } from '../check'
 import { kmH, mm, newtonMetre } from '../../units/phrase'
@@ -19,9 +21,9 @@ export const noseUp = check({
   turnedBy: {},
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {
-    for (const { thing, upNm, holdsNm, aheadMm } of survey.motion.noseUps()) {
-      // With its weight behind the rear bar nothing holds the front down at all.
-      const lifts = upNm > holdsNm || holdsNm <= 0
+    for (const { nose, held, loose } of longNoses(survey)) {
+      const { thing, upNm, holdsNm, aheadMm } = nose
+      const lifts = loose || fails(held)
       const tied = thing.placement.lines?.bow ?? false
       const { name } = thing.gear
       yield {
@@ -31,7 +33,7 @@ export const noseUp = check({
         subject: { placementIds: [thing.placement.id] },
         measured: newtonMetre(upNm),
         limit: newtonMetre(holdsNm),
-        margin: newtonMetre(holdsNm - upNm),
+        margin: newtonMetre(spareOf(held)),
         sentence: [
           `${name} runs `,
           mm(aheadMm),

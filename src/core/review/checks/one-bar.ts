@@ -1,6 +1,7 @@
-import { STANDARD_GRAVITY } from '../../units/dimension'
-import { check } from '../check'
+import { fails, spareOf } from '../../facts/comparison'
+import { onOneBar } from '../../facts/twists'
 import { mm, newtonMetre } from '../../units/phrase'
+import { check } from '../check'
 
 /** Does a thing on one bar alone stand over that bar? Offset in mm, twist in N·m. */
 export const oneBar = check({
@@ -15,37 +16,24 @@ export const oneBar = check({
   turnedBy: {},
   nothing: 'Nothing stands on one bar alone.',
   *run(survey) {
-    const worst = new Map<string, ReturnType<typeof survey.statics.twists>[number]>()
-    for (const twist of survey.statics.twists()) {
-      const so = worst.get(twist.placementId)
-      if (!so || Math.abs(twist.offMm * twist.kg) > Math.abs(so.offMm * so.kg))
-        worst.set(twist.placementId, twist)
-    }
-    for (const [placementId, { barIndex, kg: mass, offMm }] of worst) {
-      const bar = survey.bars[barIndex]?.bar
-      const thing = survey.thingById.get(placementId)
-      if (!bar || !thing) continue
-      const nm = (Math.abs(offMm) * mass * STANDARD_GRAVITY) / 1000
-      const limit = bar.profile.widthMm / 2
-      const over = Math.abs(offMm) > limit + 1e-6
+    for (const { bar, thing, off, twistNm } of onOneBar(survey))
       yield {
-        about: placementId,
-        severity: over ? 'mind' : 'clear',
+        about: thing.placement.id,
+        severity: fails(off) ? 'mind' : 'clear',
         state: 'all',
-        subject: { barId: bar.id, placementIds: [placementId] },
-        measured: mm(Math.abs(offMm)),
-        limit: mm(limit),
-        margin: mm(limit - Math.abs(offMm)),
-        sentence: over
+        subject: { barId: bar.id, placementIds: [thing.placement.id] },
+        measured: mm(off.measure),
+        limit: mm(off.limit),
+        margin: mm(spareOf(off)),
+        sentence: fails(off)
           ? [
               `${thing.gear.name} hangs on ${bar.name} alone, `,
-              mm(Math.abs(offMm)),
+              mm(off.measure),
               ' off it: it twists the bar by ',
-              newtonMetre(nm),
+              newtonMetre(twistNm),
               ', which its clamps must hold.',
             ]
           : [`${thing.gear.name} stands over ${bar.name}, the one bar that holds it.`],
       }
-    }
   },
 })

@@ -1,38 +1,8 @@
-import type { State } from '../../units/scalars'
-import type { Survey } from '../../survey/survey'
-import { check, practice } from '../check'
+import { spareOf } from '../../facts/comparison'
+import { speedFacts } from '../../facts/speeds'
 import { kmH } from '../../units/phrase'
-
-interface SpeedLimit {
-  readonly key: string
-  readonly name: string
-  readonly kmH: number
-  readonly placementIds: readonly string[]
-}
-
-function speedLimits(survey: Survey, state: State): SpeedLimit[] {
-  const gear = survey.masses.flatMap((mass): SpeedLimit[] =>
-    mass.of === 'gear' && mass.states.includes(state) && mass.thing.gear.maxKmH !== undefined
-      ? [
-          {
-            key: mass.thing.placement.id,
-            name: mass.thing.gear.name,
-            kmH: mass.thing.gear.maxKmH,
-            placementIds: [mass.thing.placement.id],
-          },
-        ]
-      : [],
-  )
-  const layers = survey.loadPath.cells.flatMap((cell): SpeedLimit[] =>
-    cell.state === state &&
-    !cell.idle &&
-    cell.limit.kind !== 'missing' &&
-    cell.limit.rating.upToKmH !== undefined
-      ? [{ key: cell.layer.id, name: cell.layer.name, kmH: cell.limit.rating.upToKmH, placementIds: [] }]
-      : [],
-  )
-  return [...gear, ...layers]
-}
+import { check, practice } from '../check'
+import { verdictOf } from '../verdict'
 
 /** Is the planned speed within what gear and ratings allow? Speeds in km/h. */
 export const speedRating = check({
@@ -47,21 +17,16 @@ export const speedRating = check({
   turnedBy: {},
   nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {
-    for (const state of ['road', 'trail'] as const) {
-      const planned = state === 'road' ? survey.plan.use.roadKmH : survey.plan.use.trailKmH
-      for (const limit of speedLimits(survey, state)) {
-        const over = planned > limit.kmH
-        yield {
-          about: `${limit.key} ${state}`,
-          severity: over ? 'stop' : 'clear',
-          state,
-          subject: { placementIds: limit.placementIds },
-          measured: kmH(planned),
-          limit: kmH(limit.kmH),
-          margin: kmH(limit.kmH - planned),
-          sentence: [`${limit.name}: up to `, kmH(limit.kmH), '; the plan says ', kmH(planned), '.'],
-        }
+    for (const { key, name, state, placementIds, held } of speedFacts(survey))
+      yield {
+        about: `${key} ${state}`,
+        severity: verdictOf(held, 'stop'),
+        state,
+        subject: { placementIds },
+        measured: kmH(held.measure),
+        limit: kmH(held.limit),
+        margin: kmH(spareOf(held)),
+        sentence: [`${name}: up to `, kmH(held.limit), '; the plan says ', kmH(held.measure), '.'],
       }
-    }
   },
 })

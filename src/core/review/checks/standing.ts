@@ -1,16 +1,12 @@
+import { fails, spareOf } from '../../facts/comparison'
+import { SLOPE_SHARE, standingFact } from '../../facts/standing'
 import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/standing'
+import { deg, type Phrase } from '../../units/phrase'
+import { any } from '../../units/pick'
+import { plural } from '../../units/words'
 import type { Ask } from '../ask'
 import { check, notLooked } from '../check'
-import type { Outcome, Severity } from '../finding'
-import { deg, type Phrase } from '../../units/phrase'
-
-/** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */
-const SLOPE_SHARE = 0.5
-
-function severityOf({ slopeDeg }: Stand, rollDeg: number): Severity {
-  if (rollDeg >= slopeDeg) return 'stop'
-  return rollDeg > slopeDeg * SLOPE_SHARE ? 'mind' : 'clear'
-}
+import type { Outcome } from '../finding'
 
 const askBalance = ({ estimated }: OwnBalance): Ask =>
   estimated.includes('kerb mass')
@@ -21,8 +17,8 @@ const askBalance = ({ estimated }: OwnBalance): Ask =>
         target: { open: 'vehicle', at: 'centreOfGravity' },
       }
 
-const tipping = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: number): Phrase => [
-  `Tipping: ${estimated.join(', ')} ${estimated.length > 1 ? 'are' : 'is'} not known. By estimate it would tip standing at `,
+const tippingPhrase = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: number): Phrase => [
+  `Tipping: ${estimated.join(', ')} ${plural(estimated.length, 'is', 'are')} not known. By estimate it would tip standing at `,
   deg(slopeDeg),
   ' of side slope; the plan says ',
   deg(roll),
@@ -45,16 +41,14 @@ export const standing = check({
   mass: 'matters',
   stage: 'forces',
   lookWord: 'tipping',
-  turnedBy: {},
+  turnedBy: { lengths: { of: { vehicle: /^(trackMm|centreOfGravity)\b/ }, reach: 1 }, masses: 'withVehicle' },
   nothing: 'Nothing is on the roof.',
   *run(survey) {
     if (survey.racks.length === 0) return
-    const { own, bare, loaded, loadedBetween } = survey.motion.standing()
-    const roll = survey.plan.use.trailRollDeg
-    const ends = [loadedBetween.least, loadedBetween.most].map((each) => severityOf(each, roll))
-    const guessing = own.estimated.length > 0
-    const asSaid = severityOf(loaded, roll)
-    const unsure = guessing && ends.some((end) => end !== 'clear')
+    const { own, bare, loaded } = survey.motion.standing()
+    const { rollDeg, loaded: tipping, unsure, toStopMm, toStopShare } = standingFact(survey)
+    const guessing = any(own.estimated)
+    const asSaid = fails(tipping.tips) ? 'stop' : fails(tipping.minds) ? 'mind' : 'clear'
     // By estimate alone nothing is cleared, and what the estimate cannot turn is no question.
     const severity: Outcome = !guessing || asSaid === 'stop' ? asSaid : unsure ? 'findOut' : 'notLooked'
     const change: Phrase = [
@@ -63,11 +57,11 @@ export const standing = check({
       ' of side slope instead of ',
       deg(bare.slopeDeg),
       '. The plan says ',
-      deg(roll),
+      deg(rollDeg),
       '.',
     ]
     if (severity === 'notLooked') {
-      yield notLooked(survey, 'tipping', tipping(own, loaded, roll), askBalance(own))
+      yield notLooked(survey, 'tipping', tippingPhrase(own, loaded, rollDeg), askBalance(own))
       return
     }
     yield {
@@ -75,16 +69,17 @@ export const standing = check({
       severity,
       state: 'trail',
       subject: { placementIds: [] },
-      measured: deg(roll),
-      limit: deg(loaded.slopeDeg * SLOPE_SHARE),
-      margin: deg(loaded.slopeDeg * SLOPE_SHARE - roll),
-      sentence:
-        own.estimated.length === 0
-          ? change
-          : [
-              ...change,
-              ` By estimate: ${own.estimated.join(', ')} ${own.estimated.length > 1 ? 'are' : 'is'} not known${unsure ? ', and the answer hangs on it. Find out' : ''}.`,
-            ],
+      measured: deg(rollDeg),
+      limit: deg(tipping.minds.limit),
+      margin: deg(spareOf(tipping.minds)),
+      toStop: toStopMm,
+      toStopShare,
+      sentence: !guessing
+        ? change
+        : [
+            ...change,
+            ` By estimate: ${own.estimated.join(', ')} ${plural(own.estimated.length, 'is', 'are')} not known${unsure ? ', and the answer hangs on it. Find out' : ''}.`,
+          ],
       ...(guessing ? { ask: askBalance(own) } : {}),
     }
   },

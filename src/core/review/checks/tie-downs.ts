@@ -1,13 +1,20 @@
-import { type TieDown, limitCounted, limitWanted } from '../../survey/motion/securing'
-import { check } from '../check'
-import type { Finding, Severity } from '../finding'
+import { atMost, fails } from '../../facts/comparison'
+import { tiedDown } from '../../facts/tie-downs'
+import { limitWanted, type TieDown } from '../../survey/motion/securing'
 import { kg, type Phrase } from '../../units/phrase'
+import { plural } from '../../units/words'
+import { check } from '../check'
+import type { Finding } from '../finding'
 
-export const straps = (count: number) => `${count} ${count === 1 ? 'strap' : 'straps'}`
+type TiedDown = ReturnType<typeof tiedDown>[number]
+
+export const straps = (count: number) => `${count} ${plural(count, 'strap', 'straps')}`
 
 /** What a thing wants, in words. */
 function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase {
-  const why = byFriction > byLength ? 'its weight and the friction under it' : 'its length'
+  const why = fails(atMost(byFriction, byLength, 'exact'))
+    ? 'its weight and the friction under it'
+    : 'its length'
   return [
     `wants ${straps(wanted)} over it for ${why}, each with a working load limit of `,
     kg(eachKg),
@@ -15,19 +22,14 @@ function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase
   ]
 }
 
-/** Too few straps are Mind; that a label is unread or too weak besides is not hidden by it. */
-function tooFew({ planned, plannedEachKg, kg: mass }: TieDown): Severity {
-  if (planned === 0) return 'mind'
-  if (plannedEachKg === undefined) return 'findOut'
-  return limitCounted(planned, plannedEachKg, 'over') < limitWanted(mass) - 1e-9 ? 'stop' : 'mind'
-}
-
-function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
-  const { thing, wanted, planned, plannedEachKg, kg: mass } = tie
+function judge({ tie, count, holds }: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
+  const { thing, planned, plannedEachKg, kg: mass } = tie
   const { name } = thing.gear
-  if (planned < wanted)
+  const tooWeak = holds !== undefined && fails(holds)
+  if (fails(count))
     return {
-      severity: tooFew(tie),
+      // Too few straps are Mind; that a label is unread or too weak besides is not hidden by it.
+      severity: planned === 0 ? 'mind' : plannedEachKg === undefined ? 'findOut' : tooWeak ? 'stop' : 'mind',
       sentence: [
         `${name} `,
         ...wantedPhrase(tie),
@@ -36,7 +38,7 @@ function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
           : `; ${planned} on the plan${plannedEachKg === undefined ? ', no label read' : ''}.`,
       ],
     }
-  if (plannedEachKg === undefined)
+  if (!holds)
     return {
       severity: 'findOut',
       sentence: [
@@ -45,33 +47,21 @@ function judge(tie: TieDown): Pick<Finding, 'severity' | 'sentence'> {
         ' each are wanted.',
       ],
     }
-  const counted = limitCounted(planned, plannedEachKg, 'over')
-  return counted < limitWanted(mass) - 1e-9
-    ? {
-        severity: 'stop',
-        sentence: [
-          `${name}: ${straps(planned)} hold `,
-          kg(counted),
-          ' by their labels; half its weight is ',
-          kg(limitWanted(mass)),
-          '.',
-        ],
-      }
-    : {
-        severity: 'clear',
-        sentence: [
-          `${name}: ${straps(planned)} hold `,
-          kg(counted),
-          ' by their labels, against half its weight, ',
-          kg(limitWanted(mass)),
-          '.',
-        ],
-      }
+  return {
+    severity: tooWeak ? 'stop' : 'clear',
+    sentence: [
+      `${name}: ${straps(planned)} hold `,
+      kg(holds.measure),
+      tooWeak ? ' by their labels; half its weight is ' : ' by their labels, against half its weight, ',
+      kg(holds.limit),
+      '.',
+    ],
+  }
 }
 
 /** A label that nobody read is a question with one field. */
 function withAsk(
-  { thing }: TieDown,
+  { tie: { thing } }: TiedDown,
   judged: Pick<Finding, 'severity' | 'sentence'>,
 ): Pick<Finding, 'severity' | 'sentence' | 'ask'> {
   if (judged.severity !== 'findOut') return judged
@@ -99,15 +89,16 @@ export const tieDownsCheck = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
-  turnedBy: {},
+  turnedBy: { masses: 'aboard' },
   nothing: 'Nothing on the plan is held by straps alone.',
   *run(survey) {
-    for (const tie of survey.motion.tieDowns())
+    for (const tied of tiedDown(survey))
       yield {
-        about: tie.thing.placement.id,
+        about: tied.tie.thing.placement.id,
         state: 'all',
-        subject: { placementIds: [tie.thing.placement.id] },
-        ...withAsk(tie, judge(tie)),
+        subject: { placementIds: [tied.tie.thing.placement.id] },
+        toStopShare: tied.toStopShare,
+        ...withAsk(tied, judge(tied)),
       }
   },
 })

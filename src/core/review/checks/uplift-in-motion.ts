@@ -1,14 +1,35 @@
-import type { Survey } from '../../survey/survey'
+import { fails, spareOf } from '../../facts/comparison'
+import { NOTICE_KG, upliftsInMotion } from '../../facts/uplifts'
+import { kg, type Phrase } from '../../units/phrase'
 import { check } from '../check'
-import { kg } from '../../units/phrase'
-import { holdingUplift } from './uplift'
 
-/** Under half a kilogram is the roughness of such a sum, not a lifted foot. */
-const NOTICE_KG = 0.5
+type Lifted = ReturnType<typeof upliftsInMotion>[number]
 
-/** The feet that do not lift at rest: those that do have been spoken of. */
-const atRest = (survey: Survey, footIndex: number) =>
-  Math.min(...Object.values(survey.footLoads[footIndex]?.loadKg ?? { road: 0 }))
+/** What happens to the foot that is lifted most. */
+function lifts({ at, foot, upKg, holds, others, worst, ...each }: Lifted): Phrase {
+  const { name } = at.rack
+  const what = worst.least.name.toLowerCase()
+  if (fails(each.lifts))
+    return [
+      `${name}: ${what} lifts the ${foot.corner} foot by `,
+      kg(upKg),
+      ...(others === 0 ? [] : [`, and ${others} more in one way or another`]),
+      ...(holds
+        ? [fails(holds) ? ', more than the ' : ', within the ', kg(holds.limit), ' it holds.']
+        : ['; nobody says what it holds against that. Set the load lower or the feet wider apart.']),
+    ]
+  if (fails(each.bears))
+    return [
+      `${name}: ${what} takes the ${foot.corner} foot to nought, within the `,
+      kg(NOTICE_KG),
+      ' by which such a sum is rough.',
+    ]
+  return [
+    `${name}: every ${each.someAtRest ? 'other ' : ''}foot keeps at least `,
+    kg(worst.least.kg),
+    ` (${foot.corner}, ${what}).`,
+  ]
+}
 
 /** Does braking, a bend, pulling away or the trail’s slope lift a foot? kg as a weight. */
 export const upliftInMotion = check({
@@ -24,71 +45,39 @@ export const upliftInMotion = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
-  turnedBy: {},
+  turnedBy: { masses: 'aboard' },
   nothing: 'Nothing stands on feet.',
   *run(survey) {
-    for (const { rack, index, attachments } of survey.racks)
-      for (const state of ['road', 'trail'] as const) {
-        const all = survey.motion
-          .feet()
-          .filter((each) => each.state === state && survey.feet[each.footIndex]?.rackIndex === index)
-        const feet = all.filter(({ footIndex }) => atRest(survey, footIndex) >= -NOTICE_KG)
-        if (feet.length === 0) continue
-        if (feet.every(({ restKg }) => restKg === 0)) continue
-        const worst = feet.reduce((so, each) => (each.least.kg < so.least.kg ? each : so))
-        const foot = survey.feet[worst.footIndex]
-        if (!foot) continue
-        const { name, kg: least } = worst.least
-        const holds = holdingUplift(survey, foot)
-        const lifts = least < -NOTICE_KG
-        const seatless = attachments.find((each) => each.kind === 'framePoint' && each.seatZMm === undefined)
-        const others = feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length
-        const over = lifts && holds !== undefined && -least > holds
-        yield {
-          about: `${rack.id} ${state}`,
-          severity: over ? 'stop' : seatless ? 'findOut' : lifts ? 'mind' : 'clear',
-          ...(seatless
-            ? {
-                ask: {
-                  where: 'tape',
-                  label: `${seatless.name}: height over the ground`,
-                  target: { field: 'seat', attachmentId: seatless.id },
-                } as const,
-              }
-            : {}),
-          state,
-          subject: { footId: foot.id, rackId: rack.id, placementIds: [] },
-          measured: kg(least),
-          ...(holds === undefined ? {} : { limit: kg(-holds), margin: kg(least + holds) }),
-          sentence: seatless
-            ? [
-                `${rack.name}: how high over the ground its legs stand is not known, and what braking and bends do to its feet hangs on it. As such bodies usually are: `,
-                kg(least),
-                ` at the least loaded foot (${foot.corner}).`,
-              ]
-            : lifts
-              ? [
-                  `${rack.name}: ${name.toLowerCase()} lifts the ${foot.corner} foot by `,
-                  kg(-least),
-                  ...(others > 0 ? [`, and ${others} more in one way or another`] : []),
-                  ...(holds === undefined
-                    ? [
-                        '; nobody says what it holds against that. Set the load lower or the feet wider apart.',
-                      ]
-                    : [over ? ', more than the ' : ', within the ', kg(holds), ' it holds.']),
-                ]
-              : least < 0
-                ? [
-                    `${rack.name}: ${name.toLowerCase()} takes the ${foot.corner} foot to nought, within the `,
-                    kg(NOTICE_KG),
-                    ' by which such a sum is rough.',
-                  ]
-                : [
-                    `${rack.name}: every ${feet.length < all.length ? 'other ' : ''}foot keeps at least `,
-                    kg(least),
-                    ` (${foot.corner}, ${name.toLowerCase()}).`,
-                  ],
-        }
+    for (const lifted of upliftsInMotion(survey)) {
+      const { at, state, foot, worst, holds } = lifted
+      const { rack, attachments } = at
+      const seatless = attachments.find((each) => each.kind === 'framePoint' && each.seatZMm === undefined)
+      const raised = fails(lifted.lifts)
+      const over = raised && holds !== undefined && fails(holds)
+      yield {
+        about: `${rack.id} ${state}`,
+        severity: over ? 'stop' : seatless ? 'findOut' : raised ? 'mind' : 'clear',
+        ...(seatless
+          ? {
+              ask: {
+                where: 'tape',
+                label: `${seatless.name}: height over the ground`,
+                target: { field: 'seat', attachmentId: seatless.id },
+              } as const,
+            }
+          : {}),
+        state,
+        subject: { footId: foot.id, rackId: rack.id, placementIds: [] },
+        measured: kg(worst.least.kg),
+        ...(holds ? { limit: kg(-holds.limit), margin: kg(spareOf(holds)) } : { toStopShare: Infinity }),
+        sentence: seatless
+          ? [
+              `${rack.name}: how high over the ground its legs stand is not known, and what braking and bends do to its feet hangs on it. As such bodies usually are: `,
+              kg(worst.least.kg),
+              ` at the least loaded foot (${foot.corner}).`,
+            ]
+          : lifts(lifted),
       }
+    }
   },
 })

@@ -1,9 +1,9 @@
-import { STANDARD_GRAVITY } from '../../units/dimension'
-import type { ThingAt } from '../../survey/frame/arrangement'
-import { withContents } from '../../survey/loads/mass-points'
+import { spareOf } from '../../facts/comparison'
+import { liftedByWind } from '../../facts/wind'
 import type { Survey } from '../../survey/survey'
-import { check } from '../check'
 import { kmH, kWh, newton, type Phrase } from '../../units/phrase'
+import { any } from '../../units/pick'
+import { check } from '../check'
 
 function energyPhrase(survey: Survey): Phrase {
   const { kWhPer100Km: road, fuelPer100Km: fuel } = survey.motion.wind()
@@ -16,13 +16,6 @@ function energyPhrase(survey: Survey): Phrase {
       ? ([{ dimension: 'volume', value: fuel.amount }, ' of fuel'] as const)
       : ([kWh(fuel.amount), ' from the battery'] as const)),
   ]
-}
-
-/** Whether something besides its weight holds a thing down: a mount of its own, or straps on the plan. */
-function isHeld({ gear, placement }: ThingAt): boolean {
-  const { kind } = gear.fit.mount
-  const byWeight = kind === 'strap' || kind === 'none' || kind === 'unsaid'
-  return !byWeight || (placement.straps?.count ?? 0) > 0
 }
 
 /** What does the wind of driving add, and can it lift anything? N, kWh per 100 km. */
@@ -44,33 +37,26 @@ export const wind = check({
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()
-    const weights = withContents(survey.masses, ({ kg, states }) =>
-      states.includes('road') ? kg * STANDARD_GRAVITY : 0,
-    )
-    for (const item of all.items) {
-      if (!item.thing) continue
-      const weight = weights.get(item.thing) ?? 0
-      if (item.liftN.to <= weight || isHeld(item.thing)) continue
+    for (const { id, name, held } of liftedByWind(survey))
       yield {
-        about: item.id,
+        about: id,
         severity: 'mind',
         state: 'road',
-        subject: { placementIds: [item.id] },
-        measured: newton(item.liftN.to),
-        limit: newton(weight),
-        margin: newton(weight - item.liftN.to),
+        subject: { placementIds: [id] },
+        measured: newton(held.measure),
+        limit: newton(held.limit),
+        margin: newton(spareOf(held)),
         sentence: [
-          `${item.name}: at `,
+          `${name}: at `,
           kmH(all.kmH),
           ' the wind may lift with up to ',
-          newton(item.liftN.to),
+          newton(held.measure),
           ' (rough), more than its weight of ',
-          newton(weight),
+          newton(held.limit),
           '. Nothing on the plan holds it down: tie it.',
         ],
       }
-    }
-    if (all.items.length > 0)
+    if (any(all.items))
       yield {
         about: 'all',
         severity: 'clear',

@@ -1,0 +1,107 @@
+import { PART_ROLES } from '../kinds/part-role'
+import type { FootAt, RackAt } from '../survey/frame/arrangement'
+import type { FootInMotion } from '../survey/motion/foot-forces'
+import { LIFTED_KG } from '../survey/statics/evenness'
+import type { Survey } from '../survey/survey'
+import { leastBy } from '../units/pick'
+import { STATES } from '../units/scalars'
+import { atLeast, atMost, fails, type Held } from './comparison'
+
+/** What a foot is pulled up with, against what its parts hold against that. kg as a weight */
+interface Uplift {
+  readonly foot: FootAt
+  readonly rack: RackAt | undefined
+  readonly upKg: number
+  /** Nothing where none of its parts says what it holds. */
+  readonly holds: Held | undefined
+}
+
+/** What a foot holds against being pulled up: the least of its rack's parts that say so, kg; nothing where none does. */
+function holdingKg({ racks }: Survey, foot: FootAt): number | undefined {
+  const said = (racks[foot.rackIndex]?.rack.parts ?? [])
+    .filter(({ role }) => PART_ROLES[role].atFeet)
+    .flatMap(({ tension }) => (tension ? [tension.eachKg] : []))
+  return said.length === 0 ? undefined : Math.min(...said)
+}
+
+function pulled(survey: Survey, foot: FootAt, upKg: number): Uplift {
+  const holds = holdingKg(survey, foot)
+  return {
+    foot,
+    rack: survey.racks[foot.rackIndex],
+    upKg,
+    holds: holds === undefined ? undefined : atMost(upKg, holds, 'exact'),
+  }
+}
+
+const leastOf = (survey: Survey, { index }: FootAt): number => {
+  const load = survey.footLoads[index]?.loadKg
+  return load ? Math.min(...STATES.map((state) => load[state])) : 0
+}
+
+/** The feet that the load lifts as the vehicle stands still, in the state that lifts each most; and how many feet carry any of it. */
+export function upliftsAtRest(survey: Survey): {
+  readonly lifted: readonly Uplift[]
+  readonly carrying: number
+  /** Whether any foot says what it holds: only then a lifted one may be a Stop. */
+  readonly anyHolds: boolean
+} {
+  const { feet, footLoads } = survey
+  return {
+    lifted: feet.flatMap((foot) => {
+      const leastKg = leastOf(survey, foot)
+      return fails(atLeast(leastKg, -LIFTED_KG, 'exact')) ? [pulled(survey, foot, -leastKg)] : []
+    }),
+    carrying: feet.filter(({ index }) => STATES.some((state) => footLoads[index]?.loadKg[state] !== 0))
+      .length,
+    anyHolds: feet.some((foot) => holdingKg(survey, foot) !== undefined),
+  }
+}
+
+/** Under half a kilogram is the roughness of such a sum, not a lifted foot. */
+export const NOTICE_KG = 0.5
+
+/** The foot of a rack that braking, a bend or a slope lifts most. kg as a weight */
+interface UpliftInMotion extends Uplift {
+  readonly at: RackAt
+  readonly state: 'road' | 'trail'
+  readonly worst: FootInMotion
+  /** The least it bears, against the roughness of the sum, and against nought. */
+  readonly lifts: Held
+  readonly bears: Held
+  /** How many more feet lift in one way or another. */
+  readonly others: number
+  /** Whether feet that lift at rest were left out. */
+  readonly someAtRest: boolean
+}
+
+const isLifted = (kg: number): Held => atLeast(kg, -NOTICE_KG, 'exact')
+
+/** Every rack in both driving states; feet that lift at rest are spoken of there. */
+export const upliftsInMotion = (survey: Survey): readonly UpliftInMotion[] =>
+  survey.racks.flatMap((at) =>
+    (['road', 'trail'] as const).flatMap((state): UpliftInMotion[] => {
+      const all = survey.motion
+        .feet()
+        .filter((each) => each.state === state && survey.feet[each.footIndex]?.rackIndex === at.index)
+      const feet = all.filter(({ footIndex }) => {
+        const foot = survey.feet[footIndex]
+        return foot && !fails(isLifted(leastOf(survey, foot)))
+      })
+      const worst = leastBy(feet, ({ least }) => least.kg)
+      const foot = worst && survey.feet[worst.footIndex]
+      if (!worst || !foot || feet.every(({ restKg }) => restKg === 0)) return []
+      return [
+        {
+          ...pulled(survey, foot, -worst.least.kg),
+          at,
+          state,
+          worst,
+          lifts: isLifted(worst.least.kg),
+          bears: atLeast(worst.least.kg, 0, 'exact'),
+          others: feet.filter((each) => each !== worst && fails(isLifted(each.least.kg))).length,
+          someAtRest: feet.length < all.length,
+        },
+      ]
+    }),
+  )
