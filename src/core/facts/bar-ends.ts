@@ -14,7 +14,7 @@ interface BarEndAtDoor {
 }
 
 /** Every bar at every door edge that is described. */
-export const barEndsAtDoors = ({ plan, bars }: Survey): readonly BarEndAtDoor[] =>
+export const barEndFacts = ({ plan, bars }: Survey): readonly BarEndAtDoor[] =>
   plan.vehicle.obstacles.flatMap((edge) =>
     edge.kind === 'doorEdge'
       ? bars.map((at) => ({

@@ -27,7 +27,7 @@ interface OnBars {
 const overBar = ({ box }: ThingAt, { bar }: BarAt): number => Math.max(box.x0 - bar.xMm, bar.xMm - box.x1)
 
 /** How a thing stands on its bars; nothing where it stands on none. */
-export function onBars(survey: Survey, thing: ThingAt): OnBars | undefined {
+export function barsUnder(survey: Survey, thing: ThingAt): OnBars | undefined {
   const { host } = thing.placement
   if (host.on !== 'bars') return undefined
   const own = survey.bars.filter(({ bar }) => host.barIds.includes(bar.id))

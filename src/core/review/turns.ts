@@ -22,7 +22,7 @@ export interface TurnedBy {
 const SHARES = [1, 0.75, 0.5, 0.25] as const
 
 /** Where a fact is tried: at its ends, or also between them. mm or kg off what stands. */
-export function pointsOf(fact: TriedFact, { lengths }: TurnedBy): readonly number[] {
+export function triedAt(fact: TriedFact, { lengths }: TurnedBy): readonly number[] {
   const shares = fact.in === 'mm' && lengths?.turnsBack ? SHARES : SHARES.slice(0, 1)
   const toward = (most: number) => (most === 0 ? [] : shares.map((share) => most * share))
   return [...toward(fact.less).map((by) => -by), ...toward(fact.more)]

@@ -6,9 +6,9 @@ import type { TriedFact } from '../facts/tried-fact'
 import type { Survey } from '../survey/survey'
 import { once } from '../units/once'
 import type { Check } from './check'
-import { hung } from './doubt-words'
+import { hangingOn } from './doubt-words'
 import type { Finding } from './finding'
-import { isStop, mayTurn, partTogether, pointsOf, roomOf, type TurnedBy } from './turns'
+import { isStop, mayTurn, partTogether, triedAt, roomOf, type TurnedBy } from './turns'
 
 const isAnswer = ({ severity }: Finding) => severity === 'stop' || severity === 'clear' || severity === 'mind'
 
@@ -60,7 +60,7 @@ const turned = (finding: Finding, room: number) => room < 0 !== isStop(finding)
 function byOne(finding: Finding, { by, facts, room }: Trials): readonly Moved[] | undefined {
   for (const fact of facts) {
     if (movesTogether(fact.how) || !mayTurn(finding, fact, by)) continue
-    for (const off of pointsOf(fact, by))
+    for (const off of triedAt(fact, by))
       if (turned(finding, room(finding, [{ fact, by: off }]))) return [{ fact, by: off }]
   }
   return undefined
@@ -128,7 +128,7 @@ function ofItsGear(
 function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
   const loose = trials.facts.filter(({ how }) => movesTogether(how))
   const turning = byOne(finding, trials) ?? byAll(finding, loose, trials)
-  if (turning) return hung(survey, finding, turning, needsOf(finding, turning, trials))
+  if (turning) return hangingOn(survey, finding, turning, needsOf(finding, turning, trials))
   if (isStop(finding) || loose.length === trials.facts.length) return finding
   const all = byAll(finding, trials.facts, trials)
   return all ? { ...finding, together: { facts: all.length } } : finding

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { any, leastBy, mostBy, several } from './pick'
+import { any, leastBy, mostBy, moreThanOne } from './pick'
 import { listed, plural } from './words'
 
 const BOARDS = [
@@ -17,7 +17,7 @@ describe('picking from a list', () => {
   })
 
   it('tells one from several, and something from nothing', () => {
-    expect([several([]), several([1]), several([1, 2])]).toEqual([false, false, true])
+    expect([moreThanOne([]), moreThanOne([1]), moreThanOne([1, 2])]).toEqual([false, false, true])
     expect([any([]), any([1])]).toEqual([false, true])
   })
 

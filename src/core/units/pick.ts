@@ -13,7 +13,7 @@ export const leastBy = <T>(list: readonly T[], by: (each: T) => number): T | und
   mostBy(list, (each) => -by(each))
 
 /** Whether a list holds more than one. */
-export const several = (list: readonly unknown[]): boolean => list.length > 1
+export const moreThanOne = (list: readonly unknown[]): boolean => list.length > 1
 
 /** Whether a list holds anything. */
 export const any = (list: readonly unknown[]): boolean => list.length > 0

@@ -27,10 +27,5 @@ export function shortOf(haveMm: number, leastMm: number): boolean {
   return haveMm < leastMm - TOLERANCE.lengthMm
 }
 
-/** Whether a length is over what it may be at most (both mm): equal is within it. */
-export function longerThan(haveMm: number, mostMm: number): boolean {
-  return haveMm > mostMm + TOLERANCE.lengthMm
-}
-
 /** Up to a whole millimetre, so that what is proposed can be set with a tape and still clears. */
 export const upToMm = (value: number) => Math.ceil(value - 1e-6)

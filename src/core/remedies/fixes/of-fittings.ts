@@ -1,6 +1,6 @@
 import type { Fitting } from '../../plan/placement'
 import { startsOf } from '../../plan/starts'
-import { heldAt } from '../../review/checks/mount-match'
+import { heldAt } from '../../facts/mounts'
 import { straps } from '../../review/checks/tie-downs'
 import type { Finding } from '../../review/finding'
 import type { ThingAt } from '../../survey/frame/arrangement'

@@ -2,7 +2,7 @@ import { ANTENNA_FORMS } from '../../kinds/obstacle'
 import type { Bar } from '../../plan/rack'
 import { overBy } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'
-import { onBars } from '../../facts/on-bars'
+import { barsUnder } from '../../facts/on-bars'
 import { standsIn } from '../../facts/over-roof'
 import { pastVehicle } from '../../facts/past-vehicle'
 import { sideOverhangOf } from '../../facts/side-overhangs'
@@ -76,7 +76,7 @@ function clearOfFeetFixes(survey: Survey, thing: ThingAt): Candidate[] {
 }
 
 function onItsBarsFixes(survey: Survey, thing: ThingAt): Candidate[] {
-  const on = onBars(survey, thing)
+  const on = barsUnder(survey, thing)
   if (!on) return []
   const byMm = overBy(on.short)
   const reached = survey.bars.filter(

@@ -1,4 +1,4 @@
-import { barEndsAtDoors as endsAtDoors } from '../../facts/bar-ends'
+import { barEndFacts } from '../../facts/bar-ends'
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { check, practice } from '../check'
 import { verdictOf } from '../verdict'
@@ -18,7 +18,7 @@ export const barEndsAtDoors = check({
   turnedBy: {},
   nothing: 'No door edge is described.',
   *run(survey) {
-    for (const { edge, at, past, head } of endsAtDoors(survey)) {
+    for (const { edge, at, past, head } of barEndFacts(survey)) {
       const { bar } = at
       const low = fails(head)
       yield {

@@ -3,7 +3,6 @@ import { nearestFoot } from '../../facts/foot-clearances'
 import { type Said, check, practice } from '../check'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown } from '../../survey/mounting/contacts'
-import type { Survey } from '../../survey/survey'
 import { mm } from '../../units/phrase'
 
 /** Only what closes round a bar collides with its feet; what sits in the channel may stand over one. */

@@ -1,4 +1,5 @@
-import { exceeds } from '../../units/tolerance'
+import { fails, spareOf } from '../../facts/comparison'
+import { evenShares } from '../../facts/even-shares'
 import type { Evenness } from '../../survey/statics/evenness'
 import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
@@ -29,27 +30,23 @@ export const evenness = check({
   nothing: 'No feet with a figure for the set bear anything.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return
-    const stands = survey.statics.evenness()
-    for (const { cell, corner, countedKg, shareKg } of survey.statics.footShares()) {
-      const at = stands.find(
-        (each) => each.state === cell.state && cell.layer.rackIds.includes(each.rack.rack.id),
-      )
-      if (!at) continue
-      const over = exceeds(countedKg, shareKg)
+    for (const { share, stands: at, held } of evenShares(survey)) {
+      const { cell, corner } = share
+      const over = fails(held)
       yield {
         about: `${cell.layer.id} ${cell.state}`,
         severity: over ? 'mind' : 'clear',
         state: cell.state,
         subject: { rackId: at.rack.rack.id, layerId: cell.layer.id, placementIds: [] },
-        measured: kg(countedKg),
-        limit: kg(shareKg),
-        margin: kg(shareKg - countedKg),
+        measured: kg(held.measure),
+        limit: kg(held.limit),
+        margin: kg(spareOf(held)),
         sentence: over
           ? [
               `${cell.layer.name}: ${corner} bears `,
-              kg(countedKg),
+              kg(held.measure),
               ` ${IN_STATE[cell.state]}, over its even share of `,
-              kg(shareKg),
+              kg(held.limit),
               '. The load stands ',
               ...standsPhrase(at),
               '; its middle is ',
@@ -58,9 +55,9 @@ export const evenness = check({
             ]
           : [
               `${cell.layer.name}: ${corner} bears most ${IN_STATE[cell.state]}, `,
-              kg(countedKg),
+              kg(held.measure),
               ' of its even share of ',
-              kg(shareKg),
+              kg(held.limit),
               '; ',
               ...standsPhrase(at),
               '.',

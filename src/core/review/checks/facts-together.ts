@@ -1,3 +1,4 @@
+import { mostBy } from '../../units/pick'
 import type { Axle } from '../../facts/axles'
 import { axleJudgements } from '../../facts/axles'
 import { linkJudgement } from '../../facts/links'
@@ -76,16 +77,17 @@ export const factsTogether = check({
   *run(survey, found) {
     const all = [...togetherOf(survey, found)]
     const worstIn = (states: readonly (State | 'all')[]) =>
-      all
-        .filter(({ state }) => states.includes(state))
-        .reduce<Together | undefined>((so, each) => (so && so.share >= each.share ? so : each), undefined)
+      mostBy(
+        all.filter(({ state }) => states.includes(state)),
+        ({ share }) => share,
+      )
     const own = STATES.filter((state) => all.some((each) => each.state === state))
     for (const state of own) {
       const worst = worstIn([state])
       if (worst) yield said(state, worst)
     }
     const whole = worstIn(['all'])
-    if (whole && own.length < STATES.length)
+    if (whole && own.length !== STATES.length)
       for (const state of own.length === 0
         ? (['all'] as const)
         : STATES.filter((each) => !own.includes(each)))

@@ -6,27 +6,12 @@ import type { Cell } from '../../survey/load-path/limit'
 import type { MassPoint } from '../../survey/loads/mass-points'
 import type { WeightOf } from '../ask'
 import type { RackAt } from '../../survey/frame/arrangement'
-import { sheetSpread } from '../../survey/bars/seat-windows'
-import { exceeds, TOLERANCE } from '../../units/tolerance'
+import { fails } from '../../facts/comparison'
+import { figuresApartOf, sheetAgainstPoints } from '../../facts/contradictions'
 import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
 import { check, practice, type Said } from '../check'
 import { linkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, sourceText, whereFigure } from '../layer-phrases'
-
-/** Other figures that speak of the very same as the one in force, and say otherwise. */
-function othersOf({ layer, limit }: Cell): readonly Rating[] {
-  if (limit.kind === 'missing') return []
-  const { rating } = limit
-  return layer.ratings.filter(
-    (each) =>
-      each.state === rating.state &&
-      each.per === rating.per &&
-      each.counts === rating.counts &&
-      each.gearKind === rating.gearKind &&
-      each.upToKmH === rating.upToKmH &&
-      each.kg !== rating.kg,
-  )
-}
 
 const figure = ({ kg: value, source }: Rating): Phrase => [kg(value), ` (${sourceText(source)})`]
 
@@ -87,24 +72,22 @@ function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
 
 /** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. */
 function* sheetOf(rack: RackAt): Iterable<Said> {
-  const sheet = sheetSpread(rack)
-  if (!sheet?.locked) return
-  const [from, to] = sheet.spread
-  const off = Math.max(from - sheet.nowMm, sheet.nowMm - to)
-  if (off <= TOLERANCE.lengthMm) return
+  const apart = sheetAgainstPoints(rack)
+  if (!apart) return
+  const { fromMm, toMm, held } = apart
   yield {
     about: `spread ${rack.rack.id}`,
     severity: 'findOut',
     state: 'all',
     subject: { placementIds: [], rackId: rack.rack.id },
-    measured: mm(sheet.nowMm),
-    limit: mm(sheet.nowMm < from ? from : to),
+    measured: mm(held.measure),
+    limit: mm(held.limit),
     sentence: [
       `${rack.rack.name}: its fit sheet wants a spread of `,
-      mm(from),
-      ...(from === to ? [] : [' to ', mm(to)]),
+      mm(fromMm),
+      ...(fromMm === toMm ? [] : [' to ', mm(toMm)]),
       ', and the vehicle’s points are ',
-      mm(sheet.nowMm),
+      mm(held.measure),
       ' apart. Both cannot be right: tape the points, and see that it is the row for this vehicle. The points are in use.',
     ],
     ask: {
@@ -135,12 +118,11 @@ export const figuresDisagree = check({
     for (const rack of survey.racks) yield* sheetOf(rack)
     for (const cell of survey.loadPath.cells) {
       yield* weightsOf(cell, survey)
-      const others = othersOf(cell)
-      const { limit, layer } = cell
-      const { owner, name } = layer
-      if (cell.idle || limit.kind === 'missing' || others.length === 0) continue
-      const all = [limit.rating, ...others]
-      const turns = exceeds(cell.countedKg, limit.kg)
+      const apart = figuresApartOf(cell)
+      if (!apart) continue
+      const { all, held } = apart
+      const { owner, name, role } = cell.layer
+      const turns = fails(held)
       yield cellFinding(
         turns ? 'findOut' : 'mind',
         cell,
@@ -153,7 +135,7 @@ export const figuresDisagree = check({
           about: 'figures',
           ...(owner && {
             ask: {
-              where: whereFigure(layer.role),
+              where: whereFigure(role),
               label: `Which figure of ${name} holds`,
               target: {
                 field: 'holds',

@@ -49,9 +49,9 @@ function answered({ stand }: GateAt): Phrase {
   const { value } = stand
   if (value.kind === 'mass') return [kg(value.kg)]
   if (value.kind === 'gauge') return [value.went === 'go' ? 'it goes in' : 'it does not go in']
-  return value.readings > 1
-    ? [mm(value.mm), ` (middle of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
-    : [mm(value.mm)]
+  return value.readings === 1
+    ? [mm(value.mm)]
+    : [mm(value.mm), ` (middle of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
 }
 
 function findingOf(at: GateAt, placementIds: readonly string[]): Said {

@@ -1,3 +1,5 @@
+import { moreThanOne } from '../../units/pick'
+import { listed } from '../../units/words'
 import type { Survey } from '../../survey/survey'
 import { BASES } from '../../kinds/basis'
 import { askMass } from '../ask-mass'
@@ -11,10 +13,8 @@ import { kg, type Phrase } from '../../units/phrase'
 
 const doubtOf = ({ basis }: MassPoint): string => (basis === 'computed' ? 'computed' : BASES[basis].doubt)
 
-const names = (masses: readonly MassPoint[]): string => {
-  const list = [...new Set(masses.map(({ label }) => label))]
-  return list.length > 1 ? `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}` : (list[0] ?? 'it')
-}
+const names = (masses: readonly MassPoint[]): string =>
+  listed([...new Set(masses.map(({ label }) => label))]) || 'it'
 
 /** The masses that a doubt is about, those that change the sum most first. */
 function massesOf(cell: Cell, { uses }: Doubt): readonly MassPoint[] {
@@ -24,7 +24,7 @@ function massesOf(cell: Cell, { uses }: Doubt): readonly MassPoint[] {
 }
 
 /** How a mass of which several may be meant is spoken of: of a set one. */
-const oneOf = ({ from, label }: MassPoint): string => (from && from.times > 1 ? `one of ${label}` : label)
+const oneOf = ({ from, label }: MassPoint): string => (from && from.times !== 1 ? `one of ${label}` : label)
 
 function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt): Phrase {
   const masses = massesOf(cell, doubt)
@@ -32,20 +32,19 @@ function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt):
   const [first] = masses
   const sumKg = comparison.limit + doubt.overBy
   const over = judgement.is === 'over'
-  const turned: Phrase =
-    masses.length > 1
-      ? [
-          `, and it hangs on ${names(masses)}, which nobody weighed: together they may make it `,
+  const turned: Phrase = moreThanOne(masses)
+    ? [
+        `, and it hangs on ${names(masses)}, which nobody weighed: together they may make it `,
+        kg(sumKg),
+        ' against ',
+      ]
+    : first?.basis === 'unknown'
+      ? [`, and nobody knows yet what ${first.label} weighs, against `]
+      : [
+          `, and it hangs on ${first?.label ?? 'one weight'}, ${first ? doubtOf(first) : 'not weighed'}: it may be `,
           kg(sumKg),
           ' against ',
         ]
-      : first?.basis === 'unknown'
-        ? [`, and nobody knows yet what ${first.label} weighs, against `]
-        : [
-            `, and it hangs on ${first?.label ?? 'one weight'}, ${first ? doubtOf(first) : 'not weighed'}: it may be `,
-            kg(sumKg),
-            ' against ',
-          ]
   const needs: Phrase =
     doubt.needs === undefined || !first
       ? []
@@ -66,7 +65,7 @@ function* ofCell(cell: Cell, survey: Survey) {
   const asked = new Set<string>()
   for (const doubt of judged.doubts) {
     const [of] = massesOf(cell, doubt)
-    const about = doubt.uses.length > 1 ? 'guesses' : of?.id
+    const about = moreThanOne(doubt.uses) ? 'guesses' : of?.id
     if (!of || about === undefined || asked.has(about)) continue
     asked.add(about)
     const ask = askMass(of)
@@ -76,7 +75,7 @@ function* ofCell(cell: Cell, survey: Survey) {
       ...(ask ? { ask } : {}),
     })
   }
-  if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle || asked.size > 0) return
+  if (rules.guess.school !== 'weighIt' || !cell.layer.governs || cell.idle || asked.size !== 0) return
   const guessed = cellParts(cell).flatMap(({ mass }) =>
     mass.basis === 'guess' && weighs(mass) ? [mass] : [],
   )

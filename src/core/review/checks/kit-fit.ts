@@ -1,4 +1,5 @@
 import { kitPoints, kitSays } from '../../survey/mounting/kit'
+import { any } from '../../units/pick'
 import { check, practice } from '../check'
 
 const SEVERITY = { refused: 'stop', findOut: 'findOut', mind: 'mind' } as const
@@ -40,7 +41,7 @@ export const kitFit = check({
           }
         const said = kitSays(part)
         // What a part stands on here is no sheet: only what its own sheet says can agree.
-        if (points.length === 0 && part.kit && said.length > 0)
+        if (points.length === 0 && part.kit && any(said))
           yield {
             ...common,
             about: part.id,

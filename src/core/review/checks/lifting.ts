@@ -1,11 +1,11 @@
-import { REACH_CM, type Lift } from '../../survey/motion/lifting'
+import type { Lift } from '../../survey/motion/lifting'
 import { check } from '../check'
 import { kg, mm, type Phrase } from '../../units/phrase'
 
-function advicePhrase({ advice, kg: mass, oneKg, twoKg, toMm, pieces }: Lift): Phrase {
+function advicePhrase({ advice, kg: mass, oneKg, twoKg, outOfReach, pieces }: Lift): Phrase {
   const one = Math.min(oneKg.ground, oneKg.up)
   const two = Math.min(twoKg.ground, twoKg.up)
-  const parts: Phrase = pieces > 1 ? [`, in ${pieces} pieces of `, kg(mass / pieces)] : []
+  const parts: Phrase = pieces === 1 ? [] : [`, in ${pieces} pieces of `, kg(mass / pieces)]
   switch (advice.by) {
     case 'one':
       return [...parts, ', within the ', kg(one), ' advised for one person']
@@ -16,7 +16,7 @@ function advicePhrase({ advice, kg: mass, oneKg, twoKg, toMm, pieces }: Lift): P
         ...parts,
         ': for two people on a step of ',
         mm(advice.stepMm),
-        toMm > REACH_CM * 10 ? ', since from the ground it is over the reach of a lift by hand' : '',
+        outOfReach ? ', since from the ground it is over the reach of a lift by hand' : '',
       ]
     case 'platform':
       return [

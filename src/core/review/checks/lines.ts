@@ -1,3 +1,5 @@
+import { any } from '../../units/pick'
+import { listed, plural } from '../../units/words'
 import { isLong } from '../../survey/bars/long-load'
 import { check, practice } from '../check'
 
@@ -24,10 +26,10 @@ export const lines = check({
         about: thing.placement.id,
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
-        severity: missing.length > 0 ? 'mind' : 'clear',
+        severity: any(missing) ? 'mind' : 'clear',
         sentence: [
-          missing.length > 0
-            ? `${thing.gear.name}: plan ${missing.join(' and ')} ${missing.length > 1 ? 'lines' : 'line'}.`
+          any(missing)
+            ? `${thing.gear.name}: plan ${listed(missing)} ${plural(missing.length, 'line', 'lines')}.`
             : `${thing.gear.name} has bow and stern lines planned.`,
         ],
       }

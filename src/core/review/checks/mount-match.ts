@@ -1,27 +1,11 @@
 import type { ThingAt } from '../../survey/frame/arrangement'
-import { askingOf, matchThrough, type Match, type Short } from '../../survey/mounting/match'
-import { offersFor, type OfferAt } from '../../survey/mounting/offers'
-import type { Survey } from '../../survey/survey'
+import { atLeast, fails, overBy } from '../../facts/comparison'
+import { heldAt, sizeOf } from '../../facts/mounts'
+import type { Short } from '../../survey/mounting/match'
 import { check, practice } from '../check'
 import { mm, type Phrase } from '../../units/phrase'
 
-interface Held {
-  readonly at: OfferAt
-  readonly match: Match
-}
-
-const ORDER: Readonly<Record<Match['kind'], number>> = { doesNot: 0, fitsWith: 1, unknown: 2, fits: 3 }
-
-/** How a thing is held at each place that holds it, the worst first. */
-export function heldAt(survey: Survey, thing: ThingAt): Held[] {
-  const { mount } = thing.gear.fit
-  return offersFor(survey.plan.vehicle, survey, thing, survey.statics.sagMm)
-    .map((at) => ({
-      at,
-      match: matchThrough(at.offer, mount, askingOf(thing), thing.placement.fitting ?? {}),
-    }))
-    .sort((a, b) => ORDER[a.match.kind] - ORDER[b.match.kind])
-}
+type MountAt = ReturnType<typeof heldAt>[number]
 
 function byHowMuch({ what, haveMm, wantFromMm, wantToMm }: Short): Phrase {
   const have: Phrase = [` (${what} is `, mm(haveMm), '; it takes ']
@@ -31,7 +15,7 @@ function byHowMuch({ what, haveMm, wantFromMm, wantToMm }: Short): Phrase {
     : [...have, mm(wantFromMm), ' to ', mm(wantToMm), ')']
 }
 
-function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
+function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
   const { name } = thing.gear
   switch (match.kind) {
     case 'doesNot':
@@ -48,7 +32,7 @@ function sentenceOf(thing: ThingAt, { at, match }: Held): Phrase {
           return [
             `${name}: its ${match.change.thread} bolt of `,
             mm(match.change.haveMm),
-            match.change.haveMm < match.change.lengthMm
+            fails(atLeast(match.change.haveMm, match.change.lengthMm, 'exact'))
               ? ' is too short for stack, washer, nut and two clear threads; it takes '
               : ' is too long: its end would reach the floor of the channel or the bar’s far wall; it takes ',
             mm(match.change.lengthMm),
@@ -81,7 +65,7 @@ export const mountMatch = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
-  turnedBy: {},
+  turnedBy: { lengths: { of: { bar: /^(profile|riseMm)\b/, gear: /^fit\./ }, reach: 1 } },
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {
@@ -110,17 +94,12 @@ export const mountMatch = check({
           },
         }
       else {
-        const short = match.kind === 'doesNot' ? match.short : undefined
-        const edge = short && (short.haveMm < short.wantFromMm ? short.wantFromMm : short.wantToMm)
+        const size = match.kind === 'doesNot' && match.short ? sizeOf(match.short) : undefined
         yield {
           ...common,
           severity: 'stop',
-          ...(short && edge !== undefined
-            ? {
-                measured: mm(short.haveMm),
-                limit: mm(edge),
-                margin: mm(-Math.abs(short.haveMm - edge)),
-              }
+          ...(size
+            ? { measured: mm(size.measure), limit: mm(size.limit), margin: mm(-Math.abs(overBy(size))) }
             : {}),
         }
       }

@@ -1,5 +1,5 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { onBars } from '../../facts/on-bars'
+import { barsUnder } from '../../facts/on-bars'
 import type { Survey } from '../../survey/survey'
 import { mm } from '../../units/phrase'
 import { plural } from '../../units/words'
@@ -37,7 +37,7 @@ export const onItsBars = check({
   *run(survey) {
     yield* stranded(survey)
     for (const thing of survey.things) {
-      const on = onBars(survey, thing)
+      const on = barsUnder(survey, thing)
       if (!on) continue
       const { name, fit } = thing.gear
       const { at, short, count, bars, step, shim, toStop } = on

@@ -1,5 +1,4 @@
-import type { Rating } from '../../plan/rating'
-import type { Layer } from '../../survey/load-path/layer'
+import { parkedBelowDriving } from '../../facts/contradictions'
 import { check, practice } from '../check'
 import { linkJudgement } from '../../facts/links'
 import {
@@ -12,25 +11,6 @@ import {
   whereFigure,
 } from '../layer-phrases'
 import { kg } from '../../units/phrase'
-
-const plainly = (rating: Rating) => rating.gearKind === undefined && rating.upToKmH === undefined
-
-/** A parked figure below the driving one of the same kind: what holds a load driving holds it parked, so one is wrong. */
-function contradiction({
-  ratings,
-}: Layer): { readonly parked: Rating; readonly driving: Rating } | undefined {
-  for (const parked of ratings.filter((each) => each.state === 'parked' && plainly(each)))
-    for (const driving of ratings)
-      if (
-        driving.state === 'road' &&
-        plainly(driving) &&
-        driving.per === parked.per &&
-        driving.counts === parked.counts &&
-        parked.kg < driving.kg
-      )
-        return { parked, driving }
-  return undefined
-}
 
 /** Where no parked figure is published: is the parked load within the driving figure, or what does the house rule say? */
 export const parkedFigure = check({
@@ -53,7 +33,7 @@ export const parkedFigure = check({
     for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'parked') continue
       const { owner, role, name } = cell.layer
-      const odd = contradiction(cell.layer)
+      const odd = parkedBelowDriving(cell.layer)
       if (odd)
         yield cellFinding(
           'findOut',

@@ -1,4 +1,5 @@
 import { kerbOf } from '../../plan/vehicle'
+import { any } from '../../units/pick'
 import { check, notLooked } from '../check'
 import { overOrClear } from '../layer-phrases'
 
@@ -22,7 +23,7 @@ export const payload = check({
     const { plan, loadPath, racks } = survey
     const cells = loadPath.cells.filter(({ layer }) => layer.role === 'payload')
     for (const cell of cells) if (!cell.idle) yield* overOrClear(cell, survey)
-    if (racks.length === 0 || cells.length > 0) return
+    if (!any(racks) || any(cells)) return
     const gross = plan.vehicle.grossKg === undefined
     const kerb = kerbOf(plan.vehicle) === undefined
     yield notLooked(

@@ -7,7 +7,7 @@ type Cargo = Extract<MassPoint, { thing: unknown }>
 
 export const isPeople = (mass: MassPoint): mass is Cargo =>
   'thing' in mass &&
-  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count > 0) ||
+  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count !== 0) ||
     (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
 
 const DRIVING: readonly State[] = ['road', 'trail']

@@ -1,3 +1,4 @@
+import { atLeast, fails } from '../../facts/comparison'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 
@@ -21,7 +22,9 @@ export const reinforcedTop = check({
         continue
       const hangs = loadPath.cells.some(
         ({ layer, idle, limit, leftKg }) =>
-          layer.role === 'roof' && !idle && (limit.kind === 'missing' || (leftKg ?? 0) < 0),
+          layer.role === 'roof' &&
+          !idle &&
+          (limit.kind === 'missing' || fails(atLeast(leftKg ?? 0, 0, 'exact'))),
       )
       if (!hangs) continue
       yield {

@@ -1,9 +1,11 @@
 import type { Near } from '../../survey/frame/space'
-import type { Survey } from '../../survey/survey'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm, type Phrase } from '../../units/phrase'
-import { manyWords, SINGLE_UP_TO } from '../many'
+import { areMany, manyWords } from '../many'
+import { spareOf } from '../../facts/comparison'
+import { nearThings } from '../../facts/near-things'
+import { any, moreThanOne } from '../../units/pick'
 
 export const aboutPair = ({ a, b }: Near) => `${a.placement.id} ${b.placement.id}`
 
@@ -21,13 +23,6 @@ function idsOf(met: readonly Overlap[]): ReadonlySet<string> {
   return ids
 }
 
-/** How near things of different racks may come to each other when what one of the racks stands on is off. mm. */
-function roomOf({ racks }: Survey, gapMm: number) {
-  const stoodOn = new Set(racks.flatMap(({ attachments }) => attachments))
-  const apart = stoodOn.size > 1 ? gapMm : Infinity
-  return { gear: gapMm, bar: gapMm, rack: gapMm, vehicle: apart, attachment: apart }
-}
-
 /** Does nothing stand where something else is, and is the house's gap kept? mm. */
 export const space = check({
   id: 'space',
@@ -42,55 +37,55 @@ export const space = check({
   turnedBy: { lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1, half: /^(length|width)Mm$/ } },
   nothing: 'There are no two things on the plan.',
   *run(survey) {
-    const gap = survey.plan.rules.gapsMm.between
-    const all = survey.fit.near()
-    if (all.length === 0 && survey.things.length > 1)
+    const { all, othersToStop } = nearThings(survey)
+    const { between } = survey.plan.rules.gapsMm
+    if (!any(all) && moreThanOne(survey.things))
       yield {
         about: 'all',
         state: 'all',
         subject: { placementIds: [] },
         severity: 'clear',
-        toStop: roomOf(survey, gap),
+        toStop: othersToStop,
         rest: true,
-        sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(gap), '.'],
+        sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(between), '.'],
       }
-    const met = all.filter(isOverlap)
-    const [first] = met
+    const met = all.flatMap(({ near }) => (isOverlap(near) ? [near] : []))
+    const [first] = all.filter(({ near }) => isOverlap(near))
     // A heap of things meets in more pairs than anybody reads: they are never written out one by one.
-    const heaped = first && met.length > SINGLE_UP_TO
-    if (heaped)
+    const heaped = first && isOverlap(first.near) && areMany(met)
+    if (heaped && isOverlap(first.near))
       yield {
         about: 'many stop',
         state: 'all',
         subject: { placementIds: [...idsOf(met)] },
         severity: 'stop',
-        toStop: roomOf(survey, -first.intoMm),
-        sentence: manyWords(met.length, metWords(first)),
+        toStop: first.toStop,
+        sentence: manyWords(met.length, metWords(first.near)),
       }
-    for (const near of heaped ? all.filter((each) => !isOverlap(each)) : all) {
-      const [a, b] = [near.a.gear.name, near.b.gear.name]
+    for (const { near, gap, toStop } of all) {
+      if (heaped && isOverlap(near)) continue
       const common = {
         about: aboutPair(near),
         state: 'all',
         subject: { placementIds: [near.a.placement.id, near.b.placement.id] },
+        toStop,
       } as const
-      if (near.kind === 'overlap')
-        yield {
-          ...common,
-          severity: 'stop',
-          margin: mm(-near.intoMm),
-          toStop: roomOf(survey, -near.intoMm),
-          sentence: metWords(near),
-        }
+      if (isOverlap(near))
+        yield { ...common, severity: 'stop', margin: mm(gap.measure), sentence: metWords(near) }
       else
         yield {
           ...common,
           severity: 'mind',
-          measured: mm(near.gapMm),
-          limit: mm(gap),
-          margin: mm(near.gapMm - gap),
-          toStop: roomOf(survey, near.gapMm),
-          sentence: [`${a} and ${b} stand `, mm(near.gapMm), ' apart; the house wants ', mm(gap), '.'],
+          measured: mm(gap.measure),
+          limit: mm(gap.limit),
+          margin: mm(spareOf(gap)),
+          sentence: [
+            `${near.a.gear.name} and ${near.b.gear.name} stand `,
+            mm(gap.measure),
+            ' apart; the house wants ',
+            mm(gap.limit),
+            '.',
+          ],
         }
     }
   },

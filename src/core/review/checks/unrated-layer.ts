@@ -1,4 +1,5 @@
 import type { Cell } from '../../survey/load-path/limit'
+import { any } from '../../units/pick'
 import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
 import { askFigure, cellFinding, usuallyPrinted } from '../layer-phrases'
@@ -21,7 +22,7 @@ function lackPhrase({ layer, state, limit }: Cell): Phrase {
     case undefined:
       break
   }
-  if (limit.kind === 'missing' && limit.partial.length > 0)
+  if (limit.kind === 'missing' && any(limit.partial))
     return [
       `its figure is for ${oneOf(limit.partial.map(({ gearKind }) => gearKind))} alone, and other gear hangs on it`,
     ]

@@ -49,6 +49,8 @@ export interface Lift {
   readonly name: string
   readonly kg: number
   readonly toMm: number
+  /** Whether that is over the reach of a lift by hand. */
+  readonly outOfReach: boolean
   /** In how many pieces it is carried up; 1 for what does not come apart. */
   readonly pieces: number
   /** Limits at the ground and up there, for one person; 0 is beyond the equation's range. */
@@ -59,7 +61,7 @@ export interface Lift {
 }
 
 /** The height of the hands where the equation ends, cm. */
-export const REACH_CM = 175
+const REACH_CM = 175
 
 /** Steps that a fitter has, mm. Common practice, no source. */
 const STEPS = [200, 300, 400, 500, 600] as const
@@ -137,6 +139,7 @@ export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]
         name: gear.name,
         kg,
         toMm,
+        outOfReach: toMm / 10 > REACH_CM,
         ...(gear.kind === 'lumber' ? inPieces(kg, toMm) : { pieces: 1, ...liftOf(kg, own, toMm) }),
       })
     for (const { label, kg: loadKg } of contents.get(thing) ?? [])
@@ -145,6 +148,7 @@ export function liftsOf(things: readonly ThingAt[], masses: readonly MassPoint[]
         name: `${label} into ${gear.name}`,
         kg: loadKg,
         toMm,
+        outOfReach: toMm / 10 > REACH_CM,
         ...inPieces(loadKg, toMm),
       })
     return lifts
