@@ -1,6 +1,7 @@
 import { kerbOf } from '../plan/vehicle'
 import { ownRearShare, rearShareOf } from '../survey/motion/standing'
 import type { Survey } from '../survey/survey'
+import { massBracket } from './bracket'
 import type { Comparison } from './comparison'
 import { judge, type Judgement } from './judge'
 import { massUses } from './links'
@@ -36,19 +37,24 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
   if (!vehicle.axleLimitKg || kerb === undefined || ownRear === undefined || survey.racks.length === 0)
     return []
   const limits = vehicle.axleLimitKg
-  return (['road', 'trail'] as const).flatMap((state) =>
-    (['front', 'rear'] as const).flatMap((axle): AxleJudgement[] => {
+  return (['road', 'trail'] as const).flatMap((state) => {
+    const there = masses.filter((mass) => mass.states.includes(state))
+    const rear = there.map((mass) => rearShareOf(vehicle, mass))
+    return (['front', 'rear'] as const).map((axle): AxleJudgement => {
       const limit = limits[axle]
-      const shareOf = (rear: number) => (axle === 'rear' ? rear : 1 - rear)
-      const there = masses.filter((mass) => mass.states.includes(state))
-      const shares = there.map((mass) => [mass, shareOf(rearShareOf(vehicle, mass))] as const)
+      const shareOf = (ofRear: number) => (axle === 'rear' ? ofRear : 1 - ofRear)
       const own = shareOf(ownRear)
+      const kerbUse = vehicleUse(plan, 'kerbKg', kerb, own)
+      const limitUse = vehicleUse(plan, `axleLimitKg.${axle}`, limit, -1)
       let measure = kerb * own
       let countedKg = measure
-      for (const [mass, share] of shares) {
-        measure += mass.kg * share
-        countedKg += mass.kg * mass.factor * share
-      }
+      let swings = kerbUse.bracket * Math.abs(own) + limitUse.bracket
+      there.forEach(({ kg, factor, basis }, i) => {
+        const onIt = kg * shareOf(rear[i] ?? 0)
+        measure += onIt
+        countedKg += onIt * factor
+        swings += basis === 'unknown' ? Infinity : Math.abs(onIt) * massBracket(basis, rules)
+      })
       const comparison: Comparison = {
         id: `${axle} ${state}`,
         measure,
@@ -56,13 +62,17 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
         direction: 'atMost',
         unit: 'mass',
         states: [state],
+        swings,
         uses: () => [
-          ...massUses(shares, rules),
-          vehicleUse(plan, 'kerbKg', kerb, own),
-          vehicleUse(plan, `axleLimitKg.${axle}`, limit, -1),
+          ...massUses(
+            there.map((mass, i) => [mass, shareOf(rear[i] ?? 0)] as const),
+            rules,
+          ),
+          kerbUse,
+          limitUse,
         ],
       }
-      return [{ axle, state, comparison, countedKg, judgement: judge(comparison) }]
-    }),
-  )
+      return { axle, state, comparison, countedKg, judgement: judge(comparison) }
+    })
+  })
 }

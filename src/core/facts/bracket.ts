@@ -24,8 +24,22 @@ export function partBracket(how: How | undefined, rules: HouseRules): number {
   return how === 'guess' && guess.school === 'margin' ? Math.max(part, guess.percent / 100) : part
 }
 
-export const massBracket = (basis: Basis | 'computed', rules: HouseRules): number =>
-  partBracket(howOfBasis(basis), rules)
+const massBrackets = new WeakMap<HouseRules, Map<Basis | 'computed', number>>()
+
+/** How far a mass may be off, as a part of it. It is asked of every mass in every sum, so the answers are kept with the rules. */
+export function massBracket(basis: Basis | 'computed', rules: HouseRules): number {
+  let known = massBrackets.get(rules)
+  if (!known) {
+    known = new Map()
+    massBrackets.set(rules, known)
+  }
+  let part = known.get(basis)
+  if (part === undefined) {
+    part = partBracket(howOfBasis(basis), rules)
+    known.set(basis, part)
+  }
+  return part
+}
 
 /** How far a length may be off, mm; of repeated readings by their own scatter where that is more. */
 export function lengthBracket(how: How, mm: number, scatterMm = 0): number {

@@ -31,6 +31,8 @@ export interface Comparison extends Held {
   readonly id: string
   readonly states: readonly State[]
   readonly uses: () => readonly FactUse[]
+  /** How far all facts together can move it at most, where that is known without them: what is further from its limit is not asked for them. */
+  readonly swings?: number
 }
 
 /** How far a comparison is past its limit; negative is what is left. In its unit. */

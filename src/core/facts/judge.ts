@@ -45,6 +45,7 @@ export function judge(comparison: Comparison): Judgement {
   const over = overBy(comparison)
   const slack = slackOf(comparison)
   const failing = fails(comparison)
+  if (comparison.swings !== undefined && over + comparison.swings <= slack) return WITHIN
   const doubtful = joined(comparison.uses()).filter((use) => use.bracket > 0 && swing(use) > 0)
   const at = (by: number) => (failing ? over - by : over + by)
   const turned = (value: number) => value > slack !== failing

@@ -204,6 +204,21 @@ export function linkJudgement(
   return judged
 }
 
+const unsettled = new WeakMap<LoadPath, ReadonlyMap<Cell, LinkJudgement>>()
+
+/** The links, state by state, that are over or that some fact may turn: most are neither, and are asked no further. */
+export function unsettledLinks(survey: Pick<Survey, 'loadPath' | 'plan'>): ReadonlyMap<Cell, LinkJudgement> {
+  const before = unsettled.get(survey.loadPath)
+  if (before) return before
+  const links = new Map<Cell, LinkJudgement>()
+  for (const cell of survey.loadPath.cells) {
+    const judged = linkJudgement(cell, survey)
+    if (judged && judged !== SURELY) links.set(cell, judged)
+  }
+  unsettled.set(survey.loadPath, links)
+  return links
+}
+
 const SURELY: LinkJudgement = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
 
 function judgedLink(cell: Cell, plan: Plan): LinkJudgement | undefined {

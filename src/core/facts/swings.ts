@@ -24,6 +24,7 @@ type SwingFact = {
 /** Everything that shares width with a hatch or tailgate. */
 export function swingFacts(survey: Survey): readonly SwingFact[] {
   const wanted = survey.plan.rules.gapsMm.hatch
+  const skinMm = skinOffMm(survey)
   return survey.fit.swings().map((meeting): SwingFact => {
     const { swept, met, swings, hatch } = meeting
     const stays = met.kind === 'tentFloor' || met.kind === 'tentLadder' || met.kind === 'tail'
@@ -35,7 +36,7 @@ export function swingFacts(survey: Survey): readonly SwingFact[] {
       return byMm !== undefined && byMm > 0 ? byMm : undefined
     }
     const byMm = ahead(wanted)
-    const surelyMm = ahead(wanted + skinOffMm(survey))
+    const surelyMm = skinMm > 0 ? ahead(wanted + skinMm) : undefined
     return {
       meeting,
       grave,

@@ -5,7 +5,7 @@ import { LIFTED_KG } from '../survey/statics/evenness'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
 import { STATES } from '../units/scalars'
-import { atLeast, atMost, fails, type Held } from './comparison'
+import { atLeast, atMost, type Held } from './comparison'
 
 /** What a foot is pulled up with, against what its parts hold against that. kg as a weight */
 interface Uplift {
@@ -34,9 +34,10 @@ function pulled(survey: Survey, foot: FootAt, upKg: number): Uplift {
   }
 }
 
-const leastOf = (survey: Survey, { index }: FootAt): number => {
-  const load = survey.footLoads[index]?.loadKg
-  return load ? Math.min(...STATES.map((state) => load[state])) : 0
+/** The least that the load puts on a foot in any state, kg. */
+function leastOf({ footLoads }: Survey, { index }: FootAt): number {
+  const load = footLoads[index]?.loadKg
+  return load ? Math.min(load.road, load.trail, load.parked) : 0
 }
 
 /** The feet that the load lifts as the vehicle stands still, in the state that lifts each most; and how many feet carry any of it. */
@@ -50,7 +51,7 @@ export function upliftsAtRest(survey: Survey): {
   return {
     lifted: feet.flatMap((foot) => {
       const leastKg = leastOf(survey, foot)
-      return fails(atLeast(leastKg, -LIFTED_KG, 'exact')) ? [pulled(survey, foot, -leastKg)] : []
+      return leastKg < -LIFTED_KG ? [pulled(survey, foot, -leastKg)] : []
     }),
     carrying: feet.filter(({ index }) => STATES.some((state) => footLoads[index]?.loadKg[state] !== 0))
       .length,
@@ -75,19 +76,15 @@ interface UpliftInMotion extends Uplift {
   readonly someAtRest: boolean
 }
 
-const isLifted = (kg: number): Held => atLeast(kg, -NOTICE_KG, 'exact')
-
 /** Every rack in both driving states; feet that lift at rest are spoken of there. */
-export const upliftsInMotion = (survey: Survey): readonly UpliftInMotion[] =>
-  survey.racks.flatMap((at) =>
-    (['road', 'trail'] as const).flatMap((state): UpliftInMotion[] => {
-      const all = survey.motion
-        .feet()
-        .filter((each) => each.state === state && survey.feet[each.footIndex]?.rackIndex === at.index)
-      const feet = all.filter(({ footIndex }) => {
-        const foot = survey.feet[footIndex]
-        return foot && !fails(isLifted(leastOf(survey, foot)))
-      })
+export function upliftsInMotion(survey: Survey): readonly UpliftInMotion[] {
+  const moving = survey.motion.feet()
+  return survey.racks.flatMap((at) => {
+    const resting = new Set(
+      at.feet.flatMap((foot) => (leastOf(survey, foot) < -NOTICE_KG ? [] : [foot.index])),
+    )
+    return (['road', 'trail'] as const).flatMap((state): UpliftInMotion[] => {
+      const feet = moving.filter((each) => each.state === state && resting.has(each.footIndex))
       const worst = leastBy(feet, ({ least }) => least.kg)
       const foot = worst && survey.feet[worst.footIndex]
       if (!worst || !foot || feet.every(({ restKg }) => restKg === 0)) return []
@@ -97,11 +94,12 @@ export const upliftsInMotion = (survey: Survey): readonly UpliftInMotion[] =>
           at,
           state,
           worst,
-          lifts: isLifted(worst.least.kg),
+          lifts: atLeast(worst.least.kg, -NOTICE_KG, 'exact'),
           bears: atLeast(worst.least.kg, 0, 'exact'),
-          others: feet.filter((each) => each !== worst && fails(isLifted(each.least.kg))).length,
-          someAtRest: feet.length < all.length,
+          others: feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length,
+          someAtRest: resting.size < at.feet.length,
         },
       ]
-    }),
-  )
+    })
+  })
+}

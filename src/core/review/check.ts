@@ -59,7 +59,7 @@ export function notLooked({ plan }: Survey, look: AsideLook, sentence: Phrase, a
 }
 
 /** A finding as its check says it: what it is about, and the check gives the rule and what every id begins with. */
-export type Said = Omit<Finding, 'id' | 'rule'> & { readonly about: string }
+export type Said = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> & { readonly about: string }
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
 
@@ -73,16 +73,12 @@ function named(rule: string, said: Said): Finding {
     subject: said.subject,
     sentence: said.sentence,
   }
-  const { measured, limit, margin, ask, aside, toStop, toStopShare, rest, together } = said
+  const { measured, limit, margin, ask, nearStop } = said
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
   if (ask) finding.ask = ask
-  if (aside) finding.aside = aside
-  if (toStop !== undefined) finding.toStop = toStop
-  if (toStopShare !== undefined) finding.toStopShare = toStopShare
-  if (rest) finding.rest = rest
-  if (together) finding.together = together
+  if (nearStop) finding.nearStop = nearStop
   return finding
 }
 

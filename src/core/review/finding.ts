@@ -78,6 +78,16 @@ export const saidSchema = z.strictObject({
   subject: subjectSchema,
 })
 
+/** How near an answer is to being a Stop, negative past it: what that says is tried no further than it must be. */
+export interface NearStop {
+  /** mm; or as far as lengths of one kind matter. */
+  readonly mm?: number | Readonly<Partial<Record<LengthsOf, number>>>
+  /** By what part all that weighs must be more at least until it is one; negative by what part less until it is none. */
+  readonly share?: number
+  /** It speaks for all that has no finding of its own: a new Stop among that is its Stop. */
+  readonly rest?: true
+}
+
 /** What a check found: plain data, the same for the same plan. */
 export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   readonly measured?: Amount
@@ -85,12 +95,8 @@ export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
   /** What is left to the limit; negative is over. */
   readonly margin?: Amount
   readonly sentence: Phrase
-  /** How near to a Stop an answer is, where its margin says something else: mm, negative past it. */
-  readonly toStop?: number | Readonly<Partial<Record<LengthsOf, number>>>
-  /** By what part all that weighs must be more at least until it is a Stop; negative by what part less until it is none. */
-  readonly toStopShare?: number
-  /** It speaks for all that has no finding of its own: a new Stop among that is its Stop. */
-  readonly rest?: true
+  /** How near to a Stop it is, where its margin does not say. */
+  readonly nearStop?: NearStop
   /** No fact alone turns it, and so many of them all at once would; by how much it would be over then, where that is known. */
   readonly together?: { readonly facts: number; readonly over?: Amount }
   /** Where the answer to a Find out is read, and the field that takes it. */

@@ -103,10 +103,11 @@ function asksOf(
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const own = judge(check, check.run(survey, asked)).map((finding) => unweighed(check, finding))
+    const judged = judge(check, check.run(survey, asked))
+    const own = unweighed ? judged.map((finding) => unweighed(check, finding)) : judged
     const nothing = NOTHING_FOUND.get(check)
     if (own.length > 0) asked.push(...inBounds(own))
-    else if (nothing) asked.push(unweighed(check, nothing))
+    else if (nothing) asked.push(unweighed?.(check, nothing) ?? nothing)
   }
   return asked
 }

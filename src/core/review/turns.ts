@@ -31,14 +31,15 @@ export function triedAt(fact: TriedFact, { lengths }: TurnedBy): readonly number
 export const isStop = ({ severity }: Finding) => severity === 'stop'
 
 /** How near to a Stop an answer is, mm, negative past it, as far as a kind of length matters; nothing where its check does not say. */
-export function roomMm({ toStop, margin }: Finding, of?: LengthsOf): number | undefined {
-  if (typeof toStop === 'number') return toStop
-  if (toStop) return of === undefined ? Math.min(...Object.values(toStop)) : toStop[of]
+export function roomMm({ nearStop, margin }: Finding, of?: LengthsOf): number | undefined {
+  const near = nearStop?.mm
+  if (typeof near === 'number') return near
+  if (near) return of === undefined ? Math.min(...Object.values(near)) : near[of]
   return margin?.dimension === 'length' ? margin.value : undefined
 }
 
 /** How near to a Stop an answer is, in whatever its check measures that: only which way it goes matters. */
-export const roomOf = (finding: Finding): number | undefined => finding.toStopShare ?? roomMm(finding)
+export const roomOf = (finding: Finding): number | undefined => finding.nearStop?.share ?? roomMm(finding)
 
 /** By how much an answer comes nearer to a Stop at most when a length is off as far as it may be. mm. */
 export const swingMm = (fact: LengthFact, { reach, half }: LengthsTrait): number =>
@@ -46,12 +47,19 @@ export const swingMm = (fact: LengthFact, { reach, half }: LengthsTrait): number
   (fact.entry.of === 'obstacle' ? reach : 1) *
   (half?.test(fact.entry.field) ? 0.5 : 1)
 
+/** A Stop is shown with the house's margin on guesses, and a guess may be less than was said: both ways at once. */
+const WITH_MARGIN = 2
+
 /** How much of all that may turn an answer a fact is: 1 and more may turn it. */
 export function partOfRoom(finding: Finding, fact: TriedFact, { lengths }: TurnedBy): number {
-  const room = fact.in === 'kg' ? finding.toStopShare : roomMm(finding, fact.entry.of)
+  const room = fact.in === 'kg' ? finding.nearStop?.share : roomMm(finding, fact.entry.of)
   if (room === undefined) return Infinity
   const swing =
-    fact.in === 'kg' ? Math.max(fact.less, fact.more) / fact.value : lengths ? swingMm(fact, lengths) : 0
+    fact.in === 'kg'
+      ? (Math.max(fact.less, fact.more) / fact.value) * (isStop(finding) ? WITH_MARGIN : 1)
+      : lengths
+        ? swingMm(fact, lengths)
+        : 0
   return Math.abs(room) <= swing ? Math.max(1, swing / Math.abs(room)) : swing / Math.abs(room)
 }
 
@@ -61,7 +69,12 @@ export const mayTurn = (finding: Finding, fact: TriedFact, by: TurnedBy): boolea
 
 /** How much of all that may turn an answer facts are together: lengths add up, and masses together are off as far as the most of them. */
 export function partTogether(finding: Finding, facts: readonly TriedFact[], by: TurnedBy): number {
-  const parts = (of: TriedFact['in']) =>
-    facts.filter((fact) => fact.in === of).map((fact) => partOfRoom(finding, fact, by))
-  return parts('mm').reduce((sum, each) => sum + each, 0) + Math.max(0, ...parts('kg'))
+  let lengths = 0
+  let masses = 0
+  for (const fact of facts) {
+    const part = partOfRoom(finding, fact, by)
+    if (fact.in === 'mm') lengths += part
+    else if (part > masses) masses = part
+  }
+  return lengths + masses
 }

@@ -22,13 +22,14 @@ interface Trials {
 
 /** `base` is what is tried from: masses as they are said, without the house's margin on guesses, where masses matter. */
 function trialsOf(
-  base: Survey,
+  baseOf: () => Survey,
   check: Check,
   facts: readonly TriedFact[],
 ): Trials & {
   readonly plain: (finding: Finding) => Finding
 } {
   const known = new Map<Survey, ReadonlyMap<string, Finding>>()
+  const base = once(baseOf)
   const answersOf = (trial: Survey) => {
     const before = known.get(trial)
     if (before) return before
@@ -36,14 +37,14 @@ function trialsOf(
     known.set(trial, found)
     return found
   }
-  const asked = once(() => new Set(answersOf(base).keys()))
+  const asked = once(() => new Set(answersOf(base()).keys()))
   return {
     by: check.turnedBy,
     facts,
-    plain: (finding) => answersOf(base).get(finding.id) ?? finding,
-    room: ({ id, rest }, moved) => {
-      const there = answersOf(moved.length === 0 ? base : trialOf(base, moved))
-      if (rest && [...there.values()].some((each) => isStop(each) && !asked().has(each.id)))
+    plain: (finding) => answersOf(base()).get(finding.id) ?? finding,
+    room: ({ id, nearStop }, moved) => {
+      const there = answersOf(moved.length === 0 ? base() : trialOf(base(), moved))
+      if (nearStop?.rest && [...there.values()].some((each) => isStop(each) && !asked().has(each.id)))
         return -Number.MIN_VALUE
       const found = there.get(id)
       if (!found) return Infinity
@@ -115,10 +116,10 @@ function needsOf(finding: Finding, moved: readonly Moved[], { room }: Trials): n
 /** The facts that may turn an answer about certain things: of gear those of the things, and of what they lie in. */
 function ofItsGear(
   { thingById }: Survey,
-  { subject, rest }: Finding,
+  { subject, nearStop }: Finding,
   facts: readonly TriedFact[],
 ): readonly TriedFact[] {
-  if (subject.placementIds.length === 0 || rest) return facts
+  if (subject.placementIds.length === 0 || nearStop?.rest) return facts
   const gear = new Set<string>()
   for (const id of subject.placementIds)
     for (let thing = thingById.get(id); thing; thing = thing.parent) gear.add(thing.gear.id)
@@ -143,21 +144,26 @@ export function underDoubt(
   survey: Survey,
 ): (check: Check, findings: readonly Finding[]) => readonly Finding[] {
   const lengths = lengthFacts(survey)
-  const masses = once(() => massFacts(survey))
+  const all = once(() => massFacts(survey))
+  const aboard = once(() => all().filter(({ entry }) => entry.of !== 'vehicle'))
+  // Whose gear it is matters only where some gear has lengths that may be off.
+  const ofGear = lengths.some(({ entry }) => entry.of === 'gear')
   return (check, findings) => {
     const { lengths: of, masses: which } = check.turnedBy
     if (!of && !which) return findings
     const relevant = [
       ...lengths.filter(({ entry }) => of?.of[entry.of]?.test(entry.field)),
-      ...(which ? masses().filter(({ entry }) => which === 'withVehicle' || entry.of !== 'vehicle') : []),
+      ...(which === 'aboard' ? aboard() : which ? all() : []),
     ]
     if (relevant.length === 0) return findings
-    const trials = trialsOf(which ? plainOf(survey) : survey, check, relevant)
+    const trials = once(() => trialsOf(() => (which ? plainOf(survey) : survey), check, relevant))
     return findings.map((finding) => {
       if (finding.ask || !isAnswer(finding)) return finding
-      const plain = which ? trials.plain(finding) : finding
+      const facts = ofGear ? ofItsGear(survey, finding, relevant) : relevant
+      if (partTogether(finding, facts, check.turnedBy) < 1) return finding
+      const plain = which ? trials().plain(finding) : finding
       const as = isStop(plain) === isStop(finding) ? finding : { ...finding, severity: plain.severity }
-      const result = judged(survey, as, { ...trials, facts: ofItsGear(survey, finding, relevant) })
+      const result = judged(survey, as, { ...trials(), facts })
       return isStop(finding) && !isStop(as) && result === as ? { ...as, severity: 'findOut' } : result
     })
   }

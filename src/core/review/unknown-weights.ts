@@ -8,9 +8,9 @@ import type { Finding } from './finding'
  * What becomes of an answer while nobody knows what something weighs: where mass matters to it and no link's own sum says
  * so already, it was given nothing to run on. A Stop or a Mind at the least it can weigh stands.
  */
-export function onUnknownWeights(survey: Survey): (check: Check, finding: Finding) => Finding {
+export function onUnknownWeights(survey: Survey): ((check: Check, finding: Finding) => Finding) | undefined {
   const unknown = survey.masses.filter(({ basis }) => basis === 'unknown')
-  if (unknown.length === 0) return (_, finding) => finding
+  if (unknown.length === 0) return undefined
   const matters = (state: State | 'all') =>
     unknown.filter(({ states }) => state === 'all' || states.includes(state))
   return (check, finding) => {

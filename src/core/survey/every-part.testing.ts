@@ -19,7 +19,6 @@ export const partsOf = ({ fit, motion, statics, ...of }: Survey) => ({
   wind: motion.wind(),
   noseUps: motion.noseUps(),
   standing: motion.standing(),
-  axles: motion.axles.road(),
   sleepers: motion.sleepers(),
   lifts: motion.lifts(),
   bending: statics.bars(),
@@ -36,7 +35,6 @@ export function everyPart(survey: Survey) {
     cells: loadPath.cells.map(({ layer, ...cell }) => ({ ...cell, layer: layer.id, units: layer.units })),
     allowances: survey.allowances.map(({ rackId, state, kind }) => ({ rackId, state, kind })),
     spreads: { pairs: spreads.pairs, problem: spreads.problem },
-    trailAxles: survey.motion.axles.trail(),
     liftById: survey.motion.liftById(),
     bending: survey.bars.map(({ index }) =>
       STATES.map((state) => {

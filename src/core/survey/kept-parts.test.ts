@@ -6,7 +6,7 @@ import { everyPart, partsOf } from './every-part.testing'
 import { survey } from './survey'
 
 const ofLoads =
-  'loadPath feet tieDowns noseUps standing axles sleepers lifts bending evenness footShares twists panes'
+  'loadPath feet tieDowns noseUps standing sleepers lifts bending evenness footShares twists panes'
 const ofPlaces = 'widths near swings panes wind'
 
 const change =

@@ -40,7 +40,9 @@ export function lasting<T>(
     }
     return known.value
   }
-  return Object.assign(get, { known: () => known ?? was })
+  const lasted = get as { (): T; known: Lasting<T>['known'] }
+  lasted.known = () => known ?? was
+  return lasted
 }
 
 /** The list before, where it has the very same in it. */

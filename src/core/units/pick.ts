@@ -1,11 +1,16 @@
 /** The one of a list with the most of something, the first of equals; nothing of an empty list. */
 export function mostBy<T>(list: readonly T[], by: (each: T) => number): T | undefined {
-  let so: { readonly each: T; readonly value: number } | undefined
+  let [so] = list
+  if (so === undefined) return undefined
+  let most = by(so)
   for (const each of list) {
     const value = by(each)
-    if (!so || value > so.value) so = { each, value }
+    if (value > most) {
+      so = each
+      most = value
+    }
   }
-  return so?.each
+  return so
 }
 
 /** The one of a list with the least of something, the first of equals; nothing of an empty list. */

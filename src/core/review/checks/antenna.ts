@@ -28,7 +28,7 @@ export const antenna = check({
           severity: 'clear',
           state: 'all',
           subject: { obstacleId: at.id, placementIds: [] },
-          toStop: Infinity,
+          nearStop: { mm: Infinity },
           sentence: [`Nothing lies over the ${low}.`],
         }
       for (const { name, placementId, held } of over) {

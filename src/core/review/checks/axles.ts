@@ -4,6 +4,7 @@ import { askDoubt } from '../ask-doubt'
 import { check, notLooked, type Said } from '../check'
 import { IN_STATE } from '../finding'
 import { kg, type Phrase } from '../../units/phrase'
+import { any } from '../../units/pick'
 
 /** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
 function* said(
@@ -71,8 +72,8 @@ export const axles = check({
   *run(survey) {
     const { vehicle } = survey.plan
     if (survey.racks.length === 0) return
-    const known = vehicle.axleLimitKg && survey.motion.axles.road()
-    if (!known) {
+    const judged = axleJudgements(survey)
+    if (!any(judged)) {
       yield notLooked(
         survey,
         'axles',
@@ -89,6 +90,6 @@ export const axles = check({
       )
       return
     }
-    for (const judged of axleJudgements(survey)) yield* said(survey, judged)
+    for (const each of judged) yield* said(survey, each)
   },
 })

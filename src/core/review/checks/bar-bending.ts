@@ -13,8 +13,7 @@ function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
     about: bar.id,
     state,
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
-    toStopShare,
-    ...(room ? { toStop: room.measure } : { toStop: Infinity }),
+    nearStop: { mm: room ? room.measure : Infinity, share: toStopShare },
   } as const
   const bends: Phrase = [`${bar.name} bends with `, newtonMetre(Math.abs(moment.nm))]
   if (low && room && fails(room))

@@ -79,7 +79,7 @@ export const barSeat = check({
             ...common,
             severity: 'clear',
             margin: mm(locked ? 0 : seat.insideMm),
-            toStop: seat.toStopMm,
+            nearStop: { mm: seat.toStopMm },
             sentence: [
               `${bar.name} stands where its feet can: ${locked ? 'the vehicle fixes it' : 'along the rail'}.`,
             ],

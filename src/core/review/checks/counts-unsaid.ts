@@ -7,7 +7,7 @@ import {
   usuallyPrinted,
   whereFigure,
 } from '../layer-phrases'
-import { linkJudgement } from '../../facts/links'
+import { unsettledLinks } from '../../facts/links'
 import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on whether a figure counts the rack itself? */
@@ -26,9 +26,8 @@ export const countsUnsaid = check({
   turnedBy: {},
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {
-    for (const cell of survey.loadPath.cells) {
-      const judged = linkJudgement(cell, survey)
-      if (!judged?.otherwise) continue
+    for (const [cell, judged] of unsettledLinks(survey)) {
+      if (!judged.otherwise) continue
       const { comparison, countedKg, otherwiseKg } = judged.otherwise
       const { rating } = comparison
       const [withOwn, without] =

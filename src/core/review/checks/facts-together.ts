@@ -1,7 +1,7 @@
 import { mostBy } from '../../units/pick'
 import type { Axle } from '../../facts/axles'
 import { axleJudgements } from '../../facts/axles'
-import { linkJudgement } from '../../facts/links'
+import { unsettledLinks } from '../../facts/links'
 import type { Judgement } from '../../facts/judge'
 import type { Survey } from '../../survey/survey'
 import { STATES, type State } from '../../units/scalars'
@@ -31,14 +31,12 @@ const inKg = (name: string, state: State, { facts, overBy }: Whole, limitKg: num
 const axleName = (axle: Axle) => `The ${axle} axle`
 
 function* togetherOf(survey: Survey, found: readonly Finding[]): Iterable<Together> {
-  for (const cell of survey.loadPath.cells) {
-    const judgement = linkJudgement(cell, survey)?.judgement
-    if (judgement?.is === 'together')
+  for (const [cell, { judgement }] of unsettledLinks(survey))
+    if (judgement.is === 'together')
       yield {
         ...inKg(cell.layer.name, cell.state, judgement, cell.limit.kind === 'missing' ? 1 : cell.limit.kg),
         layerId: cell.layer.id,
       }
-  }
   for (const { axle, state, judgement, comparison } of axleJudgements(survey))
     if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
   for (const { together, sentence, state } of found)

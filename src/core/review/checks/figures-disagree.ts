@@ -10,7 +10,7 @@ import { fails } from '../../facts/comparison'
 import { figuresApartOf, sheetAgainstPoints } from '../../facts/contradictions'
 import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
 import { check, practice, type Said } from '../check'
-import { linkJudgement } from '../../facts/links'
+import { unsettledLinks, type LinkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, sourceText, whereFigure } from '../layer-phrases'
 
 const figure = ({ kg: value, source }: Rating): Phrase => [kg(value), ` (${sourceText(source)})`]
@@ -32,11 +32,9 @@ function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of:
 }
 
 /** The weights of one thing that disagree, where the verdict of a layer would be another with the other one. */
-function* weightsOf(cell: Cell, survey: Survey): Iterable<Said> {
+function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
   const asked = new Set<string>()
-  const judged = linkJudgement(cell, survey)
-  if (!judged) return
-  for (const { mass, overBy, comparison } of judged.others) {
+  for (const { mass, overBy, comparison } of others) {
     const whose = whoseWeight(mass)
     if (!whose || asked.has(mass.id)) continue
     asked.add(mass.id)
@@ -116,8 +114,10 @@ export const figuresDisagree = check({
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)
+    const links = unsettledLinks(survey)
     for (const cell of survey.loadPath.cells) {
-      yield* weightsOf(cell, survey)
+      const judged = links.get(cell)
+      if (judged) yield* weightsOf(cell, judged)
       const apart = figuresApartOf(cell)
       if (!apart) continue
       const { all, held } = apart

@@ -6,8 +6,14 @@ import { askMass } from '../ask-mass'
 import { cellParts, type Cell } from '../../survey/load-path/limit'
 import { weighs, type MassPoint } from '../../survey/loads/mass-points'
 import type { Doubt } from '../../facts/judge'
-import { linkJudgement, massOfEntry, type LinkDoubt, type LinkJudgement } from '../../facts/links'
-import { check, practice } from '../check'
+import {
+  linkJudgement,
+  massOfEntry,
+  unsettledLinks,
+  type LinkDoubt,
+  type LinkJudgement,
+} from '../../facts/links'
+import { check, practice, type Said } from '../check'
 import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../../units/phrase'
 
@@ -58,10 +64,7 @@ function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt):
   ]
 }
 
-function* ofCell(cell: Cell, survey: Survey) {
-  const { rules } = survey.plan
-  const judged = linkJudgement(cell, survey)
-  if (!judged) return
+function* ofCell(cell: Cell, judged: LinkJudgement, { plan: { rules } }: Survey): Iterable<Said> {
   const asked = new Set<string>()
   for (const doubt of judged.doubts) {
     const [of] = massesOf(cell, doubt)
@@ -104,6 +107,11 @@ export const guessedMass = check({
   turnedBy: {},
   nothing: 'No verdict hangs on a weight that is not known well enough.',
   *run(survey) {
-    for (const cell of survey.loadPath.cells) if (cell.limit.kind !== 'missing') yield* ofCell(cell, survey)
+    const links = unsettledLinks(survey)
+    const all = survey.plan.rules.guess.school === 'weighIt' ? survey.loadPath.cells : links.keys()
+    for (const cell of all) {
+      const judged = linkJudgement(cell, survey)
+      if (judged && cell.limit.kind !== 'missing') yield* ofCell(cell, judged, survey)
+    }
   },
 })

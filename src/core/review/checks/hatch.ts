@@ -90,7 +90,7 @@ export const hatch = check({
         yield {
           ...common,
           severity: grave ? 'stop' : 'mind',
-          ...(grave ? {} : { toStop: Infinity }),
+          ...(grave ? {} : { nearStop: { mm: Infinity } }),
           measured: deg(fact.atDeg),
           limit: deg(panel.opensDeg),
           ...(fact.byMm === undefined ? {} : { margin: mm(-fact.byMm) }),
@@ -101,7 +101,7 @@ export const hatch = check({
         yield {
           ...common,
           severity: verdictOf(gap, 'mind'),
-          toStop: grave ? gap.measure : Infinity,
+          nearStop: { mm: grave ? gap.measure : Infinity },
           measured: mm(gap.measure),
           limit: mm(gap.limit),
           margin: mm(spareOf(gap)),

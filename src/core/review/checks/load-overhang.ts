@@ -30,7 +30,7 @@ export const loadOverhang = check({
         state: 'road',
         subject: { placementIds: [thing.placement.id] },
         measured: mm(byMm),
-        toStop: most ? spareOf(most) : Infinity,
+        nearStop: { mm: most ? spareOf(most) : Infinity },
       } as const
       const runs: Phrase = [`${thing.gear.name} runs `, mm(byMm), ` ${WHERE[end]}`]
       if (!rules) {

@@ -65,7 +65,7 @@ export const onItsBars = check({
         yield {
           ...common,
           severity: fails(shim) ? 'stop' : 'mind',
-          toStop: spareOf(shim),
+          nearStop: { mm: spareOf(shim) },
           measured: mm(step.measure),
           sentence: [
             `${name} stands on bars whose tops differ by `,
@@ -78,7 +78,7 @@ export const onItsBars = check({
           ...common,
           severity: 'clear',
           margin: mm(spareOf(short)),
-          toStop,
+          nearStop: { mm: toStop },
           sentence: [
             `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
             mm(spareOf(short)),

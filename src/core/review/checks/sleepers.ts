@@ -29,7 +29,7 @@ export const sleepers = check({
         subject: { rackId: rack.rack.id, placementIds: [] },
         measured: kg(most.mostKg),
         ...(bears ? { limit: kg(bears.held.limit), margin: kg(spareOf(bears.held)) } : {}),
-        toStopShare,
+        nearStop: { share: toStopShare },
         sentence: [
           `${rack.rack.name}: wherever people lie, ${corner(most.footIndex)} bears up to `,
           kg(most.mostKg),

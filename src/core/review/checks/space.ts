@@ -45,8 +45,7 @@ export const space = check({
         state: 'all',
         subject: { placementIds: [] },
         severity: 'clear',
-        toStop: othersToStop,
-        rest: true,
+        nearStop: { mm: othersToStop, rest: true },
         sentence: [`None of ${survey.things.length} things is nearer to another than `, mm(between), '.'],
       }
     const met = all.flatMap(({ near }) => (isOverlap(near) ? [near] : []))
@@ -59,7 +58,7 @@ export const space = check({
         state: 'all',
         subject: { placementIds: [...idsOf(met)] },
         severity: 'stop',
-        toStop: first.toStop,
+        nearStop: { mm: first.toStop },
         sentence: manyWords(met.length, metWords(first.near)),
       }
     for (const { near, gap, toStop } of all) {
@@ -68,7 +67,7 @@ export const space = check({
         about: aboutPair(near),
         state: 'all',
         subject: { placementIds: [near.a.placement.id, near.b.placement.id] },
-        toStop,
+        nearStop: { mm: toStop },
       } as const
       if (isOverlap(near))
         yield { ...common, severity: 'stop', margin: mm(gap.measure), sentence: metWords(near) }

@@ -72,8 +72,7 @@ export const standing = check({
       measured: deg(rollDeg),
       limit: deg(tipping.minds.limit),
       margin: deg(spareOf(tipping.minds)),
-      toStop: toStopMm,
-      toStopShare,
+      nearStop: { mm: toStopMm, share: toStopShare },
       sentence: !guessing
         ? change
         : [

@@ -73,7 +73,7 @@ export const sunroof = check({
         measured: mm(gap.measure),
         limit: mm(gap.limit),
         margin: mm(spareOf(gap)),
-        ...(touchesAtDeg === undefined ? { toStop: gap.measure } : {}),
+        ...(touchesAtDeg === undefined ? { nearStop: { mm: gap.measure } } : {}),
       } as const
       if (touchesAtDeg !== undefined)
         yield {

@@ -6,6 +6,9 @@ import { type Said, check, practice } from '../check'
 import { HEIGHTS } from '../length-groups'
 import { verdictOf } from '../verdict'
 
+/** What is never a Stop. */
+const NEVER = { mm: Infinity } as const
+
 type Tent = ReturnType<typeof tents>[number]
 
 function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
@@ -21,7 +24,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
   yield {
     ...common,
     about: about('opens'),
-    toStop: Infinity,
+    nearStop: NEVER,
     severity: asWanted ? 'clear' : 'mind',
     sentence: [
       asWanted
@@ -52,7 +55,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
       ...common,
       about: about(`meets ${other.placement.id}`),
       severity: by === 'floor' ? 'stop' : 'mind',
-      ...(by === 'floor' ? {} : { toStop: Infinity }),
+      ...(by === 'floor' ? {} : { nearStop: NEVER }),
       subject: { placementIds: [thing.placement.id, other.placement.id] },
       sentence: [
         by === 'floor'
@@ -65,7 +68,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
     yield {
       ...common,
       about: about('cover'),
-      toStop: Infinity,
+      nearStop: NEVER,
       severity: guessed ? 'findOut' : verdictOf(cover, 'mind'),
       ...(guessed
         ? {
@@ -111,7 +114,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
   yield {
     ...common,
     about: about('centred'),
-    toStop: Infinity,
+    nearStop: NEVER,
     state: 'all',
     severity: verdictOf(centred, 'mind'),
     measured: mm(centred.measure),

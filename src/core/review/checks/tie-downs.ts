@@ -97,7 +97,7 @@ export const tieDownsCheck = check({
         about: tied.tie.thing.placement.id,
         state: 'all',
         subject: { placementIds: [tied.tie.thing.placement.id] },
-        toStopShare: tied.toStopShare,
+        nearStop: { share: tied.toStopShare },
         ...withAsk(tied, judge(tied)),
       }
   },

@@ -3,7 +3,7 @@ import type { Survey } from '../../survey/survey'
 import { askDoubt } from '../ask-doubt'
 import { check, practice, type Said } from '../check'
 import { type Doubt } from '../../facts/judge'
-import { linkJudgement } from '../../facts/links'
+import { unsettledLinks, type LinkJudgement } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
 import { kg } from '../../units/phrase'
 
@@ -11,8 +11,8 @@ import { kg } from '../../units/phrase'
 const isOfRating = ({ uses }: Doubt): boolean => uses[0]?.entry.of === 'rating'
 
 /** The payload is the gross less the kerb mass: either of them may be only told. */
-function* ofPayload(cell: Cell, survey: Survey): Iterable<Said> {
-  for (const doubt of linkJudgement(cell, survey)?.doubts ?? []) {
+function* ofPayload(cell: Cell, { doubts }: LinkJudgement, survey: Survey): Iterable<Said> {
+  for (const doubt of doubts) {
     if (doubt.uses[0]?.entry.of !== 'vehicle') continue
     const asked = askDoubt(survey, doubt)
     if (!asked) continue
@@ -45,12 +45,11 @@ export const toldFigure = check({
   turnedBy: {},
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
-    for (const cell of survey.loadPath.cells) {
-      yield* ofPayload(cell, survey)
-      const judged = linkJudgement(cell, survey)
-      const told = judged?.doubts.find(isOfRating)
+    for (const [cell, judged] of unsettledLinks(survey)) {
+      yield* ofPayload(cell, judged, survey)
+      const told = judged.doubts.find(isOfRating)
       const [use] = told?.uses ?? []
-      if (!judged || !told || !use) continue
+      if (!told || !use) continue
       const { owner, role, name } = cell.layer
       const { comparison } = told
       const ratingId = use.entry.id

@@ -69,7 +69,9 @@ export const upliftInMotion = check({
         state,
         subject: { footId: foot.id, rackId: rack.id, placementIds: [] },
         measured: kg(worst.least.kg),
-        ...(holds ? { limit: kg(-holds.limit), margin: kg(spareOf(holds)) } : { toStopShare: Infinity }),
+        ...(holds
+          ? { limit: kg(-holds.limit), margin: kg(spareOf(holds)) }
+          : { nearStop: { share: Infinity } }),
         sentence: seatless
           ? [
               `${rack.name}: how high over the ground its legs stand is not known, and what braking and bends do to its feet hangs on it. As such bodies usually are: `,

@@ -25,7 +25,9 @@ export const uplift = check({
         state: 'all',
         subject: { footId: foot.id, placementIds: [] },
         measured: kg(-upKg),
-        ...(holds ? { limit: kg(-holds.limit), margin: kg(spareOf(holds)) } : { toStopShare: Infinity }),
+        ...(holds
+          ? { limit: kg(-holds.limit), margin: kg(spareOf(holds)) }
+          : { nearStop: { share: Infinity } }),
         sentence: [
           `${rack?.rack.name ?? 'Rack'}: the load lifts the ${foot.corner} foot by `,
           kg(upKg),
@@ -42,7 +44,7 @@ export const uplift = check({
         severity: 'clear',
         state: 'all',
         subject: { placementIds: [] },
-        ...(anyHolds ? { rest: true } : { toStopShare: Infinity }),
+        ...(anyHolds ? { nearStop: { rest: true } } : { nearStop: { share: Infinity } }),
         sentence: [
           `The load presses on each of ${pressed} ${any(lifted) ? 'other ' : ''}feet that carry any of it.`,
         ],

@@ -1,3 +1,4 @@
+import { onAxles } from '../../facts/axles.testing'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, bedTentJob, boatAndBox } from '@/demo/plans'
@@ -168,13 +169,17 @@ describe('rows of the check list: standing', () => {
     const known = {
       ...vehicle,
       kerbKg: 1500,
+      axleLimitKg: { front: 1400, rear: 1500 },
       centreOfGravity: { known: 'stability', frontShare: 0.6, staticStabilityFactor: 1.3 } as const,
     }
     const front = known.frontOverhangMm - known.noseToScreenMm
     const xMm = front + known.wheelbaseMm / 4
-    const axles = survey(planOf(known, [rackOf()], [[thing('load', 80), { xMm }]])).motion.axles.road()!
-    expect(axles.map(({ kg }) => Number(kg.toFixed(6)))).toEqual([960, 620])
-    expect(survey(planOf(vehicle, [rackOf()], [])).motion.axles.road()).toBeUndefined()
+    const { front: onFront, rear } = onAxles(
+      planOf(known, [rackOf()], [[thing('load', 80), { xMm }]]),
+      'road',
+    )
+    expect([onFront, rear].map((kg) => Number(kg?.toFixed(6)))).toEqual([960, 620])
+    expect(onAxles(planOf(vehicle, [rackOf()], []), 'road')).toEqual({})
   })
 })
 

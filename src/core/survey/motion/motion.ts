@@ -7,7 +7,7 @@ import { liftsOf, type Lift } from './lifting'
 import { noseUps, type NoseUp } from './long-lines'
 import { tieDowns, type TieDown } from './securing'
 import { feetUnderSleepers, type SleptOn } from './sleepers'
-import { axleLoads, standingOf, type AxleLoad, type Standing } from './standing'
+import { standingOf, type Standing } from './standing'
 import { windOf, type Wind } from './wind'
 
 /** What driving, the wind, a slope and sleepers do to the load, and what lifting it takes. Each part computed when first asked for. */
@@ -17,8 +17,6 @@ export interface Motion {
   readonly wind: Lasting<Wind>
   readonly noseUps: Lasting<readonly NoseUp[]>
   readonly standing: Lasting<Standing>
-  /** Both axles in the driving states; nothing where what they bear empty is not known. */
-  readonly axles: Readonly<Record<'road' | 'trail', Lasting<readonly AxleLoad[] | undefined>>>
   readonly sleepers: Lasting<readonly SleptOn[]>
   readonly lifts: Lasting<readonly Lift[]>
   /** Lifting one thing, by its placement's id. */
@@ -44,12 +42,6 @@ export function motionOf(
     () => [things, masses()],
     () => liftsOf(things, masses()),
   )
-  const axles = (state: 'road' | 'trail') =>
-    lasting(
-      before?.axles[state],
-      () => [vehicle, masses()],
-      () => axleLoads(vehicle, masses(), state),
-    )
   return {
     feet: lasting(
       before?.feet,
@@ -72,7 +64,6 @@ export function motionOf(
       () => [vehicle, masses()],
       () => standingOf(vehicle, masses()),
     ),
-    axles: { road: axles('road'), trail: axles('trail') },
     sleepers: lasting(
       before?.sleepers,
       () => [racks, masses()],

@@ -134,13 +134,6 @@ export function standingOf(vehicle: Vehicle, masses: readonly MassPoint[]): Stan
   }
 }
 
-/** What an axle bears while driving, against its limit. kg. */
-export interface AxleLoad {
-  readonly axle: 'front' | 'rear'
-  readonly kg: number
-  readonly limitKg: number | undefined
-}
-
 /** How much of a mass the rear axle bears, by the lever rule over the wheelbase; people and luggage inside as if midway. */
 export const rearShareOf = (vehicle: Vehicle, mass: MassPoint): number =>
   mass.of === 'occupant' ? 0.5 : (mass.at.x - frontAxleX(vehicle)) / vehicle.wheelbaseMm
@@ -149,31 +142,4 @@ export const rearShareOf = (vehicle: Vehicle, mass: MassPoint): number =>
 export function ownRearShare(vehicle: Vehicle): number | undefined {
   const own = ownBalance(vehicle)
   return own.behindFrontAxleMm === undefined ? undefined : own.behindFrontAxleMm / vehicle.wheelbaseMm
-}
-
-/**
- * Both axles with everything on: the vehicle's own share, each load on the racks by the lever rule over the
- * wheelbase, people and luggage inside as if midway. Nothing where nobody knows how its own mass sits. kg.
- */
-export function axleLoads(
-  vehicle: Vehicle,
-  masses: readonly MassPoint[],
-  state: 'road' | 'trail',
-): AxleLoad[] | undefined {
-  const own = ownBalance(vehicle)
-  if (own.behindFrontAxleMm === undefined || own.estimated.includes('kerb mass')) return undefined
-  const front = frontAxleX(vehicle)
-  const points = masses
-    .filter((mass) => mass.states.includes(state))
-    .map((mass) => ({
-      kg: mass.kg * mass.factor,
-      behind: mass.of === 'occupant' ? vehicle.wheelbaseMm / 2 : mass.at.x - front,
-    }))
-  const all = [...points, { kg: own.kerbKg, behind: own.behindFrontAxleMm }]
-  const total = all.reduce((sum, { kg }) => sum + kg, 0)
-  const rear = all.reduce((sum, { kg, behind }) => sum + (kg * behind) / vehicle.wheelbaseMm, 0)
-  return [
-    { axle: 'front', kg: total - rear, limitKg: vehicle.axleLimitKg?.front },
-    { axle: 'rear', kg: rear, limitKg: vehicle.axleLimitKg?.rear },
-  ]
 }
