@@ -71,6 +71,9 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
   }
 }
 
+/** How much less a length may be: what is there is never off to nothing. mm */
+const least = (value: number, mm: number): number => (value > 0 ? Math.min(mm, Math.max(0, value - 1)) : mm)
+
 /** The lengths of a thing of which somebody or a form has said how they are known; the others are taken as they were typed. */
 function factsOf(of: LengthsOf, thing: Keeper): LengthFact[] {
   if (!thing.known) return []
@@ -89,7 +92,7 @@ function factsOf(of: LengthsOf, thing: Keeper): LengthFact[] {
           name: thing.name,
           how,
           value,
-          less: mm,
+          less: least(value, mm),
           more: mm,
           off: (plan, byMm) => {
             const off = onThing(plan, entry, (each) => setAt(each, path, (was) => was + byMm))
@@ -144,7 +147,7 @@ function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): Length
       name: bar.name,
       how,
       value: apart,
-      less: mm,
+      less: least(apart, mm),
       more: mm,
       off: (plan, byMm) =>
         onThing(plan, entry, (each) => {

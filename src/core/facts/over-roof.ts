@@ -1,4 +1,4 @@
-import { type Box, overlap, reachInto } from '../geometry/boxes'
+import { apartMm, type Box, overlap, reachInto } from '../geometry/boxes'
 import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import { onVehicle } from '../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../survey/frame/roof-surface'
@@ -26,6 +26,21 @@ export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
   for (const { rack, deck } of survey.racks) if (deck) meets(rack.name, thing.outer, deck.box)
   for (const { name, box } of inBed(survey)) meets(name, thing.outer, box)
   return found
+}
+
+/** How far a thing is from standing in any bar, deck or thing in the bed that does not hold it. mm */
+export function nearestToStandIn(survey: Survey, thing: ThingAt): number {
+  const { host } = thing.placement
+  const holds = (barId: string, rackId: string) =>
+    host.on === 'bars' ? host.barIds.includes(barId) : 'rackId' in host && host.rackId === rackId
+  return Math.min(
+    Infinity,
+    ...survey.bars.flatMap(({ bar, rack, box }) => (holds(bar.id, rack.id) ? [] : [apartMm(thing.box, box)])),
+    ...survey.racks.flatMap(({ rack, deck }) =>
+      deck && !('rackId' in host && host.rackId === rack.id) ? [apartMm(thing.outer, deck.box)] : [],
+    ),
+    ...inBed(survey).map(({ box }) => apartMm(thing.outer, box)),
+  )
 }
 
 /** Bars that stand in something in the bed: the bar's underside against the other's top. mm over the ground. */

@@ -1,5 +1,5 @@
 import type { Gear } from '../plan/gear'
-import { overlap } from '../geometry/boxes'
+import { apartMm, overlap } from '../geometry/boxes'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import { gapToCab, openedTent, opensToward, type Side } from '../survey/openings/tent'
 import type { Survey } from '../survey/survey'
@@ -12,8 +12,13 @@ interface TentFacts {
   readonly opens: NonNullable<Gear['opens']>
   /** How far its floor stands over the ground, against what its ladder spans. */
   readonly ladder: { readonly held: Held; readonly fromMm: number; readonly toMm: number } | undefined
-  /** What it opens into, or brings its ladder down on. */
-  readonly meets: readonly { readonly other: ThingAt; readonly with: 'floor' | 'ladder' }[]
+  /** What it opens into, brings its ladder down on, or passes closely. */
+  readonly meets: readonly {
+    readonly other: ThingAt
+    readonly with: 'floor' | 'ladder' | 'neither'
+    /** How near its opened floor comes to it; below nought it is in it. */
+    readonly floorMm: number
+  }[]
   /** What is left to the cab, against what its cover takes. */
   readonly cover: Held | undefined
   /** What the shorter of its bars offers, where its brackets lie across the vehicle. */
@@ -22,6 +27,9 @@ interface TentFacts {
   readonly centred: Held
   readonly offTo: 'left' | 'right'
 }
+
+/** What an opened floor passes nearer than this is told of. mm */
+const CLOSE_MM = 150
 
 export const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
 
@@ -42,16 +50,18 @@ function factsOf(survey: Survey, thing: ThingAt): TentFacts | undefined {
   if (!opens || !opened || side === undefined) return undefined
   const { rules, vehicle } = survey.plan
   const drop = opens.ladder?.dropMm
+  const others = survey.things.filter((other) => rootOf(other) !== rootOf(thing))
   const gap = opens.coverGapMm === undefined ? undefined : gapToCab(vehicle, survey.body, thing.box)
   return {
     thing,
     side,
     opens,
     ladder: drop && { held: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
-    meets: survey.things.flatMap((other): TentFacts['meets'] => {
-      if (other === thing || rootOf(other) === rootOf(thing)) return []
-      if (overlap(opened.floor, other.box)) return [{ other, with: 'floor' }]
-      return opened.ladder && overlap(opened.ladder, other.box) ? [{ other, with: 'ladder' }] : []
+    meets: others.flatMap((other): TentFacts['meets'] => {
+      const floorMm = apartMm(opened.floor, other.box)
+      if (overlap(opened.floor, other.box)) return [{ other, with: 'floor', floorMm }]
+      if (opened.ladder && overlap(opened.ladder, other.box)) return [{ other, with: 'ladder', floorMm }]
+      return floorMm < CLOSE_MM ? [{ other, with: 'neither', floorMm }] : []
     }),
     cover: opens.coverGapMm === undefined || gap === undefined ? undefined : atLeast(gap, opens.coverGapMm),
     brackets: bracketsOf(survey, thing),

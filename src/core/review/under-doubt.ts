@@ -86,18 +86,32 @@ function byAll(
   if (reaching.length === 0 || partTogether(finding, reaching, by) < 1) return undefined
   const now = roomOf(finding)
   let swings = 0
-  const moved = reaching.map((fact): Moved => {
-    const off = fact.more || -fact.less
-    // One look says which way helps: the other end is the worse one then.
-    const there = room(finding, [{ fact, by: off }])
-    if (now !== undefined && Number.isFinite(there)) swings += Math.abs(there - now)
-    return { fact, by: helps(finding, there) ? (off > 0 ? -fact.less : fact.more) : off }
-  })
+  const moved: Moved[] = []
+  for (const fact of reaching) {
+    let worst: { readonly by: number; readonly room: number } | undefined
+    for (const off of [fact.more, -fact.less]) {
+      // What may be off one way only stays where it is, where that way helps.
+      if (off === 0) continue
+      const there = room(finding, [{ fact, by: off }])
+      if (turned(finding, there)) return [{ fact, by: off }]
+      if (!helps(finding, there)) worst = { by: off, room: there }
+      // One look says which way helps; the other is looked at then.
+      if (worst) break
+    }
+    if (!worst) continue
+    if (now !== undefined && Number.isFinite(worst.room)) swings += Math.abs(worst.room - now)
+    moved.push({ fact, by: worst.by })
+  }
+  const turns = (all: readonly Moved[]) => all.length > 1 && turned(finding, room(finding, all))
   // What all of them move together is about the sum of what each does: with half as much again it is looked at no further.
-  if (now !== undefined && Math.abs(now) > swings * SURELY_MORE) return undefined
-  // What may be off one way only, and that way helps, stays where it is.
-  const off = moved.filter((each) => each.by !== 0)
-  return off.length > 0 && turned(finding, room(finding, off)) ? off : undefined
+  if ((now === undefined || Math.abs(now) <= swings * SURELY_MORE) && turns(moved)) return moved
+  // What rests on the higher of two comes down with both of them alone: no one look shows that.
+  const idle = reaching.filter((fact) => moved.every((each) => each.fact !== fact))
+  if (idle.length === 0) return undefined
+  return [
+    [...moved, ...idle.map((fact) => ({ fact, by: -fact.less }))],
+    [...moved, ...idle.map((fact) => ({ fact, by: fact.more }))],
+  ].find(turns)
 }
 
 /** How far a fact must be off until it turns the answer, found by halves. In its own unit. */

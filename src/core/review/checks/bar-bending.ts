@@ -9,11 +9,13 @@ type Bending = ReturnType<typeof bendings>[number]
 function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
   const { bar, rack } = at
   const { moment, stressMPa, lowest: low, state } = worst
+  const roomMm = room ? room.measure : Infinity
   const common = {
     about: bar.id,
     state,
     subject: { barId: bar.id, rackId: rack.id, placementIds: [] },
-    nearStop: { mm: room ? room.measure : Infinity, share: toStopShare },
+    // What a bar's own section is off changes its stress, and no room in mm says how far.
+    nearStop: { mm: { vehicle: roomMm, attachment: roomMm, rack: roomMm }, share: toStopShare },
   } as const
   const bends: Phrase = [`${bar.name} bends with `, newtonMetre(Math.abs(moment.nm))]
   if (low && room && fails(room))

@@ -1,5 +1,5 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { barsIn, overTheBody, standsIn } from '../../facts/over-roof'
+import { barsIn, nearestToStandIn, overTheBody, standsIn } from '../../facts/over-roof'
 import { mm } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
@@ -57,6 +57,7 @@ export const overRoof = check({
           ...common,
           severity: 'clear',
           margin: mm(spareOf(over)),
+          nearStop: { mm: Math.min(spareOf(over), nearestToStandIn(survey, thing)) },
           sentence: [`${name} stands `, mm(spareOf(over)), ' over the vehicle.'],
         }
     }

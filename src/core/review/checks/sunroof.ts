@@ -5,6 +5,9 @@ import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 
+/** A bar whose own section is off bends further than that says: how far is tried. mm */
+const asFarAs = (mm: number) => ({ vehicle: mm, attachment: mm, obstacle: mm, rack: mm, gear: mm })
+
 export const aboutPane = ({ sunroof, way, met }: PaneMeeting) => `${sunroof.id} ${way} ${met.kind} ${met.id}`
 
 /** Does a sunroof tilt and slide past everything over it? mm. */
@@ -73,7 +76,7 @@ export const sunroof = check({
         measured: mm(gap.measure),
         limit: mm(gap.limit),
         margin: mm(spareOf(gap)),
-        ...(touchesAtDeg === undefined ? { nearStop: { mm: gap.measure } } : {}),
+        ...(touchesAtDeg === undefined ? { nearStop: { mm: asFarAs(gap.measure) } } : {}),
       } as const
       if (touchesAtDeg !== undefined)
         yield {

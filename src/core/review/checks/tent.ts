@@ -9,6 +9,8 @@ import { verdictOf } from '../verdict'
 /** What is never a Stop. */
 const NEVER = { mm: Infinity } as const
 
+const MEETS = { floor: 'stop', ladder: 'mind', neither: 'clear' } as const
+
 type Tent = ReturnType<typeof tents>[number]
 
 function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
@@ -50,18 +52,19 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
         '.',
       ],
     }
-  for (const { other, with: by } of meets)
+  for (const { other, with: by, floorMm } of meets)
     yield {
       ...common,
       about: about(`meets ${other.placement.id}`),
-      severity: by === 'floor' ? 'stop' : 'mind',
-      ...(by === 'floor' ? {} : { nearStop: NEVER }),
+      severity: MEETS[by],
+      nearStop: { mm: floorMm },
       subject: { placementIds: [thing.placement.id, other.placement.id] },
-      sentence: [
+      sentence:
         by === 'floor'
-          ? `${name} opens to the ${side} into ${other.gear.name}.`
-          : `${name}’s ladder comes down where ${other.gear.name} is.`,
-      ],
+          ? [`${name} opens to the ${side} into ${other.gear.name}.`]
+          : by === 'ladder'
+            ? [`${name}’s ladder comes down where ${other.gear.name} is.`]
+            : [`${name} opens to the ${side} past ${other.gear.name}, with `, mm(floorMm), ' between.'],
     }
   if (cover) {
     const guessed = vehicle.cabWallXMm === undefined
