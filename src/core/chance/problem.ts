@@ -33,6 +33,9 @@ export type UnknownOf =
   | { readonly of: 'gear'; readonly gearId: string }
   | { readonly of: 'load'; readonly placementId: string; readonly loadId: string }
   | { readonly of: 'occupant'; readonly occupantId: string }
+  /** Parts of a rack; so many of them are what is weighed at once. */
+  | { readonly of: 'part'; readonly partId: string; readonly pieces: number }
+  | { readonly of: 'bar'; readonly barId: string }
 
 /** What nobody weighed: its mean and standard deviation, kg. One thing placed twice is one unknown. */
 export interface Unknown {
@@ -79,17 +82,34 @@ function whoseMass(mass: MassPoint): UnknownOf | undefined {
       return mass.load && { of: 'load', placementId: mass.thing.placement.id, loadId: mass.load.id }
     case 'occupant':
       return { of: 'occupant', occupantId: mass.occupantId }
+    case 'part':
+      switch (mass.from?.entry.of) {
+        case 'part':
+          return { of: 'part', partId: mass.partId, pieces: mass.from.times }
+        case 'bar':
+          return { of: 'bar', barId: mass.from.entry.id }
+        default:
+          return undefined
+      }
     default:
       return undefined
   }
 }
 
-const keyOf = (whose: UnknownOf): string =>
-  whose.of === 'gear'
-    ? `gear:${whose.gearId}`
-    : whose.of === 'load'
-      ? `load:${whose.placementId}/${whose.loadId}`
-      : `occupant:${whose.occupantId}`
+function keyOf(whose: UnknownOf): string {
+  switch (whose.of) {
+    case 'gear':
+      return `gear:${whose.gearId}`
+    case 'load':
+      return `load:${whose.placementId}/${whose.loadId}`
+    case 'occupant':
+      return `occupant:${whose.occupantId}`
+    case 'part':
+      return `part:${whose.partId}`
+    case 'bar':
+      return `bar:${whose.barId}`
+  }
+}
 
 function rowsOf(
   cell: Cell,

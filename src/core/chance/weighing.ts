@@ -1,6 +1,7 @@
 import type { SingleCommand } from '../plan/command'
 import { weighedAnew } from '../plan/gear-mass'
 import type { Plan } from '../plan/plan'
+import { barsOf } from '../plan/rack'
 import type { Mass } from '../plan/rating'
 import type { UnknownOf } from './problem'
 
@@ -30,6 +31,36 @@ export function weighed(plan: Plan, whose: UnknownOf, kg: number, typed: string)
               : { ...what, each: { kg: kg / Math.max(1, what.count), basis: 'weighed' } },
         },
       }
+    }
+    case 'part': {
+      const part = plan.racks.flatMap(({ parts }) => parts).find(({ id }) => id === whose.partId)
+      if (!part) return undefined
+      // What was typed of one of them is not what several weigh.
+      const { eachKg: _, ...texts } = part.typed ?? {}
+      return {
+        do: 'swapPart',
+        partId: part.id,
+        part: {
+          ...part,
+          eachKg: kg / whose.pieces,
+          known: { ...part.known, eachKg: { by: 'weighed' } },
+          typed: { ...texts, ...(whose.pieces === 1 ? { eachKg: typed } : {}) },
+        },
+      }
+    }
+    case 'bar': {
+      const bar = plan.racks.flatMap(barsOf).find(({ id }) => id === whose.barId)
+      return (
+        bar && {
+          do: 'setBar',
+          bar: {
+            ...bar,
+            kg,
+            known: { ...bar.known, kg: { by: 'weighed' } },
+            typed: { ...bar.typed, kg: typed },
+          },
+        }
+      )
     }
     case 'occupant': {
       const { use } = plan

@@ -152,7 +152,7 @@ function toAdd(left: Left): Phrase {
 }
 
 /** Which house rules stand behind a figure of this job, in words. */
-function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
+function assumptions({ plan, loadPath, masses }: Survey, rules: BayRules): string[] {
   const assumed = loadPath.cells.flatMap(({ limit, layer, state, idle }) =>
     limit.kind === 'assumed' && !idle
       ? [
@@ -161,7 +161,7 @@ function assumptions({ plan, loadPath }: Survey, rules: BayRules): string[] {
       : [],
   )
   const silent = loadPath.cells.some(({ countingSaid, layer }) => layer.role === 'roof' && !countingSaid)
-  const guessed = plan.gear.some(({ mass }) => mass.basis === 'guess')
+  const guessed = masses.some(({ basis }) => basis === 'guess' || basis === 'start')
   const { guess, roofCounts } = plan.rules
   return [
     ...new Set(assumed),
