@@ -18,7 +18,7 @@ import {
 import { SOURCE_FIELD } from './figures-fields'
 
 export const CHANNEL = group('Its channel', {
-  slotMm: length('Slot of its channel', 'Its mouth; empty when it has none'),
+  slotMm: length('Slot of its channel', 'Its mouth; empty where it has none, or nobody has looked'),
   headRoomMm: length('Head room in the channel', 'For a bolt’s head or a nut'),
   depthMm: length('Whole depth of the channel'),
 })

@@ -38,7 +38,7 @@ const CAN: Readonly<Record<string, readonly Outcome[]>> = {
   'unrated-layer': ['findOut', 'nothing'],
   'counts-unsaid': ['findOut', 'nothing'],
   'told-figure': ['findOut', 'nothing'],
-  'figures-disagree': ['findOut', 'mind', 'nothing'],
+  'figures-disagree': ['findOut', 'mind', 'clear', 'nothing'],
   'guessed-mass': ['findOut', 'nothing'],
   'parked-figure': ['findOut', 'mind', 'nothing'],
   'trail-figure': ['findOut', 'mind', 'nothing'],

@@ -1,3 +1,4 @@
+import { any } from '../../units/pick'
 import type { Survey } from '../../survey/survey'
 import { BASES } from '../../kinds/basis'
 import type { GearMass, OtherMass } from '../../plan/gear-mass'
@@ -68,6 +69,31 @@ function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
   }
 }
 
+/** The weights of one thing that differ and turn nothing: said once, and asked nowhere. */
+function* weightsApart({ masses, loadPath, plan }: Survey): Iterable<Said> {
+  const asked = new Set(
+    [...unsettledLinks({ loadPath, plan }).values()].flatMap(({ others }) =>
+      others.map(({ mass }) => mass.id),
+    ),
+  )
+  for (const mass of masses) {
+    const whose = whoseWeight(mass)
+    if (!whose || !mass.others || !any(mass.others) || asked.has(mass.id)) continue
+    const all = [whose.weight, ...mass.others]
+    yield {
+      about: `weights ${mass.id}`,
+      severity: 'clear',
+      state: 'all',
+      subject: { placementIds: 'thing' in mass ? [mass.thing.placement.id] : [] },
+      sentence: [
+        `${mass.label}: `,
+        ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
+        ' differ; no verdict hangs on which of them holds. The first counts.',
+      ],
+    }
+  }
+}
+
 /** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. */
 function* sheetOf(rack: RackAt): Iterable<Said> {
   const apart = sheetAgainstPoints(rack)
@@ -114,6 +140,7 @@ export const figuresDisagree = check({
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)
+    yield* weightsApart(survey)
     const links = unsettledLinks(survey)
     for (const cell of survey.loadPath.cells) {
       const judged = links.get(cell)

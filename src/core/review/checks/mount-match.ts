@@ -2,7 +2,10 @@ import type { ThingAt } from '../../survey/frame/arrangement'
 import { atLeast, fails, overBy } from '../../facts/comparison'
 import { heldAt, sizeOf } from '../../facts/mounts'
 import type { Short } from '../../survey/mounting/match'
+import type { Ask } from '../ask'
 import { check, practice } from '../check'
+import { barsOf } from '../../plan/rack'
+import type { Survey } from '../../survey/survey'
 import { mm, type Phrase } from '../../units/phrase'
 
 type MountAt = ReturnType<typeof heldAt>[number]
@@ -51,6 +54,19 @@ function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
   }
 }
 
+/** Whose sheet tells what is not known: the thing's, or that of the bar that holds it. */
+function sheetThatTells(
+  { bars }: Survey,
+  { gear }: ThingAt,
+  { at: { barId }, match }: MountAt,
+): Ask['target'] {
+  const at = bars.find(({ bar }) => bar.id === barId)
+  if (match.kind !== 'unknown' || match.of !== 'holder' || !at)
+    return { open: 'gear', gearId: gear.id, at: 'fit' }
+  const index = barsOf(at.rack).findIndex(({ id }) => id === barId)
+  return { open: 'rack', rackId: at.rack.id, at: `bars.${index}.profile.channel.slotMm` }
+}
+
 /** Does every mount close on its bar or enter its channel? Sizes in mm. */
 export const mountMatch = check({
   id: 'mount-match',
@@ -90,7 +106,7 @@ export const mountMatch = check({
           ask: {
             where: 'sheet',
             label: `How ${thing.gear.name} is held`,
-            target: { open: 'gear', gearId: thing.gear.id, at: 'fit' },
+            target: sheetThatTells(survey, thing, worst),
           },
         }
       else {

@@ -92,7 +92,9 @@ describe('a channel bolt', () => {
     })
   })
   it('does not without a channel, nor in one too shallow', () => {
-    expect(match(bar({ channel: undefined }), bolt(), SIZE).kind).toBe('doesNot')
+    expect(match(bar({ channel: 'none' }), bolt(), SIZE).kind).toBe('doesNot')
+    // That nobody gave a channel says nothing of a profile that usually has one.
+    expect(match(bar({ channel: undefined }), bolt(), SIZE)).toMatchObject({ kind: 'unknown', of: 'holder' })
     expect(match(bar({ channel: { slotMm: 20, headRoomMm: 6 } }), bolt(), SIZE)).toMatchObject({
       kind: 'doesNot',
       short: { haveMm: 6, wantFromMm: 7 },

@@ -25,7 +25,8 @@ export type Offer =
       readonly heightMm: number
       /** Room under the bar where the contacts are, the least of them; nothing under it to hit: unbounded. */
       readonly roomMm: number
-      readonly channel: Channel | undefined
+      /** Tubes and flat bars have none where none is given; of others nobody has looked. */
+      readonly channel: Channel | 'none' | undefined
     }
   | { readonly kind: 'slats'; readonly slotMm: number | undefined }
   | {
@@ -60,7 +61,8 @@ interface BoltNote {
 export type Match =
   | { readonly kind: 'fits'; readonly bolt?: BoltNote }
   | { readonly kind: 'fitsWith'; readonly change: Change }
-  | { readonly kind: 'unknown'; readonly lacks: string }
+  /** `of` says whose sheet tells: the thing's own unless it is what holds it. */
+  | { readonly kind: 'unknown'; readonly lacks: string; readonly of?: 'holder' }
   | { readonly kind: 'doesNot'; readonly why: string; readonly short?: Short }
 
 const FITS: Match = { kind: 'fits' }
@@ -92,12 +94,18 @@ function section(width: number, height: number, ask: { sectionWidthMm: Range; se
 type ChannelBolt = Extract<Mount, { kind: 'channelBolt' }>
 
 function inChannel(
-  channel: Channel | undefined,
+  channel: Channel | 'none' | undefined,
   ask: ChannelBolt,
   fitting: Fitting,
   throughMm = Infinity,
 ): Match {
-  if (!channel) return doesNot('there is no channel in it')
+  if (channel === 'none') return doesNot('there is no channel in it')
+  if (!channel)
+    return {
+      kind: 'unknown',
+      lacks: 'whether it has a channel, and how wide its mouth and how deep it is',
+      of: 'holder',
+    }
   if (ask.headMm > channel.headRoomMm + HAIR_MM)
     return doesNot(
       'the channel is too shallow for its head',
@@ -264,7 +272,7 @@ function offerOfAdapter({ gives }: Adapter): Offer {
         widthMm: gives.widthMm,
         heightMm: gives.heightMm,
         roomMm: gives.roomMm,
-        channel: undefined,
+        channel: 'none',
       }
     : {
         kind: 'bar',

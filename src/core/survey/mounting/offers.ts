@@ -1,3 +1,4 @@
+import type { Profile } from '../../plan/rack'
 import type { Vehicle } from '../../plan/vehicle'
 import type { Arrangement, BarAt, RackAt, ThingAt } from '../frame/arrangement'
 import { contactYs } from './contacts'
@@ -6,6 +7,15 @@ import { underBarRoom } from '../frame/roof-surface'
 
 /** How far a bar comes down at y under its load, mm. */
 export type SagMm = (barIndex: number, yMm: number) => number
+
+/** Whether bars of a profile usually have a channel. Common practice, no source. */
+const MAY_HAVE_CHANNEL: Readonly<Record<Profile['kind'], boolean>> = {
+  square: false,
+  round: false,
+  flat: false,
+  aero: true,
+  factory: true,
+}
 
 /** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
 function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: SagMm): Offer {
@@ -19,7 +29,7 @@ function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: S
     get roomMm() {
       return onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
     },
-    channel: bar.profile.channel,
+    channel: bar.profile.channel ?? (MAY_HAVE_CHANNEL[bar.profile.kind] ? undefined : 'none'),
   }
 }
 

@@ -110,9 +110,11 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         </div>
       )}
       <FixKeys remedies={remedies} />
-      {remedies?.length === 0 && finding.severity === 'stop' && (
+      {remedies?.length === 0 && finding.severity === 'stop' && answers.length === 0 && (
         <p className="text-ink2 mt-1 text-aside">
-          No single change on this plan clears it: take it apart by hand.
+          {finding.subject.measurementId === undefined
+            ? 'None of the changes that were tried clears this by itself. See what else stands against the same thing.'
+            : 'Measure it again, or fit a part that takes what was measured.'}
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (
