@@ -1,3 +1,5 @@
+import { isStart } from '../plan/known'
+import type { Bar } from '../plan/rack'
 import { underBarRoom } from '../survey/frame/roof-surface'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { LoadedBar } from '../survey/statics/bending'
@@ -21,6 +23,8 @@ interface Bending {
   readonly room: Held | undefined
   /** Its stress against its yield, and against its yield by the factor. MPa; nothing where one of them is not known. */
   readonly stress: { readonly yield: Held; readonly guarded: Held } | undefined
+  /** Whether anybody has said what its section is: what a form filled in is nothing to reckon a stress with. */
+  readonly sectionSaid: boolean
   /** By what part all masses must grow at least until it meets the roof or yields. */
   readonly toStopShare: number
 }
@@ -43,6 +47,12 @@ function shareToYield({ stressMPa, moment, carriesKg, at }: LoadedBar, yieldMPa:
   const allNm = (carriesKg * STANDARD_GRAVITY * longestLever(at)) / 1000
   return (yieldMPa - stressMPa) / Math.max(stressMPa, perNm * allNm)
 }
+
+const SECTION = ['widthMm', 'heightMm', 'wallMm'] as const
+
+const sectionSaid = (bar: Bar): boolean =>
+  (bar.profile.wallMm !== undefined || bar.profile.section !== undefined) &&
+  !SECTION.some((key) => isStart(bar, `profile.${key}`))
 
 function bendingOf(survey: Survey, at: BarAt): Bending | undefined {
   const states = STATES.flatMap((state) => survey.statics.bar(at.index, state) ?? [])
@@ -68,6 +78,7 @@ function bendingOf(survey: Survey, at: BarAt): Bending | undefined {
     worst,
     room,
     stress,
+    sectionSaid: sectionSaid(bar),
     toStopShare: Math.min(
       limit === undefined ? Infinity : shareToYield(worst, limit),
       room && low ? room.measure / Math.max(low.downMm, 1e-9) : Infinity,

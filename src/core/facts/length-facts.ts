@@ -3,7 +3,7 @@ import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import { standsOnEach } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
-import { lengthBracket } from './bracket'
+import { lengthBracket, movesTogether } from './bracket'
 import type { LengthFact, LengthsOf } from './tried-fact'
 
 type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
@@ -196,6 +196,21 @@ function skinFact(survey: Survey): LengthFact[] {
   ]
 }
 
+/**
+ * What one form filled in, or one person guessed, for every bar of a rack alike is one value: it is off on all of them by
+ * as much.
+ */
+function asOneValue(facts: readonly LengthFact[]): readonly LengthFact[] {
+  const alike = new Map<string, LengthFact>()
+  for (const fact of facts) {
+    const { entry, how, value } = fact
+    const key = movesTogether(how) ? `${entry.field} ${how} ${value}` : `${entry.id} ${entry.field}`
+    const first = alike.get(key)
+    alike.set(key, first ? { ...first, off: (plan, byMm) => fact.off(first.off(plan, byMm), byMm) } : fact)
+  }
+  return [...alike.values()]
+}
+
 /** Every length of a plan that may be off, of the things that are on it. mm. */
 export function lengthFacts(survey: Survey): readonly LengthFact[] {
   const { plan } = survey
@@ -208,7 +223,7 @@ export function lengthFacts(survey: Survey): readonly LengthFact[] {
     ...vehicle.obstacles.flatMap((each) => factsOf('obstacle', each)),
     ...plan.racks.flatMap((rack) => [
       ...factsOf('rack', rack),
-      ...barsOf(rack).flatMap((bar) => [...factsOf('bar', bar), ...feetFact(bar)]),
+      ...asOneValue(barsOf(rack).flatMap((bar) => [...factsOf('bar', bar), ...feetFact(bar)])),
     ]),
     ...plan.gear.filter(({ id }) => placed.has(id)).flatMap((each) => factsOf('gear', each)),
   ]

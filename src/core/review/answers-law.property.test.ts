@@ -27,7 +27,7 @@ type Path = readonly (string | number)[]
 interface Fact {
   readonly how: How
   readonly bracket: number
-  readonly path: Path
+  readonly paths: readonly Path[]
   readonly mass: boolean
 }
 
@@ -117,7 +117,7 @@ function factsOf(plan: Plan): readonly Fact[] {
         const to = [...path, ...field.split('.')]
         const value = at(plan, to)
         const bracket = typeof value === 'number' ? lengthBracket(how, value) : 0
-        return bracket > 0 ? [{ how, bracket, path: to, mass: false }] : []
+        return bracket > 0 ? [{ how, bracket, paths: [to], mass: false }] : []
       })
     }),
   )
@@ -126,10 +126,19 @@ function factsOf(plan: Plan): readonly Fact[] {
     const how = kindsOf(HOWS).find((each) => HOWS[each].basis === basis) ?? 'sheet'
     const bracket = kg * massBracket(basis, plan.rules)
     return placed.has(gear.id) && bracket > 0
-      ? [{ how, bracket, path: ['gear', i, 'mass', 'kg'], mass: true }]
+      ? [{ how, bracket, paths: [['gear', i, 'mass', 'kg']], mass: true }]
       : []
   })
-  return [...lengths, ...masses]
+  // What was filled in or guessed for all bars of a rack alike is one value.
+  const one = new Map<string, Fact>()
+  for (const fact of lengths) {
+    const path = fact.paths[0] ?? []
+    const alike = path[0] === 'racks' && movesTogether(fact.how)
+    const key = alike ? [path[1], ...path.slice(4), fact.how, at(plan, path)].join(' ') : path.join(' ')
+    const before = one.get(key)
+    one.set(key, before ? { ...before, paths: [...before.paths, path] } : fact)
+  }
+  return [...one.values(), ...masses]
 }
 
 const plainly = (plan: Plan): Plan => ({
@@ -162,13 +171,17 @@ function trialsOf(plan: Plan, facts: readonly Fact[]): Trials {
     const before = known.get(key)
     if (before) return before
     const trial = survey(
-      facts.reduce((so, { path, bracket }, i) => {
-        const part = (off[i] ?? 0) * bracket
-        // What is there is never off to nothing.
-        const value = Number(at(so, path))
-        const by = part < 0 && value > 0 && path.at(-1) !== 'kg' ? Math.max(part, 1 - value) : part
-        return by === 0 ? so : moved(so, path, by)
-      }, plan),
+      facts.reduce(
+        (all, { paths, bracket }, i) =>
+          paths.reduce((so, path) => {
+            const part = (off[i] ?? 0) * bracket
+            // What is there is never off to nothing.
+            const value = Number(at(so, path))
+            const by = part < 0 && value > 0 && path.at(-1) !== 'kg' ? Math.max(part, 1 - value) : part
+            return by === 0 ? so : moved(so, path, by)
+          }, all),
+        plan,
+      ),
     )
     const answers = new Map<Check, Answers>()
     const of = (check: Check): Answers => {

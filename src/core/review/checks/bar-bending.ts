@@ -58,10 +58,6 @@ function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
   }
 }
 
-/** Whether anything is known of a bar's section. */
-const sectionKnown = ({ at: { bar } }: Bending) =>
-  bar.profile.wallMm !== undefined || bar.profile.section !== undefined
-
 /** Of a bar whose stress cannot be judged: only whether it would bend down to the roof. */
 function* overItsRoom(bending: Bending): Iterable<Said> {
   if (bending.room && fails(bending.room)) yield judged(bending)
@@ -86,10 +82,10 @@ export const barBending = check({
   nothing: 'No bar carries anything.',
   *run(survey) {
     const all = bendings(survey)
-    const unjudged = all.filter((each) => !sectionKnown(each) || !each.stress)
+    const unjudged = all.filter((each) => !each.sectionSaid || !each.stress)
     for (const each of all)
       if (!unjudged.includes(each)) yield judged(each)
-      else if (sectionKnown(each)) yield* overItsRoom(each)
+      else if (each.sectionSaid) yield* overItsRoom(each)
     const [first] = unjudged
     if (first)
       yield notLooked(

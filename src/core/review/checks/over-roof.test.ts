@@ -11,6 +11,12 @@ describe('over roof and bars', () => {
     expect(finding).toMatchObject({ severity: 'clear' })
     expect(finding?.margin?.value).toBeCloseTo(90, 0)
   })
+  it('is reckoned from the roof’s skin, where a rail or an aerial makes the overall height', () => {
+    const vehicle = vehicleWith([])
+    const lower = { ...vehicle, roof: { ...vehicle.roof, skinZMm: vehicle.heightMm - 60 } }
+    const [finding] = run(overRoof, planOf(lower, [barsRack({})], [[thing('Crate', 5)]]))
+    expect(finding?.margin?.value).toBeCloseTo(90, 0)
+  })
   it('stops at what stands in a bar that it does not rest on', () => {
     const low = barsRack({ id: 'low', xs: [500, 1400] })
     const high = barsRack({ id: 'high', xs: [950] })

@@ -43,5 +43,8 @@ export function bodyTopUnder(
       at = x
     }
   const overRoof = nearestY <= roofHalfWidth(vehicle, at)
-  return overRoof ? top - crownDrop(vehicle, at, nearestY) : Math.min(top, body.waistZMm)
+  // The overall height may be a rail's or an aerial's: the roof itself ends at its skin.
+  return overRoof
+    ? Math.min(top, roofZ(vehicle)) - crownDrop(vehicle, at, nearestY)
+    : Math.min(top, body.waistZMm)
 }
