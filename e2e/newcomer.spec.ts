@@ -110,19 +110,6 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
   await press(page.getByRole('button', { name: 'Save and go back to the bench' }))
   await expect(page).toHaveURL(/bench/)
   await expect(next).not.toContainText('How Long box is held')
-  // Whether the clamps close hangs on the bars' section, which the form filled in: it is read on their sheet.
-  await press(next.getByRole('button', { name: /profile, (width|height)$/ }).first())
-  const rack = page.locator('#path').getByRole('link', { name: 'Open the rack' })
-  await expect(rack).toBeFocused()
-  await press(rack)
-  await choose(page.getByLabel('What I type here is from'), 'sheet')
-  for (const [label, size] of [
-    ['Profile width', '80 mm'],
-    ['Profile height', '28 mm'],
-  ] as const)
-    for (const field of await page.getByLabel(label, { exact: true }).all()) await type(field, size)
-  await press(page.getByRole('button', { name: 'Save and go back to the bench' }))
-  await expect(page).toHaveURL(/bench/)
   await press(next.getByRole('button', { name: 'Long box: from one clamp to the other, across' }))
   const across = page.locator('#path').getByLabel('Long box: from one clamp to the other, across')
   await expect(across).toBeFocused()

@@ -18,7 +18,7 @@ import { underDoubt } from './under-doubt'
  * The law of doubt on answers: every check that lengths or masses may turn is asked of the plan as it stands; then with
  * one told or measured fact at either end, with all guesses and starting values together, and with every fact at the end
  * that was worse. Facts are changed in the plan itself and tried whatever a check says of what may turn it.
- * Not in it, by name: answers that ask something already, and what is decided and not measured (where bars stand).
+ * Not in it, by name: clamps on a bar whose section is in doubt, answers that ask something already, and what is decided and not measured (where bars stand).
  */
 const ALL = 2000
 const TURNED = CHECKS.filter(({ turnedBy }) => turnedBy.lengths ?? turnedBy.masses)
@@ -234,13 +234,24 @@ function together(
 function reference(check: Check, facts: readonly Fact[], trials: Trials): ReadonlyMap<string, Way> {
   const count = facts.length
   const base = trials(facts.map(() => 0))(check)
-  const own = facts.flatMap(({ mass }, i) => (mass && !check.turnedBy.masses ? [] : [i]))
+  const left = (path: Path) => check.id === 'mount-match' && path.includes('profile')
+  const own = facts.flatMap(({ mass, paths }, i) =>
+    (mass && !check.turnedBy.masses) || paths.some(left) ? [] : [i],
+  )
   const loose = own.filter((i) => movesTogether(facts[i]!.how))
   const ways = new Map<string, Way>()
-  for (const [id, { severity, ask }] of base) {
+  for (const [id, { severity, ask, nearStop }] of base) {
     if (ask || !['stop', 'mind', 'clear'].includes(severity)) continue
-    const turns = (off: readonly number[]) =>
-      (trials(off)(check).get(id)?.severity === 'stop') !== (severity === 'stop')
+    const turns = (off: readonly number[]) => {
+      const there = trials(off)(check)
+      // What speaks for all that has no answer of its own turns with any of them.
+      if (
+        nearStop?.rest &&
+        [...there.values()].some((each) => each.severity === 'stop' && !base.has(each.id))
+      )
+        return true
+      return (there.get(id)?.severity === 'stop') !== (severity === 'stop')
+    }
     const single = (i: number) =>
       (check.turnedBy.lengths?.turnsBack ? POINTS : [-1, 1]).some((end) =>
         turns(facts.map((_, j) => (j === i ? end : 0))),

@@ -81,7 +81,7 @@ export const mountMatch = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
-  turnedBy: { lengths: { of: { bar: /^(profile|riseMm)\b/, gear: /^fit\./ }, reach: 1 } },
+  turnedBy: { lengths: { of: { bar: /^riseMm$/, gear: /^fit\./ }, reach: 1 } },
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {
