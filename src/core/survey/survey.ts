@@ -10,6 +10,7 @@ import { bodyOutline, type BodyOutline } from './frame/body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path/load-path'
 import { fitOf, type Fit } from './fit'
 import { antennaTopZ } from './frame/roof-surface'
+import type { MassesBefore } from './loads/kept-masses'
 import { massesHangOn, massPoints, type MassPoint } from './loads/mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
@@ -153,6 +154,21 @@ function topsOf(plan: Plan, arrangement: Arrangement, masses: readonly MassPoint
 }
 
 /**
+ * The masses of a plan, later. Of what was before they hold the masses alone, where they were asked for: whoever held the
+ * whole survey before would hold every survey before that.
+ */
+function massesLater(plan: Plan, arrangement: Arrangement, before: Survey | undefined): Later['masses'] {
+  const asked = before?.later.masses.isKnown() ?? false
+  const kept: MassesBefore | undefined =
+    before && asked ? { plan: before.plan, racks: before.racks, masses: before.masses } : undefined
+  return lasting(
+    before?.later.masses,
+    () => massesHangOn(plan, arrangement),
+    () => massPoints(plan, arrangement, kept),
+  )
+}
+
+/**
  * Computes once all that follows from a plan, of what is on when the vehicle leaves: each part when it is first asked
  * for. Same plan in, same survey out; with the survey before an edit, what the edit left alone is the same objects too.
  */
@@ -161,11 +177,7 @@ export function survey(whole: Plan, before?: Survey): Survey {
   const arrangement = arrange(plan, before)
   const { vehicle, rules, use } = plan
   const { racks, things } = arrangement
-  const masses = lasting(
-    before?.later.masses,
-    () => massesHangOn(plan, arrangement),
-    () => massPoints(plan, arrangement, before),
-  )
+  const masses = massesLater(plan, arrangement, before)
   const path = lasting(
     before?.later.path,
     () => [racks, things, masses(), vehicle, rules, use],

@@ -15,6 +15,8 @@ export interface Lasting<T> {
   (): T
   /** What is known of it so far: its own, or what was taken over from before. */
   readonly known: () => Known<T> | undefined
+  /** Whether it was asked for. */
+  readonly isKnown: () => boolean
 }
 
 /** Whether two lists hold the very same. */
@@ -40,8 +42,9 @@ export function lasting<T>(
     }
     return known.value
   }
-  const lasted = get as { (): T; known: Lasting<T>['known'] }
+  const lasted = get as { (): T; known: Lasting<T>['known']; isKnown: Lasting<T>['isKnown'] }
   lasted.known = () => known ?? was
+  lasted.isKnown = () => known !== undefined
   return lasted
 }
 

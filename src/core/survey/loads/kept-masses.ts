@@ -4,7 +4,10 @@ import type { Arrangement, ThingAt } from '../frame/arrangement'
 import type { MassPoint } from './mass-points'
 
 /** What was worked out before an edit, as far as a mass hangs on it. */
-export type MassesBefore = Arrangement & { readonly plan: Plan; readonly masses: readonly MassPoint[] }
+export type MassesBefore = Pick<Arrangement, 'racks'> & {
+  readonly plan: Plan
+  readonly masses: readonly MassPoint[]
+}
 
 /** The masses before an edit of each thing and each rack that stands as it stood: on the same racks, and with no snow to be shared anew. */
 export function massesKept(plan: Plan, { racks }: Arrangement, before: MassesBefore | undefined) {

@@ -1,0 +1,34 @@
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
+import { expect, it } from 'vitest'
+import { boatAndBox } from '@/demo/plans'
+import { apply } from '../plan/apply'
+import { review } from '../review/review'
+import { survey } from './survey'
+
+/** Ends what nobody holds, now. */
+async function collected(): Promise<void> {
+  setFlagsFromString('--expose_gc')
+  const gc = runInNewContext('gc') as () => void
+  for (let i = 0; i < 3; i += 1) {
+    await new Promise((done) => setTimeout(done, 0))
+    gc()
+  }
+}
+
+it('a survey holds none of the surveys that it was made from', async () => {
+  let now = survey(boatAndBox)
+  const before: WeakRef<object>[] = []
+  for (let i = 0; i < 30; i += 1) {
+    // Some are reviewed on the way, as edits are; some are only passed through.
+    if (i % 2 === 0) review(now)
+    before.push(new WeakRef(now))
+    const { id, xMm, yMm } = now.plan.placements[0]!
+    const moved = apply(now.plan, { do: 'move', placementId: id, xMm: xMm + (i % 2 ? 5 : -5), yMm })
+    if (!moved.ok) throw new Error(moved.reason)
+    now = survey(moved.plan, now)
+  }
+  await collected()
+  expect(before.filter((each) => each.deref() !== undefined)).toHaveLength(0)
+  expect(now.masses.length).toBeGreaterThan(0)
+})
