@@ -12,7 +12,17 @@ const ORDERS = new Set([
   ts.SyntaxKind.GreaterThanEqualsToken,
 ])
 /** What compares, or says how far a fact may be off, under another name. */
-const COMPARES = new Set(['exceeds', 'shortOf', 'longerThan', 'massBracket', 'partBracket', 'lengthBracket'])
+const COMPARES = new Set([
+  'exceeds',
+  'shortOf',
+  'atMost',
+  'atLeast',
+  'between',
+  'slackOf',
+  'massBracket',
+  'partBracket',
+  'lengthBracket',
+])
 
 /** What of a check's source compares figures: the facts do that, and a check prints what they say. */
 function comparisonsIn(name: string, text: string): string[] {
@@ -22,7 +32,9 @@ function comparisonsIn(name: string, text: string): string[] {
     const { line } = source.getLineAndCharacterOfPosition(node.getStart(source))
     if (ts.isBinaryExpression(node) && ORDERS.has(node.operatorToken.kind))
       found.push(`${name}:${line + 1} ${node.getText(source)}`)
-    if (ts.isIdentifier(node) && COMPARES.has(node.text)) found.push(`${name}:${line + 1} ${node.text}`)
+    const calls = ts.isCallExpression(node) && ts.isIdentifier(node.expression) ? node.expression.text : ''
+    const brings = ts.isImportSpecifier(node) ? (node.propertyName ?? node.name).text : ''
+    for (const used of [calls, brings]) if (COMPARES.has(used)) found.push(`${name}:${line + 1} ${used}`)
     ts.forEachChild(node, visit)
   }
   visit(source)

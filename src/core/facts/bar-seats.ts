@@ -2,6 +2,7 @@ import type { BarAt } from '../survey/frame/arrangement'
 import { nearest, type Intervals } from '../geometry/intervals'
 import { seatsOfBar } from '../survey/bars/seat-windows'
 import type { Survey } from '../survey/survey'
+import { TOLERANCE } from '../units/tolerance'
 import { atLeast, atMost, fails, type Held } from './comparison'
 
 /** Where a bar stands against where its feet can. x in mm. */
@@ -44,6 +45,9 @@ function pastRoof({ plan }: Survey, { bar, onRoof }: BarAt): Held | undefined {
   const { fromXMm, toXMm } = plan.vehicle.roof
   return onRoof ? atMost(Math.max(fromXMm - bar.xMm, bar.xMm - toXMm), 0) : undefined
 }
+
+/** Whether a stretch is one place: a point, a notch. mm */
+export const isOnePlace = ([from, to]: Intervals[number]): boolean => to - from <= TOLERANCE.gapMm
 
 /** Every bar that stands on something which says where. */
 export function barSeats(survey: Survey): readonly BarSeat[] {

@@ -22,6 +22,15 @@ export function heldAt(survey: Survey, thing: ThingAt): readonly MountAt[] {
     .sort((a, b) => ORDER[a.match.kind] - ORDER[b.match.kind])
 }
 
+/** Whether a bolt is shorter than what its joint takes; else it is longer. mm */
+export const isTooShort = ({
+  haveMm,
+  lengthMm,
+}: {
+  readonly haveMm: number
+  readonly lengthMm: number
+}): boolean => haveMm < lengthMm
+
 /** The size that a mount does not take, against the nearer of its bounds. mm */
 export const sizeOf = ({ haveMm, wantFromMm, wantToMm }: Short): Held =>
   between(haveMm, wantFromMm, wantToMm, 'part')

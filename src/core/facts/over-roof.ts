@@ -31,16 +31,15 @@ export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
 /** How far a thing is from standing in any bar, deck or thing in the bed that does not hold it. mm */
 export function nearestToStandIn(survey: Survey, thing: ThingAt): number {
   const { host } = thing.placement
-  const holds = (barId: string, rackId: string) =>
-    host.on === 'bars' ? host.barIds.includes(barId) : 'rackId' in host && host.rackId === rackId
-  return Math.min(
-    Infinity,
-    ...survey.bars.flatMap(({ bar, rack, box }) => (holds(bar.id, rack.id) ? [] : [apartMm(thing.box, box)])),
-    ...survey.racks.flatMap(({ rack, deck }) =>
-      deck && !('rackId' in host && host.rackId === rack.id) ? [apartMm(thing.outer, deck.box)] : [],
-    ),
-    ...inBed(survey).map(({ box }) => apartMm(thing.outer, box)),
-  )
+  const heldBy = 'rackId' in host ? host.rackId : undefined
+  let nearest = Infinity
+  for (const { bar, rack, box } of survey.bars)
+    if (rack.id !== heldBy && !(host.on === 'bars' && host.barIds.includes(bar.id)))
+      nearest = Math.min(nearest, apartMm(thing.box, box))
+  for (const { rack, deck } of survey.racks)
+    if (deck && rack.id !== heldBy) nearest = Math.min(nearest, apartMm(thing.outer, deck.box))
+  for (const { box } of inBed(survey)) nearest = Math.min(nearest, apartMm(thing.outer, box))
+  return nearest
 }
 
 /** Bars that stand in something in the bed: the bar's underside against the other's top. mm over the ground. */

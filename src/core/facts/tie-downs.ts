@@ -6,6 +6,8 @@ import { atLeast, type Held } from './comparison'
 interface TiedDown {
   readonly tie: TieDown
   readonly count: Held
+  /** Whether it is its weight and the friction under it that ask for most, and not its length. */
+  readonly byFriction: boolean
   /** The working load limit of all of them against half its weight, kg; nothing as long as no label was read. */
   readonly holds: Held | undefined
   /** By what part all that weighs must be more until the straps hold too little. */
@@ -22,6 +24,7 @@ export const tiedDown = (survey: Survey): readonly TiedDown[] =>
         : limitCounted(tie.planned, tie.plannedEachKg, 'over')
     return {
       tie,
+      byFriction: tie.byFriction > tie.byLength,
       count: atLeast(tie.planned, tie.wanted, 'exact'),
       holds: counted === undefined ? undefined : atLeast(counted, wantedKg, 'mass'),
       toStopShare: counted === undefined ? Infinity : counted / wantedKg - 1,

@@ -1,15 +1,14 @@
-import { barSeats } from '../../facts/bar-seats'
-import { atMost, fails, overBy } from '../../facts/comparison'
+import { barSeats, isOnePlace } from '../../facts/bar-seats'
+import { fails, overBy } from '../../facts/comparison'
 import type { Intervals } from '../../geometry/intervals'
 import { mm, type Phrase } from '../../units/phrase'
 import { check, practice } from '../check'
 
 function places(within: Intervals): Phrase {
-  return within.slice(0, 6).flatMap(([from, to], i): Phrase => {
+  return within.slice(0, 6).flatMap((stretch, i): Phrase => {
+    const [from, to] = stretch
     const lead = i === 0 ? '' : i === within.length - 1 ? ' or ' : ', '
-    return fails(atMost(to - from, 0, 'gap'))
-      ? [`${lead}from `, mm(from), ' to ', mm(to)]
-      : [`${lead}at `, mm(from)]
+    return isOnePlace(stretch) ? [`${lead}at `, mm(from)] : [`${lead}from `, mm(from), ' to ', mm(to)]
   })
 }
 

@@ -1,6 +1,6 @@
 import type { ThingAt } from '../../survey/frame/arrangement'
-import { atLeast, fails, overBy } from '../../facts/comparison'
-import { heldAt, sizeOf } from '../../facts/mounts'
+import { overBy } from '../../facts/comparison'
+import { heldAt, isTooShort, sizeOf } from '../../facts/mounts'
 import type { Short } from '../../survey/mounting/match'
 import type { Ask } from '../ask'
 import { check, practice } from '../check'
@@ -35,7 +35,7 @@ function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
           return [
             `${name}: its ${match.change.thread} bolt of `,
             mm(match.change.haveMm),
-            fails(atLeast(match.change.haveMm, match.change.lengthMm, 'exact'))
+            isTooShort(match.change)
               ? ' is too short for stack, washer, nut and two clear threads; it takes '
               : ' is too long: its end would reach the floor of the channel or the bar’s far wall; it takes ',
             mm(match.change.lengthMm),

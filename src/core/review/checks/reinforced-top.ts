@@ -1,6 +1,7 @@
-import { atLeast, fails } from '../../facts/comparison'
+import { linkJudgement } from '../../facts/links'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
+import { holdsSurely } from '../layer-phrases'
 
 /** Does inside reinforcement take a drilled rack's load past the roof, where the roof's verdict hangs on it? */
 export const reinforcedTop = check({
@@ -16,15 +17,13 @@ export const reinforcedTop = check({
   stage: 'load',
   turnedBy: {},
   nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
-  *run({ plan, racks, loadPath }) {
+  *run(survey) {
+    const { plan, racks, loadPath } = survey
     for (const [rack, attachment] of standsOnEach(racks)) {
       if (attachment.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
         continue
       const hangs = loadPath.cells.some(
-        ({ layer, idle, limit, leftKg }) =>
-          layer.role === 'roof' &&
-          !idle &&
-          (limit.kind === 'missing' || fails(atLeast(leftKg ?? 0, 0, 'exact'))),
+        (cell) => cell.layer.role === 'roof' && !cell.idle && !holdsSurely(linkJudgement(cell, survey)),
       )
       if (!hangs) continue
       yield {

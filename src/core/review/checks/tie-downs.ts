@@ -1,6 +1,6 @@
-import { atMost, fails } from '../../facts/comparison'
+import { fails } from '../../facts/comparison'
 import { tiedDown } from '../../facts/tie-downs'
-import { limitWanted, type TieDown } from '../../survey/motion/securing'
+import { limitWanted } from '../../survey/motion/securing'
 import { kg, type Phrase } from '../../units/phrase'
 import { plural } from '../../units/words'
 import { check } from '../check'
@@ -11,10 +11,8 @@ type TiedDown = ReturnType<typeof tiedDown>[number]
 export const straps = (count: number) => `${count} ${plural(count, 'strap', 'straps')}`
 
 /** What a thing wants, in words. */
-function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase {
-  const why = fails(atMost(byFriction, byLength, 'exact'))
-    ? 'its weight and the friction under it'
-    : 'its length'
+function wantedPhrase({ tie: { wanted, eachKg }, byFriction }: TiedDown): Phrase {
+  const why = byFriction ? 'its weight and the friction under it' : 'its length'
   return [
     `wants ${straps(wanted)} over it for ${why}, each with a working load limit of `,
     kg(eachKg),
@@ -22,7 +20,8 @@ function wantedPhrase({ wanted, eachKg, byLength, byFriction }: TieDown): Phrase
   ]
 }
 
-function judge({ tie, count, holds }: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
+function judge(tied: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
+  const { tie, count, holds } = tied
   const { thing, planned, plannedEachKg, kg: mass } = tie
   const { name } = thing.gear
   const tooWeak = holds !== undefined && fails(holds)
@@ -32,7 +31,7 @@ function judge({ tie, count, holds }: TiedDown): Pick<Finding, 'severity' | 'sen
       severity: planned === 0 ? 'mind' : plannedEachKg === undefined ? 'findOut' : tooWeak ? 'stop' : 'mind',
       sentence: [
         `${name} `,
-        ...wantedPhrase(tie),
+        ...wantedPhrase(tied),
         planned === 0
           ? '.'
           : `; ${planned} on the plan${plannedEachKg === undefined ? ', no label read' : ''}.`,
