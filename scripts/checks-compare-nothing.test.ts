@@ -60,5 +60,6 @@ describe('the checks', () => {
     expect(
       comparisonsIn('two.ts', '// a < b\nconst text = "a > b"; const x: Map<string, number> = f<T>()'),
     ).toEqual([])
+    expect(comparisonsIn('as.ts', "import { atMost as most } from 'facts'")).toEqual(['as.ts:1 atMost'])
   })
 })

@@ -1,9 +1,10 @@
 import { howKnown, type Known } from '../plan/known'
 import type { Plan } from '../plan/plan'
-import { barsOf } from '../plan/rack'
+import { barsOf, type Bar } from '../plan/rack'
 import { standsOnEach } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { lengthBracket, movesTogether } from './bracket'
+import { withBars, withOne } from './plan-off'
 import type { LengthFact, LengthsOf } from './tried-fact'
 
 type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
@@ -51,7 +52,7 @@ function setAt(value: unknown, [key, ...rest]: readonly string[], change: (was: 
 /** The plan with one thing of it changed. */
 function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: unknown) => unknown): Plan {
   const only = <T extends { readonly id: string }>(list: readonly T[]): T[] =>
-    list.map((each) => (each.id === id ? (change(each) as T) : each))
+    withOne(list, id, (each) => change(each) as T)
   switch (of) {
     case 'vehicle':
       return { ...plan, vehicle: change(plan.vehicle) as Plan['vehicle'] }
@@ -62,10 +63,7 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
     case 'rack':
       return { ...plan, racks: only(plan.racks) }
     case 'bar':
-      return {
-        ...plan,
-        racks: plan.racks.map((rack) => ('bars' in rack ? { ...rack, bars: only(rack.bars) } : rack)),
-      }
+      return withBars(plan, (bar) => (bar.id === id ? (change(bar) as Bar) : bar))
     case 'gear':
       return { ...plan, gear: only(plan.gear) }
   }
@@ -110,24 +108,12 @@ const POINT = /^(points|doorPositions)\.\d+\.xMm$/
 const ON_POINT_MM = 3
 
 /** The bars that stand on a point stand on it wherever it is. mm. */
-function barsAlong(plan: Plan, attachmentId: string, xMm: number, byMm: number): Plan {
-  return {
-    ...plan,
-    racks: plan.racks.map((rack) =>
-      'bars' in rack
-        ? {
-            ...rack,
-            bars: rack.bars.map((bar) =>
-              (bar.attachmentId ?? rack.attachmentId) === attachmentId &&
-              Math.abs(bar.xMm - xMm) <= ON_POINT_MM
-                ? { ...bar, xMm: bar.xMm + byMm }
-                : bar,
-            ),
-          }
-        : rack,
-    ),
-  }
-}
+const barsAlong = (plan: Plan, attachmentId: string, xMm: number, byMm: number): Plan =>
+  withBars(plan, (bar, rack) =>
+    (bar.attachmentId ?? rack.attachmentId) === attachmentId && Math.abs(bar.xMm - xMm) <= ON_POINT_MM
+      ? { ...bar, xMm: bar.xMm + byMm }
+      : bar,
+  )
 
 /** From one outer foot of a bar to the other. mm. */
 function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): LengthFact[] {

@@ -6,14 +6,8 @@ import type { Plan } from '../plan/plan'
 import { kerbOf } from '../plan/vehicle'
 import type { Survey } from '../survey/survey'
 import { howOfBasis, massBracket } from './bracket'
+import { withBars, withOne } from './plan-off'
 import type { MassFact } from './tried-fact'
-
-/** The list with one of its things changed. */
-const withOne = <T extends { readonly id: string }>(
-  list: readonly T[],
-  id: string,
-  change: (each: T) => T,
-): T[] => list.map((each) => (each.id === id ? change(each) : each))
 
 const heavier = <T extends { readonly kg: number }>(mass: T, byKg: number): T => ({
   ...mass,
@@ -65,19 +59,9 @@ function massOff(plan: Plan, { of, id, field }: PlanEntry, byKg: number): Plan {
         })),
       }
     case 'bar':
-      return {
-        ...plan,
-        racks: plan.racks.map((rack) =>
-          'bars' in rack
-            ? {
-                ...rack,
-                bars: withOne(rack.bars, id, (bar) =>
-                  bar.kg === undefined ? bar : { ...bar, kg: bar.kg + byKg },
-                ),
-              }
-            : rack,
-        ),
-      }
+      return withBars(plan, (bar) =>
+        bar.id === id && bar.kg !== undefined ? { ...bar, kg: bar.kg + byKg } : bar,
+      )
     case 'attachment':
       return {
         ...plan,

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { drawing } from '@/core/draw.testing'
 import { atLeast, runs } from '@/core/runs.testing'
 import { massBracket, movesTogether, partBracket } from '../facts/bracket'
 import { overBy, slackOf, type Comparison } from '../facts/comparison'
@@ -210,11 +211,7 @@ describe('every link under doubt', () => {
     const met: Record<Way, number> = { over: 0, hangs: 0, together: 0, within: 0 }
     fc.assert(
       fc.property(madePlans, fc.integer({ min: 1, max: 2 ** 30 }), (made, seed) => {
-        let state = seed
-        const pick = (count: number) => {
-          state = (state * 1_103_515_245 + 12_345) % 2 ** 31
-          return Math.floor((state / 2 ** 31) * count)
-        }
+        const pick = drawing(seed)
         const plan = nearly(drawn({ ...made, placements: made.placements.slice(0, 4) }, pick), pick)
         const surveyed = survey(plan)
         const expected = reference(plan)

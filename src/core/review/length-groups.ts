@@ -1,6 +1,20 @@
 /** The sizes of gear, with what hangs under it and stands over it. */
 export const GEAR_SIZES = /^(lengthMm|widthMm|heightMm|standMm|hangsMm|risesMm|contactsMm|opens)\b/
 
+/** What may turn how a panel or a pane passes what stands in its way, but for its own sizes. */
+export const openingLengths = (obstacle: RegExp) =>
+  ({
+    of: {
+      ...HEIGHTS,
+      bar: /^(riseMm|profile)/,
+      obstacle,
+      rack: /^deck\.(length|width|height)Mm$/,
+      gear: GEAR_SIZES,
+    },
+    reach: 3,
+    turnsBack: true,
+  }) as const
+
 /** How high everything stands: the roof, what bars stand on, the bars. */
 export const HEIGHTS = {
   vehicle: /^(heightMm|roof\.skinZMm|roof\.crownMm)$/,

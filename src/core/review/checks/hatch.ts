@@ -4,7 +4,7 @@ import type { SwingMeeting } from '../../survey/openings/meetings'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
 import { check, practice } from '../check'
-import { GEAR_SIZES, HEIGHTS } from '../length-groups'
+import { openingLengths } from '../length-groups'
 import { verdictOf } from '../verdict'
 
 type Touch = Extract<ReturnType<typeof swingFacts>[number], { is: 'touches' }>
@@ -58,19 +58,7 @@ export const hatch = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
-  turnedBy: {
-    lengths: {
-      of: {
-        ...HEIGHTS,
-        bar: /^(riseMm|profile)/,
-        obstacle: /^(hinge|panel|fromXMm|toXMm|topZMm)/,
-        rack: /^deck\.(length|width|height)Mm$/,
-        gear: GEAR_SIZES,
-      },
-      reach: 3,
-      turnsBack: true,
-    },
-  },
+  turnedBy: { lengths: openingLengths(/^(hinge|panel|fromXMm|toXMm|topZMm)/) },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
     for (const fact of swingFacts(survey)) {

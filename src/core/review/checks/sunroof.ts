@@ -3,7 +3,7 @@ import { paneFacts, unknownPanes } from '../../facts/panes'
 import type { PaneMeeting } from '../../survey/openings/meetings'
 import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
-import { GEAR_SIZES, HEIGHTS } from '../length-groups'
+import { openingLengths } from '../length-groups'
 
 /** A bar whose own section is off bends further than that says: how far is tried. mm */
 const asFarAs = (mm: number) => ({ vehicle: mm, attachment: mm, obstacle: mm, rack: mm, gear: mm })
@@ -23,19 +23,7 @@ export const sunroof = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
-  turnedBy: {
-    lengths: {
-      of: {
-        ...HEIGHTS,
-        bar: /^(riseMm|profile)/,
-        obstacle: /^(openingMm|tiltRiseMm|slidesOutside)/,
-        rack: /^deck\.(length|width|height)Mm$/,
-        gear: GEAR_SIZES,
-      },
-      reach: 3,
-      turnsBack: true,
-    },
-  },
+  turnedBy: { lengths: openingLengths(/^(openingMm|tiltRiseMm|slidesOutside)/) },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {
     for (const { pane, lacks } of unknownPanes(survey))
