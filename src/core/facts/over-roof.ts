@@ -1,4 +1,5 @@
 import { apartMm, type Box, overlap, reachInto } from '../geometry/boxes'
+import type { Vehicle } from '../plan/vehicle'
 import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import { onVehicle } from '../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../survey/frame/roof-surface'
@@ -12,7 +13,14 @@ interface Into {
   readonly box: Box
 }
 
-const inBed = ({ plan: { vehicle } }: Survey) => onVehicle(vehicle).filter(({ where }) => where === 'bed')
+const beds = new WeakMap<Vehicle, ReturnType<typeof onVehicle>>()
+
+/** What stands in the vehicle's bed. Each thing asks for it, so it is kept with the vehicle. */
+function inBed({ plan: { vehicle } }: Survey): ReturnType<typeof onVehicle> {
+  const known = beds.get(vehicle) ?? onVehicle(vehicle).filter(({ where }) => where === 'bed')
+  beds.set(vehicle, known)
+  return known
+}
 
 /** The bars, the decks and what is in the bed that a thing does not stand on, and that it shares space with. */
 export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {

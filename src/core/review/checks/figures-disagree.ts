@@ -70,15 +70,15 @@ function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
 }
 
 /** The weights of one thing that differ and turn nothing: said once, and asked nowhere. */
-function* weightsApart({ masses, loadPath, plan }: Survey): Iterable<Said> {
+function* weightsApart(survey: Survey): Iterable<Said> {
+  const apart = survey.masses.filter(({ others }) => others && any(others))
+  if (!any(apart)) return
   const asked = new Set(
-    [...unsettledLinks({ loadPath, plan }).values()].flatMap(({ others }) =>
-      others.map(({ mass }) => mass.id),
-    ),
+    [...unsettledLinks(survey).values()].flatMap(({ others }) => others.map(({ mass }) => mass.id)),
   )
-  for (const mass of masses) {
+  for (const mass of apart) {
     const whose = whoseWeight(mass)
-    if (!whose || !mass.others || !any(mass.others) || asked.has(mass.id)) continue
+    if (!whose || !mass.others || asked.has(mass.id)) continue
     const all = [whose.weight, ...mass.others]
     yield {
       about: `weights ${mass.id}`,
