@@ -19,6 +19,8 @@ interface OverAntenna {
   readonly name: string
   readonly placementId: string | undefined
   readonly held: Held
+  /** How far it would have to go each way to lie over it no more. */
+  readonly clearMm: Readonly<Record<'forward' | 'rearward' | 'left' | 'right', number>>
 }
 
 /** What stands across an antenna's base reaches this far to either side of it, mm. */
@@ -62,6 +64,12 @@ export function overAntennas(
           name,
           placementId,
           held: atLeast(box.z0, topMm, 'gap'),
+          clearMm: {
+            forward: box.x1 - (xMm - half),
+            rearward: xMm + half - box.x0,
+            left: box.y1 - (yMm - BASE_HALF_MM),
+            right: yMm + BASE_HALF_MM - box.y0,
+          },
         })),
       },
     ]

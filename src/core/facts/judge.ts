@@ -35,7 +35,7 @@ export function joined(uses: readonly FactUse[]): readonly FactUse[] {
 }
 
 /** How much the comparison changes at most when a fact goes to an end of its bracket; more than anything where nobody knows it. */
-const swing = ({ per, bracket }: FactUse): number => (per === 0 ? 0 : Math.abs(per) * bracket)
+export const swing = ({ per, bracket }: FactUse): number => (per === 0 ? 0 : Math.abs(per) * bracket)
 
 /**
  * Whether a comparison holds, fails, or hangs on what is only told, guessed, weighed or filled in by a form. Figures in

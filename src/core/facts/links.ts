@@ -1,4 +1,4 @@
-import type { PlanEntry } from '../plan/entry'
+import { entryKey, type PlanEntry } from '../plan/entry'
 import type { HouseRules } from '../plan/house'
 import type { Plan } from '../plan/plan'
 import type { Rating } from '../plan/rating'
@@ -9,9 +9,9 @@ import type { MassPoint } from '../survey/loads/mass-points'
 import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
-import { howOfBasis, massBracket, partBracket } from './bracket'
+import { howOfBasis, massBracket, movesTogether, partBracket } from './bracket'
 import type { Comparison, FactUse } from './comparison'
-import { judge, type Doubt, type Judgement } from './judge'
+import { joined, judge, swing, type Doubt, type Judgement } from './judge'
 import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
@@ -19,6 +19,9 @@ export interface LinkComparison extends Comparison {
   readonly rating: Rating
   /** The unit that a figure for each is held against; nothing where it is for the set. */
   readonly unitIndex: number | undefined
+  readonly counting: Counting
+  /** The figure itself: what a house lets stand over it is not in it. */
+  readonly figureKg: number
   /** The measure with the house's margin on guesses. */
   readonly countedKg: number
 }
@@ -92,6 +95,8 @@ export function linkComparisons(cell: Cell, plan: Plan): readonly LinkComparison
       states: [state],
       rating,
       unitIndex,
+      counting,
+      figureKg: limitKg,
       countedKg,
       uses: () => [
         ...massUses(massesOn(cell, counting, unitIndex), rules),
@@ -297,6 +302,34 @@ function surelyWithin(cell: Cell, plan: Plan): boolean {
       return false
   }
   return true
+}
+
+/**
+ * How much of one mass a link takes in a state, within every figure in force, so that nothing else turns it any more: with
+ * every guess at the house's margin, and with any one other fact, or all guesses together, at the worse end. Nothing where
+ * the mass does not count there. kg.
+ */
+export function mostOfMass(cell: Cell, mass: MassPoint, plan: Plan): number | undefined {
+  let most: number | undefined
+  for (const comparison of linkComparisons(cell, plan)) {
+    const { counting, unitIndex, figureKg, measure, countedKg } = comparison
+    let fraction = 0
+    for (const [each, share] of massesOn(cell, counting, unitIndex)) if (each === mass) fraction += share
+    if (fraction <= 1e-6) continue
+    const others = joined(comparison.uses()).filter(
+      ({ entry }) => mass.from === undefined || entryKey(entry) !== entryKey(mass.from.entry),
+    )
+    let single = 0
+    let together = 0
+    for (const use of others)
+      if (movesTogether(use.how)) together += swing(use)
+      else single = Math.max(single, swing(use))
+    const rest = measure - fraction * mass.kg
+    const restCounted = countedKg - fraction * mass.kg * mass.factor
+    const room = Math.min(figureKg - restCounted, figureKg - rest - Math.max(single, together)) / fraction
+    most = most === undefined ? room : Math.min(most, room)
+  }
+  return most
 }
 
 /** The mass of a link that an entry of the plan is. */

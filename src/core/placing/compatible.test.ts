@@ -7,14 +7,14 @@ import { apply } from '../plan/apply'
 import type { Gear } from '../plan/gear'
 import type { Plan } from '../plan/plan'
 import { survey } from '../survey/survey'
-import { PLACE_RULES } from './tried'
 import { compatible, type Compatible } from './compatible'
 import { phraseText } from '../units/phrase'
+import { PLACE_CHECKS } from '../review/checks'
 import { review } from '../review/review'
 import { runs } from '@/core/runs.testing'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
-const FIT_RULES = [...PLACE_RULES, 'spread']
+const FIT_RULES = [...PLACE_CHECKS.map(({ id }) => id), 'spread']
 
 const ask = (plan: Plan, gear: Gear, rackId = plan.racks[0]!.id) =>
   compatible(survey(plan), gear, rackId, DEMO_STOCK.adapters, 'trial')

@@ -5,14 +5,14 @@ import { apply } from '../plan/apply'
 import { madePlans } from '../plan/made-plans.testing'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
+import { PLACE_CHECKS } from '../review/checks'
 import { review } from '../review/review'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
 import { compatible } from './compatible'
-import { PLACE_RULES } from './tried'
 
 const RUNS = Math.max(runs(3000), 150)
-const RULES = new Set([...PLACE_RULES, 'spread'])
+const RULES = new Set([...PLACE_CHECKS.map(({ id }) => id), 'spread'])
 const stopsOf = (plan: Plan, placementId: string) =>
   review(survey(plan))
     .findings.filter(

@@ -6,12 +6,10 @@ import { onItsBars } from '../review/checks/on-its-bars'
 import type { Gear } from '../plan/gear'
 import type { Placement } from '../plan/placement'
 import type { Check } from '../review/check'
+import { PLACE_CHECKS } from '../review/checks'
 import { antenna } from '../review/checks/antenna'
-import { clearOfFeet } from '../review/checks/clear-of-feet'
 import { hatch } from '../review/checks/hatch'
 import { loadOverhang } from '../review/checks/load-overhang'
-import { mountMatch } from '../review/checks/mount-match'
-import { overRoof } from '../review/checks/over-roof'
 import { sideOverhang } from '../review/checks/side-overhang'
 import { space } from '../review/checks/space'
 import { sunroof } from '../review/checks/sunroof'
@@ -26,7 +24,6 @@ import type { Phrase } from '../units/phrase'
 import { lasting } from '../units/once'
 
 type Asks = (survey: Survey, thing: ThingAt) => boolean
-const always: Asks = () => true
 const has =
   (kind: ObstacleKind): Asks =>
   ({ plan }) =>
@@ -36,37 +33,46 @@ const has =
 const inItsWay: (survey: Survey, thing: ThingAt) => ThingAt | undefined = ({ things }, thing) =>
   nearThing(things, thing, 0).find(({ kind }) => kind === 'overlap')?.b
 
-/** Where most places fail, by the very facts of their checks and without a word: thousands are tried for a whole shelf. */
-const AT_ONCE: readonly (readonly [Check, Asks, words?: (survey: Survey, thing: ThingAt) => Phrase])[] = [
-  [onItsBars, endsShort],
-  [usableWidth, standsPast],
-  [
-    space,
-    (survey, thing) => inItsWay(survey, thing) !== undefined,
-    (survey, thing) => [`${inItsWay(survey, thing)?.gear.name ?? 'something'} is in its way`],
-  ],
+/** What the facts of a check say at once, and without a word, of where most places fail: thousands are tried for a whole shelf. */
+interface AtOnce {
+  readonly check: Check
+  readonly stops: Asks
+  readonly words?: (survey: Survey, thing: ThingAt) => Phrase
+  /** Whether the check has other Stops, for which it is run too. */
+  readonly more: boolean
+}
+const AT_ONCE: readonly AtOnce[] = [
+  { check: onItsBars, stops: endsShort, more: true },
+  { check: usableWidth, stops: standsPast, more: false },
+  {
+    check: space,
+    stops: (survey, thing) => inItsWay(survey, thing) !== undefined,
+    words: (survey, thing) => [`${inItsWay(survey, thing)?.gear.name ?? 'something'} is in its way`],
+    more: false,
+  },
 ]
 
-/** What else each thing is asked by itself, and when there is something to ask. */
-const OF_IT: readonly (readonly [Check, Asks])[] = [
+/** When there is nothing to ask a check for, which spares running it; any other is asked always. */
+const ONLY_WHERE: ReadonlyMap<Check, Asks> = new Map<Check, Asks>([
   [onItsBars, (_, { placement }) => placement.host.on === 'bars'],
-  [overRoof, always],
-  [clearOfFeet, always],
   [sideOverhang, (_, { gear }) => gear.fit.overhangMm !== undefined],
   [hatch, inReach],
   [sunroof, has('sunroof')],
   [antenna, has('antenna')],
-  [mountMatch, always],
-]
-
-/** What looks at all things together, and when it can have a word about this one. */
-const OF_ALL: readonly (readonly [Check, Asks])[] = [
   [tent, ({ things }, { gear }) => [gear, ...things.map((each) => each.gear)].some(({ opens }) => opens)],
   [loadOverhang, ({ body }, { box }) => box.x0 < body.noseXMm || box.x1 > body.tailXMm],
-]
+])
 
-/** The rules that decide where something may stand; what it weighs is another question. */
-export const PLACE_RULES: readonly string[] = [...AT_ONCE, ...OF_IT, ...OF_ALL].map(([{ id }]) => id)
+const asked = (decidesPlace: Check['decidesPlace']) =>
+  PLACE_CHECKS.filter((check) => check.decidesPlace === decidesPlace)
+
+/** What each thing is asked by itself. */
+const OF_IT = asked('ofEachThing').filter((each) =>
+  AT_ONCE.every(({ check, more }) => more || check !== each),
+)
+
+/** What looks at all things together. */
+const OF_ALL = asked('ofAllThings')
 
 /** Why a check stops something at a place. */
 export interface Stopped {
@@ -123,14 +129,10 @@ function about(survey: Survey, thing: ThingAt): Survey {
   }
 }
 
-function stopOf(
-  checks: readonly (readonly [Check, Asks])[],
-  survey: Survey,
-  thing: ThingAt,
-): Stopped | undefined {
+function stopOf(checks: readonly Check[], survey: Survey, thing: ThingAt): Stopped | undefined {
   const { gear, placement } = thing
-  for (const [check, asks] of checks)
-    if (asks(survey, thing))
+  for (const check of checks)
+    if (ONLY_WHERE.get(check)?.(survey, thing) ?? true)
       for (const { severity, rule, subject, sentence } of check.run(survey))
         if (severity === 'stop' && subject.placementIds.includes(placement.id))
           return { rule, words: () => withoutName(sentence, gear.name) }
@@ -156,14 +158,15 @@ function inReach({ plan: { vehicle } }: Survey, { box }: ThingAt): boolean {
 
 /** The first Stop that the checks themselves have for a thing at a place; nothing where they have none. */
 export function stopsAt(survey: Survey, thing: ThingAt): Stopped | undefined {
-  const [check, , words] = AT_ONCE.find(([, stops]) => stops(survey, thing)) ?? []
-  if (check)
+  const atOnce = AT_ONCE.find(({ stops }) => stops(survey, thing))
+  if (atOnce) {
+    const { check, words } = atOnce
     return {
       rule: check.id,
       words: () =>
-        words?.(survey, thing) ??
-        stopOf([[check, always]], about(survey, thing), thing)?.words() ?? [check.title],
+        words?.(survey, thing) ?? stopOf([check], about(survey, thing), thing)?.words() ?? [check.title],
     }
+  }
   return (
     stopOf(OF_IT, about(survey, thing), thing) ??
     stopOf(OF_ALL, { ...survey, things: [...survey.things, thing] }, thing)

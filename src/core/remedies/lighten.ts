@@ -2,13 +2,12 @@ import { GEAR_KINDS } from '../kinds/gear-kind'
 import type { Candidate, RemedyStock } from './candidate'
 import type { SingleCommand } from '../plan/command'
 import { FLUID_KG_PER_L } from '../plan/placement'
-import type { HouseRules } from '../plan/house'
+import type { Plan } from '../plan/plan'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 import type { Finding } from '../review/finding'
-import { howOfBasis, massBracket, movesTogether, partBracket } from '../facts/bracket'
-import { linkJudgement } from '../facts/links'
+import { linkJudgement, mostOfMass } from '../facts/links'
 import { kg } from '../units/phrase'
 
 /** A tenth of a kilogram down, so that what is proposed can be read on a scale and still clears. */
@@ -27,38 +26,11 @@ export function cellOfFinding(survey: Survey, finding: Finding): Cell | undefine
     : survey.loadPath.cellAt(layerId, finding.state)
 }
 
-/**
- * What of one mass a layer still takes, so that it is within its figure with every guess at its margin and with any
- * one other fact at the end of its bracket. kg on the layer.
- */
-function roomFor(cell: Cell, part: CellPart, rules: HouseRules): number {
-  if (cell.limit.kind === 'missing') return 0
-  const others = cellParts(cell).filter(({ mass }) => mass !== part.mass)
-  const offs = others.map(({ mass, kg: each }) => {
-    const how = howOfBasis(mass.basis)
-    return {
-      kg: Math.abs(each) * massBracket(mass.basis, rules),
-      group: how !== undefined && movesTogether(how),
-    }
-  })
-  const single = Math.max(0, ...offs.map(({ kg: each, group }) => (group ? 0 : each)))
-  const together = offs.reduce((sum, { kg: each, group }) => (group ? sum + each : sum), 0)
-  const said = cell.limit.kg
-  const told = said * (1 - partBracket(cell.limit.rating.source.kind, rules))
-  const rest = cell.kg - part.kg
-  return Math.min(
-    said - (cell.countedKg - part.countedKg),
-    told - rest,
-    said - rest - Math.max(single, together),
-  )
-}
-
 /** Lower one load to what still fits: contents to so many kg, a can to so many litres, a person fewer. */
-function lowered(cell: Cell, part: CellPart & { mass: Cargo }, rules: HouseRules): Candidate | undefined {
-  const { mass, fraction } = part
+function lowered(cell: Cell, { mass }: CellPart & { mass: Cargo }, plan: Plan): Candidate | undefined {
   const { load, thing } = mass
   if (mass.of !== 'load' || !load || !GEAR_KINDS[thing.gear.kind].filled) return undefined
-  const mayKg = roomFor(cell, part, rules) / fraction
+  const mayKg = mostOfMass(cell, mass, plan) ?? 0
   const set = (what: typeof load.what): SingleCommand => ({
     do: 'setLoad',
     placementId: thing.placement.id,
@@ -188,13 +160,12 @@ const SWAP_AFTER_LIGHTENING_KG = 100_000
 export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
   const cell = cellOfFinding(survey, finding)
   if (!cell || cell.limit.kind === 'missing') return []
-  const { rules } = survey.plan
   const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
   const judged = linkJudgement(cell, survey)
   if (overKg === 0 && (!judged || judged.doubts.length + judged.others.length === 0)) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
-    ...parts.flatMap((part) => lowered(cell, part, rules) ?? []),
+    ...parts.flatMap((part) => lowered(cell, part, survey.plan) ?? []),
     ...takenOff(parts, overKg),
     ...strongerParts(survey, cell, stock),
   ]

@@ -66,6 +66,23 @@ describe('remedies', () => {
     expect(load.what).toMatchObject({ kind: 'mass', mass: { basis: 'target' } })
   })
 
+  it('lowers a load to what every figure of the link takes, not the one alone that is least kept', () => {
+    const perEach = own('each', { road: 40, trail: 40, parked: 40 }, { per: 'each', counts: 'load' })
+    const set = own('set', { road: 105, trail: 105, parked: 105 }, { counts: 'load' })
+    if (perEach.by !== 'own' || set.by !== 'own') throw new Error('figures of their own')
+    const feet = { by: 'own' as const, ratings: [...set.ratings, ...perEach.ratings] }
+    const plan = planOf(
+      vehicleWith(roofOf(ANY)),
+      [barsRack({ bars: own('b', ANY), feet })],
+      [
+        [thing('case', 25, { contactsMm: { along: [], across: [0] } }), { xMm: 500, yMm: -500 }],
+        [carrier('box', 0, ANY), { xMm: 950, yMm: 0, loads: [weight('luggage', 100)] }],
+      ],
+    )
+    // The set is 20 over; a foot, with 25 of its own and a quarter of the luggage, takes 60.
+    expect(offers(plan).map(({ message }) => phraseText(message))).toContain('luggage to 60 kg')
+  })
+
   it('makes a target of a guess: loaded to that it is no guess any more', () => {
     const plan = planOf(
       vehicleWith(roofOf({ road: 50 })),

@@ -40,23 +40,24 @@ export interface Check extends Rule {
   readonly stage: 'load' | 'forces'
   /** What was not looked at, in a word, where its title would not say. */
   readonly lookWord?: string
+  /** Whether its Stops decide where a thing may stand: asked of the thing by itself, or of it among all. What a thing weighs is another question. */
+  readonly decidesPlace: 'never' | 'ofEachThing' | 'ofAllThings'
+  /** As what a house may ask for it in every job, where it goes unlooked at and stops nothing by that. */
+  readonly houseLook: AsideLook | 'none'
   /** The lengths and masses that may turn its answers; links judge their own sums. */
   readonly turnedBy: TurnedBy
   run(survey: Survey, found?: readonly Finding[]): readonly Finding[]
 }
 
-/** What was given nothing to run on, and stops nothing by that; a house that must look asks for it. */
-export function notLooked({ plan }: Survey, look: AsideLook, sentence: Phrase, ask: Ask): Said {
-  const must = plan.rules.mustLook?.includes(look) ?? false
-  return {
-    about: 'not looked',
-    severity: must ? 'findOut' : 'notLooked',
-    state: 'all',
-    subject: { placementIds: [] },
-    sentence: must ? [...sentence, ' The house looks at it in every job: find it out.'] : sentence,
-    ask,
-  }
-}
+/** What was given nothing to run on, and stops nothing by that. */
+export const notLooked = (sentence: Phrase, ask: Ask): Said => ({
+  about: 'not looked',
+  severity: 'notLooked',
+  state: 'all',
+  subject: { placementIds: [] },
+  sentence,
+  ask,
+})
 
 /** A finding as its check says it: what it is about, and the check gives the rule and what every id begins with. */
 export type Said = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> & { readonly about: string }

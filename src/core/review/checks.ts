@@ -105,3 +105,6 @@ export const CHECKS: readonly Check[] = [
   lifting,
   factsTogether,
 ]
+
+/** The checks whose Stops decide where a thing may stand. */
+export const PLACE_CHECKS: readonly Check[] = CHECKS.filter(({ decidesPlace }) => decidesPlace !== 'never')

@@ -1,5 +1,6 @@
 import { manyWords, SINGLE_UP_TO } from './many'
 import { STATES, type State } from '../units/scalars'
+import type { HouseRules } from '../plan/house'
 import type { Plan } from '../plan/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
@@ -95,6 +96,20 @@ function worstFirst(findings: readonly Finding[]): readonly Finding[] {
   return ranks.flat()
 }
 
+/** What a house looks at in every job is not left unlooked at: it asks. */
+function asHouseLooks({ houseLook }: Check, { mustLook }: HouseRules, findings: readonly Finding[]) {
+  if (houseLook === 'none' || !mustLook?.includes(houseLook)) return findings
+  return findings.map((finding): Finding =>
+    finding.severity === 'notLooked'
+      ? {
+          ...finding,
+          severity: 'findOut',
+          sentence: [...finding.sentence, ' The house looks at it in every job: find it out.'],
+        }
+      : finding,
+  )
+}
+
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(
   survey: Survey,
@@ -106,8 +121,8 @@ function asksOf(
     const judged = judge(check, check.run(survey, asked))
     const own = unweighed ? judged.map((finding) => unweighed(check, finding)) : judged
     const nothing = NOTHING_FOUND.get(check)
-    if (own.length > 0) asked.push(...inBounds(own))
-    else if (nothing) asked.push(unweighed?.(check, nothing) ?? nothing)
+    const said = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
+    asked.push(...asHouseLooks(check, survey.plan.rules, said))
   }
   return asked
 }
@@ -157,7 +172,12 @@ export function review(survey: Survey): Review {
   }
 }
 
-const LOOK_WORD = new Map(CHECKS.map(({ id, title, lookWord }) => [id, lookWord ?? title.toLowerCase()]))
+const LOOK_WORD = new Map(
+  CHECKS.map(({ id, title, lookWord, houseLook }) => [
+    id,
+    lookWord ?? (houseLook === 'none' ? title.toLowerCase() : houseLook),
+  ]),
+)
 const lookedAt = (rule: string) => LOOK_WORD.get(rule) ?? rule
 
 /** What was not looked at, in a word each. */

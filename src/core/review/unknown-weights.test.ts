@@ -4,9 +4,10 @@ import { barsRack, carrier, own, planOf, roofOf, thing, vehicleWith } from '../p
 import type { Plan } from '../plan/plan'
 import { handoverOf } from '../handover/handover'
 import { NOTHING_DONE } from '../log/record'
-import { USUAL_BAY } from '../plan/house'
+import { ASIDE_LOOKS, USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
+import { CHECKS } from './checks'
 import { notLookedAt, review } from './review'
 
 const figures = { road: 100, trail: 100, parked: 100 }
@@ -93,5 +94,20 @@ describe('a weight that nobody knows yet (E7)', () => {
       ],
     )
     expect(asksWeight(base).map(({ subject }) => subject.layerId)).toContain('carrier:tray')
+  })
+
+  it('is asked by every look that the house wants in every job, and is else only not looked at', () => {
+    const base = withBox(0, 'unknown')
+    const wind = (plan: Plan) => of(plan).findings.find(({ rule }) => rule === 'wind')
+    expect(wind(base)?.severity).toBe('notLooked')
+    const must = wind({ ...base, rules: { ...base.rules, mustLook: ['wind'] } })
+    expect(must?.severity).toBe('findOut')
+    expect(must?.ask?.target).toEqual({ field: 'gearMass', gearId: 'box' })
+    expect(wind({ ...base, rules: { ...base.rules, mustLook: ['axles'] } })?.severity).toBe('notLooked')
+  })
+
+  it('leaves each look of a house to one check', () => {
+    for (const look of ASIDE_LOOKS)
+      expect(CHECKS.filter(({ houseLook }) => houseLook === look).map(({ law }) => law)).toHaveLength(1)
   })
 })

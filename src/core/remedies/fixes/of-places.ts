@@ -1,17 +1,16 @@
-import { ANTENNA_FORMS } from '../../kinds/obstacle'
 import type { Bar } from '../../plan/rack'
-import { overBy } from '../../facts/comparison'
+import { overAntennas } from '../../facts/antennas'
+import { fails, overBy } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'
 import { barsUnder } from '../../facts/on-bars'
 import { standsIn } from '../../facts/over-roof'
 import { pastVehicle } from '../../facts/past-vehicle'
 import { sideOverhangOf } from '../../facts/side-overhangs'
-import { middleY } from '../../facts/tents'
+import { middleY, tents } from '../../facts/tents'
 import { worstWidth } from '../../facts/usable-widths'
 import type { Finding } from '../../review/finding'
 import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
 import { contactYs } from '../../survey/mounting/contacts'
-import { gapToCab } from '../../survey/openings/tent'
 import type { Survey } from '../../survey/survey'
 import { mm } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
@@ -51,15 +50,17 @@ function longerBars(
 }
 
 function antennaFixes(survey: Survey, thing: ThingAt, finding: Finding): Candidate[] {
-  const antenna = survey.plan.vehicle.obstacles.find(({ id }) => id === finding.subject.obstacleId)
-  if (antenna?.kind !== 'antenna') return []
-  const half = ANTENNA_FORMS[antenna.form].halfMm + 20
+  const clear = overAntennas(survey)
+    .filter(({ antenna }) => antenna.id === finding.subject.obstacleId)
+    .flatMap(({ over }) => over)
+    .find(({ placementId }) => placementId === thing.placement.id)?.clearMm
+  if (!clear) return []
   const root = rootOf(thing)
   return [
-    ...moved(survey, root, -upToMm(thing.box.x1 - antenna.xMm + half), 0),
-    ...moved(survey, root, upToMm(antenna.xMm + half - thing.box.x0), 0),
-    ...moved(survey, root, 0, upToMm(antenna.yMm + half - thing.box.y0)),
-    ...moved(survey, root, 0, -upToMm(thing.box.y1 - antenna.yMm + half)),
+    ...moved(survey, root, -upToMm(clear.forward), 0),
+    ...moved(survey, root, upToMm(clear.rearward), 0),
+    ...moved(survey, root, 0, upToMm(clear.right)),
+    ...moved(survey, root, 0, -upToMm(clear.left)),
     takeOffFix(survey, root),
   ]
 }
@@ -163,13 +164,11 @@ function usableWidthFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Rem
 }
 
 function tentFixes(survey: Survey, thing: ThingAt): Candidate[] {
-  if (!thing.gear.opens) return []
-  const { coverGapMm } = thing.gear.opens
-  const gap = gapToCab(survey.plan.vehicle, survey.body, thing.box)
+  const facts = tents(survey).find((each) => each.thing === thing)
+  if (!facts) return []
+  const { cover } = facts
   return [
-    ...(coverGapMm !== undefined && gap !== undefined && gap < coverGapMm
-      ? moved(survey, thing, upToMm(coverGapMm - gap), 0)
-      : []),
+    ...(cover && fails(cover) ? moved(survey, thing, upToMm(overBy(cover)), 0) : []),
     ...moved(survey, thing, 0, -middleY(thing)),
     ...turnedAbout(thing),
   ]

@@ -17,6 +17,8 @@ export const antenna = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'No antenna is on the roof.',
   *run(survey) {

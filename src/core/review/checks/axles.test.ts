@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Vehicle } from '../../plan/vehicle'
+import { survey } from '../../survey/survey'
+import { review } from '../review'
 import { axles } from './axles'
 import { run } from './findings.testing'
 
@@ -39,6 +41,7 @@ describe('axles', () => {
     expect(run(axles, plan(KNOWN))).toMatchObject([{ severity: 'notLooked' }])
     const base = plan(KNOWN)
     const must = { ...base, rules: { ...base.rules, mustLook: ['axles' as const] } }
-    expect(run(axles, must)).toMatchObject([{ severity: 'findOut' }])
+    const found = review(survey(must)).findings.filter(({ rule }) => rule === 'axles')
+    expect(found).toMatchObject([{ severity: 'findOut', ask: expect.anything() as unknown }])
   })
 })

@@ -66,7 +66,8 @@ export const axles = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
-  lookWord: 'axles',
+  decidesPlace: 'never',
+  houseLook: 'axles',
   turnedBy: {},
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
@@ -75,8 +76,6 @@ export const axles = check({
     const judged = axleJudgements(survey)
     if (!any(judged)) {
       yield notLooked(
-        survey,
-        'axles',
         [
           vehicle.axleLimitKg
             ? 'Axles: nobody knows how the vehicle’s own mass sits on them. Weigh each axle.'

@@ -77,7 +77,8 @@ export const barBending = check({
   law: 'balance',
   mass: 'matters',
   stage: 'forces',
-  lookWord: 'bending',
+  decidesPlace: 'never',
+  houseLook: 'bending',
   turnedBy: { lengths: { of: { ...HEIGHTS, bar: /^(riseMm|profile)/ }, reach: 1 }, masses: 'aboard' },
   nothing: 'No bar carries anything.',
   *run(survey) {
@@ -89,8 +90,6 @@ export const barBending = check({
     const [first] = unjudged
     if (first)
       yield notLooked(
-        survey,
-        'bending',
         [
           `Bending: the section or the yield of ${unjudged.map(({ at }) => at.bar.name).join(', ')} is not known.`,
         ],

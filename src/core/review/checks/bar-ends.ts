@@ -15,6 +15,8 @@ export const barEndsAtDoors = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No door edge is described.',
   *run(survey) {

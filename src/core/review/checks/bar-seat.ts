@@ -22,6 +22,8 @@ export const barSeat = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 } },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {

@@ -20,6 +20,8 @@ export const cabAndBed = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing is held over cab and bed at once.',
   *run({ racks, bars, things }) {

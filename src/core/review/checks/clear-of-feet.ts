@@ -71,6 +71,8 @@ export const clearOfFeet = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { bar: /^feetYMm/, rack: /^footWidthMm$/, gear: /Mm$/ }, reach: 1 } },
   nothing: 'No clamp that stands on a bar with feet goes round it.',
   *run(survey) {

@@ -23,6 +23,8 @@ export const countsUnsaid = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {

@@ -11,6 +11,8 @@ export const eachRating = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No published figure for each of several parts has anything on them that it counts.',
   *run(survey) {

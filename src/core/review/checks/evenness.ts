@@ -26,6 +26,8 @@ export const evenness = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No feet with a figure for the set bear anything.',
   *run(survey) {

@@ -70,6 +70,8 @@ export const factsTogether = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'All doubts at once turn nothing that none of them turns alone.',
   *run(survey, found) {

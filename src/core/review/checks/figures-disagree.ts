@@ -136,6 +136,8 @@ export const figuresDisagree = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {

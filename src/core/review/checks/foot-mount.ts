@@ -15,6 +15,8 @@ export const footMount = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
   *run(survey) {

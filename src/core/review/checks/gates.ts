@@ -177,6 +177,8 @@ export const gates = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing on the plan has conditions to measure.',
   *run(survey) {

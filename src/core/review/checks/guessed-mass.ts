@@ -104,6 +104,8 @@ export const guessedMass = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No verdict hangs on a weight that is not known well enough.',
   *run(survey) {

@@ -58,6 +58,8 @@ export const hatch = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: openingLengths(/^(hinge|panel|fromXMm|toXMm|topZMm)/) },
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {

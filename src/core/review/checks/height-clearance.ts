@@ -18,6 +18,8 @@ export const heightClearance = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { ...HEIGHTS, obstacle: /^heightMm$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'No door or garage is on the list.',
   *run(survey) {

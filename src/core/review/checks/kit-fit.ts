@@ -15,6 +15,8 @@ export const kitFit = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No part says which vehicles it is for.',
   *run(survey) {

@@ -14,6 +14,8 @@ export const layerLimit = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
   *run(survey) {

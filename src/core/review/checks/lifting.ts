@@ -42,6 +42,8 @@ export const lifting = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing is lifted onto the vehicle.',
   *run(survey) {

@@ -15,6 +15,8 @@ export const lines = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No long load is on the plan.',
   *run(survey) {

@@ -21,6 +21,8 @@ export const loadOverhang = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofAllThings',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'Nothing that is on the vehicle while it drives runs past it.',
   *run(survey) {

@@ -30,6 +30,8 @@ export const measuredFacts = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing was measured yet.',
   *run(survey) {

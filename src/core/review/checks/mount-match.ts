@@ -81,6 +81,8 @@ export const mountMatch = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { bar: /^riseMm$/, gear: /^fit\./ }, reach: 1 } },
   nothing: 'Nothing is mounted.',
   *run(survey) {

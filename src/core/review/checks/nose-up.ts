@@ -18,6 +18,8 @@ export const noseUp = check({
   law: 'balance',
   mass: 'matters',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {

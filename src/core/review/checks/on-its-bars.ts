@@ -32,6 +32,8 @@ export const onItsBars = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: { of: { ...HEIGHTS, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'Nothing stands on bars.',
   *run(survey) {

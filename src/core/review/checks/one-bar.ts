@@ -13,6 +13,8 @@ export const oneBar = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing stands on one bar alone.',
   *run(survey) {

@@ -26,6 +26,8 @@ export const parkedFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing:
     'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',

@@ -16,7 +16,8 @@ export const payload = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
-  lookWord: 'payload',
+  decidesPlace: 'never',
+  houseLook: 'payload',
   turnedBy: {},
   nothing: 'No rack is on the vehicle.',
   *run(survey) {
@@ -27,8 +28,6 @@ export const payload = check({
     const gross = plan.vehicle.grossKg === undefined
     const kerb = kerbOf(plan.vehicle) === undefined
     yield notLooked(
-      survey,
-      'payload',
       [
         `Payload: ${gross && kerb ? 'gross and kerb mass are' : gross ? 'the gross mass is' : 'the kerb mass is'} not known.`,
       ],

@@ -28,6 +28,8 @@ export const peopleDriving = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nobody is on the plan.',
   *run({ masses }) {

@@ -15,6 +15,8 @@ export const reinforcedTop = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
   *run(survey) {

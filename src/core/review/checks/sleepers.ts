@@ -15,6 +15,8 @@ export const sleepers = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { masses: 'aboard' },
   nothing: 'Nobody sleeps on the roof.',
   *run(survey) {

@@ -14,6 +14,8 @@ export const speedRating = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'Nothing on the rack names a speed of its own.',
   *run(survey) {

@@ -40,7 +40,8 @@ export const standing = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
-  lookWord: 'tipping',
+  decidesPlace: 'never',
+  houseLook: 'tipping',
   turnedBy: { lengths: { of: { vehicle: /^(trackMm|centreOfGravity)\b/ }, reach: 1 }, masses: 'withVehicle' },
   nothing: 'Nothing is on the roof.',
   *run(survey) {
@@ -61,7 +62,7 @@ export const standing = check({
       '.',
     ]
     if (severity === 'notLooked') {
-      yield notLooked(survey, 'tipping', tippingPhrase(own, loaded, rollDeg), askBalance(own))
+      yield notLooked(tippingPhrase(own, loaded, rollDeg), askBalance(own))
       return
     }
     yield {

@@ -12,6 +12,8 @@ export const startingValues = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No starting value of a form is left.',
   *run({ plan }) {

@@ -23,6 +23,8 @@ export const sunroof = check({
   law: 'balance',
   mass: 'hardly',
   stage: 'load',
+  decidesPlace: 'ofEachThing',
+  houseLook: 'none',
   turnedBy: { lengths: openingLengths(/^(openingMm|tiltRiseMm|slidesOutside)/) },
   nothing: 'Nothing stands over a sunroof that opens over the roof.',
   *run(survey) {

@@ -14,6 +14,8 @@ export const supportSpan = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No long load is on the plan.',
   *run(survey) {

@@ -142,6 +142,8 @@ export const tent = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'ofAllThings',
+  houseLook: 'none',
   turnedBy: {
     lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
   },

@@ -88,6 +88,8 @@ export const tieDownsCheck = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { masses: 'aboard' },
   nothing: 'Nothing on the plan is held by straps alone.',
   *run(survey) {

@@ -42,6 +42,8 @@ export const toldFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {

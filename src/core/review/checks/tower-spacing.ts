@@ -17,6 +17,8 @@ export const towerSpacingCheck = check({
   law: 'notOfMass',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   lookWord: 'tower marks',
   turnedBy: {},
   nothing: 'No rack has a fit sheet with tower spacings.',

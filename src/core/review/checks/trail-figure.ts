@@ -22,6 +22,8 @@ export const trailFigure = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No load on the trail is within a figure that is only assumed.',
   *run(survey) {

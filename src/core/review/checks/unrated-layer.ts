@@ -46,6 +46,8 @@ export const unratedLayer = check({
   law: 'moreIsWorse',
   mass: 'matters',
   stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: {},
   nothing: 'No link that holds something is without a figure.',
   *run({ loadPath }) {

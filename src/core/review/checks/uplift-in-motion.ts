@@ -45,6 +45,8 @@ export const upliftInMotion = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { masses: 'aboard' },
   nothing: 'Nothing stands on feet.',
   *run(survey) {

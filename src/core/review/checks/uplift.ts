@@ -14,6 +14,8 @@ export const uplift = check({
   law: 'balance',
   mass: 'onlyWith',
   stage: 'forces',
+  decidesPlace: 'never',
+  houseLook: 'none',
   turnedBy: { masses: 'aboard' },
   nothing: 'No foot carries anything.',
   *run(survey) {

@@ -32,7 +32,8 @@ export const wind = check({
   law: 'balance',
   mass: 'matters',
   stage: 'forces',
-  lookWord: 'wind',
+  decidesPlace: 'never',
+  houseLook: 'wind',
   turnedBy: {},
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
