@@ -72,14 +72,29 @@ function onThing(plan: Plan, { of, id }: LengthFact['entry'], change: (thing: un
 /** How much less a length may be: what is there is never off to nothing. mm */
 const least = (value: number, mm: number): number => (value > 0 ? Math.min(mm, Math.max(0, value - 1)) : mm)
 
+/** What a field's name says of it, or that of what it stands in: `trackMm.front`. */
+const IN_MM = /Mm(\.|$)/
+
+const NONE: readonly LengthFact[] = []
+/** An edit leaves most things of a plan as they were. */
+const known = new WeakMap<Keeper, readonly LengthFact[]>()
+
 /** The lengths of a thing of which somebody or a form has said how they are known; the others are taken as they were typed. */
-function factsOf(of: LengthsOf, thing: Keeper): LengthFact[] {
-  if (!thing.known) return []
-  return Object.entries(thing.known).flatMap(([shown, { by: how }]) =>
+function factsOf(of: LengthsOf, thing: Keeper): readonly LengthFact[] {
+  if (!thing.known) return NONE
+  const before = known.get(thing)
+  if (before) return before
+  const facts = saidOf(of, thing, thing.known)
+  known.set(thing, facts)
+  return facts
+}
+
+function saidOf(of: LengthsOf, thing: Keeper, saying: Known): readonly LengthFact[] {
+  return Object.entries(saying).flatMap(([shown, { by: how }]) =>
     pathsOf(thing, shown).flatMap((path): LengthFact[] => {
       const field = path.join('.')
       const value = valueAt(thing, path)
-      if (typeof value !== 'number' || !field.endsWith('Mm') || DECIDED[of]?.test(field)) return []
+      if (typeof value !== 'number' || !IN_MM.test(field) || DECIDED[of]?.test(field)) return []
       const mm = lengthBracket(how, value)
       if (mm === 0) return []
       const entry = { of, id: thing.id, field }

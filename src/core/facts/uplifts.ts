@@ -16,19 +16,20 @@ interface Uplift {
   readonly holds: Held | undefined
 }
 
-/** What a foot holds against being pulled up: the least of its rack's parts that say so, kg; nothing where none does. */
-function holdingKg({ racks }: Survey, foot: FootAt): number | undefined {
-  const said = (racks[foot.rackIndex]?.rack.parts ?? [])
-    .filter(({ role }) => PART_ROLES[role].atFeet)
-    .flatMap(({ tension }) => (tension ? [tension.eachKg] : []))
-  return said.length === 0 ? undefined : Math.min(...said)
+/** What each foot of a rack holds against being pulled up: the least of its parts that say so, kg; nothing where none does. */
+function holdingKg({ rack }: RackAt): number | undefined {
+  let least: number | undefined
+  for (const { role, tension } of rack.parts)
+    if (tension && PART_ROLES[role].atFeet) least = Math.min(least ?? Infinity, tension.eachKg)
+  return least
 }
 
-function pulled(survey: Survey, foot: FootAt, upKg: number): Uplift {
-  const holds = holdingKg(survey, foot)
+function pulled({ racks }: Survey, foot: FootAt, upKg: number): Uplift {
+  const rack = racks[foot.rackIndex]
+  const holds = rack && holdingKg(rack)
   return {
     foot,
-    rack: survey.racks[foot.rackIndex],
+    rack,
     upKg,
     holds: holds === undefined ? undefined : atMost(upKg, holds, 'exact'),
   }
@@ -47,7 +48,7 @@ export function upliftsAtRest(survey: Survey): {
   /** Whether any foot says what it holds: only then a lifted one may be a Stop. */
   readonly anyHolds: boolean
 } {
-  const { feet, footLoads } = survey
+  const { feet, footLoads, racks } = survey
   return {
     lifted: feet.flatMap((foot) => {
       const leastKg = leastOf(survey, foot)
@@ -55,7 +56,7 @@ export function upliftsAtRest(survey: Survey): {
     }),
     carrying: feet.filter(({ index }) => STATES.some((state) => footLoads[index]?.loadKg[state] !== 0))
       .length,
-    anyHolds: feet.some((foot) => holdingKg(survey, foot) !== undefined),
+    anyHolds: racks.some((rack) => rack.feet.length > 0 && holdingKg(rack) !== undefined),
   }
 }
 

@@ -5,10 +5,8 @@ export const GEAR_SIZES = /^(lengthMm|widthMm|heightMm|standMm|hangsMm|risesMm|c
 export const openingLengths = (obstacle: RegExp) =>
   ({
     of: {
-      ...HEIGHTS,
-      bar: /^(riseMm|profile)/,
+      ...BOXES,
       obstacle,
-      rack: /^deck\.(length|width|height)Mm$/,
       gear: GEAR_SIZES,
     },
     reach: 3,
@@ -21,4 +19,11 @@ export const HEIGHTS = {
   attachment: /^(topZMm|seatZMm|riseMm)$/,
   rack: /^(deck\.heightMm|topZMm)$/,
   bar: /^(riseMm|profile\.heightMm)$/,
+} as const
+
+/** Where everything stands and how far bars and decks reach: what decides whether something stands in or over them. */
+export const BOXES = {
+  ...HEIGHTS,
+  rack: /^(deck\.(length|width|height)Mm|topZMm)$/,
+  bar: /^(riseMm|lengthMm|profile\.(width|height)Mm)$/,
 } as const

@@ -102,3 +102,29 @@ describe('a length that somebody guessed', () => {
     expect([under('start'), under('guess')]).toEqual(['findOut', 'findOut'])
   })
 })
+
+describe('the width of a bar that a form filled in', () => {
+  /** A box on the front bar, so far before the higher rear bar. mm */
+  const before = (mm: number) => {
+    const rack = barsRack({ xs: [500, 1400] })
+    if (rack.kind !== 'bars') throw new Error('a rack of bars')
+    const [front, rear] = rack.bars
+    const wide = { ...rear!, riseMm: 65, known: { 'profile.widthMm': { by: 'start' } } } as const
+    const plan = planOf(
+      { ...vehicleWith(roofOf({ road: 500, trail: 500, parked: 500 })) },
+      [{ ...rack, bars: [front!, wide] }],
+      [[thing('Box', 10, { lengthMm: 800 }), { xMm: 1360 - mm - 400 }]],
+    )
+    const placements = plan.placements.map((each) => ({
+      ...each,
+      host: { on: 'bars' as const, barIds: [front!.id] },
+    }))
+    return review(survey({ ...plan, placements })).findings.find(({ rule }) => rule === 'over-roof')
+  }
+
+  it('is asked for where the thing before it would stand in it', () => {
+    expect(before(10)?.severity).toBe('findOut')
+    expect(phraseText(before(10)!.sentence)).toContain('width')
+    expect(before(60)?.severity).toBe('clear')
+  })
+})

@@ -3,7 +3,7 @@ import { fails, overBy, spareOf } from '../../facts/comparison'
 import { mm } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { check, practice } from '../check'
-import { GEAR_SIZES, HEIGHTS } from '../length-groups'
+import { BOXES, GEAR_SIZES } from '../length-groups'
 
 /** Does nothing touch an antenna, and does nothing lie over it? mm. */
 export const antenna = check({
@@ -19,7 +19,7 @@ export const antenna = check({
   stage: 'load',
   decidesPlace: 'ofEachThing',
   houseLook: 'none',
-  turnedBy: { lengths: { of: { ...HEIGHTS, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 } },
+  turnedBy: { lengths: { of: { ...BOXES, obstacle: /^(heightMm|xMm|yMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'No antenna is on the roof.',
   *run(survey) {
     for (const { antenna: at, over } of overAntennas(survey)) {

@@ -1,4 +1,4 @@
-import { mostBy } from '../../units/pick'
+import { any, mostBy } from '../../units/pick'
 import type { Axle } from '../../facts/axles'
 import { axleJudgements } from '../../facts/axles'
 import { unsettledLinks } from '../../facts/links'
@@ -39,9 +39,14 @@ function* togetherOf(survey: Survey, found: readonly Finding[]): Iterable<Togeth
       }
   for (const { axle, state, judgement, comparison } of axleJudgements(survey))
     if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
-  for (const { together, sentence, state } of found)
-    if (together)
-      yield { state, facts: together.facts, over: ['this would be a Stop: ', ...sentence], share: 0 }
+  for (const each of found)
+    if (each.together)
+      yield {
+        state: each.state,
+        facts: each.together.facts,
+        over: ['this would be a Stop: ', ...each.sentence],
+        share: 0,
+      }
 }
 
 function said(state: State | 'all', { facts, over, layerId }: Together): Said {
@@ -76,6 +81,7 @@ export const factsTogether = check({
   nothing: 'All doubts at once turn nothing that none of them turns alone.',
   *run(survey, found) {
     const all = [...togetherOf(survey, found)]
+    if (!any(all)) return
     const worstIn = (states: readonly (State | 'all')[]) =>
       mostBy(
         all.filter(({ state }) => states.includes(state)),

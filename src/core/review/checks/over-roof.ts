@@ -2,7 +2,7 @@ import { fails, overBy, spareOf } from '../../facts/comparison'
 import { barsIn, nearestToStandIn, overTheBody, standsIn } from '../../facts/over-roof'
 import { mm } from '../../units/phrase'
 import { check, practice } from '../check'
-import { GEAR_SIZES, HEIGHTS } from '../length-groups'
+import { BOXES, GEAR_SIZES } from '../length-groups'
 
 /** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
 export const overRoof = check({
@@ -18,7 +18,7 @@ export const overRoof = check({
   decidesPlace: 'ofEachThing',
   houseLook: 'none',
   turnedBy: {
-    lengths: { of: { ...HEIGHTS, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
+    lengths: { of: { ...BOXES, vehicle: /Mm$/, obstacle: /^topZMm$/, gear: GEAR_SIZES }, reach: 2 },
   },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {

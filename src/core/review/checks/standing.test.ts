@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Vehicle } from '../../plan/vehicle'
+import { survey } from '../../survey/survey'
+import { review } from '../review'
 import { run, sentences } from './findings.testing'
 import { standing } from './standing'
 
@@ -43,6 +45,21 @@ describe('standing on a side slope', () => {
       expect(now).toBeGreaterThanOrEqual(worst)
       worst = now
     }
+  })
+
+  it('hangs on a track that somebody guessed, as on any other length', () => {
+    const tipsAt = survey(plan(0)).motion.standing().loaded.slopeDeg
+    const near = plan(tipsAt - 0.3)
+    const known = (by: 'guess' | 'sheet') => {
+      const vehicle = {
+        ...near.vehicle,
+        known: { kerbKg: { by: 'label' as const }, 'trackMm.front': { by } },
+      }
+      return review(survey({ ...near, vehicle })).findings.find(({ rule }) => rule === 'standing')
+    }
+    expect(known('guess')?.severity).toBe('findOut')
+    expect(known('guess')?.ask?.target).toEqual({ open: 'vehicle', at: 'trackMm.front' })
+    expect(known('sheet')?.severity).toBe('mind')
   })
 
   it('a kerb mass of nought is none: nothing is divided by it (L7)', () => {
