@@ -2,7 +2,7 @@ import { entryKey, type PlanEntry } from '../plan/entry'
 import type { HouseRules } from '../plan/house'
 import type { Plan } from '../plan/plan'
 import type { Rating } from '../plan/rating'
-import type { Counting } from '../survey/load-path/layer'
+import type { Counting, Layer } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
 import type { LoadPath } from '../survey/load-path/load-path'
 import type { MassPoint } from '../survey/loads/mass-points'
@@ -282,6 +282,34 @@ function mostOf(
   return { all, fullest }
 }
 
+/** The most that any mass of a layer may be more, as a part of it; nothing where some of it lifts, or has another weight. */
+function mostPartOf({ load, own }: Layer, rules: HouseRules): number | undefined {
+  let most = 0
+  for (const list of [load, own])
+    for (const { mass, fraction } of list) {
+      if (fraction < 0 || (mass.others && mass.others.length > 0)) return undefined
+      const part = Math.max(massBracket(mass.basis, rules), mass.factor - 1)
+      if (part > most) most = part
+    }
+  return most
+}
+
+const mostParts = new WeakMap<Layer, number | undefined>()
+
+/** The same of a layer that was asked before: each is asked in every state. */
+function mostPart(layer: Layer, rules: HouseRules): number | undefined {
+  if (mostParts.has(layer)) return mostParts.get(layer)
+  const part = mostPartOf(layer, rules)
+  mostParts.set(layer, part)
+  return part
+}
+
+const fullestOf = (unitKg: readonly number[]): number => {
+  let fullest = -Infinity
+  for (const each of unitKg) if (each > fullest) fullest = each
+  return fullest
+}
+
 /**
  * Whether no fact at all can turn a link: what counts stays within every figure though all facts were at their worse
  * ends at once. It spares most links the sums line by line.
@@ -289,13 +317,17 @@ function mostOf(
 function surelyWithin(cell: Cell, plan: Plan): boolean {
   if (cell.layer.unweighed) return false
   const { rules } = plan
+  const part = mostPart(cell.layer, rules)
   const most: Partial<Record<Counting, ReturnType<typeof mostOf>>> = {}
   const holds = (counting: Counting, per: 'set' | 'each', limitKg: number) => {
+    const { kg, unitKg } = cell.sums[counting]
+    if (part !== undefined && (per === 'set' ? kg : fullestOf(unitKg)) * (1 + part) <= limitKg) return true
     const sum = (most[counting] ??= mostOf(cell, counting, rules))
     return sum !== undefined && !exceeds(per === 'set' ? sum.all : sum.fullest, limitKg)
   }
   for (const { rating, limitKg, per, counting } of cell.inForce) {
-    const off = limitUses(cell, rating, 1, plan).reduce((sum, use) => sum + use.bracket, 0)
+    let off = 0
+    for (const use of limitUses(cell, rating, 1, plan)) off += use.bracket
     const limit = limitKg - off * (limitKg / Math.max(rating.kg, 1e-9))
     if (!holds(counting, per, limit)) return false
     if (rating.counts === undefined && !holds(counting === 'load' ? 'everything' : 'load', per, limit))

@@ -112,6 +112,14 @@ function kerbFact({ plan }: Survey): readonly MassFact[] {
   ]
 }
 
+/** The most that any mass of a survey may be off, as a part of it. */
+export function mostMassPart({ masses, plan }: Survey): number {
+  const kerb = howKnown(plan.vehicle, 'kerbKg') ?? plan.vehicle.source?.kind ?? 'told'
+  let most = massBracket(HOWS[kerb].basis, plan.rules)
+  for (const { basis } of masses) most = Math.max(most, massBracket(basis, plan.rules))
+  return most
+}
+
 const known = new WeakMap<Survey, readonly MassFact[]>()
 
 /** Every mass on the vehicle that may be off, and the vehicle's own; one entry of the plan is one fact. kg. */

@@ -3,7 +3,6 @@ import type { FootAt, RackAt } from '../survey/frame/arrangement'
 import type { FootInMotion } from '../survey/motion/foot-forces'
 import { LIFTED_KG } from '../survey/statics/evenness'
 import type { Survey } from '../survey/survey'
-import { leastBy } from '../units/pick'
 import { STATES } from '../units/scalars'
 import { atLeast, atMost, type Held } from './comparison'
 
@@ -77,18 +76,31 @@ interface UpliftInMotion extends Uplift {
   readonly someAtRest: boolean
 }
 
+/** What becomes of a rack's resting feet in a driving state: the one that is lifted most, and how many others are. */
+function movedFeet(moving: readonly FootInMotion[], resting: ReadonlySet<number>, driving: 'road' | 'trail') {
+  let worst: FootInMotion | undefined
+  let lifted = 0
+  let loaded = false
+  for (const each of moving) {
+    if (each.state !== driving || !resting.has(each.footIndex)) continue
+    if (!worst || each.least.kg < worst.least.kg) worst = each
+    if (each.least.kg < -NOTICE_KG) lifted += 1
+    if (each.restKg !== 0) loaded = true
+  }
+  return loaded && worst ? { worst, others: lifted - (worst.least.kg < -NOTICE_KG ? 1 : 0) } : undefined
+}
+
 /** Every rack in both driving states; feet that lift at rest are spoken of there. */
 export function upliftsInMotion(survey: Survey): readonly UpliftInMotion[] {
   const moving = survey.motion.feet()
   return survey.racks.flatMap((at) => {
-    const resting = new Set(
-      at.feet.flatMap((foot) => (leastOf(survey, foot) < -NOTICE_KG ? [] : [foot.index])),
-    )
+    const resting = new Set<number>()
+    for (const foot of at.feet) if (leastOf(survey, foot) >= -NOTICE_KG) resting.add(foot.index)
     return (['road', 'trail'] as const).flatMap((state): UpliftInMotion[] => {
-      const feet = moving.filter((each) => each.state === state && resting.has(each.footIndex))
-      const worst = leastBy(feet, ({ least }) => least.kg)
-      const foot = worst && survey.feet[worst.footIndex]
-      if (!worst || !foot || feet.every(({ restKg }) => restKg === 0)) return []
+      const moved = movedFeet(moving, resting, state)
+      const foot = moved && survey.feet[moved.worst.footIndex]
+      if (!moved || !foot) return []
+      const { worst, others } = moved
       return [
         {
           ...pulled(survey, foot, -worst.least.kg),
@@ -97,7 +109,7 @@ export function upliftsInMotion(survey: Survey): readonly UpliftInMotion[] {
           worst,
           lifts: atLeast(worst.least.kg, -NOTICE_KG, 'exact'),
           bears: atLeast(worst.least.kg, 0, 'exact'),
-          others: feet.filter((each) => each !== worst && each.least.kg < -NOTICE_KG).length,
+          others,
           someAtRest: resting.size < at.feet.length,
         },
       ]

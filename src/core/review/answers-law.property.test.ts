@@ -286,7 +286,7 @@ describe('every answer under doubt', () => {
         const pick = drawing(seed)
         const plan = drawn(made, pick)
         const surveyed = survey(plan)
-        const judge = underDoubt(surveyed)
+        const { judge } = underDoubt(surveyed)
         const facts = factsOf(plan)
         const trials = trialsOf(plainly(plan), facts)
         for (const check of TURNED) {

@@ -46,7 +46,7 @@ export interface Check extends Rule {
   readonly houseLook: AsideLook | 'none'
   /** The lengths and masses that may turn its answers; links judge their own sums. */
   readonly turnedBy: TurnedBy
-  run(survey: Survey, found?: readonly Finding[]): readonly Finding[]
+  run(survey: Survey, together?: readonly Finding[]): readonly Finding[]
 }
 
 /** What was given nothing to run on, and stops nothing by that. */
@@ -89,14 +89,14 @@ export function check<const Id extends string>({
   ...rule
 }: Omit<Check, 'id' | 'run'> & {
   readonly id: Id
-  /** `found`: what the checks before it said. */
-  run(survey: Survey, found: readonly Finding[]): Iterable<Said>
+  /** `together`: what the checks before it said that only all facts together would turn. */
+  run(survey: Survey, together: readonly Finding[]): Iterable<Said>
 }): Check & { readonly id: Id } {
   return {
     ...rule,
-    run(survey, before = []) {
+    run(survey, together = []) {
       const found: Finding[] = []
-      for (const said of run(survey, before)) found.push(named(rule.id, said))
+      for (const said of run(survey, together)) found.push(named(rule.id, said))
       return found
     },
   }

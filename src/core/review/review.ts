@@ -113,12 +113,12 @@ function asHouseLooks({ houseLook }: Check, { mustLook }: HouseRules, findings: 
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(
   survey: Survey,
-  judge: ReturnType<typeof underDoubt> = underDoubt(survey),
+  { judge, together }: ReturnType<typeof underDoubt> = underDoubt(survey),
 ): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const judged = judge(check, check.run(survey, asked))
+    const judged = judge(check, check.run(survey, together))
     const own = unweighed ? judged.map((finding) => unweighed(check, finding)) : judged
     const nothing = NOTHING_FOUND.get(check)
     const said = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
@@ -129,14 +129,16 @@ function asksOf(
 
 function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
   const verdicts: Record<State, Severity> = { road: 'clear', trail: 'clear', parked: 'clear' }
-  for (const { state, severity } of findings)
-    for (const each of STATES)
-      if (state === 'all' || state === each) verdicts[each] = worse(verdicts[each], severity)
+  for (const { state, severity } of findings) {
+    if (OUTCOME_RANK[severity] >= OUTCOME_RANK.clear) continue
+    if (state !== 'all') verdicts[state] = worse(verdicts[state], severity)
+    else for (const each of STATES) verdicts[each] = worse(verdicts[each], severity)
+  }
   return verdicts
 }
 
 /** What every check says while the lengths are what they are said to be. */
-const plainAsksOf = (survey: Survey) => asksOf(survey, (_, findings) => findings)
+const plainAsksOf = (survey: Survey) => asksOf(survey, { judge: (_, findings) => findings, together: [] })
 
 /** What each state comes to, Stop by Stop: one Stop more or less is another outcome, though another one stands anyway. */
 function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string>> {

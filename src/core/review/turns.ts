@@ -63,6 +63,10 @@ export function partOfRoom(finding: Finding, fact: TriedFact, { lengths }: Turne
   return Math.abs(room) <= swing ? Math.max(1, swing / Math.abs(room)) : swing / Math.abs(room)
 }
 
+/** Whether masses that are off by such a part at most may turn an answer at all. */
+export const massesMayTurn = (finding: Finding, part: number): boolean =>
+  Math.abs(finding.nearStop?.share ?? 0) <= part * (isStop(finding) ? WITH_MARGIN : 1)
+
 /** Whether a fact may turn an answer at all. */
 export const mayTurn = (finding: Finding, fact: TriedFact, by: TurnedBy): boolean =>
   partOfRoom(finding, fact, by) >= 1

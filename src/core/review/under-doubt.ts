@@ -1,6 +1,6 @@
 import { movesTogether } from '../facts/bracket'
 import { lengthFacts } from '../facts/length-facts'
-import { massFacts } from '../facts/mass-facts'
+import { massFacts, mostMassPart } from '../facts/mass-facts'
 import { plainOf, trialOf, type Moved } from '../facts/trials'
 import type { TriedFact } from '../facts/tried-fact'
 import type { Survey } from '../survey/survey'
@@ -8,7 +8,7 @@ import { once } from '../units/once'
 import type { Check } from './check'
 import { hangingOn } from './doubt-words'
 import type { Finding } from './finding'
-import { isStop, mayTurn, partTogether, triedAt, roomOf, type TurnedBy } from './turns'
+import { isStop, massesMayTurn, mayTurn, partTogether, triedAt, roomOf, type TurnedBy } from './turns'
 
 const isAnswer = ({ severity }: Finding) => severity === 'stop' || severity === 'clear' || severity === 'mind'
 
@@ -154,21 +154,24 @@ function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
  * values together. A pass that one of them makes a Stop is found out; one that only all of them at once do is said so.
  * What is over with the house's margin on guesses alone is no Stop: it hangs on the guesses.
  */
-export function underDoubt(
-  survey: Survey,
-): (check: Check, findings: readonly Finding[]) => readonly Finding[] {
+export function underDoubt(survey: Survey): {
+  readonly judge: (check: Check, findings: readonly Finding[]) => readonly Finding[]
+  /** Of all that was judged so far: what no fact alone turns, and all of them together would. */
+  readonly together: readonly Finding[]
+} {
+  const together: Finding[] = []
   const lengths = lengthFacts(survey)
+  const mostMass = once(() => mostMassPart(survey))
   const all = once(() => massFacts(survey))
   const aboard = once(() => all().filter(({ entry }) => entry.of !== 'vehicle'))
   // Whose gear it is matters only where some gear has lengths that may be off.
   const ofGear = lengths.some(({ entry }) => entry.of === 'gear')
-  return (check, findings) => {
+  const judge = (check: Check, findings: readonly Finding[]): readonly Finding[] => {
     const { lengths: of, masses: which } = check.turnedBy
     if (!of && !which) return findings
-    const relevant = [
-      ...lengths.filter(({ entry }) => of?.of[entry.of]?.test(entry.field)),
-      ...(which === 'aboard' ? aboard() : which ? all() : []),
-    ]
+    const own = lengths.filter(({ entry }) => of?.of[entry.of]?.test(entry.field))
+    if (own.length === 0 && !findings.some((finding) => massesMayTurn(finding, mostMass()))) return findings
+    const relevant = [...own, ...(which === 'aboard' ? aboard() : which ? all() : [])]
     if (relevant.length === 0) return findings
     const trials = once(() => trialsOf(() => (which ? plainOf(survey) : survey), check, relevant))
     return findings.map((finding) => {
@@ -178,7 +181,9 @@ export function underDoubt(
       const plain = which ? trials().plain(finding) : finding
       const as = isStop(plain) === isStop(finding) ? finding : { ...finding, severity: plain.severity }
       const result = judged(survey, as, { ...trials(), facts })
+      if (result.together) together.push(result)
       return isStop(finding) && !isStop(as) && result === as ? { ...as, severity: 'findOut' } : result
     })
   }
+  return { judge, together }
 }

@@ -30,7 +30,7 @@ const inKg = (name: string, state: State, { facts, overBy }: Whole, limitKg: num
 
 const axleName = (axle: Axle) => `The ${axle} axle`
 
-function* togetherOf(survey: Survey, found: readonly Finding[]): Iterable<Together> {
+function* togetherOf(survey: Survey, answers: readonly Finding[]): Iterable<Together> {
   for (const [cell, { judgement }] of unsettledLinks(survey))
     if (judgement.is === 'together')
       yield {
@@ -39,14 +39,13 @@ function* togetherOf(survey: Survey, found: readonly Finding[]): Iterable<Togeth
       }
   for (const { axle, state, judgement, comparison } of axleJudgements(survey))
     if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
-  for (const each of found)
-    if (each.together)
-      yield {
-        state: each.state,
-        facts: each.together.facts,
-        over: ['this would be a Stop: ', ...each.sentence],
-        share: 0,
-      }
+  for (const { together, state, sentence } of answers)
+    yield {
+      state,
+      facts: together?.facts ?? 0,
+      over: ['this would be a Stop: ', ...sentence],
+      share: 0,
+    }
 }
 
 function said(state: State | 'all', { facts, over, layerId }: Together): Said {
@@ -79,8 +78,8 @@ export const factsTogether = check({
   houseLook: 'none',
   turnedBy: {},
   nothing: 'All doubts at once turn nothing that none of them turns alone.',
-  *run(survey, found) {
-    const all = [...togetherOf(survey, found)]
+  *run(survey, answers) {
+    const all = [...togetherOf(survey, answers)]
     if (!any(all)) return
     const worstIn = (states: readonly (State | 'all')[]) =>
       mostBy(
