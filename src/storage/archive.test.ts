@@ -6,7 +6,7 @@ import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
 import { keepPlan, loadPlan } from './plans'
 import { loadRemoved, takeBack } from './removed'
-import { changeSettings, loadSettings } from './settings'
+import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
 import { planShelf, removedShelf, settingsShelf } from './shelves'
 
 afterEach(async () => {
@@ -15,7 +15,7 @@ afterEach(async () => {
 
 it('keeps what is put away beside the settings, and the job as it is', async () => {
   await keepPlan(boatAndBox)
-  await changeSettings({ units: 'us' })
+  await changeSettings({ units: 'us' }, USUAL_SETTINGS)
   expect(await putAway(boatAndBox.id, true, '2026-11-01')).toEqual({ ok: true })
   await putAway(ridgeTent.id, true, '2026-11-02')
   expect(await loadArchived()).toEqual(new Set([boatAndBox.id, ridgeTent.id]))

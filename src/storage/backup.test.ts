@@ -6,10 +6,10 @@ import { wingBars } from '@/demo/racks'
 import { patchBetween } from '@/core'
 import { backupText, openBackup, placeOf, previewRestore, readShelves, restore } from './backup'
 import { refusing } from './faults.testing'
-import { keepEvents, loadEvents, loadVehicleLog } from './log'
+import { keepEvents, loadEvents } from './log'
 import { keepInStock } from './own-stock'
 import { loadHistory } from './history'
-import { keepPlan, keepPlanOver, loadWithRevision } from './plans'
+import { keepPlan, keepPlanOver, openPlan } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
 import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
 
@@ -25,7 +25,7 @@ const MADE = '2026-11-25T10:00:00Z'
 async function fill() {
   await keepPlan(boatAndBox)
   await keepInStock('racks', wingBars)
-  await changeSettings({ ...USUAL_SETTINGS, units: 'us' })
+  await changeSettings({ units: 'us' }, USUAL_SETTINGS)
   await keepEvents(someEvents)
   await planShelf.setItem('odd', { not: 'a plan' })
 }
@@ -42,7 +42,7 @@ describe('the log', () => {
     expect(await loadEvents()).toEqual(someEvents)
     await keepEvents([{ ...someEvents[0]!, note: 'again' }])
     expect(await loadEvents()).toEqual(someEvents)
-    expect(await loadVehicleLog('another')).toEqual([])
+    expect((await loadEvents()).filter(({ vehicleId }) => vehicleId === 'another')).toEqual([])
   })
 
   it('keeps in memory what the browser refuses, and leaves what it cannot read', async () => {
@@ -83,11 +83,15 @@ describe('a backup', () => {
   it('brings the past of its jobs back with them, and leaves newer work where it is said to', async () => {
     await fill()
     const edit = async (name: string) => {
-      const { stored, revision } = await loadWithRevision(boatAndBox.id)
+      const { stored, revision } = await openPlan(boatAndBox.id)
       const before = stored!.ok ? stored!.plan : boatAndBox
       const after = { ...before, job: { ...before.job, name } }
       const step = { at: MADE, back: patchBetween(after, before) }
-      await keepPlanOver(after, revision, [...(await loadHistory(boatAndBox.id, revision)), step])
+      await keepPlanOver({
+        plan: after,
+        over: revision,
+        steps: [...(await loadHistory(boatAndBox.id, revision)), step],
+      })
     }
     await edit('First')
     const backup = await opened(await backupText(MADE))
@@ -97,7 +101,7 @@ describe('a backup', () => {
     await restore(backup.shelves, 'merge', backup.pasts, new Set(differing.map(placeOf)))
     expect(await planShelf.getItem(boatAndBox.id)).toMatchObject({ job: { name: 'Second' } })
     await restore(backup.shelves, 'replace', backup.pasts)
-    const { stored, revision } = await loadWithRevision(boatAndBox.id)
+    const { stored, revision } = await openPlan(boatAndBox.id)
     expect(stored).toMatchObject({ plan: { job: { name: 'First' } } })
     expect(await loadHistory(boatAndBox.id, revision)).toHaveLength(1)
   })

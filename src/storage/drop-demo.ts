@@ -2,7 +2,7 @@ import type { Plan } from '@/core'
 import * as z from '@/core/units/schema'
 import { archiveKey, loadArchived } from './archive'
 import { tellAllKept } from './kept-elsewhere'
-import { nextRevisions, unkept } from './plans'
+import { forgetUnkept, nextRevisions } from './plans'
 import { rememberIn, type ShelfPlace } from './removed'
 import { whyNotKept, type Kept } from './shelves'
 import { allOn, inOneGo } from './transaction'
@@ -39,7 +39,7 @@ export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
       await nextRevisions(going, [...jobs])
       for (const [shelf, key] of places) going.remove(shelf, key)
     })
-    for (const id of jobs) unkept.delete(id)
+    for (const id of jobs) forgetUnkept(id)
     tellAllKept([...jobs])
     return { ok: true }
   } catch (error) {

@@ -1,13 +1,12 @@
 import { archiveKey } from './archive'
 import { tellKept } from './kept-elsewhere'
-import { nextRevisions, storedFrom, unkept } from './plans'
+import { nextRevisions, storedFrom, forgetUnkept } from './plans'
 import { rememberIn } from './removed'
 import { whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
 
 /** Takes a job off its shelf with its past; both can be taken back. */
 export async function dropPlan(id: string): Promise<Kept> {
-  unkept.delete(id)
   try {
     await inOneGo(['plans', 'revisions', 'removed', 'history', 'settings'], async (going) => {
       const away = await going.get('settings', archiveKey(id))
@@ -23,6 +22,7 @@ export async function dropPlan(id: string): Promise<Kept> {
       going.remove('history', id)
       going.remove('settings', archiveKey(id))
     })
+    forgetUnkept(id)
     tellKept({ shelf: 'plans', id })
     return { ok: true }
   } catch (error) {

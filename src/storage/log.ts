@@ -3,9 +3,11 @@ import { tellKept } from './kept-elsewhere'
 import { rememberIn, type ShelfPlace } from './removed'
 import { logShelf, whyNotKept, type Kept } from './shelves'
 import { allOn, inOneGo, type Going } from './transaction'
+import { mustWait, waitsNoMore } from './waiting'
 
-/** Events this browser refused to store: they live as long as the page does, and can be downloaded. */
-const unkept: LogEvent[] = []
+/** Events this browser refused to store, by their keys: they live as long as the page does, and are written with the next write that succeeds. */
+const unkept = new Map<string, LogEvent>()
+const WAITING = 'log'
 
 /** Each event is an entry of its own, so that a write is whole or not there; its key sorts by time and then by turn. */
 const keyOf = (event: LogEvent, turn: number) =>
@@ -24,12 +26,8 @@ export async function loadEvents(): Promise<LogEvent[]> {
   found.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
   return united(
     found.map(({ event }) => event),
-    unkept,
+    [...unkept.values()],
   )
-}
-
-export async function loadVehicleLog(vehicleId: string): Promise<LogEvent[]> {
-  return (await loadEvents()).filter((event) => event.vehicleId === vehicleId)
 }
 
 /** Puts a whole log where none is: one that is there, however short, stays as it is. */
@@ -83,18 +81,32 @@ export async function takeInEvents(events: readonly LogEvent[], name: string): P
   return { ok: true }
 }
 
-/** Adds events to the log, all of them or none; nothing that is in it is ever written over. */
-export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
-  if (events.length === 0) return { ok: true }
+/** Writes entries with all that wait, in one go: what was written once is never written twice, nor over. */
+async function write(entries: readonly Entry[]): Promise<Kept> {
+  const all = [...unkept, ...entries]
   try {
     await inOneGo(['log'], (going) => {
-      entriesIn(going, entriesOf(events))
+      entriesIn(going, all)
       return Promise.resolve()
     })
   } catch (error) {
-    unkept.push(...events)
     return { ok: false, reason: whyNotKept(error) }
   }
+  for (const [key] of all) unkept.delete(key)
+  if (unkept.size === 0) waitsNoMore(WAITING)
   tellKept({ shelf: 'log' })
   return { ok: true }
+}
+
+/** Adds events to the log, all of them or none; nothing that is in it is ever written over. What cannot be stored waits. */
+export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
+  if (events.length === 0) return { ok: true }
+  const entries = entriesOf(events)
+  const kept = await write(entries)
+  if (!kept.ok) {
+    for (const [key, event] of entries) unkept.set(key, event)
+    const what = unkept.size === 1 ? 'one entry of the log' : `${unkept.size} entries of the log`
+    mustWait(WAITING, { what, reason: kept.reason, again: () => write([]) })
+  }
+  return kept
 }

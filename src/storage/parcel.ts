@@ -1,8 +1,8 @@
 import { type LogEvent, MOST_STEPS, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
-import { historyIn, loadHistory } from './history'
+import { historyIn } from './history'
 import { tellAllKept } from './kept-elsewhere'
 import { cameIn, loadEvents } from './log'
-import { loadWithRevision, planIn, revisionIn } from './plans'
+import { openPlan, planIn, revisionIn } from './plans'
 import { pictureShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
 
@@ -15,8 +15,8 @@ export interface KeptCopy {
 
 /** How this browser has a job; nothing where it has none that reads. */
 export async function loadCopy(id: string): Promise<KeptCopy | undefined> {
-  const { stored, revision } = await loadWithRevision(id)
-  return stored?.ok ? { plan: stored.plan, steps: await loadHistory(id, revision), revision } : undefined
+  const { stored, revision, steps } = await openPlan(id)
+  return stored?.ok ? { plan: stored.plan, steps, revision } : undefined
 }
 
 /** What the log says of a job: what was written in it, and what was written of its car where that is its alone. */

@@ -1,9 +1,11 @@
-import { type FieldMessage, type PastStep, patchBetween, type Plan, readPlan } from '@/core'
+import { type FieldMessage, mergePlans, type PastStep, patchBetween, type Plan, readPlan } from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn, stepsIn } from './history'
+import { historyIn, loadHistory, stepsIn } from './history'
+import { keepMine } from './undecided'
 import { allOn, inOneGo, type Going } from './transaction'
+import { mustWait, waitsNoMore } from './waiting'
 
 export type StoredPlan =
   | { readonly ok: true; readonly plan: Plan }
@@ -14,12 +16,41 @@ export type StoredPlan =
       readonly raw: unknown
     }
 
-/** Plans this browser refused to store: they live as long as the page does, and can be downloaded. */
-export const unkept = new Map<string, Plan>()
+/** A plan this browser refused to store, with the writing that it comes from and the steps that lead to it from there. */
+interface Unkept {
+  readonly plan: Plan
+  readonly base: Plan | undefined
+  readonly revision: number
+  readonly steps: readonly PastStep[]
+  readonly reason: string
+}
+
+/** They live as long as the page does, can be downloaded, and are written with the next write that succeeds. */
+const unkept = new Map<string, Unkept>()
+const waitingKey = (id: string) => `plans/${id}`
+
+export const unkeptPlans = (): readonly Plan[] => [...unkept.values()].map(({ plan }) => plan)
+
+/** A plan that waits is wanted no more, or is kept. */
+export function forgetUnkept(id: string): void {
+  unkept.delete(id)
+  waitsNoMore(waitingKey(id))
+}
+
+/** Holds a plan until it can be kept: `again` is how whoever has it open does that; else it is merged into what is there then. */
+function holdPlan(held: Unkept, again?: () => Promise<Kept>): void {
+  const { plan, reason } = held
+  unkept.set(plan.id, held)
+  mustWait(waitingKey(plan.id), {
+    what: `the job ${plan.job.name}`,
+    reason,
+    again: again ?? (() => keepHeld(plan.id)),
+  })
+}
 
 /** Every stored plan; one that no longer reads is listed with what is wrong, never dropped. */
 export async function loadPlans(): Promise<StoredPlan[]> {
-  const found: StoredPlan[] = [...unkept.values()].map((plan) => ({ ok: true, plan }))
+  const found: StoredPlan[] = unkeptPlans().map((plan) => ({ ok: true, plan }))
   try {
     for (const [id, raw] of await allOn('plans')) if (!unkept.has(id)) found.push(storedFrom(id, raw))
   } catch (error) {
@@ -36,7 +67,7 @@ export const storedFrom = (id: string, raw: unknown): StoredPlan => {
 
 export async function loadPlan(id: string): Promise<StoredPlan | undefined> {
   const inMemory = unkept.get(id)
-  if (inMemory) return { ok: true, plan: inMemory }
+  if (inMemory) return { ok: true, plan: inMemory.plan }
   const raw: unknown = await planShelf.getItem(id)
   return raw === null ? undefined : storedFrom(id, raw)
 }
@@ -65,26 +96,31 @@ export function planIn({ put: write }: Going, plan: Plan, revision: number): voi
   write('revisions', revisionKey(plan.id), revision)
 }
 
-/** A plan with the number of its last writing, both as they stand at one moment. */
-export async function loadWithRevision(
-  id: string,
-): Promise<{ readonly stored: StoredPlan | undefined; readonly revision: number }> {
-  const inMemory = unkept.get(id)
-  const reading = inOneGo(['plans', 'revisions'], async (going) => ({
-    raw: await going.get('plans', id),
-    revision: await revisionIn(going, id),
-  }))
-  // What is in memory alone is there even where the browser lets nothing be read.
-  if (inMemory)
+/** A plan as it is opened: with the number of the writing it is or comes from, and its past. */
+export interface OpenedPlan {
+  readonly stored: StoredPlan | undefined
+  readonly revision: number
+  readonly steps: readonly PastStep[]
+  /** What is in memory alone, and the writing it comes from. */
+  readonly unkept?: { readonly base: Plan | undefined; readonly reason: string }
+}
+
+/** A plan with the number of its last writing and the steps that lead to it, all as they stand at one moment; or what waits in memory. */
+export async function openPlan(id: string): Promise<OpenedPlan> {
+  const held = unkept.get(id)
+  if (held)
     return {
-      stored: { ok: true, plan: inMemory },
-      revision: await reading.then(
-        ({ revision }) => revision,
-        () => 0,
-      ),
+      stored: { ok: true, plan: held.plan },
+      revision: held.revision,
+      steps: held.steps,
+      unkept: { base: held.base, reason: held.reason },
     }
-  const { raw, revision } = await reading
-  return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision }
+  return inOneGo(['plans', 'revisions', 'history'], async (going) => {
+    const raw = await going.get('plans', id)
+    const revision = await revisionIn(going, id)
+    const steps = await stepsIn(going, id, revision)
+    return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision, steps }
+  })
 }
 
 type KeptOver =
@@ -93,12 +129,19 @@ type KeptOver =
   | { readonly kept: 'stale'; readonly stored: StoredPlan; readonly revision: number }
   | { readonly kept: 'no'; readonly reason: string }
 
-/** Stores a plan over the writing it comes from, and over no other. */
-export async function keepPlanOver(
-  plan: Plan,
-  over: number,
-  steps: readonly PastStep[] = [],
-): Promise<KeptOver> {
+/** A plan to be kept, with where it comes from. */
+export interface PlanToKeep {
+  readonly plan: Plan
+  /** The number of the writing it comes from, and that writing where it is known. */
+  readonly over: number
+  readonly base?: Plan | undefined
+  readonly steps?: readonly PastStep[]
+  /** How it is kept after all by whoever has it open, where it cannot be kept now. */
+  readonly again?: () => Promise<Kept>
+}
+
+/** Stores a plan over the writing it comes from, and over no other. One that cannot be stored waits in memory. */
+export async function keepPlanOver({ plan, over, base, steps = [], again }: PlanToKeep): Promise<KeptOver> {
   try {
     const done = await inOneGo(['plans', 'revisions', 'history'], async (going): Promise<KeptOver> => {
       const revision = await revisionIn(going, plan.id)
@@ -110,14 +153,37 @@ export async function keepPlanOver(
       return { kept: 'yes', revision: revision + 1 }
     })
     if (done.kept === 'yes') {
-      unkept.delete(plan.id)
+      forgetUnkept(plan.id)
       tellKept({ shelf: 'plans', id: plan.id })
     }
     return done
   } catch (error) {
-    unkept.set(plan.id, plan)
-    return { kept: 'no', reason: whyNotKept(error) }
+    const reason = whyNotKept(error)
+    holdPlan({ plan, base, revision: over, steps, reason }, again)
+    return { kept: 'no', reason }
   }
+}
+
+/** Keeps what waits of a job that is open nowhere here: merged into what others kept meanwhile, or else to be asked when it is opened. */
+export async function keepHeld(id: string): Promise<Kept> {
+  const held = unkept.get(id)
+  if (!held) return { ok: true }
+  const { plan, base, revision, steps } = held
+  const done = await keepPlanOver({ plan, over: revision, base, steps })
+  if (done.kept === 'yes') return { ok: true }
+  if (done.kept === 'no') return { ok: false, reason: done.reason }
+  const theirs = done.stored.ok ? done.stored.plan : undefined
+  const merged = theirs && base ? mergePlans(base, plan, theirs) : undefined
+  if (merged?.ok && theirs) {
+    const back = patchBetween(merged.plan, theirs)
+    const before = await loadHistory(id, done.revision)
+    const over = { plan: merged.plan, over: done.revision, base: theirs }
+    const last = await keepPlanOver({ ...over, steps: [...before, { at: new Date().toISOString(), back }] })
+    return last.kept === 'yes' ? { ok: true } : { ok: false, reason: 'Another tab is writing the same job.' }
+  }
+  await keepMine(id, { base, plan })
+  forgetUnkept(id)
+  return { ok: true }
 }
 
 /** Changes a job that is open nowhere here, as it is kept in that moment, by one more step of its past. */
@@ -140,18 +206,25 @@ export async function changePlan(id: string, change: (plan: Plan) => Plan | unde
   }
 }
 
-/** Stores a plan whole, whatever is there; a failed write leaves what was stored before untouched. */
+/** Stores a plan whole, whatever is there; a failed write leaves what was stored before untouched, and the plan waits in memory. */
 export async function keepPlan(plan: Plan): Promise<Kept> {
+  let over = 0
+  let base: Plan | undefined
   try {
-    await inOneGo(['plans', 'revisions'], async (going) => {
-      planIn(going, plan, (await revisionIn(going, plan.id)) + 1)
+    await inOneGo(['plans', 'revisions', 'history'], async (going) => {
+      over = await revisionIn(going, plan.id)
+      const there = storedFrom(plan.id, await going.get('plans', plan.id))
+      base = there.ok ? there.plan : undefined
+      planIn(going, plan, over + 1)
+      historyIn(going, plan.id, over + 1, [])
     })
-    unkept.delete(plan.id)
+    forgetUnkept(plan.id)
     tellKept({ shelf: 'plans', id: plan.id })
     return { ok: true }
   } catch (error) {
-    unkept.set(plan.id, plan)
-    return { ok: false, reason: whyNotKept(error) }
+    const reason = whyNotKept(error)
+    holdPlan({ plan, base, revision: over, steps: [], reason })
+    return { ok: false, reason }
   }
 }
 

@@ -9,7 +9,7 @@ import { backupText, openBackup, readShelves, restore } from './backup'
 import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
 import { keepEvents, loadEvents, takeInEvents } from './log'
 import { dropPlan } from './drop-plan'
-import { keepPlan, keepPlanOver, loadPlan, loadWithRevision } from './plans'
+import { keepPlan, keepPlanOver, loadPlan, openPlan } from './plans'
 import { keepPicture, loadPicture } from './pictures'
 import { loadRemoved, takeBack } from './removed'
 import { ALL_SHELVES, removedShelf } from './shelves'
@@ -29,14 +29,16 @@ beforeEach(async () => {
 
 describe('what was removed', () => {
   it('a job: is named, comes back as it was, and who had it open does not write over it unasked', async () => {
-    const { revision } = await loadWithRevision(boatAndBox.id)
+    const { revision } = await openPlan(boatAndBox.id)
     await dropPlan(boatAndBox.id)
     expect(await loadPlan(boatAndBox.id)).toBeUndefined()
     const found = await latest()
     expect(found).toMatchObject({ what: `Job: ${boatAndBox.job.name}`, count: 1 })
     expect(await takeBack(found.id, NOW)).toEqual({ ok: true })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
-    expect(await keepPlanOver({ ...boatAndBox, job: { name: 'Older' } }, revision)).toMatchObject({
+    expect(
+      await keepPlanOver({ plan: { ...boatAndBox, job: { name: 'Older' } }, over: revision }),
+    ).toMatchObject({
       kept: 'stale',
     })
   })

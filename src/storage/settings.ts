@@ -1,8 +1,9 @@
-import { daySchema, houseRulesSchema } from '@/core'
+import { DEFAULT_HOUSE_RULES, daySchema, houseRulesSchema, mergeItems } from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { settingsShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
+import { mustWait, waitsNoMore } from './waiting'
 
 const toolSchema = z.object({ name: z.string().check(z.maxLength(120)), until: z.optional(daySchema) })
 
@@ -39,22 +40,74 @@ export const USUAL_SETTINGS: Settings = {
   device: undefined,
 }
 
-export async function loadSettings(): Promise<Settings> {
-  const raw: unknown = await settingsShelf.getItem(KEY)
-  const read = settingsSchema.safeParse(raw ?? {})
-  return read.success ? read.data : USUAL_SETTINGS
+/** What was chosen and this browser refused to store. */
+let unkept: Choice | undefined
+const WAITING = 'settings'
+
+/** What was chosen, and what it was chosen from. */
+interface Choice {
+  readonly patch: Partial<Settings>
+  readonly was: Settings
 }
 
-/** Changes what is said and leaves the rest as it stands there now: another tab may have chosen something else meanwhile. */
-export async function changeSettings(patch: Partial<Settings>): Promise<Kept> {
+const read = (raw: unknown): Settings => {
+  const found = settingsSchema.safeParse(raw ?? {})
+  return found.success ? found.data : USUAL_SETTINGS
+}
+
+/** House rules are chosen one by one: those that were not chosen here stay as another tab has chosen them. */
+function houseOf({ patch, was }: Choice, there: Settings): Settings['house'] {
+  if (!patch.house || !there.house) return patch.house
+  const merged = mergeItems(
+    houseRulesSchema,
+    was.house ?? DEFAULT_HOUSE_RULES,
+    patch.house,
+    there.house,
+    'mine',
+  )
+  return merged.ok ? merged.item : patch.house
+}
+
+/** Settings with a choice put over what stands there now. */
+const chosenOver = (choice: Choice, there: Settings): Settings => ({
+  ...there,
+  ...choice.patch,
+  ...('house' in choice.patch && { house: houseOf(choice, there) }),
+})
+
+export async function loadSettings(): Promise<Settings> {
+  const there = read(await settingsShelf.getItem(KEY))
+  return unkept ? chosenOver(unkept, there) : there
+}
+
+async function write(choice: Choice): Promise<Kept> {
   try {
     await inOneGo(['settings'], async ({ get, put }) => {
-      const read = settingsSchema.safeParse((await get('settings', KEY)) ?? {})
-      put('settings', KEY, { ...(read.success ? read.data : USUAL_SETTINGS), ...patch })
+      put('settings', KEY, chosenOver(choice, read(await get('settings', KEY))))
     })
-    tellKept({ shelf: 'settings' })
-    return { ok: true }
   } catch (error) {
     return { ok: false, reason: whyNotKept(error) }
   }
+  unkept = undefined
+  waitsNoMore(WAITING)
+  tellKept({ shelf: 'settings' })
+  return { ok: true }
+}
+
+/**
+ * Changes what is said and leaves the rest as it stands there now: another tab may have chosen something else meanwhile.
+ * `was` is what it was chosen from. What cannot be stored waits, and holds in this page.
+ */
+export async function changeSettings(patch: Partial<Settings>, was: Settings): Promise<Kept> {
+  const choice = unkept ? { patch: { ...unkept.patch, ...patch }, was: unkept.was } : { patch, was }
+  const kept = await write(choice)
+  if (!kept.ok) {
+    unkept = choice
+    mustWait(WAITING, {
+      what: 'what was chosen under Settings',
+      reason: kept.reason,
+      again: () => write(choice),
+    })
+  }
+  return kept
 }

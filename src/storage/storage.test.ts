@@ -104,7 +104,7 @@ describe('settings', () => {
       denominator: 32 as const,
       house: DEFAULT_HOUSE_RULES,
     }
-    await changeSettings(kept)
+    await changeSettings(kept, USUAL_SETTINGS)
     expect(await loadSettings()).toEqual(kept)
     await settingsShelf.setItem('settings', {
       units: 'furlongs',

@@ -1,4 +1,5 @@
 import { ALL_SHELVES, glanceShelf, type ShelfStore } from './shelves'
+import { somethingKept } from './waiting'
 
 const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
@@ -151,6 +152,7 @@ export async function inOneGo<T>(
           remove: (shelf, key) => void store(shelf).delete(key),
         })
         await ended
+        if (of > 0) somethingKept()
         return result
       } catch (error) {
         abort()

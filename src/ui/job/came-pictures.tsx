@@ -34,9 +34,8 @@ export function CamePictures({ plan }: { plan: Plan }) {
       return
     }
     const id = `picture-${crypto.randomUUID()}`
-    const kept = await keepPicture(id, picture)
-    if (kept.ok) set([...pictures, { id, words: '' }])
-    else setProblem(`${kept.reason} The picture was not taken.`)
+    await keepPicture(id, picture)
+    set([...pictures, { id, words: '' }])
   }
   return (
     <div className="grid gap-2">

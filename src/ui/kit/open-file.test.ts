@@ -3,14 +3,14 @@ import { beforeEach, expect, it } from 'vitest'
 import { patchBetween, type Plan, printPlan } from '@/core'
 import { boatAndBox } from '@/demo/plans'
 import { loadHistory } from '@/storage/history'
-import { changePlan, keepPlan, keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
+import { changePlan, keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { useOpenFile } from './open-file'
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
 const opened = (plan: Plan) =>
   useOpenFile.getState().open(new File([printPlan(plan)], 'plan.ypsos.json', { type: 'application/json' }))
-const steps = async (id: string) => loadHistory(id, (await loadWithRevision(id)).revision)
+const steps = async (id: string) => loadHistory(id, (await openPlan(id)).revision)
 
 beforeEach(async () => {
   await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
@@ -18,9 +18,13 @@ beforeEach(async () => {
 
 it('a file of a job that is here as it is opens that one, with its past', async () => {
   await keepPlan(named(boatAndBox, 'Before'))
-  const { revision } = await loadWithRevision(boatAndBox.id)
+  const { revision } = await openPlan(boatAndBox.id)
   const back = patchBetween(boatAndBox, named(boatAndBox, 'Before'))
-  await keepPlanOver(boatAndBox, revision, [{ at: '2026-11-20T08:00:00.000Z', back }])
+  await keepPlanOver({
+    plan: boatAndBox,
+    over: revision,
+    steps: [{ at: '2026-11-20T08:00:00.000Z', back }],
+  })
   expect(await opened(boatAndBox)).toBe(boatAndBox.id)
   expect(await steps(boatAndBox.id)).toHaveLength(1)
 })

@@ -4,6 +4,8 @@ import { Alert } from './alert'
 import { useEffect, type ReactNode } from 'react'
 import dynamic from 'next/dynamic'
 import { FileDrop } from './file-drop'
+import { WaitingBar } from './waiting-bar'
+import { allWaiting } from '@/storage/waiting'
 import { usePlan } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -34,8 +36,7 @@ const ApartDialog = dynamic(() => import('./apart-dialog').then((module) => modu
 function useAskBeforeLeaving(): void {
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent) => {
-      const { saving, apart } = usePlan.getState()
-      if (saving.at === 'failed' || apart) event.preventDefault()
+      if (allWaiting().size > 0 || usePlan.getState().apart) event.preventDefault()
     }
     window.addEventListener('beforeunload', ask)
     return () => window.removeEventListener('beforeunload', ask)
@@ -60,6 +61,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
       {trouble !== undefined && (
         <Alert look="error">{trouble} Work on, but download each plan before you close this page.</Alert>
       )}
+      <WaitingBar />
       {children}
       {apart && <ApartDialog />}
       <FileDrop />

@@ -1,20 +1,9 @@
 'use client'
-import {
-  apply,
-  type Clash,
-  type Command,
-  type FieldMessage,
-  mergePlans,
-  type Plan,
-  planSchema,
-  type State,
-} from '@/core'
-import * as z from '@/core/units/schema'
+import { apply, type Clash, type Command, type FieldMessage, mergePlans, type Plan, type State } from '@/core'
 import { create } from 'zustand'
-import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
-import { loadHistory } from '@/storage/history'
-import { keepPlanOver, loadPlan, loadWithRevision } from '@/storage/plans'
-import { whyNotKept } from '@/storage/shelves'
+import { forgetUnkept, keepHeld, keepPlanOver, openPlan } from '@/storage/plans'
+import { whyNotKept, type Kept } from '@/storage/shelves'
+import { dropMine, keepMine, loadMine } from '@/storage/undecided'
 import { pastOf, signedElsewhere, stepsKept } from './past'
 import { inPlaceOf, markElsewhere, withoutOwnStep } from './whose-step'
 
@@ -82,8 +71,9 @@ const STEPS_TAKEN_ALONG = 40
 /** Two that write at once take turns: after so many the next edit tries again. */
 const MOST_ROUNDS = 8
 
-const mineKey = (id: string) => `mine/${id}`
-const mineSchema = z.object({ base: planSchema, plan: planSchema })
+/** Two jobs of one id that do not come from each other. */
+const NO_BASE = { ok: false, clashes: [], reason: 'Another tab keeps a job of the same name.' } as const
+
 let timer: ReturnType<typeof setTimeout> | undefined
 
 export const usePlan = create<PlanStore>((set, get) => {
@@ -112,11 +102,11 @@ export const usePlan = create<PlanStore>((set, get) => {
   }
   /** What was typed here before a reload, and could not stand beside what somebody else had kept, is asked again. */
   const takeUpMine = async (id: string) => {
-    const mine = mineSchema.safeParse(await loadDraft(mineKey(id)))
+    const mine = await loadMine(id)
     const { plan: theirs, revision } = get()
-    if (!mine.success || theirs?.id !== id) return
-    const { base, plan } = mine.data
-    const merged = mergePlans(base, plan, theirs)
+    if (!mine || theirs?.id !== id) return
+    const { base, plan } = mine
+    const merged = base ? mergePlans(base, plan, theirs) : NO_BASE
     if (merged.ok) {
       set({ plan: merged.plan, past: [...get().past, theirs] })
       await get().saveNow()
@@ -127,6 +117,13 @@ export const usePlan = create<PlanStore>((set, get) => {
         apart: { theirs, revision, clashes: merged.clashes, reason: merged.reason },
         saving: { at: 'waiting' },
       })
+  }
+  /** Keeps what waits of a job: if it is open here with all that was done since, else as it was left. */
+  const keptAfterAll = async (id: string): Promise<Kept> => {
+    if (get().plan?.id !== id) return keepHeld(id)
+    await get().saveNow()
+    const { saving } = get()
+    return saving.at === 'failed' ? { ok: false, reason: saving.reason } : { ok: true }
   }
   return {
     opened: { at: 'loading' },
@@ -144,11 +141,11 @@ export const usePlan = create<PlanStore>((set, get) => {
     cell: undefined,
     focus: undefined,
     async open(id) {
-      if (get().saving.at === 'waiting') await get().saveNow()
+      if (get().saving.at !== 'saved') await get().saveNow()
       const before = get().plan
       if (before?.id === id) {
-        const stored = await loadPlan(id).catch(() => undefined)
-        if (stored?.ok && JSON.stringify(stored.plan) === JSON.stringify(before)) {
+        const found = await openPlan(id).catch(() => undefined)
+        if (found?.stored?.ok && JSON.stringify(found.stored.plan) === JSON.stringify(before)) {
           set({ opened: { at: 'open' }, cell: undefined, focus: undefined })
           return
         }
@@ -166,12 +163,15 @@ export const usePlan = create<PlanStore>((set, get) => {
         refusal: undefined,
       })
       try {
-        const { stored, revision } = await loadWithRevision(id)
+        const { stored, revision, steps, unkept } = await openPlan(id)
         if (!stored) set({ opened: { at: 'missing', id } })
         else if (!stored.ok) set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
         else {
-          const past = pastOf(stored.plan, await loadHistory(id, revision))
-          set({ opened: { at: 'open' }, plan: stored.plan, base: stored.plan, revision, past })
+          const { plan } = stored
+          const past = pastOf(plan, steps)
+          const base = unkept ? unkept.base : plan
+          const saving: Saving = unkept ? { at: 'failed', reason: unkept.reason } : { at: 'saved' }
+          set({ opened: { at: 'open' }, plan, base, revision, past, saving })
           await takeUpMine(id)
         }
       } catch (error) {
@@ -181,14 +181,18 @@ export const usePlan = create<PlanStore>((set, get) => {
     async follow(id) {
       const { plan, saving, dragFrom, apart } = get()
       if (plan?.id !== id || saving.at === 'waiting' || dragFrom || apart) return
-      const found = await loadWithRevision(id).catch(() => undefined)
+      // What could not be kept here goes onto what came, and is never laid over it.
+      if (saving.at === 'failed') {
+        await get().saveNow()
+        return
+      }
+      const found = await openPlan(id).catch(() => undefined)
       const now = get()
-      if (!found?.stored?.ok || now.plan !== plan || now.saving.at === 'waiting') return
-      const { stored, revision } = found
+      if (!found?.stored?.ok || now.plan !== plan || now.saving.at !== 'saved') return
+      const { stored, revision, steps } = found
       if (JSON.stringify(stored.plan) === JSON.stringify(plan)) set({ base: plan, revision })
       else {
-        const step = (await loadHistory(id, revision)).at(-1)
-        if (get().plan !== plan) return
+        const step = steps.at(-1)
         if (step) signedElsewhere(plan, stored.plan, step)
         onto(stored.plan, stored.plan, revision)
       }
@@ -255,7 +259,14 @@ export const usePlan = create<PlanStore>((set, get) => {
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
         const { plan, past, revision, base } = get()
         if (!plan) return
-        const done = await keepPlanOver(plan, revision, stepsKept(past, plan))
+        const steps = stepsKept(past, plan)
+        const done = await keepPlanOver({
+          plan,
+          over: revision,
+          base,
+          steps,
+          again: () => keptAfterAll(plan.id),
+        })
         const now = get()
         if (now.plan?.id !== plan.id) return
         if (done.kept === 'no') {
@@ -263,7 +274,7 @@ export const usePlan = create<PlanStore>((set, get) => {
           return
         }
         if (done.kept === 'yes') {
-          void dropDraft(mineKey(plan.id))
+          void dropMine(plan.id)
           const saving: Saving = now.plan === plan ? { at: 'saved' } : now.saving
           set({ base: plan, revision: done.revision, apart: undefined, saving })
           return
@@ -276,7 +287,8 @@ export const usePlan = create<PlanStore>((set, get) => {
         const merged = mergePlans(base ?? theirs, now.plan, theirs)
         if (!merged.ok) {
           const { clashes, reason } = merged
-          void keepDraft(mineKey(plan.id), { base: base ?? theirs, plan: now.plan })
+          void keepMine(plan.id, { base: base ?? theirs, plan: now.plan })
+          forgetUnkept(plan.id)
           set({ apart: { theirs, revision: done.revision, clashes, reason }, saving: { at: 'waiting' } })
           return
         }
@@ -296,7 +308,7 @@ export const usePlan = create<PlanStore>((set, get) => {
         past: [...past, other],
         future: [],
       })
-      void dropDraft(mineKey(plan.id))
+      void dropMine(plan.id)
       await get().saveNow()
     },
   }

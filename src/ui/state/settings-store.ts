@@ -88,11 +88,9 @@ export const useSettings = create<SettingsStore>((set, get) => {
       return started
     },
     change(patch) {
-      const settings = { ...get().settings, ...patch }
-      set({ settings })
-      keeping = changeSettings(patch).then((kept) => {
-        if (!kept.ok) set({ trouble: kept.reason })
-      })
+      const was = get().settings
+      set({ settings: { ...was, ...patch } })
+      keeping = changeSettings(patch, was)
     },
     async putDemo() {
       const [demo, { keepEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
@@ -102,9 +100,10 @@ export const useSettings = create<SettingsStore>((set, get) => {
         ...demo.plans.map(keepPlanIfMissing),
       ])
       // What was chosen meanwhile stays chosen.
-      const settings = { ...get().settings, seeded: true }
-      set({ settings, demo })
-      const failed = [...kept, await changeSettings({ seeded: true })].find((each) => !each.ok)
+      const was = get().settings
+      set({ settings: { ...was, seeded: true }, demo })
+      await changeSettings({ seeded: true }, was)
+      const failed = kept.find((each) => !each.ok)
       if (failed) set({ trouble: failed.reason })
     },
     async takeDemoAway() {
@@ -114,9 +113,9 @@ export const useSettings = create<SettingsStore>((set, get) => {
         set({ trouble: dropped.reason })
         return
       }
-      set({ settings: { ...get().settings, seeded: false }, demo: undefined })
-      const kept = await changeSettings({ seeded: false })
-      if (!kept.ok) set({ trouble: kept.reason })
+      const was = get().settings
+      set({ settings: { ...was, seeded: false }, demo: undefined })
+      await changeSettings({ seeded: false }, was)
     },
     async reloadOwn() {
       set({ own: await loadOwnStock() })

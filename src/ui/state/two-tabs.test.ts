@@ -119,7 +119,7 @@ describe('one job in two tabs (S2)', () => {
     if (!theirs.ok) throw new Error(theirs.reason)
     const at = '2026-11-20T08:00:00.000Z'
     const back = patchBetween(theirs.plan, plan)
-    await keepPlanOver(theirs.plan, revision, [{ at, by: 'Ines', back }])
+    await keepPlanOver({ plan: theirs.plan, over: revision, steps: [{ at, by: 'Ines', back }] })
     await store().follow(boatAndBox.id)
     store().run(move(700))
     await store().saveNow()

@@ -6,7 +6,6 @@ import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
 import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { watchTabs } from '@/storage/tabs'
-import { downloadPlan } from '@/ui/kit/open-file'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { JobBar } from '@/ui/job/job-bar'
@@ -108,7 +107,6 @@ function OpenBench({ plan }: { plan: Plan }) {
   const { survey, review } = assessedOf(plan)
   const [drawer, setDrawer] = useState<Drawer>('none')
   const cell = usePlan((store) => store.cell)
-  const saving = usePlan((store) => store.saving)
   const later = useDeferredValue(plan)
   const dragFrom = usePlan((store) => store.dragFrom)
   const marks = useMarks(plan)
@@ -127,12 +125,6 @@ function OpenBench({ plan }: { plan: Plan }) {
   return (
     <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
       <JobBar plan={plan} at="load" />
-      {saving.at === 'failed' && (
-        <Alert look="error" className="col-span-full">
-          {saving.reason} This job is only in memory: download it before you close the page.
-          <Button onClick={() => downloadPlan(plan)}>Download it now</Button>
-        </Alert>
-      )}
       {elsewhere && (
         <Alert look="mind" className="col-span-full">
           This job is open in another tab too. What is saved last stays: work in one of them.

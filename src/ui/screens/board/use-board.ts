@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import { whenKept } from '@/storage/kept-elsewhere'
-import { unkept } from '@/storage/plans'
+import { unkeptPlans } from '@/storage/plans'
 import type { BoardAnswer, BoardCard, BoardQuestion } from '@/workers/board-messages'
 
 export type BoardState =
@@ -66,7 +66,7 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
       )
     }
     asked.addEventListener('message', hear)
-    const question: BoardQuestion = { ticket: mine, unkept: [...unkept.values()] }
+    const question: BoardQuestion = { ticket: mine, unkept: unkeptPlans() }
     asked.postMessage(question)
     return () => asked.removeEventListener('message', hear)
   }, [ready, again, elsewhere])
