@@ -201,36 +201,37 @@ test('the plan file of another job, dropped on the bench, opens', deeper, async 
   await expect(page.getByRole('link', { name: /^Frame rack for the survey/ })).toBeVisible()
 })
 
-test('a full browser is said at once, and the work can still be saved to a file', async ({ page }) => {
+test('a full browser is said on every screen, the work can be saved to a file, and is kept when there is room', async ({
+  page,
+}) => {
   await openJob(page, 'A boat and the long box')
   await saved(page)
   await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
+    const { put } = IDBObjectStore.prototype
+    const full = () => {
       throw new DOMException('full', 'QuotaExceededError')
     }
+    IDBObjectStore.prototype.put = full
+    window.addEventListener('room-again', () => (IDBObjectStore.prototype.put = put))
   })
   await page.getByRole('button', { name: 'Take off sea boat' }).click()
   const alert = page.getByRole('alert').filter({ hasText: "This browser's storage is full." })
-  await expect(alert).toContainText('only in memory')
+  await expect(alert).toContainText('only in memory until it is: the job A boat and the long box')
   await expect(stateButton(page, 'Road')).toContainText('Clear')
   const downloading = page.waitForEvent('download')
-  await alert.getByRole('button', { name: 'Download it now' }).click()
+  await alert.getByRole('button', { name: 'Download the job' }).click()
   const text = await readFile(await (await downloading).path(), 'utf8')
   expect(text).not.toContain('"gearId": "sea-boat"')
   await page.getByRole('link', { name: 'Ypsos, all jobs' }).click()
+  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+  await expect(alert).toBeVisible()
   await page.getByRole('link', { name: /A boat and the long box/ }).click()
   await expect(stateButton(page, 'Road')).toContainText('Clear')
-})
-
-test('a job open in two tabs says so in both, until one is left', deeper, async ({ page, context }) => {
-  await openJob(page, 'Yard van, full summer load')
-  const other = await context.newPage()
-  await other.goto(page.url())
-  const notice = 'This job is open in another tab too.'
-  await expect(other.getByText(notice)).toBeVisible()
-  await expect(page.getByText(notice)).toBeVisible()
-  await other.close()
-  await expect(page.getByText(notice)).toHaveCount(0)
+  await page.evaluate(() => window.dispatchEvent(new Event('room-again')))
+  await alert.getByRole('button', { name: 'Try again' }).click()
+  await expect(alert).toHaveCount(0)
+  await page.reload()
+  await expect(stateButton(page, 'Road')).toContainText('Clear')
 })
 
 test('a job that is not here, and a board with nothing on it, each say so', async ({ page }) => {

@@ -30,7 +30,7 @@ it('goes and comes back with a job that is deleted', async () => {
   await putAway(boatAndBox.id, true, '2026-11-01')
   await dropPlan(boatAndBox.id)
   expect(await loadArchived()).toEqual(new Set())
-  const [gone] = await loadRemoved(Date.now())
+  const [gone] = await loadRemoved()
   await takeBack(gone?.id ?? '', new Date().toISOString())
   expect(await loadArchived()).toEqual(new Set([boatAndBox.id]))
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })

@@ -37,7 +37,7 @@ it('goes as one set, and leaves what is the shop’s', async () => {
 it('comes back as it was, as one', async () => {
   const before = await loadEvents()
   await dropDemo(DEMO.plans)
-  const [removed, ...others] = await loadRemoved(Date.now())
+  const [removed, ...others] = await loadRemoved()
   expect(others).toEqual([])
   expect(removed?.what).toBe('The demo')
   await takeBack(removed!.id, '2026-11-27T12:00:00.000Z')

@@ -35,7 +35,7 @@ export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
       ...[...jobs].flatMap((id): ShelfPlace[] => (away.has(id) ? [['settings', archiveKey(id)]] : [])),
     ]
     await inOneGo(['plans', 'revisions', 'removed', 'history', 'log', 'settings'], async (going) => {
-      await rememberIn(going, 'The demo', new Date().toISOString(), places)
+      await rememberIn(going, 'The demo', new Date().toISOString(), places, 'away')
       await nextRevisions(going, [...jobs])
       for (const [shelf, key] of places) going.remove(shelf, key)
     })

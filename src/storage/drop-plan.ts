@@ -12,11 +12,17 @@ export async function dropPlan(id: string): Promise<Kept> {
       const away = await going.get('settings', archiveKey(id))
       const there = storedFrom(id, await going.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
-      await rememberIn(going, `Job: ${name}`, new Date().toISOString(), [
-        ['plans', id],
-        ['history', id],
-        ...(away === undefined ? [] : [['settings', archiveKey(id)] as const]),
-      ])
+      await rememberIn(
+        going,
+        `Job: ${name}`,
+        new Date().toISOString(),
+        [
+          ['plans', id],
+          ['history', id],
+          ...(away === undefined ? [] : [['settings', archiveKey(id)] as const]),
+        ],
+        'away',
+      )
       await nextRevisions(going, [id])
       going.remove('plans', id)
       going.remove('history', id)

@@ -65,7 +65,7 @@ export async function dropFromStock(kind: StockKind, id: string): Promise<Kept> 
       const key = keyOf(kind, id)
       const read = STOCK_SCHEMAS[kind].safeParse(await going.get('stock', key))
       const name = read.success ? read.data.name : id
-      await rememberIn(going, `From stock: ${name}`, new Date().toISOString(), [['stock', key]])
+      await rememberIn(going, `From stock: ${name}`, new Date().toISOString(), [['stock', key]], 'away')
       going.remove('stock', key)
     })
     tellKept({ shelf: 'stock' })

@@ -1,7 +1,7 @@
 import { pictureSchema } from '@/core'
 import { pictureShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
-import { mustWait, waitsNoMore } from './waiting'
+import { mustWait } from './waiting'
 
 /** What this browser refused to keep of the pictures. */
 const unkept = new Map<string, string>()

@@ -127,6 +127,8 @@ type KeptOver =
   | { readonly kept: 'yes'; readonly revision: number }
   /** Somebody else has written since: nothing was written over, and this is what stands there. */
   | { readonly kept: 'stale'; readonly stored: StoredPlan; readonly revision: number }
+  /** Somebody else has taken it away: whether it comes back is asked. */
+  | { readonly kept: 'gone'; readonly revision: number }
   | { readonly kept: 'no'; readonly reason: string }
 
 /** A plan to be kept, with where it comes from. */
@@ -146,8 +148,10 @@ export async function keepPlanOver({ plan, over, base, steps = [], again }: Plan
     const done = await inOneGo(['plans', 'revisions', 'history'], async (going): Promise<KeptOver> => {
       const revision = await revisionIn(going, plan.id)
       const raw = await going.get('plans', plan.id)
-      if (revision !== over && raw !== undefined)
-        return { kept: 'stale', stored: storedFrom(plan.id, raw), revision }
+      if (revision !== over)
+        return raw === undefined
+          ? { kept: 'gone', revision }
+          : { kept: 'stale', stored: storedFrom(plan.id, raw), revision }
       planIn(going, plan, revision + 1)
       historyIn(going, plan.id, revision + 1, steps)
       return { kept: 'yes', revision: revision + 1 }
@@ -172,7 +176,7 @@ export async function keepHeld(id: string): Promise<Kept> {
   const done = await keepPlanOver({ plan, over: revision, base, steps })
   if (done.kept === 'yes') return { ok: true }
   if (done.kept === 'no') return { ok: false, reason: done.reason }
-  const theirs = done.stored.ok ? done.stored.plan : undefined
+  const theirs = done.kept === 'stale' && done.stored.ok ? done.stored.plan : undefined
   const merged = theirs && base ? mergePlans(base, plan, theirs) : undefined
   if (merged?.ok && theirs) {
     const back = patchBetween(merged.plan, theirs)

@@ -11,13 +11,13 @@ import { keepEvents, loadEvents, takeInEvents } from './log'
 import { dropPlan } from './drop-plan'
 import { keepPlan, keepPlanOver, loadPlan, openPlan } from './plans'
 import { keepPicture, loadPicture } from './pictures'
-import { loadRemoved, takeBack } from './removed'
+import { loadRemoved, takeBack, tidyRemoved } from './removed'
 import { ALL_SHELVES, removedShelf } from './shelves'
 
 const NOW = '2026-11-26T12:00:00.000Z'
 const now = () => Date.now()
 const latest = async () => {
-  const [first] = await loadRemoved(now())
+  const [first] = await loadRemoved()
   if (!first) throw new Error('nothing was removed')
   return first
 }
@@ -83,9 +83,10 @@ describe('what was removed', () => {
     await keepPlan(withPictures('one', 'front-1', 'side-2'))
     await keepPlan(withPictures('two', 'side-2'))
     await dropPlan('one')
-    await loadRemoved(now())
+    await loadRemoved()
     expect(await loadPicture('front-1')).toBeDefined()
-    await loadRemoved(now() + 31 * 86_400_000)
+    await tidyRemoved(now() + 31 * 86_400_000)
+    await tidyRemoved(now() + 32 * 86_400_000)
     expect(await Promise.all(['front-1', 'side-2', 'lone-3'].map(loadPicture))).toEqual([
       undefined,
       expect.any(String),
@@ -127,13 +128,38 @@ describe('what was removed', () => {
     },
   )
 
-  it('is there for thirty days, and not for one more', async () => {
+  it('is there for thirty days, and goes by two looks at the clock, a day apart', async () => {
     await dropPlan(boatAndBox.id)
-    const { at } = await latest()
-    const days = (count: number) => Date.parse(at) + count * 86_400_000
-    expect(await loadRemoved(days(30))).toHaveLength(1)
-    expect(await loadRemoved(days(30) + 1)).toEqual([])
-    expect(await removedShelf.length()).toBe(0)
+    const days = (count: number) => now() + count * 86_400_000
+    await tidyRemoved(days(29))
+    await tidyRemoved(days(31))
+    await tidyRemoved(days(31.5))
+    expect(await loadRemoved()).toHaveLength(1)
+    await tidyRemoved(days(32.1))
+    expect(await loadRemoved()).toEqual([])
+  })
+
+  it('stays where the clock was wrong once, forty days ahead, however often it is looked at (S5)', async () => {
+    await dropPlan(boatAndBox.id)
+    const days = (count: number) => now() + count * 86_400_000
+    await tidyRemoved(days(40))
+    for (let day = 0; day <= 30; day += 1) {
+      await tidyRemoved(days(day))
+      expect(await loadRemoved()).toHaveLength(1)
+    }
+  })
+
+  it('is not put over what is there again and was changed since, but when that is wanted (S6)', async () => {
+    await dropPlan(boatAndBox.id)
+    const { id } = await latest()
+    const newer = { ...boatAndBox, job: { name: 'Begun again' } }
+    await keepPlan(newer)
+    expect(await takeBack(id, NOW)).toMatchObject({ ok: false, newer: true })
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: newer })
+    expect(await takeBack(id, NOW, 'over')).toEqual({ ok: true })
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+    await takeBack((await latest()).id, NOW)
+    expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: newer })
   })
 
   it('cannot be taken back twice, and says so', async () => {

@@ -1,6 +1,6 @@
 import * as z from '@/core/units/schema'
 import { tellAllKept } from './kept-elsewhere'
-import { ALL_SHELVES, pictureShelf, removedShelf, whyNotKept, type Kept } from './shelves'
+import { ALL_SHELVES, pictureShelf, whyNotKept, type Kept } from './shelves'
 import { allOn, inOneGo, keysOn, type Going, type ShelfKey } from './transaction'
 
 const KEPT_DAYS = 30
@@ -13,6 +13,10 @@ const removedSchema = z.object({
   what: z.string().check(z.maxLength(200)),
   at: z.iso.datetime(),
   was: z.array(z.object({ shelf: z.enum(shelfKeys), key: z.string(), value: z.optional(z.unknown()) })),
+  /** It was taken away whole: what stands there when it is taken back came since. */
+  away: z.optional(z.literal(true)),
+  /** When it was first seen to be older than it is kept for. */
+  overdue: z.optional(z.iso.datetime()),
 })
 type RemovedRecord = z.infer<typeof removedSchema>
 
@@ -32,6 +36,7 @@ export async function rememberIn(
   what: string,
   at: string,
   places: readonly ShelfPlace[],
+  away?: 'away',
 ): Promise<void> {
   const values = await Promise.all(places.map(([shelf, key]) => going.get(shelf, key)))
   const was = places.map(([shelf, key], i) => {
@@ -42,6 +47,7 @@ export async function rememberIn(
     what: what.slice(0, 200),
     at,
     was,
+    ...(away && { away: true }),
   } satisfies RemovedRecord)
 }
 
@@ -56,30 +62,65 @@ async function dropPicturesOf(gone: readonly string[]): Promise<void> {
   await Promise.all(pictures.filter((id) => !wanted(id)).map((id) => pictureShelf.removeItem(id)))
 }
 
-/** All that can still be taken back, the latest first. What is older than thirty days is gone for good. */
-export async function loadRemoved(now: number): Promise<Removed[]> {
+/** All that can still be taken back, the latest first. Nothing is erased by looking. */
+export async function loadRemoved(): Promise<Removed[]> {
   const found: Removed[] = []
-  const old = new Map<string, string>()
-  await removedShelf.iterate((raw, id) => {
+  for (const [id, raw] of await allOn('removed')) {
     const read = removedSchema.safeParse(raw)
-    if (!read.success) return
+    if (!read.success) continue
     const { what, at, was } = read.data
-    if (now - Date.parse(at) > KEPT_DAYS * DAY_MS) old.set(id, JSON.stringify(was))
-    else found.push({ id, what, at, count: was.filter(({ shelf }) => shelf !== 'history').length })
-  })
-  await Promise.all([...old.keys()].map((id) => removedShelf.removeItem(id)))
-  if (old.size > 0) await dropPicturesOf([...old.values()])
+    found.push({ id, what, at, count: was.filter(({ shelf }) => shelf !== 'history').length })
+  }
   return found.sort((a, b) => b.at.localeCompare(a.at))
 }
 
-/** Puts things back as they stood, in one go; what stands there now is kept in its turn, so that this too can be taken back. */
-export async function takeBack(id: string, at: string): Promise<Kept> {
+/**
+ * Takes away for good what is older than thirty days by two looks at the clock at least a day apart: a clock that is
+ * wrong once takes nothing away. `now` is the time in ms.
+ */
+export async function tidyRemoved(now: number): Promise<void> {
+  const before = new Date(now - KEPT_DAYS * DAY_MS).toISOString()
+  // The key begins with when it was removed.
+  const old = (await keysOn('removed')).filter((key) => key < before)
+  if (old.length === 0) return
+  const gone = await inOneGo(['removed'], async ({ get, put, remove }) => {
+    const found: string[] = []
+    for (const key of old) {
+      const read = removedSchema.safeParse(await get('removed', key))
+      if (!read.success) continue
+      const since = read.data.overdue === undefined ? -1 : now - Date.parse(read.data.overdue)
+      if (since >= DAY_MS) {
+        found.push(JSON.stringify(read.data.was))
+        remove('removed', key)
+      } else if (since < 0) put('removed', key, { ...read.data, overdue: new Date(now).toISOString() })
+    }
+    return found
+  })
+  if (gone.length > 0) await dropPicturesOf(gone)
+}
+
+type TakenBack = Kept | { readonly ok: false; readonly reason: string; readonly newer: true }
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+/**
+ * Puts things back as they stood, in one go; what stands there now is kept in its turn, so that this too can be taken back.
+ * Where something was taken away and is there again otherwise, nothing is put over it but by `over`.
+ */
+export async function takeBack(id: string, at: string, over?: 'over'): Promise<TakenBack> {
   try {
     const names = [...shelfKeys]
-    const jobs = await inOneGo(names, async (going) => {
+    const jobs = await inOneGo(names, async (going): Promise<readonly string[] | 'newer'> => {
       const read = removedSchema.safeParse(await going.get('removed', id))
       if (!read.success) throw new Error('it is not there any more')
-      const { what, was } = read.data
+      const { what, was, away } = read.data
+      if (away && !over) {
+        const there = await Promise.all(was.map(({ shelf, key }) => going.get(shelf, key)))
+        const newer = was.some(
+          ({ shelf, value }, i) => shelf !== 'history' && there[i] !== undefined && !same(there[i], value),
+        )
+        if (newer) return 'newer'
+      }
       const revisions = was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => `plans/${key}`)
       const numbers = await Promise.all(revisions.map((key) => going.get('revisions', key)))
       await rememberIn(
@@ -102,6 +143,8 @@ export async function takeBack(id: string, at: string): Promise<Kept> {
       going.remove('removed', id)
       return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
     })
+    if (jobs === 'newer')
+      return { ok: false, newer: true, reason: 'It is here again, and was changed since it was removed.' }
     tellAllKept(jobs)
     return { ok: true }
   } catch (error) {

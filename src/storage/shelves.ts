@@ -67,7 +67,7 @@ export const pictureShelf = shelf('pictures')
 export const revisionShelf = shelf('revisions')
 /** The steps that lead back from each job as it is kept. */
 export const historyShelf = shelf('history')
-/** What was taken away or put over, for thirty days. */
+/** What was taken away or put over, for thirty days at least. */
 export const removedShelf = shelf('removed')
 
 /** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */

@@ -6,6 +6,7 @@ import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'
+import { usePlan } from '@/ui/state/plan-store'
 import { Modal } from '@/ui/kit/modal'
 import { downloadPlan } from '@/ui/kit/open-file'
 
@@ -16,7 +17,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
   return (
     <Modal title="Delete this job?" onClose={onClose}>
       <p className="mb-3">
-        “{plan.job.name}” leaves the board. It can be taken back for thirty days under{' '}
+        “{plan.job.name}” leaves the board. It can be taken back for thirty days at least under{' '}
         <em>What was removed</em>.
       </p>
       {problem !== undefined && <Problem>{problem}</Problem>}
@@ -26,8 +27,10 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
           className="bg-error! text-error-content!"
           onClick={() => {
             void dropPlan(plan.id).then((dropped) => {
-              if (dropped.ok) router.push(to('jobs'))
-              else setProblem(dropped.reason)
+              if (dropped.ok) {
+                usePlan.getState().letGo(plan.id)
+                router.push(to('jobs'))
+              } else setProblem(dropped.reason)
             })
           }}
         >

@@ -7,14 +7,14 @@ import { Note, Problem } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { whenWords } from '@/ui/kit/when-words'
 
-/** What was taken away or put over in the last thirty days, in one place, each to be taken back. */
+/** What was taken away or put over, for thirty days at least, in one place, each to be taken back. */
 export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack: () => void }) {
   const [found, setFound] = useState<readonly Removed[]>()
   const [problem, setProblem] = useState<string>()
   const [done, setDone] = useState(0)
   useEffect(() => {
     let current = true
-    loadRemoved(Date.now())
+    loadRemoved()
       .then((list) => {
         if (current) setFound(list)
       })
@@ -25,16 +25,18 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
       current = false
     }
   }, [done])
-  const back = async ({ id }: Removed) => {
-    const kept = await takeBack(id, new Date().toISOString())
-    setProblem(kept.ok ? undefined : kept.reason)
+  const [newer, setNewer] = useState<string>()
+  const back = async ({ id }: Removed, over?: 'over') => {
+    const kept = await takeBack(id, new Date().toISOString(), over)
+    setNewer(!kept.ok && 'newer' in kept ? id : undefined)
+    setProblem(kept.ok || 'newer' in kept ? undefined : kept.reason)
     setDone((count) => count + 1)
     if (kept.ok) onBack()
   }
   return (
     <Modal title="What was removed" onClose={onClose}>
       <div className="grid gap-3">
-        <Note>Jobs, stock, imports and restores can be taken back for thirty days.</Note>
+        <Note>Jobs, stock, imports and restores can be taken back for thirty days at least.</Note>
         {problem !== undefined && <Problem>{problem}</Problem>}
         {found?.length === 0 && <p>Nothing was removed.</p>}
         <ul className="grid gap-2" aria-label="Removed">
@@ -47,9 +49,19 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
                   {each.count > 1 && `, ${each.count} records`}
                 </span>
               </span>
-              <Button aria-label={`Take back ${each.what}`} onClick={() => void back(each)}>
-                Take back
-              </Button>
+              {newer === each.id ? (
+                <div className="basis-full" role="alert">
+                  <Note>
+                    It is here again, and was changed since it was removed. Taken back, it takes the place of
+                    what is here; that can be taken back in its turn.
+                  </Note>
+                  <Button onClick={() => void back(each, 'over')}>Put it over what is here</Button>
+                </div>
+              ) : (
+                <Button aria-label={`Take back ${each.what}`} onClick={() => void back(each)}>
+                  Take back
+                </Button>
+              )}
             </li>
           ))}
         </ul>

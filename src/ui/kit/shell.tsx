@@ -32,11 +32,15 @@ function useOffline(): void {
 /** Seldom wanted, and then at leisure. */
 const ApartDialog = dynamic(() => import('./apart-dialog').then((module) => module.ApartDialog))
 
+const DeletedDialog = dynamic(() => import('./deleted-dialog').then((module) => module.DeletedDialog))
+
 /** Leaving asks first where something is in memory alone: what could not be kept, or is not chosen yet. */
 function useAskBeforeLeaving(): void {
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent) => {
-      if (allWaiting().size > 0 || usePlan.getState().apart) event.preventDefault()
+      const { apart, deleted, saving } = usePlan.getState()
+      const undecided = apart !== undefined || (deleted !== undefined && saving.at === 'waiting')
+      if (allWaiting().size > 0 || undecided) event.preventDefault()
     }
     window.addEventListener('beforeunload', ask)
     return () => window.removeEventListener('beforeunload', ask)
@@ -49,6 +53,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)
   const apart = usePlan((store) => store.apart !== undefined)
+  const deleted = usePlan((store) => store.deleted !== undefined)
   useOffline()
   useAskBeforeLeaving()
   useEffect(() => void start(demo), [start, demo])
@@ -64,6 +69,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
       <WaitingBar />
       {children}
       {apart && <ApartDialog />}
+      {deleted && <DeletedDialog />}
       <FileDrop />
     </>
   )

@@ -21,7 +21,7 @@ export function WaitingBar() {
   const reasons = [...new Set(all.map(({ reason }) => reason))].join(' ')
   const plans = unkeptPlans()
   return (
-    <Alert look="error" className="no-print col-span-full">
+    <Alert look="error" className="no-print sticky top-0 z-30">
       {reasons} Not kept, and only in memory until it is: {what}. It is written as soon as this browser lets
       it.
       <Button onClick={() => void keepWaiting()}>Try again</Button>

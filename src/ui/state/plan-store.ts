@@ -35,6 +35,8 @@ interface PlanStore {
   readonly base: Plan | undefined
   readonly revision: number
   readonly apart: Apart | undefined
+  /** Somebody else has deleted the open job: the number of that writing. Whether it comes back is asked. */
+  readonly deleted: { readonly revision: number } | undefined
   readonly past: readonly Plan[]
   readonly future: readonly Plan[]
   /** The plan as it stood before a drag began; the whole drag is one step of undo. */
@@ -62,6 +64,10 @@ interface PlanStore {
   saveNow(): Promise<void>
   /** Chooses between what is here and what somebody else kept; undo brings back the other. */
   settle(holds: 'mine' | 'theirs'): Promise<void>
+  /** Puts a job that somebody else deleted back, as it stands here. */
+  putBack(): Promise<void>
+  /** Closes a job that is deleted, with what was done here since. */
+  letGo(id: string): void
 }
 
 /** Well under the second that a person may lose. */
@@ -73,6 +79,20 @@ const MOST_ROUNDS = 8
 
 /** Two jobs of one id that do not come from each other. */
 const NO_BASE = { ok: false, clashes: [], reason: 'Another tab keeps a job of the same name.' } as const
+
+const NOTHING_OPEN = {
+  plan: undefined,
+  base: undefined,
+  apart: undefined,
+  deleted: undefined,
+  past: [],
+  future: [],
+  dragFrom: undefined,
+  picked: undefined,
+  cell: undefined,
+  focus: undefined,
+  refusal: undefined,
+} as const
 
 let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -126,20 +146,11 @@ export const usePlan = create<PlanStore>((set, get) => {
     return saving.at === 'failed' ? { ok: false, reason: saving.reason } : { ok: true }
   }
   return {
+    ...NOTHING_OPEN,
     opened: { at: 'loading' },
-    plan: undefined,
-    base: undefined,
     revision: 0,
-    apart: undefined,
-    past: [],
-    future: [],
-    dragFrom: undefined,
     saving: { at: 'saved' },
-    refusal: undefined,
-    picked: undefined,
     state: 'road',
-    cell: undefined,
-    focus: undefined,
     async open(id) {
       if (get().saving.at !== 'saved') await get().saveNow()
       const before = get().plan
@@ -150,22 +161,22 @@ export const usePlan = create<PlanStore>((set, get) => {
           return
         }
       }
-      set({
-        opened: { at: 'loading' },
-        plan: undefined,
-        base: undefined,
-        apart: undefined,
-        past: [],
-        future: [],
-        picked: undefined,
-        cell: undefined,
-        focus: undefined,
-        refusal: undefined,
-      })
+      set({ ...NOTHING_OPEN, opened: { at: 'loading' } })
       try {
         const { stored, revision, steps, unkept } = await openPlan(id)
-        if (!stored) set({ opened: { at: 'missing', id } })
-        else if (!stored.ok) set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
+        if (!stored) {
+          set({ opened: { at: 'missing', id } })
+          const mine = await loadMine(id)
+          if (mine)
+            set({
+              ...mine,
+              opened: { at: 'open' },
+              revision,
+              deleted: { revision },
+              saving: { at: 'waiting' },
+            })
+        } else if (!stored.ok)
+          set({ opened: { at: 'unreadable', problems: stored.problems, raw: stored.raw } })
         else {
           const { plan } = stored
           const past = pastOf(plan, steps)
@@ -188,7 +199,10 @@ export const usePlan = create<PlanStore>((set, get) => {
       }
       const found = await openPlan(id).catch(() => undefined)
       const now = get()
-      if (!found?.stored?.ok || now.plan !== plan || now.saving.at !== 'saved') return
+      if (!found || now.plan !== plan || now.saving.at !== 'saved') return
+      if (!found.stored) set({ deleted: { revision: found.revision } })
+      if (!found.stored?.ok) return
+      set({ deleted: undefined })
       const { stored, revision, steps } = found
       if (JSON.stringify(stored.plan) === JSON.stringify(plan)) set({ base: plan, revision })
       else {
@@ -276,7 +290,13 @@ export const usePlan = create<PlanStore>((set, get) => {
         if (done.kept === 'yes') {
           void dropMine(plan.id)
           const saving: Saving = now.plan === plan ? { at: 'saved' } : now.saving
-          set({ base: plan, revision: done.revision, apart: undefined, saving })
+          set({ base: plan, revision: done.revision, apart: undefined, deleted: undefined, saving })
+          return
+        }
+        if (done.kept === 'gone') {
+          void keepMine(plan.id, { base, plan: now.plan })
+          forgetUnkept(plan.id)
+          set({ deleted: { revision: done.revision }, saving: { at: 'waiting' } })
           return
         }
         if (!done.stored.ok) {
@@ -310,6 +330,19 @@ export const usePlan = create<PlanStore>((set, get) => {
       })
       void dropMine(plan.id)
       await get().saveNow()
+    },
+    async putBack() {
+      const { deleted } = get()
+      if (!deleted) return
+      set({ revision: deleted.revision, deleted: undefined })
+      await get().saveNow()
+    },
+    letGo(id) {
+      if (get().plan?.id !== id) return
+      clearTimeout(timer)
+      void dropMine(id)
+      forgetUnkept(id)
+      set({ ...NOTHING_OPEN, opened: { at: 'missing', id }, saving: { at: 'saved' } })
     },
   }
 })

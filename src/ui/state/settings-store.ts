@@ -84,6 +84,8 @@ export const useSettings = create<SettingsStore>((set, get) => {
           set({ trouble: 'The demo could not be fetched. Load the page again for its stock.' })
         }
         set({ ready: true })
+        const { tidyRemoved } = await import('@/storage/removed')
+        await tidyRemoved(Date.now()).catch(() => undefined)
       })()
       return started
     },

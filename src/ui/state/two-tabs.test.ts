@@ -163,12 +163,47 @@ describe('one job in two tabs (S2)', () => {
     expect(boxX(await kept())).toBe(other)
   })
 
-  it('a job taken away there while it is edited here is kept as it stands here', async () => {
+  it('a job deleted there is told here, and comes back only when that is chosen (S6)', async () => {
+    const { dropPlan } = await import('@/storage/drop-plan')
+    await dropPlan(boatAndBox.id)
+    await store().follow(boatAndBox.id)
+    expect(store().deleted).toBeDefined()
+    store().run(move(700))
+    await store().saveNow()
+    expect(await loadPlan(boatAndBox.id)).toBeUndefined()
+    expect([boxX(store().plan), store().saving.at]).toEqual([700, 'waiting'])
+    // A reload asks again.
+    usePlan.setState({ plan: undefined, deleted: undefined, past: [], saving: { at: 'saved' } })
+    await store().open(boatAndBox.id)
+    expect([boxX(store().plan), store().deleted !== undefined]).toEqual([700, true])
+    await store().putBack()
+    expect(boxX(await kept())).toBe(700)
+    expect([store().deleted, store().saving.at]).toEqual([undefined, 'saved'])
+  })
+
+  it('a job deleted there and left deleted here is closed, and edits of it go nowhere', async () => {
     const { dropPlan } = await import('@/storage/drop-plan')
     await dropPlan(boatAndBox.id)
     store().run(move(700))
     await store().saveNow()
-    // What was edited here is work: it is kept as it stands, and nothing else is lost by it.
+    expect(store().deleted).toBeDefined()
+    store().letGo(boatAndBox.id)
+    expect(store().opened).toEqual({ at: 'missing', id: boatAndBox.id })
+    await store().open(boatAndBox.id)
+    expect(store().opened.at).toBe('missing')
+    expect(await loadPlan(boatAndBox.id)).toBeUndefined()
+  })
+
+  it('a job deleted and taken back there is gone on with here', async () => {
+    const { dropPlan } = await import('@/storage/drop-plan')
+    const { loadRemoved, takeBack } = await import('@/storage/removed')
+    await dropPlan(boatAndBox.id)
+    await store().follow(boatAndBox.id)
+    await takeBack((await loadRemoved())[0]!.id, new Date().toISOString())
+    await store().follow(boatAndBox.id)
+    expect(store().deleted).toBeUndefined()
+    store().run(move(700))
+    await store().saveNow()
     expect(boxX(await kept())).toBe(700)
   })
 })
@@ -203,7 +238,7 @@ describe('the past of a job', () => {
     const { dropPlan } = await import('@/storage/drop-plan')
     const { loadRemoved, takeBack } = await import('@/storage/removed')
     await dropPlan(boatAndBox.id)
-    const [removed] = await loadRemoved(Date.now())
+    const [removed] = await loadRemoved()
     await takeBack(removed?.id ?? '', new Date().toISOString())
     await reload()
     store().undo()

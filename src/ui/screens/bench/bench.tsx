@@ -1,11 +1,9 @@
 'use client'
 import { FieldSwitch } from './field-switch'
-import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
 import { foldedTogether, isOpen, type Plan } from '@/core'
 import dynamic from 'next/dynamic'
 import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
-import { watchTabs } from '@/storage/tabs'
 import { openFindings } from './finding-rows'
 import { Findings } from './findings'
 import { JobBar } from '@/ui/job/job-bar'
@@ -111,8 +109,6 @@ function OpenBench({ plan }: { plan: Plan }) {
   const dragFrom = usePlan((store) => store.dragFrom)
   const marks = useMarks(plan)
   const stripPicked = useDeferredValue(marks.picked)
-  const [elsewhere, setElsewhere] = useState(false)
-  useEffect(() => watchTabs(plan.id, setElsewhere), [plan.id])
   const wanted = useSearch('finding')
   useEffect(() => {
     if (wanted === undefined) return
@@ -125,11 +121,6 @@ function OpenBench({ plan }: { plan: Plan }) {
   return (
     <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
       <JobBar plan={plan} at="load" />
-      {elsewhere && (
-        <Alert look="mind" className="col-span-full">
-          This job is open in another tab too. What is saved last stays: work in one of them.
-        </Alert>
-      )}
       <div
         className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
         id="shelf"

@@ -1,0 +1,32 @@
+'use client'
+import { usePlan } from '@/ui/state/plan-store'
+import { Button } from './button'
+import { Modal } from './modal'
+import { downloadPlan } from './open-file'
+
+/** The open job was deleted in another tab: it comes back when that is chosen, and not by going on with it. */
+export function DeletedDialog() {
+  const deleted = usePlan((store) => store.deleted)
+  const plan = usePlan((store) => store.plan)
+  const { putBack, letGo } = usePlan.getState()
+  if (!deleted || !plan) return null
+  return (
+    <Modal title="Deleted in another tab" onClose={() => letGo(plan.id)}>
+      <div className="grid gap-3">
+        <p>
+          “{plan.job.name}” was deleted in another tab or window. What was changed here since is kept nowhere
+          else. As it was deleted it stands under <em>What was removed</em>.
+        </p>
+        <div className="flex flex-wrap gap-2">
+          <Button look="solid" onClick={() => void putBack()}>
+            Put it back as it stands here
+          </Button>
+          <Button onClick={() => downloadPlan(plan)}>Download it</Button>
+          <Button look="word" onClick={() => letGo(plan.id)}>
+            Leave it deleted
+          </Button>
+        </div>
+      </div>
+    </Modal>
+  )
+}
