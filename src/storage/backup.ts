@@ -11,6 +11,7 @@ import {
   type ShelfName,
   type Shelves,
 } from '@/core'
+import { own } from '@/core/units/own'
 import { tellAllKept } from './kept-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
@@ -25,15 +26,17 @@ async function sha256(text: string): Promise<string> {
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {
-  const shelves: Record<ShelfName, Record<string, unknown>> = {
-    plans: {},
-    stock: {},
-    settings: {},
-    log: {},
-    pictures: {},
+  const on = async (name: ShelfName) => Object.fromEntries(await allOn(name))
+  const [plans, stock, settings, log, pictures] = await Promise.all(
+    (['plans', 'stock', 'settings', 'log', 'pictures'] as const).map(on),
+  )
+  return {
+    plans: plans ?? {},
+    stock: stock ?? {},
+    settings: settings ?? {},
+    log: log ?? {},
+    pictures: pictures ?? {},
   }
-  for (const name of SHELF_NAMES) for (const [key, raw] of await allOn(name)) shelves[name][key] = raw
-  return shelves
 }
 
 /** A backup of everything as the text of one file. */
@@ -110,10 +113,10 @@ export async function restore(
         // Who has one of these jobs open knows an older writing of it.
         const revisions = await nextRevisions(going, jobs)
         for (const { shelf, added, changed, removed } of changes) {
-          for (const key of [...added, ...changed]) going.put(shelf, key, shelves[shelf][key])
+          for (const key of [...added, ...changed]) going.put(shelf, key, own(shelves[shelf], key))
           for (const key of removed) going.remove(shelf, key)
         }
-        for (const [id, revision] of revisions) historyIn(going, id, revision, pasts[id] ?? [])
+        for (const [id, revision] of revisions) historyIn(going, id, revision, own(pasts, id) ?? [])
       },
       told,
     )

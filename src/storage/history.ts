@@ -34,11 +34,10 @@ export const stepsIn = async (going: Going, id: string, revision: number): Promi
 /** The steps that lead back from every job as it is kept now, by its id. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {
   const [revisions, histories] = await Promise.all([allOn('revisions'), allOn('history')])
-  const pasts: Record<string, readonly PastStep[]> = {}
-  for (const [id, raw] of histories) {
-    const read = historySchema.safeParse(raw)
-    if (read.success && read.data.steps.length > 0 && read.data.revision === revisions.get(`plans/${id}`))
-      pasts[id] = read.data.steps
-  }
-  return pasts
+  return Object.fromEntries(
+    [...histories].flatMap(([id, raw]) => {
+      const steps = stepsFrom(raw, Number(revisions.get(`plans/${id}`)))
+      return steps.length > 0 ? [[id, steps] as const] : []
+    }),
+  )
 }

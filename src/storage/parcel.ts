@@ -1,4 +1,5 @@
 import { type LogEvent, MOST_STEPS, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
+import { own } from '@/core/units/own'
 import { historyIn } from './history'
 import { tellAllKept } from './kept-elsewhere'
 import { cameIn, loadEvents } from './log'
@@ -29,10 +30,10 @@ const ofJob = (plan: Plan, events: readonly LogEvent[]) =>
 export async function makeParcel(id: string, madeAt: string, by: string): Promise<Parcel | undefined> {
   const copy = await loadCopy(id)
   if (!copy) return undefined
-  const pictures: Record<string, string> = {}
+  const pictures = new Map<string, string>()
   for (const picture of copy.plan.job.came?.pictures ?? []) {
     const read = pictureSchema.safeParse(await pictureShelf.getItem(picture.id))
-    if (read.success) pictures[picture.id] = read.data
+    if (read.success) pictures.set(picture.id, read.data)
   }
   return {
     madeAt,
@@ -40,7 +41,7 @@ export async function makeParcel(id: string, madeAt: string, by: string): Promis
     plan: copy.plan,
     steps: copy.steps.slice(-MOST_STEPS),
     events: ofJob(copy.plan, await loadEvents()),
-    pictures,
+    pictures: Object.fromEntries(pictures),
   }
 }
 
@@ -79,7 +80,7 @@ export async function takeInParcel({ id, name, over, copy, events, pictures }: T
         planIn(going, copy.plan, revision + 1)
         historyIn(going, id, revision + 1, copy.steps)
       }
-      for (const key of fresh) going.put('pictures', key, pictures[key])
+      for (const key of fresh) going.put('pictures', key, own(pictures, key))
     })
     tellAllKept([id])
     return { ok: true }

@@ -12,7 +12,7 @@ import { dropPlan } from './drop-plan'
 import { keepPlan, keepPlanOver, loadPlan, openPlan } from './plans'
 import { keepPicture, loadPicture } from './pictures'
 import { loadRemoved, takeBack, tidyRemoved } from './removed'
-import { ALL_SHELVES, removedShelf } from './shelves'
+import { ALL_SHELVES } from './shelves'
 
 const NOW = '2026-11-26T12:00:00.000Z'
 const now = () => Date.now()

@@ -106,7 +106,8 @@ function* ownHolds(
       yield rule === OVER_TORQUE
         ? { id, message: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
         : { ...hold(id, 'Put it right, or say what differs.'), stops: true }
-    else if (severity === 'findOut' && rule in HANGS) yield hold(id, HANGS[rule as keyof typeof HANGS])
+    else if (severity === 'findOut' && Object.hasOwn(HANGS, rule))
+      yield hold(id, HANGS[rule as keyof typeof HANGS])
   switch (task.kind) {
     case 'weigh':
       if (!progress.weighed.has(task.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')

@@ -89,7 +89,7 @@ export const MOUNT_FIELD: Variants = {
   start: (kind) => ({
     ...Object.fromEntries(
       Object.keys(MOUNTS[kind as MountKind].shape).flatMap((key) =>
-        key in USUAL_MOUNT ? [[key, USUAL_MOUNT[key]] as const] : [],
+        Object.hasOwn(USUAL_MOUNT, key) ? [[key, USUAL_MOUNT[key]] as const] : [],
       ),
     ),
     kind,

@@ -63,8 +63,8 @@ describe('which of two is newer', () => {
       EARLY,
       true,
     ]))
-  it('where nothing is known of either past, it is said', () =>
-    expect(told(first, [], second, [])).toEqual(['First', 'other', undefined, undefined, false]))
+  it('where nothing is known of either past, it is said, and what is here stays (S7)', () =>
+    expect(told(first, [], second, [])).toEqual(['First', 'other', undefined, undefined, true]))
   it('of what is no job, by its name; the log is never written over', () => {
     const here = { ...EMPTY, stock: { 'racks/a': wingBars }, log: { 'a/b': { note: 'x' } } }
     const backup = {
@@ -74,7 +74,7 @@ describe('which of two is newer', () => {
     }
     const found = differingIn(restorePreview(here, backup, 'merge'), here, backup, { here: {}, backup: {} })
     expect(found.map((each) => [each.shelf, each.name, staysUnasked(each)])).toEqual([
-      ['stock', wingBars.name, false],
+      ['stock', wingBars.name, true],
       ['log', 'a/b', true],
     ])
   })

@@ -2,6 +2,7 @@ import { logEventSchema } from '../log/event'
 import type { Plan } from '../plan/plan'
 import { type Pasts, pictureSchema, SHELF_NAMES, type ShelfName, type Shelves } from './backup'
 import { meet } from './meeting'
+import { own } from '../units/own'
 import { readPlan } from './plan-file'
 import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'
 
@@ -27,23 +28,24 @@ function reads(shelf: ShelfName, key: string, value: unknown): boolean {
 }
 
 /** What restoring a backup would change. Merging keeps what is only here; in both ways an entry of the backup goes before the one here. */
-export function restorePreview(here: Shelves, backup: Shelves, way: 'merge' | 'replace'): ShelfChange[] {
+export function restorePreview(mine: Shelves, backup: Shelves, way: 'merge' | 'replace'): ShelfChange[] {
   return SHELF_NAMES.map((shelf) => {
-    const [now, then] = [here[shelf], backup[shelf]]
+    const [now, then] = [mine[shelf], backup[shelf]]
     const keys = Object.keys(then).sort()
-    const alike = (key: string) => JSON.stringify(now[key]) === JSON.stringify(then[key])
+    const here = (key: string) => Object.hasOwn(now, key)
+    const alike = (key: string) => JSON.stringify(own(now, key)) === JSON.stringify(own(then, key))
     return {
       shelf,
-      added: keys.filter((key) => !(key in now)),
-      changed: keys.filter((key) => key in now && !alike(key)),
-      same: keys.filter((key) => key in now && alike(key)),
+      added: keys.filter((key) => !here(key)),
+      changed: keys.filter((key) => here(key) && !alike(key)),
+      same: keys.filter((key) => here(key) && alike(key)),
       removed:
         way === 'replace'
           ? Object.keys(now)
-              .filter((key) => !(key in then))
+              .filter((key) => !Object.hasOwn(then, key))
               .sort()
           : [],
-      unreadable: keys.filter((key) => !reads(shelf, key, then[key])),
+      unreadable: keys.filter((key) => !reads(shelf, key, own(then, key))),
     }
   })
 }
@@ -82,26 +84,26 @@ export function differingIn(
 ): readonly Differing[] {
   return changes.flatMap(({ shelf, changed }) =>
     changed.map((key): Differing => {
-      const [now, then] = [here[shelf][key], backup[shelf][key]]
+      const [now, then] = [own(here[shelf], key), own(backup[shelf], key)]
       const entry = { shelf, key, hereAt: undefined, thereAt: undefined }
       if (shelf !== 'plans') return { ...entry, name: nameIn(then, key), standing: 'other' }
       const [mine, theirs] = [planFrom(now), planFrom(then)]
       const name = (mine ?? theirs)?.job.name ?? key
       if (!mine || !theirs) return { ...entry, name, standing: 'other' }
-      const [own, other] = [pasts.here[key] ?? [], pasts.backup[key] ?? []]
-      const { at } = meet({ plan: mine, steps: own }, { plan: theirs, steps: other }, '')
+      const [past, other] = [own(pasts.here, key) ?? [], own(pasts.backup, key) ?? []]
+      const { at } = meet({ plan: mine, steps: past }, { plan: theirs, steps: other }, '')
       const standing = at === 'behind' ? 'newer' : at === 'ahead' || at === 'same' ? 'older' : 'apart'
       return {
         ...entry,
         name,
-        standing: own.length === 0 && other.length === 0 ? 'other' : standing,
-        hereAt: own.at(-1)?.at,
+        standing: past.length === 0 && other.length === 0 ? 'other' : standing,
+        hereAt: past.at(-1)?.at,
         thereAt: other.at(-1)?.at,
       }
     }),
   )
 }
 
-/** Whether merging keeps what is here, unless it is said otherwise: where the backup holds nothing newer, and in the log, which is never written over. */
+/** Whether merging keeps what is here, unless it is said otherwise: wherever the backup is not known to go on from it. The log is never written over. */
 export const staysUnasked = ({ shelf, standing }: Differing): boolean =>
-  shelf === 'log' || standing === 'older' || standing === 'apart'
+  shelf === 'log' || standing !== 'newer'

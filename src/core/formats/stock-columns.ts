@@ -183,7 +183,7 @@ function find(
     }
   const kinds = field.choices
     .map(([kind]) => String(kind))
-    .filter((kind) => key in field.groupOf(kind).fields)
+    .filter((kind) => Object.hasOwn(field.groupOf(kind).fields, key))
   const [first] = kinds
   const of = first === undefined ? undefined : kindOf(schema, field.by, first)
   if (first === undefined || !of) return undefined

@@ -76,7 +76,7 @@ export const howTraits = (how: How): HowTraits => HOWS[how]
 const howsWith = <Trait extends keyof HowTraits>(trait: Trait) =>
   kindsOf(HOWS).filter(
     (how): how is { [K in How]: (typeof HOWS)[K] extends Record<Trait, unknown> ? K : never }[How] =>
-      trait in HOWS[how],
+      Object.hasOwn(HOWS[how], trait),
   )
 
 /** What a rating may be read from. */

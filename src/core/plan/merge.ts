@@ -1,3 +1,4 @@
+import { own } from '../units/own'
 import type * as z from '../units/schema'
 import { keyWords } from './key-words'
 import { fieldMessages } from './messages'
@@ -64,7 +65,12 @@ class Merging {
     const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
     return Object.fromEntries(
       keys.flatMap((key) => {
-        const value = this.of(base[key], mine[key], theirs[key], path === '' ? key : `${path}.${key}`)
+        const value = this.of(
+          own(base, key),
+          own(mine, key),
+          own(theirs, key),
+          path === '' ? key : `${path}.${key}`,
+        )
         return value === undefined ? [] : [[key, value] as const]
       }),
     )

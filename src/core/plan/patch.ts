@@ -1,3 +1,4 @@
+import { own } from '../units/own'
 import * as z from '../units/schema'
 
 /**
@@ -29,9 +30,9 @@ const isNamed = (value: unknown): value is readonly Named[] => {
 function* changes(from: unknown, to: unknown, at: readonly string[]): Iterable<Patch[number]> {
   if (from === to) return
   if (isRaw(from) && isRaw(to)) {
-    for (const key of Object.keys(from)) if (!(key in to)) yield { at: [...at, key], gone: true }
+    for (const key of Object.keys(from)) if (!Object.hasOwn(to, key)) yield { at: [...at, key], gone: true }
     for (const [key, value] of Object.entries(to))
-      if (key in from) yield* changes(from[key], value, [...at, key])
+      if (Object.hasOwn(from, key)) yield* changes(from[key], value, [...at, key])
       else yield { at: [...at, key], is: value }
     return
   }
@@ -59,7 +60,7 @@ function changed(value: unknown, path: readonly string[], change: (was: unknown)
     return i < 0 ? [...list, changed(undefined, rest, change)] : list.with(i, changed(list[i], rest, change))
   }
   const group = isRaw(value) ? value : {}
-  return { ...group, [key]: changed(group[key], rest, change) }
+  return { ...group, [key]: changed(own(group, key), rest, change) }
 }
 
 function without(value: unknown, path: readonly string[]): unknown {

@@ -30,7 +30,7 @@ function KnownMark({
   const now = typeof by === 'string' ? by : ''
   const choices = HOW_CHOICES.some(([how]) => how === now)
     ? HOW_CHOICES
-    : [[now, now in HOWS ? HOWS[now as How].word : now], ...HOW_CHOICES]
+    : [[now, Object.hasOwn(HOWS, now) ? HOWS[now as How].word : now], ...HOW_CHOICES]
   return (
     <select
       aria-label="How it is known"

@@ -74,7 +74,7 @@ function ratingsWith(
   return now
 }
 
-const isSize = (reading: SheetReading): reading is Size => reading.what in FIELD
+const isSize = (reading: SheetReading): reading is Size => Object.hasOwn(FIELD, reading.what)
 
 /** A thing's sizes with those read, and how they are known. */
 function sized<

@@ -83,7 +83,7 @@ export function primaryOf(
   } as const
   const { kind } = step.task
   return {
-    say: [kind in words ? words[kind as keyof typeof words] : 'Done'],
+    say: [Object.hasOwn(words, kind) ? words[kind as keyof typeof words] : 'Done'],
     events: doneEvents(plan, survey, step, progress),
   }
 }
