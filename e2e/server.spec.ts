@@ -88,6 +88,15 @@ test('a body that does not come is ended in seconds, and whoever sent it is told
   expect(Date.now() - began).toBeLessThan(30_000)
 })
 
+test('a page is read, and nothing is sent to it', async ({ request: ask }) => {
+  for (const method of ['PUT', 'PATCH', 'DELETE', 'POST']) {
+    const answer = await ask.fetch('/house', { method, data: '{}', maxRedirects: 0 })
+    expect([method, answer.status(), answer.headers()['allow']]).toEqual([method, 405, 'GET, HEAD, OPTIONS'])
+  }
+  expect((await ask.get('/house')).status()).toBe(200)
+  expect((await ask.fetch('/api/review', { method: 'PUT' })).status()).toBe(405)
+})
+
 test('refuses TRACE, to pages and to the route', async ({ baseURL }) => {
   for (const path of ['/', '/api/review', '/icon.svg'])
     expect(

@@ -19,7 +19,15 @@ function policy(nonce: string): string {
   ].join('; ')
 }
 
+/** What a page is asked for by. TRACE does not come this far. */
+const ASKED_BY = ['GET', 'HEAD', 'OPTIONS']
+
 export function proxy(request: NextRequest): NextResponse {
+  if (!ASKED_BY.includes(request.method))
+    return new NextResponse('This page is read: nothing is sent to it.\n', {
+      status: 405,
+      headers: { allow: ASKED_BY.join(', '), 'content-type': 'text/plain; charset=utf-8' },
+    })
   const nonce = btoa(crypto.randomUUID())
   const value = policy(nonce)
   const headers = new Headers(request.headers)

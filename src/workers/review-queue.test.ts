@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import type { ReviewQuestion } from './review-messages'
 import { reviewQueue } from './review-queue'
 
@@ -69,15 +69,40 @@ describe('reviews in threads of their own', () => {
     expect(await of('c', first.signal)).toEqual({ kind: 'gone' })
   })
 
-  it('refuse who comes when too many wait, and go on after one that failed', async () => {
+  it('tell who would wait longer than fifteen seconds at once when to come again, and go on after one that failed', async () => {
     const { threads, of } = played()
-    const asked = Array.from({ length: 33 }, (_, i) => of(`${i}`))
-    expect(await of('one too many')).toEqual({ kind: 'full' })
+    // Before any was seen one is taken to last half a second: thirty may wait.
+    const asked = Array.from({ length: 31 }, (_, i) => of(`${i}`))
+    expect(await of('one too many')).toEqual({ kind: 'full', againInS: 16 })
     threads[0]!.emit('error', new Error('out of memory'))
     expect(await asked[0]).toEqual({ kind: 'failed' })
-    for (let i = 1; i < 33; i += 1) {
+    for (let i = 1; i < 31; i += 1) {
       threads[i]!.answer()
       expect(await asked[i]).toEqual({ kind: 'answered', answer: { status: 200, body: `${i}` } })
+    }
+  })
+
+  it('let nobody wait for long behind heavy ones: by how long those last, or by the clock (S11)', async () => {
+    vi.useFakeTimers()
+    try {
+      const { threads, of } = played(10_000, 2)
+      const heavy = Array.from({ length: 6 }, (_, i) => of(`${i}`))
+      await vi.advanceTimersByTimeAsync(9000)
+      // Two are under way, four wait: two of them for more than fifteen seconds.
+      expect(await of('late')).toEqual({ kind: 'full', againInS: 23 })
+      await vi.advanceTimersByTimeAsync(6001)
+      const done = await Promise.all(heavy.map((each) => Promise.race([each, 'not yet'])))
+      expect(done).toEqual([
+        { kind: 'tooLong' },
+        { kind: 'tooLong' },
+        'not yet',
+        'not yet',
+        { kind: 'full', againInS: 15 },
+        { kind: 'full', againInS: 10 },
+      ])
+      expect(threads).toHaveLength(4)
+    } finally {
+      vi.useRealTimers()
     }
   })
 

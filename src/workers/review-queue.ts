@@ -4,7 +4,14 @@ import type { ReviewAnswer, ReviewQuestion } from './review-messages'
 
 /** A plan that takes longer than this holds up whoever comes after it. */
 export const LONGEST_MS = 10_000
-const WAITING_MOST = 32
+/** Whoever would wait longer is told to come again, and when. */
+export const WAITS_MOST_MS = 15_000
+/** Nor do more wait than this, however short each is: each holds its plan. */
+const WAITING_MOST = 256
+/** One review takes about so long, as long as none was seen here. */
+const USUAL_MS = 500
+/** So many of the last reviews say how long one takes. */
+const REMEMBERED = 16
 const AT_ONCE = Math.max(1, availableParallelism() - 1)
 const MEMORY_MB = 512
 
@@ -12,7 +19,7 @@ const MEMORY_MB = 512
 type QueueAnswer =
   | { readonly kind: 'answered'; readonly answer: ReviewAnswer }
   | { readonly kind: 'tooLong' }
-  | { readonly kind: 'full' }
+  | { readonly kind: 'full'; readonly againInS: number }
   | { readonly kind: 'gone' }
   | { readonly kind: 'failed' }
 
@@ -29,17 +36,36 @@ const startThread: StartThread = (question) =>
  * Reviews plans in threads of their own: so many at once, some waiting, none longer than the limit, none for somebody
  * who has gone. What cannot be answered says why; the page and other requests never wait for it.
  */
-export function reviewQueue(start: StartThread = startThread, longestMs = LONGEST_MS, atOnce = AT_ONCE) {
+export function reviewQueue(
+  start: StartThread = startThread,
+  longestMs = LONGEST_MS,
+  atOnce = AT_ONCE,
+  waitsMostMs = WAITS_MOST_MS,
+) {
   const waiting: (() => void)[] = []
+  const took: number[] = []
+  const began = new Set<number>()
   let running = 0
   const next = () => {
     running -= 1
     waiting.shift()?.()
   }
+  /** How long whoever comes now waits about: by how long the last ones took, and those under way at least as long as they do. ms. */
+  const waitMs = () => {
+    const usual = took.length === 0 ? USUAL_MS : took.reduce((sum, each) => sum + each, 0) / took.length
+    const now = performance.now()
+    const longest = Math.max(usual, ...[...began].map((since) => now - since))
+    return (longest * (waiting.length + 1)) / atOnce
+  }
+  const comeAgain = (ms: number): QueueAnswer => ({
+    kind: 'full',
+    againInS: Math.max(1, Math.ceil(ms / 1000)),
+  })
 
   const run = (question: ReviewQuestion, signal: AbortSignal): Promise<QueueAnswer> =>
     new Promise((resolve) => {
       running += 1
+      const since = performance.now()
       let thread: ReturnType<StartThread>
       try {
         thread = start(question)
@@ -48,10 +74,13 @@ export function reviewQueue(start: StartThread = startThread, longestMs = LONGES
         next()
         return
       }
+      began.add(since)
       let over = false
       const end = (reviewed: QueueAnswer) => {
         if (over) return
         over = true
+        began.delete(since)
+        if (reviewed.kind !== 'gone') took.splice(0, took.length - REMEMBERED + 1, performance.now() - since)
         clearTimeout(timer)
         signal.removeEventListener('abort', onGone)
         void thread.terminate()
@@ -69,17 +98,24 @@ export function reviewQueue(start: StartThread = startThread, longestMs = LONGES
   return async (question: ReviewQuestion, signal: AbortSignal): Promise<QueueAnswer> => {
     if (signal.aborted) return { kind: 'gone' }
     if (running < atOnce) return run(question, signal)
-    if (waiting.length >= WAITING_MOST) return { kind: 'full' }
+    const expected = waitMs()
+    if (expected > waitsMostMs || waiting.length >= WAITING_MOST) return comeAgain(expected)
     return new Promise((resolve) => {
       const begin = () => {
-        signal.removeEventListener('abort', leave)
+        signal.removeEventListener('abort', onGone)
+        clearTimeout(timer)
         void run(question, signal).then(resolve)
       }
-      const leave = () => {
+      const leave = (answer: QueueAnswer) => {
+        signal.removeEventListener('abort', onGone)
+        clearTimeout(timer)
         waiting.splice(waiting.indexOf(begin), 1)
-        resolve({ kind: 'gone' })
+        resolve(answer)
       }
-      signal.addEventListener('abort', leave)
+      const onGone = () => leave({ kind: 'gone' })
+      // What is under way may take longer than was expected.
+      const timer = setTimeout(() => leave(comeAgain(waitMs())), waitsMostMs)
+      signal.addEventListener('abort', onGone)
       waiting.push(begin)
     })
   }

@@ -1,5 +1,6 @@
 import * as z from '../units/schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { unopened } from './opened'
 import { type PastStep, pastStepSchema } from '../plan/past-step'
 
 /** A picture as it is kept: a JPEG, PNG or WebP in the text that an image takes. */
@@ -67,6 +68,8 @@ export function readBackup(text: string): ReadBackup {
       problems: [{ path: 'backup', text: 'This file is not JSON: it is no backup, or it was cut short.' }],
     }
   }
+  const shut = unopened(raw, 'backup', 1)
+  if (shut) return { ok: false, problems: [shut] }
   const read = backupSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
   const { shelves, pasts, madeAt, sha256 } = read.data

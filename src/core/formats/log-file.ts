@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import * as z from '../units/schema'
 import { EVENT_WORD, EVENTS, logEventSchema, type LogEvent } from '../log/event'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { unopened } from './opened'
 
 const logFileSchema = z.strictObject({
   format: z.literal('ypsos-log'),
@@ -20,6 +21,8 @@ export type ReadLog =
 
 /** Reads such a file back; what is wrong is named by field. */
 export function readLog(raw: unknown): ReadLog {
+  const shut = unopened(raw, 'log', 1)
+  if (shut) return { ok: false, problems: [shut] }
   const read = logFileSchema.safeParse(raw)
   return read.success
     ? { ok: true, events: read.data.events }

@@ -5,6 +5,7 @@ import { MOST_STEPS, type PastStep, pastStepSchema, statesAlong } from '../plan/
 import type { Plan } from '../plan/plan'
 import { planSchema } from '../plan/plan-schema'
 import { pictureSchema } from './backup'
+import { unopened } from './opened'
 import { readPlan } from './plan-file'
 
 /** One job with all that belongs to it: its plan, its past, its entries in the log, its pictures. */
@@ -50,6 +51,8 @@ function leading(plan: Plan, steps: readonly PastStep[]): readonly PastStep[] {
 
 /** Reads a decoded parcel; every field that is wrong is named. Steps that lead through no plan are left out, the plan stays. */
 export function readParcel(raw: unknown): ReadParcel {
+  const shut = unopened(raw, 'parcel', 1)
+  if (shut) return { ok: false, problems: [shut] }
   const read = parcelSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
   const { format: _, version: __, plan: rawPlan, ...rest } = read.data

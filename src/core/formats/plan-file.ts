@@ -1,6 +1,7 @@
 import { planSchema } from '../plan/plan-schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { type Plan } from '../plan/plan'
+import { tooDeep } from './opened'
 import { liftToPresent } from '../plan/versions'
 
 type ReadPlan =
@@ -9,6 +10,8 @@ type ReadPlan =
 
 /** Reads an already decoded plan of any known version. Fails with every field that is wrong and its fix. */
 export function readPlan(raw: unknown): ReadPlan {
+  const deep = tooDeep(raw, 'plan')
+  if (deep) return { ok: false, problems: [deep] }
   const lifted = liftToPresent(raw)
   if (!lifted.ok) return { ok: false, problems: [{ path: lifted.path, text: lifted.reason }] }
   const parsed = planSchema.safeParse(lifted.raw)

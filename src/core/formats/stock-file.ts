@@ -1,5 +1,6 @@
 import * as z from '../units/schema'
 import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { unopened } from './opened'
 import { factText } from '../log/fact-print'
 import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from './stock-kinds'
 
@@ -34,6 +35,8 @@ export function parseStockText(text: string): ReadStock {
   } catch {
     return { ok: false, problems: [{ path: 'stock', text: 'This file is not JSON.' }] }
   }
+  const shut = unopened(raw, 'stock', 1)
+  if (shut) return { ok: false, problems: [shut] }
   const read = fileSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
   const problems = STOCK_KINDS.flatMap((kind) => {

@@ -37,12 +37,12 @@ export const fastenerSchema = z.strictObject({
   count: z.int().check(z.gte(1), z.lte(400)),
   torqueNm: z.optional(
     z
-      .strictObject({ from: z.number().check(z.positive()), to: z.number().check(z.positive()) })
+      .strictObject({ from: z.number().check(z.gte(0.001)), to: z.number().check(z.gte(0.001)) })
       .check(z.refine(({ from, to }) => from <= to, 'The range ends before it begins.')),
   ),
   torqueFrom: z.optional(torqueSourceSchema),
   /** What the part it closes on bears at most, whatever the bolt could. */
-  atMostNm: z.optional(z.number().check(z.positive())),
+  atMostNm: z.optional(z.number().check(z.gte(0.001))),
   lengthMm: z.optional(sizeMm),
   grade: z.optional(gradeSchema),
   condition: z.optional(conditionSchema),

@@ -62,7 +62,7 @@ export const houseRulesSchema = z.strictObject({
   parkedMissing: z.enum(['strict', 'ruleOfThree']),
   trailMissing: z.discriminatedUnion('school', [
     z.strictObject({ school: z.literal('strict') }),
-    z.strictObject({ school: z.literal('derate'), factor: z.number().check(z.positive(), z.lte(1)) }),
+    z.strictObject({ school: z.literal('derate'), factor: z.number().check(z.gte(0.001), z.lte(1)) }),
   ]),
   roofCounts: z.enum(['everything', 'load']),
   guess: z.discriminatedUnion('school', [
@@ -78,8 +78,8 @@ export const houseRulesSchema = z.strictObject({
   /** How the shop ties down: pull in each strap, friction under the load, angle of the strap to the deck. */
   straps: z.optional(
     z.strictObject({
-      pullN: z.number().check(z.positive(), z.lte(20_000)),
-      friction: z.number().check(z.positive(), z.lte(1.5)),
+      pullN: z.number().check(z.gte(0.1), z.lte(20_000)),
+      friction: z.number().check(z.gte(0.001), z.lte(1.5)),
       angleDeg: z.number().check(z.gte(5), z.lte(90)),
     }),
   ),

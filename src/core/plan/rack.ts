@@ -12,6 +12,7 @@ import {
   nameSchema,
   positionMm,
   sizeMm,
+  wideMm,
   spanMm,
   statusSchema,
   typedSchema,
@@ -111,24 +112,24 @@ const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
  */
 const profileSchema = z.strictObject({
   kind: profileKindSchema,
-  widthMm: spanMm,
-  heightMm: spanMm,
+  widthMm: wideMm,
+  heightMm: wideMm,
   wallMm: z.optional(spanMm),
   section: z.optional(
     z.discriminatedUnion('known', [
       z.strictObject({ known: z.literal('solid') }),
       z.strictObject({
         known: z.literal('figures'),
-        iMm4: z.number().check(z.positive(), z.lte(1e9)),
-        wMm3: z.number().check(z.positive(), z.lte(1e8)),
+        iMm4: z.number().check(z.gte(0.001), z.lte(1e9)),
+        wMm3: z.number().check(z.gte(0.001), z.lte(1e8)),
       }),
     ]),
   ),
   material: z.optional(
     z.strictObject({
       name: nameSchema,
-      eGPa: z.number().check(z.positive(), z.lte(1000)),
-      yieldMPa: z.optional(z.number().check(z.positive(), z.lte(5000))),
+      eGPa: z.number().check(z.gte(0.001), z.lte(1000)),
+      yieldMPa: z.optional(z.number().check(z.gte(0.001), z.lte(5000))),
     }),
   ),
   channel: z.optional(channelSchema),

@@ -5,7 +5,16 @@ import { bodySchema } from '../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import { knownSchema } from './known'
 import { massSchema, ratedSchema, ratingSchema, sourceSchema } from './rating'
-import { idSchema, massKg, nameSchema, positionMm, sizeMm, spanMm, typedSchema } from '../units/scalars'
+import {
+  idSchema,
+  massKg,
+  nameSchema,
+  positionMm,
+  sizeMm,
+  wideMm,
+  spanMm,
+  typedSchema,
+} from '../units/scalars'
 
 const common = {
   id: idSchema,
@@ -66,7 +75,7 @@ export const vehicleSchema = z.strictObject({
   frontOverhangMm: sizeMm,
   noseToScreenMm: sizeMm,
   wheelRadiusMm: spanMm,
-  trackMm: z.optional(z.strictObject({ front: spanMm, rear: spanMm })),
+  trackMm: z.optional(z.strictObject({ front: wideMm, rear: wideMm })),
   kerbKg: z.optional(massKg),
   grossKg: z.optional(massKg),
   axleLimitKg: z.optional(z.strictObject({ front: massKg, rear: massKg })),
@@ -77,7 +86,7 @@ export const vehicleSchema = z.strictObject({
       z.strictObject({
         known: z.literal('stability'),
         frontShare: z.number().check(z.gte(0), z.lte(1)),
-        staticStabilityFactor: z.number().check(z.positive(), z.lte(5)),
+        staticStabilityFactor: z.number().check(z.gte(0.01), z.lte(5)),
       }),
     ]),
   ),

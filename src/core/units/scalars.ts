@@ -4,13 +4,20 @@ import * as z from './schema'
  * The numbers a plan is made of. Every field's name ends in its unit (Mm, Kg, Nm, Deg, KmH), and these bounds
  * are far outside any vehicle: they only keep rubbish and overflow out.
  */
-export const positionMm = z.number().check(z.gte(-30_000), z.lte(30_000))
-export const sizeMm = z.number().check(z.gte(0), z.lte(30_000))
-export const spanMm = z.number().check(z.positive(), z.lte(30_000))
-export const massKg = z.number().check(z.gte(0), z.lte(20_000))
+/** What is nearer to nought than anything is measured is a slip, and what is divided by it is no figure. */
+const measured = z.refine<number>(
+  (value) => value === 0 || Math.abs(value) >= 1e-6,
+  'This is all but nought: give 0, or what was measured.',
+)
+export const positionMm = z.number().check(z.gte(-30_000), z.lte(30_000), measured)
+export const sizeMm = z.number().check(z.gte(0), z.lte(30_000), measured)
+export const spanMm = z.number().check(z.gte(0.1), z.lte(30_000))
+/** What other figures are divided by: a bar's section, a track. */
+export const wideMm = z.number().check(z.gte(1), z.lte(30_000))
+export const massKg = z.number().check(z.gte(0), z.lte(20_000), measured)
 /** A figure of 0 is a figure: nothing is allowed there. */
-export const limitKg = z.number().check(z.gte(0), z.lte(20_000))
-export const speedKmH = z.number().check(z.gte(0), z.lte(300))
+export const limitKg = z.number().check(z.gte(0), z.lte(20_000), measured)
+export const speedKmH = z.number().check(z.gte(0), z.lte(300), measured)
 export const money = z.number().check(z.gte(0), z.lte(1_000_000))
 
 export const idSchema = z

@@ -32,12 +32,18 @@ describe('POST /api/review', () => {
 
   it.each([
     ['tooLong', 422],
-    ['full', 503],
     ['gone', 499],
     ['failed', 500],
   ] as const)('says of a plan that is %s: %d', async (kind, status) => {
     ask.mockResolvedValue({ kind })
     expect((await post('{}')).status).toBe(status)
+  })
+
+  it('says when to come again where too many wait', async () => {
+    ask.mockResolvedValue({ kind: 'full', againInS: 16 })
+    const response = await post('{}')
+    expect([response.status, response.headers.get('retry-after')]).toEqual([503, '16'])
+    expect(await response.text()).toContain('send it again in 16 s')
   })
 
   it('takes JSON alone, so that no other page can post from a visitor’s browser', async () => {

@@ -64,7 +64,9 @@ export async function POST(request: Request): Promise<Response> {
     case 'tooLong':
       return refuse(422, `plan takes longer than ${LONGEST_MS / 1000} s to review: take things off it.`)
     case 'full':
-      return refuse(503, 'Too many plans are waiting: send it again in a while.', { 'retry-after': '10' })
+      return refuse(503, `Too many plans are waiting: send it again in ${reviewed.againInS} s.`, {
+        'retry-after': String(reviewed.againInS),
+      })
     case 'gone':
       return new Response(null, { status: 499 })
     case 'failed':

@@ -94,7 +94,7 @@ export const ofWorkEvents = {
       pass: z.int().check(z.gte(1), z.lte(9)),
       percent: z.number().check(z.gte(1), z.lte(100)),
       /** What the wrench read, N·m. */
-      nm: z.optional(z.number().check(z.positive(), z.lte(2000))),
+      nm: z.optional(z.number().check(z.gte(0.001), z.lte(2000))),
       how: z.optional(z.enum(PULL_EVIDENCE)),
       ...readBy,
     },
