@@ -91,7 +91,7 @@ describe('reviews in threads of their own', () => {
       // Two are under way, four wait: two of them for more than fifteen seconds.
       expect(await of('late')).toEqual({ kind: 'full', againInS: 23 })
       await vi.advanceTimersByTimeAsync(6001)
-      const done = await Promise.all(heavy.map((each) => Promise.race([each, 'not yet'])))
+      const done = await Promise.all(heavy.map((each) => Promise.race([each, Promise.resolve('not yet')])))
       expect(done).toEqual([
         { kind: 'tooLong' },
         { kind: 'tooLong' },

@@ -137,10 +137,10 @@ describe('a whole step that somebody answered for', () => {
     const progress = after(...first, putOff)
     expect([isDone(feet, progress), isSettled(feet, progress)]).toEqual([false, true])
     expect(currentIndex(steps, progress)).not.toBe(steps.indexOf(feet))
-    const pulls = workedEvents(surveyed, USUAL_BAY).filter(
-      (event) => 'jointId' in event && event.jointId !== joint,
+    const given = workedEvents(surveyed, USUAL_BAY).filter(
+      (event) => event.kind !== 'stepDone' && !('jointId' in event && event.jointId === joint),
     )
-    const rest = [...pulls, ...steps.filter(({ id }) => id !== feet.id).map(done)]
+    const rest = [...given, ...steps.filter(({ id }) => id !== feet.id).map(done)]
     const session = sessionOf(steps, surveyed, review(surveyed), after(putOff, ...rest))
     expect(session.next?.step.id).toBe(feet.id)
     expect(session.next?.state).toBe('putOff')

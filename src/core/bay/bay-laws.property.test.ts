@@ -8,7 +8,7 @@ import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey, type Survey } from '../survey/survey'
-import { HANGS_ON, heldProgress } from './evidence'
+import { hangsOn, heldProgress } from './evidence'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'
 import { sessionOf } from './session'
@@ -196,17 +196,9 @@ describe('laws of the bay, on made jobs', () => {
           const later = survey(now)
           const steps = stepsOf(later)
           const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
-          const kinds = new Set(
-            steps.flatMap((step) =>
-              again.has(step.id)
-                ? [HANGS_ON.find(({ is }) => is(step))?.evidence ?? 'nothing in the table']
-                : [],
-            ),
-          )
+          const kinds = new Set(steps.flatMap((step) => (again.has(step.id) ? [hangsOn(step).evidence] : [])))
           // What is wanted old is, wherever the job has such a step at all.
-          const has = old.filter((evidence) =>
-            steps.some((step) => HANGS_ON.find(({ is }) => is(step))?.evidence === evidence),
-          )
+          const has = old.filter((evidence) => steps.some((step) => hangsOn(step).evidence === evidence))
           expect([...kinds].sort()).toEqual([...has].sort())
         }),
         RUNS,

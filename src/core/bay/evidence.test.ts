@@ -5,7 +5,7 @@ import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { HANGS_ON, heldProgress } from './evidence'
+import { hangsOn, heldProgress } from './evidence'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { workedProgress } from './worked.testing'
@@ -25,12 +25,14 @@ function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
   const { again } = heldProgress(stepsOf(now), survey(now), allDone(plan))
   const kinds = stepsOf(now)
     .filter(({ id }) => again.has(id))
-    .map((step) => HANGS_ON.find(({ is }) => is(step))?.evidence ?? 'nothing in the table')
+    .map((step) => hangsOn(step).evidence)
   return [...new Set(kinds)].sort()
 }
 
 const RACK = ['seat and shake', 'squareness', 'torque of a rack']
 const TOLD = 'told and handed over'
+/** What hangs on where a thing stands. */
+const STOOD = ['torque of a mount', 'what was started by hand']
 const firstBar = (by: number) => (plan: Plan) => ({
   ...plan,
   racks: plan.racks.map((rack, i) =>
@@ -100,10 +102,23 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
     ],
     ['the speed raised', speed(20), ['the drive', TOLD]],
     ['the speed lowered', speed(-20), [TOLD]],
-    ['a bar 30 mm further', firstBar(30), [...RACK, ...torqueOfMounts, 'what opens or swings', TOLD]],
+    [
+      'a bar 30 mm further',
+      firstBar(30),
+      [
+        ...RACK,
+        ...torqueOfMounts,
+        'what opens or swings',
+        'what was cut',
+        'what was done',
+        'what was loaded',
+        TOLD,
+      ],
+    ],
     ['a bar a millimetre further', firstBar(1), [TOLD]],
-    ['a load 100 mm further', firstThing(100), ['the drive', 'what opens or swings', TOLD]],
-    ['a load 20 mm further', firstThing(20), ['what opens or swings', TOLD]],
+    ['a load 100 mm further', firstThing(100), ['the drive', 'what opens or swings', ...STOOD, TOLD]],
+    ['a load 20 mm further', firstThing(20), ['what opens or swings', ...STOOD, TOLD]],
+    ['a load 8 mm further', firstThing(8), ['what opens or swings', TOLD]],
     [
       'something put into the box',
       (plan) => ({
@@ -149,7 +164,7 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
           })),
         })),
       }),
-      ['torque of a rack', TOLD],
+      ['torque of a rack', 'the count', TOLD],
     ],
     [
       'the hatch described anew',

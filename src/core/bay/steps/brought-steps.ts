@@ -24,6 +24,7 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
     waitMinutes: step.waitMinutes ?? 0,
     hands: step.hands ?? 1,
     tools: step.tools ?? [],
+    task: { kind: 'do', on: ['words', 'parts'] },
   })
   if (!step.temporary) return [put]
   return [
@@ -37,6 +38,7 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
       detail: ['It was only there for a while.'],
       after: [id],
       minutes: about(2),
+      task: { kind: 'do', on: ['words'] },
     }),
   ]
 }

@@ -9,7 +9,10 @@ import { stepOf } from './step-of'
 type DrillPlan = ReturnType<typeof drillPlans>[number]
 type Hole = DrillPlan['holes'][number]
 
-const DRILLING = { tools: ['drill', 'centre punch', 'vacuum', 'eye protection'] }
+const DRILLING = {
+  tools: ['drill', 'centre punch', 'vacuum', 'eye protection'],
+  task: { kind: 'do', on: ['holes'] },
+} as const
 
 const placed = ({ xMm, yMm }: Hole): Phrase => [
   mm(Math.abs(xMm)),
@@ -86,6 +89,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
           after: drilled.map((step) => step.id),
           minutes: about(plan.asked * 2),
           waitMinutes: 60,
+          task: { kind: 'do', on: ['holes'] },
         }),
       ]
     })

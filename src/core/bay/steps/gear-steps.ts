@@ -5,7 +5,7 @@ import type { Survey } from '../../survey/survey'
 import { channelsFor } from '../channel/channel'
 import { gearJoints } from './joint-groups'
 import { COUNT, LEVEL } from './levels'
-import type { Step } from './step'
+import { OF_THING, type Step } from './step'
 import { stepOf } from './step-of'
 
 const racksUnder = (survey: Survey, { placement: { host } }: ThingAt): string[] => {
@@ -29,9 +29,9 @@ export function gearSteps(
   const { gear, placement } = thing
   const groups = gearJoints(survey, thing, rules)
   const under = racksUnder(survey, thing).flatMap(rackDone)
-  const id = (key: string) => `gear:${placement.id}/${key}`
+  const id = (key: string) => `${OF_THING}${placement.id}/${key}`
   const rackId = racksUnder(survey, thing)[0]
-  const common = { group: `gear:${placement.id}`, rackId }
+  const common = { group: `${OF_THING}${placement.id}`, rackId }
   const channels = channelsFor(survey, thing)
   const brought = (gear.work?.steps ?? []).map((step) =>
     stepOf({
@@ -49,6 +49,7 @@ export function gearSteps(
       waitMinutes: step.waitMinutes ?? 0,
       hands: step.hands ?? 1,
       tools: step.tools ?? [],
+      task: { kind: 'do', on: ['words', 'thing'] },
     }),
   )
   const { box } = thing
@@ -80,7 +81,7 @@ export function gearSteps(
     minutes: { from: 5, to: 10 },
     hands: lift?.advice.by === 'one' && gear.lengthMm <= LONG_MM ? 1 : 2,
     byLoader,
-    task: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do' },
+    task: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do', on: ['thing', 'stands'] },
   })
   return [
     ...brought,

@@ -49,6 +49,7 @@ function offSteps({ plan }: Survey): Step[] {
       after: [COUNT],
       minutes: { from: 8, to: 15 },
       hands: 2,
+      task: { kind: 'do', on: ['words'] },
     }),
   )
 }

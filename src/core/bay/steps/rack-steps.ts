@@ -11,7 +11,7 @@ import { drillSteps } from './drill-steps'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
-import type { Task, JointGroup, Step } from './step'
+import type { FactName, Task, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
 
 const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
@@ -46,7 +46,13 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
   const { rack: own, bars, feet, attachments } = rack
   const groups = rackJoints(rack, rules)
   const footIds = feet.map(({ id }) => id)
-  const step = (key: string, stage: Stage, title: string, detail: Phrase, rest: Partial<Step> = {}) =>
+  const step = (
+    key: string,
+    stage: Stage,
+    title: string,
+    detail: Phrase,
+    rest: Partial<Step> & Pick<Step, 'task'>,
+  ) =>
     stepOf({
       id: `${own.id}/${key}`,
       group: own.id,
@@ -58,6 +64,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       ...rest,
     })
   const asking = (task: Task) => ({ task })
+  const byWord = (...on: readonly FactName[]) => ({ task: { kind: 'do', on } as const })
   const sliding = bars.filter(({ bar }) => bar.slides === true).map(({ bar }) => bar.name)
   const has = (role: Part['role']) => own.parts.some((part) => part.role === role)
   const pairs = pairsOf(survey, rack)
@@ -79,7 +86,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'bench',
             `Build up the ${footPart.name} by corner`,
             ['Marked parts to their corners, arrows forward; pads pressed home. Nothing is tightened yet.'],
-            { minutes: about(feet.length * 2), footIds },
+            { minutes: about(feet.length * 2), footIds, ...byWord('parts') },
           ),
         ]
       : []),
@@ -106,7 +113,12 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                   : `set at the ${bar.fixedEnd === 'left' ? 'right' : 'left'} end; the ${bar.fixedEnd} one is fixed.`,
               ]
             }),
-            { after: footPart ? [`${own.id}/sub-assembly`] : [], minutes: about(bars.length * 4), footIds },
+            {
+              after: footPart ? [`${own.id}/sub-assembly`] : [],
+              minutes: about(bars.length * 4),
+              footIds,
+              ...byWord('parts', 'feet'),
+            },
           ),
         ]
       : []),
@@ -119,7 +131,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             [
               'Only when it is whole is its foot pattern known: it decides the spread, so it comes before the bars. Upside down on blankets, all joints loose, then square by its diagonals.',
             ],
-            { minutes: about(25), hands: 2, tools: ['blankets', 'tape'] },
+            { minutes: about(25), hands: 2, tools: ['blankets', 'tape'], ...byWord('parts') },
           ),
         ]
       : []),
@@ -132,7 +144,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       [
         `${attachments.map(({ kind }) => ATTACHMENTS[kind].prepare).join(' ')} Tape and cardboard over paint; no knife on a coating.`,
       ],
-      { minutes: about(10), tools: ['cloths', 'film', 'masking tape'] },
+      { minutes: about(10), tools: ['cloths', 'film', 'masking tape'], ...byWord('parts') },
     ),
     ...drillSteps(survey, rack),
   ]
@@ -146,7 +158,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           ? 'Hooks over the edge, feet on their pads, nothing tightened.'
           : 'Two people, one a side; set it down on its feet, never drag it.',
       ],
-      { minutes: about(5), hands: 2, footIds },
+      { minutes: about(5), hands: 2, footIds, ...byWord('parts') },
     ),
     step(
       'start-by-hand',
@@ -180,7 +192,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'place',
             'Place the bars',
             bars.flatMap((at, i) => [...(i === 0 ? [] : [' ']), ...placedFrom(survey, rack, at, i)]),
-            { minutes: about(8), hands: 2, footIds, tools: ['tape'] },
+            { minutes: about(8), hands: 2, footIds, tools: ['tape'], ...byWord('bars', 'parts') },
           ),
           ...(pairs.length === 0
             ? []
@@ -260,6 +272,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           step('caps', 'trim', 'End caps on', ['Every nut is in its channel: after this nothing enters.'], {
             after: [`${own.id}/strips`],
             minutes: about(3),
+            ...byWord('cuts', 'bars'),
           }),
         ]
       : []),
@@ -274,7 +287,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                 ? 'Covers to their corners.'
                 : `${covers.map(({ cores, codes }) => `${cores} cores, key ${codes.join(', ') || 'number to be written down'}`).join('; ')}.`,
             ],
-            { minutes: about(4), footIds },
+            { minutes: about(4), footIds, ...byWord('parts') },
           ),
         ]
       : []),

@@ -1,7 +1,6 @@
 import type { Step } from './step'
 
-type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'byLoader' | 'tools' | 'footIds' | 'after' | 'task'> &
-  Partial<Step>
+type Draft = Omit<Step, 'waitMinutes' | 'hands' | 'byLoader' | 'tools' | 'footIds' | 'after'> & Partial<Step>
 
 /** A step with what is usual where nothing else is said. */
 export function stepOf(draft: Draft): Step {
@@ -12,7 +11,6 @@ export function stepOf(draft: Draft): Step {
     byLoader: false,
     tools: [],
     footIds: [],
-    task: { kind: 'do' },
     ...draft,
   }
 }

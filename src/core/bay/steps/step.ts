@@ -30,9 +30,34 @@ export type WeighTarget =
   | { readonly of: 'gear'; readonly gearId: string }
   | { readonly of: 'load'; readonly placementId: string; readonly loadId: string }
 
+/** What of a plan evidence may hang on: kinds of facts, by their names. */
+export type FactName =
+  | 'figure'
+  | 'bars'
+  | 'feet'
+  | 'parts'
+  | 'thing'
+  | 'stands'
+  | 'words'
+  | 'channel'
+  | 'lines'
+  | 'holes'
+  | 'cuts'
+  | 'weighs'
+  | 'speed'
+  | 'outside'
+  | 'load'
+  | 'swing'
+  | 'opening'
+  | 'printed'
+
+/** What the group of a step about a thing on the rack begins with; its placement's id follows. */
+export const OF_THING = 'gear:'
+
 /** What a step is about, beyond doing what it says. */
 export type Task =
-  | { readonly kind: 'do' }
+  /** Done on somebody's word, which hangs on these. */
+  | { readonly kind: 'do'; readonly on: readonly FactName[] }
   | { readonly kind: 'count' }
   | {
       readonly kind: 'weigh'
