@@ -14,6 +14,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, inject, it } from 'vitest'
+import { partsCheck, survey } from '@/core'
 import { mutated } from '@/core/formats/mutate.testing'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/demo/plans'
 import { DEMO_PARTS } from '@/demo/racks'
@@ -66,7 +67,16 @@ describe('ypsos bay', () => {
   }
   const files = {
     ...FILES,
-    'counted.json': log({ kind: 'stepDone', stepId: 'job/count', title: 'Count' }),
+    'counted.json': log(
+      ...partsCheck(survey(boatAndBox)).lines.map(({ id, what, count }) => ({
+        kind: 'counted',
+        lineId: id,
+        what,
+        count,
+      })),
+      { kind: 'stepDone', stepId: 'job/count', title: 'Count' },
+    ),
+    'ticked.json': log({ kind: 'stepDone', stepId: 'job/count', title: 'Count' }),
     'over.json': log(over),
     'short.json': log({ kind: 'counted', lineId: 'wing-feet', what: 'Rail feet', count: 3 }),
     'off.json': log({
@@ -88,6 +98,8 @@ describe('ypsos bay', () => {
     expect(out).toContain('Next: Lay out and count the parts')
     expect(out).toContain('Count every line first')
     expect((await bay('--log=counted.json')).out).toContain('1 of ')
+    // A tick that nothing was counted for does nothing.
+    expect((await bay('--log=ticked.json')).out).toContain('0 of ')
   })
 
   it('says what is over, and what was put off', async () => {

@@ -2,6 +2,7 @@ import {
   checkedText,
   type Differing,
   differingIn,
+  own,
   type Pasts,
   printBackup,
   readBackup,
@@ -11,7 +12,6 @@ import {
   type ShelfName,
   type Shelves,
 } from '@/core'
-import { own } from '@/core/units/own'
 import { tellAllKept } from './kept-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'

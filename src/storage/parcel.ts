@@ -1,5 +1,4 @@
-import { type LogEvent, MOST_STEPS, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
-import { own } from '@/core/units/own'
+import { type LogEvent, MOST_STEPS, own, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
 import { historyIn } from './history'
 import { tellAllKept } from './kept-elsewhere'
 import { cameIn, loadEvents } from './log'
