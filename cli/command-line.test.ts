@@ -1,11 +1,13 @@
 import {
   bayReportSchema,
   METRIC,
+  partsCheck,
   type Plan,
   printPlan,
   type Rating,
   reviewReportSchema,
   STATES,
+  survey,
   surveyReportSchema,
 } from '../src/core'
 import { spawn } from 'node:child_process'
@@ -14,7 +16,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, inject, it } from 'vitest'
-import { partsCheck, survey } from '@/core'
 import { mutated } from '@/core/formats/mutate.testing'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/demo/plans'
 import { DEMO_PARTS } from '@/demo/racks'

@@ -2,7 +2,7 @@ import { type FieldMessage, mergePlans, type PastStep, patchBetween, type Plan, 
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn, loadHistory, stepsIn } from './history'
+import { historyIn, stepsIn } from './history'
 import { keepMine } from './undecided'
 import { allOn, inOneGo, type Going } from './transaction'
 import { mustWait, waitsNoMore } from './waiting'
@@ -126,7 +126,12 @@ export async function openPlan(id: string): Promise<OpenedPlan> {
 type KeptOver =
   | { readonly kept: 'yes'; readonly revision: number }
   /** Somebody else has written since: nothing was written over, and this is what stands there. */
-  | { readonly kept: 'stale'; readonly stored: StoredPlan; readonly revision: number }
+  | {
+      readonly kept: 'stale'
+      readonly stored: StoredPlan
+      readonly revision: number
+      readonly steps: readonly PastStep[]
+    }
   /** Somebody else has taken it away: whether it comes back is asked. */
   | { readonly kept: 'gone'; readonly revision: number }
   | { readonly kept: 'no'; readonly reason: string }
@@ -148,10 +153,11 @@ export async function keepPlanOver({ plan, over, base, steps = [], again }: Plan
     const done = await inOneGo(['plans', 'revisions', 'history'], async (going): Promise<KeptOver> => {
       const revision = await revisionIn(going, plan.id)
       const raw = await going.get('plans', plan.id)
-      if (revision !== over)
-        return raw === undefined
-          ? { kept: 'gone', revision }
-          : { kept: 'stale', stored: storedFrom(plan.id, raw), revision }
+      if (revision !== over) {
+        if (raw === undefined) return { kept: 'gone', revision }
+        const others = await stepsIn(going, plan.id, revision)
+        return { kept: 'stale', stored: storedFrom(plan.id, raw), revision, steps: others }
+      }
       planIn(going, plan, revision + 1)
       historyIn(going, plan.id, revision + 1, steps)
       return { kept: 'yes', revision: revision + 1 }
@@ -180,7 +186,7 @@ export async function keepHeld(id: string): Promise<Kept> {
   const merged = theirs && base ? mergePlans(base, plan, theirs) : undefined
   if (merged?.ok && theirs) {
     const back = patchBetween(merged.plan, theirs)
-    const before = await loadHistory(id, done.revision)
+    const before = done.kept === 'stale' ? done.steps : []
     const over = { plan: merged.plan, over: done.revision, base: theirs }
     const last = await keepPlanOver({ ...over, steps: [...before, { at: new Date().toISOString(), back }] })
     return last.kept === 'yes' ? { ok: true } : { ok: false, reason: 'Another tab is writing the same job.' }

@@ -10,7 +10,7 @@ interface Known {
 const known = new WeakMap<Plan, Known>()
 
 /** The step from one state to the next was made elsewhere, at a time and by somebody. */
-export function signedElsewhere(before: Plan, now: Plan, { at, by }: Pick<PastStep, 'at' | 'by'>): void {
+function signedElsewhere(before: Plan, now: Plan, { at, by }: Pick<PastStep, 'at' | 'by'>): void {
   const back = patchBetween(now, before)
   known.set(now, { before, step: { at, ...(by === undefined ? {} : { by }), back } })
 }
@@ -49,4 +49,28 @@ export function pastOf(plan: Plan, steps: readonly PastStep[]): readonly Plan[] 
   }
   // Each was a plan when it was kept: the oldest tells whether the whole way still leads through plans of this version.
   return past[0] === undefined || planSchema.safeParse(past[0]).success ? past : []
+}
+
+const same = (a: Plan | undefined, b: Plan | undefined): boolean =>
+  a === b || (a !== undefined && b !== undefined && JSON.stringify(a) === JSON.stringify(b))
+
+/**
+ * The states through which somebody else came from a state to theirs, each with when and by whom it was left: those since
+ * that state, or where their past does not go through it, all that is not in ours. Nothing of it is lost when ours is kept.
+ */
+export function statesSince(
+  base: Plan | undefined,
+  past: readonly Plan[],
+  theirs: Plan,
+  steps: readonly PastStep[],
+): readonly Plan[] {
+  const others = pastOf(theirs, steps)
+  const at = others.findLastIndex((state) => same(state, base))
+  const alike = others.findIndex((state, i) => !same(state, past[i]))
+  const since = at >= 0 ? others.slice(at + 1) : alike < 0 ? [] : others.slice(alike)
+  // The first of them was left from a state of ours, which is the same and another object.
+  const first = since[0] ?? theirs
+  const step = steps.at(-1 - since.length)
+  if (base && step && at >= 0) signedElsewhere(base, first, step)
+  return since
 }

@@ -4,8 +4,9 @@ import { create } from 'zustand'
 import { forgetUnkept, keepHeld, keepPlanOver, openPlan } from '@/storage/plans'
 import { whyNotKept, type Kept } from '@/storage/shelves'
 import { dropMine, keepMine, loadMine } from '@/storage/undecided'
-import { pastOf, signedElsewhere, stepsKept } from './past'
-import { inPlaceOf, markElsewhere, withoutOwnStep } from './whose-step'
+import { pastOnto, type Theirs } from './onto-theirs'
+import { pastOf, statesSince, stepsKept } from './past'
+import { withoutOwnStep } from './whose-step'
 
 type Opened =
   | { readonly at: 'loading' }
@@ -21,9 +22,7 @@ export type Picked =
   { readonly kind: 'thing'; readonly id: string } | { readonly kind: 'bar'; readonly id: string }
 
 /** What somebody else has kept of the open job that cannot stand beside what is here: both are kept until one is chosen. */
-export interface Apart {
-  readonly theirs: Plan
-  readonly revision: number
+export interface Apart extends Theirs {
   readonly clashes: readonly Clash[]
   readonly reason: string
 }
@@ -72,8 +71,6 @@ interface PlanStore {
 
 /** Well under the second that a person may lose. */
 const SAVE_AFTER_MS = 300
-/** So many earlier steps go along onto what somebody else has kept. */
-const STEPS_TAKEN_ALONG = 40
 /** Two that write at once take turns: after so many the next edit tries again. */
 const MOST_ROUNDS = 8
 
@@ -102,26 +99,13 @@ export const usePlan = create<PlanStore>((set, get) => {
     clearTimeout(timer)
     timer = setTimeout(() => void get().saveNow(), SAVE_AFTER_MS)
   }
-  /**
-   * Goes on from what somebody else has kept: the last steps go onto that, as far as they can. Where nothing here was
-   * still to be kept, what came is one more step after them. Steps before one that cannot go along stay in the past, but
-   * are not taken back one by one.
-   */
-  const onto = (plan: Plan, theirs: Plan, revision: number) => {
-    const { base, past, plan: before } = get()
-    const along: Plan[] = []
-    for (const step of past.slice(-STEPS_TAKEN_ALONG).toReversed()) {
-      const merged = base ? mergePlans(base, step, theirs) : undefined
-      if (!merged?.ok) break
-      along.unshift(inPlaceOf(merged.plan, step))
-    }
-    const stuck = past.slice(0, past.length - along.length).map(markElsewhere)
-    const asTheyWere = before && base === before
-    const steps = asTheyWere ? [...past.slice(stuck.length), markElsewhere(before)] : along
-    set({ plan, base: theirs, revision, past: [...stuck, ...steps], future: [], refusal: undefined })
+  /** Goes on from what somebody else has kept. */
+  const onto = (plan: Plan, theirs: Theirs) => {
+    const past = pastOnto(get(), theirs)
+    set({ plan, base: theirs.theirs, revision: theirs.revision, past, future: [], refusal: undefined })
   }
   /** What was typed here before a reload, and could not stand beside what somebody else had kept, is asked again. */
-  const takeUpMine = async (id: string) => {
+  const takeUpMine = async (id: string, steps: readonly PastStep[]) => {
     const mine = await loadMine(id)
     const { plan: theirs, revision } = get()
     if (!mine || theirs?.id !== id) return
@@ -134,7 +118,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       set({
         plan,
         base,
-        apart: { theirs, revision, clashes: merged.clashes, reason: merged.reason },
+        apart: { theirs, revision, steps, clashes: merged.clashes, reason: merged.reason },
         saving: { at: 'waiting' },
       })
   }
@@ -183,7 +167,7 @@ export const usePlan = create<PlanStore>((set, get) => {
           const base = unkept ? unkept.base : plan
           const saving: Saving = unkept ? { at: 'failed', reason: unkept.reason } : { at: 'saved' }
           set({ opened: { at: 'open' }, plan, base, revision, past, saving })
-          await takeUpMine(id)
+          await takeUpMine(id, steps)
         }
       } catch (error) {
         set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotKept(error) } })
@@ -206,9 +190,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       const { stored, revision, steps } = found
       if (JSON.stringify(stored.plan) === JSON.stringify(plan)) set({ base: plan, revision })
       else {
-        const step = steps.at(-1)
-        if (step) signedElsewhere(plan, stored.plan, step)
-        onto(stored.plan, stored.plan, revision)
+        onto(stored.plan, { theirs: stored.plan, revision, steps })
       }
     },
     run(command) {
@@ -309,23 +291,27 @@ export const usePlan = create<PlanStore>((set, get) => {
           const { clashes, reason } = merged
           void keepMine(plan.id, { base: base ?? theirs, plan: now.plan })
           forgetUnkept(plan.id)
-          set({ apart: { theirs, revision: done.revision, clashes, reason }, saving: { at: 'waiting' } })
+          const { revision: number, steps: others } = done
+          set({
+            apart: { theirs, revision: number, steps: others, clashes, reason },
+            saving: { at: 'waiting' },
+          })
           return
         }
-        onto(merged.plan, theirs, done.revision)
+        onto(merged.plan, { theirs, revision: done.revision, steps: done.steps })
       }
     },
     async settle(holds) {
-      const { plan, apart, past } = get()
+      const { plan, apart, past, base } = get()
       if (!plan || !apart) return
-      const { theirs, revision } = apart
-      const other = holds === 'mine' ? theirs : plan
+      const { theirs, revision, steps } = apart
+      const since = statesSince(base, past, theirs, steps)
       set({
         plan: holds === 'mine' ? plan : theirs,
         base: theirs,
         revision,
         apart: undefined,
-        past: [...past, other],
+        past: [...past, ...(holds === 'mine' ? [...since, theirs] : [plan, ...since])],
         future: [],
       })
       void dropMine(plan.id)
