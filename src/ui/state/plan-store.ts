@@ -1,5 +1,14 @@
 'use client'
-import { apply, type Clash, type Command, type FieldMessage, mergePlans, type Plan, type State } from '@/core'
+import {
+  apply,
+  type Clash,
+  type Command,
+  type FieldMessage,
+  mergePlans,
+  type PastStep,
+  type Plan,
+  type State,
+} from '@/core'
 import { create } from 'zustand'
 import { forgetUnkept, keepHeld, keepPlanOver, openPlan } from '@/storage/plans'
 import { whyNotKept, type Kept } from '@/storage/shelves'
