@@ -29,15 +29,10 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
 function CopyJob({ plan }: { plan: Plan }) {
   const router = useRouter()
   const close = useCloseMenu()
-  const [reason, setReason] = useState<string>()
   const copy = async () => {
     const id = `plan-${crypto.randomUUID()}`
     const name = `${plan.job.name} (copy)`.slice(0, 120)
-    const kept = await keepPlan({ ...plan, id, job: { ...plan.job, name } })
-    if (!kept.ok) {
-      setReason(kept.reason)
-      return
-    }
+    await keepPlan({ ...plan, id, job: { ...plan.job, name } })
     close()
     router.push(to('bench', { job: id }))
   }
@@ -46,7 +41,6 @@ function CopyJob({ plan }: { plan: Plan }) {
       <Button look="quiet" className={LINE} onClick={() => void copy()}>
         Copy this job
       </Button>
-      {reason !== undefined && <Problem>{reason}</Problem>}
     </>
   )
 }

@@ -1,10 +1,12 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, expect, it } from 'vitest'
+import { beforeEach, expect, it, vi } from 'vitest'
 import { patchBetween, type Plan, printPlan } from '@/core'
 import { boatAndBox } from '@/demo/plans'
 import { loadHistory } from '@/storage/history'
 import { changePlan, keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
+import { refusing } from '@/storage/faults.testing'
+import { keepWaiting } from '@/storage/waiting'
 import { useOpenFile } from './open-file'
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
@@ -46,4 +48,16 @@ it('a job that is open nowhere is changed as it is kept now, by one more step of
   expect(await loadPlan(boatAndBox.id)).toMatchObject({ plan: { job: { name: 'Second' } } })
   expect(await steps(boatAndBox.id)).toHaveLength(2)
   expect(await loadPlan('not-here')).toBeUndefined()
+})
+
+it('a file is opened though the browser is full: it waits in this page, and is kept when there is room (S9)', async () => {
+  refusing('plans', new DOMException('full', 'QuotaExceededError'))
+  const id = await opened(boatAndBox)
+  expect(id).toBe(boatAndBox.id)
+  expect(useOpenFile.getState().problem).toBeUndefined()
+  expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+  vi.restoreAllMocks()
+  expect(await ALL_SHELVES.plans.length()).toBe(0)
+  await keepWaiting()
+  expect(await ALL_SHELVES.plans.getItem(boatAndBox.id)).toEqual(boatAndBox)
 })

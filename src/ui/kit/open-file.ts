@@ -2,7 +2,6 @@
 import { type Parcel, type Plan, planFileName, printPlan } from '@/core'
 import { create } from 'zustand'
 import { keepPlan, loadPlan } from '@/storage/plans'
-import type { Kept } from '@/storage/shelves'
 import { downloadText } from './download'
 
 /** Why a file was not opened; each time it is said anew. */
@@ -24,15 +23,22 @@ interface OpenFile {
   dismiss(shown: Unopened | Parcel): void
 }
 
-/** Keeps a plan that came from a file: under a new id when another has its own already; one that is here as it is stays, with its past. */
-async function keepOpened(plan: Plan): Promise<Kept & { readonly id: string }> {
+/**
+ * Keeps a plan that came from a file, and gives the id under which it is here: a new one when another has its own already;
+ * one that is here as it is stays, with its past. What this browser refuses to keep is opened all the same, and waits.
+ */
+async function keepOpened(plan: Plan): Promise<string> {
   const { id } = plan
   const there = await loadPlan(id).catch(() => undefined)
-  if (!there) return { ...(await keepPlan(plan)), id }
-  if (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan)) return { ok: true, id }
+  if (!there) {
+    await keepPlan(plan)
+    return id
+  }
+  if (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan)) return id
   const other = `plan-${crypto.randomUUID()}`
   const name = `${plan.job.name} (from file)`.slice(0, 120)
-  return { ...(await keepPlan({ ...plan, id: other, job: { ...plan.job, name } })), id: other }
+  await keepPlan({ ...plan, id: other, job: { ...plan.job, name } })
+  return other
 }
 
 /** Opening plan files, by button or by drop: a bad one says what is wrong where, and changes nothing. */
@@ -53,13 +59,9 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
       set({ problem: undefined, parcel: read.parcel })
       return undefined
     }
-    const kept = await keepOpened(read.plan)
-    if (!kept.ok) {
-      fail([kept.reason])
-      return undefined
-    }
+    const id = await keepOpened(read.plan)
     set({ problem: undefined, opened: get().opened + 1 })
-    return kept.id
+    return id
   },
   dismiss(shown) {
     if (get().problem === shown) set({ problem: undefined })

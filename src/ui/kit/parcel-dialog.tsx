@@ -4,6 +4,8 @@ import {
   changesBetween,
   clashWords,
   type Copy,
+  type Disagreement,
+  disagreements,
   type LogEvent,
   meet,
   type Meeting,
@@ -22,6 +24,7 @@ import { usePlan } from '@/ui/state/plan-store'
 import { Button } from './button'
 import { ChangeList } from './change-list'
 import { Problem } from './field-note'
+import { addLastWords, type Holds, LogDisagreements } from './log-disagreements'
 import { Modal } from './modal'
 import { whenWords } from './when-words'
 
@@ -31,6 +34,7 @@ interface Looked {
   readonly meeting: Meeting | { readonly at: 'new'; readonly after: Copy }
   readonly fresh: readonly LogEvent[]
   readonly differing: number
+  readonly apart: readonly Disagreement[]
 }
 
 const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
@@ -55,6 +59,7 @@ async function look(parcel: Parcel): Promise<Looked> {
     mine,
     fresh,
     differing: differing.length,
+    apart: disagreements(events, parcel.events),
     meeting: mine ? meet(mine, theirs, new Date().toISOString(), parcel.by) : { at: 'new', after: theirs },
   }
 }
@@ -100,6 +105,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
   const router = useRouter()
   const [looked, setLooked] = useState<Looked>()
   const [problem, setProblem] = useState<string>()
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   useEffect(() => {
     let current = true
     look(parcel).then(
@@ -111,7 +117,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
     }
   }, [parcel])
 
-  const take = async ({ mine, fresh }: Looked, copy: Copy | undefined) => {
+  const take = async ({ mine, fresh, apart }: Looked, copy: Copy | undefined) => {
     const { id, job } = parcel.plan
     const kept = await takeInParcel({
       id,
@@ -126,6 +132,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
       return
     }
     await useLog.getState().open()
+    await addLastWords(apart, chosen)
     if (usePlan.getState().plan?.id === id) await usePlan.getState().open(id)
     onClose()
     router.push(to('bench', { job: id }))
@@ -135,6 +142,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
   const meeting = looked?.meeting
   const others = meeting && 'others' in meeting ? meeting.others : []
   const after = meeting && 'after' in meeting ? meeting.after : undefined
+  const open = looked?.apart.some(({ subject }) => !chosen.has(subject)) ?? false
   const rest = looked ? looked.fresh.length + Object.keys(pictures).length : 0
   return (
     <Modal title={`Parcel: ${plan.job.name}`} onClose={onClose} wide>
@@ -163,19 +171,24 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
               {looked.differing > 0 &&
                 ` ${counted(looked.differing, 'entry says', 'entries say')} something else here under the same name: what is here stays.`}
             </p>
+            <LogDisagreements
+              apart={looked.apart}
+              chosen={chosen}
+              onChoose={(subject, holds) => setChosen((before) => new Map(before).set(subject, holds))}
+            />
             <div className="flex flex-wrap gap-2">
               {meeting.at === 'apart' ? (
                 <>
-                  <Button look="solid" onClick={() => void take(looked, meeting.mine)}>
+                  <Button look="solid" disabled={open} onClick={() => void take(looked, meeting.mine)}>
                     Keep the job as it is here
                   </Button>
-                  <Button onClick={() => void take(looked, meeting.theirs)}>
+                  <Button disabled={open} onClick={() => void take(looked, meeting.theirs)}>
                     Take the one in the parcel
                   </Button>
                 </>
               ) : (
                 (after ?? rest > 0) && (
-                  <Button look="solid" onClick={() => void take(looked, after)}>
+                  <Button look="solid" disabled={open} onClick={() => void take(looked, after)}>
                     {after ? 'Take it in' : 'Take in the log and pictures'}
                   </Button>
                 )

@@ -1,6 +1,5 @@
 'use client'
 import { PageBar } from '@/ui/kit/page-bar'
-import { Problem } from '@/ui/kit/field-note'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -61,7 +60,6 @@ export function NewJob() {
   const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
   const [name, setName] = useState('')
   const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
-  const [problem, setProblem] = useState<string>()
   const { vehicles, racks } = useStock()
   const vehicle = vehicles.find((each) => each.id === chosenVehicle)
   const fitting = racks.filter((rack) =>
@@ -80,8 +78,8 @@ export function NewJob() {
       ...from,
       ...(house === undefined ? {} : { rules: house }),
     })
-    const kept = await keepPlan(plan)
-    if (!kept.ok) setProblem(kept.reason)
+    // Where it cannot be kept it waits in this page, and the bar of every screen says so.
+    await keepPlan(plan)
     router.push(to('bench', { job: plan.id }))
   }
   const begin = async () => {
@@ -196,7 +194,6 @@ export function NewJob() {
                 if (event.key === 'Enter') void begin()
               }}
             />
-            {problem !== undefined && <Problem>{problem}</Problem>}
             <Button look="solid" className="mt-3" onClick={() => void begin()}>
               Start on the bench
             </Button>

@@ -1,14 +1,20 @@
 'use client'
 import { FileButton } from '@/ui/kit/file-button'
 import { Button } from '@/ui/kit/button'
-import { type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
+import { type Disagreement, disagreements, type LogEvent, parseLogText, takeIn, type TakeIn } from '@/core'
+import { addLastWords, type Holds, LogDisagreements } from '@/ui/kit/log-disagreements'
 import { useState } from 'react'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { useLog } from '@/ui/state/log-store'
 
 type Read =
-  | { readonly at: 'read'; readonly name: string; readonly preview: TakeIn }
+  | {
+      readonly at: 'read'
+      readonly name: string
+      readonly preview: TakeIn
+      readonly apart: readonly Disagreement[]
+    }
   | { readonly at: 'wrong'; readonly reason: string }
 
 const entries = (count: number) => `${count} ${count === 1 ? 'entry' : 'entries'}`
@@ -24,12 +30,19 @@ export function TakeInLog({
   const events = useLog((store) => store.events)
   const take = useLog((store) => store.takeIn)
   const [read, setRead] = useState<Read>()
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const close = () => setRead(undefined)
   const open = async (file: File) => {
     const log = parseLogText(await file.text())
+    setChosen(new Map())
     setRead(
       log.ok
-        ? { at: 'read', name: file.name, preview: takeIn(events, log.events, carOf) }
+        ? {
+            at: 'read',
+            name: file.name,
+            preview: takeIn(events, log.events, carOf),
+            apart: disagreements(events, log.events),
+          }
         : { at: 'wrong', reason: log.problems[0]?.text ?? 'This file cannot be read.' },
     )
   }
@@ -65,12 +78,19 @@ export function TakeInLog({
               stays.
             </p>
           )}
+          <LogDisagreements
+            apart={read.apart}
+            chosen={chosen}
+            onChoose={(subject, holds) => setChosen((before) => new Map(before).set(subject, holds))}
+          />
           <Button
             look="solid"
             className="mt-3"
-            disabled={preview.fresh.length === 0}
+            disabled={preview.fresh.length === 0 || read.apart.some(({ subject }) => !chosen.has(subject))}
             onClick={() => {
-              void take(preview.fresh, read.name)
+              void take(preview.fresh, read.name).then(async (taken) => {
+                if (taken) await addLastWords(read.apart, chosen)
+              })
               close()
             }}
           >

@@ -1,0 +1,63 @@
+'use client'
+import { type Disagreement, EVENT_WORD, eventText, type LogEvent } from '@/core'
+import { useLog } from '@/ui/state/log-store'
+import { Choice } from './choice'
+import { whenWords } from './when-words'
+
+export type Holds = 'here' | 'there'
+
+/** Writes what was chosen once more, as the last word on it. */
+export async function addLastWords(
+  apart: readonly Disagreement[],
+  chosen: ReadonlyMap<string, Holds>,
+): Promise<void> {
+  for (const each of apart) {
+    const holds = chosen.get(each.subject)
+    if (holds === undefined) continue
+    const {
+      id: _,
+      at: _at,
+      by: _by,
+      turn: _turn,
+      device: _device,
+      replaces: _replaces,
+      ...rest
+    } = each[holds]
+    const { vehicleId, jobId, ...event } = rest
+    await useLog.getState().add({ vehicleId, ...(jobId === undefined ? {} : { jobId }) }, [event])
+  }
+}
+
+const said = (event: LogEvent): string =>
+  `${eventText(event)} (${event.by ?? 'nobody named'}, ${whenWords(event.at)})`
+
+/** Where two devices said otherwise of one thing: which holds is asked, one by one. */
+export function LogDisagreements({
+  apart,
+  chosen,
+  onChoose,
+}: {
+  apart: readonly Disagreement[]
+  chosen: ReadonlyMap<string, Holds>
+  onChoose: (subject: string, holds: Holds) => void
+}) {
+  if (apart.length === 0) return null
+  return (
+    <section aria-label="Said otherwise here and there" className="my-2 grid gap-2">
+      <h3 className="text-said">Said otherwise here and there: which holds?</h3>
+      {apart.map(({ subject, here, there }) => (
+        <Choice<Holds>
+          key={subject}
+          label={`${EVENT_WORD[here.kind]}: ${eventText(here)} here, ${eventText(there)} there`}
+          value={chosen.get(subject) ?? ''}
+          unsaid="Choose which holds"
+          options={[
+            ['here', `Here: ${said(here)}`],
+            ['there', `There: ${said(there)}`],
+          ]}
+          onChange={(holds) => onChoose(subject, holds)}
+        />
+      ))}
+    </section>
+  )
+}
