@@ -24,7 +24,7 @@ interface Pressed extends Look {
 
 /** The classes of a key, whose words wrap rather than run out of it. */
 const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
-  `btn h-auto min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${LOOK[look]} ${more}`
+  `btn h-auto max-w-full min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${LOOK[look]} ${more}`
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
 export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {

@@ -1,4 +1,5 @@
 'use client'
+import { useState } from 'react'
 import { usePlan } from '@/ui/state/plan-store'
 import { Button } from './button'
 import { Modal } from './modal'
@@ -8,14 +9,16 @@ import { downloadPlan } from './open-file'
 export function DeletedDialog() {
   const deleted = usePlan((store) => store.deleted)
   const plan = usePlan((store) => store.plan)
+  const changed = usePlan((store) => store.saving.at === 'waiting')
+  const [later, setLater] = useState<typeof deleted>()
   const { putBack, letGo } = usePlan.getState()
-  if (!deleted || !plan) return null
+  if (!deleted || !plan || later === deleted) return null
   return (
-    <Modal title="Deleted in another tab" onClose={() => letGo(plan.id)}>
+    <Modal title="Deleted in another tab" onClose={() => setLater(deleted)}>
       <div className="grid gap-3">
         <p>
-          “{plan.job.name}” was deleted in another tab or window. What was changed here since is kept nowhere
-          else. As it was deleted it stands under <em>What was removed</em>.
+          “{plan.job.name}” was deleted in another tab or window. As it was deleted it stands under{' '}
+          <em>What was removed</em>.{changed && ' What was changed here since is kept nowhere else.'}
         </p>
         <div className="flex flex-wrap gap-2">
           <Button look="solid" onClick={() => void putBack()}>
