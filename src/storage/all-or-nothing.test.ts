@@ -146,6 +146,8 @@ async function asBefore(before: Readonly<Record<string, unknown>>): Promise<void
   }
 }
 
+const LONGEST_MS = 60_000
+
 /** Does something until it is done or the patience with the store is at its end. */
 async function untilGivenUp(run: () => Promise<unknown>): Promise<void> {
   vi.useFakeTimers({ toFake: ['setTimeout'] })
@@ -154,8 +156,10 @@ async function untilGivenUp(run: () => Promise<unknown>): Promise<void> {
     () => true,
   )
   const turn = new Promise<false>((resolve) => setImmediate(() => resolve(false)))
-  for (let round = 0; !(await Promise.race([ended, turn])); round += 1) {
-    if (round > 2000) throw new Error('it waits for ever')
+  // What the machine does beside it, as a check sum, takes as long as it is busy.
+  const began = performance.now()
+  while (!(await Promise.race([ended, turn]))) {
+    if (performance.now() - began > LONGEST_MS) throw new Error('it waits for ever')
     await new Promise((resolve) => setImmediate(resolve))
     await vi.advanceTimersByTimeAsync(200)
   }

@@ -1,7 +1,7 @@
 import { idSchema } from '@/core'
 import * as z from '@/core/units/schema'
-import { glanceShelf } from './shelves'
-import { allOn, keysOn } from './transaction'
+import { unkeptPlans } from './plans'
+import { allOn, keysOn, putGlances } from './transaction'
 
 /** What is kept of a job's card, with what it was worked out from. */
 export interface KeptGlance {
@@ -66,14 +66,33 @@ export async function jobNames(): Promise<readonly { readonly id: string; readon
   })
 }
 
-/** Keeps what was worked out; where the browser refuses, it is worked out again next time. */
+const jobNameSchema = z.object({ job: z.object({ name: z.string(), number: z.optional(z.string()) }) })
+
+/** What every job is called: as its card said it last, or, where it has none yet, by the job itself. */
+export async function namesOfJobs(): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const known = new Map((await jobNames()).map((each) => [each.id, each]))
+  const ids = await keysOn('plans').catch((): readonly string[] => [])
+  const unknown = ids.filter((id) => !known.has(id))
+  const raw = unknown.length === 0 ? new Map<string, unknown>() : await allOn('plans')
+  const kept = ids.flatMap((id) => {
+    const there = known.get(id)
+    if (there) return [there]
+    const read = jobNameSchema.safeParse(raw.get(id))
+    if (!read.success) return []
+    const { name, number } = read.data.job
+    return [{ id, name: [name, number].filter(Boolean).join(', ') }]
+  })
+  const waiting = unkeptPlans().map(({ id, job }) => ({ id, name: job.name }))
+  return [...kept.filter(({ id }) => waiting.every((each) => each.id !== id)), ...waiting]
+}
+
+/** Keeps what was worked out, all at once; where the browser refuses, it is worked out again next time. */
 export async function keepGlances(
   fresh: ReadonlyMap<string, KeptGlance>,
   gone: readonly string[],
 ): Promise<void> {
   try {
-    for (const [id, glance] of fresh) await glanceShelf.setItem(id, glance)
-    for (const id of gone) await glanceShelf.removeItem(id)
+    await putGlances(fresh, gone)
   } catch {
     // Nothing hangs on it.
   }

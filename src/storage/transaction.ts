@@ -83,6 +83,30 @@ export const keysOn = async (name: ReadKey): Promise<readonly string[]> =>
 const asNames = (keys: readonly IDBValidKey[]): readonly string[] =>
   keys.map((key) => (typeof key === 'string' ? key : ''))
 
+/** Puts cards of the board on their shelf in one go, and takes others away: nothing hangs on them but time. */
+export async function putGlances(
+  fresh: ReadonlyMap<string, unknown>,
+  gone: readonly string[],
+): Promise<void> {
+  const work = async () => {
+    await made(READ.glances)
+    const database = await opened([])
+    try {
+      const transaction = database.transaction('glances', 'readwrite')
+      const store = transaction.objectStore('glances')
+      for (const [id, glance] of fresh) store.put(glance, id)
+      for (const id of gone) store.delete(id)
+      await new Promise<void>((resolve, reject) => {
+        transaction.oncomplete = () => resolve()
+        transaction.onabort = () => reject(transaction.error ?? new Error('It was stopped.'))
+      })
+    } finally {
+      database.close()
+    }
+  }
+  return withPatience(work())
+}
+
 async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promise<T>): Promise<T> {
   const work = async () => {
     await made(READ[name])

@@ -19,6 +19,8 @@ import type { BoardCard } from './board-messages'
 /** So many cards are told at a time, so that the first ones stand while the rest is worked out. */
 const AT_A_TIME = 24
 
+const KEPT_AT_A_TIME = 200
+
 /** The day a fitted job's car has to come back; nothing where it is not fitted. */
 function backOn(plan: Plan, own: readonly LogEvent[]): string | undefined {
   const fitted = own.some(({ kind, jobId }) => kind === 'fitted' && jobId === plan.id)
@@ -145,6 +147,11 @@ export async function boardCards(
       told.flatMap((card) => card ?? []),
       Math.max(0, work.length - i - AT_A_TIME),
     )
+    // What is worked out is kept as it goes: whoever leaves in the middle finds it there.
+    if (fresh.size >= KEPT_AT_A_TIME) {
+      await keepGlances(fresh, [])
+      fresh.clear()
+    }
     await pause()
   }
   await keepGlances(

@@ -34,6 +34,8 @@ interface Looked {
   readonly meeting: Meeting | { readonly at: 'new'; readonly after: Copy }
   readonly fresh: readonly LogEvent[]
   readonly differing: number
+  /** Of how many entries the log of another car would grow, by that car. */
+  readonly otherCars: readonly (readonly [car: string, count: number])[]
   readonly apart: readonly Disagreement[]
 }
 
@@ -53,12 +55,13 @@ async function look(parcel: Parcel): Promise<Looked> {
   if (usePlan.getState().plan?.id === plan.id) await usePlan.getState().saveNow()
   const [mine, events] = await Promise.all([loadCopy(plan.id), loadEvents()])
   const cars = new Map([[plan.id, plan.car.id]])
-  const { fresh, differing } = takeIn(events, parcel.events, (event) => carOf(event, cars))
+  const { fresh, differing, byCar } = takeIn(events, parcel.events, (event) => carOf(event, cars))
   const theirs: Copy = { plan, steps: parcel.steps }
   return {
     mine,
     fresh,
     differing: differing.length,
+    otherCars: [...byCar].filter(([car]) => car !== plan.car.id),
     apart: disagreements(events, parcel.events),
     meeting: mine ? meet(mine, theirs, new Date().toISOString(), parcel.by) : { at: 'new', after: theirs },
   }
@@ -171,6 +174,11 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
               {looked.differing > 0 &&
                 ` ${counted(looked.differing, 'entry says', 'entries say')} something else here under the same name: what is here stays.`}
             </p>
+            {looked.otherCars.map(([car, count]) => (
+              <p key={car} role="alert" className="font-semibold">
+                {counted(count, 'of them is', 'of them are')} about another car, {car}: its log grows too.
+              </p>
+            ))}
             <LogDisagreements
               apart={looked.apart}
               chosen={chosen}

@@ -1,6 +1,7 @@
 'use client'
-import { useStoredPlans } from '@/ui/state/stored-plans'
-import { Choice } from '@/ui/kit/choice'
+import { namesOfJobs } from '@/storage/glances'
+import { loadPlan } from '@/storage/plans'
+import { JobPicker, type NamedJob } from '@/ui/kit/job-picker'
 import { Table } from '@/ui/kit/table'
 import { PageBar } from '@/ui/kit/page-bar'
 import { ButtonLink, TextLink } from '@/ui/kit/button'
@@ -20,7 +21,7 @@ import {
   STATES,
 } from '@/core'
 import { useRouter } from 'next/navigation'
-import { useMemo, type ReactNode } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
@@ -221,18 +222,41 @@ function BarWords({ bar }: { bar: ReturnType<typeof differencesOf>['bars'][numbe
   )
 }
 
+/** One job as it is kept; nothing while it is fetched, or where it is not there or does not read. */
+function useKeptPlan(id: string | undefined): Plan | undefined {
+  const [kept, setKept] = useState<Plan>()
+  useEffect(() => {
+    if (id === undefined) return
+    let current = true
+    loadPlan(id).then(
+      (stored) => current && setKept(stored?.ok ? stored.plan : undefined),
+      () => current && setKept(undefined),
+    )
+    return () => {
+      current = false
+    }
+  }, [id])
+  return kept?.id === id ? kept : undefined
+}
+
 /** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
 export function CompareScreen() {
   const a = useSearch('a')
   const b = useSearch('b')
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
-  const stored = useStoredPlans(undefined, ready)
-  const plans = useMemo(
-    () => stored.plans.toSorted((x, y) => x.job.name.localeCompare(y.job.name)),
-    [stored.plans],
-  )
-  const [first, second] = [plans.find(({ id }) => id === a), plans.find(({ id }) => id === b)]
+  const [jobs, setJobs] = useState<readonly NamedJob[]>()
+  useEffect(() => {
+    if (!ready) return
+    let current = true
+    void namesOfJobs().then((names) => {
+      if (current) setJobs(names.toSorted((x, y) => x.name.localeCompare(y.name)))
+    })
+    return () => {
+      current = false
+    }
+  }, [ready])
+  const [first, second] = [useKeptPlan(ready ? a : undefined), useKeptPlan(ready ? b : undefined)]
   const accounts = useMemo(
     () => (first && second ? [accountOf(assessedOf(first)), accountOf(assessedOf(second))] : undefined),
     [first, second],
@@ -243,16 +267,6 @@ export function CompareScreen() {
     if (to.b !== undefined) query.set('b', to.b)
     router.replace(`${ROUTES.compare.path}?${query.toString()}`)
   }
-  const chooser = (label: string, now: Plan | undefined, onChange: (id: string) => void) => (
-    <Choice
-      className="min-w-64 flex-1"
-      label={label}
-      value={now?.id ?? ''}
-      unsaid="Choose a job"
-      options={plans.map(({ id, job }) => [id, job.name] as const)}
-      onChange={onChange}
-    />
-  )
   const [one, two] = accounts ?? []
   return (
     <div>
@@ -262,13 +276,13 @@ export function CompareScreen() {
         </ButtonLink>
       </PageBar>
       <main className="mx-auto max-w-5xl px-4 py-4">
-        {!stored.fetched ? (
+        {!jobs ? (
           <p aria-busy>Fetching the jobs from this browser.</p>
         ) : (
           <>
             <div className="flex flex-wrap gap-3">
-              {chooser('First', first, (id) => go({ a: id, b }))}
-              {chooser('Second', second, (id) => go({ a, b: id }))}
+              <JobPicker label="First" jobs={jobs} chosen={a} onPick={(id) => go({ a: id, b })} />
+              <JobPicker label="Second" jobs={jobs} chosen={b} onPick={(id) => go({ a, b: id })} />
             </div>
             {one && two ? (
               <>
