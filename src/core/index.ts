@@ -65,7 +65,7 @@ export { factText } from './log/fact-print'
 export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from './plan/merge'
 export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
 export { thinned } from './plan/thin-past'
-export { patchBetween, patched } from './plan/patch'
+export { type Patch, patchBetween, patched, patchSchema } from './plan/patch'
 export { planSchema } from './plan/plan-schema'
 export {
   type Bar,

@@ -1,4 +1,4 @@
-import { type PastStep, pastStepSchema } from '@/core'
+import { type PastStep, pastStepSchema, type Patch, patchSchema } from '@/core'
 import * as z from '@/core/units/schema'
 import { historyShelf } from './shelves'
 import { allOn, type Going } from './transaction'
@@ -7,36 +7,51 @@ import { allOn, type Going } from './transaction'
 const historySchema = z.object({
   revision: z.int().check(z.gte(0)),
   steps: z.array(pastStepSchema),
+  /** What leads on from there to what was taken back, the nearest first. */
+  ahead: z.optional(z.array(patchSchema)),
 })
 
-export const historyIn = (going: Going, id: string, revision: number, steps: readonly PastStep[]): void =>
-  going.put('history', id, { revision, steps })
+export const historyIn = (
+  going: Going,
+  id: string,
+  revision: number,
+  steps: readonly PastStep[],
+  ahead: readonly Patch[] = [],
+): void => going.put('history', id, { revision, steps, ...(ahead.length > 0 && { ahead }) })
 
-/** The steps that lead back from the writing of a number, as they lie; none where it was written without them. */
-function stepsFrom(raw: unknown, revision: number): readonly PastStep[] {
+/** What leads back from a writing of a job, and on to what was taken back. */
+export interface Trail {
+  readonly steps: readonly PastStep[]
+  readonly ahead: readonly Patch[]
+}
+
+/** The trail of the writing of a number, as it lies; none where it was written without it. */
+function trailFrom(raw: unknown, revision: number): Trail {
   const read = historySchema.safeParse(raw)
-  return read.success && read.data.revision === revision ? read.data.steps : []
+  return read.success && read.data.revision === revision
+    ? { steps: read.data.steps, ahead: read.data.ahead ?? [] }
+    : { steps: [], ahead: [] }
 }
 
 /** The steps that lead back from a writing of a job. */
 export async function loadHistory(id: string, revision: number): Promise<readonly PastStep[]> {
   try {
-    return stepsFrom(await historyShelf.getItem(id), revision)
+    return trailFrom(await historyShelf.getItem(id), revision).steps
   } catch {
     return []
   }
 }
 
-/** The same, for whoever is writing. */
-export const stepsIn = async (going: Going, id: string, revision: number): Promise<readonly PastStep[]> =>
-  stepsFrom(await going.get('history', id), revision)
+/** The trail of a writing, for whoever is writing. */
+export const trailIn = async (going: Going, id: string, revision: number): Promise<Trail> =>
+  trailFrom(await going.get('history', id), revision)
 
 /** The steps that lead back from every job as it is kept now, by its id. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {
   const [revisions, histories] = await Promise.all([allOn('revisions'), allOn('history')])
   return Object.fromEntries(
     [...histories].flatMap(([id, raw]) => {
-      const steps = stepsFrom(raw, Number(revisions.get(`plans/${id}`)))
+      const { steps } = trailFrom(raw, Number(revisions.get(`plans/${id}`)))
       return steps.length > 0 ? [[id, steps] as const] : []
     }),
   )

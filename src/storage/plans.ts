@@ -1,8 +1,16 @@
-import { type FieldMessage, mergePlans, type PastStep, patchBetween, type Plan, readPlan } from '@/core'
+import {
+  type FieldMessage,
+  mergePlans,
+  type PastStep,
+  type Patch,
+  patchBetween,
+  type Plan,
+  readPlan,
+} from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn, stepsIn } from './history'
+import { historyIn, type Trail, trailIn } from './history'
 import { keepMine } from './undecided'
 import { allOn, inOneGo, type Going } from './transaction'
 import { mustWait, waitsNoMore } from './waiting'
@@ -21,7 +29,7 @@ interface Unkept {
   readonly plan: Plan
   readonly base: Plan | undefined
   readonly revision: number
-  readonly steps: readonly PastStep[]
+  readonly trail: Trail
   readonly reason: string
 }
 
@@ -97,10 +105,9 @@ export function planIn({ put: write }: Going, plan: Plan, revision: number): voi
 }
 
 /** A plan as it is opened: with the number of the writing it is or comes from, and its past. */
-export interface OpenedPlan {
+export interface OpenedPlan extends Trail {
   readonly stored: StoredPlan | undefined
   readonly revision: number
-  readonly steps: readonly PastStep[]
   /** What is in memory alone, and the writing it comes from. */
   readonly unkept?: { readonly base: Plan | undefined; readonly reason: string }
 }
@@ -112,14 +119,14 @@ export async function openPlan(id: string): Promise<OpenedPlan> {
     return {
       stored: { ok: true, plan: held.plan },
       revision: held.revision,
-      steps: held.steps,
+      ...held.trail,
       unkept: { base: held.base, reason: held.reason },
     }
   return inOneGo(['plans', 'revisions', 'history'], async (going) => {
     const raw = await going.get('plans', id)
     const revision = await revisionIn(going, id)
-    const steps = await stepsIn(going, id, revision)
-    return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision, steps }
+    const trail = await trailIn(going, id, revision)
+    return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision, ...trail }
   })
 }
 
@@ -143,23 +150,32 @@ export interface PlanToKeep {
   readonly over: number
   readonly base?: Plan | undefined
   readonly steps?: readonly PastStep[]
+  /** What leads on to what was taken back. */
+  readonly ahead?: readonly Patch[]
   /** How it is kept after all by whoever has it open, where it cannot be kept now. */
   readonly again?: () => Promise<Kept>
 }
 
 /** Stores a plan over the writing it comes from, and over no other. One that cannot be stored waits in memory. */
-export async function keepPlanOver({ plan, over, base, steps = [], again }: PlanToKeep): Promise<KeptOver> {
+export async function keepPlanOver({
+  plan,
+  over,
+  base,
+  steps = [],
+  ahead = [],
+  again,
+}: PlanToKeep): Promise<KeptOver> {
   try {
     const done = await inOneGo(['plans', 'revisions', 'history'], async (going): Promise<KeptOver> => {
       const revision = await revisionIn(going, plan.id)
       const raw = await going.get('plans', plan.id)
       if (revision !== over) {
         if (raw === undefined) return { kept: 'gone', revision }
-        const others = await stepsIn(going, plan.id, revision)
-        return { kept: 'stale', stored: storedFrom(plan.id, raw), revision, steps: others }
+        const others = await trailIn(going, plan.id, revision)
+        return { kept: 'stale', stored: storedFrom(plan.id, raw), revision, steps: others.steps }
       }
       planIn(going, plan, revision + 1)
-      historyIn(going, plan.id, revision + 1, steps)
+      historyIn(going, plan.id, revision + 1, steps, ahead)
       return { kept: 'yes', revision: revision + 1 }
     })
     if (done.kept === 'yes') {
@@ -169,7 +185,7 @@ export async function keepPlanOver({ plan, over, base, steps = [], again }: Plan
     return done
   } catch (error) {
     const reason = whyNotKept(error)
-    holdPlan({ plan, base, revision: over, steps, reason }, again)
+    holdPlan({ plan, base, revision: over, trail: { steps, ahead }, reason }, again)
     return { kept: 'no', reason }
   }
 }
@@ -178,8 +194,8 @@ export async function keepPlanOver({ plan, over, base, steps = [], again }: Plan
 export async function keepHeld(id: string): Promise<Kept> {
   const held = unkept.get(id)
   if (!held) return { ok: true }
-  const { plan, base, revision, steps } = held
-  const done = await keepPlanOver({ plan, over: revision, base, steps })
+  const { plan, base, revision, trail } = held
+  const done = await keepPlanOver({ plan, over: revision, base, ...trail })
   if (done.kept === 'yes') return { ok: true }
   if (done.kept === 'no') return { ok: false, reason: done.reason }
   const theirs = done.kept === 'stale' && done.stored.ok ? done.stored.plan : undefined
@@ -205,7 +221,7 @@ export async function changePlan(id: string, change: (plan: Plan) => Plan | unde
       if (!stored.ok || !plan) return
       const revision = await revisionIn(going, id)
       const back = patchBetween(plan, stored.plan)
-      const steps = [...(await stepsIn(going, id, revision)), { at: new Date().toISOString(), back }]
+      const steps = [...(await trailIn(going, id, revision)).steps, { at: new Date().toISOString(), back }]
       planIn(going, plan, revision + 1)
       historyIn(going, id, revision + 1, steps)
     })
@@ -233,7 +249,7 @@ export async function keepPlan(plan: Plan): Promise<Kept> {
     return { ok: true }
   } catch (error) {
     const reason = whyNotKept(error)
-    holdPlan({ plan, base, revision: over, steps: [], reason })
+    holdPlan({ plan, base, revision: over, trail: { steps: [], ahead: [] }, reason })
     return { ok: false, reason }
   }
 }

@@ -46,3 +46,17 @@ export function pastOnto(
     ...(plan === base ? [] : [theirs, ...along]),
   ]
 }
+
+/** What was taken back here, on top of what somebody else has kept: as far as the two can stand together. */
+export function futureOnto(
+  { base, future }: { readonly base: Plan | undefined; readonly future: readonly Plan[] },
+  theirs: Plan,
+): readonly Plan[] {
+  const kept: Plan[] = []
+  for (const next of future) {
+    const merged = base ? mergePlans(base, next, theirs) : undefined
+    if (!merged?.ok) break
+    kept.push(merged.plan)
+  }
+  return kept
+}

@@ -1,4 +1,4 @@
-import { type PastStep, patchBetween, patched, type Plan, planSchema, thinned } from '@/core'
+import { type PastStep, type Patch, patchBetween, patched, type Plan, planSchema, thinned } from '@/core'
 import { useSettings } from './settings-store'
 
 interface Known {
@@ -73,4 +73,22 @@ export function statesSince(
   const step = steps.at(-1 - since.length)
   if (base && step && at >= 0) signedElsewhere(base, first, step)
   return since
+}
+
+/** So many steps that were taken back are kept. */
+const MOST_AHEAD = 200
+
+/** What leads on from a plan to what was taken back, the nearest first. */
+export const aheadKept = (plan: Plan, future: readonly Plan[]): readonly Patch[] =>
+  future.slice(0, MOST_AHEAD).map((next, i) => patchBetween(future[i - 1] ?? plan, next))
+
+/** What was taken back from a plan, as far as its patches lead to plans. */
+export function futureOf(plan: Plan, ahead: readonly Patch[]): readonly Plan[] {
+  const future: Plan[] = []
+  for (const patch of ahead) {
+    const next = planSchema.safeParse(patched(future.at(-1) ?? plan, patch))
+    if (!next.success) break
+    future.push(next.data)
+  }
+  return future
 }

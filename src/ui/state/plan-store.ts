@@ -13,8 +13,8 @@ import { create } from 'zustand'
 import { forgetUnkept, keepHeld, keepPlanOver, openPlan } from '@/storage/plans'
 import { whyNotKept, type Kept } from '@/storage/shelves'
 import { dropMine, keepMine, loadMine } from '@/storage/undecided'
-import { pastOnto, type Theirs } from './onto-theirs'
-import { pastOf, statesSince, stepsKept } from './past'
+import { futureOnto, pastOnto, type Theirs } from './onto-theirs'
+import { aheadKept, futureOf, pastOf, statesSince, stepsKept } from './past'
 import { withoutOwnStep } from './whose-step'
 
 type Opened =
@@ -111,7 +111,8 @@ export const usePlan = create<PlanStore>((set, get) => {
   /** Goes on from what somebody else has kept. */
   const onto = (plan: Plan, theirs: Theirs) => {
     const past = pastOnto(get(), theirs)
-    set({ plan, base: theirs.theirs, revision: theirs.revision, past, future: [], refusal: undefined })
+    const future = futureOnto(get(), theirs.theirs)
+    set({ plan, base: theirs.theirs, revision: theirs.revision, past, future, refusal: undefined })
   }
   /** What was typed here before a reload, and could not stand beside what somebody else had kept, is asked again. */
   const takeUpMine = async (id: string, steps: readonly PastStep[]) => {
@@ -156,7 +157,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       }
       set({ ...NOTHING_OPEN, opened: { at: 'loading' } })
       try {
-        const { stored, revision, steps, unkept } = await openPlan(id)
+        const { stored, revision, steps, ahead, unkept } = await openPlan(id)
         if (!stored) {
           set({ opened: { at: 'missing', id } })
           const mine = await loadMine(id)
@@ -173,9 +174,10 @@ export const usePlan = create<PlanStore>((set, get) => {
         else {
           const { plan } = stored
           const past = pastOf(plan, steps)
+          const future = futureOf(plan, ahead)
           const base = unkept ? unkept.base : plan
           const saving: Saving = unkept ? { at: 'failed', reason: unkept.reason } : { at: 'saved' }
-          set({ opened: { at: 'open' }, plan, base, revision, past, saving })
+          set({ opened: { at: 'open' }, plan, base, revision, past, future, saving })
           await takeUpMine(id, steps)
         }
       } catch (error) {
@@ -262,14 +264,16 @@ export const usePlan = create<PlanStore>((set, get) => {
     async saveNow() {
       clearTimeout(timer)
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
-        const { plan, past, revision, base } = get()
+        const { plan, past, future, revision, base } = get()
         if (!plan) return
         const steps = stepsKept(past, plan)
+        const ahead = aheadKept(plan, future)
         const done = await keepPlanOver({
           plan,
           over: revision,
           base,
           steps,
+          ahead,
           again: () => keptAfterAll(plan.id),
         })
         const now = get()
