@@ -37,10 +37,11 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
   if (!vehicle.axleLimitKg || kerb === undefined || ownRear === undefined || survey.racks.length === 0)
     return []
   const limits = vehicle.axleLimitKg
-  return (['road', 'trail'] as const).flatMap((state) => {
+  const judged: AxleJudgement[] = []
+  for (const state of ['road', 'trail'] as const) {
     const there = masses.filter((mass) => mass.states.includes(state))
     const rear = there.map((mass) => rearShareOf(vehicle, mass))
-    return (['front', 'rear'] as const).map((axle): AxleJudgement => {
+    for (const axle of ['front', 'rear'] as const) {
       const limit = limits[axle]
       const shareOf = (ofRear: number) => (axle === 'rear' ? ofRear : 1 - ofRear)
       const own = shareOf(ownRear)
@@ -49,12 +50,14 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
       let measure = kerb * own
       let countedKg = measure
       let swings = kerbUse.bracket * Math.abs(own) + limitUse.bracket
-      there.forEach(({ kg, factor, basis }, i) => {
-        const onIt = kg * shareOf(rear[i] ?? 0)
+      for (let i = 0; i < there.length; i += 1) {
+        const mass = there[i]
+        if (!mass) continue
+        const onIt = mass.kg * shareOf(rear[i] ?? 0)
         measure += onIt
-        countedKg += onIt * factor
-        swings += basis === 'unknown' ? Infinity : Math.abs(onIt) * massBracket(basis, rules)
-      })
+        countedKg += onIt * mass.factor
+        swings += mass.basis === 'unknown' ? Infinity : Math.abs(onIt) * massBracket(mass.basis, rules)
+      }
       const comparison: Comparison = {
         id: `${axle} ${state}`,
         measure,
@@ -72,7 +75,8 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
           limitUse,
         ],
       }
-      return { axle, state, comparison, countedKg, judgement: judge(comparison) }
-    })
-  })
+      judged.push({ axle, state, comparison, countedKg, judgement: judge(comparison) })
+    }
+  }
+  return judged
 }

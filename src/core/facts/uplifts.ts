@@ -101,9 +101,13 @@ export function upliftsInMotion(survey: Survey): readonly UpliftInMotion[] {
       const foot = moved && survey.feet[moved.worst.footIndex]
       if (!moved || !foot) return []
       const { worst, others } = moved
+      const { rack, upKg, holds } = pulled(survey, foot, -worst.least.kg)
       return [
         {
-          ...pulled(survey, foot, -worst.least.kg),
+          foot,
+          rack,
+          upKg,
+          holds,
           at,
           state,
           worst,

@@ -93,22 +93,21 @@ export function cellFinding(
   more: { readonly about?: string; readonly ask?: Ask; readonly comparison?: LinkComparison } = {},
 ): Said {
   const { about, ask, comparison } = more
+  const { layer, state, limit } = cell
   const counted = comparison?.countedKg ?? cell.countedKg
-  return {
-    about: [cell.layer.id, ...(about === undefined ? [] : [about]), cell.state].join(' '),
+  const said: Said = {
+    about: about === undefined ? `${layer.id} ${state}` : `${layer.id} ${about} ${state}`,
     severity,
-    state: cell.state,
-    subject: { layerId: cell.layer.id, placementIds: cell.layer.placementIds },
+    state,
+    subject: { layerId: layer.id, placementIds: layer.placementIds },
     measured: kg(counted),
-    ...(cell.limit.kind === 'missing'
-      ? {}
-      : {
-          limit: kg(comparison?.limit ?? cell.limit.kg),
-          margin: kg((comparison?.limit ?? cell.limit.kg) - counted),
-        }),
     sentence,
-    ...(ask ? { ask } : {}),
   }
+  // Most findings are of links: what they do not say is not put together and taken apart again.
+  if (limit.kind === 'missing') return ask ? { ...said, ask } : said
+  const heldTo = comparison?.limit ?? limit.kg
+  const held = { limit: kg(heldTo), margin: kg(heldTo - counted) }
+  return ask ? Object.assign(said, held, { ask }) : Object.assign(said, held)
 }
 
 /** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */

@@ -51,9 +51,9 @@ export function layerOf(link: Link): Layer {
   const ids = new Set<string>()
   for (const { mass } of link.load) if ('thing' in mass) ids.add(mass.thing.placement.id)
   const unknown = ({ mass }: Member) => mass.basis === 'unknown'
-  return {
-    ...link,
+  // A link is made for its layer alone: to copy all of it costs more than to find what is put to it.
+  return Object.assign(link, {
     placementIds: [...ids],
     unweighed: link.load.some(unknown) || link.own.some(unknown),
-  }
+  })
 }

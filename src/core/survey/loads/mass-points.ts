@@ -203,7 +203,7 @@ export function massPoints(
     const { gear, placement, centre } = thing
     const states = present(thing)
     const influence = influenceUnder(thing)
-    const base = { thing, influence, base: influence.base, at: centre, ...holdAt(influence, centre) }
+    const base = { ...holdAt(influence, centre), thing, influence, base: influence.base, at: centre }
     points.push({
       ...base,
       of: 'gear',

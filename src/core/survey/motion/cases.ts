@@ -31,12 +31,18 @@ export function motionCases({ trailPitchDeg, trailRollDeg }: Use): MotionCase[] 
   }
   const pitch = slope(trailPitchDeg)
   const roll = slope(trailRollDeg)
-  const trail = { state: 'trail', along: 0, across: 0 } as const
   return [
     ...ROAD,
-    { ...trail, id: 'noseDown', name: 'Nose down', along: -pitch.push, down: pitch.down },
-    { ...trail, id: 'noseUp', name: 'Nose up', along: pitch.push, down: pitch.down },
-    { ...trail, id: 'rollLeft', name: 'Left side down', across: -roll.push, down: roll.down },
-    { ...trail, id: 'rollRight', name: 'Right side down', across: roll.push, down: roll.down },
+    { id: 'noseDown', state: 'trail', name: 'Nose down', along: -pitch.push, across: 0, down: pitch.down },
+    { id: 'noseUp', state: 'trail', name: 'Nose up', along: pitch.push, across: 0, down: pitch.down },
+    { id: 'rollLeft', state: 'trail', name: 'Left side down', along: 0, across: -roll.push, down: roll.down },
+    {
+      id: 'rollRight',
+      state: 'trail',
+      name: 'Right side down',
+      along: 0,
+      across: roll.push,
+      down: roll.down,
+    },
   ]
 }
