@@ -9,7 +9,6 @@ import {
   restorePreview,
   SHELF_NAMES,
   type ShelfChange,
-  type ShelfName,
   type Shelves,
 } from '@/core'
 import { tellAllKept } from './kept-elsewhere'
@@ -26,17 +25,8 @@ async function sha256(text: string): Promise<string> {
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {
-  const on = async (name: ShelfName) => Object.fromEntries(await allOn(name))
-  const [plans, stock, settings, log, pictures] = await Promise.all(
-    (['plans', 'stock', 'settings', 'log', 'pictures'] as const).map(on),
-  )
-  return {
-    plans: plans ?? {},
-    stock: stock ?? {},
-    settings: settings ?? {},
-    log: log ?? {},
-    pictures: pictures ?? {},
-  }
+  const entries = SHELF_NAMES.map(async (name) => [name, Object.fromEntries(await allOn(name))] as const)
+  return Object.fromEntries(await Promise.all(entries)) as Shelves
 }
 
 /** A backup of everything as the text of one file. */

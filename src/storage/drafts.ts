@@ -37,6 +37,8 @@ export async function keepDraft(
 ): Promise<void> {
   const kept = await write(key, draft)
   if (kept.ok) {
+    // What was typed before it is older, whether it could be kept or not.
+    unkept.delete(key)
     waitsNoMore(shelfKey(key))
     return
   }

@@ -1,7 +1,7 @@
 import { idSchema } from '@/core'
 import * as z from '@/core/units/schema'
 import { unkeptPlans } from './plans'
-import { allOn, keysOn, putGlances } from './transaction'
+import { allOn, inOneGo, keysOn } from './transaction'
 
 /** What is kept of a job's card, with what it was worked out from. */
 export interface KeptGlance {
@@ -92,7 +92,11 @@ export async function keepGlances(
   gone: readonly string[],
 ): Promise<void> {
   try {
-    await putGlances(fresh, gone)
+    await inOneGo(['glances'], ({ put, remove }) => {
+      for (const [id, glance] of fresh) put('glances', id, glance)
+      for (const id of gone) remove('glances', id)
+      return Promise.resolve()
+    })
   } catch {
     // Nothing hangs on it.
   }

@@ -11,6 +11,7 @@ import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
 import { historyIn, type Trail, trailIn } from './history'
+import { removedIn } from './removed'
 import { keepMine } from './undecided'
 import { allOn, inOneGo, type Going } from './transaction'
 import { mustWait, waitsNoMore } from './waiting'
@@ -190,6 +191,27 @@ export async function keepPlanOver({
   }
 }
 
+/** What waited of a job that was deleted meanwhile stands among what was removed: nobody else would find it. */
+async function keptAsRemoved(plan: Plan): Promise<Kept> {
+  try {
+    await inOneGo(['removed'], (going) => {
+      const was = [{ shelf: 'plans' as const, key: plan.id, value: plan }]
+      removedIn(
+        going,
+        `Job: ${plan.job.name}, changed after it was deleted`,
+        new Date().toISOString(),
+        was,
+        'away',
+      )
+      return Promise.resolve()
+    })
+  } catch (error) {
+    return { ok: false, reason: whyNotKept(error) }
+  }
+  forgetUnkept(plan.id)
+  return { ok: true }
+}
+
 /** Keeps what waits of a job that is open nowhere here: merged into what others kept meanwhile, or else to be asked when it is opened. */
 export async function keepHeld(id: string): Promise<Kept> {
   const held = unkept.get(id)
@@ -198,13 +220,16 @@ export async function keepHeld(id: string): Promise<Kept> {
   const done = await keepPlanOver({ plan, over: revision, base, ...trail })
   if (done.kept === 'yes') return { ok: true }
   if (done.kept === 'no') return { ok: false, reason: done.reason }
-  const theirs = done.kept === 'stale' && done.stored.ok ? done.stored.plan : undefined
+  if (done.kept === 'gone') return keptAsRemoved(plan)
+  const theirs = done.stored.ok ? done.stored.plan : undefined
   const merged = theirs && base ? mergePlans(base, plan, theirs) : undefined
   if (merged?.ok && theirs) {
     const back = patchBetween(merged.plan, theirs)
-    const before = done.kept === 'stale' ? done.steps : []
     const over = { plan: merged.plan, over: done.revision, base: theirs }
-    const last = await keepPlanOver({ ...over, steps: [...before, { at: new Date().toISOString(), back }] })
+    const last = await keepPlanOver({
+      ...over,
+      steps: [...done.steps, { at: new Date().toISOString(), back }],
+    })
     return last.kept === 'yes' ? { ok: true } : { ok: false, reason: 'Another tab is writing the same job.' }
   }
   await keepMine(id, { base, plan })

@@ -43,6 +43,17 @@ export async function rememberIn(
     const value = values[i]
     return value === undefined ? { shelf, key } : { shelf, key, value }
   })
+  removedIn(going, what, at, was, away)
+}
+
+/** Puts something among what was removed, as it stood. */
+export function removedIn(
+  going: Going,
+  what: string,
+  at: string,
+  was: RemovedRecord['was'],
+  away?: 'away',
+): void {
   going.put('removed', `${at}/${crypto.randomUUID()}`, {
     what: what.slice(0, 200),
     at,

@@ -8,14 +8,15 @@ const PATIENCE_MS = 15_000
 const TOLD_EVERY = 200
 
 export type ShelfKey = keyof typeof ALL_SHELVES
-type Name = ShelfKey
+const READ = { ...ALL_SHELVES, glances: glanceShelf } as const
+export type ReadKey = keyof typeof READ
 
 /** What is done to the shelves in one go: all of it stands afterwards, or none. */
 export interface Going {
   /** What is kept under a key now; nothing where there is nothing. */
-  readonly get: (shelf: Name, key: string) => Promise<unknown>
-  readonly put: (shelf: Name, key: string, value: unknown) => void
-  readonly remove: (shelf: Name, key: string) => void
+  readonly get: (shelf: ReadKey, key: string) => Promise<unknown>
+  readonly put: (shelf: ReadKey, key: string, value: unknown) => void
+  readonly remove: (shelf: ReadKey, key: string) => void
 }
 
 const answer = <T>(request: IDBRequest<T>): Promise<T> =>
@@ -27,8 +28,8 @@ const answer = <T>(request: IDBRequest<T>): Promise<T> =>
 /** A shelf is there once it has been asked for. */
 const made = (shelf: ShelfStore): Promise<unknown> => shelf.length()
 
-async function opened(names: readonly Name[]): Promise<IDBDatabase> {
-  await Promise.all(names.map((name) => made(ALL_SHELVES[name])))
+async function opened(names: readonly ReadKey[]): Promise<IDBDatabase> {
+  await Promise.all(names.map((name) => made(READ[name])))
   const opening = indexedDB.open(DATABASE)
   opening.onblocked = () => undefined
   const database = await answer(opening)
@@ -64,9 +65,6 @@ async function withPatience<T>(
   return Promise.race([work, tooLong]).finally(() => clearTimeout(timer))
 }
 
-const READ = { ...ALL_SHELVES, glances: glanceShelf } as const
-export type ReadKey = keyof typeof READ
-
 /** Everything on a shelf by its key, as it lies: fetched in one piece, for a cursor takes a turn an entry. */
 export async function allOn(name: ReadKey): Promise<ReadonlyMap<string, unknown>> {
   const [keys, values] = await reading(name, (store) =>
@@ -82,30 +80,6 @@ export const keysOn = async (name: ReadKey): Promise<readonly string[]> =>
 /** Everything here is kept under a name. */
 const asNames = (keys: readonly IDBValidKey[]): readonly string[] =>
   keys.map((key) => (typeof key === 'string' ? key : ''))
-
-/** Puts cards of the board on their shelf in one go, and takes others away: nothing hangs on them but time. */
-export async function putGlances(
-  fresh: ReadonlyMap<string, unknown>,
-  gone: readonly string[],
-): Promise<void> {
-  const work = async () => {
-    await made(READ.glances)
-    const database = await opened([])
-    try {
-      const transaction = database.transaction('glances', 'readwrite')
-      const store = transaction.objectStore('glances')
-      for (const [id, glance] of fresh) store.put(glance, id)
-      for (const id of gone) store.delete(id)
-      await new Promise<void>((resolve, reject) => {
-        transaction.oncomplete = () => resolve()
-        transaction.onabort = () => reject(transaction.error ?? new Error('It was stopped.'))
-      })
-    } finally {
-      database.close()
-    }
-  }
-  return withPatience(work())
-}
 
 async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promise<T>): Promise<T> {
   const work = async () => {
@@ -128,7 +102,7 @@ async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promis
  * in the middle, none of it. `run` may read first and decide; what it throws undoes all that it wrote.
  */
 export async function inOneGo<T>(
-  names: readonly Name[],
+  names: readonly ReadKey[],
   run: (going: Going) => Promise<T>,
   told?: (done: number, of: number) => void,
 ): Promise<T> {
@@ -153,7 +127,7 @@ export async function inOneGo<T>(
       })
       // It may be ended before anybody waits for it.
       ended.catch(() => undefined)
-      const store = (name: Name) => transaction.objectStore(name)
+      const store = (name: ReadKey) => transaction.objectStore(name)
       abort = () => {
         try {
           transaction.abort()

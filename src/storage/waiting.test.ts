@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
-import { apply, type Command, DEFAULT_HOUSE_RULES, type Plan } from '@/core'
+import { type Command, DEFAULT_HOUSE_RULES, type Plan } from '@/core'
+import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { refusing } from './faults.testing'
 import { ALL_SHELVES } from './shelves'
@@ -26,12 +27,6 @@ type Tab = Awaited<ReturnType<typeof newTab>>
 
 const FULL = new DOMException('full', 'QuotaExceededError')
 const full = (...shelves: string[]) => shelves.forEach((shelf) => refusing(shelf, FULL))
-const edited = (plan: Plan, ...commands: Command[]): Plan =>
-  commands.reduce((so, command) => {
-    const done = apply(so, command)
-    if (!done.ok) throw new Error(done.reason)
-    return done.plan
-  }, plan)
 const move = (xMm: number): Command => ({ do: 'move', placementId: 'long-box', xMm, yMm: -220 })
 const rename = (name: string): Command => ({ do: 'setJob', job: { ...boatAndBox.job, name } })
 const boxX = (plan: Plan) => plan.placements.find(({ id }) => id === 'long-box')?.xMm
@@ -45,6 +40,18 @@ async function opened(tab: Tab): Promise<{ plan: Plan; revision: number }> {
 async function keepEdit(tab: Tab, ...commands: Command[]) {
   const { plan, revision } = await opened(tab)
   return tab.keepPlanOver({ plan: edited(plan, ...commands), over: revision, base: plan })
+}
+
+/** A tab that moved the box and could not keep it, while another kept an edit of its own. */
+async function refusedBeside(other: Command): Promise<Tab> {
+  const tab = await newTab()
+  const there = await newTab()
+  await tab.keepPlan(boatAndBox)
+  full('plans')
+  await keepEdit(tab, move(700))
+  vi.restoreAllMocks()
+  await keepEdit(there, other)
+  return tab
 }
 
 beforeEach(async () => {
@@ -91,6 +98,17 @@ describe('what could not be kept', () => {
     expect(await after.loadPicture('front')).toContain('AAAA')
   })
 
+  it('gives way to what was typed after it and kept: an older draft is never shown again', async () => {
+    const tab = await newTab()
+    full('settings')
+    await tab.keepDraft('gear/box', 'older')
+    vi.restoreAllMocks()
+    await tab.keepDraft('gear/box', 'newer')
+    expect(await tab.loadDraft('gear/box')).toBe('newer')
+    await tab.keepWaiting()
+    expect(await (await newTab()).loadDraft('gear/box')).toBe('newer')
+  })
+
   it('stays, as long as the browser goes on refusing', async () => {
     const tab = await newTab()
     full('log')
@@ -104,13 +122,7 @@ describe('what could not be kept', () => {
   })
 
   it('is merged with what another tab kept meanwhile, and never laid over it (S1)', async () => {
-    const tab = await newTab()
-    const other = await newTab()
-    await tab.keepPlan(boatAndBox)
-    full('plans')
-    await keepEdit(tab, move(700))
-    vi.restoreAllMocks()
-    await keepEdit(other, rename('From there'))
+    const tab = await refusedBeside(rename('From there'))
     // It is opened as it stands here, over the writing that it comes from.
     expect(boxX((await opened(tab)).plan)).toBe(700)
     await tab.keepWaiting()
@@ -119,13 +131,7 @@ describe('what could not be kept', () => {
   })
 
   it('is asked when it cannot stand beside that: nothing is written over, and it is still there', async () => {
-    const tab = await newTab()
-    const other = await newTab()
-    await tab.keepPlan(boatAndBox)
-    full('plans')
-    await keepEdit(tab, move(700))
-    vi.restoreAllMocks()
-    await keepEdit(other, move(800))
+    const tab = await refusedBeside(move(800))
     await tab.keepWaiting()
     expect(tab.allWaiting().size).toBe(0)
     expect(boxX((await opened(tab)).plan)).toBe(800)
@@ -142,6 +148,23 @@ describe('what could not be kept', () => {
     vi.restoreAllMocks()
     await tab.keepWaiting()
     expect((await (await newTab()).openPlan(plan.id)).steps).toEqual(steps)
+  })
+
+  it('stands among what was removed where another tab deleted the job meanwhile', async () => {
+    const tab = await newTab()
+    await tab.keepPlan(boatAndBox)
+    full('plans')
+    await keepEdit(tab, move(700))
+    vi.restoreAllMocks()
+    await newTab()
+    const { dropPlan } = await import('./drop-plan')
+    const { loadRemoved, takeBack } = await import('./removed')
+    await dropPlan(boatAndBox.id)
+    await tab.keepWaiting()
+    expect(tab.allWaiting().size).toBe(0)
+    const changed = (await loadRemoved()).find(({ what }) => what.endsWith('changed after it was deleted'))
+    await takeBack(changed?.id ?? '', new Date().toISOString())
+    expect(boxX((await opened(tab)).plan)).toBe(700)
   })
 
   it('is forgotten when the job is deleted', async () => {

@@ -5,7 +5,7 @@ import type { ReviewAnswer, ReviewQuestion } from './review-messages'
 /** A plan that takes longer than this holds up whoever comes after it. */
 export const LONGEST_MS = 10_000
 /** Whoever would wait longer is told to come again, and when. */
-export const WAITS_MOST_MS = 15_000
+const WAITS_MOST_MS = 15_000
 /** Nor do more wait than this, however short each is: each holds its plan. */
 const WAITING_MOST = 256
 /** One review takes about so long, as long as none was seen here. */
@@ -36,12 +36,7 @@ const startThread: StartThread = (question) =>
  * Reviews plans in threads of their own: so many at once, some waiting, none longer than the limit, none for somebody
  * who has gone. What cannot be answered says why; the page and other requests never wait for it.
  */
-export function reviewQueue(
-  start: StartThread = startThread,
-  longestMs = LONGEST_MS,
-  atOnce = AT_ONCE,
-  waitsMostMs = WAITS_MOST_MS,
-) {
+export function reviewQueue(start: StartThread = startThread, longestMs = LONGEST_MS, atOnce = AT_ONCE) {
   const waiting: (() => void)[] = []
   const took: number[] = []
   const began = new Set<number>()
@@ -99,7 +94,7 @@ export function reviewQueue(
     if (signal.aborted) return { kind: 'gone' }
     if (running < atOnce) return run(question, signal)
     const expected = waitMs()
-    if (expected > waitsMostMs || waiting.length >= WAITING_MOST) return comeAgain(expected)
+    if (expected > WAITS_MOST_MS || waiting.length >= WAITING_MOST) return comeAgain(expected)
     return new Promise((resolve) => {
       const begin = () => {
         signal.removeEventListener('abort', onGone)
@@ -114,7 +109,7 @@ export function reviewQueue(
       }
       const onGone = () => leave({ kind: 'gone' })
       // What is under way may take longer than was expected.
-      const timer = setTimeout(() => leave(comeAgain(waitMs())), waitsMostMs)
+      const timer = setTimeout(() => leave(comeAgain(waitMs())), WAITS_MOST_MS)
       signal.addEventListener('abort', onGone)
       waiting.push(begin)
     })

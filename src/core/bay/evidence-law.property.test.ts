@@ -191,6 +191,18 @@ describe('a tick hangs on what it speaks of (B2c)', () => {
     expect(openedBy(plan, edit).some((id) => id.split('/').length === 3)).toBe(true)
   })
 
+  it('what was told holds though its words read otherwise by now, and not where fewer were told', () => {
+    const surveyed = survey(boatAndBox)
+    const steps = stepsOf(surveyed)
+    const events = workedEvents(surveyed, USUAL_BAY)
+    const reworded = events.map((event) =>
+      event.kind === 'told' ? { ...event, what: `Earlier: ${event.what}` } : event,
+    )
+    expect(doneOn(surveyed, steps, reworded).has('job/tell')).toBe(true)
+    const none = events.filter(({ kind }) => kind !== 'told')
+    expect(doneOn(surveyed, steps, none).has('job/tell')).toBe(false)
+  })
+
   it('a part more is counted too', () => {
     const edit = onRacks((rack) => ({
       ...rack,

@@ -132,7 +132,8 @@ const putOff = ({ task }: Step, { proved }: BayProgress): boolean =>
 function lacksEvidence(step: Step, survey: Survey, progress: BayProgress): boolean {
   if (unnamedWord(step, progress)) return false
   const { task } = step
-  if (task.kind === 'tell') return task.what.some((what) => !progress.told.includes(what))
+  // A caution may read otherwise since it was told: how many were told is what counts.
+  if (task.kind === 'tell') return new Set(progress.told).size < new Set(task.what).size
   return holdsOf(step, survey, [], progress).length > 0
 }
 

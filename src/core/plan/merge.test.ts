@@ -8,13 +8,7 @@ import { commandFrom, recipes } from './commands.testing'
 import { clashWords, mergeItems, mergePlans, placeWords } from './merge'
 import { gearSchema } from './gear'
 import type { Plan } from './plan'
-
-const after = (plan: Plan, ...commands: Command[]): Plan =>
-  commands.reduce((so, command) => {
-    const done = apply(so, command)
-    if (!done.ok) throw new Error(done.reason)
-    return done.plan
-  }, plan)
+import { edited as after } from './plans.testing'
 
 const move = (placementId: string, xMm: number): Command => ({ do: 'move', placementId, xMm, yMm: -220 })
 const named = (name: string): Command => ({ do: 'setJob', job: { ...boatAndBox.job, name } })

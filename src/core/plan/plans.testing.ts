@@ -8,6 +8,8 @@ import type { Plan } from './plan'
 import type { Rack } from './rack'
 import type { Rated, Rating } from './rating'
 import type { Attachment, Vehicle } from './vehicle'
+import { apply } from './apply'
+import type { Command } from './command'
 
 /** Plans as plain as can be, for tests: one thing varied at a time. */
 
@@ -142,3 +144,11 @@ export function planOf(
 
 export const roofOf = (figures: Figures, terms: Partial<Rating> = { counts: 'everything' }) =>
   ratings('roof', figures, { kind: 'manual' }, terms)
+
+/** A plan after edits, each of which must be taken. */
+export const edited = (plan: Plan, ...commands: readonly Command[]): Plan =>
+  commands.reduce((so, command) => {
+    const done = apply(so, command)
+    if (!done.ok) throw new Error(done.reason)
+    return done.plan
+  }, plan)

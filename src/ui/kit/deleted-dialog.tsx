@@ -18,7 +18,8 @@ export function DeletedDialog() {
       <div className="grid gap-3">
         <p>
           “{plan.job.name}” was deleted in another tab or window. As it was deleted it stands under{' '}
-          <em>What was removed</em>.{changed && ' What was changed here since is kept nowhere else.'}
+          <em>What was removed</em>.
+          {changed && ' What was changed here since waits in this browser until you choose.'}
         </p>
         <div className="flex flex-wrap gap-2">
           <Button look="solid" onClick={() => void putBack()}>

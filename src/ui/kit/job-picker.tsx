@@ -2,6 +2,7 @@
 import { useState } from 'react'
 import { Button } from './button'
 import { TextBox } from './field'
+import { foundByName } from './found-by-name'
 
 /** A job by its name, as it stands in a list. */
 export interface NamedJob {
@@ -10,17 +11,6 @@ export interface NamedJob {
 }
 
 const MOST_SHOWN = 6
-
-const plain = (words: string) => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')
-
-/** The jobs whose name has every word that was typed, in their order. */
-export function jobsFound(jobs: readonly NamedJob[], typed: string): readonly NamedJob[] {
-  const words = plain(typed).split(' ').filter(Boolean)
-  return jobs.filter(({ name }) => {
-    const whole = plain(name)
-    return words.every((word) => whole.includes(word))
-  })
-}
 
 /** Chooses one job of however many: a few letters of its name, and one press. */
 export function JobPicker({
@@ -35,7 +25,7 @@ export function JobPicker({
   readonly onPick: (id: string) => void
 }) {
   const [typed, setTyped] = useState('')
-  const found = jobsFound(jobs, typed)
+  const found = foundByName(jobs, typed)
   const current = jobs.find(({ id }) => id === chosen)
   const listed = found.filter(({ id }) => id !== chosen).slice(0, MOST_SHOWN)
   const more = found.length - listed.length - (found.some(({ id }) => id === chosen) ? 1 : 0)

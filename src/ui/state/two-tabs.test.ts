@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { apply, type Command, patchBetween, type Plan } from '@/core'
+import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox } from '@/demo/plans'
 import { loadHistory } from '@/storage/history'
 import { keepPlan, keepPlanOver, loadPlan } from '@/storage/plans'
@@ -17,15 +18,7 @@ const kept = async (): Promise<Plan> => {
 }
 /** What the other tab does: it has what is kept, edits it and keeps it. */
 async function elsewhere(...commands: Command[]): Promise<void> {
-  const after = commands.reduce(
-    (plan, command) => {
-      const done = apply(plan, command)
-      if (!done.ok) throw new Error(done.reason)
-      return done.plan
-    },
-    await kept(),
-  )
-  await keepPlan(after)
+  await keepPlan(edited(await kept(), ...commands))
 }
 const move = (xMm: number): Command => ({ do: 'move', placementId: 'long-box', xMm, yMm: -220 })
 const rename = (name: string): Command => ({ do: 'setJob', job: { ...boatAndBox.job, name } })

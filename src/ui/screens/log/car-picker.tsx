@@ -1,5 +1,6 @@
 import { Button } from '@/ui/kit/button'
 import { TextBox } from '@/ui/kit/field'
+import { foundByName } from '@/ui/kit/found-by-name'
 import { useState } from 'react'
 
 /** A car with a log, as it stands in the list. */
@@ -11,20 +12,6 @@ interface ListedCar {
 }
 
 const MOST_SHOWN = 6
-
-const plain = (words: string) => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')
-
-/** The cars whose name has every word that was typed, in their order; a plate reads the same however it is spaced. */
-export function carsFound<T extends { readonly name: string }>(
-  cars: readonly T[],
-  typed: string,
-): readonly T[] {
-  const words = plain(typed).split(' ').filter(Boolean)
-  return cars.filter(({ name }) => {
-    const whole = plain(name).replaceAll(' ', '')
-    return words.every((word) => whole.includes(word))
-  })
-}
 
 /** Finds a car by its kind, plate, number or customer; those due first stand there before anything is typed. */
 export function CarPicker({
@@ -39,7 +26,7 @@ export function CarPicker({
   onPick: (id: string) => void
 }) {
   const [typed, setTyped] = useState('')
-  const found = carsFound(cars, typed)
+  const found = foundByName(cars, typed)
   const current = found.find(({ id }) => id === shown)
   const others = found.filter(({ id }) => id !== shown)
   const listed = [...(current ? [current] : []), ...others].slice(0, MOST_SHOWN)

@@ -1,0 +1,13 @@
+const plain = (words: string) => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')
+
+/** Those whose name has every word that was typed, in their order; a plate reads the same however it is spaced. */
+export function foundByName<T extends { readonly name: string }>(
+  all: readonly T[],
+  typed: string,
+): readonly T[] {
+  const words = plain(typed).split(' ').filter(Boolean)
+  return all.filter(({ name }) => {
+    const whole = plain(name).replaceAll(' ', '')
+    return words.every((word) => whole.includes(word))
+  })
+}
