@@ -33,7 +33,7 @@ export default defineConfig({
           exclude: [...core, ...keeping],
         },
       },
-      { extends: true, test: { name: 'keeping', include: keeping } },
+      { extends: true, test: { name: 'keeping', pool: 'threads', include: keeping } },
     ],
   },
 })

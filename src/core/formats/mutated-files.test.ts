@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { afterAll, describe, expect, inject, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
-import { runs } from '@/core/runs.testing'
+import { nightly } from '@/core/runs.testing'
 import { dueOf } from '../bay/due'
 import { handoverOf, placardLines } from '../handover/handover'
 import { someEvents } from '../log/events.testing'
@@ -186,7 +186,7 @@ describe('files from elsewhere, damaged by dice', () => {
             else tally.refused += 1
           },
         ),
-        { numRuns: Math.ceil(runs(ALL) / kinds.length) },
+        { numRuns: Math.ceil(nightly(ALL) / kinds.length) },
       )
       expect(tally.read).toBeGreaterThan(0)
       expect(tally.refused).toBeGreaterThan(0)

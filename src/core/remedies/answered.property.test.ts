@@ -56,7 +56,8 @@ const MET: Readonly<Record<Extract<AskTarget, { field: string }>['field'], numbe
 
 /** Gives every answer to every question of a plan, and says how often each field was asked for. */
 function answerAll(plan: Plan, asked: Map<string, number>): void {
-  for (const finding of review(survey(plan)).findings) {
+  const surveyed = survey(plan)
+  for (const finding of review(surveyed).findings) {
     const { ask, severity } = finding
     if (!ask) continue
     const field = 'open' in ask.target ? `open ${ask.target.open}` : ask.target.field
@@ -69,7 +70,7 @@ function answerAll(plan: Plan, asked: Map<string, number>): void {
       expect(planSchema.safeParse(done.plan).error, finding.id).toBeUndefined()
       // A question that was answered is not asked again in the same words.
       if (severity !== 'findOut') continue
-      const again = review(survey(done.plan)).findings.find(({ id }) => id === finding.id)
+      const again = review(survey(done.plan, surveyed)).findings.find(({ id }) => id === finding.id)
       if (again?.severity === 'findOut')
         expect(saidOf(again), `${finding.id}: ${field}`).not.toBe(saidOf(finding))
     }

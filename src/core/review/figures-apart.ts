@@ -1,8 +1,7 @@
 import type { Dimension } from '../units/dimension'
 import { HOWS } from '../kinds/how-known'
 import { figuresApart, withFigure } from '../plan/figures-apart'
-import type { Plan } from '../plan/plan'
-import { survey as surveyOf } from '../survey/survey'
+import { survey as surveyOf, type Survey } from '../survey/survey'
 import { STATES, type State } from '../units/scalars'
 import { phraseText, type Phrase } from '../units/phrase'
 import type { Finding } from './finding'
@@ -49,15 +48,16 @@ function plainly(field: string): Figure {
  * question, with the choice in its row. Where every verdict is the same either way nothing is asked.
  */
 export function onFiguresApart(
-  plan: Plan,
+  base: Survey,
   now: () => Readonly<Record<State, string>>,
-  outcomesOf: (survey: ReturnType<typeof surveyOf>) => Readonly<Record<State, string>>,
+  outcomesOf: (survey: Survey) => Readonly<Record<State, string>>,
 ): Finding[] {
+  const { plan } = base
   const figures = figuresApart(plan)
   if (figures.length === 0) return []
   const verdicts = now()
   return figures.flatMap((apart): Finding[] => {
-    const others = apart.open.map(({ value }) => outcomesOf(surveyOf(withFigure(plan, apart, value))))
+    const others = apart.open.map(({ value }) => outcomesOf(surveyOf(withFigure(plan, apart, value), base)))
     const differing = STATES.filter((state) => others.some((other) => other[state] !== verdicts[state]))
     if (differing.length === 0) return []
     const { dimension, label } = FIGURES[apart.field] ?? plainly(apart.field)

@@ -5,6 +5,7 @@ import type { Plan } from '../plan/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
 import { CHECKS } from './checks'
+import { factsTogether } from './checks/facts-together'
 import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
 import { phraseText } from '../units/phrase'
@@ -110,15 +111,31 @@ function asHouseLooks({ houseLook }: Check, { mustLook }: HouseRules, findings: 
   )
 }
 
+type Answers = (check: Check, together?: readonly Finding[]) => readonly Finding[]
+
+/** What each check answers of a survey, computed once; what all doubts turn at once hangs on the answers before. */
+function answersOf(survey: Survey): Answers {
+  const known = new Map<Check, readonly Finding[]>()
+  return (check, together = []) => {
+    if (together.length > 0 && check === factsTogether) return check.run(survey, together)
+    const before = known.get(check)
+    if (before) return before
+    const answers = check.run(survey)
+    known.set(check, answers)
+    return answers
+  }
+}
+
 /** What every check says of a survey, in the order of the checks. */
 function asksOf(
   survey: Survey,
-  { judge, together }: ReturnType<typeof underDoubt> = underDoubt(survey),
+  answers: Answers,
+  { judge, together }: ReturnType<typeof underDoubt>,
 ): readonly Finding[] {
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const judged = judge(check, check.run(survey, together))
+    const judged = judge(check, answers(check, together))
     const own = unweighed ? judged.map((finding) => unweighed(check, finding)) : judged
     const nothing = NOTHING_FOUND.get(check)
     const said = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
@@ -138,7 +155,8 @@ function verdictsOf(findings: readonly Finding[]): Record<State, Severity> {
 }
 
 /** What every check says while the lengths are what they are said to be. */
-const plainAsksOf = (survey: Survey) => asksOf(survey, { judge: (_, findings) => findings, together: [] })
+const plainAsksOf = (survey: Survey, answers = answersOf(survey)) =>
+  asksOf(survey, answers, { judge: (_, findings) => findings, together: [] })
 
 /** What each state comes to, Stop by Stop: one Stop more or less is another outcome, though another one stands anyway. */
 function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string>> {
@@ -153,10 +171,11 @@ function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string
 
 /** Asks every check of a survey. Same survey in, same review out: no clock, no randomness, order fixed. */
 export function review(survey: Survey): Review {
-  const asked = asksOf(survey)
+  const answers = answersOf(survey)
+  const asked = asksOf(survey, answers, underDoubt(survey))
   const apart = onFiguresApart(
-    survey.plan,
-    () => outcomesOf(plainAsksOf(survey)),
+    survey,
+    () => outcomesOf(plainAsksOf(survey, answers)),
     (other) => outcomesOf(plainAsksOf(other)),
   )
   const findings = withAsides(worstFirst([...asked, ...apart]), survey.plan)

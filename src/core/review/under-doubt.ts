@@ -20,20 +20,25 @@ interface Trials {
   readonly room: (finding: Finding, moved: readonly Moved[]) => number
 }
 
-/** `base` is what is tried from: masses as they are said, without the house's margin on guesses, where masses matter. */
+/**
+ * `baseOf` is what is tried from: masses as they are said, without the house's margin on guesses, where masses matter.
+ * `survey` and `findings` are what the check answered already.
+ */
 function trialsOf(
   baseOf: () => Survey,
   check: Check,
   facts: readonly TriedFact[],
+  { survey, findings }: { readonly survey: Survey; readonly findings: readonly Finding[] },
 ): Trials & {
   readonly plain: (finding: Finding) => Finding
 } {
-  const known = new Map<Survey, ReadonlyMap<string, Finding>>()
+  const byId = (answers: readonly Finding[]) => new Map(answers.map((finding) => [finding.id, finding]))
+  const known = new Map<Survey, ReadonlyMap<string, Finding>>([[survey, byId(findings)]])
   const base = once(baseOf)
   const answersOf = (trial: Survey) => {
     const before = known.get(trial)
     if (before) return before
-    const found = new Map(check.run(trial).map((finding) => [finding.id, finding]))
+    const found = byId(check.run(trial))
     known.set(trial, found)
     return found
   }
@@ -173,7 +178,9 @@ export function underDoubt(survey: Survey): {
     if (own.length === 0 && !findings.some((finding) => massesMayTurn(finding, mostMass()))) return findings
     const relevant = [...own, ...(which === 'aboard' ? aboard() : which ? all() : [])]
     if (relevant.length === 0) return findings
-    const trials = once(() => trialsOf(() => (which ? plainOf(survey) : survey), check, relevant))
+    const trials = once(() =>
+      trialsOf(() => (which ? plainOf(survey) : survey), check, relevant, { survey, findings }),
+    )
     return findings.map((finding) => {
       if (finding.ask || !isAnswer(finding)) return finding
       const facts = ofGear ? ofItsGear(survey, finding, relevant) : relevant

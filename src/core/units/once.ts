@@ -4,6 +4,23 @@ export function once<T>(compute: () => T): () => T {
   return () => (known ??= { value: compute() }).value
 }
 
+/** Computes a thing of two others once, for as long as anybody holds both. */
+export function ofPair<A extends object, B extends object, T>(compute: (a: A, b: B) => T): (a: A, b: B) => T {
+  const known = new WeakMap<A, WeakMap<B, { readonly value: T }>>()
+  return (a, b) => {
+    let ofA = known.get(a)
+    if (!ofA) {
+      ofA = new WeakMap()
+      known.set(a, ofA)
+    }
+    const before = ofA.get(b)
+    if (before) return before.value
+    const value = compute(a, b)
+    ofA.set(b, { value })
+    return value
+  }
+}
+
 /** What was computed, and all that it hangs on. */
 interface Known<T> {
   readonly on: readonly unknown[]

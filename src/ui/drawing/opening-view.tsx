@@ -148,12 +148,12 @@ function SunroofOpening({
   layout,
   sunroof,
 }: Pick<Props, 'survey' | 'layout'> & { sunroof: Sunroof }) {
-  const roof = survey.plan.vehicle.heightMm
-  const tilt = tiltOf(sunroof, roof)
-  const slide = slideBox(sunroof, roof)
+  const { vehicle } = survey.plan
+  const tilt = tiltOf(sunroof, vehicle)
+  const slide = slideBox(sunroof, vehicle)
   const half = sunroof.widthMm / 2
   const { fromMm, toMm } = sunroof.openingMm
-  const opening: Box = { x0: fromMm, x1: toMm, y0: -half, y1: half, z0: roof, z1: roof }
+  const opening: Box = { x0: fromMm, x1: toMm, y0: -half, y1: half, z0: 0, z1: 0 }
   return (
     <g>
       <path d={outline(layout, 'plan', opening)} className="opening-rest" />

@@ -109,7 +109,7 @@ function obstacleWindows(
         if (!sharesWidth(at.box, obstacle.widthMm / 2)) return
         const room = at.box.z0 - roof - paneGap
         const barred: Interval[] = []
-        const tilt = tiltOf(obstacle, roof)
+        const tilt = tiltOf(obstacle, plan.vehicle)
         const rise = obstacle.tiltRiseMm ?? 0
         const { fromMm, toMm } = obstacle.openingMm
         if (tilt && rise > room)
@@ -117,7 +117,7 @@ function obstacleWindows(
             fromMm + Math.max(0, room / rise) * (toMm - fromMm) - half - paneGap,
             toMm + half + paneGap,
           ])
-        const slide = slideBox(obstacle, roof)
+        const slide = slideBox(obstacle, plan.vehicle)
         if (slide && slide.z1 - roof > room)
           barred.push([slide.x0 - half - paneGap, slide.x1 + half + paneGap])
         if (barred.length === 0) return

@@ -1,13 +1,13 @@
 import type { Box } from '../../geometry/boxes'
 import type { Obstacle, Vehicle } from '../../plan/vehicle'
-import { packed, roofZ, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
-import { type Swept, type Swing, sweepAgainst } from '../../geometry/sweep'
+import { packed, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
+import type { Swept, Swing } from '../../geometry/sweep'
 import type { SagMm } from '../mounting/offers'
 import {
   sharesWidth,
   sideGap,
-  sideOf,
   slideBox,
+  sweptBox,
   sweptBy,
   swingsOf,
   tiltOf,
@@ -102,10 +102,18 @@ export function swingMeetings(vehicle: Vehicle, arrangement: Arrangement): Swing
   })
 }
 
-/** A bar as low as it comes under its load: by what it bends in the middle or a quarter of its length beside it. */
-function bent({ box, index }: BarAt, sagMm: SagMm): Box {
+const lastBent = new WeakMap<BarAt, Box>()
+
+/** A bar as low as it comes under its load: by what it bends in the middle or a quarter of its length beside it. The same box while it bends no other way. */
+function bent(at: BarAt, sagMm: SagMm): Box {
+  const { box, index } = at
   const quarter = (box.y1 - box.y0) / 4
-  return { ...box, z0: box.z0 - Math.max(...[-quarter, 0, quarter].map((y) => sagMm(index, y))) }
+  const z0 = box.z0 - Math.max(...[-quarter, 0, quarter].map((y) => sagMm(index, y)))
+  const before = lastBent.get(at)
+  if (before?.z0 === z0) return before
+  const low = { ...box, z0 }
+  lastBent.set(at, low)
+  return low
 }
 
 /** Every sunroof that moves outside against everything over it, bars bent by their load. */
@@ -115,10 +123,10 @@ export function paneMeetings(vehicle: Vehicle, arrangement: Arrangement, sagMm: 
   return vehicle.obstacles.flatMap((sunroof): PaneMeeting[] => {
     if (sunroof.kind !== 'sunroof') return []
     const over = all.filter((met) => sharesWidth(met.box, sunroof.widthMm / 2))
-    const tilt = tiltOf(sunroof, roofZ(vehicle))
-    const slide = slideBox(sunroof, roofZ(vehicle))
+    const tilt = tiltOf(sunroof, vehicle)
+    const slide = slideBox(sunroof, vehicle)
     return over.flatMap((met): PaneMeeting[] => {
-      const swept = tilt && sweepAgainst(tilt, sideOf(met.box))
+      const swept = tilt && sweptBox(tilt, met.box)
       const gap = slide && sideGap(slide, met.box)
       return [
         ...(swept

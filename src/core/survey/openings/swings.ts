@@ -1,6 +1,8 @@
 import type { Box } from '../../geometry/boxes'
-import type { Obstacle } from '../../plan/vehicle'
+import type { Obstacle, Vehicle } from '../../plan/vehicle'
 import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../../geometry/sweep'
+import { ofPair } from '../../units/once'
+import { roofZ } from '../frame/arrangement'
 
 type Of<K extends Obstacle['kind']> = Extract<Obstacle, { kind: K }>
 export type Hatch = Of<'hatch'> | Of<'tailgate'>
@@ -9,8 +11,8 @@ export type Sunroof = Of<'sunroof'>
 /** The side of a box as the side view sees it: x from, z from, x to, z to. mm. */
 export const sideOf = (box: Box) => [box.x0, box.z0, box.x1, box.z1] as const
 
-/** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. */
-export function swingsOf(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] {
+/** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. The same list for the same vehicle. */
+export const swingsOf = ofPair((hatch: Hatch, obstacles: readonly Obstacle[]): readonly Swing[] => {
   const hinge = [hatch.hinge.xMm, hatch.hinge.zMm] as const
   const panel = hatch.panel.map(({ xMm, zMm }) => [xMm, zMm] as const)
   const turns = { hinge, opensDeg: hatch.opensDeg, way: hatch.kind === 'hatch' ? 'up' : 'down' } as const
@@ -25,26 +27,37 @@ export function swingsOf(hatch: Hatch, obstacles: readonly Obstacle[]): Swing[] 
       ],
     })),
   ]
-}
+})
 
 /** Whether a box shares width with something this wide about the centreline. */
 export const sharesWidth = (box: Box, halfWidthMm: number): boolean =>
   box.y0 < halfWidthMm - 1e-6 && box.y1 > -halfWidthMm + 1e-6
 
+/** A swing against one box. An edit leaves most boxes where they were. */
+export const sweptBox = ofPair((swing: Swing, box: Box): Swept => sweepAgainst(swing, sideOf(box)))
+
 /** The worst of several swings against one box: the earliest touch, else the least gap. */
 export function sweptBy(swings: readonly Swing[], box: Box): Swept {
   return swings
-    .map((swing) => sweepAgainst(swing, sideOf(box)))
+    .map((swing) => sweptBox(swing, box))
     .reduce((so, each) => {
       if (so.kind === 'touches') return each.kind === 'touches' && each.atDeg < so.atDeg ? each : so
       return each.kind === 'touches' || each.gapMm < so.gapMm ? each : so
     })
 }
 
+const shiftsByGap = ofPair((_swings: readonly Swing[], _box: Box) => new Map<number, number | undefined>())
+
 /** How far forward a box must go for every swing to pass it with a gap, mm; nothing when it cannot. */
 export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number): number | undefined {
+  const known = shiftsByGap(swings, box)
+  if (known.has(gapMm)) return known.get(gapMm)
   const shifts = swings.map((swing) => shiftToClear(swing, sideOf(box), gapMm))
-  return shifts.some((each) => each === undefined) ? undefined : Math.max(...shifts.map((each) => each ?? 0))
+  const forward = shifts.some((each) => each === undefined)
+    ? undefined
+    : Math.max(...shifts.map((each) => each ?? 0))
+  known.set(gapMm, forward)
+  return forward
 }
 
 /** What each way of moving does over the roof. */
@@ -64,7 +77,8 @@ export function paneLacks({ moves, tiltRiseMm, slidesOutside }: Sunroof): 'way' 
 }
 
 /** A sunroof's pane as it tilts: hinged at its front edge, its rear edge rising. Nothing for one that does not. */
-export function tiltOf(sunroof: Sunroof, roofZMm: number): Swing | undefined {
+export const tiltOf = ofPair((sunroof: Sunroof, vehicle: Vehicle): Swing | undefined => {
+  const roofZMm = roofZ(vehicle)
   if (!MOVES[sunroof.moves ?? 'tiltsAndSlides'].tilts) return undefined
   const rise = sunroof.tiltRiseMm ?? 0
   const { fromMm, toMm } = sunroof.openingMm
@@ -78,10 +92,11 @@ export function tiltOf(sunroof: Sunroof, roofZMm: number): Swing | undefined {
     opensDeg: (Math.asin(Math.min(1, rise / (toMm - fromMm))) * 180) / Math.PI,
     way: 'up',
   }
-}
+})
 
 /** The space that a pane sliding outside takes on its way, as a box. mm. */
-export function slideBox(sunroof: Sunroof, roofZMm: number): Box | undefined {
+export const slideBox = ofPair((sunroof: Sunroof, vehicle: Vehicle): Box | undefined => {
+  const roofZMm = roofZ(vehicle)
   if (!sunroof.slidesOutside || !MOVES[sunroof.moves ?? 'tiltsAndSlides'].slides) return undefined
   const { travelMm, riseMm } = sunroof.slidesOutside
   return {
@@ -92,7 +107,7 @@ export function slideBox(sunroof: Sunroof, roofZMm: number): Box | undefined {
     z0: roofZMm,
     z1: roofZMm + riseMm,
   }
-}
+})
 
 /** Gap between two rectangles in the side view: 0 where they touch or overlap. mm. */
 export function sideGap(a: Box, b: Box): number {

@@ -45,8 +45,16 @@ function beside(box: Box, side: Side, fromMm: number, toMm: number, z0: number, 
   return { x0: x[0] ?? 0, x1: x[1] ?? 0, y0: y[0] ?? 0, y1: y[1] ?? 0, z0, z1 }
 }
 
+const opened = new WeakMap<ThingAt, OpenedTent | undefined>()
+
 /** What a tent takes when it is open, parked. */
 export function openedTent(thing: ThingAt): OpenedTent | undefined {
+  if (!thing.gear.opens) return undefined
+  if (!opened.has(thing)) opened.set(thing, opening(thing))
+  return opened.get(thing)
+}
+
+function opening(thing: ThingAt): OpenedTent | undefined {
   const { opens } = thing.gear
   const side = opensToward(thing)
   if (!opens || side === undefined) return undefined
