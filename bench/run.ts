@@ -17,6 +17,7 @@ import type { Ratio } from './ratio'
 import { routeRatios } from './route'
 import { shellRatio } from './shell'
 import { shopRatios } from './shop'
+import { yearsRatios } from './years'
 
 /** Prints what the speed of Ypsos is, each as a ratio of two figures of this one run. */
 function print({ name, value, most }: Ratio): boolean {
@@ -46,6 +47,7 @@ try {
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
   results.push(print(await shelfRatio(`${here}/bench?job=demo-boat-and-box`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
+  for (const each of await yearsRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await busyDragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))

@@ -80,7 +80,7 @@ async function middleOf(what: Locator, leastPx: number): Promise<{ x: number; y:
   let at = { x: 0, y: 0 }
   await expect
     .poll(async () => {
-      const { words, ...met } = await what.evaluate((each, least) => {
+      const { words, ...met } = await what.evaluate(async (each, least) => {
         const target = each instanceof HTMLInputElement ? (each.closest('label') ?? each) : each
         const look = () => {
           const { left, top, width, height } = target.getBoundingClientRect()
@@ -96,9 +96,14 @@ async function middleOf(what: Locator, leastPx: number): Promise<{ x: number; y:
           return { x, y, words }
         }
         const so = look()
-        if (so.words === 'met') return so
-        target.scrollIntoView({ block: 'center' })
-        return look()
+        if (so.words !== 'met') {
+          target.scrollIntoView({ block: 'center' })
+          return look()
+        }
+        // A hand waits until what it presses stands still.
+        await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)))
+        const then = look()
+        return then.x === so.x && then.y === so.y ? then : { ...then, words: 'moving' }
       }, leastPx)
       at = met
       return words

@@ -16,12 +16,8 @@ import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
 import { allOn, inOneGo } from './transaction'
+import { sha256 } from './sha256'
 import { whyNotKept, type Kept } from './shelves'
-
-async function sha256(text: string): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text))
-  return [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
-}
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {

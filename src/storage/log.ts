@@ -15,19 +15,22 @@ const keyOf = (event: LogEvent, turn: number) =>
 
 let turn = 0
 
-/** All events in their order; one that no longer reads is left where it is. */
+/** Those entries that read, of some as they lie; one that no longer reads is left where it is. */
+export const eventsIn = (raw: readonly unknown[]): LogEvent[] =>
+  raw.flatMap((each) => {
+    const read = logEventSchema.safeParse(each)
+    return read.success ? [read.data] : []
+  })
+
+/** What could not be stored yet. */
+export const unkeptEvents = (): readonly LogEvent[] => [...unkept.values()]
+
+/** All events in their order. */
 export async function loadEvents(): Promise<LogEvent[]> {
-  const found: { key: string; event: LogEvent }[] = []
-  for (const [key, raw] of await allOn('log')) {
-    const read = logEventSchema.safeParse(raw)
-    if (read.success) found.push({ key: key.slice(key.indexOf('/')), event: read.data })
-  }
-  // Entries from before events had turns keep the order of their keys: the sort below is stable.
-  found.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
-  return united(
-    found.map(({ event }) => event),
-    [...unkept.values()],
-  )
+  const all = [...(await allOn('log'))].map(([key, raw]) => ({ key: key.slice(key.indexOf('/')), raw }))
+  // Entries from before events had turns keep the order of their keys: the sort of all is stable.
+  all.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
+  return united(eventsIn(all.map(({ raw }) => raw)), unkeptEvents())
 }
 
 /** Puts a whole log where none is: one that is there, however short, stays as it is. */

@@ -1,7 +1,8 @@
 import { type LogEvent, MOST_STEPS, own, type Parcel, type PastStep, type Plan, pictureSchema } from '@/core'
 import { historyIn } from './history'
 import { tellAllKept } from './kept-elsewhere'
-import { cameIn, loadEvents } from './log'
+import { loadCarLogs } from './car-logs'
+import { cameIn } from './log'
 import { openPlan, planIn, revisionIn } from './plans'
 import { pictureShelf, whyNotKept, type Kept } from './shelves'
 import { inOneGo } from './transaction'
@@ -39,7 +40,7 @@ export async function makeParcel(id: string, madeAt: string, by: string): Promis
     ...(by === '' ? {} : { by }),
     plan: copy.plan,
     steps: copy.steps.slice(-MOST_STEPS),
-    events: ofJob(copy.plan, await loadEvents()),
+    events: ofJob(copy.plan, (await loadCarLogs({ cars: [copy.plan.car.id], jobs: [id] })).events),
     pictures: Object.fromEntries(pictures),
   }
 }

@@ -86,6 +86,12 @@ const revisionKey = (id: string) => `plans/${id}`
 export const revisionIn = async ({ get }: Going, id: string): Promise<number> =>
   revisionSchema.parse(await get('revisions', revisionKey(id)))
 
+/** The number of each job's last writing, of all jobs. */
+export async function revisionsKept(): Promise<(id: string) => number> {
+  const revisions = await allOn('revisions')
+  return (id) => revisionSchema.parse(revisions.get(revisionKey(id)))
+}
+
 /**
  * Says that plans were written once more, or taken away: what anybody has open of them is an older writing. It reads
  * before it writes, so that what is written after it is written in one breath.

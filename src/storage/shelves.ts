@@ -46,7 +46,10 @@ async function opened(name: Name): Promise<Forage> {
 }
 
 /** One of the browser's shelves; what opens it is fetched when the first is asked for, beside the page's own start. */
-const shelf = (name: Name): Forage => ({
+const shelf = (name: Name): Forage & { readonly made: () => Promise<void> } => ({
+  made: async () => {
+    await opened(name)
+  },
   getItem: async (key) => (await opened(name)).getItem(key),
   setItem: async (key, value) => (await opened(name)).setItem(key, value),
   removeItem: async (key) => (await opened(name)).removeItem(key),
@@ -73,10 +76,12 @@ export const removedShelf = shelf('removed')
 /** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */
 export const glanceShelf = shelf('glances')
 
-/** What is this browser's alone and in no backup: where backups go, and when the last one was made. */
+/**
+ * What is this browser's alone and in no backup: where backups go, when the last one was made, and what was gathered from
+ * all jobs and all logs, which may go at any time.
+ */
 export const browserShelf = shelf('browser')
 
-export type ShelfStore = typeof planShelf
 export const ALL_SHELVES = {
   plans: planShelf,
   stock: stockShelf,

@@ -1,4 +1,4 @@
-import { ALL_SHELVES, glanceShelf, type ShelfStore } from './shelves'
+import { ALL_SHELVES, browserShelf, glanceShelf } from './shelves'
 import { somethingKept } from './waiting'
 
 const DATABASE = 'ypsos'
@@ -8,7 +8,7 @@ const PATIENCE_MS = 15_000
 const TOLD_EVERY = 200
 
 export type ShelfKey = keyof typeof ALL_SHELVES
-const READ = { ...ALL_SHELVES, glances: glanceShelf } as const
+const READ = { ...ALL_SHELVES, glances: glanceShelf, browser: browserShelf } as const
 export type ReadKey = keyof typeof READ
 
 /** What is done to the shelves in one go: all of it stands afterwards, or none. */
@@ -25,11 +25,8 @@ const answer = <T>(request: IDBRequest<T>): Promise<T> =>
     request.onerror = () => reject(request.error ?? new Error('It could not be read.'))
   })
 
-/** A shelf is there once it has been asked for. */
-const made = (shelf: ShelfStore): Promise<unknown> => shelf.length()
-
 async function opened(names: readonly ReadKey[]): Promise<IDBDatabase> {
-  await Promise.all(names.map((name) => made(READ[name])))
+  await Promise.all(names.map((name) => READ[name].made()))
   const opening = indexedDB.open(DATABASE)
   opening.onblocked = () => undefined
   const database = await answer(opening)
@@ -73,6 +70,37 @@ export async function allOn(name: ReadKey): Promise<ReadonlyMap<string, unknown>
   return new Map(asNames(keys).map((key, i) => [key, values[i]]))
 }
 
+/** What lies under some keys of a shelf, in their order; nothing where nothing lies. */
+export const severalOn = (name: ReadKey, keys: readonly string[]): Promise<readonly unknown[]> =>
+  reading(name, (store) => Promise.all(keys.map((key) => answer<unknown>(store.get(key)))))
+
+/** Everything on a shelf whose key begins with one of some words. */
+export const allUnder = (name: ReadKey, beginnings: readonly string[]): Promise<readonly unknown[]> =>
+  reading(name, async (store) => {
+    const found = await Promise.all(
+      beginnings.map((word) => answer<unknown[]>(store.getAll(IDBKeyRange.bound(word, `${word}\uffff`)))),
+    )
+    return found.flat()
+  })
+
+/** Everything on a shelf in the order of its keys, so much at a time that nothing else waits long. */
+export async function* slicesOf(
+  name: ReadKey,
+  count: number,
+): AsyncGenerator<readonly (readonly [key: string, value: unknown])[]> {
+  let after: string | undefined
+  for (;;) {
+    const range = after === undefined ? undefined : IDBKeyRange.lowerBound(after, true)
+    const [keys, values] = await reading(name, (store) =>
+      Promise.all([answer(store.getAllKeys(range, count)), answer<unknown[]>(store.getAll(range, count))]),
+    )
+    const slice = asNames(keys).map((key, i) => [key, values[i]] as const)
+    if (slice.length > 0) yield slice
+    if (slice.length < count) return
+    after = slice.at(-1)?.[0]
+  }
+}
+
 /** The keys of a shelf, without what lies there. */
 export const keysOn = async (name: ReadKey): Promise<readonly string[]> =>
   asNames(await reading(name, (store) => answer(store.getAllKeys())))
@@ -83,7 +111,7 @@ const asNames = (keys: readonly IDBValidKey[]): readonly string[] =>
 
 async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promise<T>): Promise<T> {
   const work = async () => {
-    await made(READ[name])
+    await READ[name].made()
     const opening = indexedDB.open(DATABASE)
     opening.onblocked = () => undefined
     const database = await answer(opening)

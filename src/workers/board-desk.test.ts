@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { boatAndBox, DEMO_PLANS, hatchJob } from '@/demo/plans'
 import { demoLog } from '@/demo/demo-log'
 import { keepEvents } from '@/storage/log'
@@ -39,6 +39,35 @@ describe('the cards of a board', () => {
       [1, 0],
     ])
     expect(cards.some((card) => card.ok && card.glance.name === 'Another name')).toBe(true)
+  })
+
+  it('of few jobs are worked out from what is about them alone: no other job, no other car’s log', async () => {
+    await keepEvents(demoLog('2026-11-01'))
+    await asked()
+    const other = { ...boatAndBox, id: 'another', car: { id: 'another-car' } }
+    await keepPlan(other)
+    await keepEvents([
+      { ...demoLog('2026-11-01')[0]!, id: 'own', vehicleId: 'another-car', jobId: 'another' },
+    ])
+    const [get, getAll] = [
+      vi.spyOn(IDBObjectStore.prototype, 'get'),
+      vi.spyOn(IDBObjectStore.prototype, 'getAll'),
+    ]
+    const { cards } = await asked()
+    const of = (spy: typeof get | typeof getAll, shelf: string) =>
+      spy.mock.contexts.flatMap((store, i) =>
+        (store as IDBObjectStore).name === shelf ? [spy.mock.calls[i]![0]] : [],
+      )
+    expect([...new Set(of(get, 'plans'))]).toEqual(['another'])
+    expect(of(getAll, 'plans')).toEqual([])
+    expect([...new Set(of(getAll, 'log').map((range) => (range as IDBKeyRange).lower as string))]).toEqual([
+      'another-car/',
+    ])
+    vi.restoreAllMocks()
+    await glanceShelf.clear()
+    const whole = (await asked()).cards
+    const own = (list: readonly BoardCard[]) => list.find(({ id }) => id === 'another')
+    expect(own(cards)).toEqual(own(whole))
   })
 
   it('say the same whether they were kept or worked out', async () => {

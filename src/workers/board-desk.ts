@@ -1,6 +1,7 @@
 import {
   bayRulesOf,
   carOf,
+  carsByJob,
   dueOf,
   glanceOf,
   judgePlan,
@@ -9,17 +10,25 @@ import {
   type Plan,
   workStateOf,
 } from '@/core'
+import { loadCarLogs } from '@/storage/car-logs'
 import { type KeptGlance, keepGlances, readGlances } from '@/storage/glances'
+import { loadAbouts } from '@/storage/job-abouts'
 import { loadEvents } from '@/storage/log'
 import { storedFrom } from '@/storage/plans'
-import { allOn } from '@/storage/transaction'
+import { severalOn } from '@/storage/transaction'
 import { pictureOf } from '@/ui/drawing/side-marks'
 import type { BoardCard } from './board-messages'
 
 /** So many cards are told at a time, so that the first ones stand while the rest is worked out. */
 const AT_A_TIME = 24
 
+/** So many of the cards that are kept are told at a time. */
+const TOLD_AT_A_TIME = 400
+
 const KEPT_AT_A_TIME = 200
+
+/** Of so many jobs only what is about them is read. */
+const FEW = 60
 
 /** The day a fitted job's car has to come back; nothing where it is not fitted. */
 function backOn(plan: Plan, own: readonly LogEvent[]): string | undefined {
@@ -67,14 +76,31 @@ class EventsByJob {
 /** Between two tellings messages come in. */
 const pause = () => new Promise((resolve) => setTimeout(resolve))
 
-/** Which car a job is about, as it lies on its shelf. */
-function carIn(raw: unknown): string | undefined {
-  const car = typeof raw === 'object' && raw !== null && 'car' in raw ? raw.car : undefined
-  const id = typeof car === 'object' && car !== null && 'id' in car ? car.id : undefined
-  return typeof id === 'string' ? id : undefined
+/** A job that is worked out: by its id, or whole where it is in memory alone. */
+type Work = string | Plan
+
+const idOf = (work: Work) => (typeof work === 'string' ? work : work.id)
+
+/** The entries about some jobs: of their cars alone, where there are few. */
+async function eventsFor(
+  work: readonly Work[],
+  cars: ReadonlyMap<string, string>,
+): Promise<readonly LogEvent[]> {
+  if (work.length > FEW) return loadEvents()
+  const jobs = work.map(idOf)
+  const { events } = await loadCarLogs({ cars: jobs.flatMap((id) => cars.get(id) ?? []), jobs })
+  return events
 }
 
-export type Tell = (cards: readonly BoardCard[], left: number) => void
+/** Jobs as they lie on their shelf. */
+async function rawPlans(work: readonly Work[]): Promise<ReadonlyMap<string, unknown>> {
+  const ids = work.filter((each) => typeof each === 'string')
+  const found = await severalOn('plans', ids)
+  return new Map(ids.map((id, i) => [id, found[i]]))
+}
+
+/** Some cards; `left` are still to be worked out. `whole` says that all have been told that are kept. */
+export type Tell = (cards: readonly BoardCard[], left: number, whole: boolean) => void
 
 /**
  * Every job's card: what is kept of those that have not changed since, at once; the others as they are worked out, a
@@ -104,26 +130,28 @@ export async function boardCards(
     if (known) cards.push(known.card as BoardCard)
     else stale.push(id)
   }
-  tell(cards, stale.length + unkept.length)
-  if (stale.length + unkept.length === 0) return
+  const rest = stale.length + unkept.length
+  // Told at once, thousands of cards would hold the page up.
+  const last = Math.max(0, Math.ceil(cards.length / TOLD_AT_A_TIME) - 1)
+  for (let i = 0; i <= last; i += 1) {
+    tell(cards.slice(i * TOLD_AT_A_TIME, (i + 1) * TOLD_AT_A_TIME), rest, i === last)
+    await pause()
+  }
+  if (rest === 0) return
 
-  const [events, plans] = await Promise.all([loadEvents(), allOn('plans')])
   // Which car an event is about hangs on the job it names, whoever's log it was written in: all jobs are asked.
-  const cars = new Map(
-    [...plans].flatMap(([id, raw]) => {
-      const car = carIn(raw)
-      return car === undefined ? [] : [[id, car] as const]
-    }),
-  )
-  for (const { id, car } of unkept) cars.set(id, car.id)
-  const own = new EventsByJob(events, cars)
-  const fresh = new Map<string, KeptGlance>()
+  const { jobs } = await loadAbouts()
+  const cars = carsByJob([...jobs, ...unkept])
   const work = [...unkept, ...stale]
+  const own = new EventsByJob(await eventsFor(work, cars), cars)
+  const fresh = new Map<string, KeptGlance>()
   for (let i = 0; i < work.length && wanted(); i += AT_A_TIME) {
-    const told = work.slice(i, i + AT_A_TIME).map((each): BoardCard | undefined => {
-      if (typeof each === 'string' && !plans.has(each)) return undefined
+    const now = work.slice(i, i + AT_A_TIME)
+    const raw = await rawPlans(now)
+    const told = now.map((each): BoardCard | undefined => {
+      if (typeof each === 'string' && raw.get(each) === undefined) return undefined
       const stored =
-        typeof each === 'string' ? storedFrom(each, plans.get(each)) : { ok: true as const, plan: each }
+        typeof each === 'string' ? storedFrom(each, raw.get(each)) : { ok: true as const, plan: each }
       if (!stored.ok) return { ok: false, id: stored.id, reason: stored.problems[0]?.text }
       const { plan } = stored
       const its = own.of(plan)
@@ -146,6 +174,7 @@ export async function boardCards(
     tell(
       told.flatMap((card) => card ?? []),
       Math.max(0, work.length - i - AT_A_TIME),
+      true,
     )
     // What is worked out is kept as it goes: whoever leaves in the middle finds it there.
     if (fresh.size >= KEPT_AT_A_TIME) {

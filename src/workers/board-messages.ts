@@ -26,5 +26,7 @@ export type BoardAnswer =
       readonly ticket: number
       readonly cards: readonly BoardCard[]
       readonly left: number
+      /** Whether all have been told that are kept: in pieces they would change places under the hand. */
+      readonly whole: boolean
     }
   | { readonly say: 'failed'; readonly ticket: number; readonly reason: string }

@@ -14,7 +14,7 @@ addEventListener('message', ({ data: { ticket, unkept } }: MessageEvent<BoardQue
   boardCards(
     JUDGED_BY,
     unkept,
-    (cards, left) => answer({ say: 'cards', ticket, cards, left }),
+    (cards, left, whole) => answer({ say: 'cards', ticket, cards, left, whole }),
     () => wanted === ticket,
   ).catch((error: unknown) => answer({ say: 'failed', ticket, reason: whyNotKept(error) }))
 })

@@ -8,6 +8,11 @@ export const pictureSchema = z
   .string()
   .check(z.maxLength(4_000_000), z.regex(/^data:image\/(jpeg|png|webp);base64,/))
 
+/** A check sum as files have it. */
+export const sha256Schema = z
+  .string()
+  .check(z.regex(/^[0-9a-f]{64}$/, 'The check sum is 64 hexadecimal digits.'))
+
 export const SHELF_NAMES = ['plans', 'stock', 'settings', 'log', 'pictures'] as const
 export type ShelfName = (typeof SHELF_NAMES)[number]
 
@@ -19,7 +24,7 @@ const backupSchema = z.strictObject({
   format: z.literal('ypsos-backup'),
   version: z.literal(1),
   madeAt: z.iso.datetime(),
-  sha256: z.string().check(z.regex(/^[0-9a-f]{64}$/, 'The check sum is 64 hexadecimal digits.')),
+  sha256: sha256Schema,
   shelves: z.strictObject({
     plans: entries,
     stock: entries,

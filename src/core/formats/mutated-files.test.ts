@@ -98,7 +98,7 @@ const FILES: Readonly<Record<string, Kind>> = {
     },
   },
   parcel: {
-    texts: plans.map((plan) => printParcel(parcelOf(plan))),
+    texts: plans.map((plan) => printParcel(parcelOf(plan), '0'.repeat(64))),
     read(text) {
       let raw: unknown
       try {

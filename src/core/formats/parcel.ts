@@ -4,7 +4,7 @@ import { fieldMessages, type FieldMessage } from '../plan/messages'
 import { MOST_STEPS, type PastStep, pastStepSchema, statesAlong } from '../plan/past-step'
 import type { Plan } from '../plan/plan'
 import { planSchema } from '../plan/plan-schema'
-import { pictureSchema } from './backup'
+import { pictureSchema, sha256Schema } from './backup'
 import { unopened } from './opened'
 import { readPlan } from './plan-file'
 
@@ -19,24 +19,39 @@ export interface Parcel {
 }
 
 const FORMAT = 'ypsos-parcel'
-const parcelSchema = z.strictObject({
+const VERSION = 2
+const parcelShape = {
   format: z.literal(FORMAT),
-  version: z.literal(1),
   madeAt: z.iso.datetime(),
   by: z.optional(z.string().check(z.maxLength(80))),
   plan: z.unknown(),
   steps: z.array(pastStepSchema).check(z.maxLength(MOST_STEPS)),
   events: z.array(logEventSchema).check(z.maxLength(20_000)),
   pictures: z.record(z.string().check(z.minLength(1), z.maxLength(80)), pictureSchema),
-})
+}
+const parcelSchema = z.discriminatedUnion('version', [
+  // Parcels made before they had a check sum.
+  z.strictObject({ ...parcelShape, version: z.literal(1) }),
+  z.strictObject({ ...parcelShape, version: z.literal(VERSION), sha256: sha256Schema }),
+])
 
 type ReadParcel =
-  | { readonly ok: true; readonly parcel: Parcel }
+  | {
+      readonly ok: true
+      readonly parcel: Parcel
+      /** What its check sum is taken of, and the sum: the caller compares them. Nothing where it was made without one. */
+      readonly sum: { readonly of: string; readonly sha256: string } | undefined
+    }
   | { readonly ok: false; readonly problems: readonly FieldMessage[] }
 
-/** The text of a parcel file. */
-export const printParcel = (parcel: Parcel): string =>
-  `${JSON.stringify({ format: FORMAT, version: 1, ...parcel })}\n`
+const filed = (parcel: Parcel) => ({ format: FORMAT, version: VERSION, ...parcel })
+
+/** The text that a parcel's check sum is taken of. */
+export const checkedParcel = (parcel: Parcel): string => JSON.stringify(filed(parcel))
+
+/** The text of a parcel file, with the SHA-256 of its content in hexadecimal. */
+export const printParcel = (parcel: Parcel, sha256: string): string =>
+  `${JSON.stringify({ ...filed(parcel), sha256 })}\n`
 
 /** Whether a decoded file calls itself a parcel. */
 export const isParcel = (raw: unknown): boolean =>
@@ -49,14 +64,31 @@ function leading(plan: Plan, steps: readonly PastStep[]): readonly PastStep[] {
   return steps.slice(odd + 1)
 }
 
+/** A decoded parcel as it was before its check sum was put to it. */
+function withoutSum(raw: unknown): string {
+  const { sha256: _, ...rest } = raw as { readonly sha256?: unknown }
+  return JSON.stringify(rest)
+}
+
 /** Reads a decoded parcel; every field that is wrong is named. Steps that lead through no plan are left out, the plan stays. */
 export function readParcel(raw: unknown): ReadParcel {
-  const shut = unopened(raw, 'parcel', 1)
+  const shut = unopened(raw, 'parcel', VERSION)
   if (shut) return { ok: false, problems: [shut] }
   const read = parcelSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
-  const { format: _, version: __, plan: rawPlan, ...rest } = read.data
-  const plan = readPlan(rawPlan)
+  const { madeAt, by, steps, events, pictures } = read.data
+  const plan = readPlan(read.data.plan)
   if (!plan.ok) return plan
-  return { ok: true, parcel: { ...rest, plan: plan.plan, steps: leading(plan.plan, rest.steps) } }
+  return {
+    ok: true,
+    parcel: {
+      madeAt,
+      ...(by !== undefined && { by }),
+      plan: plan.plan,
+      steps: leading(plan.plan, steps),
+      events,
+      pictures,
+    },
+    sum: 'sha256' in read.data ? { of: withoutSum(raw), sha256: read.data.sha256 } : undefined,
+  }
 }

@@ -1,11 +1,11 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { apply, type Car, type Plan } from '@/core'
+import { apply, type Car, type JobAbout, type Plan } from '@/core'
 import { changePlan } from '@/storage/plans'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** Says of a job's car that it is its own, under the old id or a new one. */
-async function settle(plan: Plan, id: string): Promise<void> {
+async function settle(plan: Pick<JobAbout, 'id' | 'car'>, id: string): Promise<void> {
   const { shared: _, ...known } = plan.car
   const car: Car = { ...known, id }
   const open = usePlan.getState()
@@ -30,7 +30,7 @@ export function WhoseCar({
   onParted,
 }: {
   plan: Plan
-  perhaps: readonly Plan[]
+  perhaps: readonly JobAbout[]
   onParted?: () => void
 }) {
   if (perhaps.length === 0) return null

@@ -13,9 +13,9 @@ import {
   type StopState,
   wayOf,
 } from '@/core'
-import { useEffect, useMemo } from 'react'
+import { useMemo } from 'react'
 import { assessedOf } from '@/ui/state/assessed'
-import { useLog } from '@/ui/state/log-store'
+import { useJobLog, useLog } from '@/ui/state/log-store'
 import { today } from '@/ui/state/today'
 
 export interface Way {
@@ -25,12 +25,8 @@ export interface Way {
 
 /** How each stop of a job stands, and the most useful next thing: from its review and from its car's log. */
 export function useWay(plan: Plan): Way {
-  const open = useLog((store) => store.open)
-  const read = useLog((store) => store.ready)
+  const read = useJobLog(plan)
   const events = useLog((store) => store.events)
-  useEffect(() => {
-    if (!useLog.getState().ready) void open()
-  }, [open])
   return useMemo(() => {
     const judged = assessedOf(plan)
     const logged = ((): Logged => {

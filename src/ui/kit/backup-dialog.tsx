@@ -2,23 +2,9 @@
 import { FileButton } from '@/ui/kit/file-button'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
-import {
-  type Differing,
-  type Pasts,
-  type ShelfChange,
-  type ShelfName,
-  type Shelves,
-  staysUnasked,
-} from '@/core'
+import { type Differing, type ShelfChange, type ShelfName, staysUnasked } from '@/core'
 import { useEffect, useState } from 'react'
-import {
-  backupText,
-  openBackup,
-  placeOf,
-  previewRestore,
-  restore,
-  type RestorePreview,
-} from '@/storage/backup'
+import { backupText, placeOf } from '@/storage/backup'
 import { backedUp } from '@/storage/backup-folder'
 import { FolderChoice } from './folder-choice'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
@@ -29,6 +15,8 @@ import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
 import { Progress } from '@/ui/kit/progress'
 import { today } from '@/ui/state/today'
+import type { RestoreWay } from '@/workers/backup-messages'
+import { useRestoring } from './use-restoring'
 
 const SHELF_WORD: Readonly<Record<ShelfName, string>> = {
   plans: 'Jobs',
@@ -37,8 +25,6 @@ const SHELF_WORD: Readonly<Record<ShelfName, string>> = {
   log: 'Log entries',
   pictures: 'Pictures',
 }
-
-type Way = 'merge' | 'replace'
 
 function Preview({ changes }: { changes: readonly ShelfChange[] }) {
   return (
@@ -129,66 +115,39 @@ function DifferingList({
 
 /** Everything into one file and back: what restoring would change is shown before it is done. */
 export function BackupDialog({ onClose }: { onClose: () => void }) {
-  const [opened, setOpened] = useState<{
-    readonly name: string
-    readonly madeAt: string
-    readonly shelves: Shelves
-    readonly pasts: Pasts
-  }>()
-  const [way, setWay] = useState<Way>('merge')
-  const [putting, setPutting] = useState<{ readonly done: number; readonly of: number }>()
-  const [preview, setPreview] = useState<RestorePreview>()
+  const { state, open, look, put } = useRestoring()
+  const [way, setWay] = useState<RestoreWay>('merge')
   const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
-  const [problems, setProblems] = useState<readonly string[]>([])
+  const [problem, setProblem] = useState<string>()
   const [room, setRoom] = useState<{ readonly left: Room | undefined }>()
   useEffect(() => void roomLeft().then((left) => setRoom({ left })), [])
-  useEffect(() => {
-    if (!opened) return
-    let current = true
-    void previewRestore(opened.shelves, opened.pasts, way).then((found) => {
-      if (current) setPreview(found)
-    })
-    return () => {
-      current = false
-    }
-  }, [opened, way])
   const save = async () => {
     try {
       const at = new Date().toISOString()
       downloadText(`ypsos-backup-${today()}.json`, await backupText(at), 'application/json')
       await backedUp(at)
-      setProblems([])
+      setProblem(undefined)
     } catch (error) {
-      setProblems([whyNotKept(error)])
+      setProblem(whyNotKept(error))
     }
   }
-  const choose = async (file: File) => {
-    setOpened(undefined)
-    setPreview(undefined)
+  const choose = (file: File) => {
     setChosen(new Map())
-    const read = await openBackup(await file.text())
-    if (read.ok) {
-      setProblems([])
-      const { madeAt, shelves, pasts } = read
-      setOpened({ name: file.name, madeAt, shelves, pasts })
-    } else setProblems(read.reasons)
+    setProblem(undefined)
+    open(file, way)
   }
-  const put = async () => {
-    if (!opened) return
-    setPutting({ done: 0, of: 1 })
-    const staying = (preview?.differing ?? [])
-      .filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here')
-      .map(placeOf)
-    const kept = await restore(opened.shelves, way, opened.pasts, new Set(staying), (done, of) =>
-      setPutting({ done, of }),
+  const looked = state.at === 'looked' && state.way === way ? state : undefined
+  const problems = [
+    ...(problem === undefined ? [] : [problem]),
+    ...(state.at === 'none' ? state.problems : []),
+  ]
+  const restoring = (differing: readonly Differing[]) =>
+    state.at === 'looked' &&
+    put(
+      state.name,
+      way,
+      differing.filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here').map(placeOf),
     )
-    // Every screen reads anew what is now on the shelves.
-    if (kept.ok) window.location.reload()
-    else {
-      setPutting(undefined)
-      setProblems([`Nothing was changed. ${kept.reason}`])
-    }
-  }
   return (
     <Modal title="Backup" onClose={onClose} wide>
       <p className="mb-2">
@@ -200,9 +159,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up
         </Button>
-        <FileButton label="Open a backup" says="Backup file to open" onFile={(file) => void choose(file)} />
+        <FileButton label="Open a backup" says="Backup file to open" onFile={choose} />
       </div>
-      <FolderChoice onProblem={(problem) => setProblems(problem === undefined ? [] : [problem])} />
+      <FolderChoice onProblem={setProblem} />
       {problems.length > 0 && (
         <div role="alert" className="text-stopline mt-3 font-semibold">
           {problems.map((each) => (
@@ -210,35 +169,48 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
           ))}
         </div>
       )}
-      {opened && (
+      <div role="status">
+        {state.at === 'reading' && (
+          <p className="mt-3">Reading {state.name}, and holding it against what is here.</p>
+        )}
+        {state.at === 'looked' && !looked && <p className="mt-3">Holding it against what is here.</p>}
+      </div>
+      {(state.at === 'looked' || state.at === 'putting') && (
         <section aria-label="What restoring would change" className="mt-4">
           <h3 className="mb-2 text-lead">
-            {opened.name}, made {opened.madeAt.slice(0, 10)}
+            {state.name}
+            {state.at === 'looked' && `, made ${state.madeAt.slice(0, 10)}`}
           </h3>
-          <Choice<Way>
-            label="How"
-            value={way}
-            options={[
-              ['merge', 'Merge: keep what is only here'],
-              ['replace', 'Replace: as it was then, nothing else'],
-            ]}
-            onChange={setWay}
-          />
-          {preview && <Preview changes={preview.changes} />}
-          {preview && way === 'merge' && (
+          {state.at === 'looked' && (
+            <Choice<RestoreWay>
+              label="How"
+              value={way}
+              options={[
+                ['merge', 'Merge: keep what is only here'],
+                ['replace', 'Replace: as it was then, nothing else'],
+              ]}
+              onChange={(next) => {
+                setWay(next)
+                look(next)
+              }}
+            />
+          )}
+          {looked && <Preview changes={looked.preview.changes} />}
+          {looked && way === 'merge' && (
             <DifferingList
-              differing={preview.differing}
+              differing={looked.preview.differing}
               chosen={chosen}
               onChoose={(place, holds) => setChosen((before) => new Map(before).set(place, holds))}
             />
           )}
-          {putting ? (
+          {state.at === 'putting' && (
             <p className="mt-3 flex items-center gap-3">
               Putting it on the shelves, all of it or nothing.
-              <Progress label="How much of it is there" {...putting} />
+              <Progress label="How much of it is there" done={state.done} of={state.of} />
             </p>
-          ) : (
-            <Button look="solid" className="mt-3" onClick={() => void put()}>
+          )}
+          {looked && (
+            <Button look="solid" className="mt-3" onClick={() => restoring(looked.preview.differing)}>
               {way === 'merge' ? 'Merge it in' : 'Replace everything'}
             </Button>
           )}

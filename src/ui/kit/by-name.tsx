@@ -1,6 +1,6 @@
 'use client'
 import { Command } from 'cmdk'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Kbd } from './kbd'
 import { LOOK_OF } from './look-of'
 import { Modal } from './modal'
@@ -18,12 +18,21 @@ export interface NamedGroup {
   readonly entries: readonly NamedEntry[]
 }
 
-/** Every word that was typed stands in the name; a name that begins with it goes first. */
-function named(value: string, typed: string): number {
-  const name = value.toLowerCase()
+/** So many of a group are listed: a shop has thousands of jobs. */
+const MOST_LISTED = 40
+
+/** Every word that was typed stands in the name; a name that begins with the first goes first. */
+export function namedSo(entries: readonly NamedEntry[], typed: string): readonly NamedEntry[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
-  if (!words.every((word) => name.includes(word))) return 0
-  return name.startsWith(words[0] ?? '') ? 1 : 0.5
+  const first: NamedEntry[] = []
+  const others: NamedEntry[] = []
+  for (const entry of entries) {
+    const name = entry.name.toLowerCase()
+    if (!words.every((word) => name.includes(word))) continue
+    if (name.startsWith(words[0] ?? '')) first.push(entry)
+    else others.push(entry)
+  }
+  return [...first, ...others]
 }
 
 /** Everything by name, in groups: typed for, and taken with Enter. */
@@ -34,20 +43,29 @@ export function ByName({
   groups: readonly NamedGroup[]
   onClose: () => void
 }): ReactNode {
+  const [typed, setTyped] = useState('')
   return (
     <Modal title="Everything by name" onClose={onClose}>
       <Command
         label="Everything by name"
-        filter={named}
+        shouldFilter={false}
         className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-aside"
       >
-        <Command.Input className={LOOK_OF.input} placeholder="Type a few letters" data-first-focus />
+        <Command.Input
+          className={LOOK_OF.input}
+          placeholder="Type a few letters"
+          data-first-focus
+          value={typed}
+          onValueChange={setTyped}
+        />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
-          {groups.map(({ heading, entries }) =>
-            entries.length === 0 ? null : (
+          {groups.map(({ heading, entries }) => {
+            const found = namedSo(entries, typed)
+            const more = found.length - MOST_LISTED
+            return found.length === 0 ? null : (
               <Command.Group key={heading} heading={heading}>
-                {entries.map(({ id, name, keys, run }) => (
+                {found.slice(0, MOST_LISTED).map(({ id, name, keys, run }) => (
                   <Command.Item
                     key={id}
                     value={`${name} ${id}`}
@@ -60,9 +78,10 @@ export function ByName({
                     {keys !== undefined && <Kbd>{keys}</Kbd>}
                   </Command.Item>
                 ))}
+                {more > 0 && <p className="text-ink2 p-2 text-aside">{more} more: type to find one.</p>}
               </Command.Group>
-            ),
-          )}
+            )
+          })}
         </Command.List>
       </Command>
     </Modal>

@@ -6,6 +6,7 @@ export function foundByName<T extends { readonly name: string }>(
   typed: string,
 ): readonly T[] {
   const words = plain(typed).split(' ').filter(Boolean)
+  if (words.length === 0) return all
   return all.filter(({ name }) => {
     const whole = plain(name).replaceAll(' ', '')
     return words.every((word) => whole.includes(word))

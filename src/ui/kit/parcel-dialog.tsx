@@ -15,7 +15,7 @@ import {
 } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
-import { loadEvents } from '@/storage/log'
+import { loadCarLogs, whoseIn } from '@/storage/car-logs'
 import { type KeptCopy, loadCopy, takeInParcel } from '@/storage/parcel'
 import { whyNotKept } from '@/storage/shelves'
 import { to } from '@/ui/routes'
@@ -53,7 +53,7 @@ const SAID: Readonly<Record<Looked['meeting']['at'], string>> = {
 async function look(parcel: Parcel): Promise<Looked> {
   const { plan } = parcel
   if (usePlan.getState().plan?.id === plan.id) await usePlan.getState().saveNow()
-  const [mine, events] = await Promise.all([loadCopy(plan.id), loadEvents()])
+  const [mine, { events }] = await Promise.all([loadCopy(plan.id), loadCarLogs(whoseIn(parcel.events))])
   const cars = new Map([[plan.id, plan.car.id]])
   const { fresh, differing, byCar } = takeIn(events, parcel.events, (event) => carOf(event, cars))
   const theirs: Copy = { plan, steps: parcel.steps }
@@ -134,7 +134,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
       setProblem(`Nothing was changed. ${kept.reason}`)
       return
     }
-    await useLog.getState().open()
+    await useLog.getState().open({ carId: plan.car.id, jobId: id })
     await addLastWords(apart, chosen)
     if (usePlan.getState().plan?.id === id) await usePlan.getState().open(id)
     onClose()

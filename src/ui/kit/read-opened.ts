@@ -1,4 +1,5 @@
 import { type FieldMessage, isParcel, type Parcel, parsePlanText, type Plan, readParcel } from '@/core'
+import { sha256 } from '@/storage/sha256'
 
 const LARGEST_BYTES = 4 * 1024 * 1024
 /** A parcel has pictures in it. */
@@ -31,7 +32,13 @@ export async function readOpened(file: File): Promise<Opened> {
   const raw = decoded(text)
   if (isParcel(raw)) {
     const read = readParcel(raw)
-    return read.ok ? { is: 'parcel', parcel: read.parcel } : wrong(read.problems)
+    if (!read.ok) return wrong(read.problems)
+    if (read.sum && (await sha256(read.sum.of)) !== read.sum.sha256)
+      return {
+        is: 'wrong',
+        problems: ['The check sum of this parcel does not fit its content: the file was changed or damaged.'],
+      }
+    return { is: 'parcel', parcel: read.parcel }
   }
   if (file.size > LARGEST_BYTES) return { is: 'wrong', problems: ['plan is larger than 4 MB.'] }
   const read = parsePlanText(text)

@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
-import { jobNames } from '@/storage/glances'
+import { jobNames } from '@/storage/job-abouts'
 import { SHOP_SCREENS, to } from '@/ui/routes'
 import { ByName, type NamedEntry } from './by-name'
 

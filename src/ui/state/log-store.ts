@@ -2,6 +2,7 @@
 import {
   carsByJob,
   EVENT_WORD,
+  type JobAbout,
   type LogEvent,
   logEventSchema,
   nextTurn,
@@ -15,11 +16,11 @@ import {
 } from '@/core'
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
+import { glimpseCarLogs, loadCarLogs, type Whose } from '@/storage/car-logs'
 import { whenKept } from '@/storage/kept-elsewhere'
-import { keepEvents, loadEvents, takeInEvents } from '@/storage/log'
+import { keepEvents, takeInEvents } from '@/storage/log'
 import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/state/settings-store'
-import { useStoredPlans } from './stored-plans'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */
 type Unsigned<E> = E extends LogEvent
@@ -27,15 +28,38 @@ type Unsigned<E> = E extends LogEvent
   : never
 export type NewEvent = Unsigned<LogEvent>
 
+/** Whose log is asked for: that of one car, with a job of it where one is open. */
+interface LogOf {
+  readonly carId: string
+  readonly jobId?: string
+}
+
 interface LogStore {
-  readonly ready: boolean
+  /** Whose entries are here. */
+  readonly of: Whose
+  /** Cars of which what stands under their own name is here, while the rest is looked for. */
+  readonly glimpsed: readonly string[]
   readonly events: readonly LogEvent[]
+  /** The jobs of this browser, by what each says of itself, and how many do not read. */
+  readonly jobs: readonly JobAbout[]
+  readonly unread: number
   readonly trouble: string | undefined
-  open(): Promise<void>
+  /** How often this page has written to the log. */
+  readonly writes: number
+  open(of: LogOf): Promise<void>
   /** Takes in entries of another device as they are, from a file of a name; what is here already stays as it is. */
   takeIn(events: readonly LogEvent[], name: string): Promise<boolean>
   add(of: { readonly vehicleId: string; readonly jobId?: string }, events: readonly NewEvent[]): Promise<void>
 }
+
+/** Whether a log is here. */
+export const isOpen = ({ cars, jobs }: Whose, { carId, jobId }: LogOf): boolean =>
+  cars.includes(carId) && (jobId === undefined || jobs.includes(jobId))
+
+/** So many cars and jobs are kept in sight at a time. */
+const IN_SIGHT = 8
+const withLast = (list: readonly string[], last: string): readonly string[] =>
+  [...list.filter((each) => each !== last), last].slice(-IN_SIGHT)
 
 /** A name of this browser's own, made once: it tells apart what two devices wrote in the same turn. */
 function deviceId(): string {
@@ -54,72 +78,115 @@ function withReplaced(event: LogEvent, before: readonly LogEvent[]): LogEvent {
 let watching = false
 /** What is on its way into the store: reading it again meanwhile does not lose sight of it. */
 let writing: readonly LogEvent[] = []
+/** The turn of what is written next: past all that this browser has seen, of whichever car. */
+let turn = 1
 
-/** The log as this page has read it. What is added shows at once and is stored event by event. */
-export const useLog = create<LogStore>((set, get) => ({
-  ready: false,
-  events: [],
-  trouble: undefined,
-  async open() {
-    if (!watching) {
-      watching = true
-      // Another tab may have written meanwhile.
-      whenKept(({ shelf }) => {
-        if (shelf === 'log') void get().open()
-      })
-      document.addEventListener('visibilitychange', () => {
-        if (document.visibilityState === 'visible') void get().open()
-      })
-    }
+/** The log of the cars that are looked at, as this page has read it. What is added shows at once and is stored event by event. */
+export const useLog = create<LogStore>((set, get) => {
+  let asked: Whose = { cars: [], jobs: [] }
+  const read = async () => {
+    const of = asked
+    if (of.cars.length === 0) return
     try {
-      const stored = await loadEvents()
-      set({ events: united(stored, writing), ready: true })
+      const stored = await loadCarLogs(of)
+      turn = Math.max(turn, stored.nextTurn, nextTurn(writing))
+      // Another was asked for meanwhile: it is read after this.
+      if (asked !== of) return
+      const { jobs, unread } = stored
+      set({ of, events: united(stored.events, writing), jobs, unread })
     } catch (error) {
-      set({ ready: true, trouble: whyNotKept(error) })
+      if (asked === of) set({ of, trouble: whyNotKept(error) })
     }
-  },
-  async takeIn(given, name) {
-    const known = new Set(get().events.map(({ id }) => id))
-    const fresh = given.filter(({ id }) => !known.has(id))
-    const kept = await takeInEvents(fresh, name)
-    if (kept.ok) set({ events: united(get().events, fresh), trouble: undefined })
-    else set({ trouble: `${name} was not taken in: ${kept.reason}` })
-    return kept.ok
-  },
-  async add({ vehicleId, jobId }, events) {
-    const { fitter } = useSettings.getState().settings
-    const first = nextTurn(get().events)
-    const before = get().events
-    const signed = events.map((event, i) =>
-      withReplaced(
-        {
-          ...event,
-          id: crypto.randomUUID(),
-          at: new Date().toISOString(),
-          turn: first + i,
-          device: deviceId(),
-          vehicleId,
-          ...(jobId === undefined ? {} : { jobId }),
-          ...(fitter === '' ? {} : { by: fitter }),
-        },
-        before,
-      ),
-    )
-    // What could not be read back is not written: better said now than missed later.
-    const odd = signed.find((event) => !logEventSchema.safeParse(event).success)
-    if (odd) {
+  }
+  /** What stands under a car's own name is there long before all others were looked through for more. */
+  const glimpse = async (carId: string) => {
+    try {
+      const { events, jobs } = await glimpseCarLogs([carId])
+      if (isOpen(get().of, { carId }) || !jobs.some(({ car }) => car.id === carId)) return
+      const so = get()
+      const known = new Set(so.jobs.map(({ id }) => id))
       set({
-        trouble: `This was not written into the log (${EVENT_WORD[odd.kind]}): a figure or a text in it is out of bounds.`,
+        events: united(so.events, events),
+        jobs: [...so.jobs, ...jobs.filter(({ id }) => !known.has(id))],
+        glimpsed: withLast(so.glimpsed, carId),
       })
-      return
+    } catch {
+      // The whole reading says what is wrong.
     }
-    set({ events: [...get().events, ...signed], trouble: undefined })
-    writing = [...writing, ...signed]
-    const kept = await keepEvents(signed)
-    writing = writing.filter((event) => !signed.includes(event))
-    if (!kept.ok) set({ trouble: kept.reason })
-  },
-}))
+  }
+  return {
+    of: asked,
+    glimpsed: [],
+    events: [],
+    jobs: [],
+    unread: 0,
+    trouble: undefined,
+    writes: 0,
+    async open({ carId, jobId }) {
+      asked = {
+        cars: withLast(asked.cars, carId),
+        jobs: jobId === undefined ? asked.jobs : withLast(asked.jobs, jobId),
+      }
+      if (!watching) {
+        watching = true
+        // Another tab may have written meanwhile.
+        whenKept(({ shelf }) => {
+          if (shelf === 'log' || shelf === 'plans') void read()
+        })
+        document.addEventListener('visibilitychange', () => {
+          if (document.visibilityState === 'visible') void read()
+        })
+      }
+      if (!isOpen(get().of, { carId })) await glimpse(carId)
+      await read()
+    },
+    async takeIn(given, name) {
+      const kept = await takeInEvents(given, name)
+      if (!kept.ok) {
+        set({ trouble: `${name} was not taken in: ${kept.reason}` })
+        return false
+      }
+      turn = Math.max(turn, nextTurn(given))
+      set({ trouble: undefined, writes: get().writes + 1 })
+      await read()
+      return true
+    },
+    async add({ vehicleId, jobId }, events) {
+      const { fitter } = useSettings.getState().settings
+      const before = get().events
+      const first = Math.max(turn, nextTurn(before))
+      turn = first + events.length
+      const signed = events.map((event, i) =>
+        withReplaced(
+          {
+            ...event,
+            id: crypto.randomUUID(),
+            at: new Date().toISOString(),
+            turn: first + i,
+            device: deviceId(),
+            vehicleId,
+            ...(jobId === undefined ? {} : { jobId }),
+            ...(fitter === '' ? {} : { by: fitter }),
+          },
+          before,
+        ),
+      )
+      // What could not be read back is not written: better said now than missed later.
+      const odd = signed.find((event) => !logEventSchema.safeParse(event).success)
+      if (odd) {
+        set({
+          trouble: `This was not written into the log (${EVENT_WORD[odd.kind]}): a figure or a text in it is out of bounds.`,
+        })
+        return
+      }
+      set({ events: [...get().events, ...signed], trouble: undefined })
+      writing = [...writing, ...signed]
+      const kept = await keepEvents(signed)
+      writing = writing.filter((event) => !signed.includes(event))
+      set(kept.ok ? { writes: get().writes + 1 } : { trouble: kept.reason })
+    },
+  }
+})
 
 const records = new WeakMap<readonly LogEvent[], RackRecord>()
 
@@ -132,23 +199,35 @@ export function recordOf(own: readonly LogEvent[]): RackRecord {
   return record
 }
 
+/** Reads the log of a job's car, and tells whether it is there. */
+export function useJobLog({ id, car }: Plan): boolean {
+  const open = useLog((store) => store.open)
+  const ready = useLog((store) => isOpen(store.of, { carId: car.id, jobId: id }))
+  useEffect(() => {
+    const of = { carId: car.id, jobId: id }
+    if (!isOpen(useLog.getState().of, of)) void open(of)
+  }, [open, id, car.id])
+  return ready
+}
+
 /** The log of a job's own car, and the other jobs of this browser that may be about it. */
 export function useOwnLog(plan: Plan): {
+  readonly ready: boolean
   readonly own: readonly LogEvent[]
-  readonly perhaps: readonly Plan[]
+  readonly perhaps: readonly JobAbout[]
 } {
-  const open = useLog((store) => store.open)
+  const ready = useJobLog(plan)
   const events = useLog((store) => store.events)
-  const { plans } = useStoredPlans(plan.id)
-  useEffect(() => void open(), [open, plan.id])
+  const jobs = useLog((store) => store.jobs)
   return useMemo(() => {
     // The open plan goes before its stored self: it may just have been parted.
-    const others = plans.filter(({ id }) => id !== plan.id)
+    const others = jobs.filter(({ id }) => id !== plan.id)
     return {
+      ready,
       own: ownEvents(events, plan, carsByJob([...others, plan])),
       perhaps: perhapsSame(plan, others),
     }
-  }, [events, plan, plans])
+  }, [ready, events, jobs, plan])
 }
 
 /** Writes to the log of a plan's car. */

@@ -1,28 +1,38 @@
-import type { Plan } from '@/core'
+import type { JobAbout, Plan } from '@/core'
 import { useEffect, useState } from 'react'
-import { loadPlans } from '@/storage/plans'
+import { loadAbouts } from '@/storage/job-abouts'
+import { loadPlan } from '@/storage/plans'
 
-/** The jobs a browser keeps: those that read, and how many do not. */
-interface Stored {
-  readonly plans: readonly Plan[]
-  readonly unread: number
-  /** Whether they have been looked for. */
-  readonly fetched: boolean
+const NO_JOBS: readonly JobAbout[] = []
+const NO_PLANS: readonly Plan[] = []
+
+/** Every job this browser keeps, by what it says of itself. */
+export function useJobAbouts(): readonly JobAbout[] {
+  const [jobs, setJobs] = useState(NO_JOBS)
+  useEffect(() => {
+    loadAbouts()
+      .then((found) => setJobs(found.jobs))
+      .catch(() => setJobs(NO_JOBS))
+  }, [])
+  return jobs
 }
 
-const NONE: Stored = { plans: [], unread: 0, fetched: false }
-
-/** Every job this browser keeps, read anew whenever what it is given changes; none until it is ready. */
-export function useStoredPlans(again: unknown, ready = true): Stored {
-  const [stored, setStored] = useState(NONE)
+/** Some jobs whole, read anew whenever what it is given changes; those that do not read are left out. */
+export function usePlansOf(ids: readonly string[], again: unknown): readonly Plan[] {
+  const [plans, setPlans] = useState(NO_PLANS)
+  const asked = ids.join(' ')
   useEffect(() => {
-    if (!ready) return
-    loadPlans()
-      .then((all) => {
-        const plans = all.flatMap((each) => (each.ok ? [each.plan] : []))
-        setStored({ plans, unread: all.length - plans.length, fetched: true })
-      })
-      .catch(() => setStored({ ...NONE, fetched: true }))
-  }, [ready, again])
-  return stored
+    let wanted = true
+    const read = async () => {
+      const found = await Promise.all(asked.split(' ').filter(Boolean).map(loadPlan))
+      if (wanted) setPlans(found.flatMap((each) => (each?.ok ? [each.plan] : [])))
+    }
+    read().catch(() => {
+      if (wanted) setPlans(NO_PLANS)
+    })
+    return () => {
+      wanted = false
+    }
+  }, [asked, again])
+  return plans
 }

@@ -55,8 +55,7 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
 export function BayScreen({ plan }: { plan: Plan }) {
   const { survey } = assessedOf(plan)
   const [view, setView] = useState<View>('steps')
-  const ready = useLog((store) => store.ready)
-  const { own } = useOwnLog(plan)
+  const { ready, own } = useOwnLog(plan)
   const trouble = useLog((store) => store.trouble)
   const awake = useAwake()
   const logged = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE

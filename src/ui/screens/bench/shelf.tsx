@@ -196,6 +196,9 @@ export function Shelf({ survey }: { survey: Survey }) {
             onChange={setChosen}
           />
         )}
+        <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
+          Enter your own gear
+        </ButtonLink>
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
         {rackId === undefined && (
@@ -226,11 +229,6 @@ export function Shelf({ survey }: { survey: Survey }) {
             {gear.length === 0 ? 'The shelf is empty.' : `Nothing on the shelf is called “${words}”.`}
           </p>
         )}
-        <p className="px-3 pt-3">
-          <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
-            Enter your own gear
-          </ButtonLink>
-        </p>
       </div>
     </section>
   )

@@ -31,11 +31,15 @@ export const isWhole = (filter: BoardFilter): boolean =>
     ([key, value]) => key === 'archive' || value === WHOLE_BOARD[key as keyof BoardFilter],
   )
 
+const ONLY_ASCII = /^[\0-\x7f]*$/
+
 const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[\u0300-\u036f]/g, '')
+  ONLY_ASCII.test(text)
+    ? text.toLowerCase()
+    : text
+        .toLowerCase()
+        .normalize('NFKD')
+        .replace(/[\u0300-\u036f]/g, '')
 
 const textOf = ({ glance }: ReadCard) =>
   plain(
@@ -93,8 +97,9 @@ export function ordered(cards: readonly BoardCard[], day: string): readonly Boar
   const rank = (card: BoardCard): string => {
     if (!card.ok) return '0'
     const name = plain(card.glance.name)
-    if (dueBy(card, day) === 'overdue') return `1 ${dayOf(card) ?? ''} ${name}`
-    return `2 ${dueBy(card, day) === 'none' ? '9999' : (dayOf(card) ?? '9999')} ${name}`
+    const due = dueBy(card, day)
+    if (due === 'overdue') return `1 ${dayOf(card) ?? ''} ${name}`
+    return `2 ${due === 'none' ? '9999' : (dayOf(card) ?? '9999')} ${name}`
   }
   return cards
     .map((card) => ({ card, rank: rank(card) }))

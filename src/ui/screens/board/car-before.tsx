@@ -1,8 +1,8 @@
 'use client'
-import { useStoredPlans } from '@/ui/state/stored-plans'
+import { useJobAbouts } from '@/ui/state/stored-plans'
 import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import { type Car, carName, type Plan, sameCar } from '@/core'
+import { type Car, carName, type JobAbout, sameCar } from '@/core'
 import { useMemo } from 'react'
 
 /** Whose car a job is about, as far as it was typed. */
@@ -25,7 +25,7 @@ export function newCar({ plate, number }: WhoseCarDraft, stockId: string): Car {
   }
 }
 
-function matches({ car, job }: Plan, { plate, number, customer }: WhoseCarDraft): boolean {
+function matches({ car, job }: JobAbout, { plate, number, customer }: WhoseCarDraft): boolean {
   const [onPlate, byShop, name] = [given(plate), given(number), given(customer)]
   const same = sameCar(
     {
@@ -45,15 +45,13 @@ export function CarBefore({
 }: {
   draft: WhoseCarDraft
   onDraft: (draft: WhoseCarDraft) => void
-  onSame: (plan: Plan) => void
+  onSame: (jobId: string) => void
 }) {
-  const { plans } = useStoredPlans(undefined)
+  const jobs = useJobAbouts()
   const found = useMemo(() => {
-    const one = new Map(
-      plans.filter((plan) => matches(plan, draft)).map((plan) => [plan.car.id, plan] as const),
-    )
+    const one = new Map(jobs.filter((job) => matches(job, draft)).map((job) => [job.car.id, job] as const))
     return [...one.values()].slice(0, 6)
-  }, [plans, draft])
+  }, [jobs, draft])
   const fields = [
     ['plate', 'Plate'],
     ['number', 'The shop’s number for the car'],
@@ -80,12 +78,12 @@ export function CarBefore({
       </div>
       {found.length > 0 && (
         <ul aria-label="Here before" className="mt-2 grid gap-1.5">
-          {found.map((plan) => (
-            <li key={plan.car.id} className="flex flex-wrap items-center gap-2">
+          {found.map((job) => (
+            <li key={job.car.id} className="flex flex-wrap items-center gap-2">
               <span>
-                {carName(plan)}, last in <strong>{plan.job.name}</strong>
+                {carName(job)}, last in <strong>{job.job.name}</strong>
               </span>
-              <Button onClick={() => onSame(plan)}>The same car again</Button>
+              <Button onClick={() => onSame(job.id)}>The same car again</Button>
             </li>
           ))}
         </ul>

@@ -6,7 +6,8 @@ import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { keepPlan } from '@/storage/plans'
+import { keepPlan, loadPlan } from '@/storage/plans'
+import { Alert } from '@/ui/kit/alert'
 import { useSettings } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
@@ -59,6 +60,7 @@ export function NewJob() {
   const [chosenVehicle, setVehicle] = useState(vehicleId)
   const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
   const [name, setName] = useState('')
+  const [trouble, setTrouble] = useState<string>()
   const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
   const { vehicles, racks } = useStock()
   const vehicle = vehicles.find((each) => each.id === chosenVehicle)
@@ -87,8 +89,14 @@ export function NewJob() {
       await start({ vehicle, racks: chosen, car: newCar(whose, vehicle.id) }, `${vehicle.name}, new job`)
   }
   /** The car as it went out last: what is on it is on when it comes. */
-  const again = ({ vehicle: same, racks: worn, car, job }: Plan) =>
-    start(
+  const again = async (jobId: string) => {
+    const stored = await loadPlan(jobId)
+    if (!stored?.ok) {
+      setTrouble('The job of that car does not read any more: begin with the vehicle.')
+      return
+    }
+    const { vehicle: same, racks: worn, car, job } = stored.plan
+    await start(
       {
         vehicle: same,
         racks: worn
@@ -98,6 +106,7 @@ export function NewJob() {
       },
       `${job.name}, again`,
     )
+  }
   if (!ready)
     return (
       <main className="p-8" aria-busy>
@@ -112,7 +121,8 @@ export function NewJob() {
         </ButtonLink>
       </PageBar>
       <main className="mx-auto max-w-[1500px] space-y-6 p-4">
-        <CarBefore draft={whose} onDraft={setWhose} onSame={(plan) => void again(plan)} />
+        <CarBefore draft={whose} onDraft={setWhose} onSame={(id) => void again(id)} />
+        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
         <section aria-labelledby="vehicle-title">
           <div className="mb-2 flex flex-wrap items-center gap-3">
             <h2 id="vehicle-title" className="text-head">

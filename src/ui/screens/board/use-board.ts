@@ -12,6 +12,9 @@ export type BoardState =
 /** So many changes elsewhere within this are one. ms. */
 const TOGETHER_MS = 120
 
+/** So often a board of which cards still come is shown anew. ms. */
+const SHOWN_EVERY_MS = 400
+
 /** Every job's card, read and judged in a worker; anew whenever `again` changes or another tab keeps a job. */
 export function useBoard(ready: boolean, again: unknown): BoardState {
   const [board, setBoard] = useState<BoardState>({ at: 'loading' })
@@ -49,6 +52,7 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     ticket.current += 1
     const mine = ticket.current
     let cards: readonly BoardCard[] = []
+    let shownAt = -Infinity
     const hear = ({ data }: MessageEvent<BoardAnswer>) => {
       if (data.ticket !== mine) return
       if (data.say === 'failed') {
@@ -56,6 +60,10 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
         return
       }
       cards = [...cards, ...data.cards]
+      // Each look costs the order of all of them: not more often than anybody reads.
+      const now = performance.now()
+      if (!data.whole || (data.left > 0 && now - shownAt < SHOWN_EVERY_MS)) return
+      shownAt = now
       const so = cards
       const { left } = data
       // What stands stays until its place is taken: a board that is read again does not blink.

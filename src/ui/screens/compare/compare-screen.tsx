@@ -1,5 +1,5 @@
 'use client'
-import { namesOfJobs } from '@/storage/glances'
+import { jobNames } from '@/storage/job-abouts'
 import { loadPlan } from '@/storage/plans'
 import { JobPicker, type NamedJob } from '@/ui/kit/job-picker'
 import { Table } from '@/ui/kit/table'
@@ -29,6 +29,7 @@ import { useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
 import { useSearch } from '@/ui/state/use-search'
 
+const byName = new Intl.Collator().compare
 const TITLE = new Map(CHECKS.map(({ id, title }) => [id, title]))
 
 function LeftCell({ left }: { left: Left | undefined }) {
@@ -249,8 +250,8 @@ export function CompareScreen() {
   useEffect(() => {
     if (!ready) return
     let current = true
-    void namesOfJobs().then((names) => {
-      if (current) setJobs(names.toSorted((x, y) => x.name.localeCompare(y.name)))
+    void jobNames().then((names) => {
+      if (current) setJobs(names.toSorted((x, y) => byName(x.name, y.name)))
     })
     return () => {
       current = false

@@ -2,17 +2,58 @@
 import { Alert } from '@/ui/kit/alert'
 import { PageBar } from '@/ui/kit/page-bar'
 import { JobBar } from '@/ui/job/job-bar'
-import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES, dueOf, type LogEvent } from '@/core'
+import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
+import { type ListedCar, listCars } from '@/storage/car-logs'
+import { whenKept } from '@/storage/kept-elsewhere'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { useJob } from '@/ui/state/use-job'
 import { useSearch } from '@/ui/state/use-search'
 import { CarPicker } from './car-picker'
-import { useLog } from '@/ui/state/log-store'
+import { isOpen, useLog } from '@/ui/state/log-store'
 import { TakeInLog } from './take-in-log'
-import { useStoredPlans } from '@/ui/state/stored-plans'
 import { VehicleLog } from './vehicle-log'
+
+const nameOf = ({ id, about }: ListedCar) => (about ? carName(about) : id)
+
+const byName = new Intl.Collator().compare
+const byDay = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
+/** Those due first, then those of which most is written. */
+const listed = (cars: readonly ListedCar[]) =>
+  cars
+    .map((car) => ({ ...car, name: nameOf(car) }))
+    .sort((a, b) => byDay(a.next ?? '9999', b.next ?? '9999') || b.count - a.count || byName(a.name, b.name))
+
+/** Every car with a log or a job, read anew whenever `again` changes or another tab writes; nothing until it is there. */
+function useCars(ready: boolean, again: unknown) {
+  const house = useSettings((store) => store.settings.house)
+  const [cars, setCars] = useState<ReturnType<typeof listed>>()
+  const [elsewhere, setElsewhere] = useState(0)
+  useEffect(
+    () =>
+      whenKept(({ shelf }) => {
+        if (shelf === 'log' || shelf === 'plans') setElsewhere((count) => count + 1)
+      }),
+    [],
+  )
+  useEffect(() => {
+    if (!ready) return
+    let wanted = true
+    listCars(bayRulesOf(house ?? DEFAULT_HOUSE_RULES))
+      .then((found) => {
+        if (wanted) setCars(listed(found))
+      })
+      .catch(() => {
+        if (wanted) setCars([])
+      })
+    return () => {
+      wanted = false
+    }
+  }, [ready, house, again, elsewhere])
+  return cars
+}
 
 /** What happened to each vehicle's rack and what is due, overdue first. */
 export function LogScreen() {
@@ -21,78 +62,53 @@ export function LogScreen() {
   const job = typeof found === 'string' ? undefined : found
   const ready = useSettings((store) => store.ready)
   const open = useLog((store) => store.open)
-  const read = useLog((store) => store.ready)
+  const of = useLog((store) => store.of)
+  const glimpsed = useLog((store) => store.glimpsed)
   const trouble = useLog((store) => store.trouble)
-  const events = useLog((store) => store.events)
-  const house = useSettings((store) => store.settings.house)
+  const unread = useLog((store) => store.unread)
+  const writes = useLog((store) => store.writes)
+  const jobs = useLog((store) => store.jobs)
   const [picked, setPicked] = useState<string>()
-  const [reads, setRead] = useState(0)
-  const { plans, unread } = useStoredPlans(reads, ready)
+  const [reads, setReads] = useState(0)
+  const asked = picked ?? vehicle
+  const isThere = (id: string) => isOpen(of, { carId: id }) || glimpsed.includes(id)
+  // The car that was asked for goes before the list of all of them.
+  const cars = useCars(ready && (asked === undefined || isThere(asked)), `${reads} ${writes}`)
+  const shown = asked ?? cars?.[0]?.id
   useEffect(() => {
-    if (ready) void open()
-  }, [ready, open, reads])
-  const cars = useMemo(() => carsByJob(plans), [plans])
-  const names = useMemo(() => new Map(plans.map((plan) => [plan.car.id, carName(plan)])), [plans])
-  const vehicles = useMemo(() => {
-    const rules = bayRulesOf(house ?? DEFAULT_HOUSE_RULES)
-    const byCar = new Map<string, LogEvent[]>([...names.keys()].map((id) => [id, []]))
-    for (const event of events) {
-      const id = carOf(event, cars)
-      const own = byCar.get(id)
-      if (own) own.push(event)
-      else byCar.set(id, [event])
-    }
-    return [...byCar]
-      .map(([id, own]) => ({
-        id,
-        name: names.get(id) ?? id,
-        next: dueOf(own, rules)[0]?.on,
-        count: own.length,
-      }))
-      .sort(
-        (a, b) =>
-          (a.next ?? '9999').localeCompare(b.next ?? '9999') ||
-          b.count - a.count ||
-          a.name.localeCompare(b.name),
-      )
-  }, [cars, names, events, house])
+    if (ready && shown !== undefined) void open({ carId: shown })
+  }, [ready, open, shown, reads])
+  const carsOf = useMemo(() => carsByJob(jobs), [jobs])
+  const nameById = useMemo(() => new Map(cars?.map(({ id, name }) => [id, name])), [cars])
   const day = today()
-  const shown = picked ?? vehicle ?? vehicles[0]?.id
+  const takeIn = <TakeInLog carOf={(event) => carOf(event, carsOf)} nameOf={(id) => nameById.get(id)} />
+  const read = shown !== undefined && isThere(shown)
   return (
     <div>
       {job ? (
         <JobBar plan={job} at="log" screen="Log">
-          <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
+          {takeIn}
         </JobBar>
       ) : (
         <PageBar title="What was done to each car" at="log">
-          <TakeInLog carOf={(event) => carOf(event, cars)} nameOf={(id) => names.get(id)} />
+          {takeIn}
         </PageBar>
       )}
       {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
-        {!read ? (
-          <p className="py-6 text-xl">Fetching the log.</p>
+        {cars && <CarPicker cars={cars} shown={shown} day={day} onPick={setPicked} />}
+        {unread > 0 && (
+          <p className="border-hair border-b py-2">
+            {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
+            whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
+          </p>
+        )}
+        {read ? (
+          <VehicleLog key={shown} carId={shown} onParted={() => setReads((count) => count + 1)} />
         ) : (
-          <>
-            <CarPicker cars={vehicles} shown={shown} day={day} onPick={setPicked} />
-            {unread > 0 && (
-              <p className="border-hair border-b py-2">
-                {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
-                whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
-              </p>
-            )}
-            {shown === undefined ? (
-              <p className="py-6">No vehicle yet.</p>
-            ) : (
-              <VehicleLog
-                key={shown}
-                carId={shown}
-                plans={plans}
-                onParted={() => setRead((count) => count + 1)}
-              />
-            )}
-          </>
+          <p className="py-6 text-xl">
+            {cars?.length === 0 && shown === undefined ? 'No vehicle yet.' : 'Fetching the log.'}
+          </p>
         )}
       </main>
     </div>

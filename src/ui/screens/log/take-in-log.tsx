@@ -6,6 +6,7 @@ import { addLastWords, type Holds, LogDisagreements } from '@/ui/kit/log-disagre
 import { useState } from 'react'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
+import { loadCarLogs, whoseIn } from '@/storage/car-logs'
 import { useLog } from '@/ui/state/log-store'
 
 type Read =
@@ -27,13 +28,13 @@ export function TakeInLog({
   carOf: (event: LogEvent) => string
   nameOf: (carId: string) => string | undefined
 }) {
-  const events = useLog((store) => store.events)
   const take = useLog((store) => store.takeIn)
   const [read, setRead] = useState<Read>()
   const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const close = () => setRead(undefined)
   const open = async (file: File) => {
     const log = parseLogText(await file.text())
+    const events = log.ok ? (await loadCarLogs(whoseIn(log.events))).events : []
     setChosen(new Map())
     setRead(
       log.ok

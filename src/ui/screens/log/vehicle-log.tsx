@@ -11,7 +11,6 @@ import {
   isOverdue,
   logCsv,
   perhapsSame,
-  type Plan,
   printLog,
 } from '@/core'
 import { useMemo, useState } from 'react'
@@ -20,29 +19,27 @@ import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { AddEvent } from './add-event'
 import { recordOf, useLog } from '@/ui/state/log-store'
+import { usePlansOf } from '@/ui/state/stored-plans'
 import { VisitList } from './visit-list'
 import { WhoseCar } from '@/ui/forms/whose-car'
 
 /** One car's log: what is due, what is on, and every entry. */
-export function VehicleLog({
-  carId,
-  plans,
-  onParted,
-}: {
-  carId: string
-  plans: readonly Plan[]
-  onParted: () => void
-}) {
+export function VehicleLog({ carId, onParted }: { carId: string; onParted: () => void }) {
   const events = useLog((store) => store.events)
+  const jobs = useLog((store) => store.jobs)
   const add = useLog((store) => store.add)
   const house = useSettings((store) => store.settings.house)
   const [day] = useState(today)
   const own = useMemo(() => {
-    const cars = carsByJob(plans)
+    const cars = carsByJob(jobs)
     return events.filter((event) => carOf(event, cars) === carId)
-  }, [events, plans, carId])
-  const theirs = useMemo(() => plans.filter((plan) => plan.car.id === carId), [plans, carId])
-  const name = theirs[0] ? carName(theirs[0]) : carId
+  }, [events, jobs, carId])
+  const about = useMemo(() => jobs.filter(({ car }) => car.id === carId), [jobs, carId])
+  const theirs = usePlansOf(
+    about.map(({ id }) => id),
+    jobs,
+  )
+  const name = about[0] ? carName(about[0]) : carId
   const dues = useMemo(
     () => dueOf(own, bayRulesOf(house ?? DEFAULT_HOUSE_RULES), theirs),
     [own, house, theirs],
@@ -70,7 +67,7 @@ export function VehicleLog({
         </Button>
       </div>
       {theirs.map((plan) => (
-        <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, plans)} onParted={onParted} />
+        <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, jobs)} onParted={onParted} />
       ))}
       <div className="grid gap-x-[2rem] gap-y-0 grid-cols-[21rem_minmax(0,1fr)] max-[60rem]:grid-cols-[minmax(0,1fr)]">
         <div>
@@ -135,7 +132,7 @@ export function VehicleLog({
           <VisitList
             events={own}
             counting={record.counting}
-            jobName={(id) => plans.find((plan) => plan.id === id)?.job.name}
+            jobName={(id) => jobs.find((job) => job.id === id)?.job.name}
           />
         </section>
       </div>

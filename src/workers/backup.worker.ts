@@ -1,0 +1,48 @@
+import { openBackup, previewRestore, restore } from '@/storage/backup'
+import { whyNotKept } from '@/storage/shelves'
+import type { BackupAnswer, BackupQuestion, RestoreWay } from './backup-messages'
+
+const answer = (message: BackupAnswer) => postMessage(message)
+
+let opened: Extract<Awaited<ReturnType<typeof openBackup>>, { ok: true }> | undefined
+
+async function preview(way: RestoreWay): Promise<void> {
+  if (!opened) return
+  const { madeAt, shelves, pasts } = opened
+  answer({ say: 'preview', madeAt, way, preview: await previewRestore(shelves, pasts, way) })
+}
+
+async function answered(question: BackupQuestion): Promise<void> {
+  switch (question.say) {
+    case 'open': {
+      opened = undefined
+      const read = await openBackup(await question.file.text())
+      if (!read.ok) {
+        answer({ say: 'refused', reasons: read.reasons })
+        return
+      }
+      opened = read
+      return preview(question.way)
+    }
+    case 'preview':
+      return preview(question.way)
+    case 'restore': {
+      if (!opened) return
+      const kept = await restore(
+        opened.shelves,
+        question.way,
+        opened.pasts,
+        new Set(question.staying),
+        (done, of) => answer({ say: 'progress', done, of }),
+      )
+      answer(
+        kept.ok ? { say: 'restored' } : { say: 'refused', reasons: [`Nothing was changed. ${kept.reason}`] },
+      )
+    }
+  }
+}
+
+/** Opens a backup and puts it back beside the page: ten years of a shop take seconds to read. */
+addEventListener('message', ({ data }: MessageEvent<BackupQuestion>) => {
+  answered(data).catch((error: unknown) => answer({ say: 'refused', reasons: [whyNotKept(error)] }))
+})
