@@ -77,12 +77,18 @@ test('a stored job that no longer reads is said so, and left as it is', async ({
       new Promise<void>((done) => {
         const opening = indexedDB.open('ypsos')
         opening.onsuccess = () => {
-          const shelf = opening.result.transaction('plans', 'readwrite').objectStore('plans')
+          const writing = opening.result.transaction(['plans', 'revisions'], 'readwrite')
+          const shelf = writing.objectStore('plans')
           const reading = shelf.get('demo-yard-van')
           reading.onsuccess = () => {
-            const plan = reading.result as { vehicle: { lengthMm: unknown } }
+            const plan = reading.result as { vehicle: { lengthMm: unknown }; car: unknown }
             plan.vehicle.lengthMm = 'long'
-            shelf.put(plan, 'demo-yard-van').onsuccess = () => {
+            // While its car reads, it is known which log it shares.
+            plan.car = 'unknown'
+            shelf.put(plan, 'demo-yard-van')
+            // What every job says of itself is read again where it was written since.
+            writing.objectStore('revisions').put(9, 'plans/demo-yard-van')
+            writing.oncomplete = () => {
               done()
             }
           }

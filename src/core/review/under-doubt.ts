@@ -81,15 +81,23 @@ function helps(finding: Finding, room: number): boolean {
   return isStop(finding) ? room <= now : room >= now
 }
 
+/** Whether a fact may be off one way only, and brings an answer no nearer to turning that way. */
+const onlyHelps = (finding: Finding, fact: TriedFact, room: Trials['room']): boolean =>
+  (fact.less === 0 || fact.more === 0) &&
+  helps(finding, room(finding, [{ fact, by: fact.more > 0 ? fact.more : -fact.less }]))
+
 /** Facts that turn an answer all at once, each at the end that is worse for it: better, where it is a Stop. */
 function byAll(
   finding: Finding,
   facts: readonly TriedFact[],
   { by, room }: Trials,
 ): readonly Moved[] | undefined {
-  const reaching = facts.filter((fact) => partTogether(finding, [fact], by) > 0)
-  if (reaching.length === 0 || partTogether(finding, reaching, by) < 1) return undefined
   const now = roomOf(finding)
+  const may = (all: readonly TriedFact[]) => all.length > 0 && partTogether(finding, all, by) >= 1
+  const near = facts.filter((fact) => partTogether(finding, [fact], by) > 0)
+  if (!may(near)) return undefined
+  const reaching = near.filter((fact) => !onlyHelps(finding, fact, room))
+  if (!may(reaching)) return undefined
   let swings = 0
   const moved: Moved[] = []
   for (const fact of reaching) {
