@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { deeper, expect, fromMenu, inDrawing, saved, test } from './fixtures'
@@ -94,6 +95,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   const other = JSON.parse(homeward.buffer.toString()) as {
     plan: { placements: { id: string; xMm: number }[] }
     steps: { at: string; by?: string; back: unknown[] }[]
+    sha256: string
   }
   const box = other.plan.placements.find(({ id }) => id === 'long-box')
   if (!box) throw new Error('no box')
@@ -103,7 +105,12 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
     back: [{ at: ['placements', 'long-box', 'xMm'], is: box.xMm }],
   })
   box.xMm = 930
-  const clash = await opened(page, { ...homeward, buffer: Buffer.from(JSON.stringify(other)) })
+  const { sha256: _, ...content } = other
+  const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
+  const clash = await opened(page, {
+    ...homeward,
+    buffer: Buffer.from(JSON.stringify({ ...content, sha256 })),
+  })
   await expect(clash.getByText('Long box: its place along the vehicle', { exact: true })).toBeVisible()
   await expect(clash.getByText(/, Tablet$/)).toBeVisible()
   await clash.getByRole('button', { name: 'Take the one in the parcel' }).click()

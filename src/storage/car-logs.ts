@@ -38,12 +38,10 @@ interface NextDay {
 }
 
 /** What this program wrote of its logs is not looked through field by field: there are thousands of them. */
-const isOf =
-  <T extends { readonly car: string; readonly print: string }>(field: keyof T & string) =>
-  (raw: unknown): raw is T =>
-    typeof raw === 'object' && raw !== null && 'car' in raw && 'print' in raw && field in raw
-const isDigest = isOf<Digest>('jobs')
-const isNextDay = isOf<NextDay>('rules')
+const isOfCar = (raw: unknown): raw is object =>
+  typeof raw === 'object' && raw !== null && 'car' in raw && 'print' in raw
+const isDigest = (raw: unknown): raw is Digest => isOfCar(raw) && 'jobs' in raw
+const isNextDay = (raw: unknown): raw is NextDay => isOfCar(raw) && 'rules' in raw
 
 const carIn = (key: string) => key.slice(0, key.indexOf('/'))
 const under = (carId: string) => `${carId}/`

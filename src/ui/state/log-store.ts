@@ -53,7 +53,7 @@ interface LogStore {
 }
 
 /** Whether a log is here. */
-export const isOpen = ({ cars, jobs }: Whose, { carId, jobId }: LogOf): boolean =>
+export const isLogHere = ({ cars, jobs }: Whose, { carId, jobId }: LogOf): boolean =>
   cars.includes(carId) && (jobId === undefined || jobs.includes(jobId))
 
 /** So many cars and jobs are kept in sight at a time. */
@@ -102,7 +102,7 @@ export const useLog = create<LogStore>((set, get) => {
   const glimpse = async (carId: string) => {
     try {
       const { events, jobs } = await glimpseCarLogs([carId])
-      if (isOpen(get().of, { carId }) || !jobs.some(({ car }) => car.id === carId)) return
+      if (isLogHere(get().of, { carId }) || !jobs.some(({ car }) => car.id === carId)) return
       const so = get()
       const known = new Set(so.jobs.map(({ id }) => id))
       set({
@@ -137,7 +137,7 @@ export const useLog = create<LogStore>((set, get) => {
           if (document.visibilityState === 'visible') void read()
         })
       }
-      if (!isOpen(get().of, { carId })) await glimpse(carId)
+      if (!isLogHere(get().of, { carId })) await glimpse(carId)
       await read()
     },
     async takeIn(given, name) {
@@ -202,10 +202,10 @@ export function recordOf(own: readonly LogEvent[]): RackRecord {
 /** Reads the log of a job's car, and tells whether it is there. */
 export function useJobLog({ id, car }: Plan): boolean {
   const open = useLog((store) => store.open)
-  const ready = useLog((store) => isOpen(store.of, { carId: car.id, jobId: id }))
+  const ready = useLog((store) => isLogHere(store.of, { carId: car.id, jobId: id }))
   useEffect(() => {
     const of = { carId: car.id, jobId: id }
-    if (!isOpen(useLog.getState().of, of)) void open(of)
+    if (!isLogHere(useLog.getState().of, of)) void open(of)
   }, [open, id, car.id])
   return ready
 }

@@ -175,6 +175,9 @@ export function Shelf({ survey }: { survey: Survey }) {
   return (
     <section ref={box} aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
+        <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
+          Enter your own gear
+        </ButtonLink>
         <TextBox
           label={
             <>
@@ -196,9 +199,6 @@ export function Shelf({ survey }: { survey: Survey }) {
             onChange={setChosen}
           />
         )}
-        <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
-          Enter your own gear
-        </ButtonLink>
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
         {rackId === undefined && (

@@ -11,7 +11,7 @@ import { today } from '@/ui/state/today'
 import { useJob } from '@/ui/state/use-job'
 import { useSearch } from '@/ui/state/use-search'
 import { CarPicker } from './car-picker'
-import { isOpen, useLog } from '@/ui/state/log-store'
+import { isLogHere, useLog } from '@/ui/state/log-store'
 import { TakeInLog } from './take-in-log'
 import { VehicleLog } from './vehicle-log'
 
@@ -71,7 +71,7 @@ export function LogScreen() {
   const [picked, setPicked] = useState<string>()
   const [reads, setReads] = useState(0)
   const asked = picked ?? vehicle
-  const isThere = (id: string) => isOpen(of, { carId: id }) || glimpsed.includes(id)
+  const isThere = (id: string) => isLogHere(of, { carId: id }) || glimpsed.includes(id)
   // The car that was asked for goes before the list of all of them.
   const cars = useCars(ready && (asked === undefined || isThere(asked)), `${reads} ${writes}`)
   const shown = asked ?? cars?.[0]?.id
