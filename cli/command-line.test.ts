@@ -146,7 +146,7 @@ describe('ypsos review', () => {
     expect(out).toContain('Road: Stop (Roof, 6.4 kg over)')
     expect(out).toContain('Box contents to 19 kg')
     expect(out).toContain('Caution: Never exceed the lowest rating')
-    expect((await run(['review', 'stop.json', '--us'])).out).toContain('14.1 lb over')
+    expect((await run(['review', 'stop.json', '--us'])).out).toContain('14.2 lb over')
   })
 
   it('names the field and the fix of a file that cannot be read', async () => {

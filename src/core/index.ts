@@ -4,7 +4,7 @@ export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } f
 export { amountIn, formatNumber, formatQuantity, METRIC, type UnitChoice } from './units/format'
 export { parseQuantity, typedElsewhere } from './units/parse'
 export { own } from './units/own'
-export { mm, type Phrase, phraseText } from './units/phrase'
+export { type Amount, mm, type Phrase, phraseText } from './units/phrase'
 export { daySchema, idSchema, type State, STATES, type Status, toFit } from './units/scalars'
 
 export type { Box } from './geometry/boxes'

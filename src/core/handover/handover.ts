@@ -3,7 +3,7 @@ import type { Job } from '../plan/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
-import { kg, mm, phraseText, type Phrase } from '../units/phrase'
+import { kg, missing, mm, phraseText, type Phrase, toSpare } from '../units/phrase'
 import { foldedTogether, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../plan/house'
@@ -139,13 +139,13 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
 function toAdd(left: Left): Phrase {
   switch (left.kind) {
     case 'over':
-      return ['nothing: ', kg(left.kg), ' over']
+      return ['nothing: ', missing(kg(left.kg)), ' over']
     case 'known':
-      return ['', kg(left.kg)]
+      return ['', toSpare(kg(left.kg))]
     case 'atLeast':
-      return ['at least ', kg(left.kg)]
+      return ['at least ', toSpare(kg(left.kg))]
     case 'atMost':
-      return ['not known; at most ', kg(left.kg)]
+      return ['not known; at most ', toSpare(kg(left.kg))]
     case 'unknown':
       return ['not known: add nothing']
   }
@@ -210,10 +210,10 @@ export function handoverOf(
     clearances: survey.clearances.map(({ clearance, spareMm, passes }) => ({
       name: clearance.name,
       say: passes
-        ? ['passes with ', mm(spareMm)]
+        ? ['passes with ', toSpare(mm(spareMm))]
         : spareMm < 0
-          ? ['does not pass: ', mm(-spareMm), ' too high']
-          : ['too close: only ', mm(spareMm)],
+          ? ['does not pass: ', missing(mm(-spareMm)), ' too high']
+          : ['too close: only ', toSpare(mm(spareMm))],
       passes,
     })),
     fitted: fitted.lines,

@@ -88,7 +88,8 @@ export function hangingOn(survey: Survey, finding: Finding, moved: readonly Move
   const facts = moved.map(({ fact }) => fact)
   const ask = askOf(first.fact, survey)
   const stops = isStop(finding)
-  const off = first.fact.in === 'kg' ? kg(needs) : mm(needs)
+  // It was found by halves, from above: a tenth of a millimetre would be more than is known.
+  const off = first.fact.in === 'kg' ? kg(needs) : mm(Math.ceil(needs))
   const what = facts.every((fact) => fact.in === 'kg')
     ? 'weights'
     : facts.every((fact) => fact.in === 'mm')

@@ -9,7 +9,7 @@ import type { Survey } from '../survey/survey'
 import { linkJudgement, type LinkComparison, type LinkJudgement } from '../facts/links'
 import type { Ask, Where } from './ask'
 import { IN_STATE, type Severity } from './finding'
-import { kg, type Phrase } from '../units/phrase'
+import { kg, missing, type Phrase, toSpare } from '../units/phrase'
 
 /** Where a figure was read, in a few words. */
 export function sourceText(source: Source): string {
@@ -128,13 +128,13 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
       cell,
       cell.limit.kg === 0
         ? [...holdsPhrase(cell), ', and its figure allows nothing there: ', ...limitPhrase(cell), '.']
-        : [...holdsPhrase(cell), ', ', kg(-left), ' over ', ...limitPhrase(cell), '.'],
+        : [...holdsPhrase(cell), ', ', missing(kg(-left)), ' over ', ...limitPhrase(cell), '.'],
     )
   else if (holdsSurely(judged) && cell.limit.kind !== 'assumed')
     yield cellFinding('clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',
-      kg(left),
+      toSpare(kg(left)),
       ' left of ',
       ...limitPhrase(cell),
       '.',

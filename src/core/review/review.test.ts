@@ -147,7 +147,7 @@ describe('a review', () => {
         expect(text).not.toMatch(/undefined|NaN|\[object/)
       }
     const [stop] = review(survey(boatAndBox)).findings
-    expect(phraseText(stop!.sentence, { show: 'us', denominator: 16 })).toContain('14.1 lb over 165.3 lb')
+    expect(phraseText(stop!.sentence, { show: 'us', denominator: 16 })).toContain('14.2 lb over 165.3 lb')
   })
 
   it('declares for each check what it asks, by what formula, from what source', () => {

@@ -50,11 +50,33 @@ describe('printing', () => {
   })
 
   it('groups thousands with a thin space and drops empty decimals', () => {
-    expect(formatQuantity('length', 12_345.4)).toBe('12\u202f345 mm')
+    expect(formatQuantity('length', 12_345.4)).toBe('12\u202f345.4 mm')
+    expect(formatQuantity('length', 12_345.04)).toBe('12\u202f345 mm')
     expect(formatQuantity('mass', 75)).toBe('75 kg')
     expect(formatQuantity('mass', -6.4)).toBe('\u22126.4 kg')
     expect(formatQuantity('mass', -0.01)).toBe('0 kg')
     expect(formatQuantity('angle', 15)).toBe('15°')
+  })
+
+  it('gives a torque three significant figures in every unit', () => {
+    expect(formatQuantity('torque', 4)).toBe('4 N·m')
+    expect(formatQuantity('torque', 4.2031)).toBe('4.2 N·m')
+    expect(formatQuantity('torque', 12.345)).toBe('12.3 N·m')
+    expect(formatQuantity('torque', 196.21)).toBe('196 N·m')
+    expect(formatQuantity('torque', 0.4567)).toBe('0.457 N·m')
+    expect(amountIn('torque', 4, 'lbf·ft')).toBe('2.95')
+    expect(amountIn('torque', 4, 'lbf·in')).toBe('35.4')
+  })
+
+  it('rounds to the side that is asked for, but for what arithmetic leaves behind', () => {
+    expect(formatQuantity('length', 9.45, undefined, 'up')).toBe('9.5 mm')
+    expect(formatQuantity('length', 9.45, undefined, 'down')).toBe('9.4 mm')
+    expect(formatQuantity('length', 0.1 + 0.2, undefined, 'up')).toBe('0.3 mm')
+    expect(formatQuantity('length', 79.49999999, undefined, 'down')).toBe('79.5 mm')
+    const us = { show: 'us', denominator: 16 } as const
+    expect(formatQuantity('length', 26, us, 'up')).toBe('1 1/16 in')
+    expect(formatQuantity('length', 26.9, us, 'down')).toBe('1 in')
+    expect(formatQuantity('length', 25.4, us, 'up')).toBe('1 in')
   })
 
   it('shows both systems, the metric one first', () => {

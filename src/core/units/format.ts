@@ -17,9 +17,27 @@ interface InchParts {
   readonly denominator: number
 }
 
-/** A length in mm as whole inches and a reduced fraction, rounded to the nearest 1/denominator. */
-export function inchParts(mm: number, denominator: Denominator): InchParts {
-  const steps = Math.round((Math.abs(mm) / 25.4) * denominator)
+/** To which side a figure is rounded: what is to spare down, what is missing up, so that rounding hides no shortage. */
+export type Rounding = 'nearest' | 'down' | 'up'
+
+/** What arithmetic leaves behind is no part of a figure. */
+const DUST = 1e-6
+
+/** A number of whole steps, without its sign. */
+function wholeSteps(steps: number, round: Rounding): number {
+  switch (round) {
+    case 'nearest':
+      return Math.round(steps)
+    case 'down':
+      return Math.floor(steps + DUST)
+    case 'up':
+      return Math.ceil(steps - DUST)
+  }
+}
+
+/** A length in mm as whole inches and a reduced fraction, rounded to 1/denominator. */
+export function inchParts(mm: number, denominator: Denominator, round: Rounding = 'nearest'): InchParts {
+  const steps = wholeSteps((Math.abs(mm) / 25.4) * denominator, round)
   let numerator = steps % denominator
   let below: number = denominator
   while (numerator > 0 && numerator % 2 === 0) {
@@ -37,26 +55,27 @@ export function inchParts(mm: number, denominator: Denominator): InchParts {
 const MINUS = '\u2212'
 const THIN = '\u202f'
 
-/** A number with at most `places` decimals, thin spaces between thousands and a true minus. */
-export function formatNumber(value: number, places = 0): string {
-  const fixed = Math.abs(value).toFixed(places)
+/** A number with at most `places` decimals, thin spaces between thousands and a true minus; its size is rounded to a side. */
+export function formatNumber(value: number, places = 0, round: Rounding = 'nearest'): string {
+  const step = 10 ** places
+  const size = round === 'nearest' ? Math.abs(value) : wholeSteps(Math.abs(value) * step, round) / step
+  const fixed = size.toFixed(places)
   const [whole = '0', decimals] = (places > 0 ? fixed.replace(/\.?0+$/, '') : fixed).split('.')
   const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN) : whole
   const text = decimals === undefined ? grouped : `${grouped}.${decimals}`
   return value < 0 && Number(fixed) !== 0 ? `${MINUS}${text}` : text
 }
 
-function inchText(mm: number, denominator: Denominator): string {
-  const { negative, whole, numerator, denominator: below } = inchParts(mm, denominator)
+function inchText(mm: number, denominator: Denominator, round: Rounding = 'nearest'): string {
+  const { negative, whole, numerator, denominator: below } = inchParts(mm, denominator, round)
   const fraction = numerator === 0 ? '' : `${numerator}/${below}`
   const amount = fraction === '' ? String(whole) : whole === 0 ? fraction : `${whole} ${fraction}`
   return `${negative ? MINUS : ''}${amount} in`
 }
 
-const PLACES: Readonly<Record<Dimension, number>> = {
-  length: 0,
+const PLACES: Readonly<Record<Exclude<Dimension, 'torque'>, number>> = {
+  length: 1,
   mass: 1,
-  torque: 1,
   volume: 1,
   speed: 0,
   angle: 1,
@@ -66,14 +85,24 @@ const PLACES: Readonly<Record<Dimension, number>> = {
   energy: 1,
 }
 
-/** A gap of a few millimetres is told to a tenth: whole ones would hide what it hangs on. */
-const placesFor = (dimension: Dimension, value: number) =>
-  dimension === 'length' && Math.abs(value) < 10 ? 1 : PLACES[dimension]
+/** A torque has three significant figures, in whatever unit. */
+const torquePlaces = (inUnit: number) =>
+  Math.max(0, 2 - Math.floor(Math.log10(Math.max(Math.abs(inUnit), 0.1))))
 
-function inSystem(dimension: Dimension, value: number, system: UnitSystem, denominator: Denominator): string {
-  if (dimension === 'length' && system === 'us') return inchText(value, denominator)
+const placesFor = (dimension: Dimension, inUnit: number): number =>
+  dimension === 'torque' ? torquePlaces(inUnit) : PLACES[dimension]
+
+function inSystem(
+  dimension: Dimension,
+  value: number,
+  system: UnitSystem,
+  denominator: Denominator,
+  round: Rounding,
+): string {
+  if (dimension === 'length' && system === 'us') return inchText(value, denominator, round)
   const unit = homeUnit(dimension, system)
-  const number = formatNumber(value / unit.factor, placesFor(dimension, value))
+  const inUnit = value / unit.factor
+  const number = formatNumber(inUnit, placesFor(dimension, inUnit), round)
   return unit.symbol === '°' ? `${number}°` : `${number} ${unit.symbol}`
 }
 
@@ -81,21 +110,22 @@ function inSystem(dimension: Dimension, value: number, system: UnitSystem, denom
  * A value in the core's unit (mm, kg, N·m, l, km/h, degrees, kg/m², N, MPa, kWh) as text with its unit. With both systems
  * the metric figure comes first and the other in brackets.
  */
-export function formatQuantity(dimension: Dimension, value: number, choice: UnitChoice = METRIC): string {
-  if (choice.show !== 'both') return inSystem(dimension, value, choice.show, choice.denominator)
-  const metric = inSystem(dimension, value, 'metric', choice.denominator)
-  const us = inSystem(dimension, value, 'us', choice.denominator)
+export function formatQuantity(
+  dimension: Dimension,
+  value: number,
+  choice: UnitChoice = METRIC,
+  round: Rounding = 'nearest',
+): string {
+  if (choice.show !== 'both') return inSystem(dimension, value, choice.show, choice.denominator, round)
+  const metric = inSystem(dimension, value, 'metric', choice.denominator, round)
+  const us = inSystem(dimension, value, 'us', choice.denominator, round)
   return metric === us ? metric : `${metric} (${us})`
 }
 
 /** A value in one named unit, without its symbol: for the columns of a table that names the unit once. */
-export function amountIn(
-  dimension: Dimension,
-  value: number,
-  symbol: string,
-  places = PLACES[dimension],
-): string {
-  return formatNumber(value / unitOf(dimension, symbol).factor, places)
+export function amountIn(dimension: Dimension, value: number, symbol: string, places?: number): string {
+  const inUnit = value / unitOf(dimension, symbol).factor
+  return formatNumber(inUnit, places ?? placesFor(dimension, inUnit))
 }
 
 /**

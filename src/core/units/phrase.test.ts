@@ -12,11 +12,11 @@ const racks = [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })]
 describe('sentences with numbers in them', () => {
   it('read in the units asked for', () => {
     const phrase = ['The box weighs ', kg(20.5), ', is ', mm(803.275), ' long and goes ', kmH(99.779), '.']
-    expect(phraseText(phrase)).toBe('The box weighs 20.5 kg, is 803 mm long and goes 100 km/h.')
+    expect(phraseText(phrase)).toBe('The box weighs 20.5 kg, is 803.3 mm long and goes 100 km/h.')
     expect(phraseText(phrase, { show: 'us', denominator: 16 })).toBe(
       'The box weighs 45.2 lb, is 31 5/8 in long and goes 62 mph.',
     )
-    expect(phraseText(phrase, { show: 'both', denominator: 8 })).toContain('803 mm (31 5/8 in)')
+    expect(phraseText(phrase, { show: 'both', denominator: 8 })).toContain('803.3 mm (31 5/8 in)')
   })
 
   it.each<[Source, string]>([

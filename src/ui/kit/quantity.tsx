@@ -1,4 +1,4 @@
-import { type Dimension, formatQuantity, type Phrase } from '@/core'
+import { type Amount, formatQuantity, type Phrase } from '@/core'
 import { useUnits } from '@/ui/state/settings-store'
 
 const FRACTION = /(\d+\/\d+)/
@@ -17,13 +17,11 @@ function WithFractions({ text }: { text: string }) {
 }
 
 /** A number with its unit, in the units this person chose. */
-export function Quantity({ dimension, value }: { dimension: Dimension; value: number }) {
-  return <WithFractions text={formatQuantity(dimension, value, useUnits())} />
+export function Quantity({ dimension, value, round }: Amount) {
+  return <WithFractions text={formatQuantity(dimension, value, useUnits(), round)} />
 }
 
 /** A sentence from the core, its numbers in the units this person chose. */
 export function PhraseLine({ phrase }: { phrase: Phrase }) {
-  return phrase.map((bit, i) =>
-    typeof bit === 'string' ? bit : <Quantity key={i} dimension={bit.dimension} value={bit.value} />,
-  )
+  return phrase.map((bit, i) => (typeof bit === 'string' ? bit : <Quantity key={i} {...bit} />))
 }

@@ -21,7 +21,7 @@ const words = (plan: Plan, state: 'road' | 'trail' | 'parked', show: UnitChoice[
 describe('a verdict in a few words', () => {
   it('says how much over, how many are open, or how much is left', () => {
     expect(words(boatAndBox, 'road')).toBe('Stop, 6.4 kg over')
-    expect(words(boatAndBox, 'road', 'us')).toBe('Stop, 14.1 lb over')
+    expect(words(boatAndBox, 'road', 'us')).toBe('Stop, 14.2 lb over')
     expect(words(boatAndBox, 'road', 'both')).toBe('Stop, 6.4 kg over')
     expect(words(firstBike, 'road')).toBe('Find out, 1 open')
     expect(words(ladderJob, 'parked')).toBe('Find out, 3 open')

@@ -1,6 +1,6 @@
 import { overAntennas } from '../../facts/antennas'
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { check, practice } from '../check'
 import { BOXES, GEAR_SIZES } from '../length-groups'
@@ -42,10 +42,10 @@ export const antenna = check({
           subject: { obstacleId: at.id, placementIds: placementId === undefined ? [] : [placementId] },
           margin: mm(spareOf(held)),
           sentence: touches
-            ? [`${name} touches the ${low}: it stands `, mm(overBy(held)), ' into it.']
+            ? [`${name} touches the ${low}: it stands `, missing(mm(overBy(held))), ' into it.']
             : [
                 `${name} lies over the ${low} with `,
-                mm(spareOf(held)),
+                toSpare(mm(spareOf(held))),
                 ' between: reception and position may suffer. Test them.',
               ],
         }

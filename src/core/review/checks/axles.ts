@@ -3,7 +3,7 @@ import type { Survey } from '../../survey/survey'
 import { askDoubt } from '../ask-doubt'
 import { check, notLooked, type Said } from '../check'
 import { IN_STATE } from '../finding'
-import { kg, type Phrase } from '../../units/phrase'
+import { kg, type Phrase, missing, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
 
 /** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
@@ -28,7 +28,7 @@ function* said(
       severity: over ? 'stop' : 'clear',
       sentence: [
         ...bears,
-        kg(Math.abs(limit - countedKg)),
+        over ? missing(kg(countedKg - limit)) : toSpare(kg(limit - countedKg)),
         over ? ' over its limit of ' : ' under its limit of ',
         kg(limit),
         '.',

@@ -2,7 +2,7 @@ import { barEndFacts } from '../../facts/bar-ends'
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { check, practice } from '../check'
 import { verdictOf } from '../verdict'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 
 /** Do bar ends stand clear of heads at the doors? mm. */
 export const barEndsAtDoors = check({
@@ -34,10 +34,10 @@ export const barEndsAtDoors = check({
         sentence: fails(past)
           ? [
               `${bar.name} ends `,
-              mm(overBy(past)),
+              missing(mm(overBy(past))),
               ` beyond the door edge${low ? ', at head height: tell the customer, cap the ends' : ', over heads'}.`,
             ]
-          : [`${bar.name} ends `, mm(spareOf(past)), ' inside the door edge.'],
+          : [`${bar.name} ends `, toSpare(mm(spareOf(past))), ' inside the door edge.'],
       }
     }
   },

@@ -1,7 +1,7 @@
 import { barSeats, isOnePlace } from '../../facts/bar-seats'
 import { fails, overBy } from '../../facts/comparison'
 import type { Intervals } from '../../geometry/intervals'
-import { mm, type Phrase } from '../../units/phrase'
+import { mm, type Phrase, missing } from '../../units/phrase'
 import { check, practice } from '../check'
 
 function places(within: Intervals): Phrase {
@@ -59,7 +59,7 @@ export const barSeat = check({
           margin: mm(-overBy(pastRoof)),
           sentence: [
             `${bar.name} stands `,
-            mm(overBy(pastRoof)),
+            missing(mm(overBy(pastRoof))),
             ' past the end of the roof, where no rail is.',
           ],
         }

@@ -3,7 +3,7 @@ import { nearestFoot } from '../../facts/foot-clearances'
 import { type Said, check, practice } from '../check'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown } from '../../survey/mounting/contacts'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 
 /** Only what closes round a bar collides with its feet; what sits in the channel may stand over one. */
 const closesRound = ({ gear, placement }: ThingAt) => {
@@ -26,7 +26,7 @@ function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFo
       margin: mm(-overBy(least)),
       sentence: [
         `${name}’s clamp stands on a foot of ${near.barName}: it must go `,
-        mm(overBy(least)),
+        missing(mm(overBy(least))),
         ' further from it.',
       ],
     }
@@ -35,7 +35,7 @@ function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFo
       ...common,
       severity: 'clear',
       margin: mm(spareOf(most)),
-      sentence: [`${name}’s clamps stand at least `, mm(spareOf(most)), ' clear of the feet.'],
+      sentence: [`${name}’s clamps stand at least `, toSpare(mm(spareOf(most))), ' clear of the feet.'],
     }
   const foot = near.footMm === undefined
   return {

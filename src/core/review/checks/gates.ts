@@ -3,7 +3,7 @@ import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import { type Said, check, practice } from '../check'
 import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
-import { kg, mm, type Amount, type Phrase } from '../../units/phrase'
+import { kg, mm, missing, toSpare, type Amount, type Phrase } from '../../units/phrase'
 
 /** What a gate asks for, as it follows “asks”. */
 export function asksWhat(gate: GateAt['gate']): Phrase {
@@ -54,6 +54,9 @@ function answered({ stand }: GateAt): Phrase {
     : [mm(value.mm), ` (middle of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
 }
 
+/** What a gate asks in: a mass or a length. */
+const amountFor = ({ ask }: GateAt['gate']) => (ask.kind === 'mass' ? kg : mm)
+
 function findingOf(at: GateAt, placementIds: readonly string[]): Said {
   const { of, gate, stand, measurement } = at
   const measured = amountOf(at)
@@ -80,7 +83,13 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
       return {
         ...common,
         severity: 'stop',
-        sentence: [lead, ...answered(at), '; it asks ', ...asksWhat(gate), '.'],
+        sentence: [
+          lead,
+          ...answered(at),
+          '; it asks ',
+          ...asksWhat(gate),
+          ...(stand.by === undefined ? ['.'] : ['; ', missing(amountFor(gate)(stand.by)), ' off.']),
+        ],
       }
     case 'between':
       return {
@@ -103,7 +112,9 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
           ...answered(at),
           gate.ask.kind === 'gauge' ? ', as it asks' : ', within ',
           ...(gate.ask.kind === 'gauge' ? [] : asked(gate)),
-          '.',
+          ...(stand.spare === undefined
+            ? ['.']
+            : ['; ', toSpare(amountFor(gate)(stand.spare)), ' to spare.']),
         ],
       }
   }
@@ -115,7 +126,7 @@ function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
   const doubt = gateDoubt(at, plan)
   if (!doubt) return said
   const { use, needs, comparison } = doubt
-  const amount = at.gate.ask.kind === 'mass' ? kg : mm
+  const amount = amountFor(at.gate)
   const way = comparison.direction === 'atMost' ? ' more' : ' less'
   const why =
     use.how === 'measured'

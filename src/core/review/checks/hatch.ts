@@ -4,6 +4,7 @@ import type { SwingMeeting } from '../../survey/openings/meetings'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { openingLengths } from '../length-groups'
 import { verdictOf } from '../verdict'
 
@@ -101,7 +102,7 @@ export const hatch = check({
                 mm(gap.measure),
                 '; the house wants ',
                 mm(gap.limit),
-                '.',
+                ...marginWords(gap),
               ]
             : [`${panel.name} passes ${nameOf(meeting)} with `, mm(gap.measure), '.'],
         }

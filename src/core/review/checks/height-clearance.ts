@@ -1,6 +1,6 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { underDoors } from '../../facts/heights'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
@@ -41,11 +41,11 @@ export const heightClearance = check({
           severity: 'clear',
           sentence: [
             `${clearance.name}: passes ${IN_STATE[state]} with `,
-            mm(left.measure),
+            toSpare(mm(left.measure)),
             ' to spare under ',
             mm(clearance.heightMm),
             ', ',
-            mm(spareOf(left)),
+            toSpare(mm(spareOf(left))),
             ' beyond the gap wanted.',
           ],
         }
@@ -62,16 +62,16 @@ export const heightClearance = check({
             ...(fails(strikes)
               ? ([
                   ` ${IN_STATE[state]}, `,
-                  mm(overBy(strikes)),
+                  missing(mm(overBy(strikes))),
                   ' too high; with the ',
                   mm(left.limit),
                   ' wanted over it ',
-                  mm(overBy(left)),
+                  missing(mm(overBy(left))),
                   ' have to go.',
                 ] as const)
               : ([
                   ` ${IN_STATE[state]} and leaves `,
-                  mm(left.measure),
+                  toSpare(mm(left.measure)),
                   ', less than the ',
                   mm(left.limit),
                   ' wanted.',

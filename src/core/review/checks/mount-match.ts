@@ -1,21 +1,34 @@
 import type { ThingAt } from '../../survey/frame/arrangement'
-import { overBy } from '../../facts/comparison'
+import { overBy, fails } from '../../facts/comparison'
 import { heldAt, isTooShort, sizeOf } from '../../facts/mounts'
 import type { Short } from '../../survey/mounting/match'
 import type { Ask } from '../ask'
 import { check, practice } from '../check'
 import { barsOf } from '../../plan/rack'
 import type { Survey } from '../../survey/survey'
-import { mm, type Phrase } from '../../units/phrase'
+import { mm, type Phrase, missing } from '../../units/phrase'
 
 type MountAt = ReturnType<typeof heldAt>[number]
 
-function byHowMuch({ what, haveMm, wantFromMm, wantToMm }: Short): Phrase {
-  const have: Phrase = [` (${what} is `, mm(haveMm), '; it takes ']
-  if (wantToMm === Infinity) return [...have, mm(wantFromMm), ' or more)']
-  return wantFromMm === wantToMm
-    ? [...have, mm(wantFromMm), ')']
-    : [...have, mm(wantFromMm), ' to ', mm(wantToMm), ')']
+function byHowMuch(short: Short): Phrase {
+  const { what, haveMm, wantFromMm, wantToMm } = short
+  const size = sizeOf(short)
+  const takes: Phrase =
+    wantToMm === Infinity
+      ? [mm(wantFromMm), ' or more']
+      : wantFromMm === wantToMm
+        ? [mm(wantFromMm)]
+        : [mm(wantFromMm), ' to ', mm(wantToMm)]
+  return [
+    ` (${what} is `,
+    mm(haveMm),
+    '; it takes ',
+    ...takes,
+    ...(fails(size)
+      ? [': ', missing(mm(overBy(size))), size.direction === 'atLeast' ? ' too little' : ' too much']
+      : []),
+    ')',
+  ]
 }
 
 function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {

@@ -1,7 +1,7 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { barsUnder } from '../../facts/on-bars'
 import type { Survey } from '../../survey/survey'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 import { plural } from '../../units/words'
 import { type Said, check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
@@ -53,7 +53,11 @@ export const onItsBars = check({
           ...common,
           severity: 'stop',
           margin: mm(spareOf(short)),
-          sentence: [`${name} ends `, mm(overBy(short)), ` short of ${at.bar.name}, which is to hold it.`],
+          sentence: [
+            `${name} ends `,
+            missing(mm(overBy(short))),
+            ` short of ${at.bar.name}, which is to hold it.`,
+          ],
         }
       else if (fit.bars && bars && fails(bars))
         yield {
@@ -83,7 +87,7 @@ export const onItsBars = check({
           nearStop: { mm: toStop },
           sentence: [
             `${name} reaches its ${count === 1 ? 'bar' : `${count} bars`}, with at least `,
-            mm(spareOf(short)),
+            toSpare(mm(spareOf(short))),
             ' past the last.',
           ],
         }

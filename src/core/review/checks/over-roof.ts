@@ -1,6 +1,6 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { barsIn, nearestToStandIn, overTheBody, standsIn } from '../../facts/over-roof'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { BOXES, GEAR_SIZES } from '../length-groups'
 
@@ -29,7 +29,11 @@ export const overRoof = check({
         state: 'all',
         subject: { placementIds: [], barId: at.bar.id, rackId: at.rack.id },
         margin: mm(spareOf(held)),
-        sentence: [`${at.bar.name} stands in ${name}: its underside is `, mm(overBy(held)), ' too low.'],
+        sentence: [
+          `${at.bar.name} stands in ${name}: its underside is `,
+          missing(mm(overBy(held))),
+          ' too low.',
+        ],
       }
     for (const thing of survey.things) {
       const over = overTheBody(survey, thing)
@@ -45,14 +49,14 @@ export const overRoof = check({
           ...common,
           severity: 'stop',
           margin: mm(spareOf(first.into)),
-          sentence: [`${name} stands in ${first.what} by `, mm(overBy(first.into)), '.'],
+          sentence: [`${name} stands in ${first.what} by `, missing(mm(overBy(first.into))), '.'],
         }
       else if (over && fails(over))
         yield {
           ...common,
           severity: 'stop',
           margin: mm(spareOf(over)),
-          sentence: [`${name} would sink `, mm(overBy(over)), ' into the vehicle’s roof or body.'],
+          sentence: [`${name} would sink `, missing(mm(overBy(over))), ' into the vehicle’s roof or body.'],
         }
       else if (over && !thing.parent)
         yield {
@@ -60,7 +64,7 @@ export const overRoof = check({
           severity: 'clear',
           margin: mm(spareOf(over)),
           nearStop: { mm: Math.min(spareOf(over), nearestToStandIn(survey, thing)) },
-          sentence: [`${name} stands `, mm(spareOf(over)), ' over the vehicle.'],
+          sentence: [`${name} stands `, toSpare(mm(spareOf(over))), ' over the vehicle.'],
         }
     }
   },

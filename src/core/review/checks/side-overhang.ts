@@ -2,6 +2,7 @@ import { spareOf } from '../../facts/comparison'
 import { sideOverhangOf } from '../../facts/side-overhangs'
 import { mm } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { verdictOf } from '../verdict'
 
 /** Do the bars run far enough past their feet for what loads from the side? mm. */
@@ -43,7 +44,7 @@ export const sideOverhang = check({
           mm(held.measure),
           ` past its foot on the ${side}, from ${from} to inside the cap; ${thing.gear.name} needs `,
           mm(held.limit),
-          '.',
+          ...marginWords(held),
         ],
       }
     }

@@ -1,5 +1,6 @@
 import type { Near } from '../../survey/frame/space'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 import { mm, type Phrase } from '../../units/phrase'
 import { areMany, manyWords } from '../many'
@@ -85,7 +86,7 @@ export const space = check({
             mm(gap.measure),
             ' apart; the house wants ',
             mm(gap.limit),
-            '.',
+            ...marginWords(gap),
           ],
         }
     }

@@ -1,9 +1,10 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { spreadConflicts, spreadFacts, type SpreadConflict, type SpreadFact } from '../../facts/spreads'
 import type { WantedSpread } from '../../survey/bars/spread'
-import { mm, type Phrase } from '../../units/phrase'
+import { mm, type Phrase, missing } from '../../units/phrase'
 import { listed } from '../../units/words'
 import { type Said, check, practice } from '../check'
+import { marginWords } from '../margin-words'
 
 const range = ({ from, to }: WantedSpread): Phrase => (from === to ? [mm(from)] : [mm(from), ' to ', mm(to)])
 
@@ -21,12 +22,12 @@ function conflictFinding({ set, short, missedMm }: SpreadConflict): Said {
             `The vehicle puts ${short.pair.front.bar.name} and ${short.pair.rear.bar.name} `,
             mm(short.ableMm),
             ` apart at best: ${thing.name} cannot be had by `,
-            mm(short.byMm),
+            missing(mm(short.byMm)),
             '.',
           ]
         : [
             `No spread suits ${listed(set.map(({ name }) => name))} together`,
-            ...(missedMm === undefined ? [] : [': ', mm(missedMm), ' are missing']),
+            ...(missedMm === undefined ? [] : [': ', missing(mm(missedMm)), ' are missing']),
             '. One of them has to give way.',
           ],
   }
@@ -57,11 +58,11 @@ function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): Said 
       ? [
           ...between,
           ': ',
-          mm(overBy(held)),
+          missing(mm(overBy(held))),
           held.direction === 'atLeast' ? ' too narrow.' : ' too wide.',
           ...(noBetter ? [' The vehicle allows no better.'] : []),
         ]
-      : [...between, '.'],
+      : [...between, ...marginWords(held)],
   }
 }
 

@@ -3,6 +3,7 @@ import { paneFacts, unknownPanes } from '../../facts/panes'
 import type { PaneMeeting } from '../../survey/openings/meetings'
 import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { openingLengths } from '../length-groups'
 
 /** A bar whose own section is off bends further than that says: how far is tried. mm */
@@ -92,7 +93,7 @@ export const sunroof = check({
             mm(gap.measure),
             '; the house wants ',
             mm(gap.limit),
-            '.',
+            ...marginWords(gap),
           ],
         }
       else

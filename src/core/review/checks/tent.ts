@@ -3,6 +3,7 @@ import { tents } from '../../facts/tents'
 import type { Survey } from '../../survey/survey'
 import { mm } from '../../units/phrase'
 import { type Said, check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { HEIGHTS } from '../length-groups'
 import { verdictOf } from '../verdict'
 
@@ -49,7 +50,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
         mm(ladder.fromMm),
         ' to ',
         mm(ladder.toMm),
-        '.',
+        ...marginWords(ladder.held),
       ],
     }
   for (const { other, with: by, floorMm } of meets)
@@ -93,7 +94,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
           ? ' as such bodies usually are, and nobody has measured where the cab ends; reaching its cover takes '
           : '; reaching its cover takes ',
         mm(cover.limit),
-        '.',
+        ...marginWords(cover),
       ],
     }
   }
@@ -111,7 +112,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
         mm(brackets.limit),
         ' of bar at least; the shorter bar offers ',
         mm(brackets.measure),
-        '.',
+        ...marginWords(brackets),
       ],
     }
   yield {

@@ -4,6 +4,7 @@ import { limitWanted } from '../../survey/motion/securing'
 import { kg, type Phrase } from '../../units/phrase'
 import { plural } from '../../units/words'
 import { check } from '../check'
+import { marginWords } from '../margin-words'
 import type { Finding } from '../finding'
 
 type TiedDown = ReturnType<typeof tiedDown>[number]
@@ -53,7 +54,7 @@ function judge(tied: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
       kg(holds.measure),
       tooWeak ? ' by their labels; half its weight is ' : ' by their labels, against half its weight, ',
       kg(holds.limit),
-      '.',
+      ...marginWords(holds, kg),
     ],
   }
 }

@@ -1,6 +1,6 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { worstWidth } from '../../facts/usable-widths'
-import { mm } from '../../units/phrase'
+import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES } from '../length-groups'
 
@@ -46,7 +46,7 @@ export const usableWidth = check({
           severity: 'clear',
           sentence: [
             `${name} stands within ${span.name} with `,
-            mm(spareOf(past)),
+            toSpare(mm(spareOf(past))),
             ` to spare on the ${side}.`,
           ],
         }
@@ -54,7 +54,11 @@ export const usableWidth = check({
         yield {
           ...common,
           severity: 'stop',
-          sentence: [`${name} stands `, mm(overBy(past)), ` past what ${span.name} offers on the ${side}.`],
+          sentence: [
+            `${name} stands `,
+            missing(mm(overBy(past))),
+            ` past what ${span.name} offers on the ${side}.`,
+          ],
         }
       else
         yield {
@@ -67,7 +71,7 @@ export const usableWidth = check({
           },
           sentence: [
             `${name} reaches `,
-            mm(overBy(past)),
+            missing(mm(overBy(past))),
             ` past what ${span.name} offers on the ${side}: find out where its mounts touch the bar, on its sheet.`,
           ],
         }

@@ -12,7 +12,7 @@ import { accountOf } from '../../review/compare'
 import { stateGlance } from '../../review/glance'
 import { judgePlan } from '../../review/judge'
 import { assess } from '../../remedies/assess'
-import { phraseText } from '../../units/phrase'
+import { phraseText, kg, missing, toSpare } from '../../units/phrase'
 import { STATES } from '../../units/scalars'
 import { survey } from '../survey'
 import { leftIn, leftPhrase } from './left'
@@ -65,7 +65,8 @@ function everywhere(plan: Plan): void {
     const row = sheet.limits.find((each) => each.state === state && each.rack === name)
     const said = row && phraseText(row.left)
     if (left.kind === 'unknown') expect(said).toBe('not known: add nothing')
-    else expect(said).toContain(phraseText([{ dimension: 'mass', value: left.kg }]))
+    else
+      expect(said).toContain(phraseText([left.kind === 'over' ? missing(kg(left.kg)) : toSpare(kg(left.kg))]))
     expect(row?.known ?? false).toBe(
       left.kind === 'known' || left.kind === 'atLeast' || left.why === undefined,
     )

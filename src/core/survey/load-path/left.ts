@@ -1,5 +1,5 @@
 import type { State } from '../../units/scalars'
-import { kg, type Phrase } from '../../units/phrase'
+import { kg, missing, type Phrase, toSpare } from '../../units/phrase'
 import type { Arrangement } from '../frame/arrangement'
 import { whyUnknown, type Allowance } from './load-path'
 
@@ -48,13 +48,13 @@ export function leftIn(
 export function leftPhrase(left: Left): Phrase {
   switch (left.kind) {
     case 'known':
-      return [kg(left.kg), ' left']
+      return [toSpare(kg(left.kg)), ' left']
     case 'atLeast':
-      return ['at least ', kg(left.kg), ' left']
+      return ['at least ', toSpare(kg(left.kg)), ' left']
     case 'atMost':
-      return ['at most ', kg(left.kg), ' left']
+      return ['at most ', toSpare(kg(left.kg)), ' left']
     case 'over':
-      return [kg(left.kg), ' over']
+      return [missing(kg(left.kg)), ' over']
     case 'unknown':
       return ['what is left is not known']
   }

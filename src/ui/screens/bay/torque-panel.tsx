@@ -52,13 +52,13 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   return (
     <div className="flex flex-wrap items-center gap-x-[1.6rem] gap-y-[0.3rem] pt-[0.4rem] text-lead [&_>_div]:flex-[1_1_20rem]">
       <p data-bay="number" className="text-[6.4rem] leading-[0.95] font-[760] [font-stretch:108%]">
-        {nm === undefined ? '–' : amountIn('torque', nm, 'N·m', 2)}
+        {nm === undefined ? '–' : amountIn('torque', nm, 'N·m')}
       </p>
       <div>
         <p className="text-[1.7rem] font-bold">N·m</p>
         {nm !== undefined && (
           <p>
-            {amountIn('torque', nm, 'lbf·ft', 1)} lbf·ft · {amountIn('torque', nm, 'lbf·in', 1)} lbf·in
+            {amountIn('torque', nm, 'lbf·ft')} lbf·ft · {amountIn('torque', nm, 'lbf·in')} lbf·in
           </p>
         )}
         <p>

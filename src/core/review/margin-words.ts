@@ -1,0 +1,13 @@
+import { fails, overBy, spareOf, type Held } from '../facts/comparison'
+import { mm, missing, toSpare, type Amount, type Phrase } from '../units/phrase'
+
+/** Less than this is nothing on a tape, a scale or a wrench, in the unit of the comparison. */
+const NOTHING = 0.05
+
+/** How much is left to a limit, or by how much it is missed: the end of a sentence that has said both. */
+export function marginWords(held: Held, amount: (value: number) => Amount = mm): Phrase {
+  if (fails(held))
+    return ['; ', missing(amount(overBy(held))), held.direction === 'atLeast' ? ' short.' : ' too much.']
+  const left = spareOf(held)
+  return left < NOTHING ? ['; nothing to spare.'] : ['; ', toSpare(amount(left)), ' to spare.']
+}
