@@ -1,6 +1,7 @@
 import {
   leftIn,
   leftPhrase,
+  linksPhrase,
   assess,
   type Assessment,
   fixesLeftOut,
@@ -76,7 +77,7 @@ function oneLine(assessment: Assessment, choice: UnitChoice): string {
   if (!review.planned) return `${name}. ${VERDICT_WORD.unplanned}: no rack and no gear`
   const states = STATES.map((state) => {
     const answer = leftIn(survey, state)
-    const by = answer && 'by' in answer && answer.by !== '' ? `${answer.by}, ` : ''
+    const by = answer && 'by' in answer && answer.by.length > 0 ? `${linksPhrase(answer.by)}, ` : ''
     const left = answer ? ` (${by}${phraseText(leftPhrase(answer), choice)})` : ''
     return `${STATE_WORD[state]}: ${VERDICT_WORD[review.states[state]]}${left}`
   })

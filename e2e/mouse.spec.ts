@@ -60,7 +60,7 @@ test('a bar is dragged along the vehicle, and the spread follows', async ({ page
   expect(moved % 5).toBe(0)
   await x.fill('31 5/8"')
   await x.press('Enter')
-  await expect(x).toHaveValue('803 mm')
+  await expect(x).toHaveValue('803.3 mm')
   await expect(page.getByText('typed 31 5/8"')).toBeVisible()
 })
 

@@ -1,10 +1,10 @@
 /** The core's face: what interface, shell, workers and routes may take from it. */
 
 export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } from './units/dimension'
-export { amountIn, formatNumber, formatQuantity, METRIC, type UnitChoice } from './units/format'
+export { amountIn, formatNumber, formatQuantity, METRIC, percentText, type UnitChoice } from './units/format'
 export { parseQuantity, typedElsewhere } from './units/parse'
 export { own } from './units/own'
-export { type Amount, mm, type Phrase, phraseText } from './units/phrase'
+export { type Amount, kg, missing, mm, type Phrase, phraseText, toSpare } from './units/phrase'
 export { daySchema, idSchema, type State, STATES, type Status, toFit } from './units/scalars'
 
 export type { Box } from './geometry/boxes'
@@ -148,7 +148,7 @@ export {
 export { type FindingStates, foldedTogether } from './review/folded'
 export { limitPhrase, sourceText, usuallyPrinted } from './review/layer-phrases'
 export { linkJudgement } from './facts/links'
-export { leftIn, type Left, leftOnRack, leftPhrase } from './survey/load-path/left'
+export { bindsWords, leftIn, type Left, leftOnRack, leftPhrase, linksPhrase } from './survey/load-path/left'
 export { type Glance, glanceOf, stateGlance, type StateGlance } from './review/glance'
 export { judgePlan } from './review/judge'
 export { layerSeverity, notLookedAt, review, type Review, type Reviewed, saidOf } from './review/review'

@@ -1,4 +1,4 @@
-import { leftOnRack, type Left } from '../survey/load-path/left'
+import { leftOnRack, linksPhrase, type Left } from '../survey/load-path/left'
 import type { Job } from '../plan/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
@@ -128,7 +128,7 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
         kg(rack ? onRackKg(rack.index, allowance.state) : 0),
       ],
       left: toAdd(left),
-      by: left.why ?? ('by' in left ? `${left.by}${assumed}` : ''),
+      by: left.why ?? ('by' in left ? `${linksPhrase(left.by)}${assumed}` : ''),
       known: allowance.kind !== 'unknown',
       over: left.kind === 'over',
     }

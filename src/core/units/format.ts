@@ -122,6 +122,9 @@ export function formatQuantity(
   return metric === us ? metric : `${metric} (${us})`
 }
 
+/** A part of a whole as a percentage, to a tenth. */
+export const percentText = (share: number): string => `${formatNumber(share * 100, 1)} %`
+
 /** A value in one named unit, without its symbol: for the columns of a table that names the unit once. */
 export function amountIn(dimension: Dimension, value: number, symbol: string, places?: number): string {
   const inUnit = value / unitOf(dimension, symbol).factor

@@ -1,3 +1,4 @@
+import { percentText } from '../../units/format'
 import { fails, spareOf } from '../../facts/comparison'
 import { evenShares } from '../../facts/even-shares'
 import type { Evenness } from '../../survey/statics/evenness'
@@ -5,12 +6,10 @@ import { check, practice } from '../check'
 import { IN_STATE } from '../finding'
 import { kg, mm, type Phrase } from '../../units/phrase'
 
-const percent = (share: number) => `${Math.round(share * 100)} %`
-
 /** How the load stands, front against rear and left against right. */
 function standsPhrase({ frontShare, leftShare }: Evenness): Phrase {
   return [
-    `${percent(frontShare)} in front and ${percent(1 - frontShare)} behind, ${percent(leftShare)} left and ${percent(1 - leftShare)} right`,
+    `${percentText(frontShare)} in front and ${percentText(1 - frontShare)} behind, ${percentText(leftShare)} left and ${percentText(1 - leftShare)} right`,
   ]
 }
 

@@ -16,7 +16,9 @@ const bounds = (
   amount: (value: number) => Amount,
 ): Phrase =>
   from !== undefined && to !== undefined
-    ? [amount(from), ' to ', amount(to)]
+    ? from === to
+      ? [amount(from)]
+      : [amount(from), ' to ', amount(to)]
     : from !== undefined
       ? ['at least ', amount(from)]
       : ['at most ', amount(to ?? 0)]

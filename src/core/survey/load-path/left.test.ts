@@ -15,7 +15,7 @@ import { assess } from '../../remedies/assess'
 import { phraseText, kg, missing, toSpare } from '../../units/phrase'
 import { STATES } from '../../units/scalars'
 import { survey } from '../survey'
-import { leftIn, leftPhrase } from './left'
+import { bindsWords, leftIn, leftPhrase, linksPhrase } from './left'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
 const rack = (bars: Parameters<typeof own>[1]) =>
@@ -40,11 +40,26 @@ describe('what is left in a state', () => {
     expect(leftIn(survey(planOf(vehicleWith(roofOf({})), [])), 'road')).toBeUndefined()
   })
 
+  it('names every link that leaves just as much, and says that they bind alike', () => {
+    // Beside the box the roof counts two bars and four feet of 1 kg; the bars count the box alone.
+    const alike = planOf(vehicleWith(roofOf({ road: 50 })), [rack({ road: 44 })], [[thing('box', 10)]])
+    const left = leftIn(survey(alike), 'road')
+    if (left?.kind !== 'known') throw new Error('it is known')
+    expect(left.by.toSorted()).toEqual(['Bars', 'Roof'])
+    expect(bindsWords(left.by)).toMatch(/^\w+ and \w+ bind alike$/)
+    expect(linksPhrase(left.by)).toMatch(/^\w+ and \w+ alike$/)
+    const more = planOf(vehicleWith(roofOf({ road: 50 })), [rack({ road: 45 })], [[thing('box', 10)]])
+    expect(leftIn(survey(more), 'road')).toMatchObject({ by: ['Roof'] })
+    expect(bindsWords(['Roof'])).toBe('Roof binds')
+    const over = planOf(vehicleWith(roofOf({ road: 15 })), [rack({ road: 9 })], [[thing('box', 10)]])
+    expect(leftIn(survey(over), 'road')).toMatchObject({ kind: 'over', by: [expect.any(String)] })
+  })
+
   it('says that it is at most, and never just so much, beside a link without a figure', () => {
     const plan = planOf(vehicleWith(roofOf({ road: 50 })), [rack({})], [[thing('box', 10)]])
     expect(leftIn(survey(plan), 'road')).toMatchObject({
       kind: 'atMost',
-      by: 'Roof',
+      by: ['Roof'],
       why: 'no figure for Bars',
     })
   })

@@ -12,16 +12,17 @@ export type Left =
       readonly kind: 'known' | 'atLeast' | 'atMost' | 'over'
       readonly rackId: string
       readonly kg: number
-      readonly by: string
+      /** The link that says so; where several leave just as much, all of them. */
+      readonly by: readonly string[]
       readonly why: string | undefined
     }
   | { readonly kind: 'unknown'; readonly rackId: string; readonly why: string }
 
 /** What may still be added to one rack. */
 export function leftOnRack(allowance: Allowance): Left {
-  const { rackId, binding } = allowance
+  const { rackId, binding, alike } = allowance
   const why = allowance.kind === 'unknown' ? whyUnknown(allowance) : undefined
-  const by = binding?.layer.name ?? ''
+  const by = (binding ? [binding, ...alike] : []).map(({ layer }) => layer.name)
   const overKg = -(binding?.leftKg ?? 0)
   if (overKg > 0) return { kind: 'over', rackId, kg: overKg, by, why }
   if (allowance.kind !== 'unknown') return { kind: allowance.kind, rackId, kg: allowance.kg, by, why }
@@ -43,6 +44,14 @@ export function leftIn(
   const all = allowances.filter((each) => each.state === state && !ladders.has(each.rackId)).map(leftOnRack)
   return all.reduce<Left | undefined>((so, each) => (so && rank(so) <= rank(each) ? so : each), undefined)
 }
+
+/** The links that leave least, by name: “Roof and Bars alike”. */
+export const linksPhrase = (by: readonly string[]): string =>
+  by.length < 2 ? (by[0] ?? '') : `${by.slice(0, -1).join(', ')} and ${by.at(-1) ?? ''} alike`
+
+/** Which of them say what may be added: “Roof binds”, “Roof and Bars bind alike”. */
+export const bindsWords = (by: readonly string[]): string =>
+  by.length < 2 ? `${by[0] ?? ''} binds` : `${by.slice(0, -1).join(', ')} and ${by.at(-1) ?? ''} bind alike`
 
 /** What is left, in words: “at most 39.5 kg left”. */
 export function leftPhrase(left: Left): Phrase {

@@ -1,6 +1,7 @@
 import type { Plan } from '../../plan/plan'
 import { STATES, type State } from '../../units/scalars'
 import type { Arrangement } from '../frame/arrangement'
+import { exceeds } from '../../units/tolerance'
 import { layersOf } from './layers'
 import type { Layer } from './layer'
 import { cellOf, sumsOf, type Cell } from './limit'
@@ -25,6 +26,8 @@ export type Allowance =
       readonly state: State
       readonly kg: number
       readonly binding: Cell
+      /** The other links that leave just as much. */
+      readonly alike: readonly Cell[]
     }
   | {
       readonly kind: 'unknown'
@@ -33,6 +36,7 @@ export type Allowance =
       readonly atMostKg: number | undefined
       /** The link that leaves least of those with a figure. */
       readonly binding: Cell | undefined
+      readonly alike: readonly Cell[]
       readonly unrated: readonly Layer[]
       /** What stands on it and weighs nobody knows what: at most is said without it. */
       readonly unweighed: readonly string[]
@@ -107,10 +111,31 @@ function allowance(rackId: string, state: State, path: LoadPath): Allowance {
     undefined,
   )
   const kg = Math.max(0, binding?.addableKg ?? 0)
+  const alike = cells.filter(
+    ({ addableKg }) =>
+      addableKg !== undefined && kg > 0 && !exceeds(addableKg, kg) && !exceeds(kg, addableKg),
+  )
+  const others = alike.filter((cell) => cell !== binding)
   const unweighed = [
     ...new Set(cells.flatMap(({ layer }) => (layer.unweighed ? unknownOn(layer, state) : []))),
   ]
   if (unrated.length > 0 || unweighed.length > 0 || !binding)
-    return { kind: 'unknown', rackId, state, atMostKg: binding ? kg : undefined, binding, unrated, unweighed }
-  return { kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known', rackId, state, kg, binding }
+    return {
+      kind: 'unknown',
+      rackId,
+      state,
+      atMostKg: binding ? kg : undefined,
+      binding,
+      alike: others,
+      unrated,
+      unweighed,
+    }
+  return {
+    kind: binding.limit.kind === 'driving' ? 'atLeast' : 'known',
+    rackId,
+    state,
+    kg,
+    binding,
+    alike: others,
+  }
 }

@@ -1,19 +1,26 @@
 'use client'
 import {
-  type Left,
-  leftOnRack,
+  type Amount,
   amountIn,
+  bindsWords,
   type Cell,
   formatQuantity,
+  kg,
   type Layer,
   layerSeverity,
+  type Left,
+  leftOnRack,
+  linksPhrase,
+  missing,
   OUTCOME_WORD,
+  phraseText,
   type Review,
   type Severity,
   type State,
   STATE_WORD,
   STATES,
   type Survey,
+  toSpare,
   type UnitChoice,
 } from '@/core'
 import { memo, useRef } from 'react'
@@ -33,8 +40,8 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
     cell.leftKg === undefined
       ? ''
       : cell.leftKg < 0
-        ? `, ${formatQuantity('mass', -cell.leftKg, units)} over`
-        : `, ${formatQuantity('mass', cell.leftKg, units)} left`
+        ? `, ${phraseText([missing(kg(-cell.leftKg))], units)} over`
+        : `, ${phraseText([toSpare(kg(cell.leftKg))], units)} left`
   const verdict = severity === undefined || cell.idle ? '' : `, ${OUTCOME_WORD[severity]}`
   return `${cell.layer.name}, ${STATE_WORD[cell.state]}: ${counted} ${limit}${left}${verdict}${governs ? ', governs' : ''}`
 }
@@ -147,10 +154,10 @@ const LayerRow = memo(
     before.cells.every((cell, i) => sameCell(cell, after.cells[i])),
 )
 
-function Kilos({ kg }: { kg: number }) {
+function Kilos(amount: Amount) {
   return (
     <strong>
-      <Quantity dimension="mass" value={kg} />
+      <Quantity {...amount} />
     </strong>
   )
 }
@@ -161,7 +168,7 @@ function AddWords({ left }: { left: Left }) {
     case 'over':
       return (
         <>
-          add nothing: {left.by} is over by <Kilos kg={left.kg} />
+          add nothing: {linksPhrase(left.by)} is over by <Kilos {...missing(kg(left.kg))} />
           {left.why === undefined ? '.' : `; ${left.why}.`}
         </>
       )
@@ -170,7 +177,7 @@ function AddWords({ left }: { left: Left }) {
     case 'atMost':
       return (
         <>
-          {left.why}; the other links leave at most <Kilos kg={left.kg} />.
+          {left.why}; the other links leave at most <Kilos {...toSpare(kg(left.kg))} />.
         </>
       )
     case 'known':
@@ -178,7 +185,7 @@ function AddWords({ left }: { left: Left }) {
       return (
         <>
           you can add {left.kind === 'atLeast' ? 'at least ' : ''}
-          <Kilos kg={left.kg} />, spread evenly ({left.by} binds).
+          <Kilos {...toSpare(kg(left.kg))} />, spread evenly ({bindsWords(left.by)}).
         </>
       )
   }

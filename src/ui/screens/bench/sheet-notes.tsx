@@ -1,4 +1,13 @@
-import { formatQuantity, type State, type Survey, type UnitChoice } from '@/core'
+import {
+  formatQuantity,
+  missing,
+  mm,
+  phraseText,
+  type State,
+  type Survey,
+  toSpare,
+  type UnitChoice,
+} from '@/core'
 import { toSheet, type SheetLayout } from '@/ui/drawing/layout'
 import { doorsOf } from '@/ui/drawing/load-labels'
 import { HeightRuler, LengthRuler } from '@/ui/drawing/rulers'
@@ -55,8 +64,8 @@ function spokenHeights({ drivingTop, clearances }: Survey, units: UnitChoice): s
   const length = (mm: number) => formatQuantity('length', mm, units)
   const doors = clearances.map(({ clearance, spareMm }) =>
     spareMm < 0
-      ? `${clearance.name} ${length(-spareMm)} too low`
-      : `${clearance.name} ${length(spareMm)} to spare`,
+      ? `${clearance.name} ${phraseText([missing(mm(-spareMm))], units)} too low`
+      : `${clearance.name} ${phraseText([toSpare(mm(spareMm))], units)} to spare`,
   )
   return [`Height ruler: ${length(drivingTop.topMm)} driving, ${drivingTop.name} is highest`, ...doors].join(
     '; ',

@@ -10,8 +10,11 @@ import {
   type Gear,
   GEAR_KINDS,
   IN_STATE,
+  kg,
+  missing,
   phraseText,
   type Survey,
+  toSpare,
   type UnitChoice,
   weightRoom,
 } from '@/core'
@@ -33,7 +36,7 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
   if (room.leftKg >= -1e-6)
     return (
       <span>
-        leaves <Quantity dimension="mass" value={Math.max(0, room.leftKg)} /> {IN_STATE[room.state]}
+        leaves <Quantity {...toSpare(kg(room.leftKg))} /> {IN_STATE[room.state]}
       </span>
     )
   return (
@@ -42,7 +45,7 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
         <>no room {IN_STATE[room.state]}</>
       ) : (
         <>
-          <Quantity dimension="mass" value={-room.leftKg} /> too heavy {IN_STATE[room.state]}
+          <Quantity {...missing(kg(-room.leftKg))} /> too heavy {IN_STATE[room.state]}
         </>
       )}
     </span>

@@ -9,6 +9,7 @@ import { ROUTES, to } from '@/ui/routes'
 import {
   type Account,
   accountOf,
+  bindsWords,
   CHECKS,
   differencesOf,
   formatNumber,
@@ -37,7 +38,7 @@ function LeftCell({ left }: { left: Left | undefined }) {
   return (
     <>
       <PhraseLine phrase={leftPhrase(left)} />
-      {left.by !== '' && <span className="text-ink2 block text-note">{left.by} binds</span>}
+      {left.by.length > 0 && <span className="text-ink2 block text-note">{bindsWords(left.by)}</span>}
     </>
   )
 }

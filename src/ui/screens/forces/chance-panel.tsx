@@ -11,6 +11,7 @@ import {
   formatQuantity,
   type LimitChance,
   mostAtRisk,
+  percentText,
   type Plan,
   STATE_WORD,
   type Survey,
@@ -100,7 +101,7 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
             <span className="min-w-44 flex-1">
               <strong>{unknown.label}</strong>, {BASIS_WORD[unknown.basis]}:{' '}
               <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
-              <Quantity dimension="mass" value={unknown.withinKg} />: {Math.round(share * 100)} % of what is
+              <Quantity dimension="mass" value={unknown.withinKg} />: {percentText(share)} of what is
               uncertain here
             </span>
             <span className="w-44">

@@ -1,12 +1,11 @@
 'use client'
-import { STATE_WORD, type Survey } from '@/core'
+import { percentText, STATE_WORD, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind, Panel } from '@/ui/kit/panel'
 
 /** Where each rack's load stands over its feet. */
 export function EvennessList({ survey }: { survey: Survey }) {
   const stands = survey.statics.evenness()
-  const percent = (share: number) => `${Math.round(share * 100)} %`
   const slept = survey.motion.sleepers()
   return (
     <Panel
@@ -21,8 +20,8 @@ export function EvennessList({ survey }: { survey: Survey }) {
           rack.rack.name,
           STATE_WORD[state],
           <Quantity key="kg" dimension="mass" value={kg} />,
-          `${percent(frontShare)} / ${percent(1 - frontShare)}`,
-          `${percent(leftShare)} / ${percent(1 - leftShare)}`,
+          `${percentText(frontShare)} / ${percentText(1 - frontShare)}`,
+          `${percentText(leftShare)} / ${percentText(1 - leftShare)}`,
           <Quantity
             key="off"
             dimension="length"
