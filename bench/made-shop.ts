@@ -10,7 +10,8 @@ export const PAGE = { viewport: { width: 1280, height: 800 }, serviceWorkers: 'b
 export const jobs = (count: number): Plan[] =>
   Array.from({ length: count }, (_, i) => {
     const plan = structuredClone(DEMO_PLANS[i % DEMO_PLANS.length] ?? ridgeTent)
-    return { ...plan, id: `many-${i}`, job: { ...plan.job, name: `Job ${i}` }, car: { id: `car-${i}` } }
+    const job = { ...plan.job, name: `Job ${i}`, customer: `Customer ${i % Math.ceil(count / 3)}` }
+    return { ...plan, id: `many-${i}`, job, car: { id: `car-${i}` } }
   })
 
 /** A log of so many entries about so many cars, three years of them. */

@@ -76,8 +76,8 @@ function withReplaced(event: LogEvent, before: readonly LogEvent[]): LogEvent {
 }
 
 let watching = false
-/** What is on its way into the store: reading it again meanwhile does not lose sight of it. */
-let writing: readonly LogEvent[] = []
+/** What this page has written: a reading that began before it was stored does not lose sight of it. */
+let ours: readonly LogEvent[] = []
 /** The turn of what is written next: past all that this browser has seen, of whichever car. */
 let turn = 1
 
@@ -89,11 +89,11 @@ export const useLog = create<LogStore>((set, get) => {
     if (of.cars.length === 0) return
     try {
       const stored = await loadCarLogs(of)
-      turn = Math.max(turn, stored.nextTurn, nextTurn(writing))
+      turn = Math.max(turn, stored.nextTurn, nextTurn(ours))
       // Another was asked for meanwhile: it is read after this.
       if (asked !== of) return
       const { jobs, unread } = stored
-      set({ of, events: united(stored.events, writing), jobs, unread })
+      set({ of, events: united(stored.events, ours), jobs, unread })
     } catch (error) {
       if (asked === of) set({ of, trouble: whyNotKept(error) })
     }
@@ -180,9 +180,8 @@ export const useLog = create<LogStore>((set, get) => {
         return
       }
       set({ events: [...get().events, ...signed], trouble: undefined })
-      writing = [...writing, ...signed]
+      ours = [...ours, ...signed]
       const kept = await keepEvents(signed)
-      writing = writing.filter((event) => !signed.includes(event))
       set(kept.ok ? { writes: get().writes + 1 } : { trouble: kept.reason })
     },
   }
@@ -204,9 +203,8 @@ export function useJobLog({ id, car }: Plan): boolean {
   const open = useLog((store) => store.open)
   const ready = useLog((store) => isLogHere(store.of, { carId: car.id, jobId: id }))
   useEffect(() => {
-    const of = { carId: car.id, jobId: id }
-    if (!isLogHere(useLog.getState().of, of)) void open(of)
-  }, [open, id, car.id])
+    if (!ready) void open({ carId: car.id, jobId: id })
+  }, [ready, open, id, car.id])
   return ready
 }
 

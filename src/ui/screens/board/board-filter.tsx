@@ -20,6 +20,9 @@ const DUE: readonly (readonly [DueBy, string])[] = [
   ['none', 'nothing due'],
 ]
 
+/** Of more customers than these one is found by typing. */
+const MOST_LISTED = 100
+
 /** What is asked of a board: words, and what its jobs must have in common. */
 export function Filter({
   filter,
@@ -64,7 +67,7 @@ export function Filter({
         options={WORK}
         onChange={(work) => onChange({ ...filter, work })}
       />
-      {customers.length > 1 && (
+      {(filter.customer !== '' || (customers.length > 1 && customers.length <= MOST_LISTED)) && (
         <Choice
           className="max-w-48 min-w-28"
           label="Customer"

@@ -86,11 +86,11 @@ export function filtered(
   })
 }
 
+const byName = new Intl.Collator().compare
+
 /** Every customer of a board once, by name. */
 export const customersOf = (cards: readonly BoardCard[]): readonly string[] =>
-  [...new Set(cards.flatMap((card) => (card.ok ? (card.glance.customer ?? []) : [])))].sort((a, b) =>
-    a.localeCompare(b),
-  )
+  [...new Set(cards.flatMap((card) => (card.ok ? (card.glance.customer ?? []) : [])))].sort(byName)
 
 /** What cannot be read first, then what is overdue, then by the day that comes next, then by name. */
 export function ordered(cards: readonly BoardCard[], day: string): readonly BoardCard[] {
