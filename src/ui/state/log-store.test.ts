@@ -2,13 +2,14 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'
+import type * as CarLogs from '@/storage/car-logs'
 import { keepEvents } from '@/storage/log'
 import { keepPlan } from '@/storage/plans'
 import { ALL_SHELVES, browserShelf } from '@/storage/shelves'
 import { isLogHere, useLog } from './log-store'
 
 vi.mock('@/storage/car-logs', async (original) => {
-  const real = await original<typeof import('@/storage/car-logs')>()
+  const real = await original<typeof CarLogs>()
   return { ...real, loadCarLogs: vi.fn(real.loadCarLogs) }
 })
 
@@ -40,7 +41,7 @@ it('has one car’s log, at a glimpse once its job was read before, and whole', 
 it('keeps in sight what was written while an older reading was under way', async () => {
   const { loadCarLogs } = await import('@/storage/car-logs')
   const before = await loadCarLogs({ cars: [CAR], jobs: [JOB] })
-  let end = () => undefined as void
+  let end: () => void = () => undefined
   vi.mocked(loadCarLogs).mockReturnValueOnce(
     new Promise((resolve) => {
       end = () => resolve(before)
