@@ -1,7 +1,7 @@
 import { planSchema } from '../plan/plan-schema'
 import fc from 'fast-check'
 import { afterAll, describe, expect, inject, it } from 'vitest'
-import { runs } from '@/core/runs.testing'
+import { nightly } from '@/core/runs.testing'
 import { type Plan } from '../plan/plan'
 import { madePlans } from '../plan/made-plans.testing'
 import { mirrored } from '../plan/mirrored.testing'
@@ -12,7 +12,7 @@ import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Outcome, type Severit
 import { lessKnown, UNKNOWINGS } from './less-known.testing'
 import { review, type Review } from './review'
 
-const RUNS = { numRuns: runs(5000) }
+const RUNS = { numRuns: nightly(5000) }
 const STRENGTH = new Set(CHECKS.filter(({ law }) => law === 'moreIsWorse').map(({ id }) => id))
 
 const of = (findings: readonly Finding[], state: State, which: (rule: string) => boolean): Severity =>

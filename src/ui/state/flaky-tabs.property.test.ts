@@ -152,7 +152,7 @@ describe('two tabs and a store that fails now and then', () => {
   it.each(seeds)(
     'lose no edit that was called saved: it stands in the job, its past or what was removed (seed %i)',
     async (seed) => {
-      const count = await played(deep ? 1000 : 120, seed)
+      const count = await played(deep ? 1000 : 80, seed)
       console.log(
         `Two tabs, seed ${seed}: ${count.edits} edits, ${count.saved} called saved, the store refused ${count.refused} times, asked ${count.asked} times.`,
       )
