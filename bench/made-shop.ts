@@ -1,4 +1,8 @@
 import { createHash } from 'node:crypto'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
 import { checkedText, type LogEvent, type Plan, printBackup, type Shelves } from '@/core'
 import { demoLog } from '@/demo/demo-log'
 import { DEMO_PLANS, ridgeTent } from '@/demo/plans'
@@ -49,4 +53,42 @@ export function backupOf(plans: readonly Plan[], events: readonly LogEvent[]): s
   }
   const sum = createHash('sha256').update(checkedText(shelves, {})).digest('hex')
   return printBackup(shelves, {}, '2026-11-01T00:00:00.000Z', sum)
+}
+
+/** A board that shows jobs, each of them judged. */
+export const allCards = (page: Page) =>
+  page.waitForFunction(
+    () =>
+      document.querySelectorAll('[aria-label="Jobs"] > li').length > 20 &&
+      !document.body.innerText.includes('being looked at'),
+    undefined,
+    { timeout: 600_000 },
+  )
+
+/** Restores a backup through its dialog: the ms until it says what that would change, and from the key to the page that has it all. */
+export async function restored(
+  page: Page,
+  address: string,
+  text: string,
+): Promise<{ readonly lookedMs: number; readonly backMs: number }> {
+  const folder = await mkdtemp(join(tmpdir(), 'ypsos-shop-'))
+  try {
+    const file = join(folder, 'backup.json')
+    await writeFile(file, text)
+    await page.goto(address)
+    await page.getByRole('list', { name: 'Jobs' }).waitFor()
+    await page.waitForTimeout(1500)
+    await page.getByRole('button', { name: 'Backup' }).click()
+    const asked = Date.now()
+    await page.getByLabel('Backup file to open').setInputFiles(file)
+    await page.getByRole('row', { name: /^Jobs/ }).waitFor({ timeout: 120_000 })
+    const pressed = Date.now()
+    await Promise.all([
+      page.waitForEvent('load', { timeout: 300_000 }),
+      page.getByRole('button', { name: 'Merge it in' }).click(),
+    ])
+    return { lookedMs: pressed - asked, backMs: Date.now() - pressed }
+  } finally {
+    await rm(folder, { recursive: true, force: true })
+  }
 }

@@ -1,31 +1,11 @@
 import { chromium, type Page } from '@playwright/test'
 import { ridgeTent } from '@/demo/plans'
-import { ARGS, backupOf, entries, jobs, PAGE } from './made-shop'
+import { allCards, ARGS, backupOf, entries, jobs, PAGE, restored } from './made-shop'
 import { ratio, type Ratio } from './ratio'
 
 const JOBS = 500
 const LINES = 2000
 const EVENTS = 20_000
-
-/** Restores a backup through its dialog; gives the ms from the key to the page that has it all. */
-async function restored(page: Page, address: string, text: string): Promise<number> {
-  await page.goto(address)
-  await page.getByRole('list', { name: 'Jobs' }).waitFor()
-  await page.waitForTimeout(1500)
-  await page.getByRole('button', { name: 'Backup' }).click()
-  await page.getByLabel('Backup file to open').setInputFiles({
-    name: 'backup.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  })
-  await page.getByRole('row', { name: /^Jobs/ }).waitFor({ timeout: 60_000 })
-  const began = Date.now()
-  await Promise.all([
-    page.waitForEvent('load', { timeout: 120_000 }),
-    page.getByRole('button', { name: 'Merge it in' }).click(),
-  ])
-  return Date.now() - began
-}
 
 /** The middle of three visits: ms from asking for the page until it says what it has to. */
 async function visited(page: Page, address: string, said: (page: Page) => Promise<unknown>): Promise<number> {
@@ -39,15 +19,6 @@ async function visited(page: Page, address: string, said: (page: Page) => Promis
   }
   return times.toSorted((a, b) => a - b)[1] ?? Number.NaN
 }
-
-const allCards = (page: Page) =>
-  page.waitForFunction(
-    () =>
-      document.querySelectorAll('[aria-label="Jobs"] > li').length > 20 &&
-      !document.body.innerText.includes('being looked at'),
-    undefined,
-    { timeout: 120_000 },
-  )
 
 /** A shop of years in the browser: its board, the log of one car, and all of it coming back from a backup. */
 export async function shopRatios(address: string, executablePath: string): Promise<Ratio[]> {
@@ -76,7 +47,7 @@ export async function shopRatios(address: string, executablePath: string): Promi
 
     const back = await (await browser.newContext(PAGE)).newPage()
     const of = (i: number) => ({ vehicleId: `car-${i % JOBS}`, jobId: `many-${i % JOBS}` })
-    const all = await restored(back, address, backupOf(jobs(JOBS), entries(EVENTS, of)))
+    const { backMs: all } = await restored(back, address, backupOf(jobs(JOBS), entries(EVENTS, of)))
     await back.context().close()
     return [
       ratio(`a board of ${JOBS} jobs judged before (${board} ms), against 1 s`, board / 1000, 1),

@@ -27,6 +27,10 @@ export const toSpare = (left: Amount): Amount => ({ ...left, value: Math.max(0, 
 /** By how much a limit is missed: rounded up. */
 export const missing = (by: Amount): Amount => ({ ...by, round: 'up' })
 
+/** From one amount to another; one figure where both are the same. */
+export const rangePhrase = (from: Amount, to: Amount): Phrase =>
+  from.value === to.value ? [from] : [from, ' to ', to]
+
 /** A phrase as plain text in the units chosen. */
 export function phraseText(phrase: Phrase, choice?: UnitChoice): string {
   return phrase

@@ -159,7 +159,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
         <Button look="solid" data-first-focus onClick={() => void save()}>
           Back everything up
         </Button>
-        <FileButton label="Open a backup" says="Backup file to open" onFile={choose} />
+        {state.at !== 'putting' && (
+          <FileButton label="Open a backup" says="Backup file to open" onFile={choose} />
+        )}
       </div>
       <FolderChoice onProblem={setProblem} />
       {problems.length > 0 && (

@@ -152,6 +152,8 @@ export const useLog = create<LogStore>((set, get) => {
       return true
     },
     async add({ vehicleId, jobId }, events) {
+      // What an entry comes after, and which one it replaces, is known only with the whole log of its car.
+      if (!isLogHere(get().of, { carId: vehicleId })) await get().open({ carId: vehicleId })
       const { fitter } = useSettings.getState().settings
       const before = get().events
       const first = Math.max(turn, nextTurn(before))

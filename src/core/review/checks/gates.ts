@@ -3,7 +3,7 @@ import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import { type Said, check, practice } from '../check'
 import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
-import { kg, mm, missing, toSpare, type Amount, type Phrase } from '../../units/phrase'
+import { kg, mm, missing, rangePhrase, toSpare, type Amount, type Phrase } from '../../units/phrase'
 
 /** What a gate asks for, as it follows “asks”. */
 export function asksWhat(gate: GateAt['gate']): Phrase {
@@ -16,9 +16,7 @@ const bounds = (
   amount: (value: number) => Amount,
 ): Phrase =>
   from !== undefined && to !== undefined
-    ? from === to
-      ? [amount(from)]
-      : [amount(from), ' to ', amount(to)]
+    ? rangePhrase(amount(from), amount(to))
     : from !== undefined
       ? ['at least ', amount(from)]
       : ['at most ', amount(to ?? 0)]

@@ -6,7 +6,7 @@ import type { Ask } from '../ask'
 import { check, practice } from '../check'
 import { barsOf } from '../../plan/rack'
 import type { Survey } from '../../survey/survey'
-import { mm, type Phrase, missing } from '../../units/phrase'
+import { mm, type Phrase, missing, rangePhrase } from '../../units/phrase'
 
 type MountAt = ReturnType<typeof heldAt>[number]
 
@@ -14,11 +14,7 @@ function byHowMuch(short: Short): Phrase {
   const { what, haveMm, wantFromMm, wantToMm } = short
   const size = sizeOf(short)
   const takes: Phrase =
-    wantToMm === Infinity
-      ? [mm(wantFromMm), ' or more']
-      : wantFromMm === wantToMm
-        ? [mm(wantFromMm)]
-        : [mm(wantFromMm), ' to ', mm(wantToMm)]
+    wantToMm === Infinity ? [mm(wantFromMm), ' or more'] : rangePhrase(mm(wantFromMm), mm(wantToMm))
   return [
     ` (${what} is `,
     mm(haveMm),

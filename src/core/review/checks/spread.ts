@@ -1,12 +1,12 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { spreadConflicts, spreadFacts, type SpreadConflict, type SpreadFact } from '../../facts/spreads'
 import type { WantedSpread } from '../../survey/bars/spread'
-import { mm, type Phrase, missing } from '../../units/phrase'
+import { mm, type Phrase, missing, rangePhrase } from '../../units/phrase'
 import { listed } from '../../units/words'
 import { type Said, check, practice } from '../check'
 import { marginWords } from '../margin-words'
 
-const range = ({ from, to }: WantedSpread): Phrase => (from === to ? [mm(from)] : [mm(from), ' to ', mm(to)])
+const range = ({ from, to }: WantedSpread): Phrase => rangePhrase(mm(from), mm(to))
 
 function conflictFinding({ set, short, missedMm }: SpreadConflict): Said {
   const thing = set.find(({ kind }) => kind === 'thing')

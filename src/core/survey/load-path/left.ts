@@ -1,5 +1,6 @@
 import type { State } from '../../units/scalars'
 import { kg, missing, type Phrase, toSpare } from '../../units/phrase'
+import { listed } from '../../units/words'
 import type { Arrangement } from '../frame/arrangement'
 import { whyUnknown, type Allowance } from './load-path'
 
@@ -47,11 +48,11 @@ export function leftIn(
 
 /** The links that leave least, by name: “Roof and Bars alike”. */
 export const linksPhrase = (by: readonly string[]): string =>
-  by.length < 2 ? (by[0] ?? '') : `${by.slice(0, -1).join(', ')} and ${by.at(-1) ?? ''} alike`
+  by.length < 2 ? (by[0] ?? '') : `${listed(by)} alike`
 
 /** Which of them say what may be added: “Roof binds”, “Roof and Bars bind alike”. */
 export const bindsWords = (by: readonly string[]): string =>
-  by.length < 2 ? `${by[0] ?? ''} binds` : `${by.slice(0, -1).join(', ')} and ${by.at(-1) ?? ''} bind alike`
+  by.length < 2 ? `${by[0] ?? ''} binds` : `${listed(by)} bind alike`
 
 /** What is left, in words: “at most 39.5 kg left”. */
 export function leftPhrase(left: Left): Phrase {

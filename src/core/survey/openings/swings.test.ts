@@ -1,28 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox } from '@/demo/plans'
+import { boatAndBox, DEMO_PLANS } from '@/demo/plans'
 import { slideBox, sweptBox, swingsOf, tiltOf, type Hatch, type Sunroof } from './swings'
 
+const obstacles = DEMO_PLANS.flatMap(({ vehicle: { obstacles: all } }) => all)
+const hatch = obstacles.find((each): each is Hatch => each.kind === 'hatch')!
 const pane: Sunroof = {
-  kind: 'sunroof',
-  id: 'pane',
-  name: 'Pane',
-  widthMm: 800,
-  openingMm: { fromMm: 1500, toMm: 1900 },
+  ...obstacles.find((each): each is Sunroof => each.kind === 'sunroof')!,
   moves: 'tiltsAndSlides',
+  openingMm: { fromMm: 1500, toMm: 1900 },
   tiltRiseMm: 40,
   slidesOutside: { travelMm: 350, riseMm: 45 },
-}
-const hatch: Hatch = {
-  kind: 'hatch',
-  id: 'hatch',
-  name: 'Hatch',
-  hinge: { xMm: 3800, zMm: 1650 },
-  panel: [
-    { xMm: 3820, zMm: 1640 },
-    { xMm: 4100, zMm: 1200 },
-  ],
-  halfWidthMm: 600,
-  opensDeg: 85,
 }
 const vehicle = {
   ...boatAndBox.vehicle,
@@ -42,10 +29,11 @@ describe('a pane over the roof', () => {
 describe('a swing against a box', () => {
   it('is computed once for both, and anew for a box elsewhere', () => {
     const [swing] = swingsOf(hatch, [hatch])
-    const far = { x0: 0, x1: 100, y0: -100, y1: 100, z0: 1700, z1: 1800 }
+    const far = { x0: 0, x1: 100, y0: -100, y1: 100, z0: 3000, z1: 3100 }
     const first = sweptBox(swing!, far)
     expect(sweptBox(swing!, far)).toBe(first)
-    const near = { ...far, x0: 4000, x1: 4300 }
+    const { xMm, zMm } = hatch.panel.at(-1)!
+    const near = { ...far, x0: xMm, x1: xMm + 300, z0: zMm + 100, z1: zMm + 400 }
     expect(first.kind).toBe('clears')
     expect(sweptBox(swing!, near).kind).toBe('touches')
   })

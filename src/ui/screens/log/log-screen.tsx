@@ -6,6 +6,7 @@ import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES } from '@/co
 import { useEffect, useMemo, useState } from 'react'
 import { type ListedCar, listCars } from '@/storage/car-logs'
 import { whenKept } from '@/storage/kept-elsewhere'
+import { whyNotKept } from '@/storage/shelves'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { useJob } from '@/ui/state/use-job'
@@ -30,6 +31,7 @@ const listed = (cars: readonly ListedCar[]) =>
 function useCars(ready: boolean, again: unknown) {
   const house = useSettings((store) => store.settings.house)
   const [cars, setCars] = useState<ReturnType<typeof listed>>()
+  const [trouble, setTrouble] = useState<string>()
   const [elsewhere, setElsewhere] = useState(0)
   useEffect(
     () =>
@@ -45,14 +47,14 @@ function useCars(ready: boolean, again: unknown) {
       .then((found) => {
         if (wanted) setCars(listed(found))
       })
-      .catch(() => {
-        if (wanted) setCars([])
+      .catch((error: unknown) => {
+        if (wanted) setTrouble(whyNotKept(error))
       })
     return () => {
       wanted = false
     }
   }, [ready, house, again, elsewhere])
-  return cars
+  return { cars, unlisted: trouble }
 }
 
 /** What happened to each vehicle's rack and what is due, overdue first. */
@@ -73,7 +75,7 @@ export function LogScreen() {
   const asked = picked ?? vehicle
   const isThere = (id: string) => isLogHere(of, { carId: id }) || glimpsed.includes(id)
   // The car that was asked for goes before the list of all of them.
-  const cars = useCars(ready && (asked === undefined || isThere(asked)), `${reads} ${writes}`)
+  const { cars, unlisted } = useCars(ready && (asked === undefined || isThere(asked)), `${reads} ${writes}`)
   const shown = asked ?? cars?.[0]?.id
   useEffect(() => {
     if (ready && shown !== undefined) void open({ carId: shown })
@@ -95,6 +97,7 @@ export function LogScreen() {
         </PageBar>
       )}
       {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+      {unlisted !== undefined && <Alert look="error">The cars cannot be listed. {unlisted}</Alert>}
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {cars && <CarPicker cars={cars} shown={shown} day={day} onPick={setPicked} />}
         {unread > 0 && (
