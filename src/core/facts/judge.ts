@@ -38,6 +38,20 @@ export function joined(uses: readonly FactUse[]): readonly FactUse[] {
 export const swing = ({ per, bracket }: FactUse): number => (per === 0 ? 0 : Math.abs(per) * bracket)
 
 /**
+ * By how much a comparison is past its limit at most, with any one fact, or all guesses and starting values together, at
+ * the worse end; what nobody knows at all is left out. In its unit; negative is what is left.
+ */
+export function mostOver(comparison: Comparison): number {
+  let single = 0
+  let together = 0
+  for (const use of joined(comparison.uses()))
+    if (use.how === 'unknown') continue
+    else if (movesTogether(use.how)) together += swing(use)
+    else single = Math.max(single, swing(use))
+  return overBy(comparison) + Math.max(single, together)
+}
+
+/**
  * Whether a comparison holds, fails, or hangs on what is only told, guessed, weighed or filled in by a form. Figures in
  * doubt move one at a time, all guesses and starting values together; what nobody knows may be anything more than stands.
  */

@@ -10,8 +10,8 @@ import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 import { howOfBasis, massBracket, movesTogether, partBracket } from './bracket'
-import type { Comparison, FactUse } from './comparison'
-import { joined, judge, swing, type Doubt, type Judgement } from './judge'
+import { slackOf, type Comparison, type FactUse } from './comparison'
+import { joined, judge, mostOver, swing, type Doubt, type Judgement } from './judge'
 import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
@@ -338,8 +338,8 @@ function surelyWithin(cell: Cell, plan: Plan): boolean {
 
 /**
  * How much of one mass a link takes in a state, within every figure in force, so that nothing else turns it any more: with
- * every guess at the house's margin, and with any one other fact, or all guesses together, at the worse end. Nothing where
- * the mass does not count there. kg.
+ * every guess at the house's margin, and with any one other fact, or all guesses together, at the worse end; what nobody
+ * knows at all is asked for beside it. Nothing where the mass does not count there. kg.
  */
 export function mostOfMass(cell: Cell, mass: MassPoint, plan: Plan): number | undefined {
   let most: number | undefined
@@ -354,15 +354,29 @@ export function mostOfMass(cell: Cell, mass: MassPoint, plan: Plan): number | un
     let single = 0
     let together = 0
     for (const use of others)
-      if (movesTogether(use.how)) together += swing(use)
+      if (use.how === 'unknown') continue
+      else if (movesTogether(use.how)) together += swing(use)
       else single = Math.max(single, swing(use))
     const rest = measure - fraction * mass.kg
     const restCounted = countedKg - fraction * mass.kg * mass.factor
-    const room = Math.min(figureKg - restCounted, figureKg - rest - Math.max(single, together)) / fraction
+    const upTo = figureKg + slackOf({ unit: 'mass', limit: figureKg })
+    const room = Math.min(upTo - restCounted, upTo - rest - Math.max(single, together)) / fraction
     most = most === undefined ? room : Math.min(most, room)
   }
   return most
 }
+
+/** By how much a link is past the figure that is exceeded most, with the house's margin on guesses and any one fact at its worse end. kg. */
+export const mostOverOfLink = (cell: Cell, plan: Plan): number =>
+  linkComparisons(cell, plan).reduce(
+    (most, comparison) =>
+      Math.max(
+        most,
+        comparison.countedKg - comparison.figureKg,
+        mostOver({ ...comparison, limit: comparison.figureKg }),
+      ),
+    -Infinity,
+  )
 
 /** The mass of a link that an entry of the plan is. */
 export const massOfEntry = ({ layer }: Cell, { of, id, field }: PlanEntry): MassPoint | undefined =>

@@ -7,17 +7,23 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 
 /**
- * An edit that should clear a finding, not yet verified. `rank` puts the smallest change first: what only moves
- * things (by its mm) before what fits them otherwise, before any change of the load (by its kg), before new parts.
+ * An edit that should clear a finding, not yet verified. `rank` puts the smallest change first: less of a load where a
+ * limit is passed (by its kg), then what only moves things (by its mm), then what fits them otherwise or with another
+ * part (by its price), then what takes things off (by its kg).
  */
 export interface Candidate {
   readonly kind: 'move' | 'fit' | 'less' | 'off' | 'swap' | 'change'
   readonly message: Phrase
   readonly command: Command
   readonly rank: number
+  /** Of several that stand for each other, the first that clears is the one offered. */
+  readonly standsFor?: string
+  /** The same, so many mm further: what clears its finding, but hangs on a length, is tried further. */
+  readonly further?: (byMm: number) => Candidate
 }
 
-/** Moving is the smallest change, then fitting otherwise; both come before any change of the load. */
+/** The least of a load goes before any move, a move before another fitting or part; things come off last. */
+export const LESS_FIRST = -3_000_000
 export const MOVE_FIRST = -2_000_000
 export const FIT_NEXT = -1_000_000
 

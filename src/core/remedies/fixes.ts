@@ -1,6 +1,7 @@
 import type { Fixes } from './candidate'
 import { BAR_FIXES } from './fixes/of-bars'
 import { FITTING_FIXES } from './fixes/of-fittings'
+import { FORCE_FIXES } from './fixes/of-forces'
 import { LOAD_FIXES } from './fixes/of-loads'
 import { PLACE_FIXES } from './fixes/of-places'
 import { SWING_FIXES } from './fixes/of-swings'
@@ -10,6 +11,7 @@ import { USE_FIXES } from './fixes/of-use'
 export const FIXES: Readonly<Record<string, Fixes>> = {
   ...BAR_FIXES,
   ...FITTING_FIXES,
+  ...FORCE_FIXES,
   ...LOAD_FIXES,
   ...PLACE_FIXES,
   ...SWING_FIXES,

@@ -1,19 +1,10 @@
-import { GEAR_KINDS } from '../kinds/gear-kind'
-import type { Candidate, RemedyStock } from './candidate'
-import type { SingleCommand } from '../plan/command'
-import { FLUID_KG_PER_L } from '../plan/placement'
-import type { Plan } from '../plan/plan'
+import { isLoose, lessOf, type Cargo } from './amounts'
+import { FIT_NEXT, type Candidate, type RemedyStock } from './candidate'
+import { heaviestRoots, slides, type Over } from './slides'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
-import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 import type { Finding } from '../review/finding'
-import { linkJudgement, mostOfMass } from '../facts/links'
-import { kg } from '../units/phrase'
-
-/** A tenth of a kilogram down, so that what is proposed can be read on a scale and still clears. */
-const downToTenth = (value: number) => Math.floor(value * 10 + 1e-9) / 10
-
-type Cargo = Extract<MassPoint, { thing: unknown }>
+import { linkJudgement, mostOfMass, mostOverOfLink, unsettledLinks } from '../facts/links'
 
 const isCargo = (part: CellPart): part is CellPart & { mass: Cargo } =>
   'thing' in part.mass && part.fraction > 1e-6
@@ -26,50 +17,43 @@ export function cellOfFinding(survey: Survey, finding: Finding): Cell | undefine
     : survey.loadPath.cellAt(layerId, finding.state)
 }
 
-/** Lower one load to what still fits: contents to so many kg, a can to so many litres, a person fewer. */
-function lowered(cell: Cell, { mass }: CellPart & { mass: Cargo }, plan: Plan): Candidate | undefined {
-  const { load, thing } = mass
-  if (mass.of !== 'load' || !load || !GEAR_KINDS[thing.gear.kind].filled) return undefined
-  const mayKg = mostOfMass(cell, mass, plan) ?? 0
-  const set = (what: typeof load.what): SingleCommand => ({
-    do: 'setLoad',
-    placementId: thing.placement.id,
-    load: { ...load, what },
+/** The least of a load that clears all is tried before what clears one link, and that before what clears one state. */
+const SCOPE_KG = 100_000
+
+/**
+ * Less of each load on a link: by so much that nothing it counts on is over in any state; where that is more than all of
+ * it, that this link is not; or this state.
+ */
+function lowered(survey: Survey, cell: Cell, masses: readonly Cargo[]): Candidate[] {
+  const { plan } = survey
+  const over = [...unsettledLinks(survey)].flatMap(([each, { judgement }]) =>
+    judgement.is === 'over' && !each.idle && each !== cell ? [each] : [],
+  )
+  const scopes = [over, over.filter(({ layer }) => layer === cell.layer), []]
+  return masses.filter(isLoose).flatMap((mass) => {
+    const seen = new Set<number>()
+    return scopes.flatMap((scope, wide): Candidate[] => {
+      const mayKg = Math.min(...[cell, ...scope].flatMap((each) => mostOfMass(each, mass, plan) ?? []))
+      const less = seen.has(mayKg) ? undefined : lessOf(mass, mayKg, plan.rules)
+      seen.add(mayKg)
+      if (!less) return []
+      const standsFor = `${mass.thing.placement.id} ${mass.load.id}`
+      return [{ ...less, rank: less.rank + wide * SCOPE_KG, standsFor }]
+    })
   })
-  switch (load.what.kind) {
-    case 'mass': {
-      const toKg = downToTenth(mayKg)
-      if (toKg <= 0 || toKg >= mass.kg) return undefined
-      // A target is not a measurement: it stays one until somebody weighs it.
-      return {
-        kind: 'less',
-        message: [`${load.name} to `, kg(toKg)],
-        command: set({ kind: 'mass', mass: { kg: toKg, basis: 'target' } }),
-        rank: mass.kg - toKg,
-      }
-    }
-    case 'fluid': {
-      const density = FLUID_KG_PER_L[load.what.fluid]
-      const litres = downToTenth(mayKg / density)
-      if (litres <= 0 || litres >= load.what.litres) return undefined
-      return {
-        kind: 'less',
-        message: [`${load.name} to `, { dimension: 'volume', value: litres }],
-        command: set({ kind: 'fluid', fluid: load.what.fluid, litres }),
-        rank: mass.kg - litres * density,
-      }
-    }
-    case 'people': {
-      const count = Math.floor(mayKg / Math.max(load.what.each.kg * mass.factor, 1e-9) + 1e-6)
-      if (count < 1 || count >= load.what.count) return undefined
-      return {
-        kind: 'less',
-        message: [`${load.name}: ${count} instead of ${load.what.count}`],
-        command: set({ ...load.what, count }),
-        rank: (load.what.count - count) * load.what.each.kg,
-      }
-    }
+}
+
+/** Moves by which a link whose share of a thing hangs on where it stands comes within its figures in a state. */
+function shifted(survey: Survey, cell: Cell, parts: readonly (CellPart & { mass: Cargo })[]): Candidate[] {
+  const shared = parts.filter(({ fraction }) => fraction < 1 - 1e-6)
+  if (shared.length === 0) return []
+  const over: Over = ({ loadPath, plan }) => {
+    const after = loadPath.cellAt(cell.layer.id, cell.state)
+    return after ? mostOverOfLink(after, plan) : Infinity
   }
+  return heaviestRoots(survey, (thing) => shared.some(({ mass }) => mass.thing === thing)).flatMap((thing) =>
+    slides(survey, thing, over),
+  )
 }
 
 /** Take one thing off, or one load out, whole. */
@@ -149,14 +133,11 @@ export function strongerParts(survey: Survey, cell: Cell, stock: RemedyStock): C
       kind: 'swap',
       message: [`Change to ${part.name}`],
       command: { do: 'swapPart', partId: now.id, part: { ...part, id: now.id } },
-      rank: SWAP_AFTER_LIGHTENING_KG + (part.price ?? 0),
+      rank: FIT_NEXT + (part.price ?? 0),
     }))
 }
 
-/** Buying a part is a larger change than any lighter load: it ranks behind them. */
-const SWAP_AFTER_LIGHTENING_KG = 100_000
-
-/** Edits that bring an overloaded layer within its limit: a lighter load, a thing off, a stronger stock part. */
+/** Edits that bring an overloaded layer within its limit: a lighter load, a move, a stronger stock part, a thing off. */
 export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStock): Candidate[] {
   const cell = cellOfFinding(survey, finding)
   if (!cell || cell.limit.kind === 'missing') return []
@@ -165,8 +146,13 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   if (overKg === 0 && (!judged || judged.doubts.length + judged.others.length === 0)) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
-    ...parts.flatMap((part) => lowered(cell, part, survey.plan) ?? []),
-    ...takenOff(parts, overKg),
+    ...lowered(
+      survey,
+      cell,
+      parts.map(({ mass }) => mass),
+    ),
+    ...shifted(survey, cell, parts),
     ...strongerParts(survey, cell, stock),
+    ...takenOff(parts, overKg),
   ]
 }

@@ -3,33 +3,44 @@ import { addTurns, type ThingAt } from '../survey/frame/arrangement'
 import { barMoves, chooseBars, type SpreadChoice } from '../survey/bars/spread'
 import { moveBy } from '../edits/move'
 import type { Survey } from '../survey/survey'
-import { mm } from '../units/phrase'
+import { missing, mm, type Phrase } from '../units/phrase'
 
 const wordOf = (dx: number, dy: number) =>
   dx < 0 ? 'forward' : dx > 0 ? 'rearward' : dy < 0 ? 'left' : 'right'
 
-/** Move a thing along or across the vehicle by so many whole mm. */
+/** What a tape reads, mm: less than 1/16 in is no move. */
+export const TAPE_MM = 25.4 / 16
+
+/** A move as far as it is needed, which a tape can read. Whole mm. */
+const readable = (byMm: number) => Math.sign(byMm) * Math.max(Math.abs(byMm), Math.ceil(TAPE_MM))
+
+/** How far something is to be moved: whoever reads it in other units moves it no less. */
+const byMm = (value: number) => missing(mm(value))
+
+/** Move a thing along or across the vehicle by so many whole mm, and no less than a tape reads. */
 export function moved(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate[] {
+  if (Math.hypot(dxMm, dyMm) < 0.5) return []
+  return [movedBy(survey, thing, readable(dxMm), readable(dyMm))]
+}
+
+function movedBy(survey: Survey, thing: ThingAt, dxMm: number, dyMm: number): Candidate {
   const by = Math.hypot(dxMm, dyMm)
-  if (by < 0.5) return []
-  const message = ['Move ', thing.gear.name, ` ${wordOf(dxMm, dyMm)} `, mm(by)]
-  if (dxMm !== 0 && dyMm !== 0)
-    message.splice(
-      2,
-      2,
-      ` ${wordOf(dxMm, 0)} `,
-      mm(Math.abs(dxMm)),
-      ` and ${wordOf(0, dyMm)} `,
-      mm(Math.abs(dyMm)),
-    )
-  return [
-    {
-      kind: 'move',
-      message,
-      command: moveBy(survey, thing.placement.id, thing.placement, dxMm, dyMm),
-      rank: MOVE_FIRST + by,
-    },
-  ]
+  const message: Phrase =
+    dxMm !== 0 && dyMm !== 0
+      ? [
+          `Move ${thing.gear.name} ${wordOf(dxMm, 0)} `,
+          byMm(Math.abs(dxMm)),
+          ` and ${wordOf(0, dyMm)} `,
+          byMm(Math.abs(dyMm)),
+        ]
+      : [`Move ${thing.gear.name} ${wordOf(dxMm, dyMm)} `, byMm(by)]
+  return {
+    kind: 'move',
+    message,
+    command: moveBy(survey, thing.placement.id, thing.placement, dxMm, dyMm),
+    rank: MOVE_FIRST + by,
+    further: (more) => movedBy(survey, thing, dxMm + Math.sign(dxMm) * more, dyMm + Math.sign(dyMm) * more),
+  }
 }
 
 /** Turn a thing on the spot to each other way that its sheet allows. */
@@ -83,6 +94,28 @@ export function takeOffFix(survey: Survey, thing: ThingAt): Candidate {
   }
 }
 
+/** A bar that goes from one place to another, x in mm. */
+interface BarShift {
+  readonly name: string
+  readonly fromMm: number
+  readonly toMm: number
+}
+
+/** How bars are moved, in words: by how much, or to where, where a tape does not read how much. */
+export function barShifts(shifts: readonly BarShift[]): Phrase {
+  const byTape = shifts.some(({ fromMm, toMm }) => Math.abs(toMm - fromMm) >= TAPE_MM)
+  return shifts.flatMap(({ name, fromMm, toMm }, i): Phrase => {
+    const lead = i === 0 ? (byTape ? 'Move ' : 'Set ') : ', '
+    return byTape
+      ? [`${lead}${name} ${wordOf(toMm - fromMm, 0)} `, mm(Math.abs(toMm - fromMm))]
+      : [
+          `${lead}${name} at `,
+          mm(Math.abs(toMm)),
+          toMm < 0 ? ' before the windscreen’s upper edge' : ' behind the windscreen’s upper edge',
+        ]
+  })
+}
+
 /** Bars put where everything is suited: with the least movement, and as the house chooses a spread. */
 export function barsMoved(survey: Survey): Candidate[] {
   const spreads = survey.fit.spreads()
@@ -97,14 +130,12 @@ export function barsMoved(survey: Survey): Candidate[] {
     seen.add(key)
     const shifts = commands.map((command) => {
       const at = spreads.bars.find(({ bar }) => command.do === 'moveBar' && bar.id === command.barId)
-      return command.do === 'moveBar' && at ? { name: at.bar.name, by: command.xMm - at.bar.xMm } : undefined
+      return command.do === 'moveBar' && at
+        ? { name: at.bar.name, fromMm: at.bar.xMm, toMm: command.xMm }
+        : undefined
     })
-    const message = shifts.flatMap((shift, i) =>
-      shift
-        ? [`${i === 0 ? 'Move ' : ', '}${shift.name} ${wordOf(shift.by, 0)} `, mm(Math.abs(shift.by))]
-        : [],
-    )
-    const total = shifts.reduce((sum, shift) => sum + Math.abs(shift?.by ?? 0), 0)
+    const message = barShifts(shifts.flatMap((shift) => shift ?? []))
+    const total = shifts.reduce((sum, shift) => sum + Math.abs(shift ? shift.toMm - shift.fromMm : 0), 0)
     return [
       {
         kind: 'move',

@@ -1,12 +1,16 @@
 import { FIXES } from './fixes'
-import type { Candidate, RemedyStock } from './candidate'
+import { MOVE_FIRST, type Candidate, type RemedyStock } from './candidate'
 import { apply } from '../plan/apply'
-import { STATES } from '../units/scalars'
 import { survey as surveyOf, type Survey } from '../survey/survey'
+import type { Check } from '../review/check'
 import { CHECKS } from '../review/checks'
-import { isOpen, OUTCOME_RANK, type Finding, type Verdict } from '../review/finding'
+import { IN_STATE, isOpen, type Finding } from '../review/finding'
 import { phraseText } from '../units/phrase'
+import { listed } from '../units/words'
 import { review, type Review } from '../review/review'
+import { underDoubt } from '../review/under-doubt'
+import { beforeFix, clearedBy, leftBehind, staysOver, type Before } from './left-behind'
+import { movesOut } from './moves-out'
 
 /** An edit that was tried on the plan: it clears its finding and leaves behind nothing that its words do not name. */
 export interface Remedy extends Candidate {
@@ -15,65 +19,90 @@ export interface Remedy extends Candidate {
 }
 
 /** How many verified remedies a finding offers. */
-const OFFERED = 4
-/** Of one kind (less of it, off, another part) no more than this, so that the choice stays a choice. */
+const OFFERED = 5
+/** Of one kind (off, another part) no more than this, so that the choice stays a choice; of loads to be lessened, of which each may be the one, one more. */
 const OF_ONE_KIND = 2
+const OF_LESS = 3
 /** How many candidates are tried for one finding, smallest first, before giving up. */
-const TRIED = 12
+const TRIED = 14
+/** By how much more a move is tried where it clears its finding, but hangs on a length that may be off. mm, the last the most. */
+const FURTHER_MM = [5, 20, 45, 100] as const
+/** Within its kind what leaves another state over comes last. */
+const STILL_OVER = 500_000
 
 const CHECK = new Map(CHECKS.map((check) => [check.id, check]))
-const VERDICT_RANK: Readonly<Record<Verdict, number>> = { ...OUTCOME_RANK, unplanned: OUTCOME_RANK.clear }
 
-/** Whether what a figure counts is asked of the very layer that a fix brings within it: that question stands beside it. */
-const besides = (other: Finding, finding: Finding) =>
-  other.rule === 'counts-unsaid' &&
-  other.subject.layerId !== undefined &&
-  other.subject.layerId === finding.subject.layerId
+interface Tried {
+  readonly candidate: Candidate
+  readonly survey: Survey
+}
 
-/** What was a Stop of a layer in a state and is now only to be minded there is that same thing, and milder. */
-const milder = (other: Finding, before: Review) =>
-  other.severity === 'mind' &&
-  other.subject.layerId !== undefined &&
-  before.findings.some(
-    ({ severity, state, subject }) =>
-      severity === 'stop' && state === other.state && subject.layerId === other.subject.layerId,
-  )
+function tried(survey: Survey, candidate: Candidate): Tried | undefined {
+  const applied = apply(survey.plan, candidate.command)
+  return applied.ok ? { candidate, survey: surveyOf(applied.plan, survey) } : undefined
+}
 
-/** Whether a finding's own check still says it: asked before all others, which then need not be. */
-const stays = (after: Survey, finding: Finding): boolean =>
-  CHECK.get(finding.rule)
-    ?.run(after)
-    .some((each) => each.id === finding.id && !clearedBy(each, finding)) ?? false
+/** Whether a finding's own check says of a survey what is open still, as its facts stand: asked before all others, which then need not be. */
+const staysPlainly = (check: Check, survey: Survey, finding: Finding): boolean =>
+  check.run(survey).some((each) => each.id === finding.id && !clearedBy(each, finding))
 
-/** A Stop that is only to be minded afterwards is cleared; the fix's words say so. */
-const clearedBy = (after: Finding, finding: Finding) =>
-  !isOpen(after) || (after.severity === 'mind' && finding.severity !== 'mind')
+/** Whether it does, or hangs on a fact that may be off. */
+const staysInDoubt = (check: Check, survey: Survey, finding: Finding): boolean =>
+  underDoubt(survey)
+    .judge(check, check.run(survey))
+    .some((each) => each.id === finding.id && !clearedBy(each, finding))
 
-/**
- * What a fix leaves to mind that was not there before; nothing where it must not be offered: where its finding stays,
- * a state's verdict or another finding gets worse, or something new comes up that is more than one thing to mind.
- */
-function leftBehind(before: Review, after: Review, finding: Finding): readonly Finding[] | undefined {
-  if (STATES.some((state) => VERDICT_RANK[after.states[state]] < VERDICT_RANK[before.states[state]]))
-    return undefined
-  const was = new Map(before.findings.map((each) => [each.id, each]))
-  const left: Finding[] = []
-  for (const each of after.findings) {
-    if (!isOpen(each)) continue
-    if (each.id === finding.id) {
-      if (!clearedBy(each, finding)) return undefined
-      left.push(each)
+/** A candidate that clears its finding by its own check; a move that hangs on a length goes as much further as that needs. */
+function clearing(survey: Survey, finding: Finding, candidate: Candidate): Tried | undefined {
+  const check = CHECK.get(finding.rule)
+  const first = tried(survey, candidate)
+  if (!first || !check) return first
+  if (staysPlainly(check, first.survey, finding)) return undefined
+  const { further } = candidate
+  if (!further || !check.turnedBy.lengths || !staysInDoubt(check, first.survey, finding)) return first
+  const at = (byMm: number) => {
+    const there = tried(survey, further(byMm))
+    return there && !staysInDoubt(check, there.survey, finding) ? there : undefined
+  }
+  let from = 0
+  for (const mm of FURTHER_MM) {
+    let found = at(mm)
+    if (!found) {
+      from = mm
       continue
     }
-    const old = was.get(each.id)
-    const known = old && isOpen(old)
-    if (known && OUTCOME_RANK[each.severity] >= OUTCOME_RANK[old.severity]) continue
-    if (besides(each, finding) || milder(each, before)) continue
-    if (known || each.severity !== 'mind' || finding.severity === 'mind') return undefined
-    left.push(each)
+    for (let to: number = mm; to - from > 1;) {
+      const middle = Math.floor((from + to) / 2)
+      const nearer = at(middle)
+      if (nearer) [found, to] = [nearer, middle]
+      else from = middle
+    }
+    return found
   }
-  return left.length > 1 ? undefined : left
+  return first
 }
+
+/** A candidate as it is offered: with what its words must name. */
+function asOffered(before: Before, { candidate, survey }: Tried, finding: Finding): Remedy | undefined {
+  const reviewed = review(survey)
+  const left = leftBehind(before, { survey, review: reviewed }, finding)
+  if (!left) return undefined
+  const [mind] = left
+  const over = staysOver(reviewed, finding)
+  return {
+    ...candidate,
+    ...(mind ? { minds: mind.rule } : {}),
+    rank: candidate.rank + (over.length > 0 ? STILL_OVER : 0),
+    message: [
+      ...candidate.message,
+      ...(over.length > 0 ? [`; it stays over ${listed(over.map((state) => IN_STATE[state]))}`] : []),
+      ...(mind ? [`; then mind: ${CHECK.get(mind.rule)?.title.toLowerCase() ?? mind.rule}`] : []),
+    ],
+  }
+}
+
+const mostOfKind = ({ kind, rank }: Candidate) =>
+  kind === 'less' && rank < MOVE_FIRST ? OF_LESS : OF_ONE_KIND
 
 /**
  * The verified remedies of one finding, smallest change first, those that leave something to mind last. Each candidate
@@ -83,34 +112,28 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
   const fixes = FIXES[finding.rule]
   if (!fixes || !isOpen(finding)) return []
   const candidates = fixes(survey, finding, stock).toSorted((a, b) => a.rank - b.rank)
+  const before = beforeFix(survey, found)
   const clean: Remedy[] = []
   const minding: Remedy[] = []
   const seen = new Set<string>()
-  let tried = 0
+  const stoodFor = new Set<string>()
+  let count = 0
   for (const candidate of candidates) {
-    if (clean.length === OFFERED || tried === TRIED) break
+    if (clean.length === OFFERED || count === TRIED) break
+    if (candidate.standsFor !== undefined && stoodFor.has(candidate.standsFor)) continue
     const key = JSON.stringify(candidate.command)
     if (seen.has(key) || seen.has(phraseText(candidate.message))) continue
     seen.add(key).add(phraseText(candidate.message))
-    if (clean.filter((each) => each.kind === candidate.kind).length === OF_ONE_KIND) continue
-    tried += 1
-    const applied = apply(survey.plan, candidate.command)
-    if (!applied.ok) continue
-    const after = surveyOf(applied.plan, survey)
-    if (stays(after, finding)) continue
-    const left = leftBehind(found, review(after), finding)
-    if (!left) continue
-    const [mind] = left
-    if (!mind) clean.push(candidate)
-    else if (minding.filter((each) => each.kind === candidate.kind).length < OF_ONE_KIND)
-      minding.push({
-        ...candidate,
-        minds: mind.rule,
-        message: [
-          ...candidate.message,
-          `; then mind: ${CHECK.get(mind.rule)?.title.toLowerCase() ?? mind.rule}`,
-        ],
-      })
+    if (clean.filter((each) => each.kind === candidate.kind).length === mostOfKind(candidate)) continue
+    count += 1
+    const cleared = clearing(survey, finding, candidate)
+    if (!cleared || (candidate.kind === 'move' && movesOut(survey, cleared.survey))) continue
+    const remedy = asOffered(before, cleared, finding)
+    if (!remedy) continue
+    if (candidate.standsFor !== undefined) stoodFor.add(candidate.standsFor)
+    if (remedy.minds === undefined) clean.push(remedy)
+    else if (minding.filter((each) => each.kind === remedy.kind).length < OF_ONE_KIND) minding.push(remedy)
   }
-  return [...clean, ...minding].slice(0, OFFERED)
+  const bySize = (list: readonly Remedy[]) => list.toSorted((a, b) => a.rank - b.rank)
+  return [...bySize(clean), ...bySize(minding)].slice(0, OFFERED)
 }

@@ -7,18 +7,19 @@ import type { Survey } from '../../survey/survey'
 import { withRise } from '../../plan/rack'
 import { mm } from '../../units/phrase'
 import { FIT_NEXT, MOVE_FIRST, type Candidate, type Fixes } from '../candidate'
-import { barsMoved, takeOffFix, turnedAbout } from '../moves'
+import { barShifts, barsMoved, takeOffFix, turnedAbout } from '../moves'
 
 function barSeatFixes(survey: Survey, finding: Finding): Candidate[] {
   const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
-  const within = at && seatsOfBar(survey, at)?.within
-  const xMm = within && nearest(within, at.bar.xMm)
-  if (!at || xMm === undefined) return barsMoved(survey)
+  if (!at) return barsMoved(survey)
+  const seats = seatsOfBar(survey, at)
+  const xMm = seats?.atMm ?? (seats?.within && nearest(seats.within, at.bar.xMm))
+  if (xMm === undefined) return barsMoved(survey)
   const by = xMm - at.bar.xMm
   return [
     {
       kind: 'move',
-      message: [`Move ${at.bar.name} ${by < 0 ? 'forward' : 'rearward'} `, mm(Math.abs(by))],
+      message: barShifts([{ name: at.bar.name, fromMm: at.bar.xMm, toMm: xMm }]),
       command: { do: 'moveBar', barId: at.bar.id, xMm },
       rank: MOVE_FIRST + Math.abs(by),
     },

@@ -1,17 +1,19 @@
 import type { Fitting } from '../../plan/placement'
 import { startsOf } from '../../plan/starts'
-import { heldAt } from '../../facts/mounts'
+import { overBy } from '../../facts/comparison'
+import { heldAt, sizeOf } from '../../facts/mounts'
 import { straps } from '../../review/checks/tie-downs'
 import type { Finding } from '../../review/finding'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import { limitWanted } from '../../survey/motion/securing'
 import { kitPoints } from '../../survey/mounting/kit'
-import { adapterFor, askingOf } from '../../survey/mounting/match'
+import { adapterFor, askingOf, UNDER_BAR } from '../../survey/mounting/match'
 import type { Survey } from '../../survey/survey'
 import { kg, mm } from '../../units/phrase'
 import { FIT_NEXT, ofThing, type Candidate, type Fixes, type RemedyStock } from '../candidate'
 import { cellOfFinding, strongerParts } from '../lighten'
 import { takeOffFix } from '../moves'
+import { slides } from '../slides'
 
 /** Another fitting for a thing; `price` ranks what must be bought. */
 function fittedWith(
@@ -48,6 +50,17 @@ function mountMatchFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Reme
   const worst = held[0]
   const off = takeOffFix(survey, thing)
   if (!worst) return [off]
+  const small = worst.match.kind === 'doesNot' ? worst.match.short : undefined
+  // The roof is crowned: there is more room under a bar nearer to its feet.
+  if (small?.what === UNDER_BAR)
+    return [
+      ...slides(survey, thing, (after) => {
+        const there = after.thingById.get(thing.placement.id)
+        const match = there && heldAt(after, there)[0]?.match
+        return match?.kind === 'doesNot' ? (match.short ? overBy(sizeOf(match.short)) : Infinity) : 0
+      }),
+      off,
+    ]
   if (worst.match.kind === 'fitsWith') {
     const { change } = worst.match
     switch (change.kind) {

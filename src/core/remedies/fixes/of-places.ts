@@ -16,6 +16,17 @@ import { mm } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
 import { FIT_NEXT, ofThing, type Candidate, type Fixes, type RemedyStock } from '../candidate'
 import { flipped, moved, takeOffFix, turnedAbout } from '../moves'
+import { slides } from '../slides'
+
+/** What belongs to a bar itself, and not to where it stands. */
+const ITS_OWN = /^(lengthMm|usableMm|capMm|profile)/
+
+/** How the lengths of an exchanged bar are known: its own as of the one that comes, its place as before. */
+const knownOf = (here: NonNullable<Bar['known']>, { known = {} }: Bar): NonNullable<Bar['known']> =>
+  Object.fromEntries([
+    ...Object.entries(here).filter(([field]) => !ITS_OWN.test(field)),
+    ...Object.entries(known).filter(([field]) => ITS_OWN.test(field)),
+  ])
 
 /** Swap bars for the shortest ones in stock that are long or wide enough, on the same feet. */
 function longerBars(
@@ -33,7 +44,7 @@ function longerBars(
       message: ['Swap for bars of ', mm(longer.lengthMm), ' on the same feet'],
       command: {
         do: 'together',
-        commands: bars.map(({ bar: { typed: _, ...bar } }) => ({
+        commands: bars.map(({ bar: { typed: _, known, ...bar } }) => ({
           do: 'setBar',
           bar: {
             ...bar,
@@ -41,6 +52,7 @@ function longerBars(
             usableMm: longer.usableMm,
             profile: longer.profile,
             capMm: longer.capMm ?? 0,
+            known: knownOf({ ...known }, longer),
           },
         })),
       },
@@ -163,11 +175,23 @@ function usableWidthFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Rem
   ]
 }
 
-function tentFixes(survey: Survey, thing: ThingAt): Candidate[] {
+/** What a tent opens into, out of its floor's way. */
+function outOfTheFloor(survey: Survey, tent: ThingAt, finding: Finding): Candidate[] {
+  const other = finding.subject.placementIds.flatMap((id) => survey.thingById.get(id) ?? [])[1]
+  if (!other) return []
+  return slides(survey, rootOf(other), (after) => {
+    const meets = tents(after).find(({ thing }) => thing.placement.id === tent.placement.id)?.meets ?? []
+    const met = meets.find((each) => each.other.placement.id === other.placement.id)
+    return met?.with === 'floor' ? Math.max(-met.floorMm, Number.MIN_VALUE) : 0
+  })
+}
+
+function tentFixes(survey: Survey, thing: ThingAt, finding: Finding): Candidate[] {
   const facts = tents(survey).find((each) => each.thing === thing)
   if (!facts) return []
   const { cover } = facts
   return [
+    ...outOfTheFloor(survey, thing, finding),
     ...(cover && fails(cover) ? moved(survey, thing, upToMm(overBy(cover)), 0) : []),
     ...moved(survey, thing, 0, -middleY(thing)),
     ...turnedAbout(thing),

@@ -6,10 +6,9 @@ import { skinOffMm } from '../../facts/length-facts'
 import { rootOf, type ThingAt } from '../../survey/frame/arrangement'
 import { forwardToClear } from '../../survey/openings/swings'
 import type { Survey } from '../../survey/survey'
-import { mm } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
 import { MOVE_FIRST, type Candidate, type Fixes } from '../candidate'
-import { barsMoved, flipped, moved, takeOffFix, turnedAbout } from '../moves'
+import { barShifts, barsMoved, flipped, moved, takeOffFix, TAPE_MM, turnedAbout } from '../moves'
 
 function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
   const meeting = survey.fit.swings().find((each) => `hatch ${aboutSwing(each)}` === finding.id)
@@ -26,11 +25,12 @@ function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
   }
   const at = survey.bars.find(({ bar }) => bar.id === meeting.met.id)
   if (!at || by === undefined) return barsMoved(survey)
+  const toMm = at.bar.xMm - Math.max(upToMm(by), Math.ceil(TAPE_MM))
   return [
     {
       kind: 'move',
-      message: [`Move ${at.bar.name} forward `, mm(upToMm(by))],
-      command: { do: 'moveBar', barId: at.bar.id, xMm: at.bar.xMm - upToMm(by) },
+      message: barShifts([{ name: at.bar.name, fromMm: at.bar.xMm, toMm }]),
+      command: { do: 'moveBar', barId: at.bar.id, xMm: toMm },
       rank: MOVE_FIRST + by,
     },
     ...barsMoved(survey),

@@ -1,6 +1,7 @@
 import { gateDoubt } from '../../facts/gates'
 import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
+import type { Ask } from '../ask'
 import { type Said, check, practice } from '../check'
 import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
 import { kg, mm, missing, rangePhrase, toSpare, type Amount, type Phrase } from '../../units/phrase'
@@ -67,28 +68,31 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
     ...(measured ? { measured } : {}),
   } as const
   const lead = `${of.name}, ${gate.question}: `
+  const ask: Ask = {
+    where: gate.ask.kind === 'mass' ? 'scale' : gate.ask.kind === 'gauge' ? 'look' : 'tape',
+    label: `${of.name}, ${gate.question}`,
+    target: { open: 'measuring' },
+  }
   switch (stand.kind) {
     case 'unmeasured':
       return {
         ...common,
         severity: 'findOut',
-        ask: {
-          where: gate.ask.kind === 'mass' ? 'scale' : gate.ask.kind === 'gauge' ? 'look' : 'tape',
-          label: `${of.name}, ${gate.question}`,
-          target: { open: 'measuring' },
-        },
+        ask,
         sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.'],
       }
     case 'outside':
       return {
         ...common,
         severity: 'stop',
+        ask,
         sentence: [
           lead,
           ...answered(at),
           '; it asks ',
           ...asksWhat(gate),
           ...(stand.by === undefined ? ['.'] : ['; ', missing(amountFor(gate)(stand.by)), ' off.']),
+          ' Measure it again, or fit a part that takes what was measured.',
         ],
       }
     case 'between':

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, carrier, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Gear } from '../../plan/gear'
+import { missing, mm } from '../../units/phrase'
 import { judgePlan } from '../judged.testing'
 import { space } from './space'
 import { run, sentences } from './findings.testing'
@@ -68,6 +69,6 @@ describe('space', () => {
     const stop = judged.review.findings.find(({ rule }) => rule === 'space')
     const [first] = judged.remedies(stop!)
     expect(first?.kind).toBe('move')
-    expect(first?.message).toContainEqual({ dimension: 'length', value: 30 })
+    expect(first?.message).toContainEqual(missing(mm(30)))
   })
 })

@@ -8,6 +8,8 @@ interface Seats {
   readonly locked: boolean
   /** x in mm; nothing where the attachment leaves the bars free, as a frame's legs do. */
   readonly within: Intervals | undefined
+  /** Where a fit sheet puts the bar, of all that it lets pass. x in mm */
+  readonly atMm?: number
 }
 
 const exactly = (xs: readonly number[]): Intervals => normal(xs.map((x) => [x, x] as const))
@@ -60,7 +62,7 @@ export function seatsOfBar(arrangement: Pick<Arrangement, 'racks'>, at: BarAt): 
   const place = fitSheetRow(rack, at.bar.profile.kind).row?.xMm
   if (!place || rack.bars.length !== 2) return seats
   const x = rack.bars[0]?.bar.id === at.bar.id ? place.front : place.rear
-  return { locked: true, within: [[x - place.within, x + place.within]] }
+  return { locked: true, within: [[x - place.within, x + place.within]], atMm: x }
 }
 
 /** The spread that a rack's fit sheet wants between its front and its rear bar, mm; `locked` where points settle it. */

@@ -53,6 +53,8 @@ export interface Spreads {
   readonly memberById: ReadonlyMap<string, SpreadMember>
   /** Whether the vehicle leaves the bar no choice. */
   locked(bar: BarAt): boolean
+  /** Where a fit sheet puts the bar, of all that it lets pass. x in mm */
+  sheetPlace(bar: BarAt): number | undefined
   solution(): SpreadSolution | undefined
   conflicts(): readonly (readonly SpreadMember[])[]
 }
@@ -239,6 +241,7 @@ export function spreadsOf(
       return problem()
     },
     locked: (at) => seatsOfBar(arrangement, at)?.locked ?? false,
+    sheetPlace: (at) => seatsOfBar(arrangement, at)?.atMm,
     solution: () => (solved ??= { solution: solveSpread(problem()) }).solution,
     conflicts: () =>
       (conflicting ??= conflicts(problem()).map((set) => set.flatMap((id) => memberById.get(id) ?? []))),
@@ -271,6 +274,20 @@ export function binding(
 
 /** How the bars' new places are chosen: with the least movement from the front or the rear, or by the house's school. */
 export type SpreadChoice = 'frontStays' | 'rearStays' | HouseRules['spread']
+
+/** A bar that must move goes to where its sheet puts it, not to the edge of what the sheet lets pass. */
+function pointOr(
+  able: Intervals,
+  x: number | undefined,
+  wanted: number,
+  { bars, sheetPlace }: Spreads,
+  bar: number,
+): number | undefined {
+  const at = bars[bar]
+  if (!at || x === undefined || x === wanted) return x
+  const point = sheetPlace(at)
+  return point !== undefined && able.some(([from, to]) => point >= from && point <= to) ? point : x
+}
 
 const fixed = (problem: SpreadProblem, bar: number, x: number): SpreadProblem => ({
   ...problem,
@@ -307,7 +324,7 @@ export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly num
     const able = solveSpread(problem)?.positions[bar]
     if (!able) return undefined
     const wanted = choice === 'clear' && bar === count - 1 ? -100_000 : (now[bar] ?? 0)
-    const x = nearest(able, wanted)
+    const x = pointOr(able, nearest(able, wanted), wanted, spreads, bar)
     if (x === undefined) return undefined
     chosen[bar] = x
     problem = fixed(problem, bar, x)

@@ -65,6 +65,9 @@ export type Match =
   | { readonly kind: 'unknown'; readonly lacks: string; readonly of?: 'holder' }
   | { readonly kind: 'doesNot'; readonly why: string; readonly short?: Short }
 
+/** The size that is compared where a clamp reaches under a bar. */
+export const UNDER_BAR = 'room under the bar'
+
 const FITS: Match = { kind: 'fits' }
 /** Nobody has looked yet how it is held. */
 const UNSAID: Match = { kind: 'unknown', lacks: 'how it is held' }
@@ -166,7 +169,7 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
       return offer.roomMm < ask.underBarMm - HAIR_MM
         ? doesNot(
             'there is too little room under it',
-            short('room under the bar', offer.roomMm, { fromMm: ask.underBarMm, toMm: Infinity }),
+            short(UNDER_BAR, offer.roomMm, { fromMm: ask.underBarMm, toMm: Infinity }),
           )
         : FITS
     }

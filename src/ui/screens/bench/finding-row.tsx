@@ -112,9 +112,8 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       <FixKeys remedies={remedies} />
       {remedies?.length === 0 && finding.severity === 'stop' && answers.length === 0 && (
         <p className="text-ink2 mt-1 text-aside">
-          {finding.subject.measurementId === undefined
-            ? 'None of the changes that were tried clears this by itself. See what else stands against the same thing.'
-            : 'Measure it again, or fit a part that takes what was measured.'}
+          None of the changes that were tried clears this by itself. See what else stands against the same
+          thing.
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (
