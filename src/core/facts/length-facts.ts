@@ -198,6 +198,41 @@ function skinFact(survey: Survey): LengthFact[] {
 }
 
 /**
+ * How high a rack's own mass is, where nobody said: taken where its parts are, which its towers and legs are only roughly.
+ * Nothing where no side slope is planned, for nothing else asks it.
+ */
+function rackHeightFacts({ plan, racks, masses }: Survey): LengthFact[] {
+  if (plan.use.trailRollDeg === 0) return []
+  return racks.flatMap(({ rack, index }): LengthFact[] => {
+    if (rack.centreZMm !== undefined || rack.parts.every(({ centreZMm }) => centreZMm !== undefined))
+      return []
+    let kg = 0
+    let kgMm = 0
+    for (const mass of masses)
+      if (mass.of === 'part' && mass.racks.some(([at]) => at === index)) {
+        kg += mass.kg
+        kgMm += mass.kg * mass.at.z
+      }
+    if (kg === 0) return []
+    const value = kgMm / kg
+    const mm = lengthBracket('start', value)
+    const entry = { of: 'rack', id: rack.id, field: 'centreZMm' } as const
+    return [
+      {
+        in: 'mm',
+        entry,
+        name: rack.name,
+        how: 'start',
+        value,
+        less: mm,
+        more: mm,
+        off: (off, byMm) => onThing(off, entry, (each) => ({ ...(each as object), centreZMm: value + byMm })),
+      },
+    ]
+  })
+}
+
+/**
  * What one form filled in, or one person guessed, for every bar of a rack alike is one value: it is off on all of them by
  * as much.
  */
@@ -219,6 +254,7 @@ export function lengthFacts(survey: Survey): readonly LengthFact[] {
   const placed = new Set(survey.things.map(({ gear }) => gear.id))
   return [
     ...skinFact(survey),
+    ...rackHeightFacts(survey),
     ...factsOf('vehicle', vehicle),
     ...vehicle.attachments.flatMap((each) => factsOf('attachment', each)),
     ...vehicle.obstacles.flatMap((each) => factsOf('obstacle', each)),

@@ -83,6 +83,8 @@ const FASTENER_FIELD = group(
     torqueFrom: TORQUE_SOURCE,
     atMostNm: torque('What it closes on bears at most'),
     lengthMm: length('Bolt’s length'),
+    stackMm: length('Stack it passes through', 'Without washer and nut'),
+    nutMm: length('Height of its nut', 'Empty for a full nut of its thread'),
     grade: choice(
       'Grade on the head',
       GRADES.map((each) => [each, each] as const),
@@ -129,6 +131,8 @@ const FASTENER_FIELD = group(
         keys: [
           'name',
           'lengthMm',
+          'stackMm',
+          'nutMm',
           'atMostNm',
           'signs',
           'startTurns',

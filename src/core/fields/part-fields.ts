@@ -94,6 +94,7 @@ export const PART_FIELD = group(
     name: text('Name'),
     count: number('How many'),
     eachKg: mass('Weight of each'),
+    centreZMm: length('Its middle over the ground', 'Where the height of its mass is known'),
     rated: RATED('What it may carry'),
     price: number('Price of all'),
     suits: several(
@@ -115,7 +116,7 @@ export const PART_FIELD = group(
     parts: [
       { keys: ['role', 'name', 'count', 'eachKg', 'rated'] },
       { title: 'Joints and torque', keys: ['fasteners'] },
-      { title: 'What it suits', keys: ['suits', 'kit', 'mount', 'tension', 'price'] },
+      { title: 'What it suits', keys: ['suits', 'kit', 'mount', 'tension', 'price', 'centreZMm'] },
       ...WORK_PARTS,
     ],
   },

@@ -91,7 +91,9 @@ const PROFILE = group(
         ),
     },
     material: MATERIAL,
+    hasChannel: flag('There is a channel in it', 'Yes where there is one, though nobody has measured it'),
     channel: CHANNEL,
+    hasUnderChannel: flag('There is a groove under it'),
     underChannel: group('A groove under it', {
       slotMm: length('Slot under it'),
       headRoomMm: length('Head room under it'),
@@ -100,8 +102,11 @@ const PROFILE = group(
   } satisfies FieldsOf<Profile>,
   {
     parts: [
-      { keys: ['kind', 'widthMm', 'heightMm', 'channel'] },
-      { title: 'What it is made of', keys: ['wallMm', 'section', 'material', 'underChannel'] },
+      { keys: ['kind', 'widthMm', 'heightMm', 'hasChannel', 'channel'] },
+      {
+        title: 'What it is made of',
+        keys: ['wallMm', 'section', 'material', 'hasUnderChannel', 'underChannel'],
+      },
     ],
   },
 )
@@ -157,6 +162,14 @@ export const BAR_FIELD = group(
     profile: PROFILE,
     feetYMm: FEET,
     topMm: length('Top over the roof', 'Where the top was taped: the room under it follows'),
+    end: choice(
+      'Marked for',
+      [
+        ['front', 'the front'],
+        ['rear', 'the rear'],
+      ],
+      'Where front and rear bar are not alike',
+    ),
     kg: mass('Its own weight', 'Where bars of the set differ'),
     attachmentId: choice('Its feet stand on', 'attachments', 'Where the rest of the rack stands on another'),
     fixedEnd: choice('Fixed end', [
@@ -171,7 +184,10 @@ export const BAR_FIELD = group(
     parts: [
       { keys: ['name', 'xMm', 'lengthMm', 'usableMm', 'feetYMm', 'riseMm', 'topMm'] },
       { title: 'Profile and channel', keys: ['profile', 'capMm'] },
-      { title: 'Where it differs from the others', keys: ['kg', 'attachmentId', 'fixedEnd', 'slides'] },
+      {
+        title: 'Where it differs from the others',
+        keys: ['end', 'kg', 'attachmentId', 'fixedEnd', 'slides'],
+      },
     ],
     settle: fromTop,
     check: ({ lengthMm, usableMm, feetYMm }): Record<string, string> => ({
@@ -252,6 +268,10 @@ const RACK_FIELDS = {
       known: { eachKg: START },
     }),
   }),
+  centreZMm: length(
+    'Height of its own mass over the ground',
+    'To the middle of all its parts; empty: bars and deck where they are, the rest halfway up its feet',
+  ),
   footWidthMm: length('Foot’s width along the bar', 'Clamps stand clear of it'),
   fitSheet: group('Fit sheet', {
     source: SOURCE_FIELD,
@@ -307,7 +327,7 @@ const partsOf = (kind: RackKind): readonly FieldsPart[] => [
         ...OWN[kind].slice(1).map((key) => ({ keys: [key] })),
       ]),
   { title: 'Parts, each with its own figures', open: true, keys: ['parts'] },
-  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet'] },
+  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'centreZMm'] },
   { title: 'To be measured before ordering', keys: ['gates'] },
   { title: 'Notes', keys: ['note'] },
 ]
@@ -324,6 +344,7 @@ export const RACK_FIELD: Variants = {
       'name',
       'attachmentId',
       'parts',
+      'centreZMm',
       'footWidthMm',
       'fitSheet',
       'gates',

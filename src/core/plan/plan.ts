@@ -10,7 +10,7 @@ import { idSchema, noteSchema } from '../units/scalars'
 import { vehicleSchema } from './vehicle'
 
 export const FORMAT = 'ypsos-plan'
-export const FORMAT_VERSION = 3
+export const FORMAT_VERSION = 4
 
 /** How much of each a plan may hold. */
 export const MOST = {

@@ -88,6 +88,8 @@ export const partSchema = z.strictObject({
   name: nameSchema,
   count: z.int().check(z.gte(1), z.lte(64)),
   eachKg: massKg,
+  /** How high over the ground the middle of its mass is, where that is not as its kind usually is. */
+  centreZMm: z.optional(sizeMm),
   rated: ratedSchema,
   price: z.optional(money),
   /** The attachments it may be used over; left out when its sheet does not say. */
@@ -110,33 +112,55 @@ const profileKindSchema = z.enum(['square', 'round', 'aero', 'flat', 'factory'])
  * A bar's section. A wall makes a plain one hollow; a sheet may give its second moment of area and its section
  * modulus for loads from above, or say that it is solid. Each only where it is known.
  */
-const profileSchema = z.strictObject({
-  kind: profileKindSchema,
-  widthMm: wideMm,
-  heightMm: wideMm,
-  wallMm: z.optional(spanMm),
-  section: z.optional(
-    z.discriminatedUnion('known', [
-      z.strictObject({ known: z.literal('solid') }),
+const profileSchema = z
+  .strictObject({
+    kind: profileKindSchema,
+    widthMm: wideMm,
+    heightMm: wideMm,
+    wallMm: z.optional(spanMm),
+    section: z.optional(
+      z.discriminatedUnion('known', [
+        z.strictObject({ known: z.literal('solid') }),
+        z.strictObject({
+          known: z.literal('figures'),
+          iMm4: z.number().check(z.gte(0.001), z.lte(1e9)),
+          wMm3: z.number().check(z.gte(0.001), z.lte(1e8)),
+        }),
+      ]),
+    ),
+    material: z.optional(
       z.strictObject({
-        known: z.literal('figures'),
-        iMm4: z.number().check(z.gte(0.001), z.lte(1e9)),
-        wMm3: z.number().check(z.gte(0.001), z.lte(1e8)),
+        name: nameSchema,
+        eGPa: z.number().check(z.gte(0.001), z.lte(1000)),
+        yieldMPa: z.optional(z.number().check(z.gte(0.001), z.lte(5000))),
       }),
-    ]),
-  ),
-  material: z.optional(
-    z.strictObject({
-      name: nameSchema,
-      eGPa: z.number().check(z.gte(0.001), z.lte(1000)),
-      yieldMPa: z.optional(z.number().check(z.gte(0.001), z.lte(5000))),
+    ),
+    channel: z.optional(channelSchema),
+    /** Whether there is a channel on top at all, where nobody has measured it. */
+    hasChannel: z.optional(z.boolean()),
+    /** A groove along its underside in which the feet stand and strips set them. */
+    underChannel: z.optional(channelSchema),
+    hasUnderChannel: z.optional(z.boolean()),
+  })
+  .check(
+    z.refine(({ channel, hasChannel: said }) => channel === undefined || said !== false, {
+      path: ['hasChannel'],
+      error: 'It has a channel, for its size is given: say yes, or empty the size.',
     }),
-  ),
-  channel: z.optional(channelSchema),
-  /** A groove along its underside in which the feet stand and strips set them. */
-  underChannel: z.optional(channelSchema),
-})
+    z.refine(({ underChannel, hasUnderChannel: said }) => underChannel === undefined || said !== false, {
+      path: ['hasUnderChannel'],
+      error: 'It has a groove, for its size is given: say yes, or empty the size.',
+    }),
+  )
 export type Profile = z.infer<typeof profileSchema>
+
+/** Whether a bar has a channel on top, measured or not, as far as anybody has said. */
+export const hasChannel = ({ channel, hasChannel: said }: Profile): boolean =>
+  channel !== undefined || said === true
+
+/** Whether a bar has a groove along its underside, measured or not, as far as anybody has said. */
+export const hasUnderChannel = ({ underChannel, hasUnderChannel: said }: Profile): boolean =>
+  underChannel !== undefined || said === true
 
 /** Below this two lengths are one and the same, but for the machine's rounding. mm. */
 const SAME_MM = 0.01
@@ -158,6 +182,8 @@ export const barSchema = z
     feetYMm: z.array(positionMm).check(z.minLength(2), z.maxLength(6)),
     /** What its feet stand on where that is not what the rest of the rack stands on. */
     attachmentId: z.optional(idSchema),
+    /** For which end of the rack it is made and marked, where front and rear bar are not alike. */
+    end: z.optional(z.enum(['front', 'rear'])),
     /** What this bar alone weighs where bars of a set differ. */
     kg: z.optional(massKg),
     /** Where its top was taped instead of its underside: the rise follows from it. */
@@ -233,6 +259,8 @@ const common = {
   name: nameSchema,
   attachmentId: idSchema,
   parts: z.array(partSchema).check(z.minLength(1), z.maxLength(20)),
+  /** How high over the ground the middle of its own mass is: of all its parts that say nothing else. */
+  centreZMm: z.optional(sizeMm),
   /** How wide a foot is along its bar: clamps stand clear of it, and an overhang is taped from its edge. */
   footWidthMm: z.optional(sizeMm),
   fitSheet: z.optional(

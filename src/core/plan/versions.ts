@@ -79,8 +79,11 @@ function typedByField(value: unknown): unknown {
   )
 }
 
+/** Version 4 knows more of bars, racks and joints, and what was typed has the name of its field in all of it. */
+const typedHasItsField: FormatLift = { from: 3, lift: (raw) => typedByField(raw) as Raw }
+
 /** One lift for each version before the present one, oldest first. */
-export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn]
+export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn, typedHasItsField]
 
 type Lifted =
   | { readonly ok: true; readonly raw: Raw }
@@ -111,5 +114,5 @@ export function liftToPresent(
     if (!step) return fail('version', `version ${at} can no longer be read.`)
     plan = { ...step.lift(plan), version: at + 1 }
   }
-  return { ok: true, raw: typedByField(plan) as Raw }
+  return { ok: true, raw: plan }
 }

@@ -16,6 +16,7 @@ const isSkin = ({ entry }: TriedFact) => entry.field === 'roof.skinZMm' && entry
 function lengthName(fact: LengthFact): string {
   if (isSkin(fact)) return 'the height of the roof’s skin'
   const { entry, name } = fact
+  if (entry.field === 'centreZMm') return `how high ${name}’s own mass is`
   const key = entry.field.split('.').filter((each) => !/^\d+$/.test(each))
   const words = [...new Set(key.map(keyWords))].join(', ')
   return entry.of === 'vehicle' ? `the vehicle’s ${words}` : `${name}’s ${words}`
@@ -27,10 +28,15 @@ const massName = ({ entry, name }: MassFact): string =>
 /** A fact by what it belongs to and its field: “Bar 1’s usable width”, “what Box weighs”. */
 const nameOf = (fact: TriedFact): string => (fact.in === 'kg' ? massName(fact) : lengthName(fact))
 
+const isUnsaidHeight = ({ entry: { of, id, field } }: TriedFact, { plan }: Survey) =>
+  of === 'rack' && field === 'centreZMm' && plan.racks.find((rack) => rack.id === id)?.centreZMm === undefined
+
 const saysOf = (fact: TriedFact, survey: Survey): string =>
   isSkin(fact) && survey.plan.vehicle.roof.skinZMm === undefined
     ? 'taken as the vehicle’s height'
-    : (howTraits(fact.how).doubt ?? 'not measured')
+    : isUnsaidHeight(fact, survey)
+      ? 'taken where its parts are'
+      : (howTraits(fact.how).doubt ?? 'not measured')
 
 /** The field that takes a length. */
 function lengthTarget({ entry: { of, id, field } }: LengthFact, { plan }: Survey): Ask['target'] {

@@ -1,6 +1,7 @@
 import type { Finding } from '../../review/finding'
 import type { BayRules } from '../../plan/house'
 import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
+import { hasChannel, hasUnderChannel } from '../../plan/rack'
 import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
 import { cutBarLengths, type CutPlan } from './bar-lengths'
@@ -69,7 +70,7 @@ function covered(survey: Survey, at: BarAt): [number, number][] | undefined {
 /** What has to be measured before a bar's strips are cut. */
 function unsureOf(survey: Survey, at: BarAt): string[] {
   const { bar, rack } = at
-  const things = bar.profile.channel ? inChannel(survey, at) : []
+  const things = hasChannel(bar.profile) ? inChannel(survey, at) : []
   const wanting = (which: (thing: ThingAt) => boolean) => [
     ...new Set(things.filter(which).map(({ gear }) => gear.name)),
   ]
@@ -78,7 +79,7 @@ function unsureOf(survey: Survey, at: BarAt): string[] {
   return [
     ...(bases.length > 0 ? [`measure what the mounts of ${bases.join(', ')} cover of the slot.`] : []),
     ...(places.length > 0 ? [`tape where the mounts of ${places.join(', ')} stand across it.`] : []),
-    ...(bar.profile.underChannel && rack.footWidthMm === undefined
+    ...(hasUnderChannel(bar.profile) && rack.footWidthMm === undefined
       ? ['measure how wide a foot is before the strips underneath are cut.']
       : []),
   ]
@@ -96,13 +97,13 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): FillerStrip[] {
     cutMm: cutLength(toMm - fromMm, rules.stripShrinkPercent),
   })
   const long = ([from, to]: [number, number]) => to - from >= LEAST_STRIP_MM
-  const mounts = bar.profile.channel ? covered(survey, at) : undefined
+  const mounts = hasChannel(bar.profile) ? covered(survey, at) : undefined
   const infill = mounts
     ? gapsBetween(-end, end, mounts)
         .filter(long)
         .map((gap) => strip('infill', gap))
     : []
-  if (!bar.profile.underChannel || rack.footWidthMm === undefined) return infill
+  if (!hasUnderChannel(bar.profile) || rack.footWidthMm === undefined) return infill
   const half = rack.footWidthMm / 2
   const feet = bar.feetYMm.map((y): [number, number] => [y - half, y + half])
   const under = gapsBetween(-end, end, feet).filter(long)

@@ -1,5 +1,5 @@
 import { ATTACHMENTS } from '../../kinds/attachment'
-import type { Part } from '../../plan/rack'
+import { hasChannel, hasUnderChannel, type Part } from '../../plan/rack'
 import type { Stage } from '../../plan/work'
 import { mm, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/house'
@@ -70,9 +70,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
   const pairs = pairsOf(survey, rack)
   const footPart = own.parts.find(({ role }) => role === 'feet' || role === 'legs')
   const covers = own.parts.flatMap(({ work }) => (work?.keys ? [work.keys] : []))
-  const channels = bars.some(
-    ({ bar }) => bar.profile.channel !== undefined || bar.profile.underChannel !== undefined,
-  )
+  const channels = bars.some(({ bar }) => hasChannel(bar.profile) || hasUnderChannel(bar.profile))
 
   const deckBuilt = own.parts.some(
     ({ role, work }) => role === 'deck' && work?.steps?.some(({ stage }) => stage === 'bench'),

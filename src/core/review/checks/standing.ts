@@ -42,7 +42,10 @@ export const standing = check({
   stage: 'forces',
   decidesPlace: 'never',
   houseLook: 'tipping',
-  turnedBy: { lengths: { of: { vehicle: /^(trackMm|centreOfGravity)\b/ }, reach: 1 }, masses: 'withVehicle' },
+  turnedBy: {
+    lengths: { of: { vehicle: /^(trackMm|centreOfGravity)\b/, rack: /^centreZMm$/ }, reach: 1 },
+    masses: 'withVehicle',
+  },
   nothing: 'Nothing is on the roof.',
   *run(survey) {
     if (survey.racks.length === 0) return

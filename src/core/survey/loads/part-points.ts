@@ -56,6 +56,13 @@ interface Own {
   readonly ownField?: { readonly rackId: string; readonly at: string } | undefined
 }
 
+/** How high over the ground what is neither bar nor deck has its mass: halfway up the feet, or up a ladder. mm */
+function heightOf({ rack, feet, topZMm }: RackAt): number {
+  if (rack.kind === 'ladder') return (rack.topZMm + rack.bottomZMm) / 2
+  if (feet.length === 0) return topZMm
+  return feet.reduce((sum, foot) => sum + (foot.seatZMm + foot.topZMm) / 2, 0) / feet.length
+}
+
 /** A rack's own parts: each bar weighs on its own feet, the deck on the bars, the rest on all feet alike. */
 export function partPoints(
   arrangement: Arrangement,
@@ -95,8 +102,10 @@ export function partPoints(
           ? rack.xMm
           : 0,
     y: feet.length > 0 ? feet.reduce((sum, foot) => sum + foot.yMm, 0) / feet.length : 0,
-    z: rackAt.topZMm,
+    z: heightOf(rackAt),
   }
+  /** As its sheet says of the part or of the whole rack; else where it is. */
+  const over = (part: Part, zMm: number) => part.centreZMm ?? rack.centreZMm ?? zMm
   return rack.parts.flatMap((part): MassPoint[] => {
     const entry: PlanEntry = { of: 'part', id: part.id, field: 'eachKg' }
     const whole = {
@@ -120,7 +129,7 @@ export function partPoints(
             kg === undefined
               ? { entry, times: part.count / bars.length }
               : { entry: { of: 'bar', id, field: 'kg' }, times: 1 },
-          at: { x: xMm, y: 0, z: bar.box.z0 },
+          at: { x: xMm, y: 0, z: over(part, bar.box.z0) },
           base,
           ownField:
             kg === undefined
@@ -133,13 +142,20 @@ export function partPoints(
         })
       })
     if (part.role === 'deck' && deck && bars.length > 0) {
-      const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: deck.box.z0 }
+      const at = { x: deck.deck.xMm, y: deck.deck.yMm, z: over(part, deck.box.z0) }
       const base: Base = { kind: 'line', fromMm: deck.box.y0, toMm: deck.box.y1 }
       return [
         point(part, { ...whole, at, base, on: holdAt(overBars(bars, arrangement.feet, base, 'deck'), at) }),
       ]
     }
     const evenly = feet.map((foot): Share => [foot.index, 1 / feet.length])
-    return [point(part, { ...whole, at: middle, base: undefined, on: { bars: [], feet: evenly } })]
+    return [
+      point(part, {
+        ...whole,
+        at: { ...middle, z: over(part, middle.z) },
+        base: undefined,
+        on: { bars: [], feet: evenly },
+      }),
+    ]
   })
 }

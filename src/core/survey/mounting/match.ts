@@ -25,8 +25,8 @@ export type Offer =
       readonly heightMm: number
       /** Room under the bar where the contacts are, the least of them; nothing under it to hit: unbounded. */
       readonly roomMm: number
-      /** Tubes and flat bars have none where none is given; of others nobody has looked. */
-      readonly channel: Channel | 'none' | undefined
+      /** Tubes and flat bars have none where none is given; of others nobody has looked, or nobody has measured it. */
+      readonly channel: Channel | 'there' | 'none' | undefined
     }
   | { readonly kind: 'slats'; readonly slotMm: number | undefined }
   | {
@@ -97,16 +97,16 @@ function section(width: number, height: number, ask: { sectionWidthMm: Range; se
 type ChannelBolt = Extract<Mount, { kind: 'channelBolt' }>
 
 function inChannel(
-  channel: Channel | 'none' | undefined,
+  channel: Channel | 'there' | 'none' | undefined,
   ask: ChannelBolt,
   fitting: Fitting,
   throughMm = Infinity,
 ): Match {
   if (channel === 'none') return doesNot('there is no channel in it')
-  if (!channel)
+  if (!channel || channel === 'there')
     return {
       kind: 'unknown',
-      lacks: 'whether it has a channel, and how wide its mouth and how deep it is',
+      lacks: `${channel ? '' : 'whether it has a channel, and '}how wide its channel’s mouth and how deep it is`,
       of: 'holder',
     }
   if (ask.headMm > channel.headRoomMm + HAIR_MM)

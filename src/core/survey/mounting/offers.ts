@@ -17,6 +17,10 @@ const MAY_HAVE_CHANNEL: Readonly<Record<Profile['kind'], boolean>> = {
   factory: true,
 }
 
+/** Whether a bar has a channel that nobody has measured: as somebody has said, or as bars of its profile usually have. */
+const channelSaid = ({ hasChannel, kind }: Profile): 'there' | 'none' | undefined =>
+  hasChannel === undefined ? (MAY_HAVE_CHANNEL[kind] ? undefined : 'none') : hasChannel ? 'there' : 'none'
+
 /** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
 function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: SagMm): Offer {
   const { bar, index, onRoof } = at
@@ -29,7 +33,7 @@ function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: S
     get roomMm() {
       return onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
     },
-    channel: bar.profile.channel ?? (MAY_HAVE_CHANNEL[bar.profile.kind] ? undefined : 'none'),
+    channel: bar.profile.channel ?? channelSaid(bar.profile),
   }
 }
 
