@@ -23,25 +23,35 @@ function readingUse({ gate, stand, measurement }: GateAt, { rules }: Plan): Fact
   return how && { entry, value: value.kg, how, bracket: value.kg * massBracket(basis, rules), per: 1 }
 }
 
+/** What was measured for a gate against one bound of it; nothing where nobody measured. */
+export function gateComparison(
+  at: GateAt,
+  plan: Plan,
+  limit: number,
+  direction: Comparison['direction'],
+): Comparison | undefined {
+  const use = readingUse(at, plan)
+  return (
+    use && {
+      id: `${at.of.id} ${at.gate.id} ${direction}`,
+      measure: use.value,
+      limit,
+      direction,
+      unit: 'part',
+      states: ['road', 'trail', 'parked'],
+      uses: () => [{ ...use, per: direction === 'atMost' ? 1 : -1 }],
+    }
+  )
+}
+
 /** The bounds of a gate, each as a comparison: what was measured against the least and the most that is asked. */
 export function gateComparisons(at: GateAt, plan: Plan): readonly Comparison[] {
-  const use = readingUse(at, plan)
-  const { ask, id } = at.gate
-  if (!use || ask.kind === 'gauge') return []
+  const { ask } = at.gate
+  if (ask.kind === 'gauge') return []
   const [from, to] = ask.kind === 'length' ? [ask.fromMm, ask.toMm] : [ask.fromKg, ask.toKg]
-  const of = (limit: number, direction: Comparison['direction']): Comparison => ({
-    id: `${at.of.id} ${id} ${direction}`,
-    measure: use.value,
-    limit,
-    direction,
-    unit: 'part',
-    states: ['road', 'trail', 'parked'],
-    uses: () => [{ ...use, per: direction === 'atMost' ? 1 : -1 }],
-  })
-  return [
-    ...(from === undefined ? [] : [of(from, 'atLeast')]),
-    ...(to === undefined ? [] : [of(to, 'atMost')]),
-  ]
+  const of = (limit: number | undefined, direction: Comparison['direction']) =>
+    (limit === undefined ? undefined : gateComparison(at, plan, limit, direction)) ?? []
+  return [of(from, 'atLeast'), of(to, 'atMost')].flat()
 }
 
 /** What becomes of a gate under its reading's own error: the bound that it hangs on; nothing where it surely holds or does not. */

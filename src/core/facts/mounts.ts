@@ -25,11 +25,11 @@ export function heldAt(survey: Survey, thing: ThingAt): readonly MountAt[] {
 /** Whether a bolt is shorter than what its joint takes; else it is longer. mm */
 export const isTooShort = ({
   haveMm,
-  lengthMm,
+  bolt,
 }: {
   readonly haveMm: number
-  readonly lengthMm: number
-}): boolean => haveMm < lengthMm
+  readonly bolt: { readonly neededMm: number }
+}): boolean => haveMm < bolt.neededMm
 
 /** The size that a mount does not take, against the nearer of its bounds. mm */
 export const sizeOf = ({ haveMm, wantFromMm, wantToMm }: Short): Held =>

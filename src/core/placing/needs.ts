@@ -35,8 +35,8 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
         case 'bolt':
           return {
             rule: 'mount-match',
-            words: [`with ${change.thread} bolts of `, mm(change.lengthMm)],
-            cure: { kind: 'fitting', fitting: { boltMm: change.lengthMm } },
+            words: [`with ${change.bolt.thread} bolts of `, mm(change.bolt.standardMm)],
+            cure: { kind: 'fitting', fitting: { boltMm: change.bolt.standardMm } },
           }
         case 'nut':
           return {

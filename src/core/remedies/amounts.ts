@@ -2,16 +2,13 @@ import { GEAR_KINDS } from '../kinds/gear-kind'
 import type { SingleCommand } from '../plan/command'
 import type { HouseRules } from '../plan/house'
 import { FLUID_KG_PER_L, type Load } from '../plan/placement'
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { Cargo, MassPoint } from '../survey/loads/mass-points'
 import { massBracket } from '../facts/bracket'
 import { kg, type Amount, type Phrase } from '../units/phrase'
 import { LESS_FIRST, type Candidate } from './candidate'
 
-/** A mass that something on the plan brings along: gear, what is in it, and what clings to it. */
-export type Cargo = Extract<MassPoint, { thing: unknown }>
-
 /** A load of which less may be taken: contents, a can's fluid, people. */
-export type Loose = Cargo & { readonly load: Load }
+type Loose = Cargo & { readonly load: Load }
 
 /** A tenth of a kilogram or of a litre down, so that what is proposed can be read on a scale and still clears. */
 const downToTenth = (value: number) => Math.floor(value * 10 + 1e-9) / 10
@@ -20,7 +17,7 @@ const downToTenth = (value: number) => Math.floor(value * 10 + 1e-9) / 10
 const atMostSo = (amount: Amount): Amount => ({ ...amount, round: 'down' })
 
 /** Whether less of a mass may be taken. */
-export const isLoose = (mass: MassPoint): mass is Loose =>
+export const canBeLess = (mass: MassPoint): mass is Loose =>
   mass.of === 'load' && mass.load !== undefined && GEAR_KINDS[mass.thing.gear.kind].filled
 
 /**

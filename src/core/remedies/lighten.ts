@@ -1,4 +1,5 @@
-import { isLoose, lessOf, type Cargo } from './amounts'
+import { canBeLess, lessOf } from './amounts'
+import type { Cargo } from '../survey/loads/mass-points'
 import { FIT_NEXT, type Candidate, type RemedyStock } from './candidate'
 import { heaviestRoots, slides, type Over } from './slides'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
@@ -30,7 +31,7 @@ function lowered(survey: Survey, cell: Cell, masses: readonly Cargo[]): Candidat
     judgement.is === 'over' && !each.idle && each !== cell ? [each] : [],
   )
   const scopes = [over, over.filter(({ layer }) => layer === cell.layer), []]
-  return masses.filter(isLoose).flatMap((mass) => {
+  return masses.filter(canBeLess).flatMap((mass) => {
     const seen = new Set<number>()
     return scopes.flatMap((scope, wide): Candidate[] => {
       const mayKg = Math.min(...[cell, ...scope].flatMap((each) => mostOfMass(each, mass, plan) ?? []))

@@ -4,7 +4,7 @@ import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import { survey as surveyOf, type Survey } from '../survey/survey'
 import { withContents } from '../survey/loads/mass-points'
 import type { Candidate } from './candidate'
-import { lessOf, isLoose } from './amounts'
+import { lessOf, canBeLess } from './amounts'
 import { moved } from './moves'
 
 /** How far something is past its limit on a survey, in whatever unit: nought or less is within it. */
@@ -53,7 +53,7 @@ export function lessUntil(survey: Survey, over: Over): Candidate[] {
   const now = over(survey)
   if (now <= 0) return []
   const { plan, masses } = survey
-  return masses.filter(isLoose).flatMap((mass): Candidate[] => {
+  return masses.filter(canBeLess).flatMap((mass): Candidate[] => {
     const half = lessOf(mass, mass.kg / 2, plan.rules)
     const applied = half && apply(plan, half.command)
     if (!applied?.ok) return []

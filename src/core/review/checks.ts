@@ -32,6 +32,7 @@ import { payload } from './checks/payload'
 import { peopleDriving } from './checks/people-driving'
 import { reinforcedTop } from './checks/reinforced-top'
 import { sideOverhang } from './checks/side-overhang'
+import { sideBySideCheck } from './checks/side-by-side'
 import { sleepers } from './checks/sleepers'
 import { space } from './checks/space'
 import { speedRating } from './checks/speed-rating'
@@ -68,6 +69,7 @@ export const CHECKS: readonly Check[] = [
   usableWidth,
   clearOfFeet,
   sideOverhang,
+  sideBySideCheck,
   space,
   overRoof,
   hatch,

@@ -1,17 +1,34 @@
 import { nearest } from '../../geometry/intervals'
+import { wrongEnds } from '../../facts/bar-marks'
 import { underBar } from '../../facts/measured'
 import type { Finding } from '../../review/finding'
 import { seatsOfBar } from '../../survey/bars/seat-windows'
 import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
-import { withRise } from '../../plan/rack'
+import { type Bar, withRise } from '../../plan/rack'
 import { mm } from '../../units/phrase'
 import { FIT_NEXT, MOVE_FIRST, type Candidate, type Fixes } from '../candidate'
 import { barShifts, barsMoved, takeOffFix, turnedAbout } from '../moves'
 
+/** Two bars that stand in each other's place. */
+const exchanged = (a: Bar, b: Bar): Candidate => ({
+  kind: 'move',
+  message: [`Let ${a.name} and ${b.name} change places`],
+  command: {
+    do: 'together',
+    commands: [
+      { do: 'moveBar', barId: a.id, xMm: b.xMm },
+      { do: 'moveBar', barId: b.id, xMm: a.xMm },
+    ],
+  },
+  rank: MOVE_FIRST + Math.abs(a.xMm - b.xMm),
+})
+
 function barSeatFixes(survey: Survey, finding: Finding): Candidate[] {
   const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
   if (!at) return barsMoved(survey)
+  const wrong = wrongEnds(survey).find((each) => each.at === at)
+  if (wrong && finding.id === `bar-seat mark ${at.bar.id}`) return [exchanged(at.bar, wrong.inItsPlace.bar)]
   const seats = seatsOfBar(survey, at)
   const xMm = seats?.atMm ?? (seats?.within && nearest(seats.within, at.bar.xMm))
   if (xMm === undefined) return barsMoved(survey)

@@ -66,9 +66,9 @@ function mountMatchFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Reme
     switch (change.kind) {
       case 'bolt':
         return [
-          fittedWith(thing, { boltMm: change.lengthMm }, [
-            `Use ${change.thread} bolts of `,
-            mm(change.lengthMm),
+          fittedWith(thing, { boltMm: change.bolt.standardMm }, [
+            `Use ${change.bolt.thread} bolts of `,
+            mm(change.bolt.standardMm),
             ` for ${low}`,
           ]),
           off,

@@ -158,6 +158,16 @@ function sideOverhangFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Re
   ]
 }
 
+/** Each of what stands on a bar turned or on edge, so that it takes less of it, or off. */
+function sideBySideFixes(survey: Survey, { subject }: Finding): Candidate[] {
+  const things = subject.placementIds.flatMap((id) => survey.thingById.get(id) ?? [])
+  return [
+    ...things.flatMap(turnedAbout),
+    ...things.flatMap(flipped),
+    ...things.map((thing) => takeOffFix(survey, thing)),
+  ]
+}
+
 function usableWidthFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
   const worst = worstWidth(survey, thing)
   if (!worst) return []
@@ -220,6 +230,7 @@ export const PLACE_FIXES: Readonly<Record<string, Fixes>> = {
   'on-its-bars': ofThing(onItsBarsFixes),
   'one-bar': ofThing(oneBarFixes),
   'over-roof': ofThing(overRoofFixes),
+  'side-by-side': sideBySideFixes,
   'side-overhang': ofThing(sideOverhangFixes),
   'usable-width': ofThing(usableWidthFixes),
   tent: ofThing(tentFixes),

@@ -1,7 +1,8 @@
+import { unmarkedEnds, wrongEnds } from '../../facts/bar-marks'
 import { barSeats, isOnePlace } from '../../facts/bar-seats'
 import { fails, overBy } from '../../facts/comparison'
 import type { Intervals } from '../../geometry/intervals'
-import { mm, type Phrase, missing } from '../../units/phrase'
+import { mm, type Phrase, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 
 function places(within: Intervals): Phrase {
@@ -16,7 +17,8 @@ function places(within: Intervals): Phrase {
 export const barSeat = check({
   id: 'bar-seat',
   title: 'Where bars stand',
-  question: 'Does every bar stand where the rail, the points or the fit sheet let its feet stand?',
+  question:
+    'Does every bar stand where the rail, the points or the fit sheet let its feet stand, and at the end it is marked for?',
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
   law: 'notOfMass',
@@ -27,6 +29,33 @@ export const barSeat = check({
   turnedBy: { lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 } },
   nothing: 'No bar stands on anything that says where.',
   *run(survey) {
+    for (const { at, marked, inItsPlace } of wrongEnds(survey))
+      yield {
+        about: `mark ${at.bar.id}`,
+        severity: 'stop',
+        state: 'all',
+        subject: { placementIds: [], barId: at.bar.id, rackId: at.rack.id },
+        // No length makes another bar of it.
+        nearStop: { mm: -Infinity },
+        sentence: [
+          `${at.bar.name} is marked for the ${marked} and stands at the other end of ${at.rack.name}, where ${inItsPlace.bar.name} belongs: exchange them.`,
+        ],
+      }
+    for (const [front, rear] of unmarkedEnds(survey))
+      yield {
+        about: `mark ${front.rack.id}`,
+        severity: 'mind',
+        state: 'all',
+        subject: { placementIds: [], barId: front.bar.id, rackId: front.rack.id },
+        nearStop: { mm: Infinity },
+        sentence: [
+          `${front.bar.name} and ${rear.bar.name} of ${front.rack.name} are not alike: they offer `,
+          mm(front.bar.usableMm),
+          ' and ',
+          mm(rear.bar.usableMm),
+          '. Read on their marks which is for the front, and say so.',
+        ],
+      }
     for (const seat of barSeats(survey)) {
       const { bar, rack } = seat.at
       const { off, crowding, pastRoof, locked } = seat
@@ -73,7 +102,9 @@ export const barSeat = check({
               mm(bar.xMm),
               ', where its feet cannot: they go ',
               ...places(seat.within),
-              '.',
+              '; ',
+              missing(mm(Math.abs(seat.nearestMm - bar.xMm))),
+              ' off.',
             ],
           }
         : {
@@ -81,9 +112,13 @@ export const barSeat = check({
             severity: 'clear',
             margin: mm(locked ? 0 : seat.insideMm),
             nearStop: { mm: seat.toStopMm },
-            sentence: [
-              `${bar.name} stands where its feet can: ${locked ? 'the vehicle fixes it' : 'along the rail'}.`,
-            ],
+            sentence: locked
+              ? [`${bar.name} stands where its feet can: the vehicle fixes it.`]
+              : [
+                  `${bar.name} stands where its feet can: along the rail, with `,
+                  toSpare(mm(seat.insideMm)),
+                  ' to the nearer end.',
+                ],
           }
     }
   },

@@ -101,8 +101,10 @@ describe('gates', () => {
     const found = run(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 4)]))
     expect(found.map(({ severity }) => severity)).toEqual(['findOut', 'clear', 'findOut'])
     expect(sentences(gates, plan([SEAM, BEAD], [length('seam', 5), length('bead', 4)]))[2]).toBe(
-      'Ladder: Gap at the seam reads 5 mm, but Thickness of the bead implies 5.5 mm to 28 mm (the seam is wider than its bead). Measure both again.',
+      'Ladder: Thickness of the bead 4 mm and 1.5 mm to 24 mm more (the seam is wider than its bead) are 5.5 mm to 28 mm; Gap at the seam reads 5 mm, 0.5 mm too little. Measure both again.',
     )
-    expect(run(gates, plan([SEAM, BEAD], [length('seam', 7), length('bead', 3.5)]))).toHaveLength(2)
+    const agreeing = plan([SEAM, BEAD], [length('seam', 7), length('bead', 3.5)])
+    expect(run(gates, agreeing)[2]).toMatchObject({ severity: 'clear' })
+    expect(sentences(gates, agreeing)[2]).toMatch(/are 5 mm to 27.5 mm; Gap at the seam reads 7 mm\.$/)
   })
 })

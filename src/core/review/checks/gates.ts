@@ -1,9 +1,11 @@
+import { between, overBy } from '../../facts/comparison'
 import { gateDoubt } from '../../facts/gates'
 import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
+import { helperMayWeigh, helperWindow } from '../helper-window'
 import { type Said, check, practice } from '../check'
-import { contradictions, type Contradiction, type GateAt, type GateOwner } from '../../survey/mounting/gates'
+import { impliedGates, type GateAt, type GateOwner, type Implied } from '../../survey/mounting/gates'
 import { kg, mm, missing, rangePhrase, toSpare, type Amount, type Phrase } from '../../units/phrase'
 
 /** What a gate asks for, as it follows “asks”. */
@@ -58,7 +60,7 @@ function answered({ stand }: GateAt): Phrase {
 /** What a gate asks in: a mass or a length. */
 const amountFor = ({ ask }: GateAt['gate']) => (ask.kind === 'mass' ? kg : mm)
 
-function findingOf(at: GateAt, placementIds: readonly string[]): Said {
+function findingOf(survey: Survey, at: GateAt, placementIds: readonly string[]): Said {
   const { of, gate, stand, measurement } = at
   const measured = amountOf(at)
   const common = {
@@ -79,7 +81,7 @@ function findingOf(at: GateAt, placementIds: readonly string[]): Said {
         ...common,
         severity: 'findOut',
         ask,
-        sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.'],
+        sentence: [lead, 'not measured yet. It asks ', ...asksWhat(gate), '.', ...helperMayWeigh(survey, at)],
       }
     case 'outside':
       return {
@@ -155,25 +157,37 @@ function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
   }
 }
 
-function contradictionFinding(
-  { of, gate, other, valueMm, impliedFromMm, impliedToMm, why }: Contradiction,
+function impliedFinding(
+  { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why, agrees }: Implied,
   placementIds: readonly string[],
 ): Said {
+  const held = between(valueMm, ownMm + plusFromMm, ownMm + plusToMm, 'part')
   return {
     about: `${of.id} ${gate.id} against ${other.id}`,
-    severity: 'findOut',
-    ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } },
+    severity: agrees ? 'clear' : 'findOut',
+    ...(agrees
+      ? {}
+      : { ask: { where: 'tape', label: `${of.name}, ${gate.question}`, target: { open: 'measuring' } } }),
     state: 'all',
     subject: { placementIds },
     measured: mm(valueMm),
     sentence: [
-      `${of.name}: ${other.question} reads `,
+      `${of.name}: ${gate.question} `,
+      mm(ownMm),
+      ' and ',
+      ...rangePhrase(mm(plusFromMm), mm(plusToMm)),
+      ` more (${why}) are `,
+      ...rangePhrase(mm(ownMm + plusFromMm), mm(ownMm + plusToMm)),
+      `; ${other.question} reads `,
       mm(valueMm),
-      `, but ${gate.question} implies `,
-      mm(impliedFromMm),
-      ' to ',
-      mm(impliedToMm),
-      ` (${why}). Measure both again.`,
+      ...(agrees
+        ? ['.']
+        : [
+            ', ',
+            missing(mm(overBy(held))),
+            held.direction === 'atLeast' ? ' too little' : ' too much',
+            '. Measure both again.',
+          ]),
     ],
   }
 }
@@ -202,7 +216,10 @@ export const gates = check({
       owner === 'rack'
         ? []
         : survey.plan.placements.filter((each) => each.gearId === id).map((each) => each.id)
-    for (const at of all) yield underDoubt(at, findingOf(at, placed(at.of)), survey)
-    for (const each of contradictions(all)) yield contradictionFinding(each, placed(each.of))
+    for (const at of all) {
+      yield underDoubt(at, findingOf(survey, at, placed(at.of)), survey)
+      yield* helperWindow(survey, at)
+    }
+    for (const each of impliedGates(all)) yield impliedFinding(each, placed(each.of))
   },
 })

@@ -27,6 +27,12 @@ function byHowMuch(short: Short): Phrase {
   ]
 }
 
+/** What a bolt must be at least. */
+const stackWords = ({ neededMm }: { readonly neededMm: number }): Phrase => [
+  'stack, washer, nut and two clear threads take ',
+  missing(mm(neededMm)),
+]
+
 function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
   const { name } = thing.gear
   switch (match.kind) {
@@ -42,12 +48,22 @@ function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
       switch (match.change.kind) {
         case 'bolt':
           return [
-            `${name}: its ${match.change.thread} bolt of `,
+            `${name}: its ${match.change.bolt.thread} bolt of `,
             mm(match.change.haveMm),
-            isTooShort(match.change)
-              ? ' is too short for stack, washer, nut and two clear threads; it takes '
-              : ' is too long: its end would reach the floor of the channel or the bar’s far wall; it takes ',
-            mm(match.change.lengthMm),
+            ...(isTooShort(match.change)
+              ? [
+                  ' is too short: ',
+                  ...stackWords(match.change.bolt),
+                  ', ',
+                  missing(mm(match.change.bolt.neededMm - match.change.haveMm)),
+                  ' more',
+                ]
+              : [
+                  ' is too long: its end would reach the floor of the channel or the bar’s far wall; ',
+                  ...stackWords(match.change.bolt),
+                ]),
+            '; the next standard length is ',
+            mm(match.change.bolt.standardMm),
             '.',
           ]
         case 'nut':
@@ -58,7 +74,14 @@ function sentenceOf(thing: ThingAt, { at, match }: MountAt): Phrase {
     // falls through: every change above returns
     case 'fits':
       return match.bolt
-        ? [`${name} holds on ${at.name} with ${match.bolt.thread} bolts of `, mm(match.bolt.lengthMm), '.']
+        ? [
+            `${name} holds on ${at.name} with ${match.bolt.thread} bolts of `,
+            mm(match.bolt.lengthMm),
+            ': ',
+            ...stackWords(match.bolt),
+            match.bolt.lengthMm === match.bolt.standardMm ? ', the next standard length' : '',
+            '.',
+          ]
         : [`${name} holds on ${at.name}.`]
   }
 }

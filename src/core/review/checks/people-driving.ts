@@ -1,9 +1,7 @@
 import { statesOf } from '../../survey/loads/presence'
 import type { State } from '../../units/scalars'
-import { type MassPoint } from '../../survey/loads/mass-points'
+import type { Cargo, MassPoint } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
-
-type Cargo = Extract<MassPoint, { thing: unknown }>
 
 export const isPeople = (mass: MassPoint): mass is Cargo =>
   'thing' in mass &&

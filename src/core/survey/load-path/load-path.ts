@@ -94,14 +94,18 @@ export const whyUnknown = ({ unrated, unweighed }: Extract<Allowance, { kind: 'u
     ...(unweighed.length > 0 ? [`nobody knows yet what ${unweighed.join(', ')} weighs`] : []),
   ].join('; ')
 
-function allowance(rackId: string, state: State, path: LoadPath): Allowance {
-  const cells = path.cells.filter(
+/** The links that what is added to a rack hangs on in a state, down to what the vehicle offers. */
+export const linksUnder = (path: LoadPath, rackId: string, state: State): readonly Cell[] =>
+  path.cells.filter(
     (cell) =>
       cell.state === state &&
       cell.layer.group !== 'carrier' &&
       cell.layer.role !== 'panels' &&
       cell.layer.rackIds.includes(rackId),
   )
+
+function allowance(rackId: string, state: State, path: LoadPath): Allowance {
+  const cells = linksUnder(path, rackId, state)
   const unrated = cells.filter((cell) => cell.limit.kind === 'missing').map((cell) => cell.layer)
   const binding = cells.reduce<Cell | undefined>(
     (least, cell) =>

@@ -74,6 +74,9 @@ export type MassPoint =
   | (Common & { readonly of: 'occupant'; readonly occupantId: string })
   | (Common & { readonly of: 'tail'; readonly tailId: string })
 
+/** A mass that something on the plan brings along: gear, what is in it, and what clings to it. */
+export type Cargo = Extract<MassPoint, { thing: unknown }>
+
 /** Whether something weighs, as far as anybody knows: what nobody knows yet is never nothing. */
 export const weighs = ({ kg, basis }: MassPoint): boolean => kg > 0 || basis === 'unknown'
 

@@ -1,6 +1,6 @@
 import type { Use } from '../../plan/placement'
 import type { Arrangement, RackAt } from '../frame/arrangement'
-import type { MassPoint } from '../loads/mass-points'
+import type { Cargo, MassPoint } from '../loads/mass-points'
 import { shareAt } from '../statics/supports'
 import { motionCases, type MotionCase } from './cases'
 
@@ -13,8 +13,6 @@ export interface FootInMotion {
   readonly least: { readonly name: string; readonly kg: number }
   readonly most: { readonly name: string; readonly kg: number }
 }
-
-type Cargo = Extract<MassPoint, { thing: unknown }>
 
 /** Height of the plane in which the feet under a load stand, mm. */
 function feetPlane(arrangement: Arrangement, { feet }: Cargo): number {

@@ -15,6 +15,8 @@ const STANDARD_LENGTHS_MM = [
   10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100, 110, 120, 130, 140, 150,
 ] as const
 
+export const LONGEST_STANDARD_MM = 150
+
 interface BoltNeed {
   readonly washerMm: number
   readonly neededMm: number

@@ -29,15 +29,17 @@ export interface GateAt {
   readonly measurement: Measurement | undefined
 }
 
-/** One gate's value against what another of the same thing implies of it, mm. */
-export interface Contradiction {
+/** One gate's value against what another of the same thing implies of it: its own and so much more. mm. */
+export interface Implied {
   readonly of: GateOwner
   readonly gate: Gate
   readonly other: Gate
+  readonly ownMm: number
   readonly valueMm: number
-  readonly impliedFromMm: number
-  readonly impliedToMm: number
+  readonly plusFromMm: number
+  readonly plusToMm: number
   readonly why: string
+  readonly agrees: boolean
 }
 
 const HAIR = TOLERANCE.partMm
@@ -114,9 +116,9 @@ export function gatesOf(plan: Pick<Plan, 'racks' | 'gear' | 'placements' | 'meas
   ]
 }
 
-/** Measured gates that contradict what another measured gate implies of them. */
-export function contradictions(gates: readonly GateAt[]): Contradiction[] {
-  return gates.flatMap(({ of, gate, stand }): Contradiction[] => {
+/** Measured gates against what another measured gate of the same thing implies of them. */
+export function impliedGates(gates: readonly GateAt[]): Implied[] {
+  return gates.flatMap(({ of, gate, stand }): Implied[] => {
     const { implies } = gate
     if (!implies || stand.kind === 'unmeasured' || stand.value.kind !== 'length') return []
     const other = gates.find(
@@ -124,8 +126,9 @@ export function contradictions(gates: readonly GateAt[]): Contradiction[] {
     )
     if (!other || other.stand.kind === 'unmeasured' || other.stand.value.kind !== 'length') return []
     const valueMm = other.stand.value.mm
-    const [from, to] = [stand.value.mm + implies.plusFromMm, stand.value.mm + implies.plusToMm]
-    if (valueMm >= from - HAIR && valueMm <= to + HAIR) return []
-    return [{ of, gate, other: other.gate, valueMm, impliedFromMm: from, impliedToMm: to, why: implies.why }]
+    const ownMm = stand.value.mm
+    const { plusFromMm, plusToMm, why } = implies
+    const agrees = valueMm >= ownMm + plusFromMm - HAIR && valueMm <= ownMm + plusToMm + HAIR
+    return [{ of, gate, other: other.gate, ownMm, valueMm, plusFromMm, plusToMm, why, agrees }]
   })
 }

@@ -66,18 +66,35 @@ describe('a wrap clamp', () => {
 
 describe('a channel bolt', () => {
   it('holds where slot and head room suit, and names its length', () => {
-    expect(match(bar(), bolt(), SIZE)).toEqual({ kind: 'fits', bolt: { thread: 'M6', lengthMm: 25 } })
+    expect(match(bar(), bolt(), SIZE)).toEqual({
+      kind: 'fits',
+      bolt: { thread: 'M6', neededMm: 22.8, standardMm: 25, lengthMm: 25 },
+    })
     expect(match(bar(), bolt({ boltMm: 30 }), SIZE)).toEqual({
       kind: 'fits',
-      bolt: { thread: 'M6', lengthMm: 30 },
+      bolt: { thread: 'M6', neededMm: 22.8, standardMm: 25, lengthMm: 30 },
     })
   })
   it('asks for a longer one when that in the box is too short, and holds once it is chosen', () => {
     expect(match(bar(), bolt({ boltMm: 20 }), SIZE)).toEqual({
       kind: 'fitsWith',
-      change: { kind: 'bolt', thread: 'M6', lengthMm: 25, haveMm: 20 },
+      change: {
+        kind: 'bolt',
+        bolt: { thread: 'M6', neededMm: 22.8, standardMm: 25, lengthMm: 25 },
+        haveMm: 20,
+      },
     })
     expect(match(bar(), bolt({ boltMm: 20 }), SIZE, { boltMm: 25 }).kind).toBe('fits')
+  })
+  it('asks for its size where somebody has said that there is one, and for whether there is where nobody has', () => {
+    const sized = match(bar({ channel: 'there' }), bolt(), SIZE)
+    expect(sized).toMatchObject({ kind: 'unknown', of: 'holder' })
+    expect(sized.kind === 'unknown' ? sized.lacks : '').toBe(
+      'how wide its channel’s mouth and how deep it is',
+    )
+    const unseen = match(bar({ channel: undefined }), bolt(), SIZE)
+    expect(unseen.kind === 'unknown' ? unseen.lacks : '').toMatch(/^whether it has a channel/)
+    expect(match(bar({ channel: 'none' }), bolt(), SIZE).kind).toBe('doesNot')
   })
   it('takes another nut where it has one for the slot', () => {
     const narrow = bar({ channel: { slotMm: 11, headRoomMm: 7 } })

@@ -3,7 +3,7 @@ import type { ThingAt } from '../frame/arrangement'
 import type { Adapter, Fitting } from '../../plan/placement'
 import type { Gear, Place } from '../../plan/gear'
 import { TOLERANCE } from '../../units/tolerance'
-import { boltNeed } from './bolt'
+import { boltNeed, LONGEST_STANDARD_MM } from './bolt'
 
 /** Length, width and height as a thing lies, mm. */
 interface Size {
@@ -40,7 +40,7 @@ export type Offer =
 
 /** What would make a mount fit that does not as it comes. */
 type Change =
-  | { readonly kind: 'bolt'; readonly thread: string; readonly lengthMm: number; readonly haveMm: number }
+  | { readonly kind: 'bolt'; readonly bolt: BoltNote; readonly haveMm: number }
   | { readonly kind: 'nut'; readonly slotMm: number }
   | { readonly kind: 'hole'; readonly index: number }
 
@@ -52,9 +52,14 @@ export interface Short {
   readonly wantToMm: number
 }
 
-/** What a bolt through this joint must be, where the joint has one. */
+/** What a bolt through this joint must be, where the joint has one. mm */
 interface BoltNote {
   readonly thread: string
+  /** What stack, washer, nut and two clear threads come to. */
+  readonly neededMm: number
+  /** The next standard length up. */
+  readonly standardMm: number
+  /** The one that is used: what is there, or the standard one. */
   readonly lengthMm: number
 }
 
@@ -131,12 +136,19 @@ function inChannel(
   const need = boltNeed(ask.thread, ask.stackMm)
   const haveMm = fitting.boltMm ?? ask.boltMm
   if (!need) return { kind: 'unknown', lacks: `the length of the ${ask.thread} bolt for this stack` }
-  if (need.standardMm === undefined) return doesNot('it needs a bolt longer than any standard one')
+  if (need.standardMm === undefined)
+    return doesNot(
+      'it needs a bolt longer than any standard one',
+      short('the longest standard bolt', LONGEST_STANDARD_MM, { fromMm: need.neededMm, toMm: Infinity }),
+    )
+  const standard: BoltNote = {
+    thread: ask.thread,
+    neededMm: need.neededMm,
+    standardMm: need.standardMm,
+    lengthMm: need.standardMm,
+  }
   if (haveMm !== undefined && haveMm < need.neededMm - HAIR_MM)
-    return {
-      kind: 'fitsWith',
-      change: { kind: 'bolt', thread: ask.thread, lengthMm: need.standardMm, haveMm },
-    }
+    return { kind: 'fitsWith', change: { kind: 'bolt', bolt: standard, haveMm } }
   // From above, its end goes down past the mouth by what stack and washer leave over: to the channel's floor at most,
   // or to the bar's far wall where nobody knows how deep the channel is.
   const downMm = (haveMm ?? 0) - ask.stackMm - need.washerMm
@@ -154,11 +166,8 @@ function inChannel(
       }
   }
   if (haveMm !== undefined && downMm > Math.min(channel.depthMm ?? throughMm, throughMm) + HAIR_MM)
-    return {
-      kind: 'fitsWith',
-      change: { kind: 'bolt', thread: ask.thread, lengthMm: need.standardMm, haveMm },
-    }
-  return { kind: 'fits', bolt: { thread: ask.thread, lengthMm: haveMm ?? need.standardMm } }
+    return { kind: 'fitsWith', change: { kind: 'bolt', bolt: standard, haveMm } }
+  return { kind: 'fits', bolt: { ...standard, lengthMm: haveMm ?? need.standardMm } }
 }
 
 function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitting): Match {
