@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { yardVan, podJob } from '@/demo/plans'
 import { USUAL_BAY } from '../../plan/house'
 import { survey } from '../../survey/survey'
+import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
-import { cutLength, cutList, gapsBetween, unsureFindings } from './strips'
+import { barsOf, type Rack } from '../../plan/rack'
+import { cutLength, cutList, stripsByBar, gapsBetween, unsureFindings } from './strips'
 
 const stretch = fc
   .tuple(fc.integer({ min: -900, max: 900 }), fc.integer({ min: 5, max: 400 }))
@@ -88,7 +90,7 @@ describe('the cut list', () => {
           : rack,
       ),
     }
-    const rear = cutList(survey(plan), { ...USUAL_BAY, stripShrinkPercent: 0 }).strips.filter(
+    const rear = cutList(survey(plan), { ...USUAL_BAY, stripShrinkPercent: 1 }).strips.filter(
       ({ barId }) => barId === 'van-rear',
     )
     const unknown = {
@@ -102,8 +104,31 @@ describe('the cut list', () => {
       'Rear bar',
     ])
     expect(silent.strips.every(({ kind }) => kind === 'infill')).toBe(true)
+    // What sets the feet is cut as long as its gap, whatever the house adds in a slot for shrinkage.
     // Feet at ±800, 100 wide, caps inside at ±885: 1500 between them, 35 outside each.
     expect(rear.filter(({ kind }) => kind === 'spacer').map(({ cutMm }) => cutMm)).toEqual([1500])
     expect(rear.filter(({ kind }) => kind === 'gap').map(({ cutMm }) => cutMm)).toEqual([35, 35])
+  })
+
+  it('come to a sum for each bar: 862 from foot to foot, feet of 88, bars of 1180 with caps of 10', () => {
+    const rack = barsRack({})
+    const grooved = {
+      ...rack,
+      footWidthMm: 88,
+      bars: barsOf(rack).map((bar) => ({
+        ...bar,
+        lengthMm: 1180,
+        usableMm: 700,
+        capMm: 10,
+        feetYMm: [-431, 431],
+        profile: { kind: 'square' as const, widthMm: 30, heightMm: 20, hasUnderChannel: true },
+      })),
+    } as Rack
+    const bars = stripsByBar(cutList(survey(planOf(vehicleWith([]), [grooved])), USUAL_BAY).strips)
+    expect(bars.map(({ strips }) => strips.map(({ cutMm }) => cutMm))).toEqual([
+      [105, 774, 105],
+      [105, 774, 105],
+    ])
+    expect(bars.map(({ sumMm }) => sumMm)).toEqual([984, 984])
   })
 })

@@ -31,6 +31,8 @@ const LEAST_STRIP_MM = 15
 export const cutLength = (gapMm: number, shrinkPercent: number): number =>
   Math.ceil(gapMm * (1 + shrinkPercent / 100) - 1e-9)
 
+const toTenth = (mm: number) => Math.round(mm * 10) / 10
+
 /** What is left of a stretch between things that cover parts of it, left to right. mm. */
 export function gapsBetween(
   fromMm: number,
@@ -94,7 +96,8 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): FillerStrip[] {
     kind,
     fromMm,
     toMm,
-    cutMm: cutLength(toMm - fromMm, rules.stripShrinkPercent),
+    // What sets the feet must be just as long as the gap: longer, and the feet are not where the sheet has them.
+    cutMm: kind === 'infill' ? cutLength(toMm - fromMm, rules.stripShrinkPercent) : toTenth(toMm - fromMm),
   })
   const long = ([from, to]: [number, number]) => to - from >= LEAST_STRIP_MM
   const mounts = hasChannel(bar.profile) ? covered(survey, at) : undefined
@@ -109,6 +112,30 @@ function stripsOf(survey: Survey, at: BarAt, rules: BayRules): FillerStrip[] {
   const under = gapsBetween(-end, end, feet).filter(long)
   const [first, last] = [bar.feetYMm[0] ?? 0, bar.feetYMm.at(-1) ?? 0]
   return [...infill, ...under.map((gap) => strip(gap[0] >= first && gap[1] <= last ? 'spacer' : 'gap', gap))]
+}
+
+/** The strips of one bar, from left to right, and what they come to together. mm */
+export interface StripsOfBar {
+  readonly barId: string
+  readonly barName: string
+  readonly strips: readonly FillerStrip[]
+  readonly sumMm: number
+}
+
+/** Strips bar by bar. */
+export function stripsByBar(strips: readonly FillerStrip[]): readonly StripsOfBar[] {
+  const byBar = new Map<string, FillerStrip[]>()
+  for (const strip of strips) {
+    const own = byBar.get(strip.barId)
+    if (own) own.push(strip)
+    else byBar.set(strip.barId, [strip])
+  }
+  return [...byBar].map(([barId, own]) => ({
+    barId,
+    barName: own[0]?.barName ?? '',
+    strips: own,
+    sumMm: own.reduce((sum, { cutMm }) => sum + cutMm, 0),
+  }))
 }
 
 /** What has to be measured on these bars before their strips are cut, as findings. */

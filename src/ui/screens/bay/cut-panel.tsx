@@ -1,7 +1,16 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
-import { bayRulesOf, cutList, type Plan, type Step, type Survey } from '@/core'
+import { bayRulesOf, cutList, stripsByBar, type Plan, type Step, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
+
+function Pieces({ mm, with: between }: { mm: readonly number[]; with: string }) {
+  return mm.map((each, i) => (
+    <span key={i}>
+      {i > 0 && between}
+      <Quantity dimension="length" value={each} />
+    </span>
+  ))
+}
 
 /** The strips of a rack, what each is cut to and from what; and what has to be measured before any is. */
 export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; step: Step }) {
@@ -13,35 +22,51 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
   const own = list.strips.filter(({ barId }) => bars.has(barId))
   return (
     <>
-      <ul>
-        {own.map((strip) => (
-          <li
-            key={`${strip.barId} ${strip.kind} ${strip.fromMm}`}
-            className="border-hair border-b flex justify-between gap-3 py-1.5"
-          >
-            <span>
-              {strip.barName},{' '}
-              {strip.kind === 'infill'
-                ? 'in the slot'
-                : strip.kind === 'spacer'
-                  ? 'between the feet'
-                  : 'outside a foot'}
-            </span>
-            <strong>
-              <Quantity dimension="length" value={strip.cutMm} />
-            </strong>
-          </li>
-        ))}
-      </ul>
+      {stripsByBar(own).map(({ barId, barName, strips, sumMm }) => (
+        <div key={barId} className="mt-2">
+          <h4 className="font-semibold">{barName}</h4>
+          <ul>
+            {strips.map((strip) => (
+              <li
+                key={`${strip.kind} ${strip.fromMm}`}
+                className="border-hair border-b flex justify-between gap-3 py-1.5"
+              >
+                <span>
+                  {strip.kind === 'infill'
+                    ? 'in the slot'
+                    : strip.kind === 'spacer'
+                      ? 'underneath, between the feet: it sets them'
+                      : 'underneath, outside a foot'}
+                </span>
+                <strong>
+                  <Quantity dimension="length" value={strip.cutMm} />
+                </strong>
+              </li>
+            ))}
+          </ul>
+          <p className="text-ink2">
+            Together <Quantity dimension="length" value={sumMm} />
+          </p>
+        </div>
+      ))}
+      {own.length > 0 && (
+        <p className="mt-1 font-semibold">
+          All strips of this rack:{' '}
+          <Quantity dimension="length" value={own.reduce((sum, { cutMm }) => sum + cutMm, 0)} />
+        </p>
+      )}
       {list.plans.map(({ kind, plan: cut }) => (
         <div key={kind} className="mt-2">
           {cut.kind === 'tooLong' ? (
-            <p className="text-stopline font-semibold">No stock length holds {cut.piecesMm.join(', ')} mm.</p>
+            <p className="text-stopline font-semibold">
+              No stock length holds <Pieces mm={cut.piecesMm} with=", " />.
+            </p>
           ) : (
             cut.cuts.map((each, i) => (
               <p key={i}>
-                From <Quantity dimension="length" value={each.stockMm} />: {each.piecesMm.join(' + ')} mm,{' '}
-                <Quantity dimension="length" value={each.wasteMm} /> left
+                From <Quantity dimension="length" value={each.stockMm} />:{' '}
+                <Pieces mm={each.piecesMm} with=" + " />, <Quantity dimension="length" value={each.wasteMm} />{' '}
+                left
               </p>
             ))
           )}
@@ -53,9 +78,9 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
         </p>
       ))}
       <Note className="mt-1">
-        The slot is taken to run from inside the one cap to inside the other: tape it before you cut. Each
-        strip is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); least bought
-        for the whole job.
+        The slot is taken to run from inside the one cap to inside the other: tape it before you cut. A strip
+        in the slot is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); those
+        underneath are as long as their gap, for they set the feet. Least bought for the whole job.
       </Note>
     </>
   )

@@ -1,5 +1,7 @@
 'use client'
 import {
+  type BarLoads,
+  barLoads,
   formatQuantity,
   LIFTED_KG,
   type LoadedBar,
@@ -21,7 +23,7 @@ const EDGE = 34
 const STEPS = 120
 
 /** One bar from behind: its feet and what they push back, its bending moment below, and how it bends. */
-function BarPicture({ loaded }: { loaded: LoadedBar }) {
+function BarPicture({ loaded, loads }: { loaded: LoadedBar; loads: BarLoads }) {
   const units = useUnits()
   const { beam, at, deflectionMm, lowest, moment } = loaded
   const span = beam.toMm - beam.fromMm
@@ -46,6 +48,11 @@ function BarPicture({ loaded }: { loaded: LoadedBar }) {
     <figure className="mt-2">
       <figcaption className="font-semibold">
         {at.bar.name}, {at.rack.name}
+        <span className="text-ink2 font-normal">
+          {' '}
+          · <Quantity dimension="mass" value={loads.loadKg} /> of the load,{' '}
+          <Quantity dimension="mass" value={loads.withRackKg} /> with the rack’s own
+        </span>
       </figcaption>
       <svg viewBox={`0 0 ${WIDTH} 196`} className="w-full max-w-[640px]" role="img" aria-label={spoken}>
         <path d={`M ${px(beam.fromMm)} 34 H ${px(beam.toMm)}`} className="beam-bar" />
@@ -116,6 +123,7 @@ function BarPicture({ loaded }: { loaded: LoadedBar }) {
 export function BarForces({ survey }: { survey: Survey }) {
   const [state, setState] = useState<State>('road')
   const bars = survey.bars.flatMap(({ index }) => survey.statics.bar(index, state) ?? [])
+  const loadsOf = (index: number) => barLoads(survey.masses, index, state)
   return (
     <Panel
       title="What each bar does"
@@ -129,16 +137,26 @@ export function BarForces({ survey }: { survey: Survey }) {
         onChange={setState}
       />
       {bars.map((loaded) => (
-        <BarPicture key={loaded.at.bar.id} loaded={loaded} />
+        <BarPicture key={loaded.at.bar.id} loaded={loaded} loads={loadsOf(loaded.at.index)} />
       ))}
       {bars.length === 0 && <p>There is no bar to bend.</p>}
       {bars.length > 0 && (
         <Behind
           title="Bars in figures"
-          head={['Bar', 'Carries', 'Feet, left to right', 'Bending moment', 'Stress', 'Yield', 'Comes down']}
-          rows={bars.map(({ at, beam, carriesKg, moment, stressMPa, lowest }) => [
+          head={[
+            'Bar',
+            'The load alone',
+            'With the rack’s own',
+            'Feet, left to right',
+            'Bending moment',
+            'Stress',
+            'Yield',
+            'Comes down',
+          ]}
+          rows={bars.map(({ at, beam, moment, stressMPa, lowest }) => [
             at.bar.name,
-            <Quantity key="kg" dimension="mass" value={carriesKg} />,
+            <Quantity key="load" dimension="mass" value={loadsOf(at.index).loadKg} />,
+            <Quantity key="kg" dimension="mass" value={loadsOf(at.index).withRackKg} />,
             <span key="feet">
               {beam.reactions.map((each, i) => (
                 <span key={i}>

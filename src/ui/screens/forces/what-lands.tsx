@@ -29,26 +29,37 @@ export function WhatLands({
       of(mass).some(([index]) => wanted.has(index)),
   )
   if (masses.length === 0) return null
+  const on = (mass: MassPoint, index: number) =>
+    mass.kg * mass.factor * of(mass).reduce((sum, [at, share]) => (at === index ? sum + share : sum), 0)
+  const total = (title: string, which: readonly MassPoint[]) => [
+    <strong key="total">{title}</strong>,
+    <Quantity
+      key="kg"
+      dimension="mass"
+      value={which.reduce((sum, { kg, factor }) => sum + kg * factor, 0)}
+    />,
+    '',
+    ...supports.map(({ index }) => (
+      <strong key={index}>
+        <Quantity dimension="mass" value={which.reduce((sum, mass) => sum + on(mass, index), 0)} />
+      </strong>
+    )),
+  ]
+  const load = masses.filter((mass) => mass.of !== 'part')
   return (
     <Behind
       title={title}
       head={['What', 'Mass', 'Known by', ...supports.map(({ name }) => name)]}
-      rows={masses.map((mass) => [
-        mass.label,
-        <Quantity key="kg" dimension="mass" value={mass.kg * mass.factor} />,
-        BASIS_WORD[mass.basis],
-        ...supports.map(({ index }) => (
-          <Quantity
-            key={index}
-            dimension="mass"
-            value={
-              mass.kg *
-              mass.factor *
-              of(mass).reduce((sum, [at, share]) => (at === index ? sum + share : sum), 0)
-            }
-          />
-        )),
-      ])}
+      rows={[
+        ...masses.map((mass) => [
+          mass.label,
+          <Quantity key="kg" dimension="mass" value={mass.kg * mass.factor} />,
+          BASIS_WORD[mass.basis],
+          ...supports.map(({ index }) => <Quantity key={index} dimension="mass" value={on(mass, index)} />),
+        ]),
+        total('The load alone', load),
+        ...(own ? [total('With the rack’s own', masses)] : []),
+      ]}
     />
   )
 }
