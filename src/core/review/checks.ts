@@ -16,6 +16,7 @@ import { gates } from './checks/gates'
 import { guessedMass } from './checks/guessed-mass'
 import { hatch } from './checks/hatch'
 import { heightClearance } from './checks/height-clearance'
+import { jointBolts } from './checks/joint-bolts'
 import { kitFit } from './checks/kit-fit'
 import { layerLimit } from './checks/layer-limit'
 import { lifting } from './checks/lifting'
@@ -61,6 +62,7 @@ export const CHECKS: readonly Check[] = [
   mountMatch,
   kitFit,
   footMount,
+  jointBolts,
   barSeat,
   towerSpacingCheck,
   spread,

@@ -26,12 +26,17 @@ interface BoltNeed {
 
 /**
  * How long a bolt must be to hold a stack (mm): stack + washer + nut + two threads clear, and the next standard
- * length up. Nothing for a thread that is not in the table. Common practice, no source; sizes by ISO, from memory.
+ * length up. A sheet may give the height of its nut and how many washers are under it. Nothing for a thread that is not in
+ * the table. Common practice, no source; sizes by ISO, from memory.
  */
-export function boltNeed(thread: string, stackMm: number): BoltNeed | undefined {
+export function boltNeed(
+  thread: string,
+  stackMm: number,
+  { nutMm, washers = 1 }: { readonly nutMm?: number | undefined; readonly washers?: number } = {},
+): BoltNeed | undefined {
   const sizes = THREAD[thread]
   if (!sizes) return undefined
-  const neededMm = stackMm + sizes.washerMm + sizes.nutMm + 2 * sizes.pitchMm
+  const neededMm = stackMm + washers * sizes.washerMm + (nutMm ?? sizes.nutMm) + 2 * sizes.pitchMm
   return {
     washerMm: sizes.washerMm,
     neededMm,

@@ -1,0 +1,40 @@
+import { spareOf } from '../../facts/comparison'
+import { jointBoltsOf } from '../../facts/joint-bolts'
+import { mm, missing } from '../../units/phrase'
+import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
+import { verdictOf } from '../verdict'
+
+/** Is the bolt of each joint of a rack long enough for its stack? mm */
+export const jointBolts = check({
+  id: 'joint-bolts',
+  title: 'Bolts of the joints',
+  question: 'Is the bolt of every joint long enough for what it passes through, its washers and its nut?',
+  formula: 'bolt length ≥ stack + washers + nut + two threads; next standard length up',
+  source: practice('Thread sizes by ISO, from memory; the rule: common practice, no source.'),
+  law: 'notOfMass',
+  mass: 'hardly',
+  stage: 'load',
+  decidesPlace: 'never',
+  houseLook: 'none',
+  turnedBy: {},
+  nothing: 'No joint of a rack says what its bolt passes through.',
+  *run(survey) {
+    for (const { rack, part, joint, index, neededMm, standardMm, held } of jointBoltsOf(survey))
+      yield {
+        about: `${part.id} ${index}`,
+        severity: held ? verdictOf(held, 'stop') : 'clear',
+        state: 'all',
+        subject: { placementIds: [], rackId: rack.id, partId: part.id },
+        ...(held ? { measured: mm(held.measure), limit: mm(held.limit), margin: mm(spareOf(held)) } : {}),
+        sentence: [
+          `${part.name}, ${joint.name ?? joint.thread}: stack, washers, nut and two clear threads take `,
+          missing(mm(neededMm)),
+          ...(standardMm === undefined
+            ? ['; no standard bolt is so long']
+            : ['; the next standard length is ', mm(standardMm)]),
+          ...(held ? ['; the sheet’s bolt is ', mm(held.measure), ...marginWords(held)] : ['.']),
+        ],
+      }
+  },
+})
