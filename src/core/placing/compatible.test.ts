@@ -6,6 +6,7 @@ import { barsRack, planOf, roofOf, thing, vehicleWith } from '../plan/plans.test
 import { apply } from '../plan/apply'
 import type { Gear } from '../plan/gear'
 import type { Plan } from '../plan/plan'
+import { barsOf } from '../plan/rack'
 import { survey } from '../survey/survey'
 import { compatible, type Compatible } from './compatible'
 import { phraseText } from '../units/phrase'
@@ -29,6 +30,46 @@ function mounted(plan: Plan, gear: Gear, answer: Exclude<Compatible, { kind: 'ca
   if (!applied.ok) throw new Error(applied.reason)
   return applied.plan
 }
+
+describe('bars that must be moved for what is put on', () => {
+  const rack = { ...barsRack({ xs: [500, 1500] }), name: 'Bars' }
+  const nominal = (plan: Plan): Plan => ({ ...plan, rules: { ...plan.rules, spread: 'nominal' } })
+  const platform = (likesMm?: number) =>
+    thing('platform', 20, {
+      fit: {
+        mount: { kind: 'strap' },
+        spreadMm: { fromMm: 700, toMm: 900 },
+        ...(likesMm === undefined ? {} : { likesMm }),
+      },
+    })
+  const spreadAfter = (plan: Plan, gear: Gear) => {
+    const answer = ask(plan, gear)
+    if (answer.kind !== 'fitsIf') throw new Error(answer.kind)
+    const bars = barsOf(mounted(plan, gear, answer).racks[0]!)
+    return bars[1]!.xMm - bars[0]!.xMm
+  }
+
+  it('go where the very thing is best, under the school of nominal', () => {
+    const plan = nominal(planOf(vehicleWith(roofOf(ANY)), [rack]))
+    expect(spreadAfter(plan, platform(733))).toBeCloseTo(733, 1)
+    expect(spreadAfter(plan, platform())).toBeCloseTo(800, 1)
+  })
+
+  it('take a fit sheet’s range as what may be, and for no wish', () => {
+    const sheet = {
+      source: { kind: 'sheet' as const },
+      rows: [
+        {
+          profile: 'aero' as const,
+          towerMm: { front: 1000, rear: 1000 },
+          spreadMm: { fromMm: 700, toMm: 1300 },
+        },
+      ],
+    }
+    const plan = nominal(planOf(vehicleWith(roofOf(ANY)), [{ ...rack, fitSheet: sheet }]))
+    expect(spreadAfter(plan, platform(733))).toBeCloseTo(733, 1)
+  })
+})
 
 describe('whether gear goes on a rack', () => {
   it('is never a yes that the checks then take back, for all of the stock on every demo plan', () => {

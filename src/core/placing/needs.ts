@@ -71,15 +71,21 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
 
 const TRIED = 'tried'
 
-/** The spreads of the plan with one more thing asking. */
-function withAsk(spreads: Spreads, own: readonly number[], wanted: Intervals): Spreads {
+/** The spreads of the plan with one more thing asking, and best at what its sheet says. */
+function withAsk(
+  spreads: Spreads,
+  own: readonly number[],
+  wanted: Intervals,
+  { gear }: Pick<ThingAt, 'gear'>,
+): Spreads {
+  const { likesMm } = gear.fit
   const asks = own.slice(1).map((to, i) => ({ by: TRIED, from: own[i] ?? 0, to, spread: wanted }))
   const member = { id: TRIED, name: 'it', kind: 'thing' as const }
   const pairs = spreads.pairs.map((pair) => {
     const [front, rear] = [spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear)]
     const piece = nearestOf(wanted, pair.nowMm)
     return piece && asks.some(({ from, to }) => from === front && to === rear)
-      ? { ...pair, wants: [...pair.wants, { member, from: piece[0], to: piece[1] }] }
+      ? { ...pair, wants: [...pair.wants, { member, from: piece[0], to: piece[1], likesMm }] }
       : pair
   })
   return { ...spreads, pairs, problem: { ...spreads.problem, asks: [...spreads.problem.asks, ...asks] } }
@@ -100,7 +106,7 @@ function stoodOn(survey: Survey, thing: ThingAt): Need | undefined {
     const asks: Phrase = piece
       ? [mm(piece[0]), ' to ', mm(piece[1])]
       : ['its own that its parts cannot agree on']
-    const asked = withAsk(spreads, own, wanted)
+    const asked = withAsk(spreads, own, wanted, thing)
     const xs = chooseBars(asked, survey.plan.rules.spread) ?? chooseBars(asked, 'frontStays')
     const commands = xs ? barMoves(spreads, xs) : []
     return commands.length > 0
@@ -119,7 +125,7 @@ function stoodOn(survey: Survey, thing: ThingAt): Need | undefined {
   const unmet = spreads.pairs.some(({ nowMm, wants }) =>
     wants.some(({ from, to }) => Math.max(from - nowMm, nowMm - to) > TOLERANCE.lengthMm),
   )
-  const both = unmet ? conflicts(withAsk(spreads, own, wanted).problem) : []
+  const both = unmet ? conflicts(withAsk(spreads, own, wanted, thing).problem) : []
   return both.some((set) => set.includes(TRIED))
     ? { rule: 'spread', words: ['leaves no spread that suits all that stands there'], cure: undefined }
     : undefined

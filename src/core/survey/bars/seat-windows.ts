@@ -28,7 +28,7 @@ function rangesFor(ranges: Ranges, endOf: () => 'front' | 'rear' | undefined): R
 }
 
 /** Where an attachment lets the feet of a bar stand: some stretches are for the foremost or the rearmost bar alone. */
-function seatsOf(attachment: Attachment, endOf: () => 'front' | 'rear' | undefined): Seats {
+export function seatsOf(attachment: Attachment, endOf: () => 'front' | 'rear' | undefined): Seats {
   if ('ranges' in attachment) {
     if (attachment.notchesXMm && attachment.notchesXMm.length > 0)
       return { locked: true, within: exactly(attachment.notchesXMm) }

@@ -310,8 +310,10 @@ export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly num
     for (const { front, rear, wants } of spreads.pairs) {
       const [from, to] = [spreads.bars.indexOf(front), spreads.bars.indexOf(rear)]
       const able = solveSpread(problem)?.between(from, to)
-      if (!able || wants.length === 0) continue
-      const likes = wants.map(({ from: low, to: high, likesMm }) => likesMm ?? (low + high) / 2)
+      // A fit sheet's range is what may be, and no wish.
+      const wishes = choice === 'wide' ? wants : wants.filter(({ member }) => member.kind !== 'sheet')
+      if (!able || wishes.length === 0) continue
+      const likes = wishes.map(({ from: low, to: high, likesMm }) => likesMm ?? (low + high) / 2)
       const middle = likes.reduce((sum, each) => sum + each, 0) / likes.length
       const target = choice === 'wide' ? able.at(-1)?.[1] : nearest(able, middle)
       if (target !== undefined)

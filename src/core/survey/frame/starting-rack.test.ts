@@ -4,6 +4,8 @@ import { VEHICLES } from '@/demo/vehicles'
 import { newPlan } from '../../plan/new-plan'
 import { barsOf, rackSchema } from '../../plan/rack'
 import { rackKindsFor, startingRack } from './starting-rack'
+import { barSeats } from '../../facts/bar-seats'
+import { fails } from '../../facts/comparison'
 import { survey } from '../survey'
 
 describe('a rack to start from', () => {
@@ -35,5 +37,25 @@ describe('a rack to start from', () => {
             expect(attachment.ranges.some((range) => x >= range.fromMm && x <= range.toMm)).toBe(true)
         if ('points' in attachment) expect(xs).toEqual(attachment.points.map((point) => point.xMm))
       }
+  })
+
+  it('begins each bar within its own stretch, and clear of posts', () => {
+    const vehicle = VEHICLES.find(({ attachments }) => attachments.some(({ kind }) => kind === 'bedRail'))!
+    const rail = vehicle.attachments.find(({ kind }) => kind === 'bedRail')!
+    const stretches = [
+      { fromMm: 2060, toMm: 2300, bar: 'front' as const },
+      { fromMm: 2840, toMm: 3360, bar: 'rear' as const },
+    ]
+    const posts = [{ fromMm: 2280, toMm: 2310 }]
+    const on = { ...rail, ranges: stretches, posts } as typeof rail
+    const rack = startingRack({ ...vehicle, attachments: [on] }, on, 'bed', 'own')
+    expect(barsOf(rack).map(({ xMm }) => xMm)).toEqual([2280, 3074])
+    const plan = newPlan({
+      id: 'p',
+      job: { name: 'Job' },
+      vehicle: { ...vehicle, attachments: [on] },
+      racks: [rack],
+    })
+    expect(barSeats(survey(plan)).every(({ off }) => !fails(off))).toBe(true)
   })
 })

@@ -4,18 +4,24 @@ import { ATTACHMENTS } from '../../kinds/attachment'
 import type { PartRole } from '../../kinds/part-role'
 import type { Known } from '../../plan/known'
 import type { Bar, Part, Profile, Rack } from '../../plan/rack'
+import { nearest } from '../../geometry/intervals'
+import { seatsOf } from '../bars/seat-windows'
 import { startingMarks } from './body/starting-attachment'
 
 /** The kinds of rack that stand on a kind of attachment. */
 export const rackKindsFor = ({ kind }: Attachment): readonly RackKind[] => ATTACHMENTS[kind].racks
 
-/** Where bars may first be put on an attachment: at its points, or a quarter in from either end of its range. mm. */
+/** Where bars may first be put on an attachment: at its points, or a quarter in from either end of its range, or as near to that as their feet may stand. mm. */
 function startingXs(attachment: Attachment): number[] {
   if ('ranges' in attachment) {
     const from = Math.min(...attachment.ranges.map((range) => range.fromMm))
     const to = Math.max(...attachment.ranges.map((range) => range.toMm))
     const notches = attachment.notchesXMm?.toSorted((a, b) => a - b)
-    const ends = [from + (to - from) * 0.22, from + (to - from) * 0.78].map(Math.round)
+    const near = (share: number, end: 'front' | 'rear') => {
+      const wanted = Math.round(from + (to - from) * share)
+      return nearest(seatsOf(attachment, () => end).within ?? [], wanted) ?? wanted
+    }
+    const ends = [near(0.22, 'front'), near(0.78, 'rear')]
     return notches && notches.length > 1 ? [notches[0] ?? from, notches.at(-1) ?? to] : ends
   }
   const points = pointsOf(attachment)
