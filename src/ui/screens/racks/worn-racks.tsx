@@ -6,6 +6,7 @@ import { StatusChoice } from '@/ui/kit/status-choice'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'
 import { BarLengths } from './bar-lengths'
+import { RackInStock } from './rack-in-stock'
 
 /** The racks this vehicle wears: change one, take one off, say whether it is on already. */
 export function WornRacks({ plan }: { plan: Plan }) {
@@ -37,6 +38,7 @@ export function WornRacks({ plan }: { plan: Plan }) {
             Take off
           </Button>
           {rack.kind !== 'ladder' && <BarLengths plan={plan} rackId={rack.id} />}
+          <RackInStock rack={rack} />
         </li>
       ))}
       {plan.racks.length === 0 && <li>The vehicle wears no rack yet.</li>}

@@ -1,0 +1,53 @@
+'use client'
+import { apartFromStock, intoStock, type Rack, stockRackOf } from '@/core'
+import { useMemo, useState } from 'react'
+import { keepInStock } from '@/storage/own-stock'
+import { Button } from '@/ui/kit/button'
+import { Problem } from '@/ui/kit/field-note'
+import { useSettings } from '@/ui/state/settings-store'
+import { useStockLists } from '@/ui/state/stock'
+
+/** Where a rack of the job and the same rack in stock differ, and what was found in the job offered back to stock. */
+export function RackInStock({ rack }: { rack: Rack }) {
+  const { racks } = useStockLists()
+  const own = useSettings((store) => store.own.racks)
+  const [problem, setProblem] = useState<string>()
+  const entry = useMemo(() => stockRackOf(rack, racks), [rack, racks])
+  const apart = useMemo(() => (entry ? apartFromStock(rack, entry) : []), [rack, entry])
+  if (!entry || apart.length === 0) return null
+  const take = async () => {
+    const kept = await keepInStock(
+      'racks',
+      intoStock(rack, entry),
+      own.find(({ id }) => id === entry.id),
+    )
+    if (!kept.ok) {
+      setProblem(kept.reason)
+      return
+    }
+    setProblem(undefined)
+    await useSettings.getState().reloadOwn()
+  }
+  return (
+    <details className="w-full">
+      <summary className="min-h-11 cursor-pointer py-2">
+        In stock {entry.name} differs: {apart.map(({ name }) => name).join(', ')}
+      </summary>
+      <ul className="mb-2">
+        {apart.map(({ name, fields }, i) => (
+          <li key={`${name} ${i}`}>
+            {name}: {fields.join(', ')}
+          </li>
+        ))}
+      </ul>
+      <p className="text-ink2 mb-2">
+        What this job knows of the rack can be kept in stock for the next one. Where it stands on this vehicle
+        stays with the job.
+      </p>
+      <Button aria-label={`Keep ${rack.name} in stock as it is here`} onClick={() => void take()}>
+        Keep it in stock as it is here
+      </Button>
+      {problem !== undefined && <Problem>{problem}</Problem>}
+    </details>
+  )
+}
