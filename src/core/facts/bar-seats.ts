@@ -3,7 +3,7 @@ import { nearest, type Intervals } from '../geometry/intervals'
 import { seatsOfBar } from '../survey/bars/seat-windows'
 import type { Survey } from '../survey/survey'
 import { TOLERANCE } from '../units/tolerance'
-import { atLeast, atMost, fails, type Held } from './comparison'
+import { atLeast, atMost, between, fails, type Held } from './comparison'
 
 /** Where a bar stands against where its feet can. x in mm. */
 interface BarSeat {
@@ -15,19 +15,24 @@ interface BarSeat {
   readonly nearestMm: number
   /** How far off that it stands. */
   readonly off: Held
-  /** How far inside the stretch that holds it; 0 outside. */
+  /** How far inside the stretch that holds it, and where its nearer end is; outside 0, and where it stands. */
   readonly insideMm: number
+  readonly endMm: number
   /** How near it is to being none of its places. mm */
   readonly toStopMm: number
   /** Another bar nearer than a bar's width, edge to edge, told once of the two. */
   readonly crowding: { readonly name: string; readonly gap: Held } | undefined
-  /** How far a bar on the roof stands past either end of it. */
+  /** Where a bar on the roof stands against the end of it that it is nearer to, or past. */
   readonly pastRoof: Held | undefined
 }
 
-/** How far a place stands within the stretch that holds it, mm. */
-const inside = (within: Intervals, x: number): number =>
-  Math.max(0, ...within.map(([from, to]) => Math.min(x - from, to - x)))
+/** The nearer end of the stretch that holds a place, x in mm; the place itself where none does. */
+function endOf(within: Intervals, x: number): number {
+  const stretch = within.find(([from, to]) => x >= from && x <= to)
+  if (!stretch) return x
+  const [from, to] = stretch
+  return x - from < to - x ? from : to
+}
 
 function crowded(survey: Survey, { bar, index, box }: BarAt): BarSeat['crowding'] {
   for (const other of survey.bars) {
@@ -43,7 +48,7 @@ function crowded(survey: Survey, { bar, index, box }: BarAt): BarSeat['crowding'
 
 function pastRoof({ plan }: Survey, { bar, onRoof }: BarAt): Held | undefined {
   const { fromXMm, toXMm } = plan.vehicle.roof
-  return onRoof ? atMost(Math.max(fromXMm - bar.xMm, bar.xMm - toXMm), 0) : undefined
+  return onRoof ? between(bar.xMm, fromXMm, toXMm, 'length') : undefined
 }
 
 /** Whether a stretch is one place: a point, a notch. mm */
@@ -59,7 +64,8 @@ export function barSeats(survey: Survey): readonly BarSeat[] {
     const { xMm } = at.bar
     const nearestMm = nearest(within, xMm) ?? xMm
     const offMm = Math.abs(nearestMm - xMm)
-    const insideMm = inside(within, xMm)
+    const endMm = endOf(within, xMm)
+    const insideMm = Math.abs(xMm - endMm)
     return [
       {
         at,
@@ -68,6 +74,7 @@ export function barSeats(survey: Survey): readonly BarSeat[] {
         nearestMm,
         off: locked ? atMost(offMm, tolerance, 'exact') : atMost(offMm, 0),
         insideMm,
+        endMm,
         toStopMm: locked ? tolerance - offMm : insideMm,
         crowding: crowded(survey, at),
         pastRoof: pastRoof(survey, at),

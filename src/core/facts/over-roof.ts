@@ -36,17 +36,24 @@ export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
   return found
 }
 
-/** How far a thing is from standing in any bar, deck or thing in the bed that does not hold it. mm */
-export function nearestToStandIn(survey: Survey, thing: ThingAt): number {
+/** The bar, deck or thing in the bed that a thing is nearest to standing in, of those that do not hold it. mm */
+export function nearestToStandIn(
+  survey: Survey,
+  thing: ThingAt,
+): { readonly what: string; readonly mm: number } | undefined {
   const { host } = thing.placement
   const heldBy = 'rackId' in host ? host.rackId : undefined
-  let nearest = Infinity
+  let nearest: { readonly what: string; readonly mm: number } | undefined
+  const meets = (what: string, own: Box, box: Box) => {
+    const mm = apartMm(own, box)
+    if (!nearest || mm < nearest.mm) nearest = { what, mm }
+  }
   for (const { bar, rack, box } of survey.bars)
     if (rack.id !== heldBy && !(host.on === 'bars' && host.barIds.includes(bar.id)))
-      nearest = Math.min(nearest, apartMm(thing.box, box))
+      meets(bar.name, thing.box, box)
   for (const { rack, deck } of survey.racks)
-    if (deck && rack.id !== heldBy) nearest = Math.min(nearest, apartMm(thing.outer, deck.box))
-  for (const { box } of inBed(survey)) nearest = Math.min(nearest, apartMm(thing.outer, box))
+    if (deck && rack.id !== heldBy) meets(rack.name, thing.outer, deck.box)
+  for (const { name, box } of inBed(survey)) meets(name, thing.outer, box)
   return nearest
 }
 

@@ -3,6 +3,7 @@ import type { FootAt, RackAt } from '../survey/frame/arrangement'
 import type { FootInMotion } from '../survey/motion/foot-forces'
 import { LIFTED_KG } from '../survey/statics/evenness'
 import type { Survey } from '../survey/survey'
+import { leastBy } from '../units/pick'
 import { STATES } from '../units/scalars'
 import { atLeast, atMost, type Held } from './comparison'
 
@@ -46,9 +47,17 @@ export function upliftsAtRest(survey: Survey): {
   readonly carrying: number
   /** Whether any foot says what it holds: only then a lifted one may be a Stop. */
   readonly anyHolds: boolean
+  /** The foot that the load presses on least, in the state in which it does; of those that carry any of it and are not lifted. */
+  readonly least: { readonly foot: FootAt; readonly kg: number } | undefined
 } {
   const { feet, footLoads, racks } = survey
+  const pressed = feet.flatMap((foot) => {
+    const kg = leastOf(survey, foot)
+    const carries = STATES.some((state) => footLoads[foot.index]?.loadKg[state] !== 0)
+    return carries && kg >= -LIFTED_KG ? [{ foot, kg }] : []
+  })
   return {
+    least: leastBy(pressed, ({ kg }) => kg),
     lifted: feet.flatMap((foot) => {
       const leastKg = leastOf(survey, foot)
       return leastKg < -LIFTED_KG ? [pulled(survey, foot, -leastKg)] : []

@@ -5,6 +5,7 @@ import { HOWS } from '../kinds/how-known'
 import { keyWords } from '../plan/key-words'
 import type { MassPoint } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
+import { listed } from '../units/words'
 import type { Ask } from './ask'
 import { askMass } from './ask-mass'
 
@@ -41,7 +42,7 @@ export function askDoubt(survey: Survey, { uses }: Doubt): AskedDoubt | undefine
   const masses = sorted.flatMap((use) => massOf(survey, use) ?? [])
   const [mass] = masses
   if (!mass) return undefined
-  const names = [...new Set(masses.map(({ label }) => label))].join(', ')
+  const names = listed([...new Set(masses.map(({ label }) => label))])
   const known = mass.basis === 'computed' ? 'computed' : BASES[mass.basis].doubt
   return {
     about: masses.length > 1 ? 'guesses' : mass.id,

@@ -18,8 +18,23 @@ function lengthName(fact: LengthFact): string {
   const { entry, name } = fact
   if (entry.field === 'centreZMm') return `how high ${name}’s own mass is`
   const key = entry.field.split('.').filter((each) => !/^\d+$/.test(each))
-  const words = [...new Set(key.map(keyWords))].join(', ')
+  const words = OWNED[key.join('.')] ?? [...new Set(key.map(keyWords))].reverse().join(' of its ')
   return entry.of === 'vehicle' ? `the vehicle’s ${words}` : `${name}’s ${words}`
+}
+
+/** What a length is called after the name of what has it. */
+const OWNED: Readonly<Record<string, string>> = {
+  riseMm: 'room under it',
+  usableMm: 'usable width',
+  'feetYMm.apart': 'distance from foot to foot',
+  'profile.widthMm': 'profile width',
+  'profile.heightMm': 'profile height',
+  'deck.heightMm': 'deck thickness',
+  'deck.lengthMm': 'deck length',
+  'deck.widthMm': 'deck width',
+  'roof.toXMm': 'roof’s rear end',
+  'roof.crownMm': 'roof’s crown',
+  gaugeMm: 'distance from side to side',
 }
 
 const massName = ({ entry, name }: MassFact): string =>

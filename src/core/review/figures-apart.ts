@@ -4,6 +4,7 @@ import { figuresApart, withFigure } from '../plan/figures-apart'
 import { survey as surveyOf, type Survey } from '../survey/survey'
 import { STATES, type State } from '../units/scalars'
 import { phraseText, type Phrase } from '../units/phrase'
+import { listed } from '../units/words'
 import type { Finding } from './finding'
 import { IN_STATE } from './finding'
 
@@ -81,7 +82,7 @@ export function onFiguresApart(
         sentence: [
           `${what}, `,
           ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...each]),
-          ` disagree. The first is in use; with the other the verdict ${differing.map((state) => IN_STATE[state]).join(' and ')} is another. Say which one holds.`,
+          ` disagree. The first is in use; with the other the verdict ${listed(differing.map((state) => IN_STATE[state]))} is another. Say which one holds.`,
         ],
         ask: {
           where: 'tape',

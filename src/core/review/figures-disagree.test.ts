@@ -88,13 +88,15 @@ describe('two weights of one thing that disagree', () => {
     // By how much they differ is said all the same.
     const [told, ...others] = asked(weighedToo(boatAndBox.gear[0]!.mass.kg + 1))
     expect([told?.severity, others.length]).toEqual(['clear', 0])
-    expect(phraseText(told?.sentence ?? [])).toContain('differ; no verdict hangs on which of them holds')
+    expect(phraseText(told?.sentence ?? [])).toContain(
+      'differ by 1 kg; no verdict hangs on which of them holds',
+    )
     const findings = asked(weighedToo(90))
     expect(findings.length).toBeGreaterThan(0)
     for (const { severity, sentence } of findings) {
       expect(severity).toBe('findOut')
       expect(phraseText(sentence)).toMatch(
-        /18 kg \(maker's figure\) and 90 kg \(weighed, yard scale\) disagree/,
+        /18 kg \(maker's figure\) and 90 kg \(weighed, yard scale\) differ by 72 kg/,
       )
     }
     expect(asked(weighedToo(90, 'another box'))).toEqual([])

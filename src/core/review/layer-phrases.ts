@@ -137,8 +137,20 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
       toSpare(kg(left)),
       ' left of ',
       ...limitPhrase(cell),
+      ...countedOtherwise(cell),
       '.',
     ])
+}
+
+/** What would be left if a figure whose source is silent counted the other way; nothing where that is the same. */
+export function countedOtherwise(cell: Cell): Phrase {
+  const { limit, countingSaid, counting, countedKg, otherwiseKg } = cell
+  if (limit.kind === 'missing' || countingSaid || Math.abs(otherwiseKg - countedKg) < 0.05) return []
+  return [
+    counting === 'load' ? '; counting itself too, ' : '; not counting the rack, ',
+    toSpare(kg(limit.kg - otherwiseKg)),
+    ', for the source does not say',
+  ]
 }
 
 /** The question for a layer's figure in a state, answered in one field where one figure answers it. */

@@ -4,10 +4,17 @@ import { mm, missing, toSpare, type Amount, type Phrase } from '../units/phrase'
 /** Less than this is nothing on a tape, a scale or a wrench, in the unit of the comparison. */
 const NOTHING = 0.05
 
-/** How much is left to a limit, or by how much it is missed: the end of a sentence that has said both. */
-export function marginWords(held: Held, amount: (value: number) => Amount = mm): Phrase {
+/** How much is left to a limit, or by how much it is missed, where a sentence has said both. */
+export function marginPhrase(held: Held, amount: (value: number) => Amount = mm): Phrase {
   if (fails(held))
-    return ['; ', missing(amount(overBy(held))), held.direction === 'atLeast' ? ' short.' : ' too much.']
+    return [missing(amount(overBy(held))), held.direction === 'atLeast' ? ' short' : ' too much']
   const left = spareOf(held)
-  return left < NOTHING ? ['; nothing to spare.'] : ['; ', toSpare(amount(left)), ' to spare.']
+  return left < NOTHING ? ['nothing to spare'] : [toSpare(amount(left)), ' to spare']
 }
+
+/** The same as the end of that sentence. */
+export const marginWords = (held: Held, amount: (value: number) => Amount = mm): Phrase => [
+  '; ',
+  ...marginPhrase(held, amount),
+  '.',
+]

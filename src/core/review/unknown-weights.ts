@@ -1,8 +1,14 @@
 import type { State } from '../units/scalars'
 import type { Survey } from '../survey/survey'
+import { listed, plural } from '../units/words'
 import { askMass } from './ask-mass'
 import type { Check } from './check'
 import type { Finding } from './finding'
+
+function weighWords(labels: readonly string[]): string {
+  const names = [...new Set(labels)]
+  return `${listed(names)} ${plural(names.length, 'weighs', 'weigh')}`
+}
 
 /**
  * What becomes of an answer while nobody knows what something weighs: where mass matters to it and no link's own sum says
@@ -28,7 +34,7 @@ export function onUnknownWeights(survey: Survey): ((check: Check, finding: Findi
       id: severity === 'nothing' ? `${check.id} not looked` : finding.id,
       severity: 'notLooked',
       sentence: [
-        `${check.title}: not looked at, as nobody knows yet what ${[...new Set(these.map(({ label }) => label))].join(', ')} weighs.`,
+        `${check.title}: not looked at, as nobody knows yet what ${weighWords(these.map(({ label }) => label))}.`,
       ],
       ...(ask ? { ask } : {}),
     }

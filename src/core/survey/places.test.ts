@@ -266,8 +266,8 @@ describe('a bed rail', () => {
       kitPoints(part, rack, vehicleWith([]), [{ ...bed, ...(shape === undefined ? {} : { shape }) }]).map(
         ({ kind, message }) => `${kind}: ${message}`,
       )
-    expect(points()).toEqual(['findOut: takes rails that are Capped: look at the rail'])
-    expect(points('round')).toEqual(['refused: does not take a rail that is round'])
+    expect(points()).toEqual(['findOut: rails that are Capped: look at the rail'])
+    expect(points('round')).toEqual(['refused: no rail that is round'])
     expect(points('capped')[0]).toContain('only with Cap plate')
   })
 })

@@ -1,6 +1,7 @@
+import { marginPhrase } from '../margin-words'
 import { bendings, YIELD_FACTOR } from '../../facts/bending'
-import { fails, spareOf } from '../../facts/comparison'
-import { mm, mPa, newtonMetre, type Phrase } from '../../units/phrase'
+import { fails, spareOf, overBy } from '../../facts/comparison'
+import { mm, mPa, newtonMetre, type Phrase, missing } from '../../units/phrase'
 import { type Said, check, notLooked } from '../check'
 import { HEIGHTS } from '../length-groups'
 
@@ -37,10 +38,14 @@ function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
         ...bends,
         ', a stress of ',
         mPa(stress.guarded.measure),
-        fails(stress.yield)
-          ? ', over its yield of '
-          : `, over its yield divided by ${YIELD_FACTOR}: yield is `,
-        mPa(stress.yield.limit),
+        ...(fails(stress.yield)
+          ? [', ', missing(mPa(overBy(stress.yield))), ' over its yield of ', mPa(stress.yield.limit)]
+          : [
+              ', ',
+              missing(mPa(overBy(stress.guarded))),
+              ` over its yield divided by ${YIELD_FACTOR}: yield is `,
+              mPa(stress.yield.limit),
+            ]),
         '.',
       ],
     }
@@ -53,7 +58,19 @@ function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
       ...(low ? [' and comes down ', mm(low.downMm)] : []),
       ...(stressMPa === undefined
         ? ['; its section is not known, so there is no stress to judge.']
-        : [', a stress of ', mPa(stressMPa), '. Bending less never makes a higher limit.']),
+        : [
+            ', a stress of ',
+            mPa(stressMPa),
+            ...(stress
+              ? [
+                  ` against its yield divided by ${YIELD_FACTOR}, `,
+                  mPa(stress.guarded.limit),
+                  ', ',
+                  ...marginPhrase(stress.guarded, mPa),
+                ]
+              : []),
+            '. Bending less never makes a higher limit.',
+          ]),
     ],
   }
 }

@@ -1,6 +1,6 @@
 import { unmarkedEnds, wrongEnds } from '../../facts/bar-marks'
 import { barSeats, isOnePlace } from '../../facts/bar-seats'
-import { fails, overBy } from '../../facts/comparison'
+import { fails, overBy, spareOf } from '../../facts/comparison'
 import type { Intervals } from '../../geometry/intervals'
 import { mm, type Phrase, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
@@ -64,13 +64,14 @@ export const barSeat = check({
         state: 'all',
         subject: { placementIds: [], barId: bar.id, rackId: rack.id },
         measured: mm(bar.xMm),
-        limit: mm(seat.nearestMm),
       } as const
       if (crowding)
         yield {
           ...common,
           about: `close ${bar.id}`,
           severity: 'stop',
+          measured: mm(crowding.gap.measure),
+          limit: mm(crowding.gap.limit),
           margin: mm(-overBy(crowding.gap)),
           sentence: [
             `${bar.name} and ${crowding.name} stand `,
@@ -85,6 +86,7 @@ export const barSeat = check({
           ...common,
           about: `roof ${bar.id}`,
           severity: 'stop',
+          limit: mm(pastRoof.limit),
           margin: mm(-overBy(pastRoof)),
           sentence: [
             `${bar.name} stands `,
@@ -96,6 +98,7 @@ export const barSeat = check({
         ? {
             ...common,
             severity: 'stop',
+            limit: mm(seat.nearestMm),
             margin: mm(-off.measure),
             sentence: [
               `${bar.name} stands at `,
@@ -110,7 +113,9 @@ export const barSeat = check({
         : {
             ...common,
             severity: 'clear',
-            margin: mm(locked ? 0 : seat.insideMm),
+            ...(locked
+              ? { measured: mm(off.measure), limit: mm(off.limit), margin: mm(spareOf(off)) }
+              : { limit: mm(seat.endMm), margin: mm(seat.insideMm) }),
             nearStop: { mm: seat.toStopMm },
             sentence: locked
               ? [`${bar.name} stands where its feet can: the vehicle fixes it.`]

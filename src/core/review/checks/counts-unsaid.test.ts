@@ -25,7 +25,7 @@ describe('a figure silent on what it counts', () => {
     const other = { ...plan(45), rules: { ...plan(45).rules, roofCounts: 'load' as const } }
     expect(severities(countsUnsaid, other)).toMatchObject({ road: 'findOut' })
     expect(sentences(countsUnsaid, plan(45))[0]).toContain(
-      '57 kg with its own parts counted, 45 kg without, against 50 kg',
+      '57 kg with its own parts counted (7 kg too much), 45 kg without (5 kg to spare), against 50 kg',
     )
   })
 

@@ -7,7 +7,9 @@ import {
   usuallyPrinted,
   whereFigure,
 } from '../layer-phrases'
+import { atMost } from '../../facts/comparison'
 import { unsettledLinks } from '../../facts/links'
+import { marginPhrase } from '../margin-words'
 import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on whether a figure counts the rack itself? */
@@ -44,9 +46,13 @@ export const countsUnsaid = check({
           ...holdsPhrase(cell, comparison),
           ': ',
           kg(withOwn),
-          ' with its own parts counted, ',
+          ' with its own parts counted (',
+          ...marginPhrase(atMost(withOwn, comparison.limit, 'mass'), kg),
+          '), ',
           kg(without),
-          ' without, against ',
+          ' without (',
+          ...marginPhrase(atMost(without, comparison.limit, 'mass'), kg),
+          '), against ',
           ...limitPhrase(cell, comparison),
           `. Find out what the figure${said} counts: usually ${usuallyPrinted(role)}.`,
         ],

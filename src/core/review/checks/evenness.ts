@@ -3,6 +3,7 @@ import { fails, spareOf } from '../../facts/comparison'
 import { evenShares } from '../../facts/even-shares'
 import type { Evenness } from '../../survey/statics/evenness'
 import { check, practice } from '../check'
+import { marginPhrase } from '../margin-words'
 import { IN_STATE } from '../finding'
 import { kg, mm, type Phrase } from '../../units/phrase'
 
@@ -48,6 +49,8 @@ export const evenness = check({
               kg(held.measure),
               ` ${IN_STATE[cell.state]}, over its even share of `,
               kg(held.limit),
+              '; ',
+              ...marginPhrase(held, kg),
               '. The load stands ',
               ...standsPhrase(at),
               '; its middle is ',
@@ -59,6 +62,8 @@ export const evenness = check({
               kg(held.measure),
               ' of its even share of ',
               kg(held.limit),
+              ', ',
+              ...marginPhrase(held, kg),
               '; ',
               ...standsPhrase(at),
               '.',

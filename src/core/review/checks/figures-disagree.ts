@@ -24,6 +24,9 @@ const weight = ({ kg: value, basis, by }: Pick<OtherMass, 'kg' | 'basis' | 'by'>
   ` (${BASES[basis].word}${by === undefined ? '' : `, ${by}`})`,
 ]
 
+/** From the least of several to the most. */
+const apartBy = (kgs: readonly number[]) => kg(Math.max(...kgs) - Math.min(...kgs))
+
 /** The weight that counts for a mass, and where it stands in the plan. */
 function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of: WeightOf } | undefined {
   if (mass.of === 'gear') return { weight: mass.thing.gear.mass, of: { gearId: mass.thing.gear.id } }
@@ -47,7 +50,9 @@ function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
         ...holdsPhrase(cell),
         `, and it hangs on ${mass.label}: `,
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
-        ' disagree. With the other it would be ',
+        ' differ by ',
+        apartBy(all.map((each) => each.kg)),
+        '. With the other it would be ',
         kg(comparison.limit + overBy),
         ' against ',
         ...limitPhrase(cell, comparison),
@@ -88,7 +93,9 @@ function* weightsApart(survey: Survey): Iterable<Said> {
       sentence: [
         `${mass.label}: `,
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
-        ' differ; no verdict hangs on which of them holds. The first counts.',
+        ' differ by ',
+        apartBy(all.map((each) => each.kg)),
+        '; no verdict hangs on which of them holds. The first counts.',
       ],
     }
   }
@@ -158,7 +165,9 @@ export const figuresDisagree = check({
         [
           `${name}: `,
           ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...figure(each)]),
-          ` disagree. The lesser counts${turns ? ', and it is exceeded' : ''}. See which one holds for this vehicle.`,
+          ' differ by ',
+          apartBy(all.map((each) => each.kg)),
+          `. The lesser counts${turns ? ', and it is exceeded' : ''}. See which one holds for this vehicle.`,
         ],
         {
           about: 'figures',

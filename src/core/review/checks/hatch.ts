@@ -23,14 +23,16 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
 
 const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
 
+/** What opens by less has not opened. */
+const AT_ONCE_DEG = 0.05
+
 function touching({ meeting, atDeg, byMm, surelyMm }: Touch): Phrase {
   const { hatch: panel, met } = meeting
   return [
-    `${panel.name} touches ${nameOf(meeting)} after `,
-    deg(atDeg),
-    ' of the ',
-    deg(panel.opensDeg),
-    ' it opens',
+    `${panel.name} touches ${nameOf(meeting)}`,
+    ...(atDeg < AT_ONCE_DEG
+      ? [' as soon as it opens']
+      : [' after ', deg(atDeg), ' of the ', deg(panel.opensDeg), ' it opens']),
     ...(byMm === undefined
       ? ['.']
       : [

@@ -23,7 +23,7 @@ describe('kits', () => {
     expect(verdicts(kit, { years: { from: 2017 }, doors: 3, trim: 'Base' })).toEqual(['stop', 'stop', 'stop'])
     expect(verdicts(kit)).toEqual(['findOut', 'findOut', 'findOut'])
     expect(sentences(kitFit, plan(kit, { years: { from: 2024 }, doors: 5, trim: 'Shoreline' }))).toEqual([
-      'Feet is for 2018 to 2022; the vehicle is of 2024 on.',
+      'Feet: for 2018 to 2022; the vehicle is of 2024 on.',
     ])
   })
   it('are refused on another body or attachment than theirs', () => {

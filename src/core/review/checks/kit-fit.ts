@@ -39,7 +39,7 @@ export const kitFit = check({
                   ask: { where: 'look', label: part.name, target: { open: 'vehicle', at: 'facts' } } as const,
                 }
               : {}),
-            sentence: [`${part.name} ${point.message}.`],
+            sentence: [`${part.name}: ${point.message}.`],
           }
         const said = kitSays(part)
         // What a part stands on here is no sheet: only what its own sheet says can agree.

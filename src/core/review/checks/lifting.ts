@@ -1,3 +1,5 @@
+import { atMost } from '../../facts/comparison'
+import { marginPhrase } from '../margin-words'
 import type { Lift } from '../../survey/motion/lifting'
 import { check } from '../check'
 import { kg, mm, type Phrase } from '../../units/phrase'
@@ -8,9 +10,23 @@ function advicePhrase({ advice, kg: mass, oneKg, twoKg, outOfReach, pieces }: Li
   const parts: Phrase = pieces === 1 ? [] : [`, in ${pieces} pieces of `, kg(mass / pieces)]
   switch (advice.by) {
     case 'one':
-      return [...parts, ', within the ', kg(one), ' advised for one person']
+      return [
+        ...parts,
+        ', within the ',
+        kg(one),
+        ' advised for one person, ',
+        ...marginPhrase(atMost(mass / pieces, one, 'mass'), kg),
+      ]
     case 'two':
-      return [...parts, ': for two people, ', kg(mass / pieces / 2), ' each of ', kg(two), ' advised']
+      return [
+        ...parts,
+        ': for two people, ',
+        kg(mass / pieces / 2),
+        ' each of ',
+        kg(two),
+        ' advised, ',
+        ...marginPhrase(atMost(mass / pieces / 2, two, 'mass'), kg),
+      ]
     case 'stepTwo':
       return [
         ...parts,

@@ -1,6 +1,7 @@
-import { fails, spareOf } from '../../facts/comparison'
+import { marginPhrase } from '../margin-words'
+import { fails, spareOf, overBy } from '../../facts/comparison'
 import { pastVehicle, type End } from '../../facts/past-vehicle'
-import { mm, type Phrase } from '../../units/phrase'
+import { mm, type Phrase, missing } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES } from '../length-groups'
 
@@ -45,7 +46,14 @@ export const loadOverhang = check({
             : {}),
           sentence: asks
             ? [...runs, ': choose the local rules in the house rules, and check them.']
-            : [...runs, ', less than any rule kept here asks about. Check your local rules.'],
+            : [
+                ...runs,
+                ', less than any rule kept here asks about: the least of them asks from ',
+                mm(anybody.limit),
+                ', ',
+                ...marginPhrase(anybody),
+                '. Check your local rules.',
+              ],
         }
       } else if (most && fails(most))
         yield {
@@ -58,6 +66,8 @@ export const loadOverhang = check({
             '; ',
             `${rules.place} allows `,
             mm(most.limit),
+            ', ',
+            ...marginPhrase(most),
             ` (${rules.source}). Check your local rules.`,
           ],
         }
@@ -69,10 +79,11 @@ export const loadOverhang = check({
           margin: mm(spareOf(mark)),
           sentence: [
             ...runs,
-            ': ',
-            `from `,
+            `. From `,
             mm(mark.limit),
-            ` on ${rules.place} asks for ${rules.mark} (${rules.source}). Check your local rules.`,
+            ` on (`,
+            missing(mm(overBy(mark))),
+            ` less) ${rules.place} asks: ${rules.mark} (${rules.source}). Check your local rules.`,
           ],
         }
       else
@@ -80,7 +91,12 @@ export const loadOverhang = check({
           ...common,
           severity: 'clear',
           ...(mark ? { limit: mm(mark.limit), margin: mm(spareOf(mark)) } : {}),
-          sentence: [...runs, `, within what ${rules.place} asks nothing for. Check your local rules.`],
+          sentence: [
+            ...runs,
+            `, within what ${rules.place} asks nothing for`,
+            ...(mark ? [', up to ', mm(mark.limit), ': ', ...marginPhrase(mark)] : []),
+            '. Check your local rules.',
+          ],
         }
     }
   },

@@ -1,3 +1,4 @@
+import { marginPhrase } from '../margin-words'
 import { fails, spareOf } from '../../facts/comparison'
 import { longNoses } from '../../facts/long-noses'
 import { BOUNCE } from '../../survey/motion/long-lines'
@@ -45,6 +46,8 @@ export const noseUp = check({
           newtonMetre(upNm),
           ' (rough) against ',
           newtonMetre(holdsNm),
+          ', ',
+          ...marginPhrase(held, newtonMetre),
           lifts ? (tied ? '. The bow line takes the rest.' : '. It wants a bow line.') : '.',
         ],
       }

@@ -4,6 +4,9 @@ import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { BOXES, GEAR_SIZES } from '../length-groups'
 
+/** What is nearer than this and does not hold a thing is told of. mm */
+const CLOSE_MM = 60
+
 /** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
 export const overRoof = check({
   id: 'over-roof',
@@ -58,14 +61,24 @@ export const overRoof = check({
           margin: mm(spareOf(over)),
           sentence: [`${name} would sink `, missing(mm(overBy(over))), ' into the vehicle’s roof or body.'],
         }
-      else if (over && !thing.parent)
+      else if (over && !thing.parent) {
+        const near = nearestToStandIn(survey, thing)
         yield {
           ...common,
           severity: 'clear',
           margin: mm(spareOf(over)),
-          nearStop: { mm: Math.min(spareOf(over), nearestToStandIn(survey, thing)) },
-          sentence: [`${name} stands `, toSpare(mm(spareOf(over))), ' over the vehicle.'],
+          nearStop: { mm: Math.min(spareOf(over), near?.mm ?? Infinity) },
+          sentence: [
+            `${name} stands `,
+            toSpare(mm(spareOf(over))),
+            ' over the vehicle',
+            ...(near && near.mm < Math.min(spareOf(over), CLOSE_MM)
+              ? [', and ', toSpare(mm(near.mm)), ` from ${near.what}, which does not hold it`]
+              : []),
+            '.',
+          ],
         }
+      }
     }
   },
 })

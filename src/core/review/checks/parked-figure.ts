@@ -3,6 +3,7 @@ import { check, practice } from '../check'
 import { linkJudgement } from '../../facts/links'
 import {
   askFigure,
+  countedOtherwise,
   cellFinding,
   holdsPhrase,
   holdsSurely,
@@ -10,7 +11,7 @@ import {
   usuallyPrinted,
   whereFigure,
 } from '../layer-phrases'
-import { kg } from '../../units/phrase'
+import { kg, missing, toSpare } from '../../units/phrase'
 
 /** Where no parked figure is published: is the parked load within the driving figure, or what does the house rule say? */
 export const parkedFigure = check({
@@ -69,9 +70,10 @@ export const parkedFigure = check({
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',
-          kg(cell.limit.kg - cell.countedKg),
+          toSpare(kg(cell.limit.kg - cell.countedKg)),
           ' left of ',
           ...limitPhrase(cell),
+          ...countedOtherwise(cell),
           '. No parked figure is published.',
         ])
       else if (cell.limit.kind === 'missing' && cell.limit.driving)
@@ -82,7 +84,9 @@ export const parkedFigure = check({
             ...holdsPhrase(cell),
             ', above its driving figure of ',
             kg(cell.limit.driving.kg),
-            `${cell.limit.driving.per === 'each' ? ' each' : ''}, and no parked figure. It is usually printed ${usuallyPrinted(role)}.`,
+            `${cell.limit.driving.per === 'each' ? ' each' : ''} by `,
+            missing(kg(cell.countedKg - cell.limit.driving.kg)),
+            `, and no parked figure. It is usually printed ${usuallyPrinted(role)}.`,
           ],
           { ask: askFigure(cell) },
         )

@@ -2,6 +2,7 @@ import { fails, spareOf } from '../../facts/comparison'
 import { sleptOn } from '../../facts/sleepers'
 import { kg } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginPhrase } from '../margin-words'
 
 /** Does every foot hold parked wherever on the floor people lie? kg per foot. */
 export const sleepers = check({
@@ -39,7 +40,12 @@ export const sleepers = check({
           kg(most.asPlacedKg),
           ' as they are placed)',
           ...(bears
-            ? [`, ${over ? 'over' : 'of'} ${bears.figure.cell.layer.name}’s `, kg(bears.held.limit), ' each']
+            ? [
+                `, ${over ? 'over' : 'of'} the `,
+                kg(bears.held.limit),
+                ` each of ${bears.figure.cell.layer.name}, `,
+                ...marginPhrase(bears.held, kg),
+              ]
             : []),
           ...(lifts ? [`; ${corner(least.footIndex)} may lift by `, kg(-least.leastKg)] : []),
           '.',

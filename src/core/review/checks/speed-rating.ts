@@ -2,6 +2,7 @@ import { spareOf } from '../../facts/comparison'
 import { speedFacts } from '../../facts/speeds'
 import { kmH } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { verdictOf } from '../verdict'
 
 /** Is the planned speed within what gear and ratings allow? Speeds in km/h. */
@@ -28,7 +29,13 @@ export const speedRating = check({
         measured: kmH(held.measure),
         limit: kmH(held.limit),
         margin: kmH(spareOf(held)),
-        sentence: [`${name}: up to `, kmH(held.limit), '; the plan says ', kmH(held.measure), '.'],
+        sentence: [
+          `${name}: up to `,
+          kmH(held.limit),
+          '; the plan says ',
+          kmH(held.measure),
+          ...marginWords(held, kmH),
+        ],
       }
   },
 })

@@ -1,3 +1,4 @@
+import { marginPhrase } from '../margin-words'
 import { fails, spareOf } from '../../facts/comparison'
 import { SLOPE_SHARE, standingFact } from '../../facts/standing'
 import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/standing'
@@ -62,6 +63,10 @@ export const standing = check({
       deg(bare.slopeDeg),
       '. The plan says ',
       deg(rollDeg),
+      '; up to half, ',
+      deg(tipping.minds.limit),
+      ', is left alone: ',
+      ...marginPhrase(tipping.minds, deg),
       '.',
     ]
     if (severity === 'notLooked') {

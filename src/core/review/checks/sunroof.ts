@@ -76,8 +76,8 @@ export const sunroof = check({
           sentence:
             way === 'tilts'
               ? [
-                  `${pane.name}, tilting, touches ${met.name} after `,
-                  deg(touchesAtDeg),
+                  `${pane.name}, tilting, touches ${met.name}`,
+                  ...(touchesAtDeg < 0.05 ? [' as soon as it opens'] : [' after ', deg(touchesAtDeg)]),
                   '; ',
                   mm(gap.limit),
                   ' between them are wanted.',

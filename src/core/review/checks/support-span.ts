@@ -2,6 +2,7 @@ import { fails, spareOf } from '../../facts/comparison'
 import { longSpans } from '../../facts/spans'
 import { mm } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginPhrase } from '../margin-words'
 
 /** Are long loads held far enough apart? mm. */
 export const supportSpan = check({
@@ -37,6 +38,8 @@ export const supportSpan = check({
           mm(held.measure),
           short ? ': a third of its length is ' : ', more than a third: ',
           mm(held.limit),
+          ', ',
+          ...marginPhrase(held),
           short
             ? tied
               ? '; its bow and stern lines take the pitching.'

@@ -1,7 +1,7 @@
 import { fails } from '../../facts/comparison'
 import { tiedDown } from '../../facts/tie-downs'
 import { limitWanted } from '../../survey/motion/securing'
-import { kg, type Phrase } from '../../units/phrase'
+import { kg, type Phrase, missing } from '../../units/phrase'
 import { plural } from '../../units/words'
 import { check } from '../check'
 import { marginWords } from '../margin-words'
@@ -42,15 +42,15 @@ function judge(tied: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
     return {
       severity: 'findOut',
       sentence: [
-        `${name}: ${straps(planned)} planned. Read the working load limit on their label; `,
-        kg(limitWanted(mass) / planned),
-        ' each are wanted.',
+        `${name}: ${straps(planned)} planned. Read the working load limit on ${plural(planned, 'its', 'their')} label; at least `,
+        missing(kg(limitWanted(mass) / planned)),
+        plural(planned, ' is wanted.', ' each are wanted.'),
       ],
     }
   return {
     severity: tooWeak ? 'stop' : 'clear',
     sentence: [
-      `${name}: ${straps(planned)} hold `,
+      `${name}: ${straps(planned)} ${plural(planned, 'holds', 'hold')} `,
       kg(holds.measure),
       tooWeak ? ' by their labels; half its weight is ' : ' by their labels, against half its weight, ',
       kg(holds.limit),

@@ -2,13 +2,14 @@ import { check, practice } from '../check'
 import { linkJudgement } from '../../facts/links'
 import {
   askFigure,
+  countedOtherwise,
   cellFinding,
   holdsPhrase,
   holdsSurely,
   limitPhrase,
   usuallyPrinted,
 } from '../layer-phrases'
-import { kg } from '../../units/phrase'
+import { kg, toSpare } from '../../units/phrase'
 
 /** Is the trail judged by a figure of its own, or by the road's under a house rule? */
 export const trailFigure = check({
@@ -33,9 +34,10 @@ export const trailFigure = check({
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',
-          kg(cell.limit.kg - cell.countedKg),
+          toSpare(kg(cell.limit.kg - cell.countedKg)),
           ' left of ',
           ...limitPhrase(cell),
+          ...countedOtherwise(cell),
           '. No trail figure is published.',
         ])
       else if (cell.limit.kind === 'missing' && cell.limit.driving)

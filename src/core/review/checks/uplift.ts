@@ -1,6 +1,6 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { upliftsAtRest } from '../../facts/uplifts'
-import { kg } from '../../units/phrase'
+import { kg, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { check } from '../check'
 
@@ -19,7 +19,7 @@ export const uplift = check({
   turnedBy: { masses: 'aboard' },
   nothing: 'No foot carries anything.',
   *run(survey) {
-    const { lifted, carrying, anyHolds } = upliftsAtRest(survey)
+    const { lifted, carrying, anyHolds, least } = upliftsAtRest(survey)
     for (const { foot, rack, upKg, holds } of lifted)
       yield {
         about: foot.id,
@@ -48,7 +48,9 @@ export const uplift = check({
         subject: { placementIds: [] },
         ...(anyHolds ? { nearStop: { rest: true } } : { nearStop: { share: Infinity } }),
         sentence: [
-          `The load presses on each of ${pressed} ${any(lifted) ? 'other ' : ''}feet that carry any of it.`,
+          `The load presses on each of ${pressed} ${any(lifted) ? 'other ' : ''}feet that carry any of it`,
+          ...(least ? [', with at least ', toSpare(kg(least.kg)), ` (${least.foot.corner})`] : []),
+          '.',
         ],
       }
   },

@@ -1,7 +1,7 @@
-import { spareOf } from '../../facts/comparison'
+import { spareOf, overBy } from '../../facts/comparison'
 import { liftedByWind } from '../../facts/wind'
 import type { Survey } from '../../survey/survey'
-import { kmH, kWh, newton, type Phrase } from '../../units/phrase'
+import { kmH, kWh, newton, type Phrase, missing } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { check } from '../check'
 
@@ -54,6 +54,8 @@ export const wind = check({
           newton(held.measure),
           ' (rough), more than its weight of ',
           newton(held.limit),
+          ' by ',
+          missing(newton(overBy(held))),
           '. Nothing on the plan holds it down: tie it.',
         ],
       }

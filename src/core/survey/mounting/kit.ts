@@ -35,32 +35,31 @@ export function kitPoints(
   const say = (kind: KitPoint['kind'], words: string) => points.push({ kind, message: words })
   // Where bars stand on more than one thing, each has parts of its own.
   if (part.suits && stoodOn.length > 0 && !stoodOn.some(({ kind }) => part.suits?.includes(kind)))
-    say('refused', `is not made for ${stoodOn.map(({ name }) => name).join(' or ')}`)
+    say('refused', `not made for ${stoodOn.map(({ name }) => name).join(' or ')}`)
   const { kit } = part
   if (!kit) return points
   if (kit.bodies && !kit.bodies.includes(vehicle.body))
     say(
       'refused',
-      `is for ${kit.bodies.map((body) => BODIES[body].word).join(', ')}; this is a ${BODIES[vehicle.body].word}`,
+      `for ${kit.bodies.map((body) => BODIES[body].word).join(', ')}; this is a ${BODIES[vehicle.body].word}`,
     )
   if (kit.years) {
     const own = vehicle.years
-    if (!own)
-      say('findOut', `is for ${years(kit.years)}: find out the vehicle's year, on its plate or papers`)
+    if (!own) say('findOut', `for ${years(kit.years)}: find out the vehicle's year, on its plate or papers`)
     else if (own.from < kit.years.from || (kit.years.to !== undefined && (own.to ?? own.from) > kit.years.to))
-      say('refused', `is for ${years(kit.years)}; the vehicle is of ${years(own)}`)
+      say('refused', `for ${years(kit.years)}; the vehicle is of ${years(own)}`)
   }
   if (kit.doors) {
-    if (vehicle.doors === undefined) say('findOut', `is for ${kit.doors.join(' or ')} doors: count them`)
+    if (vehicle.doors === undefined) say('findOut', `for ${kit.doors.join(' or ')} doors: count them`)
     else if (!kit.doors.includes(vehicle.doors))
-      say('refused', `is for ${kit.doors.join(' or ')} doors; the vehicle has ${vehicle.doors}`)
+      say('refused', `for ${kit.doors.join(' or ')} doors; the vehicle has ${vehicle.doors}`)
   }
   if (kit.trims) {
     const trim = vehicle.trim?.trim().toLowerCase()
     if (trim === undefined || trim === '')
-      say('findOut', `is for ${kit.trims.join(', ')}: find out the trim, a lower one may lack the points`)
+      say('findOut', `for ${kit.trims.join(', ')}: find out the trim, a lower one may lack the points`)
     else if (!kit.trims.some((each) => each.toLowerCase() === trim))
-      say('refused', `is for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
+      say('refused', `for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
   }
   const shaped = stoodOn.filter((each) => each.kind === 'raisedRail' || each.kind === 'bedRail')
   if (kit.railShapes && shaped[0]) {
@@ -69,24 +68,24 @@ export function kitPoints(
     if (shape === undefined)
       say(
         'findOut',
-        `takes rails that are ${kit.railShapes.map((each) => each.shape).join(' or ')}: look at the rail`,
+        `rails that are ${kit.railShapes.map((each) => each.shape).join(' or ')}: look at the rail`,
       )
-    else if (!taken) say('refused', `does not take a rail that is ${shape}`)
+    else if (!taken) say('refused', `no rail that is ${shape}`)
     else if (taken.adapter !== undefined && !rack.parts.some(({ name }) => name === taken.adapter))
-      say('refused', `takes a rail that is ${shape} only with ${taken.adapter}, which is not on the rack`)
+      say('refused', `a rail that is ${shape} only with ${taken.adapter}, which is not on the rack`)
   }
   for (const need of kit.needs ?? []) {
     const fact = vehicle.facts?.find(({ what }) => what.toLowerCase() === need.toLowerCase())
-    if (!fact) say('findOut', `needs ${need}: find out whether the vehicle has it`)
-    else if (!fact.has) say('refused', `needs ${need}, which the vehicle has not`)
+    if (!fact) say('findOut', `with ${need} on the vehicle: find out whether the vehicle has it`)
+    else if (!fact.has) say('refused', `with ${need} on the vehicle, which the vehicle has not`)
   }
   if (kit.drills)
     say(
       'mind',
-      `needs ${kit.drills.holes} ${kit.drills.holes === 1 ? 'hole' : 'holes'} drilled${kit.drills.reversible ? ', which can be plugged again' : ', which cannot be undone'}: eye and dust protection, know what is behind, seal and protect bare metal`,
+      `${kit.drills.holes} ${kit.drills.holes === 1 ? 'hole' : 'holes'} to drill${kit.drills.reversible ? ', which can be plugged again' : ', which cannot be undone'}: eye and dust protection, know what is behind, seal and protect bare metal`,
     )
   if (kit.cannotUndo !== undefined) say('mind', `cannot be undone: ${kit.cannotUndo}`)
-  if (kit.singleUse !== undefined) say('mind', `has parts that cannot be used again: ${kit.singleUse}`)
+  if (kit.singleUse !== undefined) say('mind', `parts that cannot be used again: ${kit.singleUse}`)
   if (kit.removableTop === 'stays') say('mind', 'the removable top can no longer come off')
   if (kit.removableTop === 'liftsByTwo') say('mind', 'the removable top still comes off, but by two people')
   return points
