@@ -38,6 +38,8 @@ export const wingBars: Rack = {
           name: 'rail clamps',
           thread: 'M6',
           count: 4,
+          stackMm: 14,
+          lengthMm: 25,
           torqueNm: { from: 6, to: 6 },
           torqueFrom: { kind: 'sheet', page: '4' },
           signs: [{ kind: 'reading' }, { kind: 'clicks', count: 1 }],
@@ -72,8 +74,8 @@ export const squareBars: Rack = {
     ],
   },
   bars: [
-    bar('square-front', 'Front bar', 310, 1180, 505, 75, SQUARE),
-    bar('square-rear', 'Rear bar', 1030, 1150, 500, 75, SQUARE),
+    { ...bar('square-front', 'Front bar', 310, 1180, 505, 75, SQUARE), end: 'front' },
+    { ...bar('square-rear', 'Rear bar', 1030, 1150, 500, 75, SQUARE), end: 'rear' },
   ],
   parts: [
     part(

@@ -41,7 +41,7 @@ export function intoStock(rack: Rack, entry: Rack): Rack {
     ...own,
     bars,
     ...(deck ? { deck: at ? { ...deck, xMm: at.xMm, yMm: at.yMm } : deck } : {}),
-  } as Rack
+  }
 }
 
 /** What differs in one thing of a rack, field by field in plain words. */

@@ -383,6 +383,9 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
                 }
               : {}),
           ...(draw.kit && part.role === 'feet' ? { kit: draw.kit } : {}),
+          ...(draw.extra && part.role === 'feet'
+            ? { fasteners: [{ thread: 'M8', count: 4, stackMm: draw.moveBars ? 20 : 10, lengthMm: 25 }] }
+            : {}),
           ...(draw.channelMm !== undefined && part.role === 'feet'
             ? {
                 mount: {
@@ -441,6 +444,9 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
       ...(draw.section ? { profile: { ...bar.profile, ...SECTION } } : {}),
       ...(draw.split && i > 0 && i === rack.bars.length - 1 ? { attachmentId: 'second' } : {}),
       ...(draw.barKg === undefined || i > 0 ? {} : { kg: draw.barKg }),
+      ...(draw.extra && draw.barKg !== undefined && i === 0
+        ? { end: draw.moveBars ? ('rear' as const) : ('front' as const) }
+        : {}),
       ...(draw.apart.riseMm === undefined || i > 0
         ? {}
         : {

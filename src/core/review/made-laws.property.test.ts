@@ -63,6 +63,8 @@ const CAN: Readonly<Record<string, readonly Outcome[]>> = {
   'over-roof': ['stop', 'clear', 'nothing'],
   'bar-ends': ['mind', 'clear', 'nothing'],
   'bar-seat': ['stop', 'clear', 'nothing'],
+  'joint-bolts': ['stop', 'clear', 'nothing'],
+  'side-by-side': ['mind', 'clear', 'nothing'],
   'clear-of-feet': ['stop', 'findOut', 'clear', 'nothing'],
   'mount-match': ['stop', 'findOut', 'clear', 'nothing'],
   'usable-width': ['stop', 'findOut', 'clear', 'nothing'],
