@@ -22,7 +22,7 @@ describe('height', () => {
     expect(severities(heightClearance, plan(1930))).toEqual({ road: 'clear', trail: 'clear' })
     expect(severities(heightClearance, plan(1929))).toEqual({ road: 'stop', trail: 'stop' })
     expect(sentences(heightClearance, plan(1929))[0]).toBe(
-      'Workshop door: 1\u202f929 mm high; Crate stands at 1\u202f880 mm on the road and leaves 49 mm, less than the 50 mm wanted.',
+      'Workshop door: 1\u202f929 mm high; Crate stands at 1\u202f880 mm on the road and leaves 49 mm of the 50 mm wanted; 1 mm short.',
     )
     expect(sentences(heightClearance, plan(1800))[0]).toContain('80 mm too high')
   })

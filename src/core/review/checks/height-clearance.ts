@@ -2,6 +2,7 @@ import { fails, overBy, spareOf } from '../../facts/comparison'
 import { underDoors } from '../../facts/heights'
 import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
+import { marginWords } from '../margin-words'
 import { IN_STATE } from '../finding'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 
@@ -72,9 +73,10 @@ export const heightClearance = check({
               : ([
                   ` ${IN_STATE[state]} and leaves `,
                   toSpare(mm(left.measure)),
-                  ', less than the ',
+                  ' of the ',
                   mm(left.limit),
-                  ' wanted.',
+                  ' wanted',
+                  ...marginWords(left),
                 ] as const)),
           ],
         }

@@ -1,5 +1,6 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { longSpans } from '../../facts/spans'
+import { percentText } from '../../units/format'
 import { mm } from '../../units/phrase'
 import { check, practice } from '../check'
 import { marginPhrase } from '../margin-words'
@@ -36,6 +37,7 @@ export const supportSpan = check({
           mm(lengthMm),
           ' long and held over ',
           mm(held.measure),
+          ` (${percentText(held.measure / lengthMm)})`,
           short ? ': a third of its length is ' : ', more than a third: ',
           mm(held.limit),
           ', ',
