@@ -11,7 +11,7 @@ import { DEMO_PLANS } from '../src/demo/plans'
 /** Writes docs/what-checks-say.md: of each check one sentence for every outcome it came to, on the demo and on made plans. */
 
 const MADE = 1500
-const SEED = 29
+const SEED = 31
 
 const said = new Map<string, string>()
 for (const plan of [...DEMO_PLANS, ...fc.sample(madePlans, { seed: SEED, numRuns: MADE })])

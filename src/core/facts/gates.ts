@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
-import type { GateAt } from '../survey/mounting/gates'
+import type { GateAt, Implied } from '../survey/mounting/gates'
 import { howOfBasis, lengthBracket, massBracket } from './bracket'
-import type { Comparison, FactUse } from './comparison'
+import { between, type Comparison, type FactUse, type Held } from './comparison'
 import { judge, type Judgement } from './judge'
 
 /** What was measured for a gate, as a fact: a tape's own error and the readings' scatter, or how a weight is known. mm, kg. */
@@ -53,6 +53,10 @@ export function gateComparisons(at: GateAt, plan: Plan): readonly Comparison[] {
     (limit === undefined ? undefined : gateComparison(at, plan, limit, direction)) ?? []
   return [of(from, 'atLeast'), of(to, 'atMost')].flat()
 }
+
+/** What a gate reads, held against what another gate of the same thing implies of it. mm */
+export const impliedHeld = ({ ownMm, valueMm, plusFromMm, plusToMm }: Implied): Held =>
+  between(valueMm, ownMm + plusFromMm, ownMm + plusToMm, 'part')
 
 /** What becomes of a gate under its reading's own error: the bound that it hangs on; nothing where it surely holds or does not. */
 export function gateDoubt(

@@ -10,7 +10,7 @@ import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 import { howOfBasis, massBracket, movesTogether, partBracket } from './bracket'
-import { slackOf, type Comparison, type FactUse } from './comparison'
+import { atMost, slackOf, type Comparison, type FactUse, type Held } from './comparison'
 import { joined, judge, mostOver, swing, type Doubt, type Judgement } from './judge'
 import { payloadUses } from './vehicle-figures'
 
@@ -377,6 +377,9 @@ export const mostOverOfLink = (cell: Cell, plan: Plan): number =>
       ),
     -Infinity,
   )
+
+/** A sum held against the figure of a comparison, counted one way or the other. kg */
+export const heldTo = ({ limit }: LinkComparison, countedKg: number): Held => atMost(countedKg, limit, 'mass')
 
 /** The mass of a link that an entry of the plan is. */
 export const massOfEntry = ({ layer }: Cell, { of, id, field }: PlanEntry): MassPoint | undefined =>

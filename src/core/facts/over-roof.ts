@@ -4,7 +4,7 @@ import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrang
 import { onVehicle } from '../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../survey/frame/roof-surface'
 import type { Survey } from '../survey/survey'
-import { atLeast, atMost, type Held } from './comparison'
+import { atLeast, atMost, spareOf, type Held } from './comparison'
 
 /** Something in whose space another thing stands, and how far. mm. */
 interface Into {
@@ -35,6 +35,13 @@ export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
   for (const { name, box } of inBed(survey)) meets(name, thing.outer, box)
   return found
 }
+
+/** What is nearer than this and does not hold a thing is told of. mm */
+const CLOSE_MM = 60
+
+/** Whether what does not hold a thing is near enough to be told of: nearer than the body under it. mm */
+export const isClose = (nearMm: number, overBody: Held): boolean =>
+  nearMm < Math.min(spareOf(overBody), CLOSE_MM)
 
 /** The bar, deck or thing in the bed that a thing is nearest to standing in, of those that do not hold it. mm */
 export function nearestToStandIn(

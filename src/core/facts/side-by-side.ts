@@ -11,6 +11,7 @@ interface SideBySide {
   readonly packed: Held
   /** The gap that is left between each two where they take all of it; below nought they do not go side by side. */
   readonly gapMm: number
+  readonly goesThere: boolean
 }
 
 /** What lies on a bar with all that it carries: how far that reaches, and between which contacts it stands. y in mm */
@@ -54,6 +55,7 @@ export function sideBySide(survey: Survey): readonly SideBySide[] {
         things: on.map(({ thing }) => thing),
         packed: atMost(touching + gap * gaps, to - from),
         gapMm: (to - from - touching) / gaps,
+        goesThere: touching <= to - from,
       },
     ]
   })

@@ -22,6 +22,12 @@ type SwingFact = {
 )
 
 /** Everything that shares width with a hatch or tailgate. */
+/** What has opened by less has not opened. Degrees */
+const AT_ONCE_DEG = 0.05
+
+/** Whether what opens touches something as soon as it does. Degrees */
+export const touchesAtOnce = (atDeg: number): boolean => atDeg < AT_ONCE_DEG
+
 export function swingFacts(survey: Survey): readonly SwingFact[] {
   const wanted = survey.plan.rules.gapsMm.hatch
   const skinMm = skinOffMm(survey)

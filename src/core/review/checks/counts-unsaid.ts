@@ -7,8 +7,7 @@ import {
   usuallyPrinted,
   whereFigure,
 } from '../layer-phrases'
-import { atMost } from '../../facts/comparison'
-import { unsettledLinks } from '../../facts/links'
+import { heldTo, unsettledLinks } from '../../facts/links'
 import { marginPhrase } from '../margin-words'
 import { kg } from '../../units/phrase'
 
@@ -47,11 +46,11 @@ export const countsUnsaid = check({
           ': ',
           kg(withOwn),
           ' with its own parts counted (',
-          ...marginPhrase(atMost(withOwn, comparison.limit, 'mass'), kg),
+          ...marginPhrase(heldTo(comparison, withOwn), kg),
           '), ',
           kg(without),
           ' without (',
-          ...marginPhrase(atMost(without, comparison.limit, 'mass'), kg),
+          ...marginPhrase(heldTo(comparison, without), kg),
           '), against ',
           ...limitPhrase(cell, comparison),
           `. Find out what the figure${said} counts: usually ${usuallyPrinted(role)}.`,

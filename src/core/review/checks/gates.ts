@@ -1,5 +1,5 @@
-import { between, overBy } from '../../facts/comparison'
-import { gateDoubt } from '../../facts/gates'
+import { overBy } from '../../facts/comparison'
+import { gateDoubt, impliedHeld } from '../../facts/gates'
 import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
@@ -157,11 +157,9 @@ function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
   }
 }
 
-function impliedFinding(
-  { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why, agrees }: Implied,
-  placementIds: readonly string[],
-): Said {
-  const held = between(valueMm, ownMm + plusFromMm, ownMm + plusToMm, 'part')
+function impliedFinding(implied: Implied, placementIds: readonly string[]): Said {
+  const { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why, agrees } = implied
+  const held = impliedHeld(implied)
   return {
     about: `${of.id} ${gate.id} against ${other.id}`,
     severity: agrees ? 'clear' : 'findOut',

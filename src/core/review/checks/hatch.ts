@@ -1,5 +1,5 @@
 import { fails, spareOf } from '../../facts/comparison'
-import { swingFacts } from '../../facts/swings'
+import { swingFacts, touchesAtOnce } from '../../facts/swings'
 import type { SwingMeeting } from '../../survey/openings/meetings'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
@@ -23,14 +23,11 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
 
 const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
 
-/** What opens by less has not opened. */
-const AT_ONCE_DEG = 0.05
-
 function touching({ meeting, atDeg, byMm, surelyMm }: Touch): Phrase {
   const { hatch: panel, met } = meeting
   return [
     `${panel.name} touches ${nameOf(meeting)}`,
-    ...(atDeg < AT_ONCE_DEG
+    ...(touchesAtOnce(atDeg)
       ? [' as soon as it opens']
       : [' after ', deg(atDeg), ' of the ', deg(panel.opensDeg), ' it opens']),
     ...(byMm === undefined

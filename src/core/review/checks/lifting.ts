@@ -1,31 +1,25 @@
-import { atMost } from '../../facts/comparison'
+import { liftHelds } from '../../facts/lifts'
 import { marginPhrase } from '../margin-words'
 import type { Lift } from '../../survey/motion/lifting'
 import { check } from '../check'
 import { kg, mm, type Phrase } from '../../units/phrase'
 
-function advicePhrase({ advice, kg: mass, oneKg, twoKg, outOfReach, pieces }: Lift): Phrase {
-  const one = Math.min(oneKg.ground, oneKg.up)
-  const two = Math.min(twoKg.ground, twoKg.up)
+function advicePhrase(lift: Lift): Phrase {
+  const { advice, kg: mass, outOfReach, pieces } = lift
+  const { one, two } = liftHelds(lift)
   const parts: Phrase = pieces === 1 ? [] : [`, in ${pieces} pieces of `, kg(mass / pieces)]
   switch (advice.by) {
     case 'one':
-      return [
-        ...parts,
-        ', within the ',
-        kg(one),
-        ' advised for one person, ',
-        ...marginPhrase(atMost(mass / pieces, one, 'mass'), kg),
-      ]
+      return [...parts, ', within the ', kg(one.limit), ' advised for one person, ', ...marginPhrase(one, kg)]
     case 'two':
       return [
         ...parts,
         ': for two people, ',
-        kg(mass / pieces / 2),
+        kg(two.measure),
         ' each of ',
-        kg(two),
+        kg(two.limit),
         ' advised, ',
-        ...marginPhrase(atMost(mass / pieces / 2, two, 'mass'), kg),
+        ...marginPhrase(two, kg),
       ]
     case 'stepTwo':
       return [

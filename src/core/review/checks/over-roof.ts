@@ -1,11 +1,8 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { barsIn, nearestToStandIn, overTheBody, standsIn } from '../../facts/over-roof'
+import { barsIn, isClose, nearestToStandIn, overTheBody, standsIn } from '../../facts/over-roof'
 import { mm, missing, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { BOXES, GEAR_SIZES } from '../length-groups'
-
-/** What is nearer than this and does not hold a thing is told of. mm */
-const CLOSE_MM = 60
 
 /** Does nothing sink into the roof, the bars or a deck? Heights in mm. */
 export const overRoof = check({
@@ -72,7 +69,7 @@ export const overRoof = check({
             `${name} stands `,
             toSpare(mm(spareOf(over))),
             ' over the vehicle',
-            ...(near && near.mm < Math.min(spareOf(over), CLOSE_MM)
+            ...(near && isClose(near.mm, over)
               ? [', and ', toSpare(mm(near.mm)), ` from ${near.what}, which does not hold it`]
               : []),
             '.',

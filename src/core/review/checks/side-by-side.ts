@@ -9,12 +9,12 @@ import { verdictOf } from '../verdict'
 type Side = ReturnType<typeof sideBySide>[number]
 
 /** What is left between them, or that nothing is. */
-const between = ({ packed, gapMm }: Side): Phrase =>
+const gapWords = ({ packed, gapMm, goesThere }: Side): Phrase =>
   !fails(packed)
     ? []
-    : gapMm < 0
-      ? [' They do not go side by side there.']
-      : [' Side by side they keep ', toSpare(mm(gapMm)), ' between them.']
+    : goesThere
+      ? [' Side by side they keep ', toSpare(mm(gapMm)), ' between them.']
+      : [' They do not go side by side there.']
 
 /** Does what stands on one bar go side by side with the house's gap, and what is left of the bar in all? mm. */
 export const sideBySideCheck = check({
@@ -55,7 +55,7 @@ export const sideBySideCheck = check({
           ' between; it offers ',
           mm(packed.limit),
           ...marginWords(packed),
-          ...between(side),
+          ...gapWords(side),
         ],
       }
     }

@@ -1,5 +1,6 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { paneFacts, unknownPanes } from '../../facts/panes'
+import { touchesAtOnce } from '../../facts/swings'
 import type { PaneMeeting } from '../../survey/openings/meetings'
 import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
@@ -77,7 +78,9 @@ export const sunroof = check({
             way === 'tilts'
               ? [
                   `${pane.name}, tilting, touches ${met.name}`,
-                  ...(touchesAtDeg < 0.05 ? [' as soon as it opens'] : [' after ', deg(touchesAtDeg)]),
+                  ...(touchesAtOnce(touchesAtDeg)
+                    ? [' as soon as it opens']
+                    : [' after ', deg(touchesAtDeg)]),
                   '; ',
                   mm(gap.limit),
                   ' between them are wanted.',
