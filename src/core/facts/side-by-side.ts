@@ -35,6 +35,26 @@ const extentOf = (thing: ThingAt, all: readonly ThingAt[]): OnBar => {
   }
 }
 
+const middleOf = ({ y0, y1 }: OnBar) => (y0 + y1) / 2
+
+/** Things whose middles are so near stand side by side in either order. mm */
+const SAME_MM = 1e-6
+
+/**
+ * How far the bodies at either end may reach past what holds them. Where several stand in one place, whichever of them at
+ * either end gives most, so that an answer is the same from both sides.
+ */
+function past(on: readonly OnBar[]): number {
+  const middles = on.map(middleOf)
+  const [from, to] = [Math.min(...middles), Math.max(...middles)]
+  let most = 0
+  for (const left of on)
+    for (const right of on)
+      if (left !== right && middleOf(left) - from < SAME_MM && to - middleOf(right) < SAME_MM)
+        most = Math.max(most, Math.max(0, left.least - left.y0) + Math.max(0, right.y1 - right.most))
+  return most
+}
+
 /** Every bar on which more than one thing stands. A body may pass the end of what a bar offers; what holds it may not. */
 export function sideBySide(survey: Survey): readonly SideBySide[] {
   const gap = survey.plan.rules.gapsMm.between
@@ -43,10 +63,9 @@ export function sideBySide(survey: Survey): readonly SideBySide[] {
       .filter(({ placement: { host } }) => host.on === 'bars' && host.barIds.includes(at.bar.id))
       .map((thing) => extentOf(thing, survey.things))
       .sort((a, b) => a.y0 + a.y1 - b.y0 - b.y1)
-    const [first, last] = [on[0], on.at(-1)]
-    if (!first || !last || first === last) return []
+    if (on.length < 2) return []
     const bodies = on.reduce((sum, { y0, y1 }) => sum + y1 - y0, 0)
-    const touching = bodies - Math.max(0, first.least - first.y0) - Math.max(0, last.y1 - last.most)
+    const touching = bodies - past(on)
     const [from, to] = at.usableY
     const gaps = on.length - 1
     return [

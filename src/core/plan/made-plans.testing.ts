@@ -9,6 +9,7 @@ import fc from 'fast-check'
 import { startingSizes } from '../survey/frame/body/starting-sizes'
 import { rackKindsFor, startingRack } from '../survey/frame/starting-rack'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from './house'
+import type { Known } from './known'
 import { newPlan } from './new-plan'
 import type { Gear, Place } from './gear'
 import type { Load, Placement } from './placement'
@@ -359,6 +360,10 @@ function vehicleFrom(draw: Of<typeof vehicleDraw>): Vehicle {
   }
 }
 
+/** What was said of a section leaves no starting value of it. */
+const withoutProfile = (known: Known | undefined): Known =>
+  Object.fromEntries(Object.entries(known ?? {}).filter(([field]) => !field.startsWith('profile.')))
+
 function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefined {
   const [attachment] = vehicle.attachments
   const kinds = attachment ? rackKindsFor(attachment) : []
@@ -441,7 +446,7 @@ function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefi
     bars: rack.bars.map((bar, i) => ({
       ...bar,
       xMm: draw.moveBars ? (draw.xs[i] ?? bar.xMm) : bar.xMm,
-      ...(draw.section ? { profile: { ...bar.profile, ...SECTION } } : {}),
+      ...(draw.section ? { profile: { ...bar.profile, ...SECTION }, known: withoutProfile(bar.known) } : {}),
       ...(draw.split && i > 0 && i === rack.bars.length - 1 ? { attachmentId: 'second' } : {}),
       ...(draw.barKg === undefined || i > 0 ? {} : { kg: draw.barKg }),
       ...(draw.extra && draw.barKg !== undefined && i === 0

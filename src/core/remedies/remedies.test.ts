@@ -37,6 +37,7 @@ describe('remedies', () => {
         const remedies = remediesFor(surveyed, found, finding, DEMO_STOCK)
         expect(remedies.length, `${plan.id} ${finding.id}`).toBeGreaterThan(0)
         inOrder(remedies)
+        expect(structuredClone(remedies)).toEqual(remedies)
         for (const remedy of remedies) {
           const applied = apply(plan, remedy.command)
           if (!applied.ok) throw new Error(applied.reason)

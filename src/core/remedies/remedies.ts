@@ -13,7 +13,7 @@ import { beforeFix, clearedBy, leftBehind, staysOver, type Before } from './left
 import { movesOut } from './moves-out'
 
 /** An edit that was tried on the plan: it clears its finding and leaves behind nothing that its words do not name. */
-export interface Remedy extends Candidate {
+export interface Remedy extends Omit<Candidate, 'further' | 'standsFor'> {
   /** The rule of the one thing that is to be minded after it, where there is one. */
   readonly minds?: string
 }
@@ -89,8 +89,10 @@ function asOffered(before: Before, { candidate, survey }: Tried, finding: Findin
   if (!left) return undefined
   const [mind] = left
   const over = staysOver(reviewed, finding)
+  // What a worker sends is plain data: how it was looked for stays here.
+  const { further: _further, standsFor: _standsFor, ...offered } = candidate
   return {
-    ...candidate,
+    ...offered,
     ...(mind ? { minds: mind.rule } : {}),
     rank: candidate.rank + (over.length > 0 ? STILL_OVER : 0),
     message: [

@@ -53,7 +53,7 @@ describe('two lengths of one field', () => {
     const [finding, ...more] = asked(withRise(120))
     expect(more).toEqual([])
     expect(phraseText(finding?.sentence ?? [])).toBe(
-      'Bar 1: room under it, 60 mm (told) and 120 mm (measured, Ida) disagree. The first is in use; with the other the verdict on the road, on the trail and parked is another. Say which one holds.',
+      'Bar 1: room under it, 60 mm (told) and 120 mm (measured, Ida) differ by 60 mm. The first is in use; with the other the verdict on the road, on the trail and parked is another. Say which one holds.',
     )
     expect(asked(withRise(65))).toEqual([])
     expect(asked(withRise(undefined))).toEqual([])

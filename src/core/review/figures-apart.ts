@@ -71,31 +71,36 @@ export function onFiguresApart(
       ...apart.open.map(({ value, by, says }) => figure(value, by, says)),
     ]
     const what = `${apart.name}: ${label}`
-    const [only] = differing
-    return [
-      {
-        id: `figures-disagree ${[...(apart.sheet.of === 'vehicle' ? ['vehicle'] : [apart.sheet.id]), ...apart.owner, apart.field].join(' ')}`,
-        rule: 'figures-disagree',
-        severity: 'findOut',
-        state: differing.length === 1 && only ? only : 'all',
-        subject: { placementIds: [] },
-        sentence: [
-          `${what}, `,
-          ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...each]),
-          ` disagree. The first is in use; with the other the verdict ${listed(differing.map((state) => IN_STATE[state]))} is another. Say which one holds.`,
-        ],
-        ask: {
-          where: 'tape',
-          label: what,
-          target: {
-            field: 'figureHolds',
-            sheet: apart.sheet,
-            owner: apart.owner,
-            name: apart.field,
-            options: all.map((each, i) => [String(i), phraseText(each, IN_BOTH)] as const),
-          },
+    const id = `figures-disagree ${[...(apart.sheet.of === 'vehicle' ? ['vehicle'] : [apart.sheet.id]), ...apart.owner, apart.field].join(' ')}`
+    const values = [apart.value, ...apart.open.map(({ value }) => value)]
+    const byMuch = Math.max(...values) - Math.min(...values)
+    const common = {
+      rule: 'figures-disagree',
+      severity: 'findOut',
+      subject: { placementIds: [] },
+      sentence: [
+        `${what}, `,
+        ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...each]),
+        ' differ by ',
+        dimension === undefined ? String(byMuch) : { dimension, value: byMuch },
+        `. The first is in use; with the other the verdict ${listed(differing.map((state) => IN_STATE[state]))} is another. Say which one holds.`,
+      ],
+      ask: {
+        where: 'tape',
+        label: what,
+        target: {
+          field: 'figureHolds',
+          sheet: apart.sheet,
+          owner: apart.owner,
+          name: apart.field,
+          options: all.map((each, i) => [String(i), phraseText(each, IN_BOTH)] as const),
         },
       },
-    ]
+    } as const satisfies Omit<Finding, 'id' | 'state'>
+    if (differing.length === STATES.length) return [{ ...common, id, state: 'all' }]
+    const [only, second] = differing
+    // Of one state it has been asked under its plain name, which questions that were set aside keep.
+    if (only && second === undefined) return [{ ...common, id, state: only }]
+    return differing.map((state) => ({ ...common, id: `${id} ${state}`, state }))
   })
 }
