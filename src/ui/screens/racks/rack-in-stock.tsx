@@ -30,7 +30,7 @@ export function RackInStock({ rack }: { rack: Rack }) {
   }
   return (
     <details className="w-full">
-      <summary className="min-h-11 cursor-pointer py-2">
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
         In stock {entry.name} differs: {apart.map(({ name }) => name).join(', ')}
       </summary>
       <ul className="mb-2">
