@@ -63,6 +63,7 @@ export {
 export { FORMAT_VERSION, type Plan } from './plan/plan'
 export { factText } from './log/fact-print'
 export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from './plan/merge'
+export { liftTrail, type Trail } from './plan/lift-past'
 export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
 export { thinned } from './plan/thin-past'
 export { type Patch, patchBetween, patched, patchSchema } from './plan/patch'

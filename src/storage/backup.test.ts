@@ -8,7 +8,6 @@ import { backupText, openBackup, placeOf, previewRestore, readShelves, restore }
 import { refusing } from './faults.testing'
 import { keepEvents, loadEvents } from './log'
 import { keepInStock } from './own-stock'
-import { loadHistory } from './history'
 import { keepPlan, keepPlanOver, openPlan } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
 import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
@@ -90,7 +89,7 @@ describe('a backup', () => {
       await keepPlanOver({
         plan: after,
         over: revision,
-        steps: [...(await loadHistory(boatAndBox.id, revision)), step],
+        steps: [...(await openPlan(boatAndBox.id)).steps, step],
       })
     }
     await edit('First')
@@ -101,9 +100,9 @@ describe('a backup', () => {
     await restore(backup.shelves, 'merge', backup.pasts, new Set(differing.map(placeOf)))
     expect(await planShelf.getItem(boatAndBox.id)).toMatchObject({ job: { name: 'Second' } })
     await restore(backup.shelves, 'replace', backup.pasts)
-    const { stored, revision } = await openPlan(boatAndBox.id)
+    const { stored } = await openPlan(boatAndBox.id)
     expect(stored).toMatchObject({ plan: { job: { name: 'First' } } })
-    expect(await loadHistory(boatAndBox.id, revision)).toHaveLength(1)
+    expect((await openPlan(boatAndBox.id)).steps).toHaveLength(1)
   })
 
   it('that was changed by a hand is refused', async () => {

@@ -1,6 +1,5 @@
-import { type PastStep, pastStepSchema, type Patch, patchSchema } from '@/core'
+import { liftTrail, type PastStep, pastStepSchema, type Patch, patchSchema, type Trail } from '@/core'
 import * as z from '@/core/units/schema'
-import { historyShelf } from './shelves'
 import { allOn, type Going } from './transaction'
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
@@ -19,12 +18,6 @@ export const historyIn = (
   ahead: readonly Patch[] = [],
 ): void => going.put('history', id, { revision, steps, ...(ahead.length > 0 && { ahead }) })
 
-/** What leads back from a writing of a job, and on to what was taken back. */
-export interface Trail {
-  readonly steps: readonly PastStep[]
-  readonly ahead: readonly Patch[]
-}
-
 /** The trail of the writing of a number, as it lies; none where it was written without it. */
 function trailFrom(raw: unknown, revision: number): Trail {
   const read = historySchema.safeParse(raw)
@@ -33,20 +26,11 @@ function trailFrom(raw: unknown, revision: number): Trail {
     : { steps: [], ahead: [] }
 }
 
-/** The steps that lead back from a writing of a job. */
-export async function loadHistory(id: string, revision: number): Promise<readonly PastStep[]> {
-  try {
-    return trailFrom(await historyShelf.getItem(id), revision).steps
-  } catch {
-    return []
-  }
-}
+/** The trail of a writing, lifted to the present version as the plan is; `plan` is that writing as it lies. */
+export const trailIn = async (going: Going, id: string, revision: number, plan: unknown): Promise<Trail> =>
+  liftTrail(plan, trailFrom(await going.get('history', id), revision))
 
-/** The trail of a writing, for whoever is writing. */
-export const trailIn = async (going: Going, id: string, revision: number): Promise<Trail> =>
-  trailFrom(await going.get('history', id), revision)
-
-/** The steps that lead back from every job as it is kept now, by its id. */
+/** The steps that lead back from every job as it is kept now, by its id: as they lie, like the plans they lead from. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {
   const [revisions, histories] = await Promise.all([allOn('revisions'), allOn('history')])
   return Object.fromEntries(

@@ -6,11 +6,12 @@ import {
   patchBetween,
   type Plan,
   readPlan,
+  type Trail,
 } from '@/core'
 import * as z from '@/core/units/schema'
 import { tellKept } from './kept-elsewhere'
 import { planShelf, whyNotKept, type Kept } from './shelves'
-import { historyIn, type Trail, trailIn } from './history'
+import { historyIn, trailIn } from './history'
 import { removedIn } from './removed'
 import { keepMine } from './undecided'
 import { allOn, inOneGo, type Going } from './transaction'
@@ -132,7 +133,7 @@ export async function openPlan(id: string): Promise<OpenedPlan> {
   return inOneGo(['plans', 'revisions', 'history'], async (going) => {
     const raw = await going.get('plans', id)
     const revision = await revisionIn(going, id)
-    const trail = await trailIn(going, id, revision)
+    const trail = await trailIn(going, id, revision, raw)
     return { stored: raw === undefined ? undefined : storedFrom(id, raw), revision, ...trail }
   })
 }
@@ -178,7 +179,7 @@ export async function keepPlanOver({
       const raw = await going.get('plans', plan.id)
       if (revision !== over) {
         if (raw === undefined) return { kept: 'gone', revision }
-        const others = await trailIn(going, plan.id, revision)
+        const others = await trailIn(going, plan.id, revision, raw)
         return { kept: 'stale', stored: storedFrom(plan.id, raw), revision, steps: others.steps }
       }
       planIn(going, plan, revision + 1)
@@ -247,12 +248,16 @@ export async function keepHeld(id: string): Promise<Kept> {
 export async function changePlan(id: string, change: (plan: Plan) => Plan | undefined): Promise<Kept> {
   try {
     await inOneGo(['plans', 'revisions', 'history'], async (going) => {
-      const stored = storedFrom(id, await going.get('plans', id))
+      const raw = await going.get('plans', id)
+      const stored = storedFrom(id, raw)
       const plan = stored.ok ? change(stored.plan) : undefined
       if (!stored.ok || !plan) return
       const revision = await revisionIn(going, id)
       const back = patchBetween(plan, stored.plan)
-      const steps = [...(await trailIn(going, id, revision)).steps, { at: new Date().toISOString(), back }]
+      const steps = [
+        ...(await trailIn(going, id, revision, raw)).steps,
+        { at: new Date().toISOString(), back },
+      ]
       planIn(going, plan, revision + 1)
       historyIn(going, id, revision + 1, steps)
     })

@@ -6,6 +6,7 @@ import type { Plan } from '../plan/plan'
 import { planSchema } from '../plan/plan-schema'
 import { pictureSchema, sha256Schema } from './backup'
 import { unopened } from './opened'
+import { liftTrail } from '../plan/lift-past'
 import { readPlan } from './plan-file'
 
 /** One job with all that belongs to it: its plan, its past, its entries in the log, its pictures. */
@@ -85,7 +86,7 @@ export function readParcel(raw: unknown): ReadParcel {
       madeAt,
       ...(by !== undefined && { by }),
       plan: plan.plan,
-      steps: leading(plan.plan, steps),
+      steps: leading(plan.plan, liftTrail(read.data.plan, { steps, ahead: [] }).steps),
       events,
       pictures,
     },

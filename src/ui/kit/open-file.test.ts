@@ -2,7 +2,6 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { patchBetween, type Plan, printPlan } from '@/core'
 import { boatAndBox } from '@/demo/plans'
-import { loadHistory } from '@/storage/history'
 import { changePlan, keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { refusing } from '@/storage/faults.testing'
@@ -12,7 +11,7 @@ import { useOpenFile } from './open-file'
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
 const opened = (plan: Plan) =>
   useOpenFile.getState().open(new File([printPlan(plan)], 'plan.ypsos.json', { type: 'application/json' }))
-const steps = async (id: string) => loadHistory(id, (await openPlan(id)).revision)
+const steps = async (id: string) => (await openPlan(id)).steps
 
 beforeEach(async () => {
   await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))

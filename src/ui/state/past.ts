@@ -47,8 +47,10 @@ export function pastOf(plan: Plan, steps: readonly PastStep[]): readonly Plan[] 
     past.unshift(before)
     now = before
   }
-  // Each was a plan when it was kept: the oldest tells whether the whole way still leads through plans of this version.
-  return past[0] === undefined || planSchema.safeParse(past[0]).success ? past : []
+  // Each was a plan when it was kept: mostly the oldest tells that the whole way leads through plans.
+  if (past[0] === undefined || planSchema.safeParse(past[0]).success) return past
+  const odd = past.findLastIndex((state) => !planSchema.safeParse(state).success)
+  return past.slice(odd + 1)
 }
 
 const same = (a: Plan | undefined, b: Plan | undefined): boolean =>

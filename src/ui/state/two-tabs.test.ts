@@ -3,8 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { apply, type Command, patchBetween, type Plan } from '@/core'
 import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox } from '@/demo/plans'
-import { loadHistory } from '@/storage/history'
-import { keepPlan, keepPlanOver, loadPlan } from '@/storage/plans'
+import { keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { pastOf } from './past'
 import { usePlan } from './plan-store'
@@ -116,7 +115,7 @@ describe('one job in two tabs (S2)', () => {
     await store().follow(boatAndBox.id)
     store().run(move(700))
     await store().saveNow()
-    const steps = await loadHistory(boatAndBox.id, store().revision)
+    const steps = (await openPlan(boatAndBox.id)).steps
     expect(steps).toHaveLength(62)
     expect([steps[60]?.at, steps[60]?.by]).toEqual([at, 'Ines'])
     const states = [...pastOf(store().plan!, steps), store().plan!]
