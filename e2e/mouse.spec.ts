@@ -1,4 +1,4 @@
-import { deeper, expect, inDrawing, openJob, saved, stateButton, test } from './fixtures'
+import { deeper, expect, fromMenu, inDrawing, openJob, saved, stateButton, test } from './fixtures'
 
 test(
   'does a job with the mouse alone, and finds it after closing the page',
@@ -102,3 +102,22 @@ test(
     await expect.poll(async () => Math.round((await box.boundingBox())!.width)).toBe(Math.round(before.width))
   },
 )
+
+test('a dialog stays when a press in its text is let go outside it, and closes when it is pressed outside', async ({
+  page,
+}) => {
+  await openJob(page, 'Yard van, full summer load')
+  await fromMenu(page, 'Doors and garages')
+  const dialog = page.getByRole('dialog')
+  const field = dialog.getByRole('textbox').first()
+  await field.fill('Half typed')
+  const box = await field.boundingBox()
+  if (!box) throw new Error('The field is not on the page.')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(4, 4, { steps: 5 })
+  await page.mouse.up()
+  await expect(field).toHaveValue('Half typed')
+  await page.mouse.click(4, 4)
+  await expect(dialog).toHaveCount(0)
+})

@@ -106,21 +106,6 @@ test('a page is read, and nothing is sent to it', async ({ request: ask }) => {
   expect((await ask.fetch('/api/review', { method: 'PUT' })).status()).toBe(405)
 })
 
-test('refuses TRACE, to pages and to the route', async ({ baseURL }) => {
-  for (const path of ['/', '/api/review', '/icon.svg'])
-    expect(
-      await new Promise((resolve, reject) => {
-        request(new URL(path, baseURL), { method: 'TRACE' }, (from) => {
-          from.resume()
-          resolve(from.statusCode)
-        })
-          .on('error', reject)
-          .end()
-      }),
-      path,
-    ).toBe(405)
-})
-
 test('sends the usual headers with every file it serves, scripts and icons too', async ({ request }) => {
   const page = await (await request.get('/')).text()
   const files = [...page.matchAll(/"(\/_next\/static\/[^"]+?\.(?:js|css|woff2))/g)].map(

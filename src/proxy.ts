@@ -19,7 +19,7 @@ function policy(nonce: string): string {
   ].join('; ')
 }
 
-/** What a page is asked for by. TRACE does not come this far. */
+/** What a page is asked for by. TRACE is refused by the server in front: the framework fails on it. */
 const ASKED_BY = ['GET', 'HEAD', 'OPTIONS']
 
 export function proxy(request: NextRequest): NextResponse {

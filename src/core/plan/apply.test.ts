@@ -251,18 +251,6 @@ describe('figures', () => {
       'none',
     )
   })
-
-  it('lets a sheet say that a part is rated with another, but not the roof', () => {
-    const rated = { by: 'with' as const, what: 'the feet', source: { kind: 'sheet' as const } }
-    expect(
-      after(boatAndBox, { do: 'setRated', owner: { of: 'part', id: 'aero-bars' }, rated }).racks[0]?.parts[0]
-        ?.rated.by,
-    ).toBe('with')
-    expect(refusal(boatAndBox, { do: 'setRated', owner: { of: 'roof' }, rated })).toContain('own figure')
-    expect(
-      refusal(twinSpan, { do: 'setRated', owner: { of: 'attachment', id: 'pickup-bed-rails' }, rated }),
-    ).toContain('figure of its own')
-  })
 })
 
 describe('the job itself', () => {
@@ -272,9 +260,8 @@ describe('the job itself', () => {
     expect(refusal(boatAndBox, { do: 'setUse', use })).toContain('driver')
   })
 
-  it('sets job, note, vehicle, clearances, use and rules', () => {
+  it('sets job, vehicle, clearances, use and rules', () => {
     expect(after(boatAndBox, { do: 'setJob', job: { name: 'Other' } }).job).toEqual({ name: 'Other' })
-    expect(after(boatAndBox, { do: 'setNote', note: 'Mind the cap.' }).note).toBe('Mind the cap.')
     expect(
       after(boatAndBox, { do: 'setVehicle', vehicle: { ...boatAndBox.vehicle, heightMm: 1500 } }).vehicle
         .heightMm,

@@ -80,7 +80,6 @@ const rating = (recipe: Recipe, pick: Parameters<Maker>[2]) => ({
 /** One way to make each edit there is: the compiler asks for every one. */
 const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
   setJob: (_, { yes }) => ({ do: 'setJob', job: { name: yes ? 'Another job' : ' ' } }),
-  setNote: (_, { yes }) => ({ do: 'setNote', note: yes ? 'Mind the antenna.' : '' }),
   move: (plan, { mm, kg }, pick) => ({
     do: 'move',
     placementId: placementOf(plan, pick),
@@ -195,13 +194,6 @@ const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
     const partId = pick(idsOf(partsIn(plan)))
     return { do: 'swapPart', partId, part: { ...pick(STOCK.parts, 1), id: partId } }
   },
-  setRated: (plan, recipe, pick) => ({
-    do: 'setRated',
-    owner: ownerOf(plan, pick),
-    rated: recipe.yes
-      ? { by: 'with', what: 'the bars', source: { kind: 'told' } }
-      : { by: 'own', ratings: [rating(recipe, pick)] },
-  }),
   setRating: (plan, recipe, pick) => ({
     do: 'setRating',
     owner: ownerOf(plan, pick),

@@ -20,6 +20,8 @@ export function Modal({
 }) {
   const dialog = useRef<HTMLDialogElement>(null)
   const id = useId()
+  // A press that begins in a text and ends outside is clicked on the dialog itself, and must not close it.
+  const pressedOutside = useRef(false)
   useEffect(() => {
     const element = dialog.current
     if (!element || element.open) return
@@ -31,8 +33,11 @@ export function Modal({
       ref={dialog}
       aria-labelledby={id}
       onClose={onClose}
+      onPointerDown={(event) => {
+        pressedOutside.current = event.target === dialog.current
+      }}
       onClick={(event) => {
-        if (event.target === dialog.current) dialog.current.close()
+        if (pressedOutside.current && event.target === dialog.current) dialog.current.close()
       }}
       className="modal transition-none"
     >

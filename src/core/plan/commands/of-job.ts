@@ -1,5 +1,5 @@
 import * as z from '../../units/schema'
-import { idSchema, noteSchema } from '../../units/scalars'
+import { idSchema } from '../../units/scalars'
 import { asideSchema } from '../aside'
 import { carSchema } from '../car'
 import { houseRulesSchema } from '../house'
@@ -11,7 +11,6 @@ import { edit, editInPlace, put, onward, without } from './edit'
 /** Edits of the job itself: whose it is, how it is used, what was measured, asked and set aside. */
 export const ofJob = {
   setJob: editInPlace({ job: jobSchema }, (plan, { job }) => ({ ...plan, job })),
-  setNote: editInPlace({ note: noteSchema }, (plan, { note }) => ({ ...plan, note })),
   setUse: edit({ use: useSchema }, (plan, { use }) => ({ ...plan, use })),
   setRules: editInPlace({ rules: houseRulesSchema }, (plan, { rules }) => ({ ...plan, rules })),
   setCar: editInPlace({ car: carSchema }, (plan, { car }) => ({ ...plan, car })),

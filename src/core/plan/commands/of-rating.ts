@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { idSchema } from '../../units/scalars'
 import type { Plan } from '../plan'
-import { ratedSchema, ratingSchema, type Rated, type Rating } from '../rating'
+import { ratingSchema, type Rated, type Rating } from '../rating'
 import { changed, edit, put, Refusal, onward, without } from './edit'
 import { onPart } from './of-rack'
 
@@ -14,35 +14,38 @@ const ratingOwnerSchema = z.discriminatedUnion('of', [
 ])
 export type RatingOwner = z.infer<typeof ratingOwnerSchema>
 
-function onRated(plan: Plan, owner: RatingOwner, change: (rated: Rated) => Rated | Refusal): Plan | Refusal {
+const ratingsOf = (rated: Rated): readonly Rating[] => (rated.by === 'own' ? rated.ratings : [])
+
+/** The plan with other figures of whoever they are of; a figure of its own ends that it is rated with something else. */
+function onRatings(
+  plan: Plan,
+  owner: RatingOwner,
+  change: (ratings: readonly Rating[]) => readonly Rating[] | Refusal,
+): Plan | Refusal {
   const { vehicle } = plan
+  const own = (rated: Rated): Rated | Refusal =>
+    onward(change(ratingsOf(rated)), (ratings) => ({ by: 'own', ratings: [...ratings] }))
   switch (owner.of) {
     case 'roof':
-      return onward(change({ by: 'own', ratings: vehicle.roof.ratings }), (rated) =>
-        rated.by === 'with'
-          ? new Refusal('The roof carries its own figure.')
-          : { ...plan, vehicle: { ...vehicle, roof: { ...vehicle.roof, ratings: rated.ratings } } },
-      )
+      return onward(change(vehicle.roof.ratings), (ratings) => ({
+        ...plan,
+        vehicle: { ...vehicle, roof: { ...vehicle.roof, ratings: [...ratings] } },
+      }))
     case 'attachment':
       return onward(
         changed(
           vehicle.attachments,
           ({ id }) => id === owner.id,
-          (attachment) => {
-            if ('rated' in attachment)
-              return onward(change(attachment.rated), (rated) => ({ ...attachment, rated }))
-            return onward(change({ by: 'own', ratings: attachment.ratings }), (rated) =>
-              rated.by === 'with'
-                ? new Refusal(`${attachment.name} needs a figure of its own.`)
-                : { ...attachment, ratings: rated.ratings },
-            )
-          },
+          (attachment) =>
+            'rated' in attachment
+              ? onward(own(attachment.rated), (rated) => ({ ...attachment, rated }))
+              : onward(change(attachment.ratings), (ratings) => ({ ...attachment, ratings: [...ratings] })),
           `The vehicle has no attachment "${owner.id}".`,
         ),
         (attachments) => ({ ...plan, vehicle: { ...vehicle, attachments } }),
       )
     case 'part':
-      return onPart(plan, owner.id, (part) => onward(change(part.rated), (rated) => ({ ...part, rated })))
+      return onPart(plan, owner.id, (part) => onward(own(part.rated), (rated) => ({ ...part, rated })))
     case 'gear':
       return onward(
         changed(
@@ -51,7 +54,7 @@ function onRated(plan: Plan, owner: RatingOwner, change: (rated: Rated) => Rated
           (gear) => {
             const { carries } = gear
             return carries
-              ? onward(change(carries.rated), (rated) => ({ ...gear, carries: { ...carries, rated } }))
+              ? onward(own(carries.rated), (rated) => ({ ...gear, carries: { ...carries, rated } }))
               : new Refusal(`${gear.name} carries nothing.`)
           },
           `The plan has no gear "${owner.id}".`,
@@ -61,22 +64,12 @@ function onRated(plan: Plan, owner: RatingOwner, change: (rated: Rated) => Rated
   }
 }
 
-const ratingsOf = (rated: Rated): readonly Rating[] => (rated.by === 'own' ? rated.ratings : [])
-
 /** Edits of what something may bear. */
 export const ofRating = {
-  setRated: edit({ owner: ratingOwnerSchema, rated: ratedSchema }, (plan, { owner, rated }) =>
-    onRated(plan, owner, () => rated),
-  ),
   setRating: edit({ owner: ratingOwnerSchema, rating: ratingSchema }, (plan, { owner, rating }) =>
-    onRated(plan, owner, (rated) => ({ by: 'own', ratings: put(ratingsOf(rated), rating) })),
+    onRatings(plan, owner, (ratings) => put(ratings, rating)),
   ),
   removeRating: edit({ owner: ratingOwnerSchema, ratingId: idSchema }, (plan, { owner, ratingId }) =>
-    onRated(plan, owner, (rated) =>
-      onward(without(ratingsOf(rated), ratingId, `There is no figure "${ratingId}".`), (ratings) => ({
-        by: 'own',
-        ratings,
-      })),
-    ),
+    onRatings(plan, owner, (ratings) => without(ratings, ratingId, `There is no figure "${ratingId}".`)),
   ),
 }
