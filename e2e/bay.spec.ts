@@ -248,10 +248,10 @@ test('weighs a guess on the simulated scale, and the plan takes it', deeper, asy
 
 test('corrects an entry: struck out, never deleted', async ({ page }) => {
   await page.goto('/log?vehicle=car-demo-ridge-tent')
-  await page.getByLabel('Kind').selectOption('Rack taken off')
+  await page.getByLabel('Kind').selectOption('Taken off')
   await page.getByLabel('Which rack').selectOption('Slat platform on gutter feet')
   await page.getByRole('button', { name: 'Add to the log' }).click()
-  await expect(page.getByRole('row').filter({ hasText: 'Removed' })).toContainText(
+  await expect(page.getByRole('row').filter({ hasText: 'Taken off' })).toContainText(
     'gutter clamps 11 to 13 N·m',
   )
   await page.getByLabel('Kind').selectOption('Lost')

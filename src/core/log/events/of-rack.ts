@@ -18,8 +18,8 @@ const noted = (word: string) => entry({ word, shape: what, line: (said) => said.
 /** What happens to a rack on a vehicle, whether in a job or years after. */
 export const ofRackEvents = {
   fitted: ofRack('Fitted', true),
-  removed: ofRack('Removed', false),
-  refitted: ofRack('Refitted', true),
+  removed: ofRack('Taken off', false),
+  refitted: ofRack('Put on again', true),
   replaced: entry({
     word: 'Replaced',
     shape: { what: words, with: words },

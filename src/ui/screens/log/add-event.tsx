@@ -3,24 +3,23 @@ import { Choice } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
 import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import { daySchema, type Rack, refitValues } from '@/core'
+import { daySchema, EVENT_WORD, type LogEvent, type Rack, refitValues } from '@/core'
 import { useState } from 'react'
 import { useLog, type NewEvent } from '@/ui/state/log-store'
 
-const KINDS = [
-  ['found', 'Found'],
-  ['lost', 'Lost'],
-  ['replaced', 'Replaced'],
-  ['removed', 'Rack taken off'],
-  ['refitted', 'Rack put on again'],
-  ['loadChanged', 'Load changed'],
-  ['checked', 'Checked'],
-  ['firstTrip', 'First trip made'],
-  ['dated', 'Set a date'],
-] as const
-type Kind = (typeof KINDS)[number][0]
-
-const ON_RACK: readonly Kind[] = ['removed', 'refitted']
+/** What is entered by hand, in the order in which it is offered. */
+const BY_HAND = [
+  'found',
+  'lost',
+  'replaced',
+  'removed',
+  'refitted',
+  'loadChanged',
+  'checked',
+  'firstTrip',
+  'dated',
+] as const satisfies readonly LogEvent['kind'][]
+type Kind = (typeof BY_HAND)[number]
 
 interface Draft {
   readonly kind: Kind
@@ -31,48 +30,48 @@ interface Draft {
   readonly note: string
 }
 
+const isOnRack = (kind: Kind): kind is 'removed' | 'refitted' => kind === 'removed' || kind === 'refitted'
+
+type Note = { readonly note?: string }
+
+/** A rack that came off or went on again: what it takes to put it back as it was is written down when it comes off. */
+function onRack(
+  kind: 'removed' | 'refitted',
+  { rackId }: Draft,
+  note: Note,
+  racks: readonly Rack[],
+): NewEvent | string {
+  const rack = racks.find(({ id }) => id === rackId)
+  if (!rack) return 'Choose which rack.'
+  const values = kind === 'removed' && note.note === undefined ? refitValues(rack) : ''
+  return { kind, rackId: rack.id, what: rack.name, ...(values === '' ? note : { note: values }) }
+}
+
 /** What is written for a draft, or what it lacks. */
 export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string {
+  const { kind } = draft
   const what = draft.what.trim()
-  const note = draft.note.trim() === '' ? {} : { note: draft.note.trim() }
-  if (ON_RACK.includes(draft.kind)) {
-    const rack = racks.find(({ id }) => id === draft.rackId)
-    if (!rack) return 'Choose which rack.'
-    // What it takes to put it back as it was is written down when it comes off.
-    const values = draft.kind === 'removed' && draft.note.trim() === '' ? refitValues(rack) : ''
-    return {
-      kind: draft.kind as 'removed' | 'refitted',
-      rackId: rack.id,
-      what: rack.name,
-      ...(values === '' ? note : { note: values }),
-    }
-  }
+  const other = draft.other.trim()
+  const note: Note = draft.note.trim() === '' ? {} : { note: draft.note.trim() }
+  if (isOnRack(kind)) return onRack(kind, draft, note, racks)
   if (what === '') return 'Say what.'
-  switch (draft.kind) {
+  switch (kind) {
     case 'lost':
     case 'found': {
       const count = Number(draft.count)
       return Number.isInteger(count) && count >= 1
-        ? { kind: draft.kind, what, count, ...note }
+        ? { kind, what, count, ...note }
         : 'How many? A whole number from 1.'
     }
     case 'replaced':
-      return draft.other.trim() === ''
-        ? 'Say what it was replaced by.'
-        : { kind: 'replaced', what, with: draft.other.trim(), ...note }
+      return other === '' ? 'Say what it was replaced by.' : { kind, what, with: other, ...note }
     case 'firstTrip':
-      return daySchema.safeParse(draft.other).success
-        ? { kind: 'firstTrip', what, on: draft.other, ...note }
-        : 'Choose the day.'
+      return daySchema.safeParse(other).success ? { kind, what, on: other, ...note } : 'Choose the day.'
     case 'dated':
-      return daySchema.safeParse(draft.other).success
-        ? { kind: 'dated', what, due: draft.other, ...note }
-        : 'Choose the day.'
+      return daySchema.safeParse(other).success ? { kind, what, due: other, ...note } : 'Choose the day.'
     case 'checked':
     case 'loadChanged':
-    case 'removed':
-    case 'refitted':
-      return { kind: draft.kind as 'checked' | 'loadChanged', what, ...note }
+      return { kind, what, ...note }
   }
 }
 
@@ -84,7 +83,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
   const [draft, setDraft] = useState(EMPTY)
   const [problem, setProblem] = useState<string>()
   const set = (patch: Partial<Draft>) => setDraft({ ...draft, ...patch })
-  const onRack = ON_RACK.includes(draft.kind)
+  const aboutRack = isOnRack(draft.kind)
   const field = (label: string, key: 'what' | 'other' | 'count' | 'note', type = 'text') => (
     <TextBox
       label={label}
@@ -100,8 +99,13 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 grid gap-2"
     >
       <h3 className="text-head">New entry</h3>
-      <Choice label="Kind" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind, other: '' })} />
-      {onRack ? (
+      <Choice
+        label="Kind"
+        value={draft.kind}
+        options={BY_HAND.map((kind) => [kind, EVENT_WORD[kind]] as const)}
+        onChange={(kind) => set({ kind, other: '' })}
+      />
+      {aboutRack ? (
         <Choice
           label="Which rack"
           value={draft.rackId}
