@@ -3,6 +3,9 @@ import { useZoom } from '@/ui/drawing/zoom-store'
 import { assessedOf } from '@/ui/state/assessed'
 import { usePlan } from '@/ui/state/plan-store'
 
+/** The drawing as it is on the page, for whoever holds something over it from elsewhere. */
+export const drawnSheet: { element: SVGSVGElement | null } = { element: null }
+
 /** The plan and the sheet as they stand when an event comes; a drag leaves the sheet still under the hand. */
 export function sheetNow() {
   const { plan, dragFrom } = usePlan.getState()

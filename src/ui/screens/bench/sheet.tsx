@@ -19,7 +19,7 @@ import { useZoom } from '@/ui/drawing/zoom-store'
 import { useZoomGestures } from './zoom-gestures'
 import { byPage, useRoving } from '@/ui/kit/use-roving'
 import { useFocusKept } from '@/ui/kit/use-focus-kept'
-import { sheetNow } from './sheet-now'
+import { drawnSheet, sheetNow } from './sheet-now'
 
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
 const SNAP_PX = 9
@@ -197,6 +197,12 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   }
   const ready = size.width > 0
   useZoomGestures(svg, ready)
+  useEffect(() => {
+    drawnSheet.element = svg.current
+    return () => {
+      drawnSheet.element = null
+    }
+  }, [ready])
   useFocusKept(svg, '[role=button]', survey)
   useRoving(svg, '[data-roving]', byPage, words)
   return (

@@ -1,10 +1,8 @@
 'use client'
 import type { Gear, HeldOver } from '@/core'
 import { create } from 'zustand'
-import { extentOf, fromSheet, layoutSheet, viewAt } from '@/ui/drawing/layout'
-import { assessedOf } from '@/ui/state/assessed'
-import { usePlan } from '@/ui/state/plan-store'
-import { useZoom } from '@/ui/drawing/zoom-store'
+import { fromSheet, viewAt } from '@/ui/drawing/layout'
+import { drawnSheet, sheetNow } from './sheet-now'
 
 /** A thing held over the drawing, from the shelf: where the hand is, in the vehicle frame. */
 interface Held {
@@ -27,12 +25,10 @@ export const useShelfDrag = create<ShelfDrag>((set) => ({
 
 /** The point of the vehicle under a place on the page, where that is over a view of the drawing; mm. */
 export function pointUnder(left: number, top: number): HeldOver | undefined {
-  const { plan } = usePlan.getState()
-  const rect = document.querySelector('[data-testid="sheet"] svg')?.getBoundingClientRect()
-  if (!plan || !rect) return undefined
-  const { size, zoom } = useZoom.getState()
-  const { survey } = assessedOf(plan)
-  const layout = layoutSheet(extentOf(survey), size, zoom)
+  const now = sheetNow()
+  const rect = drawnSheet.element?.getBoundingClientRect()
+  if (!now || !rect) return undefined
+  const { layout, survey } = now
   const [x, y] = [left - rect.left, top - rect.top]
   const view = viewAt(layout, x, y)
   if (!view) return undefined
