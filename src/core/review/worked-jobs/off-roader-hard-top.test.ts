@@ -138,4 +138,20 @@ describe('drilled mounts and a platform on a hard top', () => {
     const job = answers(plan('load'))
     expect(job.says('tie-downs').find((each) => each.startsWith('Case'))).toMatch(/1 strap .*13.8 kg/)
   })
+
+  it('has its deck’s top at 1974.4 mm, and lies over the antenna', () => {
+    const plain = plan('load')
+    const aerial = {
+      kind: 'antenna' as const,
+      id: 'satellite',
+      name: 'Satellite antenna',
+      xMm: 260,
+      yMm: 0,
+      heightMm: 35,
+      form: 'puck' as const,
+    }
+    const job = answers({ ...plain, vehicle: { ...plain.vehicle, obstacles: [aerial] } })
+    expect(job.survey.racks[0]!.topZMm).toBeCloseTo(1974.4, 1)
+    expect(job.says('antenna', 'mind').join(' ')).toMatch(/lies over the Satellite antenna/)
+  })
 })

@@ -137,4 +137,31 @@ describe('a truss rack in bed channels, with cans, tools and a tent', () => {
     expect(job.counted('channels', 'parked')).toBeCloseTo(327.42, 2)
     expect(job.path('parked')).toBe('findOut')
   })
+
+  it('has no room for cans on the panel to whose side the tent opens', () => {
+    const tent = thingOf('Tent', 61, [1200, 1300, 280], {
+      kind: 'tent',
+      opens: { toward: 'left', reachMm: 1200, floorMm: 0 },
+    })
+    const can = thingOf('Water can', 3.1, [350, 200, 450], { kind: 'can' })
+    const onPanel = (zMm: number) => ({
+      ...at('Water can'),
+      xMm: 2490,
+      yMm: -850,
+      host: { on: 'panel' as const, rackId: 'truss', side: 'left' as const, zMm },
+    })
+    const left = answers(
+      jobOf(
+        vehicle,
+        [rack],
+        [
+          [tent, at('Tent')],
+          [can, onPanel(350)],
+        ],
+      ),
+    )
+    expect(left.says('tent', 'stop').join(' ')).toMatch(/Tent opens to the left into Water can/)
+    const inside = answers(jobOf(vehicle, [rack], [[tent, at('Tent')]]))
+    expect(inside.says('tent', 'stop')).toEqual([])
+  })
 })

@@ -189,4 +189,23 @@ describe('a bed rack, cab bars and two platforms on a pickup', () => {
     expect(load('bed-rear')).toBeCloseTo(13.19, 2)
     expect(boats.says('lines', 'mind')).toEqual(['Boat: plan bow and stern lines.'])
   })
+
+  it('leaves a boat that asks for 1100 mm and the platform no spread: 99.9 mm are missing', () => {
+    const boat = thingOf('Boat', 29, [5000, 600, 400], {
+      kind: 'boat',
+      shape: 'hull',
+      fit: { mount: { kind: 'strap' }, spreadMm: { fromMm: 1100, toMm: 1300 } },
+    })
+    const both = jobOf(
+      vehicle,
+      [bed],
+      [
+        [A, onBars('Platform A', onBed, 2650, 0)],
+        [boat, onBars('Boat', onBed, 2650, 0)],
+      ],
+    )
+    expect(answers(both).says('spread', 'stop')).toContain(
+      'No spread suits Platform A and Boat together: 99.9 mm are missing. One of them has to give way.',
+    )
+  })
 })
