@@ -16,6 +16,9 @@ interface OnWidth {
   readonly span: Span
   readonly side: 'left' | 'right'
   readonly past: Held
+  /** How far from the middle its contacts reach on that side, and how far it may there. mm */
+  readonly reachesMm: number
+  readonly offersMm: number
   /** Whether what touches the bar is known: where it is not, standing past it is a question. */
   readonly known: boolean
 }
@@ -45,7 +48,15 @@ function onWidths(survey: Survey, thing: ThingAt): readonly OnWidth[] {
   const known = contactsKnown(thing) || touchesWithSides(thing)
   return spansOf(survey, thing).map((span) => {
     const [left, right] = [span.from - least, most - span.to]
-    return { span, side: left > right ? 'left' : 'right', past: atMost(Math.max(left, right), 0), known }
+    const onLeft = left > right
+    return {
+      span,
+      side: onLeft ? 'left' : 'right',
+      past: atMost(Math.max(left, right), 0),
+      reachesMm: onLeft ? -least : most,
+      offersMm: onLeft ? -span.from : span.to,
+      known,
+    }
   })
 }
 

@@ -103,7 +103,14 @@ export const hatch = check({
                 mm(gap.limit),
                 ...marginWords(gap),
               ]
-            : [`${panel.name} passes ${nameOf(meeting)} with `, mm(gap.measure), '.'],
+            : [
+                `${panel.name} passes ${nameOf(meeting)} with `,
+                mm(gap.measure),
+                ' of the ',
+                mm(gap.limit),
+                ' wanted',
+                ...marginWords(gap),
+              ],
         }
       }
     }

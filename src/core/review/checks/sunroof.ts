@@ -103,7 +103,14 @@ export const sunroof = check({
         yield {
           ...common,
           severity: 'clear',
-          sentence: [`${pane.name}, ${moving}, passes ${met.name} with `, mm(gap.measure), '.'],
+          sentence: [
+            `${pane.name}, ${moving}, passes ${met.name} with `,
+            mm(gap.measure),
+            ' of the ',
+            mm(gap.limit),
+            ' wanted',
+            ...marginWords(gap),
+          ],
         }
     }
   },

@@ -1,6 +1,6 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { worstWidth } from '../../facts/usable-widths'
-import { mm, missing, toSpare } from '../../units/phrase'
+import { mm, missing, type Phrase, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES } from '../length-groups'
 
@@ -29,7 +29,7 @@ export const usableWidth = check({
     for (const thing of survey.things) {
       const worst = worstWidth(survey, thing)
       if (!worst) continue
-      const { span, side, past, known } = worst
+      const { span, side, past, known, reachesMm, offersMm } = worst
       const { name } = thing.gear
       const common = {
         about: thing.placement.id,
@@ -38,8 +38,11 @@ export const usableWidth = check({
           placementIds: [thing.placement.id],
           ...(span.barId === undefined ? {} : { barId: span.barId }),
         },
+        measured: mm(reachesMm),
+        limit: mm(offersMm),
         margin: mm(spareOf(past)),
       } as const
+      const reach: Phrase = [' (', mm(reachesMm), ' of ', mm(offersMm), ' from the middle)']
       if (!fails(past))
         yield {
           ...common,
@@ -47,7 +50,9 @@ export const usableWidth = check({
           sentence: [
             `${name} stands within ${span.name} with `,
             toSpare(mm(spareOf(past))),
-            ` to spare on the ${side}.`,
+            ` to spare on the ${side}`,
+            ...reach,
+            '.',
           ],
         }
       else if (known)
@@ -57,7 +62,9 @@ export const usableWidth = check({
           sentence: [
             `${name} stands `,
             missing(mm(overBy(past))),
-            ` past what ${span.name} offers on the ${side}.`,
+            ` past what ${span.name} offers on the ${side}`,
+            ...reach,
+            '.',
           ],
         }
       else
