@@ -23,8 +23,7 @@ interface OnBar {
   readonly most: number
 }
 
-const extentOf = (thing: ThingAt, all: readonly ThingAt[]): OnBar => {
-  const whole = all.filter((each) => rootOf(each) === thing)
+const extentOf = (thing: ThingAt, whole: readonly ThingAt[]): OnBar => {
   const ys = contactYs(thing)
   return {
     thing,
@@ -40,6 +39,13 @@ const middleOf = ({ y0, y1 }: OnBar) => (y0 + y1) / 2
 /** Things whose middles are so near stand side by side in either order. mm */
 const SAME_MM = 1e-6
 
+/** The two that give most: where the first stands at the other end too, the second takes its place. */
+const mostOf = (ends: readonly OnBar[], givesMm: (each: OnBar) => number) =>
+  ends
+    .map((each) => ({ each, mm: Math.max(0, givesMm(each)) }))
+    .sort((a, b) => b.mm - a.mm)
+    .slice(0, 2)
+
 /**
  * How far the bodies at either end may reach past what holds them. Where several stand in one place, whichever of them at
  * either end gives most, so that an answer is the same from both sides.
@@ -47,21 +53,37 @@ const SAME_MM = 1e-6
 function past(on: readonly OnBar[]): number {
   const middles = on.map(middleOf)
   const [from, to] = [Math.min(...middles), Math.max(...middles)]
-  let most = 0
-  for (const left of on)
-    for (const right of on)
-      if (left !== right && middleOf(left) - from < SAME_MM && to - middleOf(right) < SAME_MM)
-        most = Math.max(most, Math.max(0, left.least - left.y0) + Math.max(0, right.y1 - right.most))
-  return most
+  const atLeft = mostOf(
+    on.filter((each) => middleOf(each) - from < SAME_MM),
+    ({ least, y0 }) => least - y0,
+  )
+  const atRight = mostOf(
+    on.filter((each) => to - middleOf(each) < SAME_MM),
+    ({ y1, most }) => y1 - most,
+  )
+  const pairs = atLeft.flatMap((left) => atRight.map((right) => ({ left, right })))
+  return Math.max(
+    0,
+    ...pairs
+      .filter(({ left, right }) => left.each !== right.each)
+      .map(({ left, right }) => left.mm + right.mm),
+  )
 }
 
 /** Every bar on which more than one thing stands. A body may pass the end of what a bar offers; what holds it may not. */
 export function sideBySide(survey: Survey): readonly SideBySide[] {
   const gap = survey.plan.rules.gapsMm.between
+  const wholes = new Map<ThingAt, ThingAt[]>()
+  for (const thing of survey.things) {
+    const root = rootOf(thing)
+    const whole = wholes.get(root)
+    if (whole) whole.push(thing)
+    else wholes.set(root, [thing])
+  }
   return survey.bars.flatMap((at): SideBySide[] => {
     const on = survey.things
       .filter(({ placement: { host } }) => host.on === 'bars' && host.barIds.includes(at.bar.id))
-      .map((thing) => extentOf(thing, survey.things))
+      .map((thing) => extentOf(thing, wholes.get(thing) ?? []))
       .sort((a, b) => a.y0 + a.y1 - b.y0 - b.y1)
     if (on.length < 2) return []
     const bodies = on.reduce((sum, { y0, y1 }) => sum + y1 - y0, 0)
