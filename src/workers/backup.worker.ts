@@ -6,8 +6,17 @@ const answer = (message: BackupAnswer) => postMessage(message)
 
 let opened: Extract<Awaited<ReturnType<typeof openBackup>>, { ok: true }> | undefined
 
+/** This worker was started after the backup was opened. */
+const NOT_OPEN: BackupAnswer = {
+  say: 'refused',
+  reasons: ['The backup is not open any more. Nothing was changed. Open it again.'],
+}
+
 async function preview(way: RestoreWay): Promise<void> {
-  if (!opened) return
+  if (!opened) {
+    answer(NOT_OPEN)
+    return
+  }
   const { madeAt, shelves, pasts } = opened
   answer({ say: 'preview', madeAt, way, preview: await previewRestore(shelves, pasts, way) })
 }
@@ -27,7 +36,10 @@ async function answered(question: BackupQuestion): Promise<void> {
     case 'preview':
       return preview(question.way)
     case 'restore': {
-      if (!opened) return
+      if (!opened) {
+        answer(NOT_OPEN)
+        return
+      }
       const kept = await restore(
         opened.shelves,
         question.way,

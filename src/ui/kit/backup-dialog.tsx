@@ -193,7 +193,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
               ]}
               onChange={(next) => {
                 setWay(next)
-                look(next)
+                look(state.name, next)
               }}
             />
           )}

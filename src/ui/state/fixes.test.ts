@@ -89,10 +89,19 @@ it('starts a worker that died again, with the stock, and gives up after three de
   workers[0]!.dispatchEvent(new Event('error'))
   expect(workers[0]!.ended).toBe(true)
   expect(workers[1]!.asked[0]?.stock).toBeDefined()
-  workers[1]!.answerAll()
-  expect(await waiting).toBeDefined()
   for (let i = 1; i < workers.length; i += 1) workers[i]!.dispatchEvent(new Event('error'))
-  expect(workers).toHaveLength(4)
+  expect(workers).toHaveLength(3)
+  expect(await waiting).toBeUndefined()
+  askFixes(ridgeTent, openOf(ridgeTent))
+  usePlan.setState({ plan: ridgeTent })
+  const next = firstFix(ridgeTent, openOf(ridgeTent)[0]!)
+  workers[3]!.answerAll()
+  expect((await next)?.command).toBeDefined()
+})
+
+it('asks no worker for the fixes of nothing', () => {
+  askFixes(boatAndBox, [])
+  expect(workers).toHaveLength(0)
 })
 
 it('finds nothing for a finding that is not of the plan', () => {

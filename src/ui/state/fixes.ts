@@ -5,24 +5,25 @@ import { create } from 'zustand'
 import { usePlan } from '@/ui/state/plan-store'
 import { stockNow } from '@/ui/state/stock'
 import type { FixesAnswer, FixesQuestion } from '@/workers/fixes-messages'
+import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
 /** The first answer shows at once, those after it together so often: each writes out the list of findings again. */
 const SHOWN_EVERY_MS = 60
 
-/** After so many deaths in a row the worker is not started again for the same plan. */
-const TRIES = 3
-
 interface FixesKnown {
   readonly plan: Plan | undefined
   readonly byFinding: ReadonlyMap<string, readonly Remedy[]>
+  /** Why no more of them come. */
+  readonly stopped: string | undefined
 }
 
-const NOTHING: FixesKnown = { plan: undefined, byFinding: new Map() }
+const NOTHING: FixesKnown = { plan: undefined, byFinding: new Map(), stopped: undefined }
 const useKnown = create<FixesKnown>(() => NOTHING)
 
-let worker: Worker | undefined
+const client = new WorkerClient<FixesQuestion, FixesAnswer>(
+  () => new Worker(new URL('../../workers/fixes.worker.ts', import.meta.url)),
+)
 let sentStock: RemedyStock | undefined
-let asked: { readonly question: Omit<FixesQuestion, 'stock'>; readonly tries: number } | undefined
 let ticket = 0
 let come = new Map<string, readonly Remedy[]>()
 let showing: ReturnType<typeof setTimeout> | undefined
@@ -42,50 +43,40 @@ function forgetCome(): void {
   come = new Map()
 }
 
-function started(): Worker {
-  const fresh = new Worker(new URL('../../workers/fixes.worker.ts', import.meta.url))
-  sentStock = undefined
-  fresh.addEventListener('message', ({ data }: MessageEvent<FixesAnswer>) => {
-    if (data.ticket !== asked?.question.ticket) return
-    asked = { ...asked, tries: 0 }
-    come.set(data.findingId, data.remedies)
-    if (showing === undefined) show()
-  })
-  fresh.addEventListener('error', (event) => {
-    event.preventDefault()
-    fresh.terminate()
-    if (worker === fresh) worker = undefined
-    if (!asked || asked.tries + 1 >= TRIES) return
-    asked = { ...asked, tries: asked.tries + 1 }
-    send()
-  })
-  return fresh
-}
-
-function send(): void {
-  if (!asked) return
-  worker ??= started()
-  const stock = stockNow()
-  const question: FixesQuestion = stock === sentStock ? asked.question : { ...asked.question, stock }
-  sentStock = stock
-  worker.postMessage(question)
-}
-
 /** Has the fixes of a plan's findings looked for, in this order; what was asked of an older plan is dropped. */
 export function askFixes(plan: Plan, findings: readonly Finding[]): void {
   if (useKnown.getState().plan === plan && sentStock === stockNow()) return
-  ticket += 1
   forgetCome()
-  asked = { question: { ticket, plan, findingIds: findings.map(({ id }) => id) }, tries: 0 }
-  useKnown.setState({ plan, byFinding: NOTHING.byFinding })
-  send()
+  useKnown.setState({ ...NOTHING, plan })
+  ticket += 1
+  const mine = ticket
+  const findingIds = findings.map(({ id }) => id)
+  if (findingIds.length === 0) {
+    client.end()
+    return
+  }
+  const left = new Set(findingIds)
+  client.ask({
+    question: (justStarted) => {
+      const stock = stockNow()
+      const known = !justStarted && stock === sentStock
+      sentStock = stock
+      return { ticket: mine, plan, findingIds, ...(known ? {} : { stock }) }
+    },
+    heard: (answer) => {
+      if (answer.ticket !== mine) return 'older'
+      left.delete(answer.findingId)
+      come.set(answer.findingId, answer.remedies)
+      if (showing === undefined) show()
+      return left.size === 0 ? 'last' : 'more'
+    },
+    failed: () => useKnown.setState({ stopped: stoppedWords('The search for fixes') }),
+  })
 }
 
 /** Nobody looks any more: the worker ends. */
 export function endFixes(): void {
-  worker?.terminate()
-  worker = undefined
-  asked = undefined
+  client.end()
   forgetCome()
   useKnown.setState(NOTHING)
 }
@@ -101,7 +92,7 @@ export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefin
       const known = useKnown.getState()
       const gone = usePlan.getState().plan !== plan
       const remedies = known.plan === plan ? known.byFinding.get(finding.id) : undefined
-      if (!gone && !remedies) return
+      if (!gone && !remedies && known.stopped === undefined) return
       for (const stop of stops) stop()
       resolve(gone ? undefined : remedies?.[0])
     }
@@ -124,7 +115,10 @@ const onDrop = (work: () => void): (() => void) => {
 export function useFixes(
   plan: Plan,
   findings: readonly Finding[],
-): (finding: Finding) => readonly Remedy[] | undefined {
+): {
+  readonly remediesOf: (finding: Finding) => readonly Remedy[] | undefined
+  readonly stopped: string | undefined
+} {
   const known = useKnown()
   const open = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {
@@ -134,5 +128,8 @@ export function useFixes(
     return undefined
   }, [plan, open])
   useEffect(() => endFixes, [])
-  return ({ id }) => (known.plan === plan ? known.byFinding.get(id) : undefined)
+  return {
+    remediesOf: ({ id }) => (known.plan === plan ? known.byFinding.get(id) : undefined),
+    stopped: known.stopped,
+  }
 }

@@ -1,4 +1,5 @@
 'use client'
+import { Problem } from '@/ui/kit/field-note'
 import {
   CHECKS,
   type Finding,
@@ -117,7 +118,7 @@ export function Findings({
   useShowWanted(rows)
   const list = useRef<HTMLElement>(null)
   useFocusKept(list, LINES, rows)
-  const remediesOf = useFixes(
+  const { remediesOf, stopped } = useFixes(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),
   )
@@ -151,6 +152,7 @@ export function Findings({
         <p className="text-ink2 mt-1 text-aside">{capital(notLookedAt(review).join(', '))} not looked at.</p>
       )}
       {leftOut !== undefined && <p className="text-ink2 mt-1 text-aside">{leftOut}</p>}
+      {stopped !== undefined && <Problem>{stopped}</Problem>}
       {!review.planned && <p className="mt-1">Nothing planned: there is no rack and no gear yet.</p>}
       {review.planned && rows.length === 0 && (
         <p className="mt-1">Nothing to mend. {clear.length} points checked, each with its margin below.</p>

@@ -28,6 +28,7 @@ import { putOn } from '@/ui/forms/put-on'
 import { pointUnder, useShelfDrag } from './shelf-drag'
 import { SHELF_GROUP_WORD, SHELF_GROUPS, shelfGroups } from './shelf-groups'
 import { alongList, useRoving } from '@/ui/kit/use-roving'
+import { Problem } from '@/ui/kit/field-note'
 import { useFit } from './use-fit'
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
@@ -149,7 +150,7 @@ export function Shelf({ survey }: { survey: Survey }) {
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
-  const answers = useFit(survey.plan, rackId, gear, adapters)
+  const { answers, stopped } = useFit(survey.plan, rackId, gear, adapters)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(
     (each) =>
@@ -204,6 +205,7 @@ export function Shelf({ survey }: { survey: Survey }) {
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
+        {stopped !== undefined && <Problem>{stopped}</Problem>}
         {rackId === undefined && (
           <p className="px-3">No rack yet: put one on the vehicle, then gear on the rack.</p>
         )}

@@ -2,38 +2,44 @@
 import type { Adapter, Compatible, Gear, Plan } from '@/core'
 import { useEffect, useRef, useState } from 'react'
 import type { FitAnswers, FitQuestion } from '@/workers/fit-messages'
+import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
 type Answers = ReadonlyMap<string, Compatible>
 const NONE: Answers = new Map()
 
-/**
- * What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come.
- */
+/** What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come. */
 export function useFit(
   plan: Plan,
   rackId: string | undefined,
   gear: readonly Gear[],
   adapters: readonly Adapter[],
-): Answers {
+): { readonly answers: Answers; readonly stopped: string | undefined } {
   const [answers, setAnswers] = useState(NONE)
-  const worker = useRef<Worker>(undefined)
+  const [stopped, setStopped] = useState<string>()
   const ticket = useRef(0)
+  const client = useRef(
+    new WorkerClient<FitQuestion, FitAnswers>(
+      () => new Worker(new URL('../../../workers/fit.worker.ts', import.meta.url)),
+    ),
+  )
   useEffect(() => {
-    const started = new Worker(new URL('../../../workers/fit.worker.ts', import.meta.url))
-    worker.current = started
-    started.addEventListener('message', ({ data }: MessageEvent<FitAnswers>) => {
-      if (data.ticket === ticket.current) setAnswers(new Map(data.answers))
-    })
-    return () => {
-      started.terminate()
-      worker.current = undefined
-    }
+    const asking = client.current
+    return () => asking.end()
   }, [])
   useEffect(() => {
-    if (rackId === undefined || !worker.current) return
+    if (rackId === undefined) return
     ticket.current += 1
-    const question: FitQuestion = { ticket: ticket.current, plan, rackId, gear, adapters }
-    worker.current.postMessage(question)
+    const mine = ticket.current
+    client.current.ask({
+      question: () => ({ ticket: mine, plan, rackId, gear, adapters }),
+      heard: (answer) => {
+        if (answer.ticket !== mine) return 'older'
+        setAnswers(new Map(answer.answers))
+        setStopped(undefined)
+        return 'last'
+      },
+      failed: () => setStopped(stoppedWords('The look at what goes on')),
+    })
   }, [plan, rackId, gear, adapters])
-  return answers
+  return { answers, stopped }
 }

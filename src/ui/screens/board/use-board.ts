@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import { whenKept } from '@/storage/kept-elsewhere'
 import { unkeptPlans } from '@/storage/plans'
 import type { BoardAnswer, BoardCard, BoardQuestion } from '@/workers/board-messages'
+import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
 export type BoardState =
   | { readonly at: 'loading' }
@@ -18,7 +19,11 @@ const SHOWN_EVERY_MS = 400
 /** Every job's card, read and judged in a worker; anew whenever `again` changes or another tab keeps a job. */
 export function useBoard(ready: boolean, again: unknown): BoardState {
   const [board, setBoard] = useState<BoardState>({ at: 'loading' })
-  const worker = useRef<Worker>(undefined)
+  const client = useRef(
+    new WorkerClient<BoardQuestion, BoardAnswer>(
+      () => new Worker(new URL('../../../workers/board.worker.ts', import.meta.url)),
+    ),
+  )
   const ticket = useRef(0)
   const [elsewhere, setElsewhere] = useState(0)
   useEffect(() => {
@@ -34,49 +39,44 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     }
   }, [])
   useEffect(() => {
-    if (!ready) return
-    const started = new Worker(new URL('../../../workers/board.worker.ts', import.meta.url))
-    worker.current = started
-    started.addEventListener('error', (event) => {
-      event.preventDefault()
-      setBoard({ at: 'failed', reason: 'What reads the jobs beside the page has stopped.' })
-    })
-    return () => {
-      started.terminate()
-      worker.current = undefined
-    }
-  }, [ready])
+    const asking = client.current
+    return () => asking.end()
+  }, [])
   useEffect(() => {
-    const asked = worker.current
-    if (!ready || !asked) return
+    if (!ready) return
     ticket.current += 1
     const mine = ticket.current
     let cards: readonly BoardCard[] = []
     let shownAt = -Infinity
-    const hear = ({ data }: MessageEvent<BoardAnswer>) => {
-      if (data.ticket !== mine) return
-      if (data.say === 'failed') {
-        setBoard({ at: 'failed', reason: data.reason })
-        return
-      }
-      cards = [...cards, ...data.cards]
-      // Each look costs the order of all of them: not more often than anybody reads.
-      const now = performance.now()
-      if (!data.whole || (data.left > 0 && now - shownAt < SHOWN_EVERY_MS)) return
-      shownAt = now
-      const so = cards
-      const { left } = data
-      // What stands stays until its place is taken: a board that is read again does not blink.
-      setBoard((before) =>
-        left > 0 && before.at === 'there' && before.cards.length > so.length
-          ? before
-          : { at: 'there', cards: so, left },
-      )
-    }
-    asked.addEventListener('message', hear)
-    const question: BoardQuestion = { ticket: mine, unkept: unkeptPlans() }
-    asked.postMessage(question)
-    return () => asked.removeEventListener('message', hear)
+    client.current.ask({
+      question: () => ({ ticket: mine, unkept: unkeptPlans() }),
+      heard: (answer) => {
+        if (answer.ticket !== mine) return 'older'
+        if (answer.say === 'failed') {
+          setBoard({ at: 'failed', reason: answer.reason })
+          return 'last'
+        }
+        cards = [...cards, ...answer.cards]
+        const heard = answer.left > 0 ? 'more' : 'last'
+        // Each look costs the order of all of them: not more often than anybody reads.
+        const now = performance.now()
+        if (!answer.whole || (answer.left > 0 && now - shownAt < SHOWN_EVERY_MS)) return heard
+        shownAt = now
+        const so = cards
+        const { left } = answer
+        // What stands stays until its place is taken: a board that is read again does not blink.
+        setBoard((before) =>
+          left > 0 && before.at === 'there' && before.cards.length > so.length
+            ? before
+            : { at: 'there', cards: so, left },
+        )
+        return heard
+      },
+      startedAgain: () => {
+        cards = []
+      },
+      failed: () => setBoard({ at: 'failed', reason: stoppedWords('The reading of the jobs') }),
+    })
   }, [ready, again, elsewhere])
   return board
 }

@@ -28,6 +28,7 @@ import { QuantityField } from '@/ui/kit/quantity-field'
 import { useUnits } from '@/ui/state/settings-store'
 import { AXIS, INK, LIMIT, massAxis } from './chart-look'
 import { Behind, Panel } from '@/ui/kit/panel'
+import { stoppedWords } from '@/workers/worker-client'
 import { useChance } from './use-chance'
 
 /** A chance as people read it, no finer than the draws allow. */
@@ -148,11 +149,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
           The calculation stopped by itself and was started again{restarts > 1 ? ` (${restarts} times)` : ''}.
         </Alert>
       )}
-      {run.at === 'failed' && (
-        <Problem>
-          The calculation stopped by itself three times in a row. Reload the page to try again.
-        </Problem>
-      )}
+      {run.at === 'failed' && <Problem>{stoppedWords('The calculation')}</Problem>}
       {run.at === 'running' && (
         <p className="flex flex-wrap items-center gap-3 py-1">
           <Progress label="Draws done" done={run.done} of={DRAWS} />
