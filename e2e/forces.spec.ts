@@ -127,3 +127,26 @@ test('starts a worker again that dies, and says so', async ({ page }) => {
   await expect(page.getByText('The calculation stopped by itself and was started again.')).toBeVisible()
   await expect(page.getByTestId('chance')).toBeVisible({ timeout: 30_000 })
 })
+
+test('says on every screen that waits for it where what works beside the page is given up', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const Real = Worker
+    class Dead extends Real {
+      override postMessage() {
+        setTimeout(() => this.dispatchEvent(new ErrorEvent('error', { cancelable: true })))
+      }
+    }
+    window.Worker = Dead
+  })
+  const given = (what: string) =>
+    page.getByText(`${what} stopped by itself. Nothing was changed. Reload the page to try again.`)
+  await page.goto('/bench?job=demo-ladder')
+  await expect(given('The trial of the shelf on this rack')).toBeVisible()
+  await expect(given('The search for fixes')).toBeVisible()
+  await page.goto('/forces?job=demo-ladder')
+  await expect(given('The calculation')).toBeVisible()
+  await page.goto('/')
+  await expect(given('The reading of the jobs')).toBeVisible()
+})

@@ -8,7 +8,7 @@ export const SHELF_GROUP_WORD: Readonly<Record<ShelfGroup, string>> = {
   now: 'Fits now',
   first: 'Fits with something first',
   cannot: 'Cannot go on this rack',
-  untried: 'Being tried on',
+  untried: 'Not tried on yet',
 }
 
 /** So much may be wrong in a sum of kilograms by how computers add. */

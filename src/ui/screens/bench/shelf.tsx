@@ -205,7 +205,11 @@ export function Shelf({ survey }: { survey: Survey }) {
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto pb-4" tabIndex={-1}>
-        {stopped !== undefined && <Problem>{stopped}</Problem>}
+        {stopped !== undefined && (
+          <div className="px-3">
+            <Problem>{stopped}</Problem>
+          </div>
+        )}
         {rackId === undefined && (
           <p className="px-3">No rack yet: put one on the vehicle, then gear on the rack.</p>
         )}

@@ -38,7 +38,7 @@ export function useFit(
         setStopped(undefined)
         return 'last'
       },
-      failed: () => setStopped(stoppedWords('The look at what goes on')),
+      failed: () => setStopped(stoppedWords('The trial of the shelf on this rack')),
     })
   }, [plan, rackId, gear, adapters])
   return { answers, stopped }
