@@ -2,6 +2,7 @@ import {
   type Figures,
   type Load,
   type Mass,
+  onBars,
   type Placement,
   type Profile,
   type Rated,
@@ -53,28 +54,6 @@ export function contents(id: string, name: string, mass: Mass, when: Load['when'
 
 export function sleeping(count: number, each: Mass): Load {
   return { id: 'sleepers', name: 'Sleepers', when: 'parked', what: { kind: 'people', count, each } }
-}
-
-export function onBars(
-  id: string,
-  gearId: string,
-  barIds: string[],
-  xMm: number,
-  yMm: number,
-  rest: Partial<Placement> = {},
-): Placement {
-  return {
-    id,
-    gearId,
-    host: { on: 'bars', barIds },
-    xMm,
-    yMm,
-    turn: 0,
-    onEdge: false,
-    when: 'always',
-    loads: [],
-    ...rest,
-  }
 }
 
 export function onDeck(

@@ -1,5 +1,5 @@
-import { DEFAULT_HOUSE_RULES, type Gear, newPlan, type Plan, type Rack } from '@/core'
-import { contents, guess, inPlace, maker, onBars, onDeck, sleeping, weighedMass } from './compose'
+import { DEFAULT_HOUSE_RULES, type Gear, newPlan, onBars, type Plan, type Rack } from '@/core'
+import { contents, guess, inPlace, maker, onDeck, sleeping, weighedMass } from './compose'
 import * as camp from './gear/camp'
 import * as cargo from './gear/cargo'
 import * as carriers from './gear/carriers'

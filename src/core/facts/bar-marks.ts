@@ -26,14 +26,22 @@ export const wrongEnds = ({ racks }: Survey): readonly WrongEnd[] =>
     return rear.bar.end === 'front' ? [{ at: rear, marked: 'front', inItsPlace: front }] : []
   })
 
+/** A rack's front and rear bar that are not alike, and in what. */
+interface UnlikeEnds {
+  readonly front: BarAt
+  readonly rear: BarAt
+  readonly differ: 'usableMm' | 'lengthMm'
+}
+
 /** Racks whose front and rear bar are not alike, while nobody has said which is marked for which end. */
-export const unmarkedEnds = ({ racks }: Survey): readonly (readonly [BarAt, BarAt])[] =>
-  racks.flatMap((rack): (readonly [BarAt, BarAt])[] => {
+export const unmarkedEnds = ({ racks }: Survey): readonly UnlikeEnds[] =>
+  racks.flatMap((rack): UnlikeEnds[] => {
     const ends = endsOf(rack)
     if (!ends) return []
     const [front, rear] = ends
-    const differ = (['lengthMm', 'usableMm'] as const).some(
+    if (front.bar.end !== undefined || rear.bar.end !== undefined) return []
+    const differ = (['usableMm', 'lengthMm'] as const).find(
       (key) => Math.abs(front.bar[key] - rear.bar[key]) > TOLERANCE.lengthMm,
     )
-    return differ && front.bar.end === undefined && rear.bar.end === undefined ? [ends] : []
+    return differ ? [{ front, rear, differ }] : []
   })

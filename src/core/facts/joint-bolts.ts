@@ -10,6 +10,8 @@ interface JointBolt {
   readonly part: Part
   readonly joint: Fastener
   readonly index: number
+  /** Where the joint stands among the rack's parts, as a path of its sheet. */
+  readonly at: string
   readonly neededMm: number
   /** The next standard length up; nothing where none is long enough. */
   readonly standardMm: number | undefined
@@ -17,20 +19,23 @@ interface JointBolt {
   readonly held: Held | undefined
 }
 
-/** Every joint of the racks whose stack is known and whose thread is in the table. */
+/** What has no nut of its own on the far side: how deep it must go in there, no stack says. */
+const INTO_THREADS = new Set<Fastener['nut']>(['none', 'channel'])
+
+/** Every joint of the racks that a nut closes, whose stack is known and whose thread is in the table. */
 export const jointBoltsOf = ({ racks }: Survey): readonly JointBolt[] =>
   racks.flatMap(({ rack }) =>
-    rack.parts.flatMap((part) =>
+    rack.parts.flatMap((part, i) =>
       (part.fasteners ?? []).flatMap((joint, index): JointBolt[] => {
-        const { thread, stackMm, nutMm, washers, lengthMm } = joint
+        const { thread, stackMm, nutMm, nut, washers, lengthMm } = joint
         const need =
-          stackMm === undefined
+          stackMm === undefined || INTO_THREADS.has(nut)
             ? undefined
             : boltNeed(thread.trim().toUpperCase(), stackMm, { nutMm, washers: washers?.length ?? 1 })
         if (!need) return []
         const { neededMm, standardMm } = need
         const held = lengthMm === undefined ? undefined : atLeast(lengthMm, neededMm, 'part')
-        return [{ rack, part, joint, index, neededMm, standardMm, held }]
+        return [{ rack, part, joint, index, at: `parts.${i}.fasteners.${index}`, neededMm, standardMm, held }]
       }),
     ),
   )

@@ -37,19 +37,23 @@ export function joined(uses: readonly FactUse[]): readonly FactUse[] {
 /** How much the comparison changes at most when a fact goes to an end of its bracket; more than anything where nobody knows it. */
 export const swing = ({ per, bracket }: FactUse): number => (per === 0 ? 0 : Math.abs(per) * bracket)
 
+/** How far facts move a comparison at most: any one of them, or all guesses and starting values together; what nobody knows at all is left out. */
+export function mostSwing(uses: readonly FactUse[]): number {
+  let single = 0
+  let together = 0
+  for (const use of uses)
+    if (use.how === 'unknown') continue
+    else if (movesTogether(use.how)) together += swing(use)
+    else single = Math.max(single, swing(use))
+  return Math.max(single, together)
+}
+
 /**
  * By how much a comparison is past its limit at most, with any one fact, or all guesses and starting values together, at
  * the worse end; what nobody knows at all is left out. In its unit; negative is what is left.
  */
-export function mostOver(comparison: Comparison): number {
-  let single = 0
-  let together = 0
-  for (const use of joined(comparison.uses()))
-    if (use.how === 'unknown') continue
-    else if (movesTogether(use.how)) together += swing(use)
-    else single = Math.max(single, swing(use))
-  return overBy(comparison) + Math.max(single, together)
-}
+export const mostOver = (comparison: Comparison): number =>
+  overBy(comparison) + mostSwing(joined(comparison.uses()))
 
 /**
  * Whether a comparison holds, fails, or hangs on what is only told, guessed, weighed or filled in by a form. Figures in

@@ -9,9 +9,9 @@ import type { MassPoint } from '../survey/loads/mass-points'
 import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
-import { howOfBasis, massBracket, movesTogether, partBracket } from './bracket'
+import { howOfBasis, massBracket, partBracket } from './bracket'
 import { atMost, slackOf, type Comparison, type FactUse, type Held } from './comparison'
-import { joined, judge, mostOver, swing, type Doubt, type Judgement } from './judge'
+import { joined, judge, mostOver, mostSwing, type Doubt, type Judgement } from './judge'
 import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
@@ -351,16 +351,10 @@ export function mostOfMass(cell: Cell, mass: MassPoint, plan: Plan): number | un
     const others = joined(comparison.uses()).filter(
       ({ entry }) => mass.from === undefined || entryKey(entry) !== entryKey(mass.from.entry),
     )
-    let single = 0
-    let together = 0
-    for (const use of others)
-      if (use.how === 'unknown') continue
-      else if (movesTogether(use.how)) together += swing(use)
-      else single = Math.max(single, swing(use))
     const rest = measure - fraction * mass.kg
     const restCounted = countedKg - fraction * mass.kg * mass.factor
     const upTo = figureKg + slackOf({ unit: 'mass', limit: figureKg })
-    const room = Math.min(upTo - restCounted, upTo - rest - Math.max(single, together)) / fraction
+    const room = Math.min(upTo - restCounted, upTo - rest - mostSwing(others)) / fraction
     most = most === undefined ? room : Math.min(most, room)
   }
   return most

@@ -2,6 +2,8 @@ import type { State } from '../units/scalars'
 import type { Rating, Rated } from './rating'
 import type { Bar, Part, Profile } from './rack'
 import type { Gear } from './gear'
+import type { Placement } from './placement'
+
 /** Figures in kg, by state. */
 export type Figures = Partial<Record<State, number>>
 export type Terms = Pick<Partial<Rating>, 'per' | 'counts' | 'gearKind' | 'upToKmH'>
@@ -73,3 +75,24 @@ type GearDraft = Pick<Gear, 'id' | 'kind' | 'name' | 'shape' | 'mass' | 'fit'> &
 export function gear({ size: [lengthMm, widthMm, heightMm], ...draft }: GearDraft): Gear {
   return { lengthMm, widthMm, heightMm, turns: [0, 90, 180, 270], onEdge: false, when: 'always', ...draft }
 }
+
+/** A thing on some bars, x and y of its middle in mm; it lies as it is, always, with nothing in it, unless told otherwise. */
+export const onBars = (
+  id: string,
+  gearId: string,
+  barIds: readonly string[],
+  xMm: number,
+  yMm: number,
+  rest: Partial<Placement> = {},
+): Placement => ({
+  id,
+  gearId,
+  host: { on: 'bars', barIds: [...barIds] },
+  xMm,
+  yMm,
+  turn: 0,
+  onEdge: false,
+  when: 'always',
+  loads: [],
+  ...rest,
+})

@@ -122,6 +122,10 @@ export interface StripsOfBar {
   readonly sumMm: number
 }
 
+/** What strips come to together. mm */
+export const cutSumMm = (strips: readonly FillerStrip[]): number =>
+  strips.reduce((sum, { cutMm }) => sum + cutMm, 0)
+
 /** Strips bar by bar. */
 export function stripsByBar(strips: readonly FillerStrip[]): readonly StripsOfBar[] {
   const byBar = new Map<string, FillerStrip[]>()
@@ -134,7 +138,7 @@ export function stripsByBar(strips: readonly FillerStrip[]): readonly StripsOfBa
     barId,
     barName: own[0]?.barName ?? '',
     strips: own,
-    sumMm: own.reduce((sum, { cutMm }) => sum + cutMm, 0),
+    sumMm: cutSumMm(own),
   }))
 }
 

@@ -72,6 +72,13 @@ describe('where bars stand', () => {
     })
     expect(run(barSeat, unlike())[0]).toMatchObject({ severity: 'mind' })
     expect(sentences(barSeat, unlike())[0]).toMatch(/are not alike: they offer .* and 994 mm/)
+    const longer = {
+      ...rack,
+      bars: barsOf(rack).map((bar, i) => (i === 1 ? { ...bar, lengthMm: bar.lengthMm + 40 } : bar)),
+    }
+    expect(sentences(barSeat, { ...plan, racks: [longer as Rack] })[0]).toMatch(
+      /are not alike: they are .* long\. Read/,
+    )
     expect(run(barSeat, unlike('rear')).every(({ severity }) => severity === 'clear')).toBe(true)
   })
   it('is mended by the nearest place that is left', () => {

@@ -41,7 +41,7 @@ export const barSeat = check({
           `${at.bar.name} is marked for the ${marked} and stands at the other end of ${at.rack.name}, where ${inItsPlace.bar.name} belongs: exchange them.`,
         ],
       }
-    for (const [front, rear] of unmarkedEnds(survey))
+    for (const { front, rear, differ } of unmarkedEnds(survey))
       yield {
         about: `mark ${front.rack.id}`,
         severity: 'mind',
@@ -49,10 +49,11 @@ export const barSeat = check({
         subject: { placementIds: [], barId: front.bar.id, rackId: front.rack.id },
         nearStop: { mm: Infinity },
         sentence: [
-          `${front.bar.name} and ${rear.bar.name} of ${front.rack.name} are not alike: they offer `,
-          mm(front.bar.usableMm),
+          `${front.bar.name} and ${rear.bar.name} of ${front.rack.name} are not alike: they ${differ === 'usableMm' ? 'offer' : 'are'} `,
+          mm(front.bar[differ]),
           ' and ',
-          mm(rear.bar.usableMm),
+          mm(rear.bar[differ]),
+          differ === 'usableMm' ? '' : ' long',
           '. Read on their marks which is for the front, and say so.',
         ],
       }

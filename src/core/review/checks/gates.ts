@@ -1,9 +1,9 @@
-import { overBy } from '../../facts/comparison'
+import { fails, overBy } from '../../facts/comparison'
 import { gateDoubt, impliedHeld } from '../../facts/gates'
 import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
-import { helperMayWeigh, helperWindow } from '../helper-window'
+import { helperMayWeigh, helperWeight } from '../helper-weight'
 import { type Said, check, practice } from '../check'
 import { impliedGates, type GateAt, type GateOwner, type Implied } from '../../survey/mounting/gates'
 import { kg, mm, missing, rangePhrase, toSpare, type Amount, type Phrase } from '../../units/phrase'
@@ -158,8 +158,9 @@ function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
 }
 
 function impliedFinding(implied: Implied, placementIds: readonly string[]): Said {
-  const { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why, agrees } = implied
+  const { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why } = implied
   const held = impliedHeld(implied)
+  const agrees = !fails(held)
   return {
     about: `${of.id} ${gate.id} against ${other.id}`,
     severity: agrees ? 'clear' : 'findOut',
@@ -216,7 +217,7 @@ export const gates = check({
         : survey.plan.placements.filter((each) => each.gearId === id).map((each) => each.id)
     for (const at of all) {
       yield underDoubt(at, findingOf(survey, at, placed(at.of)), survey)
-      yield* helperWindow(survey, at)
+      yield* helperWeight(survey, at)
     }
     for (const each of impliedGates(all)) yield impliedFinding(each, placed(each.of))
   },

@@ -20,21 +20,33 @@ export const jointBolts = check({
   turnedBy: {},
   nothing: 'No joint of a rack says what its bolt passes through.',
   *run(survey) {
-    for (const { rack, part, joint, index, neededMm, standardMm, held } of jointBoltsOf(survey))
+    for (const { rack, part, joint, index, at, neededMm, standardMm, held } of jointBoltsOf(survey)) {
+      const name = `${part.name}, ${joint.name ?? joint.thread}`
       yield {
         about: `${part.id} ${index}`,
-        severity: held ? verdictOf(held, 'stop') : 'clear',
+        severity: held ? verdictOf(held, 'stop') : 'findOut',
         state: 'all',
         subject: { placementIds: [], rackId: rack.id, partId: part.id },
-        ...(held ? { measured: mm(held.measure), limit: mm(held.limit), margin: mm(spareOf(held)) } : {}),
+        ...(held
+          ? { measured: mm(held.measure), limit: mm(held.limit), margin: mm(spareOf(held)) }
+          : {
+              ask: {
+                where: 'tape',
+                label: `${name}: length of its bolt`,
+                target: { open: 'rack', rackId: rack.id, at: `${at}.lengthMm` },
+              } as const,
+            }),
         sentence: [
-          `${part.name}, ${joint.name ?? joint.thread}: stack, washers, nut and two clear threads take `,
+          `${name}: stack, washers, nut and two clear threads take `,
           missing(mm(neededMm)),
           ...(standardMm === undefined
             ? ['; no standard bolt is so long']
             : ['; the next standard length is ', mm(standardMm)]),
-          ...(held ? ['; the sheet’s bolt is ', mm(held.measure), ...marginWords(held)] : ['.']),
+          ...(held
+            ? ['; the sheet’s bolt is ', mm(held.measure), ...marginWords(held)]
+            : ['. Nobody has said yet how long its bolt is.']),
         ],
       }
+    }
   },
 })

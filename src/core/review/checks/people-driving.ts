@@ -1,12 +1,7 @@
 import { statesOf } from '../../survey/loads/presence'
 import type { State } from '../../units/scalars'
-import type { Cargo, MassPoint } from '../../survey/loads/mass-points'
+import { isPeople, type Cargo } from '../../survey/loads/mass-points'
 import { check, practice } from '../check'
-
-export const isPeople = (mass: MassPoint): mass is Cargo =>
-  'thing' in mass &&
-  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count !== 0) ||
-    (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
 
 const DRIVING: readonly State[] = ['road', 'trail']
 

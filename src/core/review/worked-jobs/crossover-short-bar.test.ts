@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Attachment } from '../../plan/vehicle'
-import { barLoads } from '../../survey/statics/bar-loads'
+import { barLoads } from '../../survey/statics/landings'
 import {
+  AERO,
   answers,
   barAt,
   IN,
@@ -15,8 +16,6 @@ import {
   WITH_ROOF,
   type Rack,
 } from './worked.testing'
-
-const AERO = { kind: 'aero', widthMm: 80, heightMm: 30 } as const
 
 describe('a rear bar shorter than the front one, under a boat and a bag', () => {
   const POINTS: Attachment = {

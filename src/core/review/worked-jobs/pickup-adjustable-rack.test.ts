@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Attachment } from '../../plan/vehicle'
 import { chooseBars } from '../../survey/bars/spread'
-import { barLoads } from '../../survey/statics/bar-loads'
+import { barLoads } from '../../survey/statics/landings'
 import {
   answers,
   barAt,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Attachment } from '../../plan/vehicle'
-import { barLoads } from '../../survey/statics/bar-loads'
+import { barLoads } from '../../survey/statics/landings'
 import {
+  AERO,
   answers,
   barAt,
   fixesOf,
@@ -18,8 +19,6 @@ import {
   vehicleOf,
   type Rack,
 } from './worked.testing'
-
-const AERO = { kind: 'aero', widthMm: 80, heightMm: 30 } as const
 
 describe('latched crossbars, a roof tent with ladder and cover', () => {
   const SOCKETS: Attachment = {

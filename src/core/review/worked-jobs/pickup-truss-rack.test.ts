@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Attachment } from '../../plan/vehicle'
-import { barLoads } from '../../survey/statics/bar-loads'
+import { barLoads } from '../../survey/statics/landings'
 import {
   answers,
   barAt,

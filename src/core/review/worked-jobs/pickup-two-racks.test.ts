@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { Attachment } from '../../plan/vehicle'
 import { chooseBars } from '../../survey/bars/spread'
-import { barLoads } from '../../survey/statics/bar-loads'
+import { barLoads } from '../../survey/statics/landings'
 import {
+  AERO,
   answers,
   barAt,
   IN,
@@ -17,8 +18,6 @@ import {
   WITH_ROOF,
   type Rack,
 } from './worked.testing'
-
-const AERO = { kind: 'aero', widthMm: 80, heightMm: 30 } as const
 
 describe('a bed rack, cab bars and two platforms on a pickup', () => {
   const CAB: Attachment = {

@@ -1,6 +1,14 @@
 import type { Body } from '../../kinds/body'
 import type { Basis } from '../../kinds/basis'
-import { bar, gear, part, ratings, type Figures, type Terms } from '../../plan/templates'
+import {
+  bar,
+  gear,
+  onBars as placedOnBars,
+  part,
+  ratings,
+  type Figures,
+  type Terms,
+} from '../../plan/templates'
 import type { Gear } from '../../plan/gear'
 import { newPlan } from '../../plan/new-plan'
 import type { Load, Placement } from '../../plan/placement'
@@ -20,6 +28,8 @@ import { review } from '../review'
 
 export const LB = 0.45359237
 export const IN = 25.4
+
+export const AERO = { kind: 'aero', widthMm: 80, heightMm: 30 } as const
 
 /** Figures of one sheet, counting what stands on it unless told otherwise. */
 export const sheet = (id: string, figures: Figures, terms: Terms = { counts: 'load' }): Rated => ({
@@ -100,24 +110,14 @@ export const thingOf = (
     ...more,
   })
 
+/** The only one of its kind on its bars. */
 export const onBars = (
   gearId: string,
   barIds: readonly string[],
   xMm: number,
   yMm: number,
   more: Partial<Placement> = {},
-): Placement => ({
-  id: gearId,
-  gearId,
-  host: { on: 'bars', barIds: [...barIds] },
-  xMm,
-  yMm,
-  turn: 0,
-  onEdge: false,
-  when: 'always',
-  loads: [],
-  ...more,
-})
+): Placement => placedOnBars(gearId, gearId, barIds, xMm, yMm, more)
 
 export function jobOf(
   vehicle: Vehicle,

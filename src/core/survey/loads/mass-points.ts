@@ -77,6 +77,12 @@ export type MassPoint =
 /** A mass that something on the plan brings along: gear, what is in it, and what clings to it. */
 export type Cargo = Extract<MassPoint, { thing: unknown }>
 
+/** Whether a mass is people: as a load, or as somebody who stands there. */
+export const isPeople = (mass: MassPoint): mass is Cargo =>
+  'thing' in mass &&
+  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count !== 0) ||
+    (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
+
 /** Whether something weighs, as far as anybody knows: what nobody knows yet is never nothing. */
 export const weighs = ({ kg, basis }: MassPoint): boolean => kg > 0 || basis === 'unknown'
 

@@ -39,7 +39,6 @@ export interface Implied {
   readonly plusFromMm: number
   readonly plusToMm: number
   readonly why: string
-  readonly agrees: boolean
 }
 
 const HAIR = TOLERANCE.partMm
@@ -128,7 +127,6 @@ export function impliedGates(gates: readonly GateAt[]): Implied[] {
     const valueMm = other.stand.value.mm
     const ownMm = stand.value.mm
     const { plusFromMm, plusToMm, why } = implies
-    const agrees = valueMm >= ownMm + plusFromMm - HAIR && valueMm <= ownMm + plusToMm + HAIR
-    return [{ of, gate, other: other.gate, ownMm, valueMm, plusFromMm, plusToMm, why, agrees }]
+    return [{ of, gate, other: other.gate, ownMm, valueMm, plusFromMm, plusToMm, why }]
   })
 }

@@ -1,6 +1,6 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
-import { bayRulesOf, cutList, stripsByBar, type Plan, type Step, type Survey } from '@/core'
+import { bayRulesOf, cutList, cutSumMm, stripsByBar, type Plan, type Step, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 
 function Pieces({ mm, with: between }: { mm: readonly number[]; with: string }) {
@@ -51,8 +51,7 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
       ))}
       {own.length > 0 && (
         <p className="mt-1 font-semibold">
-          All strips of this rack:{' '}
-          <Quantity dimension="length" value={own.reduce((sum, { cutMm }) => sum + cutMm, 0)} />
+          All strips of this rack: <Quantity dimension="length" value={cutSumMm(own)} />
         </p>
       )}
       {list.plans.map(({ kind, plan: cut }) => (

@@ -1,4 +1,4 @@
-import type { MassPoint, State, Survey } from '@/core'
+import { landings, type MassPoint, type State, type Survey } from '@/core'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { Quantity } from '@/ui/kit/quantity'
 import { Behind } from '@/ui/kit/panel'
@@ -20,45 +20,37 @@ export function WhatLands({
   /** Whether the rack's own parts are among them. */
   own: boolean
 }) {
-  const wanted = new Set(supports.map(({ index }) => index))
-  const masses = survey.masses.filter(
-    (mass) =>
-      mass.kg > 0 &&
-      mass.states.includes(state) &&
-      (own || mass.of !== 'part') &&
-      of(mass).some(([index]) => wanted.has(index)),
+  const { each, load, withRack } = landings(
+    survey.masses,
+    state,
+    supports.map(({ index }) => index),
+    of,
   )
-  if (masses.length === 0) return null
-  const on = (mass: MassPoint, index: number) =>
-    mass.kg * mass.factor * of(mass).reduce((sum, [at, share]) => (at === index ? sum + share : sum), 0)
-  const total = (title: string, which: readonly MassPoint[]) => [
-    <strong key="total">{title}</strong>,
-    <Quantity
-      key="kg"
-      dimension="mass"
-      value={which.reduce((sum, { kg, factor }) => sum + kg * factor, 0)}
-    />,
+  const shown = own ? each : each.filter(({ mass }) => mass.of !== 'part')
+  if (shown.length === 0) return null
+  const sum = (words: string, { kg, onKg }: typeof load) => [
+    <strong key="sum">{words}</strong>,
+    <Quantity key="kg" dimension="mass" value={kg} />,
     '',
-    ...supports.map(({ index }) => (
-      <strong key={index}>
-        <Quantity dimension="mass" value={which.reduce((sum, mass) => sum + on(mass, index), 0)} />
+    ...onKg.map((value, i) => (
+      <strong key={i}>
+        <Quantity dimension="mass" value={value} />
       </strong>
     )),
   ]
-  const load = masses.filter((mass) => mass.of !== 'part')
   return (
     <Behind
       title={title}
       head={['What', 'Mass', 'Known by', ...supports.map(({ name }) => name)]}
       rows={[
-        ...masses.map((mass) => [
+        ...shown.map(({ mass, kg, onKg }) => [
           mass.label,
-          <Quantity key="kg" dimension="mass" value={mass.kg * mass.factor} />,
+          <Quantity key="kg" dimension="mass" value={kg} />,
           BASIS_WORD[mass.basis],
-          ...supports.map(({ index }) => <Quantity key={index} dimension="mass" value={on(mass, index)} />),
+          ...onKg.map((value, i) => <Quantity key={i} dimension="mass" value={value} />),
         ]),
-        total('The load alone', load),
-        ...(own ? [total('With the rack’s own', masses)] : []),
+        sum('The load alone', load),
+        ...(own ? [sum('With the rack’s own', withRack)] : []),
       ]}
     />
   )

@@ -3,7 +3,7 @@ import { DEMO_PLANS } from '@/demo/plans'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { STATES } from '../../units/scalars'
 import { survey } from '../survey'
-import { barLoads } from './bar-loads'
+import { barLoads, landings } from './landings'
 
 describe('what lands on a bar', () => {
   it('is the load by the lever rule, and with the rack the bars and what they bear of it', () => {
@@ -15,6 +15,17 @@ describe('what lands on a bar', () => {
     expect(rear!.loadKg).toBeCloseTo(6, 9)
     expect(front!.withRackKg).toBeCloseTo(15, 9)
     expect(rear!.withRackKg).toBeCloseTo(9, 9)
+  })
+
+  it('is told mass by mass, on the supports that are asked for, and comes to the masses where all are', () => {
+    const rack = barsRack({ eachKg: 3, xs: [500, 1400] })
+    const { masses } = survey(planOf(vehicleWith([]), [rack], [[thing('case', 18), { xMm: 800 }]]))
+    const both = landings(masses, 'road', [0, 1], ({ bars }) => bars)
+    const ofCase = both.each.find(({ mass }) => mass.label === 'case')!
+    expect([ofCase.kg, ...ofCase.onKg].map((kg) => Math.round(kg * 1e6) / 1e6)).toEqual([18, 12, 6])
+    expect(both.load.kg).toBeCloseTo(18, 9)
+    expect(both.withRack.onKg[0]! + both.withRack.onKg[1]!).toBeCloseTo(both.withRack.kg, 9)
+    expect(landings(masses, 'road', [7], ({ bars }) => bars).each).toEqual([])
   })
 
   it('is with the rack what the bar’s feet push back, in every demo job and state', () => {
