@@ -1,5 +1,6 @@
 import type { NextConfig } from 'next'
 import { judgedBy } from './scripts/judged-by.mjs'
+import { OLD_ADDRESSES, ROUTES } from './src/ui/routes'
 
 /** What is served as a file, scripts of workers among it, may load from here alone: pages have a stricter policy, with a nonce. */
 const FILES_POLICY = [
@@ -21,6 +22,14 @@ const configIn = async (phase: string): Promise<NextConfig> => ({
   devIndicators: false,
   // Types are checked by a step of their own, with the core's narrower one beside it.
   typescript: { ignoreBuildErrors: true },
+  redirects: () =>
+    Promise.resolve(
+      Object.entries(OLD_ADDRESSES).map(([source, screen]) => ({
+        source,
+        destination: ROUTES[screen].path,
+        permanent: true,
+      })),
+    ),
   headers: () =>
     Promise.resolve([
       {

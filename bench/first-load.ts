@@ -35,8 +35,8 @@ async function usableBytes(address: string, sign: string, executablePath: string
 
 /** What reads a job comes with the page, what shows it beside the reading: both together may not grow either. */
 const USABLE = [
-  ['the bench', '/bench?job=demo-boat-and-box', '[data-words] text', 2.8],
-  ['the bay', '/bay?job=demo-boat-and-box', 'main h2', 2.3],
+  ['the bench', '/load?job=demo-boat-and-box', '[data-words] text', 2.8],
+  ['the bay', '/fit?job=demo-boat-and-box', 'main h2', 2.3],
 ] as const
 
 /** JavaScript of a screen until its job can be worked with, against an empty app of the same framework. */
@@ -57,9 +57,9 @@ export async function usableRatios(here: string, empty: string, chromiumPath: st
 }
 
 const SCREENS = [
-  ['the bench', '/bench?job=demo-boat-and-box', 1.95],
+  ['the bench', '/load?job=demo-boat-and-box', 1.95],
   ['the board', '/', 1.7],
-  ['the bay', '/bay?job=demo-boat-and-box', 1.7],
+  ['the bay', '/fit?job=demo-boat-and-box', 1.7],
 ] as const
 
 /** First-load JavaScript of three screens against an empty app of the same framework. */

@@ -45,7 +45,7 @@ try {
   for (const each of await usableRatios(here, there, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await routeRatios(here)) results.push(print(each))
   results.push(print(await chanceRatio(`${here}/forces?job=demo-frame`, findChromium() ?? 'chromium')))
-  results.push(print(await shelfRatio(`${here}/bench?job=demo-boat-and-box`, findChromium() ?? 'chromium')))
+  results.push(print(await shelfRatio(`${here}/load?job=demo-boat-and-box`, findChromium() ?? 'chromium')))
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await yearsRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
 import { SHOWN } from '../src/ui/routes'
-import { doneUpTo } from './bay-work'
+import { doneUpTo } from './fit-work'
 import { textFaults, touchFaults } from './text-boxes'
 import { DEEP, deeper, expect, fromMenu, inDrawing, openJob, test } from './fixtures'
 
@@ -10,7 +10,7 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 
 const DESK = { width: 1280, height: 800 }
 /** The gate's part: the screens that have most on them. */
-const IN_THE_GATE: ReadonlySet<string> = new Set(['jobs', 'bench, a Stop', 'vehicle form', 'bay', 'handover'])
+const IN_THE_GATE: ReadonlySet<string> = new Set(['board', 'load, a Stop', 'vehicle form', 'fit', 'handover'])
 
 /** A desk is the gate's part; the deep run looks at a tablet on a stand and at a phone too. */
 const SIZES = DEEP ? [DESK, { width: 820, height: 1180 }, { width: 390, height: 844 }] : [DESK]
@@ -58,7 +58,7 @@ for (const [i, [name, path]] of SHOWN.filter(([name]) => DEEP || IN_THE_GATE.has
         await violationsOf(page, undefined, DEEP || i % 2 === 0 ? ['light', 'dark'] : ['light']),
       ).toEqual([])
       const isDesk = width === DESK.width
-      expect(await textFaults(page, !isDesk && name === 'bay' ? DIRTY_HANDS_PX : DESK_PX)).toEqual([])
+      expect(await textFaults(page, !isDesk && name === 'fit' ? DIRTY_HANDS_PX : DESK_PX)).toEqual([])
       if (!isDesk) expect(await touchFaults(page, FINGER_PX)).toEqual([])
     })
 
@@ -70,7 +70,7 @@ test(
     await page.keyboard.press('f')
     await expect(page.getByText(/^touches Short wide box/)).toBeVisible()
     expect(await violationsOf(page)).toEqual([])
-    await page.goto('/bench?job=demo-ladder')
+    await page.goto('/load?job=demo-ladder')
     await fromMenu(page, 'Measurements')
     await expect(page.getByRole('dialog')).toBeVisible()
     expect(await violationsOf(page, 'dialog')).toEqual([])
@@ -113,7 +113,7 @@ test(
   deeper,
   async ({ page }) => {
     await doneUpTo(page, boatAndBox, 'wing/square')
-    await page.goto('/bay?job=demo-boat-and-box')
+    await page.goto('/fit?job=demo-boat-and-box')
     const step = (name: RegExp) =>
       page.getByRole('navigation', { name: 'Steps of this job' }).getByRole('button', { name })
     for (const [label, value] of [
@@ -123,7 +123,7 @@ test(
       await page.getByLabel(label, { exact: true }).fill(value)
       await page.getByLabel(label, { exact: true }).press('Enter')
     }
-    await expect(page.locator('[data-bay-finding=stop]')).toBeVisible()
+    await expect(page.locator('[data-fit-finding=stop]')).toBeVisible()
     expect(await violationsOf(page)).toEqual([])
     await step(/^Tighten: rail clamps/).click()
     await expect(page.getByRole('table')).toBeVisible()
@@ -135,7 +135,7 @@ test(
     await page.getByRole('button', { name: 'Not done' }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
     expect(await violationsOf(page, 'dialog')).toEqual([])
-    await page.goto('/bay?job=demo-boat-and-box')
+    await page.goto('/fit?job=demo-boat-and-box')
     await page.getByRole('button', { name: 'Plan of work' }).click()
     expect(await violationsOf(page)).toEqual([])
     await page.goto('/')

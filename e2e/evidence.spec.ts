@@ -2,7 +2,7 @@ import { bayRulesOf, survey, workedEvents } from '../src/core'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
-import { done, logFile, said, takeInFile, title } from './bay-work'
+import { done, logFile, said, takeInFile, title } from './fit-work'
 import { deeper, expect, fromMenu, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
@@ -51,7 +51,7 @@ test(
     const words = await takeInFile(page, logFile(boatAndBox, before, 1))
     expect(words).toContain(`${before.length} entries not here yet, 0 here already`)
     expect(words).toContain('Estate')
-    await page.goto(`/bay?job=${JOB}`)
+    await page.goto(`/fit?job=${JOB}`)
     await expect(title(page)).toHaveText('Tighten: rail clamps')
 
     await answer(page, 'Already on when it came', ['LHF', 'RHF'], 'Front bar came fitted')
@@ -66,13 +66,13 @@ test(
     await expect(done(page)).toBeDisabled()
     await reading(page, 'LHR', '3 Nm')
     await expect(said(page, 'stop')).toHaveCount(0)
-    await page.locator('[data-bay=title]').click()
+    await page.locator('[data-fit=title]').click()
     await page.keyboard.press('PageDown')
     await expect(done(page)).toContainText('Type what the wrench reads at LHR')
     await reading(page, 'LHR', '6 Nm')
     // The sheet asks for the click too.
     await expect(done(page)).toContainText('Seen, one click: LHR')
-    await page.locator('[data-bay=title]').click()
+    await page.locator('[data-fit=title]').click()
     await page.keyboard.press('PageDown')
     await expect(done(page)).toHaveText('Done')
     await page.keyboard.press('PageDown')
@@ -87,7 +87,7 @@ test(
     await written(page)
 
     await takeInFile(page, logFile(boatAndBox, after, 1000))
-    await page.goto(`/bay?job=${JOB}`)
+    await page.goto(`/fit?job=${JOB}`)
     await expect(title(page)).toHaveText('Open every door')
     await answer(page, 'Put off', [], 'Too near the wall')
     await expect(title(page)).toHaveText('Tell the customer, hand over tools and keys')
@@ -120,7 +120,7 @@ test(
           await written(other)
         }
       }
-      await other.goto(`${origin}/bay?job=${JOB}`)
+      await other.goto(`${origin}/fit?job=${JOB}`)
       await expect(title(other)).toHaveText('Tell the customer, hand over tools and keys')
       await expect(other.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
     } finally {
@@ -128,14 +128,14 @@ test(
     }
 
     // The speed is raised after the drive: it is to be driven again, and says why.
-    await page.goto(`/bench?job=${JOB}`)
+    await page.goto(`/load?job=${JOB}`)
     await fromMenu(page, 'How it is used')
     const speed = page.getByLabel('Speed on the road')
     await speed.fill('125 km/h')
     await speed.press('Enter')
     await page.getByRole('button', { name: 'Close', exact: true }).click()
     await saved(page)
-    await page.goto(`/bay?job=${JOB}`)
+    await page.goto(`/fit?job=${JOB}`)
     await expect(title(page)).toHaveText('Drive it')
     await expect(
       page.getByText('Again: the speed it is to be driven at changed since it was done.'),
@@ -143,7 +143,7 @@ test(
 
     await page.goto(`/handover?job=${JOB}`)
     for (const heading of [
-      'The bay is not finished',
+      'The fitting is not finished',
       'Not done, and why',
       'On when it came',
       'Done before, and to be done again',
@@ -160,7 +160,7 @@ test('the handover sheet follows the open plan and its log from another tab', as
   await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
   await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
   const other = await context.newPage()
-  await other.goto('/bench?job=demo-yard-van')
+  await other.goto('/load?job=demo-yard-van')
   await fromMenu(other, 'How it is used')
   const speed = other.getByLabel('Speed on the road')
   await speed.fill('180 km/h')

@@ -90,7 +90,7 @@ export { expect }
 export async function openJob(page: Page, name: string): Promise<void> {
   const plan = DEMO_PLANS.find(({ job }) => job.name === name)
   if (!plan) throw new Error(`No job of the demo is called ${name}.`)
-  await page.goto(`/bench?job=${plan.id}`)
+  await page.goto(`/load?job=${plan.id}`)
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 
@@ -109,7 +109,7 @@ export const inDrawing = (page: Page, name: RegExp): Locator =>
 /** Goes to another stop of the open job, by its bar. */
 export async function goTo(page: Page, stop: string): Promise<void> {
   await page
-    .getByRole('navigation', { name: 'The way of this job' })
+    .getByRole('navigation', { name: 'Stages of this job' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })
     .click()
 }

@@ -142,7 +142,7 @@ test('says on every screen that waits for it where what works beside the page is
   })
   const given = (what: string) =>
     page.getByText(`${what} stopped by itself. Nothing was changed. Reload the page to try again.`)
-  await page.goto('/bench?job=demo-ladder')
+  await page.goto('/load?job=demo-ladder')
   await expect(given('The trial of the shelf on this rack')).toBeVisible()
   await expect(given('The search for fixes')).toBeVisible()
   await page.goto('/forces?job=demo-ladder')

@@ -89,7 +89,7 @@ const DEEDS: readonly Deed[] = [
   {
     name: 'a job is deleted with its past',
     ready: async (page) => {
-      await page.goto('/bench?job=demo-boat-and-box')
+      await page.goto('/load?job=demo-boat-and-box')
       await inDrawing(page, /^Long box/).click()
       await page.getByLabel('x, middle').fill('930 mm')
       await page.getByLabel('x, middle').press('Enter')
@@ -106,7 +106,7 @@ const DEEDS: readonly Deed[] = [
   {
     name: 'an edit is kept with its past',
     ready: async (page) => {
-      await page.goto('/bench?job=demo-boat-and-box')
+      await page.goto('/load?job=demo-boat-and-box')
       await inDrawing(page, /^Long box/).click()
       await page.getByLabel('x, middle').fill('910 mm')
       return () => page.getByLabel('x, middle').press('Enter')

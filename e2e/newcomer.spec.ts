@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { done } from './bay-work'
+import { done } from './fit-work'
 import { deeper, empty, expect, inDrawing, shelved, stateButton, test, written } from './fixtures'
 import { finger, type Hands, keyboard, mouse } from './hands'
 
@@ -34,7 +34,7 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS, hands: Han
   await type(carries.nth(0).getByLabel('Road'), figures.bars)
   await type(carries.nth(1).getByLabel('Road'), figures.feet)
   await press(button('Save this rack'))
-  await press(button('Start on the bench'))
+  await press(button('Start the job'))
   await expect(inDrawing(page, /./).first()).toBeVisible()
   // On a tablet the shelf, and its way to gear of one's own, is a press away.
   const shelf = button('Shelf')
@@ -87,7 +87,7 @@ async function fitAll(page: Page, { press, type }: Hands): Promise<void> {
       const before = (await reading.textContent()) ?? ''
       await type(
         page.getByLabel(/^Reading, /),
-        `${(await page.locator('[data-bay=number]').textContent()) ?? ''} Nm`,
+        `${(await page.locator('[data-fit=number]').textContent()) ?? ''} Nm`,
       )
       await expect(done(page)).not.toContainText(before)
     }
@@ -107,8 +107,8 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
   await expect(gear).toBeFocused()
   await press(gear)
   await choose(page.getByLabel('Held by'), 'uBolt')
-  await press(page.getByRole('button', { name: 'Save and go back to the bench' }))
-  await expect(page).toHaveURL(/bench/)
+  await press(page.getByRole('button', { name: 'Save and go back to Load' }))
+  await expect(page).toHaveURL(/load/)
   await expect(next).not.toContainText('How Long box is held')
   await press(next.getByRole('button', { name: 'Long box: from one clamp to the other, across' }))
   const across = page.locator('#path').getByLabel('Long box: from one clamp to the other, across')
@@ -125,13 +125,13 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
   await press(next.getByRole('link'))
   await fitAll(page, hands)
   await written(page)
-  const way = page.getByRole('navigation', { name: 'The way of this job' })
-  const last = way.getByRole('link', { name: /^Hand over/ })
+  const stages = page.getByRole('navigation', { name: 'Stages of this job' })
+  const last = stages.getByRole('link', { name: /^Handover/ })
   // On a phone all stops but the present one are a press away.
-  if (!(await last.isVisible())) await press(way.getByRole('button', { name: /All stops$/ }))
+  if (!(await last.isVisible())) await press(stages.getByRole('button', { name: /All stages$/ }))
   await press(last)
   await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
-  await expect(page.getByText('The bay is not finished')).toHaveCount(0)
+  await expect(page.getByText('The fitting is not finished')).toHaveCount(0)
   await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
   await expect(next).toContainText('Handed over.')
   await expect(page.getByText('Bars: the weight of each.')).toBeVisible()

@@ -1,6 +1,6 @@
 import { createServer, request, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { SHOWN } from '../src/ui/routes'
+import { OLD_ADDRESSES, ROUTES, SHOWN } from '../src/ui/routes'
 import { DEEP, expect, inDrawing, saved, test } from './fixtures'
 
 /** A proxy as it stands before a shop's server: it hands on, or answers in the place of a server that is gone. */
@@ -55,6 +55,14 @@ test('every screen is there, and work goes on and stays, behind a proxy that ans
     await page.goto(address)
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
     await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+    const oldAddressesLeadOn = async () => {
+      for (const [old, screen] of Object.entries(OLD_ADDRESSES)) {
+        await page.goto(`${address}${old}?job=demo-hatch`)
+        await expect(page).toHaveURL(`${address}${ROUTES[screen].path}?job=demo-hatch`)
+        await expect(page.locator('h1').first()).toBeVisible()
+      }
+    }
+    await oldAddressesLeadOn()
     proxy.through = false
     const answer = await fetch(address)
     expect(answer.status).toBe(502)
@@ -64,10 +72,11 @@ test('every screen is there, and work goes on and stays, behind a proxy that ans
       await expect(page.locator('main, h1').first(), name).toBeVisible()
       await expect(page.getByText('Bad gateway')).toHaveCount(0)
     }
+    await oldAddressesLeadOn()
     // What runs beside the page is there too: the board's cards, fixes, the chance of exceeding.
     await page.goto(address)
     await expect(page.getByRole('list', { name: 'Jobs' }).getByText('A boat and the long box')).toBeVisible()
-    await page.goto(`${address}/bench?job=demo-boat-and-box`)
+    await page.goto(`${address}/load?job=demo-boat-and-box`)
     await expect(page.getByRole('list', { name: 'Stops' }).getByRole('button').first()).toBeVisible()
     await inDrawing(page, /^Long box/).click()
     await page.getByLabel('x, middle').fill('900 mm')

@@ -44,7 +44,7 @@ test(
 
     await expect(page.getByRole('button', { name: /^School bars/ })).toHaveAttribute('aria-pressed', 'true')
     await page.getByLabel('What the job is called').fill('School run')
-    await page.getByRole('button', { name: 'Start on the bench' }).click()
+    await page.getByRole('button', { name: 'Start the job' }).click()
     await expect(page.getByRole('heading', { name: 'School run' })).toBeVisible()
     await expect(page.getByText('you can add 60 kg, spread evenly (Feet binds).')).toBeVisible()
 
@@ -85,15 +85,15 @@ test('loses nothing typed into a form when the page is reloaded in the middle', 
 })
 
 test('changes the vehicle of a job from the bench, and the drawing follows', deeper, async ({ page }) => {
-  await page.goto('/bench?job=demo-first-bike')
+  await page.goto('/load?job=demo-first-bike')
   await goTo(page, 'Vehicle')
   await openPart(page, 'Sizes')
   await page.getByLabel('Height, unladen').fill('1600 mm')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await expect(page.getByText(/2\s?817 mm/).first()).toBeVisible()
-  await goTo(page, 'Rack')
+  await goTo(page, 'Racks')
   await page.getByRole('link', { name: 'Change' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Renamed bars')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await expect(page.getByText('Renamed bars').first()).toBeVisible()
 })

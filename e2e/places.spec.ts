@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { done, title } from './bay-work'
+import { done, title } from './fit-work'
 import {
   deeper,
   expect,
@@ -57,12 +57,12 @@ test(
     await drilling.getByLabel('Done to it').fill('step drill; deburr')
     await page.getByRole('button', { name: 'Save this rack' }).click()
     await page.getByLabel('What the job is called').fill('Top job')
-    await page.getByRole('button', { name: 'Start on the bench' }).click()
+    await page.getByRole('button', { name: 'Start the job' }).click()
     await expect(page.getByRole('heading', { name: 'Top job' })).toBeVisible()
     await saved(page)
     const job = new URL(page.url()).searchParams.get('job') ?? ''
 
-    await page.goto(`/bay?job=${job}`)
+    await page.goto(`/fit?job=${job}`)
     await page.getByLabel('Who fits it').fill('Wren')
     await page.getByRole('button', { name: 'The rest is all there' }).click()
     const holes: string[] = []
@@ -72,7 +72,7 @@ test(
       if (now?.startsWith('Drill: ')) {
         holes.push(now)
         if (now === 'Drill: Point 2, right') {
-          const detail = page.locator('[data-bay=detail]')
+          const detail = page.locator('[data-fit=detail]')
           await expect(detail).toContainText(/1.300 mm behind the windscreen’s upper edge, 550 mm right/)
           await expect(detail).toContainText(
             'Pilot 3 mm. Final size 11 mm. Through skin, rib. step drill, then deburr.',
@@ -88,7 +88,7 @@ test(
       'Drill: Point 2, left',
       'Drill: Point 2, right',
     ])
-    await expect(page.locator('[data-bay=detail]')).toContainText('zinc primer; then butyl')
+    await expect(page.locator('[data-fit=detail]')).toContainText('zinc primer; then butyl')
     await done(page).click()
     await written(page)
     const log = await shelved(page, 'log')
@@ -109,7 +109,7 @@ test('two lengths for one field: both stand in the sheet, it is asked where a ve
   await other.getByLabel('Another figure', { exact: true }).fill('3.4 m')
   await other.getByLabel('It is known by').selectOption('manual')
   await other.getByLabel('Says who, or on which page').fill('p. 301')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await openQuestions(page)
   await expect(
     page.getByText(/height, .* mm \(told\) and 3.400 mm \(manual, p\. 301\) differ by/).first(),
@@ -152,7 +152,7 @@ test(
   'pictures of the car as it came are kept small in the browser, named on the sheet, and a file that is none is refused',
   deeper,
   async ({ page }) => {
-    await page.goto('/bench?job=demo-boat-and-box')
+    await page.goto('/load?job=demo-boat-and-box')
     await fromMenu(page, 'Job details')
     const dialog = page.getByRole('dialog', { name: 'Job details' })
     await dialog

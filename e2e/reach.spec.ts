@@ -16,7 +16,7 @@ for (const plan of DEMO_PLANS.filter(({ id }) => DEEP || IN_THE_GATE.has(id)))
   test(`${plan.job.name}: every bar, thing, foot, ruler and cell is reached by keys in few presses`, async ({
     page,
   }) => {
-    await page.goto(`/bench?job=${plan.id}`)
+    await page.goto(`/load?job=${plan.id}`)
     await expect(page.locator('[data-words] text').first()).toBeVisible()
     await page.keyboard.press('Tab')
     await expect(page.getByRole('link', { name: 'To the drawing' })).toBeFocused()

@@ -21,7 +21,7 @@ async function open(within: Locator, title: string): Promise<void> {
 
 async function begin(page: Page, job: string): Promise<string> {
   await page.getByLabel('What the job is called').fill(job)
-  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await page.getByRole('button', { name: 'Start the job' }).click()
   await expect(page.getByRole('heading', { name: job })).toBeVisible()
   await saved(page)
   return new URL(page.url()).searchParams.get('job') ?? ''
@@ -31,7 +31,7 @@ test(
   'a rack wholly by hand: its joints, marks, keys, box and step are seen again in the bay and on the sheet',
   deeper,
   async ({ page }) => {
-    await page.goto('/rack?vehicle=estate')
+    await page.goto('/rack-form?vehicle=estate')
     await page.getByRole('textbox', { name: 'Name' }).first().fill('Hand rack')
     await page.getByLabel('What I type here is from').selectOption('sheet')
     const feet = group(page, 'Feet')
@@ -55,7 +55,7 @@ test(
     await page.getByRole('button', { name: 'Save this rack' }).click()
     const job = await begin(page, 'By hand')
 
-    await page.goto(`/bay?job=${job}`)
+    await page.goto(`/fit?job=${job}`)
     await expect(page.getByText('Press the pads home').first()).toBeVisible()
     await page.getByRole('button', { name: 'Parts', exact: true }).click()
     await expect(page.getByText(/Long hex key/).first()).toBeVisible()
@@ -63,8 +63,8 @@ test(
     for (const seen of [/K417/, /10 N·m/, /6 N·m/]) await expect(page.getByText(seen).first()).toBeVisible()
 
     // Opened again, all of it stands there.
-    await page.goto(`/bench?job=${job}`)
-    await goTo(page, 'Rack')
+    await page.goto(`/load?job=${job}`)
+    await goTo(page, 'Racks')
     await page.getByRole('link', { name: 'Change' }).click()
     const again = group(page, 'Feet')
     await open(again, 'Joints and torque')
@@ -75,7 +75,7 @@ test(
 )
 
 test('a rack wholly from stock parts has their figures with it', async ({ page }) => {
-  await page.goto('/rack?vehicle=estate')
+  await page.goto('/rack-form?vehicle=estate')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Stock rack')
   for (const name of ['Bars', 'Feet'])
     await page.getByRole('button', { name: `Remove ${name}`, exact: true }).click()
@@ -121,7 +121,7 @@ test(
     await other.getByLabel('It weighs').fill('25 lb')
     await other.getByLabel('Known by').selectOption('weighed')
     await other.getByLabel('Says who').fill('yard scale')
-    await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+    await page.getByRole('button', { name: 'Save and go back to Load' }).click()
     await inDrawing(page, /^Long box/).click()
     await expect(page.getByLabel('Its own weight')).toHaveValue('18 kg')
     await openQuestions(page)
@@ -147,7 +147,7 @@ test('two figures for one roof disagree: both are named, the lesser counts, and 
   await other.getByLabel('Figure', { exact: true }).fill('20 kg')
   await other.getByLabel('Counts').selectOption(await roof.getByLabel('Counts').first().inputValue())
   await other.getByLabel('Read', { exact: true }).selectOption('label')
-  await page.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await expect(stateButton(page, 'Road')).toContainText('Stop')
   await openQuestions(page)
   await expect(page.getByText(/20 kg \(label\) and 55 kg \(.*differ by/).first()).toBeVisible()
@@ -171,13 +171,13 @@ test(
     await openPart(page, 'Sizes')
     await expect(page.getByLabel('Overall length')).toHaveValue(/in$/)
     const before = JSON.parse(await shelved(page, 'plans')) as unknown
-    const back = page.getByRole('button', { name: 'Save and go back to the bench' })
+    const back = page.getByRole('button', { name: 'Save and go back to Load' })
     await back.click()
-    await expect(page).toHaveURL(/bench/)
-    await goTo(page, 'Rack')
+    await expect(page).toHaveURL(/load/)
+    await goTo(page, 'Racks')
     await page.getByRole('link', { name: 'Change' }).click()
     await back.click()
-    await expect(page).toHaveURL(/bench/)
+    await expect(page).toHaveURL(/load/)
     await saved(page)
     expect(JSON.parse(await shelved(page, 'plans'))).toEqual(before)
   },

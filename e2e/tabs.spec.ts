@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
 
-const JOB = '/bench?job=demo-boat-and-box'
+const JOB = '/load?job=demo-boat-and-box'
 
 /** Where the long box stands along the vehicle, as it is kept. */
 async function keptX(page: Page): Promise<number> {
@@ -91,7 +91,7 @@ test('one sheet open in two tabs: what each typed stands, and the same field is 
     }[]
     return all.find(({ id }) => id === 'demo-boat-and-box')?.vehicle
   }
-  const keep = (tab: Page) => tab.getByRole('button', { name: 'Save and go back to the bench' }).click()
+  const keep = (tab: Page) => tab.getByRole('button', { name: 'Save and go back to Load' }).click()
   for (const tab of [page, other]) {
     await tab.goto(sheet)
     await openPart(tab, 'Sizes')

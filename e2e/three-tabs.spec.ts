@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import type { Plan } from '../src/core'
 import { deeper, expect, inDrawing, saved, shelved, test } from './fixtures'
 
-const JOB = '/bench?job=demo-boat-and-box'
+const JOB = '/load?job=demo-boat-and-box'
 
 async function kept(page: Page): Promise<Plan> {
   const all = JSON.parse(await shelved(page, 'plans')) as Plan[]

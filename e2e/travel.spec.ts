@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { deeper, expect, fromMenu, inDrawing, saved, test } from './fixtures'
 
-const JOB = '/bench?job=demo-boat-and-box'
+const JOB = '/load?job=demo-boat-and-box'
 
 async function typed(page: Page, thing: RegExp, mm: string): Promise<void> {
   await inDrawing(page, thing).click()
@@ -72,7 +72,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   await expect(there.getByText('The job in the parcel goes on from the one here.')).toBeVisible()
   await expect(there.getByText('Long box, its place along the vehicle: 960 mm to 900 mm')).toBeVisible()
   await there.getByRole('button', { name: 'Take it in' }).click()
-  await expect(tablet).toHaveURL(/bench/)
+  await expect(tablet).toHaveURL(/load/)
   expect(await xOf(tablet, /^Long box/)).toBe('900 mm')
   await inDrawing(tablet, /^Sea boat/).click()
   await tablet.getByLabel('On board', { exact: true }).selectOption('driving')
@@ -85,7 +85,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   const here = await opened(page, homeward)
   await expect(here.getByText('What each changed can stand beside the other.')).toBeVisible()
   await here.getByRole('button', { name: 'Take it in' }).click()
-  await expect(page).toHaveURL(/bench/)
+  await expect(page).toHaveURL(/load/)
   expect(await xOf(page, /^Long box/)).toBe('870 mm')
   await inDrawing(page, /^Sea boat/).click()
   await expect(page.getByLabel('On board', { exact: true })).toHaveValue('driving')
@@ -114,7 +114,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   await expect(clash.getByText('Long box: its place along the vehicle', { exact: true })).toBeVisible()
   await expect(clash.getByText(/, Tablet$/)).toBeVisible()
   await clash.getByRole('button', { name: 'Take the one in the parcel' }).click()
-  await expect(page).toHaveURL(/bench/)
+  await expect(page).toHaveURL(/load/)
   expect(await xOf(page, /^Long box/)).toBe('930 mm')
   await page.getByRole('button', { name: 'Undo' }).click()
   expect(await xOf(page, /^Long box/)).toBe('870 mm')

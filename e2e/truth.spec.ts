@@ -12,7 +12,7 @@ async function bareOwnCar(page: Page, name: string): Promise<void> {
   await page.getByRole('textbox', { name: 'Name' }).first().fill(`${name} bars`)
   await page.getByRole('button', { name: 'Save this rack' }).click()
   await page.getByLabel('What the job is called').fill(`${name}, job`)
-  await page.getByRole('button', { name: 'Start on the bench' }).click()
+  await page.getByRole('button', { name: 'Start the job' }).click()
   await expect(page.getByRole('heading', { name: `${name}, job` })).toBeVisible()
 }
 
@@ -55,17 +55,17 @@ test('an own car without any figure is clear nowhere; each question is answered 
   await saved(page)
 
   // Bench, board, sheet and placard read the same.
-  const onBench = (await verdicts(page)).map((text) => text.split(',')[0])
+  const onLoad = (await verdicts(page)).map((text) => text.split(',')[0])
   await page.goto('/')
   const card = page.getByRole('listitem').filter({ hasText: 'Stranger, job' })
-  for (const verdict of onBench) await expect(card).toContainText(verdict ?? '')
+  for (const verdict of onLoad) await expect(card).toContainText(verdict ?? '')
   await expect(card).toContainText('Not looked at: payload, bending, axles, tipping')
   await card.getByRole('link').first().click()
-  await goTo(page, 'Hand over')
+  await goTo(page, 'Handover')
   const placard = page.getByRole('region', { name: 'Placard' })
   for (const [i, state] of STATES.entries()) {
-    await expect(placard).toContainText(`${state}: ${onBench[i] ?? ''}`)
-    await expect(page.getByRole('table').first()).toContainText(`${state}: ${onBench[i] ?? ''}`)
+    await expect(placard).toContainText(`${state}: ${onLoad[i] ?? ''}`)
+    await expect(page.getByRole('table').first()).toContainText(`${state}: ${onLoad[i] ?? ''}`)
   }
   const notLooked = 'payload, bending, axles, tipping.'
   await expect(page.getByText(notLooked, { exact: true })).toBeVisible()
@@ -73,7 +73,7 @@ test('an own car without any figure is clear nowhere; each question is answered 
 })
 
 test('a question set aside keeps its word, says who and why, and opens the sheet', async ({ page }) => {
-  await page.goto('/bench?job=demo-first-bike')
+  await page.goto('/load?job=demo-first-bike')
   await openQuestions(page)
   await page.getByRole('button', { name: 'Set aside for this job' }).first().click()
   const dialog = page.getByRole('dialog', { name: 'Set aside for this job' })
@@ -85,7 +85,7 @@ test('a question set aside keeps its word, says who and why, and opens the sheet
   await expect(stateButton(page, 'Road')).toContainText('Find out')
   await page.getByText('Set aside for this job: 1').click()
   await expect(page.getByText(/Set aside by Ida on .*: The sheet is not to be had\./)).toBeVisible()
-  await goTo(page, 'Hand over')
+  await goTo(page, 'Handover')
   await expect(page.getByText('Set aside for this job, and not found out')).toBeVisible()
   await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
 })
@@ -95,10 +95,10 @@ test(
   deeper,
   async ({ page }) => {
     const start = async (name: string, plate: string) => {
-      await page.goto('/new?vehicle=estate&rack=wing')
+      await page.goto('/start?vehicle=estate&rack=wing')
       await page.getByLabel('Plate').fill(plate)
       await page.getByLabel('What the job is called').fill(name)
-      await page.getByRole('button', { name: 'Start on the bench' }).click()
+      await page.getByRole('button', { name: 'Start the job' }).click()
       await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
     }
     await start('First estate', 'GQ 417')
@@ -111,7 +111,7 @@ test(
     await start('Second estate', 'GQ 418')
     await goTo(page, 'Log')
     await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Key of the first')
-    await page.goto('/new')
+    await page.goto('/start')
     await page.getByLabel('Plate').fill('gq-417')
     const before = page.getByRole('list', { name: 'Here before' })
     await expect(before).toContainText('First estate')

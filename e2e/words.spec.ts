@@ -31,7 +31,7 @@ for (const plan of DEMO_PLANS.filter(({ id }) => DEEP || IN_THE_GATE.has(id)))
   test(`${plan.job.name}: no word of the drawing over another at three zooms, in both unit systems`, async ({
     page,
   }) => {
-    await page.goto(`/bench?job=${plan.id}`)
+    await page.goto(`/load?job=${plan.id}`)
     await expect(page.locator('[data-words] text').first()).toBeVisible()
     await page.getByRole('button', { name: /^Next kilo/ }).click()
     let counted = 0

@@ -12,6 +12,7 @@ self.addEventListener('install', (event) => {
       const list = await (await fetch('/offline', { cache: 'no-store' })).json()
       const cache = await caches.open(CACHE)
       await cache.addAll([...list.files, ...list.pages])
+      await cache.put('/offline', Response.json(list))
       await self.skipWaiting()
     })(),
   )
@@ -37,15 +38,25 @@ const kept = (request, options) => caches.match(request, { ignoreVary: true, ...
 const fresh = (response, request) =>
   request.destination === 'worker' ? new Response(response.body, response) : response
 
+/** A stored page; an old address leads to the page's new one. */
+async function keptPage(request) {
+  const { pathname, search, origin } = new URL(request.url)
+  const found = await kept(pathname, { ignoreSearch: true })
+  if (found) return found
+  const list = await caches.match('/offline')
+  const moved = list && (await list.json()).moved?.[pathname]
+  return moved && Response.redirect(`${origin}${moved}${search}`, 308)
+}
+
 async function page(request) {
   const late = new Promise((_, reject) => setTimeout(() => reject(new Error('late')), PATIENCE_MS))
   try {
     const answer = await Promise.race([fetch(request), late])
     // A proxy that stands before a server that is gone answers in its place.
     if (answer.status < 500) return answer
-    return (await kept(new URL(request.url).pathname, { ignoreSearch: true })) ?? answer
+    return (await keptPage(request)) ?? answer
   } catch {
-    return (await kept(new URL(request.url).pathname, { ignoreSearch: true })) ?? Response.error()
+    return (await keptPage(request)) ?? Response.error()
   }
 }
 

@@ -29,18 +29,18 @@ async function bayTo(page, title) {
     const undriven = page.getByRole('button', { name: 'The rest was not driven' })
     if ((await undriven.count()) > 0) await undriven.click()
     await readAll(page)
-    if ((await page.locator('[data-bay=done]').getByText('A Stop stands').count()) > 0) await answerFor(page)
-    await page.locator('[data-bay=done]').click()
+    if ((await page.locator('[data-fit=done]').getByText('A Stop stands').count()) > 0) await answerFor(page)
+    await page.locator('[data-fit=done]').click()
     await page.waitForTimeout(30)
   }
 }
 
 /** Types the figure shown at every place where the sheet wants the wrench read. */
 async function readAll(page) {
-  const wanted = page.locator('[data-bay=done]').getByText(/^Type what the wrench reads/)
+  const wanted = page.locator('[data-fit=done]').getByText(/^Type what the wrench reads/)
   for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
     const field = page.getByLabel(/^Reading, /)
-    await field.fill(`${await page.locator('[data-bay=number]').textContent()} Nm`)
+    await field.fill(`${await page.locator('[data-fit=number]').textContent()} Nm`)
     await field.press('Enter')
     await page.waitForTimeout(60)
   }
@@ -75,28 +75,28 @@ async function tape(page, [left, right, one, other, middleLeft, middleRight]) {
   }
 }
 
-const PLATFORM = to('bay', { job: 'demo-ridge-tent' })
+const PLATFORM = to('fit', { job: 'demo-ridge-tent' })
 
 const VIEWS = [
-  { name: 'jobs', path: to('jobs') },
+  { name: 'board', path: to('board') },
   {
-    name: 'bench',
-    path: to('bench', { job: 'demo-boat-and-box' }),
+    name: 'load',
+    path: to('load', { job: 'demo-boat-and-box' }),
     act: (page) =>
       page
         .locator('[data-testid=sheet]')
         .getByRole('button', { name: /^Long box/ })
         .focus(),
   },
-  { name: 'bench-dark', path: to('bench', { job: 'demo-twin-span' }), dark: true },
+  { name: 'load-dark', path: to('load', { job: 'demo-twin-span' }), dark: true },
   {
     name: 'hatch',
-    path: to('bench', { job: 'demo-hatch' }),
+    path: to('load', { job: 'demo-hatch' }),
     act: (page) => page.locator('[data-finding]').first().focus(),
   },
   {
     name: 'spread',
-    path: to('bench', { job: 'demo-three' }),
+    path: to('load', { job: 'demo-three' }),
     act: (page) =>
       page
         .getByRole('slider', { name: /Rear bar/ })
@@ -104,8 +104,8 @@ const VIEWS = [
         .focus(),
   },
   { name: 'stock', path: to('stock') },
-  { name: 'compare', path: to('compare', { a: 'demo-boat-and-box', b: 'demo-three' }), seed: to('jobs') },
-  { name: 'rules', path: to('why') },
+  { name: 'compare', path: to('compare', { a: 'demo-boat-and-box', b: 'demo-three' }), seed: to('board') },
+  { name: 'rules', path: to('rules') },
   { name: 'racks', path: to('racks', { job: 'demo-boat-and-box' }) },
   {
     name: 'forces',
@@ -132,22 +132,22 @@ const VIEWS = [
     },
   },
   {
-    name: 'bay-square',
+    name: 'fit-square',
     path: PLATFORM,
     act: async (page) => {
       await bayTo(page, /^Measure and/)
       await tape(page, ['1760', '1768', '2256', '2249', '880', '881'])
-      await page.locator('[data-bay=side]').evaluate((side) => {
+      await page.locator('[data-fit=side]').evaluate((side) => {
         side.scrollTop = 0
       })
     },
   },
   {
-    name: 'bay-torque',
+    name: 'fit-torque',
     path: PLATFORM,
     act: async (page) => {
       await bayTo(page, /gutter clamps/)
-      for (let pass = 0; pass < 2; pass += 1) await page.locator('[data-bay=done]').click()
+      for (let pass = 0; pass < 2; pass += 1) await page.locator('[data-fit=done]').click()
       await page.getByLabel('Reading, LHF').fill('12.2 Nm')
       await page.getByLabel('Reading, LHF').press('Enter')
       await page.getByLabel('Reading, RHR').fill('13.4 Nm')
@@ -176,8 +176,8 @@ const VIEWS = [
     act: (page) => page.waitForTimeout(1200),
   },
   {
-    name: 'bench-narrow',
-    path: to('bench', { job: 'demo-ridge-tent' }),
+    name: 'load-narrow',
+    path: to('load', { job: 'demo-ridge-tent' }),
     size: { width: 390, height: 844 },
     act: (page) => page.getByRole('button', { name: /^Load path,/ }).click(),
   },

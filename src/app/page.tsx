@@ -1,3 +1,5 @@
-import { JobsBoard } from '@/ui/screens/board/board'
+import { titled } from '@/ui/routes'
+import { BoardScreen } from '@/ui/screens/board/board-screen'
 
-export default JobsBoard
+export const metadata = titled('board')
+export default BoardScreen

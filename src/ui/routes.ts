@@ -5,45 +5,58 @@ interface RouteTraits {
   readonly shown: Readonly<Record<string, Readonly<Record<string, string>>>>
 }
 
-/** Every screen's address. */
+/** Every screen. Its name is the last part of its address, the folder of its code and its title; the board is the root. */
 export const ROUTES = {
-  jobs: { path: '/', title: 'Ypsos', shown: { jobs: {} } },
-  bench: {
-    path: '/bench',
-    title: 'Bench',
+  board: { path: '/', title: 'Board', shown: { board: {} } },
+  start: { path: '/start', title: 'Start', shown: { 'start a job': { vehicle: 'estate' } } },
+  vehicle: { path: '/vehicle', title: 'Vehicle', shown: { 'vehicle form': {} } },
+  racks: { path: '/racks', title: 'Racks', shown: { racks: { job: 'demo-boat-and-box' } } },
+  rackForm: {
+    path: '/rack-form',
+    title: 'Rack form',
+    shown: { 'rack form': { job: 'demo-boat-and-box' } },
+  },
+  load: {
+    path: '/load',
+    title: 'Load',
     shown: {
-      'bench, a Stop': { job: 'demo-boat-and-box' },
-      'bench, things to find out': { job: 'demo-ladder' },
+      'load, a Stop': { job: 'demo-boat-and-box' },
+      'load, things to find out': { job: 'demo-ladder' },
     },
   },
-  start: { path: '/new', title: 'Start a job', shown: { 'start a job': { vehicle: 'estate' } } },
-  vehicle: { path: '/vehicle', title: 'Vehicle', shown: { 'vehicle form': {} } },
-  rack: { path: '/rack', title: 'Rack', shown: { 'rack form': { job: 'demo-boat-and-box' } } },
-  racks: { path: '/racks', title: 'Racks', shown: { racks: { job: 'demo-boat-and-box' } } },
   gear: { path: '/gear', title: 'Gear', shown: { 'gear form': {} } },
+  forces: { path: '/forces', title: 'Forces', shown: { forces: { job: 'demo-ladder' } } },
+  fit: { path: '/fit', title: 'Fit', shown: { fit: { job: 'demo-ridge-tent' } } },
+  handover: { path: '/handover', title: 'Handover', shown: { handover: { job: 'demo-ladder' } } },
+  log: { path: '/log', title: 'Log', shown: { log: { vehicle: 'car-demo-ridge-tent' } } },
   stock: { path: '/stock', title: 'Stock', shown: { stock: {} } },
   compare: {
     path: '/compare',
     title: 'Compare',
     shown: { compare: { a: 'demo-boat-and-box', b: 'demo-three' } },
   },
-  why: { path: '/why', title: 'Rules', shown: { rules: {} } },
-  forces: { path: '/forces', title: 'Forces', shown: { forces: { job: 'demo-ladder' } } },
-  bay: { path: '/bay', title: 'Bay', shown: { bay: { job: 'demo-ridge-tent' } } },
-  handover: { path: '/handover', title: 'Handover', shown: { handover: { job: 'demo-ladder' } } },
+  rules: { path: '/rules', title: 'Rules', shown: { rules: {} } },
   house: { path: '/house', title: 'House', shown: { house: {} } },
-  log: { path: '/log', title: 'Log', shown: { log: { vehicle: 'car-demo-ridge-tent' } } },
 } as const satisfies Record<string, RouteTraits>
 export type RouteName = keyof typeof ROUTES
 
-/** What a shop has outside its jobs. */
+/** The screens that belong to the shop and to no single job. */
 export const SHOP_SCREENS = [
-  { route: 'jobs', word: 'Jobs' },
-  { route: 'stock', word: 'Stock' },
-  { route: 'log', word: 'Log' },
-  { route: 'why', word: 'Rules' },
-  { route: 'house', word: 'House' },
-] as const satisfies readonly { readonly route: RouteName; readonly word: string }[]
+  'board',
+  'stock',
+  'log',
+  'rules',
+  'house',
+] as const satisfies readonly RouteName[]
+
+/** Addresses that screens had before, with the name of the screen that they lead to. */
+export const OLD_ADDRESSES = {
+  '/bench': 'load',
+  '/bay': 'fit',
+  '/why': 'rules',
+  '/new': 'start',
+  '/rack': 'rackForm',
+} as const satisfies Record<string, RouteName>
 
 /** A screen's address, with what it is to show. */
 export function to(route: RouteName, query: Readonly<Record<string, string>> = {}): string {

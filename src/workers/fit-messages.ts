@@ -1,6 +1,6 @@
 import type { Adapter, Compatible, Gear, Plan } from '@/core'
 
-/** What the bench asks: every piece of gear against one rack of a plan. */
+/** What Load asks: every piece of gear against one rack of a plan. */
 export interface FitQuestion {
   readonly ticket: number
   readonly plan: Plan

@@ -1,6 +1,6 @@
 import type { Plan, Remedy, RemedyStock } from '@/core'
 
-/** What the bench asks: the fixes of these findings of a plan, in this order. */
+/** What Load asks: the fixes of these findings of a plan, in this order. */
 export interface FixesQuestion {
   readonly ticket: number
   readonly plan: Plan

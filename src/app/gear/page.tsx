@@ -1,5 +1,5 @@
 import { titled } from '@/ui/routes'
-import { GearPage } from '@/ui/screens/entry/entry-pages'
+import { GearPage } from '@/ui/screens/gear/gear-page'
 
 export const metadata = titled('gear')
 export default GearPage

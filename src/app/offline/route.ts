@@ -1,13 +1,16 @@
 import { readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { NextResponse } from 'next/server'
-import { ROUTES } from '@/ui/routes'
+import { OLD_ADDRESSES, ROUTES } from '@/ui/routes'
 
 export const dynamic = 'force-dynamic'
 
 const PAGES = Object.values(ROUTES).map(({ path }) => path)
+const MOVED = Object.fromEntries(
+  Object.entries(OLD_ADDRESSES).map(([from, screen]) => [from, ROUTES[screen].path]),
+)
 
-/** What a browser has to keep to work without the network: this build's name, its files and its pages. */
+/** What a browser stores to work without the network: the name of this build, its files, its pages and the old addresses. */
 export async function GET(): Promise<NextResponse> {
   const built = join(process.cwd(), '.next')
   const [build, entries] = await Promise.all([
@@ -18,7 +21,7 @@ export async function GET(): Promise<NextResponse> {
     .filter((entry) => entry.isFile() && !entry.name.endsWith('.map'))
     .map((entry) => join(entry.parentPath, entry.name).slice(built.length).replaceAll('\\', '/'))
   return NextResponse.json(
-    { build: build.trim(), files: files.map((file) => `/_next${file}`), pages: PAGES },
+    { build: build.trim(), files: files.map((file) => `/_next${file}`), pages: PAGES, moved: MOVED },
     { headers: { 'Cache-Control': 'no-store' } },
   )
 }

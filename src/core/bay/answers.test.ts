@@ -146,7 +146,7 @@ describe('a whole step that somebody answered for', () => {
     expect(session.next?.state).toBe('putOff')
     expect(session.done).toBe(steps.length - 1)
     const sheet = handoverOf(surveyed, review(surveyed), after(...rest, putOff), [], USUAL_BAY)
-    expect(openingOf(sheet).map(({ title }) => title)).toContain('The bay is not finished')
+    expect(openingOf(sheet).map(({ title }) => title)).toContain('The fitting is not finished')
   })
 
   it('is answered no more once it is done, and a new answer takes the place of the old', () => {

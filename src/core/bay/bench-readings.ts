@@ -28,7 +28,7 @@ export function spreadMeasured(
 }
 
 /**
- * A job's progress with what was taped on the bench: it stands for the first measuring in the bay until that is taken
+ * A job's progress with what was measured on Load: it stands for the first measuring of the fitting until that is taken
  * there. Once tightened it is taped anew in any case.
  */
 export function withBenchReadings(progress: BayProgress, steps: readonly Step[], plan: Plan): BayProgress {

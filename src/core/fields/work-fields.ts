@@ -1,4 +1,4 @@
-import { STAGES, type Work, type WorkStep } from '../plan/work'
+import { PHASES, type Work, type WorkStep } from '../plan/work'
 import { ID, choice, flag, group, list, number, several, text, type FieldsOf, type FieldsPart } from './field'
 
 const counted = (label: string, one: string) =>
@@ -9,7 +9,7 @@ const counted = (label: string, one: string) =>
     { start: () => ({ count: 1 }) },
   )
 
-const STAGE_WORDS: Readonly<Record<(typeof STAGES)[number], string>> = {
+const PHASE_WORDS: Readonly<Record<(typeof PHASES)[number], string>> = {
   bench: 'On the bench',
   vehicle: 'The vehicle made ready',
   start: 'Begun loosely',
@@ -25,7 +25,7 @@ const STEP_FIELD = group(
     id: ID,
     stage: choice(
       'When',
-      STAGES.map((each) => [each, STAGE_WORDS[each]] as const),
+      PHASES.map((each) => [each, PHASE_WORDS[each]] as const),
     ),
     title: text('What is done'),
     detail: text('How'),

@@ -1,14 +1,14 @@
 import { ANSWERS } from '../log/answer'
 import * as z from '../units/schema'
 import type { Session, StepStands } from '../bay/session'
-import { STAGES } from '../plan/work'
+import { PHASES } from '../plan/work'
 import { phraseText } from '../units/phrase'
 import type { UnitChoice } from '../units/format'
 
 const stepSchema = z.strictObject({
   id: z.string(),
   title: z.string(),
-  stage: z.enum(STAGES),
+  stage: z.enum(PHASES),
   state: z.enum(['done', 'again', 'open', ...ANSWERS]),
   /** What changed since it was done. */
   changed: z.nullable(z.string()),

@@ -8,7 +8,7 @@ interface OpeningPart {
   readonly grave: boolean
 }
 
-/** What was only played and Stops first, then what the bay has still to do, what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
+/** What was only played and Stops first, then the steps that are not done, what was set aside and by whom, what is still to be found out, targets, and what was not looked at. */
 export function openingOf(handover: Handover): OpeningPart[] {
   const part = (title: string, lines: readonly Phrase[], grave = false): OpeningPart[] =>
     lines.length > 0 ? [{ title, lines, grave }] : []
@@ -27,7 +27,7 @@ export function openingOf(handover: Handover): OpeningPart[] {
     ),
     ...part('Stop: it does not leave like this', handover.stops, true),
     ...part(
-      'The bay is not finished',
+      'The fitting is not finished',
       unfinished
         ? [[`${unfinished.done} of ${unfinished.of} steps are done. Next: ${unfinished.next}.`]]
         : [],

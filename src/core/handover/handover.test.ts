@@ -97,7 +97,7 @@ describe('the handover sheet', () => {
   it('says fitted only of what was done step by step, and opens with a bay that is not finished (B7)', () => {
     const nothing = of(boatAndBox).sheet
     for (const line of nothing.fitted) expect(line).toContain('not fitted yet')
-    expect(openingOf(nothing).map(({ title }) => title)).toContain('The bay is not finished')
+    expect(openingOf(nothing).map(({ title }) => title)).toContain('The fitting is not finished')
     const order = jobSteps(survey(boatAndBox), USUAL_BAY)
     const steps = order.ok ? order.steps : []
     const done = (few: number) =>

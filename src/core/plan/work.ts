@@ -2,9 +2,9 @@ import * as z from '../units/schema'
 import { idSchema, money, nameSchema } from '../units/scalars'
 
 /** The stages of fitting, in order; the first two go on side by side. */
-export const STAGES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const
-const stageSchema = z.enum(STAGES)
-export type Stage = z.infer<typeof stageSchema>
+export const PHASES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const
+const phaseSchema = z.enum(PHASES)
+export type Phase = z.infer<typeof phaseSchema>
 
 const minutesSchema = z
   .strictObject({
@@ -20,7 +20,7 @@ export type Minutes = z.infer<typeof minutesSchema>
  */
 const workStepSchema = z.strictObject({
   id: idSchema,
-  stage: stageSchema,
+  stage: phaseSchema,
   title: nameSchema,
   detail: z.optional(z.string().check(z.maxLength(400))),
   after: z.optional(z.array(z.string().check(z.maxLength(170))).check(z.maxLength(20))),

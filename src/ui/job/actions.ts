@@ -33,7 +33,7 @@ interface Action {
   readonly fromAnywhere?: true
   /** Whether the browser does nothing of its own with its key. */
   readonly alone?: true
-  /** Whether every screen of a job takes it, and not the bench alone. */
+  /** Whether every screen of a job takes it, and not Load alone. */
   readonly everywhere?: true
   run?(on: OnJob, event?: KeyboardEvent): void
 }
@@ -72,7 +72,7 @@ const dialog = (words: string, name: DialogName): Action => ({
 export const toTheShelf = (): void =>
   document.querySelector<HTMLElement>('#shelf input[type=search]')?.focus()
 
-/** Everything on the bench by name and by key; each is also on screen. */
+/** Every action of Load by name and by key; each is also on screen. */
 const ACTIONS: readonly Action[] = [
   {
     listed: ['/', 'Find gear on the shelf'],
@@ -191,7 +191,7 @@ const ACTIONS: readonly Action[] = [
   },
   { listed: ['Alt while dragging', 'Do not snap'] },
   {
-    listed: ['Ctrl K', 'Everything by name'],
+    listed: ['Ctrl K', 'Search everything'],
     everywhere: true,
     on: [{ key: 'k', held: true }],
     fromAnywhere: true,
@@ -229,13 +229,13 @@ function pickedBox(on: OnJob) {
     : pickedThing(on)?.box
 }
 
-/** What can be asked for by name now: on the bench all of it, elsewhere what needs no drawing. */
+/** The actions that can be asked for by name: on Load all of them, elsewhere those that need no drawing. */
 export const actionsByName = (
   on: OnJob,
-  onBench: boolean,
+  onLoad: boolean,
 ): readonly { readonly name: string; readonly keys: string | undefined; run(): void }[] =>
   ACTIONS.flatMap(({ name, keys, everywhere, run }) => {
-    const called = onBench || everywhere ? name?.(on) : undefined
+    const called = onLoad || everywhere ? name?.(on) : undefined
     return called === undefined || !run
       ? []
       : [
@@ -247,10 +247,10 @@ export const actionsByName = (
         ]
   })
 
-/** The two keys of the bay, as a foot switch or a keyboard with dirty gloves has them. */
+/** The two keys of Fit, as a foot switch or a keyboard with dirty gloves has them. */
 export const BAY_KEYS = {
-  done: { on: ['ArrowRight', 'PageDown', ' '], listed: ['Space, →, Page down', 'In the bay: this is done'] },
-  back: { on: ['ArrowLeft', 'PageUp'], listed: ['←, Page up', 'In the bay: the step before'] },
+  done: { on: ['ArrowRight', 'PageDown', ' '], listed: ['Space, →, Page down', 'Fit: this step is done'] },
+  back: { on: ['ArrowLeft', 'PageUp'], listed: ['←, Page up', 'Fit: the step before'] },
 } as const satisfies Record<string, { on: readonly string[]; listed: readonly [string, string] }>
 
 /** The lines of the list of keys. */
@@ -262,13 +262,13 @@ export const KEY_LINES = [
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null
 
-/** Does what a key asks for, wherever the focus is but in a field or a dialog: on the bench any, elsewhere what every screen takes. */
-export function pressed(on: OnJob, onBench: boolean, event: KeyboardEvent): void {
+/** Does what a key asks for, wherever the focus is but in a field or a dialog: on Load any action, elsewhere those that every screen takes. */
+export function pressed(on: OnJob, onLoad: boolean, event: KeyboardEvent): void {
   const held = event.ctrlKey || event.metaKey
   if (event.altKey) return
   const action = ACTIONS.find(
     ({ on: keys, fromAnywhere, everywhere }) =>
-      (onBench || everywhere) &&
+      (onLoad || everywhere) &&
       (fromAnywhere ?? !typing(event.target)) &&
       keys?.some(
         (each) =>

@@ -29,7 +29,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
             void dropPlan(plan.id).then((dropped) => {
               if (dropped.ok) {
                 usePlan.getState().letGo(plan.id)
-                router.push(to('jobs'))
+                router.push(to('board'))
               } else setProblem(dropped.reason)
             })
           }}

@@ -2,7 +2,7 @@
 import { FileDown, Redo2, Undo2 } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { memo, useDeferredValue, useEffect, useEffectEvent, useState, type ReactNode } from 'react'
-import type { Plan, Stop } from '@/core'
+import { type Plan, type Stage, STAGE_WORD } from '@/core'
 import { pressed } from './actions'
 import { Button } from '@/ui/kit/button'
 import { Kbd } from '@/ui/kit/kbd'
@@ -17,8 +17,8 @@ import { lastOwnStep } from '@/ui/state/whose-step'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
 import { JobMenu } from './job-menu'
 import { NextLine } from './next-line'
-import { StopsNav } from './stops-nav'
-import type { Way } from './use-way'
+import { StageNav } from './stage-nav'
+import type { JobStages } from './use-stages'
 import { VerdictSaid } from './verdict-said'
 
 const NEXT_UNITS = { metric: 'us', us: 'both', both: 'metric' } as const
@@ -28,15 +28,17 @@ const UNITS_WORD = { metric: 'mm kg', us: 'in lb', both: 'mm + in' } as const
 const WIDE = 'max-[44rem]:hidden'
 
 /** What the log says of a job is fetched after the job itself is there. */
-const WayReader = dynamic(() => import('./way-reader').then((module) => module.WayReader), { ssr: false })
+const StageReader = dynamic(() => import('./stage-reader').then((module) => module.StageReader), {
+  ssr: false,
+})
 
 const fetchDialogs = () => import('./job-dialogs')
 const JobDialogs = dynamic(fetchDialogs, { ssr: false })
 /** The dialogs are not part of the first load, but are there by the time a hand finds a key. */
 const FETCH_DIALOGS_AFTER_MS = 1200
 
-/** What the bench has besides its bar. */
-const ON_BENCH: readonly SkipPlace[] = [
+/** What Load has besides its bar. */
+const ON_LOAD: readonly SkipPlace[] = [
   ['To the drawing', '[data-roving][tabindex="0"]'],
   ['To the findings', '[data-finding], [data-finding-group]'],
   ['To the load path', '#path table button[tabindex="0"]'],
@@ -54,12 +56,12 @@ function SavedWord() {
   )
 }
 
-/** The keys that hold at every screen of a job; on the bench all of them. */
-function useJobKeys(plan: Plan, onBench: boolean): void {
+/** The keys that hold on every screen of a job; on Load all of them. */
+function useJobKeys(plan: Plan, onLoad: boolean): void {
   const units = useUnits()
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const { survey } = assessedOf(plan)
-    pressed({ survey, units, show: useDialog.getState().show }, onBench, event)
+    pressed({ survey, units, show: useDialog.getState().show }, onLoad, event)
   })
   useEffect(() => {
     window.addEventListener('keydown', onKey)
@@ -67,13 +69,13 @@ function useJobKeys(plan: Plan, onBench: boolean): void {
   }, [])
 }
 
-function JobName({ plan, screen }: { plan: Plan; screen: string | undefined }) {
+function JobName({ plan, screen }: { plan: Plan; screen: string }) {
   const racks = plan.racks.map((rack) => rack.name).join(' + ')
   return (
     <div className="min-w-0 flex-1 basis-52 max-[44rem]:basis-28">
       <h1 className="flex items-baseline gap-2 text-lead leading-tight">
         <span className="truncate">
-          {screen !== undefined && <span className="sr-only">{screen}: </span>}
+          <span className="sr-only">{screen}: </span>
           {plan.job.name}
         </span>
         <SavedWord />
@@ -116,7 +118,7 @@ function JobTools({ plan }: { plan: Plan }) {
       <Button
         look="quiet"
         className="max-wide:hidden"
-        aria-label="Everything by name"
+        aria-label="Search everything"
         onClick={() => show('palette')}
       >
         <Kbd aria-hidden>Ctrl K</Kbd>
@@ -130,26 +132,26 @@ const BarTop = memo(function BarTop({
   plan,
   at,
   screen,
-  stops,
+  stages,
 }: {
   plan: Plan
-  at: Stop
-  screen: string | undefined
-  stops: Way['stops'] | undefined
+  at: Stage
+  screen: string
+  stages: JobStages['stages'] | undefined
 }) {
   return (
     <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">
       <Wordmark short />
       <JobName plan={plan} screen={screen} />
-      <StopsNav plan={plan} at={at} way={stops} />
+      <StageNav plan={plan} at={at} stages={stages} />
       <JobTools plan={plan} />
     </div>
   )
 })
 
 /**
- * The bar over every screen of a job: its name, the stops of the work with how each stands, units, undo and redo, its
- * menu and everything by name; below it the most useful next thing, and the verdicts.
+ * The bar over every screen of a job: its name, the stages of the work with their states, units, undo and redo, its
+ * menu and the command palette; below it the most useful next thing, and the verdicts.
  */
 export const JobBar = memo(function JobBar({
   plan,
@@ -158,19 +160,19 @@ export const JobBar = memo(function JobBar({
   children,
 }: {
   readonly plan: Plan
-  readonly at: Stop
-  /** What the screen is called, where it is not the job itself. */
+  readonly at: Stage
+  /** The title of a screen that is not the stage itself. */
   readonly screen?: string
   /** What can be done with all of the screen. */
   readonly children?: ReactNode
 }) {
-  const [way, setWay] = useState<Way>()
+  const [read, setRead] = useState<JobStages>()
   const later = useDeferredValue(plan)
-  // Under a moving hand neither the way nor a verdict is said anew: both follow when it lets go.
+  // The stages and the verdicts do not change during a drag. They follow when it ends.
   const resting = usePlan((store) => store.dragFrom) ?? later
   const dialog = useDialog((store) => store.dialog)
-  const onBench = at === 'load' && screen === undefined
-  useJobKeys(plan, onBench)
+  const onLoad = at === 'load' && screen === undefined
+  useJobKeys(plan, onLoad)
   useEffect(() => {
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
     return () => clearTimeout(timer)
@@ -178,18 +180,18 @@ export const JobBar = memo(function JobBar({
   useEffect(() => () => useDialog.setState({ dialog: undefined }), [])
   return (
     <header className="no-print bg-base-100 col-span-full">
-      <SkipLinks {...(onBench && { places: ON_BENCH })} />
-      <BarTop plan={resting} at={at} screen={screen} stops={way?.stops} />
+      <SkipLinks {...(onLoad && { places: ON_LOAD })} />
+      <BarTop plan={resting} at={at} screen={screen ?? STAGE_WORD[at]} stages={read?.stages} />
       <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
-        <NextLine plan={resting} at={at} onBench={onBench} next={way?.next} />
+        <NextLine plan={resting} at={at} onLoad={onLoad} next={read?.next} />
         <StateSwitch judged={assessedOf(plan)} />
       </div>
       {children !== undefined && (
         <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">{children}</div>
       )}
       <VerdictSaid plan={resting} />
-      <WayReader plan={resting} onWay={setWay} />
-      {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onBench={onBench} />}
+      <StageReader plan={resting} onRead={setRead} />
+      {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onLoad={onLoad} />}
     </header>
   )
 })

@@ -16,7 +16,7 @@ import { Measuring } from './measuring'
 import Palette from './palette'
 import { UseOfVehicle } from './use-of-vehicle'
 
-/** Every key of the bench. */
+/** Every key of Load. */
 function KeysList({ onClose }: { onClose: () => void }) {
   return (
     <Modal title="Keys" onClose={onClose}>
@@ -38,11 +38,11 @@ function KeysList({ onClose }: { onClose: () => void }) {
 export default function JobDialogs({
   plan,
   dialog,
-  onBench,
+  onLoad,
 }: {
   plan: Plan
   dialog: DialogName
-  onBench: boolean
+  onLoad: boolean
 }) {
   const { close, show } = useDialog.getState()
   const { survey } = assessedOf(plan)
@@ -50,7 +50,7 @@ export default function JobDialogs({
   const onClose = () => close(dialog)
   switch (dialog) {
     case 'palette':
-      return <Palette on={{ survey, units, show }} onBench={onBench} onClose={onClose} />
+      return <Palette on={{ survey, units, show }} onLoad={onLoad} onClose={onClose} />
     case 'keys':
       return <KeysList onClose={onClose} />
     case 'clearances':

@@ -20,7 +20,7 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['job', 'Job details'],
   ['history', 'History'],
   ['settings', 'Units and theme'],
-  ['palette', 'Everything by name'],
+  ['palette', 'Search everything'],
   ['keys', 'Keys'],
   ['delete', 'Delete this job'],
 ]
@@ -34,7 +34,7 @@ function CopyJob({ plan }: { plan: Plan }) {
     const name = `${plan.job.name} (copy)`.slice(0, 120)
     await keepPlan({ ...plan, id, job: { ...plan.job, name } })
     close()
-    router.push(to('bench', { job: id }))
+    router.push(to('load', { job: id }))
   }
   return (
     <>
@@ -99,7 +99,7 @@ export function JobMenuItems({ plan }: { plan: Plan }) {
       <ButtonLink look="quiet" className={LINE} href={to('compare', { a: plan.id })}>
         Compare with another
       </ButtonLink>
-      <ButtonLink look="quiet" className={LINE} href={to('jobs')}>
+      <ButtonLink look="quiet" className={LINE} href={to('board')}>
         All jobs
       </ButtonLink>
     </>

@@ -1,6 +1,6 @@
 'use client'
 import { memo, useEffect, useState } from 'react'
-import { type Finding, type NextThing, type Plan, type Remedy, type Stop } from '@/core'
+import { type Finding, type NextThing, type Plan, type Remedy, type Stage } from '@/core'
 import { toTheShelf } from './actions'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { PhraseLine } from '@/ui/kit/quantity'
@@ -8,16 +8,16 @@ import { to } from '@/ui/routes'
 import { firstFix } from '@/ui/state/fixes'
 import { usePlan } from '@/ui/state/plan-store'
 import { showFinding } from '@/ui/state/wanted-finding'
-import { stopAddress } from './way-links'
+import { stageAddress } from './stage-links'
 
-/** A finding's first fix, once the bench has looked for it. */
-function useFirstFix(plan: Plan, finding: Finding | undefined, onBench: boolean): Remedy | undefined {
+/** A finding's first fix, once Load has looked for it. */
+function useFirstFix(plan: Plan, finding: Finding | undefined, onLoad: boolean): Remedy | undefined {
   const [found, setFound] = useState<{
     readonly plan: Plan
     readonly id: string
     readonly fix: Remedy | undefined
   }>()
-  const wanted = onBench && finding?.severity === 'stop' ? finding : undefined
+  const wanted = onLoad && finding?.severity === 'stop' ? finding : undefined
   useEffect(() => {
     if (!wanted) return
     let current = true
@@ -31,9 +31,9 @@ function useFirstFix(plan: Plan, finding: Finding | undefined, onBench: boolean)
   return found?.plan === plan && found.id === wanted?.id ? found.fix : undefined
 }
 
-function NextKey({ plan, at, onBench, next }: { plan: Plan; at: Stop; onBench: boolean; next: NextThing }) {
+function NextKey({ plan, at, onLoad, next }: { plan: Plan; at: Stage; onLoad: boolean; next: NextThing }) {
   const { finding } = next
-  const fix = useFirstFix(plan, finding, onBench)
+  const fix = useFirstFix(plan, finding, onLoad)
   if (fix)
     return (
       <Button look="word" onClick={() => usePlan.getState().run(fix.command)}>
@@ -43,25 +43,25 @@ function NextKey({ plan, at, onBench, next }: { plan: Plan; at: Stop; onBench: b
       </Button>
     )
   if (finding)
-    return onBench ? (
+    return onLoad ? (
       <Button look="word" onClick={() => showFinding(finding.id)}>
         {next.key}
       </Button>
     ) : (
-      <ButtonLink look="word" href={to('bench', { job: plan.id, finding: finding.id })}>
+      <ButtonLink look="word" href={to('load', { job: plan.id, finding: finding.id })}>
         {next.key}
       </ButtonLink>
     )
-  if (onBench && next.stop === 'load')
+  if (onLoad && next.stage === 'load')
     return (
       <Button look="word" onClick={toTheShelf}>
         {next.key}
       </Button>
     )
-  if (next.stop === at && (at !== 'load' || onBench))
+  if (next.stage === at && (at !== 'load' || onLoad))
     return <span className="text-ink2 px-2">{next.key}</span>
   return (
-    <ButtonLink look="word" href={stopAddress(next.stop, plan)}>
+    <ButtonLink look="word" href={stageAddress(next.stage, plan)}>
       {next.key}
     </ButtonLink>
   )
@@ -71,12 +71,12 @@ function NextKey({ plan, at, onBench, next }: { plan: Plan; at: Stop; onBench: b
 export const NextLine = memo(function NextLine({
   plan,
   at,
-  onBench,
+  onLoad,
   next,
 }: {
   plan: Plan
-  at: Stop
-  onBench: boolean
+  at: Stage
+  onLoad: boolean
   next: NextThing | undefined
 }) {
   return (
@@ -90,7 +90,7 @@ export const NextLine = memo(function NextLine({
             <span className="text-ink2">Next: </span>
             <PhraseLine phrase={next.say} />
           </p>
-          <NextKey plan={plan} at={at} onBench={onBench} next={next} />
+          <NextKey plan={plan} at={at} onLoad={onLoad} next={next} />
         </>
       )}
     </div>

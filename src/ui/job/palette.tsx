@@ -10,19 +10,19 @@ import {
   phraseText,
   type Plan,
   RACK_FIELD,
-  STOP_WORD,
-  STOPS,
+  STAGE_WORD,
+  STAGES,
   VEHICLE_FIELD,
 } from '@/core'
 import { actionsByName, type OnJob } from './actions'
 import { putOn } from '@/ui/forms/put-on'
 import { ByName, type NamedEntry, type NamedGroup } from '@/ui/kit/by-name'
-import { SHOP_SCREENS, to } from '@/ui/routes'
+import { ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
 import { assessedOf } from '@/ui/state/assessed'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { useStock } from '@/ui/state/stock'
 import { showFinding } from '@/ui/state/wanted-finding'
-import { stopAddress } from './way-links'
+import { stageAddress } from './stage-links'
 
 /** Every field of the job's sheets by name, and the sheet that holds it, open at it. */
 function fieldsOf(plan: Plan): readonly { readonly name: string; readonly href: string }[] {
@@ -35,7 +35,7 @@ function fieldsOf(plan: Plan): readonly { readonly name: string; readonly href: 
     ...plan.racks.flatMap((rack) =>
       fieldsByName(RACK_FIELD, rack).map(({ path, name }) => ({
         name: `${rack.name}: ${name}`,
-        href: to('rack', { job, rack: rack.id, field: path }),
+        href: to('rackForm', { job, rack: rack.id, field: path }),
       })),
     ),
     ...plan.gear.flatMap((gear) =>
@@ -47,14 +47,14 @@ function fieldsOf(plan: Plan): readonly { readonly name: string; readonly href: 
   ]
 }
 
-/** Everything by name: screens, deeds, findings, what is on the vehicle, the fields of every sheet, and the shelf. */
+/** Search everything: screens, deeds, findings, what is on the vehicle, the fields of every sheet, and the shelf. */
 export default function Palette({
   on,
-  onBench,
+  onLoad,
   onClose,
 }: {
   on: OnJob
-  onBench: boolean
+  onLoad: boolean
   onClose: () => void
 }) {
   const router = useRouter()
@@ -67,30 +67,30 @@ export default function Palette({
     name,
     run: () => router.push(href),
   })
-  const bench = to('bench', { job: plan.id })
+  const load = to('load', { job: plan.id })
   const fields = useMemo(() => fieldsOf(plan), [plan])
   const pick = (name: string, picked: Picked): NamedEntry => ({
     id: picked.id,
     name: `Pick ${name}`,
     run: () => {
       usePlan.getState().pick(picked)
-      if (!onBench) router.push(bench)
+      if (!onLoad) router.push(load)
     },
   })
   const groups: readonly NamedGroup[] = [
     {
       heading: 'Screens',
       entries: [
-        ...STOPS.map((stop) => going(`stop ${stop}`, STOP_WORD[stop], stopAddress(stop, plan))),
-        ...SHOP_SCREENS.map(({ route, word }) =>
-          going(`screen ${route}`, `The shop's ${word.toLowerCase()}`, to(route)),
+        ...STAGES.map((stage) => going(`stage ${stage}`, STAGE_WORD[stage], stageAddress(stage, plan))),
+        ...SHOP_SCREENS.map((route) =>
+          going(`screen ${route}`, `The shop's ${ROUTES[route].title.toLowerCase()}`, to(route)),
         ),
         going('screen compare', 'Compare with another job', to('compare', { a: plan.id })),
       ],
     },
     {
       heading: 'Do',
-      entries: actionsByName(on, onBench).map((each) => ({ ...each, id: `do ${each.name}` })),
+      entries: actionsByName(on, onLoad).map((each) => ({ ...each, id: `do ${each.name}` })),
     },
     {
       heading: 'Findings',
@@ -98,8 +98,8 @@ export default function Palette({
         id: finding.id,
         name: `${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, on.units)}`,
         run: () => {
-          if (onBench) showFinding(finding.id)
-          else router.push(to('bench', { job: plan.id, finding: finding.id }))
+          if (onLoad) showFinding(finding.id)
+          else router.push(to('load', { job: plan.id, finding: finding.id }))
         },
       })),
     },
@@ -120,7 +120,7 @@ export default function Palette({
               name: `Put on ${each.name}`,
               run: () => {
                 putOn(survey, each, rackId)
-                if (!onBench) router.push(bench)
+                if (!onLoad) router.push(load)
               },
             })),
     },

@@ -35,7 +35,7 @@ export function namedSo(entries: readonly NamedEntry[], typed: string): readonly
   return [...first, ...others]
 }
 
-/** Everything by name, in groups: typed for, and taken with Enter. */
+/** Search everything, in groups: typed for, and taken with Enter. */
 export function ByName({
   groups,
   onClose,
@@ -45,9 +45,9 @@ export function ByName({
 }): ReactNode {
   const [typed, setTyped] = useState('')
   return (
-    <Modal title="Everything by name" onClose={onClose}>
+    <Modal title="Search everything" onClose={onClose}>
       <Command
-        label="Everything by name"
+        label="Search everything"
         shouldFilter={false}
         className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-aside"
       >

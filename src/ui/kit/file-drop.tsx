@@ -28,7 +28,7 @@ export function FileDrop() {
       event.preventDefault()
       setOver(false)
       const file = event.dataTransfer?.files[0]
-      if (file) void open(file).then((id) => id !== undefined && router.push(to('bench', { job: id })))
+      if (file) void open(file).then((id) => id !== undefined && router.push(to('load', { job: id })))
     }
     window.addEventListener('dragover', onOver)
     window.addEventListener('dragleave', onLeave)

@@ -13,7 +13,7 @@ function Words({ title, children }: { title: string; children: ReactNode }) {
       <h1 className="mb-2 text-2xl">{title}</h1>
       {children}
       <p className="mt-4">
-        <ButtonLink href={to('jobs')}>All jobs</ButtonLink>
+        <ButtonLink href={to('board')}>All jobs</ButtonLink>
       </p>
     </main>
   )

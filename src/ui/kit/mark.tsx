@@ -5,7 +5,7 @@ import Link from 'next/link'
 export function Wordmark({ short = false }: { readonly short?: boolean }) {
   return (
     <Link
-      href={to('jobs')}
+      href={to('board')}
       className="flex min-h-11 min-w-11 items-center gap-2 pr-2"
       aria-label="Ypsos, all jobs"
     >

@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import dynamic from 'next/dynamic'
 import { useEffect, useState, type ReactNode } from 'react'
-import { type RouteName, SHOP_SCREENS, to } from '@/ui/routes'
+import { type RouteName, ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
 import { Button } from './button'
 import { Kbd } from './kbd'
 import { Wordmark } from './mark'
@@ -10,15 +10,18 @@ import { SkipLinks } from './skip-links'
 
 const ShopPalette = dynamic(() => import('./shop-palette'), { ssr: false })
 
-/** What stands over every screen outside a job: the mark, the shop's screens, what this one is about, and what can be done with all of it. */
+/** Whether the bar itself names a screen. */
+const inBar = (screen: RouteName) => (SHOP_SCREENS as readonly RouteName[]).includes(screen)
+
+/** The bar over every screen outside a job: the mark, the shop's screens, the name of this one, and its actions. */
 export function PageBar({
-  title,
-  at,
+  screen,
+  about,
   children,
 }: {
-  title: ReactNode
-  /** Which of the shop's screens it belongs to. */
-  at: RouteName
+  screen: RouteName
+  /** What the screen shows, in a few words. */
+  about: string
   children?: ReactNode
 }) {
   const [asking, setAsking] = useState(false)
@@ -37,24 +40,27 @@ export function PageBar({
       <div className="flex flex-wrap items-center gap-x-3">
         <Wordmark />
         <nav aria-label="The shop" className="flex flex-wrap">
-          {SHOP_SCREENS.map(({ route, word }) => (
+          {SHOP_SCREENS.map((route) => (
             <Link
               key={route}
               href={to(route)}
               prefetch={false}
-              aria-current={route === at ? 'page' : undefined}
+              aria-current={route === (inBar(screen) ? screen : 'board') ? 'page' : undefined}
               className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 items-center border-b-[3px] border-transparent px-2.5 font-semibold"
             >
-              {word}
+              {ROUTES[route].title}
             </Link>
           ))}
         </nav>
-        <h1 className="text-ink2 min-w-0 flex-1 truncate text-lead leading-tight font-normal">{title}</h1>
+        <h1 className="min-w-0 flex-1 truncate text-lead leading-tight font-normal">
+          <span className={inBar(screen) ? 'sr-only' : ''}>{ROUTES[screen].title}: </span>
+          <span className="text-ink2">{about}</span>
+        </h1>
         {children}
         <Button
           look="quiet"
           className="max-wide:hidden"
-          aria-label="Everything by name"
+          aria-label="Search everything"
           onClick={() => setAsking(true)}
         >
           <Kbd aria-hidden>Ctrl K</Kbd>

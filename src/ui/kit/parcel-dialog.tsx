@@ -138,7 +138,7 @@ export function ParcelDialog({ parcel, onClose }: { parcel: Parcel; onClose: () 
     await addLastWords(apart, chosen)
     if (usePlan.getState().plan?.id === id) await usePlan.getState().open(id)
     onClose()
-    router.push(to('bench', { job: id }))
+    router.push(to('load', { job: id }))
   }
 
   const { madeAt, by, plan, pictures } = parcel

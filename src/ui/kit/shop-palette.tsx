@@ -2,10 +2,10 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { jobNames } from '@/storage/job-abouts'
-import { SHOP_SCREENS, to } from '@/ui/routes'
+import { ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
 import { ByName, type NamedEntry } from './by-name'
 
-/** Everything by name where no job is open: the shop's screens, what can be begun there, and every job of the board. */
+/** Search everything where no job is open: the shop's screens, what can be begun there, and every job of the board. */
 export default function ShopPalette({ onClose }: { onClose: () => void }) {
   const router = useRouter()
   const [jobs, setJobs] = useState<Awaited<ReturnType<typeof jobNames>>>([])
@@ -29,21 +29,21 @@ export default function ShopPalette({ onClose }: { onClose: () => void }) {
       groups={[
         {
           heading: 'Screens',
-          entries: SHOP_SCREENS.map(({ route, word }) => going(`screen ${route}`, word, to(route))),
+          entries: SHOP_SCREENS.map((route) => going(`screen ${route}`, ROUTES[route].title, to(route))),
         },
         {
           heading: 'Do',
           entries: [
             going('do start', 'Start a job', to('start')),
             going('do vehicle', 'Enter a vehicle', to('vehicle')),
-            going('do rack', 'Enter a rack', to('rack')),
+            going('do rack', 'Enter a rack', to('rackForm')),
             going('do gear', 'Enter a piece of gear', to('gear')),
             going('do compare', 'Compare two jobs', to('compare')),
           ],
         },
         {
           heading: 'Jobs',
-          entries: jobs.map(({ id, name }) => going(id, name, to('bench', { job: id }))),
+          entries: jobs.map(({ id, name }) => going(id, name, to('load', { job: id }))),
         },
       ]}
     />

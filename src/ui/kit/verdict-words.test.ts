@@ -10,7 +10,7 @@ import {
 } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
-import { askGroups, openFindings } from '@/ui/screens/bench/finding-rows'
+import { askGroups, openFindings } from '@/ui/screens/load/finding-rows'
 import { verdictWords } from './verdict-words'
 import { rackBox } from '@/ui/drawing/zoom-store'
 

@@ -14,27 +14,27 @@ const BY_FIELDS = /^\.(vehicle|racks|gear|job)\b|^\.placements\[\]\.loads\b/
 
 type Place = readonly [leaves: RegExp, file: string, ...labels: readonly string[]]
 
-const bench = (name: string) => `src/ui/screens/bench/${name}.tsx`
+const load = (name: string) => `src/ui/screens/load/${name}.tsx`
 const job = (name: string) => `src/ui/job/${name}.tsx`
 const kit = (name: string) => `src/ui/kit/${name}.tsx`
 
 /** Which field of which screen takes each value, by the words a person reads there. */
 const OFFERED: readonly Place[] = [
-  [/^\.placements\[\]\.xMm$/, bench('thing-strip'), 'x, middle', 'x in its place'],
-  [/^\.placements\[\]\.yMm$/, bench('thing-strip'), 'y, right +'],
-  [/^\.placements\[\]\.turn$/, bench('thing-strip'), 'Turn {placement.turn}°'],
-  [/^\.placements\[\]\.onEdge$/, bench('thing-strip'), 'On edge'],
+  [/^\.placements\[\]\.xMm$/, load('thing-strip'), 'x, middle', 'x in its place'],
+  [/^\.placements\[\]\.yMm$/, load('thing-strip'), 'y, right +'],
+  [/^\.placements\[\]\.turn$/, load('thing-strip'), 'Turn {placement.turn}°'],
+  [/^\.placements\[\]\.onEdge$/, load('thing-strip'), 'On edge'],
   [
     /^\.placements\[\]\.host\.(barIds\[\]|rackId|side|placementId|placeId|on)$/,
-    bench('thing-strip'),
+    load('thing-strip'),
     'Stands on',
   ],
-  [/^\.placements\[\]\.host\.zMm$/, bench('thing-strip'), 'Over the bed’s side'],
-  [/^\.placements\[\]\.when$/, bench('thing-strip'), 'On board'],
+  [/^\.placements\[\]\.host\.zMm$/, load('thing-strip'), 'Over the bed’s side'],
+  [/^\.placements\[\]\.when$/, load('thing-strip'), 'On board'],
   [/^\.placements\[\]\.status$/, kit('status-choice'), 'In this job'],
-  [/^\.placements\[\]\.lines\./, bench('held-by'), 'Lines'],
-  [/^\.placements\[\]\.straps\.count$/, bench('held-by'), 'How many'],
-  [/^\.placements\[\]\.straps\.eachKg$/, bench('held-by'), 'Each, by its label'],
+  [/^\.placements\[\]\.lines\./, load('held-by'), 'Lines'],
+  [/^\.placements\[\]\.straps\.count$/, load('held-by'), 'How many'],
+  [/^\.placements\[\]\.straps\.eachKg$/, load('held-by'), 'Each, by its label'],
   [/^\.use\.roadKmH$/, job('use-of-vehicle'), 'Speed on the road'],
   [/^\.use\.trailKmH$/, job('use-of-vehicle'), 'Speed on the trail'],
   [/^\.use\.trailPitchDeg$/, job('use-of-vehicle'), 'Slope on the trail, up or down'],
@@ -75,8 +75,8 @@ const OFFERED: readonly Place[] = [
   [/^\.rules\.bay\.stripStockMm\[\]$/, kit('bay-rules-fields'), 'bought in lengths of'],
   [/^\.rules\.bay\.driveCases\[\]$/, kit('bay-rules-fields'), 'Cases of a test drive'],
   [/^\.rules\.bay\.singleFigurePercent$/, kit('bay-rules-fields'), 'off a single figure by'],
-  [/^\.setAside\[\]\.by$/, bench('set-aside-dialog'), 'Who sets it aside'],
-  [/^\.setAside\[\]\.reason$/, bench('set-aside-dialog'), 'label="Why"'],
+  [/^\.setAside\[\]\.by$/, load('set-aside-dialog'), 'Who sets it aside'],
+  [/^\.setAside\[\]\.reason$/, load('set-aside-dialog'), 'label="Why"'],
   [/^\.car\.plate$/, job('job-details'), 'Plate'],
   [/^\.car\.number$/, job('job-details'), 'The shop’s number for the car'],
 ]

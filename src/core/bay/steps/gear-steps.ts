@@ -56,7 +56,7 @@ export function gearSteps(
   const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
   const lift = survey.motion.liftById().get(placement.id)
   const byLoader = lift?.advice.by === 'loader'
-  const onBench = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
+  const onLoad = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
   const set = stepOf({
     ...common,
     id: id('set'),
@@ -77,7 +77,7 @@ export function gearSteps(
         : []),
       ...(byLoader ? [' With a loader, a hoist or more hands: it is too heavy for two.'] : []),
     ],
-    after: [COUNT, ...under, ...onBench, ...channels.map(({ barId }) => `channel/${barId}`)],
+    after: [COUNT, ...under, ...onLoad, ...channels.map(({ barId }) => `channel/${barId}`)],
     minutes: { from: 5, to: 10 },
     hands: lift?.advice.by === 'one' && gear.lengthMm <= LONG_MM ? 1 : 2,
     byLoader,

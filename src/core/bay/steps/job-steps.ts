@@ -1,5 +1,5 @@
 import { toFit } from '../../units/scalars'
-import { STAGES } from '../../plan/work'
+import { PHASES } from '../../plan/work'
 import { cautionsFor } from '../../review/cautions'
 import type { BayRules } from '../../plan/house'
 import type { Survey } from '../../survey/survey'
@@ -162,6 +162,6 @@ export function jobSteps(
     minutes: { from: 10, to: 15 },
     task: { kind: 'tell', what: [...cautionsFor(survey)] },
   })
-  const byStage = [...work].sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
-  return inOrder([...byStage, ...proof, tell])
+  const byPhase = [...work].sort((a, b) => PHASES.indexOf(a.stage) - PHASES.indexOf(b.stage))
+  return inOrder([...byPhase, ...proof, tell])
 }

@@ -1,7 +1,7 @@
-import type { Stage } from '../../plan/work'
+import type { Phase } from '../../plan/work'
 
 /** The first two stages go on side by side; from then on each waits for the one before. */
-export const LEVEL: Readonly<Record<Stage, number>> = {
+export const LEVEL: Readonly<Record<Phase, number>> = {
   bench: 0,
   vehicle: 0,
   start: 1,

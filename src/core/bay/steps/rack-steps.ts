@@ -1,6 +1,6 @@
 import { ATTACHMENTS } from '../../kinds/attachment'
 import { hasChannel, hasUnderChannel, type Part } from '../../plan/rack'
-import type { Stage } from '../../plan/work'
+import type { Phase } from '../../plan/work'
 import { mm, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/house'
 import type { BarAt, RackAt } from '../../survey/frame/arrangement'
@@ -48,7 +48,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
   const footIds = feet.map(({ id }) => id)
   const step = (
     key: string,
-    stage: Stage,
+    stage: Phase,
     title: string,
     detail: Phrase,
     rest: Partial<Step> & Pick<Step, 'task'>,

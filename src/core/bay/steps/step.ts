@@ -1,5 +1,5 @@
 import type { Taped } from '../../log/taped'
-import type { Minutes, Stage } from '../../plan/work'
+import type { Minutes, Phase } from '../../plan/work'
 import type { Phrase } from '../../units/phrase'
 import type { BarChannel } from '../channel/channel'
 import type { ProofItem } from '../proof'
@@ -80,7 +80,7 @@ export interface Step {
   readonly id: string
   /** The rack it is about, or `gear`, or `job`. */
   readonly group: string
-  readonly stage: Stage
+  readonly stage: Phase
   readonly title: string
   readonly detail: Phrase
   readonly after: readonly string[]
@@ -96,7 +96,7 @@ export interface Step {
   readonly rackId: string | undefined
 }
 
-export const STAGE_WORD: Readonly<Record<Stage, string>> = {
+export const PHASE_WORD: Readonly<Record<Phase, string>> = {
   bench: 'On the bench',
   vehicle: 'Prepare the vehicle',
   start: 'Start by hand',

@@ -29,7 +29,7 @@ const columnsOf = (day: string, units: UnitChoice, deeds: CardDeeds) => [
     id: 'job',
     header: 'Job',
     cell: ({ row }) => (
-      <TextLink href={to('bench', { job: row.original.id })}>
+      <TextLink href={to('load', { job: row.original.id })}>
         {row.original.glance.name}
         {row.original.glance.number === undefined ? '' : `, ${row.original.glance.number}`}
       </TextLink>

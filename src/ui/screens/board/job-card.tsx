@@ -86,7 +86,7 @@ export const JobCard = memo(function JobCard({
   const { glance, picture, work } = card
   return (
     <li className="flex flex-col border border-hair bg-base-100">
-      <Link href={to('bench', { job: glance.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
+      <Link href={to('load', { job: glance.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
         <SmallPicture picture={picture} />
         <span className="block px-3 pt-1">
           <span className="block text-head leading-tight font-semibold">{glance.name}</span>

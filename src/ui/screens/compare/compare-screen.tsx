@@ -86,7 +86,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
               </th>
               {[a, b].map(({ plan }) => (
                 <th key={plan.id} scope="col">
-                  <TextLink href={to('bench', { job: plan.id })}>{plan.job.name}</TextLink>
+                  <TextLink href={to('load', { job: plan.id })}>{plan.job.name}</TextLink>
                   <span className="text-ink2 block text-note font-normal">
                     {plan.racks.map((rack) => rack.name).join(', ')}
                   </span>
@@ -272,8 +272,8 @@ export function CompareScreen() {
   const [one, two] = accounts ?? []
   return (
     <div>
-      <PageBar title="Compare two jobs" at="jobs">
-        <ButtonLink look="quiet" href={to('jobs')}>
+      <PageBar screen="compare" about="two jobs side by side">
+        <ButtonLink look="quiet" href={to('board')}>
           All jobs
         </ButtonLink>
       </PageBar>
@@ -299,8 +299,8 @@ export function CompareScreen() {
               </>
             ) : (
               <p className="mt-4">
-                Choose two jobs. To compare one load on two racks, copy the job on its bench, change the bars
-                of the copy, and choose both here.
+                Choose two jobs. To compare one load on two racks, copy the job, change the bars of the copy,
+                and choose both here.
               </p>
             )}
           </>

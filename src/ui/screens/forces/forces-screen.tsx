@@ -18,7 +18,7 @@ export function ForcesScreen({ plan }: { plan: Plan }) {
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
     <div>
-      <JobBar plan={plan} at="forces" screen="Forces" />
+      <JobBar plan={plan} at="forces" />
       <main className="mx-auto max-w-[1400px] px-4 pb-8">
         <div className="grid gap-x-8 lg:grid-cols-2">
           <div className="min-w-0">

@@ -91,7 +91,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
   }
   return (
     <div className={`handover-page page-${paper}`}>
-      <JobBar plan={plan} at="handOver" screen="Handover">
+      <JobBar plan={plan} at="handover">
         <div className="flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
             <Button look="quiet" key={each} pressed={paper === each} onClick={() => setPaper(each)}>
@@ -235,7 +235,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
         <SheetPart title="Come back">
           {handover.due.length === 0 ? (
             <p>
-              No date yet: it is set when the job is handed over in the bay. After the first trip or about{' '}
+              No date yet: it is set when the job is handed over. After the first trip or about{' '}
               {bayRulesOf(plan.rules).firstCheckKm} km in any case.
             </p>
           ) : (

@@ -32,7 +32,7 @@ export function HouseScreen() {
   const [problem, setProblem] = useState<string>()
   return (
     <>
-      <PageBar title="How this shop works" at="house" />
+      <PageBar screen="house" about="the rules and settings of this shop" />
       <main className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-2" aria-busy={!ready}>
         <div className="min-w-0">
           <Part id="house-show" title="Units and theme">

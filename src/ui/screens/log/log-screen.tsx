@@ -88,11 +88,11 @@ export function LogScreen() {
   return (
     <div>
       {job ? (
-        <JobBar plan={job} at="log" screen="Log">
+        <JobBar plan={job} at="log">
           {takeIn}
         </JobBar>
       ) : (
-        <PageBar title="What was done to each car" at="log">
+        <PageBar screen="log" about="the work on each car">
           {takeIn}
         </PageBar>
       )}

@@ -119,7 +119,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
   const can = offers.filter(({ suits }) => suits.kind !== 'cannot')
   return (
     <>
-      <JobBar plan={plan} at="rack" screen="Racks" />
+      <JobBar plan={plan} at="racks" />
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {refusal !== undefined && <Problem>{refusal}</Problem>}
         <section aria-labelledby="racks-worn" className="py-3">
@@ -149,7 +149,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
           )}
           <p className="mt-3 flex flex-wrap gap-2">
             {plan.vehicle.attachments.length > 0 ? (
-              <ButtonLink href={to('rack', { job: plan.id })}>Enter your own rack</ButtonLink>
+              <ButtonLink href={to('rackForm', { job: plan.id })}>Enter your own rack</ButtonLink>
             ) : (
               <ButtonLink href={to('vehicle', { job: plan.id })}>
                 Say what holds a rack on this vehicle

@@ -30,7 +30,7 @@ export function WornRacks({ plan }: { plan: Plan }) {
               onChange={(when) => run({ do: 'setRack', rack: { ...rack, when } })}
             />
           )}
-          <ButtonLink href={to('rack', { job: plan.id, rack: rack.id })}>Change</ButtonLink>
+          <ButtonLink href={to('rackForm', { job: plan.id, rack: rack.id })}>Change</ButtonLink>
           <Button
             aria-label={`Take off ${rack.name}`}
             onClick={() => run({ do: 'removeRack', rackId: rack.id })}

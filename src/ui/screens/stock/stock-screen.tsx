@@ -83,7 +83,7 @@ export function StockScreen() {
   const form = ownForm(kind, undefined)
   return (
     <div className="flex flex-col h-dvh min-h-[30rem]">
-      <PageBar title="What can be fitted" at="stock" />
+      <PageBar screen="stock" about="vehicles, racks, parts and gear" />
       <main className="flex min-h-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-2 p-3">
           <div role="group" aria-label="Lists" className="flex flex-wrap">

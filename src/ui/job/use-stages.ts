@@ -1,0 +1,45 @@
+'use client'
+import {
+  bayRulesOf,
+  carsByJob,
+  dueOf,
+  jobSession,
+  type Logged,
+  nextThing,
+  type NextThing,
+  ownEvents,
+  type Plan,
+  type Stage,
+  type StageState,
+  stagesOf,
+} from '@/core'
+import { useMemo } from 'react'
+import { assessedOf } from '@/ui/state/assessed'
+import { useJobLog, useLog } from '@/ui/state/log-store'
+import { today } from '@/ui/state/today'
+
+export interface JobStages {
+  readonly stages: Readonly<Record<Stage, StageState>>
+  readonly next: NextThing
+}
+
+/** The state of each stage of a job, and the most useful next thing: from its review and from its car's log. */
+export function useStages(plan: Plan): JobStages {
+  const read = useJobLog(plan)
+  const events = useLog((store) => store.events)
+  return useMemo(() => {
+    const judged = assessedOf(plan)
+    const logged = ((): Logged => {
+      if (!read) return { at: 'unread' }
+      const order = jobSession(judged, events)
+      const own = ownEvents(events, plan, carsByJob([plan]))
+      return {
+        at: 'read',
+        session: order.ok ? order.session : undefined,
+        due: dueOf(own, bayRulesOf(plan.rules), [plan]),
+        today: today(),
+      }
+    })()
+    return { stages: stagesOf(judged, logged), next: nextThing(judged, logged) }
+  }, [plan, read, events])
+}

@@ -1,0 +1,204 @@
+'use client'
+import { Alert } from '@/ui/kit/alert'
+import { FileButton } from '@/ui/kit/file-button'
+import { PageBar } from '@/ui/kit/page-bar'
+import { Button, ButtonLink } from '@/ui/kit/button'
+import { to } from '@/ui/routes'
+import dynamic from 'next/dynamic'
+import { useRouter } from 'next/navigation'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { type Room, roomLeft, roomWords } from '@/storage/room'
+import { useOpenFile } from '@/ui/kit/open-file'
+import { useSettings } from '@/ui/state/settings-store'
+import { today } from '@/ui/state/today'
+import { Filter } from './board-filter'
+import { type BoardFilter, customersOf, filtered, isWhole, ordered, WHOLE_BOARD } from './board-order'
+import { JobCard, Unreadable } from './job-card'
+import { BackupState } from './backup-state'
+import { useArchived } from './use-archived'
+import { useBoard } from './use-board'
+import type { BoardCard } from '@/workers/board-messages'
+
+const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+const BoardTable = dynamic(() => import('./board-table').then((module) => module.BoardTable))
+const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
+
+/** So many cards are drawn at first, and so many more whenever the end of them comes in sight. */
+const DRAWN = 48
+/** A board of no more jobs than this is taken in at a glance: nothing to search in. */
+const GLANCE = 12
+
+const NO_CARDS: readonly BoardCard[] = []
+
+/** Tells when the end of a list comes in sight. */
+function EndOfList({ onSight }: { onSight: () => void }) {
+  const end = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const element = end.current
+    if (!element) return
+    const watch = new IntersectionObserver(
+      ([entry]) => {
+        if (entry?.isIntersecting) onSight()
+      },
+      { rootMargin: '800px' },
+    )
+    watch.observe(element)
+    return () => watch.disconnect()
+  }, [onSight])
+  return <div ref={end} />
+}
+
+/** The board of jobs: each with its drawing, its verdicts and its date. */
+export function BoardScreen() {
+  const router = useRouter()
+  const ready = useSettings((store) => store.ready)
+  const putDemo = useSettings((store) => store.putDemo)
+  const takeDemoAway = useSettings((store) => store.takeDemoAway)
+  const demo = useSettings((store) => store.demo !== undefined)
+  const served = useSettings((store) => store.served)
+  const { open, opened } = useOpenFile()
+  const [loaded, setLoaded] = useState(0)
+  const board = useBoard(ready, `${opened} ${loaded}`)
+  const [filter, setFilter] = useState<BoardFilter>(WHOLE_BOARD)
+  const [drawn, setDrawn] = useState(DRAWN)
+  const [day] = useState(today)
+  const [dialog, setDialog] = useState<'backup' | 'removed'>()
+  const look = useSettings((store) => store.settings.board)
+  const change = useSettings((store) => store.change)
+  const again = useCallback(() => setLoaded((count) => count + 1), [])
+  const more = useCallback(() => setDrawn((count) => count + DRAWN), [])
+  const [room, setRoom] = useState<Room>()
+  useEffect(() => {
+    if (ready) void roomLeft().then(setRoom)
+  }, [ready])
+  const cards = board.at === 'there' ? board.cards : NO_CARDS
+  const left = board.at === 'there' ? board.left : 0
+  const { archived, put, trouble } = useArchived(ready, loaded)
+  const deeds = useMemo(
+    () => ({ archived, onGone: again, onPutAway: (id: string, away: boolean) => void put(id, away) }),
+    [archived, again, put],
+  )
+  const away = cards.filter(({ id }) => archived.has(id)).length
+  // With the last one taken out, there is no archive to look at any more.
+  const asked = useMemo(() => (away === 0 ? { ...filter, archive: false } : filter), [filter, away])
+  const shown = useMemo(
+    () => ordered(filtered(cards, asked, archived, day), day),
+    [cards, asked, archived, day],
+  )
+  const read = useMemo(() => shown.filter((card) => card.ok), [shown])
+  const customers = useMemo(() => customersOf(cards), [cards])
+  const here = asked.archive ? away : cards.length - away
+  return (
+    <>
+      <PageBar screen="board" about="all jobs, the first due on top">
+        <ButtonLink href={to('start')} look="solid">
+          Start a job
+        </ButtonLink>
+        <FileButton
+          label="Open a file"
+          says="Plan file to open"
+          look="quiet"
+          onFile={(file) =>
+            void open(file).then((id) => {
+              if (id !== undefined) router.push(to('load', { job: id }))
+            })
+          }
+        />
+        <Button look="quiet" onClick={() => setDialog('backup')}>
+          Backup
+        </Button>
+        <Button look="quiet" onClick={() => setDialog('removed')}>
+          What was removed
+        </Button>
+      </PageBar>
+      <main className="mx-auto max-w-[1500px] p-4">
+        {room && roomWords(room).scarce && <Alert look="mind">{roomWords(room).words}</Alert>}
+        {board.at === 'loading' && <p className="text-xl">Fetching the jobs from this browser.</p>}
+        {board.at === 'failed' && (
+          <p role="alert" className="text-xl">
+            {board.reason} Jobs cannot be listed; a file can still be opened and worked on.
+          </p>
+        )}
+        {demo && !served && (
+          <p className="text-ink2 mb-2 flex flex-wrap items-center">
+            The demo’s jobs are on this board, and its stock is on every shelf.
+            <Button look="word" onClick={() => void takeDemoAway().then(again)}>
+              Take the demo away
+            </Button>
+          </p>
+        )}
+        {cards.length > 0 && <BackupState reminds={!demo} onBackup={() => setDialog('backup')} />}
+        {left > 0 && (
+          <p role="status" className="mb-2">
+            {left} more {left === 1 ? 'job is' : 'jobs are'} being looked at.
+          </p>
+        )}
+        {board.at === 'there' && cards.length === 0 && left === 0 && (
+          <div className="max-w-xl">
+            <p className="text-xl">No jobs yet.</p>
+            <p className="mt-2 mb-4">
+              Start one with a vehicle and its rack; open a plan file or a parcel (or drop one anywhere); put
+              a backup back; or look round the demo: an invented outfitter with jobs of its own.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <ButtonLink href={to('start')} look="solid">
+                Begin with a vehicle
+              </ButtonLink>
+              <Button onClick={() => setDialog('backup')}>Put a backup back</Button>
+              <Button onClick={() => void putDemo().then(again)}>Put the demo's jobs on the board</Button>
+            </div>
+          </div>
+        )}
+        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+        {cards.length > 0 && (
+          <div className="mb-2 flex flex-wrap items-center gap-1">
+            <h2 className="mr-3 text-xl">{asked.archive ? 'The archive' : 'Jobs'}</h2>
+            <Button look="quiet" pressed={look === 'cards'} onClick={() => change({ board: 'cards' })}>
+              Cards
+            </Button>
+            <Button look="quiet" pressed={look === 'table'} onClick={() => change({ board: 'table' })}>
+              Table
+            </Button>
+            {away > 0 && (
+              <Button
+                look="word"
+                className="ml-auto"
+                onClick={() => setFilter({ ...WHOLE_BOARD, archive: !asked.archive })}
+              >
+                {asked.archive ? 'Back to the board' : `The archive: ${away}`}
+              </Button>
+            )}
+          </div>
+        )}
+        {(here > GLANCE || !isWhole(asked)) && (
+          <Filter filter={asked} customers={customers} shown={read.length} of={here} onChange={setFilter} />
+        )}
+        {cards.length > 0 && shown.length === 0 && (
+          <p>{here === 0 ? 'Every job is in the archive.' : 'No job has all of that.'}</p>
+        )}
+        {shown.length > 0 && (
+          <>
+            <ul
+              className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
+              aria-label={look === 'cards' ? 'Jobs' : 'Jobs that cannot be read'}
+            >
+              {shown
+                .slice(0, drawn)
+                .map((card) =>
+                  !card.ok ? (
+                    <Unreadable key={card.id} card={card} />
+                  ) : look === 'cards' ? (
+                    <JobCard key={card.id} card={card} day={day} deeds={deeds} />
+                  ) : null,
+                )}
+            </ul>
+            {look === 'table' && <BoardTable cards={read} drawn={drawn} day={day} deeds={deeds} />}
+            {drawn < shown.length && <EndOfList onSight={more} />}
+          </>
+        )}
+      </main>
+      {dialog === 'removed' && <RemovedDialog onClose={() => setDialog(undefined)} onBack={again} />}
+      {dialog === 'backup' && <BackupDialog onClose={() => setDialog(undefined)} />}
+    </>
+  )
+}

@@ -1,0 +1,5 @@
+'use client'
+import { jobScreen } from '@/ui/kit/job-screen'
+
+/** The fitting job, one step at a time. */
+export const FitPage = jobScreen(() => import('./fit-screen').then(({ FitScreen: BayScreen }) => BayScreen))

@@ -1,0 +1,238 @@
+'use client'
+import { TextLink } from '@/ui/kit/button'
+import { BigKey } from '@/ui/kit/big-key'
+import { to } from '@/ui/routes'
+import {
+  answerLine,
+  type BayProgress,
+  currentIndex,
+  holdsOf,
+  isDone,
+  isUngiven,
+  nextPull,
+  type Plan,
+  recheckWords,
+  signsWanted,
+  type Step,
+  stepFindings,
+  type Survey,
+  waitsFor,
+} from '@/core'
+import { type ReactNode, useMemo, useState } from 'react'
+import { assessedOf } from '@/ui/state/assessed'
+import { logFor } from '@/ui/state/log-store'
+import { PhraseLine } from '@/ui/kit/quantity'
+import { AnswerDialog } from './answer-dialog'
+import { DiffersDialog } from './differs-dialog'
+import { FindingList } from './finding-list'
+import { PartsTable } from './parts-table'
+import { primaryOf } from './primary'
+import { ShiftFields } from './shift-fields'
+import { StepDrawing } from './step-drawing'
+import { StepList } from './step-list'
+import { StepPanel } from './step-panel'
+import { TorqueFigure } from './torque-panel'
+import { useBayKeys } from './use-fit-keys'
+import { hours } from './hours'
+
+/** What is said beside a step: what it waits for, how it stood, what differs. */
+function Aside({ children }: { children: ReactNode }) {
+  return <p className="border-l-base-content mt-2 border-l-4 px-3 py-0.5 font-semibold">{children}</p>
+}
+
+/** The step in hand: what to do, its drawing, its readings, and the large keys. */
+export function OneStep({
+  plan,
+  survey,
+  steps,
+  progress,
+  again,
+  cameOff,
+}: {
+  plan: Plan
+  survey: Survey
+  steps: readonly Step[]
+  progress: BayProgress
+  /** Steps to be done again, with what changed since. */
+  again: ReadonlyMap<string, string>
+  /** How each rack stood when it last came off, by the rack. */
+  cameOff: ReadonlyMap<string, string>
+}) {
+  const now = currentIndex(steps, progress)
+  const [looking, setLooking] = useState<number>()
+  const [asking, setAsking] = useState<'differs' | 'answer'>()
+  const at = Math.min(looking ?? now, steps.length - 1)
+  const step = steps[at]
+  const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
+  const holds =
+    step && !progress.done.has(step.id)
+      ? holdsOf(step, survey, findings, progress, { steps, review: assessedOf(plan).review, again })
+      : []
+  const primary = step && primaryOf(plan, survey, step, progress)
+  const pulling = step !== undefined && nextPull(step, progress) !== undefined
+  const giving = pulling || (step !== undefined && signsWanted(step, progress) !== undefined)
+  // While there are places to pull, one that is still wanted holds only the press that would stand for it.
+  const hold = holds.find((each) => !isUngiven(each) || !giving || primary?.events.length === 0)
+  const blocked = hold !== undefined
+  const before = step ? waitsFor(step, steps, progress) : []
+  const waits = before.length
+  const answers = step ? (progress.answers.get(step.id) ?? []) : []
+  const done = () => {
+    if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
+    if (primary.events.length > 0) logFor(plan, ...primary.events)
+    if (!giving)
+      setLooking(
+        at + 1 < steps.length && looking !== undefined
+          ? at + 1
+          : primary.events.length === 0
+            ? Math.min(at + 1, steps.length - 1)
+            : undefined,
+      )
+  }
+  const back = () => setLooking(Math.max(0, at - 1))
+  useBayKeys(done, back)
+  if (!step || !primary) return null
+  const old =
+    step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)
+      ? cameOff.get(step.rackId)
+      : undefined
+  const recheck = step.task.kind === 'torque' ? recheckWords(step.task.group.joint) : undefined
+  const all = steps.every((each) => isDone(each, progress))
+  return (
+    <div className="flex-1 min-h-0 grid grid-cols-[15rem_minmax(0,1fr)_20rem] grid-rows-[minmax(0,1fr)_5.6rem] max-wide:block">
+      <nav
+        className="overflow-auto border-r-[1.5px] border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b-[1.5px] max-wide:border-b-base-content"
+        aria-label="Steps of this job"
+        tabIndex={0}
+      >
+        <StepList
+          steps={steps}
+          at={at}
+          progress={progress}
+          again={again}
+          onPick={(index) => setLooking(index === now ? undefined : index)}
+        />
+      </nav>
+      <main className="overflow-auto bg-base-100 py-[0.9rem] px-[1.4rem] flex flex-col">
+        <p className="sr-only" aria-live="polite">
+          {`Step ${at + 1} of ${steps.length}: ${step.title}.`}
+        </p>
+        <h2 data-fit="title" className="text-[2rem] leading-[1.08] [font-stretch:100%] font-bold">
+          {step.title}
+        </h2>
+        <p data-fit="detail" className="mt-[0.4rem] text-[1.2rem] leading-[1.3] max-w-[46rem]">
+          <PhraseLine phrase={step.detail} />
+          {step.hands === 2 && !step.byLoader ? ' Two people.' : ''}
+          {step.waitMinutes > 0
+            ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
+            : ''}
+        </p>
+        {again.has(step.id) && (
+          <Aside>
+            Again: {again.get(step.id)} changed since it was done.
+            {recheck === undefined ? '' : ` ${recheck}.`}
+          </Aside>
+        )}
+        {waits > 0 && !progress.done.has(step.id) && (
+          <Aside>
+            Before this one:{' '}
+            {before
+              .slice(0, 3)
+              .map(({ title }) => title)
+              .join('; ')}
+            {waits > 3 ? `, and ${waits - 3} more` : ''}.
+          </Aside>
+        )}
+        {old !== undefined && <Aside>When it came off: {old}</Aside>}
+        <FindingList findings={findings.filter(({ severity }) => severity !== 'clear')} />
+        {step.task.kind === 'count' ? (
+          <PartsTable plan={plan} survey={survey} progress={progress} />
+        ) : (
+          <StepDrawing step={step} survey={survey} progress={progress} />
+        )}
+        <TorqueFigure step={step} progress={progress} />
+        {all && (
+          <Aside>
+            Everything is done.{' '}
+            <TextLink href={to('handover', { job: plan.id })}>To the handover sheet</TextLink>
+          </Aside>
+        )}
+      </main>
+      <aside
+        className="overflow-auto border-l-[1.5px] border-l-base-content bg-base-100 py-[0.7rem] px-[0.9rem] flex flex-col gap-[0.6rem] [&_.input]:text-[1.25rem] [&_.input]:font-[680] max-wide:border-l-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content"
+        data-fit="side"
+        aria-label="Readings and what they say"
+        tabIndex={0}
+      >
+        {step.task.kind === 'count' && <ShiftFields />}
+        {/* What waits for another step is not worked before it. */}
+        <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
+          <legend className="sr-only">{step.title}</legend>
+          <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
+        </fieldset>
+        <FindingList findings={findings.filter(({ severity }) => severity === 'clear')} />
+        {answers.map((each) => (
+          <Aside key={each.id}>{answerLine(each)}</Aside>
+        ))}
+        {progress.deviations
+          .filter(({ stepId }) => stepId === step.id)
+          .map(({ id, reason }) => (
+            <Aside key={id}>Differs: {reason}</Aside>
+          ))}
+      </aside>
+      <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 [@media(max-height:30rem)]:static! max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">
+        <BigKey disabled={at === 0} onClick={back}>
+          Back
+        </BigKey>
+        <BigKey
+          data-fit="done"
+          className="bg-primary! text-primary-content disabled:bg-base-300! disabled:text-ink2 max-wide:text-[1.25rem]! text-[1.8rem]! leading-[1.1]"
+          disabled={blocked || (waits > 0 && primary.events.length > 0)}
+          onClick={done}
+        >
+          <PhraseLine phrase={primary.say} />
+          {blocked && <span className="block text-plain font-normal">{hold.message}</span>}
+        </BigKey>
+        {progress.done.has(step.id) ? (
+          <BigKey
+            className="col-[3/-1]"
+            onClick={() => {
+              logFor(plan, { kind: 'stepReopened', stepId: step.id, title: step.title })
+              setLooking(at)
+            }}
+          >
+            Open it again
+          </BigKey>
+        ) : (
+          <>
+            <BigKey onClick={() => setAsking('differs')}>Say what differs</BigKey>
+            <BigKey className="border-base-content border-l-[1.5px]" onClick={() => setAsking('answer')}>
+              Not done
+            </BigKey>
+          </>
+        )}
+      </div>
+      {asking === 'answer' && (
+        <AnswerDialog
+          plan={plan}
+          survey={survey}
+          step={step}
+          progress={progress}
+          onClose={() => {
+            setAsking(undefined)
+            setLooking(undefined)
+          }}
+        />
+      )}
+      {asking === 'differs' && (
+        <DiffersDialog
+          plan={plan}
+          step={step}
+          holds={holds}
+          findings={findings}
+          onClose={() => setAsking(undefined)}
+        />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,144 @@
+'use client'
+import { Note } from '@/ui/kit/field-note'
+import { Button } from '@/ui/kit/button'
+import { to } from '@/ui/routes'
+import {
+  type Gear,
+  GEAR_FIELD,
+  GEAR_KINDS,
+  gearSchema,
+  gearTakes,
+  gearWith,
+  kindsOf,
+  startingGear,
+  type UnitSystem,
+} from '@/core'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { keepInStock } from '@/storage/own-stock'
+import { assessedOf } from '@/ui/state/assessed'
+import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from '@/ui/job/sheet-bar'
+import { putOn } from '@/ui/forms/put-on'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
+import { SheetForm } from '@/ui/forms/sheet-form'
+import { useSheet } from '@/ui/forms/use-sheet'
+import { GearDrawing } from '@/ui/drawing/gear-drawing'
+import { useSettings } from '@/ui/state/settings-store'
+
+/** A piece of gear of one's own: its size and weight, how it is held, and what it carries when it is a carrier. */
+export function GearForm({
+  was,
+  job,
+  system,
+}: {
+  was: Gear | undefined
+  job: string | undefined
+  system: UnitSystem
+}) {
+  const router = useRouter()
+  const reloadOwn = useSettings((store) => store.reloadOwn)
+  const [id] = useState(() => was?.id ?? `gear-${crypto.randomUUID().slice(0, 8)}`)
+  const start = useMemo(() => was ?? startingGear('box', id), [was, id])
+  const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
+  const { read } = sheet
+  const [problem, setProblem] = useState<string>()
+  const plan = usePlan((store) => store.plan)
+  const here = job !== undefined && plan?.id === job ? plan : undefined
+  const placed = here !== undefined && was !== undefined && here.gear.some((gear) => gear.id === was.id)
+  const inStock = useSettings((store) => store.own.gear.some((gear) => gear.id === id))
+
+  const save = (thenPutOn: boolean) =>
+    sheet.form.handleSubmit(async () => {
+      const saving = sheet.toSave()
+      if (!saving.ok) {
+        setProblem(saving.problem)
+        return
+      }
+      const gear = saving.value
+      if (placed) {
+        if (!usePlan.getState().run({ do: 'setGear', gear })) {
+          setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+          return
+        }
+        await usePlan.getState().saveNow()
+      }
+      if (!placed || inStock) {
+        const kept = await keepInStock('gear', gear, placed ? undefined : was)
+        if (!kept.ok) {
+          setProblem(kept.reason)
+          return
+        }
+        await reloadOwn()
+      }
+      sheet.forget()
+      const { survey } = here ? assessedOf(here) : { survey: undefined }
+      const rackId = survey?.racks[0]?.rack.id
+      if (thenPutOn && survey && rackId !== undefined) {
+        putOn(survey, gear, rackId)
+        await usePlan.getState().saveNow()
+      }
+      router.push(job === undefined ? to('board') : to('load', { job }))
+    })
+
+  return (
+    <SheetForm
+      {...sheet}
+      bar={
+        <SheetBar
+          screen="gear"
+          about={was ? was.name : 'Your own gear'}
+          job={here}
+          at="load"
+          back={to('board')}
+        />
+      }
+      field={GEAR_FIELD}
+      system={system}
+      drawing={read.value && <GearDrawing gear={read.value} />}
+      problem={problem}
+      problems={Object.keys(read.problems).length}
+      onSave={() => void save(here !== undefined && !placed)()}
+      around={{ gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
+      paste={
+        <PasteSheet
+          takes={() => (read.value ? gearTakes(read.value) : [])}
+          onTake={({ taken, all, from }) => {
+            if (read.value) sheet.take(gearWith(read.value, taken, all, from))
+          }}
+        />
+      }
+      chosen={{
+        kind: (chosen) => {
+          const kind = kindsOf(GEAR_KINDS).find((each) => each === chosen)
+          if (kind)
+            sheet.restart({ ...startingGear(kind, id), ...(was && { name: was.name, mass: was.mass }) })
+        },
+      }}
+      actions={
+        placed ? (
+          <Button type="submit" look="solid">
+            Save and go back to Load
+          </Button>
+        ) : (
+          <>
+            {here && (
+              <Button type="submit" look="solid">
+                Save and put it on
+              </Button>
+            )}
+            <Button
+              type={here ? 'button' : 'submit'}
+              look={here ? 'plain' : 'solid'}
+              {...(here ? { onClick: () => void save(false)() } : {})}
+            >
+              Save to the shelf
+            </Button>
+          </>
+        )
+      }
+    >
+      {!was && <Note>Sizes start at what such a thing usually is. Measure and replace them.</Note>}
+    </SheetForm>
+  )
+}

@@ -1,0 +1,188 @@
+'use client'
+import { FieldSwitch } from './field-switch'
+import { Button } from '@/ui/kit/button'
+import { foldedTogether, isOpen, type Plan } from '@/core'
+import dynamic from 'next/dynamic'
+import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { openFindings } from './finding-rows'
+import { Findings } from './findings'
+import { JobBar } from '@/ui/job/job-bar'
+import { to } from '@/ui/routes'
+import { useDialog } from '@/ui/state/dialog-store'
+import { showFinding, useWantedFinding } from '@/ui/state/wanted-finding'
+import { assessedOf } from '@/ui/state/assessed'
+import { LoadPathTable } from './load-path'
+import { useOpening } from '@/ui/state/opening-store'
+import { Openings } from './openings'
+import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { Sheet } from './sheet'
+import type { SheetMarks } from './sheet-views'
+import { Shelf } from './shelf'
+import { Strip } from './strip'
+import { ZoomButtons } from './zoom-buttons'
+import { useSearch } from '@/ui/state/use-search'
+
+const CellSum = dynamic(() => import('./cell-sum').then((module) => module.CellSum))
+
+/** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
+function useMarks(plan: Plan): SheetMarks {
+  const { survey, review } = assessedOf(plan)
+  const picked = usePlan((store) => store.picked)
+  const focus = usePlan((store) => store.focus)
+  const state = usePlan((store) => store.state)
+  const demanded = useOpening((store) => store.opening)
+  return useMemo(() => {
+    // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
+    const finding = review.findings.find((each) => each.id === focus && isOpen(each))
+    const { obstacleId, placementIds, barId } = finding?.subject ?? {}
+    const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
+    const opens = pointsAt ?? demanded
+    const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
+    return {
+      picked,
+      pointedThings: new Set(finding?.subject.placementIds),
+      opening:
+        opens === undefined
+          ? undefined
+          : { id: opens, metId: pointsAt === undefined ? undefined : (barId ?? placementIds?.[0]) },
+      pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
+      presentThings: new Set(
+        survey.masses.flatMap((mass) =>
+          mass.of === 'gear' && mass.states.includes(state) ? [mass.thing.placement.id] : [],
+        ),
+      ),
+    }
+  }, [survey, review, picked, focus, state, demanded])
+}
+
+/** What stands around the drawing is made anew when what it shows is. */
+const SheetOf = memo(Sheet)
+const OpeningsOf = memo(Openings)
+const ZoomButtonsOf = memo(ZoomButtons)
+
+/** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
+const ShelfOf = memo(function ShelfOf({ plan }: { plan: Plan }) {
+  return <Shelf survey={assessedOf(plan).survey} />
+})
+
+const PanelsOf = memo(function PanelsOf({ plan }: { plan: Plan }) {
+  const { survey, review } = assessedOf(plan)
+  return (
+    <>
+      <LoadPathTable survey={survey} review={review} />
+      <Findings plan={plan} review={review} show={useDialog.getState().show} />
+    </>
+  )
+})
+
+/** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
+const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
+  return <Strip survey={assessedOf(plan).survey} picked={picked} />
+})
+
+/** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
+const PANELS_EVERY_MS = 160
+
+/** The plan as all round the drawing shows it: at once, but during a drag no oftener than it can be read. */
+function useShown(): Plan | undefined {
+  const from = usePlan((store) => store.dragFrom)
+  const resting = usePlan((store) => (store.dragFrom ? undefined : store.plan))
+  const [paced, setPaced] = useState<{ readonly from: Plan; readonly plan: Plan }>()
+  useEffect(() => {
+    if (!from) return
+    const timer = setInterval(() => {
+      const { plan } = usePlan.getState()
+      if (plan) startTransition(() => setPaced({ from, plan }))
+    }, PANELS_EVERY_MS)
+    return () => clearInterval(timer)
+  }, [from])
+  return resting ?? (paced?.from === from ? paced?.plan : from)
+}
+
+type Drawer = 'none' | 'shelf' | 'path'
+
+function OpenBench({ plan }: { plan: Plan }) {
+  const { survey, review } = assessedOf(plan)
+  const [drawer, setDrawer] = useState<Drawer>('none')
+  const cell = usePlan((store) => store.cell)
+  const later = useDeferredValue(plan)
+  const dragFrom = usePlan((store) => store.dragFrom)
+  const marks = useMarks(plan)
+  const stripPicked = useDeferredValue(marks.picked)
+  const wanted = useSearch('finding')
+  useEffect(() => {
+    if (wanted === undefined) return
+    showFinding(wanted)
+    // Asked once: going back or reloading does not ask again.
+    window.history.replaceState(null, '', to('load', { job: plan.id }))
+  }, [wanted, plan.id])
+  useEffect(() => useWantedFinding.subscribe(({ id }) => id !== undefined && setDrawer('path')), [])
+  const count = foldedTogether(openFindings(review)).length
+  return (
+    <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
+      <JobBar plan={plan} at="load" />
+      <div
+        className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
+        id="shelf"
+      >
+        <ShelfOf plan={dragFrom ?? later} />
+      </div>
+      <main className="row-[4] col-[2] flex min-h-0 min-w-0 flex-col max-wide:block">
+        <div className="relative min-h-0 flex-1">
+          <SheetOf marks={marks} />
+        </div>
+        <div className="bg-paper flex flex-wrap justify-between px-2">
+          <ZoomButtonsOf survey={survey} picked={marks.picked} />
+          <div className="flex flex-wrap">
+            <FieldSwitch />
+            <OpeningsOf survey={survey} />
+          </div>
+        </div>
+        <StripOf plan={plan} picked={stripPicked} />
+      </main>
+      <aside
+        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:overflow-visible max-wide:border-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content max-[44rem]:hidden max-[44rem]:fixed max-[44rem]:inset-x-0 max-[44rem]:bottom-16 max-[44rem]:h-[72dvh] max-[44rem]:overflow-y-auto max-[44rem]:border-t-[2.5px] max-[44rem]:z-20 ${drawer === 'path' ? 'max-[44rem]:block!' : ''}`}
+        aria-label="Load path and findings"
+        id="path"
+      >
+        <PanelsOf plan={later} />
+      </aside>
+      <nav
+        className="hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
+        aria-label="Panels"
+      >
+        <Button
+          className="flex-1"
+          aria-expanded={drawer === 'shelf'}
+          aria-controls="shelf"
+          onClick={() => setDrawer(drawer === 'shelf' ? 'none' : 'shelf')}
+        >
+          {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
+        </Button>
+        <Button
+          look="solid"
+          className="flex-1 min-[44rem]:hidden"
+          aria-expanded={drawer === 'path'}
+          aria-controls="path"
+          onClick={() => setDrawer(drawer === 'path' ? 'none' : 'path')}
+        >
+          {drawer === 'path'
+            ? 'Close the load path'
+            : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
+        </Button>
+      </nav>
+      {cell !== undefined && <CellSum survey={survey} />}
+    </div>
+  )
+}
+
+/** Only the drawing itself follows every move of a hand. */
+const ShownBench = memo(function ShownBench() {
+  const plan = useShown()
+  return plan && <OpenBench plan={plan} />
+})
+
+/** The load of one job: drawing, load path, findings and shelf. */
+export function LoadScreen() {
+  return <ShownBench />
+}

@@ -1,0 +1,151 @@
+'use client'
+import { Button, ButtonLink } from '@/ui/kit/button'
+import { to } from '@/ui/routes'
+import { choicesOf, type Host, hostsFor, placeOn, type Survey, type ThingAt, WHENS } from '@/core'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import { StatusChoice } from '@/ui/kit/status-choice'
+import { Choice } from '@/ui/kit/choice'
+import { QuantityField } from '@/ui/kit/quantity-field'
+import { setOnEdge, turnOn } from '@/ui/state/edits'
+import { HeldByLine } from './held-by'
+import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
+import { refused, usePlan } from '@/ui/state/plan-store'
+import { typingSystem, useUnits } from '@/ui/state/settings-store'
+
+// Forms are fetched when they are asked for.
+const AddLoad = dynamic(() => import('./add-contents').then((module) => module.AddLoad), { ssr: false })
+const LoadDialog = dynamic(() => import('./contents-dialog').then((module) => module.LoadDialog), {
+  ssr: false,
+})
+
+/** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
+export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
+  const { run } = usePlan.getState()
+  const [adding, setAdding] = useState(false)
+  const [more, setMore] = useState<string>()
+  const opened = thing.placement.loads.find(({ id }) => id === more)
+  const system = typingSystem(useUnits())
+  const { placement, gear } = thing
+  const { id: placementId } = placement
+  const hosts = hostsFor(survey.plan, placementId)
+  const now = hosts.findIndex(({ host }) => sameHost(host, placement.host))
+  const options = hosts.map(({ name }, i) => [String(i), name] as const)
+  const move = (patch: { xMm?: number; yMm?: number }, typed: Record<string, string>) =>
+    refused(run({ do: 'move', placementId, xMm: placement.xMm, yMm: placement.yMm, ...patch, typed }))
+  const nested = thing.parent !== undefined
+  const place = (label: string, field: 'xMm' | 'yMm', other: 'xMm' | 'yMm') => (
+    <QuantityField
+      className="w-26"
+      label={label}
+      dimension="length"
+      value={placement[field]}
+      typed={placement.typed?.[field]}
+      onValue={(mm, typed) => move({ [field]: mm }, { [field]: typed, ...keep(placement.typed, other) })}
+    />
+  )
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+        <h2 className="min-w-28 self-center text-lead leading-tight">
+          {gear.name}
+          {thing.parent && (
+            <span className="text-ink2 block text-note font-normal">in {thing.parent.gear.name}</span>
+          )}
+        </h2>
+        {place(nested ? 'x in its place' : 'x, middle', 'xMm', 'yMm')}
+        {place(nested ? 'y in its place' : 'y, right +', 'yMm', 'xMm')}
+        {placement.host.on === 'panel' && (
+          <QuantityField
+            className="w-30"
+            label="Over the bed’s side"
+            dimension="length"
+            value={placement.host.zMm}
+            onValue={(zMm) => {
+              const { host, xMm, yMm } = placement
+              return host.on === 'panel'
+                ? refused(run({ do: 'rehost', placementId, host: { ...host, zMm }, xMm, yMm }))
+                : undefined
+            }}
+          />
+        )}
+        <Button disabled={gear.turns.length < 2} onClick={() => turnOn(thing)}>
+          Turn {placement.turn}°
+        </Button>
+        {gear.onEdge && (
+          <Button aria-pressed={placement.onEdge} onClick={() => setOnEdge(thing)}>
+            {placement.onEdge ? 'Lay flat' : 'On edge'}
+          </Button>
+        )}
+        <Choice
+          className="w-48"
+          label="Stands on"
+          value={String(now)}
+          options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
+          onChange={(index) => {
+            const chosen = hosts[Number(index)]
+            if (chosen)
+              run({ do: 'rehost', placementId, host: chosen.host, ...placeOn(survey, thing, chosen.host) })
+          }}
+        />
+        <Choice
+          className="w-32"
+          label="On board"
+          value={placement.when}
+          options={choicesOf(WHENS, ({ word }) => word)}
+          onChange={(when) => run({ do: 'setWhen', placementId, when })}
+        />
+        <StatusChoice
+          status={placement.status}
+          onChange={(status) => run({ do: 'setStatus', of: 'placement', id: placementId, status })}
+        />
+        <ButtonLink href={to('gear', { job: survey.plan.id, from: gear.id })}>Its sheet</ButtonLink>
+        <Button onClick={() => run({ do: 'takeOff', placementId })}>Take off</Button>
+      </div>
+      <div className="mt-1 flex flex-wrap items-end gap-x-3 gap-y-1">
+        <div className="flex items-end gap-1">
+          <QuantityField
+            className="w-26"
+            label="Its own weight"
+            dimension="mass"
+            value={gear.mass.basis === 'unknown' && gear.mass.kg === 0 ? undefined : gear.mass.kg}
+            typed={gear.mass.typed?.['kg']}
+            onValue={(kg, typed) =>
+              refused(run({ do: 'setGearMass', gearId: gear.id, mass: typedMass(gear.mass, kg, typed) }))
+            }
+          />
+          <Choice
+            className="w-36"
+            label="Own weight: known by"
+            value={gear.mass.basis}
+            options={basisChoices(gear.mass.basis)}
+            onChange={(basis) => run({ do: 'setGearMass', gearId: gear.id, mass: { ...gear.mass, basis } })}
+          />
+        </div>
+        {placement.loads.map((load) => (
+          <LoadField key={load.id} placementId={placementId} load={load} onMore={() => setMore(load.id)} />
+        ))}
+        <HeldByLine thing={thing} />
+        <Button onClick={() => setAdding(true)}>Add a load</Button>
+      </div>
+      {opened && (
+        <LoadDialog
+          placementId={placementId}
+          load={opened}
+          system={system}
+          onClose={() => setMore(undefined)}
+        />
+      )}
+      {adding && <AddLoad placementId={placementId} onClose={() => setAdding(false)} />}
+    </>
+  )
+}
+
+function keep(typed: Record<string, string> | undefined, field: string): Record<string, string> {
+  const text = typed?.[field]
+  return text === undefined ? {} : { [field]: text }
+}
+
+function sameHost(a: Host, b: Host): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}

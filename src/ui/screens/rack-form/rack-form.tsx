@@ -1,0 +1,175 @@
+'use client'
+import { Button } from '@/ui/kit/button'
+import { to } from '@/ui/routes'
+import {
+  kindsOf,
+  newPlan,
+  partTakes,
+  partWith,
+  type Rack,
+  RACK_FIELD,
+  RACK_KINDS,
+  rackKindsFor,
+  rackSchema,
+  startingRack,
+  survey,
+  type UnitSystem,
+  type Vehicle,
+} from '@/core'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { keepInStock } from '@/storage/own-stock'
+import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from '@/ui/job/sheet-bar'
+import { StillSheet } from '@/ui/drawing/still-sheet'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
+import { SheetForm } from '@/ui/forms/sheet-form'
+import { useSheet } from '@/ui/forms/use-sheet'
+import { useSettings } from '@/ui/state/settings-store'
+import { useStock } from '@/ui/state/stock'
+
+/** A new part is taken to suit the kind of attachment it was entered for, and only that. */
+function suited(rack: Rack, was: Rack | undefined, vehicle: Vehicle): Rack {
+  const on = vehicle.attachments.find(({ id }) => id === rack.attachmentId)
+  const old = new Set(was?.parts.map(({ id }) => id))
+  return {
+    ...rack,
+    parts: rack.parts.map((part) =>
+      part.suits === undefined && on && !old.has(part.id) ? { ...part, suits: [on.kind] } : part,
+    ),
+  }
+}
+
+/** A rack of one's own on a vehicle: bars or deck where they stand, and every part with its own figures. */
+export function RackForm({
+  vehicle,
+  was,
+  job,
+  system,
+}: {
+  vehicle: Vehicle
+  was: Rack | undefined
+  job: string | undefined
+  system: UnitSystem
+}) {
+  const router = useRouter()
+  const reloadOwn = useSettings((store) => store.reloadOwn)
+  const [id] = useState(() => was?.id ?? `rack-${crypto.randomUUID().slice(0, 8)}`)
+  const begun = useMemo(() => {
+    if (was) return was
+    const [attachment] = vehicle.attachments
+    return attachment && startingRack(vehicle, attachment, rackKindsFor(attachment)[0] ?? 'bars', id)
+  }, [vehicle, was, id])
+  const sheet = useSheet(
+    `sheet/rack/${vehicle.id}/${was?.id ?? 'new'}`,
+    RACK_FIELD,
+    rackSchema,
+    begun,
+    was,
+    system,
+  )
+  const { read } = sheet
+  const now = read.value ?? begun
+  const stock = useStock()
+  const [problem, setProblem] = useState<string>()
+  const open = usePlan((store) => store.plan)
+  const plan = job !== undefined && open?.id === job ? open : undefined
+  const drawn = useMemo(
+    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] })),
+    [vehicle, now],
+  )
+  const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)
+
+  const restart = (attachmentId: string, kind: string) => {
+    const on = vehicle.attachments.find((each) => each.id === attachmentId)
+    if (!on) return
+    const kinds = rackKindsFor(on)
+    const chosen = kinds.find((each) => each === kind) ?? kinds[0]
+    if (chosen) sheet.restart({ ...startingRack(vehicle, on, chosen, id), ...(was && { name: was.name }) })
+  }
+
+  const save = sheet.form.handleSubmit(async () => {
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
+    const rack = suited(saving.value, was, vehicle)
+    if (job !== undefined) {
+      const { run, saveNow } = usePlan.getState()
+      if (!run(was ? { do: 'setRack', rack } : { do: 'addRack', rack })) {
+        setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+        return
+      }
+      await saveNow()
+    }
+    if (!was) {
+      const kept = await keepInStock('racks', rack)
+      if (!kept.ok) {
+        setProblem(kept.reason)
+        return
+      }
+      await reloadOwn()
+    }
+    sheet.forget()
+    router.push(job === undefined ? to('start', { vehicle: vehicle.id, rack: rack.id }) : to('load', { job }))
+  })
+
+  return (
+    <SheetForm
+      {...sheet}
+      bar={
+        <SheetBar
+          screen="rackForm"
+          about={was ? `Rack: ${was.name}` : `Your own rack on ${vehicle.name}`}
+          job={plan}
+          at="racks"
+          back={to('start', { vehicle: vehicle.id })}
+        />
+      }
+      field={RACK_FIELD}
+      system={system}
+      drawing={
+        <StillSheet
+          survey={drawn}
+          label={`${now?.name ?? 'A rack'} on ${vehicle.name}, drawn from what is typed`}
+        />
+      }
+      problem={problem}
+      problems={Object.keys(read.problems).length}
+      onSave={() => void save()}
+      around={{
+        attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
+        gates: (now?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
+      }}
+      stock={{ parts: stock.parts, bars: stock.bars }}
+      only={{
+        kind: attachment ? rackKindsFor(attachment) : kindsOf(RACK_KINDS),
+        attachmentId: vehicle.attachments.map((each) => each.id),
+      }}
+      paste={
+        <PasteSheet
+          takes={(of) => {
+            const part = now?.parts.find((each) => each.id === of)
+            return part ? partTakes(part) : []
+          }}
+          things={(now?.parts ?? []).map(({ id: partId, name }) => [partId, name] as const)}
+          onTake={({ taken, all, from, of }) => {
+            if (!now) return
+            const parts = now.parts.map((part) => (part.id === of ? partWith(part, taken, all, from) : part))
+            sheet.take({ ...now, parts })
+          }}
+        />
+      }
+      chosen={{
+        attachmentId: (chosen) => restart(chosen, now?.kind ?? ''),
+        kind: (chosen) => restart(now?.attachmentId ?? '', chosen),
+      }}
+      actions={
+        <Button type="submit" look="solid">
+          {job === undefined ? 'Save this rack' : 'Save and go back to Load'}
+        </Button>
+      }
+    />
+  )
+}

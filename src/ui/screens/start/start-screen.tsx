@@ -1,0 +1,215 @@
+'use client'
+import { PageBar } from '@/ui/kit/page-bar'
+import { TextBox } from '@/ui/kit/field'
+import { Button, ButtonLink } from '@/ui/kit/button'
+import { to } from '@/ui/routes'
+import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { keepPlan, loadPlan } from '@/storage/plans'
+import { Alert } from '@/ui/kit/alert'
+import { useSettings } from '@/ui/state/settings-store'
+import { useStock } from '@/ui/state/stock'
+import { CarBefore, newCar, type WhoseCarDraft } from './car-before'
+import { Thumbnail } from '@/ui/drawing/thumbnail'
+import { useSearch } from '@/ui/state/use-search'
+
+function Offer({
+  title,
+  note,
+  vehicle,
+  rack,
+  pressed,
+  onChoose,
+}: {
+  title: string
+  note: string
+  vehicle: Vehicle
+  rack?: Rack
+  pressed: boolean
+  onChoose: () => void
+}) {
+  const drawn = useMemo(
+    () => survey(newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] })),
+    [title, vehicle, rack],
+  )
+  return (
+    <button
+      type="button"
+      aria-pressed={pressed}
+      className="block border-[1.5px] border-edge bg-paper text-left cursor-pointer aria-pressed:[outline:3.5px_solid_var(--color-base-content)] aria-pressed:outline-offset-[-2px] aria-pressed:focus-visible:[outline-color:var(--color-accent)]"
+      onClick={onChoose}
+    >
+      <Thumbnail survey={drawn} />
+      <span className="block px-3 py-2">
+        <span className="block leading-tight font-semibold">{title}</span>
+        <span className="text-ink2 text-aside">{note}</span>
+      </span>
+    </button>
+  )
+}
+
+/** A new job in three choices: a vehicle, what rack it wears, and a name. */
+export function StartScreen() {
+  const vehicleId = useSearch('vehicle')
+  const rackId = useSearch('rack')
+  const router = useRouter()
+  const ready = useSettings((store) => store.ready)
+  const own = useSettings((store) => store.own)
+  const house = useSettings((store) => store.settings.house)
+  const [chosenVehicle, setVehicle] = useState(vehicleId)
+  const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
+  const [name, setName] = useState('')
+  const [trouble, setTrouble] = useState<string>()
+  const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
+  const { vehicles, racks } = useStock()
+  const vehicle = vehicles.find((each) => each.id === chosenVehicle)
+  const fitting = racks.filter((rack) =>
+    vehicle?.attachments.some((attachment) => attachment.id === rack.attachmentId),
+  )
+  const chosen = fitting.filter((rack) => chosenRacks.includes(rack.id))
+
+  const start = async (from: Pick<Plan, 'vehicle' | 'racks' | 'car'>, usualName: string) => {
+    const customer = whose.customer.trim()
+    const plan = newPlan({
+      id: `plan-${crypto.randomUUID()}`,
+      job: {
+        name: name.trim() === '' ? usualName : name.trim(),
+        ...(customer === '' ? {} : { customer }),
+      },
+      ...from,
+      ...(house === undefined ? {} : { rules: house }),
+    })
+    // Where it cannot be kept it waits in this page, and the bar of every screen says so.
+    await keepPlan(plan)
+    router.push(to('load', { job: plan.id }))
+  }
+  const begin = async () => {
+    if (vehicle)
+      await start({ vehicle, racks: chosen, car: newCar(whose, vehicle.id) }, `${vehicle.name}, new job`)
+  }
+  /** The car as it went out last: what is on it is on when it comes. */
+  const again = async (jobId: string) => {
+    const stored = await loadPlan(jobId)
+    if (!stored?.ok) {
+      setTrouble('The job of that car does not read any more: begin with the vehicle.')
+      return
+    }
+    const { vehicle: same, racks: worn, car, job } = stored.plan
+    await start(
+      {
+        vehicle: same,
+        racks: worn
+          .filter(({ status }) => status !== 'comesOff')
+          .map((rack) => ({ ...rack, status: 'alreadyOn' as const })),
+        car,
+      },
+      `${job.name}, again`,
+    )
+  }
+  if (!ready)
+    return (
+      <main className="p-8" aria-busy>
+        <p className="text-xl">Fetching vehicles and racks from this browser.</p>
+      </main>
+    )
+  return (
+    <>
+      <PageBar screen="start" about="a new job">
+        <ButtonLink look="quiet" href={to('board')}>
+          All jobs
+        </ButtonLink>
+      </PageBar>
+      <main className="mx-auto max-w-[1500px] space-y-6 p-4">
+        <CarBefore draft={whose} onDraft={setWhose} onSame={(id) => void again(id)} />
+        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+        <section aria-labelledby="vehicle-title">
+          <div className="mb-2 flex flex-wrap items-center gap-3">
+            <h2 id="vehicle-title" className="text-head">
+              1. Vehicle
+            </h2>
+            <ButtonLink href={to('vehicle')}>Enter your own vehicle</ButtonLink>
+          </div>
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+            {vehicles.length === 0 && (
+              <p>
+                No vehicle in stock yet. Enter the first one: its body type gives you numbers to start from.
+              </p>
+            )}
+            {vehicles.map((each) => (
+              <Offer
+                key={each.id}
+                title={each.name}
+                note={each.attachments.map((attachment) => attachment.name).join(', ')}
+                vehicle={each}
+                pressed={each.id === chosenVehicle}
+                onChoose={() => {
+                  setVehicle(each.id)
+                  setRacks([])
+                }}
+              />
+            ))}
+          </div>
+        </section>
+        {vehicle && (
+          <section aria-labelledby="rack-title">
+            {own.vehicles.includes(vehicle) && (
+              <p className="mb-4">
+                <ButtonLink href={to('vehicle', { from: vehicle.id })}>Change {vehicle.name}</ButtonLink>
+              </p>
+            )}
+            <div className="mb-2 flex flex-wrap items-center gap-3">
+              <h2 id="rack-title" className="text-head">
+                2. Rack on it
+              </h2>
+              <ButtonLink href={to('rackForm', { vehicle: vehicle.id })}>Enter your own rack</ButtonLink>
+            </div>
+            <p className="text-ink2 mb-2">
+              {fitting.length === 0
+                ? 'No rack in stock stands on this vehicle yet. Enter one, or start without.'
+                : 'Press each that it wears; a cab rack and a bed rack can stand on one vehicle.'}
+            </p>
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+              {fitting.map((rack) => {
+                const on = chosenRacks.includes(rack.id)
+                return (
+                  <Offer
+                    key={rack.id}
+                    title={rack.name}
+                    note={rack.parts.map((part) => part.name).join(', ')}
+                    vehicle={vehicle}
+                    rack={rack}
+                    pressed={on}
+                    onChoose={() =>
+                      setRacks(on ? chosenRacks.filter((id) => id !== rack.id) : [...chosenRacks, rack.id])
+                    }
+                  />
+                )
+              })}
+            </div>
+          </section>
+        )}
+        {vehicle && (
+          <section aria-labelledby="name-title" className="max-w-xl">
+            <h2 id="name-title" className="mb-2 text-head">
+              3. Name
+            </h2>
+            <TextBox
+              label="What the job is called"
+              maxLength={120}
+              value={name}
+              placeholder={`${vehicle.name}, new job`}
+              onText={setName}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') void begin()
+              }}
+            />
+            <Button look="solid" className="mt-3" onClick={() => void begin()}>
+              Start the job
+            </Button>
+          </section>
+        )}
+      </main>
+    </>
+  )
+}

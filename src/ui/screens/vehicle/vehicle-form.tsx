@@ -1,0 +1,147 @@
+'use client'
+import { Note } from '@/ui/kit/field-note'
+import { Button } from '@/ui/kit/button'
+import {
+  type AttachmentKind,
+  BODIES,
+  type Body,
+  kindsOf,
+  newPlan,
+  type ObstacleKind,
+  startingAttachment,
+  startingObstacle,
+  startingSizes,
+  startingVehicle,
+  survey,
+  type UnitSystem,
+  type Vehicle,
+  VEHICLE_FIELD,
+  VEHICLE_TAKES,
+  vehicleSchema,
+  vehicleWith,
+} from '@/core'
+import { to } from '@/ui/routes'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { keepInStock } from '@/storage/own-stock'
+import { StillSheet } from '@/ui/drawing/still-sheet'
+import { PasteSheet } from '@/ui/forms/paste-sheet'
+import { SheetForm } from '@/ui/forms/sheet-form'
+import { useSheet } from '@/ui/forms/use-sheet'
+import { usePlan } from '@/ui/state/plan-store'
+import { SheetBar } from '@/ui/job/sheet-bar'
+import { useSettings } from '@/ui/state/settings-store'
+
+/** A vehicle that is of another body after all: its sizes follow until they are typed, all else stays. */
+const rebodied = (was: Vehicle, body: Body): Vehicle => {
+  const { roof, ...sizes } = startingSizes(body)
+  return { ...was, ...sizes, roof: { ...was.roof, ...roof, ratings: was.roof.ratings } }
+}
+
+/** A vehicle of one's own: what holds a rack, what the roof may carry, its dimensions, and all else that is known of it. */
+export function VehicleForm({
+  was,
+  job,
+  system,
+}: {
+  was: Vehicle | undefined
+  job: string | undefined
+  system: UnitSystem
+}) {
+  const router = useRouter()
+  const reloadOwn = useSettings((store) => store.reloadOwn)
+  const [id] = useState(() => was?.id ?? `vehicle-${crypto.randomUUID().slice(0, 8)}`)
+  const start = useMemo(() => was ?? startingVehicle('estate', id), [was, id])
+  const sheet = useSheet(
+    `sheet/vehicle/${was?.id ?? 'new'}`,
+    VEHICLE_FIELD,
+    vehicleSchema,
+    start,
+    was,
+    system,
+  )
+  const { read } = sheet
+  const now = read.value ?? start
+  const [problem, setProblem] = useState<string>()
+  const open = usePlan((store) => store.plan)
+  const plan = job !== undefined && open?.id === job ? open : undefined
+  const drawn = useMemo(
+    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })),
+    [now],
+  )
+  const { body } = now
+
+  const save = sheet.form.handleSubmit(async () => {
+    const saving = sheet.toSave()
+    if (!saving.ok) {
+      setProblem(saving.problem)
+      return
+    }
+    if (job !== undefined) {
+      if (!usePlan.getState().run({ do: 'setVehicle', vehicle: saving.value })) {
+        setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+        return
+      }
+      await usePlan.getState().saveNow()
+      sheet.forget()
+      router.push(to('load', { job }))
+      return
+    }
+    const kept = await keepInStock('vehicles', saving.value, was)
+    if (!kept.ok) {
+      setProblem(kept.reason)
+      return
+    }
+    sheet.forget()
+    await reloadOwn()
+    router.push(to('start', { vehicle: id }))
+  })
+
+  return (
+    <SheetForm
+      {...sheet}
+      bar={
+        <SheetBar
+          screen="vehicle"
+          about={was ? was.name : 'Your own vehicle'}
+          job={plan}
+          at="vehicle"
+          back={to('start')}
+        />
+      }
+      field={VEHICLE_FIELD}
+      system={system}
+      drawing={<StillSheet survey={drawn} label={`${now.name}, drawn from what is typed`} />}
+      problem={problem}
+      problems={Object.keys(read.problems).length}
+      onSave={() => void save()}
+      paste={
+        <PasteSheet
+          takes={() => VEHICLE_TAKES}
+          onTake={({ taken, all, from }) => sheet.take(vehicleWith(now, taken, all, from))}
+        />
+      }
+      chosen={{
+        body: (chosen) => {
+          const next = kindsOf(BODIES).find((each) => each === chosen)
+          if (next) sheet.restart(was ? rebodied(was, next) : startingVehicle(next, id))
+        },
+      }}
+      starts={{
+        attachments: (each, kind) => startingAttachment(kind as AttachmentKind, body, each),
+        obstacles: (each, kind) => startingObstacle(kind as ObstacleKind, body, each),
+      }}
+      actions={
+        <Button type="submit" look="solid">
+          {job === undefined ? 'Save this vehicle' : 'Save and go back to Load'}
+        </Button>
+      }
+    >
+      {!was && (
+        <Note>
+          Lengths start at the average of the body type and are marked so. Measure and replace them.
+        </Note>
+      )}
+    </SheetForm>
+  )
+}
