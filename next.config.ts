@@ -1,5 +1,5 @@
 import type { NextConfig } from 'next'
-import { judgedBy } from './scripts/judged-by.mjs'
+import { assessedBy } from './scripts/assessed-by.mjs'
 import { OLD_ADDRESSES, ROUTES } from './src/ui/routes'
 
 /** What is served as a file, scripts of workers among it, may load from here alone: pages have a stricter policy, with a nonce. */
@@ -16,7 +16,7 @@ const FILES_POLICY = [
 const BUILDS = ['phase-production-build', 'phase-development-server']
 
 const configIn = async (phase: string): Promise<NextConfig> => ({
-  env: BUILDS.includes(phase) ? { JUDGED_BY: await judgedBy(process.cwd()) } : {},
+  env: BUILDS.includes(phase) ? { ASSESSED_BY: await assessedBy(process.cwd()) } : {},
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,

@@ -3,7 +3,7 @@ import {
   apply,
   compatible,
   leftIn,
-  linkJudgement,
+  linkVerdict,
   parsePlanText,
   type Plan,
   remediesFor,
@@ -61,7 +61,7 @@ function allRemedies(plan: Plan): void {
 
 /** Asks a survey for everything that is drawn while something is dragged: each link judged, what is left, feet, heights, what meets what. */
 function drawn(of: Survey): void {
-  for (const cell of of.loadPath.cells) linkJudgement(cell, of)
+  for (const cell of of.loadPath.cells) linkVerdict(cell, of)
   for (const state of STATES) leftIn(of, state)
   const { fit, statics } = of
   for (const part of [fit.spreads, fit.widths, fit.near, fit.swings, fit.panes, statics.evenness]) part()
@@ -90,7 +90,7 @@ function dragging(plan: Plan): () => void {
 
 /** The core's ratios: against a copy of the plan, and as the plan grows. */
 export function coreRatios(): Ratio[] {
-  const judged = alternating(
+  const assessment = alternating(
     () => judge(largest),
     () => structuredClone(largest),
     600,
@@ -122,7 +122,7 @@ export function coreRatios(): Ratio[] {
   return [
     ratio(
       `survey + review of the largest demo plan (${largest.job.name}), against structuredClone of it`,
-      judged,
+      assessment,
       6,
     ),
     ratio(`a drag's step in the same plan, moved and surveyed again, against the same`, step, 3),

@@ -1,6 +1,6 @@
 import {
   ANSWER_WORD,
-  type Assessment,
+  type AssessmentWithFixes,
   bayReport,
   jobSession,
   type LogEvent,
@@ -52,13 +52,13 @@ function inFull(name: string, { steps, next, done, left }: Session, choice: Unit
  * stops it, 2 when something is still to do.
  */
 export function bayOf(
-  judged: Assessment,
+  assessment: AssessmentWithFixes,
   events: readonly LogEvent[],
   json: boolean,
   choice: UnitChoice,
 ): { readonly code: number; readonly lines: readonly string[] } {
-  const { plan } = judged.survey
-  const found = jobSession(judged, events)
+  const { plan } = assessment.survey
+  const found = jobSession(assessment, events)
   if (!found.ok) return { code: 3, lines: [`${plan.job.name}. The steps have no order: ${found.reason}`] }
   const { session } = found
   const stopped = session.steps.some(({ holds }) => holds.some(({ stops }) => stops))

@@ -20,8 +20,8 @@ import { mutated } from '@/core/formats/mutate.testing'
 import { boatAndBox, DEMO_PLANS, firstBike, twinSpan } from '@/demo/plans'
 import { DEMO_PARTS } from '@/demo/racks'
 import { runCommandLine } from './command-line'
-import { tellOf } from './judge-file'
-import { tellFiles } from './tell-files'
+import { reportFile } from './assess-file'
+import { reportFiles } from './report-files'
 import { runs } from '@/core/runs.testing'
 
 const FILES: Readonly<Record<string, string>> = {
@@ -39,7 +39,7 @@ async function run(args: string[], files = FILES) {
     path in files ? Promise.resolve(files[path]!) : Promise.reject(new Error('no such file'))
   const code = await runCommandLine(args, {
     read,
-    tell: (paths, asked) => tellFiles(paths, asked, read),
+    tell: (paths, asked) => reportFiles(paths, asked, read),
     out: (line) => out.push(line),
     err: (line) => err.push(line),
   })
@@ -288,9 +288,9 @@ describe('many files', () => {
         const asked = { verb: 'review', json: false, choice: METRIC, parts: [], many: true } as const
         const read = (path: string) => readFile(path, 'utf8')
         const told = []
-        for await (const each of tellFiles(files, asked, read)) told.push(each)
+        for await (const each of reportFiles(files, asked, read)) told.push(each)
         const alone = []
-        for (const file of files) alone.push(await tellOf(file, asked, read))
+        for (const file of files) alone.push(await reportFile(file, asked, read))
         expect(told).toEqual(alone)
         expect(told[117]?.code).toBe(3)
       } finally {

@@ -1,11 +1,11 @@
 import { METRIC, parseLogText, parsePartsText, type Part, type ReadLog, type UnitChoice } from '../src/core'
 import { bayOf } from './bay-command'
-import { type Asked, judgeFile, type Told, UNREADABLE } from './judge-file'
+import { type Asked, judgeFile, type Output, UNREADABLE } from './assess-file'
 
 interface ShellStreams {
   read(path: string): Promise<string>
   /** What is said of each file, in their order. */
-  tell(files: readonly string[], asked: Asked): AsyncIterable<Told>
+  tell(files: readonly string[], asked: Asked): AsyncIterable<Output>
   out(line: string): void
   err(line: string): void
 }
@@ -75,7 +75,7 @@ async function runBay(
     shell.err(`${logFile ?? ''}: ${log.problems[0]?.text ?? 'log cannot be read.'}`)
     return UNREADABLE
   }
-  const { code, lines } = bayOf(outcome.judged, log.events, flags.includes('--json'), choice)
+  const { code, lines } = bayOf(outcome.assessment, log.events, flags.includes('--json'), choice)
   for (const line of lines) (code === UNREADABLE ? shell.err : shell.out)(line)
   return code
 }

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { runCommandLine } from './command-line'
-import { tellFiles } from './tell-files'
+import { reportFiles } from './report-files'
 
 // Whoever reads may have seen enough: `ypsos review … | head -1` ends quietly, as other tools do.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
@@ -12,7 +12,7 @@ const read = (path: string) => readFile(path, 'utf8')
 
 process.exitCode = await runCommandLine(process.argv.slice(2), {
   read,
-  tell: (files, asked) => tellFiles(files, asked, read),
+  tell: (files, asked) => reportFiles(files, asked, read),
   out: (line) => process.stdout.write(`${line}\n`),
   err: (line) => process.stderr.write(`${line}\n`),
 })

@@ -1,4 +1,4 @@
-import { judgedBy } from '../scripts/judged-by.mjs'
+import { assessedBy } from '../scripts/assessed-by.mjs'
 import { ROOT } from '../scripts/project.mjs'
 import { expect, shelved, test } from './fixtures'
 
@@ -47,11 +47,11 @@ test('a board as a table: sorted by any column, narrowed, put into the archive a
 test('cards are kept under the key of the program that worked them out', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByText('Yard van, full summer load').first()).toBeVisible()
-  const key = await judgedBy(ROOT)
+  const key = await assessedBy(ROOT)
   await expect
     .poll(async () =>
-      (JSON.parse(await shelved(page, 'glances')) as { readonly judgedBy: string }[]).map(
-        (kept) => kept.judgedBy,
+      (JSON.parse(await shelved(page, 'glances')) as { readonly assessedBy: string }[]).map(
+        (kept) => kept.assessedBy,
       ),
     )
     .toContain(key)

@@ -31,7 +31,7 @@ async function opened(page: Page, file: Awaited<ReturnType<typeof packed>>) {
   await page.goto('/')
   await expect(page.getByRole('list', { name: 'Jobs' }).getByText('A boat and the long box')).toBeVisible()
   await page.getByLabel('Plan file to open').setInputFiles(file)
-  return page.getByRole('dialog', { name: 'Parcel: A boat and the long box' })
+  return page.getByRole('dialog', { name: 'Job bundle: A boat and the long box' })
 }
 
 test('a job’s past is there after a reload, each step beside today’s, and is taken back as one more step', async ({
@@ -69,7 +69,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   const context = await browser.newContext({ baseURL: baseURL ?? '' })
   const tablet = await context.newPage()
   const there = await opened(tablet, outward)
-  await expect(there.getByText('The job in the parcel goes on from the one here.')).toBeVisible()
+  await expect(there.getByText('The job in the job bundle goes on from the one here.')).toBeVisible()
   await expect(there.getByText('Long box, its place along the vehicle: 960 mm to 900 mm')).toBeVisible()
   await there.getByRole('button', { name: 'Take it in' }).click()
   await expect(tablet).toHaveURL(/load/)
@@ -90,7 +90,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   await inDrawing(page, /^Sea boat/).click()
   await expect(page.getByLabel('On board', { exact: true })).toHaveValue('driving')
 
-  // The same parcel once more has nothing to say, and one that sets the same otherwise is asked.
+  // The same job bundle once more has nothing to say, and one that sets the same otherwise is asked.
   await expect((await opened(page, homeward)).getByText('there is nothing newer in it')).toBeVisible()
   const other = JSON.parse(homeward.buffer.toString()) as {
     plan: { placements: { id: string; xMm: number }[] }
@@ -120,7 +120,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   expect(await xOf(page, /^Long box/)).toBe('870 mm')
 })
 
-test('a parcel that cannot be read says what is wrong, and changes nothing', deeper, async ({ page }) => {
+test('a job bundle that cannot be read says what is wrong, and changes nothing', deeper, async ({ page }) => {
   await page.goto(JOB)
   await saved(page)
   const file = await packed(page)

@@ -95,7 +95,7 @@ export async function build() {
     'src',
     'public',
     'next.config.ts',
-    'scripts/judged-by.mjs',
+    'scripts/assessed-by.mjs',
     'postcss.config.mjs',
     'package.json',
     'tsconfig.json',

@@ -8,17 +8,17 @@ import { backupText, openBackup, restore } from './backup'
 import { patchBetween } from '@/core'
 import { putAway } from './archive'
 import { atCall, type Meanwhile } from './faults.testing'
-import { loadCopy, takeInParcel } from './parcel'
+import { loadCopy, importBundle } from './job-bundle'
 import { dropDemo } from './drop-demo'
-import { keepEvents, keepEventsIfMissing, takeInEvents } from './log'
-import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
-import { loadRemoved, takeBack } from './removed'
+import { saveEvents, saveEventsIfMissing, importEvents } from './log'
+import { dropFromStock, saveAllInStock, saveInStock } from './own-stock'
+import { loadRemoved, restoreRemoved } from './removed'
 import { dropPlan } from './drop-plan'
-import { changePlan, keepPlan, keepPlanOver, openPlan } from './plans'
+import { changePlan, savePlan, savePlanIfCurrent, openPlan } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
-import { keepDraft } from './drafts'
-import { keepPicture } from './pictures'
-import { allWaiting, keepWaiting } from './waiting'
+import { saveDraft } from './drafts'
+import { savePicture } from './pictures'
+import { allWaiting, saveAllWaiting } from './waiting'
 import { ALL_SHELVES } from './shelves'
 
 const wipe = () => Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
@@ -43,40 +43,40 @@ const LATER = '2026-11-27T10:00:00.000Z'
 /** Whether what fails is held until it can be kept, or told of and left to whoever asked for it. */
 type Failing = 'waits' | 'told'
 const SCRIPT: readonly (readonly [string, () => Promise<unknown>, Failing?])[] = [
-  ['a new job kept', () => keepPlan(ridgeTent), 'waits'],
+  ['a new job kept', () => savePlan(ridgeTent), 'waits'],
   [
     'a job kept over its own writing',
-    () => keepPlanOver({ plan: edited, over: 1, base: boatAndBox }),
+    () => savePlanIfCurrent({ plan: edited, over: 1, base: boatAndBox }),
     'waits',
   ],
-  ['a draft kept', () => keepDraft('gear/new', { lengthMm: '12' }), 'waits'],
-  ['a picture kept', () => keepPicture('front', 'data:image/png;base64,AAAA'), 'waits'],
+  ['a draft kept', () => saveDraft('gear/new', { lengthMm: '12' }), 'waits'],
+  ['a picture kept', () => savePicture('front', 'data:image/png;base64,AAAA'), 'waits'],
   ['a job dropped', () => dropPlan(boatAndBox.id)],
   [
     'three things put in stock',
     () =>
-      keepAllInStock([
+      saveAllInStock([
         { kind: 'racks', item: wingBars },
         { kind: 'racks', item: squareBars },
         { kind: 'gear', item: seaBoat },
       ]),
   ],
-  ['an entry of stock changed', () => keepInStock('racks', { ...wingBars, name: 'New' }, OLD)],
+  ['an entry of stock changed', () => saveInStock('racks', { ...wingBars, name: 'New' }, OLD)],
   ['an entry taken from stock', () => dropFromStock('racks', wingBars.id)],
   ['a job changed that is open nowhere', () => changePlan(boatAndBox.id, () => edited)],
   ['the demo taken away', () => dropDemo([boatAndBox])],
   ['a job put in the archive', () => putAway(boatAndBox.id, true, '2026-11-27')],
-  ['what was removed taken back', async () => takeBack((await loadRemoved())[0]!.id, LATER)],
-  ['events logged', () => keepEvents(someEvents), 'waits'],
-  ['a log put where none is', () => keepEventsIfMissing(someEvents)],
-  ['a log taken in', () => takeInEvents(someEvents, 'tablet.json')],
+  ['what was removed taken back', async () => restoreRemoved((await loadRemoved())[0]!.id, LATER)],
+  ['events logged', () => saveEvents(someEvents), 'waits'],
+  ['a log put where none is', () => saveEventsIfMissing(someEvents)],
+  ['a log taken in', () => importEvents(someEvents, 'tablet.json')],
   ['settings changed', () => changeSettings({ units: 'us' }, USUAL_SETTINGS), 'waits'],
   [
-    'a parcel taken in',
+    'a job bundle taken in',
     async () => {
       const { plan, steps, revision } = (await loadCopy(boatAndBox.id))!
       const back = patchBetween(edited, plan)
-      await takeInParcel({
+      await importBundle({
         id: plan.id,
         name: plan.job.name,
         over: revision,
@@ -99,12 +99,12 @@ async function otherBackup() {
 
 beforeEach(async () => {
   await wipe()
-  await keepPlan(ridgeTent)
-  await keepAllInStock([{ kind: 'gear', item: { ...seaBoat, name: 'From the backup' } }])
+  await savePlan(ridgeTent)
+  await saveAllInStock([{ kind: 'gear', item: { ...seaBoat, name: 'From the backup' } }])
   text = await backupText('2026-11-25T10:00:00Z')
   await wipe()
-  await keepPlan(boatAndBox)
-  await keepAllInStock([
+  await savePlan(boatAndBox)
+  await saveAllInStock([
     { kind: 'racks', item: OLD },
     { kind: 'racks', item: squareBars },
   ])
@@ -171,7 +171,7 @@ let places = 0
 /** What another write, once the browser writes again, brings along: all that waited stands then. */
 async function worksAgain(): Promise<Record<string, unknown>> {
   await putAway('another', true, '2026-11-28')
-  await keepWaiting()
+  await saveAllWaiting()
   expect([...allWaiting().keys()]).toEqual([])
   return everything()
 }
@@ -213,7 +213,7 @@ describe('every operation that writes is all or nothing', () => {
     const before = await everything()
     vi.useFakeTimers({ toFake: ['setTimeout'] })
     const open = vi.spyOn(indexedDB, 'open').mockReturnValue({} as IDBOpenDBRequest)
-    const done = keepPlan(edited)
+    const done = savePlan(edited)
     await vi.advanceTimersByTimeAsync(20_000)
     vi.useRealTimers()
     open.mockRestore()
@@ -230,7 +230,7 @@ describe('every operation that writes is all or nothing', () => {
     blocked.mockRestore()
     expect(allWaiting().size).toBe(1)
     // The job that could not be kept is here in memory, and is kept at the next try.
-    expect(await keepPlan(edited)).toEqual({ ok: true })
+    expect(await savePlan(edited)).toEqual({ ok: true })
     expect(allWaiting().size).toBe(0)
   })
 })

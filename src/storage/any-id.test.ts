@@ -1,17 +1,17 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { type Plan, patchBetween, printParcel, printPlan, readParcel, readPlan } from '@/core'
+import { type Plan, patchBetween, printBundle, printPlan, readBundle, readPlan } from '@/core'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'
 import { backupText, openBackup, previewRestore, restore } from './backup'
 import { dropPlan } from './drop-plan'
-import { keepEvents, loadEvents } from './log'
-import { keepInStock } from './own-stock'
+import { saveEvents, loadEvents } from './log'
+import { saveInStock } from './own-stock'
 import { loadOwnStock } from './stock-lists'
-import { makeParcel, takeInParcel } from './parcel'
-import { keepPicture, loadPicture } from './pictures'
-import { keepPlan, keepPlanOver, loadPlans, openPlan } from './plans'
-import { loadRemoved, takeBack } from './removed'
+import { makeParcel, importBundle } from './job-bundle'
+import { savePicture, loadPicture } from './pictures'
+import { savePlan, savePlanIfCurrent, loadPlans, openPlan } from './plans'
+import { loadRemoved, restoreRemoved } from './removed'
 import { ALL_SHELVES } from './shelves'
 
 const wipe = () => Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
@@ -46,11 +46,11 @@ describe.each(IDS)('what is called %s', (id) => {
   const gear = { ...plan.gear[0]!, id }
 
   async function kept() {
-    await keepPlan(plan)
-    await keepPlanOver({ plan: edited, over: 1, base: plan, steps })
-    await keepEvents(events)
-    await keepPicture(id, PICTURE)
-    await keepInStock('gear', gear)
+    await savePlan(plan)
+    await savePlanIfCurrent({ plan: edited, over: 1, base: plan, steps })
+    await saveEvents(events)
+    await savePicture(id, PICTURE)
+    await saveInStock('gear', gear)
   }
   async function isWhole() {
     expect(await openPlan(id)).toMatchObject({ stored: { ok: true, plan: edited }, steps })
@@ -68,7 +68,7 @@ describe.each(IDS)('what is called %s', (id) => {
     await isWhole()
     await dropPlan(id)
     expect(await loadPlans()).toEqual([])
-    await takeBack((await loadRemoved())[0]!.id, '2026-11-30T10:00:00.000Z')
+    await restoreRemoved((await loadRemoved())[0]!.id, '2026-11-30T10:00:00.000Z')
     await isWhole()
   })
 
@@ -94,13 +94,13 @@ describe.each(IDS)('what is called %s', (id) => {
   it('goes whole in a parcel', async () => {
     await kept()
     const made = await makeParcel(id, '2026-11-30T10:00:00.000Z', 'Ines')
-    const read = readParcel(JSON.parse(printParcel(made!, '0'.repeat(64))))
+    const read = readBundle(JSON.parse(printBundle(made!, '0'.repeat(64))))
     if (!read.ok) throw new Error(read.problems[0]?.text)
-    const { parcel } = read
+    const { bundle } = read
     await dropPlan(id)
     await Promise.all([ALL_SHELVES.log.clear(), ALL_SHELVES.pictures.clear()])
-    const copy = { plan: parcel.plan, steps: parcel.steps }
-    await takeInParcel({ ...parcel, id, name: 'x', over: undefined, copy })
+    const copy = { plan: bundle.plan, steps: bundle.steps }
+    await importBundle({ ...bundle, id, name: 'x', over: undefined, copy })
     await isWhole()
   })
 })

@@ -4,8 +4,8 @@ import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { loadArchived, putAway } from './archive'
 import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
-import { keepPlan, loadPlan } from './plans'
-import { loadRemoved, takeBack } from './removed'
+import { savePlan, loadPlan } from './plans'
+import { loadRemoved, restoreRemoved } from './removed'
 import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
 import { planShelf, removedShelf, settingsShelf } from './shelves'
 
@@ -14,7 +14,7 @@ afterEach(async () => {
 })
 
 it('keeps what is put away beside the settings, and the job as it is', async () => {
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   await changeSettings({ units: 'us' }, USUAL_SETTINGS)
   expect(await putAway(boatAndBox.id, true, '2026-11-01')).toEqual({ ok: true })
   await putAway(ridgeTent.id, true, '2026-11-02')
@@ -26,12 +26,12 @@ it('keeps what is put away beside the settings, and the job as it is', async () 
 })
 
 it('goes and comes back with a job that is deleted', async () => {
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   await putAway(boatAndBox.id, true, '2026-11-01')
   await dropPlan(boatAndBox.id)
   expect(await loadArchived()).toEqual(new Set())
   const [gone] = await loadRemoved()
-  await takeBack(gone?.id ?? '', new Date().toISOString())
+  await restoreRemoved(gone?.id ?? '', new Date().toISOString())
   expect(await loadArchived()).toEqual(new Set([boatAndBox.id]))
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
 })

@@ -1,6 +1,6 @@
-import { tellKept } from './kept-elsewhere'
-import { whyNotKept, type Kept } from './shelves'
-import { allOn, inOneGo } from './transaction'
+import { announceSaved } from './saved-elsewhere'
+import { whyNotSaved, type SaveResult } from './shelves'
+import { allOn, transaction } from './transaction'
 
 const BEFORE = 'archived/'
 
@@ -16,16 +16,16 @@ export async function loadArchived(): Promise<ReadonlySet<string>> {
 }
 
 /** Puts a job into the archive, or takes it out; the job itself stays as it is. `day` is the day it is done. */
-export async function putAway(jobId: string, away: boolean, day: string): Promise<Kept> {
+export async function putAway(jobId: string, away: boolean, day: string): Promise<SaveResult> {
   try {
-    await inOneGo(['settings'], ({ put, remove }) => {
+    await transaction(['settings'], ({ put, remove }) => {
       if (away) put('settings', archiveKey(jobId), day)
       else remove('settings', archiveKey(jobId))
       return Promise.resolve()
     })
-    tellKept({ shelf: 'settings' })
+    announceSaved({ shelf: 'settings' })
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }

@@ -12,7 +12,7 @@ import {
   type FolderHandle,
   lastBackup,
 } from './backup-folder'
-import { keepPlan } from './plans'
+import { savePlan } from './plans'
 import { ALL_SHELVES, browserShelf } from './shelves'
 
 /** A folder in memory: a file is in its place once it is closed, and not before. */
@@ -48,7 +48,7 @@ const NOW = Date.parse('2026-11-27T08:00:00.000Z')
 const DAY = 86_400_000
 beforeEach(async () => {
   await Promise.all([...Object.values(ALL_SHELVES), browserShelf].map((shelf) => shelf.clear()))
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
 })
 
 describe('a folder for backups', () => {

@@ -1,6 +1,6 @@
 import * as z from '@/core/units/schema'
 import { backupText } from './backup'
-import { browserShelf, whyNotKept } from './shelves'
+import { browserShelf, whyNotSaved } from './shelves'
 
 /** A folder as a browser hands it out, as far as it is used here. */
 export interface FolderHandle {
@@ -114,7 +114,7 @@ export async function backUpByItself(now: number): Promise<ByItself> {
     await backUpInto(folder, new Date(now).toISOString())
     return { did: 'wrote', folder: folder.name }
   } catch (error) {
-    return { did: 'failed', folder: folder.name, reason: whyNotKept(error) }
+    return { did: 'failed', folder: folder.name, reason: whyNotSaved(error) }
   }
 }
 

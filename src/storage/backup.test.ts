@@ -6,9 +6,9 @@ import { wingBars } from '@/demo/racks'
 import { patchBetween } from '@/core'
 import { backupText, openBackup, placeOf, previewRestore, readShelves, restore } from './backup'
 import { refusing } from './faults.testing'
-import { keepEvents, loadEvents } from './log'
-import { keepInStock } from './own-stock'
-import { keepPlan, keepPlanOver, openPlan } from './plans'
+import { saveEvents, loadEvents } from './log'
+import { saveInStock } from './own-stock'
+import { savePlan, savePlanIfCurrent, openPlan } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
 import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
 
@@ -22,10 +22,10 @@ afterEach(async () => {
 const MADE = '2026-11-25T10:00:00Z'
 
 async function fill() {
-  await keepPlan(boatAndBox)
-  await keepInStock('racks', wingBars)
+  await savePlan(boatAndBox)
+  await saveInStock('racks', wingBars)
   await changeSettings({ units: 'us' }, USUAL_SETTINGS)
-  await keepEvents(someEvents)
+  await saveEvents(someEvents)
   await planShelf.setItem('odd', { not: 'a plan' })
 }
 
@@ -37,9 +37,9 @@ const opened = async (text: string) => {
 
 describe('the log', () => {
   it('comes back in the order it was written, by vehicle, and nothing is written over', async () => {
-    await keepEvents(someEvents)
+    await saveEvents(someEvents)
     expect(await loadEvents()).toEqual(someEvents)
-    await keepEvents([{ ...someEvents[0]!, note: 'again' }])
+    await saveEvents([{ ...someEvents[0]!, note: 'again' }])
     expect(await loadEvents()).toEqual(someEvents)
     expect((await loadEvents()).filter(({ vehicleId }) => vehicleId === 'another')).toEqual([])
   })
@@ -47,7 +47,7 @@ describe('the log', () => {
   it('keeps in memory what the browser refuses, and leaves what it cannot read', async () => {
     await logShelf.setItem('estate/rubbish', { kind: 'odd' })
     refusing('log', new DOMException('', 'QuotaExceededError'))
-    expect(await keepEvents([someEvents[0]!])).toMatchObject({ ok: false })
+    expect(await saveEvents([someEvents[0]!])).toMatchObject({ ok: false })
     expect(await loadEvents()).toEqual([someEvents[0]])
     expect(await logShelf.getItem('estate/rubbish')).toEqual({ kind: 'odd' })
   })
@@ -72,7 +72,7 @@ describe('a backup', () => {
   it('merged keeps what came since; replacing takes it away', async () => {
     await fill()
     const backup = await opened(await backupText(MADE))
-    await keepPlan(ridgeTent)
+    await savePlan(ridgeTent)
     await restore(backup.shelves, 'merge')
     expect(await planShelf.getItem(ridgeTent.id)).toEqual(ridgeTent)
     await restore(backup.shelves, 'replace')
@@ -86,7 +86,7 @@ describe('a backup', () => {
       const before = stored!.ok ? stored!.plan : boatAndBox
       const after = { ...before, job: { ...before.job, name } }
       const step = { at: MADE, back: patchBetween(after, before) }
-      await keepPlanOver({
+      await savePlanIfCurrent({
         plan: after,
         over: revision,
         steps: [...(await openPlan(boatAndBox.id)).steps, step],
@@ -119,7 +119,7 @@ describe('a backup', () => {
     await fill()
     const backup = await opened(await backupText(MADE))
     await wipe()
-    await keepPlan(ridgeTent)
+    await savePlan(ridgeTent)
     const before = await readShelves()
     const spy = refusing('log', new DOMException('', 'QuotaExceededError'))
     expect(await restore(backup.shelves, 'replace')).toMatchObject({ ok: false })

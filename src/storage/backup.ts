@@ -11,13 +11,13 @@ import {
   type ShelfChange,
   type Shelves,
 } from '@/core'
-import { tellAllKept } from './kept-elsewhere'
+import { announceAllSaved } from './saved-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
-import { allOn, inOneGo } from './transaction'
+import { allOn, transaction } from './transaction'
 import { sha256 } from './sha256'
-import { whyNotKept, type Kept } from './shelves'
+import { whyNotSaved, type SaveResult } from './shelves'
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {
@@ -77,7 +77,7 @@ export async function restore(
   pasts: Pasts = {},
   staying: ReadonlySet<string> = new Set(),
   told?: (done: number, of: number) => void,
-): Promise<Kept> {
+): Promise<SaveResult> {
   try {
     const changes = restorePreview(await readShelves(), shelves, way).map((change) => ({
       ...change,
@@ -86,29 +86,29 @@ export async function restore(
     const jobs = changes
       .filter(({ shelf }) => shelf === 'plans')
       .flatMap(({ added, changed, removed }) => [...added, ...changed, ...removed])
-    await inOneGo(
+    await transaction(
       [...SHELF_NAMES, 'revisions', 'removed', 'history'],
-      async (going) => {
+      async (tx) => {
         const words = way === 'merge' ? 'A backup merged' : 'Everything replaced by a backup'
-        await rememberIn(going, words, new Date().toISOString(), [
+        await rememberIn(tx, words, new Date().toISOString(), [
           ...changes.flatMap(({ shelf, added, changed, removed }) =>
             [...added, ...changed, ...removed].map((key) => [shelf, key] as const),
           ),
           ...jobs.map((id) => ['history', id] as const),
         ])
         // Who has one of these jobs open knows an older writing of it.
-        const revisions = await nextRevisions(going, jobs)
+        const revisions = await nextRevisions(tx, jobs)
         for (const { shelf, added, changed, removed } of changes) {
-          for (const key of [...added, ...changed]) going.put(shelf, key, own(shelves[shelf], key))
-          for (const key of removed) going.remove(shelf, key)
+          for (const key of [...added, ...changed]) tx.put(shelf, key, own(shelves[shelf], key))
+          for (const key of removed) tx.remove(shelf, key)
         }
-        for (const [id, revision] of revisions) historyIn(going, id, revision, own(pasts, id) ?? [])
+        for (const [id, revision] of revisions) historyIn(tx, id, revision, own(pasts, id) ?? [])
       },
       told,
     )
-    tellAllKept(jobs)
+    announceAllSaved(jobs)
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }

@@ -6,10 +6,10 @@ import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'
 import { glimpseCarLogs, listCars, loadCarLogs, whoseIn } from './car-logs'
 import { refusing } from './faults.testing'
-import { keepEvents, loadEvents } from './log'
-import { changePlan, keepPlan } from './plans'
+import { saveEvents, loadEvents } from './log'
+import { changePlan, savePlan } from './plans'
 import { ALL_SHELVES, browserShelf, logShelf } from './shelves'
-import { keepWaiting } from './waiting'
+import { saveAllWaiting } from './waiting'
 
 const CARS = ['car-a', 'car-b', 'car-c', 'car', 'constructor'] as const
 const JOBS = ['job-1', 'job-2', 'job-3', 'job-4', 'constructor'] as const
@@ -22,7 +22,7 @@ async function made(seed: number): Promise<readonly Plan[]> {
   const plans = JOBS.slice(0, 3 + pick(3)).map((id) =>
     job(id, { id: CARS[pick(CARS.length)]!, ...(pick(4) === 0 && { shared: true as const }) }),
   )
-  for (const plan of plans) await keepPlan(plan)
+  for (const plan of plans) await savePlan(plan)
   const events = Array.from({ length: 24 }, (_, i): LogEvent => {
     const base = someEvents[pick(someEvents.length)]!
     const { jobId: _job, ...rest } = base
@@ -34,7 +34,7 @@ async function made(seed: number): Promise<readonly Plan[]> {
       ...(pick(3) > 0 && { jobId: JOBS[pick(JOBS.length)]! }),
     }
   })
-  await keepEvents(events)
+  await saveEvents(events)
   await logShelf.setItem('car-a/2027-01-01T00:00:00Z/000099/torn', { kind: 'torn' })
   return plans
 }
@@ -77,7 +77,7 @@ describe('one car’s log, read alone', () => {
   it('reads no entry again but those of cars whose log went on', async () => {
     await made(5)
     await loadCarLogs({ cars: ['car-a'], jobs: [] })
-    await keepEvents([{ ...someEvents[0]!, id: 'later', turn: 99, vehicleId: 'car-b' }])
+    await saveEvents([{ ...someEvents[0]!, id: 'later', turn: 99, vehicleId: 'car-b' }])
     const all = vi.spyOn(IDBObjectStore.prototype, 'getAll')
     const { events, nextTurn } = await loadCarLogs({ cars: ['car-b'], jobs: [] })
     const read = all.mock.contexts.flatMap((store, i) =>
@@ -93,13 +93,13 @@ describe('one car’s log, read alone', () => {
   })
 
   it('has what could not be stored, and finds it under its job too', async () => {
-    await keepPlan(job('job-1', { id: 'car-a' }))
+    await savePlan(job('job-1', { id: 'car-a' }))
     refusing('log', new DOMException('full', 'QuotaExceededError'))
-    await keepEvents([{ ...someEvents[0]!, id: 'waits', vehicleId: 'car-b', jobId: 'job-1' }])
+    await saveEvents([{ ...someEvents[0]!, id: 'waits', vehicleId: 'car-b', jobId: 'job-1' }])
     expect(ids((await loadCarLogs({ cars: ['car-a'], jobs: [] })).events)).toEqual(['waits'])
     expect(ids((await loadCarLogs({ cars: ['car-c'], jobs: [] })).events)).toEqual([])
     vi.restoreAllMocks()
-    await keepWaiting()
+    await saveAllWaiting()
     expect(ids((await loadCarLogs({ cars: ['car-a'], jobs: [] })).events)).toEqual(['waits'])
   })
 
@@ -142,8 +142,8 @@ describe('the list of cars', () => {
   })
 
   it('goes by the rules of now, and by the jobs of now', async () => {
-    await keepPlan(job('job-1', { id: 'car-a' }))
-    await keepEvents([
+    await savePlan(job('job-1', { id: 'car-a' }))
+    await saveEvents([
       {
         kind: 'fitted',
         id: 'f',

@@ -8,9 +8,9 @@ import {
   nextTurn,
   united,
 } from '@/core'
-import { keepGathered, readGathered } from './gathered'
-import { aboutsKept, type JobAbouts, loadAbouts } from './job-abouts'
-import { eventsIn, unkeptEvents } from './log'
+import { saveGathered, readGathered } from './gathered'
+import { savedAbouts, type JobAbouts, loadAbouts } from './job-abouts'
+import { eventsIn, unsavedEvents } from './log'
 import { togetherNow } from './together-now'
 import { allUnder, keysOn, slicesOf } from './transaction'
 
@@ -50,8 +50,11 @@ const under = (carId: string) => `${carId}/`
 export function printsOf(keys: readonly string[]): ReadonlyMap<string, string> {
   const found = new Map<string, { count: number; last: string }>()
   for (const key of keys) {
-    const so = found.get(carIn(key))
-    found.set(carIn(key), { count: (so?.count ?? 0) + 1, last: so && so.last > key ? so.last : key })
+    const before = found.get(carIn(key))
+    found.set(carIn(key), {
+      count: (before?.count ?? 0) + 1,
+      last: before && before.last > key ? before.last : key,
+    })
   }
   return new Map([...found].map(([car, { count, last }]) => [car, `${count} ${last}`]))
 }
@@ -85,16 +88,16 @@ const printsNow = togetherNow(async () => printsOf(await keysOn('log')))
 async function perCar<T extends { readonly car: string; readonly print: string }>(
   name: string,
   isOne: (raw: unknown) => raw is T,
-  holds: (kept: T) => boolean,
+  holds: (saved: T) => boolean,
   workOut: (car: string, print: string, events: readonly LogEvent[]) => T,
 ): Promise<ReadonlyMap<string, T>> {
-  const [prints, kept] = await Promise.all([printsNow(), readGathered(name, isOne)])
+  const [prints, saved] = await Promise.all([printsNow(), readGathered(name, isOne)])
   const found = new Map(
-    kept.flatMap((one) => (prints.get(one.car) === one.print && holds(one) ? [[one.car, one]] : [])),
+    saved.flatMap((one) => (prints.get(one.car) === one.print && holds(one) ? [[one.car, one]] : [])),
   )
   const stale = [...prints.keys()].filter((car) => !found.has(car))
   for await (const [car, events] of logsOf(stale)) found.set(car, workOut(car, prints.get(car) ?? '', events))
-  if (stale.length > 0 || kept.length !== found.size) await keepGathered(name, [...found.values()])
+  if (stale.length > 0 || saved.length !== found.size) await saveGathered(name, [...found.values()])
   return found
 }
 
@@ -118,7 +121,7 @@ function nextDays(by: BayRules): Promise<ReadonlyMap<string, NextDay>> {
   return perCar<NextDay>(
     'nextDays',
     isNextDay,
-    (kept) => kept.rules === rules,
+    (saved) => saved.rules === rules,
     (car, print, events) => {
       const on = dueOf(events, by)[0]?.on
       return { car, print, rules, ...(on !== undefined && { on }) }
@@ -160,15 +163,15 @@ async function eventsOf(
   for (const { id, car } of about) if (cars.has(car.id)) jobs.add(id)
   for (const [car, digest] of digests) if (digest.jobs.some((id) => jobs.has(id))) cars.add(car)
   const stored = await allUnder('log', [...cars].map(under))
-  return united(eventsIn(stored), unkeptEvents().filter(ofThese({ cars: [...cars], jobs: [...jobs] })))
+  return united(eventsIn(stored), unsavedEvents().filter(ofThese({ cars: [...cars], jobs: [...jobs] })))
 }
 
 /** What was written under some cars' names and of what jobs, at once: what their jobs wrote elsewhere is not looked for. */
 export async function glimpseCarLogs(
   cars: readonly string[],
 ): Promise<{ readonly events: readonly LogEvent[]; readonly jobs: readonly JobAbout[] }> {
-  const events = united(eventsIn(await allUnder('log', cars.map(under))), unkeptEvents())
-  return { events, jobs: await aboutsKept() }
+  const events = united(eventsIn(await allUnder('log', cars.map(under))), unsavedEvents())
+  return { events, jobs: await savedAbouts() }
 }
 
 /** The log of some cars and jobs, without that of all others being read. */
@@ -178,7 +181,7 @@ export async function loadCarLogs(whose: Whose): Promise<CarLog> {
   return {
     ...abouts,
     events: await eventsOf(whose, abouts.jobs, digests),
-    nextTurn: Math.max(nextTurn(unkeptEvents()), stored + 1),
+    nextTurn: Math.max(nextTurn(unsavedEvents()), stored + 1),
   }
 }
 

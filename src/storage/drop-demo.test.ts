@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, it } from 'vitest'
 import { DEMO } from '@/demo/demo'
 import { dropDemo } from './drop-demo'
-import { keepEvents, keepEventsIfMissing, loadEvents } from './log'
-import { keepPlan, keepPlanIfMissing, loadPlan, loadPlans } from './plans'
-import { loadRemoved, takeBack } from './removed'
+import { saveEvents, saveEventsIfMissing, loadEvents } from './log'
+import { savePlan, savePlanIfMissing, loadPlan, loadPlans } from './plans'
+import { loadRemoved, restoreRemoved } from './removed'
 import { ALL_SHELVES } from './shelves'
 
 const [first] = DEMO.plans
@@ -21,11 +21,11 @@ const note = {
 
 beforeEach(async () => {
   await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
-  await Promise.all(DEMO.plans.map(keepPlanIfMissing))
-  await keepEventsIfMissing(DEMO.log('2026-11-27'))
-  await keepPlan(own)
+  await Promise.all(DEMO.plans.map(savePlanIfMissing))
+  await saveEventsIfMissing(DEMO.log('2026-11-27'))
+  await savePlan(own)
   // The shop's own job goes on with a car of the demo.
-  await keepEvents([{ ...note, vehicleId: first!.car.id, jobId: own.id }])
+  await saveEvents([{ ...note, vehicleId: first!.car.id, jobId: own.id }])
 })
 
 it('goes as one set, and leaves what is the shop’s', async () => {
@@ -40,7 +40,7 @@ it('comes back as it was, as one', async () => {
   const [removed, ...others] = await loadRemoved()
   expect(others).toEqual([])
   expect(removed?.what).toBe('The demo')
-  await takeBack(removed!.id, '2026-11-27T12:00:00.000Z')
+  await restoreRemoved(removed!.id, '2026-11-27T12:00:00.000Z')
   expect(await loadPlans()).toHaveLength(DEMO.plans.length + 1)
   expect(await loadPlan(first!.id)).toEqual({ ok: true, plan: first })
   expect(await loadEvents()).toEqual(before)

@@ -1,11 +1,11 @@
 import type { Plan } from '@/core'
 import * as z from '@/core/units/schema'
 import { archiveKey, loadArchived } from './archive'
-import { tellAllKept } from './kept-elsewhere'
-import { forgetUnkept, nextRevisions } from './plans'
+import { announceAllSaved } from './saved-elsewhere'
+import { forgetUnsaved, nextRevisions } from './plans'
 import { rememberIn, type ShelfPlace } from './removed'
-import { whyNotKept, type Kept } from './shelves'
-import { allOn, inOneGo } from './transaction'
+import { whyNotSaved, type SaveResult } from './shelves'
+import { allOn, transaction } from './transaction'
 
 const ofCar = z.object({ vehicleId: z.string(), jobId: z.optional(z.string()) })
 
@@ -13,7 +13,7 @@ const ofCar = z.object({ vehicleId: z.string(), jobId: z.optional(z.string()) })
  * Takes the demo's jobs, their past and what the log has of their cars off the shelves, all in one go; it can be taken
  * back. What belongs to any other job or car stays.
  */
-export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
+export async function dropDemo(demo: readonly Plan[]): Promise<SaveResult> {
   const jobs = new Set(demo.map(({ id }) => id))
   const cars = new Set(demo.map(({ car }) => car.id))
   try {
@@ -34,15 +34,15 @@ export async function dropDemo(demo: readonly Plan[]): Promise<Kept> {
       ...entries,
       ...[...jobs].flatMap((id): ShelfPlace[] => (away.has(id) ? [['settings', archiveKey(id)]] : [])),
     ]
-    await inOneGo(['plans', 'revisions', 'removed', 'history', 'log', 'settings'], async (going) => {
-      await rememberIn(going, 'The demo', new Date().toISOString(), places, 'away')
-      await nextRevisions(going, [...jobs])
-      for (const [shelf, key] of places) going.remove(shelf, key)
+    await transaction(['plans', 'revisions', 'removed', 'history', 'log', 'settings'], async (tx) => {
+      await rememberIn(tx, 'The demo', new Date().toISOString(), places, 'away')
+      await nextRevisions(tx, [...jobs])
+      for (const [shelf, key] of places) tx.remove(shelf, key)
     })
-    for (const id of jobs) forgetUnkept(id)
-    tellAllKept([...jobs])
+    for (const id of jobs) forgetUnsaved(id)
+    announceAllSaved([...jobs])
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }

@@ -1,19 +1,19 @@
 import { archiveKey } from './archive'
-import { tellKept } from './kept-elsewhere'
-import { nextRevisions, storedFrom, forgetUnkept } from './plans'
+import { announceSaved } from './saved-elsewhere'
+import { nextRevisions, storedFrom, forgetUnsaved } from './plans'
 import { rememberIn } from './removed'
-import { whyNotKept, type Kept } from './shelves'
-import { inOneGo } from './transaction'
+import { whyNotSaved, type SaveResult } from './shelves'
+import { transaction } from './transaction'
 
 /** Takes a job off its shelf with its past; both can be taken back. */
-export async function dropPlan(id: string): Promise<Kept> {
+export async function dropPlan(id: string): Promise<SaveResult> {
   try {
-    await inOneGo(['plans', 'revisions', 'removed', 'history', 'settings'], async (going) => {
-      const away = await going.get('settings', archiveKey(id))
-      const there = storedFrom(id, await going.get('plans', id))
+    await transaction(['plans', 'revisions', 'removed', 'history', 'settings'], async (tx) => {
+      const away = await tx.get('settings', archiveKey(id))
+      const there = storedFrom(id, await tx.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
       await rememberIn(
-        going,
+        tx,
         `Job: ${name}`,
         new Date().toISOString(),
         [
@@ -23,15 +23,15 @@ export async function dropPlan(id: string): Promise<Kept> {
         ],
         'away',
       )
-      await nextRevisions(going, [id])
-      going.remove('plans', id)
-      going.remove('history', id)
-      going.remove('settings', archiveKey(id))
+      await nextRevisions(tx, [id])
+      tx.remove('plans', id)
+      tx.remove('history', id)
+      tx.remove('settings', archiveKey(id))
     })
-    forgetUnkept(id)
-    tellKept({ shelf: 'plans', id })
+    forgetUnsaved(id)
+    announceSaved({ shelf: 'plans', id })
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }

@@ -1,4 +1,4 @@
-import { inOneGo, severalOn } from './transaction'
+import { transaction, severalOn } from './transaction'
 
 /**
  * What is gathered from thousands of records is kept as one, for one large record is read many times faster than as many
@@ -13,8 +13,8 @@ export async function readGathered<T>(
   return Array.isArray(raw) ? raw.filter(isOne) : []
 }
 
-export async function keepGathered(name: string, all: readonly unknown[]): Promise<void> {
-  await inOneGo(['browser'], ({ put }) => {
+export async function saveGathered(name: string, all: readonly unknown[]): Promise<void> {
+  await transaction(['browser'], ({ put }) => {
     put('browser', name, all)
     return Promise.resolve()
   }).catch(() => undefined)

@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { FORMAT_VERSION, patchBetween, readPlan } from '@/core'
-import { keepPlanOver, openPlan } from './plans'
-import { inOneGo } from './transaction'
+import { savePlanIfCurrent, openPlan } from './plans'
+import { transaction } from './transaction'
 
 type Raw = Record<string, unknown>
 
@@ -11,11 +11,11 @@ type Raw = Record<string, unknown>
 async function left(): Promise<{ readonly now: Raw; readonly before: Raw }> {
   const now = JSON.parse(readFileSync('src/core/formats/frozen/plan-3.json', 'utf8')) as Raw
   const before = { ...now, job: { ...(now['job'] as Raw), name: 'As it was' } }
-  await inOneGo(['plans', 'revisions', 'history'], (going) => {
+  await transaction(['plans', 'revisions', 'history'], (tx) => {
     const id = String(now['id'])
-    going.put('plans', id, now)
-    going.put('revisions', `plans/${id}`, 4)
-    going.put('history', id, {
+    tx.put('plans', id, now)
+    tx.put('revisions', `plans/${id}`, 4)
+    tx.put('history', id, {
       revision: 4,
       steps: [{ at: '2027-03-12T09:00:00Z', by: 'Ida', back: patchBetween(now, before) }],
     })
@@ -34,13 +34,13 @@ describe('a job that an earlier program left', () => {
     const then = readPlan(before)
     if (!then.ok) throw new Error(then.problems[0]?.text)
     expect(steps[0]?.back).toEqual(patchBetween(stored.plan, then.plan))
-    const kept = await keepPlanOver({
+    const saved = await savePlanIfCurrent({
       plan: { ...stored.plan, note: 'Written by the program of today' },
       over: revision,
       base: stored.plan,
       steps,
     })
-    expect(kept.kept).toBe('yes')
+    expect(saved.saved).toBe('yes')
     expect((await openPlan(stored.plan.id)).steps).toEqual(steps)
   })
 })

@@ -1,6 +1,6 @@
 import { liftTrail, type PastStep, pastStepSchema, type Patch, patchSchema, type Trail } from '@/core'
 import * as z from '@/core/units/schema'
-import { allOn, type Going } from './transaction'
+import { allOn, type Tx } from './transaction'
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
 const historySchema = z.object({
@@ -11,12 +11,12 @@ const historySchema = z.object({
 })
 
 export const historyIn = (
-  going: Going,
+  tx: Tx,
   id: string,
   revision: number,
   steps: readonly PastStep[],
   ahead: readonly Patch[] = [],
-): void => going.put('history', id, { revision, steps, ...(ahead.length > 0 && { ahead }) })
+): void => tx.put('history', id, { revision, steps, ...(ahead.length > 0 && { ahead }) })
 
 /** The trail of the writing of a number, as it lies; none where it was written without it. */
 function trailFrom(raw: unknown, revision: number): Trail {
@@ -27,8 +27,8 @@ function trailFrom(raw: unknown, revision: number): Trail {
 }
 
 /** The trail of a writing, lifted to the present version as the plan is; `plan` is that writing as it lies. */
-export const trailIn = async (going: Going, id: string, revision: number, plan: unknown): Promise<Trail> =>
-  liftTrail(plan, trailFrom(await going.get('history', id), revision))
+export const trailIn = async (tx: Tx, id: string, revision: number, plan: unknown): Promise<Trail> =>
+  liftTrail(plan, trailFrom(await tx.get('history', id), revision))
 
 /** The steps that lead back from every job as it is kept now, by its id: as they lie, like the plans they lead from. */
 export async function loadPasts(): Promise<Readonly<Record<string, readonly PastStep[]>>> {

@@ -4,8 +4,8 @@ import { aboutOf, type Plan } from '@/core'
 import { boatAndBox, DEMO_PLANS } from '@/demo/plans'
 import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
-import { aboutsKept, jobNames, loadAbouts } from './job-abouts'
-import { changePlan, keepPlan, loadPlans } from './plans'
+import { savedAbouts, jobNames, loadAbouts } from './job-abouts'
+import { changePlan, savePlan, loadPlans } from './plans'
 import { ALL_SHELVES, browserShelf, planShelf } from './shelves'
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
@@ -36,7 +36,7 @@ afterEach(() => {
 })
 
 it('what jobs say of themselves is what the jobs say, after every change of them', async () => {
-  for (const plan of DEMO_PLANS.slice(0, 5)) await keepPlan(plan)
+  for (const plan of DEMO_PLANS.slice(0, 5)) await savePlan(plan)
   const holds = async () => expect(byId((await loadAbouts()).jobs)).toEqual(byId(await plainly()))
   await holds()
   await changePlan(boatAndBox.id, (plan) => ({ ...named(plan, 'Renamed'), car: { id: 'another-car' } }))
@@ -44,13 +44,13 @@ it('what jobs say of themselves is what the jobs say, after every change of them
   expect((await loadAbouts()).jobs.find(({ id }) => id === boatAndBox.id)?.car.id).toBe('another-car')
   await dropPlan(boatAndBox.id)
   await holds()
-  await keepPlan(named(boatAndBox, 'Here again'))
+  await savePlan(named(boatAndBox, 'Here again'))
   await holds()
 })
 
 it('reads again only the jobs that were written since, and none where none was', async () => {
   const few = DEMO_PLANS.slice(0, 5)
-  for (const plan of few) await keepPlan(plan)
+  for (const plan of few) await savePlan(plan)
   expect(await readMeanwhile(loadAbouts)).toHaveLength(few.length)
   expect(await readMeanwhile(loadAbouts)).toEqual([])
   await changePlan(boatAndBox.id, (plan) => named(plan, 'Renamed'))
@@ -60,21 +60,21 @@ it('reads again only the jobs that were written since, and none where none was',
 
 it('counts what does not read, lifts what is older, and takes what waits in memory', async () => {
   await planShelf.setItem('torn', { format: 'ypsos-plan' })
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   expect(await loadAbouts()).toMatchObject({ unread: 1, jobs: [{ id: boatAndBox.id }] })
   refusing('plans', new DOMException('full', 'QuotaExceededError'))
-  await keepPlan({ ...boatAndBox, id: 'waits' })
+  await savePlan({ ...boatAndBox, id: 'waits' })
   vi.restoreAllMocks()
   expect((await loadAbouts()).jobs.map(({ id }) => id)).toEqual(['waits', boatAndBox.id])
   await dropPlan('waits')
 })
 
 it('is gathered anew where what was gathered cannot be kept, or is not what it was', async () => {
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   refusing('browser', new DOMException('full', 'QuotaExceededError'))
   expect((await loadAbouts()).jobs).toHaveLength(1)
   vi.restoreAllMocks()
-  expect(await aboutsKept()).toEqual([])
+  expect(await savedAbouts()).toEqual([])
   await browserShelf.setItem('jobs', [null, 7, { id: 'gone', revision: 3 }])
   expect((await loadAbouts()).jobs.map(({ id }) => id)).toEqual([boatAndBox.id])
   expect(await jobNames()).toEqual([

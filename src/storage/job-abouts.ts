@@ -1,7 +1,7 @@
 import { aboutOf, carSchema, FORMAT_VERSION, type JobAbout } from '@/core'
 import * as z from '@/core/units/schema'
-import { keepGathered, readGathered } from './gathered'
-import { revisionsKept, storedFrom, unkeptPlans } from './plans'
+import { saveGathered, readGathered } from './gathered'
+import { savedRevisions, storedFrom, unsavedPlans } from './plans'
 import { togetherNow } from './together-now'
 import { keysOn, severalOn, slicesOf } from './transaction'
 
@@ -61,13 +61,13 @@ export interface JobAbouts {
  * where it was written since.
  */
 export const loadAbouts = togetherNow(async (): Promise<JobAbouts> => {
-  const waiting = unkeptPlans().map(aboutOf)
-  const [ids, revisions, kept] = await Promise.all([
+  const waiting = unsavedPlans().map(aboutOf)
+  const [ids, revisions, saved] = await Promise.all([
     keysOn('plans'),
-    revisionsKept(),
+    savedRevisions(),
     readGathered(NAME, isKnown),
   ])
-  const before = new Map(kept.map((each) => [each.id, each]))
+  const before = new Map(saved.map((each) => [each.id, each]))
   const now = new Map<string, Known>()
   const stale: string[] = []
   for (const id of ids) {
@@ -81,7 +81,7 @@ export const loadAbouts = togetherNow(async (): Promise<JobAbouts> => {
       now.set(id, { id, revision: revisions(id), ...(about && { about }) })
     }
   const all = [...now.values()]
-  if (stale.length > 0 || kept.length !== all.length) await keepGathered(NAME, all)
+  if (stale.length > 0 || saved.length !== all.length) await saveGathered(NAME, all)
   const held = new Set(waiting.map(({ id }) => id))
   const there = all.filter(({ id }) => !held.has(id))
   const jobs = there.flatMap(({ about }) => about ?? [])
@@ -89,7 +89,7 @@ export const loadAbouts = togetherNow(async (): Promise<JobAbouts> => {
 })
 
 /** What the jobs said of themselves when they were last read: the latest of them may be missing. */
-export const aboutsKept = async (): Promise<readonly JobAbout[]> =>
+export const savedAbouts = async (): Promise<readonly JobAbout[]> =>
   (await readGathered(NAME, isKnown)).flatMap(({ about }) => about ?? [])
 
 /** What every job is called: by its name, its number and its car. */

@@ -1,12 +1,12 @@
 import { type LogEvent, logEventSchema, united } from '@/core'
-import { tellKept } from './kept-elsewhere'
+import { announceSaved } from './saved-elsewhere'
 import { rememberIn, type ShelfPlace } from './removed'
-import { logShelf, whyNotKept, type Kept } from './shelves'
-import { allOn, inOneGo, type Going } from './transaction'
+import { logShelf, whyNotSaved, type SaveResult } from './shelves'
+import { allOn, transaction, type Tx } from './transaction'
 import { mustWait, waitsNoMore } from './waiting'
 
 /** Events this browser refused to store, by their keys: they live as long as the page does, and are written with the next write that succeeds. */
-const unkept = new Map<string, LogEvent>()
+const unsaved = new Map<string, LogEvent>()
 const WAITING = 'log'
 
 /** Each event is an entry of its own, so that a write is whole or not there; its key sorts by time and then by turn. */
@@ -23,27 +23,27 @@ export const eventsIn = (raw: readonly unknown[]): LogEvent[] =>
   })
 
 /** What could not be stored yet. */
-export const unkeptEvents = (): readonly LogEvent[] => [...unkept.values()]
+export const unsavedEvents = (): readonly LogEvent[] => [...unsaved.values()]
 
 /** All events in their order. */
 export async function loadEvents(): Promise<LogEvent[]> {
   const all = [...(await allOn('log'))].map(([key, raw]) => ({ key: key.slice(key.indexOf('/')), raw }))
   // Entries from before events had turns keep the order of their keys: the sort of all is stable.
   all.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
-  return united(eventsIn(all.map(({ raw }) => raw)), unkeptEvents())
+  return united(eventsIn(all.map(({ raw }) => raw)), unsavedEvents())
 }
 
 /** Puts a whole log where none is: one that is there, however short, stays as it is. */
-export async function keepEventsIfMissing(events: readonly LogEvent[]): Promise<Kept> {
+export async function saveEventsIfMissing(events: readonly LogEvent[]): Promise<SaveResult> {
   try {
     if ((await logShelf.length()) > 0) return { ok: true }
-    await inOneGo(['log'], ({ put }) => {
+    await transaction(['log'], ({ put }) => {
       for (const [i, event] of events.entries()) put('log', keyOf(event, i), event)
       return Promise.resolve()
     })
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }
 
@@ -56,60 +56,60 @@ const entriesOf = (events: readonly LogEvent[]): readonly Entry[] =>
     return [keyOf(event, turn), event]
   })
 
-function entriesIn({ put }: Going, entries: readonly Entry[]): void {
+function entriesIn({ put }: Tx, entries: readonly Entry[]): void {
   for (const [key, event] of entries) put('log', key, event)
 }
 
 /** Writes events that came from another device beside what the log holds, with all else that came along; all of it can be taken back. */
 export async function cameIn(
-  going: Going,
+  tx: Tx,
   what: string,
   events: readonly LogEvent[],
   along: readonly ShelfPlace[] = [],
 ): Promise<void> {
   const entries = entriesOf(events)
   const places = entries.map(([key]): ShelfPlace => ['log', key])
-  await rememberIn(going, what, new Date().toISOString(), [...along, ...places])
-  entriesIn(going, entries)
+  await rememberIn(tx, what, new Date().toISOString(), [...along, ...places])
+  entriesIn(tx, entries)
 }
 
 /** Takes in events of another device under the name of their file, all of them or none; they can be taken back. */
-export async function takeInEvents(events: readonly LogEvent[], name: string): Promise<Kept> {
+export async function importEvents(events: readonly LogEvent[], name: string): Promise<SaveResult> {
   try {
-    await inOneGo(['log', 'removed'], (going) => cameIn(going, `Log taken in: ${name}`, events))
+    await transaction(['log', 'removed'], (tx) => cameIn(tx, `Log taken in: ${name}`, events))
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
-  tellKept({ shelf: 'log' })
+  announceSaved({ shelf: 'log' })
   return { ok: true }
 }
 
 /** Writes entries with all that wait, in one go: what was written once is never written twice, nor over. */
-async function write(entries: readonly Entry[]): Promise<Kept> {
-  const all = [...unkept, ...entries]
+async function write(entries: readonly Entry[]): Promise<SaveResult> {
+  const all = [...unsaved, ...entries]
   try {
-    await inOneGo(['log'], (going) => {
-      entriesIn(going, all)
+    await transaction(['log'], (tx) => {
+      entriesIn(tx, all)
       return Promise.resolve()
     })
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
-  for (const [key] of all) unkept.delete(key)
-  if (unkept.size === 0) waitsNoMore(WAITING)
-  tellKept({ shelf: 'log' })
+  for (const [key] of all) unsaved.delete(key)
+  if (unsaved.size === 0) waitsNoMore(WAITING)
+  announceSaved({ shelf: 'log' })
   return { ok: true }
 }
 
 /** Adds events to the log, all of them or none; nothing that is in it is ever written over. What cannot be stored waits. */
-export async function keepEvents(events: readonly LogEvent[]): Promise<Kept> {
+export async function saveEvents(events: readonly LogEvent[]): Promise<SaveResult> {
   if (events.length === 0) return { ok: true }
   const entries = entriesOf(events)
-  const kept = await write(entries)
-  if (!kept.ok) {
-    for (const [key, event] of entries) unkept.set(key, event)
-    const what = unkept.size === 1 ? 'one entry of the log' : `${unkept.size} entries of the log`
-    mustWait(WAITING, { what, reason: kept.reason, again: () => write([]) })
+  const saved = await write(entries)
+  if (!saved.ok) {
+    for (const [key, event] of entries) unsaved.set(key, event)
+    const what = unsaved.size === 1 ? 'one entry of the log' : `${unsaved.size} entries of the log`
+    mustWait(WAITING, { what, reason: saved.reason, again: () => write([]) })
   }
-  return kept
+  return saved
 }

@@ -1,14 +1,14 @@
 import { pictureSchema } from '@/core'
-import { pictureShelf, whyNotKept, type Kept } from './shelves'
-import { inOneGo } from './transaction'
+import { pictureShelf, whyNotSaved, type SaveResult } from './shelves'
+import { transaction } from './transaction'
 import { mustWait } from './waiting'
 
 /** What this browser refused to keep of the pictures. */
-const unkept = new Map<string, string>()
+const unsaved = new Map<string, string>()
 
 /** A picture that belongs to a job, as it is kept: small, in the text that an image takes. Nothing where there is none. */
 export async function loadPicture(id: string): Promise<string | undefined> {
-  const inMemory = unkept.get(id)
+  const inMemory = unsaved.get(id)
   if (inMemory !== undefined) return inMemory
   try {
     const read = pictureSchema.safeParse(await pictureShelf.getItem(id))
@@ -18,23 +18,23 @@ export async function loadPicture(id: string): Promise<string | undefined> {
   }
 }
 
-async function write(id: string, picture: string): Promise<Kept> {
+async function write(id: string, picture: string): Promise<SaveResult> {
   try {
-    await inOneGo(['pictures'], ({ put }) => {
+    await transaction(['pictures'], ({ put }) => {
       put('pictures', id, picture)
       return Promise.resolve()
     })
-    unkept.delete(id)
+    unsaved.delete(id)
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }
 
 /** Keeps a picture; one that cannot be kept is shown from this page until it can. */
-export async function keepPicture(id: string, picture: string): Promise<void> {
-  const kept = await write(id, picture)
-  if (kept.ok) return
-  unkept.set(id, picture)
-  mustWait(`picture/${id}`, { what: 'a picture', reason: kept.reason, again: () => write(id, picture) })
+export async function savePicture(id: string, picture: string): Promise<void> {
+  const saved = await write(id, picture)
+  if (saved.ok) return
+  unsaved.set(id, picture)
+  mustWait(`picture/${id}`, { what: 'a picture', reason: saved.reason, again: () => write(id, picture) })
 }

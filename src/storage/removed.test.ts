@@ -6,12 +6,12 @@ import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, readShelves, restore } from './backup'
-import { dropFromStock, keepAllInStock, keepInStock } from './own-stock'
-import { keepEvents, loadEvents, takeInEvents } from './log'
+import { dropFromStock, saveAllInStock, saveInStock } from './own-stock'
+import { saveEvents, loadEvents, importEvents } from './log'
 import { dropPlan } from './drop-plan'
-import { keepPlan, keepPlanOver, loadPlan, openPlan } from './plans'
-import { keepPicture, loadPicture } from './pictures'
-import { loadRemoved, takeBack, tidyRemoved } from './removed'
+import { savePlan, savePlanIfCurrent, loadPlan, openPlan } from './plans'
+import { savePicture, loadPicture } from './pictures'
+import { loadRemoved, restoreRemoved, tidyRemoved } from './removed'
 import { ALL_SHELVES } from './shelves'
 
 const NOW = '2026-11-26T12:00:00.000Z'
@@ -24,7 +24,7 @@ const latest = async () => {
 
 beforeEach(async () => {
   await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
 })
 
 describe('what was removed', () => {
@@ -34,26 +34,26 @@ describe('what was removed', () => {
     expect(await loadPlan(boatAndBox.id)).toBeUndefined()
     const found = await latest()
     expect(found).toMatchObject({ what: `Job: ${boatAndBox.job.name}`, count: 1 })
-    expect(await takeBack(found.id, NOW)).toEqual({ ok: true })
+    expect(await restoreRemoved(found.id, NOW)).toEqual({ ok: true })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
     expect(
-      await keepPlanOver({ plan: { ...boatAndBox, job: { name: 'Older' } }, over: revision }),
+      await savePlanIfCurrent({ plan: { ...boatAndBox, job: { name: 'Older' } }, over: revision }),
     ).toMatchObject({
-      kept: 'stale',
+      saved: 'stale',
     })
   })
 
   it('a list taken into stock: what it put over is there again, what it added is gone', async () => {
-    await keepInStock('gear', { ...seaBoat, name: 'Own boat' })
+    await saveInStock('gear', { ...seaBoat, name: 'Own boat' })
     const before = await readShelves()
-    await keepAllInStock([
+    await saveAllInStock([
       { kind: 'gear', item: seaBoat },
       { kind: 'racks', item: wingBars },
       { kind: 'racks', item: squareBars },
     ])
     const found = await latest()
     expect(found).toMatchObject({ what: '3 entries taken into stock', count: 3 })
-    await takeBack(found.id, NOW)
+    await restoreRemoved(found.id, NOW)
     expect(await readShelves()).toEqual(before)
     await dropFromStock('gear', seaBoat.id)
     expect((await latest()).what).toBe('From stock: Own boat')
@@ -61,13 +61,13 @@ describe('what was removed', () => {
 
   it('a change of an entry is not put over what another tab has just made of it', async () => {
     const was = { ...seaBoat, name: 'Own boat' }
-    await keepInStock('gear', was)
+    await saveInStock('gear', was)
     const theirs = { ...was, name: 'Their boat' }
-    expect(await keepInStock('gear', theirs, was)).toEqual({ ok: true })
-    const late = await keepInStock('gear', { ...was, name: 'My boat' }, was)
+    expect(await saveInStock('gear', theirs, was)).toEqual({ ok: true })
+    const late = await saveInStock('gear', { ...was, name: 'My boat' }, was)
     expect(late).toMatchObject({ ok: false, reason: expect.stringContaining('Another tab') })
     expect(Object.values((await readShelves()).stock)).toEqual([theirs])
-    expect(await keepInStock('gear', { ...theirs, name: 'My boat' }, theirs)).toEqual({ ok: true })
+    expect(await saveInStock('gear', { ...theirs, name: 'My boat' }, theirs)).toEqual({ ok: true })
   })
 
   it('the pictures of a job go with it for good, but for those that another job shows too', async () => {
@@ -79,9 +79,9 @@ describe('what was removed', () => {
         came: { pictures: pictures.map((each) => ({ id: each, words: 'front' })) },
       },
     })
-    for (const id of ['front-1', 'side-2', 'lone-3']) await keepPicture(id, 'data:image/png;base64,AAAA')
-    await keepPlan(withPictures('one', 'front-1', 'side-2'))
-    await keepPlan(withPictures('two', 'side-2'))
+    for (const id of ['front-1', 'side-2', 'lone-3']) await savePicture(id, 'data:image/png;base64,AAAA')
+    await savePlan(withPictures('one', 'front-1', 'side-2'))
+    await savePlan(withPictures('two', 'side-2'))
     await dropPlan('one')
     await loadRemoved()
     expect(await loadPicture('front-1')).toBeDefined()
@@ -95,16 +95,16 @@ describe('what was removed', () => {
   })
 
   it('a log taken in: its entries are gone again and what was here stays, and they come back when that is taken back', async () => {
-    await keepEvents([{ ...someEvents[0]!, id: 'here' }])
-    await takeInEvents(someEvents, 'tablet.json')
+    await saveEvents([{ ...someEvents[0]!, id: 'here' }])
+    await importEvents(someEvents, 'tablet.json')
     const ids = async () => (await loadEvents()).map(({ id }) => id).toSorted()
     const all = await ids()
     expect(all).toHaveLength(someEvents.length + 1)
     const found = await latest()
     expect(found).toMatchObject({ what: 'Log taken in: tablet.json', count: someEvents.length })
-    await takeBack(found.id, NOW)
+    await restoreRemoved(found.id, NOW)
     expect(await ids()).toEqual(['here'])
-    await takeBack((await latest()).id, NOW)
+    await restoreRemoved((await latest()).id, NOW)
     expect(await ids()).toEqual(all)
   })
 
@@ -112,18 +112,18 @@ describe('what was removed', () => {
     'a restore (%s): all is as before it, and as after it when that is taken back too',
     async (way) => {
       const text = await backupText(NOW)
-      await keepPlan({ ...boatAndBox, job: { name: 'Edited since' } })
-      await keepPlan(ridgeTent)
+      await savePlan({ ...boatAndBox, job: { name: 'Edited since' } })
+      await savePlan(ridgeTent)
       const before = await readShelves()
       const backup = await openBackup(text)
       if (!backup.ok) throw new Error(backup.reasons[0])
       await restore(backup.shelves, way)
       const after = await readShelves()
       expect(after).not.toEqual(before)
-      await takeBack((await latest()).id, new Date().toISOString())
+      await restoreRemoved((await latest()).id, new Date().toISOString())
       expect(await readShelves()).toEqual(before)
       expect((await latest()).what).toMatch(/^Taken back: /)
-      await takeBack((await latest()).id, new Date().toISOString())
+      await restoreRemoved((await latest()).id, new Date().toISOString())
       expect(await readShelves()).toEqual(after)
     },
   )
@@ -153,20 +153,20 @@ describe('what was removed', () => {
     await dropPlan(boatAndBox.id)
     const { id } = await latest()
     const newer = { ...boatAndBox, job: { name: 'Begun again' } }
-    await keepPlan(newer)
-    expect(await takeBack(id, NOW)).toMatchObject({ ok: false, newer: true })
+    await savePlan(newer)
+    expect(await restoreRemoved(id, NOW)).toMatchObject({ ok: false, newer: true })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: newer })
-    expect(await takeBack(id, NOW, 'over')).toEqual({ ok: true })
+    expect(await restoreRemoved(id, NOW, 'over')).toEqual({ ok: true })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
-    await takeBack((await latest()).id, NOW)
+    await restoreRemoved((await latest()).id, NOW)
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: newer })
   })
 
   it('cannot be taken back twice, and says so', async () => {
     await dropPlan(boatAndBox.id)
     const { id } = await latest()
-    await takeBack(id, NOW)
-    expect(await takeBack(id, NOW)).toMatchObject({
+    await restoreRemoved(id, NOW)
+    expect(await restoreRemoved(id, NOW)).toMatchObject({
       ok: false,
       reason: expect.stringContaining('not there any more') as string,
     })

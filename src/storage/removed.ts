@@ -1,7 +1,7 @@
 import * as z from '@/core/units/schema'
-import { tellAllKept } from './kept-elsewhere'
-import { ALL_SHELVES, pictureShelf, whyNotKept, type Kept } from './shelves'
-import { allOn, inOneGo, keysOn, type Going, type ShelfKey } from './transaction'
+import { announceAllSaved } from './saved-elsewhere'
+import { ALL_SHELVES, pictureShelf, whyNotSaved, type SaveResult } from './shelves'
+import { allOn, transaction, keysOn, type Tx, type ShelfKey } from './transaction'
 
 const KEPT_DAYS = 30
 const DAY_MS = 86_400_000
@@ -32,29 +32,23 @@ export type ShelfPlace = readonly [shelf: ShelfKey, key: string]
 
 /** Keeps what stands at some places, so that what is done to them next can be taken back. It reads before anything is written. */
 export async function rememberIn(
-  going: Going,
+  tx: Tx,
   what: string,
   at: string,
   places: readonly ShelfPlace[],
   away?: 'away',
 ): Promise<void> {
-  const values = await Promise.all(places.map(([shelf, key]) => going.get(shelf, key)))
+  const values = await Promise.all(places.map(([shelf, key]) => tx.get(shelf, key)))
   const was = places.map(([shelf, key], i) => {
     const value = values[i]
     return value === undefined ? { shelf, key } : { shelf, key, value }
   })
-  removedIn(going, what, at, was, away)
+  removedIn(tx, what, at, was, away)
 }
 
 /** Puts something among what was removed, as it stood. */
-export function removedIn(
-  going: Going,
-  what: string,
-  at: string,
-  was: RemovedRecord['was'],
-  away?: 'away',
-): void {
-  going.put('removed', `${at}/${crypto.randomUUID()}`, {
+export function removedIn(tx: Tx, what: string, at: string, was: RemovedRecord['was'], away?: 'away'): void {
+  tx.put('removed', `${at}/${crypto.randomUUID()}`, {
     what: what.slice(0, 200),
     at,
     was,
@@ -68,8 +62,8 @@ async function dropPicturesOf(gone: readonly string[]): Promise<void> {
     texts.some((text) => text.includes(JSON.stringify(id)))
   const pictures = (await keysOn('pictures')).filter(named(gone))
   if (pictures.length === 0) return
-  const kept = await Promise.all((['plans', 'history', 'removed', 'settings'] as const).map(allOn))
-  const wanted = named(kept.flatMap((shelf) => [...shelf.values()].map((value) => JSON.stringify(value))))
+  const saved = await Promise.all((['plans', 'history', 'removed', 'settings'] as const).map(allOn))
+  const wanted = named(saved.flatMap((shelf) => [...shelf.values()].map((value) => JSON.stringify(value))))
   await Promise.all(pictures.filter((id) => !wanted(id)).map((id) => pictureShelf.removeItem(id)))
 }
 
@@ -94,7 +88,7 @@ export async function tidyRemoved(now: number): Promise<void> {
   // The key begins with when it was removed.
   const old = (await keysOn('removed')).filter((key) => key < before)
   if (old.length === 0) return
-  const gone = await inOneGo(['removed'], async ({ get, put, remove }) => {
+  const gone = await transaction(['removed'], async ({ get, put, remove }) => {
     const found: string[] = []
     for (const key of old) {
       const read = removedSchema.safeParse(await get('removed', key))
@@ -110,7 +104,7 @@ export async function tidyRemoved(now: number): Promise<void> {
   if (gone.length > 0) await dropPicturesOf(gone)
 }
 
-type TakenBack = Kept | { readonly ok: false; readonly reason: string; readonly newer: true }
+type TakenBack = SaveResult | { readonly ok: false; readonly reason: string; readonly newer: true }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
@@ -118,47 +112,47 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  * Puts things back as they stood, in one go; what stands there now is kept in its turn, so that this too can be taken back.
  * Where something was taken away and is there again otherwise, nothing is put over it but by `over`.
  */
-export async function takeBack(id: string, at: string, over?: 'over'): Promise<TakenBack> {
+export async function restoreRemoved(id: string, at: string, over?: 'over'): Promise<TakenBack> {
   try {
     const names = [...shelfKeys]
-    const jobs = await inOneGo(names, async (going): Promise<readonly string[] | 'newer'> => {
-      const read = removedSchema.safeParse(await going.get('removed', id))
+    const jobs = await transaction(names, async (tx): Promise<readonly string[] | 'newer'> => {
+      const read = removedSchema.safeParse(await tx.get('removed', id))
       if (!read.success) throw new Error('it is not there any more')
       const { what, was, away } = read.data
       if (away && !over) {
-        const there = await Promise.all(was.map(({ shelf, key }) => going.get(shelf, key)))
+        const there = await Promise.all(was.map(({ shelf, key }) => tx.get(shelf, key)))
         const newer = was.some(
           ({ shelf, value }, i) => shelf !== 'history' && there[i] !== undefined && !same(there[i], value),
         )
         if (newer) return 'newer'
       }
       const revisions = was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => `plans/${key}`)
-      const numbers = await Promise.all(revisions.map((key) => going.get('revisions', key)))
+      const numbers = await Promise.all(revisions.map((key) => tx.get('revisions', key)))
       await rememberIn(
-        going,
+        tx,
         `Taken back: ${what}`,
         at,
         was.map(({ shelf, key }) => [shelf, key] as const),
       )
       for (const { shelf, key, value } of was)
-        if (value === undefined) going.remove(shelf, key)
-        else going.put(shelf, key, value)
+        if (value === undefined) tx.remove(shelf, key)
+        else tx.put(shelf, key, value)
       for (const [i, key] of revisions.entries()) {
         const revision = Number(numbers[i] ?? 0) + 1
-        going.put('revisions', key, revision)
+        tx.put('revisions', key, revision)
         // The steps of a job lead back from it as it stood: they go with it to its new number.
         const past = was.find(({ shelf, key: id }) => shelf === 'history' && `plans/${id}` === key)?.value
         if (typeof past === 'object' && past !== null)
-          going.put('history', key.slice('plans/'.length), { ...past, revision })
+          tx.put('history', key.slice('plans/'.length), { ...past, revision })
       }
-      going.remove('removed', id)
+      tx.remove('removed', id)
       return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
     })
     if (jobs === 'newer')
       return { ok: false, newer: true, reason: 'It is here again, and was changed since it was removed.' }
-    tellAllKept(jobs)
+    announceAllSaved(jobs)
     return { ok: true }
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
 }

@@ -1,8 +1,8 @@
 import { DEFAULT_HOUSE_RULES, daySchema, houseRulesSchema, mergeItems } from '@/core'
 import * as z from '@/core/units/schema'
-import { tellKept } from './kept-elsewhere'
-import { settingsShelf, whyNotKept, type Kept } from './shelves'
-import { inOneGo } from './transaction'
+import { announceSaved } from './saved-elsewhere'
+import { settingsShelf, whyNotSaved, type SaveResult } from './shelves'
+import { transaction } from './transaction'
 import { mustWait, waitsNoMore } from './waiting'
 
 const toolSchema = z.object({ name: z.string().check(z.maxLength(120)), until: z.optional(daySchema) })
@@ -41,7 +41,7 @@ export const USUAL_SETTINGS: Settings = {
 }
 
 /** What was chosen and this browser refused to store. */
-let unkept: Choice | undefined
+let unsaved: Choice | undefined
 const WAITING = 'settings'
 
 /** What was chosen, and what it was chosen from. */
@@ -77,20 +77,20 @@ const chosenOver = (choice: Choice, there: Settings): Settings => ({
 
 export async function loadSettings(): Promise<Settings> {
   const there = read(await settingsShelf.getItem(KEY))
-  return unkept ? chosenOver(unkept, there) : there
+  return unsaved ? chosenOver(unsaved, there) : there
 }
 
-async function write(choice: Choice): Promise<Kept> {
+async function write(choice: Choice): Promise<SaveResult> {
   try {
-    await inOneGo(['settings'], async ({ get, put }) => {
+    await transaction(['settings'], async ({ get, put }) => {
       put('settings', KEY, chosenOver(choice, read(await get('settings', KEY))))
     })
   } catch (error) {
-    return { ok: false, reason: whyNotKept(error) }
+    return { ok: false, reason: whyNotSaved(error) }
   }
-  unkept = undefined
+  unsaved = undefined
   waitsNoMore(WAITING)
-  tellKept({ shelf: 'settings' })
+  announceSaved({ shelf: 'settings' })
   return { ok: true }
 }
 
@@ -98,16 +98,16 @@ async function write(choice: Choice): Promise<Kept> {
  * Changes what is said and leaves the rest as it stands there now: another tab may have chosen something else meanwhile.
  * `was` is what it was chosen from. What cannot be stored waits, and holds in this page.
  */
-export async function changeSettings(patch: Partial<Settings>, was: Settings): Promise<Kept> {
-  const choice = unkept ? { patch: { ...unkept.patch, ...patch }, was: unkept.was } : { patch, was }
-  const kept = await write(choice)
-  if (!kept.ok) {
-    unkept = choice
+export async function changeSettings(patch: Partial<Settings>, was: Settings): Promise<SaveResult> {
+  const choice = unsaved ? { patch: { ...unsaved.patch, ...patch }, was: unsaved.was } : { patch, was }
+  const saved = await write(choice)
+  if (!saved.ok) {
+    unsaved = choice
     mustWait(WAITING, {
       what: 'what was chosen under Settings',
-      reason: kept.reason,
+      reason: saved.reason,
       again: () => write(choice),
     })
   }
-  return kept
+  return saved
 }

@@ -93,10 +93,10 @@ export const ALL_SHELVES = {
   history: historyShelf,
 } as const
 
-export type Kept = { readonly ok: true } | { readonly ok: false; readonly reason: string }
+export type SaveResult = { readonly ok: true } | { readonly ok: false; readonly reason: string }
 
 /** Why a write failed, in words a person can act on. */
-export function whyNotKept(error: unknown): string {
+export function whyNotSaved(error: unknown): string {
   const name = error instanceof Error ? error.name : ''
   if (name === 'QuotaExceededError') return "This browser's storage is full."
   if (name === 'SecurityError' || name === 'InvalidStateError')

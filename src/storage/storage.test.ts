@@ -5,14 +5,14 @@ import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { wingBars } from '@/demo/racks'
 import { estate } from '@/demo/vehicles'
-import { dropDraft, keepDraft, loadDraft } from './drafts'
-import { keepInStock } from './own-stock'
+import { dropDraft, saveDraft, loadDraft } from './drafts'
+import { saveInStock } from './own-stock'
 import { loadOwnStock } from './stock-lists'
 import { dropPlan } from './drop-plan'
-import { keepPlan, loadPlan, loadPlans } from './plans'
+import { savePlan, loadPlan, loadPlans } from './plans'
 import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
 import { refusing } from './faults.testing'
-import { planShelf, settingsShelf, stockShelf, whyNotKept } from './shelves'
+import { planShelf, settingsShelf, stockShelf, whyNotSaved } from './shelves'
 
 afterEach(async () => {
   vi.restoreAllMocks()
@@ -23,7 +23,7 @@ const full = () => refusing('plans', new DOMException('full', 'QuotaExceededErro
 
 describe('plans', () => {
   it('come back as they were kept, and are gone when dropped', async () => {
-    expect(await keepPlan(boatAndBox)).toEqual({ ok: true })
+    expect(await savePlan(boatAndBox)).toEqual({ ok: true })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
     expect(await loadPlans()).toHaveLength(1)
     expect(await dropPlan(boatAndBox.id)).toEqual({ ok: true })
@@ -40,21 +40,21 @@ describe('plans', () => {
   })
 
   it('that cannot be written stay in memory over what was stored before, which is untouched', async () => {
-    await keepPlan(boatAndBox)
+    await savePlan(boatAndBox)
     const edited = { ...boatAndBox, job: { name: 'Edited' } }
     const spy = full()
-    expect(await keepPlan(edited)).toEqual({ ok: false, reason: "This browser's storage is full." })
+    expect(await savePlan(edited)).toEqual({ ok: false, reason: "This browser's storage is full." })
     expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: edited })
     expect(await planShelf.getItem(boatAndBox.id)).toEqual(boatAndBox)
     expect(await loadPlans()).toEqual([{ ok: true, plan: edited }])
     spy.mockRestore()
-    expect(await keepPlan(edited)).toEqual({ ok: true })
+    expect(await savePlan(edited)).toEqual({ ok: true })
     expect(await planShelf.getItem(boatAndBox.id)).toEqual(edited)
   })
 
   it('in memory can still be listed when the shelf cannot be read at all', async () => {
     full()
-    await keepPlan(ridgeTent)
+    await savePlan(ridgeTent)
     vi.spyOn(IDBObjectStore.prototype, 'getAllKeys').mockImplementation(() => {
       throw new Error('blocked')
     })
@@ -74,10 +74,10 @@ describe('plans', () => {
 
 describe("the shop's own stock", () => {
   it('keeps vehicles, racks and gear apart, replaces by id, and passes over what does not read', async () => {
-    await keepInStock('vehicles', estate)
-    await keepInStock('racks', wingBars)
-    await keepInStock('gear', seaBoat)
-    await keepInStock('gear', { ...seaBoat, name: 'Longer sea boat' })
+    await saveInStock('vehicles', estate)
+    await saveInStock('racks', wingBars)
+    await saveInStock('gear', seaBoat)
+    await saveInStock('gear', { ...seaBoat, name: 'Longer sea boat' })
     await stockShelf.setItem('gear/rubbish', { id: 'rubbish' })
     const stock = await loadOwnStock()
     expect(stock.vehicles).toEqual([estate])
@@ -88,7 +88,7 @@ describe("the shop's own stock", () => {
 
   it('says why a thing was not kept', async () => {
     refusing('stock', new Error('disk gone'))
-    expect(await keepInStock('gear', seaBoat)).toEqual({
+    expect(await saveInStock('gear', seaBoat)).toEqual({
       ok: false,
       reason: 'This browser could not store it (disk gone).',
     })
@@ -98,14 +98,14 @@ describe("the shop's own stock", () => {
 describe('settings', () => {
   it('start as usual, come back as kept, and survive rubbish field by field', async () => {
     expect(await loadSettings()).toEqual(USUAL_SETTINGS)
-    const kept = {
+    const saved = {
       ...USUAL_SETTINGS,
       units: 'us' as const,
       denominator: 32 as const,
       house: DEFAULT_HOUSE_RULES,
     }
-    await changeSettings(kept, USUAL_SETTINGS)
-    expect(await loadSettings()).toEqual(kept)
+    await changeSettings(saved, USUAL_SETTINGS)
+    expect(await loadSettings()).toEqual(saved)
     await settingsShelf.setItem('settings', {
       units: 'furlongs',
       denominator: 7,
@@ -120,13 +120,13 @@ describe('settings', () => {
 
 describe('drafts of forms', () => {
   it('come back until they are saved, and never stand in the way when storage fails', async () => {
-    await keepDraft('vehicle/new', { name: 'Half' })
+    await saveDraft('vehicle/new', { name: 'Half' })
     expect(await loadDraft('vehicle/new')).toEqual({ name: 'Half' })
     await dropDraft('vehicle/new')
     expect(await loadDraft('vehicle/new')).toBeNull()
     vi.spyOn(settingsShelf, 'setItem').mockRejectedValue(new Error('no'))
     vi.spyOn(settingsShelf, 'getItem').mockRejectedValue(new Error('no'))
-    await expect(keepDraft('x', {})).resolves.toBeUndefined()
+    await expect(saveDraft('x', {})).resolves.toBeUndefined()
     await expect(loadDraft('x')).resolves.toBeUndefined()
   })
 })
@@ -138,6 +138,6 @@ describe('why nothing was kept', () => {
     [new Error(''), 'This browser could not store it.'],
     ['odd', 'This browser could not store it.'],
   ])('%s', (error, words) => {
-    expect(whyNotKept(error)).toContain(words)
+    expect(whyNotSaved(error)).toContain(words)
   })
 })

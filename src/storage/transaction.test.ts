@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { ALL_SHELVES, planShelf, settingsShelf, stockShelf } from './shelves'
-import { inOneGo } from './transaction'
+import { transaction } from './transaction'
 
 afterEach(async () => {
   vi.restoreAllMocks()
@@ -17,7 +17,7 @@ const all = async () => ({
 describe('what is done to several shelves in one go', () => {
   it('is all there afterwards, read by the shelves themselves', async () => {
     await planShelf.setItem('old', { a: 1 })
-    await inOneGo(['plans', 'stock', 'settings'], async ({ put, remove, get }) => {
+    await transaction(['plans', 'stock', 'settings'], async ({ put, remove, get }) => {
       expect(await get('plans', 'old')).toEqual({ a: 1 })
       put('plans', 'new', { b: 2 })
       put('stock', 'racks/x', { id: 'x' })
@@ -32,7 +32,7 @@ describe('what is done to several shelves in one go', () => {
     await planShelf.setItem('old', { a: 1 })
     const before = await all()
     await expect(
-      inOneGo(['plans', 'stock'], async ({ put, get }) => {
+      transaction(['plans', 'stock'], async ({ put, get }) => {
         put('plans', 'new', {})
         await get('plans', 'new')
         throw new Error('no more')
@@ -43,7 +43,7 @@ describe('what is done to several shelves in one go', () => {
 
   it('waits for a slow store as long as it goes on answering', async () => {
     vi.useFakeTimers({ toFake: ['setTimeout'] })
-    await inOneGo(['plans'], async ({ get, put }) => {
+    await transaction(['plans'], async ({ get, put }) => {
       for (let asked = 0; asked < 6; asked += 1) {
         await get('plans', 'old')
         vi.advanceTimersByTime(10_000)
@@ -64,7 +64,7 @@ describe('what is done to several shelves in one go', () => {
         if (call++ === failing) throw new DOMException('full', 'QuotaExceededError')
         return put.apply(this, args)
       })
-      const done = inOneGo(['plans', 'stock', 'settings'], ({ put: write, remove }) => {
+      const done = transaction(['plans', 'stock', 'settings'], ({ put: write, remove }) => {
         remove('plans', 'old')
         write('plans', 'new', {})
         write('stock', 's', {})

@@ -1,5 +1,5 @@
 import { ALL_SHELVES, browserShelf, glanceShelf } from './shelves'
-import { somethingKept } from './waiting'
+import { retryWaiting } from './waiting'
 
 const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
@@ -12,7 +12,7 @@ const READ = { ...ALL_SHELVES, glances: glanceShelf, browser: browserShelf } as 
 export type ReadKey = keyof typeof READ
 
 /** What is done to the shelves in one go: all of it stands afterwards, or none. */
-export interface Going {
+export interface Tx {
   /** What is kept under a key now; nothing where there is nothing. */
   readonly get: (shelf: ReadKey, key: string) => Promise<unknown>
   readonly put: (shelf: ReadKey, key: string, value: unknown) => void
@@ -129,9 +129,9 @@ async function reading<T>(name: ReadKey, read: (store: IDBObjectStore) => Promis
  * Does something to several shelves as one: the browser writes all of it or, where anything fails, stops or is closed
  * in the middle, none of it. `run` may read first and decide; what it throws undoes all that it wrote.
  */
-export async function inOneGo<T>(
+export async function transaction<T>(
   names: readonly ReadKey[],
-  run: (going: Going) => Promise<T>,
+  run: (tx: Tx) => Promise<T>,
   told?: (done: number, of: number) => void,
 ): Promise<T> {
   let [done, of, answers] = [0, 0, 0]
@@ -178,7 +178,7 @@ export async function inOneGo<T>(
           remove: (shelf, key) => void store(shelf).delete(key),
         })
         await ended
-        if (of > 0) somethingKept()
+        if (of > 0) retryWaiting()
         return result
       } catch (error) {
         abort()

@@ -1,6 +1,6 @@
 import { type Plan, planSchema } from '@/core'
 import * as z from '@/core/units/schema'
-import { dropDraft, keepDraft, loadDraft } from './drafts'
+import { dropDraft, saveDraft, loadDraft } from './drafts'
 import { keysOn } from './transaction'
 
 /** What one tab holds of a job that cannot stand beside what another kept, and the writing it comes from. */
@@ -57,8 +57,8 @@ async function liveTabs(): Promise<ReadonlySet<string> | undefined> {
 const ownKey = async (jobId: string): Promise<string> => `${before(jobId)}${await tab()}`
 
 /** Keeps what this tab holds until it is decided: no other tab's saving or deciding takes it away. */
-export const keepMine = async (jobId: string, mine: Undecided): Promise<void> =>
-  keepDraft(await ownKey(jobId), mine, `your version of the job ${mine.plan.job.name}`)
+export const saveMine = async (jobId: string, mine: Undecided): Promise<void> =>
+  saveDraft(await ownKey(jobId), mine, `your version of the job ${mine.plan.job.name}`)
 
 /** What waits to be decided of a job: this tab's own, else what a tab left that is no more; it is this tab's from then on. */
 export async function loadMine(jobId: string): Promise<Undecided | undefined> {
@@ -72,7 +72,7 @@ export async function loadMine(jobId: string): Promise<Undecided | undefined> {
     if (live.has(lockOf(draft.slice(before(jobId).length)))) continue
     const left = schema.safeParse(await loadDraft(draft))
     if (!left.success) continue
-    await keepMine(jobId, left.data)
+    await saveMine(jobId, left.data)
     await dropDraft(draft)
     return left.data
   }

@@ -39,14 +39,14 @@ async function opened(tab: Tab): Promise<{ plan: Plan; revision: number }> {
 }
 async function keepEdit(tab: Tab, ...commands: Command[]) {
   const { plan, revision } = await opened(tab)
-  return tab.keepPlanOver({ plan: edited(plan, ...commands), over: revision, base: plan })
+  return tab.savePlanIfCurrent({ plan: edited(plan, ...commands), over: revision, base: plan })
 }
 
 /** A tab that moved the box and could not keep it, while another kept an edit of its own. */
 async function refusedBeside(other: Command): Promise<Tab> {
   const tab = await newTab()
   const there = await newTab()
-  await tab.keepPlan(boatAndBox)
+  await tab.savePlan(boatAndBox)
   full('plans')
   await keepEdit(tab, move(700))
   vi.restoreAllMocks()
@@ -64,15 +64,15 @@ afterEach(() => {
 describe('what could not be kept', () => {
   it('is written with the next write that succeeds, whatever that is of (S1, S2)', async () => {
     const tab = await newTab()
-    await tab.keepPlan(boatAndBox)
+    await tab.savePlan(boatAndBox)
     full('plans', 'log', 'settings', 'pictures')
     await keepEdit(tab, move(700))
-    await tab.keepEvents(someEvents.slice(0, 1))
-    await tab.keepEvents(someEvents.slice(1, 2))
+    await tab.saveEvents(someEvents.slice(0, 1))
+    await tab.saveEvents(someEvents.slice(1, 2))
     await tab.changeSettings({ fitter: 'Ines' }, USUAL_SETTINGS)
     await tab.changeSettings({ units: 'us' }, { ...USUAL_SETTINGS, fitter: 'Ines' })
-    await tab.keepDraft('gear/box', { lengthMm: '12' })
-    await tab.keepPicture('front', 'data:image/png;base64,AAAA')
+    await tab.saveDraft('gear/box', { lengthMm: '12' })
+    await tab.savePicture('front', 'data:image/png;base64,AAAA')
     expect([...tab.allWaiting().values()].map(({ what }) => what)).toEqual([
       'the job A boat and the long box',
       '2 entries of the log',
@@ -88,7 +88,7 @@ describe('what could not be kept', () => {
     expect(await tab.loadPicture('front')).toContain('AAAA')
 
     vi.restoreAllMocks()
-    await tab.keepInStock('racks', ridgeTent.racks[0]!)
+    await tab.saveInStock('racks', ridgeTent.racks[0]!)
     await vi.waitFor(() => expect(tab.allWaiting().size).toBe(0))
     const after = await newTab()
     expect(boxX((await opened(after)).plan)).toBe(700)
@@ -101,22 +101,22 @@ describe('what could not be kept', () => {
   it('gives way to what was typed after it and kept: an older draft is never shown again', async () => {
     const tab = await newTab()
     full('settings')
-    await tab.keepDraft('gear/box', 'older')
+    await tab.saveDraft('gear/box', 'older')
     vi.restoreAllMocks()
-    await tab.keepDraft('gear/box', 'newer')
+    await tab.saveDraft('gear/box', 'newer')
     expect(await tab.loadDraft('gear/box')).toBe('newer')
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect(await (await newTab()).loadDraft('gear/box')).toBe('newer')
   })
 
   it('stays, as long as the browser goes on refusing', async () => {
     const tab = await newTab()
     full('log')
-    await tab.keepEvents(someEvents.slice(0, 1))
-    await tab.keepPlan(boatAndBox)
+    await tab.saveEvents(someEvents.slice(0, 1))
+    await tab.savePlan(boatAndBox)
     await new Promise((resolve) => setTimeout(resolve, 20))
     expect(tab.allWaiting().size).toBe(1)
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect(tab.allWaiting().size).toBe(1)
     expect(await (await newTab()).loadEvents()).toEqual([])
   })
@@ -125,14 +125,14 @@ describe('what could not be kept', () => {
     const tab = await refusedBeside(rename('From there'))
     // It is opened as it stands here, over the writing that it comes from.
     expect(boxX((await opened(tab)).plan)).toBe(700)
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     const { plan } = await opened(await newTab())
     expect([plan.job.name, boxX(plan)]).toEqual(['From there', 700])
   })
 
   it('is asked when it cannot stand beside that: nothing is written over, and it is still there', async () => {
     const tab = await refusedBeside(move(800))
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect(tab.allWaiting().size).toBe(0)
     expect(boxX((await opened(tab)).plan)).toBe(800)
     expect(boxX((await tab.loadMine(boatAndBox.id))!.plan)).toBe(700)
@@ -140,42 +140,42 @@ describe('what could not be kept', () => {
 
   it('keeps its past: the steps that lead to it are written with it', async () => {
     const tab = await newTab()
-    await tab.keepPlan(boatAndBox)
+    await tab.savePlan(boatAndBox)
     const { plan, revision } = await opened(tab)
     const steps = [{ at: '2026-11-20T08:00:00.000Z', back: [] }]
     full('history')
-    await tab.keepPlanOver({ plan: edited(plan, move(700)), over: revision, base: plan, steps })
+    await tab.savePlanIfCurrent({ plan: edited(plan, move(700)), over: revision, base: plan, steps })
     vi.restoreAllMocks()
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect((await (await newTab()).openPlan(plan.id)).steps).toEqual(steps)
   })
 
   it('stands among what was removed where another tab deleted the job meanwhile', async () => {
     const tab = await newTab()
-    await tab.keepPlan(boatAndBox)
+    await tab.savePlan(boatAndBox)
     full('plans')
     await keepEdit(tab, move(700))
     vi.restoreAllMocks()
     await newTab()
     const { dropPlan } = await import('./drop-plan')
-    const { loadRemoved, takeBack } = await import('./removed')
+    const { loadRemoved, restoreRemoved } = await import('./removed')
     await dropPlan(boatAndBox.id)
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect(tab.allWaiting().size).toBe(0)
     const changed = (await loadRemoved()).find(({ what }) => what.endsWith('changed after it was deleted'))
-    await takeBack(changed?.id ?? '', new Date().toISOString())
+    await restoreRemoved(changed?.id ?? '', new Date().toISOString())
     expect(boxX((await opened(tab)).plan)).toBe(700)
   })
 
   it('is forgotten when the job is deleted', async () => {
     const tab = await newTab()
-    await tab.keepPlan(boatAndBox)
+    await tab.savePlan(boatAndBox)
     full('plans')
     await keepEdit(tab, move(700))
     vi.restoreAllMocks()
     const { dropPlan } = await import('./drop-plan')
     await dropPlan(boatAndBox.id)
-    await tab.keepWaiting()
+    await tab.saveAllWaiting()
     expect((await tab.openPlan(boatAndBox.id)).stored).toBeUndefined()
   })
 })
@@ -184,9 +184,9 @@ describe('a version that waits to be decided', () => {
   it('belongs to its tab: another tab’s saving and deciding leaves it (S3)', async () => {
     const tab = await newTab()
     const other = await newTab()
-    await tab.keepPlan(boatAndBox)
+    await tab.savePlan(boatAndBox)
     const mine = { base: boatAndBox, plan: edited(boatAndBox, move(700)) }
-    await tab.keepMine(boatAndBox.id, mine)
+    await tab.saveMine(boatAndBox.id, mine)
     await keepEdit(other, move(800))
     await other.dropMine(boatAndBox.id)
     expect(await other.loadMine(boatAndBox.id)).toBeUndefined()

@@ -1,4 +1,4 @@
-import type { Kept } from './shelves'
+import type { SaveResult } from './shelves'
 
 /** Something this browser refused to keep: until it is kept after all it is in this page alone. */
 export interface Waiting {
@@ -6,7 +6,7 @@ export interface Waiting {
   readonly what: string
   readonly reason: string
   /** Keeps it after all, beside whatever others have kept meanwhile. */
-  readonly again: () => Promise<Kept>
+  readonly again: () => Promise<SaveResult>
 }
 
 let waiting: ReadonlyMap<string, Waiting> = new Map()
@@ -42,21 +42,21 @@ let trying: Promise<void> | undefined
 async function tryEach(): Promise<void> {
   for (const [key, held] of waiting) {
     if (waiting.get(key) !== held) continue
-    const kept = await held.again().catch((): Kept => ({ ok: false, reason: held.reason }))
+    const saved = await held.again().catch((): SaveResult => ({ ok: false, reason: held.reason }))
     // It may have been typed on meanwhile: then the newer one waits.
     if (waiting.get(key) !== held) continue
-    if (kept.ok) waitsNoMore(key)
-    else if (kept.reason !== held.reason) mustWait(key, { ...held, reason: kept.reason })
+    if (saved.ok) waitsNoMore(key)
+    else if (saved.reason !== held.reason) mustWait(key, { ...held, reason: saved.reason })
   }
 }
 
 /** Says that something was kept: whoever kept it says first what waits no more, and then all that waits is tried. */
-export function somethingKept(): void {
-  if (waiting.size > 0 && !trying) setTimeout(() => void keepWaiting(), 0)
+export function retryWaiting(): void {
+  if (waiting.size > 0 && !trying) setTimeout(() => void saveAllWaiting(), 0)
 }
 
 /** Tries to keep all that waits, one after the other. */
-export function keepWaiting(): Promise<void> {
+export function saveAllWaiting(): Promise<void> {
   if (waiting.size === 0) return Promise.resolve()
   trying ??= tryEach().finally(() => (trying = undefined))
   return trying

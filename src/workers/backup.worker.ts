@@ -1,5 +1,5 @@
 import { openBackup, previewRestore, restore } from '@/storage/backup'
-import { whyNotKept } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/shelves'
 import type { BackupAnswer, BackupQuestion, RestoreWay } from './backup-messages'
 
 const answer = (message: BackupAnswer) => postMessage(message)
@@ -56,5 +56,5 @@ async function answered(question: BackupQuestion): Promise<void> {
 
 /** Opens a backup and puts it back beside the page: ten years of a shop take seconds to read. */
 addEventListener('message', ({ data }: MessageEvent<BackupQuestion>) => {
-  answered(data).catch((error: unknown) => answer({ say: 'refused', reasons: [whyNotKept(error)] }))
+  answered(data).catch((error: unknown) => answer({ say: 'refused', reasons: [whyNotSaved(error)] }))
 })

@@ -1,10 +1,10 @@
-import type { Glance, Plan, WorkState } from '@/core'
+import type { JobSummary, Plan, WorkState } from '@/core'
 import type { Picture } from '@/ui/drawing/side-marks'
 
 /** What the board asks: every job's card; those in memory alone come along. */
 export interface BoardQuestion {
   readonly ticket: number
-  readonly unkept: readonly Plan[]
+  readonly unsaved: readonly Plan[]
 }
 
 /** What the board shows of a job: what is said of it, its picture, how far its work is, and the day its car has to come back once it is fitted. */
@@ -12,7 +12,7 @@ export type BoardCard =
   | {
       readonly ok: true
       readonly id: string
-      readonly glance: Glance
+      readonly glance: JobSummary
       readonly picture: Picture
       readonly work: WorkState
       readonly backOn: string | undefined

@@ -1,20 +1,20 @@
-import { whyNotKept } from '@/storage/shelves'
-import { boardCards } from './board-desk'
+import { whyNotSaved } from '@/storage/shelves'
+import { boardCards } from './board-cards'
 import type { BoardAnswer, BoardQuestion } from './board-messages'
 
 /** What program worked a card out; the build writes it here. */
-const JUDGED_BY = process.env.JUDGED_BY
+const ASSESSED_BY = process.env.ASSESSED_BY
 
 let wanted = 0
 const answer = (message: BoardAnswer) => postMessage(message)
 
 /** Reads and judges the jobs of a board beside the page. A newer question ends an older one. */
-addEventListener('message', ({ data: { ticket, unkept } }: MessageEvent<BoardQuestion>) => {
+addEventListener('message', ({ data: { ticket, unsaved } }: MessageEvent<BoardQuestion>) => {
   wanted = ticket
   boardCards(
-    JUDGED_BY,
-    unkept,
+    ASSESSED_BY,
+    unsaved,
     (cards, left, whole) => answer({ say: 'cards', ticket, cards, left, whole }),
     () => wanted === ticket,
-  ).catch((error: unknown) => answer({ say: 'failed', ticket, reason: whyNotKept(error) }))
+  ).catch((error: unknown) => answer({ say: 'failed', ticket, reason: whyNotSaved(error) }))
 })

@@ -1,4 +1,4 @@
-import { judgePlan, chanceProblem, drawChances } from '@/core'
+import { assess, chanceProblem, drawChances } from '@/core'
 import type { ChanceAnswer, ChanceQuestion } from './chance-messages'
 
 /** The run that is wanted; a newer question or a stop makes an older run give up at its next pause. */
@@ -10,7 +10,7 @@ const answer = (message: ChanceAnswer) => postMessage(message)
 const pause = () => new Promise((resolve) => setTimeout(resolve))
 
 async function draw({ ticket, plan, draws }: Extract<ChanceQuestion, { ask: 'draw' }>): Promise<void> {
-  const run = drawChances(chanceProblem(judgePlan(plan).survey), draws)
+  const run = drawChances(chanceProblem(assess(plan).survey), draws)
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) {
       answer({ say: 'done', ticket, chances: step.value })

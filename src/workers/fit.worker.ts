@@ -1,10 +1,10 @@
-import { judgePlan, compatible } from '@/core'
+import { assess, compatible } from '@/core'
 import type { FitAnswers, FitQuestion } from './fit-messages'
 
 /** Judges the whole shelf beside the page, so that no frame waits for it. */
 addEventListener('message', ({ data }: MessageEvent<FitQuestion>) => {
   const { ticket, plan, rackId, gear, adapters } = data
-  const surveyed = judgePlan(plan).survey
+  const surveyed = assess(plan).survey
   const answers: FitAnswers = {
     ticket,
     answers: gear.map((each) => [each.id, compatible(surveyed, each, rackId, adapters, 'trial')]),

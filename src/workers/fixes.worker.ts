@@ -1,7 +1,7 @@
-import { FixesDesk } from './fixes-desk'
+import { FixSearch } from './fix-search'
 import type { FixesQuestion } from './fixes-messages'
 
-const desk = new FixesDesk()
+const desk = new FixSearch()
 let working = false
 
 /** Between two findings messages come in. */

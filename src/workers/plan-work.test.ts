@@ -1,6 +1,6 @@
 import { Session } from 'node:inspector/promises'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
-import { bayRulesOf, handoverOf, judgePlan, NOTHING_DONE, type Plan, readPlan, reviewReport } from '@/core'
+import { bayRulesOf, handoverOf, assess, NOTHING_DONE, type Plan, readPlan, reviewReport } from '@/core'
 import { boatAndBox } from '@/demo/plans'
 
 /** How many things, and kinds of them, the format lets a plan hold. */
@@ -53,7 +53,7 @@ const boxes = (count: number, apartMm: number): Plan => ({
 function all(raw: unknown): void {
   const read = readPlan(raw)
   if (!read.ok) throw new Error(read.problems[0]?.text)
-  const { survey, review } = judgePlan(read.plan)
+  const { survey, review } = assess(read.plan)
   reviewReport(survey, review, () => [])
   const rules = bayRulesOf(read.plan.rules)
   handoverOf(survey, review, NOTHING_DONE, [], rules)

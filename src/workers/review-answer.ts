@@ -1,4 +1,4 @@
-import { assess, readPlan, reviewReport } from '@/core'
+import { assessWithFixes, readPlan, reviewReport } from '@/core'
 import type { ReviewAnswer, ReviewQuestion } from './review-messages'
 
 /** What parts the shop that asks has is not known here, so none is proposed. */
@@ -24,7 +24,7 @@ export function answerTo({ text, fixes }: ReviewQuestion): ReviewAnswer {
   }
   const read = readPlan(raw)
   if (!read.ok) return refused(read.problems)
-  const { survey, review, remedies } = assess(read.plan)
+  const { survey, review, remedies } = assessWithFixes(read.plan)
   const report = reviewReport(survey, review, (finding) => (fixes ? remedies(finding, NO_STOCK) : []))
   return { status: 200, body: JSON.stringify(report) }
 }

@@ -8,7 +8,7 @@ import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
 import { answerOf, isDone, isSettled, placeAnswers } from './answers'
-import { hangsNow } from './evidence'
+import { evidenceNow } from './evidence'
 import { handoverOf } from '../handover/handover'
 import { openingOf } from '../handover/handover-opening'
 import { holdsOf } from './holds'
@@ -157,7 +157,7 @@ describe('a whole step that somebody answered for', () => {
   })
 
   it('on already when it came counts as done, until what it hangs on changes', () => {
-    const hung = hangsNow(feet, surveyed, NOTHING_DONE)
+    const hung = evidenceNow(feet, surveyed, NOTHING_DONE)
     const progress = after(answered({ answer: 'alreadyOn', hung: { ...hung } }))
     const before = sessionOf(steps, surveyed, review(surveyed), progress)
     expect(before.steps.find(({ step: { id } }) => id === feet.id)?.state).toBe('alreadyOn')

@@ -8,7 +8,7 @@ import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey, type Survey } from '../survey/survey'
-import { hangsOn, heldProgress } from './evidence'
+import { evidenceRule, heldProgress } from './evidence'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'
 import { sessionOf } from './session'
@@ -42,7 +42,7 @@ const doneIn = (steps: readonly Step[], surveyed: Survey, logged: BayProgress) =
 
 describe('laws of the bay, on made jobs', () => {
   it('no reading outside its range is ever done, whoever ticks it and whatever else is said', () => {
-    let judged = 0
+    let assessment = 0
     let refused = 0
     fc.assert(
       fc.property(
@@ -92,7 +92,7 @@ describe('laws of the bay, on made jobs', () => {
             for (const { at, pass } of group.pulls) {
               const nm = logged.torqued.get(pullKey(group.joint.id, at, pass))?.nm
               if (nm === undefined || !range || group.joint.torque.kind !== 'sheet') continue
-              judged += 1
+              assessment += 1
               expect(nm, `${step.id} ${at}`).toBeLessThanOrEqual(range.toNm * 1.000001)
               if (pass === lastPass(group)) expect(nm).toBeGreaterThanOrEqual(range.fromNm * 0.999999)
             }
@@ -102,7 +102,7 @@ describe('laws of the bay, on made jobs', () => {
       // Few of the jobs have sheets that give a figure.
       { numRuns: Math.max(RUNS.numRuns, 60) },
     )
-    expect(Math.min(judged, refused)).toBeGreaterThan(0)
+    expect(Math.min(assessment, refused)).toBeGreaterThan(0)
   })
 
   it('any beginning of a log is a state, and no later beginning knows less', () => {
@@ -110,9 +110,10 @@ describe('laws of the bay, on made jobs', () => {
       fc.property(jobs, fc.nat(100), (plan, share) => {
         const surveyed = survey(plan)
         const steps = stepsOf(surveyed)
-        const judged = review(surveyed)
+        const assessment = review(surveyed)
         const events = workedEvents(surveyed, USUAL_BAY)
-        const upTo = (length: number) => sessionOf(steps, surveyed, judged, loggedBy(events.slice(0, length)))
+        const upTo = (length: number) =>
+          sessionOf(steps, surveyed, assessment, loggedBy(events.slice(0, length)))
         const cut = Math.floor((events.length * share) / 100)
         const [early, late] = [upTo(cut), upTo(events.length)]
         expect(early.done).toBeLessThanOrEqual(late.done)
@@ -196,9 +197,11 @@ describe('laws of the bay, on made jobs', () => {
           const later = survey(now)
           const steps = stepsOf(later)
           const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
-          const kinds = new Set(steps.flatMap((step) => (again.has(step.id) ? [hangsOn(step).evidence] : [])))
+          const kinds = new Set(
+            steps.flatMap((step) => (again.has(step.id) ? [evidenceRule(step).evidence] : [])),
+          )
           // What is wanted old is, wherever the job has such a step at all.
-          const has = old.filter((evidence) => steps.some((step) => hangsOn(step).evidence === evidence))
+          const has = old.filter((evidence) => steps.some((step) => evidenceRule(step).evidence === evidence))
           expect([...kinds].sort()).toEqual([...has].sort())
         }),
         RUNS,

@@ -5,7 +5,7 @@ import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { hangsOn, heldProgress } from './evidence'
+import { evidenceRule, heldProgress } from './evidence'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { workedProgress } from './worked.testing'
@@ -25,7 +25,7 @@ function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
   const { again } = heldProgress(stepsOf(now), survey(now), allDone(plan))
   const kinds = stepsOf(now)
     .filter(({ id }) => again.has(id))
-    .map((step) => hangsOn(step).evidence)
+    .map((step) => evidenceRule(step).evidence)
   return [...new Set(kinds)].sort()
 }
 

@@ -1,4 +1,4 @@
-import { pullKey, signKey, type BayProgress, type Hung } from '../log/record'
+import { pullKey, signKey, type BayProgress, type EvidenceFacts } from '../log/record'
 import type { Survey } from '../survey/survey'
 import { own } from '../units/own'
 import { answerOf } from './answers'
@@ -9,7 +9,7 @@ import { stepFindings } from './step-findings'
 import { OF_THING, type FactName, type Step, type Task } from './steps/step'
 
 /** What a step's evidence is, and what it hangs on. */
-interface HangsOn {
+interface EvidenceRule {
   readonly evidence: string
   readonly on: readonly FactName[]
 }
@@ -17,7 +17,7 @@ interface HangsOn {
 const ofThing = ({ group }: Step): boolean => group.startsWith(OF_THING)
 
 /** Of proofs those that hang on something of the plan; another is asked once. */
-const PROOFS: readonly (readonly [items: RegExp, hangs: HangsOn])[] = [
+const PROOFS: readonly (readonly [items: RegExp, hangs: EvidenceRule])[] = [
   [/^(seat|shake|second-click)$/, { evidence: 'seat and shake', on: ['bars', 'feet', 'parts'] }],
   [
     /^(hatch|tailgate|sunroof|antenna)-|^doors$/,
@@ -29,7 +29,7 @@ const PROOFS: readonly (readonly [items: RegExp, hangs: HangsOn])[] = [
 type Kind = Task['kind']
 
 /** What each kind of evidence hangs on: the one table of it. */
-const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step: Step) => HangsOn } = {
+const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step: Step) => EvidenceRule } = {
   do: ({ on }) => ({ evidence: 'what was done', on }),
   count: () => ({ evidence: 'the count', on: ['lines'] }),
   weigh: () => ({ evidence: 'what was weighed', on: ['weighs'] }),
@@ -51,8 +51,8 @@ const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step:
 }
 
 /** What a step's evidence is called, and what it hangs on. */
-export const hangsOn = (step: Step): HangsOn => {
-  const row = HANGS_ON[step.task.kind] as (task: Task, step: Step) => HangsOn
+export const evidenceRule = (step: Step): EvidenceRule => {
+  const row = HANGS_ON[step.task.kind] as (task: Task, step: Step) => EvidenceRule
   return row(step.task, step)
 }
 
@@ -72,8 +72,8 @@ const OF_FIRST_TABLE: ReadonlySet<FactName> = new Set([
 ])
 
 /** What a step's being done hangs on as the plan is now: kept with the tick. */
-export function hangsNow(step: Step, survey: Survey, progress: BayProgress): Hung {
-  const { on } = hangsOn(step)
+export function evidenceNow(step: Step, survey: Survey, progress: BayProgress): EvidenceFacts {
+  const { on } = evidenceRule(step)
   if (on.length === 0) return {}
   return Object.fromEntries([
     [TABLE, PRESENT],
@@ -88,11 +88,11 @@ function grownOld(
   step: Step,
   survey: Survey,
   progress: BayProgress,
-  hung: Hung | undefined,
+  hung: EvidenceFacts | undefined,
 ): string | undefined {
   if (!hung) return undefined
   const known = hung[TABLE] === PRESENT ? () => true : (name: FactName) => OF_FIRST_TABLE.has(name)
-  for (const name of hangsOn(step).on.filter(known)) {
+  for (const name of evidenceRule(step).on.filter(known)) {
     const kind: FactKind = FACTS[name]
     for (const { key, value } of kind.of(step, survey, progress))
       if (kind.old(own(hung, `${name} ${key}`), value)) return kind.say

@@ -84,7 +84,7 @@ function* handingOver(
 }
 
 /** What a step hangs on and is not known, by rule: no other question holds a step. */
-const HANGS = {
+const BLOCKERS = {
   squareness: 'Tape what is asked for here, or say what differs.',
   drilling: 'Find out what a hole needs first, or say what differs.',
 } as const
@@ -106,8 +106,8 @@ function* ownHolds(
       yield rule === OVER_TORQUE
         ? { id, message: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
         : { ...hold(id, 'Put it right, or say what differs.'), stops: true }
-    else if (severity === 'findOut' && Object.hasOwn(HANGS, rule))
-      yield hold(id, HANGS[rule as keyof typeof HANGS])
+    else if (severity === 'findOut' && Object.hasOwn(BLOCKERS, rule))
+      yield hold(id, BLOCKERS[rule as keyof typeof BLOCKERS])
   switch (task.kind) {
     case 'weigh':
       if (!progress.weighed.has(task.targetId)) yield hold('weigh', 'Weigh it first, or say what differs.')

@@ -1,6 +1,6 @@
 import { NOTHING_DONE } from '../log/record'
 import { bayRulesOf } from '../plan/house'
-import type { Reviewed } from '../review/review'
+import type { Assessment } from '../review/review'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'
 import { carsByJob, ownEvents } from '../log/whose'
@@ -9,7 +9,7 @@ import { jobSteps } from './steps/job-steps'
 
 /** A job's session from its judged plan and a log that may hold other cars' entries too; or why its steps have no order. */
 export function jobSession(
-  { survey, review }: Pick<Reviewed, 'survey' | 'review'>,
+  { survey, review }: Pick<Assessment, 'survey' | 'review'>,
   events: readonly LogEvent[],
 ): { readonly ok: true; readonly session: Session } | { readonly ok: false; readonly reason: string } {
   const { plan } = survey

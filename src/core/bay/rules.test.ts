@@ -12,7 +12,7 @@ import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
 
 /** Everything that a demo job's bay can be made to say: counts short, places over and under, bars out, proof not good. */
-function saidOf(plan: (typeof DEMO_PLANS)[number]): string[] {
+function findingText(plan: (typeof DEMO_PLANS)[number]): string[] {
   const surveyed = survey(plan)
   const order = jobSteps(surveyed, USUAL_BAY)
   if (!order.ok) return []
@@ -64,7 +64,7 @@ function saidOf(plan: (typeof DEMO_PLANS)[number]): string[] {
 }
 
 describe('the rules of the bay', () => {
-  const said = new Set(DEMO_PLANS.flatMap(saidOf))
+  const said = new Set(DEMO_PLANS.flatMap(findingText))
 
   it('explain every rule that the bay speaks by', () => {
     const known = new Set(BAY_RULES.map(({ id }) => id))

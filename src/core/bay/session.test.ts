@@ -148,9 +148,11 @@ describe('what holds a step back', () => {
 
 describe('handing over', () => {
   const tell = step('job/tell')
-  const judged = review(surveyed)
-  const around = { steps: [], review: judged, again: new Map<string, string>() }
-  const stops = judged.findings.filter(({ severity }) => severity === 'stop').map(({ id }) => `plan ${id}`)
+  const assessment = review(surveyed)
+  const around = { steps: [], review: assessment, again: new Map<string, string>() }
+  const stops = assessment.findings
+    .filter(({ severity }) => severity === 'stop')
+    .map(({ id }) => `plan ${id}`)
   const holds = (about: string[]) =>
     holdsOf(
       tell,

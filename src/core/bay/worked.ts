@@ -3,7 +3,7 @@ import { NOTHING_DONE } from '../log/record'
 import type { Survey } from '../survey/survey'
 import type { BayRules } from '../plan/house'
 import { toFit } from '../units/scalars'
-import { hangsNow } from './evidence'
+import { evidenceNow } from './evidence'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'
 import { partsCheck } from './parts/parts-check'
@@ -109,7 +109,7 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
           spots: [...signs.spots],
         })
     } else all.push(...evidenceFor(step, survey))
-    const hung = hangsNow(step, survey, progress())
+    const hung = evidenceNow(step, survey, progress())
     all.push({
       kind: 'stepDone',
       stepId: step.id,

@@ -123,7 +123,7 @@ function binsOf(sorted: Float64Array): LimitChance['bins'] {
  */
 export function worthWeighing({ unknowns }: ChanceProblem, limit: Uncertain): WorthWeighing[] {
   const nearest = limit.rows.reduce<Uncertain['rows'][number] | undefined>(
-    (so, row) => (so && so.limitKg - so.meanKg <= row.limitKg - row.meanKg ? so : row),
+    (worst, row) => (worst && worst.limitKg - worst.meanKg <= row.limitKg - row.meanKg ? worst : row),
     undefined,
   )
   const parts = unknowns.map((unknown, i) => ({
@@ -142,9 +142,10 @@ export function mostAtRisk(chances: Chances): LimitChance | undefined {
   const governing = chances.limits.filter(({ limit }) => limit.governs)
   const list = governing.length > 0 ? governing : chances.limits
   return list.reduce<LimitChance | undefined>(
-    (so, each) =>
-      so && (so.chance > each.chance || (so.chance === each.chance && so.margins.p05 <= each.margins.p05))
-        ? so
+    (worst, each) =>
+      worst &&
+      (worst.chance > each.chance || (worst.chance === each.chance && worst.margins.p05 <= each.margins.p05))
+        ? worst
         : each,
     undefined,
   )

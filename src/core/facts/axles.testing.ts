@@ -1,11 +1,11 @@
 import type { Plan } from '../plan/plan'
 import { survey } from '../survey/survey'
-import { axleJudgements, type Axle } from './axles'
+import { axleVerdicts, type Axle } from './axles'
 
 /** What each axle bears in a driving state, kg; nothing where nobody knows. */
 export const onAxles = (plan: Plan, state: 'road' | 'trail'): Partial<Record<Axle, number>> =>
   Object.fromEntries(
-    axleJudgements(survey(plan))
+    axleVerdicts(survey(plan))
       .filter((each) => each.state === state)
       .map(({ axle, comparison }) => [axle, comparison.measure]),
   )

@@ -1,16 +1,16 @@
 import { kerbOf } from '../plan/vehicle'
-import { ownRearShare, rearShareOf } from '../survey/motion/standing'
+import { ownRearShare, rearShareOf } from '../survey/motion/tip-over'
 import type { Survey } from '../survey/survey'
 import { massBracket } from './bracket'
 import type { Comparison } from './comparison'
-import { judge, type Judgement } from './judge'
+import { judgeComparison, type Judgement } from './judge-comparison'
 import { massUses } from './links'
 import { vehicleUse } from './vehicle-figures'
 
 export type Axle = 'front' | 'rear'
 
 /** An axle in a driving state against its limit, kg; `countedKg` has the house's margin on guesses. */
-export interface AxleJudgement {
+export interface AxleVerdict {
   readonly axle: Axle
   readonly state: 'road' | 'trail'
   readonly comparison: Comparison
@@ -18,18 +18,18 @@ export interface AxleJudgement {
   readonly judgement: Judgement
 }
 
-const known = new WeakMap<Survey, readonly AxleJudgement[]>()
+const known = new WeakMap<Survey, readonly AxleVerdict[]>()
 
 /** Both axles in the driving states, where their limits are known and how the vehicle's own mass sits. Lever rule; handbook, from memory. */
-export function axleJudgements(survey: Survey): readonly AxleJudgement[] {
+export function axleVerdicts(survey: Survey): readonly AxleVerdict[] {
   const before = known.get(survey)
   if (before) return before
-  const judged = judgeAxles(survey)
-  known.set(survey, judged)
-  return judged
+  const assessment = judgeAxles(survey)
+  known.set(survey, assessment)
+  return assessment
 }
 
-function judgeAxles(survey: Survey): AxleJudgement[] {
+function judgeAxles(survey: Survey): AxleVerdict[] {
   const { plan, masses } = survey
   const { vehicle, rules } = plan
   const kerb = kerbOf(vehicle)
@@ -37,7 +37,7 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
   if (!vehicle.axleLimitKg || kerb === undefined || ownRear === undefined || survey.racks.length === 0)
     return []
   const limits = vehicle.axleLimitKg
-  const judged: AxleJudgement[] = []
+  const assessment: AxleVerdict[] = []
   for (const state of ['road', 'trail'] as const) {
     const there = masses.filter((mass) => mass.states.includes(state))
     const rear = there.map((mass) => rearShareOf(vehicle, mass))
@@ -75,8 +75,8 @@ function judgeAxles(survey: Survey): AxleJudgement[] {
           limitUse,
         ],
       }
-      judged.push({ axle, state, comparison, countedKg, judgement: judge(comparison) })
+      assessment.push({ axle, state, comparison, countedKg, judgement: judgeComparison(comparison) })
     }
   }
-  return judged
+  return assessment
 }

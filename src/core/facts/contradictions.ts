@@ -51,7 +51,7 @@ function othersOf({ layer, limit }: Cell): readonly Rating[] {
 }
 
 /** Figures of a link that disagree, the one in use first, and what hangs on it against that. kg; nothing where they agree. */
-export function figuresApartOf(
+export function conflictingFiguresOf(
   cell: Cell,
 ): { readonly all: readonly Rating[]; readonly held: Held } | undefined {
   const others = othersOf(cell)

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan'
 import type { GateAt, Implied } from '../survey/mounting/gates'
 import { howOfBasis, lengthBracket, massBracket } from './bracket'
 import { between, type Comparison, type FactUse, type Held } from './comparison'
-import { judge, type Judgement } from './judge'
+import { judgeComparison, type Judgement } from './judge-comparison'
 
 /** What was measured for a gate, as a fact: a tape's own error and the readings' scatter, or how a weight is known. mm, kg. */
 function readingUse({ gate, stand, measurement }: GateAt, { rules }: Plan): FactUse | undefined {
@@ -64,8 +64,8 @@ export function gateDoubt(
   plan: Plan,
 ): { readonly comparison: Comparison; readonly use: FactUse; readonly needs: number } | undefined {
   for (const comparison of gateComparisons(at, plan)) {
-    const judged: Judgement = judge(comparison)
-    const [doubt] = judged.is === 'hangs' ? judged.doubts : []
+    const assessment: Judgement = judgeComparison(comparison)
+    const [doubt] = assessment.is === 'hangs' ? assessment.doubts : []
     const [use] = doubt?.uses ?? []
     if (doubt && use) return { comparison, use, needs: doubt.needs ?? 0 }
   }

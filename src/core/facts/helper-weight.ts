@@ -7,7 +7,7 @@ import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
 import { atMost, type Held } from './comparison'
 import { gateComparison } from './gates'
-import { judge } from './judge'
+import { judgeComparison } from './judge-comparison'
 
 /** What whoever helps at a ladder may weigh: by its sheet, and by the links under it parked with nobody else on it. kg */
 export interface HelperWeight {
@@ -71,6 +71,6 @@ export function helperHeld(
   const reading = gateComparison(at, plan, mostKg, 'atMost')
   return {
     held: atMost(stand.value.kg, mostKg, 'mass'),
-    hangs: reading !== undefined && judge(reading).is === 'hangs',
+    hangs: reading !== undefined && judgeComparison(reading).is === 'hangs',
   }
 }

@@ -1,4 +1,4 @@
-import { howKnown, type Known } from '../plan/known'
+import { howFigureIsKnown, type Known } from '../plan/known'
 import type { Plan } from '../plan/plan'
 import { barsOf, type Bar } from '../plan/rack'
 import { standsOnEach } from '../survey/frame/arrangement'
@@ -84,12 +84,12 @@ function factsOf(of: LengthsOf, thing: Keeper): readonly LengthFact[] {
   if (!thing.known) return NONE
   const before = known.get(thing)
   if (before) return before
-  const facts = saidOf(of, thing, thing.known)
+  const facts = findingText(of, thing, thing.known)
   known.set(thing, facts)
   return facts
 }
 
-function saidOf(of: LengthsOf, thing: Keeper, saying: Known): readonly LengthFact[] {
+function findingText(of: LengthsOf, thing: Keeper, saying: Known): readonly LengthFact[] {
   return Object.entries(saying).flatMap(([shown, { by: how }]) =>
     pathsOf(thing, shown).flatMap((path): LengthFact[] => {
       const field = path.join('.')
@@ -132,7 +132,7 @@ const barsAlong = (plan: Plan, attachmentId: string, xMm: number, byMm: number):
 
 /** From one outer foot of a bar to the other. mm. */
 function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): LengthFact[] {
-  const how = howKnown(bar, 'feetYMm.apart')
+  const how = howFigureIsKnown(bar, 'feetYMm.apart')
   const [first, last] = [bar.feetYMm[0], bar.feetYMm.at(-1)]
   if (how === undefined || first === undefined || last === undefined || first === last) return []
   const apart = last - first

@@ -11,7 +11,7 @@ import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 import { howOfBasis, massBracket, partBracket } from './bracket'
 import { atMost, slackOf, type Comparison, type FactUse, type Held } from './comparison'
-import { joined, judge, mostOver, mostSwing, type Doubt, type Judgement } from './judge'
+import { joined, judgeComparison, mostOver, mostSwing, type Doubt, type Judgement } from './judge-comparison'
 import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
@@ -123,7 +123,7 @@ export interface LinkDoubt extends Doubt {
 }
 
 /** What becomes of a link in a state: the comparison that says so, and what it hangs on. */
-export interface LinkJudgement {
+export interface LinkVerdict {
   readonly judgement: Judgement
   /** What it hangs on, each with the comparison that it turns. */
   readonly doubts: readonly LinkDoubt[]
@@ -160,7 +160,7 @@ function otherWeights(cell: Cell, comparison: LinkComparison, counting: Counting
  * A figure whose source is silent on what it counts, where counting the other way turns it: of a figure for each, the
  * fullest of them either way.
  */
-function otherwiseOf(cell: Cell, all: readonly LinkComparison[]): LinkJudgement['otherwise'] {
+function otherwiseOf(cell: Cell, all: readonly LinkComparison[]): LinkVerdict['otherwise'] {
   for (const comparison of all) {
     const { rating, unitIndex, limit } = comparison
     if (rating.counts !== undefined) continue
@@ -186,17 +186,17 @@ const leftOf = ({ limit, countedKg }: LinkComparison) => limit - countedKg
 
 const RANK: Readonly<Record<Judgement['is'], number>> = { over: 0, hangs: 1, together: 2, within: 3 }
 
-type OnCells = Map<Cell, LinkJudgement | undefined>
+type OnCells = Map<Cell, LinkVerdict | undefined>
 const asked = new WeakMap<LoadPath, OnCells>()
 
 /**
  * Judges a link in a state by every figure in force at once; nothing where it has none. Many checks ask it of each, so
  * the answers are kept with the load path.
  */
-export function linkJudgement(
+export function linkVerdict(
   cell: Cell,
   { loadPath, plan }: Pick<Survey, 'loadPath' | 'plan'>,
-): LinkJudgement | undefined {
+): LinkVerdict | undefined {
   if (cell.inForce.length === 0) return undefined
   let known = asked.get(loadPath)
   if (!known) {
@@ -204,36 +204,39 @@ export function linkJudgement(
     asked.set(loadPath, known)
   }
   if (known.has(cell)) return known.get(cell)
-  const judged = judgedLink(cell, plan)
-  known.set(cell, judged)
-  return judged
+  const assessment = judgedLink(cell, plan)
+  known.set(cell, assessment)
+  return assessment
 }
 
-const unsettled = new WeakMap<LoadPath, ReadonlyMap<Cell, LinkJudgement>>()
+const unsettled = new WeakMap<LoadPath, ReadonlyMap<Cell, LinkVerdict>>()
 
 /** The links, state by state, that are over or that some fact may turn: most are neither, and are asked no further. */
-export function unsettledLinks(survey: Pick<Survey, 'loadPath' | 'plan'>): ReadonlyMap<Cell, LinkJudgement> {
+export function unsettledLinks(survey: Pick<Survey, 'loadPath' | 'plan'>): ReadonlyMap<Cell, LinkVerdict> {
   const before = unsettled.get(survey.loadPath)
   if (before) return before
-  const links = new Map<Cell, LinkJudgement>()
+  const links = new Map<Cell, LinkVerdict>()
   for (const cell of survey.loadPath.cells) {
-    const judged = linkJudgement(cell, survey)
-    if (judged && judged !== SURELY) links.set(cell, judged)
+    const assessment = linkVerdict(cell, survey)
+    if (assessment && assessment !== SURELY) links.set(cell, assessment)
   }
   unsettled.set(survey.loadPath, links)
   return links
 }
 
-const SURELY: LinkJudgement = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
+const SURELY: LinkVerdict = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
 
-function judgedLink(cell: Cell, plan: Plan): LinkJudgement | undefined {
+function judgedLink(cell: Cell, plan: Plan): LinkVerdict | undefined {
   if (surelyWithin(cell, plan)) return SURELY
-  const all = linkComparisons(cell, plan).map((comparison) => ({ comparison, judgement: judge(comparison) }))
+  const all = linkComparisons(cell, plan).map((comparison) => ({
+    comparison,
+    judgement: judgeComparison(comparison),
+  }))
   const [first, ...rest] = all
   if (!first) return undefined
-  const worst = rest.reduce((so, each) => {
-    const by = RANK[each.judgement.is] - RANK[so.judgement.is]
-    return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(so.comparison)) ? each : so
+  const worst = rest.reduce((worst, each) => {
+    const by = RANK[each.judgement.is] - RANK[worst.judgement.is]
+    return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(worst.comparison)) ? each : worst
   }, first)
   const { judgement } = worst
   // Each figure in force may hang on facts of its own: all of them are asked. A Stop keeps its own questions.

@@ -1,6 +1,6 @@
 import { HOWS } from '../kinds/how-known'
 import { entryKey, type PlanEntry } from '../plan/entry'
-import { howKnown } from '../plan/known'
+import { howFigureIsKnown } from '../plan/known'
 import type { Load } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { kerbOf } from '../plan/vehicle'
@@ -94,7 +94,7 @@ function massOff(plan: Plan, { of, id, field }: PlanEntry, byKg: number): Plan {
 function kerbFact({ plan }: Survey): readonly MassFact[] {
   const { vehicle, rules } = plan
   const value = kerbOf(vehicle)
-  const how = howKnown(vehicle, 'kerbKg') ?? vehicle.source?.kind ?? 'told'
+  const how = howFigureIsKnown(vehicle, 'kerbKg') ?? vehicle.source?.kind ?? 'told'
   const kg = value === undefined ? 0 : value * massBracket(HOWS[how].basis, rules)
   if (value === undefined || kg === 0) return []
   const entry = { of: 'vehicle', id: vehicle.id, field: 'kerbKg' } as const
@@ -114,7 +114,7 @@ function kerbFact({ plan }: Survey): readonly MassFact[] {
 
 /** The most that any mass of a survey may be off, as a part of it. */
 export function mostMassPart({ masses, plan }: Survey): number {
-  const kerb = howKnown(plan.vehicle, 'kerbKg') ?? plan.vehicle.source?.kind ?? 'told'
+  const kerb = howFigureIsKnown(plan.vehicle, 'kerbKg') ?? plan.vehicle.source?.kind ?? 'told'
   let most = massBracket(HOWS[kerb].basis, plan.rules)
   for (const { basis } of masses) most = Math.max(most, massBracket(basis, plan.rules))
   return most

@@ -1,6 +1,6 @@
 import type { Box } from '../geometry/boxes'
 import { paneLacks, sharesWidth, type Sunroof } from '../survey/openings/swings'
-import type { PaneMeeting } from '../survey/openings/meetings'
+import type { PaneCollision } from '../survey/openings/collisions'
 import type { Survey } from '../survey/survey'
 import { atLeast, type Held } from './comparison'
 
@@ -20,7 +20,9 @@ export const unknownPanes = (
   })
 
 /** What a pane meets on its way, each with the gap to it. mm. */
-export const paneFacts = (survey: Survey): readonly { readonly meeting: PaneMeeting; readonly gap: Held }[] =>
+export const paneFacts = (
+  survey: Survey,
+): readonly { readonly meeting: PaneCollision; readonly gap: Held }[] =>
   survey.fit
     .panes()
     .map((meeting) => ({ meeting, gap: atLeast(meeting.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap') }))

@@ -1,5 +1,5 @@
 import type { Survey } from '../survey/survey'
-import type { Stand } from '../survey/motion/standing'
+import type { Stand } from '../survey/motion/tip-over'
 import { atMost, fails, type Held } from './comparison'
 
 /** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */

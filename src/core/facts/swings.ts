@@ -1,12 +1,12 @@
 import { forwardToClear } from '../survey/openings/swings'
-import type { SwingMeeting } from '../survey/openings/meetings'
+import type { SwingCollision } from '../survey/openings/collisions'
 import type { Survey } from '../survey/survey'
 import { atLeast, type Held } from './comparison'
 import { skinOffMm } from './length-facts'
 
 /** What a hatch or tailgate meets on its way: touched after so many degrees, or passed with so many mm. */
 type SwingFact = {
-  readonly meeting: SwingMeeting
+  readonly meeting: SwingCollision
   /** Whether touching it stops a job: the rear door's glass on what stands there for good. */
   readonly grave: boolean
 } & (

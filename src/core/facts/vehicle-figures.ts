@@ -1,4 +1,4 @@
-import { howKnown } from '../plan/known'
+import { howFigureIsKnown } from '../plan/known'
 import type { Plan } from '../plan/plan'
 import { kerbOf } from '../plan/vehicle'
 import { partBracket } from './bracket'
@@ -6,7 +6,7 @@ import type { FactUse } from './comparison'
 
 /** A figure of the vehicle's own papers as it goes into a sum of masses. kg. */
 export function vehicleUse({ vehicle, rules }: Plan, field: string, value: number, per: number): FactUse {
-  const how = howKnown(vehicle, field) ?? vehicle.source?.kind ?? 'told'
+  const how = howFigureIsKnown(vehicle, field) ?? vehicle.source?.kind ?? 'told'
   return {
     entry: { of: 'vehicle', id: vehicle.id, field },
     value,

@@ -1,7 +1,7 @@
 import { ATTACHMENTS, attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { choicesOf } from '../kinds/kind'
 import type { Attachment } from '../plan/vehicle'
-import { listOf, rawOf } from './raw'
+import { listOf, rawOf } from './unknown-record'
 import {
   ID,
   MARKS,

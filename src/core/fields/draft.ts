@@ -5,7 +5,7 @@ import type { Field, Fields, Group, List, Single, Variants } from './field'
 import type { Rating } from '../plan/rating'
 import type { State } from '../units/scalars'
 import { quantityAlong } from './field-along'
-import { listOf, rawOf, type Raw } from './raw'
+import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import { byState, RATING_FIELD } from './figures-fields'
 
 /** A thing as a form has it: texts in the shape of the plan. */
@@ -32,7 +32,7 @@ export const textOf = (draft: Draft | undefined): string => (typeof draft === 's
 /** What was typed for the fields of the thing that is shown, and the path to it. */
 export interface Shown {
   readonly system: UnitSystem
-  readonly typed: Raw
+  readonly typed: UnknownRecord
   readonly rel: string
 }
 
@@ -82,7 +82,7 @@ function severalText(field: Single, values: readonly unknown[], shown: Shown): s
 }
 
 /** The other figures of a thing's fields as texts, each as it was typed. */
-export function othersDraft(fields: Fields, raw: Raw, system: UnitSystem): DraftOf {
+export function othersDraft(fields: Fields, raw: UnknownRecord, system: UnitSystem): DraftOf {
   return Object.fromEntries(
     Object.entries(rawOf(raw['known'])).flatMap(([path, mark]) => {
       const others = listOf(rawOf(mark)['others'])

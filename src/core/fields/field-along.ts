@@ -1,4 +1,4 @@
-import { listOf, rawOf } from './raw'
+import { listOf, rawOf } from './unknown-record'
 import type { Field, Fields } from './field'
 
 type Quantity = Extract<Field, { is: 'quantity' }>

@@ -164,9 +164,9 @@ export const pairs = (label: string, keys: Pairs['keys'], hint: string): Pairs =
   ...hinted(label, hint),
 })
 export const figures = (label: string): Figures => ({ is: 'figures', label })
-export const kept = (why: string): Kept => ({ is: 'kept', why })
+export const hiddenField = (why: string): Kept => ({ is: 'kept', why })
 export const MARKS: Marks = { is: 'marks' }
-export const ID = kept('It is given by Ypsos and never shown.')
+export const ID = hiddenField('It is given by Ypsos and never shown.')
 export const group = (
   label: string,
   fields: Fields,

@@ -1,5 +1,5 @@
 import type { Field } from './field'
-import { listOf, rawOf } from './raw'
+import { listOf, rawOf } from './unknown-record'
 
 /** A field as a person may ask for it, and where the sheet has it: as `attachments.0.riseMm`. */
 export interface NamedField {

@@ -29,7 +29,7 @@ function entered<T>(
   ...texts: (readonly [path: string, text: Draft])[]
 ) {
   const draft = texts.reduce<Draft>(
-    (so, [path, text]) => typed(so, path.split('.'), text),
+    (draft, [path, text]) => typed(draft, path.split('.'), text),
     toDraft(field, was, SHOWN),
   )
   return readDraft(field, schema, draft, was, 'metric')

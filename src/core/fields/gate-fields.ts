@@ -1,4 +1,4 @@
-import type { Gate } from '../plan/gate'
+import type { PreorderMeasurement } from '../plan/preorder-measurement'
 import { ID, choice, group, length, list, mass, text, type FieldsOf } from './field'
 
 export const GATES = list(
@@ -41,6 +41,6 @@ export const GATES = list(
       plusToMm: length('to'),
       why: text('Because'),
     }),
-  } satisfies FieldsOf<Gate>),
+  } satisfies FieldsOf<PreorderMeasurement>),
   { start: (id) => ({ id, ask: { kind: 'length', datum: '' } }) },
 )

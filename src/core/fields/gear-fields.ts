@@ -3,7 +3,7 @@ import { GEAR_SHAPES } from '../kinds/gear-shape'
 import { choicesOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
 import type { Gear, Opens, Place } from '../plan/gear'
-import { listOf } from './raw'
+import { listOf } from './unknown-record'
 import {
   choice,
   flag,

@@ -1,5 +1,5 @@
 import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/fastening'
-import { rawOf } from './raw'
+import { rawOf } from './unknown-record'
 import {
   choice,
   flag,

@@ -2,14 +2,14 @@ import { BASES } from '../kinds/basis'
 import { choicesOf, kindsOf } from '../kinds/kind'
 import type { GearMass, OtherMass } from '../plan/gear-mass'
 import type { Mass } from '../plan/rating'
-import { type Raw } from './raw'
+import { type UnknownRecord } from './unknown-record'
 import { choice, group, list, mass, MARKS, number, text, type Fields, type FieldsOf } from './field'
 
 /**
  * How a mass is known after it was typed. Left empty it is not known yet; a starting value or a target that was typed over
  * is what somebody told, and so is what nobody knew before.
  */
-function knownAfter(now: Raw, was: Raw): Raw {
+function knownAfter(now: UnknownRecord, was: UnknownRecord): UnknownRecord {
   const { kg, basis } = now
   if (kg === 0 && was['kg'] !== 0) return { ...now, basis: 'unknown' }
   const made = basis === 'start' || basis === 'target' || (basis === 'unknown' && kg !== 0)

@@ -1,7 +1,7 @@
 import { choicesOf } from '../kinds/kind'
 import { ANTENNA_FORMS, OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import type { Obstacle } from '../plan/vehicle'
-import { listOf, type Raw } from './raw'
+import { listOf, type UnknownRecord } from './unknown-record'
 import {
   ID,
   MARKS,
@@ -79,7 +79,7 @@ const OBSTACLE_FIELDS = {
 } satisfies FieldsOf<{ [K in AllOf<Obstacle>]: unknown }>
 
 /** A panel begins at its hinge, and goes with it. */
-function fromHinge(now: Raw, was: Raw): Raw {
+function fromHinge(now: UnknownRecord, was: UnknownRecord): UnknownRecord {
   if (same(now['hinge'], was['hinge']) && same(now['panel'], was['panel'])) return now
   const corners = listOf(now['panel'])
   const [first, ...rest] = corners

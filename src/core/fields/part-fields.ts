@@ -3,7 +3,7 @@ import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
 import { PART_ROLES } from '../kinds/part-role'
 import type { Kit, Part } from '../plan/rack'
-import type { Raw } from './raw'
+import type { UnknownRecord } from './unknown-record'
 import {
   ID,
   MARKS,
@@ -25,7 +25,7 @@ import { WORK, WORK_PARTS } from './work-fields'
 
 const DOORS = [2, 3, 4, 5].map((each) => [each, String(each)] as const)
 
-const pilotFirst = ({ pilotMm, finalMm }: Raw): Record<string, string> =>
+const pilotFirst = ({ pilotMm, finalMm }: UnknownRecord): Record<string, string> =>
   typeof pilotMm === 'number' && typeof finalMm === 'number' && pilotMm > finalMm
     ? { pilotMm: 'A pilot is smaller than the final hole.' }
     : {}

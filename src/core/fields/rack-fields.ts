@@ -2,13 +2,13 @@ import { choicesOf } from '../kinds/kind'
 import { RACK_KINDS, type RackKind } from '../kinds/rack-kind'
 import { WHENS } from '../kinds/when'
 import type { Bar, Deck, Profile, Rack } from '../plan/rack'
-import { listOf, rawOf, type Raw } from './raw'
+import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import {
   choice,
   flag,
   group,
   ID,
-  kept,
+  hiddenField,
   list,
   MARKS,
   mass,
@@ -140,7 +140,7 @@ const FEET: Field = {
 }
 
 /** Of underside and top, the one that was taped last gives the other. */
-function fromTop(now: Raw, was: Raw): unknown {
+function fromTop(now: UnknownRecord, was: UnknownRecord): unknown {
   const { topMm, ...rest } = now
   if (typeof topMm !== 'number') return now
   const heightMm = Number(rawOf(now['profile'])['heightMm'])
@@ -301,7 +301,7 @@ const RACK_FIELDS = {
   }),
   gates: GATES,
   note: note('Notes'),
-  status: kept('It is chosen in the job, where the rack is fitted, already on or comes off.'),
+  status: hiddenField('It is chosen in the job, where the rack is fitted, already on or comes off.'),
   known: MARKS,
   typed: MARKS,
 } satisfies FieldsOf<{ [K in AllOf<Rack>]: unknown }>

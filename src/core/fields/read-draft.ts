@@ -20,7 +20,7 @@ import {
   within,
 } from './draft'
 import type { Field, Group, List, Variants } from './field'
-import { isRaw, listOf, rawOf, type Raw } from './raw'
+import { isUnknownRecord, listOf, rawOf, type UnknownRecord } from './unknown-record'
 import { MORE_FIGURES, byState } from './figures-fields'
 import {
   ASKED,
@@ -132,7 +132,7 @@ const ofState =
 
 const RATINGS = z.array(ratingSchema)
 
-const newOwner = (shown: Shown, typed: Raw = {}, marks: DraftOf = {}): Owner => ({
+const newOwner = (shown: Shown, typed: UnknownRecord = {}, marks: DraftOf = {}): Owner => ({
   shown,
   typed: new Map(Object.entries(typed as Record<string, string>)),
   changed: new Set(),
@@ -149,7 +149,9 @@ function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
     return value === undefined ? [] : [[key, value] as const]
   })
   const same =
-    isRaw(was) && next.length === Object.keys(raw).length && next.every(([key, value]) => raw[key] === value)
+    isUnknownRecord(was) &&
+    next.length === Object.keys(raw).length &&
+    next.every(([key, value]) => raw[key] === value)
   return same ? was : Object.fromEntries(next)
 }
 
@@ -193,7 +195,8 @@ function readGroup(
       // What the form filled in was typed by nobody.
       for (const [at, { by }] of Object.entries(known ?? {})) if (by === 'start') owner.typed.delete(at)
     }
-    const typed = owner.typed.size > 0 || isRaw(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
+    const typed =
+      owner.typed.size > 0 || isUnknownRecord(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
     values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
   }
   // What a kind of another shape had stays only where this one has it too.
@@ -265,7 +268,7 @@ function readField(field: Field, at: At): unknown {
     }
     case 'pairs': {
       if (textOf(draft) === textOf(toDraft(field, was, owner.shown)) && was !== undefined) return was
-      const values: Raw[] = []
+      const values: UnknownRecord[] = []
       for (const each of entriesOf(draft)) {
         const texts = each.split(/\s\/\s/)
         if (texts.length !== 2) {

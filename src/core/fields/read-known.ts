@@ -13,7 +13,7 @@ import {
 } from './draft'
 import type { Fields } from './field'
 import { quantityAlong } from './field-along'
-import { listOf, rawOf } from './raw'
+import { listOf, rawOf } from './unknown-record'
 import { ASKED, KEPT, fault, parsed, same, sameList, type At, type Owner } from './reading'
 
 /** How each field is known after reading: as the form says, and no starting value once it was typed over. */

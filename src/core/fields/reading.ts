@@ -5,7 +5,7 @@ import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
 import { singleText, textOf, type Draft, type DraftOf, type Shown } from './draft'
 import type { Choices, Single } from './field'
-import { listOf, rawOf } from './raw'
+import { listOf, rawOf } from './unknown-record'
 import { mayBeLeftOut } from './schema-walk'
 
 /**

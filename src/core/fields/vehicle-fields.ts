@@ -2,7 +2,7 @@ import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
 import type { TailLoad, Vehicle } from '../plan/vehicle'
 import { ATTACHMENT_FIELD } from './attachment-fields'
-import { listOf, rawOf, type Raw } from './raw'
+import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import {
   ID,
   MARKS,
@@ -49,7 +49,7 @@ const FACTS: Field = {
   },
 }
 
-function between(now: Raw): Record<string, string> {
+function between(now: UnknownRecord): Record<string, string> {
   const [kerb, gross, length] = [now['kerbKg'], now['grossKg'], Number(now['lengthMm'])]
   return {
     ...(typeof kerb === 'number' && typeof gross === 'number' && gross <= kerb

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { jobSession } from '../bay/job-session'
-import { judgePlan } from '../review/judged.testing'
+import { assess } from '../review/assess.testing'
 import { bayReport } from './bay-report'
 import { jsonSchemas } from './json-schemas'
 import { reviewReport, surveyReport } from './report'
@@ -26,15 +26,15 @@ describe('the published schemas', () => {
       validator(`${each}.schema.json`),
     )
     for (const each of DEMO_PLANS) {
-      const judged = judgePlan(each, DEMO_STOCK)
+      const assessment = assess(each, DEMO_STOCK)
       expect(plan?.(each), JSON.stringify(plan?.errors)).toBe(true)
-      const survey: unknown = JSON.parse(JSON.stringify(surveyReport(judged.survey)))
+      const survey: unknown = JSON.parse(JSON.stringify(surveyReport(assessment.survey)))
       expect(surveyed?.(survey), JSON.stringify(surveyed?.errors)).toBe(true)
       const review: unknown = JSON.parse(
-        JSON.stringify(reviewReport(judged.survey, judged.review, judged.remedies)),
+        JSON.stringify(reviewReport(assessment.survey, assessment.review, assessment.remedies)),
       )
       expect(reviewed?.(review), JSON.stringify(reviewed?.errors)).toBe(true)
-      const found = jobSession(judged, [])
+      const found = jobSession(assessment, [])
       expect(
         found.ok && stands?.(JSON.parse(JSON.stringify(bayReport(found.session)))),
         JSON.stringify(stands?.errors),

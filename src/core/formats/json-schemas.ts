@@ -49,7 +49,7 @@ function defined(root: Node, ref: string): Node | undefined {
   const found = ref
     .replace('#/', '')
     .split('/')
-    .reduce<unknown>((so, key) => (isNode(so) ? so[key] : undefined), root)
+    .reduce<unknown>((node, key) => (isNode(node) ? node[key] : undefined), root)
   return isNode(found) ? found : undefined
 }
 

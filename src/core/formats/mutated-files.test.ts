@@ -12,13 +12,13 @@ import { fullPlan } from '../plan/full-plan.testing'
 import { bayRulesOf } from '../plan/house'
 import { patchBetween } from '../plan/patch'
 import type { Plan } from '../plan/plan'
-import { judgePlan } from '../review/judge'
+import { assess } from '../review/assess'
 import { phraseText } from '../units/phrase'
 import { printBackup, readBackup } from './backup'
 import { logCsv, parseLogText, printLog } from './log-file'
-import { meet } from './meeting'
+import { compareCopies } from './copies'
 import { mutated, mutatedTable } from './mutate.testing'
-import { printParcel, readParcel } from './parcel'
+import { printBundle, readBundle } from './job-bundle'
 import { parsePlanText, printPlan } from './plan-file'
 import { reviewReport, surveyReport } from './report'
 import { restorePreview } from './restoring'
@@ -45,7 +45,7 @@ const sound = (out: unknown) => expect(oddIn(out)).toBeUndefined()
 
 /** Everything that is made of a plan: its survey and review as they go out, and its handover sheet. */
 function fromPlan(plan: Plan): void {
-  const { survey, review } = judgePlan(plan)
+  const { survey, review } = assess(plan)
   sound(surveyReport(survey))
   sound(reviewReport(survey, review, () => []))
   for (const finding of review.findings) sound(phraseText(finding.sentence))
@@ -98,7 +98,7 @@ const FILES: Readonly<Record<string, Kind>> = {
     },
   },
   parcel: {
-    texts: plans.map((plan) => printParcel(parcelOf(plan), '0'.repeat(64))),
+    texts: plans.map((plan) => printBundle(parcelOf(plan), '0'.repeat(64))),
     read(text) {
       let raw: unknown
       try {
@@ -106,10 +106,10 @@ const FILES: Readonly<Record<string, Kind>> = {
       } catch {
         return false
       }
-      const read = readParcel(raw)
+      const read = readBundle(raw)
       if (!read.ok) return false
-      const mine = plans.find(({ id }) => id === read.parcel.plan.id) ?? read.parcel.plan
-      sound(meet({ plan: mine, steps: [] }, read.parcel, AT))
+      const mine = plans.find(({ id }) => id === read.bundle.plan.id) ?? read.bundle.plan
+      sound(compareCopies({ plan: mine, steps: [] }, read.bundle, AT))
       return true
     },
   },

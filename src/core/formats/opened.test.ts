@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { readBackup } from './backup'
 import { parseLogText } from './log-file'
-import { readParcel } from './parcel'
+import { readBundle } from './job-bundle'
 import { parsePlanText } from './plan-file'
 import { parseStockText } from './stock-file'
 
@@ -16,7 +16,7 @@ const READERS: readonly (readonly [name: string, format: string, read: (text: st
   ['backup', 'ypsos-backup', readBackup],
   ['log', 'ypsos-log', parseLogText],
   ['stock', 'ypsos-stock', parseStockText],
-  ['parcel', 'ypsos-parcel', (text) => readParcel(JSON.parse(text) as unknown)],
+  ['job bundle', 'ypsos-parcel', (text) => readBundle(JSON.parse(text) as unknown)],
 ]
 
 describe.each(READERS)('a file of kind %s', (_, format, read) => {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import fc from 'fast-check'
 import { madePlans } from '../plan/made-plans.testing'
 import type { Plan } from '../plan/plan'
-import { assess } from '../remedies/assess'
+import { assessWithFixes } from '../remedies/assess-with-fixes'
 import { reviewReport, surveyReport } from './report'
 
 /** The plans whose reports are recorded, besides those of the demo. */
@@ -28,7 +28,7 @@ export interface PlanReports {
 
 /** What a plan's reports say, as text; the fixes only when they are asked for, for they take long. */
 export function planReports(plan: Plan, withFixes: boolean): PlanReports {
-  const { survey, review, remedies } = assess(plan)
+  const { survey, review, remedies } = assessWithFixes(plan)
   return {
     plan: JSON.stringify(plan),
     survey: withoutWords(surveyReport(survey)),

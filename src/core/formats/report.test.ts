@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, firstBike } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
-import { judgePlan } from '../review/judged.testing'
+import { assess } from '../review/assess.testing'
 import { reviewReport, reviewReportSchema, surveyReport, surveyReportSchema } from './report'
 
 describe('reports for other software', () => {
   it('give layers, states, limits, what is left, and what governs, with their stable names', () => {
-    const report = surveyReport(judgePlan(boatAndBox, DEMO_STOCK).survey)
+    const report = surveyReport(assess(boatAndBox, DEMO_STOCK).survey)
     expect(surveyReportSchema.parse(report)).toEqual(report)
     const roof = report.layers.find((layer) => layer.id === 'roof')!
     expect(roof.states[0]).toMatchObject({
@@ -18,13 +18,13 @@ describe('reports for other software', () => {
     expect(roof.states[0]!.parts.reduce((sum, each) => sum + each.countedKg, 0)).toBeCloseTo(81.4, 6)
     expect(report.governing.road).toEqual({ layerId: 'roof', name: 'Roof', leftKg: -6.4 })
     expect(report.feet.map((foot) => foot.corner)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
-    const sum = report.feet.reduce((so, foot) => so + foot.loadKg.road, 0)
+    const sum = report.feet.reduce((total, foot) => total + foot.loadKg.road, 0)
     expect(sum).toBeCloseTo(72.8, 1)
     // Bars carry the load and their own 2.6 kg each.
-    const bars = report.bars.reduce((so, bar) => so + bar.states.road.carriesKg, 0)
+    const bars = report.bars.reduce((total, bar) => total + bar.states.road.carriesKg, 0)
     expect(bars).toBeCloseTo(72.8 + 5.2, 1)
     for (const bar of report.bars)
-      expect(bar.states.road.feetKg.reduce((so, each) => so + each, 0)).toBeCloseTo(
+      expect(bar.states.road.feetKg.reduce((total, each) => total + each, 0)).toBeCloseTo(
         bar.states.road.carriesKg,
         2,
       )
@@ -36,8 +36,8 @@ describe('reports for other software', () => {
   })
 
   it('give findings with remedies that are commands, and say null where there is no figure', () => {
-    const judged = judgePlan(boatAndBox, DEMO_STOCK)
-    const report = reviewReport(judged.survey, judged.review, judged.remedies)
+    const assessment = assess(boatAndBox, DEMO_STOCK)
+    const report = reviewReport(assessment.survey, assessment.review, assessment.remedies)
     expect(reviewReportSchema.parse(report)).toEqual(report)
     expect(report.findings[0]).toMatchObject({
       severity: 'stop',
@@ -49,7 +49,7 @@ describe('reports for other software', () => {
       say: 'Box contents to 19 kg',
       command: { do: 'setLoad' },
     })
-    const unrated = judgePlan(firstBike, DEMO_STOCK)
+    const unrated = assess(firstBike, DEMO_STOCK)
     const missing = reviewReport(unrated.survey, unrated.review, unrated.remedies).findings[0]!
     expect([missing.severity, missing.limit, missing.margin]).toEqual(['findOut', null, null])
     const feet = surveyReport(unrated.survey).layers.find((layer) => layer.id === 'part:square-feet')!

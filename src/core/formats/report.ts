@@ -2,7 +2,7 @@ import * as z from '../units/schema'
 import { STATES, stateSchema, type State } from '../units/scalars'
 import { WHERES } from '../review/ask'
 import { phraseText, type Amount } from '../units/phrase'
-import { saidSchema, SEVERITIES, type Finding } from '../review/finding'
+import { findingHeadSchema, SEVERITIES, type Finding } from '../review/finding'
 import { fixesLeftOut } from '../remedies/fixes-limit'
 import type { Remedy } from '../remedies/remedies'
 import { type Review, layerSeverity } from '../review/review'
@@ -148,7 +148,7 @@ export const reviewReportSchema = z.strictObject({
   ),
   findings: z.array(
     z.strictObject({
-      ...saidSchema.shape,
+      ...findingHeadSchema.shape,
       measured: amountSchema,
       limit: amountSchema,
       margin: amountSchema,

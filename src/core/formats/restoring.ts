@@ -1,7 +1,7 @@
 import { logEventSchema } from '../log/event'
 import type { Plan } from '../plan/plan'
 import { type Pasts, pictureSchema, SHELF_NAMES, type ShelfName, type Shelves } from './backup'
-import { meet } from './meeting'
+import { compareCopies } from './copies'
 import { own } from '../units/own'
 import { readPlan } from './plan-file'
 import { STOCK_KINDS, STOCK_SCHEMAS } from './stock-kinds'
@@ -91,7 +91,7 @@ export function differingIn(
       const name = (mine ?? theirs)?.job.name ?? key
       if (!mine || !theirs) return { ...entry, name, standing: 'other' }
       const [past, other] = [own(pasts.here, key) ?? [], own(pasts.backup, key) ?? []]
-      const { at } = meet({ plan: mine, steps: past }, { plan: theirs, steps: other }, '')
+      const { at } = compareCopies({ plan: mine, steps: past }, { plan: theirs, steps: other }, '')
       const standing = at === 'behind' ? 'newer' : at === 'ahead' || at === 'same' ? 'older' : 'apart'
       return {
         ...entry,

@@ -166,20 +166,22 @@ function find(
   field: Field,
   schema: z.core.$ZodType,
   [key, ...rest]: readonly string[],
-  so: Omit<Found, 'field'> & { readonly path: readonly string[] },
+  found: Omit<Found, 'field'> & { readonly path: readonly string[] },
 ): Found | undefined {
-  if (key === undefined) return { field, optional: so.optional, ...(so.when && { when: so.when }) }
-  const path = [...so.path, key]
+  if (key === undefined) return { field, optional: found.optional, ...(found.when && { when: found.when }) }
+  const path = [...found.path, key]
   if (field.is === 'group') {
     const [inner, of] = [field.fields[key], schemaAt(schema, key)]
-    return inner && of && find(inner, of, rest, { ...so, path, optional: so.optional || mayBeLeftOut(of) })
+    return (
+      inner && of && find(inner, of, rest, { ...found, path, optional: found.optional || mayBeLeftOut(of) })
+    )
   }
   if (field.is !== 'variants') return undefined
   if (key === field.by)
     return {
       field: { is: 'choice', label: field.label, choices: field.choices },
-      optional: so.optional,
-      ...(so.when && { when: so.when }),
+      optional: found.optional,
+      ...(found.when && { when: found.when }),
     }
   const kinds = field.choices
     .map(([kind]) => String(kind))
@@ -189,9 +191,9 @@ function find(
   if (first === undefined || !of) return undefined
   const all = kinds.length === field.choices.length
   return find(field.groupOf(first), of, [key, ...rest], {
-    path: so.path,
-    optional: so.optional || !all,
-    ...(all ? {} : { when: { path: [...so.path, field.by], is: kinds } }),
+    path: found.path,
+    optional: found.optional || !all,
+    ...(all ? {} : { when: { path: [...found.path, field.by], is: kinds } }),
   })
 }
 

@@ -3,7 +3,7 @@ import { DEMO_STOCK } from '@/demo/stock'
 import { rackOffer } from '../placing/rack-offer'
 import { barsRack, own, planOf, vehicleWith } from '../plan/plans.testing'
 import { barsOf, rackSchema, type Rack } from '../plan/rack'
-import { apartFromStock, intoStock, stockRackOf } from './stock-rack'
+import { stockDifferences, intoStock, stockRackOf } from './stock-rack'
 
 const saved = barsRack({})
 /** The same rack in a job: put on from stock, moved, and its figures and a width found out there. */
@@ -30,17 +30,17 @@ describe('a rack of a job and the same in stock', () => {
   })
 
   it('differ in what was found out of it, and not in where it stands', () => {
-    expect(apartFromStock(inJob, saved)).toEqual([
+    expect(stockDifferences(inJob, saved)).toEqual([
       { name: 'Bar 2', fields: ['the width that can be used'] },
       { name: 'Feet', fields: ['its figures'] },
     ])
-    expect(apartFromStock(saved, saved)).toEqual([])
+    expect(stockDifferences(saved, saved)).toEqual([])
   })
 
   it('are the same once the entry has taken it, which keeps its own ids and places', () => {
     const taken = intoStock(inJob, saved)
     expect(rackSchema.safeParse(taken).error).toBeUndefined()
-    expect(apartFromStock(inJob, taken)).toEqual([])
+    expect(stockDifferences(inJob, taken)).toEqual([])
     expect(taken.id).toBe(saved.id)
     expect(taken.status).toBeUndefined()
     expect(barsOf(taken).map(({ id, xMm }) => [id, xMm])).toEqual(
@@ -56,7 +56,7 @@ describe('a rack of a job and the same in stock', () => {
 
   it('holds for every rack of the demo’s stock', () => {
     for (const rack of DEMO_STOCK.racks) {
-      expect(apartFromStock(rack, rack)).toEqual([])
+      expect(stockDifferences(rack, rack)).toEqual([])
       expect(rackSchema.safeParse(intoStock(rack, rack)).error).toBeUndefined()
     }
     expect(DEMO_STOCK.racks.length).toBeGreaterThan(3)

@@ -45,7 +45,7 @@ export function intoStock(rack: Rack, entry: Rack): Rack {
 }
 
 /** What differs in one thing of a rack, field by field in plain words. */
-export interface ApartFromStock {
+export interface StockDifference {
   readonly name: string
   readonly fields: readonly string[]
 }
@@ -61,7 +61,7 @@ const fieldsApart = (here: object, there: object | undefined): string[] => {
 }
 
 /** Where a job's rack and its entry in the stock differ: in the rack itself, its bars and its parts. */
-export function apartFromStock(rack: Rack, entry: Rack): readonly ApartFromStock[] {
+export function stockDifferences(rack: Rack, entry: Rack): readonly StockDifference[] {
   const as = intoStock(rack, entry)
   const whole = ({ parts: _parts, ...rest }: Rack) => ({ ...rest, bars: undefined })
   const knownBars = barsOf(entry)

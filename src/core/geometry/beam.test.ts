@@ -283,8 +283,8 @@ describe('any beam', () => {
       fc.property(randomBeam, ({ supports, loads }) => {
         const reactions = beamReactions(supports, loads)
         const scale = Math.max(totalOf(loads), ...reactions.map(Math.abs), 1e-9)
-        const sum = reactions.reduce((so, each) => so + each, 0)
-        const moment = reactions.reduce((so, each, i) => so + each * supports[i]!, 0)
+        const sum = reactions.reduce((total, each) => total + each, 0)
+        const moment = reactions.reduce((total, each, i) => total + each * supports[i]!, 0)
         expect(Math.abs(sum - totalOf(loads))).toBeLessThanOrEqual(1e-9 * scale)
         expect(Math.abs(moment - momentOf(loads))).toBeLessThanOrEqual(1e-9 * scale * 1200)
       }),

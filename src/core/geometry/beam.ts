@@ -285,10 +285,10 @@ interface Place {
 
 /** A moment is largest where something stands, or where a line load's shear passes nothing. */
 function largestMoment(stretches: readonly Stretch[]): Place {
-  let so: Place = { atMm: 0, value: 0 }
+  let extreme: Place = { atMm: 0, value: 0 }
   const look = (stretch: Stretch, t: number) => {
     const value = momentIn(stretch, t)
-    if (Math.abs(value) > Math.abs(so.value)) so = { atMm: stretch.from + t, value }
+    if (Math.abs(value) > Math.abs(extreme.value)) extreme = { atMm: stretch.from + t, value }
   }
   for (const stretch of stretches) {
     look(stretch, 0)
@@ -297,18 +297,18 @@ function largestMoment(stretches: readonly Stretch[]): Place {
     for (const t of roots(-stretch.slope / 2, -stretch.perMm, stretch.shear))
       if (t > 0 && t < stretch.length) look(stretch, t)
   }
-  return so
+  return extreme
 }
 
 const PARTS = 4
 
 /** It comes down most at an end, or where it runs level: there the turn changes sign, and halving finds the place to a micrometre. */
 function lowestOf(stretches: readonly Stretch[], tilt: number, straight: number): Place {
-  let so: Place = { atMm: stretches[0]?.from ?? 0, value: -Infinity }
+  let extreme: Place = { atMm: stretches[0]?.from ?? 0, value: -Infinity }
   const look = (stretch: Stretch, t: number) => {
     const atMm = stretch.from + t
     const value = straight + tilt * atMm - sinkIn(stretch, t)
-    if (value > so.value) so = { atMm, value }
+    if (value > extreme.value) extreme = { atMm, value }
   }
   for (const stretch of stretches) {
     look(stretch, 0)
@@ -334,7 +334,7 @@ function lowestOf(stretches: readonly Stretch[], tilt: number, straight: number)
       before = after
     }
   }
-  return so
+  return extreme
 }
 
 function roots(a: number, b: number, c: number): number[] {

@@ -2,8 +2,8 @@ import type * as z from '../units/schema'
 import { kindsOf } from '../kinds/kind'
 import { unionOf } from '../kinds/union'
 import { common, type EventKindTraits } from './events/entry'
-import { ofRackEvents } from './events/of-rack'
-import { ofWorkEvents } from './events/of-work'
+import { ofRackEvents } from './events/rack-events'
+import { ofWorkEvents } from './events/work-events'
 
 const events = { ...ofRackEvents, ...ofWorkEvents }
 type Events = typeof events

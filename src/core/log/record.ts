@@ -16,7 +16,7 @@ export interface Answered {
   readonly places?: readonly string[] | undefined
   readonly jointId?: string | undefined
   readonly reason: string
-  readonly hung?: Hung | undefined
+  readonly hung?: EvidenceFacts | undefined
 }
 
 /** What somebody said to differ from the sheet. */
@@ -55,13 +55,13 @@ export interface Pulled {
 }
 
 /** What a tick hung on when it was given, by the fact's name. */
-export type Hung = Readonly<Record<string, number | string>>
+export type EvidenceFacts = Readonly<Record<string, number | string>>
 
 /** A job's progress while a log is read. */
 export interface JobDraft {
   done: Set<string>
   /** What each tick hung on, where its entry says so. */
-  hung: Map<string, Hung>
+  hung: Map<string, EvidenceFacts>
   counted: Map<string, number>
   /** The last readings of each pair at each step, by `step pair`. */
   measured: Map<string, Readings>
@@ -122,7 +122,7 @@ export interface RecordDraft {
 }
 
 /** Keeps those of a step's answers that something holds of. */
-export function keepAnswers(job: JobDraft, stepId: string, which: (answer: Answered) => boolean): void {
+export function retainAnswers(job: JobDraft, stepId: string, which: (answer: Answered) => boolean): void {
   const kept = (job.answers.get(stepId) ?? []).filter(which)
   if (kept.length > 0) job.answers.set(stepId, kept)
   else job.answers.delete(stepId)

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { DEMO_PLANS } from '../../demo/plans'
 import { DEMO_STOCK } from '../../demo/stock'
 import { apply } from '../plan/apply'
-import { judgePlan } from '../review/judge'
+import { assess } from '../review/assess'
 import { phraseText } from '../units/phrase'
 import { barLengthOffers } from './bar-lengths'
 
@@ -20,7 +20,7 @@ it('sets every length of stock beside the bars as they are, the shortest first',
     'Aero bar 1520',
   ])
   expect(rows[0]?.rack).toBe(rack)
-  expect(rows[0]?.states).toEqual(judgePlan(plan).review.states)
+  expect(rows[0]?.states).toEqual(assess(plan).review.states)
   // Feet stand 530 mm off the middle: half of 1200 less 530.
   expect(rows.map(({ pastFootMm }) => pastFootMm)).toEqual([105, 70, 150, 230])
   expect(rows.slice(1).map(({ widestMm }) => widestMm)).toEqual(
@@ -36,11 +36,9 @@ it('judges each with all that stands on it, and says the gravest that is new', (
     const done = apply(plan, { do: 'setRack', rack: changed })
     expect(done.ok).toBe(true)
     if (!done.ok) continue
-    const { review } = judgePlan(done.plan)
+    const { review } = assess(done.plan)
     expect([stockId, states]).toEqual([stockId, review.states])
-    const before = new Set(
-      judgePlan(plan).review.findings.map(({ sentence }) => phraseText(sentence, METRIC)),
-    )
+    const before = new Set(assess(plan).review.findings.map(({ sentence }) => phraseText(sentence, METRIC)))
     if (against) {
       const words = phraseText(against, METRIC)
       expect(before.has(words)).toBe(false)

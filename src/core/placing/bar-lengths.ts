@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
 import type { Bar, Rack } from '../plan/rack'
 import { type Finding, identityOf, isOpen, type Verdict } from '../review/finding'
-import { judgePlan } from '../review/judge'
+import { assess } from '../review/assess'
 import type { Phrase } from '../units/phrase'
 import type { State } from '../units/scalars'
 
@@ -66,8 +66,8 @@ function withBarsLike(rack: Barred, like: Bar): Barred {
   return { ...rack, bars }
 }
 
-function judged(plan: Plan, rack: Barred, bar: Bar, stockId: string | undefined) {
-  const { survey, review } = judgePlan({
+function assessedOffer(plan: Plan, rack: Barred, bar: Bar, stockId: string | undefined) {
+  const { survey, review } = assess({
     ...plan,
     racks: plan.racks.map((each) => (each.id === rack.id ? rack : each)),
   })
@@ -100,11 +100,11 @@ export function barLengthOffers(plan: Plan, rackId: string, bars: readonly Bar[]
   if (!rack || rack.kind === 'ladder') return []
   const [first] = rack.bars
   if (!first) return []
-  const worn = judged(plan, rack, first, undefined)
+  const worn = assessedOffer(plan, rack, first, undefined)
   const key = (finding: Finding) => `${identityOf(finding)} ${finding.severity}`
   const known = new Set(worn.open.map(key))
   const rows = bars.map((bar) => {
-    const { offer, open } = judged(plan, withBarsLike(rack, bar), bar, bar.id)
+    const { offer, open } = assessedOffer(plan, withBarsLike(rack, bar), bar, bar.id)
     return {
       ...offer,
       against: open.find((finding) => !known.has(key(finding)))?.sentence,

@@ -9,7 +9,7 @@ import type { Survey } from '../survey/survey'
 import { mm, type Phrase } from '../units/phrase'
 import { needsOf, withNeeds, type Need } from './needs'
 import { freePlaces, needsCarrier, placements, placesTried, type HeldOver } from './places'
-import { forwardOfHatch, stopsAt, tried, type Stopped } from './tried'
+import { forwardOfHatch, stopsAt, trialThing, type Blocked } from './trial'
 
 /** Whether a piece of gear goes on a rack: as all stands now, with changes, or not and why. */
 export type Compatible =
@@ -51,13 +51,13 @@ function bestOf(
   const onHost = new Map<Placement['host'], Map<Turn, readonly Need[]>>()
   let withChange: Good | undefined
   let doubtful: Good | undefined
-  let against: Stopped | undefined
+  let against: Blocked | undefined
   let count = 0
   const needsAt = (placement: Placement): readonly Need[] => {
     const { host, turn } = placement
     const turns = onHost.get(host) ?? new Map<Turn, readonly Need[]>()
     onHost.set(host, turns)
-    const needs = turns.get(turn) ?? needsOf(survey, tried(survey, gear, placement), adapters)
+    const needs = turns.get(turn) ?? needsOf(survey, trialThing(survey, gear, placement), adapters)
     turns.set(turn, needs)
     return needs
   }
@@ -70,7 +70,7 @@ function bestOf(
       continue
     }
     const held = needs.length > 0 ? withNeeds(survey, placement, needs) : { survey, placement }
-    const there = tried(held.survey, gear, held.placement)
+    const there = trialThing(held.survey, gear, held.placement)
     const stopped = stopsAt(held.survey, there)
     const good = stopped ? forwardOfHatch(held.survey, there, stopped) : held.placement
     if (!good) {
@@ -117,7 +117,7 @@ export function compatible(
       when: 'parked',
       loads: [],
     }
-    const stopped = stopsAt(survey, tried(survey, gear, placement))
+    const stopped = stopsAt(survey, trialThing(survey, gear, placement))
     return stopped ? { kind: 'cannot', why: stopped.words() } : { kind: 'fits', placement }
   }
   if (gear.kind === 'person') return { kind: 'cannot', why: ['people go on a ladder or in a tent, parked'] }

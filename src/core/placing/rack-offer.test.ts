@@ -3,7 +3,7 @@ import { DEMO_PLANS } from '../../demo/plans'
 import { DEMO_STOCK } from '../../demo/stock'
 import { apply } from '../plan/apply'
 import { phraseText } from '../units/phrase'
-import { judgePlan } from '../review/judge'
+import { assess } from '../review/assess'
 import { leftIn } from '../survey/load-path/left'
 import { rackOffer } from './rack-offer'
 
@@ -18,7 +18,7 @@ it('offers a rack on the vehicle it was made for as the demo has it: it stands, 
     const [rack] = plan.racks
     if (!rack) continue
     const offer = rackOffer(plan, rack, kindOf(rack.attachmentId), 'x')
-    const alone = judgePlan({ ...plan, racks: [rack], placements: [], gear: [] })
+    const alone = assess({ ...plan, racks: [rack], placements: [], gear: [] })
     expect([plan.job.name, offer.suits.kind === 'cannot']).toEqual([
       plan.job.name,
       alone.review.findings.some(({ severity }) => severity === 'stop'),
@@ -43,7 +43,7 @@ it('is never put on with an id that is taken, and what is offered as suitable br
     const plan = demo('A boat and the long box')
     const done = apply({ ...plan, racks: [], placements: [], gear: [] }, { do: 'addRack', rack: offer.rack })
     if (!done.ok) throw new Error(done.reason)
-    const stops = judgePlan(done.plan).review.findings.some(({ severity }) => severity === 'stop')
+    const stops = assess(done.plan).review.findings.some(({ severity }) => severity === 'stop')
     expect([offer.name, stops]).toEqual([offer.name, offer.suits.kind === 'cannot'])
   }
 })

@@ -5,7 +5,7 @@ import { barsOf, type Rack } from '../plan/rack'
 import { pointsOf, type Attachment } from '../plan/vehicle'
 import type { Finding } from '../review/finding'
 import { foldedTogether } from '../review/folded'
-import { judgePlan } from '../review/judge'
+import { assess } from '../review/assess'
 import { leftIn, type Left } from '../survey/load-path/left'
 import { whyUnknown } from '../survey/load-path/load-path'
 import { type State, STATES } from '../units/scalars'
@@ -94,7 +94,7 @@ export function rackOffer(
     }
   }
   const stood = standingOnVehicle(rack, attachment, mark)
-  const { survey, review } = judgePlan({
+  const { survey, review } = assess({
     ...newPlan({ id: plan.id, job: plan.job, vehicle: plan.vehicle, racks: [stood] }),
     rules: plan.rules,
   })

@@ -1,5 +1,5 @@
 import { commandSchema, EDITS, type Command, type SingleCommand } from './command'
-import { Refusal, onward } from './commands/edit'
+import { Refusal, andThen } from './commands/edit'
 import { brokenReferences } from './integrity'
 import { fieldMessages } from './messages'
 import { MOST, type Plan } from './plan'
@@ -17,7 +17,7 @@ export function apply(plan: Plan, command: Command): Applied {
   const singles: readonly SingleCommand[] =
     parsed.data.do === 'together' ? parsed.data.commands : [parsed.data]
   const next = singles.reduce<Plan | Refusal>(
-    (so, single) => onward(so, (now) => EDITS[single.do].apply(now, single)),
+    (current, single) => andThen(current, (now) => EDITS[single.do].apply(now, single)),
     plan,
   )
   if (next instanceof Refusal) return { ok: false, reason: next.reason }

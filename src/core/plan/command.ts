@@ -1,10 +1,10 @@
 import * as z from '../units/schema'
 import type { Edit } from './commands/edit'
-import { ofJob } from './commands/of-job'
-import { ofPlacement } from './commands/of-placement'
-import { ofRack } from './commands/of-rack'
-import { ofRating } from './commands/of-rating'
-import { ofVehicle } from './commands/of-vehicle'
+import { ofJob } from './commands/job-commands'
+import { ofPlacement } from './commands/placement-commands'
+import { ofRack } from './commands/rack-commands'
+import { ofRating } from './commands/rating-commands'
+import { ofVehicle } from './commands/vehicle-commands'
 import { NOTHING_SHARED, unionOf } from '../kinds/union'
 
 const edits = { ...ofJob, ...ofPlacement, ...ofVehicle, ...ofRack, ...ofRating }

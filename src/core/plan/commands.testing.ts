@@ -1,4 +1,4 @@
-import type { RatingOwner } from './commands/of-rating'
+import type { RatingOwner } from './commands/rating-commands'
 import fc from 'fast-check'
 import { madePlans } from './made-plans.testing'
 import { DEFAULT_HOUSE_RULES } from './house'

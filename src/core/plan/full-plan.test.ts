@@ -23,15 +23,15 @@ describe('a plan with every field of the format at once', () => {
 
   it('is surveyed, judged, put in steps and on a sheet, and no number of it is none', () => {
     const surveyed = survey(plan)
-    const judged = review(surveyed)
-    expect(judged.findings.length).toBeGreaterThan(50)
-    expect(broken(judged.findings)).toEqual([])
+    const assessment = review(surveyed)
+    expect(assessment.findings.length).toBeGreaterThan(50)
+    expect(broken(assessment.findings)).toEqual([])
     // Its own steps come after steps that nobody has: that is said by name.
     expect(jobSteps(surveyed, USUAL_BAY)).toMatchObject({
       ok: false,
       reason: expect.stringContaining('M6') as string,
     })
-    const sheet = handoverOf(surveyed, judged, NOTHING_DONE, [], USUAL_BAY)
+    const sheet = handoverOf(surveyed, assessment, NOTHING_DONE, [], USUAL_BAY)
     expect(broken(sheet.limits)).toEqual([])
   })
 })

@@ -1,7 +1,7 @@
 import * as z from '../units/schema'
 import { isConvex } from '../geometry/convex'
 import { fastenerSchema } from './fastening'
-import { gateSchema } from './gate'
+import { preorderMeasurementSchema } from './preorder-measurement'
 import { mountSchema, rangeSchema } from '../kinds/mount'
 import { knownSchema } from './known'
 import { gearMassSchema } from './gear-mass'
@@ -121,7 +121,7 @@ export const gearSchema = z.strictObject({
   ),
   opens: z.optional(opensSchema),
   fit: fitSchema,
-  gates: z.optional(z.array(gateSchema).check(z.maxLength(20))),
+  gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),
   fasteners: z.optional(z.array(fastenerSchema).check(z.maxLength(20))),
   work: z.optional(workSchema),
   maxKmH: z.optional(speedKmH),

@@ -34,9 +34,11 @@ export function typedOver(known: Known | undefined, field: string): Known | unde
 }
 
 /** How a field of a thing is known, where somebody or a form has said it. */
-export const howKnown = (thing: { readonly known?: Known | undefined }, field: string): How | undefined =>
-  thing.known?.[field]?.by
+export const howFigureIsKnown = (
+  thing: { readonly known?: Known | undefined },
+  field: string,
+): How | undefined => thing.known?.[field]?.by
 
 /** Whether a field still holds what a form filled in. */
 export const isStart = (thing: { readonly known?: Known | undefined }, field: string): boolean =>
-  howKnown(thing, field) === 'start'
+  howFigureIsKnown(thing, field) === 'start'

@@ -9,8 +9,8 @@ export interface FieldMessage {
 /** `['racks', 0, 'name']` as a person reads it: `racks[0].name`; the top of the file is `plan`. */
 export function pathText(path: readonly PropertyKey[]): string {
   const text = path.reduce<string>(
-    (so, key) =>
-      typeof key === 'number' ? `${so}[${key}]` : so === '' ? String(key) : `${so}.${String(key)}`,
+    (node, key) =>
+      typeof key === 'number' ? `${node}[${key}]` : node === '' ? String(key) : `${node}.${String(key)}`,
     '',
   )
   return text === '' ? 'plan' : text

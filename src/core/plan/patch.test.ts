@@ -11,10 +11,10 @@ import type { Plan } from './plan'
 /** Every plan that a script of edits goes through, the first one with it. */
 function through(plan: Plan, script: Parameters<typeof commandFrom>[1][]): Plan[] {
   return script.reduce<Plan[]>(
-    (so, each) => {
-      const now = so.at(-1)!
+    (plans, each) => {
+      const now = plans.at(-1)!
       const done = apply(now, commandFrom(now, each))
-      return done.ok ? [...so, done.plan] : so
+      return done.ok ? [...plans, done.plan] : plans
     },
     [plan],
   )

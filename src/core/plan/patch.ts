@@ -72,10 +72,10 @@ function without(value: unknown, path: readonly string[]): unknown {
 
 /** A value with a patch made to it. What the patch leaves alone is the very same. */
 export function patched(value: unknown, patch: Patch): unknown {
-  return patch.reduce<unknown>((so, one) => {
-    if ('is' in one) return changed(so, one.at, () => one.is)
-    if ('gone' in one) return without(so, one.at)
-    return changed(so, one.at, (list) => {
+  return patch.reduce<unknown>((tree, one) => {
+    if ('is' in one) return changed(tree, one.at, () => one.is)
+    if ('gone' in one) return without(tree, one.at)
+    return changed(tree, one.at, (list) => {
       const by = new Map((Array.isArray(list) ? (list as Named[]) : []).map((each) => [each.id, each]))
       return one.order.flatMap((id) => by.get(id) ?? [])
     })

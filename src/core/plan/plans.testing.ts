@@ -147,8 +147,8 @@ export const roofOf = (figures: Figures, terms: Partial<Rating> = { counts: 'eve
 
 /** A plan after edits, each of which must be taken. */
 export const edited = (plan: Plan, ...commands: readonly Command[]): Plan =>
-  commands.reduce((so, command) => {
-    const done = apply(so, command)
+  commands.reduce((current, command) => {
+    const done = apply(current, command)
     if (!done.ok) throw new Error(done.reason)
     return done.plan
   }, plan)

@@ -1,6 +1,6 @@
 import * as z from '../units/schema'
 import { fastenerSchema } from './fastening'
-import { gateSchema } from './gate'
+import { preorderMeasurementSchema } from './preorder-measurement'
 import { channelSchema, mountSchema, rangeSchema } from '../kinds/mount'
 import { knownSchema } from './known'
 import { ratedSchema, sourceSchema } from './rating'
@@ -269,7 +269,7 @@ const common = {
       rows: z.array(fitSheetRowSchema).check(z.minLength(1), z.maxLength(12)),
     }),
   ),
-  gates: z.optional(z.array(gateSchema).check(z.maxLength(20))),
+  gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),
   note: z.optional(z.string().check(z.maxLength(2000))),
   status: z.optional(statusSchema),
   known: z.optional(knownSchema),

@@ -9,7 +9,7 @@ import { type Plan } from '../plan/plan'
 import { survey } from '../survey/survey'
 import { answered, type Answer } from './answered'
 import { inputOf, type Ask, type AskTarget } from '../review/ask'
-import { review, saidOf } from '../review/review'
+import { review, findingText } from '../review/review'
 
 /** A number that could be true, in the core's unit. */
 /** Figures that no made plan has: who answers with the figure that is asked about has answered nothing. */
@@ -72,7 +72,7 @@ function answerAll(plan: Plan, asked: Map<string, number>): void {
       if (severity !== 'findOut') continue
       const again = review(survey(done.plan, surveyed)).findings.find(({ id }) => id === finding.id)
       if (again?.severity === 'findOut')
-        expect(saidOf(again), `${finding.id}: ${field}`).not.toBe(saidOf(finding))
+        expect(findingText(again), `${finding.id}: ${field}`).not.toBe(findingText(finding))
     }
   }
 }

@@ -1,10 +1,10 @@
-import type { RatingOwner } from '../plan/commands/of-rating'
+import type { RatingOwner } from '../plan/commands/rating-commands'
 import type { Command } from '../plan/command'
 import { weighedAnew, whichHolds } from '../plan/gear-mass'
 import type { Load } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { HOWS } from '../kinds/how-known'
-import { figureHolds, figuresApart, type FigureSheet } from '../plan/figures-apart'
+import { figureHolds, conflictingFigures, type FigureSheet } from '../plan/conflicting-figures'
 import type { Part } from '../plan/rack'
 import { spreadHolds } from './spread-holds'
 import type { Mass, Rating, Source } from '../plan/rating'
@@ -151,13 +151,13 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
     case 'figureHolds': {
       const place = target.options.findIndex(([at]) => at === value)
       const path = [...target.owner, target.name].join('.')
-      const apart = figuresApart(plan).find(
+      const conflict = conflictingFigures(plan).find(
         ({ sheet, owner, field }) =>
           JSON.stringify(sheet) === JSON.stringify(target.sheet) && [...owner, field].join('.') === path,
       )
-      if (!apart || place < 0) return undefined
+      if (!conflict || place < 0) return undefined
       return sheetSet(
-        figureHolds(plan, apart, place, (how) => HOWS[how].word),
+        figureHolds(plan, conflict, place, (how) => HOWS[how].word),
         target.sheet,
       )
     }

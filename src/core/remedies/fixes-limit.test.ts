@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { reviewReport } from '../formats/report'
 import type { Plan } from '../plan/plan'
-import { assess } from './assess'
+import { assessWithFixes } from './assess-with-fixes'
 import { MOST_TO_FIX } from './fixes-limit'
 
 const [first] = boatAndBox.placements
@@ -11,7 +11,7 @@ const heap = (count: number): Plan => ({
   placements: Array.from({ length: count }, (_, i) => ({ ...first!, id: `placed-${i}` })),
 })
 const fixesOf = (plan: Plan) => {
-  const { review, survey, remedies } = assess(plan)
+  const { review, survey, remedies } = assessWithFixes(plan)
   const stop = review.findings.find(({ severity }) => severity === 'stop')
   if (!stop) throw new Error('nothing stops')
   const report = reviewReport(survey, review, () => [])

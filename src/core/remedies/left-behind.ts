@@ -4,7 +4,7 @@ import { identityOf, isOpen, OUTCOME_RANK, type Finding, type Verdict } from '..
 import { review, type Review } from '../review/review'
 import type { Cell } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
-import { once } from '../units/once'
+import { lazy } from '../units/memo'
 import { STATES, type State } from '../units/scalars'
 
 const VERDICT_RANK: Readonly<Record<Verdict, number>> = { ...OUTCOME_RANK, unplanned: OUTCOME_RANK.clear }
@@ -20,7 +20,7 @@ export interface Before {
 export function beforeFix(survey: Survey, found: Review): Before {
   return {
     review: found,
-    asked: once(() => {
+    asked: lazy(() => {
       const { loadPath, plan } = survey
       const relieved = new Map(
         loadPath.cells.map((cell) => {

@@ -5,7 +5,7 @@ import { heaviestRoots, slides, type Over } from './slides'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
 import type { Finding } from '../review/finding'
-import { linkJudgement, mostOfMass, mostOverOfLink, unsettledLinks } from '../facts/links'
+import { linkVerdict, mostOfMass, mostOverOfLink, unsettledLinks } from '../facts/links'
 
 const isCargo = (part: CellPart): part is CellPart & { mass: Cargo } =>
   'thing' in part.mass && part.fraction > 1e-6
@@ -143,8 +143,8 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   const cell = cellOfFinding(survey, finding)
   if (!cell || cell.limit.kind === 'missing') return []
   const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
-  const judged = linkJudgement(cell, survey)
-  if (overKg === 0 && (!judged || judged.doubts.length + judged.others.length === 0)) return []
+  const assessment = linkVerdict(cell, survey)
+  if (overKg === 0 && (!assessment || assessment.doubts.length + assessment.others.length === 0)) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
     ...lowered(

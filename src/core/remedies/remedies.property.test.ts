@@ -11,7 +11,7 @@ import type { Rating } from '../plan/rating'
 import { fails } from '../facts/comparison'
 import { linkComparisons } from '../facts/links'
 import { survey } from '../survey/survey'
-import { once } from '../units/once'
+import { lazy } from '../units/memo'
 import { isOpen, OUTCOME_RANK, type Finding, type Verdict } from '../review/finding'
 import { phraseText } from '../units/phrase'
 import { review, type Review } from '../review/review'
@@ -69,7 +69,7 @@ function faults(plan: Plan, finding: Finding, remedy: Remedy, before: Review): s
   const unknown = new Set(
     survey(plan).masses.flatMap(({ id, basis }) => (basis === 'unknown' ? [` ${id} `] : [])),
   )
-  const hidden = once(() => askedWithout(plan))
+  const hidden = lazy(() => askedWithout(plan))
   const unnamed = worse.filter(({ id, rule, severity, subject, state }) => {
     const overBefore = subject.layerId !== undefined && stopsOf(subject.layerId, state)
     // Of a foot that lifts at rest nobody says what motion does to it.

@@ -33,7 +33,7 @@ interface Fact {
 }
 
 const at = (value: unknown, path: Path): unknown =>
-  path.reduce<unknown>((so, key) => (so as Record<string | number, unknown> | undefined)?.[key], value)
+  path.reduce<unknown>((node, key) => (node as Record<string | number, unknown> | undefined)?.[key], value)
 
 function moved(plan: Plan, path: Path, by: number): Plan {
   const change = (value: unknown, [key, ...rest]: Path): unknown => {
@@ -75,23 +75,23 @@ function drawn(plan: Plan, pick: (count: number) => number): Plan {
     return 'kg' in raw && 'basis' in raw ? { ...raw, basis: 'maker' } : raw
   }
   const skinZMm = plan.vehicle.roof.skinZMm ?? plan.vehicle.heightMm
-  let so = sure({ ...plan, vehicle: { ...plan.vehicle, roof: { ...plan.vehicle.roof, skinZMm } } }) as Plan
-  so = {
-    ...so,
-    vehicle: { ...so.vehicle, known: { kerbKg: { by: 'label' } } },
-    racks: so.racks.map((rack) => ({
+  let node = sure({ ...plan, vehicle: { ...plan.vehicle, roof: { ...plan.vehicle.roof, skinZMm } } }) as Plan
+  node = {
+    ...node,
+    vehicle: { ...node.vehicle, known: { kerbKg: { by: 'label' } } },
+    racks: node.racks.map((rack) => ({
       ...rack,
       parts: rack.parts.map((part) => ({ ...part, known: { eachKg: { by: 'sheet' as const } } })),
     })),
-    gear: so.gear.map((gear) => ({
+    gear: node.gear.map((gear) => ({
       ...gear,
       mass: { ...gear.mass, basis: MASSES[pick(MASSES.length)] ?? 'maker' },
     })),
   }
   for (const [of, fields] of LENGTHS)
-    for (const path of of(so))
+    for (const path of of(node))
       for (const field of fields) {
-        if (typeof at(so, [...path, ...field.split('.')]) !== 'number' || pick(4) > 0) continue
+        if (typeof at(node, [...path, ...field.split('.')]) !== 'number' || pick(4) > 0) continue
         const by = DOUBTFUL[pick(DOUBTFUL.length)] ?? 'told'
         const mark = (value: unknown, [key, ...rest]: Path): unknown => {
           if (key === undefined) {
@@ -102,9 +102,9 @@ function drawn(plan: Plan, pick: (count: number) => number): Plan {
             return value.map((each, i) => (i === key ? mark(each, rest) : (each as unknown)))
           return { ...(value as object), [key]: mark((value as Record<string, unknown>)[key], rest) }
         }
-        so = mark(so, path) as Plan
+        node = mark(node, path) as Plan
       }
-  return so
+  return node
 }
 
 /** Every fact of the plan that is not certain, found by its marks. */
@@ -174,12 +174,12 @@ function trialsOf(plan: Plan, facts: readonly Fact[]): Trials {
     const trial = survey(
       facts.reduce(
         (all, { paths, bracket }, i) =>
-          paths.reduce((so, path) => {
+          paths.reduce((node, path) => {
             const part = (off[i] ?? 0) * bracket
             // What is there is never off to nothing.
-            const value = Number(at(so, path))
+            const value = Number(at(node, path))
             const by = part < 0 && value > 0 && path.at(-1) !== 'kg' ? Math.max(part, 1 - value) : part
-            return by === 0 ? so : moved(so, path, by)
+            return by === 0 ? node : moved(node, path, by)
           }, all),
         plan,
       ),
@@ -291,9 +291,9 @@ describe('every answer under doubt', () => {
         const trials = trialsOf(plainly(plan), facts)
         for (const check of TURNED) {
           const expected = reference(check, facts, trials)
-          const judged = new Map(judge(check, check.run(surveyed)).map((each) => [each.id, each]))
+          const assessment = new Map(judge(check, check.run(surveyed)).map((each) => [each.id, each]))
           for (const [id, way] of expected) {
-            const is = judged.get(id)
+            const is = assessment.get(id)
             met[way] += 1
             expect(wayOf(is), `${id}: ${is ? phraseText(is.sentence) : 'no answer'}`).toBe(way)
           }

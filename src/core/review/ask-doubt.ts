@@ -1,4 +1,4 @@
-import type { Doubt } from '../facts/judge'
+import type { Doubt } from '../facts/judge-comparison'
 import type { FactUse } from '../facts/comparison'
 import { BASES } from '../kinds/basis'
 import { HOWS } from '../kinds/how-known'

@@ -50,7 +50,7 @@ export interface Check extends Rule {
 }
 
 /** What was given nothing to run on, and stops nothing by that. */
-export const notLooked = (sentence: Phrase, ask: Ask): Said => ({
+export const notLooked = (sentence: Phrase, ask: Ask): FindingDraft => ({
   about: 'not looked',
   severity: 'notLooked',
   state: 'all',
@@ -60,12 +60,12 @@ export const notLooked = (sentence: Phrase, ask: Ask): Said => ({
 })
 
 /** A finding as its check says it: what it is about, and the check gives the rule and what every id begins with. */
-export type Said = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> & { readonly about: string }
+export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> & { readonly about: string }
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
 
 /** What a check says, with its rule and its id. Written out field by field: to copy an object less one of its keys costs as much as most checks. */
-function named(rule: string, said: Said): Finding {
+function named(rule: string, said: FindingDraft): Finding {
   const finding: Writable<Finding> = {
     id: `${rule} ${said.about}`,
     severity: said.severity,
@@ -90,7 +90,7 @@ export function check<const Id extends string>({
 }: Omit<Check, 'id' | 'run'> & {
   readonly id: Id
   /** `together`: what the checks before it said that only all facts together would turn. */
-  run(survey: Survey, together: readonly Finding[]): Iterable<Said>
+  run(survey: Survey, together: readonly Finding[]): Iterable<FindingDraft>
 }): Check & { readonly id: Id } {
   return {
     ...rule,

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan'
 import { type State } from '../units/scalars'
 import { leftIn, type Left } from '../survey/load-path/left'
 import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'
-import type { Review, Reviewed } from './review'
+import type { Review, Assessment } from './review'
 
 /** What a plan comes to, to be held beside another. kg, mm, and money as the prices are entered. */
 export interface Account {
@@ -27,7 +27,7 @@ const per = <T>(of: (state: State) => T): Record<State, T> => ({
 })
 
 /** What one plan comes to. */
-export function accountOf(assessment: Reviewed): Account {
+export function accountOf(assessment: Assessment): Account {
   const { plan } = assessment
   const { survey: surveyed, review: reviewed } = assessment
   const parts = plan.racks.flatMap((rack) => rack.parts)
@@ -75,8 +75,8 @@ interface Differences {
 function worstByRule({ findings }: Review): Map<string, Outcome> {
   const worst = new Map<string, Outcome>()
   for (const { rule, severity } of findings) {
-    const so = worst.get(rule)
-    if (so === undefined || OUTCOME_RANK[severity] < OUTCOME_RANK[so]) worst.set(rule, severity)
+    const before = worst.get(rule)
+    if (before === undefined || OUTCOME_RANK[severity] < OUTCOME_RANK[before]) worst.set(rule, severity)
   }
   return worst
 }

@@ -4,7 +4,7 @@ import { drawing } from '@/core/draw.testing'
 import { atLeast, runs } from '@/core/runs.testing'
 import { massBracket, movesTogether, partBracket } from '../facts/bracket'
 import { overBy, slackOf, type Comparison } from '../facts/comparison'
-import { linkComparisons, linkJudgement } from '../facts/links'
+import { linkComparisons, linkVerdict } from '../facts/links'
 import { BASES, type Basis } from '../kinds/basis'
 import { HOWS, READ_FROM, type How } from '../kinds/how-known'
 import { kindsOf } from '../kinds/kind'
@@ -188,7 +188,7 @@ function reference(plan: Plan): ReadonlyMap<string, Way> {
     const atWorse = (which: (i: number) => boolean) =>
       comparisons(
         facts.reduce(
-          (so, { set, bracket }, i) => (which(i) ? set(so, 1 + (worse[i] ?? 1) * bracket) : so),
+          (before, { set, bracket }, i) => (which(i) ? set(before, 1 + (worse[i] ?? 1) * bracket) : before),
           plan,
         ),
       )
@@ -200,8 +200,8 @@ function reference(plan: Plan): ReadonlyMap<string, Way> {
         : fails(atWorse(() => true))
           ? 'together'
           : 'within'
-    const so = ways.get(cell)
-    if (so === undefined || ORDER.indexOf(way) < ORDER.indexOf(so)) ways.set(cell, way)
+    const before = ways.get(cell)
+    if (before === undefined || ORDER.indexOf(way) < ORDER.indexOf(before)) ways.set(cell, way)
   }
   return ways
 }
@@ -218,8 +218,8 @@ describe('every link under doubt', () => {
         const found = new Map(
           surveyed.loadPath.cells.flatMap((cell) => {
             const key = `${cell.layer.id} ${cell.state}`
-            const judged = linkJudgement(cell, surveyed)
-            return expected.has(key) && judged ? [[key, judged.judgement.is] as const] : []
+            const assessment = linkVerdict(cell, surveyed)
+            return expected.has(key) && assessment ? [[key, assessment.judgement.is] as const] : []
           }),
         )
         expect(Object.fromEntries(found)).toEqual(Object.fromEntries(expected))

@@ -69,7 +69,7 @@ const subjectSchema = z.strictObject({
 })
 
 /** What a finding says of itself in a file as in the program: its own id, how grave, by which rule, of which state. */
-export const saidSchema = z.strictObject({
+export const findingHeadSchema = z.strictObject({
   /** Rule and subject, and the state last: the same finding keeps its id from one edit to the next. */
   id: z.string(),
   severity: z.enum(OUTCOMES),
@@ -89,7 +89,7 @@ export interface NearStop {
 }
 
 /** What a check found: plain data, the same for the same plan. */
-export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
+export interface Finding extends Readonly<z.infer<typeof findingHeadSchema>> {
   readonly measured?: Amount
   readonly limit?: Amount
   /** What is left to the limit; negative is over. */
@@ -108,8 +108,8 @@ export interface Finding extends Readonly<z.infer<typeof saidSchema>> {
 const isSeverity = (outcome: Outcome): outcome is Severity => outcome !== 'notLooked' && outcome !== 'nothing'
 
 /** The worse of a verdict so far and what a check says; what was not looked at changes none. */
-export function worse(so: Severity, outcome: Outcome): Severity {
-  return isSeverity(outcome) && OUTCOME_RANK[outcome] < OUTCOME_RANK[so] ? outcome : so
+export function worse(worst: Severity, outcome: Outcome): Severity {
+  return isSeverity(outcome) && OUTCOME_RANK[outcome] < OUTCOME_RANK[worst] ? outcome : worst
 }
 
 /** Whether a finding asks something of a person. */

@@ -4,7 +4,7 @@ import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans
 import type { Plan } from '../plan/plan'
 import type { Rack } from '../plan/rack'
 import { survey } from '../survey/survey'
-import { assess } from '../remedies/assess'
+import { assessWithFixes } from '../remedies/assess-with-fixes'
 import { accountOf } from './compare'
 import { compatible } from '../placing/compatible'
 import { review } from './review'
@@ -106,7 +106,7 @@ describe('a bolt', () => {
 describe('what is compared', () => {
   it('is known or it is no number: at most less at most gains nothing (L23)', () => {
     const unrated = planOf(vehicleWith(roofOf({})), [rack()], [[thing('box', 10)]])
-    expect(accountOf(assess(unrated)).left.road?.kind).toBe('atMost')
+    expect(accountOf(assessWithFixes(unrated)).left.road?.kind).toBe('atMost')
   })
 })
 

@@ -3,7 +3,7 @@ import { helperHeld, helperWeightOf, type HelperWeight } from '../facts/helper-w
 import type { GateAt } from '../survey/mounting/gates'
 import type { Survey } from '../survey/survey'
 import { kg, missing, rangePhrase, toSpare, type Phrase } from '../units/phrase'
-import type { Said } from './check'
+import type { FindingDraft } from './check'
 import { marginWords } from './margin-words'
 import { verdictOf } from './verdict'
 
@@ -37,7 +37,7 @@ export function helperMayWeigh(survey: Survey, at: GateAt): Phrase {
  * Who stands on a ladder to help may be no heavier than what the links under it take as it stands with nobody else on it:
  * the upper end of what its sheet asks, where that is lower than the sheet's own.
  */
-export function* helperWeight(survey: Survey, at: GateAt): Iterable<Said> {
+export function* helperWeight(survey: Survey, at: GateAt): Iterable<FindingDraft> {
   const { gate, of } = at
   const helper = helperWeightOf(survey, at)
   if (!helper) return

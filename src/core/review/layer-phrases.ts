@@ -1,12 +1,12 @@
 import { readAs } from '../kinds/how-known'
 import { kindsOf } from '../kinds/kind'
 import { type PartRole, PART_ROLES } from '../kinds/part-role'
-import type { Said } from './check'
+import type { FindingDraft } from './check'
 import type { Source } from '../plan/rating'
 import type { LayerRole } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
-import { linkJudgement, type LinkComparison, type LinkJudgement } from '../facts/links'
+import { linkVerdict, type LinkComparison, type LinkVerdict } from '../facts/links'
 import type { Ask, Where } from './ask'
 import { IN_STATE, type Severity } from './finding'
 import { kg, missing, type Phrase, toSpare } from '../units/phrase'
@@ -91,11 +91,11 @@ export function cellFinding(
   cell: Cell,
   sentence: Phrase,
   more: { readonly about?: string; readonly ask?: Ask; readonly comparison?: LinkComparison } = {},
-): Said {
+): FindingDraft {
   const { about, ask, comparison } = more
   const { layer, state, limit } = cell
   const counted = comparison?.countedKg ?? cell.countedKg
-  const said: Said = {
+  const said: FindingDraft = {
     about: about === undefined ? `${layer.id} ${state}` : `${layer.id} ${about} ${state}`,
     severity,
     state,
@@ -111,18 +111,18 @@ export function cellFinding(
 }
 
 /** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */
-export const holdsSurely = (judged: LinkJudgement | undefined): boolean =>
-  judged !== undefined &&
-  (judged.judgement.is === 'within' || judged.judgement.is === 'together') &&
-  judged.others.length === 0 &&
-  judged.otherwise === undefined
+export const holdsSurely = (assessment: LinkVerdict | undefined): boolean =>
+  assessment !== undefined &&
+  (assessment.judgement.is === 'within' || assessment.judgement.is === 'together') &&
+  assessment.others.length === 0 &&
+  assessment.otherwise === undefined
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
-export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
-  const judged = linkJudgement(cell, survey)
-  if (cell.limit.kind === 'missing' || !judged) return
+export function* overOrClear(cell: Cell, survey: Survey): Iterable<FindingDraft> {
+  const assessment = linkVerdict(cell, survey)
+  if (cell.limit.kind === 'missing' || !assessment) return
   const left = cell.limit.kg - cell.countedKg
-  if (judged.judgement.is === 'over')
+  if (assessment.judgement.is === 'over')
     yield cellFinding(
       'stop',
       cell,
@@ -130,7 +130,7 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<Said> {
         ? [...holdsPhrase(cell), ', and its figure allows nothing there: ', ...limitPhrase(cell), '.']
         : [...holdsPhrase(cell), ', ', missing(kg(-left)), ' over ', ...limitPhrase(cell), '.'],
     )
-  else if (holdsSurely(judged) && cell.limit.kind !== 'assumed')
+  else if (holdsSurely(assessment) && cell.limit.kind !== 'assumed')
     yield cellFinding('clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',

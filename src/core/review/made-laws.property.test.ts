@@ -18,7 +18,7 @@ const STRENGTH = new Set(CHECKS.filter(({ law }) => law === 'moreIsWorse').map((
 const of = (findings: readonly Finding[], state: State, which: (rule: string) => boolean): Severity =>
   findings
     .filter((each) => (each.state === state || each.state === 'all') && which(each.rule))
-    .reduce<Severity>((so, each) => worse(so, each.severity), 'clear')
+    .reduce<Severity>((worst, each) => worse(worst, each.severity), 'clear')
 
 const reached = new Map<string, Map<Outcome, number>>()
 function count({ findings }: Review) {

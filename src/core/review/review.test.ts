@@ -19,7 +19,7 @@ import { survey } from '../survey/survey'
 import { CHECKS } from './checks'
 import { OUTCOMES } from './finding'
 import { phraseText } from '../units/phrase'
-import { layerSeverity, review, saidOf } from './review'
+import { layerSeverity, review, findingText } from './review'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
 const states = (plan: (typeof DEMO_PLANS)[number]) => review(survey(plan)).states
@@ -102,7 +102,7 @@ describe('a review', () => {
     const asked = review(survey(plan)).findings.find(({ id }) => id === 'unrated-layer roof road')!
     const aside = {
       findingId: asked.id,
-      said: saidOf(asked),
+      said: findingText(asked),
       by: 'Ida',
       reason: 'No manual to be had.',
       on: '2027-03-01',
@@ -125,10 +125,10 @@ describe('a review', () => {
   })
 
   it('gives a layer the worst that any finding says of it', () => {
-    const judged = review(survey(boatAndBox))
-    expect(layerSeverity(judged, 'roof', 'road')).toBe('stop')
-    expect(layerSeverity(judged, 'roof', 'parked')).toBe('clear')
-    expect(layerSeverity(judged, 'nothing', 'road')).toBeUndefined()
+    const assessment = review(survey(boatAndBox))
+    expect(layerSeverity(assessment, 'roof', 'road')).toBe('stop')
+    expect(layerSeverity(assessment, 'roof', 'parked')).toBe('clear')
+    expect(layerSeverity(assessment, 'nothing', 'road')).toBeUndefined()
   })
 
   it('calls for the cautions that a plan needs', () => {

@@ -9,7 +9,7 @@ import { factsTogether } from './checks/facts-together'
 import type { Check } from './check'
 import { OUTCOME_RANK, OUTCOMES, worse, type Finding, type Severity, type Verdict } from './finding'
 import { phraseText } from '../units/phrase'
-import { onFiguresApart } from './figures-apart'
+import { onConflictingFigures } from './conflicting-figures'
 import { underDoubt } from './under-doubt'
 import { onUnknownWeights } from './unknown-weights'
 
@@ -26,7 +26,7 @@ export interface Review {
 }
 
 /** A plan with what follows from it and what we think of that. */
-export interface Reviewed {
+export interface Assessment {
   readonly plan: Plan
   readonly survey: Survey
   readonly review: Review
@@ -70,7 +70,7 @@ function inBounds(findings: readonly Finding[]): readonly Finding[] {
 }
 
 /** How a question that may be set aside reads: once it reads otherwise the fact has changed. */
-export const saidOf = (finding: Finding): string => phraseText(finding.sentence)
+export const findingText = (finding: Finding): string => phraseText(finding.sentence)
 
 /** A question set aside by a named person stays what it is and says so, as long as it asks the same. */
 function withAsides(findings: readonly Finding[], { setAside }: Survey['plan']): readonly Finding[] {
@@ -78,7 +78,7 @@ function withAsides(findings: readonly Finding[], { setAside }: Survey['plan']):
   const byId = new Map(setAside.map((aside) => [aside.findingId, aside]))
   return findings.map((finding) => {
     const aside = finding.severity === 'findOut' ? byId.get(finding.id) : undefined
-    return aside?.said === saidOf(finding) ? { ...finding, aside } : finding
+    return aside?.said === findingText(finding) ? { ...finding, aside } : finding
   })
 }
 
@@ -135,8 +135,8 @@ function asksOf(
   const unweighed = onUnknownWeights(survey)
   const asked: Finding[] = []
   for (const check of CHECKS) {
-    const judged = judge(check, answers(check, together))
-    const own = unweighed ? judged.map((finding) => unweighed(check, finding)) : judged
+    const assessment = judge(check, answers(check, together))
+    const own = unweighed ? assessment.map((finding) => unweighed(check, finding)) : assessment
     const nothing = NOTHING_FOUND.get(check)
     const said = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
     asked.push(...asHouseLooks(check, survey.plan.rules, said))
@@ -173,19 +173,19 @@ function outcomesOf(findings: readonly Finding[]): Readonly<Record<State, string
 export function review(survey: Survey): Review {
   const answers = answersOf(survey)
   const asked = asksOf(survey, answers, underDoubt(survey))
-  const apart = onFiguresApart(
+  const conflicts = onConflictingFigures(
     survey,
     () => outcomesOf(plainAsksOf(survey, answers)),
     (other) => outcomesOf(plainAsksOf(other)),
   )
-  const findings = withAsides(worstFirst([...asked, ...apart]), survey.plan)
+  const findings = withAsides(worstFirst([...asked, ...conflicts]), survey.plan)
   const planned = survey.racks.length > 0 || survey.things.length > 0
   const states = verdictsOf(findings)
   return {
     planned,
     findings,
     verdict: planned
-      ? STATES.reduce<Severity>((so, state) => worse(so, states[state]), 'clear')
+      ? STATES.reduce<Severity>((worst, state) => worse(worst, states[state]), 'clear')
       : 'unplanned',
     states: planned ? states : { road: 'unplanned', trail: 'unplanned', parked: 'unplanned' },
     notLooked: findings.filter(({ severity }) => severity === 'notLooked'),
@@ -208,8 +208,8 @@ export const notLookedAt = ({ notLooked }: Review): string[] => [
 
 /** The worst that any finding says of one layer in one state; undefined when none speaks of it. */
 export function layerSeverity(review: Review, layerId: string, state: State): Severity | undefined {
-  let so: Severity | undefined
+  let worst: Severity | undefined
   for (const { subject, state: of, severity } of review.findings)
-    if (subject.layerId === layerId && of === state) so = worse(so ?? 'clear', severity)
-  return so
+    if (subject.layerId === layerId && of === state) worst = worse(worst ?? 'clear', severity)
+  return worst
 }

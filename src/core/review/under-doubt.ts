@@ -4,7 +4,7 @@ import { massFacts, mostMassPart } from '../facts/mass-facts'
 import { plainOf, trialOf, type Moved } from '../facts/trials'
 import type { TriedFact } from '../facts/tried-fact'
 import type { Survey } from '../survey/survey'
-import { once } from '../units/once'
+import { lazy } from '../units/memo'
 import type { Check } from './check'
 import { hangingOn } from './doubt-words'
 import type { Finding } from './finding'
@@ -34,7 +34,7 @@ function trialsOf(
 } {
   const byId = (answers: readonly Finding[]) => new Map(answers.map((finding) => [finding.id, finding]))
   const known = new Map<Survey, ReadonlyMap<string, Finding>>([[survey, byId(findings)]])
-  const base = once(baseOf)
+  const base = lazy(baseOf)
   const answersOf = (trial: Survey) => {
     const before = known.get(trial)
     if (before) return before
@@ -42,7 +42,7 @@ function trialsOf(
     known.set(trial, found)
     return found
   }
-  const asked = once(() => new Set(answersOf(base()).keys()))
+  const asked = lazy(() => new Set(answersOf(base()).keys()))
   return {
     by: check.turnedBy,
     facts,
@@ -153,7 +153,7 @@ function ofItsGear(
   return facts.filter((fact) => fact.in === 'kg' || fact.entry.of !== 'gear' || gear.has(fact.entry.id))
 }
 
-function judged(survey: Survey, finding: Finding, trials: Trials): Finding {
+function findingUnderDoubt(survey: Survey, finding: Finding, trials: Trials): Finding {
   const loose = trials.facts.filter(({ how }) => movesTogether(how))
   const turning = byOne(finding, trials) ?? byAll(finding, loose, trials)
   if (turning) return hangingOn(survey, finding, turning, needsOf(finding, turning, trials))
@@ -174,9 +174,9 @@ export function underDoubt(survey: Survey): {
 } {
   const together: Finding[] = []
   const lengths = lengthFacts(survey)
-  const mostMass = once(() => mostMassPart(survey))
-  const all = once(() => massFacts(survey))
-  const aboard = once(() => all().filter(({ entry }) => entry.of !== 'vehicle'))
+  const mostMass = lazy(() => mostMassPart(survey))
+  const all = lazy(() => massFacts(survey))
+  const aboard = lazy(() => all().filter(({ entry }) => entry.of !== 'vehicle'))
   // Whose gear it is matters only where some gear has lengths that may be off.
   const ofGear = lengths.some(({ entry }) => entry.of === 'gear')
   const judge = (check: Check, findings: readonly Finding[]): readonly Finding[] => {
@@ -186,7 +186,7 @@ export function underDoubt(survey: Survey): {
     if (own.length === 0 && !findings.some((finding) => massesMayTurn(finding, mostMass()))) return findings
     const relevant = [...own, ...(which === 'aboard' ? aboard() : which ? all() : [])]
     if (relevant.length === 0) return findings
-    const trials = once(() =>
+    const trials = lazy(() =>
       trialsOf(() => (which ? plainOf(survey) : survey), check, relevant, { survey, findings }),
     )
     return findings.map((finding) => {
@@ -195,7 +195,7 @@ export function underDoubt(survey: Survey): {
       if (partTogether(finding, facts, check.turnedBy) < 1) return finding
       const plain = which ? trials().plain(finding) : finding
       const as = isStop(plain) === isStop(finding) ? finding : { ...finding, severity: plain.severity }
-      const result = judged(survey, as, { ...trials(), facts })
+      const result = findingUnderDoubt(survey, as, { ...trials(), facts })
       if (result.together) together.push(result)
       return isStop(finding) && !isStop(as) && result === as ? { ...as, severity: 'findOut' } : result
     })

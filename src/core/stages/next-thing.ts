@@ -1,6 +1,6 @@
 import { type Finding, OUTCOME_RANK } from '../review/finding'
 import { WHERE_WORD } from '../review/ask'
-import type { Reviewed } from '../review/review'
+import type { Assessment } from '../review/review'
 import type { Phrase } from '../units/phrase'
 import { type Stage, stageOf } from './stage-of'
 import { type Logged, nextDue, openRows } from './stages'
@@ -31,13 +31,13 @@ function aboutFinding(finding: Finding): NextThing {
  * nothing is fitted under one. Then the next step of the fitting, once it has begun; before that the open questions, and the
  * gear. What is only to be minded holds nobody up. At last what is due on the vehicle.
  */
-export function nextThing(judged: Reviewed, logged: Logged): NextThing {
-  const { plan, review, survey } = judged
+export function nextThing(assessment: Assessment, logged: Logged): NextThing {
+  const { plan, review, survey } = assessment
   if (plan.vehicle.attachments.length === 0)
     return at('vehicle', 'Say what holds it', `Nothing on ${plan.vehicle.name} holds a rack yet.`)
   if (!review.planned) return at('racks', 'Choose a rack', `${plan.vehicle.name} has no rack yet.`)
   const session = logged.at === 'read' ? logged.session : undefined
-  const rows = openRows(judged).sort((a, b) => OUTCOME_RANK[a.severity] - OUTCOME_RANK[b.severity])
+  const rows = openRows(assessment).sort((a, b) => OUTCOME_RANK[a.severity] - OUTCOME_RANK[b.severity])
   const begun = session !== undefined && session.steps.some(({ state }) => state !== 'open')
   const [gravest] = rows.filter(({ severity }) => severity === 'stop' || (severity === 'findOut' && !begun))
   if (gravest) return aboutFinding(gravest)

@@ -10,8 +10,8 @@ import { apply } from '../plan/apply'
 import { bayRulesOf } from '../plan/house'
 import { newPlan } from '../plan/new-plan'
 import type { Plan } from '../plan/plan'
-import { assess } from '../remedies/assess'
-import { judgePlan } from '../review/judge'
+import { assessWithFixes } from '../remedies/assess-with-fixes'
+import { assess } from '../review/assess'
 import { phraseText } from '../units/phrase'
 import { nextThing } from './next-thing'
 import { STAGES } from './stage-of'
@@ -22,11 +22,11 @@ const TODAY = '2026-11-27'
 
 /** What the log would say of a job whose steps are done up to one. */
 function worked(plan: Plan, upTo: (stepId: string) => boolean, events: readonly LogEvent[] = []): Logged {
-  const judged = judgePlan(plan)
-  const order = jobSteps(judged.survey, bayRulesOf(plan.rules), new Set())
+  const assessment = assess(plan)
+  const order = jobSteps(assessment.survey, bayRulesOf(plan.rules), new Set())
   if (!order.ok) throw new Error(order.reason)
-  const progress = workedProgress(judged.survey, upTo)
-  const session = sessionOf(order.steps, judged.survey, judged.review, progress)
+  const progress = workedProgress(assessment.survey, upTo)
+  const session = sessionOf(order.steps, assessment.survey, assessment.review, progress)
   expect(session.steps.filter(({ step }) => upTo(step.id)).every(({ step }) => isDone(step, progress))).toBe(
     true,
   )
@@ -35,16 +35,16 @@ function worked(plan: Plan, upTo: (stepId: string) => boolean, events: readonly 
 
 const fresh = (plan: Plan) => worked(plan, () => false)
 const said = (plan: Plan, logged: Logged = fresh(plan)) => {
-  const { stage, say, key } = nextThing(judgePlan(plan), logged)
+  const { stage, say, key } = nextThing(assess(plan), logged)
   return [stage, phraseText(say), key] as const
 }
 const demo = (name: string) => DEMO_PLANS.find(({ job }) => job.name === name)!
 
 it('counts every open finding at one stage', () => {
   for (const plan of DEMO_PLANS) {
-    const judged = judgePlan(plan)
-    const stages = stagesOf(judged, { at: 'unread' })
-    const gravest = openRows(judged).filter(({ severity }) => severity === 'stop').length
+    const assessment = assess(plan)
+    const stages = stagesOf(assessment, { at: 'unread' })
+    const gravest = openRows(assessment).filter(({ severity }) => severity === 'stop').length
     const shown = STAGES.map((stage) => stages[stage]).reduce(
       (sum, state) => sum + (state.at === 'stop' ? state.count : 0),
       0,
@@ -55,7 +55,7 @@ it('counts every open finding at one stage', () => {
 
 it('says the state of each stage in a few words', () => {
   const words = (plan: Plan, logged: Logged = fresh(plan)) => {
-    const stages = stagesOf(judgePlan(plan), logged)
+    const stages = stagesOf(assess(plan), logged)
     return STAGES.map((stage) => stageWords(stage, stages[stage]))
   }
   expect(words(demo('Awning and hatch ladder'))).toEqual([
@@ -109,13 +109,13 @@ it('has every job of the demo in that table', () => {
 })
 
 it.each(
-  DEMO_PLANS.filter((plan) => judgePlan(plan).review.verdict === 'stop').map(
+  DEMO_PLANS.filter((plan) => assess(plan).review.verdict === 'stop').map(
     (plan) => [plan.job.name, plan] as const,
   ),
 )('after the first fix of a Stop the next thing is another one: %s', (_, plan) => {
-  const judged = assess(plan)
-  const { finding } = nextThing(judged, fresh(plan))
-  const [fix] = judged.remedies(finding!, { parts: [] })
+  const assessment = assessWithFixes(plan)
+  const { finding } = nextThing(assessment, fresh(plan))
+  const [fix] = assessment.remedies(finding!, { parts: [] })
   if (!fix) {
     // Nothing on this plan clears it: the next thing is still this Stop, and stays in sight.
     expect(finding?.severity).toBe('stop')
@@ -123,7 +123,7 @@ it.each(
   }
   const done = apply(plan, fix.command)
   if (!done.ok) throw new Error(done.reason)
-  expect(nextThing(judgePlan(done.plan), fresh(done.plan)).finding?.id).not.toBe(finding?.id)
+  expect(nextThing(assess(done.plan), fresh(done.plan)).finding?.id).not.toBe(finding?.id)
 })
 
 it('goes from a bare car to a rack, gear, the bay, the handover and what is due', () => {
@@ -140,8 +140,8 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
   if (!racked.ok) throw new Error(racked.reason)
   expect(said(racked.plan)).toEqual(['load', 'Nothing stands on the rack yet.', 'Choose from the shelf'])
 
-  const judged = judgePlan(van)
-  const order = jobSteps(judged.survey, bayRulesOf(van.rules), new Set())
+  const assessment = assess(van)
+  const order = jobSteps(assessment.survey, bayRulesOf(van.rules), new Set())
   if (!order.ok) throw new Error(order.reason)
   const ids = order.steps.map(({ id }) => id)
   for (const [i, { title }] of order.steps.entries()) {
@@ -195,7 +195,7 @@ it('lets the bay go on over an open question once it has begun, and never over a
 
 it('says that what is not found out was set aside', () => {
   const bikes = demo('Two bikes on the hatchback')
-  const open = judgePlan(bikes).review.findings.filter(({ severity }) => severity === 'findOut')
+  const open = assess(bikes).review.findings.filter(({ severity }) => severity === 'findOut')
   const aside = open.reduce((plan, { id, sentence }) => {
     const done = apply(plan, {
       do: 'setAside',

@@ -2,7 +2,7 @@ import { type Due, isOverdue } from '../bay/due'
 import type { Session } from '../bay/session'
 import { type Finding, isOpen, OUTCOME_RANK } from '../review/finding'
 import { foldedTogether } from '../review/folded'
-import type { Reviewed } from '../review/review'
+import type { Assessment } from '../review/review'
 import { type Stage, stageOf } from './stage-of'
 import type { StageState } from './stage-state'
 
@@ -17,7 +17,7 @@ export type Logged =
     }
 
 /** A job's open findings as they are counted: a finding's states are one, what was set aside is not open. */
-export const openRows = ({ review }: Reviewed): Finding[] =>
+export const openRows = ({ review }: Assessment): Finding[] =>
   foldedTogether(review.findings.filter((finding) => isOpen(finding) && !finding.aside)).map(
     ({ finding }) => finding,
   )
@@ -41,9 +41,9 @@ export const nextDue = (due: readonly Due[]): Due | undefined =>
   [...due].sort((a, b) => a.on.localeCompare(b.on))[0]
 
 /** Every stage of a job with its state. */
-export function stagesOf(judged: Reviewed, logged: Logged): Readonly<Record<Stage, StageState>> {
-  const { plan, review } = judged
-  const rows = openRows(judged)
+export function stagesOf(assessment: Assessment, logged: Logged): Readonly<Record<Stage, StageState>> {
+  const { plan, review } = assessment
+  const rows = openRows(assessment)
   const found = (stage: Stage) => ofFindings(rows.filter((finding) => stageOf(finding) === stage))
   const session = logged.at === 'read' && review.planned ? logged.session : undefined
   const due = logged.at === 'read' ? nextDue(logged.due) : undefined

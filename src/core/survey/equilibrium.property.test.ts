@@ -135,7 +135,10 @@ describe('equilibrium', () => {
           const cargo = weights(plan, surveyed, state).reduce((sum, { kg }) => sum + kg, 0)
           const racks = plan.racks
             .filter((rack) => rack.kind !== 'ladder' || there(rack.when, state))
-            .reduce((sum, rack) => sum + rack.parts.reduce((so, part) => so + part.count * part.eachKg, 0), 0)
+            .reduce(
+              (sum, rack) => sum + rack.parts.reduce((total, part) => total + part.count * part.eachKg, 0),
+              0,
+            )
           // A canopy ends nothing: it stands on the bed, with its own mass.
           const holders = plan.vehicle.attachments.filter(({ kind }) => ATTACHMENTS[kind].weighsOn)
           const canopies = surveyed.masses
@@ -153,7 +156,7 @@ describe('equilibrium', () => {
               sum +
               [...layer.load, ...layer.own]
                 .filter(({ mass }) => mass.states.includes(state))
-                .reduce((so, { mass, fraction }) => so + mass.kg * fraction, 0),
+                .reduce((total, { mass, fraction }) => total + mass.kg * fraction, 0),
             0,
           )
           close(held, cargo + racks + canopies, cargo + racks + canopies)
@@ -173,7 +176,7 @@ describe('equilibrium', () => {
         const total = onBars.reduce((sum, { kg }) => sum + kg, 0)
         const bars = surveyed.masses
           .filter((mass) => mass.of !== 'part' && mass.states.includes('road'))
-          .reduce((sum, mass) => sum + mass.bars.reduce((so, [, share]) => so + share * mass.kg, 0), 0)
+          .reduce((sum, mass) => sum + mass.bars.reduce((total, [, share]) => total + share * mass.kg, 0), 0)
         close(bars, total, total)
       }),
       { numRuns: runs(500) },

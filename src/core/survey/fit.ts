@@ -1,8 +1,13 @@
 import type { Plan } from '../plan/plan'
 import type { Arrangement } from './frame/arrangement'
-import { lasting, type Lasting } from '../units/once'
+import { memo, type Memo } from '../units/memo'
 import { gatesOf, type GateAt } from './mounting/gates'
-import { paneMeetings, swingMeetings, type PaneMeeting, type SwingMeeting } from './openings/meetings'
+import {
+  paneCollisions,
+  swingCollisions,
+  type PaneCollision,
+  type SwingCollision,
+} from './openings/collisions'
 import { nearOnes, type Near } from './frame/space'
 import { sayHangsOn, spreadsOf, type Spreads } from './bars/spread'
 import { rackWidths, type RackWidth } from './bars/width'
@@ -10,12 +15,12 @@ import type { Statics } from './statics/statics'
 
 /** What mounts where, and what is in whose way. Each part is computed when it is first asked for. */
 export interface Fit {
-  readonly spreads: Lasting<Spreads>
-  readonly widths: Lasting<readonly RackWidth[]>
-  readonly near: Lasting<readonly Near[]>
-  readonly swings: Lasting<readonly SwingMeeting[]>
-  readonly panes: Lasting<readonly PaneMeeting[]>
-  readonly gates: Lasting<readonly GateAt[]>
+  readonly spreads: Memo<Spreads>
+  readonly widths: Memo<readonly RackWidth[]>
+  readonly near: Memo<readonly Near[]>
+  readonly swings: Memo<readonly SwingCollision[]>
+  readonly panes: Memo<readonly PaneCollision[]>
+  readonly gates: Memo<readonly GateAt[]>
 }
 
 /** The fit of everything on a plan; of the fit before an edit, each part that hangs on nothing that was changed. */
@@ -25,32 +30,32 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
   const { between } = rules.gapsMm
   return {
     // Where on its bars a thing stands is no matter to how far apart they must be.
-    spreads: lasting(
+    spreads: memo(
       before?.spreads,
       () => [vehicle, rules, racks, ...things.flatMap(sayHangsOn)],
       () => spreadsOf(plan, arrangement),
     ),
-    widths: lasting(
+    widths: memo(
       before?.widths,
       () => [racks, things, between],
       () => rackWidths(arrangement, between),
     ),
-    near: lasting(
+    near: memo(
       before?.near,
       () => [things, between],
       () => nearOnes(things, between),
     ),
-    swings: lasting(
+    swings: memo(
       before?.swings,
       () => [vehicle, racks, things],
-      () => swingMeetings(vehicle, arrangement),
+      () => swingCollisions(vehicle, arrangement),
     ),
-    panes: lasting(
+    panes: memo(
       before?.panes,
       () => [vehicle, racks, things, statics.bars()],
-      () => paneMeetings(vehicle, arrangement, statics.sagMm),
+      () => paneCollisions(vehicle, arrangement, statics.sagMm),
     ),
-    gates: lasting(
+    gates: memo(
       before?.gates,
       () => [plan.racks, plan.gear, plan.placements, plan.measurements],
       () => gatesOf(plan),

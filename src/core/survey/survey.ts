@@ -3,14 +3,14 @@ import type { Clearance, Placement } from '../plan/placement'
 import type { Plan } from '../plan/plan'
 import { barsOf } from '../plan/rack'
 import type { State } from '../units/scalars'
-import { lasting, once, type Lasting } from '../units/once'
+import { memo, lazy, type Memo } from '../units/memo'
 import { shortOf } from '../units/tolerance'
 import { arrange, type Arrangement } from './frame/arrangement'
 import { bodyOutline, type BodyOutline } from './frame/body/outline'
 import { allowances, loadPath, type Allowance, type LoadPath } from './load-path/load-path'
 import { fitOf, type Fit } from './fit'
 import { antennaTopZ } from './frame/roof-surface'
-import type { MassesBefore } from './loads/kept-masses'
+import type { MassesBefore } from './loads/reused-masses'
 import { massesHangOn, massPoints, type MassPoint } from './loads/mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
@@ -60,9 +60,9 @@ export interface Survey extends Arrangement {
 }
 
 interface Later {
-  readonly masses: Lasting<readonly MassPoint[]>
-  readonly path: Lasting<LoadPath>
-  readonly left: Lasting<readonly Allowance[]>
+  readonly masses: Memo<readonly MassPoint[]>
+  readonly path: Memo<LoadPath>
+  readonly left: Memo<readonly Allowance[]>
 }
 
 function perState<T>(of: (state: State) => T): Record<State, T> {
@@ -161,7 +161,7 @@ function massesLater(plan: Plan, arrangement: Arrangement, before: Survey | unde
   const asked = before?.later.masses.isKnown() ?? false
   const kept: MassesBefore | undefined =
     before && asked ? { plan: before.plan, racks: before.racks, masses: before.masses } : undefined
-  return lasting(
+  return memo(
     before?.later.masses,
     () => massesHangOn(plan, arrangement),
     () => massPoints(plan, arrangement, kept),
@@ -178,18 +178,18 @@ export function survey(whole: Plan, before?: Survey): Survey {
   const { vehicle, rules, use } = plan
   const { racks, things } = arrangement
   const masses = massesLater(plan, arrangement, before)
-  const path = lasting(
+  const path = memo(
     before?.later.path,
     () => [racks, things, masses(), vehicle, rules, use],
     () => loadPath(plan, arrangement, masses()),
   )
-  const left = lasting(
+  const left = memo(
     before?.later.left,
     () => [path()],
     () => allowances(arrangement, path()),
   )
-  const feet = once(() => footLoads(arrangement, masses()))
-  const tops = once(() => topsOf(plan, arrangement, masses()))
+  const feet = lazy(() => footLoads(arrangement, masses()))
+  const tops = lazy(() => topsOf(plan, arrangement, masses()))
   const statics = staticsOf(arrangement, masses, path, before?.statics)
   return {
     ...arrangement,

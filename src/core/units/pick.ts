@@ -1,16 +1,16 @@
 /** The one of a list with the most of something, the first of equals; nothing of an empty list. */
 export function mostBy<T>(list: readonly T[], by: (each: T) => number): T | undefined {
-  let [so] = list
-  if (so === undefined) return undefined
-  let most = by(so)
+  let [best] = list
+  if (best === undefined) return undefined
+  let most = by(best)
   for (const each of list) {
     const value = by(each)
     if (value > most) {
-      so = each
+      best = each
       most = value
     }
   }
-  return so
+  return best
 }
 
 /** The one of a list with the least of something, the first of equals; nothing of an empty list. */

@@ -9,7 +9,7 @@ import {
   type Survey,
   type Swept,
   type Swing,
-  type SwingMeeting,
+  type SwingCollision,
   swingsOf,
   type ThingAt,
   tiltOf,
@@ -108,8 +108,8 @@ function Result({
 }
 
 /** The worst of what a hatch meets: the earliest touch, else the least gap. */
-function worstOf(meetings: readonly SwingMeeting[]): SwingMeeting | undefined {
-  const rank = ({ swept }: SwingMeeting) => (swept.kind === 'touches' ? swept.atDeg - 1e6 : swept.gapMm)
+function worstOf(meetings: readonly SwingCollision[]): SwingCollision | undefined {
+  const rank = ({ swept }: SwingCollision) => (swept.kind === 'touches' ? swept.atDeg - 1e6 : swept.gapMm)
   return meetings.toSorted((a, b) => rank(a) - rank(b))[0]
 }
 

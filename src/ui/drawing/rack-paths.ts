@@ -1,4 +1,12 @@
-import { bodyOutline, ATTACHMENTS, type Attachment, pointsOf, type RackAt, seatZ, type Vehicle } from '@/core'
+import {
+  bodyOutline,
+  ATTACHMENTS,
+  type Attachment,
+  pointsOf,
+  type RackAt,
+  footSeatZ,
+  type Vehicle,
+} from '@/core'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 
@@ -166,7 +174,7 @@ export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: V
   const parts: string[] = []
   if ('ranges' in attachment) {
     const half = attachment.gaugeMm / 2
-    const z = seatZ(vehicle, attachment)
+    const z = footSeatZ(vehicle, attachment)
     for (const { fromMm, toMm } of attachment.ranges) {
       if (view === 'plan')
         for (const y of [-half, half]) parts.push(boxPath(fromMm, y - 18, toMm, y + 18, 18))
@@ -193,7 +201,7 @@ export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: V
     return parts.join(' ')
   }
   const points = pointsOf(attachment)
-  const z = seatZ(vehicle, attachment)
+  const z = footSeatZ(vehicle, attachment)
   for (const { xMm, yMm } of points) {
     if (view === 'side') parts.push(boxPath(xMm - 22, z - 22, xMm + 22, z + 22))
     else

@@ -1,6 +1,6 @@
 'use client'
 import { Fieldset } from '@/ui/kit/fieldset'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import { type Choices, type How, HOW_CHOICES, HOWS, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
@@ -73,7 +73,7 @@ function Frame({
   return (
     <div className="group min-w-0">
       <div className="flex min-h-[1.6rem] items-end justify-between gap-2">
-        <label id={`${id}-label`} htmlFor={id} className={LOOK_OF.label}>
+        <label id={`${id}-label`} htmlFor={id} className={CONTROL_CLASS.label}>
           {label}
         </label>
         {mark}
@@ -109,7 +109,7 @@ function TextInput({
   })
   const shared = {
     id,
-    className: LOOK_OF.input,
+    className: CONTROL_CLASS.input,
     autoComplete: 'off',
     'aria-invalid': problem !== undefined,
     'aria-describedby': (problem ?? field.hint) === undefined ? undefined : `${id}-note`,
@@ -132,7 +132,7 @@ function TextInput({
       }
     >
       {'long' in field ? (
-        <textarea {...shared} rows={3} className={LOOK_OF.textarea} />
+        <textarea {...shared} rows={3} className={CONTROL_CLASS.textarea} />
       ) : (
         <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
       )}
@@ -174,7 +174,7 @@ export function ChoiceInput({
     <Frame id={id} at={at} label={label} hint={hint}>
       <select
         id={id}
-        className={LOOK_OF.select}
+        className={CONTROL_CLASS.select}
         {...register(
           at,
           follow ? { onChange: (event: { target: { value: string } }) => follow(event.target.value) } : {},

@@ -67,8 +67,8 @@ function VariantFields({ field, at }: { field: Variants; at: string }) {
     const start = next === '' ? undefined : (field.start?.(next) ?? { [field.by]: next })
     const fresh = variantDraft(field, start, { system, typed: {}, rel: '' })
     const before: unknown = getValues(at)
-    const kept = typeof before === 'object' && before !== null ? before : {}
-    setValue(at, { ...kept, ...fresh }, { shouldDirty: true })
+    const saved = typeof before === 'object' && before !== null ? before : {}
+    setValue(at, { ...saved, ...fresh }, { shouldDirty: true })
   }
   return (
     <>
@@ -152,7 +152,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
         const title = titleOf(item, getValues(here), field.one, i)
         const removal = (
           <Button
-            look="word"
+            variant="word"
             {...(isRow(item) ? { className: 'mt-[1.7rem]' } : {})}
             aria-label={`Remove ${title}`}
             onClick={() => remove(i)}
@@ -183,12 +183,12 @@ function ListFields({ field, at }: { field: List; at: string }) {
             onChange={setKind}
           />
         )}
-        <Button look={kinds.length > 0 ? 'plain' : 'word'} onClick={() => add()}>
+        <Button variant={kinds.length > 0 ? 'plain' : 'word'} onClick={() => add()}>
           <Plus size={16} aria-hidden /> {kinds.length > 0 ? 'Add it' : `Add ${field.one}`}
         </Button>
         {field.alikeBut && fields.length > 1 && (
           <Button
-            look="word"
+            variant="word"
             onClick={() =>
               replace([...likeTheFirst(getValues(at) as readonly Draft[], field.alikeBut ?? [])])
             }

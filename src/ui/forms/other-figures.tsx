@@ -4,7 +4,7 @@ import { useId } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { Button } from '@/ui/kit/button'
 import { FieldNote } from '@/ui/kit/field-note'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { useProblem } from './problem'
 
 type Row = Readonly<Record<string, string>>
@@ -33,8 +33,8 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
   const id = useId()
   const field = (name: string, words: string) => (
     <label className="min-w-0">
-      <span className={LOOK_OF.label}>{words}</span>
-      <input {...register(`${at}.${name}`)} className={LOOK_OF.input} autoComplete="off" />
+      <span className={CONTROL_CLASS.label}>{words}</span>
+      <input {...register(`${at}.${name}`)} className={CONTROL_CLASS.input} autoComplete="off" />
     </label>
   )
   return (
@@ -44,10 +44,10 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
       className="border-hair mt-1 grid gap-2 border-l-2 pl-2"
     >
       <label className="min-w-0">
-        <span className={LOOK_OF.label}>Another figure</span>
+        <span className={CONTROL_CLASS.label}>Another figure</span>
         <input
           {...register(`${at}.value`)}
-          className={LOOK_OF.input}
+          className={CONTROL_CLASS.input}
           autoComplete="off"
           aria-invalid={problem !== undefined}
           aria-describedby={problem === undefined ? undefined : `${id}-note`}
@@ -55,8 +55,8 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
         <FieldNote id={`${id}-note`} problem={problem} hint={undefined} />
       </label>
       <label className="min-w-0">
-        <span className={LOOK_OF.label}>It is known by</span>
-        <select {...register(`${at}.by`)} className={LOOK_OF.select}>
+        <span className={CONTROL_CLASS.label}>It is known by</span>
+        <select {...register(`${at}.by`)} className={CONTROL_CLASS.select}>
           {HOW_CHOICES.map(([how, words]) => (
             <option key={how} value={how === '' ? 'told' : how}>
               {words}
@@ -66,7 +66,7 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
       </label>
       {field('says', 'Says who, or on which page')}
       {field('unused', 'Why it does not count; empty while nobody has said')}
-      <Button look="word" className="justify-self-start" onClick={onRemove}>
+      <Button variant="word" className="justify-self-start" onClick={onRemove}>
         Take it out
       </Button>
     </div>

@@ -6,7 +6,7 @@ import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { TickBox } from '@/ui/kit/field'
 import { Note } from '@/ui/kit/field-note'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Modal } from '@/ui/kit/modal'
 import { PhraseLine } from '@/ui/kit/quantity'
 import type { Pasted } from './paste-sheet'
@@ -70,11 +70,11 @@ export function PasteDialog({
   return (
     <Modal title="Paste a sheet" onClose={onClose} wide>
       <label className="block">
-        <span className={LOOK_OF.label}>
+        <span className={CONTROL_CLASS.label}>
           The text of a maker’s sheet, a label, a manual’s page or a message
         </span>
         <textarea
-          className={`${LOOK_OF.input} h-auto min-h-32 w-full py-2`}
+          className={`${CONTROL_CLASS.input} h-auto min-h-32 w-full py-2`}
           value={text}
           onChange={(event) => setText(event.currentTarget.value)}
           data-first-focus
@@ -93,7 +93,7 @@ export function PasteDialog({
         )}
       </div>
       {disagrees.map((words) => (
-        <Alert look="mind" key={words}>
+        <Alert variant="mind" key={words}>
           The two units do not agree: {words}. Neither is taken.
         </Alert>
       ))}
@@ -127,7 +127,7 @@ export function PasteDialog({
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <Button
-          look="solid"
+          variant="solid"
           disabled={taken.length === 0}
           onClick={() => {
             onTake({ taken, all: readings, from, of })

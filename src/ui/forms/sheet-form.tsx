@@ -18,7 +18,7 @@ const when = (at: string) =>
 
 function Again({ again }: { again: MetAgain }) {
   return (
-    <Alert look="mind">
+    <Alert variant="mind">
       <span className="flex-1">
         {again.stale
           ? `Something was typed here on ${when(again.at)} and not saved; what it was typed over has changed since.`

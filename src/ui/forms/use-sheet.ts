@@ -21,22 +21,22 @@ import {
   type UseFormReturn,
 } from 'react-hook-form'
 import type * as z from '@/core/units/schema'
-import { dropDraft, keepDraft, loadDraft } from '@/storage/drafts'
+import { dropDraft, saveDraft, loadDraft } from '@/storage/drafts'
 
 type Values = FieldValues
 
 /** What was typed into a sheet and not saved: from when it is, and of what it was a change. */
-interface Kept {
+interface SavedDraft {
   readonly at: string
   readonly was: string
   readonly draft: Values
   /** Where it is from, as was said on top. */
   readonly from?: string
   /** What was met again and is neither taken up nor discarded yet: it waits beside what is typed now. */
-  readonly waits?: Kept
+  readonly waits?: SavedDraft
 }
 
-const isKept = (stored: unknown): stored is Kept =>
+const isSavedDraft = (stored: unknown): stored is SavedDraft =>
   typeof stored === 'object' && stored !== null && 'at' in stored && 'was' in stored && 'draft' in stored
 
 /** What this browser still has of a sheet: taken up again, or left aside because the thing changed meanwhile. */
@@ -82,7 +82,7 @@ export function useSheet<T>(
 ): Sheet<T> {
   const [from, setFrom] = useState('')
   const [base, setBase] = useState(was)
-  const [again, setAgain] = useState<Kept & { readonly stale: boolean }>()
+  const [again, setAgain] = useState<SavedDraft & { readonly stale: boolean }>()
   const [looked, setLooked] = useState(false)
   const settled = useRef(false)
   const start = useMemo(
@@ -132,15 +132,15 @@ export function useSheet<T>(
 
   useEffect(() => {
     let current = true
-    void loadDraft(key).then((kept) => {
+    void loadDraft(key).then((saved) => {
       if (!current) return
-      if (isKept(kept)) {
-        const stale = kept.was !== stamp
-        const older = isKept(kept.waits) ? kept.waits : undefined
-        setAgain(older && !stale ? { ...older, stale: true } : { ...kept, stale })
+      if (isSavedDraft(saved)) {
+        const stale = saved.was !== stamp
+        const older = isSavedDraft(saved.waits) ? saved.waits : undefined
+        setAgain(older && !stale ? { ...older, stale: true } : { ...saved, stale })
         if (!stale) {
-          setFrom(kept.from ?? '')
-          reset(kept.draft, { keepDefaultValues: true })
+          setFrom(saved.from ?? '')
+          reset(saved.draft, { keepDefaultValues: true })
         }
       }
       setLooked(true)
@@ -157,7 +157,7 @@ export function useSheet<T>(
     const timer = setTimeout(() => {
       // What was just saved is not kept as if it still had to be.
       if (!settled.current)
-        void keepDraft(key, {
+        void saveDraft(key, {
           at: new Date().toISOString(),
           was: stamp,
           draft,
@@ -165,7 +165,7 @@ export function useSheet<T>(
           ...(waits && {
             waits: { at: waits.at, was: waits.was, draft: waits.draft, from: waits.from ?? '' },
           }),
-        } satisfies Kept)
+        } satisfies SavedDraft)
     }, KEEP_AFTER_MS)
     return () => clearTimeout(timer)
   }, [key, draft, from, looked, isDirty, waits, stamp])

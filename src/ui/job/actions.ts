@@ -2,7 +2,7 @@
 import { STATE_WORD, STATES, type Survey, type UnitChoice } from '@/core'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
 import { downloadPlan } from '@/ui/kit/open-file'
-import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
+import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'
 import { type DialogName } from '@/ui/state/dialog-store'
 import { usePlan } from '@/ui/state/plan-store'
 
@@ -127,7 +127,7 @@ const ACTIONS: readonly Action[] = [
     listed: ['R', 'Turn it'],
     run: (on) => {
       const thing = pickedThing(on)
-      if (thing) turnOn(thing)
+      if (thing) turnNext(thing)
     },
   },
   {

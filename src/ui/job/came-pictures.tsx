@@ -1,12 +1,12 @@
 'use client'
 import type { Plan } from '@/core'
 import { useState } from 'react'
-import { keepPicture } from '@/storage/pictures'
+import { savePicture } from '@/storage/pictures'
 import { Button } from '@/ui/kit/button'
 import { TextField } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
 import { FileButton } from '@/ui/kit/file-button'
-import { KeptPicture } from '@/ui/kit/kept-picture'
+import { StoredPicture } from '@/ui/kit/stored-picture'
 import { usePlan } from '@/ui/state/plan-store'
 import { smallPicture } from './small-picture'
 
@@ -34,7 +34,7 @@ export function CamePictures({ plan }: { plan: Plan }) {
       return
     }
     const id = `picture-${crypto.randomUUID()}`
-    await keepPicture(id, picture)
+    await savePicture(id, picture)
     set([...pictures, { id, words: '' }])
   }
   return (
@@ -42,14 +42,14 @@ export function CamePictures({ plan }: { plan: Plan }) {
       <ul className="grid gap-2">
         {pictures.map((each, i) => (
           <li key={each.id} className="flex flex-wrap items-end gap-2">
-            <KeptPicture id={each.id} words={each.words} className="h-20 w-28" />
+            <StoredPicture id={each.id} words={each.words} className="h-20 w-28" />
             <TextField
               label={`What picture ${i + 1} shows`}
               value={each.words}
               max={200}
               onValue={(words) => set(pictures.with(i, { ...each, words: words.trim() }))}
             />
-            <Button look="word" onClick={() => set(pictures.filter((other) => other !== each))}>
+            <Button variant="word" onClick={() => set(pictures.filter((other) => other !== each))}>
               Take picture {i + 1} out
             </Button>
           </li>

@@ -1,5 +1,5 @@
 'use client'
-import { changesBetween, judgePlan, type Plan, STATE_WORD, stateGlance, STATES } from '@/core'
+import { changesBetween, assess, type Plan, STATE_WORD, stateSummary, STATES } from '@/core'
 import { useMemo, useState } from 'react'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Button } from '@/ui/kit/button'
@@ -55,7 +55,7 @@ function StepWords({ step }: { step: Step }) {
 /** An earlier state of the job beside today's, to be taken back as a new step. */
 function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => void }) {
   const units = useUnits()
-  const [old, today] = useMemo(() => [judgePlan(then), judgePlan(now)], [then, now])
+  const [old, today] = useMemo(() => [assess(then), assess(now)], [then, now])
   const changes = useMemo(() => changesBetween(then, now), [then, now])
   const goBackTo = usePlan((store) => store.goBackTo)
   return (
@@ -80,8 +80,8 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           {STATES.map((state) => (
             <tr key={state}>
               <th scope="row">{STATE_WORD[state]}</th>
-              <td>{verdictWords(stateGlance(old, state), units)}</td>
-              <td>{verdictWords(stateGlance(today, state), units)}</td>
+              <td>{verdictWords(stateSummary(old, state), units)}</td>
+              <td>{verdictWords(stateSummary(today, state), units)}</td>
             </tr>
           ))}
         </tbody>
@@ -89,7 +89,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
       <h3 className="mt-3 text-said">What changed since then</h3>
       <ChangeList changes={changes} label="What changed since then" />
       <Button
-        look="solid"
+        variant="solid"
         className="mt-3"
         onClick={() => {
           goBackTo(then)
@@ -128,7 +128,7 @@ export function HistoryDialog({ plan, onClose }: { plan: Plan; onClose: () => vo
         ))}
       </ol>
       {shown.length < steps.length && (
-        <Button look="word" onClick={() => setAll(true)}>
+        <Button variant="word" onClick={() => setAll(true)}>
           {steps.length - shown.length} earlier steps
         </Button>
       )}

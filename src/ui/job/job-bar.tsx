@@ -10,7 +10,7 @@ import { Wordmark } from '@/ui/kit/mark'
 import { downloadPlan } from '@/ui/kit/open-file'
 import { SkipLinks, type SkipPlace } from '@/ui/kit/skip-links'
 import { StateSwitch } from '@/ui/kit/state-switch'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { useDialog } from '@/ui/state/dialog-store'
 import { usePlan } from '@/ui/state/plan-store'
 import { lastOwnStep } from '@/ui/state/whose-step'
@@ -60,7 +60,7 @@ function SavedWord() {
 function useJobKeys(plan: Plan, onLoad: boolean): void {
   const units = useUnits()
   const onKey = useEffectEvent((event: KeyboardEvent) => {
-    const { survey } = assessedOf(plan)
+    const { survey } = assessmentOf(plan)
     pressed({ survey, units, show: useDialog.getState().show }, onLoad, event)
   })
   useEffect(() => {
@@ -98,25 +98,25 @@ function JobTools({ plan }: { plan: Plan }) {
   return (
     <div className="flex">
       <Button
-        look="quiet"
+        variant="quiet"
         className={WIDE}
         aria-label={`Units: ${UNITS_WORD[units]}. Change to ${UNITS_WORD[NEXT_UNITS[units]]}`}
         onClick={() => change({ units: NEXT_UNITS[units] })}
       >
         {UNITS_WORD[units]}
       </Button>
-      <Button look="quiet" disabled={!canUndo} onClick={undo} aria-label="Undo">
+      <Button variant="quiet" disabled={!canUndo} onClick={undo} aria-label="Undo">
         <Undo2 size={18} aria-hidden />
       </Button>
-      <Button look="quiet" disabled={!canRedo} onClick={redo} aria-label="Redo">
+      <Button variant="quiet" disabled={!canRedo} onClick={redo} aria-label="Redo">
         <Redo2 size={18} aria-hidden />
       </Button>
-      <Button look="quiet" className={WIDE} aria-label="Download" onClick={() => downloadPlan(plan)}>
+      <Button variant="quiet" className={WIDE} aria-label="Download" onClick={() => downloadPlan(plan)}>
         <FileDown size={18} aria-hidden />
       </Button>
       <JobMenu plan={plan} />
       <Button
-        look="quiet"
+        variant="quiet"
         className="max-wide:hidden"
         aria-label="Search everything"
         onClick={() => show('palette')}
@@ -184,7 +184,7 @@ export const JobBar = memo(function JobBar({
       <BarTop plan={resting} at={at} screen={screen ?? STAGE_WORD[at]} stages={read?.stages} />
       <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
         <NextLine plan={resting} at={at} onLoad={onLoad} next={read?.next} />
-        <StateSwitch judged={assessedOf(plan)} />
+        <StateSwitch assessment={assessmentOf(plan)} />
       </div>
       {children !== undefined && (
         <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">{children}</div>

@@ -39,8 +39,8 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
   const { job } = plan
   const refusal = usePlan((store) => store.refusal)
   const run = (next: Record<string, unknown>) => {
-    const kept = Object.entries(next).filter(([, value]) => value !== undefined && value !== '')
-    usePlan.getState().run({ do: 'setJob', job: { name: '', ...Object.fromEntries(kept) } })
+    const saved = Object.entries(next).filter(([, value]) => value !== undefined && value !== '')
+    usePlan.getState().run({ do: 'setJob', job: { name: '', ...Object.fromEntries(saved) } })
   }
   const cameNow = (field: string, value: string) => {
     const left = Object.entries({ ...job.came, [field]: value }).filter(([, text]) => text !== '')

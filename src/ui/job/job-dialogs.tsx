@@ -4,7 +4,7 @@ import { KEY_LINES } from './actions'
 import { Kbd } from '@/ui/kit/kbd'
 import type { Plan } from '@/core'
 import { SettingsDialog } from '@/ui/kit/settings-dialog'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { type DialogName, useDialog } from '@/ui/state/dialog-store'
 import { useUnits } from '@/ui/state/settings-store'
 import { Clearances } from './clearances'
@@ -45,7 +45,7 @@ export default function JobDialogs({
   onLoad: boolean
 }) {
   const { close, show } = useDialog.getState()
-  const { survey } = assessedOf(plan)
+  const { survey } = assessmentOf(plan)
   const units = useUnits()
   const onClose = () => close(dialog)
   switch (dialog) {

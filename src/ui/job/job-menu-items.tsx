@@ -7,7 +7,7 @@ import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { keepPlan } from '@/storage/plans'
+import { savePlan } from '@/storage/plans'
 import { type DialogName, useDialog } from '@/ui/state/dialog-store'
 
 const LINE = 'justify-start'
@@ -32,13 +32,13 @@ function CopyJob({ plan }: { plan: Plan }) {
   const copy = async () => {
     const id = `plan-${crypto.randomUUID()}`
     const name = `${plan.job.name} (copy)`.slice(0, 120)
-    await keepPlan({ ...plan, id, job: { ...plan.job, name } })
+    await savePlan({ ...plan, id, job: { ...plan.job, name } })
     close()
     router.push(to('load', { job: id }))
   }
   return (
     <>
-      <Button look="quiet" className={LINE} onClick={() => void copy()}>
+      <Button variant="quiet" className={LINE} onClick={() => void copy()}>
         Copy this job
       </Button>
     </>
@@ -50,14 +50,14 @@ function TakeAlong({ plan }: { plan: Plan }) {
   const close = useCloseMenu()
   const [reason, setReason] = useState<string>()
   const take = async () => {
-    const { downloadParcel } = await import('@/ui/kit/download-parcel')
+    const { downloadParcel } = await import('@/ui/kit/download-bundle')
     const why = await downloadParcel(plan.id)
     setReason(why)
     if (why === undefined) close()
   }
   return (
     <>
-      <Button look="quiet" className={LINE} onClick={() => void take()}>
+      <Button variant="quiet" className={LINE} onClick={() => void take()}>
         Take it along
       </Button>
       {reason !== undefined && <Problem>{reason}</Problem>}
@@ -74,7 +74,7 @@ export function JobMenuItems({ plan }: { plan: Plan }) {
       {TOOLS.map(([dialog, words]) => (
         <Button
           key={dialog}
-          look="quiet"
+          variant="quiet"
           className={LINE}
           onClick={() => {
             close()
@@ -85,7 +85,7 @@ export function JobMenuItems({ plan }: { plan: Plan }) {
         </Button>
       ))}
       <Button
-        look="quiet"
+        variant="quiet"
         className={LINE}
         onClick={() => {
           close()
@@ -96,10 +96,10 @@ export function JobMenuItems({ plan }: { plan: Plan }) {
       </Button>
       <CopyJob plan={plan} />
       <TakeAlong plan={plan} />
-      <ButtonLink look="quiet" className={LINE} href={to('compare', { a: plan.id })}>
+      <ButtonLink variant="quiet" className={LINE} href={to('compare', { a: plan.id })}>
         Compare with another
       </ButtonLink>
-      <ButtonLink look="quiet" className={LINE} href={to('board')}>
+      <ButtonLink variant="quiet" className={LINE} href={to('board')}>
         All jobs
       </ButtonLink>
     </>

@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Button } from '@/ui/kit/button'
 import {
   asksWhat,
@@ -199,18 +199,18 @@ function OtherMeasurement() {
         hint="Enter adds it."
         onValue={(reading) => {
           if (what.trim() === '') return 'Say first what is measured.'
-          const kept = keep({
+          const saved = keep({
             kind: 'length',
             id: newId(),
             of: { about: 'other', what },
             datum,
             readingsMm: [reading],
           })
-          if (kept) {
+          if (saved) {
             setWhat('')
             setDatum('')
           }
-          return refused(kept)
+          return refused(saved)
         }}
       />
     </div>
@@ -271,7 +271,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
             </p>
             {(['left', 'right'] as const).map((side) => (
               <div key={side} role="group" aria-label={`On the ${side}`}>
-                <p className={LOOK_OF.label}>On the {side}</p>
+                <p className={CONTROL_CLASS.label}>On the {side}</p>
                 <Readings
                   measurement={lengthAbout(
                     plan,

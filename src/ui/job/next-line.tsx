@@ -36,7 +36,7 @@ function NextKey({ plan, at, onLoad, next }: { plan: Plan; at: Stage; onLoad: bo
   const fix = useFirstFix(plan, finding, onLoad)
   if (fix)
     return (
-      <Button look="word" onClick={() => usePlan.getState().run(fix.command)}>
+      <Button variant="word" onClick={() => usePlan.getState().run(fix.command)}>
         <span>
           <PhraseLine phrase={fix.message} />
         </span>
@@ -44,24 +44,24 @@ function NextKey({ plan, at, onLoad, next }: { plan: Plan; at: Stage; onLoad: bo
     )
   if (finding)
     return onLoad ? (
-      <Button look="word" onClick={() => showFinding(finding.id)}>
+      <Button variant="word" onClick={() => showFinding(finding.id)}>
         {next.key}
       </Button>
     ) : (
-      <ButtonLink look="word" href={to('load', { job: plan.id, finding: finding.id })}>
+      <ButtonLink variant="word" href={to('load', { job: plan.id, finding: finding.id })}>
         {next.key}
       </ButtonLink>
     )
   if (onLoad && next.stage === 'load')
     return (
-      <Button look="word" onClick={toTheShelf}>
+      <Button variant="word" onClick={toTheShelf}>
         {next.key}
       </Button>
     )
   if (next.stage === at && (at !== 'load' || onLoad))
     return <span className="text-ink2 px-2">{next.key}</span>
   return (
-    <ButtonLink look="word" href={stageAddress(next.stage, plan)}>
+    <ButtonLink variant="word" href={stageAddress(next.stage, plan)}>
       {next.key}
     </ButtonLink>
   )

@@ -16,9 +16,9 @@ import {
 } from '@/core'
 import { actionsByName, type OnJob } from './actions'
 import { putOn } from '@/ui/forms/put-on'
-import { ByName, type NamedEntry, type NamedGroup } from '@/ui/kit/by-name'
+import { CommandPalette, type NamedEntry, type NamedGroup } from '@/ui/kit/command-palette'
 import { ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { useStock } from '@/ui/state/stock'
 import { showFinding } from '@/ui/state/wanted-finding'
@@ -94,7 +94,7 @@ export default function Palette({
     },
     {
       heading: 'Findings',
-      entries: foldedTogether(assessedOf(plan).review.findings.filter(isOpen)).map(({ finding }) => ({
+      entries: foldedTogether(assessmentOf(plan).review.findings.filter(isOpen)).map(({ finding }) => ({
         id: finding.id,
         name: `${OUTCOME_WORD[finding.severity]}: ${phraseText(finding.sentence, on.units)}`,
         run: () => {
@@ -126,5 +126,5 @@ export default function Palette({
     },
     { heading: 'Fields', entries: fields.map(({ name, href }) => going(href, name, href)) },
   ]
-  return <ByName groups={groups} onClose={onClose} />
+  return <CommandPalette groups={groups} onClose={onClose} />
 }

@@ -24,7 +24,7 @@ export function SheetBar({
     <JobBar plan={job} at={at} screen={about} />
   ) : (
     <PageBar screen={screen} about={about}>
-      <ButtonLink look="quiet" href={back}>
+      <ButtonLink variant="quiet" href={back}>
         Back
       </ButtonLink>
     </PageBar>

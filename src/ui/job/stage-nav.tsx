@@ -33,7 +33,7 @@ export const StageNav = memo(function StopsNav({
   return (
     <nav aria-label="Stages of this job" className="flex flex-wrap max-wide:order-6 max-wide:w-full">
       <Button
-        look="quiet"
+        variant="quiet"
         className="hidden w-full justify-between max-[44rem]:flex"
         aria-expanded={open}
         onClick={() => setOpen(!open)}

@@ -14,7 +14,7 @@ import {
   stagesOf,
 } from '@/core'
 import { useMemo } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { useJobLog, useLog } from '@/ui/state/log-store'
 import { today } from '@/ui/state/today'
 
@@ -28,10 +28,10 @@ export function useStages(plan: Plan): JobStages {
   const read = useJobLog(plan)
   const events = useLog((store) => store.events)
   return useMemo(() => {
-    const judged = assessedOf(plan)
+    const assessment = assessmentOf(plan)
     const logged = ((): Logged => {
       if (!read) return { at: 'unread' }
-      const order = jobSession(judged, events)
+      const order = jobSession(assessment, events)
       const own = ownEvents(events, plan, carsByJob([plan]))
       return {
         at: 'read',
@@ -40,6 +40,6 @@ export function useStages(plan: Plan): JobStages {
         today: today(),
       }
     })()
-    return { stages: stagesOf(judged, logged), next: nextThing(judged, logged) }
+    return { stages: stagesOf(assessment, logged), next: nextThing(assessment, logged) }
   }, [plan, read, events])
 }

@@ -1,23 +1,23 @@
 'use client'
-import { type Plan, type State, STATE_WORD, stateGlance, STATES } from '@/core'
+import { type Plan, type State, STATE_WORD, stateSummary, STATES } from '@/core'
 import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { verdictWords } from '@/ui/kit/verdict-words'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { useUnits } from '@/ui/state/settings-store'
 
 /** Says each verdict that changes, to those who do not see it. */
 export function VerdictSaid({ plan }: { plan: Plan }) {
   const units = useUnits()
-  const judged = assessedOf(plan)
+  const assessment = assessmentOf(plan)
   const [said, setSaid] = useState('')
   const before = useRef<{ readonly id: string; readonly verdicts: readonly string[] }>(undefined)
-  const verdicts = STATES.map((state) => judged.review.states[state])
+  const verdicts = STATES.map((state) => assessment.review.states[state])
   const key = verdicts.join()
   // Only a verdict that is another one is said, not every kilogram.
   const say = useEffectEvent((changed: readonly State[]) =>
     setSaid(
       changed
-        .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateGlance(judged, state), units)}.`)
+        .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateSummary(assessment, state), units)}.`)
         .join(' '),
     ),
   )

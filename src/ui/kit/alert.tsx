@@ -9,11 +9,11 @@ const LOOK = {
 
 /** A line across what it is about. */
 export function Alert({
-  look,
+  variant: look,
   className = '',
   children,
 }: {
-  look: keyof typeof LOOK
+  variant: keyof typeof LOOK
   className?: string
   children: ReactNode
 }) {

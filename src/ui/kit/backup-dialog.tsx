@@ -8,7 +8,7 @@ import { backupText, placeOf } from '@/storage/backup'
 import { backedUp } from '@/storage/backup-folder'
 import { FolderChoice } from './folder-choice'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
-import { whyNotKept } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/shelves'
 import { Choice } from '@/ui/kit/choice'
 import { whenWords } from '@/ui/kit/when-words'
 import { downloadText } from '@/ui/kit/download'
@@ -115,7 +115,7 @@ function DifferingList({
 
 /** Everything into one file and back: what restoring would change is shown before it is done. */
 export function BackupDialog({ onClose }: { onClose: () => void }) {
-  const { state, open, look, put } = useRestoring()
+  const { state, open, look, restore } = useRestoring()
   const [way, setWay] = useState<RestoreWay>('merge')
   const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const [problem, setProblem] = useState<string>()
@@ -128,7 +128,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       await backedUp(at)
       setProblem(undefined)
     } catch (error) {
-      setProblem(whyNotKept(error))
+      setProblem(whyNotSaved(error))
     }
   }
   const choose = (file: File) => {
@@ -143,7 +143,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   ]
   const restoring = (differing: readonly Differing[]) =>
     state.at === 'looked' &&
-    put(
+    restore(
       state.name,
       way,
       differing.filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here').map(placeOf),
@@ -156,7 +156,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       </p>
       <p className="text-ink2 mb-2 text-aside">{room && roomWords(room.left).words}</p>
       <div className="flex flex-wrap gap-1.5">
-        <Button look="solid" data-first-focus onClick={() => void save()}>
+        <Button variant="solid" data-first-focus onClick={() => void save()}>
           Back everything up
         </Button>
         {state.at !== 'putting' && (
@@ -212,7 +212,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
             </p>
           )}
           {looked && (
-            <Button look="solid" className="mt-3" onClick={() => restoring(looked.preview.differing)}>
+            <Button variant="solid" className="mt-3" onClick={() => restoring(looked.preview.differing)}>
               {way === 'merge' ? 'Merge it in' : 'Replace everything'}
             </Button>
           )}

@@ -14,7 +14,7 @@ type ButtonLook = keyof typeof LOOK
 
 interface Look {
   /** One solid key at most where one thing is to be done. */
-  readonly look?: ButtonLook
+  readonly variant?: ButtonLook
 }
 
 interface Pressed extends Look {
@@ -27,7 +27,7 @@ const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
   `btn h-auto max-w-full min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${LOOK[look]} ${more}`
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
-export function Button({ look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
+export function Button({ variant: look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
   const held = pressed === true && look !== 'quiet' ? 'solid' : look
   return <button type="button" className={buttonClass(held, className)} aria-pressed={pressed} {...rest} />
 }
@@ -43,6 +43,6 @@ export function TextLink({ className = '', ...rest }: ComponentProps<typeof Link
 }
 
 /** A key that leads to another screen. */
-export function ButtonLink({ look, className, ...rest }: ComponentProps<typeof Link> & Look) {
+export function ButtonLink({ variant: look, className, ...rest }: ComponentProps<typeof Link> & Look) {
   return <Link className={buttonClass(look, className)} {...rest} />
 }

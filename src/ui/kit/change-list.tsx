@@ -20,7 +20,7 @@ export function ChangeList({ changes, label }: { changes: readonly Change[]; lab
         ))}
       </ul>
       {shown.length < changes.length && (
-        <Button look="word" onClick={() => setAll(true)}>
+        <Button variant="word" onClick={() => setAll(true)}>
           and {changes.length - shown.length} more
         </Button>
       )}

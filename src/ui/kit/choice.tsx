@@ -1,5 +1,5 @@
 import { ParsedField } from './parsed-field'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 import { Labelled } from './labelled'
 
 /** One of a few words to choose, with its label. */
@@ -24,7 +24,7 @@ export function Choice<T extends string>({
       {(control) => (
         <select
           {...control}
-          className={LOOK_OF.select}
+          className={CONTROL_CLASS.select}
           value={value}
           onChange={(event) => {
             const chosen = options.find(([each]) => each === event.target.value)

@@ -22,11 +22,11 @@ export function DeletedDialog() {
           {changed && ' What was changed here since waits in this browser until you choose.'}
         </p>
         <div className="flex flex-wrap gap-2">
-          <Button look="solid" onClick={() => void putBack()}>
+          <Button variant="solid" onClick={() => void putBack()}>
             Put it back as it stands here
           </Button>
           <Button onClick={() => downloadPlan(plan)}>Download it</Button>
-          <Button look="word" onClick={() => letGo(plan.id)}>
+          <Button variant="word" onClick={() => letGo(plan.id)}>
             Leave it deleted
           </Button>
         </div>

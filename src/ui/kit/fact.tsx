@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 
 /** Something worth knowing in a list of such: what it is, its value, and where that is from. */
 export function Fact({
@@ -16,7 +16,7 @@ export function Fact({
 }) {
   return (
     <div>
-      <dt className={LOOK_OF.label}>{title}</dt>
+      <dt className={CONTROL_CLASS.label}>{title}</dt>
       <dd
         className={framed ? 'border-base-content inline-block border-2 px-2.5 text-[1.5rem] font-bold' : ''}
       >

@@ -1,6 +1,6 @@
 import type { ComponentProps, Ref } from 'react'
 import { Labelled, type LabelledProps } from './labelled'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 
 type BoxProps = LabelledProps &
   Omit<ComponentProps<'input'>, 'onChange' | 'className' | 'ref'> & {
@@ -16,7 +16,7 @@ export function TextBox({ label, hint, problem, className, onText, at, ...rest }
         <input
           {...control}
           ref={at}
-          className={LOOK_OF.input}
+          className={CONTROL_CLASS.input}
           autoComplete="off"
           onChange={(event) => onText(event.target.value)}
           {...rest}

@@ -7,7 +7,7 @@ export function FileButton({
   label,
   says,
   accept = '.json,application/json',
-  look,
+  variant: look,
   onFile,
 }: {
   /** What is on the key. */
@@ -15,7 +15,7 @@ export function FileButton({
   /** What the choosing is called for those who do not see the key. */
   says: string
   accept?: string
-  look?: ComponentProps<typeof Button>['look']
+  variant?: ComponentProps<typeof Button>['variant']
   onFile: (file: File) => void
 }) {
   const input = useRef<HTMLInputElement>(null)
@@ -34,7 +34,7 @@ export function FileButton({
           if (file) onFile(file)
         }}
       />
-      <Button {...(look ? { look } : {})} onClick={() => input.current?.click()}>
+      <Button {...(look ? { variant: look } : {})} onClick={() => input.current?.click()}>
         {label}
       </Button>
     </>

@@ -6,12 +6,12 @@ import { useEffect, useState } from 'react'
 import { Modal } from './modal'
 import { useOpenFile } from './open-file'
 
-const ParcelDialog = dynamic(() => import('./parcel-dialog').then((module) => module.ParcelDialog))
+const JobBundleDialog = dynamic(() => import('./job-bundle-dialog').then((module) => module.JobBundleDialog))
 
 /** A plan file dropped anywhere opens; what is wrong with a bad one is said here. */
 export function FileDrop() {
   const router = useRouter()
-  const { open, problem, parcel, dismiss } = useOpenFile()
+  const { open, problem, bundle, dismiss } = useOpenFile()
   const [over, setOver] = useState(false)
   useEffect(() => {
     const hasFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
@@ -46,7 +46,7 @@ export function FileDrop() {
           Drop the file to open it
         </div>
       )}
-      {parcel && <ParcelDialog parcel={parcel} onClose={() => dismiss(parcel)} />}
+      {bundle && <JobBundleDialog bundle={bundle} onClose={() => dismiss(bundle)} />}
       {problem && (
         <Modal key={problem.time} title="This file was not opened" onClose={() => dismiss(problem)}>
           <p className="mb-2">

@@ -9,7 +9,7 @@ import {
   lastBackup,
   pickFolder,
 } from '@/storage/backup-folder'
-import { whyNotKept } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/shelves'
 import { Button } from '@/ui/kit/button'
 import { Note } from '@/ui/kit/field-note'
 import { whenWords } from '@/ui/kit/when-words'
@@ -39,7 +39,7 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
       setLast(at)
       onProblem(undefined)
     } catch (error) {
-      onProblem(`Nothing was written into the folder ${into.name}. ${whyNotKept(error)}`)
+      onProblem(`Nothing was written into the folder ${into.name}. ${whyNotSaved(error)}`)
     }
   }
   const pick = async () => {
@@ -68,7 +68,7 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
         )}
         {folder && <Button onClick={() => void write(folder)}>Back up there now</Button>}
         {folder && (
-          <Button look="word" onClick={() => void forget()}>
+          <Button variant="word" onClick={() => void forget()}>
             No more backups there
           </Button>
         )}

@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from './control-class'
 import { TickBox } from '@/ui/kit/field'
 import {
   ASIDE_LOOKS,
@@ -183,7 +183,7 @@ export function HouseRulesFields({
         }}
       />
       <fieldset className="col-span-full">
-        <legend className={LOOK_OF.label}>To be looked at in every job</legend>
+        <legend className={CONTROL_CLASS.label}>To be looked at in every job</legend>
         <div className="flex flex-wrap gap-3">
           {ASIDE_LOOKS.map((look) => (
             <TickBox

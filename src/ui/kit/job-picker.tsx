@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { Button } from './button'
 import { TextBox } from './field'
-import { foundByName } from './found-by-name'
+import { foundByName } from './palette-search'
 
 /** A job by its name, as it stands in a list. */
 export interface NamedJob {

@@ -1,5 +1,5 @@
 import { useId, type ReactNode } from 'react'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 import { FieldNote } from './field-note'
 
 export interface LabelledProps {
@@ -28,7 +28,7 @@ export function Labelled({
   const noted = problem !== undefined || hint !== undefined
   return (
     <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={LOOK_OF.label}>
+      <label htmlFor={id} className={CONTROL_CLASS.label}>
         {label}
       </label>
       {children({

@@ -8,10 +8,10 @@ export type Holds = 'here' | 'there'
 
 /** Writes what was chosen once more, as the last word on it. */
 export async function addLastWords(
-  apart: readonly Disagreement[],
+  conflict: readonly Disagreement[],
   chosen: ReadonlyMap<string, Holds>,
 ): Promise<void> {
-  for (const each of apart) {
+  for (const each of conflict) {
     const holds = chosen.get(each.subject)
     if (holds === undefined) continue
     const {
@@ -33,19 +33,19 @@ const said = (event: LogEvent): string =>
 
 /** Where two devices said otherwise of one thing: which holds is asked, one by one. */
 export function LogDisagreements({
-  apart,
+  conflict,
   chosen,
   onChoose,
 }: {
-  apart: readonly Disagreement[]
+  conflict: readonly Disagreement[]
   chosen: ReadonlyMap<string, Holds>
   onChoose: (subject: string, holds: Holds) => void
 }) {
-  if (apart.length === 0) return null
+  if (conflict.length === 0) return null
   return (
     <section aria-label="Said otherwise here and there" className="my-2 grid gap-2">
       <h3 className="text-said">Said otherwise here and there: which holds?</h3>
-      {apart.map(({ subject, here, there }) => (
+      {conflict.map(({ subject, here, there }) => (
         <Choice<Holds>
           key={subject}
           label={`${EVENT_WORD[here.kind]}: ${eventText(here)} here, ${eventText(there)} there`}

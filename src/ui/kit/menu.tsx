@@ -72,7 +72,7 @@ export function Menu({ label, children }: { label: string; children: () => React
     <>
       <Button
         ref={key}
-        look="quiet"
+        variant="quiet"
         aria-label={label}
         aria-expanded={open}
         aria-controls={open ? id : undefined}

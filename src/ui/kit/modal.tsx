@@ -48,7 +48,7 @@ export function Modal({
           <h2 id={id} className="text-lg">
             {title}
           </h2>
-          <Button look="word" onClick={() => dialog.current?.close()}>
+          <Button variant="word" onClick={() => dialog.current?.close()}>
             <X size={18} aria-hidden /> Close
           </Button>
         </div>

@@ -2,10 +2,10 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { patchBetween, type Plan, printPlan } from '@/core'
 import { boatAndBox } from '@/demo/plans'
-import { changePlan, keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
+import { changePlan, savePlan, savePlanIfCurrent, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { refusing } from '@/storage/faults.testing'
-import { keepWaiting } from '@/storage/waiting'
+import { saveAllWaiting } from '@/storage/waiting'
 import { useOpenFile } from './open-file'
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
@@ -18,10 +18,10 @@ beforeEach(async () => {
 })
 
 it('a file of a job that is here as it is opens that one, with its past', async () => {
-  await keepPlan(named(boatAndBox, 'Before'))
+  await savePlan(named(boatAndBox, 'Before'))
   const { revision } = await openPlan(boatAndBox.id)
   const back = patchBetween(boatAndBox, named(boatAndBox, 'Before'))
-  await keepPlanOver({
+  await savePlanIfCurrent({
     plan: boatAndBox,
     over: revision,
     steps: [{ at: '2026-11-20T08:00:00.000Z', back }],
@@ -31,7 +31,7 @@ it('a file of a job that is here as it is opens that one, with its past', async 
 })
 
 it('a file of a job that is here otherwise is opened beside it, and leaves it', async () => {
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   const id = await opened(named(boatAndBox, 'Older'))
   expect(id).not.toBe(boatAndBox.id)
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
@@ -39,7 +39,7 @@ it('a file of a job that is here otherwise is opened beside it, and leaves it', 
 })
 
 it('a job that is open nowhere is changed as it is kept now, by one more step of its past', async () => {
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   await changePlan(boatAndBox.id, (plan) => named(plan, 'First'))
   await changePlan(boatAndBox.id, (plan) => named(plan, 'Second'))
   await changePlan(boatAndBox.id, () => undefined)
@@ -57,6 +57,6 @@ it('a file is opened though the browser is full: it waits in this page, and is k
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
   vi.restoreAllMocks()
   expect(await ALL_SHELVES.plans.length()).toBe(0)
-  await keepWaiting()
+  await saveAllWaiting()
   expect(await ALL_SHELVES.plans.getItem(boatAndBox.id)).toEqual(boatAndBox)
 })

@@ -1,7 +1,7 @@
 'use client'
-import { type Parcel, type Plan, planFileName, printPlan } from '@/core'
+import { type JobBundle, type Plan, planFileName, printPlan } from '@/core'
 import { create } from 'zustand'
-import { keepPlan, loadPlan } from '@/storage/plans'
+import { savePlan, loadPlan } from '@/storage/plans'
 import { downloadText } from './download'
 
 /** Why a file was not opened; each time it is said anew. */
@@ -16,11 +16,11 @@ let times = 0
 interface OpenFile {
   readonly problem: Unopened | undefined
   readonly opened: number
-  /** A parcel that was opened and is looked at before anything of it is written. */
-  readonly parcel: Parcel | undefined
+  /** A job bundle that was opened and is looked at before anything of it is written. */
+  readonly bundle: JobBundle | undefined
   open(file: File): Promise<string | undefined>
   /** Puts away what was shown; by then another file may have been dropped, and stays. */
-  dismiss(shown: Unopened | Parcel): void
+  dismiss(shown: Unopened | JobBundle): void
 }
 
 /**
@@ -31,13 +31,13 @@ async function keepOpened(plan: Plan): Promise<string> {
   const { id } = plan
   const there = await loadPlan(id).catch(() => undefined)
   if (!there) {
-    await keepPlan(plan)
+    await savePlan(plan)
     return id
   }
   if (there.ok && JSON.stringify(there.plan) === JSON.stringify(plan)) return id
   const other = `plan-${crypto.randomUUID()}`
   const name = `${plan.job.name} (from file)`.slice(0, 120)
-  await keepPlan({ ...plan, id: other, job: { ...plan.job, name } })
+  await savePlan({ ...plan, id: other, job: { ...plan.job, name } })
   return other
 }
 
@@ -45,7 +45,7 @@ async function keepOpened(plan: Plan): Promise<string> {
 export const useOpenFile = create<OpenFile>((set, get) => ({
   problem: undefined,
   opened: 0,
-  parcel: undefined,
+  bundle: undefined,
   async open(file) {
     const fail = (lines: readonly string[]) =>
       set({ problem: { time: (times += 1), file: file.name, lines } })
@@ -55,8 +55,8 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
       fail(read.problems)
       return undefined
     }
-    if (read.is === 'parcel') {
-      set({ problem: undefined, parcel: read.parcel })
+    if (read.is === 'bundle') {
+      set({ problem: undefined, bundle: read.bundle })
       return undefined
     }
     const id = await keepOpened(read.plan)
@@ -65,7 +65,7 @@ export const useOpenFile = create<OpenFile>((set, get) => ({
   },
   dismiss(shown) {
     if (get().problem === shown) set({ problem: undefined })
-    if (get().parcel === shown) set({ parcel: undefined })
+    if (get().bundle === shown) set({ bundle: undefined })
   },
 }))
 

@@ -58,7 +58,7 @@ export function PageBar({
         </h1>
         {children}
         <Button
-          look="quiet"
+          variant="quiet"
           className="max-wide:hidden"
           aria-label="Search everything"
           onClick={() => setAsking(true)}

@@ -21,7 +21,7 @@ export function Panel({ title, note, children }: { title: string; note?: string;
 }
 
 /** The numbers of a picture, for whoever would rather read them. */
-export function Behind({
+export function DataTableDisclosure({
   title,
   head,
   rows,

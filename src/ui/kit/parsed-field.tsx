@@ -1,6 +1,6 @@
 'use client'
 import { useState, type ComponentProps } from 'react'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 import { Labelled } from './labelled'
 
 /** What came of a typed text: its value, or why it is none. */
@@ -30,27 +30,27 @@ export function ParsedField<T>({
 } & Pick<ComponentProps<'input'>, 'placeholder' | 'type' | 'maxLength'>) {
   const [draft, setDraft] = useState<string>()
   const [problem, setProblem] = useState<string>()
-  const put = (left: string | undefined, wrong: string | undefined) => {
+  const settle = (left: string | undefined, wrong: string | undefined) => {
     setDraft(left)
     setProblem(wrong)
   }
   const take = () => {
     const typed = draft?.trim()
     if (typed === undefined || typed === text) {
-      put(undefined, undefined)
+      settle(undefined, undefined)
       return
     }
     const taken = read(typed)
     const answer = taken.ok ? onValue(taken.value) : taken.reason
     const refused = typeof answer === 'string' ? answer : undefined
-    put(refused === undefined ? undefined : draft, refused)
+    settle(refused === undefined ? undefined : draft, refused)
   }
   return (
     <Labelled label={label} hint={hint} problem={problem} className={className}>
       {(control) => (
         <input
           {...control}
-          className={LOOK_OF.input}
+          className={CONTROL_CLASS.input}
           autoComplete="off"
           value={draft ?? text}
           onChange={(event) => setDraft(event.target.value)}
@@ -61,7 +61,7 @@ export function ParsedField<T>({
               take()
             } else if (event.key === 'Escape' && draft !== undefined) {
               event.stopPropagation()
-              put(undefined, undefined)
+              settle(undefined, undefined)
             }
           }}
           {...rest}

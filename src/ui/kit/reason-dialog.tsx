@@ -1,7 +1,7 @@
 'use client'
 import { Labelled } from './labelled'
 import { Problem } from './field-note'
-import { LOOK_OF } from './look-of'
+import { CONTROL_CLASS } from './control-class'
 import { Button } from './button'
 import { useState, type ReactNode } from 'react'
 import { Modal } from './modal'
@@ -40,7 +40,7 @@ export function ReasonDialog({
           <textarea
             {...control}
             data-first-focus
-            className={`${LOOK_OF.textarea} h-28`}
+            className={`${CONTROL_CLASS.textarea} h-28`}
             maxLength={1000}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
@@ -49,7 +49,7 @@ export function ReasonDialog({
       </Labelled>
       {asked && lacks !== undefined && <Problem>{lacks}</Problem>}
       <Button
-        look="solid"
+        variant="solid"
         className="mt-3"
         onClick={() => {
           setAsked(true)

@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
-import { loadRemoved, takeBack, type Removed } from '@/storage/removed'
-import { whyNotKept } from '@/storage/shelves'
+import { loadRemoved, restoreRemoved, type Removed } from '@/storage/removed'
+import { whyNotSaved } from '@/storage/shelves'
 import { Button } from '@/ui/kit/button'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
@@ -19,7 +19,7 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
         if (current) setFound(list)
       })
       .catch((error: unknown) => {
-        if (current) setProblem(whyNotKept(error))
+        if (current) setProblem(whyNotSaved(error))
       })
     return () => {
       current = false
@@ -27,11 +27,11 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
   }, [done])
   const [newer, setNewer] = useState<string>()
   const back = async ({ id }: Removed, over?: 'over') => {
-    const kept = await takeBack(id, new Date().toISOString(), over)
-    setNewer(!kept.ok && 'newer' in kept ? id : undefined)
-    setProblem(kept.ok || 'newer' in kept ? undefined : kept.reason)
+    const saved = await restoreRemoved(id, new Date().toISOString(), over)
+    setNewer(!saved.ok && 'newer' in saved ? id : undefined)
+    setProblem(saved.ok || 'newer' in saved ? undefined : saved.reason)
     setDone((count) => count + 1)
-    if (kept.ok) onBack()
+    if (saved.ok) onBack()
   }
   return (
     <Modal title="What was removed" onClose={onClose}>

@@ -30,7 +30,7 @@ function useOffline(): void {
 }
 
 /** Seldom wanted, and then at leisure. */
-const ApartDialog = dynamic(() => import('./apart-dialog').then((module) => module.ApartDialog))
+const ConflictDialog = dynamic(() => import('./conflict-dialog').then((module) => module.ConflictDialog))
 
 const DeletedDialog = dynamic(() => import('./deleted-dialog').then((module) => module.DeletedDialog))
 
@@ -38,8 +38,8 @@ const DeletedDialog = dynamic(() => import('./deleted-dialog').then((module) => 
 function useAskBeforeLeaving(): void {
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent) => {
-      const { apart, deleted, saving } = usePlan.getState()
-      const undecided = apart !== undefined || (deleted !== undefined && saving.at === 'waiting')
+      const { conflict, deleted, saving } = usePlan.getState()
+      const undecided = conflict !== undefined || (deleted !== undefined && saving.at === 'waiting')
       if (allWaiting().size > 0 || undecided) event.preventDefault()
     }
     window.addEventListener('beforeunload', ask)
@@ -52,7 +52,7 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   const start = useSettings((store) => store.start)
   const theme = useSettings((store) => store.settings.theme)
   const trouble = useSettings((store) => store.trouble)
-  const apart = usePlan((store) => store.apart !== undefined)
+  const conflict = usePlan((store) => store.conflict !== undefined)
   const deleted = usePlan((store) => store.deleted !== undefined)
   useOffline()
   useAskBeforeLeaving()
@@ -64,11 +64,11 @@ export function AppShell({ demo, children }: { demo: boolean; children: ReactNod
   return (
     <>
       {trouble !== undefined && (
-        <Alert look="error">{trouble} Work on, but download each plan before you close this page.</Alert>
+        <Alert variant="error">{trouble} Work on, but download each plan before you close this page.</Alert>
       )}
       <WaitingBar />
       {children}
-      {apart && <ApartDialog />}
+      {conflict && <ConflictDialog />}
       {deleted && <DeletedDialog />}
       <FileDrop />
     </>

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { jobNames } from '@/storage/job-abouts'
 import { ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
-import { ByName, type NamedEntry } from './by-name'
+import { CommandPalette, type NamedEntry } from './command-palette'
 
 /** Search everything where no job is open: the shop's screens, what can be begun there, and every job of the board. */
 export default function ShopPalette({ onClose }: { onClose: () => void }) {
@@ -24,7 +24,7 @@ export default function ShopPalette({ onClose }: { onClose: () => void }) {
     run: () => router.push(href),
   })
   return (
-    <ByName
+    <CommandPalette
       onClose={onClose}
       groups={[
         {

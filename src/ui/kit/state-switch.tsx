@@ -1,5 +1,5 @@
 'use client'
-import { type Reviewed, STATE_WORD, stateGlance, STATES, type Verdict } from '@/core'
+import { type Assessment, STATE_WORD, stateSummary, STATES, type Verdict } from '@/core'
 import { verdictWords } from './verdict-words'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
@@ -13,7 +13,7 @@ const LOOK: Readonly<Record<Verdict, string>> = {
 }
 
 /** Road, trail, parked: each with its verdict; the pressed one is what the drawing shows. */
-export function StateSwitch({ judged }: { judged: Reviewed }) {
+export function StateSwitch({ assessment }: { assessment: Assessment }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const showState = usePlan((store) => store.showState)
@@ -28,8 +28,10 @@ export function StateSwitch({ judged }: { judged: Reviewed }) {
           onClick={() => showState(each)}
         >
           <span className="block text-aside leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
-          <span className={`block text-said leading-tight font-semibold ${LOOK[judged.review.states[each]]}`}>
-            {verdictWords(stateGlance(judged, each), units)}
+          <span
+            className={`block text-said leading-tight font-semibold ${LOOK[assessment.review.states[each]]}`}
+          >
+            {verdictWords(stateSummary(assessment, each), units)}
           </span>
         </button>
       ))}

@@ -77,7 +77,7 @@ export function useRestoring() {
     look(name: string, way: RestoreWay) {
       ask(name, { say: 'preview', way })
     },
-    put(name: string, way: RestoreWay, staying: readonly string[]) {
+    restore(name: string, way: RestoreWay, staying: readonly string[]) {
       putting.current = true
       setState({ at: 'putting', name, done: 0, of: 1 })
       ask(name, { say: 'restore', way, staying })

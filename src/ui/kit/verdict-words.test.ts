@@ -1,9 +1,9 @@
 import {
   foldedTogether,
-  judgePlan,
+  assess,
   type Plan,
   review,
-  stateGlance,
+  stateSummary,
   STATES,
   survey,
   type UnitChoice,
@@ -15,7 +15,7 @@ import { verdictWords } from './verdict-words'
 import { rackBox } from '@/ui/drawing/zoom-store'
 
 const words = (plan: Plan, state: 'road' | 'trail' | 'parked', show: UnitChoice['show'] = 'metric') => {
-  return verdictWords(stateGlance(judgePlan(plan), state), { show, denominator: 16 })
+  return verdictWords(stateSummary(assess(plan), state), { show, denominator: 16 })
 }
 
 describe('a verdict in a few words', () => {
@@ -41,8 +41,8 @@ describe('a verdict in a few words', () => {
 
   it('counts what the page shows: every different finding once, whatever its states (U1)', () => {
     for (const plan of DEMO_PLANS) {
-      const judged = judgePlan(plan)
-      const reviewed = judged.review
+      const assessment = assess(plan)
+      const reviewed = assessment.review
       for (const state of STATES) {
         const verdict = reviewed.states[state]
         const rows = foldedTogether(openFindings(reviewed)).filter(
@@ -50,7 +50,7 @@ describe('a verdict in a few words', () => {
             finding.severity === verdict && all.some((each) => each.state === state || each.state === 'all'),
         )
         if (verdict === 'stop' || verdict === 'findOut')
-          expect(stateGlance(judged, state).open).toBe(rows.length)
+          expect(stateSummary(assessment, state).open).toBe(rows.length)
       }
     }
   })

@@ -1,7 +1,7 @@
-import { leftPhrase, phraseText, type StateGlance, type UnitChoice, VERDICT_WORD } from '@/core'
+import { leftPhrase, phraseText, type StateSummary, type UnitChoice, VERDICT_WORD } from '@/core'
 
 /** How much over, how many to find out, or how much is left; nothing where there is no more to say than the verdict. */
-export function besideVerdict({ verdict, open, left }: StateGlance, units: UnitChoice): string | undefined {
+export function besideVerdict({ verdict, open, left }: StateSummary, units: UnitChoice): string | undefined {
   const single = units.show === 'both' ? { ...units, show: 'metric' as const } : units
   if (verdict === 'stop' && left?.kind === 'over') return phraseText(leftPhrase(left), single)
   if (verdict === 'stop' || verdict === 'findOut') return `${open} ${verdict === 'stop' ? 'to mend' : 'open'}`
@@ -9,7 +9,7 @@ export function besideVerdict({ verdict, open, left }: StateGlance, units: UnitC
 }
 
 /** A state's verdict in a few words. */
-export function verdictWords(glance: StateGlance, units: UnitChoice): string {
-  const beside = besideVerdict(glance, units)
-  return beside === undefined ? VERDICT_WORD[glance.verdict] : `${VERDICT_WORD[glance.verdict]}, ${beside}`
+export function verdictWords(summary: StateSummary, units: UnitChoice): string {
+  const beside = besideVerdict(summary, units)
+  return beside === undefined ? VERDICT_WORD[summary.verdict] : `${VERDICT_WORD[summary.verdict]}, ${beside}`
 }

@@ -1,7 +1,7 @@
 'use client'
 import { useSyncExternalStore } from 'react'
-import { unkeptPlans } from '@/storage/plans'
-import { allWaiting, keepWaiting, whenWaiting, type Waiting } from '@/storage/waiting'
+import { unsavedPlans } from '@/storage/plans'
+import { allWaiting, saveAllWaiting, whenWaiting, type Waiting } from '@/storage/waiting'
 import { Alert } from './alert'
 import { Button } from './button'
 import { downloadPlan } from './open-file'
@@ -19,12 +19,12 @@ export function WaitingBar() {
   const all = [...waiting.values()]
   const what = [...new Set(all.map((each) => each.what))].join(', ')
   const reasons = [...new Set(all.map(({ reason }) => reason))].join(' ')
-  const plans = unkeptPlans()
+  const plans = unsavedPlans()
   return (
-    <Alert look="error" className="no-print sticky top-0 z-30">
+    <Alert variant="error" className="no-print sticky top-0 z-30">
       {reasons} Not kept, and only in memory until it is: {what}. It is written as soon as this browser lets
       it.
-      <Button onClick={() => void keepWaiting()}>Try again</Button>
+      <Button onClick={() => void saveAllWaiting()}>Try again</Button>
       {plans.length > 0 && (
         <Button onClick={() => plans.forEach(downloadPlan)}>
           {plans.length === 1 ? 'Download the job' : `Download the ${plans.length} jobs`}

@@ -28,7 +28,7 @@ export function nudge(
 }
 
 /** Turns a thing to the next way it may lie. */
-export function turnOn({ gear, placement }: ThingAt): void {
+export function turnNext({ gear, placement }: ThingAt): void {
   const next = gear.turns[(gear.turns.indexOf(placement.turn) + 1) % gear.turns.length]
   if (next !== undefined && next !== placement.turn)
     usePlan.getState().run({ do: 'turn', placementId: placement.id, turn: next })

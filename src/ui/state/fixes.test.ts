@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { isOpen, type Plan } from '@/core'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
-import { FixesDesk } from '@/workers/fixes-desk'
+import { FixSearch } from '@/workers/fix-search'
 import type { FixesQuestion } from '@/workers/fixes-messages'
-import { assessedOf } from './assessed'
+import { assessmentOf } from './assessment'
 import { askFixes, endFixes, firstFix } from './fixes'
 import { usePlan } from './plan-store'
 
@@ -13,7 +13,7 @@ class PlayedWorker extends EventTarget {
   static all: PlayedWorker[] = []
   readonly asked: FixesQuestion[] = []
   ended = false
-  private readonly desk = new FixesDesk()
+  private readonly desk = new FixSearch()
   constructor() {
     super()
     PlayedWorker.all.push(this)
@@ -32,7 +32,7 @@ class PlayedWorker extends EventTarget {
 }
 
 const workers = PlayedWorker.all
-const openOf = (plan: Plan) => assessedOf(plan).review.findings.filter(isOpen)
+const openOf = (plan: Plan) => assessmentOf(plan).review.findings.filter(isOpen)
 const stopOf = (plan: Plan) => openOf(plan).find(({ severity }) => severity === 'stop')!
 
 beforeEach(() => {
@@ -105,7 +105,7 @@ it('asks no worker for the fixes of nothing', () => {
 })
 
 it('finds nothing for a finding that is not of the plan', () => {
-  const desk = new FixesDesk()
+  const desk = new FixSearch()
   desk.take({ ticket: 1, plan: boatAndBox, findingIds: ['not there'] })
   expect(desk.next()).toEqual({ ticket: 1, findingId: 'not there', remedies: [] })
   expect(desk.next()).toBeUndefined()

@@ -38,7 +38,7 @@ function flaky() {
 }
 
 /** Everything that is kept of the job: as it stands, its past, what was removed, and what waits to be decided. */
-async function everythingKept(): Promise<string> {
+async function everythingSaved(): Promise<string> {
   const found: unknown[] = []
   for (const shelf of ['plans', 'history', 'removed', 'settings'] as const)
     await ALL_SHELVES[shelf].iterate((value) => void found.push(value))
@@ -65,16 +65,16 @@ async function played(actions: number, seed: number): Promise<Count> {
 
   /** What was typed in a tab and is called saved there is kept from then on. */
   const note = (i: number) => {
-    const { plan, saving, apart, deleted } = tabs[i]!.store()
-    if (!plan || saving.at !== 'saved' || apart || deleted || tabs[i]!.allWaiting().size > 0) return
+    const { plan, saving, conflict, deleted } = tabs[i]!.store()
+    if (!plan || saving.at !== 'saved' || conflict || deleted || tabs[i]!.allWaiting().size > 0) return
     const text = JSON.stringify(plan)
     for (const mark of made[i]!) if (text.includes(`"${mark}"`)) saved.add(mark)
     made[i] = []
   }
   const act = async (i: number): Promise<void> => {
     const tab = tabs[i]!
-    const { plan, apart, deleted, opened } = tab.store()
-    if (apart) {
+    const { plan, conflict, deleted, opened } = tab.store()
+    if (conflict) {
       count.asked += 1
       await tab.store().settle(pick(2) === 0 ? 'mine' : 'theirs')
       return
@@ -87,7 +87,7 @@ async function played(actions: number, seed: number): Promise<Count> {
     }
     if (!plan) {
       const [last] = (await tab.loadRemoved()).filter(({ what }) => what.startsWith('Job:'))
-      if (opened.at === 'missing' && last) await tab.takeBack(last.id, new Date().toISOString())
+      if (opened.at === 'missing' && last) await tab.restoreRemoved(last.id, new Date().toISOString())
       await tab.store().open(ID)
       return
     }
@@ -108,7 +108,7 @@ async function played(actions: number, seed: number): Promise<Count> {
         tabs[i] = await newTab()
         return
       case 4:
-        return tab.keepWaiting()
+        return tab.saveAllWaiting()
       default: {
         const mark = `mark-${count.edits}`
         const own = pick(5) > 0 ? `${i}` : 'shared'
@@ -128,17 +128,17 @@ async function played(actions: number, seed: number): Promise<Count> {
   disk.refuse(0)
   for (const i of [0, 1]) {
     for (let round = 0; round < 4; round += 1) {
-      const { apart, deleted, plan } = tabs[i]!.store()
-      if (apart) await tabs[i]!.store().settle('mine')
+      const { conflict, deleted, plan } = tabs[i]!.store()
+      if (conflict) await tabs[i]!.store().settle('mine')
       else if (deleted) await tabs[i]!.store().putBack()
       else if (plan) await tabs[i]!.store().saveNow()
-      await tabs[i]!.keepWaiting()
+      await tabs[i]!.saveAllWaiting()
     }
     note(i)
   }
   vi.restoreAllMocks()
-  const kept = await everythingKept()
-  const lost = [...saved].filter((mark) => !kept.includes(`"${mark}"`))
+  const everything = await everythingSaved()
+  const lost = [...saved].filter((mark) => !everything.includes(`"${mark}"`))
   expect(lost, `seed ${seed}`).toEqual([])
   count.saved = saved.size
   return count

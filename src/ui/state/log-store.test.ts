@@ -3,8 +3,8 @@ import { beforeEach, expect, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'
 import type * as CarLogs from '@/storage/car-logs'
-import { keepEvents } from '@/storage/log'
-import { keepPlan } from '@/storage/plans'
+import { saveEvents } from '@/storage/log'
+import { savePlan } from '@/storage/plans'
 import { ALL_SHELVES, browserShelf } from '@/storage/shelves'
 import { isLogHere, useLog } from './log-store'
 
@@ -21,8 +21,8 @@ const own = someEvents.slice(0, 3).map((event) => ({ ...event, vehicleId: CAR, j
 vi.stubGlobal('document', { addEventListener: () => undefined, visibilityState: 'visible' })
 beforeEach(async () => {
   await Promise.all([...Object.values(ALL_SHELVES), browserShelf].map((shelf) => shelf.clear()))
-  await keepPlan(boatAndBox)
-  await keepEvents(own)
+  await savePlan(boatAndBox)
+  await saveEvents(own)
 })
 
 it('has one car’s log, at a glimpse once its job was read before, and whole', async () => {

@@ -17,9 +17,9 @@ import {
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { glimpseCarLogs, loadCarLogs, type Whose } from '@/storage/car-logs'
-import { whenKept } from '@/storage/kept-elsewhere'
-import { keepEvents, takeInEvents } from '@/storage/log'
-import { whyNotKept } from '@/storage/shelves'
+import { onSaved } from '@/storage/saved-elsewhere'
+import { saveEvents, importEvents } from '@/storage/log'
+import { whyNotSaved } from '@/storage/shelves'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */
@@ -95,7 +95,7 @@ export const useLog = create<LogStore>((set, get) => {
       const { jobs, unread } = stored
       set({ of, events: united(stored.events, ours), jobs, unread })
     } catch (error) {
-      if (asked === of) set({ of, trouble: whyNotKept(error) })
+      if (asked === of) set({ of, trouble: whyNotSaved(error) })
     }
   }
   /** What stands under a car's own name is there long before all others were looked through for more. */
@@ -103,12 +103,12 @@ export const useLog = create<LogStore>((set, get) => {
     try {
       const { events, jobs } = await glimpseCarLogs([carId])
       if (isLogHere(get().of, { carId }) || !jobs.some(({ car }) => car.id === carId)) return
-      const so = get()
-      const known = new Set(so.jobs.map(({ id }) => id))
+      const store = get()
+      const known = new Set(store.jobs.map(({ id }) => id))
       set({
-        events: united(so.events, events),
-        jobs: [...so.jobs, ...jobs.filter(({ id }) => !known.has(id))],
-        glimpsed: withLast(so.glimpsed, carId),
+        events: united(store.events, events),
+        jobs: [...store.jobs, ...jobs.filter(({ id }) => !known.has(id))],
+        glimpsed: withLast(store.glimpsed, carId),
       })
     } catch {
       // The whole reading says what is wrong.
@@ -130,7 +130,7 @@ export const useLog = create<LogStore>((set, get) => {
       if (!watching) {
         watching = true
         // Another tab may have written meanwhile.
-        whenKept(({ shelf }) => {
+        onSaved(({ shelf }) => {
           if (shelf === 'log' || shelf === 'plans') void read()
         })
         document.addEventListener('visibilitychange', () => {
@@ -141,9 +141,9 @@ export const useLog = create<LogStore>((set, get) => {
       await read()
     },
     async takeIn(given, name) {
-      const kept = await takeInEvents(given, name)
-      if (!kept.ok) {
-        set({ trouble: `${name} was not taken in: ${kept.reason}` })
+      const saved = await importEvents(given, name)
+      if (!saved.ok) {
+        set({ trouble: `${name} was not taken in: ${saved.reason}` })
         return false
       }
       turn = Math.max(turn, nextTurn(given))
@@ -183,8 +183,8 @@ export const useLog = create<LogStore>((set, get) => {
       }
       set({ events: [...get().events, ...signed], trouble: undefined })
       ours = [...ours, ...signed]
-      const kept = await keepEvents(signed)
-      set(kept.ok ? { writes: get().writes + 1 } : { trouble: kept.reason })
+      const saved = await saveEvents(signed)
+      set(saved.ok ? { writes: get().writes + 1 } : { trouble: saved.reason })
     },
   }
 })

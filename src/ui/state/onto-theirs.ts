@@ -52,11 +52,11 @@ export function futureOnto(
   { base, future }: { readonly base: Plan | undefined; readonly future: readonly Plan[] },
   theirs: Plan,
 ): readonly Plan[] {
-  const kept: Plan[] = []
+  const saved: Plan[] = []
   for (const next of future) {
     const merged = base ? mergePlans(base, next, theirs) : undefined
     if (!merged?.ok) break
-    kept.push(merged.plan)
+    saved.push(merged.plan)
   }
-  return kept
+  return saved
 }

@@ -16,7 +16,7 @@ function signedElsewhere(before: Plan, now: Plan, { at, by }: Pick<PastStep, 'at
 }
 
 /** The steps that lead back from a plan through its past, oldest first, as they are kept on the shelf. */
-export const stepsKept = (past: readonly Plan[], plan: Plan): readonly PastStep[] =>
+export const savedSteps = (past: readonly Plan[], plan: Plan): readonly PastStep[] =>
   thinned(stepsBack(past, plan), [...past, plan], new Date().toISOString())
 
 /** The steps that lead back from a plan through its past, oldest first. */
@@ -81,7 +81,7 @@ export function statesSince(
 const MOST_AHEAD = 200
 
 /** What leads on from a plan to what was taken back, the nearest first. */
-export const aheadKept = (plan: Plan, future: readonly Plan[]): readonly Patch[] =>
+export const savedAhead = (plan: Plan, future: readonly Plan[]): readonly Patch[] =>
   future.slice(0, MOST_AHEAD).map((next, i) => patchBetween(future[i - 1] ?? plan, next))
 
 /** What was taken back from a plan, as far as its patches lead to plans. */

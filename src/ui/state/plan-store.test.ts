@@ -1,21 +1,21 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { boatAndBox, frameJob } from '@/demo/plans'
-import { keepPlan, loadPlan } from '@/storage/plans'
+import { savePlan, loadPlan } from '@/storage/plans'
 import { refusing } from '@/storage/faults.testing'
 import { planShelf } from '@/storage/shelves'
-import { nudge, setOnEdge, turnOn } from '@/ui/state/edits'
-import { assessedOf } from './assessed'
+import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'
+import { assessmentOf } from './assessment'
 import { refused, usePlan } from './plan-store'
 
 const store = () => usePlan.getState()
 const box = () => store().plan?.placements.find((each) => each.id === 'long-box')
-const survey = () => assessedOf(store().plan!).survey
+const survey = () => assessmentOf(store().plan!).survey
 
 beforeEach(async () => {
   await planShelf.clear()
   usePlan.setState({ plan: undefined, past: [], future: [], dragFrom: undefined, saving: { at: 'saved' } })
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   await store().open(boatAndBox.id)
 })
 afterEach(() => {
@@ -118,14 +118,14 @@ describe('keys', () => {
   })
 
   it('turn to the next way a thing may lie, and stand it on edge only when it may', async () => {
-    turnOn(survey().things[0]!)
+    turnNext(survey().things[0]!)
     expect(box()?.turn).toBe(180)
-    turnOn(survey().things[0]!)
+    turnNext(survey().things[0]!)
     expect(box()?.turn).toBe(0)
     const before = store().plan
     setOnEdge(survey().things[0]!)
     expect(store().plan).toBe(before)
-    await keepPlan(frameJob)
+    await savePlan(frameJob)
     await store().open(frameJob.id)
     setOnEdge(survey().things[0]!)
     expect(store().plan?.placements[0]?.onEdge).toBe(true)
@@ -135,8 +135,8 @@ describe('keys', () => {
 describe('judging', () => {
   it('surveys and reviews a plan once', () => {
     const plan = store().plan!
-    expect(assessedOf(plan)).toBe(assessedOf(plan))
-    expect(assessedOf(plan).review).toBe(assessedOf(plan).review)
-    expect(assessedOf({ ...plan })).not.toBe(assessedOf(plan))
+    expect(assessmentOf(plan)).toBe(assessmentOf(plan))
+    expect(assessmentOf(plan).review).toBe(assessmentOf(plan).review)
+    expect(assessmentOf({ ...plan })).not.toBe(assessmentOf(plan))
   })
 })

@@ -10,11 +10,11 @@ import {
   type State,
 } from '@/core'
 import { create } from 'zustand'
-import { forgetUnkept, keepHeld, keepPlanOver, openPlan } from '@/storage/plans'
-import { whyNotKept, type Kept } from '@/storage/shelves'
-import { dropMine, keepMine, loadMine } from '@/storage/undecided'
+import { forgetUnsaved, saveHeld, savePlanIfCurrent, openPlan } from '@/storage/plans'
+import { whyNotSaved, type SaveResult } from '@/storage/shelves'
+import { dropMine, saveMine, loadMine } from '@/storage/undecided'
 import { futureOnto, pastOnto, type Theirs } from './onto-theirs'
-import { aheadKept, futureOf, pastOf, statesSince, stepsKept } from './past'
+import { savedAhead, futureOf, pastOf, statesSince, savedSteps } from './past'
 import { withoutOwnStep } from './whose-step'
 
 type Opened =
@@ -31,7 +31,7 @@ export type Picked =
   { readonly kind: 'thing'; readonly id: string } | { readonly kind: 'bar'; readonly id: string }
 
 /** What somebody else has kept of the open job that cannot stand beside what is here: both are kept until one is chosen. */
-export interface Apart extends Theirs {
+export interface Conflict extends Theirs {
   readonly clashes: readonly Clash[]
   readonly reason: string
 }
@@ -42,7 +42,7 @@ interface PlanStore {
   /** The writing that the open plan comes from, as it is kept, and its number. */
   readonly base: Plan | undefined
   readonly revision: number
-  readonly apart: Apart | undefined
+  readonly conflict: Conflict | undefined
   /** Somebody else has deleted the open job: the number of that writing. Whether it comes back is asked. */
   readonly deleted: { readonly revision: number } | undefined
   readonly past: readonly Plan[]
@@ -89,7 +89,7 @@ const NO_BASE = { ok: false, clashes: [], reason: 'Another tab keeps a job of th
 const NOTHING_OPEN = {
   plan: undefined,
   base: undefined,
-  apart: undefined,
+  conflict: undefined,
   deleted: undefined,
   past: [],
   future: [],
@@ -128,13 +128,13 @@ export const usePlan = create<PlanStore>((set, get) => {
       set({
         plan,
         base,
-        apart: { theirs, revision, steps, clashes: merged.clashes, reason: merged.reason },
+        conflict: { theirs, revision, steps, clashes: merged.clashes, reason: merged.reason },
         saving: { at: 'waiting' },
       })
   }
   /** Keeps what waits of a job: if it is open here with all that was done since, else as it was left. */
-  const keptAfterAll = async (id: string): Promise<Kept> => {
-    if (get().plan?.id !== id) return keepHeld(id)
+  const keptAfterAll = async (id: string): Promise<SaveResult> => {
+    if (get().plan?.id !== id) return saveHeld(id)
     await get().saveNow()
     const { saving } = get()
     return saving.at === 'failed' ? { ok: false, reason: saving.reason } : { ok: true }
@@ -157,7 +157,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       }
       set({ ...NOTHING_OPEN, opened: { at: 'loading' } })
       try {
-        const { stored, revision, steps, ahead, unkept } = await openPlan(id)
+        const { stored, revision, steps, ahead, unsaved } = await openPlan(id)
         if (!stored) {
           set({ opened: { at: 'missing', id } })
           const mine = await loadMine(id)
@@ -175,18 +175,18 @@ export const usePlan = create<PlanStore>((set, get) => {
           const { plan } = stored
           const past = pastOf(plan, steps)
           const future = futureOf(plan, ahead)
-          const base = unkept ? unkept.base : plan
-          const saving: Saving = unkept ? { at: 'failed', reason: unkept.reason } : { at: 'saved' }
+          const base = unsaved ? unsaved.base : plan
+          const saving: Saving = unsaved ? { at: 'failed', reason: unsaved.reason } : { at: 'saved' }
           set({ opened: { at: 'open' }, plan, base, revision, past, future, saving })
           await takeUpMine(id, steps)
         }
       } catch (error) {
-        set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotKept(error) } })
+        set({ opened: { at: 'missing', id }, saving: { at: 'failed', reason: whyNotSaved(error) } })
       }
     },
     async follow(id) {
-      const { plan, saving, dragFrom, apart } = get()
-      if (plan?.id !== id || saving.at === 'waiting' || dragFrom || apart) return
+      const { plan, saving, dragFrom, conflict } = get()
+      if (plan?.id !== id || saving.at === 'waiting' || dragFrom || conflict) return
       // What could not be kept here goes onto what came, and is never laid over it.
       if (saving.at === 'failed') {
         await get().saveNow()
@@ -266,9 +266,9 @@ export const usePlan = create<PlanStore>((set, get) => {
       for (let round = 0; round < MOST_ROUNDS; round += 1) {
         const { plan, past, future, revision, base } = get()
         if (!plan) return
-        const steps = stepsKept(past, plan)
-        const ahead = aheadKept(plan, future)
-        const done = await keepPlanOver({
+        const steps = savedSteps(past, plan)
+        const ahead = savedAhead(plan, future)
+        const done = await savePlanIfCurrent({
           plan,
           over: revision,
           base,
@@ -278,19 +278,19 @@ export const usePlan = create<PlanStore>((set, get) => {
         })
         const now = get()
         if (now.plan?.id !== plan.id) return
-        if (done.kept === 'no') {
+        if (done.saved === 'no') {
           set({ saving: { at: 'failed', reason: done.reason } })
           return
         }
-        if (done.kept === 'yes') {
+        if (done.saved === 'yes') {
           void dropMine(plan.id)
           const saving: Saving = now.plan === plan ? { at: 'saved' } : now.saving
-          set({ base: plan, revision: done.revision, apart: undefined, deleted: undefined, saving })
+          set({ base: plan, revision: done.revision, conflict: undefined, deleted: undefined, saving })
           return
         }
-        if (done.kept === 'gone') {
-          void keepMine(plan.id, { base, plan: now.plan })
-          forgetUnkept(plan.id)
+        if (done.saved === 'gone') {
+          void saveMine(plan.id, { base, plan: now.plan })
+          forgetUnsaved(plan.id)
           set({ deleted: { revision: done.revision }, saving: { at: 'waiting' } })
           return
         }
@@ -302,11 +302,11 @@ export const usePlan = create<PlanStore>((set, get) => {
         const merged = mergePlans(base ?? theirs, now.plan, theirs)
         if (!merged.ok) {
           const { clashes, reason } = merged
-          void keepMine(plan.id, { base: base ?? theirs, plan: now.plan })
-          forgetUnkept(plan.id)
+          void saveMine(plan.id, { base: base ?? theirs, plan: now.plan })
+          forgetUnsaved(plan.id)
           const { revision: number, steps: others } = done
           set({
-            apart: { theirs, revision: number, steps: others, clashes, reason },
+            conflict: { theirs, revision: number, steps: others, clashes, reason },
             saving: { at: 'waiting' },
           })
           return
@@ -315,15 +315,15 @@ export const usePlan = create<PlanStore>((set, get) => {
       }
     },
     async settle(holds) {
-      const { plan, apart, past, base } = get()
-      if (!plan || !apart) return
-      const { theirs, revision, steps } = apart
+      const { plan, conflict, past, base } = get()
+      if (!plan || !conflict) return
+      const { theirs, revision, steps } = conflict
       const since = statesSince(base, past, theirs, steps)
       set({
         plan: holds === 'mine' ? plan : theirs,
         base: theirs,
         revision,
-        apart: undefined,
+        conflict: undefined,
         past: [...past, ...(holds === 'mine' ? [...since, theirs] : [plan, ...since])],
         future: [],
       })
@@ -340,7 +340,7 @@ export const usePlan = create<PlanStore>((set, get) => {
       if (get().plan?.id !== id) return
       clearTimeout(timer)
       void dropMine(id)
-      forgetUnkept(id)
+      forgetUnsaved(id)
       set({ ...NOTHING_OPEN, opened: { at: 'missing', id }, saving: { at: 'saved' } })
     },
   }

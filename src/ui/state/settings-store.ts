@@ -3,11 +3,11 @@ import { EMPTY_STOCK, type Plan, type StockLists, type UnitChoice, type UnitSyst
 import { create } from 'zustand'
 import { loadOwnStock } from '@/storage/stock-lists'
 import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
-import { whenKept } from '@/storage/kept-elsewhere'
-import { keepPlanIfMissing } from '@/storage/plans'
+import { onSaved } from '@/storage/saved-elsewhere'
+import { savePlanIfMissing } from '@/storage/plans'
 import type { Demo } from '@/demo/demo'
 import { today } from './today'
-import { whyNotKept } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/shelves'
 
 interface SettingsStore {
   readonly ready: boolean
@@ -66,7 +66,7 @@ export const useSettings = create<SettingsStore>((set, get) => {
       started ??= (async () => {
         set({ served: demo })
         // What another tab chooses, or puts in stock, holds here as well: heard before anything is read, so that nothing is missed.
-        whenKept(({ shelf }) => {
+        onSaved(({ shelf }) => {
           if (shelf === 'settings') void follow()
           if (shelf === 'stock') void get().reloadOwn()
         })
@@ -74,7 +74,7 @@ export const useSettings = create<SettingsStore>((set, get) => {
           set({ settings: await loadSettings() })
           set({ own: await loadOwnStock() })
         } catch (error) {
-          set({ trouble: whyNotKept(error) })
+          set({ trouble: whyNotSaved(error) })
         }
         try {
           if (demo && !get().settings.seeded) await get().putDemo()
@@ -95,17 +95,17 @@ export const useSettings = create<SettingsStore>((set, get) => {
       keeping = changeSettings(patch, was)
     },
     async putDemo() {
-      const [demo, { keepEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
-      const kept = await Promise.all([
-        keepEventsIfMissing(demo.log(today())),
+      const [demo, { saveEventsIfMissing }] = await Promise.all([fetchDemo(), import('@/storage/log')])
+      const saved = await Promise.all([
+        saveEventsIfMissing(demo.log(today())),
         // What is there already was perhaps worked on: the demo fills only what is missing.
-        ...demo.plans.map(keepPlanIfMissing),
+        ...demo.plans.map(savePlanIfMissing),
       ])
       // What was chosen meanwhile stays chosen.
       const was = get().settings
       set({ settings: { ...was, seeded: true }, demo })
       await changeSettings({ seeded: true }, was)
-      const failed = kept.find((each) => !each.ok)
+      const failed = saved.find((each) => !each.ok)
       if (failed) set({ trouble: failed.reason })
     },
     async takeDemoAway() {

@@ -3,21 +3,21 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { apply, type Command, patchBetween, type Plan } from '@/core'
 import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox } from '@/demo/plans'
-import { keepPlan, keepPlanOver, loadPlan, openPlan } from '@/storage/plans'
+import { savePlan, savePlanIfCurrent, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'
 import { pastOf } from './past'
 import { usePlan } from './plan-store'
 import { lastOwnStep } from './whose-step'
 
 const store = () => usePlan.getState()
-const kept = async (): Promise<Plan> => {
+const saved = async (): Promise<Plan> => {
   const stored = await loadPlan(boatAndBox.id)
   if (!stored?.ok) throw new Error('it is gone')
   return stored.plan
 }
 /** What the other tab does: it has what is kept, edits it and keeps it. */
 async function elsewhere(...commands: Command[]): Promise<void> {
-  await keepPlan(edited(await kept(), ...commands))
+  await savePlan(edited(await saved(), ...commands))
 }
 const move = (xMm: number): Command => ({ do: 'move', placementId: 'long-box', xMm, yMm: -220 })
 const rename = (name: string): Command => ({ do: 'setJob', job: { ...boatAndBox.job, name } })
@@ -30,10 +30,10 @@ beforeEach(async () => {
     past: [],
     future: [],
     dragFrom: undefined,
-    apart: undefined,
+    conflict: undefined,
     saving: { at: 'saved' },
   })
-  await keepPlan(boatAndBox)
+  await savePlan(boatAndBox)
   await store().open(boatAndBox.id)
 })
 afterEach(() => {
@@ -45,7 +45,7 @@ describe('one job in two tabs (S2)', () => {
     await elsewhere(rename('From there'))
     store().run(move(700))
     await store().saveNow()
-    const now = await kept()
+    const now = await saved()
     expect([now.job.name, boxX(now)]).toEqual(['From there', 700])
     expect(store().plan).toEqual(now)
     expect(store().saving.at).toBe('saved')
@@ -60,7 +60,7 @@ describe('one job in two tabs (S2)', () => {
     store().undo()
     store().undo()
     await store().saveNow()
-    expect([(await kept()).job.name, boxX(await kept())]).toEqual(['From there', 960])
+    expect([(await saved()).job.name, boxX(await saved())]).toEqual(['From there', 960])
   })
 
   it('undo leaves what came from there after what was done here, and is not offered for it alone', async () => {
@@ -73,7 +73,7 @@ describe('one job in two tabs (S2)', () => {
     const followed = store().plan
     store().undo()
     await store().saveNow()
-    const now = await kept()
+    const now = await saved()
     expect([now.job.name, now.use.roadKmH, boxX(now)]).toEqual(['From there', 100, 960])
     expect(lastOwnStep(store().past)).toBe(-1)
     store().undo()
@@ -100,7 +100,7 @@ describe('one job in two tabs (S2)', () => {
     expect(boxX(store().plan)).toBe(800)
     store().run(rename('Here'))
     await store().saveNow()
-    expect([(await kept()).job.name, boxX(await kept())]).toEqual(['Here', 800])
+    expect([(await saved()).job.name, boxX(await saved())]).toEqual(['Here', 800])
   })
 
   it('the past of the job stays whole when another tab is followed, with whose step that was', async () => {
@@ -111,7 +111,7 @@ describe('one job in two tabs (S2)', () => {
     if (!theirs.ok) throw new Error(theirs.reason)
     const at = '2026-11-20T08:00:00.000Z'
     const back = patchBetween(theirs.plan, plan)
-    await keepPlanOver({ plan: theirs.plan, over: revision, steps: [{ at, by: 'Ines', back }] })
+    await savePlanIfCurrent({ plan: theirs.plan, over: revision, steps: [{ at, by: 'Ines', back }] })
     await store().follow(boatAndBox.id)
     store().run(move(700))
     await store().saveNow()
@@ -128,16 +128,16 @@ describe('one job in two tabs (S2)', () => {
     await elsewhere(move(800))
     store().run(move(700))
     await store().saveNow()
-    expect(store().apart?.clashes.map(({ path }) => path)).toEqual(['placements.long-box.xMm'])
-    expect(boxX(await kept())).toBe(800)
+    expect(store().conflict?.clashes.map(({ path }) => path)).toEqual(['placements.long-box.xMm'])
+    expect(boxX(await saved())).toBe(800)
     expect(boxX(store().plan)).toBe(700)
     // A reload asks it again: what was done here is still there.
-    usePlan.setState({ plan: undefined, apart: undefined, past: [], saving: { at: 'saved' } })
+    usePlan.setState({ plan: undefined, conflict: undefined, past: [], saving: { at: 'saved' } })
     await vi.waitFor(async () => {
       await store().open(boatAndBox.id)
       expect(boxX(store().plan)).toBe(700)
     })
-    expect(boxX(store().apart?.theirs)).toBe(800)
+    expect(boxX(store().conflict?.theirs)).toBe(800)
   })
 
   it.each([
@@ -148,11 +148,11 @@ describe('one job in two tabs (S2)', () => {
     store().run(move(700))
     await store().saveNow()
     await store().settle(holds)
-    expect(boxX(await kept())).toBe(stands)
-    expect(store().apart).toBeUndefined()
+    expect(boxX(await saved())).toBe(stands)
+    expect(store().conflict).toBeUndefined()
     store().undo()
     await store().saveNow()
-    expect(boxX(await kept())).toBe(other)
+    expect(boxX(await saved())).toBe(other)
   })
 
   it('a job deleted there is told here, and comes back only when that is chosen (S6)', async () => {
@@ -169,7 +169,7 @@ describe('one job in two tabs (S2)', () => {
     await store().open(boatAndBox.id)
     expect([boxX(store().plan), store().deleted !== undefined]).toEqual([700, true])
     await store().putBack()
-    expect(boxX(await kept())).toBe(700)
+    expect(boxX(await saved())).toBe(700)
     expect([store().deleted, store().saving.at]).toEqual([undefined, 'saved'])
   })
 
@@ -188,21 +188,21 @@ describe('one job in two tabs (S2)', () => {
 
   it('a job deleted and taken back there is gone on with here', async () => {
     const { dropPlan } = await import('@/storage/drop-plan')
-    const { loadRemoved, takeBack } = await import('@/storage/removed')
+    const { loadRemoved, restoreRemoved } = await import('@/storage/removed')
     await dropPlan(boatAndBox.id)
     await store().follow(boatAndBox.id)
-    await takeBack((await loadRemoved())[0]!.id, new Date().toISOString())
+    await restoreRemoved((await loadRemoved())[0]!.id, new Date().toISOString())
     await store().follow(boatAndBox.id)
     expect(store().deleted).toBeUndefined()
     store().run(move(700))
     await store().saveNow()
-    expect(boxX(await kept())).toBe(700)
+    expect(boxX(await saved())).toBe(700)
   })
 })
 
 describe('the past of a job', () => {
   const reload = async () => {
-    usePlan.setState({ plan: undefined, apart: undefined, past: [], future: [], saving: { at: 'saved' } })
+    usePlan.setState({ plan: undefined, conflict: undefined, past: [], future: [], saving: { at: 'saved' } })
     await store().open(boatAndBox.id)
   }
 
@@ -221,7 +221,7 @@ describe('the past of a job', () => {
     store().undo()
     store().undo()
     await store().saveNow()
-    expect(await kept()).toEqual(boatAndBox)
+    expect(await saved()).toEqual(boatAndBox)
   })
 
   it('leads on again after a reload: what was undone can be done again, step by step (S9)', async () => {
@@ -235,7 +235,7 @@ describe('the past of a job', () => {
     expect(boxX(store().plan)).toBe(750)
     store().redo()
     await store().saveNow()
-    expect(boxX(await kept())).toBe(800)
+    expect(boxX(await saved())).toBe(800)
     await reload()
     expect(store().future).toEqual([])
   })
@@ -249,7 +249,7 @@ describe('the past of a job', () => {
     await store().follow(boatAndBox.id)
     store().redo()
     await store().saveNow()
-    expect([(await kept()).job.name, boxX(await kept())]).toEqual(['From there', 700])
+    expect([(await saved()).job.name, boxX(await saved())]).toEqual(['From there', 700])
     store().undo()
     await store().saveNow()
     await elsewhere(move(650))
@@ -261,14 +261,14 @@ describe('the past of a job', () => {
     store().run(move(700))
     await store().saveNow()
     const { dropPlan } = await import('@/storage/drop-plan')
-    const { loadRemoved, takeBack } = await import('@/storage/removed')
+    const { loadRemoved, restoreRemoved } = await import('@/storage/removed')
     await dropPlan(boatAndBox.id)
     const [removed] = await loadRemoved()
-    await takeBack(removed?.id ?? '', new Date().toISOString())
+    await restoreRemoved(removed?.id ?? '', new Date().toISOString())
     await reload()
     store().undo()
     expect(boxX(store().plan)).toBe(960)
-    await keepPlan({ ...boatAndBox, job: { name: 'From a file' } })
+    await savePlan({ ...boatAndBox, job: { name: 'From a file' } })
     await reload()
     expect(store().past).toEqual([])
   })

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect } from 'react'
-import { whenKept } from '@/storage/kept-elsewhere'
+import { onSaved } from '@/storage/saved-elsewhere'
 import { usePlan } from './plan-store'
 import { useSettings } from './settings-store'
 
@@ -15,7 +15,7 @@ export function useOpenJob(id: string | undefined): void {
     () =>
       id === undefined
         ? undefined
-        : whenKept((what) => {
+        : onSaved((what) => {
             if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
           }),
     [id],

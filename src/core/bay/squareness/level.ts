@@ -2,7 +2,7 @@ import type { Taped } from '../../log/taped'
 import { readingsSummary } from '../../plan/measurement'
 import { mm } from '../../units/phrase'
 import type { PlannedPair } from './taped'
-import type { Judged, Middles } from './judged'
+import type { JudgedReading, Middles } from './bar-readings'
 
 const CORNERS = [
   ['LF', 'LHF'],
@@ -18,7 +18,7 @@ const read = (middles: Middles, kind: 'leg' | 'mark') =>
   })
 
 /** Whether the legs stand alike, as far as they were taped. */
-export function level(pair: PlannedPair, middles: Middles): Judged[] {
+export function level(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const legs = read(middles, 'leg')
   if (legs.length < 2) return []
   const { middleMm, scatterMm } = readingsSummary(legs.map(({ value }) => value))
@@ -57,7 +57,7 @@ export function level(pair: PlannedPair, middles: Middles): Judged[] {
 }
 
 /** The towers that stand on another mark than their bar's row of the fit sheet names. */
-function offMark({ front, rear }: PlannedPair, towers: ReturnType<typeof read>): Judged[] {
+function offMark({ front, rear }: PlannedPair, towers: ReturnType<typeof read>): JudgedReading[] {
   const wanted = (corner: string) => (corner.endsWith('F') ? front.mark : rear.mark)
   const off = towers.filter(({ corner, value }) => Number(wanted(corner)) !== value)
   const say = (each: typeof towers) =>
@@ -79,7 +79,7 @@ function offMark({ front, rear }: PlannedPair, towers: ReturnType<typeof read>):
  * Whether the towers stand on the marks that the fit sheet names, or where it names none, on one mark: a number that is
  * set and no length, so it is the same or it is not.
  */
-export function marked(pair: PlannedPair, middles: Middles): Judged[] {
+export function marked(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const towers = read(middles, 'mark')
   const named = [pair.front.mark, pair.rear.mark].every((mark) => Number.isFinite(Number(mark ?? NaN)))
   if (named && towers.length > 0) return offMark(pair, towers)

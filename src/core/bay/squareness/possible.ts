@@ -2,7 +2,7 @@ import { TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/taped'
 import { readingsSummary } from '../../plan/measurement'
 import { mm, type Phrase } from '../../units/phrase'
 import { type PlannedPair } from './taped'
-import type { Judged, Middle, Middles } from './judged'
+import type { JudgedReading, Middle, Middles } from './bar-readings'
 
 /**
  * How far the rear bar stands to the right of the front one, by both diagonals and both spreads, mm. From
@@ -19,7 +19,7 @@ export function acrossImplied(d1: number, d2: number, left: number, right: numbe
 
 /** What cannot be true together, and the readings that nothing may be made of until they are taken anew. */
 interface Impossible {
-  readonly judged: Judged
+  readonly assessment: JudgedReading
   readonly readings: readonly Taped[]
 }
 
@@ -42,7 +42,7 @@ function scattered(pair: PlannedPair, readings: Readings): Impossible[] {
     return [
       {
         readings: [key],
-        judged: {
+        assessment: {
           what: `scatter ${key}`,
           severity: 'findOut',
           measuredMm: scatterMm,
@@ -84,7 +84,7 @@ function diagonals(pair: PlannedPair, middles: Middles): Impossible[] {
   return [
     {
       readings: ['spreadLeft', 'spreadRight', 'diagonalLeft', 'diagonalRight'],
-      judged: {
+      assessment: {
         what: 'datum',
         severity: 'findOut',
         measuredMm: implied,
@@ -130,7 +130,7 @@ function overhangs(pair: PlannedPair, middles: Middles, which: 'front' | 'rear')
   return [
     {
       readings: [`${which}OverLeft`, `${which}OverRight`],
-      judged: { what: `${which} datum`, severity: 'findOut', measuredMm: sum, limitMm: lengthMm, say },
+      assessment: { what: `${which} datum`, severity: 'findOut', measuredMm: sum, limitMm: lengthMm, say },
     },
   ]
 }

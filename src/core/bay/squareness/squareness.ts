@@ -1,9 +1,9 @@
 import { TAPED, type Readings } from '../../log/taped'
 import type { Finding } from '../../review/finding'
-import { judgedFinding, middlesOf, type Middles } from './judged'
+import { barReadingFinding, middlesOf, type Middles } from './bar-readings'
 import { level, marked } from './level'
 import { impossible } from './possible'
-import { alone, centred, parallel, square } from './standing'
+import { alone, centred, parallel, square } from './bar-positions'
 import { type PlannedPair } from './taped'
 
 /**
@@ -20,7 +20,7 @@ export function squarenessFindings(pair: PlannedPair, readings: Readings): Findi
   // A side whose other is doubted is not alone: that other is to be taped anew.
   const lonely = alone(pair, middles).filter(({ of }) => !of || !doubted.has(of))
   return [
-    ...wrong.map(({ judged }) => judged),
+    ...wrong.map(({ assessment }) => assessment),
     ...parallel(pair, sound),
     ...square(pair, sound),
     ...centred(pair, sound, 'front'),
@@ -28,5 +28,5 @@ export function squarenessFindings(pair: PlannedPair, readings: Readings): Findi
     ...level(pair, sound),
     ...marked(pair, sound),
     ...lonely,
-  ].map((each) => judgedFinding(pair, each))
+  ].map((each) => barReadingFinding(pair, each))
 }

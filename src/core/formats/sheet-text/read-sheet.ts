@@ -64,7 +64,7 @@ const isWrench = (text: string): boolean =>
   /\bwrench\b/i.test(text) && !/\btighten|\btorque (?:of|to|the)/i.test(text)
 
 /** Between two marks a text says one thing: the piece around a quantity, up to its neighbours. */
-interface Around {
+interface FrameContext {
   readonly before: string
   readonly after: string
   readonly piece: string
@@ -75,7 +75,7 @@ function around(
   found: Found,
   previous: Found | undefined,
   next: Found | undefined,
-): Around {
+): FrameContext {
   const from = previous?.end ?? 0
   const to = next?.start ?? sentence.length
   const before = sentence.slice(from, found.start)
@@ -103,7 +103,7 @@ interface Context {
 
 function limitOf(
   found: Found,
-  { before, after, piece }: Around,
+  { before, after, piece }: FrameContext,
   { sentence }: Context,
   words: string,
 ): SheetReading {
@@ -117,7 +117,12 @@ function limitOf(
   return { what: 'limit', kg: found.to, state, per, ...counts, words }
 }
 
-function massReading(found: Found, near: Around, context: Context, words: string): SheetReading | undefined {
+function massReading(
+  found: Found,
+  near: FrameContext,
+  context: Context,
+  words: string,
+): SheetReading | undefined {
   const { before, after, piece } = near
   if (found.isRange || NOT_OF_RACKS.test(piece) || REFUSED.test(before) || OF_SOME.test(after))
     return undefined
@@ -134,7 +139,7 @@ function massReading(found: Found, near: Around, context: Context, words: string
 
 function lengthReading(
   found: Found,
-  { before, piece }: Around,
+  { before, piece }: FrameContext,
   sentence: string,
   words: string,
 ): SheetReading | undefined {
@@ -150,7 +155,12 @@ function lengthReading(
     : undefined
 }
 
-function readingOf(found: Found, near: Around, context: Context, words: string): SheetReading | undefined {
+function readingOf(
+  found: Found,
+  near: FrameContext,
+  context: Context,
+  words: string,
+): SheetReading | undefined {
   const { text } = context.sentence
   switch (found.dimension) {
     case 'mass':

@@ -8,11 +8,11 @@ export class Refusal {
 type Or<T> = T | Refusal
 
 /** Goes on with what came out, or hands the refusal on. */
-export const onward = <A, B>(value: Or<A>, go: (value: A) => Or<B>): Or<B> =>
+export const andThen = <A, B>(value: Or<A>, go: (value: A) => Or<B>): Or<B> =>
   value instanceof Refusal ? value : go(value)
 
 /** A list with one of its items changed. */
-export function changed<T>(
+export function updateWhere<T>(
   list: readonly T[],
   matches: (item: T) => boolean,
   change: (item: T) => Or<T>,
@@ -20,17 +20,21 @@ export function changed<T>(
 ): Or<T[]> {
   const index = list.findIndex(matches)
   const item = list[index]
-  return item === undefined ? new Refusal(missing) : onward(change(item), (to) => list.with(index, to))
+  return item === undefined ? new Refusal(missing) : andThen(change(item), (to) => list.with(index, to))
 }
 
 /** A list with an item in it: in place of the one of its id, or at the end. */
-export function put<T extends { id: string }>(list: readonly T[], item: T): T[] {
+export function upsert<T extends { id: string }>(list: readonly T[], item: T): T[] {
   const index = list.findIndex((each) => each.id === item.id)
   return index < 0 ? [...list, item] : list.with(index, item)
 }
 
 /** A list less one of its items. */
-export function without<T extends { id: string }>(list: readonly T[], id: string, missing: string): Or<T[]> {
+export function removeById<T extends { id: string }>(
+  list: readonly T[],
+  id: string,
+  missing: string,
+): Or<T[]> {
   return list.some((each) => each.id === id) ? list.filter((each) => each.id !== id) : new Refusal(missing)
 }
 

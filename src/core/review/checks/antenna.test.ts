@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { antenna } from './antenna'
 import { run, severities } from './findings.testing'
 
@@ -25,8 +25,8 @@ describe('an antenna', () => {
     expect(severities(antenna, plan(60, 200))).toEqual({ all: 'clear' })
   })
   it('is freed by moving the load aside', () => {
-    const judged = judgePlan(plan(95), { parts: [] })
-    const stop = judged.review.findings.find(({ rule }) => rule === 'antenna')
-    expect(judged.remedies(stop!)[0]?.kind).toBe('move')
+    const assessment = assess(plan(95), { parts: [] })
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'antenna')
+    expect(assessment.remedies(stop!)[0]?.kind).toBe('move')
   })
 })

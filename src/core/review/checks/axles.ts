@@ -1,7 +1,7 @@
-import { axleJudgements, type AxleJudgement } from '../../facts/axles'
+import { axleVerdicts, type AxleVerdict } from '../../facts/axles'
 import type { Survey } from '../../survey/survey'
 import { askDoubt } from '../ask-doubt'
-import { check, notLooked, type Said } from '../check'
+import { check, notLooked, type FindingDraft } from '../check'
 import { IN_STATE } from '../finding'
 import { kg, type Phrase, missing, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
@@ -9,8 +9,8 @@ import { any } from '../../units/pick'
 /** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
 function* said(
   survey: Survey,
-  { axle, state, comparison, countedKg, judgement }: AxleJudgement,
-): Iterable<Said> {
+  { axle, state, comparison, countedKg, judgement }: AxleVerdict,
+): Iterable<FindingDraft> {
   const { limit } = comparison
   const over = judgement.is === 'over'
   const common = {
@@ -72,8 +72,8 @@ export const axles = check({
   *run(survey) {
     const { vehicle } = survey.plan
     if (survey.racks.length === 0) return
-    const judged = axleJudgements(survey)
-    if (!any(judged)) {
+    const assessment = axleVerdicts(survey)
+    if (!any(assessment)) {
       yield notLooked(
         [
           vehicle.axleLimitKg
@@ -88,6 +88,6 @@ export const axles = check({
       )
       return
     }
-    for (const each of judged) yield* said(survey, each)
+    for (const each of assessment) yield* said(survey, each)
   },
 })

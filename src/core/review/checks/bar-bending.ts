@@ -2,12 +2,12 @@ import { marginPhrase } from '../margin-words'
 import { bendings, YIELD_FACTOR } from '../../facts/bending'
 import { fails, spareOf, overBy } from '../../facts/comparison'
 import { mm, mPa, newtonMetre, type Phrase, missing } from '../../units/phrase'
-import { type Said, check, notLooked } from '../check'
+import { type FindingDraft, check, notLooked } from '../check'
 import { HEIGHTS } from '../length-groups'
 
 type Bending = ReturnType<typeof bendings>[number]
 
-function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
+function bendingFinding({ at, worst, room, stress, toStopShare }: Bending): FindingDraft {
   const { bar, rack } = at
   const { moment, stressMPa, lowest: low, state } = worst
   const roomMm = room ? room.measure : Infinity
@@ -76,8 +76,8 @@ function judged({ at, worst, room, stress, toStopShare }: Bending): Said {
 }
 
 /** Of a bar whose stress cannot be judged: only whether it would bend down to the roof. */
-function* overItsRoom(bending: Bending): Iterable<Said> {
-  if (bending.room && fails(bending.room)) yield judged(bending)
+function* overItsRoom(bending: Bending): Iterable<FindingDraft> {
+  if (bending.room && fails(bending.room)) yield bendingFinding(bending)
 }
 
 /** How far does each bar bend, and does it keep clear of the roof and of its yield? N·m, mm, MPa. */
@@ -100,15 +100,15 @@ export const barBending = check({
   nothing: 'No bar carries anything.',
   *run(survey) {
     const all = bendings(survey)
-    const unjudged = all.filter((each) => !each.sectionSaid || !each.stress)
+    const unchecked = all.filter((each) => !each.sectionSaid || !each.stress)
     for (const each of all)
-      if (!unjudged.includes(each)) yield judged(each)
+      if (!unchecked.includes(each)) yield bendingFinding(each)
       else if (each.sectionSaid) yield* overItsRoom(each)
-    const [first] = unjudged
+    const [first] = unchecked
     if (first)
       yield notLooked(
         [
-          `Bending: the section or the yield of ${unjudged.map(({ at }) => at.bar.name).join(', ')} is not known.`,
+          `Bending: the section or the yield of ${unchecked.map(({ at }) => at.bar.name).join(', ')} is not known.`,
         ],
         {
           where: 'sheet',

@@ -4,7 +4,7 @@ import type { Plan } from '../../plan/plan'
 import { barsOf, type Rack } from '../../plan/rack'
 import type { Attachment } from '../../plan/vehicle'
 import { phraseText } from '../../units/phrase'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { barSeat } from './bar-seat'
 import { run, sentences } from './findings.testing'
 
@@ -48,10 +48,10 @@ describe('where bars stand', () => {
     expect(sentences(barSeat, wrong)[0]).toBe(
       'Bar 1 is marked for the rear and stands at the other end of Test rack, where Bar 2 belongs: exchange them.',
     )
-    const judged = judgePlan(wrong, { parts: [] })
-    const stop = judged.review.findings.find(({ id }) => id.startsWith('bar-seat mark'))!
+    const assessment = assess(wrong, { parts: [] })
+    const stop = assessment.review.findings.find(({ id }) => id.startsWith('bar-seat mark'))!
     expect(stop.severity).toBe('stop')
-    const [first] = judged.remedies(stop)
+    const [first] = assessment.remedies(stop)
     expect(phraseText(first!.message)).toBe('Let Bar 1 and Bar 2 change places')
     for (const right of [marked('front', 'rear'), marked(undefined, 'rear')])
       expect(run(barSeat, right).every(({ severity }) => severity === 'clear')).toBe(true)
@@ -83,10 +83,10 @@ describe('where bars stand', () => {
   })
   it('is mended by the nearest place that is left', () => {
     const plan = on(withPost, [500, 935])
-    const judged = judgePlan(plan, { parts: [] })
-    const stop = judged.review.findings.find(
+    const assessment = assess(plan, { parts: [] })
+    const stop = assessment.review.findings.find(
       ({ rule, severity }) => rule === 'bar-seat' && severity === 'stop',
     )
-    expect(judged.remedies(stop!)[0]?.command).toEqual({ do: 'moveBar', barId: 'rack-bar-2', xMm: 960 })
+    expect(assessment.remedies(stop!)[0]?.command).toEqual({ do: 'moveBar', barId: 'rack-bar-2', xMm: 960 })
   })
 })

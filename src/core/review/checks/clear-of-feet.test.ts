@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { clearOfFeet } from './clear-of-feet'
 import { severities } from './findings.testing'
 
@@ -59,8 +59,8 @@ describe('clear of the feet', () => {
     expect(severities(clearOfFeet, plan(0))).toEqual({ all: 'clear' })
   })
   it('is mended by moving just clear', () => {
-    const judged = judgePlan(plan(380, 90), { parts: [] })
-    const stop = judged.review.findings.find(({ rule }) => rule === 'clear-of-feet')
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', yMm: 335 })
+    const assessment = assess(plan(380, 90), { parts: [] })
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'clear-of-feet')
+    expect(assessment.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', yMm: 335 })
   })
 })

@@ -1,6 +1,6 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'
-import { type Said, check, practice } from '../check'
+import { type FindingDraft, check, practice } from '../check'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown } from '../../survey/mounting/contacts'
 import { mm, missing, toSpare } from '../../units/phrase'
@@ -11,7 +11,7 @@ const closesRound = ({ gear, placement }: ThingAt) => {
   return kind === 'wrapClamp' || kind === 'uBolt'
 }
 
-function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFoot>>): Said {
+function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFoot>>): FindingDraft {
   const { name, id: gearId } = thing.gear
   const common = {
     about: thing.placement.id,

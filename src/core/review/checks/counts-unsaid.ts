@@ -29,9 +29,9 @@ export const countsUnsaid = check({
   turnedBy: {},
   nothing: 'No verdict hangs on what a figure counts.',
   *run(survey) {
-    for (const [cell, judged] of unsettledLinks(survey)) {
-      if (!judged.otherwise) continue
-      const { comparison, countedKg, otherwiseKg } = judged.otherwise
+    for (const [cell, assessment] of unsettledLinks(survey)) {
+      if (!assessment.otherwise) continue
+      const { comparison, countedKg, otherwiseKg } = assessment.otherwise
       const { rating } = comparison
       const [withOwn, without] =
         cell.counting === 'everything' ? [countedKg, otherwiseKg] : [otherwiseKg, countedKg]

@@ -1,7 +1,7 @@
 import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { apply } from '../../plan/apply'
 import { survey } from '../../survey/survey'
 import { evenness } from './evenness'
@@ -39,9 +39,9 @@ describe('an uneven load', () => {
   })
 
   it('offers moves that even it out, each of which does', () => {
-    const judged = judgePlan(plan(725, 60), { parts: [] })
-    const finding = judged.review.findings.find(({ id }) => id === 'evenness part:rack-feet road')!
-    const remedies = judged.remedies(finding)
+    const assessment = assess(plan(725, 60), { parts: [] })
+    const finding = assessment.review.findings.find(({ id }) => id === 'evenness part:rack-feet road')!
+    const remedies = assessment.remedies(finding)
     expect(remedies.length).toBeGreaterThan(0)
     for (const { command } of remedies) {
       const applied = apply(plan(725, 60), command)

@@ -1,12 +1,12 @@
 import { any, mostBy } from '../../units/pick'
 import type { Axle } from '../../facts/axles'
-import { axleJudgements } from '../../facts/axles'
+import { axleVerdicts } from '../../facts/axles'
 import { unsettledLinks } from '../../facts/links'
-import type { Judgement } from '../../facts/judge'
+import type { Judgement } from '../../facts/judge-comparison'
 import type { Survey } from '../../survey/survey'
 import { STATES, type State } from '../../units/scalars'
 import { kg, type Phrase } from '../../units/phrase'
-import { check, practice, type Said } from '../check'
+import { check, practice, type FindingDraft } from '../check'
 import { IN_STATE, type Finding } from '../finding'
 
 /** Something that no fact alone turns and all of its facts together would. */
@@ -37,7 +37,7 @@ function* togetherOf(survey: Survey, answers: readonly Finding[]): Iterable<Toge
         ...inKg(cell.layer.name, cell.state, judgement, cell.limit.kind === 'missing' ? 1 : cell.limit.kg),
         layerId: cell.layer.id,
       }
-  for (const { axle, state, judgement, comparison } of axleJudgements(survey))
+  for (const { axle, state, judgement, comparison } of axleVerdicts(survey))
     if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
   for (const { together, state, sentence } of answers)
     yield {
@@ -48,7 +48,7 @@ function* togetherOf(survey: Survey, answers: readonly Finding[]): Iterable<Toge
     }
 }
 
-function said(state: State | 'all', { facts, over, layerId }: Together): Said {
+function said(state: State | 'all', { facts, over, layerId }: Together): FindingDraft {
   return {
     about: state,
     severity: 'mind',

@@ -8,10 +8,10 @@ import type { MassPoint } from '../../survey/loads/mass-points'
 import type { WeightOf } from '../ask'
 import type { RackAt } from '../../survey/frame/arrangement'
 import { fails } from '../../facts/comparison'
-import { figuresApartOf, sheetAgainstPoints } from '../../facts/contradictions'
+import { conflictingFiguresOf, sheetAgainstPoints } from '../../facts/contradictions'
 import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
-import { check, practice, type Said } from '../check'
-import { unsettledLinks, type LinkJudgement } from '../../facts/links'
+import { check, practice, type FindingDraft } from '../check'
+import { unsettledLinks, type LinkVerdict } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, sourceText, whereFigure } from '../layer-phrases'
 
 const figure = ({ kg: value, source }: Rating): Phrase => [kg(value), ` (${sourceText(source)})`]
@@ -36,7 +36,7 @@ function whoseWeight(mass: MassPoint): { readonly weight: GearMass; readonly of:
 }
 
 /** The weights of one thing that disagree, where the verdict of a layer would be another with the other one. */
-function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
+function* weightsOf(cell: Cell, { others }: LinkVerdict): Iterable<FindingDraft> {
   const asked = new Set<string>()
   for (const { mass, overBy, comparison } of others) {
     const whose = whoseWeight(mass)
@@ -75,13 +75,13 @@ function* weightsOf(cell: Cell, { others }: LinkJudgement): Iterable<Said> {
 }
 
 /** The weights of one thing that differ and turn nothing: said once, and asked nowhere. */
-function* weightsApart(survey: Survey): Iterable<Said> {
-  const apart = survey.masses.filter(({ others }) => others && any(others))
-  if (!any(apart)) return
+function* weightsApart(survey: Survey): Iterable<FindingDraft> {
+  const conflicts = survey.masses.filter(({ others }) => others && any(others))
+  if (!any(conflicts)) return
   const asked = new Set(
     [...unsettledLinks(survey).values()].flatMap(({ others }) => others.map(({ mass }) => mass.id)),
   )
-  for (const mass of apart) {
+  for (const mass of conflicts) {
     const whose = whoseWeight(mass)
     if (!whose || !mass.others || asked.has(mass.id)) continue
     const all = [whose.weight, ...mass.others]
@@ -102,10 +102,10 @@ function* weightsApart(survey: Survey): Iterable<Said> {
 }
 
 /** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. */
-function* sheetOf(rack: RackAt): Iterable<Said> {
-  const apart = sheetAgainstPoints(rack)
-  if (!apart) return
-  const { fromMm, toMm, held } = apart
+function* sheetOf(rack: RackAt): Iterable<FindingDraft> {
+  const conflicts = sheetAgainstPoints(rack)
+  if (!conflicts) return
+  const { fromMm, toMm, held } = conflicts
   yield {
     about: `spread ${rack.rack.id}`,
     severity: 'findOut',
@@ -152,11 +152,11 @@ export const figuresDisagree = check({
     yield* weightsApart(survey)
     const links = unsettledLinks(survey)
     for (const cell of survey.loadPath.cells) {
-      const judged = links.get(cell)
-      if (judged) yield* weightsOf(cell, judged)
-      const apart = figuresApartOf(cell)
-      if (!apart) continue
-      const { all, held } = apart
+      const assessment = links.get(cell)
+      if (assessment) yield* weightsOf(cell, assessment)
+      const conflicts = conflictingFiguresOf(cell)
+      if (!conflicts) continue
+      const { all, held } = conflicts
       const { owner, name, role } = cell.layer
       const turns = fails(held)
       yield cellFinding(

@@ -30,7 +30,7 @@ export function figuresSay(plan: Plan): Record<State, Severity> & { readonly all
   const of = (state: State) =>
     found
       .filter((each) => each.state === 'all' || each.state === state)
-      .reduce<Severity>((so, each) => worse(so, each.severity), 'clear')
+      .reduce<Severity>((worst, each) => worse(worst, each.severity), 'clear')
   const [road, trail, parked] = [of('road'), of('trail'), of('parked')]
   return { road, trail, parked, all: worse(road, worse(trail, parked)) }
 }

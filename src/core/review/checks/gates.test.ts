@@ -1,25 +1,33 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { gateSchema, type Gate } from '../../plan/gate'
+import { preorderMeasurementSchema, type PreorderMeasurement } from '../../plan/preorder-measurement'
 import type { Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
 import { gates } from './gates'
 import { run, sentences } from './findings.testing'
 
-const SEAM: Gate = {
+const SEAM: PreorderMeasurement = {
   id: 'seam',
   question: 'Gap at the seam',
   ask: { kind: 'length', fromMm: 5, toMm: 12, softToMm: 10, datum: 'edge to edge' },
 }
-const BEAD: Gate = {
+const BEAD: PreorderMeasurement = {
   id: 'bead',
   question: 'Thickness of the bead',
   ask: { kind: 'length', fromMm: 0, toMm: 5, datum: 'floor to top' },
   implies: { gateId: 'seam', plusFromMm: 1.5, plusToMm: 24, why: 'the seam is wider than its bead' },
 }
-const KEY: Gate = { id: 'key', question: 'Hook', ask: { kind: 'gauge', gauge: 'a 5 mm drill', must: 'go' } }
+const KEY: PreorderMeasurement = {
+  id: 'key',
+  question: 'Hook',
+  ask: { kind: 'gauge', gauge: 'a 5 mm drill', must: 'go' },
+}
 /** A helper who must be so heavy and may be no heavier: 150 to 210 lb, invented. */
-const HELPER: Gate = { id: 'helper', question: 'Helper', ask: { kind: 'mass', fromKg: 68.04, toKg: 95.25 } }
+const HELPER: PreorderMeasurement = {
+  id: 'helper',
+  question: 'Helper',
+  ask: { kind: 'mass', fromKg: 68.04, toKg: 95.25 },
+}
 
 const of = (gateId: string) => ({ about: 'gate', owner: 'gear', ownerId: 'Ladder', gateId }) as const
 const length = (gateId: string, ...readingsMm: number[]): Measurement => ({
@@ -29,11 +37,11 @@ const length = (gateId: string, ...readingsMm: number[]): Measurement => ({
   datum: '',
   readingsMm,
 })
-const plan = (all: Gate[], measurements: Measurement[]): Plan => ({
+const plan = (all: PreorderMeasurement[], measurements: Measurement[]): Plan => ({
   ...planOf(vehicleWith([]), [barsRack({})], [[thing('Ladder', 7, { gates: all })]]),
   measurements,
 })
-const severityOf = (gate: Gate, ...measurements: Measurement[]) =>
+const severityOf = (gate: PreorderMeasurement, ...measurements: Measurement[]) =>
   run(gates, plan([gate], measurements))[0]?.severity
 
 describe('gates', () => {
@@ -52,8 +60,8 @@ describe('gates', () => {
     expect(severityOf(SEAM, length('seam', 4.9))).toBe('stop')
   })
   it('may have one bound alone, and say it so (E6)', () => {
-    const least: Gate = { ...SEAM, ask: { kind: 'length', fromMm: 5, datum: 'edge to edge' } }
-    const most: Gate = { ...SEAM, ask: { kind: 'length', toMm: 12, datum: '' } }
+    const least: PreorderMeasurement = { ...SEAM, ask: { kind: 'length', fromMm: 5, datum: 'edge to edge' } }
+    const most: PreorderMeasurement = { ...SEAM, ask: { kind: 'length', toMm: 12, datum: '' } }
     expect(sentences(gates, plan([least, { ...most, id: 'most' }], []))).toEqual([
       'Ladder, Gap at the seam: not measured yet. It asks for at least 5 mm, edge to edge.',
       'Ladder, Gap at the seam: not measured yet. It asks for at most 12 mm.',
@@ -71,7 +79,8 @@ describe('gates', () => {
       'stop',
     ])
     expect(
-      gateSchema.safeParse({ ...SEAM, ask: { kind: 'length', datum: 'x' } }).error?.issues[0]?.message,
+      preorderMeasurementSchema.safeParse({ ...SEAM, ask: { kind: 'length', datum: 'x' } }).error?.issues[0]
+        ?.message,
     ).toContain('at least one bound')
   })
   it('go by the middle of several readings, and tell their scatter', () => {

@@ -4,7 +4,7 @@ import { HOWS } from '../../kinds/how-known'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
 import { helperMayWeigh, helperWeight } from '../helper-weight'
-import { type Said, check, practice } from '../check'
+import { type FindingDraft, check, practice } from '../check'
 import { impliedGates, type GateAt, type GateOwner, type Implied } from '../../survey/mounting/gates'
 import { kg, mm, missing, rangePhrase, toSpare, type Amount, type Phrase } from '../../units/phrase'
 
@@ -60,7 +60,7 @@ function answered({ stand }: GateAt): Phrase {
 /** What a gate asks in: a mass or a length. */
 const amountFor = ({ ask }: GateAt['gate']) => (ask.kind === 'mass' ? kg : mm)
 
-function findingOf(survey: Survey, at: GateAt, placementIds: readonly string[]): Said {
+function findingOf(survey: Survey, at: GateAt, placementIds: readonly string[]): FindingDraft {
   const { of, gate, stand, measurement } = at
   const measured = amountOf(at)
   const common = {
@@ -127,7 +127,7 @@ function findingOf(survey: Survey, at: GateAt, placementIds: readonly string[]):
 }
 
 /** A gate that its reading's own error may turn is measured again, closer. */
-function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
+function underDoubt(at: GateAt, said: FindingDraft, { plan }: Survey): FindingDraft {
   if (said.severity !== 'clear' && said.severity !== 'mind') return said
   const doubt = gateDoubt(at, plan)
   if (!doubt) return said
@@ -157,7 +157,7 @@ function underDoubt(at: GateAt, said: Said, { plan }: Survey): Said {
   }
 }
 
-function impliedFinding(implied: Implied, placementIds: readonly string[]): Said {
+function impliedFinding(implied: Implied, placementIds: readonly string[]): FindingDraft {
   const { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why } = implied
   const held = impliedHeld(implied)
   const agrees = !fails(held)

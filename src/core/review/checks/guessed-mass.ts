@@ -5,15 +5,9 @@ import { BASES } from '../../kinds/basis'
 import { askMass } from '../ask-mass'
 import { cellParts, type Cell } from '../../survey/load-path/limit'
 import { weighs, type MassPoint } from '../../survey/loads/mass-points'
-import type { Doubt } from '../../facts/judge'
-import {
-  linkJudgement,
-  massOfEntry,
-  unsettledLinks,
-  type LinkDoubt,
-  type LinkJudgement,
-} from '../../facts/links'
-import { check, practice, type Said } from '../check'
+import type { Doubt } from '../../facts/judge-comparison'
+import { linkVerdict, massOfEntry, unsettledLinks, type LinkDoubt, type LinkVerdict } from '../../facts/links'
+import { check, practice, type FindingDraft } from '../check'
 import { cellFinding, holdsPhrase, limitPhrase } from '../layer-phrases'
 import { kg, type Phrase } from '../../units/phrase'
 
@@ -32,7 +26,7 @@ function massesOf(cell: Cell, { uses }: Doubt): readonly MassPoint[] {
 /** How a mass of which several may be meant is spoken of: of a set one. */
 const oneOf = ({ from, label }: MassPoint): string => (from && from.times !== 1 ? `one of ${label}` : label)
 
-function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt): Phrase {
+function sentenceOf(cell: Cell, { judgement }: LinkVerdict, doubt: LinkDoubt): Phrase {
   const masses = massesOf(cell, doubt)
   const { comparison } = doubt
   const [first] = masses
@@ -64,15 +58,15 @@ function sentenceOf(cell: Cell, { judgement }: LinkJudgement, doubt: LinkDoubt):
   ]
 }
 
-function* ofCell(cell: Cell, judged: LinkJudgement, { plan: { rules } }: Survey): Iterable<Said> {
+function* ofCell(cell: Cell, assessment: LinkVerdict, { plan: { rules } }: Survey): Iterable<FindingDraft> {
   const asked = new Set<string>()
-  for (const doubt of judged.doubts) {
+  for (const doubt of assessment.doubts) {
     const [of] = massesOf(cell, doubt)
     const about = moreThanOne(doubt.uses) ? 'guesses' : of?.id
     if (!of || about === undefined || asked.has(about)) continue
     asked.add(about)
     const ask = askMass(of)
-    yield cellFinding('findOut', cell, sentenceOf(cell, judged, doubt), {
+    yield cellFinding('findOut', cell, sentenceOf(cell, assessment, doubt), {
       about,
       comparison: doubt.comparison,
       ...(ask ? { ask } : {}),
@@ -112,8 +106,8 @@ export const guessedMass = check({
     const links = unsettledLinks(survey)
     const all = survey.plan.rules.guess.school === 'weighIt' ? survey.loadPath.cells : links.keys()
     for (const cell of all) {
-      const judged = linkJudgement(cell, survey)
-      if (judged && cell.limit.kind !== 'missing') yield* ofCell(cell, judged, survey)
+      const assessment = linkVerdict(cell, survey)
+      if (assessment && cell.limit.kind !== 'missing') yield* ofCell(cell, assessment, survey)
     }
   },
 })

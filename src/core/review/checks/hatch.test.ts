@@ -4,7 +4,7 @@ import type { Plan } from '../../plan/plan'
 import { bedTentJob, hatchJob } from '@/demo/plans'
 import { apply } from '../../plan/apply'
 import { survey } from '../../survey/survey'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { hatch } from './hatch'
 import { run } from './findings.testing'
 
@@ -65,9 +65,11 @@ describe('hatch and tailgate', () => {
   })
   it('is cleared by the shift that it names, with the house’s gap, and not by a millimetre less', () => {
     const given = plan(3000)
-    const judged = judgePlan(given, { parts: [] })
-    const stop = judged.review.findings.find(({ rule, severity }) => rule === 'hatch' && severity === 'stop')
-    const [first] = judged.remedies(stop!)
+    const assessment = assess(given, { parts: [] })
+    const stop = assessment.review.findings.find(
+      ({ rule, severity }) => rule === 'hatch' && severity === 'stop',
+    )
+    const [first] = assessment.remedies(stop!)
     expect(first?.command.do).toBe('move')
     const applied = apply(given, first!.command)
     if (!applied.ok) throw new Error(applied.reason)
@@ -77,10 +79,10 @@ describe('hatch and tailgate', () => {
     expect(less.ok && boxFinding(less.plan)?.measured?.value).toBeLessThan(25)
   })
   it('hits in the demo, where the fix moves the box forward', () => {
-    const judged = judgePlan(hatchJob, { parts: [] })
-    const stop = judged.review.findings[0]
+    const assessment = assess(hatchJob, { parts: [] })
+    const stop = assessment.review.findings[0]
     expect(stop?.rule).toBe('hatch')
-    expect(judged.remedies(stop!)[0]?.kind).toBe('move')
+    expect(assessment.remedies(stop!)[0]?.kind).toBe('move')
   })
   it('blocks a tailgate by an opened tent’s ladder one way round, as Mind, and not the other way', () => {
     const blocked = run(hatch, bedTentJob).filter(({ severity }) => severity === 'mind')

@@ -1,6 +1,6 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { swingFacts, touchesAtOnce } from '../../facts/swings'
-import type { SwingMeeting } from '../../survey/openings/meetings'
+import type { SwingCollision } from '../../survey/openings/collisions'
 import { deg, mm, type Phrase } from '../../units/phrase'
 import { upToMm } from '../../units/tolerance'
 import { check, practice } from '../check'
@@ -10,9 +10,9 @@ import { verdictOf } from '../verdict'
 
 type Touch = Extract<ReturnType<typeof swingFacts>[number], { is: 'touches' }>
 
-export const aboutSwing = ({ hatch, met }: SwingMeeting) => `${hatch.id} ${met.kind} ${met.id}`
+export const aboutSwing = ({ hatch, met }: SwingCollision) => `${hatch.id} ${met.kind} ${met.id}`
 
-const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
+const MET_AS: Readonly<Record<SwingCollision['met']['kind'], string>> = {
   thing: '',
   bar: '',
   deck: '',
@@ -21,7 +21,7 @@ const MET_AS: Readonly<Record<SwingMeeting['met']['kind'], string>> = {
   tail: ' at the tail',
 }
 
-const nameOf = ({ met }: SwingMeeting) => `${met.name}${MET_AS[met.kind]}`
+const nameOf = ({ met }: SwingCollision) => `${met.name}${MET_AS[met.kind]}`
 
 function touching({ meeting, atDeg, byMm, surelyMm }: Touch): Phrase {
   const { hatch: panel, met } = meeting

@@ -3,7 +3,7 @@ import { barsRack, planOf, RAILS, vehicleWith } from '../../plan/plans.testing'
 import type { Kit, Part } from '../../plan/rack'
 import type { Plan } from '../../plan/plan'
 import type { Vehicle } from '../../plan/vehicle'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { kitFit } from './kit-fit'
 import { run, sentences } from './findings.testing'
 
@@ -74,12 +74,12 @@ describe('kits', () => {
       kit: { years: { from: 2015, to: 2021 } },
     }
     const wrong: Part = { ...other, id: 'wrong', name: 'Gutter feet', suits: ['gutter'] }
-    const judged = judgePlan(
+    const assessment = assess(
       { ...given, vehicle: { ...given.vehicle, years: { from: 2018, to: 2018 } } },
       { parts: [wrong, other] },
     )
-    const stop = judged.review.findings.find(({ rule }) => rule === 'kit-fit')
-    expect(judged.remedies(stop!).map(({ command }) => command)).toMatchObject([
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'kit-fit')
+    expect(assessment.remedies(stop!).map(({ command }) => command)).toMatchObject([
       { do: 'swapPart', part: { name: 'Older feet' } },
     ])
   })

@@ -4,7 +4,7 @@ import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { LOCAL_RULES } from '../../plan/local-rules'
 import { survey } from '../../survey/survey'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { lines } from './lines'
 import { noseUp } from './nose-up'
 import { loadOverhang } from './load-overhang'
@@ -50,8 +50,10 @@ describe('past the vehicle', () => {
   it('stops where the rules chosen allow no more, and moves just within', () => {
     const far = behind(1600, 'de')
     expect(rearOf(far)).toMatchObject({ severity: 'stop', limit: { value: 1500 } })
-    const judged = judgePlan(far, { parts: [] })
-    const remedies = judged.remedies(judged.review.findings.find(({ id }) => id === 'load-overhang rear')!)
+    const assessment = assess(far, { parts: [] })
+    const remedies = assessment.remedies(
+      assessment.review.findings.find(({ id }) => id === 'load-overhang rear')!,
+    )
     // Moved just within, it is still to be marked: what leaves nothing to mind, taking it off, comes before.
     expect(remedies.map(({ command, minds }) => [command.do, minds])).toEqual([
       ['takeOff', undefined],
@@ -81,8 +83,8 @@ describe('span and lines', () => {
     expect(sentences(lines, boat(5000, { lines: { bow: true, stern: false } }))).toEqual([
       'Boat: plan stern line.',
     ])
-    const judged = judgePlan(boat(5000), { parts: [] })
-    const [first] = judged.remedies(judged.review.findings.find(({ rule }) => rule === 'lines')!)
+    const assessment = assess(boat(5000), { parts: [] })
+    const [first] = assessment.remedies(assessment.review.findings.find(({ rule }) => rule === 'lines')!)
     expect(first?.command).toEqual({ do: 'setLines', placementId: 'Boat', lines: { bow: true, stern: true } })
   })
 })

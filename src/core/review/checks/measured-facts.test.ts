@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { measuredFacts } from './measured-facts'
 import { run } from './findings.testing'
 
@@ -44,8 +44,8 @@ describe('measurements', () => {
     expect(run(measuredFacts, plan(side('left', 702))).some(({ id }) => id.includes('parallel'))).toBe(false)
   })
   it('are taken over into the plan by the fix', () => {
-    const judged = judgePlan(plan(under(52, 53)), { parts: [] })
-    const open = judged.review.findings.find(({ id }) => id === 'measured-facts plan m')
-    expect(judged.remedies(open!)[0]?.command).toMatchObject({ do: 'setBar', bar: { riseMm: 52.5 } })
+    const assessment = assess(plan(under(52, 53)), { parts: [] })
+    const open = assessment.review.findings.find(({ id }) => id === 'measured-facts plan m')
+    expect(assessment.remedies(open!)[0]?.command).toMatchObject({ do: 'setBar', bar: { riseMm: 52.5 } })
   })
 })

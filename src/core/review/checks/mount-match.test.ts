@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { podJob } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { mountMatch } from './mount-match'
 import { run, sentences, severities } from './findings.testing'
 
@@ -37,9 +37,9 @@ describe('mounts', () => {
   })
 
   it('that cannot close are offered the adapter from stock, which holds and carries its own mass', () => {
-    const judged = judgePlan(podJob, DEMO_STOCK)
-    const [stop] = judged.review.findings.filter(({ id }) => id === 'mount-match pod')
-    const [first] = judged.remedies(stop!)
+    const assessment = assess(podJob, DEMO_STOCK)
+    const [stop] = assessment.review.findings.filter(({ id }) => id === 'mount-match pod')
+    const [first] = assessment.remedies(stop!)
     expect(first?.command).toMatchObject({ do: 'setFitting', placementId: 'pod' })
     const after = run(mountMatch, {
       ...podJob,

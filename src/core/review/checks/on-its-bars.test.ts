@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Gear } from '../../plan/gear'
 import type { Placement } from '../../plan/placement'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { onItsBars } from './on-its-bars'
 import { run, sentences } from './findings.testing'
 
@@ -23,9 +23,9 @@ describe('on its bars', () => {
     expect(sentences(onItsBars, plan({ fit }))).toEqual(['Load stands on 2 bars; it asks for 3 to 4.'])
   })
   it('is mended by moving it back over them', () => {
-    const judged = judgePlan(plan({ lengthMm: 1000 }, { xMm: 1100 }), { parts: [] })
-    const stop = judged.review.findings.find(({ rule }) => rule === 'on-its-bars')
+    const assessment = assess(plan({ lengthMm: 1000 }, { xMm: 1100 }), { parts: [] })
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'on-its-bars')
     expect(stop?.severity).toBe('stop')
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', xMm: 1000 })
+    expect(assessment.remedies(stop!)[0]?.command).toMatchObject({ do: 'move', xMm: 1000 })
   })
 })

@@ -3,11 +3,11 @@ import { barsUnder } from '../../facts/on-bars'
 import type { Survey } from '../../survey/survey'
 import { mm, missing, toSpare } from '../../units/phrase'
 import { plural } from '../../units/words'
-import { type Said, check, practice } from '../check'
+import { type FindingDraft, check, practice } from '../check'
 import { GEAR_SIZES, HEIGHTS } from '../length-groups'
 
 /** What is to stay on something that comes off stands nowhere: it has to go elsewhere, or come off too. */
-function* stranded({ plan, stranded: all }: Survey): Iterable<Said> {
+function* stranded({ plan, stranded: all }: Survey): Iterable<FindingDraft> {
   for (const { id, gearId } of all) {
     const name = plan.gear.find((each) => each.id === gearId)?.name ?? 'A thing'
     yield {

@@ -1,6 +1,6 @@
 import { parkedBelowDriving } from '../../facts/contradictions'
 import { check, practice } from '../check'
-import { linkJudgement } from '../../facts/links'
+import { linkVerdict } from '../../facts/links'
 import {
   askFigure,
   countedOtherwise,
@@ -66,7 +66,7 @@ export const parkedFigure = check({
             },
           },
         )
-      if (cell.limit.kind === 'assumed' && holdsSurely(linkJudgement(cell, survey)))
+      if (cell.limit.kind === 'assumed' && holdsSurely(linkVerdict(cell, survey)))
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',

@@ -1,4 +1,4 @@
-import { linkJudgement } from '../../facts/links'
+import { linkVerdict } from '../../facts/links'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
 import { holdsSurely } from '../layer-phrases'
@@ -25,7 +25,7 @@ export const reinforcedTop = check({
       if (attachment.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
         continue
       const hangs = loadPath.cells.some(
-        (cell) => cell.layer.role === 'roof' && !cell.idle && !holdsSurely(linkJudgement(cell, survey)),
+        (cell) => cell.layer.role === 'roof' && !cell.idle && !holdsSurely(linkVerdict(cell, survey)),
       )
       if (!hangs) continue
       yield {

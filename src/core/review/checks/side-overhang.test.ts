@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { sideOverhang } from './side-overhang'
 import { run } from './findings.testing'
 
@@ -34,15 +34,15 @@ describe('overhang for side loading', () => {
   it('is mended by longer bars from stock', () => {
     const short = plan(180)
     const [bar] = short.racks[0]!.kind === 'bars' ? short.racks[0]!.bars : []
-    const judged = judgePlan(short, {
+    const assessment = assess(short, {
       parts: [],
       bars: [
         { ...bar!, id: 'a', lengthMm: 1360 },
         { ...bar!, id: 'b', lengthMm: 1380 },
       ],
     })
-    const stop = judged.review.findings.find(({ rule }) => rule === 'side-overhang')
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'side-overhang')
+    expect(assessment.remedies(stop!)[0]?.command).toMatchObject({
       commands: [{ bar: { lengthMm: 1380 } }, { bar: { lengthMm: 1380 } }],
     })
   })

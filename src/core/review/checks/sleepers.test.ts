@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { bedTentJob } from '@/demo/plans'
 import { apply } from '../../plan/apply'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { run } from './findings.testing'
 import { sleepers } from './sleepers'
 
@@ -40,9 +40,9 @@ describe('where people lie', () => {
   })
 
   it('offers fewer people or another place, and each clears it', () => {
-    const judged = judgePlan(rated(100), { parts: [] })
-    const finding = judged.review.findings.find(({ rule }) => rule === 'sleepers')!
-    const remedies = judged.remedies(finding)
+    const assessment = assess(rated(100), { parts: [] })
+    const finding = assessment.review.findings.find(({ rule }) => rule === 'sleepers')!
+    const remedies = assessment.remedies(finding)
     expect(remedies.length).toBeGreaterThan(0)
     for (const { command } of remedies) {
       const applied = apply(rated(100), command)

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, carrier, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Gear } from '../../plan/gear'
 import { missing, mm } from '../../units/phrase'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { space } from './space'
 import { run, sentences } from './findings.testing'
 
@@ -65,9 +65,9 @@ describe('space', () => {
   it('is mended by the smallest shift that leaves the gap', () => {
     const tight = plan(390)
     expect(sentences(space, tight)).toEqual(['Left and Right are in each other’s way by 10 mm.'])
-    const judged = judgePlan(tight, { parts: [] })
-    const stop = judged.review.findings.find(({ rule }) => rule === 'space')
-    const [first] = judged.remedies(stop!)
+    const assessment = assess(tight, { parts: [] })
+    const stop = assessment.review.findings.find(({ rule }) => rule === 'space')
+    const [first] = assessment.remedies(stop!)
     expect(first?.kind).toBe('move')
     expect(first?.message).toContainEqual(missing(mm(30)))
   })

@@ -3,7 +3,7 @@ import { barsRack, planOf, RAILS, roofOf, thing, vehicleWith } from '../../plan/
 import type { Plan } from '../../plan/plan'
 import type { Attachment } from '../../plan/vehicle'
 import { pointsJob, threeSpreads } from '@/demo/plans'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { survey } from '../../survey/survey'
 import { spread } from './spread'
 import { run, sentences, severities } from './findings.testing'
@@ -41,7 +41,7 @@ describe('spread', () => {
     expect(sentences(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))).toEqual([
       '590 mm between Bar 1 and Bar 2; Box needs 600 mm to 900 mm: 10 mm too narrow. The vehicle allows no better.',
     ])
-    const stop = judgePlan(pointsJob, { parts: [] }).remedies(run(spread, pointsJob)[0]!)
+    const stop = assess(pointsJob, { parts: [] }).remedies(run(spread, pointsJob)[0]!)
     expect(stop.map(({ kind }) => kind)).toEqual(['off'])
   })
 
@@ -53,12 +53,12 @@ describe('spread', () => {
   })
 
   it('is offered by moving one bar or the other, just so far', () => {
-    const judged = judgePlan(threeSpreads, { parts: [] })
-    const [stop] = judged.review.findings.filter(
+    const assessment = assess(threeSpreads, { parts: [] })
+    const [stop] = assessment.review.findings.filter(
       ({ rule, severity }) => rule === 'spread' && severity === 'stop',
     )
     expect(
-      judged
+      assessment
         .remedies(stop!)
         .slice(0, 2)
         .map(({ command }) => command),

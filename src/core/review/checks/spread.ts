@@ -3,12 +3,12 @@ import { spreadConflicts, spreadFacts, type SpreadConflict, type SpreadFact } fr
 import type { WantedSpread } from '../../survey/bars/spread'
 import { mm, type Phrase, missing, rangePhrase } from '../../units/phrase'
 import { listed } from '../../units/words'
-import { type Said, check, practice } from '../check'
+import { type FindingDraft, check, practice } from '../check'
 import { marginWords } from '../margin-words'
 
 const range = ({ from, to }: WantedSpread): Phrase => rangePhrase(mm(from), mm(to))
 
-function conflictFinding({ set, short, missedMm }: SpreadConflict): Said {
+function conflictFinding({ set, short, missedMm }: SpreadConflict): FindingDraft {
   const thing = set.find(({ kind }) => kind === 'thing')
   return {
     about: `conflict ${set.map(({ id }) => id).join(' ')}`,
@@ -34,7 +34,7 @@ function conflictFinding({ set, short, missedMm }: SpreadConflict): Said {
 }
 
 /** What a thing wants of a pair of bars, and whether the vehicle could give it anything better. */
-function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): Said {
+function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): FindingDraft {
   const { front, rear } = pair
   const between: Phrase = [
     mm(held.measure),

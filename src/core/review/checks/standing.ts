@@ -1,7 +1,7 @@
 import { marginPhrase } from '../margin-words'
 import { fails, spareOf } from '../../facts/comparison'
 import { SLOPE_SHARE, standingFact } from '../../facts/standing'
-import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/standing'
+import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/tip-over'
 import { deg, type Phrase } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { plural } from '../../units/words'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Obstacle } from '../../plan/vehicle'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { sunroof } from './sunroof'
 import { run, sentences } from './findings.testing'
 
@@ -58,10 +58,10 @@ describe('a sunroof', () => {
   })
   it('is cleared by moving the bar off it', () => {
     const given = plan({ tiltRiseMm: 80 })
-    const judged = judgePlan(given, { parts: [] })
-    const stop = judged.review.findings.find(
+    const assessment = assess(given, { parts: [] })
+    const stop = assessment.review.findings.find(
       ({ rule, severity }) => rule === 'sunroof' && severity === 'stop',
     )
-    expect(judged.remedies(stop!).map(({ kind }) => kind)).toContain('move')
+    expect(assessment.remedies(stop!).map(({ kind }) => kind)).toContain('move')
   })
 })

@@ -1,7 +1,7 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { paneFacts, unknownPanes } from '../../facts/panes'
 import { touchesAtOnce } from '../../facts/swings'
-import type { PaneMeeting } from '../../survey/openings/meetings'
+import type { PaneCollision } from '../../survey/openings/collisions'
 import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'
 import { marginWords } from '../margin-words'
@@ -10,7 +10,8 @@ import { openingLengths } from '../length-groups'
 /** A bar whose own section is off bends further than that says: how far is tried. mm */
 const asFarAs = (mm: number) => ({ vehicle: mm, attachment: mm, obstacle: mm, rack: mm, gear: mm })
 
-export const aboutPane = ({ sunroof, way, met }: PaneMeeting) => `${sunroof.id} ${way} ${met.kind} ${met.id}`
+export const aboutPane = ({ sunroof, way, met }: PaneCollision) =>
+  `${sunroof.id} ${way} ${met.kind} ${met.id}`
 
 /** Does a sunroof tilt and slide past everything over it? mm. */
 export const sunroof = check({

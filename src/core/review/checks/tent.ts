@@ -2,7 +2,7 @@ import { fails, spareOf } from '../../facts/comparison'
 import { tents } from '../../facts/tents'
 import type { Survey } from '../../survey/survey'
 import { mm } from '../../units/phrase'
-import { type Said, check, practice } from '../check'
+import { type FindingDraft, check, practice } from '../check'
 import { marginWords } from '../margin-words'
 import { HEIGHTS } from '../length-groups'
 import { verdictOf } from '../verdict'
@@ -14,7 +14,7 @@ const MEETS = { floor: 'stop', ladder: 'mind', neither: 'clear' } as const
 
 type Tent = ReturnType<typeof tents>[number]
 
-function* ofTent({ plan }: Survey, tent: Tent): Iterable<Said> {
+function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
   const { thing, side, ladder, meets, cover, brackets, centred } = tent
   const { name } = thing.gear
   const { rules, vehicle } = plan

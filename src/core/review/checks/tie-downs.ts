@@ -62,11 +62,11 @@ function judge(tied: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
 /** A label that nobody read is a question with one field. */
 function withAsk(
   { tie: { thing } }: TiedDown,
-  judged: Pick<Finding, 'severity' | 'sentence'>,
+  assessment: Pick<Finding, 'severity' | 'sentence'>,
 ): Pick<Finding, 'severity' | 'sentence' | 'ask'> {
-  if (judged.severity !== 'findOut') return judged
+  if (assessment.severity !== 'findOut') return assessment
   return {
-    ...judged,
+    ...assessment,
     ask: {
       where: 'label',
       label: `Working load limit of one strap on ${thing.gear.name}`,

@@ -1,9 +1,9 @@
 import type { Cell } from '../../survey/load-path/limit'
 import type { Survey } from '../../survey/survey'
 import { askDoubt } from '../ask-doubt'
-import { check, practice, type Said } from '../check'
-import { type Doubt } from '../../facts/judge'
-import { unsettledLinks, type LinkJudgement } from '../../facts/links'
+import { check, practice, type FindingDraft } from '../check'
+import { type Doubt } from '../../facts/judge-comparison'
+import { unsettledLinks, type LinkVerdict } from '../../facts/links'
 import { cellFinding, holdsPhrase, limitPhrase, usuallyPrinted, whereFigure } from '../layer-phrases'
 import { kg } from '../../units/phrase'
 
@@ -11,7 +11,7 @@ import { kg } from '../../units/phrase'
 const isOfRating = ({ uses }: Doubt): boolean => uses[0]?.entry.of === 'rating'
 
 /** The payload is the gross less the kerb mass: either of them may be only told. */
-function* ofPayload(cell: Cell, { doubts }: LinkJudgement, survey: Survey): Iterable<Said> {
+function* ofPayload(cell: Cell, { doubts }: LinkVerdict, survey: Survey): Iterable<FindingDraft> {
   for (const doubt of doubts) {
     if (doubt.uses[0]?.entry.of !== 'vehicle') continue
     const asked = askDoubt(survey, doubt)
@@ -47,9 +47,9 @@ export const toldFigure = check({
   turnedBy: {},
   nothing: 'No verdict hangs on a figure that was only told.',
   *run(survey) {
-    for (const [cell, judged] of unsettledLinks(survey)) {
-      yield* ofPayload(cell, judged, survey)
-      const told = judged.doubts.find(isOfRating)
+    for (const [cell, assessment] of unsettledLinks(survey)) {
+      yield* ofPayload(cell, assessment, survey)
+      const told = assessment.doubts.find(isOfRating)
       const [use] = told?.uses ?? []
       if (!told || !use) continue
       const { owner, role, name } = cell.layer
@@ -63,7 +63,7 @@ export const toldFigure = check({
           ', against ',
           ...limitPhrase(cell, comparison),
           ': at ',
-          kg(use.value + use.bracket * (judged.judgement.is === 'over' ? 1 : -1)),
+          kg(use.value + use.bracket * (assessment.judgement.is === 'over' ? 1 : -1)),
           ` it would be otherwise. See the figure itself, usually ${usuallyPrinted(role)}.`,
         ],
         {

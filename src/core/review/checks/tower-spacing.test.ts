@@ -3,7 +3,7 @@ import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
 import type { Plan } from '../../plan/plan'
 import type { Rack } from '../../plan/rack'
 import { evenFeet } from '../../survey/bars/tower-spacing'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { towerSpacingCheck } from './tower-spacing'
 import { run, sentences } from './findings.testing'
 
@@ -42,10 +42,13 @@ describe('tower spacing', () => {
     )
   })
   it('is set evenly by its fix', () => {
-    const judged = judgePlan(plan(1020), { parts: [] })
-    const stop = judged.review.findings.find(
+    const assessment = assess(plan(1020), { parts: [] })
+    const stop = assessment.review.findings.find(
       ({ rule, severity }) => rule === 'tower-spacing' && severity === 'stop',
     )
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({ do: 'setBar', bar: { feetYMm: [-510, 510] } })
+    expect(assessment.remedies(stop!)[0]?.command).toMatchObject({
+      do: 'setBar',
+      bar: { feetYMm: [-510, 510] },
+    })
   })
 })

@@ -1,5 +1,5 @@
 import { check, practice } from '../check'
-import { linkJudgement } from '../../facts/links'
+import { linkVerdict } from '../../facts/links'
 import {
   askFigure,
   countedOtherwise,
@@ -30,7 +30,7 @@ export const trailFigure = check({
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue
-      if (cell.limit.kind === 'assumed' && holdsSurely(linkJudgement(cell, survey)))
+      if (cell.limit.kind === 'assumed' && holdsSurely(linkVerdict(cell, survey)))
         yield cellFinding('mind', cell, [
           ...holdsPhrase(cell),
           ', ',

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Gear } from '../../plan/gear'
 import type { Plan } from '../../plan/plan'
-import { judgePlan } from '../judged.testing'
+import { assess } from '../assess.testing'
 import { survey } from '../../survey/survey'
 import { usableWidth } from './usable-width'
 import { run, severities } from './findings.testing'
@@ -56,11 +56,11 @@ describe('usable width', () => {
 
   it('is mended by moving in, or by longer bars from stock on the same feet', () => {
     const aside = uneven(600, {}, 300)
-    const judged = judgePlan(aside, { parts: [] })
-    const stop = judged.review.findings.find(
+    const assessment = assess(aside, { parts: [] })
+    const stop = assessment.review.findings.find(
       ({ rule, severity }) => rule === 'usable-width' && severity === 'stop',
     )
-    expect(judged.remedies(stop!)[0]?.command).toMatchObject({
+    expect(assessment.remedies(stop!)[0]?.command).toMatchObject({
       do: 'move',
       placementId: 'Load',
       yMm: 300 - 83,
@@ -69,7 +69,7 @@ describe('usable width', () => {
     const wide = uneven(1100)
     const [bar] = wide.racks[0]!.kind === 'bars' ? wide.racks[0]!.bars : []
     const longer = { ...bar!, id: 'long', lengthMm: 1500, usableMm: 1200 }
-    const withStock = judgePlan(wide, { parts: [], bars: [longer] })
+    const withStock = assess(wide, { parts: [], bars: [longer] })
     const wideStop = withStock.review.findings.find(
       ({ rule, severity }) => rule === 'usable-width' && severity === 'stop',
     )

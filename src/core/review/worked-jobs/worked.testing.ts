@@ -167,8 +167,8 @@ export function answers(plan: Plan) {
     /** What the load path comes to in a state: no other check is asked. */
     path: (state: State): Severity =>
       reviewed.findings.reduce<Severity>(
-        (so, { severity, state: of, subject }) =>
-          subject.layerId !== undefined && of === state ? worse(so, severity) : so,
+        (worst, { severity, state: of, subject }) =>
+          subject.layerId !== undefined && of === state ? worse(worst, severity) : worst,
         'clear',
       ),
   }

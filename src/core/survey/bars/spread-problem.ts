@@ -30,7 +30,7 @@ function windowsOf({ bars, windows }: SpreadProblem): Intervals[] {
   return Array.from({ length: bars }, (_, bar) =>
     windows
       .filter((each) => each.bar === bar)
-      .reduce<Intervals>((so, { within }) => intersect(so, within), ANYWHERE),
+      .reduce<Intervals>((common, { within }) => intersect(common, within), ANYWHERE),
   )
 }
 
@@ -195,7 +195,7 @@ export function conflicts(problem: SpreadProblem): string[][] {
   return found
     .flatMap((set) =>
       set.reduce<string[][]>(
-        (sets, group) => sets.flatMap((so) => group.map((id) => [...so, id])).slice(0, MOST_NAMED),
+        (sets, group) => sets.flatMap((common) => group.map((id) => [...common, id])).slice(0, MOST_NAMED),
         [[]],
       ),
     )

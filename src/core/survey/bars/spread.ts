@@ -83,7 +83,7 @@ export function spreadWanted({ gear, placement, turn }: Wanting): Intervals | un
     .filter((each) => each.length > 0)
   if (wants.length === 0) return undefined
   const intervals = wants.map((each) => normal(each.map(({ fromMm, toMm }) => [fromMm, toMm] as const)))
-  return intervals.reduce((so, each) => intersect(so, each))
+  return intervals.reduce((common, each) => intersect(common, each))
 }
 
 /** Of several spreads, the one that the bars stand in or nearest to. mm. */
@@ -199,7 +199,7 @@ export function spreadsOf(
         const piece = nearestOf(spread, nowMm)
         return piece ? [{ member, from: piece[0], to: piece[1], or: spread.length - 1, likesMm }] : []
       }),
-      common: here.reduce<Intervals>((so, { spread }) => intersect(so, spread), [[0, 200_000]]),
+      common: here.reduce<Intervals>((common, { spread }) => intersect(common, spread), [[0, 200_000]]),
     })
   }
   for (const rack of arrangement.racks)

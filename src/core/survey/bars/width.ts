@@ -60,7 +60,7 @@ export function rackWidths({ racks, things }: Arrangement, gapMm: number): RackW
     .filter(({ bars }) => bars.length > 0)
     .map((rack) => {
       const bars = rack.bars.map((at) => widthOf(at, things, gapMm))
-      const free = bars.reduce<Intervals>((so, each) => intersect(so, each.free), [[-30_000, 30_000]])
+      const free = bars.reduce<Intervals>((common, each) => intersect(common, each.free), [[-30_000, 30_000]])
       return { rack, bars, free, widestMm: Math.max(0, ...free.map(([from, to]) => to - from)) }
     })
 }

@@ -5,7 +5,7 @@ import type { Placement } from '../../plan/placement'
 import type { Plan } from '../../plan/plan'
 import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../../plan/rack'
 import { bearsOnRoof, type Attachment, type Vehicle } from '../../plan/vehicle'
-import { lastingList } from '../../units/once'
+import { reuseList } from '../../units/memo'
 import { TOLERANCE } from '../../units/tolerance'
 import { bodyOutline } from './body/outline'
 
@@ -102,7 +102,7 @@ export function packed({ placement, parent }: ThingAt): boolean {
 export const roofZ = ({ roof, heightMm }: Vehicle): number => roof.skinZMm ?? heightMm
 
 /** Height of what a rack's rises are measured from: the roof's top, or the top of the bed side. mm. */
-function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+function riseDatumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
   return attachment && 'topZMm' in attachment ? attachment.topZMm : roofZ(vehicle)
 }
 
@@ -110,8 +110,8 @@ function datumZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
 const GUTTER_UNDER_MM = 30
 
 /** Where the foot stands: the rail, gutter or edge beside the crowned roof, or the bed side. mm. */
-export function seatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
-  if (!attachment || 'topZMm' in attachment) return datumZ(vehicle, attachment)
+export function footSeatZ(vehicle: Vehicle, attachment: Attachment | undefined): number {
+  if (!attachment || 'topZMm' in attachment) return riseDatumZ(vehicle, attachment)
   const edge = roofZ(vehicle) - vehicle.roof.crownMm
   switch (ATTACHMENTS[attachment.kind].seat) {
     case 'rise':
@@ -207,7 +207,7 @@ function thingAt(
 }
 
 /** What a thing may be put on: bars, racks and other things, by their ids. */
-export interface Around {
+export interface FrameContext {
   readonly vehicle: Vehicle
   bar(id: string): BarAt | undefined
   rack(id: string): RackAt | undefined
@@ -215,7 +215,7 @@ export interface Around {
 }
 
 /** Where a piece of gear stands on its host: the one way from a placement to a place, for what is on the plan and for what is tried. */
-export function standingOn(around: Around, gear: Gear, placement: Placement, index: number): ThingAt {
+export function placeOnHost(around: FrameContext, gear: Gear, placement: Placement, index: number): ThingAt {
   const { host } = placement
   const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
   const at = (z: number): ThingAt =>
@@ -230,7 +230,7 @@ export function standingOn(around: Around, gear: Gear, placement: Placement, ind
     case 'deck':
       return at((around.rack(host.rackId)?.topZMm ?? roof) + stand)
     case 'panel':
-      return at(datumZ(around.vehicle, around.rack(host.rackId)?.attachment) + host.zMm)
+      return at(riseDatumZ(around.vehicle, around.rack(host.rackId)?.attachment) + host.zMm)
     case 'ladder': {
       const rack = around.rack(host.rackId)?.rack
       return at(rack?.kind === 'ladder' ? rack.bottomZMm : roof)
@@ -277,13 +277,13 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
       return was
     }
     const attachment = attachments.get(rack.attachmentId)
-    const datum = datumZ(vehicle, attachment)
+    const datum = riseDatumZ(vehicle, attachment)
     const sorted = barsOf(rack).toSorted((a, b) => a.xMm - b.xMm)
     const feetFrom = allFeet.length
     const bars = sorted.map((bar, row): BarAt => {
       const own = bar.attachmentId === undefined ? attachment : attachments.get(bar.attachmentId)
-      const z0 = datumZ(vehicle, own) + bar.riseMm
-      const seat = seatZ(vehicle, own)
+      const z0 = riseDatumZ(vehicle, own) + bar.riseMm
+      const seat = footSeatZ(vehicle, own)
       const barIndex = allBars.length
       const feet = bar.feetYMm.map((yMm, i): number => {
         const side = sideAt(yMm)
@@ -359,7 +359,7 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
   const barById = new Map(allBars.map((at) => [at.bar.id, at]))
   const rackById = new Map(racks.map((at) => [at.rack.id, at]))
   const thingById = new Map<string, ThingAt>()
-  const around: Around = {
+  const around: FrameContext = {
     vehicle,
     bar: (id) => barById.get(id),
     rack: (id) => rackById.get(id),
@@ -372,7 +372,7 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
     const known = thingById.get(placement.id)
     const gear = gearById.get(placement.gearId)
     if (known || !gear) return known
-    const stands = standingOn(around, gear, placement, indexOf.get(placement.id) ?? 0)
+    const stands = placeOnHost(around, gear, placement, indexOf.get(placement.id) ?? 0)
     const was = before?.thingById.get(placement.id)
     const thing =
       was?.placement === placement &&
@@ -386,14 +386,14 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
     thingById.set(placement.id, thing)
     return thing
   }
-  const things = lastingList(
+  const things = reuseList(
     before?.things,
     plan.placements.flatMap((placement) => place(placement) ?? []),
   )
   const [rackList, barList, footList] = [
-    lastingList(before?.racks, racks),
-    lastingList(before?.bars, allBars),
-    lastingList(before?.feet, allFeet),
+    reuseList(before?.racks, racks),
+    reuseList(before?.bars, allBars),
+    reuseList(before?.feet, allFeet),
   ]
   return { racks: rackList, bars: barList, feet: footList, things, thingById }
 }

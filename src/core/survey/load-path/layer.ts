@@ -1,5 +1,5 @@
 import type { Member, Sharing } from '../loads/spreading'
-import type { RatingOwner } from '../../plan/commands/of-rating'
+import type { RatingOwner } from '../../plan/commands/rating-commands'
 import type { PartRole } from '../../kinds/part-role'
 import type { Rated, Rating } from '../../plan/rating'
 import type { State } from '../../units/scalars'

@@ -9,9 +9,9 @@ import { madePlans } from '../../plan/made-plans.testing'
 import type { Plan } from '../../plan/plan'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { accountOf } from '../../review/compare'
-import { stateGlance } from '../../review/glance'
-import { judgePlan } from '../../review/judge'
-import { assess } from '../../remedies/assess'
+import { stateSummary } from '../../review/job-summary'
+import { assess } from '../../review/assess'
+import { assessWithFixes } from '../../remedies/assess-with-fixes'
 import { phraseText, kg, missing, toSpare } from '../../units/phrase'
 import { STATES } from '../../units/scalars'
 import { survey } from '../survey'
@@ -67,16 +67,16 @@ describe('what is left in a state', () => {
 
 /** What each place says of a state: the key, the comparison, the sheet and the placard. */
 function everywhere(plan: Plan): void {
-  const judged = judgePlan(plan)
-  const sheet = handoverOf(judged.survey, judged.review, NOTHING_DONE, [], USUAL_BAY)
-  const account = accountOf(assess(plan))
+  const assessment = assess(plan)
+  const sheet = handoverOf(assessment.survey, assessment.review, NOTHING_DONE, [], USUAL_BAY)
+  const account = accountOf(assessWithFixes(plan))
   const placard = placardLines(sheet, { show: 'metric', denominator: 16 })
   for (const state of STATES) {
-    const left = leftIn(judged.survey, state)
-    expect(stateGlance(judged, state).left).toEqual(left)
+    const left = leftIn(assessment.survey, state)
+    expect(stateSummary(assessment, state).left).toEqual(left)
     expect(account.left[state]).toEqual(left)
     if (!left) continue
-    const name = judged.survey.racks.find(({ rack: each }) => each.id === left.rackId)?.rack.name
+    const name = assessment.survey.racks.find(({ rack: each }) => each.id === left.rackId)?.rack.name
     const row = sheet.limits.find((each) => each.state === state && each.rack === name)
     const said = row && phraseText(row.left)
     if (left.kind === 'unknown') expect(said).toBe('not known: add nothing')

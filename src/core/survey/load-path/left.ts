@@ -43,7 +43,10 @@ export function leftIn(
 ): Left | undefined {
   const ladders = new Set(racks.flatMap(({ rack }) => (rack.kind === 'ladder' ? [rack.id] : [])))
   const all = allowances.filter((each) => each.state === state && !ladders.has(each.rackId)).map(leftOnRack)
-  return all.reduce<Left | undefined>((so, each) => (so && rank(so) <= rank(each) ? so : each), undefined)
+  return all.reduce<Left | undefined>(
+    (least, each) => (least && rank(least) <= rank(each) ? least : each),
+    undefined,
+  )
 }
 
 /** The links that leave least, by name: “Roof and Bars alike”. */

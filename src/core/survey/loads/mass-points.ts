@@ -19,7 +19,7 @@ import {
   type Share,
   type Via,
 } from '../statics/influence'
-import { massesKept, type MassesBefore } from './kept-masses'
+import { reusedMasses, type MassesBefore } from './reused-masses'
 import { holderPoints, partPoints } from './part-points'
 import { snowAreas } from './snow-areas'
 
@@ -185,7 +185,7 @@ export function massPoints(
   arrangement: Arrangement,
   before?: MassesBefore,
 ): readonly MassPoint[] {
-  const known = massesKept(plan, arrangement, before)
+  const known = reusedMasses(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
   const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))

@@ -2,7 +2,7 @@ import { statesOf } from './presence'
 import type { Basis } from '../../kinds/basis'
 import { HOWS } from '../../kinds/how-known'
 import type { PlanEntry } from '../../plan/entry'
-import { howKnown } from '../../plan/known'
+import { howFigureIsKnown } from '../../plan/known'
 import type { Plan } from '../../plan/plan'
 import { barsOf, type Bar, type Part } from '../../plan/rack'
 import { STATES } from '../../units/scalars'
@@ -18,7 +18,7 @@ export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => numb
     const { id, name, canopyKg, ranges, topZMm } = attachment
     const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
     const to = Math.max(...ranges.map(({ toMm }) => toMm))
-    const { basis } = HOWS[howKnown(attachment, 'canopyKg') ?? 'told']
+    const { basis } = HOWS[howFigureIsKnown(attachment, 'canopyKg') ?? 'told']
     return [
       {
         of: 'holder',
@@ -40,8 +40,8 @@ export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => numb
 }
 
 /** How a part's weight is known, as masses say it, and that of a bar with its own. What nobody said was told. */
-const partBasis = (part: Part): Basis => HOWS[howKnown(part, 'eachKg') ?? 'told'].basis
-const barBasis = (bar: Bar): Basis => HOWS[howKnown(bar, 'kg') ?? 'told'].basis
+const partBasis = (part: Part): Basis => HOWS[howFigureIsKnown(part, 'eachKg') ?? 'told'].basis
+const barBasis = (bar: Bar): Basis => HOWS[howFigureIsKnown(bar, 'kg') ?? 'told'].basis
 
 /** What one point of a part has of its own: what it weighs, where, and on what it comes down. */
 interface Own {

@@ -14,7 +14,7 @@ import {
   tieDownsByLength,
   UNLABELLED_WEBBING_KG,
 } from './securing'
-import { BANDS, bandOf, sideSlopeDeg, staticStabilityFactor } from './standing'
+import { BANDS, bandOf, sideSlopeDeg, staticStabilityFactor } from './tip-over'
 import { dynamicPressure, kWhPer100Km } from './wind'
 import { runs } from '@/core/runs.testing'
 
@@ -382,7 +382,7 @@ describe('sleepers', () => {
           loads: each.loads.map((load) => ({ ...load, atMm: { xMm, yMm: 0 } })),
         })),
       }).footLoads.map((each) => each.loadKg.parked)
-    const sum = (list: readonly number[]) => list.reduce((so, each) => so + each, 0)
+    const sum = (list: readonly number[]) => list.reduce((total, each) => total + each, 0)
     expect(at(-200)[0]).toBeGreaterThan(at(200)[0]!)
     expect(sum(at(-200))).toBeCloseTo(sum(at(200)), 9)
   })

@@ -1,26 +1,26 @@
 import type { Plan } from '../../plan/plan'
 import type { Arrangement } from '../frame/arrangement'
 import type { MassPoint } from '../loads/mass-points'
-import { lasting, type Lasting } from '../../units/once'
+import { memo, type Memo } from '../../units/memo'
 import { feetInMotion, type FootInMotion } from './foot-forces'
 import { liftsOf, type Lift } from './lifting'
 import { noseUps, type NoseUp } from './long-lines'
 import { tieDowns, type TieDown } from './securing'
 import { feetUnderSleepers, type SleptOn } from './sleepers'
-import { standingOf, type Standing } from './standing'
+import { standingOf, type Standing } from './tip-over'
 import { windOf, type Wind } from './wind'
 
 /** What driving, the wind, a slope and sleepers do to the load, and what lifting it takes. Each part computed when first asked for. */
 export interface Motion {
-  readonly feet: Lasting<readonly FootInMotion[]>
-  readonly tieDowns: Lasting<readonly TieDown[]>
-  readonly wind: Lasting<Wind>
-  readonly noseUps: Lasting<readonly NoseUp[]>
-  readonly standing: Lasting<Standing>
-  readonly sleepers: Lasting<readonly SleptOn[]>
-  readonly lifts: Lasting<readonly Lift[]>
+  readonly feet: Memo<readonly FootInMotion[]>
+  readonly tieDowns: Memo<readonly TieDown[]>
+  readonly wind: Memo<Wind>
+  readonly noseUps: Memo<readonly NoseUp[]>
+  readonly standing: Memo<Standing>
+  readonly sleepers: Memo<readonly SleptOn[]>
+  readonly lifts: Memo<readonly Lift[]>
   /** Lifting one thing, by its placement's id. */
-  readonly liftById: Lasting<ReadonlyMap<string, Lift>>
+  readonly liftById: Memo<ReadonlyMap<string, Lift>>
 }
 
 /** The motion of everything on a plan; of that before an edit, each part that hangs on nothing that was changed. */
@@ -32,46 +32,46 @@ export function motionOf(
 ): Motion {
   const { vehicle, use, rules } = plan
   const { racks, things } = arrangement
-  const wind = lasting(
+  const wind = memo(
     before?.wind,
     () => [vehicle, use.roadKmH, racks, things],
     () => windOf(vehicle, use.roadKmH, arrangement),
   )
-  const lifts = lasting(
+  const lifts = memo(
     before?.lifts,
     () => [things, masses()],
     () => liftsOf(things, masses()),
   )
   return {
-    feet: lasting(
+    feet: memo(
       before?.feet,
       () => [use, racks, masses()],
       () => feetInMotion(use, arrangement, masses()),
     ),
-    tieDowns: lasting(
+    tieDowns: memo(
       before?.tieDowns,
       () => [things, masses(), rules],
       () => tieDowns(things, masses(), rules),
     ),
     wind,
-    noseUps: lasting(
+    noseUps: memo(
       before?.noseUps,
       () => [racks, things, masses(), wind()],
       () => noseUps(things, arrangement.bars, masses(), wind().items),
     ),
-    standing: lasting(
+    standing: memo(
       before?.standing,
       () => [vehicle, masses()],
       () => standingOf(vehicle, masses()),
     ),
-    sleepers: lasting(
+    sleepers: memo(
       before?.sleepers,
       () => [racks, masses()],
       () => feetUnderSleepers(arrangement, masses()),
     ),
     lifts,
     // Of a thing and what is in it, the first one told is the thing's own.
-    liftById: lasting(
+    liftById: memo(
       before?.liftById,
       () => [lifts()],
       () =>

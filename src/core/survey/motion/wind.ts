@@ -122,7 +122,7 @@ export function windOf(vehicle: Vehicle, kmH: number, arrangement: Arrangement):
       }
     })
   const items = [...bars, ...things]
-  const sum = (of: (item: InWind) => number) => items.reduce((so, item) => so + of(item), 0)
+  const sum = (of: (item: InWind) => number) => items.reduce((total, item) => total + of(item), 0)
   const dragN = sum((item) => item.dragN)
   const energy = kWhPer100Km(dragN)
   return {

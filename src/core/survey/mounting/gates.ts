@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { Gate } from '../../plan/gate'
+import type { PreorderMeasurement } from '../../plan/preorder-measurement'
 import { readingsSummary, type Measurement } from '../../plan/measurement'
 import type { Plan } from '../../plan/plan'
 
@@ -24,7 +24,7 @@ export interface GateOwner {
 
 export interface GateAt {
   readonly of: GateOwner
-  readonly gate: Gate
+  readonly gate: PreorderMeasurement
   readonly stand: GateStand
   readonly measurement: Measurement | undefined
 }
@@ -32,8 +32,8 @@ export interface GateAt {
 /** One gate's value against what another of the same thing implies of it: its own and so much more. mm. */
 export interface Implied {
   readonly of: GateOwner
-  readonly gate: Gate
-  readonly other: Gate
+  readonly gate: PreorderMeasurement
+  readonly other: PreorderMeasurement
   readonly ownMm: number
   readonly valueMm: number
   readonly plusFromMm: number
@@ -65,7 +65,7 @@ function between(
   return { kind: 'within', spare: Math.min(value - ask.softFrom, ask.softTo - value) }
 }
 
-function standOf({ ask }: Gate, measurement: Measurement | undefined): GateStand {
+function standOf({ ask }: PreorderMeasurement, measurement: Measurement | undefined): GateStand {
   if (!measurement || measurement.kind !== ask.kind) return { kind: 'unmeasured' }
   if (ask.kind === 'gauge' && measurement.kind === 'gauge') {
     const value: GateValue = { kind: 'gauge', went: measurement.went }
@@ -102,7 +102,7 @@ function standOf({ ask }: Gate, measurement: Measurement | undefined): GateStand
 /** Every gate of the gear that is on the plan and of its racks, with how it stands. */
 export function gatesOf(plan: Pick<Plan, 'racks' | 'gear' | 'placements' | 'measurements'>): GateAt[] {
   const placed = new Set(plan.placements.map(({ gearId }) => gearId))
-  const at = (of: GateOwner, gates: readonly Gate[] | undefined) =>
+  const at = (of: GateOwner, gates: readonly PreorderMeasurement[] | undefined) =>
     (gates ?? []).map((gate): GateAt => {
       const measurement = measurementOf(plan, of, gate.id)
       return { of, gate, measurement, stand: standOf(gate, measurement) }

@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/boxes'
 import type { Obstacle, Vehicle } from '../../plan/vehicle'
 import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../../geometry/sweep'
-import { ofPair } from '../../units/once'
+import { memoOfPair } from '../../units/memo'
 import { roofZ } from '../frame/arrangement'
 
 type Of<K extends Obstacle['kind']> = Extract<Obstacle, { kind: K }>
@@ -12,7 +12,7 @@ export type Sunroof = Of<'sunroof'>
 export const sideOf = (box: Box) => [box.x0, box.z0, box.x1, box.z1] as const
 
 /** What turns when a hatch or tailgate opens: its panel, and a hatch's spoiler with it. The same list for the same vehicle. */
-export const swingsOf = ofPair((hatch: Hatch, obstacles: readonly Obstacle[]): readonly Swing[] => {
+export const swingsOf = memoOfPair((hatch: Hatch, obstacles: readonly Obstacle[]): readonly Swing[] => {
   const hinge = [hatch.hinge.xMm, hatch.hinge.zMm] as const
   const panel = hatch.panel.map(({ xMm, zMm }) => [xMm, zMm] as const)
   const turns = { hinge, opensDeg: hatch.opensDeg, way: hatch.kind === 'hatch' ? 'up' : 'down' } as const
@@ -34,19 +34,22 @@ export const sharesWidth = (box: Box, halfWidthMm: number): boolean =>
   box.y0 < halfWidthMm - 1e-6 && box.y1 > -halfWidthMm + 1e-6
 
 /** A swing against one box. An edit leaves most boxes where they were. */
-export const sweptBox = ofPair((swing: Swing, box: Box): Swept => sweepAgainst(swing, sideOf(box)))
+export const sweptBox = memoOfPair((swing: Swing, box: Box): Swept => sweepAgainst(swing, sideOf(box)))
 
 /** The worst of several swings against one box: the earliest touch, else the least gap. */
 export function sweptBy(swings: readonly Swing[], box: Box): Swept {
   return swings
     .map((swing) => sweptBox(swing, box))
-    .reduce((so, each) => {
-      if (so.kind === 'touches') return each.kind === 'touches' && each.atDeg < so.atDeg ? each : so
-      return each.kind === 'touches' || each.gapMm < so.gapMm ? each : so
+    .reduce((nearest, each) => {
+      if (nearest.kind === 'touches')
+        return each.kind === 'touches' && each.atDeg < nearest.atDeg ? each : nearest
+      return each.kind === 'touches' || each.gapMm < nearest.gapMm ? each : nearest
     })
 }
 
-const shiftsByGap = ofPair((_swings: readonly Swing[], _box: Box) => new Map<number, number | undefined>())
+const shiftsByGap = memoOfPair(
+  (_swings: readonly Swing[], _box: Box) => new Map<number, number | undefined>(),
+)
 
 /** How far forward a box must go for every swing to pass it with a gap, mm; nothing when it cannot. */
 export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number): number | undefined {
@@ -77,7 +80,7 @@ export function paneLacks({ moves, tiltRiseMm, slidesOutside }: Sunroof): 'way' 
 }
 
 /** A sunroof's pane as it tilts: hinged at its front edge, its rear edge rising. Nothing for one that does not. */
-export const tiltOf = ofPair((sunroof: Sunroof, vehicle: Vehicle): Swing | undefined => {
+export const tiltOf = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Swing | undefined => {
   const roofZMm = roofZ(vehicle)
   if (!MOVES[sunroof.moves ?? 'tiltsAndSlides'].tilts) return undefined
   const rise = sunroof.tiltRiseMm ?? 0
@@ -95,7 +98,7 @@ export const tiltOf = ofPair((sunroof: Sunroof, vehicle: Vehicle): Swing | undef
 })
 
 /** The space that a pane sliding outside takes on its way, as a box. mm. */
-export const slideBox = ofPair((sunroof: Sunroof, vehicle: Vehicle): Box | undefined => {
+export const slideBox = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Box | undefined => {
   const roofZMm = roofZ(vehicle)
   if (!sunroof.slidesOutside || !MOVES[sunroof.moves ?? 'tiltsAndSlides'].slides) return undefined
   const { travelMm, riseMm } = sunroof.slidesOutside

@@ -49,7 +49,7 @@ export function evennessOf(masses: readonly MassPoint[], rack: RackAt, state: St
   const centre = { xMm: sum.x / kg, yMm: sum.y / kg, zMm: sum.z / kg }
   const xs = rack.feet.map((foot) => foot.xMm)
   const ys = rack.feet.map((foot) => foot.yMm)
-  const mean = (list: readonly number[]) => list.reduce((so, each) => so + each, 0) / list.length
+  const mean = (list: readonly number[]) => list.reduce((total, each) => total + each, 0) / list.length
   return {
     rack,
     state,

@@ -2,7 +2,7 @@ import { STATES, type State } from '../../units/scalars'
 import type { Arrangement, RackAt } from '../frame/arrangement'
 import type { LoadPath } from '../load-path/load-path'
 import type { MassPoint } from '../loads/mass-points'
-import { lasting, type Lasting } from '../../units/once'
+import { memo, type Memo } from '../../units/memo'
 import { loadedBars, sag, type LoadedBar } from './bending'
 import { bendingStiffness } from './section'
 import { evennessOf, footShares, type Evenness, type OverShare } from './evenness'
@@ -19,13 +19,13 @@ interface Twist {
 
 /** Where the weight lands. Each part is computed when it is first asked for. */
 export interface Statics {
-  readonly bars: Lasting<(barIndex: number, state: State) => LoadedBar | undefined>
+  readonly bars: Memo<(barIndex: number, state: State) => LoadedBar | undefined>
   readonly bar: (barIndex: number, state: State) => LoadedBar | undefined
   /** How far a bar comes down at y in its worst state, mm; 0 where nobody knows its section. */
   readonly sagMm: (barIndex: number, yMm: number) => number
-  readonly evenness: Lasting<readonly Evenness[]>
-  readonly footShares: Lasting<readonly OverShare[]>
-  readonly twists: Lasting<readonly Twist[]>
+  readonly evenness: Memo<readonly Evenness[]>
+  readonly footShares: Memo<readonly OverShare[]>
+  readonly twists: Memo<readonly Twist[]>
   readonly nextKilo: (
     rack: RackAt,
     state: State,
@@ -71,7 +71,7 @@ export function staticsOf(
   before: Statics | undefined,
 ): Statics {
   const { racks } = arrangement
-  const bars = lasting(
+  const bars = memo(
     before?.bars,
     () => [racks, masses()],
     () => loadedBars(arrangement, masses()),
@@ -82,17 +82,17 @@ export function staticsOf(
     bars,
     bar,
     sagMm: (barIndex, yMm) => (bends[barIndex] ? sag(bar, barIndex, yMm) : 0),
-    evenness: lasting(
+    evenness: memo(
       before?.evenness,
       () => [racks, masses()],
       () => racks.flatMap((rack) => STATES.flatMap((state) => evennessOf(masses(), rack, state) ?? [])),
     ),
-    footShares: lasting(
+    footShares: memo(
       before?.footShares,
       () => [racks, path()],
       () => STATES.flatMap((state) => footShares(path(), racks, state)),
     ),
-    twists: lasting(
+    twists: memo(
       before?.twists,
       () => [racks, masses()],
       () => twistsOf(arrangement, masses()),

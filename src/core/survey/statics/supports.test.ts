@@ -46,8 +46,8 @@ describe('a rigid load on supports in a line', () => {
         fc.integer({ min: -4000, max: 4000 }),
         (positions, x) => {
           const shares = supportShares(positions, x)
-          const sum = shares.reduce((so, share) => so + share, 0)
-          const moment = shares.reduce((so, share, i) => so + share * positions[i]!, 0)
+          const sum = shares.reduce((total, share) => total + share, 0)
+          const moment = shares.reduce((total, share, i) => total + share * positions[i]!, 0)
           expect(sum).toBeCloseTo(1, 9)
           expect(moment).toBeCloseTo(x, 5)
         },
@@ -66,7 +66,7 @@ describe('a rigid load on supports in a line', () => {
           const k = positions.map((_, i) => all[i]!)
           // Sink u and turn t: Σk(u + t·x) = 1 and Σk(u + t·x)·x = at, with x in metres.
           const sum = (of: (x: number) => number) =>
-            positions.reduce((so, x, i) => so + k[i]! * of(x / 1000), 0)
+            positions.reduce((total, x, i) => total + k[i]! * of(x / 1000), 0)
           const found = solve(
             new Matrix([
               [sum(() => 1), sum((x) => x)],

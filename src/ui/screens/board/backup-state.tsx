@@ -22,9 +22,9 @@ export function BackupState({ reminds, onBackup }: { reminds: boolean; onBackup:
   }, [reminds])
   return (
     said !== undefined && (
-      <Alert look="mind" className="mb-3">
+      <Alert variant="mind" className="mb-3">
         {said}{' '}
-        <Button look="word" onClick={onBackup}>
+        <Button variant="word" onClick={onBackup}>
           Back it up
         </Button>
       </Alert>

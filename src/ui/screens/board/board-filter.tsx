@@ -80,7 +80,7 @@ export function Filter({
         {shown === of ? `${of} jobs` : `${shown} of ${of}`}
       </p>
       {!isWhole(filter) && (
-        <Button look="word" onClick={() => onChange({ ...WHOLE_BOARD, archive: filter.archive })}>
+        <Button variant="word" onClick={() => onChange({ ...WHOLE_BOARD, archive: filter.archive })}>
           Show all
         </Button>
       )}

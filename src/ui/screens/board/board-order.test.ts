@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { glanceOf, judgePlan, type WorkState } from '@/core'
+import { jobSummaryOf, assess, type WorkState } from '@/core'
 import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent } from '@/demo/plans'
 import { pictureOf } from '@/ui/drawing/side-marks'
 import type { BoardCard } from '@/workers/board-messages'
@@ -10,9 +10,9 @@ const card = (
   backOn?: string,
   work: WorkState = backOn === undefined ? 'planned' : 'handedOver',
 ) => {
-  const judged = judgePlan(plan)
-  const picture = pictureOf(judged.survey)
-  return { ok: true, id: plan.id, glance: glanceOf(judged), picture, work, backOn } as const
+  const assessment = assess(plan)
+  const picture = pictureOf(assessment.survey)
+  return { ok: true, id: plan.id, glance: jobSummaryOf(assessment), picture, work, backOn } as const
 }
 const NONE: ReadonlySet<string> = new Set()
 const DAY = '2026-11-01'

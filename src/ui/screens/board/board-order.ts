@@ -41,9 +41,9 @@ const plain = (text: string) =>
         .normalize('NFKD')
         .replace(/[\u0300-\u036f]/g, '')
 
-const textOf = ({ glance }: ReadCard) =>
+const textOf = ({ glance: summary }: ReadCard) =>
   plain(
-    [glance.name, glance.customer, glance.number, glance.vehicle, glance.plate]
+    [summary.name, summary.customer, summary.number, summary.vehicle, summary.plate]
       .filter((each) => each !== undefined)
       .join(' '),
   )
@@ -52,7 +52,7 @@ const DAY_MS = 86_400_000
 const WEEK_MS = 7 * DAY_MS
 
 /** The day that comes next for a job: its car's, once it is fitted, else its own. */
-export const dayOf = ({ backOn, glance }: ReadCard): string | undefined => backOn ?? glance.due
+export const dayOf = ({ backOn, glance: summary }: ReadCard): string | undefined => backOn ?? summary.due
 
 /** When a job is due as seen on a day; a job whose work is done and whose car need not come back is not. */
 export function dueBy(card: ReadCard, day: string): Exclude<DueBy, 'any'> {
@@ -75,12 +75,12 @@ export function filtered(
     .filter((each) => each !== '')
   return cards.filter((card) => {
     if (!card.ok) return !filter.archive
-    const { glance, work } = card
+    const { glance: summary, work } = card
     if (archived.has(card.id) !== filter.archive) return false
-    if (filter.verdict !== 'any' && glance.verdict !== filter.verdict) return false
+    if (filter.verdict !== 'any' && summary.verdict !== filter.verdict) return false
     if (filter.work !== 'any' && work !== filter.work) return false
     if (filter.due !== 'any' && dueBy(card, day) !== filter.due) return false
-    if (filter.customer !== '' && glance.customer !== filter.customer) return false
+    if (filter.customer !== '' && summary.customer !== filter.customer) return false
     const text = textOf(card)
     return wanted.every((each) => text.includes(each))
   })

@@ -73,10 +73,10 @@ export function BoardScreen() {
   }, [ready])
   const cards = board.at === 'there' ? board.cards : NO_CARDS
   const left = board.at === 'there' ? board.left : 0
-  const { archived, put, trouble } = useArchived(ready, loaded)
+  const { archived, put: archive, trouble } = useArchived(ready, loaded)
   const deeds = useMemo(
-    () => ({ archived, onGone: again, onPutAway: (id: string, away: boolean) => void put(id, away) }),
-    [archived, again, put],
+    () => ({ archived, onGone: again, onPutAway: (id: string, away: boolean) => void archive(id, away) }),
+    [archived, again, archive],
   )
   const away = cards.filter(({ id }) => archived.has(id)).length
   // With the last one taken out, there is no archive to look at any more.
@@ -91,28 +91,28 @@ export function BoardScreen() {
   return (
     <>
       <PageBar screen="board" about="all jobs, the first due on top">
-        <ButtonLink href={to('start')} look="solid">
+        <ButtonLink href={to('start')} variant="solid">
           Start a job
         </ButtonLink>
         <FileButton
           label="Open a file"
           says="Plan file to open"
-          look="quiet"
+          variant="quiet"
           onFile={(file) =>
             void open(file).then((id) => {
               if (id !== undefined) router.push(to('load', { job: id }))
             })
           }
         />
-        <Button look="quiet" onClick={() => setDialog('backup')}>
+        <Button variant="quiet" onClick={() => setDialog('backup')}>
           Backup
         </Button>
-        <Button look="quiet" onClick={() => setDialog('removed')}>
+        <Button variant="quiet" onClick={() => setDialog('removed')}>
           What was removed
         </Button>
       </PageBar>
       <main className="mx-auto max-w-[1500px] p-4">
-        {room && roomWords(room).scarce && <Alert look="mind">{roomWords(room).words}</Alert>}
+        {room && roomWords(room).scarce && <Alert variant="mind">{roomWords(room).words}</Alert>}
         {board.at === 'loading' && <p className="text-xl">Fetching the jobs from this browser.</p>}
         {board.at === 'failed' && (
           <p role="alert" className="text-xl">
@@ -122,7 +122,7 @@ export function BoardScreen() {
         {demo && !served && (
           <p className="text-ink2 mb-2 flex flex-wrap items-center">
             The demo’s jobs are on this board, and its stock is on every shelf.
-            <Button look="word" onClick={() => void takeDemoAway().then(again)}>
+            <Button variant="word" onClick={() => void takeDemoAway().then(again)}>
               Take the demo away
             </Button>
           </p>
@@ -137,11 +137,11 @@ export function BoardScreen() {
           <div className="max-w-xl">
             <p className="text-xl">No jobs yet.</p>
             <p className="mt-2 mb-4">
-              Start one with a vehicle and its rack; open a plan file or a parcel (or drop one anywhere); put
-              a backup back; or look round the demo: an invented outfitter with jobs of its own.
+              Start one with a vehicle and its rack; open a plan file or a job bundle (or drop one anywhere);
+              put a backup back; or look round the demo: an invented outfitter with jobs of its own.
             </p>
             <div className="flex flex-wrap gap-2">
-              <ButtonLink href={to('start')} look="solid">
+              <ButtonLink href={to('start')} variant="solid">
                 Begin with a vehicle
               </ButtonLink>
               <Button onClick={() => setDialog('backup')}>Put a backup back</Button>
@@ -149,19 +149,19 @@ export function BoardScreen() {
             </div>
           </div>
         )}
-        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+        {trouble !== undefined && <Alert variant="error">{trouble}</Alert>}
         {cards.length > 0 && (
           <div className="mb-2 flex flex-wrap items-center gap-1">
             <h2 className="mr-3 text-xl">{asked.archive ? 'The archive' : 'Jobs'}</h2>
-            <Button look="quiet" pressed={look === 'cards'} onClick={() => change({ board: 'cards' })}>
+            <Button variant="quiet" pressed={look === 'cards'} onClick={() => change({ board: 'cards' })}>
               Cards
             </Button>
-            <Button look="quiet" pressed={look === 'table'} onClick={() => change({ board: 'table' })}>
+            <Button variant="quiet" pressed={look === 'table'} onClick={() => change({ board: 'table' })}>
               Table
             </Button>
             {away > 0 && (
               <Button
-                look="word"
+                variant="word"
                 className="ml-auto"
                 onClick={() => setFilter({ ...WHOLE_BOARD, archive: !asked.archive })}
               >

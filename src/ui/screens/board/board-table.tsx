@@ -25,7 +25,7 @@ const GRAVITY = Object.keys(VERDICT_WORD)
 const column = createColumnHelper<ReadCard>()
 
 const columnsOf = (day: string, units: UnitChoice, deeds: CardDeeds) => [
-  column.accessor(({ glance }) => glance.name, {
+  column.accessor(({ glance: summary }) => summary.name, {
     id: 'job',
     header: 'Job',
     cell: ({ row }) => (
@@ -35,17 +35,17 @@ const columnsOf = (day: string, units: UnitChoice, deeds: CardDeeds) => [
       </TextLink>
     ),
   }),
-  column.accessor(({ glance }) => [glance.vehicle, glance.plate].filter(Boolean).join(', '), {
+  column.accessor(({ glance: summary }) => [summary.vehicle, summary.plate].filter(Boolean).join(', '), {
     id: 'car',
     header: 'Car',
   }),
-  column.accessor(({ glance }) => glance.customer, {
+  column.accessor(({ glance: summary }) => summary.customer, {
     id: 'customer',
     header: 'Customer',
     sortUndefined: 'last',
   }),
   ...STATES.map((state) =>
-    column.accessor(({ glance }) => GRAVITY.indexOf(glance.states[state].verdict), {
+    column.accessor(({ glance: summary }) => GRAVITY.indexOf(summary.states[state].verdict), {
       id: state,
       header: STATE_WORD[state],
       cell: ({ row }) => (

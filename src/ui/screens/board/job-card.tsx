@@ -21,17 +21,17 @@ export interface CardDeeds {
 
 /** When a job is due, or once it is fitted, when its car has to come back; overdue says so. */
 export function DueWords({ card, day }: { card: ReadCard; day: string }) {
-  const { glance, backOn } = card
+  const { glance: summary, backOn } = card
   const overdue = dueBy(card, day) === 'overdue'
   if (backOn === undefined)
     return (
       <span className={`text-aside whitespace-nowrap ${overdue ? 'text-stopline font-bold' : 'text-ink2'}`}>
-        {glance.due === undefined ? 'No date' : `${overdue ? 'Overdue' : 'Due'} ${glance.due}`}
+        {summary.due === undefined ? 'No date' : `${overdue ? 'Overdue' : 'Due'} ${summary.due}`}
       </span>
     )
   return (
     <TextLink
-      href={to('log', { vehicle: glance.carId })}
+      href={to('log', { vehicle: summary.carId })}
       className={`text-aside whitespace-nowrap ${overdue ? 'text-stopline font-bold' : ''}`}
     >
       {overdue ? 'Overdue' : 'Back'} {backOn}
@@ -41,7 +41,7 @@ export function DueWords({ card, day }: { card: ReadCard; day: string }) {
 
 /** Putting a job away or out again, and deleting it, which asks first. */
 export function CardKeys({
-  card: { id, glance },
+  card: { id, glance: summary },
   deeds: { archived, onGone, onPutAway },
 }: {
   card: ReadCard
@@ -59,13 +59,13 @@ export function CardKeys({
   ) : (
     <span className="flex">
       <Button
-        look="word"
-        aria-label={isAway ? `Take ${glance.name} out of the archive` : `Archive ${glance.name}`}
+        variant="word"
+        aria-label={isAway ? `Take ${summary.name} out of the archive` : `Archive ${summary.name}`}
         onClick={() => onPutAway(id, !isAway)}
       >
         {isAway ? 'Take out' : 'Archive'}
       </Button>
-      <Button look="word" aria-label={`Delete ${glance.name}`} onClick={() => setAsking(true)}>
+      <Button variant="word" aria-label={`Delete ${summary.name}`} onClick={() => setAsking(true)}>
         Delete
       </Button>
     </span>
@@ -83,17 +83,17 @@ export const JobCard = memo(function JobCard({
   deeds: CardDeeds
 }) {
   const units = useUnits()
-  const { glance, picture, work } = card
+  const { glance: summary, picture, work } = card
   return (
     <li className="flex flex-col border border-hair bg-base-100">
-      <Link href={to('load', { job: glance.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
+      <Link href={to('load', { job: summary.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
         <SmallPicture picture={picture} />
         <span className="block px-3 pt-1">
-          <span className="block text-head leading-tight font-semibold">{glance.name}</span>
+          <span className="block text-head leading-tight font-semibold">{summary.name}</span>
           <span className="text-ink2 block text-aside">
-            {glance.vehicle}
-            {glance.customer === undefined ? '' : ` · ${glance.customer}`}
-            {glance.number === undefined ? '' : ` · job ${glance.number}`}
+            {summary.vehicle}
+            {summary.customer === undefined ? '' : ` · ${summary.customer}`}
+            {summary.number === undefined ? '' : ` · job ${summary.number}`}
           </span>
         </span>
       </Link>
@@ -102,15 +102,15 @@ export const JobCard = memo(function JobCard({
           <div key={state}>
             <dt className="text-ink2 text-note">{STATE_WORD[state]}</dt>
             <dd className="text-aside leading-tight">
-              <SeverityTag severity={glance.states[state].verdict} />
-              <span className="block">{besideVerdict(glance.states[state], units) ?? ''}</span>
+              <SeverityTag severity={summary.states[state].verdict} />
+              <span className="block">{besideVerdict(summary.states[state], units) ?? ''}</span>
             </dd>
           </div>
         ))}
       </dl>
-      {glance.notLooked.length > 0 && (
+      {summary.notLooked.length > 0 && (
         <p className="text-ink2 px-3 pb-2 text-note leading-tight">
-          Not looked at: {glance.notLooked.join(', ')}
+          Not looked at: {summary.notLooked.join(', ')}
         </p>
       )}
       <div className="border-hair border-t mt-auto flex min-h-12 items-center justify-between px-3">

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react'
 import { loadArchived, putAway } from '@/storage/archive'
-import { whenKept } from '@/storage/kept-elsewhere'
+import { onSaved } from '@/storage/saved-elsewhere'
 import { today } from '@/ui/state/today'
 
 const NONE: ReadonlySet<string> = new Set()
@@ -18,18 +18,18 @@ export function useArchived(ready: boolean, again: unknown) {
   }, [ready, again, read])
   useEffect(
     () =>
-      whenKept(({ shelf }) => {
+      onSaved(({ shelf }) => {
         if (shelf === 'settings') read()
       }),
     [read],
   )
-  const put = useCallback(
+  const archive = useCallback(
     async (jobId: string, away: boolean) => {
-      const kept = await putAway(jobId, away, today())
-      setTrouble(kept.ok ? undefined : kept.reason)
+      const saved = await putAway(jobId, away, today())
+      setTrouble(saved.ok ? undefined : saved.reason)
       read()
     },
     [read],
   )
-  return { archived, put, trouble }
+  return { archived, put: archive, trouble }
 }

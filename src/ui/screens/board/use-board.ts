@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import { whenKept } from '@/storage/kept-elsewhere'
-import { unkeptPlans } from '@/storage/plans'
+import { onSaved } from '@/storage/saved-elsewhere'
+import { unsavedPlans } from '@/storage/plans'
 import type { BoardAnswer, BoardCard, BoardQuestion } from '@/workers/board-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
@@ -28,7 +28,7 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
   const [elsewhere, setElsewhere] = useState(0)
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined
-    const stop = whenKept(({ shelf }) => {
+    const stop = onSaved(({ shelf }) => {
       if (shelf !== 'plans' && shelf !== 'log') return
       clearTimeout(timer)
       timer = setTimeout(() => setElsewhere((count) => count + 1), TOGETHER_MS)
@@ -49,7 +49,7 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     let cards: readonly BoardCard[] = []
     let shownAt = -Infinity
     client.current.ask({
-      question: () => ({ ticket: mine, unkept: unkeptPlans() }),
+      question: () => ({ ticket: mine, unsaved: unsavedPlans() }),
       heard: (answer) => {
         if (answer.ticket !== mine) return 'older'
         if (answer.say === 'failed') {
@@ -62,13 +62,13 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
         const now = performance.now()
         if (!answer.whole || (answer.left > 0 && now - shownAt < SHOWN_EVERY_MS)) return heard
         shownAt = now
-        const so = cards
+        const shown = cards
         const { left } = answer
         // What stands stays until its place is taken: a board that is read again does not blink.
         setBoard((before) =>
-          left > 0 && before.at === 'there' && before.cards.length > so.length
+          left > 0 && before.at === 'there' && before.cards.length > shown.length
             ? before
-            : { at: 'there', cards: so, left },
+            : { at: 'there', cards: shown, left },
         )
         return heard
       },

@@ -23,7 +23,7 @@ import {
 } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
 import { useSettings } from '@/ui/state/settings-store'
@@ -226,7 +226,7 @@ function BarWords({ bar }: { bar: ReturnType<typeof differencesOf>['bars'][numbe
 
 /** One job as it is kept; nothing while it is fetched, or where it is not there or does not read. */
 function useKeptPlan(id: string | undefined): Plan | undefined {
-  const [kept, setKept] = useState<Plan>()
+  const [saved, setKept] = useState<Plan>()
   useEffect(() => {
     if (id === undefined) return
     let current = true
@@ -238,7 +238,7 @@ function useKeptPlan(id: string | undefined): Plan | undefined {
       current = false
     }
   }, [id])
-  return kept?.id === id ? kept : undefined
+  return saved?.id === id ? saved : undefined
 }
 
 /** Two jobs side by side: what may still be added, how high, how heavy, how dear, and what the rules say. */
@@ -260,7 +260,7 @@ export function CompareScreen() {
   }, [ready])
   const [first, second] = [useKeptPlan(ready ? a : undefined), useKeptPlan(ready ? b : undefined)]
   const accounts = useMemo(
-    () => (first && second ? [accountOf(assessedOf(first)), accountOf(assessedOf(second))] : undefined),
+    () => (first && second ? [accountOf(assessmentOf(first)), accountOf(assessmentOf(second))] : undefined),
     [first, second],
   )
   const go = (to: { a?: string | undefined; b?: string | undefined }) => {
@@ -273,7 +273,7 @@ export function CompareScreen() {
   return (
     <div>
       <PageBar screen="compare" about="two jobs side by side">
-        <ButtonLink look="quiet" href={to('board')}>
+        <ButtonLink variant="quiet" href={to('board')}>
           All jobs
         </ButtonLink>
       </PageBar>
@@ -291,7 +291,7 @@ export function CompareScreen() {
                 <div className="mt-3 grid grid-cols-2 gap-3">
                   {[one, two].map(({ plan }, i) => (
                     <div key={i} className="border-edge border">
-                      <Thumbnail survey={assessedOf(plan).survey} />
+                      <Thumbnail survey={assessmentOf(plan).survey} />
                     </div>
                   ))}
                 </div>

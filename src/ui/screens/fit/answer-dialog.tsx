@@ -1,11 +1,11 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import {
   ANSWER_WORD,
   ANSWERS,
   type BayProgress,
-  hangsNow,
+  evidenceNow,
   type Plan,
   type Step,
   type StepAnswer,
@@ -53,7 +53,7 @@ export function AnswerDialog({
       action="Put it in the log"
       onReason={(reason) => {
         if (answer === undefined) return
-        const hung = hangsNow(step, survey, progress)
+        const hung = evidenceNow(step, survey, progress)
         logFor(plan, {
           kind: 'answered',
           stepId: step.id,
@@ -69,7 +69,7 @@ export function AnswerDialog({
     >
       {step.title}
       <fieldset className="mt-2 grid gap-1">
-        <legend className={LOOK_OF.label}>What it is</legend>
+        <legend className={CONTROL_CLASS.label}>What it is</legend>
         {ANSWERS.map((each) => (
           <TickBox
             key={each}
@@ -84,7 +84,9 @@ export function AnswerDialog({
       </fieldset>
       {all.length > 1 && (
         <fieldset className="mt-2">
-          <legend className={LOOK_OF.label}>Of these places alone; none chosen is the whole step</legend>
+          <legend className={CONTROL_CLASS.label}>
+            Of these places alone; none chosen is the whole step
+          </legend>
           <div className="flex flex-wrap gap-3">
             {all.map((place) => (
               <TickBox

@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import {
@@ -31,7 +31,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   return (
     <>
       <fieldset className="grid gap-2">
-        <legend className={LOOK_OF.label}>What is in it already</legend>
+        <legend className={CONTROL_CLASS.label}>What is in it already</legend>
         {seen === undefined ? (
           <p>Look along the channel first: what is in it blocks the way.</p>
         ) : seen.length === 0 ? (
@@ -48,7 +48,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
                   {each.fixed ? ', fixed' : ', slides'}
                 </span>
                 <Button
-                  look="word"
+                  variant="word"
                   aria-label={`Not there: ${each.what}`}
                   onClick={() => say(seen.filter((_, at) => at !== i))}
                 >

@@ -1,6 +1,6 @@
 'use client'
 import { Note, Problem } from '@/ui/kit/field-note'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Button } from '@/ui/kit/button'
 import { peak, type Plan, settle, UNSETTLED } from '@/core'
 import { useIsDemo } from '@/ui/state/settings-store'
@@ -106,7 +106,7 @@ export function DeviceReader({
   const driver = link.at === 'there' ? link.driver : undefined
   return (
     <fieldset className="border border-edge pt-[0.3rem] px-[0.6rem] pb-[0.6rem] grid gap-[0.4rem]">
-      <legend className={LOOK_OF.label}>From a device</legend>
+      <legend className={CONTROL_CLASS.label}>From a device</legend>
       {driver ? (
         <>
           <p aria-live="polite">
@@ -139,7 +139,7 @@ export function DeviceReader({
       ) : (
         <div className="flex flex-wrap gap-1.5">
           <select
-            className={`${LOOK_OF.select} w-auto! flex-1`}
+            className={`${CONTROL_CLASS.select} w-auto! flex-1`}
             aria-label="Device"
             value={chosen}
             onChange={(event) => choose(event.target.value)}

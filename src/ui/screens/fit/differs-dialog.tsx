@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import { type Finding, type Hold, phraseText, type Plan, type Step } from '@/core'
 import { useState } from 'react'
@@ -56,7 +56,7 @@ export function DiffersDialog({
       {step.title}
       {open.length > 0 && (
         <fieldset className="mt-2 grid gap-1">
-          <legend className={LOOK_OF.label}>What it is about; only this is let pass</legend>
+          <legend className={CONTROL_CLASS.label}>What it is about; only this is let pass</legend>
           {open.map((hold) => (
             <TickBox
               key={hold.id}

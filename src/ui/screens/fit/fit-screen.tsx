@@ -14,7 +14,7 @@ import {
   withBenchReadings,
 } from '@/core'
 import { useMemo, useState } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
 import { stepsOf } from './fitting-job'
 import { OneStep } from './one-step'
@@ -53,7 +53,7 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
 
 /** The fitting job, one step at a time. */
 export function FitScreen({ plan }: { plan: Plan }) {
-  const { survey } = assessedOf(plan)
+  const { survey } = assessmentOf(plan)
   const [view, setView] = useState<View>('steps')
   const { ready, own } = useOwnLog(plan)
   const trouble = useLog((store) => store.trouble)
@@ -70,7 +70,7 @@ export function FitScreen({ plan }: { plan: Plan }) {
       <JobBar plan={plan} at="fit">
         <div className="flex gap-1" role="group" aria-label="View">
           {VIEWS.map(([name, words]) => (
-            <Button look="quiet" key={name} pressed={view === name} onClick={() => setView(name)}>
+            <Button variant="quiet" key={name} pressed={view === name} onClick={() => setView(name)}>
               {words}
             </Button>
           ))}
@@ -78,7 +78,7 @@ export function FitScreen({ plan }: { plan: Plan }) {
         {order.ok && <Progress steps={order.steps} progress={progress} />}
       </JobBar>
       {trouble !== undefined && (
-        <Alert look="error">
+        <Alert variant="error">
           {trouble} What you do now is only in memory: take the log as a file before you close the page.
         </Alert>
       )}

@@ -1,5 +1,5 @@
 import { type BayProgress, bayRulesOf, jobSteps, type Order, type Plan, type Step } from '@/core'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 
 const orders = new WeakMap<Plan, Map<string, Order<Step>>>()
 
@@ -9,7 +9,7 @@ export function stepsOf(plan: Plan, progress: BayProgress): Order<Step> {
   orders.set(plan, known)
   const weighed = new Set(progress.weighed.keys())
   const key = [...weighed].sort().join()
-  const order = known.get(key) ?? jobSteps(assessedOf(plan).survey, bayRulesOf(plan.rules), weighed)
+  const order = known.get(key) ?? jobSteps(assessmentOf(plan).survey, bayRulesOf(plan.rules), weighed)
   known.set(key, order)
   return order
 }

@@ -83,13 +83,13 @@ function Reading({
     const elsewhere = typedElsewhere('length', text)
     if (taped === 'spreadLeft' || taped === 'spreadRight')
       keepSpread(plan, ask, taped === 'spreadLeft' ? 'left' : 'right', values)
-    const kept = { ...others, ...(elsewhere !== undefined && { [taped]: elsewhere }) }
+    const saved = { ...others, ...(elsewhere !== undefined && { [taped]: elsewhere }) }
     logFor(plan, {
       kind: 'measured',
       stepId: step.id,
       pairId: ask.id,
       readings: { ...(readings as Record<Taped, number[]>), [taped]: [...values] },
-      ...(Object.keys(kept).length > 0 && { typed: kept }),
+      ...(Object.keys(saved).length > 0 && { typed: saved }),
     })
   }
   if (isMark(taped))

@@ -19,7 +19,7 @@ import {
   waitsFor,
 } from '@/core'
 import { type ReactNode, useMemo, useState } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { AnswerDialog } from './answer-dialog'
@@ -66,7 +66,7 @@ export function OneStep({
   const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
   const holds =
     step && !progress.done.has(step.id)
-      ? holdsOf(step, survey, findings, progress, { steps, review: assessedOf(plan).review, again })
+      ? holdsOf(step, survey, findings, progress, { steps, review: assessmentOf(plan).review, again })
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined

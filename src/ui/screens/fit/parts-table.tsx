@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Table } from '@/ui/kit/table'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
@@ -28,7 +28,7 @@ function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: 
       <div className="flex items-center gap-1.5">
         <input
           key={counted}
-          className={`${LOOK_OF.input} w-20! text-right ${counted !== undefined && counted < line.count ? 'border-error border-[2.5px]' : ''}`}
+          className={`${CONTROL_CLASS.input} w-20! text-right ${counted !== undefined && counted < line.count ? 'border-error border-[2.5px]' : ''}`}
           inputMode="numeric"
           autoComplete="off"
           aria-label={`Counted: ${line.what}, ${line.box}`}

@@ -1,6 +1,6 @@
 import {
   type BayProgress,
-  hangsNow,
+  evidenceNow,
   nextPull,
   passPress,
   type Phrase,
@@ -23,7 +23,7 @@ function refitNote(rack: Rack): { readonly note?: string } {
 
 /** What is written when a step is done: the step, and what its being done means for the rack. */
 function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgress): NewEvent[] {
-  const hung = hangsNow(step, survey, progress)
+  const hung = evidenceNow(step, survey, progress)
   const done: NewEvent = {
     kind: 'stepDone',
     stepId: step.id,

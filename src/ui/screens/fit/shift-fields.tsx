@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox } from '@/ui/kit/field'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -14,7 +14,7 @@ export function ShiftFields() {
   const change = useSettings((store) => store.change)
   return (
     <fieldset className="grid gap-2">
-      <legend className={LOOK_OF.label}>This shift</legend>
+      <legend className={CONTROL_CLASS.label}>This shift</legend>
       <TextBox
         label="Who fits it"
         value={settings.fitter}

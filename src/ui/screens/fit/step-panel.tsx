@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import type { BayProgress, Plan, Step, Survey } from '@/core'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'
@@ -57,7 +57,7 @@ export function StepPanel(props: Props) {
     case 'confirm':
       return step.tools.length === 0 ? null : (
         <p>
-          <span className={LOOK_OF.label}>Tools</span>
+          <span className={CONTROL_CLASS.label}>Tools</span>
           {step.tools.join(', ')}
         </p>
       )

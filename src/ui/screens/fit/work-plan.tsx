@@ -1,8 +1,8 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { drillFindings, drillPlans, estimate, marksOf, type Step, type Survey } from '@/core'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/kit/quantity'
 import { FindingList } from './finding-list'
 import { hours } from './hours'
@@ -38,7 +38,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           </Fact>
         </dl>
         <WorkBars schedule={schedule} steps={steps} />
-        <Behind
+        <DataTableDisclosure
           title="The steps along the time, slowest"
           head={['Step', 'From', 'Hands off', 'Hands', 'On the longest way']}
           rows={schedule.steps.map(({ id, fromMin, toMin }) => [
@@ -50,7 +50,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           ])}
         />
         <p className="mt-1">
-          <span className={LOOK_OF.label}>Tools</span>
+          <span className={CONTROL_CLASS.label}>Tools</span>
           {tools.join(', ')}
         </p>
       </Panel>
@@ -85,7 +85,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           note={plan.reversible ? 'These can be plugged again.' : 'These cannot be undone.'}
         >
           <FindingList findings={drillFindings(plan)} />
-          <Behind
+          <DataTableDisclosure
             open
             title="Each hole"
             head={['Hole', 'Behind the windscreen', 'From the middle', 'Pilot', 'Final']}

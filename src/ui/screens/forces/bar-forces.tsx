@@ -15,7 +15,7 @@ import { useState } from 'react'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { WhatLands } from './what-lands'
 
 const WIDTH = 560
@@ -141,7 +141,7 @@ export function BarForces({ survey }: { survey: Survey }) {
       ))}
       {bars.length === 0 && <p>There is no bar to bend.</p>}
       {bars.length > 0 && (
-        <Behind
+        <DataTableDisclosure
           title="Bars in figures"
           head={[
             'Bar',

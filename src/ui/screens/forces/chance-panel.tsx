@@ -27,7 +27,7 @@ import { Quantity } from '@/ui/kit/quantity'
 import { QuantityField } from '@/ui/kit/quantity-field'
 import { useUnits } from '@/ui/state/settings-store'
 import { AXIS, INK, LIMIT, massAxis } from './chart-look'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { stoppedWords } from '@/workers/worker-client'
 import { useChance } from './use-chance'
 
@@ -145,7 +145,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
         </Problem>
       )}
       {restarts > 0 && run.at !== 'failed' && (
-        <Alert look="mind">
+        <Alert variant="mind">
           The calculation stopped by itself and was started again{restarts > 1 ? ` (${restarts} times)` : ''}.
         </Alert>
       )}
@@ -189,7 +189,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
           </div>
           <div>
             <Worth plan={plan} worth={worthWeighing(problem, shown.limit)} />
-            <Behind
+            <DataTableDisclosure
               title="Every limit"
               head={['Limit', 'Exceeded', 'Left: 5 %', 'middle', '95 %']}
               rows={found.limits

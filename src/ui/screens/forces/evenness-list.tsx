@@ -1,7 +1,7 @@
 'use client'
 import { percentText, STATE_WORD, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** Where each rack's load stands over its feet. */
 export function EvennessList({ survey }: { survey: Survey }) {
@@ -12,7 +12,7 @@ export function EvennessList({ survey }: { survey: Survey }) {
       title="Evenness"
       note="Centre of gravity of all that a rack carries against the middle of its feet."
     >
-      <Behind
+      <DataTableDisclosure
         open
         title="Front and rear, left and right"
         head={['Rack', 'State', 'Carries', 'Front / rear', 'Left / right', 'Off the middle']}
@@ -30,7 +30,7 @@ export function EvennessList({ survey }: { survey: Survey }) {
         ])}
       />
       {slept.length > 0 && (
-        <Behind
+        <DataTableDisclosure
           open
           title="Feet parked, wherever people lie"
           head={['Foot', 'As placed', 'Least', 'Most']}

@@ -24,7 +24,7 @@ import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { AXIS, INK, LIMIT, massAxis, roundTicks, SECOND } from './chart-look'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { WhatLands } from './what-lands'
 
 interface FootRow {
@@ -114,7 +114,7 @@ function RackFeet({
           </BarChart>
         </ResponsiveContainer>
       </div>
-      <Behind
+      <DataTableDisclosure
         title={`${rack.rack.name}: feet in figures`}
         head={['Foot', 'At rest', 'In this case', 'Least of all cases', 'Most of all cases']}
         rows={rows.map(({ corner, restKg, kg, leastKg, mostKg }) => [

@@ -2,7 +2,7 @@
 import { JobBar } from '@/ui/job/job-bar'
 import { cautionsFor, type Plan } from '@/core'
 import { useMemo } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
 import { EvennessList } from './evenness-list'
@@ -14,7 +14,7 @@ import { WindForces } from './wind-forces'
 
 /** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
 export function ForcesScreen({ plan }: { plan: Plan }) {
-  const { survey } = assessedOf(plan)
+  const { survey } = assessmentOf(plan)
   const cautions = useMemo(() => cautionsFor(survey), [survey])
   return (
     <div>

@@ -2,7 +2,7 @@
 import { formatQuantity, type Lift, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
 import { useUnits } from '@/ui/state/settings-store'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 function Advice({ lift: { advice, pieces } }: { lift: Lift }) {
   const units = useUnits()
@@ -37,7 +37,7 @@ export function LiftingList({ survey }: { survey: Survey }) {
       {lifts.length === 0 ? (
         <p>Nothing is lifted onto this vehicle.</p>
       ) : (
-        <Behind
+        <DataTableDisclosure
           open
           title="Lift by lift"
           head={['What', 'Mass', 'Up to', 'One may lift there', 'Each of two', 'Who']}

@@ -2,7 +2,7 @@
 import { Note } from '@/ui/kit/field-note'
 import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 function Planned({ tie }: { tie: TieDown }) {
   if (tie.planned === 0) return <>none yet</>
@@ -33,7 +33,7 @@ export function SecuringList({ survey }: { survey: Survey }) {
       {ties.length === 0 ? (
         <p>Nothing on this plan is held by straps alone.</p>
       ) : (
-        <Behind
+        <DataTableDisclosure
           open
           title="Straps"
           head={['Thing', 'Mass', 'Straps wanted', 'Each at least', 'By length / by friction', 'On the plan']}
@@ -61,7 +61,7 @@ export function SecuringList({ survey }: { survey: Survey }) {
         </Note>
       )}
       {noses.length > 0 && (
-        <Behind
+        <DataTableDisclosure
           open
           title="Bow and stern lines"
           head={[

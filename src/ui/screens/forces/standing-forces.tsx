@@ -3,7 +3,7 @@ import { bandOf, BANDS, type Survey } from '@/core'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { Quantity } from '@/ui/kit/quantity'
 import { AXIS, INK, LIMIT } from './chart-look'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** How far the whole stands from tipping: bare, with the racks, and loaded. */
 export function StandingForces({ survey }: { survey: Survey }) {
@@ -36,7 +36,7 @@ export function StandingForces({ survey }: { survey: Survey }) {
           </BarChart>
         </ResponsiveContainer>
       </div>
-      <Behind
+      <DataTableDisclosure
         open
         title="Before and after"
         head={['', 'Mass', 'Centre of gravity', 'Stability factor', 'NHTSA band', 'Tips at']}

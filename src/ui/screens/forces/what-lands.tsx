@@ -1,7 +1,7 @@
 import { landings, type MassPoint, type State, type Survey } from '@/core'
 import { BASIS_WORD } from '@/ui/kit/basis-word'
 import { Quantity } from '@/ui/kit/quantity'
-import { Behind } from '@/ui/kit/panel'
+import { DataTableDisclosure } from '@/ui/kit/panel'
 
 /** Thing by thing, what lands on each of several supports in a state: the parts behind every figure of a picture. */
 export function WhatLands({
@@ -39,7 +39,7 @@ export function WhatLands({
     )),
   ]
   return (
-    <Behind
+    <DataTableDisclosure
       title={title}
       head={['What', 'Mass', 'Known by', ...supports.map(({ name }) => name)]}
       rows={[

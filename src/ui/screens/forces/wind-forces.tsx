@@ -1,7 +1,7 @@
 'use client'
 import { formatNumber, type Survey } from '@/core'
 import { Quantity } from '@/ui/kit/quantity'
-import { Behind, Panel } from '@/ui/kit/panel'
+import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** Drag and uplift of everything in the open, and what the drag costs. */
 export function WindForces({ survey }: { survey: Survey }) {
@@ -33,7 +33,7 @@ export function WindForces({ survey }: { survey: Survey }) {
         )}
         .
       </p>
-      <Behind
+      <DataTableDisclosure
         title="Item by item"
         head={['Item', 'Taken as', 'C_d', 'Front area', 'Drag', 'Uplift, rough']}
         rows={wind.items.map(({ name, shape, cd, areaM2, dragN, liftN }) => [

@@ -15,8 +15,8 @@ import {
 } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { keepInStock } from '@/storage/own-stock'
-import { assessedOf } from '@/ui/state/assessed'
+import { saveInStock } from '@/storage/own-stock'
+import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
 import { putOn } from '@/ui/forms/put-on'
@@ -64,15 +64,15 @@ export function GearForm({
         await usePlan.getState().saveNow()
       }
       if (!placed || inStock) {
-        const kept = await keepInStock('gear', gear, placed ? undefined : was)
-        if (!kept.ok) {
-          setProblem(kept.reason)
+        const saved = await saveInStock('gear', gear, placed ? undefined : was)
+        if (!saved.ok) {
+          setProblem(saved.reason)
           return
         }
         await reloadOwn()
       }
       sheet.forget()
-      const { survey } = here ? assessedOf(here) : { survey: undefined }
+      const { survey } = here ? assessmentOf(here) : { survey: undefined }
       const rackId = survey?.racks[0]?.rack.id
       if (thenPutOn && survey && rackId !== undefined) {
         putOn(survey, gear, rackId)
@@ -117,19 +117,19 @@ export function GearForm({
       }}
       actions={
         placed ? (
-          <Button type="submit" look="solid">
+          <Button type="submit" variant="solid">
             Save and go back to Load
           </Button>
         ) : (
           <>
             {here && (
-              <Button type="submit" look="solid">
+              <Button type="submit" variant="solid">
                 Save and put it on
               </Button>
             )}
             <Button
               type={here ? 'button' : 'submit'}
-              look={here ? 'plain' : 'solid'}
+              variant={here ? 'plain' : 'solid'}
               {...(here ? { onClick: () => void save(false)() } : {})}
             >
               Save to the shelf

@@ -1,6 +1,6 @@
 'use client'
 import { Note, Problem } from '@/ui/kit/field-note'
-import { KeptPicture } from '@/ui/kit/kept-picture'
+import { StoredPicture } from '@/ui/kit/stored-picture'
 import { JobBar } from '@/ui/job/job-bar'
 import { Button } from '@/ui/kit/button'
 import {
@@ -18,7 +18,7 @@ import {
   VERDICT_WORD,
 } from '@/core'
 import { type ReactNode, useMemo, useState } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { extentOf } from '@/ui/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
 import { PhraseLine, Quantity } from '@/ui/kit/quantity'
@@ -52,7 +52,7 @@ function Lines({ lines }: { lines: readonly ReactNode[] }) {
 
 /** What goes with the vehicle: to look at, to print, as a PDF, as a calendar, and as a placard. */
 export function HandoverScreen({ plan }: { plan: Plan }) {
-  const { survey, review } = assessedOf(plan)
+  const { survey, review } = assessmentOf(plan)
   const units = useUnits()
   const [paper, setPaper] = useState<Paper>('a4')
   const [problem, setProblem] = useState<string>()
@@ -94,18 +94,18 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
       <JobBar plan={plan} at="handover">
         <div className="flex flex-wrap gap-1.5">
           {(Object.keys(PAPER) as Paper[]).map((each) => (
-            <Button look="quiet" key={each} pressed={paper === each} onClick={() => setPaper(each)}>
+            <Button variant="quiet" key={each} pressed={paper === each} onClick={() => setPaper(each)}>
               {PAPER[each].name}
             </Button>
           ))}
-          <Button look="quiet" onClick={() => window.print()}>
+          <Button variant="quiet" onClick={() => window.print()}>
             Print
           </Button>
-          <Button look="quiet" onClick={() => void savePdf()}>
+          <Button variant="quiet" onClick={() => void savePdf()}>
             PDF file
           </Button>
           <Button
-            look="quiet"
+            variant="quiet"
             disabled={handover.due.length === 0}
             onClick={() => {
               downloadText(
@@ -136,7 +136,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
           <p>{cameLine(plan.job)}</p>
           <p className="flex flex-wrap gap-2">
             {(plan.job.came?.pictures ?? []).map(({ id, words }) => (
-              <KeptPicture key={id} id={id} words={words} className="h-[22mm] w-[30mm]" />
+              <StoredPicture key={id} id={id} words={words} className="h-[22mm] w-[30mm]" />
             ))}
           </p>
         </div>

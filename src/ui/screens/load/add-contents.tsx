@@ -95,7 +95,7 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
             onChange={setWhen}
           />
         )}
-        <Button look="solid" disabled={!amount} onClick={add}>
+        <Button variant="solid" disabled={!amount} onClick={add}>
           Add it
         </Button>
         {!amount && <Note>Type its {fluid ? 'volume' : 'weight'} first.</Note>}

@@ -14,13 +14,13 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
   const spread = spreadBehind(survey, bar.id)
   const width = survey.fit.widths().find((each) => each.rack.rack.id === rack.id)
   // What is typed over a starting value is one no more.
-  const put = ({ known, ...next }: typeof bar, field: keyof typeof bar, typed: string) => {
+  const setBar = ({ known, ...next }: typeof bar, field: keyof typeof bar, typed: string) => {
     const left = typedOver(known, field)
     const text = { ...bar.typed, [field]: typed }
     return refused(run({ do: 'setBar', bar: { ...next, ...(left ? { known: left } : {}), typed: text } }))
   }
   const set = (patch: Partial<typeof bar>, field: keyof typeof bar, typed: string) =>
-    put({ ...bar, ...patch }, field, typed)
+    setBar({ ...bar, ...patch }, field, typed)
   const length = (
     label: string,
     field: 'xMm' | 'lengthMm' | 'usableMm' | 'riseMm',
@@ -49,7 +49,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
           set({ lengthMm, usableMm: Math.min(bar.usableMm, lengthMm) }, 'lengthMm', typed),
         )}
         {length('Usable width', 'usableMm')}
-        {length('Room under it', 'riseMm', (riseMm, typed) => put(withRise(bar, riseMm), 'riseMm', typed))}
+        {length('Room under it', 'riseMm', (riseMm, typed) => setBar(withRise(bar, riseMm), 'riseMm', typed))}
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
         <Fact title="Past the outer feet, from their centres">

@@ -39,8 +39,8 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
   const set = (next: Rating) => refused(run({ do: 'setRating', owner, rating: next }))
   const source = (patch: Partial<Source>) => {
     const next = { ...rating.source, ...patch }
-    const kept = Object.fromEntries(Object.entries(next).filter(([, value]) => value !== ''))
-    set({ ...rating, source: { ...kept, kind: next.kind } })
+    const saved = Object.fromEntries(Object.entries(next).filter(([, value]) => value !== ''))
+    set({ ...rating, source: { ...saved, kind: next.kind } })
   }
   return (
     <fieldset className="border-edge grid grid-cols-2 gap-2 border p-2 sm:grid-cols-4">

@@ -48,7 +48,7 @@ export function LoadDialog({
         onSave={() => void save()}
         actions={
           <>
-            <Button type="submit" look="solid">
+            <Button type="submit" variant="solid">
               Keep this load
             </Button>
             <Button onClick={onClose}>Leave it as it was</Button>

@@ -19,7 +19,7 @@ export const useField = create<FieldStore>((set, get) => ({
 export function FieldSwitch() {
   const shown = useField((store) => store.shown)
   return (
-    <Button look="quiet" pressed={shown} onClick={() => useField.getState().toggle()}>
+    <Button variant="quiet" pressed={shown} onClick={() => useField.getState().toggle()}>
       Next kilo
     </Button>
   )

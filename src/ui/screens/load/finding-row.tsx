@@ -47,7 +47,7 @@ function FixKeys({ remedies }: { remedies: readonly Remedy[] | undefined }) {
   return (
     <div className={`mt-1.5 flex flex-wrap gap-1.5 ${remedies ? '' : 'opacity-60'}`} inert={!remedies}>
       {shown.map((remedy, i) => (
-        <Button key={i} look={i === 0 ? 'solid' : 'word'} onClick={() => run(remedy.command)}>
+        <Button key={i} variant={i === 0 ? 'solid' : 'word'} onClick={() => run(remedy.command)}>
           <span>
             <PhraseLine phrase={remedy.message} />
           </span>
@@ -93,7 +93,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         <p className="mt-1 text-aside">
           Set aside by {finding.aside.by} on {finding.aside.on}: {finding.aside.reason}{' '}
           <Button
-            look="word"
+            variant="word"
             onClick={() => {
               for (const each of row.all) run({ do: 'askAgain', findingId: each.id })
             }}
@@ -117,7 +117,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (
-        <Button look="word" onClick={() => setSettingAside(true)}>
+        <Button variant="word" onClick={() => setSettingAside(true)}>
           Set aside for this job
         </Button>
       )}

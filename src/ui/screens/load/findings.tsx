@@ -13,7 +13,7 @@ import {
 } from '@/core'
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/kit/quantity'
-import { useFocusKept } from '@/ui/kit/use-focus-kept'
+import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from './finding-rows'
@@ -117,7 +117,7 @@ export function Findings({
   const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
   useShowWanted(rows)
   const list = useRef<HTMLElement>(null)
-  useFocusKept(list, LINES, rows)
+  useKeptFocus(list, LINES, rows)
   const { remediesOf, stopped } = useFixes(
     plan,
     useMemo(() => rows.map(({ finding }) => finding), [rows]),

@@ -1,5 +1,5 @@
 'use client'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Fitting, isLong, isLoose, type Straps, type ThingAt } from '@/core'
@@ -40,7 +40,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
-          <legend className={LOOK_OF.label}>Straps over it</legend>
+          <legend className={CONTROL_CLASS.label}>Straps over it</legend>
           <Choice
             className="w-16"
             label="How many"
@@ -63,7 +63,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLong(thing) && (
         <fieldset className="flex items-end gap-3">
-          <legend className={LOOK_OF.label}>Lines</legend>
+          <legend className={CONTROL_CLASS.label}>Lines</legend>
           {(['bow', 'stern'] as const).map((end) => (
             <TickBox
               key={end}

@@ -10,7 +10,7 @@ import { JobBar } from '@/ui/job/job-bar'
 import { to } from '@/ui/routes'
 import { useDialog } from '@/ui/state/dialog-store'
 import { showFinding, useWantedFinding } from '@/ui/state/wanted-finding'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { LoadPathTable } from './load-path'
 import { useOpening } from '@/ui/state/opening-store'
 import { Openings } from './openings'
@@ -26,7 +26,7 @@ const CellSum = dynamic(() => import('./cell-sum').then((module) => module.CellS
 
 /** What the drawing marks: the picked thing, what the focused finding speaks of, and what is there in this state. */
 function useMarks(plan: Plan): SheetMarks {
-  const { survey, review } = assessedOf(plan)
+  const { survey, review } = assessmentOf(plan)
   const picked = usePlan((store) => store.picked)
   const focus = usePlan((store) => store.focus)
   const state = usePlan((store) => store.state)
@@ -62,11 +62,11 @@ const ZoomButtonsOf = memo(ZoomButtons)
 
 /** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
 const ShelfOf = memo(function ShelfOf({ plan }: { plan: Plan }) {
-  return <Shelf survey={assessedOf(plan).survey} />
+  return <Shelf survey={assessmentOf(plan).survey} />
 })
 
 const PanelsOf = memo(function PanelsOf({ plan }: { plan: Plan }) {
-  const { survey, review } = assessedOf(plan)
+  const { survey, review } = assessmentOf(plan)
   return (
     <>
       <LoadPathTable survey={survey} review={review} />
@@ -77,7 +77,7 @@ const PanelsOf = memo(function PanelsOf({ plan }: { plan: Plan }) {
 
 /** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
 const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
-  return <Strip survey={assessedOf(plan).survey} picked={picked} />
+  return <Strip survey={assessmentOf(plan).survey} picked={picked} />
 })
 
 /** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
@@ -102,7 +102,7 @@ function useShown(): Plan | undefined {
 type Drawer = 'none' | 'shelf' | 'path'
 
 function OpenBench({ plan }: { plan: Plan }) {
-  const { survey, review } = assessedOf(plan)
+  const { survey, review } = assessmentOf(plan)
   const [drawer, setDrawer] = useState<Drawer>('none')
   const cell = usePlan((store) => store.cell)
   const later = useDeferredValue(plan)
@@ -160,7 +160,7 @@ function OpenBench({ plan }: { plan: Plan }) {
           {drawer === 'shelf' ? 'Close the shelf' : 'Shelf'}
         </Button>
         <Button
-          look="solid"
+          variant="solid"
           className="flex-1 min-[44rem]:hidden"
           aria-expanded={drawer === 'path'}
           aria-controls="path"

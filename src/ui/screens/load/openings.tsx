@@ -26,7 +26,7 @@ export function Openings({ survey }: { survey: Survey }) {
     <div className="flex flex-wrap" role="group" aria-label="Draw it opening">
       {parts.map(({ id, name }) => (
         <Button
-          look="quiet"
+          variant="quiet"
           key={id}
 
           pressed={opening === id}

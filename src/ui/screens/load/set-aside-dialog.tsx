@@ -1,10 +1,10 @@
 'use client'
 import { Labelled } from '@/ui/kit/labelled'
 import { Problem } from '@/ui/kit/field-note'
-import { LOOK_OF } from '@/ui/kit/look-of'
+import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import { type Finding, saidOf } from '@/core'
+import { type Finding, findingText } from '@/core'
 import { useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
@@ -18,7 +18,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
   const [reason, setReason] = useState('')
   const [asked, setAsked] = useState(false)
   const lacking = by.trim() === '' || reason.trim() === ''
-  const put = () => {
+  const setAside = () => {
     setAsked(true)
     if (lacking) return
     const { run } = usePlan.getState()
@@ -27,7 +27,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
         do: 'setAside',
         aside: {
           findingId: finding.id,
-          said: saidOf(finding),
+          said: findingText(finding),
           by: by.trim(),
           reason: reason.trim(),
           on: today(),
@@ -47,7 +47,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
           <textarea
             {...control}
             data-first-focus
-            className={`${LOOK_OF.textarea} h-24`}
+            className={`${CONTROL_CLASS.textarea} h-24`}
             maxLength={1000}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
@@ -55,7 +55,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
         )}
       </Labelled>
       {asked && lacking && <Problem>Say who sets it aside, and why.</Problem>}
-      <Button look="solid" className="mt-3" onClick={put}>
+      <Button variant="solid" className="mt-3" onClick={setAside}>
         Set it aside
       </Button>
     </Modal>

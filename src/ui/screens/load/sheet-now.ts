@@ -1,6 +1,6 @@
 import { extentOf, layoutSheet } from '@/ui/drawing/layout'
 import { useZoom } from '@/ui/drawing/zoom-store'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** The drawing as it is on the page, for whoever holds something over it from elsewhere. */
@@ -11,7 +11,7 @@ export function sheetNow() {
   const { plan, dragFrom } = usePlan.getState()
   if (!plan) return undefined
   const { size, zoom } = useZoom.getState()
-  const { survey } = assessedOf(plan)
-  const extent = extentOf(dragFrom ? assessedOf(dragFrom).survey : survey)
+  const { survey } = assessmentOf(plan)
+  const extent = extentOf(dragFrom ? assessmentOf(dragFrom).survey : survey)
   return { survey, zoom, layout: layoutSheet(extent, size, zoom) }
 }

@@ -11,14 +11,14 @@ import { Words } from '@/ui/drawing/words'
 import { useUnits } from '@/ui/state/settings-store'
 import { useField } from './field-switch'
 import { Ghost } from './ghost'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
 import { useZoom } from '@/ui/drawing/zoom-store'
 import { useZoomGestures } from './zoom-gestures'
 import { byPage, useRoving } from '@/ui/kit/use-roving'
-import { useFocusKept } from '@/ui/kit/use-focus-kept'
+import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import { drawnSheet, sheetNow } from './sheet-now'
 
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
@@ -37,7 +37,7 @@ interface Grip {
 /** The drawing: three linked views to one scale, to look at, pick from and drag in. */
 export function Sheet({ marks }: { readonly marks: SheetMarks }) {
   const plan = usePlan((store) => store.plan)
-  return plan && <Views survey={assessedOf(plan).survey} marks={marks} />
+  return plan && <Views survey={assessmentOf(plan).survey} marks={marks} />
 }
 
 function Views({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
@@ -69,7 +69,10 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   }, [])
 
   const dragFrom = usePlan((store) => store.dragFrom)
-  const extent = useMemo(() => extentOf(dragFrom ? assessedOf(dragFrom).survey : survey), [dragFrom, survey])
+  const extent = useMemo(
+    () => extentOf(dragFrom ? assessmentOf(dragFrom).survey : survey),
+    [dragFrom, survey],
+  )
   const layout = useMemo(() => layoutSheet(extent, size, zoom), [extent, size, zoom])
   const { picked } = marks
   const words = useMemo(
@@ -203,7 +206,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
       drawnSheet.element = null
     }
   }, [ready])
-  useFocusKept(svg, '[role=button]', survey)
+  useKeptFocus(svg, '[role=button]', survey)
   useRoving(svg, '[data-roving]', byPage, words)
   return (
     <div ref={box} className="sheet-box max-wide:h-auto max-wide:min-h-[30rem]" data-testid="sheet">

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { compatible, judgePlan, survey, weightRoom, type Compatible } from '@/core'
+import { compatible, assess, survey, weightRoom, type Compatible } from '@/core'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { SHELF_GROUPS, shelfGroups } from './shelf-groups'
@@ -31,9 +31,9 @@ it.each(['A boat and the long box', 'Ridge camp, tent for two', 'Two bikes on th
 )
 
 it('puts nothing under what fits now where nothing more may be added, or no figure says', () => {
-  expect(
-    judgePlan(DEMO_PLANS.find(({ job }) => job.name === 'A boat and the long box')!).review.verdict,
-  ).toBe('stop')
+  expect(assess(DEMO_PLANS.find(({ job }) => job.name === 'A boat and the long box')!).review.verdict).toBe(
+    'stop',
+  )
   expect(groupsOf('A boat and the long box').groups.now).toEqual([])
   expect(groupsOf('Two bikes on the hatchback').groups.now).toEqual([])
 })

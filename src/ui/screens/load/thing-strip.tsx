@@ -7,7 +7,7 @@ import { useState } from 'react'
 import { StatusChoice } from '@/ui/kit/status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/kit/quantity-field'
-import { setOnEdge, turnOn } from '@/ui/state/edits'
+import { setOnEdge, turnNext } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
@@ -69,7 +69,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             }}
           />
         )}
-        <Button disabled={gear.turns.length < 2} onClick={() => turnOn(thing)}>
+        <Button disabled={gear.turns.length < 2} onClick={() => turnNext(thing)}>
           Turn {placement.turn}°
         </Button>
         {gear.onEdge && (

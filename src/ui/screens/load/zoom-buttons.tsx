@@ -17,7 +17,7 @@ export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked
       : survey.bars.find((at) => at.bar.id === picked?.id)?.box
   const key = (name: string, words: ReactNode, onClick: () => void, can = true, pressed?: boolean) => (
     <Button
-      look="quiet"
+      variant="quiet"
       aria-label={name}
       disabled={!can}
       onClick={onClick}

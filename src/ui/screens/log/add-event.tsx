@@ -123,7 +123,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       {field('Note', 'note')}
       {problem !== undefined && <Problem>{problem}</Problem>}
       <Button
-        look="solid"
+        variant="solid"
         onClick={() => {
           const event = eventOf(draft, racks)
           if (typeof event === 'string') {

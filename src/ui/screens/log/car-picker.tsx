@@ -1,6 +1,6 @@
 import { Button } from '@/ui/kit/button'
 import { TextBox } from '@/ui/kit/field'
-import { foundByName } from '@/ui/kit/found-by-name'
+import { foundByName } from '@/ui/kit/palette-search'
 import { useState } from 'react'
 
 /** A car with a log, as it stands in the list. */

@@ -5,15 +5,15 @@ import { JobBar } from '@/ui/job/job-bar'
 import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES } from '@/core'
 import { useEffect, useMemo, useState } from 'react'
 import { type ListedCar, listCars } from '@/storage/car-logs'
-import { whenKept } from '@/storage/kept-elsewhere'
-import { whyNotKept } from '@/storage/shelves'
+import { onSaved } from '@/storage/saved-elsewhere'
+import { whyNotSaved } from '@/storage/shelves'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { useJob } from '@/ui/state/use-job'
 import { useSearch } from '@/ui/state/use-search'
 import { CarPicker } from './car-picker'
 import { isLogHere, useLog } from '@/ui/state/log-store'
-import { TakeInLog } from './take-in-log'
+import { ImportLog } from './import-log'
 import { VehicleLog } from './vehicle-log'
 
 const nameOf = ({ id, about }: ListedCar) => (about ? carName(about) : id)
@@ -35,7 +35,7 @@ function useCars(ready: boolean, again: unknown) {
   const [elsewhere, setElsewhere] = useState(0)
   useEffect(
     () =>
-      whenKept(({ shelf }) => {
+      onSaved(({ shelf }) => {
         if (shelf === 'log' || shelf === 'plans') setElsewhere((count) => count + 1)
       }),
     [],
@@ -48,7 +48,7 @@ function useCars(ready: boolean, again: unknown) {
         if (wanted) setCars(listed(found))
       })
       .catch((error: unknown) => {
-        if (wanted) setTrouble(whyNotKept(error))
+        if (wanted) setTrouble(whyNotSaved(error))
       })
     return () => {
       wanted = false
@@ -83,7 +83,7 @@ export function LogScreen() {
   const carsOf = useMemo(() => carsByJob(jobs), [jobs])
   const nameById = useMemo(() => new Map(cars?.map(({ id, name }) => [id, name])), [cars])
   const day = today()
-  const takeIn = <TakeInLog carOf={(event) => carOf(event, carsOf)} nameOf={(id) => nameById.get(id)} />
+  const takeIn = <ImportLog carOf={(event) => carOf(event, carsOf)} nameOf={(id) => nameById.get(id)} />
   const read = shown !== undefined && isThere(shown)
   return (
     <div>
@@ -96,8 +96,8 @@ export function LogScreen() {
           {takeIn}
         </PageBar>
       )}
-      {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
-      {unlisted !== undefined && <Alert look="error">The cars cannot be listed. {unlisted}</Alert>}
+      {trouble !== undefined && <Alert variant="error">{trouble}</Alert>}
+      {unlisted !== undefined && <Alert variant="error">The cars cannot be listed. {unlisted}</Alert>}
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {cars && <CarPicker cars={cars} shown={shown} day={day} onPick={setPicked} />}
         {unread > 0 && (

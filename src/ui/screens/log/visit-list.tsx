@@ -86,7 +86,7 @@ function VisitLine({
                   <td>
                     {standing(event) !== ' (struck out)' && (
                       <Button
-                        look="word"
+                        variant="word"
                         aria-label={`Correct: ${EVENT_WORD[event.kind]} ${eventText(event, byId)}`}
                         onClick={() => onCorrect(event)}
                       >
@@ -140,7 +140,7 @@ export function VisitList({
         />
       ))}
       {listed < visits.length && (
-        <Button look="word" onClick={() => setListed((count) => count + LISTED)}>
+        <Button variant="word" onClick={() => setListed((count) => count + LISTED)}>
           {visits.length - listed} earlier visits
         </Button>
       )}

@@ -18,7 +18,7 @@ import {
 } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { keepInStock } from '@/storage/own-stock'
+import { saveInStock } from '@/storage/own-stock'
 import { usePlan } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
 import { StillSheet } from '@/ui/drawing/still-sheet'
@@ -104,9 +104,9 @@ export function RackForm({
       await saveNow()
     }
     if (!was) {
-      const kept = await keepInStock('racks', rack)
-      if (!kept.ok) {
-        setProblem(kept.reason)
+      const saved = await saveInStock('racks', rack)
+      if (!saved.ok) {
+        setProblem(saved.reason)
         return
       }
       await reloadOwn()
@@ -166,7 +166,7 @@ export function RackForm({
         kind: (chosen) => restart(now?.attachmentId ?? '', chosen),
       }}
       actions={
-        <Button type="submit" look="solid">
+        <Button type="submit" variant="solid">
           {job === undefined ? 'Save this rack' : 'Save and go back to Load'}
         </Button>
       }

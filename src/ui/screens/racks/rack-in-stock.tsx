@@ -1,7 +1,7 @@
 'use client'
-import { apartFromStock, intoStock, type Rack, stockRackOf } from '@/core'
+import { stockDifferences, intoStock, type Rack, stockRackOf } from '@/core'
 import { useMemo, useState } from 'react'
-import { keepInStock } from '@/storage/own-stock'
+import { saveInStock } from '@/storage/own-stock'
 import { Button } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
 import { useSettings } from '@/ui/state/settings-store'
@@ -13,16 +13,16 @@ export function RackInStock({ rack }: { rack: Rack }) {
   const own = useSettings((store) => store.own.racks)
   const [problem, setProblem] = useState<string>()
   const entry = useMemo(() => stockRackOf(rack, racks), [rack, racks])
-  const apart = useMemo(() => (entry ? apartFromStock(rack, entry) : []), [rack, entry])
-  if (!entry || apart.length === 0) return null
+  const conflict = useMemo(() => (entry ? stockDifferences(rack, entry) : []), [rack, entry])
+  if (!entry || conflict.length === 0) return null
   const take = async () => {
-    const kept = await keepInStock(
+    const saved = await saveInStock(
       'racks',
       intoStock(rack, entry),
       own.find(({ id }) => id === entry.id),
     )
-    if (!kept.ok) {
-      setProblem(kept.reason)
+    if (!saved.ok) {
+      setProblem(saved.reason)
       return
     }
     setProblem(undefined)
@@ -31,10 +31,10 @@ export function RackInStock({ rack }: { rack: Rack }) {
   return (
     <details className="w-full">
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        In stock {entry.name} differs: {apart.map(({ name }) => name).join(', ')}
+        In stock {entry.name} differs: {conflict.map(({ name }) => name).join(', ')}
       </summary>
       <ul className="mb-2">
-        {apart.map(({ name, fields }, i) => (
+        {conflict.map(({ name, fields }, i) => (
           <li key={`${name} ${i}`}>
             {name}: {fields.join(', ')}
           </li>

@@ -69,7 +69,7 @@ function Offer({ offer }: { offer: RackOffer }) {
       <td>
         {rack && (
           <Button
-            look={offer.suits.kind === 'cannot' ? 'word' : 'plain'}
+            variant={offer.suits.kind === 'cannot' ? 'word' : 'plain'}
             aria-label={`Put on ${offer.name}`}
             onClick={() => usePlan.getState().run({ do: 'addRack', rack })}
           >
@@ -155,7 +155,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
                 Say what holds a rack on this vehicle
               </ButtonLink>
             )}
-            <ButtonLink look="word" href={to('compare', { a: plan.id })}>
+            <ButtonLink variant="word" href={to('compare', { a: plan.id })}>
               Compare with another job
             </ButtonLink>
           </p>

@@ -15,7 +15,7 @@ import {
   STATE_WORD,
 } from '@/core'
 import { useEffect, useState } from 'react'
-import { assessedOf } from '@/ui/state/assessed'
+import { assessmentOf } from '@/ui/state/assessment'
 import { PhraseLine } from '@/ui/kit/quantity'
 import { fetchDemo, useSettings } from '@/ui/state/settings-store'
 import { SeverityTag } from '@/ui/kit/severity-tag'
@@ -36,7 +36,7 @@ function examples(plans: readonly Plan[]): ReadonlyMap<string, Example> {
   const found = new Map<string, Example>()
   const rank = ({ severity }: Finding) => OUTCOME_RANK[severity]
   for (const plan of plans)
-    for (const finding of assessedOf(plan).review.findings) {
+    for (const finding of assessmentOf(plan).review.findings) {
       const known = found.get(finding.rule)
       if (!known || rank(finding) < rank(known.finding))
         found.set(finding.rule, { finding, job: { id: plan.id, name: plan.job.name } })
@@ -63,7 +63,7 @@ export function RulesScreen() {
   return (
     <div>
       <PageBar screen="rules" about="each with its formula and source">
-        <ButtonLink look="quiet" href={to('board')}>
+        <ButtonLink variant="quiet" href={to('board')}>
           All jobs
         </ButtonLink>
       </PageBar>

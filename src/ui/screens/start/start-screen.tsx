@@ -6,7 +6,7 @@ import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { keepPlan, loadPlan } from '@/storage/plans'
+import { savePlan, loadPlan } from '@/storage/plans'
 import { Alert } from '@/ui/kit/alert'
 import { useSettings } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
@@ -81,7 +81,7 @@ export function StartScreen() {
       ...(house === undefined ? {} : { rules: house }),
     })
     // Where it cannot be kept it waits in this page, and the bar of every screen says so.
-    await keepPlan(plan)
+    await savePlan(plan)
     router.push(to('load', { job: plan.id }))
   }
   const begin = async () => {
@@ -116,13 +116,13 @@ export function StartScreen() {
   return (
     <>
       <PageBar screen="start" about="a new job">
-        <ButtonLink look="quiet" href={to('board')}>
+        <ButtonLink variant="quiet" href={to('board')}>
           All jobs
         </ButtonLink>
       </PageBar>
       <main className="mx-auto max-w-[1500px] space-y-6 p-4">
         <CarBefore draft={whose} onDraft={setWhose} onSame={(id) => void again(id)} />
-        {trouble !== undefined && <Alert look="error">{trouble}</Alert>}
+        {trouble !== undefined && <Alert variant="error">{trouble}</Alert>}
         <section aria-labelledby="vehicle-title">
           <div className="mb-2 flex flex-wrap items-center gap-3">
             <h2 id="vehicle-title" className="text-head">
@@ -204,7 +204,7 @@ export function StartScreen() {
                 if (event.key === 'Enter') void begin()
               }}
             />
-            <Button look="solid" className="mt-3" onClick={() => void begin()}>
+            <Button variant="solid" className="mt-3" onClick={() => void begin()}>
               Start the job
             </Button>
           </section>

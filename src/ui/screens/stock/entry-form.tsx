@@ -3,7 +3,7 @@ import { Button } from '@/ui/kit/button'
 import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind, type UnitSystem } from '@/core'
 import { useMemo, useState } from 'react'
 import type * as z from '@/core/units/schema'
-import { keepInStock } from '@/storage/own-stock'
+import { saveInStock } from '@/storage/own-stock'
 import { SheetFields } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { Modal } from '@/ui/kit/modal'
@@ -42,9 +42,9 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
       setProblem(saving.problem)
       return
     }
-    const kept = await keepInStock(kind, saving.value, start)
-    if (!kept.ok) {
-      setProblem(kept.reason)
+    const saved = await saveInStock(kind, saving.value, start)
+    if (!saved.ok) {
+      setProblem(saved.reason)
       return
     }
     sheet.forget()
@@ -66,7 +66,7 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
         onSave={() => void save()}
         actions={
           <>
-            <Button type="submit" look="solid">
+            <Button type="submit" variant="solid">
               Keep this {LIST_WORD[kind].one}
             </Button>
             <Button onClick={onClose}>Leave it as it was</Button>

@@ -3,7 +3,7 @@ import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import type { CsvPreview, StockKind } from '@/core'
 import { useState } from 'react'
-import { keepAllInStock, type StockEntry } from '@/storage/own-stock'
+import { saveAllInStock, type StockEntry } from '@/storage/own-stock'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -24,9 +24,9 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
   const good = changed.length + added.length
   const take = async () => {
     const entries = [...changed, ...added].map((item): StockEntry => ({ kind, item }))
-    const kept = await keepAllInStock(entries)
-    if (!kept.ok) {
-      setReason(`${kept.reason} Nothing was taken.`)
+    const saved = await saveAllInStock(entries)
+    if (!saved.ok) {
+      setReason(`${saved.reason} Nothing was taken.`)
       return
     }
     await reloadOwn()
@@ -65,7 +65,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       )}
       <div className="mt-4 flex flex-wrap gap-2">
         {good > 0 && (
-          <Button look="solid" onClick={() => void take()}>
+          <Button variant="solid" onClick={() => void take()}>
             {problems.length > 0
               ? `Take the ${good} good ${good === 1 ? 'line' : 'lines'}`
               : `Take ${lines(good)}`}

@@ -1,7 +1,7 @@
 'use client'
 import type { StockChanges } from '@/core'
 import { useState } from 'react'
-import { keepAllInStock } from '@/storage/own-stock'
+import { saveAllInStock } from '@/storage/own-stock'
 import { Button } from '@/ui/kit/button'
 import { TickBox } from '@/ui/kit/field'
 import { Problem } from '@/ui/kit/field-note'
@@ -29,9 +29,9 @@ export function StockFilePreview({
   const key = ({ kind, item }: (typeof changed)[number]) => `${kind}/${item.id}`
   const wanted = [...added, ...changed.filter((each) => !staying.has(key(each)))]
   const take = async () => {
-    const kept = await keepAllInStock(wanted)
-    if (!kept.ok) {
-      setReason(`${kept.reason} Nothing was taken.`)
+    const saved = await saveAllInStock(wanted)
+    if (!saved.ok) {
+      setReason(`${saved.reason} Nothing was taken.`)
       return
     }
     await reloadOwn()
@@ -68,7 +68,7 @@ export function StockFilePreview({
           </ul>
         </>
       )}
-      <Button look="solid" className="mt-3" disabled={wanted.length === 0} onClick={() => void take()}>
+      <Button variant="solid" className="mt-3" disabled={wanted.length === 0} onClick={() => void take()}>
         {wanted.length === 0 ? 'Nothing to take in' : `Take in ${entries(wanted.length)}`}
       </Button>
     </Modal>

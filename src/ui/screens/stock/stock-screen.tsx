@@ -149,7 +149,7 @@ export function StockScreen() {
                   </ButtonLink>
                 )}
                 {mine.has(item.id) && (
-                  <Button look="word" aria-label={`Delete ${item.name}`} onClick={() => void drop(item)}>
+                  <Button variant="word" aria-label={`Delete ${item.name}`} onClick={() => void drop(item)}>
                     Delete
                   </Button>
                 )}

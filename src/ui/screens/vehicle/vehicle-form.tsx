@@ -23,7 +23,7 @@ import {
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { keepInStock } from '@/storage/own-stock'
+import { saveInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
@@ -87,9 +87,9 @@ export function VehicleForm({
       router.push(to('load', { job }))
       return
     }
-    const kept = await keepInStock('vehicles', saving.value, was)
-    if (!kept.ok) {
-      setProblem(kept.reason)
+    const saved = await saveInStock('vehicles', saving.value, was)
+    if (!saved.ok) {
+      setProblem(saved.reason)
       return
     }
     sheet.forget()
@@ -132,7 +132,7 @@ export function VehicleForm({
         obstacles: (each, kind) => startingObstacle(kind as ObstacleKind, body, each),
       }}
       actions={
-        <Button type="submit" look="solid">
+        <Button type="submit" variant="solid">
           {job === undefined ? 'Save this vehicle' : 'Save and go back to Load'}
         </Button>
       }

@@ -1,5 +1,0 @@
-import { register } from 'tsx/esm/api'
-
-// A thread reads the same source as the shell that started it.
-register()
-await import('./judge-thread.ts')

@@ -1,0 +1,1 @@
+export function assessedBy(root: string): Promise<string>

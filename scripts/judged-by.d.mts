@@ -1,1 +1,0 @@
-export function judgedBy(root: string): Promise<string>

@@ -1,0 +1,192 @@
+import { TAPED_NAME, type Taped } from '../../log/taped'
+import type { HeldBy } from '../../kinds/attachment'
+import { deg, mm, type Phrase } from '../../units/phrase'
+import { squareness as skewOf } from '../../survey/bars/squareness'
+import { plannedReading, type PlannedPair } from './taped'
+import type { JudgedReading, Middles } from './bar-readings'
+import { sidewaysMm } from './possible'
+
+/** What is to be done about a bar that stands along the vehicle where it should not, by what holds it. */
+const PUT_RIGHT: Readonly<Record<HeldBy, string | undefined>> = {
+  rail: undefined,
+  notch:
+    'Its feet stand in notches of the rail: look for a foot one notch off, and for a bar that sits askew in its feet.',
+  point:
+    'Its feet stand on the vehicle’s points: look for a foot on the wrong one, and for a bar that sits askew in its feet.',
+  socket:
+    'Its feet stand in sockets: look for one that is not home, and for a bar that sits askew in its feet.',
+  doorFrame:
+    'Its feet hook into the door frame: measure each foot anew from the mark that the rack’s sheet names, lift the one that is off and set it again.',
+  hole: 'Its feet stand over drilled holes: look for a foot on the wrong one, and for a bar that sits askew in its feet.',
+}
+
+/** Which end of the rear bar goes which way to bring both sides to the planned spread. */
+export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
+  const [left, right] = [middles.spreadLeft?.mm, middles.spreadRight?.mm]
+  if (left === undefined || right === undefined) return []
+  const tolerance = pair.toleranceMm
+  const off = right - left
+  const otherwise = PUT_RIGHT[pair.heldBy]
+  if (Math.abs(off) > tolerance) {
+    const move = ([side, value]: readonly [string, number]): Phrase => {
+      const by = pair.spreadMm - value
+      return Math.abs(by) < 0.5 ? [] : [`${side} end `, mm(Math.abs(by)), by > 0 ? ' rearward' : ' forward']
+    }
+    const moves = (
+      [
+        ['left', left],
+        ['right', right],
+      ] as const
+    )
+      .map(move)
+      .filter((each) => each.length > 0)
+    return [
+      {
+        what: 'parallel',
+        severity: 'stop',
+        measuredMm: Math.abs(off),
+        limitMm: tolerance,
+        say: [
+          'The bars are ',
+          mm(Math.abs(off)),
+          ' out of parallel (',
+          deg(Math.abs(skewOf(left, right, (pair.front.acrossMm + pair.rear.acrossMm) / 2).skewDeg)),
+          '); ',
+          mm(tolerance),
+          ' is allowed. ',
+          ...(otherwise === undefined
+            ? [
+                `Loosen the ${pair.rear.name} and bring its `,
+                ...moves.flatMap((each, i) => (i === 0 ? each : [', its ', ...each])),
+                ', then measure again.',
+              ]
+            : [otherwise]),
+        ],
+      },
+    ]
+  }
+  const mean = (left + right) / 2 - pair.spreadMm
+  const shifted = Math.abs(mean) > tolerance
+  const exact = Math.abs(mean) < 0.5
+  return [
+    {
+      what: 'parallel',
+      severity: 'clear',
+      measuredMm: Math.abs(off),
+      limitMm: tolerance,
+      say: ['The bars are parallel within ', mm(Math.abs(off)), '.'],
+    },
+    {
+      what: 'spread',
+      severity: shifted ? 'mind' : 'clear',
+      measuredMm: (left + right) / 2,
+      limitMm: pair.spreadMm,
+      say: [
+        'The spread is ',
+        mm((left + right) / 2),
+        ...(exact ? [' as planned.'] : [', planned ', mm(pair.spreadMm)]),
+        ...(shifted
+          ? otherwise === undefined
+            ? [`: bring the ${pair.rear.name} `, mm(Math.abs(mean)), mean > 0 ? ' forward.' : ' rearward.']
+            : [`. ${otherwise}`]
+          : exact
+            ? []
+            : ['; ', mm(tolerance), ' is allowed.']),
+      ],
+    },
+  ]
+}
+
+/** Whether one bar stands further to a side than the other. */
+export function square(pair: PlannedPair, middles: Middles): JudgedReading[] {
+  const { spreadLeft: left, spreadRight: right, diagonalLeft: d1, diagonalRight: d2 } = middles
+  if (!left || !right || !d1 || !d2) return []
+  const across =
+    ((middles.frontAcross?.mm ?? pair.front.acrossMm) + (middles.rearAcross?.mm ?? pair.rear.acrossMm)) / 2
+  const sideways = sidewaysMm(d1.mm, d2.mm, left.mm, right.mm, across)
+  const off = Math.abs(sideways) > pair.toleranceMm
+  return [
+    {
+      what: 'square',
+      severity: off ? 'stop' : 'clear',
+      measuredMm: Math.abs(sideways),
+      limitMm: pair.toleranceMm,
+      say: off
+        ? [
+            `The ${pair.rear.name} stands `,
+            mm(Math.abs(sideways)),
+            ` too far to the ${sideways > 0 ? 'right' : 'left'} of the ${pair.front.name}: slide it to the ${sideways > 0 ? 'left' : 'right'}, then measure again.`,
+          ]
+        : ['The diagonals agree: square within ', mm(Math.abs(sideways)), '.'],
+    },
+  ]
+}
+
+/** Whether a bar hangs over alike on both sides. */
+export function centred(pair: PlannedPair, middles: Middles, which: 'front' | 'rear'): JudgedReading[] {
+  const [left, right] = [middles[`${which}OverLeft`]?.mm, middles[`${which}OverRight`]?.mm]
+  if (left === undefined || right === undefined) return []
+  const { name } = pair[which]
+  const off = (left - right) / 2
+  const bad = Math.abs(off) > pair.toleranceMm
+  return [
+    {
+      what: `${which} centred`,
+      severity: bad ? 'stop' : 'clear',
+      measuredMm: Math.abs(off),
+      limitMm: pair.toleranceMm,
+      say: bad
+        ? [
+            `${name}: slide the bar `,
+            mm(Math.abs(off)),
+            ` to the ${off > 0 ? 'right' : 'left'}; it hangs over more on the ${off > 0 ? 'left' : 'right'}.`,
+          ]
+        : [`${name}: centred within `, mm(Math.abs(off)), '.'],
+    },
+  ]
+}
+
+const TWINS: readonly (readonly [Taped, Taped])[] = [
+  ['spreadLeft', 'spreadRight'],
+  ['diagonalLeft', 'diagonalRight'],
+  ['frontOverLeft', 'frontOverRight'],
+  ['rearOverLeft', 'rearOverRight'],
+]
+
+/** What one side alone says: off what is planned, or not; what it means hangs on the other side. */
+export function alone(pair: PlannedPair, middles: Middles): JudgedReading[] {
+  return TWINS.flatMap(([one, other]) =>
+    (
+      [
+        [one, other],
+        [other, one],
+      ] as const
+    ).flatMap(([read, lacks]): JudgedReading[] => {
+      const value = middles[read]?.mm
+      const planned = plannedReading(pair, read)
+      if (value === undefined || planned === undefined || middles[lacks] !== undefined) return []
+      const off = value - planned
+      const out = Math.abs(off) > pair.toleranceMm
+      return [
+        {
+          what: `alone ${read}`,
+          of: read,
+          severity: out ? 'findOut' : 'clear',
+          measuredMm: value,
+          limitMm: planned,
+          say: out
+            ? [
+                `${TAPED_NAME[read]}: `,
+                mm(value),
+                `, `,
+                mm(Math.abs(off)),
+                ` ${off > 0 ? 'more' : 'less'} than planned. What that means shows with ${lower(TAPED_NAME[lacks])}: tape that too.`,
+              ]
+            : [`${TAPED_NAME[read]}: `, mm(value), ', near what is planned; the other side is not read.'],
+        },
+      ]
+    }),
+  )
+}
+
+const lower = (text: string) => `${text.charAt(0).toLowerCase()}${text.slice(1)}`

@@ -1,0 +1,193 @@
+import { calibration } from '../calibration'
+import * as z from '../../units/schema'
+import { massKg, sizeMm } from '../../units/scalars'
+import { ANSWER_WORD, ANSWERS } from '../answer'
+import { PROOF_OUTCOMES } from '../proof-outcome'
+import { PULL_EVIDENCE, pullWords } from '../pull-evidence'
+import { forgetPlaces, retainAnswers, pullKey, signKey } from '../record'
+import { isMark, TAPED, TAPED_NAME, type Taped } from '../taped'
+import { asTyped, entry, hung, key, reason, tidy, typed, words } from './entry'
+
+const step = { stepId: key, title: words }
+/** How a reading came: by which tool, and whether a device of the demo only played it. */
+const readBy = {
+  typed: z.optional(typed),
+  tool: z.optional(z.string().check(z.maxLength(120))),
+  calibration: z.optional(calibration),
+  /** Played by a device of the demo, and read by nobody. */
+  simulated: z.optional(z.literal(true)),
+}
+const PROVED = { good: 'good', notGood: 'not good', notNow: 'put off', notDriven: 'not driven' } as const
+
+/** What is done, read, seen and said in the bay. */
+export const ofWorkEvents = {
+  counted: entry({
+    word: 'Counted',
+    shape: { lineId: key, what: words, count: z.int().check(z.gte(0), z.lte(4000)) },
+    line: (said) => `${said.count} × ${said.what}`,
+    changes: ({ job }, said) => job.counted.set(said.lineId, said.count),
+    subject: ({ lineId }) => [lineId],
+  }),
+  stepDone: entry({
+    word: 'Done',
+    shape: {
+      ...step,
+      /** What the tick hung on, as it was then. */
+      hung: z.optional(hung),
+    },
+    line: ({ title }) => title,
+    changes: ({ job }, said) => {
+      job.done.add(said.stepId)
+      if (said.hung) job.hung.set(said.stepId, said.hung)
+      else job.hung.delete(said.stepId)
+      retainAnswers(job, said.stepId, ({ places }) => places !== undefined)
+    },
+  }),
+  stepReopened: entry({
+    word: 'Opened again',
+    shape: step,
+    line: ({ title }) => title,
+    changes: ({ job }, { stepId }) => {
+      job.done.delete(stepId)
+      job.answers.delete(stepId)
+    },
+  }),
+  measured: entry({
+    word: 'Measured',
+    shape: {
+      stepId: key,
+      pairId: key,
+      readings: z.partialRecord(z.enum(TAPED), z.array(sizeMm).check(z.minLength(1), z.maxLength(40))),
+      typed: z.optional(z.partialRecord(z.enum(TAPED), typed)),
+    },
+    line: ({ readings, typed: texts }) =>
+      Object.entries(readings)
+        .map(([each, list]) => {
+          const taped = each as Taped
+          const unit = isMark(taped) ? '' : ' mm'
+          return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(texts?.[taped])}`
+        })
+        .join('; '),
+    changes: ({ job }, said) => {
+      job.measured.set(`${said.stepId} ${said.pairId}`, said.readings)
+      job.typed.set(`${said.stepId} ${said.pairId}`, said.typed ?? {})
+    },
+    subject: ({ stepId, pairId }) => [stepId, pairId],
+  }),
+  weighed: entry({
+    word: 'Weighed',
+    shape: { targetId: key, what: words, kg: massKg, ...readBy },
+    line: (said) => `${said.what} ${tidy(said.kg)} kg${asTyped(said.typed)}`,
+    changes: ({ job }, said) => {
+      job.weighed.set(said.targetId, said.kg)
+      if (said.simulated) job.playedWeights.add(said.targetId)
+      else job.playedWeights.delete(said.targetId)
+    },
+    subject: ({ targetId }) => [targetId],
+  }),
+  torqued: entry({
+    word: 'Torqued',
+    shape: {
+      jointId: key,
+      what: words,
+      spot: words,
+      pass: z.int().check(z.gte(1), z.lte(9)),
+      percent: z.number().check(z.gte(1), z.lte(100)),
+      /** What the wrench read, N·m. */
+      nm: z.optional(z.number().check(z.gte(0.001), z.lte(2000))),
+      how: z.optional(z.enum(PULL_EVIDENCE)),
+      ...readBy,
+    },
+    line: (said) =>
+      `${said.what}, ${said.spot}, pass ${said.pass} (${said.percent} %): ${said.nm === undefined ? pullWords(said.how) : `${tidy(said.nm)} N·m${asTyped(said.typed)}`}`,
+    changes: ({ job }, said) => {
+      job.torqued.set(pullKey(said.jointId, said.spot, said.pass), {
+        nm: said.nm,
+        how: said.nm === undefined ? said.how : 'reading',
+        tool: said.tool,
+        calibration: said.calibration,
+        simulated: said.simulated,
+      })
+      job.signs.delete(signKey(said.jointId, said.spot))
+      forgetPlaces(job, said.jointId, [said.spot])
+    },
+    subject: ({ jointId, spot, pass }) => [jointId, spot, pass],
+  }),
+  signSeen: entry({
+    word: 'Sign seen',
+    shape: {
+      jointId: key,
+      what: words,
+      /** The sign in words, and where it was seen, beside a reading. */
+      sign: words,
+      spots: z.array(words).check(z.minLength(1), z.maxLength(60)),
+    },
+    line: (said) => `${said.what}, ${said.sign}: ${said.spots.join(' ')}`,
+    changes: ({ job }, { jointId, spots }) => {
+      for (const spot of spots) job.signs.add(signKey(jointId, spot))
+    },
+  }),
+  told: entry({
+    word: 'Told',
+    shape: { what: words },
+    line: ({ what }) => what,
+    changes: ({ job }, { what }) => job.told.push(what),
+  }),
+  proved: entry({
+    word: 'Proved',
+    shape: { item: key, what: words, outcome: z.enum(PROOF_OUTCOMES) },
+    line: (said) => `${said.what}: ${PROVED[said.outcome]}`,
+    changes: ({ job }, { item, outcome }) => job.proved.set(item, outcome),
+    subject: ({ item }) => [item],
+  }),
+  channelSeen: entry({
+    word: 'Channel looked into',
+    shape: {
+      barId: key,
+      what: words,
+      /** Everything that is in it, each so far from its low end, mm; empty where it was seen to be empty. */
+      inside: z
+        .array(z.strictObject({ what: words, fromLowMm: sizeMm, fixed: z.boolean() }))
+        .check(z.maxLength(40)),
+    },
+    line: ({ what, inside }) =>
+      inside.length === 0
+        ? `${what}: empty`
+        : `${what}: ${inside.map((each) => `${each.what} at ${tidy(each.fromLowMm)} mm`).join(', ')}`,
+    changes: ({ job }, { barId, inside }) => job.channels.set(barId, inside),
+    subject: ({ barId }) => [barId],
+  }),
+  answered: entry({
+    word: 'Answered',
+    shape: {
+      ...step,
+      answer: z.enum(ANSWERS),
+      /** Of some places alone, and of which joint; the whole step without. */
+      places: z.optional(z.array(words).check(z.minLength(1), z.maxLength(60))),
+      jointId: z.optional(key),
+      reason,
+      hung: z.optional(hung),
+    },
+    line: (said) =>
+      `${ANSWER_WORD[said.answer]}: ${said.title}${said.places ? `, ${said.places.join(' ')}` : ''}. ${said.reason}`,
+    // The whole step has one answer; each of its places has one. What was ticked is open again by it.
+    changes: ({ job }, said) => {
+      if (said.places) forgetPlaces(job, said.jointId, said.places)
+      else retainAnswers(job, said.stepId, ({ places }) => places !== undefined)
+      job.answers.set(said.stepId, [...(job.answers.get(said.stepId) ?? []), said])
+      job.done.delete(said.stepId)
+    },
+    subject: ({ places, stepId }) => (places ? undefined : [stepId]),
+  }),
+  deviated: entry({
+    word: 'Differs from the sheet',
+    shape: {
+      ...step,
+      reason,
+      /** What it speaks of, by id: a finding of the step, or what is still open there. Of anything else it says nothing. */
+      about: z.optional(z.array(key).check(z.maxLength(40))),
+    },
+    line: (said) => `${said.title}: ${said.reason}`,
+    changes: ({ job }, said) => job.deviations.push(said),
+  }),
+}

@@ -1,6 +1,0 @@
-declare namespace NodeJS {
-  interface ProcessEnv {
-    /** The key of the program as far as an assessment reaches it, written in by the build. */
-    readonly JUDGED_BY: string
-  }
-}
