@@ -49,7 +49,7 @@ type Outcome = { readonly code: number } & (
 )
 
 /** A plan's file, judged; or why it cannot be. */
-export async function judgeFile(path: string, read: (path: string) => Promise<string>): Promise<Outcome> {
+export async function assessFile(path: string, read: (path: string) => Promise<string>): Promise<Outcome> {
   let text: string
   try {
     text = await read(path)
@@ -112,7 +112,7 @@ export async function reportFile(
   { verb, json, choice, parts, many }: Asked,
   read: (path: string) => Promise<string>,
 ): Promise<Output> {
-  const outcome = await judgeFile(path, read)
+  const outcome = await assessFile(path, read)
   const { code } = outcome
   if ('problems' in outcome) {
     const said = outcome.problems.slice(0, many ? 1 : MOST_PROBLEMS)

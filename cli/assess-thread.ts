@@ -12,10 +12,10 @@ const read = (path: string) => new Promise<string>((resolve) => resolve(readFile
 
 /** Judges the files it is given and says what was asked of each, in their order. */
 parentPort?.on('message', ({ files, asked }: Handful) => {
-  const tell = async (): Promise<readonly Output[]> => {
-    const told: Output[] = []
-    for (const file of files) told.push(await reportFile(file, asked, read))
-    return told
+  const report = async (): Promise<readonly Output[]> => {
+    const outputs: Output[] = []
+    for (const file of files) outputs.push(await reportFile(file, asked, read))
+    return outputs
   }
-  void tell().then((told) => parentPort?.postMessage(told))
+  void report().then((outputs) => parentPort?.postMessage(outputs))
 })

@@ -6,7 +6,7 @@ import {
   type LogEvent,
   phraseText,
   type Session,
-  type StepStands,
+  type SessionStep,
   type StepState,
   type UnitChoice,
 } from '../src/core'
@@ -24,7 +24,7 @@ const hours = (minutes: number): string => {
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`
 }
 
-function nextLines({ step, waits, holds, asks, changed }: StepStands, choice: UnitChoice): string[] {
+function nextLines({ step, waits, holds, asks, changed }: SessionStep, choice: UnitChoice): string[] {
   const lacking = asks.filter(({ given }) => given === undefined).map(({ place }) => place)
   return [
     `  Next: ${step.title}${changed === undefined ? '' : ` (again: ${changed} changed)`}`,

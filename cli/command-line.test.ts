@@ -287,12 +287,12 @@ describe('many files', () => {
           await writeFile(file, i === 117 ? '{"format":' : printPlan(DEMO_PLANS[i % DEMO_PLANS.length]!))
         const asked = { verb: 'review', json: false, choice: METRIC, parts: [], many: true } as const
         const read = (path: string) => readFile(path, 'utf8')
-        const told = []
-        for await (const each of reportFiles(files, asked, read)) told.push(each)
+        const outputs = []
+        for await (const each of reportFiles(files, asked, read)) outputs.push(each)
         const alone = []
         for (const file of files) alone.push(await reportFile(file, asked, read))
-        expect(told).toEqual(alone)
-        expect(told[117]?.code).toBe(3)
+        expect(outputs).toEqual(alone)
+        expect(outputs[117]?.code).toBe(3)
       } finally {
         await rm(folder, { recursive: true, force: true })
       }

@@ -1,6 +1,6 @@
 import { METRIC, parseLogText, parsePartsText, type Part, type ReadLog, type UnitChoice } from '../src/core'
 import { bayOf } from './bay-command'
-import { type Asked, judgeFile, type Output, UNREADABLE } from './assess-file'
+import { type Asked, assessFile, type Output, UNREADABLE } from './assess-file'
 
 interface ShellStreams {
   read(path: string): Promise<string>
@@ -50,7 +50,7 @@ async function runBay(
   shell: ShellStreams,
   choice: UnitChoice,
 ): Promise<number> {
-  const outcome = await judgeFile(file, shell.read)
+  const outcome = await assessFile(file, shell.read)
   if ('problems' in outcome) {
     for (const problem of outcome.problems.slice(0, 20)) shell.err(`${file}: ${problem}`)
     return UNREADABLE

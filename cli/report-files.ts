@@ -7,13 +7,13 @@ const WORTH_THREADS = 200
 /** So many files go to a thread at a time. */
 const AT_A_TIME = 25
 /** A thread that judges handfuls of files, one after the other. */
-class Judge {
+class AssessThread {
   private readonly worker = new Worker(new URL('./assess-thread.mjs', import.meta.url))
-  async judge(files: readonly string[], asked: Asked): Promise<readonly Output[]> {
+  async assess(files: readonly string[], asked: Asked): Promise<readonly Output[]> {
     const answer = new Promise<readonly Output[]>((resolve, reject) => {
-      this.worker.once('message', (told: readonly Output[]) => {
+      this.worker.once('message', (outputs: readonly Output[]) => {
         this.worker.off('error', reject)
-        resolve(told)
+        resolve(outputs)
       })
       this.worker.once('error', reject)
     })
@@ -28,25 +28,25 @@ async function* byThreads(files: readonly string[], asked: Asked): AsyncIterable
   const handfuls = Array.from({ length: Math.ceil(files.length / AT_A_TIME) }, (_, i) =>
     files.slice(i * AT_A_TIME, (i + 1) * AT_A_TIME),
   )
-  const judges = Array.from({ length: availableParallelism() }, () => new Judge())
-  const answers: ((told: Promise<readonly Output[]>) => void)[] = []
-  const told = handfuls.map(
+  const threads = Array.from({ length: availableParallelism() }, () => new AssessThread())
+  const answers: ((outputs: Promise<readonly Output[]>) => void)[] = []
+  const outputs = handfuls.map(
     () => new Promise<readonly Output[]>((resolve) => answers.push((answer) => resolve(answer))),
   )
   let next = 0
-  const work = async (judge: Judge) => {
+  const work = async (judge: AssessThread) => {
     for (let i = next++; i < handfuls.length; i = next++) {
-      const answer = judge.judge(handfuls[i] ?? [], asked)
+      const answer = judge.assess(handfuls[i] ?? [], asked)
       answers[i]?.(answer)
       await answer
     }
   }
   try {
     // What goes wrong in a thread is met where its handful is waited for.
-    for (const judge of judges) work(judge).catch(() => undefined)
-    for (const each of told) yield* await each
+    for (const judge of threads) work(judge).catch(() => undefined)
+    for (const each of outputs) yield* await each
   } finally {
-    await Promise.all(judges.map((judge) => judge.end()))
+    await Promise.all(threads.map((judge) => judge.end()))
   }
 }
 

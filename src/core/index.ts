@@ -164,7 +164,7 @@ export {
 export { rackOffer, type RackOffer, type RackSuits } from './placing/rack-offer'
 export { barLengthOffers, type BarLengthOffer } from './placing/bar-lengths'
 export { compatible, type Compatible } from './placing/compatible'
-export type { HeldOver } from './placing/places'
+export type { PointerPlace } from './placing/places'
 export { trialThing as tried } from './placing/trial'
 
 export { type Answer, answered } from './remedies/answered'
@@ -199,7 +199,7 @@ export { peak, settle, UNSETTLED } from './bay/devices/settling'
 export { decodeWeight } from './bay/devices/weight-measurement'
 export { drillFindings, drillPlans } from './bay/drilling/drill-plan'
 export { daysAfter, dueOf, isOverdue } from './bay/due'
-export { evidenceNow, heldProgress } from './bay/evidence'
+export { evidenceNow, currentProgress } from './bay/evidence'
 export { type Hold, holdsOf, isUngiven } from './bay/holds'
 export { jobSession } from './bay/job-session'
 export { marksOf } from './bay/marks'
@@ -212,7 +212,7 @@ export {
   currentIndex,
   minutesLeft,
   type Session,
-  type StepStands,
+  type SessionStep,
   type StepState,
   waitsFor,
 } from './bay/session'

@@ -6,7 +6,7 @@ import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'
 import { backupText, openBackup, restore } from './backup'
 import { patchBetween } from '@/core'
-import { putAway } from './archive'
+import { saveArchived } from './archive'
 import { atCall, type Meanwhile } from './faults.testing'
 import { loadCopy, importBundle } from './job-bundle'
 import { dropDemo } from './drop-demo'
@@ -65,7 +65,7 @@ const SCRIPT: readonly (readonly [string, () => Promise<unknown>, Failing?])[] =
   ['an entry taken from stock', () => dropFromStock('racks', wingBars.id)],
   ['a job changed that is open nowhere', () => changePlan(boatAndBox.id, () => edited)],
   ['the demo taken away', () => dropDemo([boatAndBox])],
-  ['a job put in the archive', () => putAway(boatAndBox.id, true, '2026-11-27')],
+  ['a job put in the archive', () => saveArchived(boatAndBox.id, true, '2026-11-27')],
   ['what was removed taken back', async () => restoreRemoved((await loadRemoved())[0]!.id, LATER)],
   ['events logged', () => saveEvents(someEvents), 'waits'],
   ['a log put where none is', () => saveEventsIfMissing(someEvents)],
@@ -170,7 +170,7 @@ let places = 0
 
 /** What another write, once the browser writes again, brings along: all that waited stands then. */
 async function worksAgain(): Promise<Record<string, unknown>> {
-  await putAway('another', true, '2026-11-28')
+  await saveArchived('another', true, '2026-11-28')
   await saveAllWaiting()
   expect([...allWaiting().keys()]).toEqual([])
   return everything()

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, expect, it } from 'vitest'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
-import { loadArchived, putAway } from './archive'
+import { loadArchived, saveArchived } from './archive'
 import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
 import { savePlan, loadPlan } from './plans'
@@ -16,18 +16,18 @@ afterEach(async () => {
 it('keeps what is put away beside the settings, and the job as it is', async () => {
   await savePlan(boatAndBox)
   await changeSettings({ units: 'us' }, USUAL_SETTINGS)
-  expect(await putAway(boatAndBox.id, true, '2026-11-01')).toEqual({ ok: true })
-  await putAway(ridgeTent.id, true, '2026-11-02')
+  expect(await saveArchived(boatAndBox.id, true, '2026-11-01')).toEqual({ ok: true })
+  await saveArchived(ridgeTent.id, true, '2026-11-02')
   expect(await loadArchived()).toEqual(new Set([boatAndBox.id, ridgeTent.id]))
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
-  await putAway(boatAndBox.id, false, '2026-11-03')
+  await saveArchived(boatAndBox.id, false, '2026-11-03')
   expect(await loadArchived()).toEqual(new Set([ridgeTent.id]))
   expect((await loadSettings()).units).toBe('us')
 })
 
 it('goes and comes back with a job that is deleted', async () => {
   await savePlan(boatAndBox)
-  await putAway(boatAndBox.id, true, '2026-11-01')
+  await saveArchived(boatAndBox.id, true, '2026-11-01')
   await dropPlan(boatAndBox.id)
   expect(await loadArchived()).toEqual(new Set())
   const [gone] = await loadRemoved()
@@ -38,5 +38,5 @@ it('goes and comes back with a job that is deleted', async () => {
 
 it('says when it could not be kept', async () => {
   refusing('settings', new DOMException('full', 'QuotaExceededError'))
-  expect(await putAway(boatAndBox.id, true, '2026-11-01')).toMatchObject({ ok: false })
+  expect(await saveArchived(boatAndBox.id, true, '2026-11-01')).toMatchObject({ ok: false })
 })

@@ -16,7 +16,7 @@ export async function loadArchived(): Promise<ReadonlySet<string>> {
 }
 
 /** Puts a job into the archive, or takes it out; the job itself stays as it is. `day` is the day it is done. */
-export async function putAway(jobId: string, away: boolean, day: string): Promise<SaveResult> {
+export async function saveArchived(jobId: string, away: boolean, day: string): Promise<SaveResult> {
   try {
     await transaction(['settings'], ({ put, remove }) => {
       if (away) put('settings', archiveKey(jobId), day)

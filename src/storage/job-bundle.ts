@@ -10,7 +10,7 @@ import {
 import { historyIn } from './history'
 import { announceAllSaved } from './saved-elsewhere'
 import { loadCarLogs } from './car-logs'
-import { cameIn } from './log'
+import { recordImport } from './log'
 import { openPlan, planIn, revisionIn } from './plans'
 import { pictureShelf, whyNotSaved, type SaveResult } from './shelves'
 import { transaction } from './transaction'
@@ -82,7 +82,7 @@ export async function importBundle({
       const fresh: string[] = []
       for (const key of Object.keys(pictures))
         if ((await tx.get('pictures', key)) === undefined) fresh.push(key)
-      await cameIn(tx, `Job bundle taken in: ${name}`, events, [
+      await recordImport(tx, `Job bundle taken in: ${name}`, events, [
         ...(copy
           ? ([
               ['plans', id],

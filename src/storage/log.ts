@@ -61,7 +61,7 @@ function entriesIn({ put }: Tx, entries: readonly Entry[]): void {
 }
 
 /** Writes events that came from another device beside what the log holds, with all else that came along; all of it can be taken back. */
-export async function cameIn(
+export async function recordImport(
   tx: Tx,
   what: string,
   events: readonly LogEvent[],
@@ -76,7 +76,7 @@ export async function cameIn(
 /** Takes in events of another device under the name of their file, all of them or none; they can be taken back. */
 export async function importEvents(events: readonly LogEvent[], name: string): Promise<SaveResult> {
   try {
-    await transaction(['log', 'removed'], (tx) => cameIn(tx, `Log taken in: ${name}`, events))
+    await transaction(['log', 'removed'], (tx) => recordImport(tx, `Log taken in: ${name}`, events))
   } catch (error) {
     return { ok: false, reason: whyNotSaved(error) }
   }

@@ -74,7 +74,7 @@ export const historyShelf = shelf('history')
 export const removedShelf = shelf('removed')
 
 /** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */
-export const glanceShelf = shelf('glances')
+export const summaryShelf = shelf('glances')
 
 /**
  * What is this browser's alone and in no backup: where backups go, when the last one was made, and what was gathered from

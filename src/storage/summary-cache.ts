@@ -19,7 +19,7 @@ const isSavedSummary = (raw: unknown): raw is SavedSummary =>
   'card' in raw
 
 /** Which jobs are kept, the number of each one's last writing, what is known of them, and how far each car's log has come. */
-export async function readGlances(): Promise<{
+export async function readSummaries(): Promise<{
   readonly revisions: ReadonlyMap<string, number>
   readonly saved: ReadonlyMap<string, SavedSummary>
   readonly log: ReadonlyMap<string, string>

@@ -1,4 +1,4 @@
-import { ALL_SHELVES, browserShelf, glanceShelf } from './shelves'
+import { ALL_SHELVES, browserShelf, summaryShelf } from './shelves'
 import { retryWaiting } from './waiting'
 
 const DATABASE = 'ypsos'
@@ -8,7 +8,7 @@ const PATIENCE_MS = 15_000
 const TOLD_EVERY = 200
 
 export type ShelfKey = keyof typeof ALL_SHELVES
-const READ = { ...ALL_SHELVES, glances: glanceShelf, browser: browserShelf } as const
+const READ = { ...ALL_SHELVES, glances: summaryShelf, browser: browserShelf } as const
 export type ReadKey = keyof typeof READ
 
 /** What is done to the shelves in one go: all of it stands afterwards, or none. */

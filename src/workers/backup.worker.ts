@@ -1,6 +1,6 @@
 import { openBackup, previewRestore, restore } from '@/storage/backup'
 import { whyNotSaved } from '@/storage/shelves'
-import type { BackupAnswer, BackupQuestion, RestoreWay } from './backup-messages'
+import type { BackupAnswer, BackupQuestion, RestoreMode } from './backup-messages'
 
 const answer = (message: BackupAnswer) => postMessage(message)
 
@@ -12,13 +12,13 @@ const NOT_OPEN: BackupAnswer = {
   reasons: ['The backup is not open any more. Nothing was changed. Open it again.'],
 }
 
-async function preview(way: RestoreWay): Promise<void> {
+async function preview(way: RestoreMode): Promise<void> {
   if (!opened) {
     answer(NOT_OPEN)
     return
   }
   const { madeAt, shelves, pasts } = opened
-  answer({ say: 'preview', madeAt, way, preview: await previewRestore(shelves, pasts, way) })
+  answer({ say: 'preview', madeAt, mode: way, preview: await previewRestore(shelves, pasts, way) })
 }
 
 async function answered(question: BackupQuestion): Promise<void> {
@@ -31,10 +31,10 @@ async function answered(question: BackupQuestion): Promise<void> {
         return
       }
       opened = read
-      return preview(question.way)
+      return preview(question.mode)
     }
     case 'preview':
-      return preview(question.way)
+      return preview(question.mode)
     case 'restore': {
       if (!opened) {
         answer(NOT_OPEN)
@@ -42,7 +42,7 @@ async function answered(question: BackupQuestion): Promise<void> {
       }
       const kept = await restore(
         opened.shelves,
-        question.way,
+        question.mode,
         opened.pasts,
         new Set(question.staying),
         (done, of) => answer({ say: 'progress', done, of }),

@@ -4,24 +4,24 @@ import { boatAndBox, DEMO_PLANS, hatchJob } from '@/demo/plans'
 import { demoLog } from '@/demo/demo-log'
 import { saveEvents } from '@/storage/log'
 import { savePlan } from '@/storage/plans'
-import { ALL_SHELVES, glanceShelf, planShelf } from '@/storage/shelves'
+import { ALL_SHELVES, summaryShelf, planShelf } from '@/storage/shelves'
 import { boardCards } from './board-cards'
 import type { BoardCard } from './board-messages'
 
 beforeEach(async () => {
-  await Promise.all([...Object.values(ALL_SHELVES), glanceShelf].map((shelf) => shelf.clear()))
+  await Promise.all([...Object.values(ALL_SHELVES), summaryShelf].map((shelf) => shelf.clear()))
   for (const plan of DEMO_PLANS) await savePlan(plan)
 })
 
 /** What is told, in turn: how many cards, and how many are left. */
 async function asked(assessedBy = 'now', unsaved = [] as readonly (typeof boatAndBox)[]) {
-  const told: (readonly [number, number])[] = []
+  const batches: (readonly [number, number])[] = []
   const cards: BoardCard[] = []
   await boardCards(assessedBy, unsaved, (some, left) => {
-    told.push([some.length, left])
+    batches.push([some.length, left])
     cards.push(...some)
   })
-  return { told, cards }
+  return { told: batches, cards }
 }
 const all = DEMO_PLANS.length
 
@@ -33,12 +33,12 @@ describe('the cards of a board', () => {
     ])
     expect((await asked()).told).toEqual([[all, 0]])
     await savePlan({ ...boatAndBox, job: { ...boatAndBox.job, name: 'Another name' } })
-    const { told, cards } = await asked()
-    expect(told).toEqual([
+    const { told: batches, cards } = await asked()
+    expect(batches).toEqual([
       [all - 1, 1],
       [1, 0],
     ])
-    expect(cards.some((card) => card.ok && card.glance.name === 'Another name')).toBe(true)
+    expect(cards.some((card) => card.ok && card.summary.name === 'Another name')).toBe(true)
   })
 
   it('of few jobs are worked out from what is about them alone: no other job, no other car’s log', async () => {
@@ -64,7 +64,7 @@ describe('the cards of a board', () => {
       'another-car/',
     ])
     vi.restoreAllMocks()
-    await glanceShelf.clear()
+    await summaryShelf.clear()
     const whole = (await asked()).cards
     const own = (list: readonly BoardCard[]) => list.find(({ id }) => id === 'another')
     expect(own(cards)).toEqual(own(whole))
@@ -74,7 +74,7 @@ describe('the cards of a board', () => {
     const byId = (cards: readonly BoardCard[]) => cards.toSorted((a, b) => a.id.localeCompare(b.id))
     const first = byId((await asked()).cards)
     expect(byId((await asked()).cards)).toEqual(first)
-    expect(first.map((card) => card.ok && card.glance.states.road.verdict)).toContain('stop')
+    expect(first.map((card) => card.ok && card.summary.states.road.verdict)).toContain('stop')
   })
 
   it('are worked out anew by a program that judges otherwise, and where the log of their car has grown', async () => {
@@ -87,8 +87,8 @@ describe('the cards of a board', () => {
     const touched = new Set(events.map(({ vehicleId }) => vehicleId))
     const jobs = DEMO_PLANS.filter(({ car }) => touched.has(car.id)).length
     expect(jobs).toBeGreaterThan(0)
-    const { told, cards } = await asked('later')
-    expect(told[0]).toEqual([all - jobs, jobs])
+    const { told: batches, cards } = await asked('later')
+    expect(batches[0]).toEqual([all - jobs, jobs])
     expect(cards.some((card) => card.ok && card.backOn !== undefined)).toBe(true)
   })
 
@@ -119,8 +119,8 @@ describe('the cards of a board', () => {
     const inMemory = { ...boatAndBox, job: { ...boatAndBox.job, name: 'In memory' } }
     const { cards } = await asked('now', [inMemory])
     expect(cards.filter(({ id }) => id === boatAndBox.id)).toHaveLength(1)
-    expect(cards.some((card) => card.ok && card.glance.name === 'In memory')).toBe(true)
-    expect(await glanceShelf.getItem(boatAndBox.id)).toBeNull()
+    expect(cards.some((card) => card.ok && card.summary.name === 'In memory')).toBe(true)
+    expect(await summaryShelf.getItem(boatAndBox.id)).toBeNull()
   })
 
   it('say of a job that no longer reads what is wrong, and forget what is gone', async () => {
@@ -130,17 +130,17 @@ describe('the cards of a board', () => {
     const { cards } = await asked('later')
     expect(cards.find(({ id }) => id === hatchJob.id)).toMatchObject({ ok: false })
     expect(cards.some(({ id }) => id === boatAndBox.id)).toBe(false)
-    expect(await glanceShelf.getItem(boatAndBox.id)).toBeNull()
+    expect(await summaryShelf.getItem(boatAndBox.id)).toBeNull()
   })
 
   it('stop being worked out where nobody waits any more', async () => {
-    const told: number[] = []
+    const batches: number[] = []
     await boardCards(
       'now',
       [],
-      (some) => void told.push(some.length),
+      (some) => void batches.push(some.length),
       () => false,
     )
-    expect(told).toEqual([0])
+    expect(batches).toEqual([0])
   })
 })

@@ -11,7 +11,7 @@ import {
   workStateOf,
 } from '@/core'
 import { loadCarLogs } from '@/storage/car-logs'
-import { type SavedSummary, saveSummaries, readGlances } from '@/storage/summary-cache'
+import { type SavedSummary, saveSummaries, readSummaries } from '@/storage/summary-cache'
 import { loadAbouts } from '@/storage/job-abouts'
 import { loadEvents } from '@/storage/log'
 import { storedFrom } from '@/storage/plans'
@@ -42,7 +42,7 @@ function cardOf(plan: Plan, own: readonly LogEvent[]): BoardCard {
   return {
     ok: true,
     id,
-    glance: jobSummaryOf(assessment),
+    summary: jobSummaryOf(assessment),
     picture: pictureOf(assessment.survey),
     work: workStateOf(own, id),
     backOn: backOn(plan, own),
@@ -112,7 +112,7 @@ export async function boardCards(
   tell: OnBatch,
   wanted: () => boolean = () => true,
 ): Promise<void> {
-  const { revisions, saved: kept, log } = await readGlances()
+  const { revisions, saved: kept, log } = await readSummaries()
   const holds = (id: string, revision: number): SavedSummary | undefined => {
     const known = kept.get(id)
     return known?.assessedBy === assessedBy &&
@@ -148,7 +148,7 @@ export async function boardCards(
   for (let i = 0; i < work.length && wanted(); i += AT_A_TIME) {
     const now = work.slice(i, i + AT_A_TIME)
     const raw = await rawPlans(now)
-    const told = now.map((each): BoardCard | undefined => {
+    const cards = now.map((each): BoardCard | undefined => {
       if (typeof each === 'string' && raw.get(each) === undefined) return undefined
       const stored =
         typeof each === 'string' ? storedFrom(each, raw.get(each)) : { ok: true as const, plan: each }
@@ -172,7 +172,7 @@ export async function boardCards(
       return card
     })
     tell(
-      told.flatMap((card) => card ?? []),
+      cards.flatMap((card) => card ?? []),
       Math.max(0, work.length - i - AT_A_TIME),
       true,
     )

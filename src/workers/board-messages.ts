@@ -12,7 +12,7 @@ export type BoardCard =
   | {
       readonly ok: true
       readonly id: string
-      readonly glance: JobSummary
+      readonly summary: JobSummary
       readonly picture: Picture
       readonly work: WorkState
       readonly backOn: string | undefined

@@ -1,7 +1,7 @@
 import { FixSearch } from './fix-search'
 import type { FixesQuestion } from './fixes-messages'
 
-const desk = new FixSearch()
+const search = new FixSearch()
 let working = false
 
 /** Between two findings messages come in. */
@@ -10,7 +10,7 @@ const pause = () => new Promise((resolve) => setTimeout(resolve))
 async function work(): Promise<void> {
   if (working) return
   working = true
-  for (let answer = desk.next(); answer; answer = desk.next()) {
+  for (let answer = search.next(); answer; answer = search.next()) {
     postMessage(answer)
     await pause()
   }
@@ -19,6 +19,6 @@ async function work(): Promise<void> {
 
 /** Looks for fixes beside the page, so that no frame waits for them. */
 addEventListener('message', ({ data }: MessageEvent<FixesQuestion>) => {
-  desk.take(data)
+  search.take(data)
   void work()
 })

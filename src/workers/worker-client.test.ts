@@ -3,10 +3,10 @@ import { WorkerClient } from './worker-client'
 
 /** A worker that does what the test says. */
 class PlayedWorker extends EventTarget {
-  readonly told: string[] = []
+  readonly sent: string[] = []
   ended = false
   postMessage(message: string) {
-    this.told.push(message)
+    this.sent.push(message)
   }
   terminate() {
     this.ended = true
@@ -37,7 +37,7 @@ const asked = (of: WorkerClient<string, string>, question = 'what') => {
   const came: string[] = []
   of.ask({
     question: (justStarted) => (justStarted ? `${question}, all of it` : question),
-    heard: (answer) => {
+    listener: (answer) => {
       if (answer === 'old') return 'older'
       came.push(answer)
       return answer === 'end' ? 'last' : 'more'
@@ -59,7 +59,7 @@ it('starts one worker for all questions, and tells a new one everything', () => 
   asked(of)
   workers[0]!.says('end')
   asked(of, 'and now')
-  expect(workers.map(({ told }) => told)).toEqual([['what, all of it', 'and now']])
+  expect(workers.map(({ sent }) => sent)).toEqual([['what, all of it', 'and now']])
 })
 
 it('asks a worker again that died, and says so', () => {
@@ -68,7 +68,7 @@ it('asks a worker again that died, and says so', () => {
   expect(workers[0]!.dies().defaultPrevented).toBe(true)
   expect(workers[0]!.ended).toBe(true)
   workers[1]!.says('end')
-  expect(workers[1]!.told).toEqual(['what, all of it'])
+  expect(workers[1]!.sent).toEqual(['what, all of it'])
   expect(came).toEqual(['one', 'started again', 'end'])
 })
 
@@ -116,7 +116,7 @@ it('starts anew for the next question where the worker died while nobody waited'
   workers[0]!.dies()
   expect([workers.length, came]).toEqual([1, ['end']])
   asked(of, 'next')
-  expect(workers[1]!.told).toEqual(['next, all of it'])
+  expect(workers[1]!.sent).toEqual(['next, all of it'])
 })
 
 it('hears nothing more after its end', () => {
@@ -128,7 +128,7 @@ it('hears nothing more after its end', () => {
   vi.advanceTimersByTime(60_000)
   expect([workers[0]!.ended, workers.length, came]).toEqual([true, 1, []])
   of.tell('stop')
-  expect(workers[0]!.told).toEqual(['what, all of it'])
+  expect(workers[0]!.sent).toEqual(['what, all of it'])
 })
 
 it('drops the question before: only the newest is asked again', () => {
@@ -136,7 +136,7 @@ it('drops the question before: only the newest is asked again', () => {
   const first = asked(of, 'first')
   const second = asked(of, 'second')
   workers[0]!.dies()
-  expect(workers[1]!.told).toEqual(['second, all of it'])
+  expect(workers[1]!.sent).toEqual(['second, all of it'])
   workers[1]!.says('end')
   expect([first, second]).toEqual([[], ['started again', 'end']])
 })

@@ -1,10 +1,10 @@
 /** What an answer is to the question that is asked: one of several, the last one, or an answer to an older question. */
-type Heard = 'more' | 'last' | 'older'
+type WorkerListener = 'more' | 'last' | 'older'
 
 interface Asked<Question, Answer> {
   /** The question; a worker that was just started has heard nothing before it. */
   readonly question: (justStarted: boolean) => Question
-  readonly heard: (answer: Answer) => Heard
+  readonly listener: (answer: Answer) => WorkerListener
   /** The worker died and is asked again from the beginning. */
   readonly startedAgain?: () => void
   /** The worker died too often: there will be no answer. */
@@ -89,9 +89,9 @@ export class WorkerClient<Question, Answer> {
   }
 
   private hear(answer: Answer): void {
-    const heard = this.asked?.heard(answer)
-    if (heard === 'more') this.listen()
-    if (heard !== 'last') return
+    const listener = this.asked?.listener(answer)
+    if (listener === 'more') this.listen()
+    if (listener !== 'last') return
     clearTimeout(this.silence)
     this.asked = undefined
   }

@@ -157,8 +157,8 @@ describe('a whole step that somebody answered for', () => {
   })
 
   it('on already when it came counts as done, until what it hangs on changes', () => {
-    const hung = evidenceNow(feet, surveyed, NOTHING_DONE)
-    const progress = after(answered({ answer: 'alreadyOn', hung: { ...hung } }))
+    const facts = evidenceNow(feet, surveyed, NOTHING_DONE)
+    const progress = after(answered({ answer: 'alreadyOn', hung: { ...facts } }))
     const before = sessionOf(steps, surveyed, review(surveyed), progress)
     expect(before.steps.find(({ step: { id } }) => id === feet.id)?.state).toBe('alreadyOn')
     const moved: Plan = {

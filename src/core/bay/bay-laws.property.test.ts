@@ -8,7 +8,7 @@ import type { Plan } from '../plan/plan'
 import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/house'
 import { survey, type Survey } from '../survey/survey'
-import { evidenceRule, heldProgress } from './evidence'
+import { evidenceRule, currentProgress } from './evidence'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'
 import { sessionOf } from './session'
@@ -38,7 +38,7 @@ const stepsOf = (surveyed: Survey): readonly Step[] => {
   return order.ok ? order.steps : []
 }
 const doneIn = (steps: readonly Step[], surveyed: Survey, logged: BayProgress) =>
-  heldProgress(steps, surveyed, logged).progress.done
+  currentProgress(steps, surveyed, logged).progress.done
 
 describe('laws of the bay, on made jobs', () => {
   it('no reading outside its range is ever done, whoever ticks it and whatever else is said', () => {
@@ -196,7 +196,7 @@ describe('laws of the bay, on made jobs', () => {
           const now = edit(plan)
           const later = survey(now)
           const steps = stepsOf(later)
-          const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
+          const { again } = currentProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
           const kinds = new Set(
             steps.flatMap((step) => (again.has(step.id) ? [evidenceRule(step).evidence] : [])),
           )
@@ -227,7 +227,7 @@ describe('laws of the bay, on made jobs', () => {
         }
         const later = survey(now)
         const steps = stepsOf(later)
-        const { again } = heldProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
+        const { again } = currentProgress(steps, later, loggedBy(workedEvents(survey(plan), USUAL_BAY)))
         const moved = plan.racks[at]?.id
         for (const step of steps) {
           const { task } = step

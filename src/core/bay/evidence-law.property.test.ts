@@ -8,7 +8,7 @@ import { USUAL_BAY } from '../plan/house'
 import { madePlans } from '../plan/made-plans.testing'
 import type { Plan } from '../plan/plan'
 import { survey, type Survey } from '../survey/survey'
-import { heldProgress } from './evidence'
+import { currentProgress } from './evidence'
 import { jobSteps } from './steps/job-steps'
 import type { Step, Task } from './steps/step'
 import { lastPass } from './step-findings'
@@ -27,7 +27,7 @@ function stepsOf(surveyed: Survey): readonly Step[] {
 }
 
 const doneOn = (surveyed: Survey, steps: readonly Step[], events: readonly WorkedEvent[]) =>
-  heldProgress(steps, surveyed, after(events)).progress.done
+  currentProgress(steps, surveyed, after(events)).progress.done
 
 /** Whether an entry is evidence that a step stands on. A pull of an earlier pass is not: the last one counts. */
 function standsOn({ id, task }: Step, event: WorkedEvent): boolean {
@@ -123,7 +123,7 @@ describe('a tick hangs on what it speaks of (B2c)', () => {
   function openedBy(plan: Plan, edit: (plan: Plan) => Plan): string[] {
     const before = survey(plan)
     const now = survey(edit(plan))
-    const { again } = heldProgress(stepsOf(now), now, after(workedEvents(before, USUAL_BAY)))
+    const { again } = currentProgress(stepsOf(now), now, after(workedEvents(before, USUAL_BAY)))
     return [...again.keys()]
   }
   const onRacks = (change: (rack: Plan['racks'][number]) => Plan['racks'][number]) => (plan: Plan) => ({

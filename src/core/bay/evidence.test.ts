@@ -5,7 +5,7 @@ import { printPlan, readPlan } from '../formats/plan-file'
 import type { Plan } from '../plan/plan'
 import { USUAL_BAY } from '../plan/house'
 import { survey } from '../survey/survey'
-import { evidenceRule, heldProgress } from './evidence'
+import { evidenceRule, currentProgress } from './evidence'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { workedProgress } from './worked.testing'
@@ -22,7 +22,7 @@ const allDone = (plan: Plan): BayProgress => workedProgress(survey(plan))
 /** Which kinds of evidence grow old when a plan that was done becomes another. */
 function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
   const now = edit(plan)
-  const { again } = heldProgress(stepsOf(now), survey(now), allDone(plan))
+  const { again } = currentProgress(stepsOf(now), survey(now), allDone(plan))
   const kinds = stepsOf(now)
     .filter(({ id }) => again.has(id))
     .map((step) => evidenceRule(step).evidence)
@@ -81,7 +81,7 @@ describe('what evidence hangs on', () => {
 it('a proof that an older log ticked as put off is not done (B6)', () => {
   const all = allDone(ridgeTent)
   const logged = { ...all, proved: new Map([...all.proved, ['shake', 'notNow'] as const]) }
-  const { progress, again } = heldProgress(stepsOf(ridgeTent), survey(ridgeTent), logged)
+  const { progress, again } = currentProgress(stepsOf(ridgeTent), survey(ridgeTent), logged)
   expect(progress.done.has('prove/shake')).toBe(false)
   expect(progress.done.has('prove/seat')).toBe(true)
   // What was handed over spoke of another proof.
@@ -185,22 +185,22 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
 
   it('takes readings and words with it, and says what changed', () => {
     const now = speed(20)(ridgeTent)
-    const { progress, again } = heldProgress(stepsOf(now), survey(now), allDone(ridgeTent))
+    const { progress, again } = currentProgress(stepsOf(now), survey(now), allDone(ridgeTent))
     expect(again.get('prove/drive')).toBe('the speed it is to be driven at')
     expect(progress.done.has('prove/drive')).toBe(false)
     expect(progress.proved.has('drive')).toBe(false)
     expect(progress.proved.get('shake')).toBe('good')
     const moved = firstBar(30)(ridgeTent)
-    const after = heldProgress(stepsOf(moved), survey(moved), allDone(ridgeTent)).progress
+    const after = currentProgress(stepsOf(moved), survey(moved), allDone(ridgeTent)).progress
     expect(after.torqued.size).toBeLessThan(allDone(ridgeTent).torqued.size)
   })
 
   it('leaves what was ticked before this was kept, and holds on every demo job as it stands', () => {
     for (const plan of DEMO_PLANS) {
       const steps = stepsOf(plan)
-      expect(heldProgress(steps, survey(plan), allDone(plan)).again.size).toBe(0)
+      expect(currentProgress(steps, survey(plan), allDone(plan)).again.size).toBe(0)
       const untold = { ...allDone(plan), hung: new Map() }
-      expect(heldProgress(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
+      expect(currentProgress(steps, survey(speed(40)(plan)), untold).again.size).toBe(0)
     }
   })
 
@@ -211,7 +211,7 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
     const right = new Map(pulls.map(({ at, pass, nm }) => [pullKey(joint.id, at, pass), { nm }] as const))
     const key = pullKey(joint.id, 'LHF', 3)
     const standing = (torqued: BayProgress['torqued']) =>
-      heldProgress(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
+      currentProgress(stepsOf(ridgeTent), survey(ridgeTent), { ...allDone(ridgeTent), torqued })
     expect(standing(right).again.has(step.id)).toBe(false)
     // A place that nobody gave is not done by a tick that was taken in from elsewhere.
     const unread = standing(new Map([...right].filter(([each]) => each !== key)))

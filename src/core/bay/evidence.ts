@@ -88,20 +88,20 @@ function grownOld(
   step: Step,
   survey: Survey,
   progress: BayProgress,
-  hung: EvidenceFacts | undefined,
+  facts: EvidenceFacts | undefined,
 ): string | undefined {
-  if (!hung) return undefined
-  const known = hung[TABLE] === PRESENT ? () => true : (name: FactName) => OF_FIRST_TABLE.has(name)
+  if (!facts) return undefined
+  const known = facts[TABLE] === PRESENT ? () => true : (name: FactName) => OF_FIRST_TABLE.has(name)
   for (const name of evidenceRule(step).on.filter(known)) {
     const kind: FactKind = FACTS[name]
     for (const { key, value } of kind.of(step, survey, progress))
-      if (kind.old(own(hung, `${name} ${key}`), value)) return kind.say
+      if (kind.old(own(facts, `${name} ${key}`), value)) return kind.say
   }
   return undefined
 }
 
 /** A job's progress as it holds today: what has grown old is open again, with what changed. */
-interface HeldProgress {
+interface CurrentProgress {
   readonly progress: BayProgress
   /** The steps to be done again, by id, each with what changed since. */
   readonly again: ReadonlyMap<string, string>
@@ -138,7 +138,11 @@ function lacksEvidence(step: Step, survey: Survey, progress: BayProgress): boole
 }
 
 /** Takes out of a job's progress what no longer holds on this plan, step after step. The log keeps it all. */
-export function heldProgress(steps: readonly Step[], survey: Survey, logged: BayProgress): HeldProgress {
+export function currentProgress(
+  steps: readonly Step[],
+  survey: Survey,
+  logged: BayProgress,
+): CurrentProgress {
   const again = new Map<string, string>()
   const [done, torqued, measured, proved, answers, signs, weighed, channels] = [
     new Set(logged.done),

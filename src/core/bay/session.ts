@@ -5,7 +5,7 @@ import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { answerOf, isDone, isSettled, placeAnswers } from './answers'
 import { withBenchReadings } from './bench-readings'
-import { heldProgress } from './evidence'
+import { currentProgress } from './evidence'
 import { holdsOf, type Hold } from './holds'
 import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
@@ -97,7 +97,7 @@ function evidenceOf(step: Step, survey: Survey, progress: BayProgress): Evidence
 }
 
 /** A step as the session has it. */
-export interface StepStands {
+export interface SessionStep {
   readonly step: Step
   readonly state: StepState
   /** What changed since it was done, where it is to be done again. */
@@ -110,8 +110,8 @@ export interface StepStands {
 
 /** Where a whole job stands in the bay. Minutes for one and for two. */
 export interface Session {
-  readonly steps: readonly StepStands[]
-  readonly next: StepStands | undefined
+  readonly steps: readonly SessionStep[]
+  readonly next: SessionStep | undefined
   readonly done: number
   readonly left: { readonly one: number; readonly two: number }
 }
@@ -123,8 +123,8 @@ export function sessionOf(
   review: Review,
   logged: BayProgress,
 ): Session {
-  const { progress, again } = heldProgress(steps, survey, withBenchReadings(logged, steps, survey.plan))
-  const stands = steps.map((step): StepStands => {
+  const { progress, again } = currentProgress(steps, survey, withBenchReadings(logged, steps, survey.plan))
+  const states = steps.map((step): SessionStep => {
     const changed = progress.done.has(step.id) ? undefined : again.get(step.id)
     const answer = answerOf(step, progress)?.answer
     return {
@@ -140,8 +140,8 @@ export function sessionOf(
   })
   const finished = steps.every((step) => isDone(step, progress))
   return {
-    steps: stands,
-    next: finished ? undefined : stands[currentIndex(steps, progress)],
+    steps: states,
+    next: finished ? undefined : states[currentIndex(steps, progress)],
     done: steps.filter((step) => isDone(step, progress)).length,
     left: minutesLeft(steps, progress),
   }

@@ -109,12 +109,12 @@ export function workedEvents(survey: Survey, rules: BayRules): WorkedEvent[] {
           spots: [...signs.spots],
         })
     } else all.push(...evidenceFor(step, survey))
-    const hung = evidenceNow(step, survey, progress())
+    const facts = evidenceNow(step, survey, progress())
     all.push({
       kind: 'stepDone',
       stepId: step.id,
       title: step.title,
-      ...(Object.keys(hung).length > 0 && { hung }),
+      ...(Object.keys(facts).length > 0 && { hung: facts }),
     })
   }
   for (const { rack } of survey.racks)

@@ -4,7 +4,7 @@ import type { Vehicle } from '../plan/vehicle'
 import { packed } from '../survey/frame/arrangement'
 import { antennaTopZ } from '../survey/frame/roof-surface'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 type Antenna = Extract<Vehicle['obstacles'][number], { kind: 'antenna' }>
 
@@ -18,7 +18,7 @@ interface Over {
 interface OverAntenna {
   readonly name: string
   readonly placementId: string | undefined
-  readonly held: Held
+  readonly held: Compared
   /** How far it would have to go each way to lie over it no more. */
   readonly clearMm: Readonly<Record<'forward' | 'rearward' | 'left' | 'right', number>>
 }

@@ -3,7 +3,7 @@ import { ownRearShare, rearShareOf } from '../survey/motion/tip-over'
 import type { Survey } from '../survey/survey'
 import { massBracket } from './bracket'
 import type { Comparison } from './comparison'
-import { judgeComparison, type Judgement } from './judge-comparison'
+import { judgeComparison, type ComparisonVerdict } from './judge-comparison'
 import { massUses } from './links'
 import { vehicleUse } from './vehicle-figures'
 
@@ -15,7 +15,7 @@ export interface AxleVerdict {
   readonly state: 'road' | 'trail'
   readonly comparison: Comparison
   readonly countedKg: number
-  readonly judgement: Judgement
+  readonly verdict: ComparisonVerdict
 }
 
 const known = new WeakMap<Survey, readonly AxleVerdict[]>()
@@ -75,7 +75,7 @@ function judgeAxles(survey: Survey): AxleVerdict[] {
           limitUse,
         ],
       }
-      assessment.push({ axle, state, comparison, countedKg, judgement: judgeComparison(comparison) })
+      assessment.push({ axle, state, comparison, countedKg, verdict: judgeComparison(comparison) })
     }
   }
   return assessment

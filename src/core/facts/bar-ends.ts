@@ -1,7 +1,7 @@
 import type { Vehicle } from '../plan/vehicle'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
-import { atLeast, atMost, type Held } from './comparison'
+import { atLeast, atMost, type Compared } from './comparison'
 
 type DoorEdge = Extract<Vehicle['obstacles'][number], { kind: 'doorEdge' }>
 
@@ -9,8 +9,8 @@ type DoorEdge = Extract<Vehicle['obstacles'][number], { kind: 'doorEdge' }>
 interface BarEndAtDoor {
   readonly edge: DoorEdge
   readonly at: BarAt
-  readonly past: Held
-  readonly head: Held
+  readonly past: Compared
+  readonly head: Compared
 }
 
 /** Every bar at every door edge that is described. */

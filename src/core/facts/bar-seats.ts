@@ -3,7 +3,7 @@ import { nearest, type Intervals } from '../geometry/intervals'
 import { seatsOfBar } from '../survey/bars/seat-windows'
 import type { Survey } from '../survey/survey'
 import { TOLERANCE } from '../units/tolerance'
-import { atLeast, atMost, between, fails, type Held } from './comparison'
+import { atLeast, atMost, between, fails, type Compared } from './comparison'
 
 /** Where a bar stands against where its feet can. x in mm. */
 interface BarSeat {
@@ -14,16 +14,16 @@ interface BarSeat {
   /** The place nearest to it where its feet can stand. */
   readonly nearestMm: number
   /** How far off that it stands. */
-  readonly off: Held
+  readonly off: Compared
   /** How far inside the stretch that holds it, and where its nearer end is; outside 0, and where it stands. */
   readonly insideMm: number
   readonly endMm: number
   /** How near it is to being none of its places. mm */
   readonly toStopMm: number
   /** Another bar nearer than a bar's width, edge to edge, told once of the two. */
-  readonly crowding: { readonly name: string; readonly gap: Held } | undefined
+  readonly crowding: { readonly name: string; readonly gap: Compared } | undefined
   /** Where a bar on the roof stands against the end of it that it is nearer to, or past. */
-  readonly pastRoof: Held | undefined
+  readonly pastRoof: Compared | undefined
 }
 
 /** The nearer end of the stretch that holds a place, x in mm; the place itself where none does. */
@@ -46,7 +46,7 @@ function crowded(survey: Survey, { bar, index, box }: BarAt): BarSeat['crowding'
   return undefined
 }
 
-function pastRoof({ plan }: Survey, { bar, onRoof }: BarAt): Held | undefined {
+function pastRoof({ plan }: Survey, { bar, onRoof }: BarAt): Compared | undefined {
   const { fromXMm, toXMm } = plan.vehicle.roof
   return onRoof ? between(bar.xMm, fromXMm, toXMm, 'length') : undefined
 }

@@ -7,7 +7,7 @@ import { STANDARD_GRAVITY } from '../units/dimension'
 import type { Survey } from '../survey/survey'
 import { mostBy } from '../units/pick'
 import { STATES } from '../units/scalars'
-import { atLeast, atMost, type Held } from './comparison'
+import { atLeast, atMost, type Compared } from './comparison'
 
 /** What a bar's stress must stay under, as a part of its yield: a stated factor, no one's figure for this bar. */
 export const YIELD_FACTOR = 1.5
@@ -20,9 +20,9 @@ interface Bending {
   readonly at: BarAt
   readonly worst: LoadedBar
   /** What is left between it, bent, and the roof: 0 at least. mm; nothing where it stands over no roof or nobody knows its section. */
-  readonly room: Held | undefined
+  readonly room: Compared | undefined
   /** Its stress against its yield, and against its yield by the factor. MPa; nothing where one of them is not known. */
-  readonly stress: { readonly yield: Held; readonly guarded: Held } | undefined
+  readonly stress: { readonly yield: Compared; readonly guarded: Compared } | undefined
   /** Whether anybody has said what its section is: what a form filled in is nothing to reckon a stress with. */
   readonly sectionSaid: boolean
   /** By what part all masses must grow at least until it meets the roof or yields. */

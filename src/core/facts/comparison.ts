@@ -19,7 +19,7 @@ export interface FactUse {
 }
 
 /** A measure held against its limit, both in the same unit. */
-export interface Held {
+export interface Compared {
   readonly measure: number
   readonly limit: number
   readonly direction: 'atMost' | 'atLeast'
@@ -27,7 +27,7 @@ export interface Held {
 }
 
 /** One thing held against a limit: numbers and ids, and which entries of the plan they come from. */
-export interface Comparison extends Held {
+export interface Comparison extends Compared {
   readonly id: string
   readonly states: readonly State[]
   readonly uses: () => readonly FactUse[]
@@ -36,11 +36,11 @@ export interface Comparison extends Held {
 }
 
 /** How far a comparison is past its limit; negative is what is left. In its unit. */
-export const overBy = ({ measure, limit, direction }: Held): number =>
+export const overBy = ({ measure, limit, direction }: Compared): number =>
   direction === 'atMost' ? measure - limit : limit - measure
 
 /** By how much a limit may be passed by rounding alone. */
-export function slackOf({ unit, limit }: Pick<Held, 'unit' | 'limit'>): number {
+export function slackOf({ unit, limit }: Pick<Compared, 'unit' | 'limit'>): number {
   switch (unit) {
     case 'mass':
       return Math.abs(limit) * TOLERANCE.mass + TOLERANCE.noughtKg
@@ -60,20 +60,20 @@ export function slackOf({ unit, limit }: Pick<Held, 'unit' | 'limit'>): number {
 }
 
 /** Whether a comparison fails as its figures stand: an exact fit passes. */
-export const fails = (held: Held): boolean => overBy(held) > slackOf(held)
+export const fails = (compared: Compared): boolean => overBy(compared) > slackOf(compared)
 
 /** What is left to the limit, in its unit; negative is how far it is passed. */
-export const spareOf = ({ measure, limit, direction }: Held): number =>
+export const spareOf = ({ measure, limit, direction }: Compared): number =>
   direction === 'atMost' ? limit - measure : measure - limit
 
-export const atMost = (measure: number, limit: number, unit: CompareUnit = 'length'): Held => ({
+export const atMost = (measure: number, limit: number, unit: CompareUnit = 'length'): Compared => ({
   measure,
   limit,
   direction: 'atMost',
   unit,
 })
 
-export const atLeast = (measure: number, limit: number, unit: CompareUnit = 'length'): Held => ({
+export const atLeast = (measure: number, limit: number, unit: CompareUnit = 'length'): Compared => ({
   measure,
   limit,
   direction: 'atLeast',
@@ -81,7 +81,7 @@ export const atLeast = (measure: number, limit: number, unit: CompareUnit = 'len
 })
 
 /** A measure between two bounds, held against the one that it is nearer to passing. */
-export function between(measure: number, from: number, to: number, unit: CompareUnit = 'length'): Held {
+export function between(measure: number, from: number, to: number, unit: CompareUnit = 'length'): Compared {
   const [low, high] = [atLeast(measure, from, unit), atMost(measure, to, unit)]
   return overBy(low) > overBy(high) ? low : high
 }

@@ -3,7 +3,7 @@ import { sheetSpread } from '../survey/bars/seat-windows'
 import type { RackAt } from '../survey/frame/arrangement'
 import type { Layer } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
-import { atLeast, atMost, between, fails, type Held } from './comparison'
+import { atLeast, atMost, between, fails, type Compared } from './comparison'
 
 const plainly = (rating: Rating) => rating.gearKind === undefined && rating.upToKmH === undefined
 
@@ -27,12 +27,12 @@ export function parkedBelowDriving({
 /** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. mm */
 export function sheetAgainstPoints(
   rack: RackAt,
-): { readonly fromMm: number; readonly toMm: number; readonly held: Held } | undefined {
+): { readonly fromMm: number; readonly toMm: number; readonly held: Compared } | undefined {
   const sheet = sheetSpread(rack)
   if (!sheet?.locked) return undefined
   const [fromMm, toMm] = sheet.spread
-  const held = between(sheet.nowMm, fromMm, toMm)
-  return fails(held) ? { fromMm, toMm, held } : undefined
+  const compared = between(sheet.nowMm, fromMm, toMm)
+  return fails(compared) ? { fromMm, toMm, held: compared } : undefined
 }
 
 /** Other figures that speak of the very same as the one in force, and say otherwise. */
@@ -53,7 +53,7 @@ function othersOf({ layer, limit }: Cell): readonly Rating[] {
 /** Figures of a link that disagree, the one in use first, and what hangs on it against that. kg; nothing where they agree. */
 export function conflictingFiguresOf(
   cell: Cell,
-): { readonly all: readonly Rating[]; readonly held: Held } | undefined {
+): { readonly all: readonly Rating[]; readonly held: Compared } | undefined {
   const others = othersOf(cell)
   if (cell.idle || cell.limit.kind === 'missing' || others.length === 0) return undefined
   return { all: [cell.limit.rating, ...others], held: atMost(cell.countedKg, cell.limit.kg, 'mass') }

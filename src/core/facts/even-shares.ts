@@ -1,12 +1,12 @@
 import type { Evenness, OverShare } from '../survey/statics/evenness'
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 /** The foot that bears most of its even share of a figure for the set, and how the load stands there. kg */
 interface EvenShare {
   readonly share: OverShare
   readonly stands: Evenness
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** Every set of feet with a figure, in every state. */

@@ -2,7 +2,7 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import { contactYs } from '../survey/mounting/contacts'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** No foot and no clamp is taken to be wider than this where nobody measured it. Common practice, no source. mm. */
 const WIDEST_FOOT_MM = 300
@@ -19,9 +19,9 @@ interface NearestFoot {
   readonly footMm: number | undefined
   readonly clampMm: number | undefined
   /** How far it is away against the least that may be wanted: nothing for a width that nobody measured. */
-  readonly least: Held
+  readonly least: Compared
   /** The same against the most that may be wanted: the widest that there are for one nobody measured. */
-  readonly most: Held
+  readonly most: Compared
 }
 
 /** The contact of a thing that stands nearest to a foot; nothing where it stands on no bar with feet. */

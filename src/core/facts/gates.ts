@@ -1,8 +1,8 @@
 import type { Plan } from '../plan/plan'
 import type { GateAt, Implied } from '../survey/mounting/gates'
 import { howOfBasis, lengthBracket, massBracket } from './bracket'
-import { between, type Comparison, type FactUse, type Held } from './comparison'
-import { judgeComparison, type Judgement } from './judge-comparison'
+import { between, type Comparison, type FactUse, type Compared } from './comparison'
+import { judgeComparison, type ComparisonVerdict } from './judge-comparison'
 
 /** What was measured for a gate, as a fact: a tape's own error and the readings' scatter, or how a weight is known. mm, kg. */
 function readingUse({ gate, stand, measurement }: GateAt, { rules }: Plan): FactUse | undefined {
@@ -55,7 +55,7 @@ export function gateComparisons(at: GateAt, plan: Plan): readonly Comparison[] {
 }
 
 /** What a gate reads, held against what another gate of the same thing implies of it. mm */
-export const impliedHeld = ({ ownMm, valueMm, plusFromMm, plusToMm }: Implied): Held =>
+export const impliedHeld = ({ ownMm, valueMm, plusFromMm, plusToMm }: Implied): Compared =>
   between(valueMm, ownMm + plusFromMm, ownMm + plusToMm, 'part')
 
 /** What becomes of a gate under its reading's own error: the bound that it hangs on; nothing where it surely holds or does not. */
@@ -64,7 +64,7 @@ export function gateDoubt(
   plan: Plan,
 ): { readonly comparison: Comparison; readonly use: FactUse; readonly needs: number } | undefined {
   for (const comparison of gateComparisons(at, plan)) {
-    const assessment: Judgement = judgeComparison(comparison)
+    const assessment: ComparisonVerdict = judgeComparison(comparison)
     const [doubt] = assessment.is === 'hangs' ? assessment.doubts : []
     const [use] = doubt?.uses ?? []
     if (doubt && use) return { comparison, use, needs: doubt.needs ?? 0 }

@@ -1,7 +1,7 @@
 import type { Clearance } from '../plan/placement'
 import type { Survey } from '../survey/survey'
 import type { State } from '../units/scalars'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** The highest point of a driving state under a door: what is left over it against the gap that the house wants. mm. */
 interface UnderDoor {
@@ -10,9 +10,9 @@ interface UnderDoor {
   readonly topMm: number
   readonly name: string
   readonly placementId: string | undefined
-  readonly left: Held
+  readonly left: Compared
   /** The same against none at all: whether it would strike. */
-  readonly strikes: Held
+  readonly strikes: Compared
 }
 
 /** Every door on the list, in the driving states. */

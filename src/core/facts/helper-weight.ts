@@ -5,7 +5,7 @@ import { cellParts, type Cell } from '../survey/load-path/limit'
 import { isPeople } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 import { gateComparison } from './gates'
 import { judgeComparison } from './judge-comparison'
 
@@ -20,7 +20,7 @@ export interface HelperWeight {
   readonly fromKg: number
   readonly mostKg: number
   /** The least that the sheet asks against the most: past it nobody is both. */
-  readonly anybody: Held
+  readonly anybody: Compared
 }
 
 /** The rack that a gate's owner is or stands on. */
@@ -65,7 +65,7 @@ export function helperHeld(
   { plan }: Survey,
   at: GateAt,
   { mostKg }: HelperWeight,
-): { readonly held: Held; readonly hangs: boolean } | undefined {
+): { readonly held: Compared; readonly hangs: boolean } | undefined {
   const { stand } = at
   if (stand.kind === 'unmeasured' || stand.value.kind !== 'mass') return undefined
   const reading = gateComparison(at, plan, mostKg, 'atMost')

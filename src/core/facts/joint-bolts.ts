@@ -2,7 +2,7 @@ import type { Fastener } from '../plan/fastening'
 import type { Part, Rack } from '../plan/rack'
 import { boltNeed } from '../survey/mounting/bolt'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** A joint of a rack's part whose stack is known: what its bolt must be, against the bolt of the sheet. mm */
 interface JointBolt {
@@ -16,7 +16,7 @@ interface JointBolt {
   /** The next standard length up; nothing where none is long enough. */
   readonly standardMm: number | undefined
   /** Nothing where nobody said how long the bolt is. */
-  readonly held: Held | undefined
+  readonly held: Compared | undefined
 }
 
 /** What has no nut of its own on the far side: how deep it must go in there, no stack says. */
@@ -34,8 +34,19 @@ export const jointBoltsOf = ({ racks }: Survey): readonly JointBolt[] =>
             : boltNeed(thread.trim().toUpperCase(), stackMm, { nutMm, washers: washers?.length ?? 1 })
         if (!need) return []
         const { neededMm, standardMm } = need
-        const held = lengthMm === undefined ? undefined : atLeast(lengthMm, neededMm, 'part')
-        return [{ rack, part, joint, index, at: `parts.${i}.fasteners.${index}`, neededMm, standardMm, held }]
+        const compared = lengthMm === undefined ? undefined : atLeast(lengthMm, neededMm, 'part')
+        return [
+          {
+            rack,
+            part,
+            joint,
+            index,
+            at: `parts.${i}.fasteners.${index}`,
+            neededMm,
+            standardMm,
+            held: compared,
+          },
+        ]
       }),
     ),
   )

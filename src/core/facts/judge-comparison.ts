@@ -12,7 +12,7 @@ export interface Doubt {
 }
 
 /** What becomes of a comparison whose facts are not all certain. */
-export type Judgement =
+export type ComparisonVerdict =
   | { readonly is: 'within' }
   /** It fails as it stands; what would clear it is asked beside it. */
   | { readonly is: 'over'; readonly doubts: readonly Doubt[] }
@@ -21,7 +21,7 @@ export type Judgement =
   /** No fact alone turns it, and all of them together at their worse ends would. */
   | { readonly is: 'together'; readonly facts: number; readonly overBy: number }
 
-const WITHIN: Judgement = { is: 'within' }
+const WITHIN: ComparisonVerdict = { is: 'within' }
 
 /** Entries that stand in a comparison more than once are one fact each: it has the same value wherever it is used. */
 export function joined(uses: readonly FactUse[]): readonly FactUse[] {
@@ -59,7 +59,7 @@ export const mostOver = (comparison: Comparison): number =>
  * Whether a comparison holds, fails, or hangs on what is only told, guessed, weighed or filled in by a form. Figures in
  * doubt move one at a time, all guesses and starting values together; what nobody knows may be anything more than stands.
  */
-export function judgeComparison(comparison: Comparison): Judgement {
+export function judgeComparison(comparison: Comparison): ComparisonVerdict {
   const over = overBy(comparison)
   const slack = slackOf(comparison)
   const failing = fails(comparison)

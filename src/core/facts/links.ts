@@ -10,8 +10,15 @@ import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
 import { howOfBasis, massBracket, partBracket } from './bracket'
-import { atMost, slackOf, type Comparison, type FactUse, type Held } from './comparison'
-import { joined, judgeComparison, mostOver, mostSwing, type Doubt, type Judgement } from './judge-comparison'
+import { atMost, slackOf, type Comparison, type FactUse, type Compared } from './comparison'
+import {
+  joined,
+  judgeComparison,
+  mostOver,
+  mostSwing,
+  type Doubt,
+  type ComparisonVerdict,
+} from './judge-comparison'
 import { payloadUses } from './vehicle-figures'
 
 /** A link of the load path held against one figure in force: all of it together, or one of its units. kg. */
@@ -124,7 +131,7 @@ export interface LinkDoubt extends Doubt {
 
 /** What becomes of a link in a state: the comparison that says so, and what it hangs on. */
 export interface LinkVerdict {
-  readonly judgement: Judgement
+  readonly verdict: ComparisonVerdict
   /** What it hangs on, each with the comparison that it turns. */
   readonly doubts: readonly LinkDoubt[]
   readonly others: readonly OtherWeight[]
@@ -184,7 +191,7 @@ const byWeightOfDoubt = (over: boolean) => (a: LinkDoubt, b: LinkDoubt) => {
 /** What is left to a figure with the house's margin on guesses. kg. */
 const leftOf = ({ limit, countedKg }: LinkComparison) => limit - countedKg
 
-const RANK: Readonly<Record<Judgement['is'], number>> = { over: 0, hangs: 1, together: 2, within: 3 }
+const RANK: Readonly<Record<ComparisonVerdict['is'], number>> = { over: 0, hangs: 1, together: 2, within: 3 }
 
 type OnCells = Map<Cell, LinkVerdict | undefined>
 const asked = new WeakMap<LoadPath, OnCells>()
@@ -204,7 +211,7 @@ export function linkVerdict(
     asked.set(loadPath, known)
   }
   if (known.has(cell)) return known.get(cell)
-  const assessment = judgedLink(cell, plan)
+  const assessment = linkInDoubt(cell, plan)
   known.set(cell, assessment)
   return assessment
 }
@@ -224,9 +231,9 @@ export function unsettledLinks(survey: Pick<Survey, 'loadPath' | 'plan'>): Reado
   return links
 }
 
-const SURELY: LinkVerdict = { judgement: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
+const SURELY: LinkVerdict = { verdict: { is: 'within' }, doubts: [], others: [], otherwise: undefined }
 
-function judgedLink(cell: Cell, plan: Plan): LinkVerdict | undefined {
+function linkInDoubt(cell: Cell, plan: Plan): LinkVerdict | undefined {
   if (surelyWithin(cell, plan)) return SURELY
   const all = linkComparisons(cell, plan).map((comparison) => ({
     comparison,
@@ -238,20 +245,20 @@ function judgedLink(cell: Cell, plan: Plan): LinkVerdict | undefined {
     const by = RANK[each.judgement.is] - RANK[worst.judgement.is]
     return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(worst.comparison)) ? each : worst
   }, first)
-  const { judgement } = worst
+  const { judgement: verdict } = worst
   // Each figure in force may hang on facts of its own: all of them are asked. A Stop keeps its own questions.
-  const asking = judgement.is === 'over' ? [worst] : judgement.is === 'hangs' ? all : []
+  const asking = verdict.is === 'over' ? [worst] : verdict.is === 'hangs' ? all : []
   return {
-    judgement,
+    verdict,
     doubts: asking
       .flatMap(({ comparison, judgement: each }) =>
         each.is === 'over' || each.is === 'hangs'
           ? each.doubts.map((doubt) => ({ ...doubt, comparison }))
           : [],
       )
-      .toSorted(byWeightOfDoubt(judgement.is === 'over')),
+      .toSorted(byWeightOfDoubt(verdict.is === 'over')),
     others: all.flatMap(({ comparison }) =>
-      judgement.is === 'over' && comparison !== worst.comparison
+      verdict.is === 'over' && comparison !== worst.comparison
         ? []
         : otherWeights(cell, comparison, comparison.rating.counts ?? cell.layer.usualCounting),
     ),
@@ -376,7 +383,8 @@ export const mostOverOfLink = (cell: Cell, plan: Plan): number =>
   )
 
 /** A sum held against the figure of a comparison, counted one way or the other. kg */
-export const heldTo = ({ limit }: LinkComparison, countedKg: number): Held => atMost(countedKg, limit, 'mass')
+export const heldTo = ({ limit }: LinkComparison, countedKg: number): Compared =>
+  atMost(countedKg, limit, 'mass')
 
 /** The mass of a link that an entry of the plan is. */
 export const massOfEntry = ({ layer }: Cell, { of, id, field }: PlanEntry): MassPoint | undefined =>

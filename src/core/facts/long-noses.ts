@@ -1,11 +1,11 @@
 import type { NoseUp } from '../survey/motion/long-lines'
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 /** A long load ahead of its front bar: what lifts its nose against what holds it. N·m about the rear bar. */
 interface LongNose {
   readonly nose: NoseUp
-  readonly held: Held
+  readonly held: Compared
   /** With its weight behind the rear bar nothing holds the front down at all. */
   readonly loose: boolean
 }

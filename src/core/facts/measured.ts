@@ -2,7 +2,7 @@ import { readingsSummary, type Measurement } from '../plan/measurement'
 import { squareness } from '../survey/bars/squareness'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 type Length = Extract<Measurement, { kind: 'length' }>
 
@@ -13,7 +13,7 @@ interface ParallelBars {
   readonly leftMm: number
   readonly rightMm: number
   readonly skewDeg: number
-  readonly move: Held
+  readonly move: Compared
 }
 
 /** Neighbouring bars with a reading on both sides. */
@@ -51,8 +51,8 @@ export function underBar(survey: Survey, measurement: Length) {
 interface Measured {
   readonly measurement: Length
   /** Nothing of a single reading, which has nothing to be compared with. */
-  readonly scatter: Held | undefined
-  readonly onPlan: { readonly at: BarAt; readonly middleMm: number; readonly off: Held } | undefined
+  readonly scatter: Compared | undefined
+  readonly onPlan: { readonly at: BarAt; readonly middleMm: number; readonly off: Compared } | undefined
 }
 
 /** Every length that was measured. */

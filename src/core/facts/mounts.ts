@@ -2,7 +2,7 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import { askingOf, matchThrough, type Match, type Short } from '../survey/mounting/match'
 import { offersFor, type OfferAt } from '../survey/mounting/offers'
 import type { Survey } from '../survey/survey'
-import { between, type Held } from './comparison'
+import { between, type Compared } from './comparison'
 
 interface MountAt {
   readonly at: OfferAt
@@ -32,5 +32,5 @@ export const isTooShort = ({
 }): boolean => haveMm < bolt.neededMm
 
 /** The size that a mount does not take, against the nearer of its bounds. mm */
-export const sizeOf = ({ haveMm, wantFromMm, wantToMm }: Short): Held =>
+export const sizeOf = ({ haveMm, wantFromMm, wantToMm }: Short): Compared =>
   between(haveMm, wantFromMm, wantToMm, 'part')

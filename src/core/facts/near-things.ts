@@ -1,13 +1,13 @@
 import type { Near } from '../survey/frame/space'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 type Kinds = 'gear' | 'bar' | 'rack' | 'vehicle' | 'attachment'
 
 /** Two things nearer than the house wants: what is between them; below nought they are in each other's way. mm */
 export interface NearFact {
   readonly near: Near
-  readonly gap: Held
+  readonly gap: Compared
   /** How near they are to meeting, by what kind of length may be off. */
   readonly toStop: Readonly<Record<Kinds, number>>
 }

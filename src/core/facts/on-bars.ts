@@ -1,7 +1,7 @@
 import type { BarAt, ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { mostBy } from '../units/pick'
-import { atMost, between, fails, type Held } from './comparison'
+import { atMost, between, fails, type Compared } from './comparison'
 
 /** What shims or legs may still make up between the tops of bars. Common practice, no source. mm. */
 const SHIM_MM = 20
@@ -12,14 +12,14 @@ interface OnBars {
   readonly at: BarAt
   readonly forward: boolean
   /** How far it ends short of that bar. */
-  readonly short: Held
+  readonly short: Compared
   readonly count: number
   /** How many bars it asks for. */
-  readonly bars: Held | undefined
+  readonly bars: Compared | undefined
   /** How far the tops of its bars differ, against what the house levels without asking. */
-  readonly step: Held
+  readonly step: Compared
   /** The same against what shims or legs can make up. */
-  readonly shim: Held
+  readonly shim: Compared
   /** How near it is to a Stop, by what kind of length. */
   readonly toStop: Readonly<Record<'gear' | 'bar' | 'rack' | 'vehicle' | 'attachment', number>>
 }

@@ -1,15 +1,15 @@
-import { apartMm, type Box, overlap, reachInto } from '../geometry/boxes'
+import { distanceMm, type Box, overlap, reachInto } from '../geometry/boxes'
 import type { Vehicle } from '../plan/vehicle'
 import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import { onVehicle } from '../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../survey/frame/roof-surface'
 import type { Survey } from '../survey/survey'
-import { atLeast, atMost, spareOf, type Held } from './comparison'
+import { atLeast, atMost, spareOf, type Compared } from './comparison'
 
 /** Something in whose space another thing stands, and how far. mm. */
 interface Into {
   readonly what: string
-  readonly into: Held
+  readonly into: Compared
   readonly box: Box
 }
 
@@ -40,7 +40,7 @@ export function standsIn(survey: Survey, thing: ThingAt): readonly Into[] {
 const CLOSE_MM = 60
 
 /** Whether what does not hold a thing is near enough to be told of: nearer than the body under it. mm */
-export const isClose = (nearMm: number, overBody: Held): boolean =>
+export const isClose = (nearMm: number, overBody: Compared): boolean =>
   nearMm < Math.min(spareOf(overBody), CLOSE_MM)
 
 /** The bar, deck or thing in the bed that a thing is nearest to standing in, of those that do not hold it. mm */
@@ -52,7 +52,7 @@ export function nearestToStandIn(
   const heldBy = 'rackId' in host ? host.rackId : undefined
   let nearest: { readonly what: string; readonly mm: number } | undefined
   const meets = (what: string, own: Box, box: Box) => {
-    const mm = apartMm(own, box)
+    const mm = distanceMm(own, box)
     if (!nearest || mm < nearest.mm) nearest = { what, mm }
   }
   for (const { bar, rack, box } of survey.bars)
@@ -67,7 +67,7 @@ export function nearestToStandIn(
 /** Bars that stand in something in the bed: the bar's underside against the other's top. mm over the ground. */
 export const barsIn = (
   survey: Survey,
-): readonly { readonly at: BarAt; readonly name: string; readonly held: Held }[] =>
+): readonly { readonly at: BarAt; readonly name: string; readonly held: Compared }[] =>
   survey.bars.flatMap((at) =>
     inBed(survey).flatMap(({ name, box }) =>
       overlap(at.box, box) ? [{ at, name, held: atLeast(at.box.z0, box.z1) }] : [],
@@ -81,7 +81,7 @@ function overBody(thing: ThingAt): boolean {
 }
 
 /** A thing's underside against the vehicle's own roof or body under it; nothing where it is not over it. mm over the ground. */
-export function overTheBody(survey: Survey, thing: ThingAt): Held | undefined {
+export function overTheBody(survey: Survey, thing: ThingAt): Compared | undefined {
   const top = overBody(thing) ? bodyTopUnder(survey.plan.vehicle, survey.body, thing.box) : undefined
   return top === undefined ? undefined : atLeast(thing.outer.z0, top, 'gap')
 }

@@ -2,7 +2,7 @@ import type { Box } from '../geometry/boxes'
 import { paneLacks, sharesWidth, type Sunroof } from '../survey/openings/swings'
 import type { PaneCollision } from '../survey/openings/collisions'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** Whether something stands over a pane, seen from above. */
 const overPane = (pane: Sunroof, box: Box): boolean =>
@@ -22,7 +22,10 @@ export const unknownPanes = (
 /** What a pane meets on its way, each with the gap to it. mm. */
 export const paneFacts = (
   survey: Survey,
-): readonly { readonly meeting: PaneCollision; readonly gap: Held }[] =>
+): readonly { readonly meeting: PaneCollision; readonly gap: Compared }[] =>
   survey.fit
     .panes()
-    .map((meeting) => ({ meeting, gap: atLeast(meeting.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap') }))
+    .map((collision) => ({
+      meeting: collision,
+      gap: atLeast(collision.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap'),
+    }))

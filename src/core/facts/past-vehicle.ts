@@ -3,7 +3,7 @@ import { LOCAL_RULES, localRulesOf, type LocalRules } from '../plan/local-rules'
 import type { ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { mostBy } from '../units/pick'
-import { atMost, fails, type Held } from './comparison'
+import { atMost, fails, type Compared } from './comparison'
 
 export type End = 'rear' | 'front' | 'side'
 
@@ -15,9 +15,9 @@ interface PastVehicle {
   /** The rules that the house keeps to; nothing as long as it has chosen none. */
   readonly rules: LocalRules | undefined
   /** Against the least that any rules kept here ask at that end: below it nobody is asked to choose. */
-  readonly anybody: Held
-  readonly mark: Held | undefined
-  readonly most: Held | undefined
+  readonly anybody: Compared
+  readonly mark: Compared | undefined
+  readonly most: Compared | undefined
 }
 
 const markOf = (rules: LocalRules, end: End) =>

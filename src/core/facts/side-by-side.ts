@@ -1,14 +1,14 @@
 import { contactYs } from '../survey/mounting/contacts'
 import { rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 /** What stands beside each other on one bar, from left to right, against what the bar offers. mm across the vehicle */
 interface SideBySide {
   readonly at: BarAt
   readonly things: readonly ThingAt[]
   /** What they take with the house's gap between each two, against the usable width. */
-  readonly packed: Held
+  readonly packed: Compared
   /** The gap that is left between each two where they take all of it; below nought they do not go side by side. */
   readonly gapMm: number
   readonly goesThere: boolean

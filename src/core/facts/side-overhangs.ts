@@ -2,13 +2,13 @@ import type { BarAt, ThingAt } from '../survey/frame/arrangement'
 import { barEnds } from '../survey/bars/bar-ends'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** What a bar runs past its foot on the side of a thing, against what the thing wants. mm. */
 interface SideOverhang {
   readonly at: BarAt
   readonly side: 'left' | 'right'
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** What a bar runs past its foot on one side: from the foot's edge, or its centre, to just inside the cap. mm. */

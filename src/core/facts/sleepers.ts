@@ -3,7 +3,7 @@ import { footFigures, LIFTED_KG } from '../survey/statics/evenness'
 import type { RackAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { leastBy, mostBy } from '../units/pick'
-import { atLeast, atMost, type Held } from './comparison'
+import { atLeast, atMost, type Compared } from './comparison'
 
 type FootFigure = ReturnType<typeof footFigures>[number]
 
@@ -13,9 +13,9 @@ interface SleptOnRack {
   readonly most: SleptOn
   readonly least: SleptOn
   /** The foot that bears most against the figure for each, where there is one. */
-  readonly bears: { readonly held: Held; readonly figure: FootFigure } | undefined
+  readonly bears: { readonly held: Compared; readonly figure: FootFigure } | undefined
   /** The foot that bears least: whether it may lift. */
-  readonly presses: Held
+  readonly presses: Compared
   /** By what part all masses must grow until a foot bears too much. */
   readonly toStopShare: number
 }

@@ -2,13 +2,13 @@ import { LEAST_SPAN_SHARE } from '../plan/hints'
 import { isLong } from '../survey/bars/long-load'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** A long load: over how much it is held, against a part of its length. mm. */
 interface LongSpan {
   readonly thing: ThingAt
   readonly lengthMm: number
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** From the first to the last bar that holds a thing, itself or through its carrier. mm. */

@@ -1,5 +1,5 @@
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 /** The speed planned in a driving state against one that a thing or a figure names. km/h */
 interface SpeedFact {
@@ -7,7 +7,7 @@ interface SpeedFact {
   readonly name: string
   readonly state: 'road' | 'trail'
   readonly placementIds: readonly string[]
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** Every speed that is named. */

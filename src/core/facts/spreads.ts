@@ -2,13 +2,13 @@ import { nearest } from '../geometry/intervals'
 import type { SpreadMember, SpreadPair, Spreads, WantedSpread } from '../survey/bars/spread'
 import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../survey/bars/spread-problem'
 import type { Survey } from '../survey/survey'
-import { between, fails, overBy, type Held } from './comparison'
+import { between, fails, overBy, type Compared } from './comparison'
 
 /** What something wants between two neighbouring bars, against what is there. Centre to centre, mm. */
 export interface SpreadFact {
   readonly pair: SpreadPair
   readonly want: WantedSpread
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** A smallest set of wants that no spread suits together. */
@@ -42,8 +42,8 @@ function shortBy(
     const possible = able?.between(spreads.bars.indexOf(pair.front), spreads.bars.indexOf(pair.rear))
     const closest = want && possible && nearest(possible, (want.from + want.to) / 2)
     if (!want || closest === undefined) continue
-    const held = between(closest, want.from, want.to)
-    if (fails(held)) return { pair, ableMm: closest, byMm: overBy(held) }
+    const compared = between(closest, want.from, want.to)
+    if (fails(compared)) return { pair, ableMm: closest, byMm: overBy(compared) }
   }
   return undefined
 }

@@ -1,14 +1,14 @@
 import type { Survey } from '../survey/survey'
 import type { Stand } from '../survey/motion/tip-over'
-import { atMost, fails, type Held } from './comparison'
+import { atMost, fails, type Compared } from './comparison'
 
 /** A slope up to this part of the one that tips a standing vehicle is left alone. Common practice, no source. */
 export const SLOPE_SHARE = 0.5
 
 /** The slope planned against the one that would tip the vehicle as it stands, and against a part of that. Degrees. */
 interface Tipping {
-  readonly tips: Held
-  readonly minds: Held
+  readonly tips: Compared
+  readonly minds: Compared
 }
 
 /** What is steeper than a slope by nothing tips it: equal is over. */

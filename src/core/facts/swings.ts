@@ -1,7 +1,7 @@
 import { forwardToClear } from '../survey/openings/swings'
 import type { SwingCollision } from '../survey/openings/collisions'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 import { skinOffMm } from './length-facts'
 
 /** What a hatch or tailgate meets on its way: touched after so many degrees, or passed with so many mm. */
@@ -18,7 +18,7 @@ type SwingFact = {
       /** The same wherever the roof's unmeasured skin is. mm */
       readonly surelyMm: number | undefined
     }
-  | { readonly is: 'passes'; readonly gap: Held }
+  | { readonly is: 'passes'; readonly gap: Compared }
 )
 
 /** Everything that shares width with a hatch or tailgate. */
@@ -31,12 +31,12 @@ export const touchesAtOnce = (atDeg: number): boolean => atDeg < AT_ONCE_DEG
 export function swingFacts(survey: Survey): readonly SwingFact[] {
   const wanted = survey.plan.rules.gapsMm.hatch
   const skinMm = skinOffMm(survey)
-  return survey.fit.swings().map((meeting): SwingFact => {
-    const { swept, met, swings, hatch } = meeting
+  return survey.fit.swings().map((collision): SwingFact => {
+    const { swept, met, swings, hatch } = collision
     const stays = met.kind === 'tentFloor' || met.kind === 'tentLadder' || met.kind === 'tail'
     const grave = hatch.kind === 'hatch' && !stays
     if (swept.kind !== 'touches')
-      return { meeting, grave, is: 'passes', gap: atLeast(swept.gapMm, wanted, 'gap') }
+      return { meeting: collision, grave, is: 'passes', gap: atLeast(swept.gapMm, wanted, 'gap') }
     const ahead = (gapMm: number): number | undefined => {
       const byMm = stays ? undefined : forwardToClear(swings, met.box, gapMm)
       return byMm !== undefined && byMm > 0 ? byMm : undefined
@@ -44,7 +44,7 @@ export function swingFacts(survey: Survey): readonly SwingFact[] {
     const byMm = ahead(wanted)
     const surelyMm = skinMm > 0 ? ahead(wanted + skinMm) : undefined
     return {
-      meeting,
+      meeting: collision,
       grave,
       is: 'touches',
       atDeg: swept.atDeg,

@@ -1,9 +1,9 @@
 import type { Gear } from '../plan/gear'
-import { apartMm, overlap } from '../geometry/boxes'
+import { distanceMm, overlap } from '../geometry/boxes'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import { gapToCab, openedTent, opensToward, type Side } from '../survey/openings/tent'
 import type { Survey } from '../survey/survey'
-import { atLeast, atMost, between, type Held } from './comparison'
+import { atLeast, atMost, between, type Compared } from './comparison'
 
 /** A tent as it opens, held against all that it has to suit. mm. */
 interface TentFacts {
@@ -11,7 +11,7 @@ interface TentFacts {
   readonly side: Side
   readonly opens: NonNullable<Gear['opens']>
   /** How far its floor stands over the ground, against what its ladder spans. */
-  readonly ladder: { readonly held: Held; readonly fromMm: number; readonly toMm: number } | undefined
+  readonly ladder: { readonly held: Compared; readonly fromMm: number; readonly toMm: number } | undefined
   /** What it opens into, brings its ladder down on, or passes closely. */
   readonly meets: readonly {
     readonly other: ThingAt
@@ -20,11 +20,11 @@ interface TentFacts {
     readonly floorMm: number
   }[]
   /** What is left to the cab, against what its cover takes. */
-  readonly cover: Held | undefined
+  readonly cover: Compared | undefined
   /** What the shorter of its bars offers, where its brackets lie across the vehicle. */
-  readonly brackets: Held | undefined
+  readonly brackets: Compared | undefined
   /** How far its middle is off the centreline, against what the house leaves alone. */
-  readonly centred: Held
+  readonly centred: Compared
   readonly offTo: 'left' | 'right'
 }
 
@@ -33,7 +33,7 @@ const CLOSE_MM = 150
 
 export const middleY = ({ box }: ThingAt) => (box.y0 + box.y1) / 2
 
-function bracketsOf(survey: Survey, thing: ThingAt): Held | undefined {
+function bracketsOf(survey: Survey, thing: ThingAt): Compared | undefined {
   const { mount } = thing.gear.fit
   const { host } = thing.placement
   const across = thing.turn === 90 || thing.turn === 270
@@ -58,7 +58,7 @@ function factsOf(survey: Survey, thing: ThingAt): TentFacts | undefined {
     opens,
     ladder: drop && { held: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
     meets: others.flatMap((other): TentFacts['meets'] => {
-      const floorMm = apartMm(opened.floor, other.box)
+      const floorMm = distanceMm(opened.floor, other.box)
       if (overlap(opened.floor, other.box)) return [{ other, with: 'floor', floorMm }]
       if (opened.ladder && overlap(opened.ladder, other.box)) return [{ other, with: 'ladder', floorMm }]
       return floorMm < CLOSE_MM ? [{ other, with: 'neither', floorMm }] : []

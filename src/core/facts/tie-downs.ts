@@ -1,15 +1,15 @@
 import { limitCounted, limitWanted, type TieDown } from '../survey/motion/securing'
 import type { Survey } from '../survey/survey'
-import { atLeast, type Held } from './comparison'
+import { atLeast, type Compared } from './comparison'
 
 /** A loose thing with the straps planned for it: how many, and what they hold by their labels. */
 interface TiedDown {
   readonly tie: TieDown
-  readonly count: Held
+  readonly count: Compared
   /** Whether it is its weight and the friction under it that ask for most, and not its length. */
   readonly byFriction: boolean
   /** The working load limit of all of them against half its weight, kg; nothing as long as no label was read. */
-  readonly holds: Held | undefined
+  readonly holds: Compared | undefined
   /** By what part all that weighs must be more until the straps hold too little. */
   readonly toStopShare: number
 }

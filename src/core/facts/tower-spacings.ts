@@ -1,7 +1,7 @@
 import type { BarAt, RackAt } from '../survey/frame/arrangement'
 import { towerSpacing } from '../survey/bars/tower-spacing'
 import type { Survey } from '../survey/survey'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 type Spacing = ReturnType<typeof towerSpacing>
 
@@ -12,7 +12,7 @@ export interface TowerFact {
   readonly spacing: Exclude<Spacing, { kind: 'noSheet' | 'given' }> | Given
 }
 
-type Given = Extract<Spacing, { kind: 'given' }> & { readonly off: Held; readonly offCentre: Held }
+type Given = Extract<Spacing, { kind: 'given' }> & { readonly off: Compared; readonly offCentre: Compared }
 
 /** Every bar of a rack with a fit sheet. */
 export function towerSpacings(survey: Survey): readonly TowerFact[] {

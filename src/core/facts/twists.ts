@@ -3,13 +3,13 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { STANDARD_GRAVITY } from '../units/dimension'
 import { mostBy } from '../units/pick'
-import { atMost, type Held } from './comparison'
+import { atMost, type Compared } from './comparison'
 
 /** A thing that one bar holds alone: how far off the bar, mm, against half the bar's width; and how much that twists it, N·m. */
 interface OnOneBar {
   readonly bar: Bar
   readonly thing: ThingAt
-  readonly off: Held
+  readonly off: Compared
   readonly twistNm: number
 }
 

@@ -5,7 +5,7 @@ import { LIFTED_KG } from '../survey/statics/evenness'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
 import { STATES } from '../units/scalars'
-import { atLeast, atMost, type Held } from './comparison'
+import { atLeast, atMost, type Compared } from './comparison'
 
 /** What a foot is pulled up with, against what its parts hold against that. kg as a weight */
 interface Uplift {
@@ -13,7 +13,7 @@ interface Uplift {
   readonly rack: RackAt | undefined
   readonly upKg: number
   /** Nothing where none of its parts says what it holds. */
-  readonly holds: Held | undefined
+  readonly holds: Compared | undefined
 }
 
 /** What each foot of a rack holds against being pulled up: the least of its parts that say so, kg; nothing where none does. */
@@ -77,8 +77,8 @@ interface UpliftInMotion extends Uplift {
   readonly state: 'road' | 'trail'
   readonly worst: FootInMotion
   /** The least it bears, against the roughness of the sum, and against nought. */
-  readonly lifts: Held
-  readonly bears: Held
+  readonly lifts: Compared
+  readonly bears: Compared
   /** How many more feet lift in one way or another. */
   readonly others: number
   /** Whether feet that lift at rest were left out. */

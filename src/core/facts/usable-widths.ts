@@ -2,7 +2,7 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import { contactsKnown, contactYs } from '../survey/mounting/contacts'
 import type { Survey } from '../survey/survey'
 import { mostBy } from '../units/pick'
-import { atMost, fails, overBy, type Held } from './comparison'
+import { atMost, fails, overBy, type Compared } from './comparison'
 
 interface Span {
   readonly name: string
@@ -15,7 +15,7 @@ interface Span {
 interface OnWidth {
   readonly span: Span
   readonly side: 'left' | 'right'
-  readonly past: Held
+  readonly past: Compared
   /** How far from the middle its contacts reach on that side, and how far it may there. mm */
   readonly reachesMm: number
   readonly offersMm: number

@@ -2,13 +2,13 @@ import type { ThingAt } from '../survey/frame/arrangement'
 import { withContents } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
 import { STANDARD_GRAVITY } from '../units/dimension'
-import { atMost, fails, type Held } from './comparison'
+import { atMost, fails, type Compared } from './comparison'
 
 /** A thing that only its weight holds down, against what the wind of driving lifts with. N */
 interface LiftedByWind {
   readonly id: string
   readonly name: string
-  readonly held: Held
+  readonly held: Compared
 }
 
 /** Whether something besides its weight holds a thing down: a mount of its own, or straps on the plan. */
@@ -25,7 +25,7 @@ export function liftedByWind(survey: Survey): readonly LiftedByWind[] {
   )
   return survey.motion.wind().items.flatMap(({ id, name, thing, liftN }): LiftedByWind[] => {
     if (!thing || isHeld(thing)) return []
-    const held = atMost(liftN.to, weights.get(thing) ?? 0, 'exact')
-    return fails(held) ? [{ id, name, held }] : []
+    const compared = atMost(liftN.to, weights.get(thing) ?? 0, 'exact')
+    return fails(compared) ? [{ id, name, held: compared }] : []
   })
 }

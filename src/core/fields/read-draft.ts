@@ -352,15 +352,15 @@ export function readDraft<T>(
   const reading: Reading = { system, from, problems: {}, last }
   const owner = newOwner({ system, typed: {}, rel: '' })
   const value = readField(field, { schema, draft, was, path: '', reading, owner })
-  const isWhole = (thing: unknown): thing is T => schema.safeParse(thing).success
-  const wholeOr = (thing: unknown): T | undefined =>
-    isWhole(thing) ? thing : (last ?? (isWhole(was) ? was : undefined))
+  const isComplete = (thing: unknown): thing is T => schema.safeParse(thing).success
+  const completeOr = (thing: unknown): T | undefined =>
+    isComplete(thing) ? thing : (last ?? (isComplete(was) ? was : undefined))
   const { problems } = reading
-  if (Object.keys(problems).length > 0) return { value: wholeOr(value), problems }
+  if (Object.keys(problems).length > 0) return { value: completeOr(value), problems }
   const whole = schema.safeParse(value)
   if (whole.success) return { value: value as T, problems }
   for (const issue of whole.error.issues) fault(reading, issue.path.map(String).join('.'), issueText(issue))
-  return { value: wholeOr(undefined), problems }
+  return { value: completeOr(undefined), problems }
 }
 
 /**

@@ -18,8 +18,8 @@ export function kindOf(schema: z.core.$ZodType, by: string, kind: string): z.cor
   const inner = bare(schema)
   if (!(inner instanceof z.ZodMiniDiscriminatedUnion)) return undefined
   return inner.def.options.find((option) => {
-    const told = schemaAt(option, by)
-    return told instanceof z.ZodMiniLiteral && told.def.values.includes(kind)
+    const discriminator = schemaAt(option, by)
+    return discriminator instanceof z.ZodMiniLiteral && discriminator.def.values.includes(kind)
   })
 }
 

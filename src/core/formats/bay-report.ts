@@ -1,6 +1,6 @@
 import { ANSWERS } from '../log/answer'
 import * as z from '../units/schema'
-import type { Session, StepStands } from '../bay/session'
+import type { Session, SessionStep } from '../bay/session'
 import { PHASES } from '../plan/work'
 import { phraseText } from '../units/phrase'
 import type { UnitChoice } from '../units/format'
@@ -29,7 +29,7 @@ export const bayReportSchema = z.strictObject({
 })
 type BayReport = z.infer<typeof bayReportSchema>
 
-const stepReport = ({ step, state, changed, waits, holds, asks }: StepStands, choice?: UnitChoice) => ({
+const stepReport = ({ step, state, changed, waits, holds, asks }: SessionStep, choice?: UnitChoice) => ({
   id: step.id,
   title: step.title,
   stage: step.stage,

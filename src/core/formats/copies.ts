@@ -42,14 +42,14 @@ export type CopyComparison =
     }
 
 /** A copy that went on, with its past as it is kept. */
-const goneOn = (plan: Plan, steps: readonly PastStep[], at: string): Copy => ({
+const continued = (plan: Plan, steps: readonly PastStep[], at: string): Copy => ({
   plan,
   steps: thinned(steps, statesAlong(plan, steps), at),
 })
 
 const oneMore = (mine: Copy, plan: Plan, at: string, by: string | undefined): Copy => {
   const step = { at, ...(by === undefined ? {} : { by }), back: patchBetween(plan, mine.plan) }
-  return goneOn(plan, [...mine.steps, step], at)
+  return continued(plan, [...mine.steps, step], at)
 }
 
 /** The steps of a copy after one of its states. */
@@ -90,7 +90,7 @@ export function compareCopies(mine: Copy, theirs: Copy, at: string, by?: string)
     return {
       at: 'behind',
       others,
-      after: goneOn(theirs.plan, [...mine.steps, ...theirs.steps.slice(common)], at),
+      after: continued(theirs.plan, [...mine.steps, ...theirs.steps.slice(common)], at),
     }
   const merged = mergePlans(base, mine.plan, theirs.plan)
   // What the other did was taken in before.

@@ -33,8 +33,8 @@ function name(root: Node, at: unknown, field: Field): void {
     case 'variants':
       for (const option of [node?.['oneOf'], node?.['anyOf']].flat().filter(isNode)) {
         const properties = isNode(option['properties']) ? option['properties'] : {}
-        const told = properties[field.by]
-        const kind = isNode(told) ? told['const'] : undefined
+        const discriminator = properties[field.by]
+        const kind = isNode(discriminator) ? discriminator['const'] : undefined
         if (typeof kind === 'string') name(root, option, field.groupOf(kind))
       }
       return

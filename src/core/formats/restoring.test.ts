@@ -41,7 +41,7 @@ describe('which of two is newer', () => {
   const [EARLY, LATE] = ['2026-03-01T10:00:00.000Z', '2026-03-02T10:00:00.000Z']
   const past = [step(first, boatAndBox, EARLY)]
   const on = [...past, step(second, first, LATE)]
-  const told = (here: object, own: typeof past, there: object, others: typeof past) => {
+  const outcomeOf = (here: object, own: typeof past, there: object, others: typeof past) => {
     const [mine, backup] = [
       { ...EMPTY, plans: { a: here } },
       { ...EMPTY, plans: { a: there } },
@@ -52,11 +52,11 @@ describe('which of two is newer', () => {
   }
 
   it('an older backup of a job that was worked on since does not take its place', () =>
-    expect(told(second, on, first, past)).toEqual(['Second', 'older', LATE, EARLY, true]))
+    expect(outcomeOf(second, on, first, past)).toEqual(['Second', 'older', LATE, EARLY, true]))
   it('a newer one does', () =>
-    expect(told(first, past, second, on)).toEqual(['First', 'newer', EARLY, LATE, false]))
+    expect(outcomeOf(first, past, second, on)).toEqual(['First', 'newer', EARLY, LATE, false]))
   it('where each was changed apart, what is here stays unless it is said otherwise', () =>
-    expect(told(second, on, other, [...past, step(other, first, EARLY)])).toEqual([
+    expect(outcomeOf(second, on, other, [...past, step(other, first, EARLY)])).toEqual([
       'Second',
       'apart',
       LATE,
@@ -64,7 +64,7 @@ describe('which of two is newer', () => {
       true,
     ]))
   it('where nothing is known of either past, it is said, and what is here stays (S7)', () =>
-    expect(told(first, [], second, [])).toEqual(['First', 'other', undefined, undefined, true]))
+    expect(outcomeOf(first, [], second, [])).toEqual(['First', 'other', undefined, undefined, true]))
   it('of what is no job, by its name; the log is never written over', () => {
     const here = { ...EMPTY, stock: { 'racks/a': wingBars }, log: { 'a/b': { note: 'x' } } }
     const backup = {

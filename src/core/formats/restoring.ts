@@ -28,7 +28,7 @@ function reads(shelf: ShelfName, key: string, value: unknown): boolean {
 }
 
 /** What restoring a backup would change. Merging keeps what is only here; in both ways an entry of the backup goes before the one here. */
-export function restorePreview(mine: Shelves, backup: Shelves, way: 'merge' | 'replace'): ShelfChange[] {
+export function restorePreview(mine: Shelves, backup: Shelves, mode: 'merge' | 'replace'): ShelfChange[] {
   return SHELF_NAMES.map((shelf) => {
     const [now, then] = [mine[shelf], backup[shelf]]
     const keys = Object.keys(then).sort()
@@ -40,7 +40,7 @@ export function restorePreview(mine: Shelves, backup: Shelves, way: 'merge' | 'r
       changed: keys.filter((key) => here(key) && !alike(key)),
       same: keys.filter((key) => here(key) && alike(key)),
       removed:
-        way === 'replace'
+        mode === 'replace'
           ? Object.keys(now)
               .filter((key) => !Object.hasOwn(then, key))
               .sort()

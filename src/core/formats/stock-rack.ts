@@ -53,7 +53,7 @@ export interface StockDifference {
 /** What says how a figure is known, and how it was typed, goes with the figure. */
 const BESIDES = new Set(['id', 'known', 'typed'])
 
-const fieldsApart = (here: object, there: object | undefined): string[] => {
+const differingFields = (here: object, there: object | undefined): string[] => {
   const [a, b] = [here as Record<string, unknown>, (there ?? {}) as Record<string, unknown>]
   return [...new Set([...Object.keys(a), ...Object.keys(b)])]
     .filter((key) => !BESIDES.has(key) && factText(a[key]) !== factText(b[key]))
@@ -66,10 +66,10 @@ export function stockDifferences(rack: Rack, entry: Rack): readonly StockDiffere
   const whole = ({ parts: _parts, ...rest }: Rack) => ({ ...rest, bars: undefined })
   const knownBars = barsOf(entry)
   const all: readonly (readonly [name: string, fields: readonly string[]])[] = [
-    [rack.name, fieldsApart(whole(as), whole(entry))],
-    ...barsOf(as).map((bar, i) => [bar.name, fieldsApart(bar, knownBars[i])] as const),
+    [rack.name, differingFields(whole(as), whole(entry))],
+    ...barsOf(as).map((bar, i) => [bar.name, differingFields(bar, knownBars[i])] as const),
     ...knownBars.slice(barsOf(as).length).map(({ name }) => [name, ['only in stock']] as const),
-    ...as.parts.map((part, i) => [part.name, fieldsApart(part, entry.parts[i])] as const),
+    ...as.parts.map((part, i) => [part.name, differingFields(part, entry.parts[i])] as const),
     ...entry.parts.slice(as.parts.length).map(({ name }) => [name, ['only in stock']] as const),
   ]
   return all.flatMap(([name, fields]) => (fields.length > 0 ? [{ name, fields }] : []))

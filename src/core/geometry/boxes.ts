@@ -27,5 +27,5 @@ export function overlap(a: Box, b: Box): boolean {
 }
 
 /** How far two boxes are from meeting, mm: the widest gap between them along an axis; below nought they meet. */
-export const apartMm = (a: Box, b: Box): number =>
+export const distanceMm = (a: Box, b: Box): number =>
   Math.max(a.x0 - b.x1, b.x0 - a.x1, a.y0 - b.y1, b.y0 - a.y1, a.z0 - b.z1, b.z0 - a.z1)

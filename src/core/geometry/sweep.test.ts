@@ -10,7 +10,7 @@ const down = (deg: number, length: number, [x, z]: Point2): Point2 => [
 ]
 const HINGE: Point2 = [2600, 1640]
 /** Handbook (rotation): a straight panel of 1100 mm hanging 65° below horizontal, opening 85°. */
-const HATCH: Swing = { hinge: HINGE, panel: [HINGE, down(65, 1100, HINGE)], opensDeg: 85, way: 'up' }
+const HATCH: Swing = { hinge: HINGE, panel: [HINGE, down(65, 1100, HINGE)], opensDeg: 85, direction: 'up' }
 
 describe('a hatch that turns about its hinge', () => {
   it('has its tip where the handbook puts it', () => {
@@ -52,7 +52,7 @@ describe('a hatch that turns about its hinge', () => {
         [3000, 1150],
       ],
       opensDeg: 90,
-      way: 'down',
+      direction: 'down',
     }
     expect(panelAt(gate, 90)[1]![0]).toBeCloseTo(3450, 6)
     expect(panelAt(gate, 90)[1]![1]).toBeCloseTo(700, 6)
@@ -78,14 +78,14 @@ const problems = fc
     height: tenths(30, 600),
     way: fc.constantFrom('up' as const, 'down' as const),
   })
-  .map(({ links, hang, opensDeg, x0, z0, width, height, way }) => {
+  .map(({ links, hang, opensDeg, x0, z0, width, height, way: direction }) => {
     const panel: Point2[] = [[0, 0]]
     let angle = hang
     for (const { length, bend } of links) {
       panel.push(down(angle, length, panel.at(-1)!))
       angle += bend
     }
-    const swing: Swing = { hinge: [0, 0], panel, opensDeg, way }
+    const swing: Swing = { hinge: [0, 0], panel, opensDeg, direction }
     return { swing, box: [x0, z0, x0 + width, z0 + height] as const }
   })
 
@@ -164,7 +164,7 @@ describe('against turning it in steps of 0.01°', () => {
   it('never hits after moving away: what stands before the hinge and clears, clears further forward', () => {
     fc.assert(
       fc.property(problems, tenths(0, 800), ({ swing, box }, by) => {
-        const up: Swing = { ...swing, way: 'up', opensDeg: Math.min(swing.opensDeg, 90) }
+        const up: Swing = { ...swing, direction: 'up', opensDeg: Math.min(swing.opensDeg, 90) }
         const [x0, z0, x1, z1] = [Math.min(box[0], -50), Math.abs(box[1]), box[2], Math.abs(box[1]) + 200]
         if (sweepAgainst(up, [x0, z0, x1, z1]).kind === 'touches') return
         expect(sweepAgainst(up, [x0 - by, z0, x1 - by, z1]).kind).toBe('clears')

@@ -9,7 +9,7 @@ export interface Swing {
   readonly hinge: Point2
   readonly panel: readonly Point2[]
   readonly opensDeg: number
-  readonly way: 'up' | 'down'
+  readonly direction: 'up' | 'down'
 }
 
 /** What a swing meets: where it first touches, and the least gap over its whole way. Degrees and mm. */
@@ -34,7 +34,7 @@ function turnAbout([x, y]: Point2, [cx, cy]: Point2, angleRad: number): Point2 {
   return [cx + (x - cx) * cos - (y - cy) * sin, cy + (x - cx) * sin + (y - cy) * cos]
 }
 
-const signOf = ({ way }: Swing) => (way === 'up' ? 1 : -1)
+const signOf = ({ direction }: Swing) => (direction === 'up' ? 1 : -1)
 
 /** The panel opened by so many degrees. */
 export function panelAt(swing: Swing, openDeg: number): readonly Point2[] {
@@ -52,8 +52,8 @@ interface Arc {
 /** How far along an arc a direction lies, 0 to the sweep's size; nothing when the arc does not come by. */
 function alongArc({ start, sweep }: Arc, angle: number): number | undefined {
   const turn = 2 * Math.PI
-  const way = Math.sign(sweep) || 1
-  const gone = ((((angle - start) * way) % turn) + turn) % turn
+  const direction = Math.sign(sweep) || 1
+  const gone = ((((angle - start) * direction) % turn) + turn) % turn
   if (gone <= Math.abs(sweep) + 1e-12) return Math.min(gone, Math.abs(sweep))
   return turn - gone < 1e-12 ? 0 : undefined
 }
@@ -148,7 +148,7 @@ export const rectangleCorners = (x0: number, z0: number, x1: number, z1: number)
   [x0, z1],
 ]
 
-function segmentsMeet(a: Segment, b: Segment): boolean {
+function segmentsCross(a: Segment, b: Segment): boolean {
   const cross = (o: Point2, p: Point2, q: Point2) =>
     (p[0] - o[0]) * (q[1] - o[1]) - (p[1] - o[1]) * (q[0] - o[0])
   const [d1, d2] = [cross(b.from, b.to, a.from), cross(b.from, b.to, a.to)]
@@ -157,7 +157,7 @@ function segmentsMeet(a: Segment, b: Segment): boolean {
 }
 
 /** Whether two figures lie apart along an axis, by more than what counts as touching. */
-function apartAlong(a: readonly Point2[], b: readonly Point2[], axis: 0 | 1): boolean {
+function distanceAlong(a: readonly Point2[], b: readonly Point2[], axis: 0 | 1): boolean {
   const span = (points: readonly Point2[]) => {
     let [low, high] = [Infinity, -Infinity]
     for (const point of points) {
@@ -177,12 +177,12 @@ function restTouch(
   box: readonly Point2[],
   boxSides: readonly Segment[],
 ): Point2 | undefined {
-  if (apartAlong(panel, box, 0) || apartAlong(panel, box, 1)) return undefined
+  if (distanceAlong(panel, box, 0) || distanceAlong(panel, box, 1)) return undefined
   const within = panel.find((point) => inside(point, box))
   if (within) return within
   for (const side of panelSides)
     for (const edge of boxSides) {
-      if (segmentsMeet(side, edge)) return side.from
+      if (segmentsCross(side, edge)) return side.from
       const touching =
         [edge.from, edge.to].find((corner) => pointToSegment(corner, side) < REST_TOUCH_MM) ??
         [side.from, side.to].find((point) => pointToSegment(point, edge) < REST_TOUCH_MM)
@@ -210,7 +210,7 @@ export function sweepAgainst(
   let first: { gone: number; point: Point2 } | undefined
   let gap = Infinity
   let nearest: Nearest = { panel: swing.hinge, box: box[0] ?? swing.hinge, atDeg: 0 }
-  const way = Math.sign(sweep)
+  const direction = Math.sign(sweep)
   const take = (gone: number, point: Point2) => {
     if (first === undefined || gone < first.gone) first = { gone, point }
   }
@@ -220,7 +220,7 @@ export function sweepAgainst(
     const arc = arcOf(point, swing.hinge, sweep)
     if (away - arc.radius > gap) continue
     for (const side of boxSides) {
-      for (const gone of meetings(arc, side)) take(gone, turnAbout(point, swing.hinge, way * gone))
+      for (const gone of meetings(arc, side)) take(gone, turnAbout(point, swing.hinge, direction * gone))
       const closer = first ? undefined : arcGap(arc, side, gap)
       if (!closer) continue
       gap = closer.gap
@@ -237,7 +237,7 @@ export function sweepAgainst(
       if (!closer) continue
       gap = closer.gap
       nearest = {
-        panel: turnAbout(closer.onSegment, swing.hinge, way * closer.gone),
+        panel: turnAbout(closer.onSegment, swing.hinge, direction * closer.gone),
         box: corner,
         atDeg: closer.gone / RAD,
       }

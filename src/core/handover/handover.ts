@@ -15,7 +15,7 @@ import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from '../bay/due'
 import { allAnswers, answerLine } from '../bay/answers'
-import { heldProgress } from '../bay/evidence'
+import { currentProgress } from '../bay/evidence'
 import { fittedOf, type Fitted } from '../bay/fitted'
 import { marksOf } from '../bay/marks'
 import { proofFindings } from '../bay/proof'
@@ -196,13 +196,13 @@ export function handoverOf(
   const marks = marksOf(survey)
   const order = jobSteps(survey, rules, new Set(logged.weighed.keys()))
   const steps = order.ok ? order.steps : []
-  const { progress, again } = heldProgress(steps, survey, logged)
+  const { progress, again } = currentProgress(steps, survey, logged)
   const fitted = fittedOf(survey, steps, progress)
   const rows = foldedTogether(review.findings)
-  const said = ({ finding, states }: FindingStates): Phrase =>
+  const phraseOf = ({ finding, states }: FindingStates): Phrase =>
     finding.state === 'all' ? finding.sentence : [`${states.join(', ')}: `, ...finding.sentence]
   const sentences = (wanted: Severity) =>
-    rows.flatMap((row) => (row.finding.severity === wanted && !row.finding.aside ? [said(row)] : []))
+    rows.flatMap((row) => (row.finding.severity === wanted && !row.finding.aside ? [phraseOf(row)] : []))
   return {
     limits: limitRows(survey),
     heightMm: Math.ceil(drivingTop.topMm),
@@ -227,7 +227,7 @@ export function handoverOf(
     verdicts: review.states,
     aside: rows.flatMap((row) => {
       const { aside } = row.finding
-      return aside ? [{ say: said(row), by: aside.by, reason: aside.reason, on: aside.on }] : []
+      return aside ? [{ say: phraseOf(row), by: aside.by, reason: aside.reason, on: aside.on }] : []
     }),
     notLooked: notLookedAt(review),
     targets: survey.masses.flatMap((mass) =>

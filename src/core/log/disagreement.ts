@@ -51,11 +51,11 @@ export function disagreements(
   here: readonly LogEvent[],
   given: readonly LogEvent[],
 ): readonly Disagreement[] {
-  const [known, told] = [new Set(here.map(({ id }) => id)), new Set(given.map(({ id }) => id))]
+  const [knownHere, knownThere] = [new Set(here.map(({ id }) => id)), new Set(given.map(({ id }) => id))]
   const theirs = lastOf(given)
   return [...lastOf(here)].flatMap(([subject, mine]) => {
     const other = theirs.get(subject)
-    const apart = other !== undefined && !told.has(mine.id) && !known.has(other.id)
+    const apart = other !== undefined && !knownThere.has(mine.id) && !knownHere.has(other.id)
     return apart && factText(mine, WRITTEN) !== factText(other, WRITTEN)
       ? [{ subject, here: mine, there: other }]
       : []

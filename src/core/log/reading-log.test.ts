@@ -37,7 +37,7 @@ describe('an entry that took the place of another', () => {
         const all = replay(list)
         const aside = replacements(all.counting)
         const without = replay(all.counting.filter(({ id }) => !aside.has(id)))
-        const told = (of: typeof all) =>
+        const outcomes = (of: typeof all) =>
           [...of.jobs].map(([id, job]) => [
             id,
             Object.fromEntries(job.counted),
@@ -45,7 +45,7 @@ describe('an entry that took the place of another', () => {
             Object.fromEntries(job.torqued),
             Object.fromEntries(job.proved),
           ])
-        expect(told(without)).toEqual(told(all))
+        expect(outcomes(without)).toEqual(outcomes(all))
       }),
     )
   })

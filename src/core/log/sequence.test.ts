@@ -7,7 +7,7 @@ import { replay } from './replay'
 import { compareEvents, nextTurn, united } from './sequence'
 
 /** What a log says, without when: times are shown and never used. */
-const said = (events: readonly LogEvent[]) => {
+const textsOf = (events: readonly LogEvent[]) => {
   const { racks, missing, jobs, counting } = replay(events)
   return {
     racks: racks.map(({ rackId, on }) => ({ rackId, on })),
@@ -78,7 +78,7 @@ describe('a log of several devices', () => {
         expect(united(b, a)).toEqual(one)
         expect(united(one, a, b, one)).toEqual(one)
         expect(united(a.toReversed(), b)).toEqual(one)
-        expect(said(united(b, one))).toEqual(said(one))
+        expect(textsOf(united(b, one))).toEqual(textsOf(one))
       }),
       { numRuns: runs(5_000) },
     )
@@ -89,7 +89,9 @@ describe('a log of several devices', () => {
       fc.property(ops, clocks, (list, times) => {
         const [a, b] = written(list)
         const anyTime = united(a, b).map((event, i) => ({ ...event, at: times[i]! }))
-        expect(said(united(anyTime.toSorted((x, y) => (x.at < y.at ? -1 : 1))))).toEqual(said(united(a, b)))
+        expect(textsOf(united(anyTime.toSorted((x, y) => (x.at < y.at ? -1 : 1))))).toEqual(
+          textsOf(united(a, b)),
+        )
       }),
       { numRuns: runs(5_000) },
     )

@@ -8,7 +8,7 @@ import { sizeAsPlaced } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { mm, type Phrase } from '../units/phrase'
 import { needsOf, withNeeds, type Need } from './needs'
-import { freePlaces, needsCarrier, placements, placesTried, type HeldOver } from './places'
+import { freePlaces, needsCarrier, placements, placesTried, type PointerPlace } from './places'
 import { forwardOfHatch, stopsAt, trialThing, type Blocked } from './trial'
 
 /** Whether a piece of gear goes on a rack: as all stands now, with changes, or not and why. */
@@ -45,7 +45,7 @@ function bestOf(
   tries: Iterable<Placement>,
   gear: Gear,
   adapters: readonly Adapter[],
-  near: HeldOver | undefined,
+  near: PointerPlace | undefined,
 ) {
   // The places tried on one host share its object, and what it takes to be held there does not change from one to the next.
   const onHost = new Map<Placement['host'], Map<Turn, readonly Need[]>>()
@@ -99,7 +99,7 @@ export function compatible(
   rackId: string,
   adapters: readonly Adapter[],
   id: string,
-  near?: HeldOver,
+  near?: PointerPlace,
 ): Compatible {
   const rack = survey.racks.find((each) => each.rack.id === rackId)
   if (!rack) return { kind: 'cannot', why: ['there is no such rack'] }

@@ -29,7 +29,7 @@ export function freePlaces(survey: Survey, gear: Gear): Placement['host'][] {
 }
 
 /** The bars of a rack that a thing of this length stands on: as many as it reaches and may have, or fewer where a hand holds it. */
-function barsFor(rack: RackAt, gear: Gear, lengthMm: number, heldThere: boolean): RackAt['bars'][] {
+function barsFor(rack: RackAt, gear: Gear, lengthMm: number, atPointer: boolean): RackAt['bars'][] {
   const { bars } = rack
   const atMost = gear.fit.bars?.to ?? bars.length
   const runs: RackAt['bars'][] = []
@@ -43,7 +43,7 @@ function barsFor(rack: RackAt, gear: Gear, lengthMm: number, heldThere: boolean)
   const enough = runs.filter((run) => run.length >= least)
   const most = enough[0]?.length
   if (most === undefined) return [[...bars]]
-  return heldThere ? enough : enough.filter((run) => run.length === most)
+  return atPointer ? enough : enough.filter((run) => run.length === most)
 }
 
 /** Middles across the vehicle worth trying on a rack: its middle, beside what stands there, and at either end. mm. */
@@ -95,7 +95,7 @@ export function* placements(
   rack: RackAt,
   gear: Gear,
   id: string,
-  near?: HeldOver,
+  near?: PointerPlace,
 ): Iterable<Placement> {
   // Thousands are made for a whole shelf: written out, they are all of one shape and made at once.
   const placed = (turn: Turn, host: Placement['host'], xMm: number, yMm: number): Placement => ({
@@ -146,7 +146,7 @@ export function* placements(
 }
 
 /** Where a hand holds a thing over the drawing: its middle, mm. */
-export interface HeldOver {
+export interface PointerPlace {
   readonly xMm: number
   readonly yMm: number
 }

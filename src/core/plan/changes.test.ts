@@ -13,22 +13,22 @@ const after = (...commands: Command[]): Plan =>
     if (!done.ok) throw new Error(done.reason)
     return done.plan
   }, boatAndBox)
-const told = (plan: Plan) =>
+const wordsOf = (plan: Plan) =>
   changesBetween(boatAndBox, plan).map(({ words }) => phraseText(words).replaceAll('\u202f', ' '))
 const box = boatAndBox.placements.find(({ id }) => id === 'long-box')!
 const boxName = boatAndBox.gear.find(({ id }) => id === box.gearId)!.name
 
 describe('what changed between two plans', () => {
-  it('says nothing of a plan and itself', () => expect(told(boatAndBox)).toEqual([]))
+  it('says nothing of a plan and itself', () => expect(wordsOf(boatAndBox)).toEqual([]))
 
   it('says whose place it is, from where to where, with its unit', () =>
-    expect(told(after({ do: 'move', placementId: box.id, xMm: box.xMm + 100, yMm: box.yMm }))).toEqual([
+    expect(wordsOf(after({ do: 'move', placementId: box.id, xMm: box.xMm + 100, yMm: box.yMm }))).toEqual([
       'Long box, its place along the vehicle: 960 mm to 1 060 mm',
     ]))
 
   it('says what was taken off, and what was put on when it is looked at the other way round', () => {
     const off = after({ do: 'takeOff', placementId: box.id })
-    expect(told(off)).toContain(`${boxName}: taken off`)
+    expect(wordsOf(off)).toContain(`${boxName}: taken off`)
     expect(changesBetween(off, boatAndBox).map(({ words }) => phraseText(words))).toContain(
       `${boxName}: put on`,
     )
@@ -41,7 +41,7 @@ describe('what changed between two plans', () => {
       job: { ...boatAndBox.job, name: 'Another name' },
       note: 'Bring the long straps.',
     }
-    expect(told(other)).toEqual([
+    expect(wordsOf(other)).toEqual([
       `job, name: ${boatAndBox.job.name} to Another name`,
       'Estate, raised rails, height: 1 490 mm to 1 500 mm',
       'note: Bring the long straps.',

@@ -34,7 +34,7 @@ export interface Change {
   readonly words: Phrase
 }
 
-class Telling {
+class ChangeWriter {
   constructor(
     private readonly before: Plan,
     private readonly after: Plan,
@@ -113,12 +113,12 @@ class Telling {
 }
 
 /** What is the plan's own and what only says how it was typed: that changes with every figure. */
-const told = (path: readonly string[]) => !path.includes('typed')
+const isShown = (path: readonly string[]) => !path.includes('typed')
 
 /** What makes the second plan of the first, place by place, in words with their numbers; nothing where they say the same. */
 export function changesBetween(before: Plan, after: Plan): readonly Change[] {
-  const telling = new Telling(before, after)
+  const writer = new ChangeWriter(before, after)
   return patchBetween(before, after)
-    .filter((one) => told(one.at))
-    .flatMap((one) => [...telling.of(one)])
+    .filter((one) => isShown(one.at))
+    .flatMap((one) => [...writer.of(one)])
 }

@@ -45,7 +45,7 @@ function changedAt(value: unknown, path: readonly string[], change: (was: unknow
 type Keeper = { readonly name: string; readonly known?: Known | undefined }
 
 /** What of one keeper of figures is known twice. */
-function apartOf(sheet: FigureSheet, owner: readonly string[], thing: Keeper): ConflictingFigure[] {
+function conflictsOf(sheet: FigureSheet, owner: readonly string[], thing: Keeper): ConflictingFigure[] {
   if (!thing.known) return []
   return Object.entries(thing.known).flatMap(([field, { by, others }]): ConflictingFigure[] => {
     if (!others) return []
@@ -61,7 +61,7 @@ function apartOf(sheet: FigureSheet, owner: readonly string[], thing: Keeper): C
 export function conflictingFigures({ vehicle, racks, gear }: Plan): ConflictingFigure[] {
   const found: ConflictingFigure[] = []
   const look = (sheet: FigureSheet, owner: readonly string[], thing: Keeper) => {
-    if (thing.known) found.push(...apartOf(sheet, owner, thing))
+    if (thing.known) found.push(...conflictsOf(sheet, owner, thing))
   }
   const ofVehicle: FigureSheet = { of: 'vehicle' }
   look(ofVehicle, [], vehicle)

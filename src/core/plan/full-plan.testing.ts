@@ -44,8 +44,8 @@ const kindOfOption = (option: z.core.$ZodType): string => {
   const inner = bare(option)
   if (!(inner instanceof z.ZodMiniObject)) return ''
   for (const key of Object.keys(inner.shape)) {
-    const told = schemaAt(inner, key)
-    if (told instanceof z.ZodMiniLiteral) return String(told.def.values[0])
+    const discriminator = schemaAt(inner, key)
+    if (discriminator instanceof z.ZodMiniLiteral) return String(discriminator.def.values[0])
   }
   return ''
 }

@@ -44,10 +44,10 @@ export function whichHolds(mass: GearMass, place: number): GearMass {
 
 /** A weight off a scale, kg, with what was typed for it. What somebody had read, weighed or told before stays beside it. */
 export function weighedAnew(was: GearMass, kg: number, typed?: string): GearMass {
-  const said = was.basis === 'maker' || was.basis === 'weighed' || was.basis === 'told'
+  const stated = was.basis === 'maker' || was.basis === 'weighed' || was.basis === 'told'
   const open = openOthers(was)
   const shut = (was.others ?? []).filter((each) => !open.includes(each))
-  const lost = [...(said && was.kg !== kg ? [asOther(was)] : []), ...open]
+  const lost = [...(stated && was.kg !== kg ? [asOther(was)] : []), ...open]
   const others = [...shut, ...lost.map((each) => ({ ...each, unused: 'weighed since' }))].slice(-MOST)
   return {
     kg,

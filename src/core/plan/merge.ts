@@ -57,8 +57,12 @@ class Merging {
 
   private ofGroup(base: Raw, mine: Raw, theirs: Raw, path: string): Raw {
     // Which of several kinds it is: parts of two kinds are no whole.
-    for (const told of ['kind', 'by', 'on', 'school', 'about', 'known'])
-      if (typeof mine[told] === 'string' && typeof theirs[told] === 'string' && mine[told] !== theirs[told]) {
+    for (const discriminator of ['kind', 'by', 'on', 'school', 'about', 'known'])
+      if (
+        typeof mine[discriminator] === 'string' &&
+        typeof theirs[discriminator] === 'string' &&
+        mine[discriminator] !== theirs[discriminator]
+      ) {
         this.clashes.push({ path, mine, theirs })
         return mine
       }
@@ -102,12 +106,12 @@ class Merging {
   }
 }
 
-interface Apart {
+interface MergeConflict {
   readonly ok: false
   readonly clashes: readonly Clash[]
   readonly reason: string
 }
-export type Merged = { readonly ok: true; readonly plan: Plan } | Apart
+export type Merged = { readonly ok: true; readonly plan: Plan } | MergeConflict
 
 /**
  * Two states of one thing that come from a third: what each changed, in one. Where both set the same otherwise, or where
@@ -119,7 +123,7 @@ export function mergeItems<T>(
   mine: T,
   theirs: T,
   holds: 'ask' | 'mine' = 'ask',
-): { readonly ok: true; readonly item: T } | Apart {
+): { readonly ok: true; readonly item: T } | MergeConflict {
   const merging = new Merging()
   const whole = merging.of(base, mine, theirs, '')
   if (merging.clashes.length > 0 && holds === 'ask')

@@ -105,7 +105,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
     case 'seen': {
       const rating = ratingsOf(plan, target.owner).find(({ id }) => id === target.ratingId)
       if (!rating) return undefined
-      const told: Partial<Rating> =
+      const changedRating: Partial<Rating> =
         target.field === 'counts'
           ? { counts: value === 'everything' ? 'everything' : 'load' }
           : { source: { kind: value === 'label' || value === 'manual' ? value : 'sheet' } }
@@ -116,7 +116,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
         .map((each) => ({
           do: 'setRating' as const,
           owner: target.owner,
-          rating: { ...each, ...told },
+          rating: { ...each, ...changedRating },
         }))
       return first && rest.length > 0 ? { do: 'together', commands: [first, ...rest] } : first
     }

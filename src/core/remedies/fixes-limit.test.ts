@@ -19,15 +19,15 @@ const fixesOf = (plan: Plan) => {
 }
 
 it('looks for fixes while a plan is small, and says nothing of a limit', () => {
-  const { fixes, said } = fixesOf(boatAndBox)
+  const { fixes, said: leftOutWords } = fixesOf(boatAndBox)
   expect(fixes).toBeGreaterThan(0)
-  expect(said).toBeUndefined()
+  expect(leftOutWords).toBeUndefined()
 })
 
 it('judges a plan past the limit, offers nothing, and says so with the numbers', () => {
-  const { fixes, said } = fixesOf(heap(MOST_TO_FIX + 1))
+  const { fixes, said: leftOutWords } = fixesOf(heap(MOST_TO_FIX + 1))
   expect(fixes).toBe(0)
-  expect(said).toBe(
+  expect(leftOutWords).toBe(
     '201 things are on this plan. Fixes are looked for with up to 200, so none are offered here.',
   )
 })

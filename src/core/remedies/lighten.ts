@@ -27,8 +27,8 @@ const SCOPE_KG = 100_000
  */
 function lowered(survey: Survey, cell: Cell, masses: readonly Cargo[]): Candidate[] {
   const { plan } = survey
-  const over = [...unsettledLinks(survey)].flatMap(([each, { judgement }]) =>
-    judgement.is === 'over' && !each.idle && each !== cell ? [each] : [],
+  const over = [...unsettledLinks(survey)].flatMap(([each, { verdict }]) =>
+    verdict.is === 'over' && !each.idle && each !== cell ? [each] : [],
   )
   const scopes = [over, over.filter(({ layer }) => layer === cell.layer), []]
   return masses.filter(canBeLess).flatMap((mass) => {

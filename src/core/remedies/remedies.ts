@@ -118,11 +118,11 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
   const clean: Remedy[] = []
   const minding: Remedy[] = []
   const seen = new Set<string>()
-  const stoodFor = new Set<string>()
+  const replacedBy = new Set<string>()
   let count = 0
   for (const candidate of candidates) {
     if (clean.length === OFFERED || count === TRIED) break
-    if (candidate.standsFor !== undefined && stoodFor.has(candidate.standsFor)) continue
+    if (candidate.standsFor !== undefined && replacedBy.has(candidate.standsFor)) continue
     const key = JSON.stringify(candidate.command)
     if (seen.has(key) || seen.has(phraseText(candidate.message))) continue
     seen.add(key).add(phraseText(candidate.message))
@@ -132,7 +132,7 @@ export function remediesFor(survey: Survey, found: Review, finding: Finding, sto
     if (!cleared || (candidate.kind === 'move' && movesOut(survey, cleared.survey))) continue
     const remedy = asOffered(before, cleared, finding)
     if (!remedy) continue
-    if (candidate.standsFor !== undefined) stoodFor.add(candidate.standsFor)
+    if (candidate.standsFor !== undefined) replacedBy.add(candidate.standsFor)
     if (remedy.minds === undefined) clean.push(remedy)
     else if (minding.filter((each) => each.kind === remedy.kind).length < OF_ONE_KIND) minding.push(remedy)
   }

@@ -65,16 +65,16 @@ export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> &
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
 
 /** What a check says, with its rule and its id. Written out field by field: to copy an object less one of its keys costs as much as most checks. */
-function named(rule: string, said: FindingDraft): Finding {
+function named(rule: string, draft: FindingDraft): Finding {
   const finding: Writable<Finding> = {
-    id: `${rule} ${said.about}`,
-    severity: said.severity,
+    id: `${rule} ${draft.about}`,
+    severity: draft.severity,
     rule,
-    state: said.state,
-    subject: said.subject,
-    sentence: said.sentence,
+    state: draft.state,
+    subject: draft.subject,
+    sentence: draft.sentence,
   }
-  const { measured, limit, margin, ask, nearStop } = said
+  const { measured, limit, margin, ask, nearStop } = draft
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
@@ -96,7 +96,7 @@ export function check<const Id extends string>({
     ...rule,
     run(survey, together = []) {
       const found: Finding[] = []
-      for (const said of run(survey, together)) found.push(named(rule.id, said))
+      for (const draft of run(survey, together)) found.push(named(rule.id, draft))
       return found
     },
   }

@@ -219,7 +219,7 @@ describe('every link under doubt', () => {
           surveyed.loadPath.cells.flatMap((cell) => {
             const key = `${cell.layer.id} ${cell.state}`
             const assessment = linkVerdict(cell, surveyed)
-            return expected.has(key) && assessment ? [[key, assessment.judgement.is] as const] : []
+            return expected.has(key) && assessment ? [[key, assessment.verdict.is] as const] : []
           }),
         )
         expect(Object.fromEntries(found)).toEqual(Object.fromEntries(expected))

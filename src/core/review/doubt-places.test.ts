@@ -168,9 +168,9 @@ describe('a sentence', () => {
         [thing('heavy', 60), {}],
       ],
     )
-    const said = texts(plan, 'uplift-in-motion').filter((text) => text.includes('keeps at least'))
+    const found = texts(plan, 'uplift-in-motion').filter((text) => text.includes('keeps at least'))
     const lifted = findings(plan, 'uplift').some(({ severity }) => severity === 'mind')
-    for (const text of said) expect(text.includes('every other foot')).toBe(lifted)
+    for (const text of found) expect(text.includes('every other foot')).toBe(lifted)
   })
 })
 

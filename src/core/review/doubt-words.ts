@@ -103,7 +103,12 @@ const whichWay = ({ fact, by }: Moved): string => {
  * An answer that hangs on facts that are so much off: a pass is found out, a Stop keeps the question beside it. `needs`
  * is how far the first of them must be off, in mm or kg.
  */
-export function hangingOn(survey: Survey, finding: Finding, moved: readonly Moved[], needs: number): Finding {
+export function withDoubtWords(
+  survey: Survey,
+  finding: Finding,
+  moved: readonly Moved[],
+  needs: number,
+): Finding {
   const [first] = moved
   if (!first) return finding
   const facts = moved.map(({ fact }) => fact)

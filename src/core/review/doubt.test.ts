@@ -21,8 +21,8 @@ const findings = (plan: Plan) => review(survey(plan)).findings
 /** What a link is on the road: the gravest that is said of it. */
 function link(plan: Plan, layerId: string, state: State = 'road'): Severity | undefined {
   const order: Severity[] = ['stop', 'findOut', 'mind', 'clear']
-  const said = findings(plan).filter((one) => one.subject.layerId === layerId && one.state === state)
-  return order.find((severity) => said.some((one) => one.severity === severity))
+  const found = findings(plan).filter((one) => one.subject.layerId === layerId && one.state === state)
+  return order.find((severity) => found.some((one) => one.severity === severity))
 }
 const asked = (plan: Plan, rule: string, state: State = 'road') =>
   findings(plan).filter((one) => one.rule === rule && one.severity === 'findOut' && one.state === state)

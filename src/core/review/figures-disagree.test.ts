@@ -86,9 +86,9 @@ describe('two weights of one thing that disagree', () => {
 
   it('are asked about only where a verdict would be another with the other one', () => {
     // By how much they differ is said all the same.
-    const [told, ...others] = asked(weighedToo(boatAndBox.gear[0]!.mass.kg + 1))
-    expect([told?.severity, others.length]).toEqual(['clear', 0])
-    expect(phraseText(told?.sentence ?? [])).toContain(
+    const [finding, ...others] = asked(weighedToo(boatAndBox.gear[0]!.mass.kg + 1))
+    expect([finding?.severity, others.length]).toEqual(['clear', 0])
+    expect(phraseText(finding?.sentence ?? [])).toContain(
       'differ by 1 kg; no verdict hangs on which of them holds',
     )
     const findings = asked(weighedToo(90))

@@ -95,7 +95,7 @@ export function cellFinding(
   const { about, ask, comparison } = more
   const { layer, state, limit } = cell
   const counted = comparison?.countedKg ?? cell.countedKg
-  const said: FindingDraft = {
+  const draft: FindingDraft = {
     about: about === undefined ? `${layer.id} ${state}` : `${layer.id} ${about} ${state}`,
     severity,
     state,
@@ -104,16 +104,16 @@ export function cellFinding(
     sentence,
   }
   // Most findings are of links: what they do not say is not put together and taken apart again.
-  if (limit.kind === 'missing') return ask ? { ...said, ask } : said
+  if (limit.kind === 'missing') return ask ? { ...draft, ask } : draft
   const heldTo = comparison?.limit ?? limit.kg
   const held = { limit: kg(heldTo), margin: kg(heldTo - counted) }
-  return ask ? Object.assign(said, held, { ask }) : Object.assign(said, held)
+  return ask ? Object.assign(draft, held, { ask }) : Object.assign(draft, held)
 }
 
 /** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */
 export const holdsSurely = (assessment: LinkVerdict | undefined): boolean =>
   assessment !== undefined &&
-  (assessment.judgement.is === 'within' || assessment.judgement.is === 'together') &&
+  (assessment.verdict.is === 'within' || assessment.verdict.is === 'together') &&
   assessment.others.length === 0 &&
   assessment.otherwise === undefined
 
@@ -122,7 +122,7 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<FindingDraft>
   const assessment = linkVerdict(cell, survey)
   if (cell.limit.kind === 'missing' || !assessment) return
   const left = cell.limit.kg - cell.countedKg
-  if (assessment.judgement.is === 'over')
+  if (assessment.verdict.is === 'over')
     yield cellFinding(
       'stop',
       cell,

@@ -155,7 +155,7 @@ describe('laws on plans made from the kinds', () => {
   })
 
   it('the mirror image of a plan mirrors every finding', () => {
-    const told = ({ findings }: Review) => {
+    const summaryOf = ({ findings }: Review) => {
       const margins = new Map<string, number[]>()
       for (const { rule, state, severity, margin } of findings) {
         const key = `${rule} ${state} ${severity}`
@@ -168,7 +168,7 @@ describe('laws on plans made from the kinds', () => {
     }
     fc.assert(
       fc.property(madePlans, (plan) => {
-        const [here, there] = [told(review(survey(plan))), told(review(survey(mirrored(plan))))]
+        const [here, there] = [summaryOf(review(survey(plan))), summaryOf(review(survey(mirrored(plan))))]
         expect([...there.keys()].sort()).toEqual([...here.keys()].sort())
         for (const [key, margins] of here) {
           const twins = there.get(key) ?? []

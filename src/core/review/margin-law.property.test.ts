@@ -13,7 +13,7 @@ const NEAR = 1e-6
 /** What of a finding's own figures and words is not as its margin says. */
 function faults({ measured, limit, margin, sentence, severity, id }: Finding): string[] {
   if (!margin || !Number.isFinite(margin.value)) return []
-  const said = phraseText(sentence)
+  const text = phraseText(sentence)
   const amounts = sentence.filter(
     (bit): bit is Amount =>
       typeof bit !== 'string' &&
@@ -30,7 +30,7 @@ function faults({ measured, limit, margin, sentence, severity, id }: Finding): s
   return [
     ...(isOff ? [`${severity} ${id}: ${measured.value} against ${limit.value} is not ${margin.value}`] : []),
     ...(amounts.length > 0 && !right
-      ? [`${severity} ${id}: ${margin.value} rounded the wrong way: ${said}`]
+      ? [`${severity} ${id}: ${margin.value} rounded the wrong way: ${text}`]
       : []),
   ]
 }

@@ -40,19 +40,19 @@ describe('what is to spare or missing', () => {
             expect(Math.abs(overBy(held))).toBeLessThan(0.1)
             return
           }
-          const said = parseQuantity(
+          const parsed = parseQuantity(
             'length',
             /; (.*) (to spare|short|too much)\./.exec(text)![1]!,
             us ? 'us' : 'metric',
           )
-          if (!said.ok) throw new Error(text)
+          if (!parsed.ok) throw new Error(text)
           const step = us ? 25.4 / 16 : 0.1
           if (fails(held)) {
-            expect(said.value).toBeGreaterThanOrEqual(overBy(held) - 1e-3)
-            expect(said.value).toBeLessThan(overBy(held) + step + 1e-3)
+            expect(parsed.value).toBeGreaterThanOrEqual(overBy(held) - 1e-3)
+            expect(parsed.value).toBeLessThan(overBy(held) + step + 1e-3)
           } else {
-            expect(said.value).toBeLessThanOrEqual(Math.max(0, spareOf(held)) + 1e-3)
-            expect(said.value).toBeGreaterThan(spareOf(held) - step - 1e-3)
+            expect(parsed.value).toBeLessThanOrEqual(Math.max(0, spareOf(held)) + 1e-3)
+            expect(parsed.value).toBeGreaterThan(spareOf(held) - step - 1e-3)
           }
         },
       ),

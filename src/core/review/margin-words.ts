@@ -1,11 +1,11 @@
-import { fails, overBy, spareOf, type Held } from '../facts/comparison'
+import { fails, overBy, spareOf, type Compared } from '../facts/comparison'
 import { mm, missing, toSpare, type Amount, type Phrase } from '../units/phrase'
 
 /** Less than this is nothing on a tape, a scale or a wrench, in the unit of the comparison. */
 const NOTHING = 0.05
 
 /** How much is left to a limit, or by how much it is missed, where a sentence has said both. */
-export function marginPhrase(held: Held, amount: (value: number) => Amount = mm): Phrase {
+export function marginPhrase(held: Compared, amount: (value: number) => Amount = mm): Phrase {
   if (fails(held))
     return [missing(amount(overBy(held))), held.direction === 'atLeast' ? ' short' : ' too much']
   const left = spareOf(held)
@@ -13,7 +13,7 @@ export function marginPhrase(held: Held, amount: (value: number) => Amount = mm)
 }
 
 /** The same as the end of that sentence. */
-export const marginWords = (held: Held, amount: (value: number) => Amount = mm): Phrase => [
+export const marginWords = (held: Compared, amount: (value: number) => Amount = mm): Phrase => [
   '; ',
   ...marginPhrase(held, amount),
   '.',

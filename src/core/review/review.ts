@@ -138,8 +138,8 @@ function asksOf(
     const assessment = judge(check, answers(check, together))
     const own = unweighed ? assessment.map((finding) => unweighed(check, finding)) : assessment
     const nothing = NOTHING_FOUND.get(check)
-    const said = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
-    asked.push(...asHouseLooks(check, survey.plan.rules, said))
+    const drafts = own.length > 0 ? inBounds(own) : nothing ? [unweighed?.(check, nothing) ?? nothing] : []
+    asked.push(...asHouseLooks(check, survey.plan.rules, drafts))
   }
   return asked
 }

@@ -6,7 +6,7 @@ import type { TriedFact } from '../facts/tried-fact'
 import type { Survey } from '../survey/survey'
 import { lazy } from '../units/memo'
 import type { Check } from './check'
-import { hangingOn } from './doubt-words'
+import { withDoubtWords } from './doubt-words'
 import type { Finding } from './finding'
 import { isStop, massesMayTurn, mayTurn, partTogether, triedAt, roomOf, type TurnedBy } from './turns'
 
@@ -156,7 +156,7 @@ function ofItsGear(
 function findingUnderDoubt(survey: Survey, finding: Finding, trials: Trials): Finding {
   const loose = trials.facts.filter(({ how }) => movesTogether(how))
   const turning = byOne(finding, trials) ?? byAll(finding, loose, trials)
-  if (turning) return hangingOn(survey, finding, turning, needsOf(finding, turning, trials))
+  if (turning) return withDoubtWords(survey, finding, turning, needsOf(finding, turning, trials))
   if (isStop(finding) || loose.length === trials.facts.length) return finding
   const all = byAll(finding, trials.facts, trials)
   return all ? { ...finding, together: { facts: all.length } } : finding

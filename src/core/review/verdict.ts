@@ -1,6 +1,6 @@
-import { fails, type Held } from '../facts/comparison'
+import { fails, type Compared } from '../facts/comparison'
 import type { Severity } from './finding'
 
 /** What a comparison comes to, by what passing its limit is: an exact fit is Clear. */
-export const verdictOf = (held: Held, passed: Exclude<Severity, 'clear'>): Severity =>
+export const verdictOf = (held: Compared, passed: Exclude<Severity, 'clear'>): Severity =>
   fails(held) ? passed : 'clear'

@@ -34,7 +34,7 @@ function worked(plan: Plan, upTo: (stepId: string) => boolean, events: readonly 
 }
 
 const fresh = (plan: Plan) => worked(plan, () => false)
-const said = (plan: Plan, logged: Logged = fresh(plan)) => {
+const textsOf = (plan: Plan, logged: Logged = fresh(plan)) => {
   const { stage, say, key } = nextThing(assess(plan), logged)
   return [stage, phraseText(say), key] as const
 }
@@ -101,7 +101,7 @@ it.each([
   ['Pod with thin clamps on heavy bars', 'load', 'See it'],
   ['Ladder and timber on the canopy', 'load', 'See it'],
 ])('next in %s: at %s, %s', (name, stage, key) => {
-  expect(said(demo(name))).toEqual([stage, expect.any(String), key])
+  expect(textsOf(demo(name))).toEqual([stage, expect.any(String), key])
 })
 
 it('has every job of the demo in that table', () => {
@@ -129,16 +129,16 @@ it.each(
 it('goes from a bare car to a rack, gear, the bay, the handover and what is due', () => {
   const van = demo('Yard van, full summer load')
   const bare = newPlan({ id: van.id, job: van.job, vehicle: van.vehicle, racks: [] })
-  expect(said(bare).slice(0, 1)).toEqual(['racks'])
+  expect(textsOf(bare).slice(0, 1)).toEqual(['racks'])
   const holdless = newPlan({ id: 'x', job: van.job, vehicle: { ...van.vehicle, attachments: [] }, racks: [] })
-  expect(said(holdless)).toEqual([
+  expect(textsOf(holdless)).toEqual([
     'vehicle',
     `Nothing on ${van.vehicle.name} holds a rack yet.`,
     'Say what holds it',
   ])
   const racked = apply(bare, { do: 'addRack', rack: van.racks[0]! })
   if (!racked.ok) throw new Error(racked.reason)
-  expect(said(racked.plan)).toEqual(['load', 'Nothing stands on the rack yet.', 'Choose from the shelf'])
+  expect(textsOf(racked.plan)).toEqual(['load', 'Nothing stands on the rack yet.', 'Choose from the shelf'])
 
   const assessment = assess(van)
   const order = jobSteps(assessment.survey, bayRulesOf(van.rules), new Set())
@@ -148,7 +148,7 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
     const before = new Set(ids.slice(0, i))
     if (i === 1 || i === 9 || i === ids.length - 1)
       expect(
-        said(
+        textsOf(
           van,
           worked(van, (each) => before.has(each)),
         ),
@@ -159,7 +159,7 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
       ])
   }
   expect(
-    said(
+    textsOf(
       van,
       worked(van, () => true),
     ),
@@ -167,7 +167,7 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
   const due = { id: 'd', on: '2027-03-12', what: 'Point feet', why: 're-tighten', km: undefined }
   const over = worked(van, () => true)
   if (over.at !== 'read') throw new Error('read')
-  expect(said(van, { ...over, due: [{ ...due, on: '2027-06-01' }, due] })).toEqual([
+  expect(textsOf(van, { ...over, due: [{ ...due, on: '2027-06-01' }, due] })).toEqual([
     'log',
     'Handed over. Point feet, due on 2027-03-12.',
     'See what is due',
@@ -176,17 +176,17 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
 
 it('lets the bay go on over an open question once it has begun, and never over a Stop', () => {
   const bikes = demo('Two bikes on the hatchback')
-  expect(said(bikes, { at: 'unread' })[0]).toBe('racks')
+  expect(textsOf(bikes, { at: 'unread' })[0]).toBe('racks')
   const [first] = (worked(bikes, () => false) as Extract<Logged, { at: 'read' }>).session!.steps
   expect(
-    said(
+    textsOf(
       bikes,
       worked(bikes, (id) => id === first?.step.id),
     )[0],
   ).toBe('fit')
   const ladder = demo('Awning and hatch ladder')
   expect(
-    said(
+    textsOf(
       ladder,
       worked(ladder, (id) => id === first?.step.id),
     )[0],
@@ -210,5 +210,5 @@ it('says that what is not found out was set aside', () => {
     if (!done.ok) throw new Error(done.reason)
     return done.plan
   }, bikes)
-  expect(said(aside)[1]).toBe('No Stop stands; what is not found out was set aside by name.')
+  expect(textsOf(aside)[1]).toBe('No Stop stands; what is not found out was set aside by name.')
 })

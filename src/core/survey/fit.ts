@@ -9,7 +9,7 @@ import {
   type SwingCollision,
 } from './openings/collisions'
 import { nearOnes, type Near } from './frame/space'
-import { sayHangsOn, spreadsOf, type Spreads } from './bars/spread'
+import { spreadInputs, spreadsOf, type Spreads } from './bars/spread'
 import { rackWidths, type RackWidth } from './bars/width'
 import type { Statics } from './statics/statics'
 
@@ -32,7 +32,7 @@ export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, be
     // Where on its bars a thing stands is no matter to how far apart they must be.
     spreads: memo(
       before?.spreads,
-      () => [vehicle, rules, racks, ...things.flatMap(sayHangsOn)],
+      () => [vehicle, rules, racks, ...things.flatMap(spreadInputs)],
       () => spreadsOf(plan, arrangement),
     ),
     widths: memo(

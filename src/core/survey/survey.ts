@@ -11,7 +11,7 @@ import { allowances, loadPath, type Allowance, type LoadPath } from './load-path
 import { fitOf, type Fit } from './fit'
 import { antennaTopZ } from './frame/roof-surface'
 import type { MassesBefore } from './loads/reused-masses'
-import { massesHangOn, massPoints, type MassPoint } from './loads/mass-points'
+import { massInputs, massPoints, type MassPoint } from './loads/mass-points'
 import { motionOf, type Motion } from './motion/motion'
 import { staticsOf, type Statics } from './statics/statics'
 
@@ -163,7 +163,7 @@ function massesLater(plan: Plan, arrangement: Arrangement, before: Survey | unde
     before && asked ? { plan: before.plan, racks: before.racks, masses: before.masses } : undefined
   return memo(
     before?.later.masses,
-    () => massesHangOn(plan, arrangement),
+    () => massInputs(plan, arrangement),
     () => massPoints(plan, arrangement, kept),
   )
 }

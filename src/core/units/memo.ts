@@ -55,8 +55,8 @@ export function memo<T>(
   let known: Known<T> | undefined
   const get = () => {
     if (!known) {
-      const hangsOn = on()
-      known = was && sameItems(was.on, hangsOn) ? was : { on: hangsOn, value: compute() }
+      const inputs = on()
+      known = was && sameItems(was.on, inputs) ? was : { on: inputs, value: compute() }
       was = undefined
     }
     return known.value

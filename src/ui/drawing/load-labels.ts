@@ -47,11 +47,11 @@ export function heightLabels(
 ): readonly Label[] {
   const { side, stacked } = layout
   const length = (mm: number) => formatQuantity('length', mm, single(units))
-  const said = (amount: Amount) => phraseText([amount], single(units))
+  const amountText = (amount: Amount) => phraseText([amount], single(units))
   const words = ({ clearance: { name, heightMm }, spareMm, passes }: ClearanceAt) =>
     spareMm < 0
-      ? `${name} ${length(heightMm)}, ${said(missing(mm(-spareMm)))} too high`
-      : `${name} ${length(heightMm)}, ${passes ? '' : 'only '}${said(toSpare(mm(spareMm)))} to spare`
+      ? `${name} ${length(heightMm)}, ${amountText(missing(mm(-spareMm)))} too high`
+      : `${name} ${length(heightMm)}, ${passes ? '' : 'only '}${amountText(toSpare(mm(spareMm)))} to spare`
   const right = side.left + side.width - 4
   const left = side.left + 4
   const inside = { ...paneBox(layout, 'side'), top: 0 }

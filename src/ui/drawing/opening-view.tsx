@@ -42,7 +42,7 @@ function Turning({ swing, toDeg, layout }: { swing: Swing; toDeg: number; layout
   const rest = swing.panel.map(px)
   const [hx, hy] = px(swing.hinge)
   // On the sheet heights run down, so a panel that opens upwards turns counter-clockwise there too.
-  const degrees = swing.way === 'up' ? -toDeg : toDeg
+  const degrees = swing.direction === 'up' ? -toDeg : toDeg
   const tip = swing.panel.at(-1) ?? swing.hinge
   const arc = Array.from({ length: 25 }, (_, i) => panelAt({ ...swing, panel: [tip] }, (toDeg * i) / 24))
     .flat()
@@ -114,20 +114,26 @@ function worstOf(meetings: readonly SwingCollision[]): SwingCollision | undefine
 }
 
 function HatchOpening({ survey, layout, units, hatch, metId, taken }: Omit<Props, 'id'> & { hatch: Hatch }) {
-  const meetings = survey.fit.swings().filter((each) => each.hatch === hatch)
-  const meeting = meetings.find(({ met }) => met.id === metId) ?? worstOf(meetings)
-  const touch = worstOf(meetings)?.swept
+  const collisions = survey.fit.swings().filter((each) => each.hatch === hatch)
+  const comparison = collisions.find(({ met }) => met.id === metId) ?? worstOf(collisions)
+  const touch = worstOf(collisions)?.swept
   const toDeg = touch?.kind === 'touches' ? touch.atDeg : hatch.opensDeg
   return (
     <g>
       {swingsOf(hatch, survey.plan.vehicle.obstacles).map((swing, i) => (
         <Turning key={i} swing={swing} toDeg={toDeg} layout={layout} />
       ))}
-      {meeting?.met.kind.startsWith('tent') && meeting.met.thing && (
-        <TentOpening layout={layout} thing={meeting.met.thing} />
+      {comparison?.met.kind.startsWith('tent') && comparison.met.thing && (
+        <TentOpening layout={layout} thing={comparison.met.thing} />
       )}
-      {meeting && (
-        <Result swept={meeting.swept} name={meeting.met.name} layout={layout} units={units} taken={taken} />
+      {comparison && (
+        <Result
+          swept={comparison.swept}
+          name={comparison.met.name}
+          layout={layout}
+          units={units}
+          taken={taken}
+        />
       )}
     </g>
   )

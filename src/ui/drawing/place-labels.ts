@@ -62,7 +62,7 @@ export function boxOf(look: LabelLook, text: string, { x, y, anchor }: LabelSpot
 }
 
 /** Whether two boxes cover some of the same sheet. */
-export const labelsMeet = (a: LabelBox, b: LabelBox) =>
+export const labelsOverlap = (a: LabelBox, b: LabelBox) =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 
 const holds = (outer: LabelBox, inner: LabelBox) =>
@@ -81,7 +81,7 @@ export function placeLabels(
 ): ReadonlyMap<string, PlacedLabel> {
   const placed = new Map<string, PlacedLabel>()
   const taken = [...marks]
-  const isFree = (box: LabelBox) => !taken.some((other) => labelsMeet(other, box))
+  const isFree = (box: LabelBox) => !taken.some((other) => labelsOverlap(other, box))
   for (const label of labels.toSorted((a, b) => a.rank - b.rank)) {
     for (const spot of label.spots) {
       const text = spot.text ?? label.text
@@ -111,6 +111,6 @@ export function spotAmong(
   [best, ...others]: readonly [LabelSpot, ...LabelSpot[]],
   taken: readonly LabelBox[],
 ): LabelSpot {
-  const isFree = (spot: LabelSpot) => !taken.some((box) => labelsMeet(box, boxOf(look, text, spot)))
+  const isFree = (spot: LabelSpot) => !taken.some((box) => labelsOverlap(box, boxOf(look, text, spot)))
   return [best, ...others].find(isFree) ?? best
 }

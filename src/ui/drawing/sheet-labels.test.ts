@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { gravityBox } from './gravity-marks'
 import { extentOf, layoutSheet } from './layout'
-import { boxOf, type Label, LABEL_PX, labelsMeet, placeLabels, spotAmong } from './place-labels'
+import { boxOf, type Label, LABEL_PX, labelsOverlap, placeLabels, spotAmong } from './place-labels'
 import { sheetLabels } from './sheet-labels'
 import { zoomAt, zoomOnto } from './zoom'
 import { rackBox } from './zoom-store'
@@ -121,9 +121,11 @@ describe('words of every demo job at three zooms in both unit systems', () => {
           const over = boxes.flatMap((a, i) =>
             boxes
               .slice(i + 1)
-              .flatMap((b) => (labelsMeet(a.box, b.box) ? [`${name}: ${a.text} / ${b.text}`] : [])),
+              .flatMap((b) => (labelsOverlap(a.box, b.box) ? [`${name}: ${a.text} / ${b.text}`] : [])),
           )
-          const onMark = boxes.filter((each) => marks.some((mark) => labelsMeet(gravityBox(mark), each.box)))
+          const onMark = boxes.filter((each) =>
+            marks.some((mark) => labelsOverlap(gravityBox(mark), each.box)),
+          )
           expect([...over, ...onMark.map(({ text }) => `${name}: ${text} on a mark`)]).toEqual([])
         }
     expect(words).toBeGreaterThan(10_000)

@@ -4,7 +4,7 @@ import {
   type Compatible,
   firstPlace,
   type Gear,
-  type HeldOver,
+  type PointerPlace,
   type Placement,
   type SingleCommand,
   type Survey,
@@ -16,12 +16,12 @@ import { usePlan } from '@/ui/state/plan-store'
 const ownEntry = (survey: Survey, gear: Gear) => survey.plan.gear.find(({ id }) => id === gear.id) ?? gear
 
 /** Where a thing from the shelf goes on a rack, or nearest to where a hand holds it. */
-export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: HeldOver): Compatible {
+export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: PointerPlace): Compatible {
   return compatible(survey, ownEntry(survey, gear), rackId, stockNow().adapters, 'trial', near)
 }
 
 /** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
-export function putOn(survey: Survey, gear: Gear, rackId: string, near?: HeldOver): void {
+export function putOn(survey: Survey, gear: Gear, rackId: string, near?: PointerPlace): void {
   const { run, pick } = usePlan.getState()
   const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
   const entry = ownEntry(survey, gear)

@@ -113,15 +113,15 @@ export function useSheet<T>(
   useEffect(() => {
     if (!form.formState.isDirty) reset(start)
   }, [start, reset, form])
-  // Which state of another tab it was said of that both cannot stand: to save again puts what was typed in its place.
-  const [told, setTold] = useState<unknown>()
+  // The state of another tab that clashed with this one: saving again over that state puts what was typed here in its place.
+  const [refusedOver, setRefusedOver] = useState<unknown>()
   const toSave = (): Saving<T> => {
     const { value } = read(form.getValues())
     if (value === undefined) return { ok: false, problem: 'This is not whole yet.' }
     if (stored === undefined || seen === was) return { ok: true, value }
-    const merged = mergeItems(schema, seen as T, value, was as T, told === was ? 'mine' : 'ask')
+    const merged = mergeItems(schema, seen as T, value, was as T, refusedOver === was ? 'mine' : 'ask')
     if (merged.ok) return { ok: true, value: merged.item }
-    setTold(was)
+    setRefusedOver(was)
     const places = merged.clashes.map(placeWords)
     return {
       ok: false,

@@ -10,8 +10,8 @@ import { StoredPicture } from '@/ui/kit/stored-picture'
 import { usePlan } from '@/ui/state/plan-store'
 import { smallPicture } from './small-picture'
 
-type Came = NonNullable<Plan['job']['came']>
-type Pictures = NonNullable<Came['pictures']>
+type CameDetails = NonNullable<Plan['job']['came']>
+type Pictures = NonNullable<CameDetails['pictures']>
 
 const MOST = 12
 
@@ -22,7 +22,7 @@ export function CamePictures({ plan }: { plan: Plan }) {
   const pictures = job.came?.pictures ?? []
   const set = (next: Pictures) => {
     const { pictures: _, ...rest } = job.came ?? {}
-    const came: Came = next.length > 0 ? { ...rest, pictures: next } : rest
+    const came: CameDetails = next.length > 0 ? { ...rest, pictures: next } : rest
     const { came: _came, ...others } = job
     usePlan.getState().run({ do: 'setJob', job: Object.keys(came).length > 0 ? { ...others, came } : others })
   }

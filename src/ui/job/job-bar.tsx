@@ -19,7 +19,7 @@ import { JobMenu } from './job-menu'
 import { NextLine } from './next-line'
 import { StageNav } from './stage-nav'
 import type { JobStages } from './use-stages'
-import { VerdictSaid } from './verdict-said'
+import { VerdictAnnouncer } from './verdict-said'
 
 const NEXT_UNITS = { metric: 'us', us: 'both', both: 'metric' } as const
 const UNITS_WORD = { metric: 'mm kg', us: 'in lb', both: 'mm + in' } as const
@@ -189,7 +189,7 @@ export const JobBar = memo(function JobBar({
       {children !== undefined && (
         <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">{children}</div>
       )}
-      <VerdictSaid plan={resting} />
+      <VerdictAnnouncer plan={resting} />
       <StageReader plan={resting} onRead={setRead} />
       {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onLoad={onLoad} />}
     </header>

@@ -62,7 +62,7 @@ export default function Palette({
   const { survey } = on
   const { plan } = survey
   const rackId = survey.racks[0]?.rack.id
-  const going = (id: string, name: string, href: string): NamedEntry => ({
+  const command = (id: string, name: string, href: string): NamedEntry => ({
     id,
     name,
     run: () => router.push(href),
@@ -81,11 +81,11 @@ export default function Palette({
     {
       heading: 'Screens',
       entries: [
-        ...STAGES.map((stage) => going(`stage ${stage}`, STAGE_WORD[stage], stageAddress(stage, plan))),
+        ...STAGES.map((stage) => command(`stage ${stage}`, STAGE_WORD[stage], stageAddress(stage, plan))),
         ...SHOP_SCREENS.map((route) =>
-          going(`screen ${route}`, `The shop's ${ROUTES[route].title.toLowerCase()}`, to(route)),
+          command(`screen ${route}`, `The shop's ${ROUTES[route].title.toLowerCase()}`, to(route)),
         ),
-        going('screen compare', 'Compare with another job', to('compare', { a: plan.id })),
+        command('screen compare', 'Compare with another job', to('compare', { a: plan.id })),
       ],
     },
     {
@@ -124,7 +124,7 @@ export default function Palette({
               },
             })),
     },
-    { heading: 'Fields', entries: fields.map(({ name, href }) => going(href, name, href)) },
+    { heading: 'Fields', entries: fields.map(({ name, href }) => command(href, name, href)) },
   ]
   return <CommandPalette groups={groups} onClose={onClose} />
 }

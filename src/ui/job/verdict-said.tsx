@@ -6,16 +6,16 @@ import { assessmentOf } from '@/ui/state/assessment'
 import { useUnits } from '@/ui/state/settings-store'
 
 /** Says each verdict that changes, to those who do not see it. */
-export function VerdictSaid({ plan }: { plan: Plan }) {
+export function VerdictAnnouncer({ plan }: { plan: Plan }) {
   const units = useUnits()
   const assessment = assessmentOf(plan)
-  const [said, setSaid] = useState('')
+  const [message, setMessage] = useState('')
   const before = useRef<{ readonly id: string; readonly verdicts: readonly string[] }>(undefined)
   const verdicts = STATES.map((state) => assessment.review.states[state])
   const key = verdicts.join()
   // Only a verdict that is another one is said, not every kilogram.
   const say = useEffectEvent((changed: readonly State[]) =>
-    setSaid(
+    setMessage(
       changed
         .map((state) => `${STATE_WORD[state]}: ${verdictWords(stateSummary(assessment, state), units)}.`)
         .join(' '),
@@ -31,7 +31,7 @@ export function VerdictSaid({ plan }: { plan: Plan }) {
   }, [key, plan.id])
   return (
     <p className="sr-only" aria-live="polite">
-      {said}
+      {message}
     </p>
   )
 }

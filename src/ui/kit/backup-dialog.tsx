@@ -15,7 +15,7 @@ import { downloadText } from '@/ui/kit/download'
 import { Modal } from '@/ui/kit/modal'
 import { Progress } from '@/ui/kit/progress'
 import { today } from '@/ui/state/today'
-import type { RestoreWay } from '@/workers/backup-messages'
+import type { RestoreMode } from '@/workers/backup-messages'
 import { useRestoring } from './use-restoring'
 
 const SHELF_WORD: Readonly<Record<ShelfName, string>> = {
@@ -116,7 +116,7 @@ function DifferingList({
 /** Everything into one file and back: what restoring would change is shown before it is done. */
 export function BackupDialog({ onClose }: { onClose: () => void }) {
   const { state, open, look, restore } = useRestoring()
-  const [way, setWay] = useState<RestoreWay>('merge')
+  const [mode, setMode] = useState<RestoreMode>('merge')
   const [chosen, setChosen] = useState<ReadonlyMap<string, Holds>>(new Map())
   const [problem, setProblem] = useState<string>()
   const [room, setRoom] = useState<{ readonly left: Room | undefined }>()
@@ -134,9 +134,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
   const choose = (file: File) => {
     setChosen(new Map())
     setProblem(undefined)
-    open(file, way)
+    open(file, mode)
   }
-  const looked = state.at === 'looked' && state.way === way ? state : undefined
+  const looked = state.at === 'looked' && state.mode === mode ? state : undefined
   const problems = [
     ...(problem === undefined ? [] : [problem]),
     ...(state.at === 'none' ? state.problems : []),
@@ -145,8 +145,8 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
     state.at === 'looked' &&
     restore(
       state.name,
-      way,
-      differing.filter((each) => way === 'merge' && holdsOf(each, chosen) === 'here').map(placeOf),
+      mode,
+      differing.filter((each) => mode === 'merge' && holdsOf(each, chosen) === 'here').map(placeOf),
     )
   return (
     <Modal title="Backup" onClose={onClose} wide>
@@ -184,21 +184,21 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
             {state.at === 'looked' && `, made ${state.madeAt.slice(0, 10)}`}
           </h3>
           {state.at === 'looked' && (
-            <Choice<RestoreWay>
+            <Choice<RestoreMode>
               label="How"
-              value={way}
+              value={mode}
               options={[
                 ['merge', 'Merge: keep what is only here'],
                 ['replace', 'Replace: as it was then, nothing else'],
               ]}
               onChange={(next) => {
-                setWay(next)
+                setMode(next)
                 look(state.name, next)
               }}
             />
           )}
           {looked && <Preview changes={looked.preview.changes} />}
-          {looked && way === 'merge' && (
+          {looked && mode === 'merge' && (
             <DifferingList
               differing={looked.preview.differing}
               chosen={chosen}
@@ -213,7 +213,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
           )}
           {looked && (
             <Button variant="solid" className="mt-3" onClick={() => restoring(looked.preview.differing)}>
-              {way === 'merge' ? 'Merge it in' : 'Replace everything'}
+              {mode === 'merge' ? 'Merge it in' : 'Replace everything'}
             </Button>
           )}
         </section>

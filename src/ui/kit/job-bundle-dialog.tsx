@@ -31,7 +31,7 @@ import { whenWords } from './when-words'
 /** What is here of a parcel's job, and how the two stand to each other. */
 interface Looked {
   readonly mine: SavedCopy | undefined
-  readonly meeting: Meeting | { readonly at: 'new'; readonly after: Copy }
+  readonly comparison: Meeting | { readonly at: 'new'; readonly after: Copy }
   readonly fresh: readonly LogEvent[]
   readonly differing: number
   /** Of how many entries the log of another car would grow, by that car. */
@@ -41,7 +41,7 @@ interface Looked {
 
 const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
 
-const SAID: Readonly<Record<Looked['meeting']['at'], string>> = {
+const SAID: Readonly<Record<Looked['comparison']['at'], string>> = {
   new: 'This job is not here yet.',
   same: 'The job stands here as it does in the job bundle.',
   ahead: 'The job here has all that is in the job bundle: there is nothing newer in it.',
@@ -63,7 +63,7 @@ async function look(bundle: JobBundle): Promise<Looked> {
     differing: differing.length,
     otherCars: [...byCar].filter(([car]) => car !== plan.car.id),
     conflict: disagreements(events, bundle.events),
-    meeting: mine ? meet(mine, theirs, new Date().toISOString(), bundle.by) : { at: 'new', after: theirs },
+    comparison: mine ? meet(mine, theirs, new Date().toISOString(), bundle.by) : { at: 'new', after: theirs },
   }
 }
 
@@ -84,11 +84,17 @@ function OtherSteps({ steps }: { steps: readonly OtherStep[] }) {
   )
 }
 
-function BundleConflict({ mine, meeting }: { mine: SavedCopy; meeting: Extract<Meeting, { at: 'apart' }> }) {
-  const words = [...new Set(meeting.clashes.map((clash) => clashWords(mine.plan, clash)))]
+function BundleConflict({
+  mine,
+  comparison,
+}: {
+  mine: SavedCopy
+  comparison: Extract<Meeting, { at: 'apart' }>
+}) {
+  const words = [...new Set(comparison.clashes.map((clash) => clashWords(mine.plan, clash)))]
   return (
     <>
-      <p>{meeting.reason}</p>
+      <p>{comparison.reason}</p>
       {words.length > 0 ? (
         <ul className="list-disc pl-5" aria-label="Set otherwise">
           {words.map((each) => (
@@ -96,7 +102,7 @@ function BundleConflict({ mine, meeting }: { mine: SavedCopy; meeting: Extract<M
           ))}
         </ul>
       ) : (
-        <ChangeList changes={changesBetween(mine.plan, meeting.theirs.plan)} label="What differs" />
+        <ChangeList changes={changesBetween(mine.plan, comparison.theirs.plan)} label="What differs" />
       )}
       <p className="mt-2">Whichever you choose, the other stays in the history of the job.</p>
     </>
@@ -142,9 +148,9 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
   }
 
   const { madeAt, by, plan, pictures } = bundle
-  const meeting = looked?.meeting
-  const others = meeting && 'others' in meeting ? meeting.others : []
-  const after = meeting && 'after' in meeting ? meeting.after : undefined
+  const comparison = looked?.comparison
+  const others = comparison && 'others' in comparison ? comparison.others : []
+  const after = comparison && 'after' in comparison ? comparison.after : undefined
   const open = looked?.conflict.some(({ subject }) => !chosen.has(subject)) ?? false
   const rest = looked ? looked.fresh.length + Object.keys(pictures).length : 0
   return (
@@ -156,10 +162,12 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
         </p>
         {problem !== undefined && <Problem>{problem}</Problem>}
         {!looked && problem === undefined && <p aria-busy>Looking at what is here.</p>}
-        {looked && meeting && (
+        {looked && comparison && (
           <>
-            <p className="font-semibold">{SAID[meeting.at]}</p>
-            {meeting.at === 'apart' && looked.mine && <BundleConflict mine={looked.mine} meeting={meeting} />}
+            <p className="font-semibold">{SAID[comparison.at]}</p>
+            {comparison.at === 'apart' && looked.mine && (
+              <BundleConflict mine={looked.mine} comparison={comparison} />
+            )}
             {others.length > 0 && (
               <>
                 <h3 className="text-said">
@@ -185,12 +193,12 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
               onChoose={(subject, holds) => setChosen((before) => new Map(before).set(subject, holds))}
             />
             <div className="flex flex-wrap gap-2">
-              {meeting.at === 'apart' ? (
+              {comparison.at === 'apart' ? (
                 <>
-                  <Button variant="solid" disabled={open} onClick={() => void take(looked, meeting.mine)}>
+                  <Button variant="solid" disabled={open} onClick={() => void take(looked, comparison.mine)}>
                     Keep the job as it is here
                   </Button>
-                  <Button disabled={open} onClick={() => void take(looked, meeting.theirs)}>
+                  <Button disabled={open} onClick={() => void take(looked, comparison.theirs)}>
                     Take the one in the job bundle
                   </Button>
                 </>

@@ -28,7 +28,7 @@ export async function addLastWords(
   }
 }
 
-const said = (event: LogEvent): string =>
+const entryText = (event: LogEvent): string =>
   `${eventText(event)} (${event.by ?? 'nobody named'}, ${whenWords(event.at)})`
 
 /** Where two devices said otherwise of one thing: which holds is asked, one by one. */
@@ -52,8 +52,8 @@ export function LogDisagreements({
           value={chosen.get(subject) ?? ''}
           unsaid="Choose which holds"
           options={[
-            ['here', `Here: ${said(here)}`],
-            ['there', `There: ${said(there)}`],
+            ['here', `Here: ${entryText(here)}`],
+            ['there', `There: ${entryText(there)}`],
           ]}
           onChange={(holds) => onChoose(subject, holds)}
         />

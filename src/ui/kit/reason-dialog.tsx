@@ -30,8 +30,8 @@ export function ReasonDialog({
 }) {
   const [reason, setReason] = useState('')
   const [asked, setAsked] = useState(false)
-  const said = reason.trim()
-  const lacking = asked && said === ''
+  const text = reason.trim()
+  const lacking = asked && text === ''
   return (
     <Modal title={title} onClose={onClose}>
       <div className="mb-2">{children}</div>
@@ -53,8 +53,8 @@ export function ReasonDialog({
         className="mt-3"
         onClick={() => {
           setAsked(true)
-          if (said === '' || lacks !== undefined) return
-          onReason(said)
+          if (text === '' || lacks !== undefined) return
+          onReason(text)
           onClose()
         }}
       >

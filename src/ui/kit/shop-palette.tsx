@@ -18,7 +18,7 @@ export default function ShopPalette({ onClose }: { onClose: () => void }) {
       current = false
     }
   }, [])
-  const going = (id: string, name: string, href: string): NamedEntry => ({
+  const command = (id: string, name: string, href: string): NamedEntry => ({
     id,
     name,
     run: () => router.push(href),
@@ -29,21 +29,21 @@ export default function ShopPalette({ onClose }: { onClose: () => void }) {
       groups={[
         {
           heading: 'Screens',
-          entries: SHOP_SCREENS.map((route) => going(`screen ${route}`, ROUTES[route].title, to(route))),
+          entries: SHOP_SCREENS.map((route) => command(`screen ${route}`, ROUTES[route].title, to(route))),
         },
         {
           heading: 'Do',
           entries: [
-            going('do start', 'Start a job', to('start')),
-            going('do vehicle', 'Enter a vehicle', to('vehicle')),
-            going('do rack', 'Enter a rack', to('rackForm')),
-            going('do gear', 'Enter a piece of gear', to('gear')),
-            going('do compare', 'Compare two jobs', to('compare')),
+            command('do start', 'Start a job', to('start')),
+            command('do vehicle', 'Enter a vehicle', to('vehicle')),
+            command('do rack', 'Enter a rack', to('rackForm')),
+            command('do gear', 'Enter a piece of gear', to('gear')),
+            command('do compare', 'Compare two jobs', to('compare')),
           ],
         },
         {
           heading: 'Jobs',
-          entries: jobs.map(({ id, name }) => going(id, name, to('load', { job: id }))),
+          entries: jobs.map(({ id, name }) => command(id, name, to('load', { job: id }))),
         },
       ]}
     />

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { RestorePreview } from '@/storage/backup'
-import type { BackupAnswer, BackupQuestion, RestoreWay } from '@/workers/backup-messages'
+import type { BackupAnswer, BackupQuestion, RestoreMode } from '@/workers/backup-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
 /** How far a backup that is put back has come. */
@@ -11,7 +11,7 @@ export type Restoring =
       readonly at: 'looked'
       readonly name: string
       readonly madeAt: string
-      readonly way: RestoreWay
+      readonly mode: RestoreMode
       readonly preview: RestorePreview
     }
   | { readonly at: 'putting'; readonly name: string; readonly done: number; readonly of: number }
@@ -45,14 +45,14 @@ export function useRestoring() {
   const ask = (name: string, question: BackupQuestion) =>
     client.current.ask({
       question: () => question,
-      heard: (answer) => {
+      listener: (answer) => {
         switch (answer.say) {
           case 'refused':
             refused(answer.reasons)
             return 'last'
           case 'preview': {
-            const { madeAt, way, preview } = answer
-            setState({ at: 'looked', name, madeAt, way, preview })
+            const { madeAt, mode, preview } = answer
+            setState({ at: 'looked', name, madeAt, mode, preview })
             return 'last'
           }
           case 'progress':
@@ -68,19 +68,19 @@ export function useRestoring() {
     })
   return {
     state,
-    open(file: File, way: RestoreWay) {
+    open(file: File, mode: RestoreMode) {
       setState({ at: 'reading', name: file.name })
       // The answers about another file are not wanted any more.
       client.current.end()
-      ask(file.name, { say: 'open', file, way })
+      ask(file.name, { say: 'open', file, mode })
     },
-    look(name: string, way: RestoreWay) {
-      ask(name, { say: 'preview', way })
+    look(name: string, mode: RestoreMode) {
+      ask(name, { say: 'preview', mode })
     },
-    restore(name: string, way: RestoreWay, staying: readonly string[]) {
+    restore(name: string, mode: RestoreMode, staying: readonly string[]) {
       putting.current = true
       setState({ at: 'putting', name, done: 0, of: 1 })
-      ask(name, { say: 'restore', way, staying })
+      ask(name, { say: 'restore', mode, staying })
     },
   }
 }

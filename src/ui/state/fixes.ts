@@ -63,7 +63,7 @@ export function askFixes(plan: Plan, findings: readonly Finding[]): void {
       sentStock = stock
       return { ticket: mine, plan, findingIds, ...(known ? {} : { stock }) }
     },
-    heard: (answer) => {
+    listener: (answer) => {
       if (answer.ticket !== mine) return 'older'
       left.delete(answer.findingId)
       come.set(answer.findingId, answer.remedies)

@@ -24,7 +24,7 @@ interface SettingsStore {
   /** Puts the demo's jobs and log into this browser, but for what is there already. */
   putDemo(): Promise<void>
   /** Takes them away again as one set; what is the shop's own stays. */
-  takeDemoAway(): Promise<void>
+  removeDemo(): Promise<void>
   reloadOwn(): Promise<void>
 }
 
@@ -108,7 +108,7 @@ export const useSettings = create<SettingsStore>((set, get) => {
       const failed = saved.find((each) => !each.ok)
       if (failed) set({ trouble: failed.reason })
     },
-    async takeDemoAway() {
+    async removeDemo() {
       const [demo, { dropDemo }] = await Promise.all([fetchDemo(), import('@/storage/drop-demo')])
       const dropped = await dropDemo(demo.plans)
       if (!dropped.ok) {

@@ -62,12 +62,12 @@ export function inOrder<T extends Ordered>(list: readonly T[]): Order<T> {
 /** One circle among the steps that never came free: from any of them back along what it waits for. */
 function circleIn<T extends Ordered>(list: readonly T[], done: ReadonlySet<string>): T[] {
   const byId = new Map(list.map((step) => [step.id, step]))
-  const way: T[] = []
+  const cycle: T[] = []
   let step = list.find(({ id }) => !done.has(id))
-  while (step && !way.includes(step)) {
-    way.push(step)
+  while (step && !cycle.includes(step)) {
+    cycle.push(step)
     const waitsFor: string | undefined = step.after.find((id) => !done.has(id))
     step = waitsFor === undefined ? undefined : byId.get(waitsFor)
   }
-  return step ? way.slice(way.indexOf(step)) : way
+  return step ? cycle.slice(cycle.indexOf(step)) : cycle
 }

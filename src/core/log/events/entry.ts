@@ -33,11 +33,11 @@ export interface EventKindTraits<Shape extends z.core.$ZodShape = z.core.$ZodSha
   readonly word: string
   readonly shape: Shape
   /** What it says besides when and by whom, in one line. Lengths in mm, torques in N·m, masses in kg. */
-  line(said: EntryOf<Shape>): string
+  line(event: EntryOf<Shape>): string
   /** What it changes; nothing for what is only kept. */
-  changes?(record: RecordDraft, said: EntryOf<Shape>): void
+  changes?(record: RecordDraft, event: EntryOf<Shape>): void
   /** What it speaks of, so that a later one of the same puts it aside; nothing for what only adds to what was said. */
-  subject?(said: EntryOf<Shape>): readonly (string | number)[] | undefined
+  subject?(event: EntryOf<Shape>): readonly (string | number)[] | undefined
 }
 
 /** Declares a kind of entry. */

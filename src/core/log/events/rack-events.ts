@@ -9,11 +9,11 @@ const ofRack = (word: string, on: boolean) =>
   entry({
     word,
     shape: rack,
-    line: (said) => said.what,
-    changes: ({ racks }, said) =>
-      racks.set(said.rackId, { rackId: said.rackId, what: said.what, on, since: said.at }),
+    line: (event) => event.what,
+    changes: ({ racks }, event) =>
+      racks.set(event.rackId, { rackId: event.rackId, what: event.what, on, since: event.at }),
   })
-const noted = (word: string) => entry({ word, shape: what, line: (said) => said.what })
+const noted = (word: string) => entry({ word, shape: what, line: (event) => event.what })
 
 /** What happens to a rack on a vehicle, whether in a job or years after. */
 export const ofRackEvents = {
@@ -23,26 +23,26 @@ export const ofRackEvents = {
   replaced: entry({
     word: 'Replaced',
     shape: { what: words, with: words },
-    line: (said) => `${said.what} by ${said.with}`,
-    changes: ({ replaced, missing }, said) => {
-      replaced.push(said)
-      missing.delete(said.what)
+    line: (event) => `${event.what} by ${event.with}`,
+    changes: ({ replaced, missing }, event) => {
+      replaced.push(event)
+      missing.delete(event.what)
     },
   }),
   lost: entry({
     word: 'Lost',
     shape: counted,
-    line: (said) => `${said.count} × ${said.what}`,
-    changes: ({ missing }, said) => missing.set(said.what, (missing.get(said.what) ?? 0) + said.count),
+    line: (event) => `${event.count} × ${event.what}`,
+    changes: ({ missing }, event) => missing.set(event.what, (missing.get(event.what) ?? 0) + event.count),
   }),
   found: entry({
     word: 'Found',
     shape: counted,
-    line: (said) => `${said.count} × ${said.what}`,
-    changes: ({ missing }, said) => {
-      const left = (missing.get(said.what) ?? 0) - said.count
-      if (left > 0) missing.set(said.what, left)
-      else missing.delete(said.what)
+    line: (event) => `${event.count} × ${event.what}`,
+    changes: ({ missing }, event) => {
+      const left = (missing.get(event.what) ?? 0) - event.count
+      if (left > 0) missing.set(event.what, left)
+      else missing.delete(event.what)
     },
   }),
   checked: noted('Checked'),
@@ -50,17 +50,17 @@ export const ofRackEvents = {
   firstTrip: entry({
     word: 'First trip',
     shape: { what: words, on: daySchema },
-    line: (said) => `${said.what}, on ${said.on}`,
+    line: (event) => `${event.what}, on ${event.on}`,
   }),
   dated: entry({
     word: 'Date set',
     shape: { what: words, due: daySchema },
-    line: (said) => `${said.what}, due ${said.due}`,
+    line: (event) => `${event.what}, due ${event.due}`,
   }),
   /** Names the entry that no longer counts; what is right comes after it. */
   corrected: entry({
     word: 'Corrected',
     shape: { eventId: idSchema, reason },
-    line: (said) => `entry ${said.eventId}: ${said.reason}`,
+    line: (event) => `entry ${event.eventId}: ${event.reason}`,
   }),
 }

@@ -24,8 +24,8 @@ export const ofWorkEvents = {
   counted: entry({
     word: 'Counted',
     shape: { lineId: key, what: words, count: z.int().check(z.gte(0), z.lte(4000)) },
-    line: (said) => `${said.count} × ${said.what}`,
-    changes: ({ job }, said) => job.counted.set(said.lineId, said.count),
+    line: (event) => `${event.count} × ${event.what}`,
+    changes: ({ job }, event) => job.counted.set(event.lineId, event.count),
     subject: ({ lineId }) => [lineId],
   }),
   stepDone: entry({
@@ -36,11 +36,11 @@ export const ofWorkEvents = {
       hung: z.optional(hung),
     },
     line: ({ title }) => title,
-    changes: ({ job }, said) => {
-      job.done.add(said.stepId)
-      if (said.hung) job.hung.set(said.stepId, said.hung)
-      else job.hung.delete(said.stepId)
-      retainAnswers(job, said.stepId, ({ places }) => places !== undefined)
+    changes: ({ job }, event) => {
+      job.done.add(event.stepId)
+      if (event.hung) job.hung.set(event.stepId, event.hung)
+      else job.hung.delete(event.stepId)
+      retainAnswers(job, event.stepId, ({ places }) => places !== undefined)
     },
   }),
   stepReopened: entry({
@@ -68,20 +68,20 @@ export const ofWorkEvents = {
           return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(texts?.[taped])}`
         })
         .join('; '),
-    changes: ({ job }, said) => {
-      job.measured.set(`${said.stepId} ${said.pairId}`, said.readings)
-      job.typed.set(`${said.stepId} ${said.pairId}`, said.typed ?? {})
+    changes: ({ job }, event) => {
+      job.measured.set(`${event.stepId} ${event.pairId}`, event.readings)
+      job.typed.set(`${event.stepId} ${event.pairId}`, event.typed ?? {})
     },
     subject: ({ stepId, pairId }) => [stepId, pairId],
   }),
   weighed: entry({
     word: 'Weighed',
     shape: { targetId: key, what: words, kg: massKg, ...readBy },
-    line: (said) => `${said.what} ${tidy(said.kg)} kg${asTyped(said.typed)}`,
-    changes: ({ job }, said) => {
-      job.weighed.set(said.targetId, said.kg)
-      if (said.simulated) job.playedWeights.add(said.targetId)
-      else job.playedWeights.delete(said.targetId)
+    line: (event) => `${event.what} ${tidy(event.kg)} kg${asTyped(event.typed)}`,
+    changes: ({ job }, event) => {
+      job.weighed.set(event.targetId, event.kg)
+      if (event.simulated) job.playedWeights.add(event.targetId)
+      else job.playedWeights.delete(event.targetId)
     },
     subject: ({ targetId }) => [targetId],
   }),
@@ -98,18 +98,18 @@ export const ofWorkEvents = {
       how: z.optional(z.enum(PULL_EVIDENCE)),
       ...readBy,
     },
-    line: (said) =>
-      `${said.what}, ${said.spot}, pass ${said.pass} (${said.percent} %): ${said.nm === undefined ? pullWords(said.how) : `${tidy(said.nm)} N·m${asTyped(said.typed)}`}`,
-    changes: ({ job }, said) => {
-      job.torqued.set(pullKey(said.jointId, said.spot, said.pass), {
-        nm: said.nm,
-        how: said.nm === undefined ? said.how : 'reading',
-        tool: said.tool,
-        calibration: said.calibration,
-        simulated: said.simulated,
+    line: (event) =>
+      `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m${asTyped(event.typed)}`}`,
+    changes: ({ job }, event) => {
+      job.torqued.set(pullKey(event.jointId, event.spot, event.pass), {
+        nm: event.nm,
+        how: event.nm === undefined ? event.how : 'reading',
+        tool: event.tool,
+        calibration: event.calibration,
+        simulated: event.simulated,
       })
-      job.signs.delete(signKey(said.jointId, said.spot))
-      forgetPlaces(job, said.jointId, [said.spot])
+      job.signs.delete(signKey(event.jointId, event.spot))
+      forgetPlaces(job, event.jointId, [event.spot])
     },
     subject: ({ jointId, spot, pass }) => [jointId, spot, pass],
   }),
@@ -122,7 +122,7 @@ export const ofWorkEvents = {
       sign: words,
       spots: z.array(words).check(z.minLength(1), z.maxLength(60)),
     },
-    line: (said) => `${said.what}, ${said.sign}: ${said.spots.join(' ')}`,
+    line: (event) => `${event.what}, ${event.sign}: ${event.spots.join(' ')}`,
     changes: ({ job }, { jointId, spots }) => {
       for (const spot of spots) job.signs.add(signKey(jointId, spot))
     },
@@ -136,7 +136,7 @@ export const ofWorkEvents = {
   proved: entry({
     word: 'Proved',
     shape: { item: key, what: words, outcome: z.enum(PROOF_OUTCOMES) },
-    line: (said) => `${said.what}: ${PROVED[said.outcome]}`,
+    line: (event) => `${event.what}: ${PROVED[event.outcome]}`,
     changes: ({ job }, { item, outcome }) => job.proved.set(item, outcome),
     subject: ({ item }) => [item],
   }),
@@ -168,14 +168,14 @@ export const ofWorkEvents = {
       reason,
       hung: z.optional(hung),
     },
-    line: (said) =>
-      `${ANSWER_WORD[said.answer]}: ${said.title}${said.places ? `, ${said.places.join(' ')}` : ''}. ${said.reason}`,
+    line: (event) =>
+      `${ANSWER_WORD[event.answer]}: ${event.title}${event.places ? `, ${event.places.join(' ')}` : ''}. ${event.reason}`,
     // The whole step has one answer; each of its places has one. What was ticked is open again by it.
-    changes: ({ job }, said) => {
-      if (said.places) forgetPlaces(job, said.jointId, said.places)
-      else retainAnswers(job, said.stepId, ({ places }) => places !== undefined)
-      job.answers.set(said.stepId, [...(job.answers.get(said.stepId) ?? []), said])
-      job.done.delete(said.stepId)
+    changes: ({ job }, event) => {
+      if (event.places) forgetPlaces(job, event.jointId, event.places)
+      else retainAnswers(job, event.stepId, ({ places }) => places !== undefined)
+      job.answers.set(event.stepId, [...(job.answers.get(event.stepId) ?? []), event])
+      job.done.delete(event.stepId)
     },
     subject: ({ places, stepId }) => (places ? undefined : [stepId]),
   }),
@@ -187,7 +187,7 @@ export const ofWorkEvents = {
       /** What it speaks of, by id: a finding of the step, or what is still open there. Of anything else it says nothing. */
       about: z.optional(z.array(key).check(z.maxLength(40))),
     },
-    line: (said) => `${said.title}: ${said.reason}`,
-    changes: ({ job }, said) => job.deviations.push(said),
+    line: (event) => `${event.title}: ${event.reason}`,
+    changes: ({ job }, event) => job.deviations.push(event),
   }),
 }

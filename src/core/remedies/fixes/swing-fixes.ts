@@ -11,19 +11,19 @@ import { MOVE_FIRST, type Candidate, type Fixes } from '../candidate'
 import { barShifts, barsMoved, flipped, moved, takeOffFix, TAPE_MM, turnedAbout } from '../moves'
 
 function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
-  const meeting = survey.fit.swings().find((each) => `hatch ${aboutSwing(each)}` === finding.id)
-  if (!meeting) return []
+  const collision = survey.fit.swings().find((each) => `hatch ${aboutSwing(each)}` === finding.id)
+  if (!collision) return []
   // A pass that the roof's unmeasured skin may turn is a question, so a fix leaves room for that too.
   const wanted = survey.plan.rules.gapsMm.hatch + skinOffMm(survey)
-  const by = forwardToClear(meeting.swings, meeting.met.box, wanted)
-  const { thing } = meeting.met
+  const by = forwardToClear(collision.swings, collision.met.box, wanted)
+  const { thing } = collision.met
   if (thing) {
     const root = rootOf(thing)
     const forward = by === undefined ? [] : [...moved(survey, root, -upToMm(by), 0)]
     const own = by !== undefined && root !== thing ? moved(survey, thing, -upToMm(by), 0) : []
     return [...forward, ...own, ...turnedAbout(root), ...flipped(root), takeOffFix(survey, thing)]
   }
-  const at = survey.bars.find(({ bar }) => bar.id === meeting.met.id)
+  const at = survey.bars.find(({ bar }) => bar.id === collision.met.id)
   if (!at || by === undefined) return barsMoved(survey)
   const toMm = at.bar.xMm - Math.max(upToMm(by), Math.ceil(TAPE_MM))
   return [
@@ -38,9 +38,9 @@ function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
 }
 
 function sunroofFixes(survey: Survey, finding: Finding): Candidate[] {
-  const meeting = survey.fit.panes().find((each) => `sunroof ${aboutPane(each)}` === finding.id)
-  if (!meeting) return []
-  const { met, sunroof, way } = meeting
+  const collision = survey.fit.panes().find((each) => `sunroof ${aboutPane(each)}` === finding.id)
+  if (!collision) return []
+  const { met, sunroof, opens: way } = collision
   if (!met.thing) return barsMoved(survey)
   const root = rootOf(met.thing)
   const gap = survey.plan.rules.gapsMm.sunroof

@@ -7,12 +7,12 @@ import { kg, type Phrase, missing, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
 
 /** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
-function* said(
+function* axleFindings(
   survey: Survey,
-  { axle, state, comparison, countedKg, judgement }: AxleVerdict,
+  { axle, state, comparison, countedKg, verdict }: AxleVerdict,
 ): Iterable<FindingDraft> {
   const { limit } = comparison
-  const over = judgement.is === 'over'
+  const over = verdict.is === 'over'
   const common = {
     state,
     subject: { placementIds: [] },
@@ -21,7 +21,7 @@ function* said(
     margin: kg(limit - countedKg),
   } as const
   const bears: Phrase = [`The ${axle} axle bears `, kg(countedKg), ` ${IN_STATE[state]}, `]
-  if (judgement.is !== 'hangs')
+  if (verdict.is !== 'hangs')
     yield {
       ...common,
       about: `${axle} ${state}`,
@@ -34,8 +34,8 @@ function* said(
         '.',
       ],
     }
-  if (judgement.is !== 'hangs' && judgement.is !== 'over') return
-  for (const doubt of judgement.doubts) {
+  if (verdict.is !== 'hangs' && verdict.is !== 'over') return
+  for (const doubt of verdict.doubts) {
     const asked = askDoubt(survey, doubt)
     if (!asked) continue
     yield {
@@ -88,6 +88,6 @@ export const axles = check({
       )
       return
     }
-    for (const each of assessment) yield* said(survey, each)
+    for (const each of assessment) yield* axleFindings(survey, each)
   },
 })

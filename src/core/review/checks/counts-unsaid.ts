@@ -37,7 +37,7 @@ export const countsUnsaid = check({
         cell.counting === 'everything' ? [countedKg, otherwiseKg] : [otherwiseKg, countedKg]
       const { owner, role, name } = cell.layer
       // A figure of another state stands in here, and of that nobody has said yet where it is from.
-      const said = cell.limit.kind === 'published' ? '' : ` (${sourceText(rating.source)})`
+      const source = cell.limit.kind === 'published' ? '' : ` (${sourceText(rating.source)})`
       yield cellFinding(
         'findOut',
         cell,
@@ -53,7 +53,7 @@ export const countsUnsaid = check({
           ...marginPhrase(heldTo(comparison, without), kg),
           '), against ',
           ...limitPhrase(cell, comparison),
-          `. Find out what the figure${said} counts: usually ${usuallyPrinted(role)}.`,
+          `. Find out what the figure${source} counts: usually ${usuallyPrinted(role)}.`,
         ],
         owner && {
           ask: {

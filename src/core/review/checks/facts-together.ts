@@ -2,7 +2,7 @@ import { any, mostBy } from '../../units/pick'
 import type { Axle } from '../../facts/axles'
 import { axleVerdicts } from '../../facts/axles'
 import { unsettledLinks } from '../../facts/links'
-import type { Judgement } from '../../facts/judge-comparison'
+import type { ComparisonVerdict } from '../../facts/judge-comparison'
 import type { Survey } from '../../survey/survey'
 import { STATES, type State } from '../../units/scalars'
 import { kg, type Phrase } from '../../units/phrase'
@@ -19,7 +19,7 @@ interface Together {
   readonly layerId?: string
 }
 
-type Whole = Extract<Judgement, { is: 'together' }>
+type Whole = Extract<ComparisonVerdict, { is: 'together' }>
 
 const inKg = (name: string, state: State, { facts, overBy }: Whole, limitKg: number): Together => ({
   state,
@@ -31,14 +31,14 @@ const inKg = (name: string, state: State, { facts, overBy }: Whole, limitKg: num
 const axleName = (axle: Axle) => `The ${axle} axle`
 
 function* togetherOf(survey: Survey, answers: readonly Finding[]): Iterable<Together> {
-  for (const [cell, { judgement }] of unsettledLinks(survey))
-    if (judgement.is === 'together')
+  for (const [cell, { verdict }] of unsettledLinks(survey))
+    if (verdict.is === 'together')
       yield {
-        ...inKg(cell.layer.name, cell.state, judgement, cell.limit.kind === 'missing' ? 1 : cell.limit.kg),
+        ...inKg(cell.layer.name, cell.state, verdict, cell.limit.kind === 'missing' ? 1 : cell.limit.kg),
         layerId: cell.layer.id,
       }
-  for (const { axle, state, judgement, comparison } of axleVerdicts(survey))
-    if (judgement.is === 'together') yield inKg(axleName(axle), state, judgement, comparison.limit)
+  for (const { axle, state, verdict, comparison } of axleVerdicts(survey))
+    if (verdict.is === 'together') yield inKg(axleName(axle), state, verdict, comparison.limit)
   for (const { together, state, sentence } of answers)
     yield {
       state,
@@ -48,7 +48,7 @@ function* togetherOf(survey: Survey, answers: readonly Finding[]): Iterable<Toge
     }
 }
 
-function said(state: State | 'all', { facts, over, layerId }: Together): FindingDraft {
+function togetherFinding(state: State | 'all', { facts, over, layerId }: Together): FindingDraft {
   return {
     about: state,
     severity: 'mind',
@@ -89,13 +89,13 @@ export const factsTogether = check({
     const own = STATES.filter((state) => all.some((each) => each.state === state))
     for (const state of own) {
       const worst = worstIn([state])
-      if (worst) yield said(state, worst)
+      if (worst) yield togetherFinding(state, worst)
     }
     const whole = worstIn(['all'])
     if (whole && own.length !== STATES.length)
       for (const state of own.length === 0
         ? (['all'] as const)
         : STATES.filter((each) => !own.includes(each)))
-        yield said(state, whole)
+        yield togetherFinding(state, whole)
   },
 })

@@ -75,7 +75,7 @@ function* weightsOf(cell: Cell, { others }: LinkVerdict): Iterable<FindingDraft>
 }
 
 /** The weights of one thing that differ and turn nothing: said once, and asked nowhere. */
-function* weightsApart(survey: Survey): Iterable<FindingDraft> {
+function* conflictingWeights(survey: Survey): Iterable<FindingDraft> {
   const conflicts = survey.masses.filter(({ others }) => others && any(others))
   if (!any(conflicts)) return
   const asked = new Set(
@@ -149,7 +149,7 @@ export const figuresDisagree = check({
   nothing: 'No two figures in use speak of the same and differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)
-    yield* weightsApart(survey)
+    yield* conflictingWeights(survey)
     const links = unsettledLinks(survey)
     for (const cell of survey.loadPath.cells) {
       const assessment = links.get(cell)

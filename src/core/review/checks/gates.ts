@@ -127,27 +127,27 @@ function findingOf(survey: Survey, at: GateAt, placementIds: readonly string[]):
 }
 
 /** A gate that its reading's own error may turn is measured again, closer. */
-function underDoubt(at: GateAt, said: FindingDraft, { plan }: Survey): FindingDraft {
-  if (said.severity !== 'clear' && said.severity !== 'mind') return said
+function underDoubt(at: GateAt, draft: FindingDraft, { plan }: Survey): FindingDraft {
+  if (draft.severity !== 'clear' && draft.severity !== 'mind') return draft
   const doubt = gateDoubt(at, plan)
-  if (!doubt) return said
+  if (!doubt) return draft
   const { use, needs, comparison } = doubt
   const amount = amountFor(at.gate)
-  const way = comparison.direction === 'atMost' ? ' more' : ' less'
+  const difference = comparison.direction === 'atMost' ? ' more' : ' less'
   const why =
     use.how === 'measured'
       ? 'a reading may be off by '
       : `it is ${HOWS[use.how === 'unknown' ? 'told' : use.how].word}, and may be off by `
   return {
-    ...said,
+    ...draft,
     severity: 'findOut',
     sentence: [
-      ...said.sentence,
+      ...draft.sentence,
       ` That hangs on the reading: ${why}`,
       amount(use.bracket),
       ', and ',
       amount(needs),
-      `${way} would turn it. Measure it again, closer.`,
+      `${difference} would turn it. Measure it again, closer.`,
     ],
     ask: {
       where: at.gate.ask.kind === 'mass' ? 'scale' : 'tape',

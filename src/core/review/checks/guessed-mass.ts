@@ -26,12 +26,12 @@ function massesOf(cell: Cell, { uses }: Doubt): readonly MassPoint[] {
 /** How a mass of which several may be meant is spoken of: of a set one. */
 const oneOf = ({ from, label }: MassPoint): string => (from && from.times !== 1 ? `one of ${label}` : label)
 
-function sentenceOf(cell: Cell, { judgement }: LinkVerdict, doubt: LinkDoubt): Phrase {
+function sentenceOf(cell: Cell, { verdict }: LinkVerdict, doubt: LinkDoubt): Phrase {
   const masses = massesOf(cell, doubt)
   const { comparison } = doubt
   const [first] = masses
   const sumKg = comparison.limit + doubt.overBy
-  const over = judgement.is === 'over'
+  const over = verdict.is === 'over'
   const turned: Phrase = moreThanOne(masses)
     ? [
         `, and it hangs on ${names(masses)}, which nobody weighed: together they may make it `,

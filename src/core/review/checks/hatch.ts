@@ -23,10 +23,10 @@ const MET_AS: Readonly<Record<SwingCollision['met']['kind'], string>> = {
 
 const nameOf = ({ met }: SwingCollision) => `${met.name}${MET_AS[met.kind]}`
 
-function touching({ meeting, atDeg, byMm, surelyMm }: Touch): Phrase {
-  const { hatch: panel, met } = meeting
+function touching({ meeting: collision, atDeg, byMm, surelyMm }: Touch): Phrase {
+  const { hatch: panel, met } = collision
   return [
-    `${panel.name} touches ${nameOf(meeting)}`,
+    `${panel.name} touches ${nameOf(collision)}`,
     ...(touchesAtOnce(atDeg)
       ? [' as soon as it opens']
       : [' after ', deg(atDeg), ' of the ', deg(panel.opensDeg), ' it opens']),
@@ -64,10 +64,10 @@ export const hatch = check({
   nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
   *run(survey) {
     for (const fact of swingFacts(survey)) {
-      const { meeting, grave } = fact
-      const { met, hatch: panel } = meeting
+      const { meeting: collision, grave } = fact
+      const { met, hatch: panel } = collision
       const common = {
-        about: aboutSwing(meeting),
+        about: aboutSwing(collision),
         state: met.kind === 'tentFloor' || met.kind === 'tentLadder' ? 'parked' : 'all',
         subject: {
           obstacleId: panel.id,
@@ -97,14 +97,14 @@ export const hatch = check({
           margin: mm(spareOf(gap)),
           sentence: fails(gap)
             ? [
-                `${panel.name} passes ${nameOf(meeting)} with only `,
+                `${panel.name} passes ${nameOf(collision)} with only `,
                 mm(gap.measure),
                 '; the house wants ',
                 mm(gap.limit),
                 ...marginWords(gap),
               ]
             : [
-                `${panel.name} passes ${nameOf(meeting)} with `,
+                `${panel.name} passes ${nameOf(collision)} with `,
                 mm(gap.measure),
                 ' of the ',
                 mm(gap.limit),

@@ -41,14 +41,14 @@ export const kitFit = check({
               : {}),
             sentence: [`${part.name}: ${point.message}.`],
           }
-        const said = kitSays(part)
+        const agrees = kitSays(part)
         // What a part stands on here is no sheet: only what its own sheet says can agree.
-        if (points.length === 0 && part.kit && any(said))
+        if (points.length === 0 && part.kit && any(agrees))
           yield {
             ...common,
             about: part.id,
             severity: 'clear',
-            sentence: [`${part.name}: its sheet agrees with this vehicle in ${said.join(', ')}.`],
+            sentence: [`${part.name}: its sheet agrees with this vehicle in ${agrees.join(', ')}.`],
           }
       }
   },

@@ -10,7 +10,7 @@ import { openingLengths } from '../length-groups'
 /** A bar whose own section is off bends further than that says: how far is tried. mm */
 const asFarAs = (mm: number) => ({ vehicle: mm, attachment: mm, obstacle: mm, rack: mm, gear: mm })
 
-export const aboutPane = ({ sunroof, way, met }: PaneCollision) =>
+export const aboutPane = ({ sunroof, opens: way, met }: PaneCollision) =>
   `${sunroof.id} ${way} ${met.kind} ${met.id}`
 
 /** Does a sunroof tilt and slide past everything over it? mm. */
@@ -55,11 +55,11 @@ export const sunroof = check({
                 target: { open: 'vehicle', at: `obstacles.${survey.plan.vehicle.obstacles.indexOf(pane)}` },
               },
       }
-    for (const { meeting, gap } of paneFacts(survey)) {
-      const { sunroof: pane, way, met, touchesAtDeg } = meeting
+    for (const { meeting: collision, gap } of paneFacts(survey)) {
+      const { sunroof: pane, opens: way, met, touchesAtDeg } = collision
       const moving = way === 'tilts' ? 'tilting' : 'sliding'
       const common = {
-        about: aboutPane(meeting),
+        about: aboutPane(collision),
         state: 'all',
         subject: {
           obstacleId: pane.id,

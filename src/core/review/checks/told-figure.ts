@@ -49,11 +49,11 @@ export const toldFigure = check({
   *run(survey) {
     for (const [cell, assessment] of unsettledLinks(survey)) {
       yield* ofPayload(cell, assessment, survey)
-      const told = assessment.doubts.find(isOfRating)
-      const [use] = told?.uses ?? []
-      if (!told || !use) continue
+      const doubt = assessment.doubts.find(isOfRating)
+      const [use] = doubt?.uses ?? []
+      if (!doubt || !use) continue
       const { owner, role, name } = cell.layer
-      const { comparison } = told
+      const { comparison } = doubt
       const ratingId = use.entry.id
       yield cellFinding(
         'findOut',
@@ -63,7 +63,7 @@ export const toldFigure = check({
           ', against ',
           ...limitPhrase(cell, comparison),
           ': at ',
-          kg(use.value + use.bracket * (assessment.judgement.is === 'over' ? 1 : -1)),
+          kg(use.value + use.bracket * (assessment.verdict.is === 'over' ? 1 : -1)),
           ` it would be otherwise. See the figure itself, usually ${usuallyPrinted(role)}.`,
         ],
         {

@@ -63,13 +63,11 @@ export interface Spreads {
 type Wanting = Pick<ThingAt, 'gear' | 'turn'> & {
   readonly placement: Pick<Placement, 'id' | 'host' | 'fitting'>
 }
-export const sayHangsOn = ({ gear, turn, placement: { id, host, fitting } }: Wanting): readonly unknown[] => [
+export const spreadInputs = ({
   gear,
   turn,
-  id,
-  host,
-  fitting,
-]
+  placement: { id, host, fitting },
+}: Wanting): readonly unknown[] => [gear, turn, id, host, fitting]
 
 /** The spreads that a thing may have between neighbouring bars, from its sheet, its adapter or its brackets. mm. */
 export function spreadWanted({ gear, placement, turn }: Wanting): Intervals | undefined {

@@ -166,7 +166,7 @@ function loadMass(load: Load): Pick<MassPoint, 'kg' | 'basis' | 'by' | 'others'>
 }
 
 /** All that the masses hang on. */
-export const massesHangOn = (
+export const massInputs = (
   { vehicle, use, rules }: Plan,
   { racks, things }: Arrangement,
 ): readonly unknown[] => [

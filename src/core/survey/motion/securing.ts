@@ -28,8 +28,8 @@ export function limitWanted(kg: number): number {
   return kg / 2
 }
 
-export function limitCounted(straps: number, eachKg: number, way: 'over' | 'sameSide'): number {
-  return straps * eachKg * (way === 'over' ? 1 : 0.5)
+export function limitCounted(straps: number, eachKg: number, strapping: 'over' | 'sameSide'): number {
+  return straps * eachKg * (strapping === 'over' ? 1 : 0.5)
 }
 
 /** Working load limit of webbing without a label, kg, by width in inches. Published: 49 CFR 393.108, from memory. */
@@ -90,7 +90,7 @@ export function tieDowns(
   masses: readonly MassPoint[],
   rules: HouseRules,
 ): TieDown[] {
-  const way = rules.straps ?? USUAL_STRAPS
+  const strapping = rules.straps ?? USUAL_STRAPS
   const driving = withContents(masses, ({ states, kg, factor }) =>
     states.includes('road') || states.includes('trail') ? kg * factor : 0,
   )
@@ -99,7 +99,7 @@ export function tieDowns(
     if (kg <= 0) return []
     const lengthMm = thing.box.x1 - thing.box.x0
     const byLength = tieDownsByLength(lengthMm, kg)
-    const lashing = { kg, friction: way.friction, angleDeg: way.angleDeg, pullN: way.pullN }
+    const lashing = { kg, friction: strapping.friction, angleDeg: strapping.angleDeg, pullN: strapping.pullN }
     const byFriction = Math.ceil(
       Math.max(
         frictionLashings({ ...lashing, push: ROAD_G.forward, safety: 1.25 }),
@@ -116,7 +116,7 @@ export function tieDowns(
         byFriction,
         wanted,
         eachKg: limitWanted(kg) / wanted,
-        friction: way.friction,
+        friction: strapping.friction,
         planned: thing.placement.straps?.count ?? 0,
         plannedEachKg: thing.placement.straps?.eachKg,
         long: isLong(thing),

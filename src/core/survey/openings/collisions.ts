@@ -37,7 +37,7 @@ export interface SwingCollision {
 /** A sunroof's pane, tilting or sliding outside, against one thing. Gap in mm. */
 export interface PaneCollision {
   readonly sunroof: Sunroof
-  readonly way: 'tilts' | 'slides'
+  readonly opens: 'tilts' | 'slides'
   readonly met: Met
   readonly touchesAtDeg: number | undefined
   readonly gapMm: number
@@ -133,7 +133,7 @@ export function paneCollisions(vehicle: Vehicle, arrangement: Arrangement, sagMm
           ? [
               {
                 sunroof,
-                way: 'tilts' as const,
+                opens: 'tilts' as const,
                 met,
                 touchesAtDeg: swept.kind === 'touches' ? swept.atDeg : undefined,
                 gapMm: swept.kind === 'touches' ? 0 : swept.gapMm,
@@ -142,7 +142,7 @@ export function paneCollisions(vehicle: Vehicle, arrangement: Arrangement, sagMm
           : []),
         ...(gap === undefined
           ? []
-          : [{ sunroof, way: 'slides' as const, met, touchesAtDeg: gap <= 0 ? 0 : undefined, gapMm: gap }]),
+          : [{ sunroof, opens: 'slides' as const, met, touchesAtDeg: gap <= 0 ? 0 : undefined, gapMm: gap }]),
       ]
     })
   })

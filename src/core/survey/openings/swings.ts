@@ -15,7 +15,11 @@ export const sideOf = (box: Box) => [box.x0, box.z0, box.x1, box.z1] as const
 export const swingsOf = memoOfPair((hatch: Hatch, obstacles: readonly Obstacle[]): readonly Swing[] => {
   const hinge = [hatch.hinge.xMm, hatch.hinge.zMm] as const
   const panel = hatch.panel.map(({ xMm, zMm }) => [xMm, zMm] as const)
-  const turns = { hinge, opensDeg: hatch.opensDeg, way: hatch.kind === 'hatch' ? 'up' : 'down' } as const
+  const turns = {
+    hinge,
+    opensDeg: hatch.opensDeg,
+    direction: hatch.kind === 'hatch' ? 'up' : 'down',
+  } as const
   const spoilers = hatch.kind === 'hatch' ? obstacles.filter((each) => each.kind === 'spoiler') : []
   return [
     { ...turns, panel },
@@ -93,7 +97,7 @@ export const tiltOf = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Swing | u
       [toMm, roofZMm],
     ],
     opensDeg: (Math.asin(Math.min(1, rise / (toMm - fromMm))) * 180) / Math.PI,
-    way: 'up',
+    direction: 'up',
   }
 })
 

@@ -6,7 +6,7 @@ import { Button } from '@/ui/kit/button'
 
 /** Makes the day's backup where a folder was picked for it; else says that there is none, or that the last one is old. */
 export function BackupState({ reminds, onBackup }: { reminds: boolean; onBackup: () => void }) {
-  const [said, setSaid] = useState<string>()
+  const [message, setMessage] = useState<string>()
   useEffect(() => {
     let current = true
     const look = async () => {
@@ -15,15 +15,15 @@ export function BackupState({ reminds, onBackup }: { reminds: boolean; onBackup:
       if (done.did === 'failed') return `No backup into the folder ${done.folder}: ${done.reason}.`
       return !reminds || (await backupFolder()) ? undefined : backupReminder(await lastBackup(), now)
     }
-    void look().then((words) => current && setSaid(words))
+    void look().then((words) => current && setMessage(words))
     return () => {
       current = false
     }
   }, [reminds])
   return (
-    said !== undefined && (
+    message !== undefined && (
       <Alert variant="mind" className="mb-3">
-        {said}{' '}
+        {message}{' '}
         <Button variant="word" onClick={onBackup}>
           Back it up
         </Button>

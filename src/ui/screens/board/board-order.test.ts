@@ -12,7 +12,7 @@ const card = (
 ) => {
   const assessment = assess(plan)
   const picture = pictureOf(assessment.survey)
-  return { ok: true, id: plan.id, glance: jobSummaryOf(assessment), picture, work, backOn } as const
+  return { ok: true, id: plan.id, summary: jobSummaryOf(assessment), picture, work, backOn } as const
 }
 const NONE: ReadonlySet<string> = new Set()
 const DAY = '2026-11-01'
@@ -54,7 +54,7 @@ describe('a board', () => {
     expect(found('estate tent')).toEqual(['odd'])
     const stops = asked(cards, { verdict: 'stop' })
     expect(stops.length).toBeGreaterThan(1)
-    for (const each of stops) expect(!each.ok || each.glance.verdict === 'stop').toBe(true)
+    for (const each of stops) expect(!each.ok || each.summary.verdict === 'stop').toBe(true)
   })
 
   it('calls a job overdue by its own day until it is done, and by its car’s after', () => {

@@ -41,7 +41,7 @@ const plain = (text: string) =>
         .normalize('NFKD')
         .replace(/[\u0300-\u036f]/g, '')
 
-const textOf = ({ glance: summary }: ReadCard) =>
+const textOf = ({ summary }: ReadCard) =>
   plain(
     [summary.name, summary.customer, summary.number, summary.vehicle, summary.plate]
       .filter((each) => each !== undefined)
@@ -52,7 +52,7 @@ const DAY_MS = 86_400_000
 const WEEK_MS = 7 * DAY_MS
 
 /** The day that comes next for a job: its car's, once it is fitted, else its own. */
-export const dayOf = ({ backOn, glance: summary }: ReadCard): string | undefined => backOn ?? summary.due
+export const dayOf = ({ backOn, summary }: ReadCard): string | undefined => backOn ?? summary.due
 
 /** When a job is due as seen on a day; a job whose work is done and whose car need not come back is not. */
 export function dueBy(card: ReadCard, day: string): Exclude<DueBy, 'any'> {
@@ -75,7 +75,7 @@ export function filtered(
     .filter((each) => each !== '')
   return cards.filter((card) => {
     if (!card.ok) return !filter.archive
-    const { glance: summary, work } = card
+    const { summary, work } = card
     if (archived.has(card.id) !== filter.archive) return false
     if (filter.verdict !== 'any' && summary.verdict !== filter.verdict) return false
     if (filter.work !== 'any' && work !== filter.work) return false
@@ -90,13 +90,13 @@ const byName = new Intl.Collator().compare
 
 /** Every customer of a board once, by name. */
 export const customersOf = (cards: readonly BoardCard[]): readonly string[] =>
-  [...new Set(cards.flatMap((card) => (card.ok ? (card.glance.customer ?? []) : [])))].sort(byName)
+  [...new Set(cards.flatMap((card) => (card.ok ? (card.summary.customer ?? []) : [])))].sort(byName)
 
 /** What cannot be read first, then what is overdue, then by the day that comes next, then by name. */
 export function ordered(cards: readonly BoardCard[], day: string): readonly BoardCard[] {
   const rank = (card: BoardCard): string => {
     if (!card.ok) return '0'
-    const name = plain(card.glance.name)
+    const name = plain(card.summary.name)
     const due = dueBy(card, day)
     if (due === 'overdue') return `1 ${dayOf(card) ?? ''} ${name}`
     return `2 ${due === 'none' ? '9999' : (dayOf(card) ?? '9999')} ${name}`

@@ -53,7 +53,7 @@ export function BoardScreen() {
   const router = useRouter()
   const ready = useSettings((store) => store.ready)
   const putDemo = useSettings((store) => store.putDemo)
-  const takeDemoAway = useSettings((store) => store.takeDemoAway)
+  const removeDemo = useSettings((store) => store.removeDemo)
   const demo = useSettings((store) => store.demo !== undefined)
   const served = useSettings((store) => store.served)
   const { open, opened } = useOpenFile()
@@ -73,9 +73,9 @@ export function BoardScreen() {
   }, [ready])
   const cards = board.at === 'there' ? board.cards : NO_CARDS
   const left = board.at === 'there' ? board.left : 0
-  const { archived, put: archive, trouble } = useArchived(ready, loaded)
+  const { archived, archive, trouble } = useArchived(ready, loaded)
   const deeds = useMemo(
-    () => ({ archived, onGone: again, onPutAway: (id: string, away: boolean) => void archive(id, away) }),
+    () => ({ archived, onGone: again, onArchive: (id: string, away: boolean) => void archive(id, away) }),
     [archived, again, archive],
   )
   const away = cards.filter(({ id }) => archived.has(id)).length
@@ -122,7 +122,7 @@ export function BoardScreen() {
         {demo && !served && (
           <p className="text-ink2 mb-2 flex flex-wrap items-center">
             The demo’s jobs are on this board, and its stock is on every shelf.
-            <Button variant="word" onClick={() => void takeDemoAway().then(again)}>
+            <Button variant="word" onClick={() => void removeDemo().then(again)}>
               Take the demo away
             </Button>
           </p>

@@ -25,33 +25,33 @@ const GRAVITY = Object.keys(VERDICT_WORD)
 const column = createColumnHelper<ReadCard>()
 
 const columnsOf = (day: string, units: UnitChoice, deeds: CardDeeds) => [
-  column.accessor(({ glance: summary }) => summary.name, {
+  column.accessor(({ summary }) => summary.name, {
     id: 'job',
     header: 'Job',
     cell: ({ row }) => (
       <TextLink href={to('load', { job: row.original.id })}>
-        {row.original.glance.name}
-        {row.original.glance.number === undefined ? '' : `, ${row.original.glance.number}`}
+        {row.original.summary.name}
+        {row.original.summary.number === undefined ? '' : `, ${row.original.summary.number}`}
       </TextLink>
     ),
   }),
-  column.accessor(({ glance: summary }) => [summary.vehicle, summary.plate].filter(Boolean).join(', '), {
+  column.accessor(({ summary }) => [summary.vehicle, summary.plate].filter(Boolean).join(', '), {
     id: 'car',
     header: 'Car',
   }),
-  column.accessor(({ glance: summary }) => summary.customer, {
+  column.accessor(({ summary }) => summary.customer, {
     id: 'customer',
     header: 'Customer',
     sortUndefined: 'last',
   }),
   ...STATES.map((state) =>
-    column.accessor(({ glance: summary }) => GRAVITY.indexOf(summary.states[state].verdict), {
+    column.accessor(({ summary }) => GRAVITY.indexOf(summary.states[state].verdict), {
       id: state,
       header: STATE_WORD[state],
       cell: ({ row }) => (
         <>
-          <SeverityTag severity={row.original.glance.states[state].verdict} />{' '}
-          {besideVerdict(row.original.glance.states[state], units) ?? ''}
+          <SeverityTag severity={row.original.summary.states[state].verdict} />{' '}
+          {besideVerdict(row.original.summary.states[state], units) ?? ''}
         </>
       ),
     }),

@@ -16,12 +16,12 @@ import { dueBy, type ReadCard } from './board-order'
 export interface CardDeeds {
   readonly archived: ReadonlySet<string>
   readonly onGone: () => void
-  readonly onPutAway: (jobId: string, away: boolean) => void
+  readonly onArchive: (jobId: string, away: boolean) => void
 }
 
 /** When a job is due, or once it is fitted, when its car has to come back; overdue says so. */
 export function DueWords({ card, day }: { card: ReadCard; day: string }) {
-  const { glance: summary, backOn } = card
+  const { summary, backOn } = card
   const overdue = dueBy(card, day) === 'overdue'
   if (backOn === undefined)
     return (
@@ -41,8 +41,8 @@ export function DueWords({ card, day }: { card: ReadCard; day: string }) {
 
 /** Putting a job away or out again, and deleting it, which asks first. */
 export function CardKeys({
-  card: { id, glance: summary },
-  deeds: { archived, onGone, onPutAway },
+  card: { id, summary },
+  deeds: { archived, onGone, onArchive },
 }: {
   card: ReadCard
   deeds: CardDeeds
@@ -61,7 +61,7 @@ export function CardKeys({
       <Button
         variant="word"
         aria-label={isAway ? `Take ${summary.name} out of the archive` : `Archive ${summary.name}`}
-        onClick={() => onPutAway(id, !isAway)}
+        onClick={() => onArchive(id, !isAway)}
       >
         {isAway ? 'Take out' : 'Archive'}
       </Button>
@@ -83,7 +83,7 @@ export const JobCard = memo(function JobCard({
   deeds: CardDeeds
 }) {
   const units = useUnits()
-  const { glance: summary, picture, work } = card
+  const { summary, picture, work } = card
   return (
     <li className="flex flex-col border border-hair bg-base-100">
       <Link href={to('load', { job: summary.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">

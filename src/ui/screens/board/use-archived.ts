@@ -1,11 +1,11 @@
 import { useCallback, useEffect, useState } from 'react'
-import { loadArchived, putAway } from '@/storage/archive'
+import { loadArchived, saveArchived } from '@/storage/archive'
 import { onSaved } from '@/storage/saved-elsewhere'
 import { today } from '@/ui/state/today'
 
 const NONE: ReadonlySet<string> = new Set()
 
-/** Which jobs are put away, here and by other tabs; and the deed of putting one away or taking it out. */
+/** The archived jobs, and a function that archives a job or takes it out of the archive. */
 export function useArchived(ready: boolean, again: unknown) {
   const [archived, setArchived] = useState(NONE)
   const [trouble, setTrouble] = useState<string>()
@@ -25,11 +25,11 @@ export function useArchived(ready: boolean, again: unknown) {
   )
   const archive = useCallback(
     async (jobId: string, away: boolean) => {
-      const saved = await putAway(jobId, away, today())
+      const saved = await saveArchived(jobId, away, today())
       setTrouble(saved.ok ? undefined : saved.reason)
       read()
     },
     [read],
   )
-  return { archived, put: archive, trouble }
+  return { archived, archive, trouble }
 }

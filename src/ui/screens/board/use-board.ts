@@ -50,7 +50,7 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     let shownAt = -Infinity
     client.current.ask({
       question: () => ({ ticket: mine, unsaved: unsavedPlans() }),
-      heard: (answer) => {
+      listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
         if (answer.say === 'failed') {
           setBoard({ at: 'failed', reason: answer.reason })

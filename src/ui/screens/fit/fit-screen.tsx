@@ -4,7 +4,7 @@ import { JobBar } from '@/ui/job/job-bar'
 import { Button } from '@/ui/kit/button'
 import {
   type BayProgress,
-  heldProgress,
+  currentProgress,
   isDone,
   minutesLeft,
   NOTHING_DONE,
@@ -63,7 +63,7 @@ export function FitScreen({ plan }: { plan: Plan }) {
   const order = stepsOf(plan, logged)
   const { progress, again } = useMemo(() => {
     const steps = order.ok ? order.steps : []
-    return heldProgress(steps, survey, withBenchReadings(logged, steps, plan))
+    return currentProgress(steps, survey, withBenchReadings(logged, steps, plan))
   }, [order, survey, logged, plan])
   return (
     <div data-hands className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">

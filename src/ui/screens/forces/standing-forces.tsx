@@ -9,7 +9,7 @@ import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 export function StandingForces({ survey }: { survey: Survey }) {
   const { own, bare, racked, loaded, loadedBetween } = survey.motion.standing()
   const roll = survey.plan.use.trailRollDeg
-  const stands = [
+  const sessionSteps = [
     ['bare', bare],
     ['with the rack', racked],
     ['loaded', loaded],
@@ -25,7 +25,10 @@ export function StandingForces({ survey }: { survey: Survey }) {
           <BarChart
             accessibilityLayer={false}
             layout="vertical"
-            data={stands.map(([name, { slopeDeg }]) => ({ name, slope: Math.round(slopeDeg * 10) / 10 }))}
+            data={sessionSteps.map(([name, { slopeDeg }]) => ({
+              name,
+              slope: Math.round(slopeDeg * 10) / 10,
+            }))}
             margin={{ top: 4, right: 16, bottom: 0, left: 0 }}
           >
             <CartesianGrid horizontal={false} stroke="var(--hair)" />
@@ -41,7 +44,7 @@ export function StandingForces({ survey }: { survey: Survey }) {
         title="Before and after"
         head={['', 'Mass', 'Centre of gravity', 'Stability factor', 'NHTSA band', 'Tips at']}
         rows={[
-          ...stands.map(([name, stand]) => [
+          ...sessionSteps.map(([name, stand]) => [
             name,
             <Quantity key="kg" dimension="mass" value={stand.kg} />,
             <Quantity key="mm" dimension="length" value={stand.heightMm} />,

@@ -37,7 +37,7 @@ export function useChance(plan: Plan): Chance {
     const mine = ticket.current
     asking.ask({
       question: () => ({ ask: 'draw', ticket: mine, plan, draws: DRAWS }),
-      heard: (answer) => {
+      listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
         switch (answer.say) {
           case 'progress':

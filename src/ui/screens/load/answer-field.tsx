@@ -30,7 +30,7 @@ function sheetOf(target: Extract<Ask['target'], { open: 'vehicle' | 'rack' | 'ge
 }
 
 /** Too much for one field: the sheet or the dialog that holds it. */
-function Way({
+function AnswerWay({
   target,
   words,
   show,
@@ -69,5 +69,5 @@ export function AnswerField({ ask, show }: { ask: Ask; show: (dialog: DialogName
         }}
       />
     )
-  return 'open' in ask.target ? <Way target={ask.target} words={input.words} show={show} /> : null
+  return 'open' in ask.target ? <AnswerWay target={ask.target} words={input.words} show={show} /> : null
 }

@@ -71,7 +71,7 @@ function useShowWanted(rows: readonly FindingStates[]): void {
 }
 
 /** What was checked and holds, with its margin; or what there was nothing of. */
-function Told({ findings }: { findings: readonly Finding[] }) {
+function FindingText({ findings }: { findings: readonly Finding[] }) {
   return (
     <ul className="text-aside leading-snug">
       {findings.map((finding) => (
@@ -173,8 +173,10 @@ export function Findings({
       )}
       <div className="mt-3">
         <NotLooked review={review} show={show} />
-        <Folded title={`Checked and clear: ${clear.length}`}>{() => <Told findings={clear} />}</Folded>
-        <Folded title={`Nothing to check: ${nothing.length}`}>{() => <Told findings={nothing} />}</Folded>
+        <Folded title={`Checked and clear: ${clear.length}`}>{() => <FindingText findings={clear} />}</Folded>
+        <Folded title={`Nothing to check: ${nothing.length}`}>
+          {() => <FindingText findings={nothing} />}
+        </Folded>
         <Folded title={`Cautions: ${review.cautions.length}`}>
           {() => (
             <ul className="list-disc pl-5 text-aside leading-snug">

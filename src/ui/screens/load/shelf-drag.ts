@@ -1,19 +1,19 @@
 'use client'
-import type { Gear, HeldOver } from '@/core'
+import type { Gear, PointerPlace } from '@/core'
 import { create } from 'zustand'
 import { fromSheet, viewAt } from '@/ui/drawing/layout'
 import { drawnSheet, sheetNow } from './sheet-now'
 
 /** A thing held over the drawing, from the shelf: where the hand is, in the vehicle frame. */
-interface Held {
+interface HeldShelf {
   readonly gear: Gear
   readonly rackId: string
-  readonly near: HeldOver
+  readonly near: PointerPlace
 }
 
 interface ShelfDrag {
-  readonly held: Held | undefined
-  hold(held: Held | undefined): void
+  readonly held: HeldShelf | undefined
+  hold(held: HeldShelf | undefined): void
 }
 
 export const useShelfDrag = create<ShelfDrag>((set) => ({
@@ -24,7 +24,7 @@ export const useShelfDrag = create<ShelfDrag>((set) => ({
 }))
 
 /** The point of the vehicle under a place on the page, where that is over a view of the drawing; mm. */
-export function pointUnder(left: number, top: number): HeldOver | undefined {
+export function pointUnder(left: number, top: number): PointerPlace | undefined {
   const now = sheetNow()
   const rect = drawnSheet.element?.getBoundingClientRect()
   if (!now || !rect) return undefined

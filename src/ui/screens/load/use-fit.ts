@@ -32,7 +32,7 @@ export function useFit(
     const mine = ticket.current
     client.current.ask({
       question: () => ({ ticket: mine, plan, rackId, gear, adapters }),
-      heard: (answer) => {
+      listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
         setAnswers(new Map(answer.answers))
         setStopped(undefined)

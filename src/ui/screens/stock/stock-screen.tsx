@@ -51,7 +51,7 @@ export function StockScreen() {
   const [kind, setKind] = useState<StockKind>('gear')
   const [words, setWords] = useState('')
   const [open, setOpen] = useState<Open>()
-  const [said, setSaid] = useState('')
+  const [message, setMessage] = useState('')
   const items: readonly Item[] = lists[kind]
   const mine = new Set(own[kind].map(({ id }) => id))
   const close = () => setOpen(undefined)
@@ -77,7 +77,7 @@ export function StockScreen() {
   const drop = async (item: Item) => {
     const dropped = await dropFromStock(kind, item.id)
     await reloadOwn()
-    setSaid(dropped.ok ? `${item.name} deleted.` : dropped.reason)
+    setMessage(dropped.ok ? `${item.name} deleted.` : dropped.reason)
   }
   const word = LIST_WORD[kind]
   const form = ownForm(kind, undefined)
@@ -119,7 +119,7 @@ export function StockScreen() {
           </div>
         </div>
         <p role="status" className="px-3 font-semibold empty:hidden">
-          {said}
+          {message}
         </p>
         {ready && (
           <StockTable
@@ -196,7 +196,7 @@ export function StockScreen() {
           file={open.file}
           changes={open.changes}
           onTaken={(count) => {
-            setSaid(`${count} ${count === 1 ? 'entry' : 'entries'} taken from ${open.file}.`)
+            setMessage(`${count} ${count === 1 ? 'entry' : 'entries'} taken from ${open.file}.`)
             close()
           }}
           onClose={close}

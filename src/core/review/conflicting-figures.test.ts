@@ -138,23 +138,23 @@ describe('a fit sheet’s spread against the vehicle’s points', () => {
     const bars = rack.bars.map((bar, i) => ({ ...bar, xMm: i === 0 ? 500 : 1280 }))
     return planOf(vehicleWith(roofOf({ road: 100 }), [on]), [{ ...rack, bars, fitSheet: sheet }], [])
   }
-  const said = (of: Plan) => asked(of).filter(({ id }) => id.includes('spread'))
+  const aboutSpread = (of: Plan) => asked(of).filter(({ id }) => id.includes('spread'))
 
   it('is Find out with both named, and nothing where they agree', () => {
-    expect(said(plan(780))).toEqual([])
-    expect(phraseText(said(plan(800))[0]?.sentence ?? [])).toContain(
+    expect(aboutSpread(plan(780))).toEqual([])
+    expect(phraseText(aboutSpread(plan(800))[0]?.sentence ?? [])).toContain(
       'wants a spread of 800 mm, and the vehicle’s points are 780 mm apart',
     )
   })
 
   it('is settled either way: the sheet is put aside with its reason, or the rear points and the bar go where it has them', () => {
     const aside = done(plan(800), 'points')
-    expect(said(aside)).toEqual([])
+    expect(aboutSpread(aside)).toEqual([])
     expect(aside.racks[0]).toMatchObject({
       fitSheet: { rows: [{ spreadUnused: 'looked at again: the points hold' }] },
     })
     const moved = done(plan(800), 'sheet')
-    expect(said(moved)).toEqual([])
+    expect(aboutSpread(moved)).toEqual([])
     expect(moved.vehicle.attachments[0]).toMatchObject({
       points: [{ xMm: 500 }, { xMm: 1300 }],
       known: { 'points.at': { by: 'sheet' } },
@@ -169,6 +169,6 @@ describe('a fit sheet’s spread against the vehicle’s points', () => {
     expect(phraseText(free[0]?.sentence ?? [])).toContain(
       'the fit sheet of Test rack needs 800 mm: 20 mm too narrow',
     )
-    expect(said(plan(800, RAILS))).toEqual([])
+    expect(aboutSpread(plan(800, RAILS))).toEqual([])
   })
 })
