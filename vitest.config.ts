@@ -5,7 +5,7 @@ const core = ['src/core/**/*.test.ts']
 /** What keeps or holds something between two questions: each file begins with nothing kept. */
 const keeping = [
   'src/storage/**/*.test.ts',
-  'src/ui/kit/open-file.test.ts',
+  'src/ui/app/open-file.test.ts',
   'src/ui/state/**/*.test.ts',
   'src/app/**/*.test.ts',
 ]

@@ -88,8 +88,8 @@ export async function runCommandLine(args: readonly string[], shell: ShellStream
   const [file] = files
   const own = verb === 'bay' ? LOG_FLAG : STOCK_FLAG
   const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us' && !flag.startsWith(own))
-  const known = verb === 'review' || verb === 'survey' || (verb === 'bay' && files.length === 1)
-  if (!known || file === undefined || unknown !== undefined) {
+  const understood = verb === 'review' || verb === 'survey' || (verb === 'bay' && files.length === 1)
+  if (!understood || file === undefined || unknown !== undefined) {
     shell.err(unknown === undefined ? USAGE : `${unknown} is not known here.\n${USAGE}`)
     return UNREADABLE
   }

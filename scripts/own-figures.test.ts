@@ -13,7 +13,7 @@ const SHOWN = [
   'CHANGELOG.md',
   'docs',
   'src/core/units/parse.ts',
-  'src/core/plan/hints.ts',
+  'src/core/plan/schema/hints.ts',
 ]
 
 function filesOf(path: string): string[] {

@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
-import { AppShell } from '@/ui/kit/shell'
+import { AppShell } from '@/ui/app/shell'
 import '@fontsource-variable/archivo/wdth.css'
 import './globals.css'
 

@@ -12,8 +12,8 @@ export { panelAt, type Swept, type Swing } from './geometry/sweep'
 
 export { type AttachmentKind, ATTACHMENTS } from './kinds/attachment'
 export { BASES, type Basis } from './kinds/basis'
-export { type GearMass, weighedAnew } from './plan/gear-mass'
-export { type How, HOWS, READ_FROM } from './kinds/how-known'
+export { type GearMass, weighedAnew } from './plan/schema/gear-mass'
+export { type Provenance, PROVENANCES, READ_FROM } from './kinds/provenance'
 export { BODIES, type Body } from './kinds/body'
 export { GEAR_KINDS } from './kinds/gear-kind'
 export { choicesOf, kindsOf } from './kinds/kind'
@@ -23,13 +23,13 @@ export { PART_ROLES } from './kinds/part-role'
 export { RACK_KINDS } from './kinds/rack-kind'
 export { type When, WHENS } from './kinds/when'
 
-export { apply } from './plan/apply'
-export { type Car, carSchema, sameCar } from './plan/car'
-export { type Change, changesBetween } from './plan/changes'
-export type { Command, SingleCommand } from './plan/command'
+export { apply } from './plan/commands/apply'
+export { type Car, carSchema, sameCar } from './plan/schema/car'
+export { type Change, changesBetween } from './history/changes'
+export type { Command, SingleCommand } from './plan/commands/command'
 export type { RatingOwner } from './plan/commands/rating-commands'
-export { type Gear, gearSchema } from './plan/gear'
-export { LIKED_SPREAD_MM } from './plan/hints'
+export { type Gear, gearSchema } from './plan/schema/gear'
+export { LIKED_SPREAD_MM } from './plan/schema/hints'
 export {
   ASIDE_LOOKS,
   type BayRules,
@@ -42,11 +42,11 @@ export {
   USUAL_GUESS_SPREAD,
   USUAL_SINGLE_FIGURE,
   USUAL_STRAPS,
-} from './plan/house'
-export { LOCAL_RULES } from './plan/local-rules'
-export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/measurement'
-export { type FieldMessage } from './plan/messages'
-export { newPlan } from './plan/new-plan'
+} from './plan/schema/house'
+export { LOCAL_RULES } from './plan/schema/local-rules'
+export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/schema/measurement'
+export { type FieldMessage } from './plan/schema/messages'
+export { newPlan } from './plan/starting/new-plan'
 export {
   type Adapter,
   adapterSchema,
@@ -59,15 +59,15 @@ export {
   type Placement,
   type Straps,
   type Use,
-} from './plan/placement'
-export { FORMAT_VERSION, type Plan } from './plan/plan'
+} from './plan/schema/placement'
+export { FORMAT_VERSION, type Plan } from './plan/schema/plan'
 export { factText } from './log/fact-print'
-export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from './plan/merge'
-export { liftTrail, type Trail } from './plan/lift-past'
-export { MOST_STEPS, type PastStep, pastStepSchema } from './plan/past-step'
-export { thinned } from './plan/thin-past'
-export { type Patch, patchBetween, patched, patchSchema } from './plan/patch'
-export { planSchema } from './plan/plan-schema'
+export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from './history/merge'
+export { liftTrail, type Trail } from './history/lift-past'
+export { MOST_STEPS, type PastStep, pastStepSchema } from './history/past-step'
+export { thinned } from './history/thin-past'
+export { type Patch, patchBetween, patched, patchSchema } from './history/patch'
+export { planSchema } from './plan/schema/plan-schema'
 export {
   type Bar,
   barSchema,
@@ -78,11 +78,11 @@ export {
   type Rack,
   rackSchema,
   withRise,
-} from './plan/rack'
-export { typedOver } from './plan/known'
-export type { Mass, Rated, Rating, Source } from './plan/rating'
-export { bar, type Figures, gear, onBars, part, ratings, type Terms } from './plan/templates'
-export { type Attachment, pointsOf, type Vehicle, vehicleSchema } from './plan/vehicle'
+} from './plan/schema/rack'
+export { typedOver } from './plan/schema/provenance'
+export type { Mass, Rated, Rating, Source } from './plan/schema/rating'
+export { bar, type Figures, gear, onBars, part, ratings, type Terms } from './plan/starting/templates'
+export { type Attachment, pointsOf, type Vehicle, vehicleSchema } from './plan/schema/vehicle'
 
 export { barEnds, spreadBehind } from './survey/bars/bar-ends'
 export { isLong } from './survey/bars/long-load'
@@ -98,7 +98,7 @@ export { firstPlace, hostsFor, placeOn, weightRoom } from './placing/room'
 export { rackKindsFor, startingRack } from './survey/frame/starting-rack'
 export type { Layer } from './survey/load-path/layer'
 export { type Cell, cellParts } from './survey/load-path/limit'
-export type { MassPoint } from './survey/loads/mass-points'
+export type { MassPoint } from './survey/loads/mass-point'
 export { motionCases } from './survey/motion/cases'
 export type { Lift } from './survey/motion/lifting'
 export { isLoose, type TieDown, UNLABELLED_WEBBING_KG } from './survey/motion/securing'
@@ -162,10 +162,10 @@ export {
 } from './review/review'
 
 export { rackOffer, type RackOffer, type RackSuits } from './placing/rack-offer'
-export { barLengthOffers, type BarLengthOffer } from './placing/bar-lengths'
+export { barLengthOffers, type BarLengthOffer } from './placing/bar-length-offers'
 export { compatible, type Compatible } from './placing/compatible'
 export type { PointerPlace } from './placing/places'
-export { trialThing as tried } from './placing/trial'
+export { trialThing } from './placing/trial'
 
 export { type Answer, answered } from './remedies/answered'
 export { assessWithFixes, type AssessmentWithFixes } from './remedies/assess-with-fixes'
@@ -270,12 +270,7 @@ export {
 export { calendarFile } from './formats/calendar'
 export { jsonSchemas } from './formats/json-schemas'
 export { eventText, logCsv, parseLogText, printLog, type ReadLog } from './formats/log-file'
-export {
-  type Copy,
-  compareCopies as meet,
-  type CopyComparison as Meeting,
-  type OtherStep,
-} from './formats/copies'
+export { type Copy, compareCopies, type CopyComparison, type OtherStep } from './formats/copies'
 export { checkedBundle, isBundle, type JobBundle, printBundle, readBundle } from './formats/job-bundle'
 export { parsePartsText } from './formats/parts-file'
 export { parsePlanText, planFileName, printPlan, readPlan } from './formats/plan-file'
@@ -317,9 +312,9 @@ export { JOB_FIELD } from './fields/job-fields'
 export { LOAD_FIELD } from './fields/load-fields'
 export { RACK_FIELD } from './fields/rack-fields'
 export { wholeReader } from './fields/read-draft'
-export type { ReadDraft } from './fields/reading'
+export type { DraftResult } from './fields/reading'
 export { STOCK_FIELDS } from './formats/stock-fields'
 export { VEHICLE_FIELD } from './fields/vehicle-fields'
-export { startingGear } from './plan/starting-gear'
+export { startingGear } from './plan/starting/starting-gear'
 export { barLoads, type BarLoads, landings } from './survey/statics/landings'
 export { stockDifferences, intoStock, stockRackOf } from './formats/stock-rack'

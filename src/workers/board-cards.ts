@@ -114,11 +114,11 @@ export async function boardCards(
 ): Promise<void> {
   const { revisions, saved: kept, log } = await readSummaries()
   const holds = (id: string, revision: number): SavedSummary | undefined => {
-    const known = kept.get(id)
-    return known?.assessedBy === assessedBy &&
-      known.revision === revision &&
-      Object.entries(known.log).every(([car, print]) => (log.get(car) ?? '') === print)
-      ? known
+    const cached = kept.get(id)
+    return cached?.assessedBy === assessedBy &&
+      cached.revision === revision &&
+      Object.entries(cached.log).every(([car, print]) => (log.get(car) ?? '') === print)
+      ? cached
       : undefined
   }
   const inMemory = new Set(unsaved.map(({ id }) => id))
@@ -126,8 +126,8 @@ export async function boardCards(
   const stale: string[] = []
   for (const [id, revision] of revisions) {
     if (inMemory.has(id)) continue
-    const known = holds(id, revision)
-    if (known) cards.push(known.card as BoardCard)
+    const cached = holds(id, revision)
+    if (cached) cards.push(cached.card as BoardCard)
     else stale.push(id)
   }
   const rest = stale.length + unsaved.length

@@ -1,7 +1,7 @@
 import type { BayProgress } from '../log/record'
 import type { Readings } from '../log/taped'
-import type { Measurement } from '../plan/measurement'
-import type { Plan } from '../plan/plan'
+import type { Measurement } from '../plan/schema/measurement'
+import type { Plan } from '../plan/schema/plan'
 import type { PairAsk, Step } from './steps/step'
 
 type Length = Extract<Measurement, { kind: 'length' }>

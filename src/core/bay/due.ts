@@ -1,5 +1,5 @@
-import type { BayRules } from '../plan/house'
-import type { Plan } from '../plan/plan'
+import type { BayRules } from '../plan/schema/house'
+import type { Plan } from '../plan/schema/plan'
 import type { LogEvent } from '../log/event'
 import { jointOf } from './torque/joint'
 import { notPulledAgain } from './torque/recheck'

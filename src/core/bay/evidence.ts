@@ -2,7 +2,7 @@ import { pullKey, signKey, type BayProgress, type EvidenceFacts } from '../log/r
 import type { Survey } from '../survey/survey'
 import { own } from '../units/own'
 import { answerOf } from './answers'
-import { FACTS, type FactKind } from './hanging-facts'
+import { FACTS, type FactKind } from './evidence-facts'
 import { holdsOf } from './holds'
 import { askedOf } from './proof'
 import { stepFindings } from './step-findings'
@@ -91,8 +91,8 @@ function grownOld(
   facts: EvidenceFacts | undefined,
 ): string | undefined {
   if (!facts) return undefined
-  const known = facts[TABLE] === PRESENT ? () => true : (name: FactName) => OF_FIRST_TABLE.has(name)
-  for (const name of evidenceRule(step).on.filter(known)) {
+  const isKnown = facts[TABLE] === PRESENT ? () => true : (name: FactName) => OF_FIRST_TABLE.has(name)
+  for (const name of evidenceRule(step).on.filter(isKnown)) {
     const kind: FactKind = FACTS[name]
     for (const { key, value } of kind.of(step, survey, progress))
       if (kind.old(own(facts, `${name} ${key}`), value)) return kind.say

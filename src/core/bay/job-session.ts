@@ -1,5 +1,5 @@
 import { NOTHING_DONE } from '../log/record'
-import { bayRulesOf } from '../plan/house'
+import { bayRulesOf } from '../plan/schema/house'
 import type { Assessment } from '../review/review'
 import type { LogEvent } from '../log/event'
 import { replay } from '../log/replay'

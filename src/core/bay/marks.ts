@@ -1,6 +1,6 @@
 import { PART_ROLES } from '../kinds/part-role'
 import type { Survey } from '../survey/survey'
-import type { Part } from '../plan/rack'
+import type { Part } from '../plan/schema/rack'
 
 /** What of a rack goes where, and which way round. */
 interface Mark {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, ridgeTent, yardVan, frameJob } from '@/demo/plans'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drilling/drill-plan'
 import { marksOf } from './marks'
 import { countFindings, partsCheck } from './parts/parts-check'
-import { USUAL_BAY } from '../plan/house'
+import { USUAL_BAY } from '../plan/schema/house'
 import { askedOf, driveCases, proofFindings, proofList } from './proof'
 
 describe('the parts check', () => {
@@ -55,10 +55,10 @@ describe('the parts check', () => {
       })),
       gear: ridgeTent.gear.map(({ work: _work, ...gear }) => gear),
     }
-    const unsaid = partsCheck(survey(silent))
-    expect(unsaid.toBuy).toBe(0)
-    expect(unsaid.unsaid).toBe(unsaid.lines.length)
-    expect(check.unsaid).toBeLessThan(check.lines.length)
+    const unstated = partsCheck(survey(silent))
+    expect(unstated.toBuy).toBe(0)
+    expect(unstated.unstated).toBe(unstated.lines.length)
+    expect(check.unstated).toBeLessThan(check.lines.length)
   })
 
   it('counts the bolts of gear, every rack on the list, and bars without a side (B19)', () => {

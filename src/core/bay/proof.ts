@@ -1,6 +1,6 @@
 import type { ProofOutcome } from '../log/proof-outcome'
 import type { Finding } from '../review/finding'
-import { USUAL_DRIVES, type BayRules } from '../plan/house'
+import { USUAL_DRIVES, type BayRules } from '../plan/schema/house'
 import type { Survey } from '../survey/survey'
 
 /** Something to prove before the vehicle leaves. */

@@ -1,5 +1,5 @@
 import type { LogEvent } from '../log/event'
-import { barsOf, type Rack } from '../plan/rack'
+import { barsOf, type Rack } from '../plan/schema/rack'
 import { formatNumber } from '../units/format'
 
 /** Where a rack stood and what it was pulled to, in one line: written down when it comes off, read when it goes on again. mm, N·m. */

@@ -2,7 +2,7 @@ import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { CHECKS } from '../review/checks'
-import { USUAL_BAY } from '../plan/house'
+import { USUAL_BAY } from '../plan/schema/house'
 import { survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drilling/drill-plan'
 import { partsCheck } from './parts/parts-check'
@@ -67,8 +67,8 @@ describe('the rules of the bay', () => {
   const said = new Set(DEMO_PLANS.flatMap(findingText))
 
   it('explain every rule that the bay speaks by', () => {
-    const known = new Set(BAY_RULES.map(({ id }) => id))
-    for (const rule of said) expect(known.has(rule), rule).toBe(true)
+    const cached = new Set(BAY_RULES.map(({ id }) => id))
+    for (const rule of said) expect(cached.has(rule), rule).toBe(true)
   })
 
   it('and each of them can be made to speak, but for drilling, which no demo job does', () => {

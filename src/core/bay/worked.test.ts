@@ -6,7 +6,7 @@ import { replay } from '../log/replay'
 import { sessionOf } from './session'
 import { jobSteps } from './steps/job-steps'
 import { workedEvents } from './worked'
-import { USUAL_BAY } from '../plan/house'
+import { USUAL_BAY } from '../plan/schema/house'
 import { review } from '../review/review'
 import { survey } from '../survey/survey'
 

@@ -1,6 +1,6 @@
 import { NOTHING_DONE, type BayProgress } from '../log/record'
 import { replay } from '../log/replay'
-import { USUAL_BAY } from '../plan/house'
+import { USUAL_BAY } from '../plan/schema/house'
 import type { Survey } from '../survey/survey'
 import { workedEvents } from './worked'
 

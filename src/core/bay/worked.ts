@@ -1,7 +1,7 @@
 import { isMark, type Taped } from '../log/taped'
 import { NOTHING_DONE } from '../log/record'
 import type { Survey } from '../survey/survey'
-import type { BayRules } from '../plan/house'
+import type { BayRules } from '../plan/schema/house'
 import { toFit } from '../units/scalars'
 import { evidenceNow } from './evidence'
 import type { LogEvent } from '../log/event'

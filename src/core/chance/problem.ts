@@ -1,8 +1,8 @@
 import { massBracket } from '../facts/bracket'
-import { type HouseRules, USUAL_GUESS_SPREAD } from '../plan/house'
+import { type HouseRules, USUAL_GUESS_SPREAD } from '../plan/schema/house'
 import type { State } from '../units/scalars'
 import { cellParts, type Cell, type InForce } from '../survey/load-path/limit'
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { MassPoint } from '../survey/loads/mass-point'
 import type { Survey } from '../survey/survey'
 
 /** A stated spread is read as holding 19 times out of 20: as 1.96 standard deviations of a normal distribution. */
@@ -23,8 +23,8 @@ function statedSpread(mass: MassPoint): number | undefined {
 function sigmaOf(mass: MassPoint, rules: HouseRules): number {
   const { basis } = mass
   // What was weighed is off by so little that nobody would weigh it again for this.
-  const known = basis === 'weighed' ? 0 : 100 * massBracket(basis, rules)
-  const usual = basis === 'guess' ? (rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD) : known
+  const percent = basis === 'weighed' ? 0 : 100 * massBracket(basis, rules)
+  const usual = basis === 'guess' ? (rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD) : percent
   return (mass.kg * (statedSpread(mass) ?? usual)) / 100 / NINETEEN_OF_TWENTY
 }
 

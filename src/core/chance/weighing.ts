@@ -1,8 +1,8 @@
-import type { SingleCommand } from '../plan/command'
-import { weighedAnew } from '../plan/gear-mass'
-import type { Plan } from '../plan/plan'
-import { barsOf } from '../plan/rack'
-import type { Mass } from '../plan/rating'
+import type { SingleCommand } from '../plan/commands/command'
+import { weighedAnew } from '../plan/schema/gear-mass'
+import type { Plan } from '../plan/schema/plan'
+import { barsOf } from '../plan/schema/rack'
+import type { Mass } from '../plan/schema/rating'
 import type { UnknownOf } from './problem'
 
 /** The edit that puts a weighed mass in the place of an unknown one: kg as weighed, people all together. Nothing where it is gone. */

@@ -1,5 +1,5 @@
-import type { Command } from '../plan/command'
-import type { Turn } from '../plan/gear'
+import type { Command } from '../plan/commands/command'
+import type { Turn } from '../plan/schema/gear'
 import { turned } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 

@@ -1,6 +1,6 @@
 import { ANTENNA_FORMS } from '../kinds/obstacle'
 import type { Box } from '../geometry/boxes'
-import type { Vehicle } from '../plan/vehicle'
+import type { Vehicle } from '../plan/schema/vehicle'
 import { packed } from '../survey/frame/arrangement'
 import { antennaTopZ } from '../survey/frame/roof-surface'
 import type { Survey } from '../survey/survey'

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { survey } from '../survey/survey'
 import { axleVerdicts, type Axle } from './axles'
 

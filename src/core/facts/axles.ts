@@ -1,4 +1,4 @@
-import { kerbOf } from '../plan/vehicle'
+import { kerbOf } from '../plan/schema/vehicle'
 import { ownRearShare, rearShareOf } from '../survey/motion/tip-over'
 import type { Survey } from '../survey/survey'
 import { massBracket } from './bracket'
@@ -18,14 +18,14 @@ export interface AxleVerdict {
   readonly verdict: ComparisonVerdict
 }
 
-const known = new WeakMap<Survey, readonly AxleVerdict[]>()
+const cached = new WeakMap<Survey, readonly AxleVerdict[]>()
 
 /** Both axles in the driving states, where their limits are known and how the vehicle's own mass sits. Lever rule; handbook, from memory. */
 export function axleVerdicts(survey: Survey): readonly AxleVerdict[] {
-  const before = known.get(survey)
+  const before = cached.get(survey)
   if (before) return before
   const assessment = judgeAxles(survey)
-  known.set(survey, assessment)
+  cached.set(survey, assessment)
   return assessment
 }
 

@@ -1,4 +1,4 @@
-import type { Vehicle } from '../plan/vehicle'
+import type { Vehicle } from '../plan/schema/vehicle'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { atLeast, atMost, type Compared } from './comparison'

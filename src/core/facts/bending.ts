@@ -1,5 +1,5 @@
-import { isStart } from '../plan/known'
-import type { Bar } from '../plan/rack'
+import { isStart } from '../plan/schema/provenance'
+import type { Bar } from '../plan/schema/rack'
 import { underBarRoom } from '../survey/frame/roof-surface'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { LoadedBar } from '../survey/statics/bending'
@@ -24,7 +24,7 @@ interface Bending {
   /** Its stress against its yield, and against its yield by the factor. MPa; nothing where one of them is not known. */
   readonly stress: { readonly yield: Compared; readonly guarded: Compared } | undefined
   /** Whether anybody has said what its section is: what a form filled in is nothing to reckon a stress with. */
-  readonly sectionSaid: boolean
+  readonly sectionStated: boolean
   /** By what part all masses must grow at least until it meets the roof or yields. */
   readonly toStopShare: number
 }
@@ -50,7 +50,7 @@ function shareToYield({ stressMPa, moment, carriesKg, at }: LoadedBar, yieldMPa:
 
 const SECTION = ['widthMm', 'heightMm', 'wallMm'] as const
 
-const sectionSaid = (bar: Bar): boolean =>
+const sectionStated = (bar: Bar): boolean =>
   (bar.profile.wallMm !== undefined || bar.profile.section !== undefined) &&
   !SECTION.some((key) => isStart(bar, `profile.${key}`))
 
@@ -78,7 +78,7 @@ function bendingOf(survey: Survey, at: BarAt): Bending | undefined {
     worst,
     room,
     stress,
-    sectionSaid: sectionSaid(bar),
+    sectionStated: sectionStated(bar),
     toStopShare: Math.min(
       limit === undefined ? Infinity : shareToYield(worst, limit),
       room && low ? room.measure / Math.max(low.downMm, 1e-9) : Infinity,

@@ -1,5 +1,5 @@
-import type { How } from '../kinds/how-known'
-import type { PlanEntry } from '../plan/entry'
+import type { Provenance } from '../kinds/provenance'
+import type { PlanEntry } from '../plan/schema/entry'
 import { TOLERANCE } from '../units/tolerance'
 import type { State } from '../units/scalars'
 
@@ -11,7 +11,7 @@ export interface FactUse {
   readonly entry: PlanEntry
   /** What stands in the plan, in the unit of its field. */
   readonly value: number
-  readonly how: How | 'unknown'
+  readonly how: Provenance | 'unknown'
   /** How far it may be off, either way, in the same unit; infinite upwards where nobody knows it at all. */
   readonly bracket: number
   /** By how much the comparison comes nearer to failing for each unit that the entry is more; negative where it helps. */

@@ -1,4 +1,4 @@
-import type { Rating } from '../plan/rating'
+import type { Rating } from '../plan/schema/rating'
 import { sheetSpread } from '../survey/bars/seat-windows'
 import type { RackAt } from '../survey/frame/arrangement'
 import type { Layer } from '../survey/load-path/layer'

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import type { GateAt, Implied } from '../survey/mounting/gates'
 import { howOfBasis, lengthBracket, massBracket } from './bracket'
 import { between, type Comparison, type FactUse, type Compared } from './comparison'

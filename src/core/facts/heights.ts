@@ -1,4 +1,4 @@
-import type { Clearance } from '../plan/placement'
+import type { Clearance } from '../plan/schema/placement'
 import type { Survey } from '../survey/survey'
 import type { State } from '../units/scalars'
 import { atLeast, type Compared } from './comparison'

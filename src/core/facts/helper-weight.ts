@@ -2,7 +2,7 @@ import type { RackAt } from '../survey/frame/arrangement'
 import type { GateAt, GateOwner } from '../survey/mounting/gates'
 import { linksUnder } from '../survey/load-path/load-path'
 import { cellParts, type Cell } from '../survey/load-path/limit'
-import { isPeople } from '../survey/loads/mass-points'
+import { isPeople } from '../survey/loads/mass-point'
 import type { Survey } from '../survey/survey'
 import { leastBy } from '../units/pick'
 import { atMost, type Compared } from './comparison'
@@ -45,7 +45,7 @@ export function helperWeightOf(survey: Survey, { of, gate: { ask } }: GateAt): H
     withoutPeople,
   )
   if (!binding) return undefined
-  const known = links.every(({ limit, layer }) => limit.kind !== 'missing' && !layer.unweighed)
+  const allRated = links.every(({ limit, layer }) => limit.kind !== 'missing' && !layer.unweighed)
   const takesKg = Math.max(0, withoutPeople(binding))
   const { fromKg = 0, toKg = Infinity } = ask
   const mostKg = Math.min(toKg, takesKg)
@@ -53,7 +53,7 @@ export function helperWeightOf(survey: Survey, { of, gate: { ask } }: GateAt): H
     rackId: rack.id,
     link: binding.layer.name,
     takesKg,
-    sure: known ? (binding.limit.kind === 'driving' ? 'atLeast' : 'exact') : 'atMost',
+    sure: allRated ? (binding.limit.kind === 'driving' ? 'atLeast' : 'exact') : 'atMost',
     fromKg,
     mostKg,
     anybody: atMost(fromKg, mostKg, 'mass'),

@@ -1,5 +1,5 @@
-import type { Fastener } from '../plan/fastening'
-import type { Part, Rack } from '../plan/rack'
+import type { Fastener } from '../plan/schema/fastening'
+import type { Part, Rack } from '../plan/schema/rack'
 import { boltNeed } from '../survey/mounting/bolt'
 import type { Survey } from '../survey/survey'
 import { atLeast, type Compared } from './comparison'

@@ -1,4 +1,4 @@
-import { entryKey } from '../plan/entry'
+import { entryKey } from '../plan/schema/entry'
 import { movesTogether } from './bracket'
 import { fails, overBy, slackOf, type Comparison, type FactUse } from './comparison'
 

@@ -1,13 +1,13 @@
-import { howFigureIsKnown, type Known } from '../plan/known'
-import type { Plan } from '../plan/plan'
-import { barsOf, type Bar } from '../plan/rack'
+import { provenanceOf, type ProvenanceByField } from '../plan/schema/provenance'
+import type { Plan } from '../plan/schema/plan'
+import { barsOf, type Bar } from '../plan/schema/rack'
 import { standsOnEach } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { lengthBracket, movesTogether } from './bracket'
 import { withBars, withOne } from './plan-off'
 import type { LengthFact, LengthsOf } from './tried-fact'
 
-type Keeper = { readonly id: string; readonly name: string; readonly known?: Known | undefined }
+type Keeper = { readonly id: string; readonly name: string; readonly known?: ProvenanceByField | undefined }
 type Raw = Readonly<Record<string, unknown>>
 
 /** What is decided and not measured: where a bar or a deck is put, and where a thing's weight is. */
@@ -77,19 +77,19 @@ const IN_MM = /Mm(\.|$)/
 
 const NONE: readonly LengthFact[] = []
 /** An edit leaves most things of a plan as they were. */
-const known = new WeakMap<Keeper, readonly LengthFact[]>()
+const cached = new WeakMap<Keeper, readonly LengthFact[]>()
 
 /** The lengths of a thing of which somebody or a form has said how they are known; the others are taken as they were typed. */
 function factsOf(of: LengthsOf, thing: Keeper): readonly LengthFact[] {
   if (!thing.known) return NONE
-  const before = known.get(thing)
+  const before = cached.get(thing)
   if (before) return before
   const facts = findingText(of, thing, thing.known)
-  known.set(thing, facts)
+  cached.set(thing, facts)
   return facts
 }
 
-function findingText(of: LengthsOf, thing: Keeper, saying: Known): readonly LengthFact[] {
+function findingText(of: LengthsOf, thing: Keeper, saying: ProvenanceByField): readonly LengthFact[] {
   return Object.entries(saying).flatMap(([shown, { by: how }]) =>
     pathsOf(thing, shown).flatMap((path): LengthFact[] => {
       const field = path.join('.')
@@ -132,7 +132,7 @@ const barsAlong = (plan: Plan, attachmentId: string, xMm: number, byMm: number):
 
 /** From one outer foot of a bar to the other. mm. */
 function feetFact(bar: Keeper & { readonly feetYMm: readonly number[] }): LengthFact[] {
-  const how = howFigureIsKnown(bar, 'feetYMm.apart')
+  const how = provenanceOf(bar, 'feetYMm.apart')
   const [first, last] = [bar.feetYMm[0], bar.feetYMm.at(-1)]
   if (how === undefined || first === undefined || last === undefined || first === last) return []
   const apart = last - first

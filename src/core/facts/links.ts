@@ -1,11 +1,11 @@
-import { entryKey, type PlanEntry } from '../plan/entry'
-import type { HouseRules } from '../plan/house'
-import type { Plan } from '../plan/plan'
-import type { Rating } from '../plan/rating'
+import { entryKey, type PlanEntry } from '../plan/schema/entry'
+import type { HouseRules } from '../plan/schema/house'
+import type { Plan } from '../plan/schema/plan'
+import type { Rating } from '../plan/schema/rating'
 import type { Counting, Layer } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
 import type { LoadPath } from '../survey/load-path/load-path'
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { MassPoint } from '../survey/loads/mass-point'
 import type { Member } from '../survey/loads/spreading'
 import type { Survey } from '../survey/survey'
 import { exceeds } from '../units/tolerance'
@@ -205,14 +205,14 @@ export function linkVerdict(
   { loadPath, plan }: Pick<Survey, 'loadPath' | 'plan'>,
 ): LinkVerdict | undefined {
   if (cell.inForce.length === 0) return undefined
-  let known = asked.get(loadPath)
-  if (!known) {
-    known = new Map()
-    asked.set(loadPath, known)
+  let cached = asked.get(loadPath)
+  if (!cached) {
+    cached = new Map()
+    asked.set(loadPath, cached)
   }
-  if (known.has(cell)) return known.get(cell)
+  if (cached.has(cell)) return cached.get(cell)
   const assessment = linkInDoubt(cell, plan)
-  known.set(cell, assessment)
+  cached.set(cell, assessment)
   return assessment
 }
 

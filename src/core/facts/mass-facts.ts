@@ -1,9 +1,9 @@
-import { HOWS } from '../kinds/how-known'
-import { entryKey, type PlanEntry } from '../plan/entry'
-import { howFigureIsKnown } from '../plan/known'
-import type { Load } from '../plan/placement'
-import type { Plan } from '../plan/plan'
-import { kerbOf } from '../plan/vehicle'
+import { PROVENANCES } from '../kinds/provenance'
+import { entryKey, type PlanEntry } from '../plan/schema/entry'
+import { provenanceOf } from '../plan/schema/provenance'
+import type { Load } from '../plan/schema/placement'
+import type { Plan } from '../plan/schema/plan'
+import { kerbOf } from '../plan/schema/vehicle'
 import type { Survey } from '../survey/survey'
 import { howOfBasis, massBracket } from './bracket'
 import { withBars, withOne } from './plan-off'
@@ -94,8 +94,8 @@ function massOff(plan: Plan, { of, id, field }: PlanEntry, byKg: number): Plan {
 function kerbFact({ plan }: Survey): readonly MassFact[] {
   const { vehicle, rules } = plan
   const value = kerbOf(vehicle)
-  const how = howFigureIsKnown(vehicle, 'kerbKg') ?? vehicle.source?.kind ?? 'told'
-  const kg = value === undefined ? 0 : value * massBracket(HOWS[how].basis, rules)
+  const how = provenanceOf(vehicle, 'kerbKg') ?? vehicle.source?.kind ?? 'told'
+  const kg = value === undefined ? 0 : value * massBracket(PROVENANCES[how].basis, rules)
   if (value === undefined || kg === 0) return []
   const entry = { of: 'vehicle', id: vehicle.id, field: 'kerbKg' } as const
   return [
@@ -114,17 +114,17 @@ function kerbFact({ plan }: Survey): readonly MassFact[] {
 
 /** The most that any mass of a survey may be off, as a part of it. */
 export function mostMassPart({ masses, plan }: Survey): number {
-  const kerb = howFigureIsKnown(plan.vehicle, 'kerbKg') ?? plan.vehicle.source?.kind ?? 'told'
-  let most = massBracket(HOWS[kerb].basis, plan.rules)
+  const kerb = provenanceOf(plan.vehicle, 'kerbKg') ?? plan.vehicle.source?.kind ?? 'told'
+  let most = massBracket(PROVENANCES[kerb].basis, plan.rules)
   for (const { basis } of masses) most = Math.max(most, massBracket(basis, plan.rules))
   return most
 }
 
-const known = new WeakMap<Survey, readonly MassFact[]>()
+const cached = new WeakMap<Survey, readonly MassFact[]>()
 
 /** Every mass on the vehicle that may be off, and the vehicle's own; one entry of the plan is one fact. kg. */
 export function massFacts(survey: Survey): readonly MassFact[] {
-  const before = known.get(survey)
+  const before = cached.get(survey)
   if (before) return before
   const facts = new Map<string, MassFact>()
   for (const { from, basis, kg, label } of survey.masses) {
@@ -146,6 +146,6 @@ export function massFacts(survey: Survey): readonly MassFact[] {
     })
   }
   const all = [...kerbFact(survey), ...facts.values()]
-  known.set(survey, all)
+  cached.set(survey, all)
   return all
 }

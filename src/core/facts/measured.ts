@@ -1,5 +1,5 @@
-import { readingsSummary, type Measurement } from '../plan/measurement'
-import { squareness } from '../survey/bars/squareness'
+import { readingsSummary, type Measurement } from '../plan/schema/measurement'
+import { squareness } from '../survey/bars/bar-squareness'
 import type { BarAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { atMost, type Compared } from './comparison'

@@ -1,5 +1,5 @@
 import { distanceMm, type Box, overlap, reachInto } from '../geometry/boxes'
-import type { Vehicle } from '../plan/vehicle'
+import type { Vehicle } from '../plan/schema/vehicle'
 import { packed, rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import { onVehicle } from '../survey/frame/on-vehicle'
 import { bodyTopUnder } from '../survey/frame/roof-surface'
@@ -17,9 +17,9 @@ const beds = new WeakMap<Vehicle, ReturnType<typeof onVehicle>>()
 
 /** What stands in the vehicle's bed. Each thing asks for it, so it is kept with the vehicle. */
 function inBed({ plan: { vehicle } }: Survey): ReturnType<typeof onVehicle> {
-  const known = beds.get(vehicle) ?? onVehicle(vehicle).filter(({ where }) => where === 'bed')
-  beds.set(vehicle, known)
-  return known
+  const cached = beds.get(vehicle) ?? onVehicle(vehicle).filter(({ where }) => where === 'bed')
+  beds.set(vehicle, cached)
+  return cached
 }
 
 /** The bars, the decks and what is in the bed that a thing does not stand on, and that it shares space with. */

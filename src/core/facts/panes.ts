@@ -23,9 +23,7 @@ export const unknownPanes = (
 export const paneFacts = (
   survey: Survey,
 ): readonly { readonly meeting: PaneCollision; readonly gap: Compared }[] =>
-  survey.fit
-    .panes()
-    .map((collision) => ({
-      meeting: collision,
-      gap: atLeast(collision.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap'),
-    }))
+  survey.fit.panes().map((collision) => ({
+    meeting: collision,
+    gap: atLeast(collision.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap'),
+  }))

@@ -1,5 +1,5 @@
 import { presences } from '../survey/loads/presence'
-import { LOCAL_RULES, localRulesOf, type LocalRules } from '../plan/local-rules'
+import { LOCAL_RULES, localRulesOf, type LocalRules } from '../plan/schema/local-rules'
 import type { ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { mostBy } from '../units/pick'

@@ -1,5 +1,5 @@
-import type { Plan } from '../plan/plan'
-import { barsOf, type Bar, type Rack } from '../plan/rack'
+import type { Plan } from '../plan/schema/plan'
+import { barsOf, type Bar, type Rack } from '../plan/schema/rack'
 
 /** A list with the one of an id changed. */
 export const withOne = <T extends { readonly id: string }>(

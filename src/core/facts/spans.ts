@@ -1,4 +1,4 @@
-import { LEAST_SPAN_SHARE } from '../plan/hints'
+import { LEAST_SPAN_SHARE } from '../plan/schema/hints'
 import { isLong } from '../survey/bars/long-load'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'

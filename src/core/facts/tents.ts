@@ -1,4 +1,4 @@
-import type { Gear } from '../plan/gear'
+import type { Gear } from '../plan/schema/gear'
 import { distanceMm, overlap } from '../geometry/boxes'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import { gapToCab, openedTent, opensToward, type Side } from '../survey/openings/tent'

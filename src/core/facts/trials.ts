@@ -28,18 +28,18 @@ const tried = new WeakMap<Survey, Map<string, Survey>>()
 
 /** What would follow from a plan whose facts were so much off: surveyed once, whoever asks. */
 export function trialOf(base: Survey, moved: readonly Moved[]): Survey {
-  let known = tried.get(base)
-  if (!known) {
-    known = new Map()
-    tried.set(base, known)
+  let cached = tried.get(base)
+  if (!cached) {
+    cached = new Map()
+    tried.set(base, cached)
   }
   const key = keyOf(moved)
-  const before = known.get(key)
+  const before = cached.get(key)
   if (before) return before
   const trial = surveyOf(
     moved.reduce((plan, { fact, by }) => fact.off(plan, by), base.plan),
     base,
   )
-  known.set(key, trial)
+  cached.set(key, trial)
   return trial
 }

@@ -1,13 +1,13 @@
-import type { How } from '../kinds/how-known'
-import type { PlanEntry } from '../plan/entry'
-import type { Plan } from '../plan/plan'
+import type { Provenance } from '../kinds/provenance'
+import type { PlanEntry } from '../plan/schema/entry'
+import type { Plan } from '../plan/schema/plan'
 
 /** A figure of the plan that may be off: what stands, how it is known, how far it may be off either way. */
 interface Tried {
   readonly entry: PlanEntry
   /** What it belongs to, by name. */
   readonly name: string
-  readonly how: How
+  readonly how: Provenance
   readonly value: number
   readonly less: number
   readonly more: number

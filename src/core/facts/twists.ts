@@ -1,4 +1,4 @@
-import type { Bar } from '../plan/rack'
+import type { Bar } from '../plan/schema/rack'
 import type { ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { STANDARD_GRAVITY } from '../units/dimension'

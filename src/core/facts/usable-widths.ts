@@ -45,7 +45,7 @@ const touchesWithSides = ({ gear }: ThingAt) =>
 function onWidths(survey: Survey, thing: ThingAt): readonly OnWidth[] {
   const ys = contactYs(thing)
   const [least, most] = [Math.min(...ys), Math.max(...ys)]
-  const known = contactsKnown(thing) || touchesWithSides(thing)
+  const contactsAreKnown = contactsKnown(thing) || touchesWithSides(thing)
   return spansOf(survey, thing).map((span) => {
     const [left, right] = [span.from - least, most - span.to]
     const onLeft = left > right
@@ -55,7 +55,7 @@ function onWidths(survey: Survey, thing: ThingAt): readonly OnWidth[] {
       past: atMost(Math.max(left, right), 0),
       reachesMm: onLeft ? -least : most,
       offersMm: onLeft ? -span.from : span.to,
-      known,
+      known: contactsAreKnown,
     }
   })
 }

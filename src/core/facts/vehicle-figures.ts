@@ -1,12 +1,12 @@
-import { howFigureIsKnown } from '../plan/known'
-import type { Plan } from '../plan/plan'
-import { kerbOf } from '../plan/vehicle'
+import { provenanceOf } from '../plan/schema/provenance'
+import type { Plan } from '../plan/schema/plan'
+import { kerbOf } from '../plan/schema/vehicle'
 import { partBracket } from './bracket'
 import type { FactUse } from './comparison'
 
 /** A figure of the vehicle's own papers as it goes into a sum of masses. kg. */
 export function vehicleUse({ vehicle, rules }: Plan, field: string, value: number, per: number): FactUse {
-  const how = howFigureIsKnown(vehicle, field) ?? vehicle.source?.kind ?? 'told'
+  const how = provenanceOf(vehicle, field) ?? vehicle.source?.kind ?? 'told'
   return {
     entry: { of: 'vehicle', id: vehicle.id, field },
     value,

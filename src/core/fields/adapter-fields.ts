@@ -1,4 +1,4 @@
-import type { Adapter } from '../plan/placement'
+import type { Adapter } from '../plan/schema/placement'
 import { group, ID, length, mass, number, range, text, type FieldsOf } from './field'
 import { MOUNT_FIELD, RATED } from './held-fields'
 

@@ -1,6 +1,6 @@
 import { ATTACHMENTS, attachmentShapes, loadsRoof, type AttachmentKind } from '../kinds/attachment'
 import { choicesOf } from '../kinds/kind'
-import type { Attachment } from '../plan/vehicle'
+import type { Attachment } from '../plan/schema/vehicle'
 import { listOf, rawOf } from './unknown-record'
 import {
   ID,
@@ -32,7 +32,7 @@ const points = (label: string): Field => ({
     at: several(length(label, 'Semicolons between: 310; 1030')),
     gauge: several(length('Left point to right point', 'One for all, or one for each')),
   },
-  apart: (value) => {
+  format: (value) => {
     const all = listOf(value).map(rawOf)
     const widths = all.map(({ yMm }) => Number(yMm) * 2)
     const alike = widths.every((each) => each === widths[0])
@@ -40,7 +40,7 @@ const points = (label: string): Field => ({
       ? {}
       : { at: all.map(({ xMm }) => xMm), gauge: alike ? widths.slice(0, 1) : widths }
   },
-  join: ({ at, gauge }) => {
+  parse: ({ at, gauge }) => {
     const xs = listOf(at).map(Number)
     const widths = listOf(gauge).map(Number)
     if (xs.length === 0) return 'Give at least one place, several with semicolons between: 310; 1030.'

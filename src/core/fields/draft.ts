@@ -2,7 +2,7 @@ import { formatPrecise } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import type { UnitSystem } from '../units/dimension'
 import type { Field, Fields, Group, List, Single, Variants } from './field'
-import type { Rating } from '../plan/rating'
+import type { Rating } from '../plan/schema/rating'
 import type { State } from '../units/scalars'
 import { quantityAlong } from './field-along'
 import { listOf, rawOf, type UnknownRecord } from './unknown-record'
@@ -30,19 +30,19 @@ const textIn = (value: unknown): string => (typeof value === 'string' ? value : 
 export const textOf = (draft: Draft | undefined): string => (typeof draft === 'string' ? draft : '')
 
 /** What was typed for the fields of the thing that is shown, and the path to it. */
-export interface Shown {
+export interface ShownDraft {
   readonly system: UnitSystem
   readonly typed: UnknownRecord
   readonly rel: string
 }
 
-export const within = (shown: Shown, key: string): Shown => ({
+export const within = (shown: ShownDraft, key: string): ShownDraft => ({
   ...shown,
   rel: shown.rel === '' ? key : `${shown.rel}.${key}`,
 })
 
 /** A figure as it was typed, as long as it is still that one, or in the units on screen. */
-function quantityText(field: Extract<Single, { is: 'quantity' }>, value: number, shown: Shown): string {
+function quantityText(field: Extract<Single, { is: 'quantity' }>, value: number, shown: ShownDraft): string {
   const figure = value * (field.times ?? 1)
   const typed = shown.typed[shown.rel]
   if (typeof typed === 'string') {
@@ -53,7 +53,7 @@ function quantityText(field: Extract<Single, { is: 'quantity' }>, value: number,
 }
 
 /** One value as the text of its input. */
-export function singleText(field: Single, value: unknown, shown: Shown): string {
+export function singleText(field: Single, value: unknown, shown: ShownDraft): string {
   if (value === undefined) return ''
   switch (field.is) {
     case 'quantity':
@@ -70,7 +70,7 @@ export function singleText(field: Single, value: unknown, shown: Shown): string 
 }
 
 /** Several values in one text: as it was typed, as long as each is still that one. */
-function severalText(field: Single, values: readonly unknown[], shown: Shown): string {
+function severalText(field: Single, values: readonly unknown[], shown: ShownDraft): string {
   const texts = values.map((each) => singleText(field, each, { ...shown, typed: {} }))
   const typed = shown.typed[shown.rel]
   if (typeof typed !== 'string') return texts.join('; ')
@@ -104,11 +104,11 @@ export function othersDraft(fields: Fields, raw: UnknownRecord, system: UnitSyst
   )
 }
 
-function groupDraft(fields: Fields, value: unknown, shown: Shown): DraftOf {
+function groupDraft(fields: Fields, value: unknown, shown: ShownDraft): DraftOf {
   const raw = rawOf(value)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
   const own = owns ? { ...shown, typed: rawOf(raw['typed']), rel: '' } : shown
-  const known = Object.entries(rawOf(raw['known'])).map(
+  const entries = Object.entries(rawOf(raw['known'])).map(
     ([path, how]) => [path.replaceAll('.', ':'), textIn(rawOf(how)['by'])] as const,
   )
   return {
@@ -120,18 +120,18 @@ function groupDraft(fields: Fields, value: unknown, shown: Shown): DraftOf {
       ),
     ),
     ...('known' in fields
-      ? { [KNOWN]: Object.fromEntries(known), [OTHERS]: othersDraft(fields, raw, own.system) }
+      ? { [KNOWN]: Object.fromEntries(entries), [OTHERS]: othersDraft(fields, raw, own.system) }
       : {}),
   }
 }
 
-export function variantDraft(field: Variants, value: unknown, shown: Shown): DraftOf {
+export function variantDraft(field: Variants, value: unknown, shown: ShownDraft): DraftOf {
   const kind = rawOf(value)[field.by]
   if (typeof kind !== 'string') return { [field.by]: '' }
   return { [field.by]: kind, ...groupDraft(field.groupOf(kind).fields, value, shown) }
 }
 
-const itemDraft = (item: Group | Variants, value: unknown, shown: Shown): DraftOf =>
+const itemDraft = (item: Group | Variants, value: unknown, shown: ShownDraft): DraftOf =>
   item.is === 'group' ? groupDraft(item.fields, value, shown) : variantDraft(item, value, shown)
 
 /** Ratings as texts: a figure by state, and a list of the others. */
@@ -161,7 +161,7 @@ export function figuresDraft(value: unknown, system: UnitSystem): DraftOf {
 }
 
 /** A value of the plan as a form shows it. */
-export function toDraft(field: Field, value: unknown, shown: Shown): Draft {
+export function toDraft(field: Field, value: unknown, shown: ShownDraft): Draft {
   switch (field.is) {
     case 'several':
       return severalText(field.of, listOf(value), shown)
@@ -174,11 +174,11 @@ export function toDraft(field: Field, value: unknown, shown: Shown): Draft {
         )
         .join('; ')
     case 'split': {
-      const apart = field.apart(value)
+      const texts = field.format(value)
       return Object.fromEntries(
         Object.entries(field.parts).map(([key, part]) => [
           key,
-          toDraft(part, apart[key], within(shown, key)),
+          toDraft(part, texts[key], within(shown, key)),
         ]),
       )
     }

@@ -52,12 +52,12 @@ interface Pairs extends Words {
   readonly keys: readonly [string, string]
 }
 /** One value of the plan that people give as several: a half each of feet as foot to foot. */
-interface Split {
+interface SplitValue {
   readonly is: 'split'
   readonly parts: Readonly<Record<string, Single | Several>>
-  readonly apart: (value: unknown) => Readonly<Record<string, unknown>>
+  readonly format: (value: unknown) => Readonly<Record<string, unknown>>
   /** Nothing where the parts say nothing; a text says what is wrong with them. */
-  readonly join: (
+  readonly parse: (
     parts: Readonly<Record<string, unknown>>,
     was: unknown,
   ) => { readonly value: unknown } | string
@@ -121,7 +121,7 @@ export interface List {
   readonly alikeBut?: readonly string[] | undefined
 }
 
-export type Field = Single | Several | Pairs | Split | Figures | Kept | Marks | Group | Variants | List
+export type Field = Single | Several | Pairs | SplitValue | Figures | Kept | Marks | Group | Variants | List
 
 /** A field for every key of a thing: the compiler asks for those that are missing. */
 export type FieldsOf<T> = { readonly [K in keyof T]-?: Field }

@@ -1,17 +1,19 @@
-import { HOWS, READ_FROM } from '../kinds/how-known'
+import { PROVENANCES, READ_FROM } from '../kinds/provenance'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import { choicesOf } from '../kinds/kind'
-import { inUse, type Rating } from '../plan/rating'
+import { inUse, type Rating } from '../plan/schema/rating'
 import { STATES, type State } from '../units/scalars'
 import { choice, day, group, ID, mass, speed, list, MARKS, text, type FieldsOf } from './field'
 
 /** Where figures are read, in words. */
-export const SOURCE_CHOICES = READ_FROM.map((how) => [how, HOWS[how].readFrom] as const)
+export const SOURCE_CHOICES = READ_FROM.map((how) => [how, PROVENANCES[how].readFrom] as const)
 
 /** How a figure is known, as whoever typed it may say; the first says nothing. */
 export const HOW_CHOICES: readonly (readonly [string, string])[] = [
-  ['', HOWS.told.word],
-  ...choicesOf(HOWS, ({ word }) => word).filter(([how]) => how !== 'told' && !('made' in HOWS[how])),
+  ['', PROVENANCES.told.word],
+  ...choicesOf(PROVENANCES, ({ word }) => word).filter(
+    ([how]) => how !== 'told' && !('made' in PROVENANCES[how]),
+  ),
 ]
 
 export const SOURCE_FIELD = group('Where it was read', {

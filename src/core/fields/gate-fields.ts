@@ -1,4 +1,4 @@
-import type { PreorderMeasurement } from '../plan/preorder-measurement'
+import type { PreorderMeasurement } from '../plan/schema/preorder-measurement'
 import { ID, choice, group, length, list, mass, text, type FieldsOf } from './field'
 
 export const GATES = list(

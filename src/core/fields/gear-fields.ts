@@ -2,7 +2,7 @@ import { GEAR_KINDS } from '../kinds/gear-kind'
 import { GEAR_SHAPES } from '../kinds/gear-shape'
 import { choicesOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
-import type { Gear, Opens, Place } from '../plan/gear'
+import type { Gear, Opens, Place } from '../plan/schema/gear'
 import { listOf } from './unknown-record'
 import {
   choice,
@@ -43,11 +43,11 @@ const MAY_LIE: Field = {
       TURNS.map(([key, words]) => [key, words] as const),
     ),
   },
-  apart: (value) => {
+  format: (value) => {
     const turns = listOf(value).length
     return { lie: TURNS.find(([, , each]) => each.length === turns)?.[0] ?? 'none' }
   },
-  join: ({ lie }) => {
+  parse: ({ lie }) => {
     const turns = TURNS.find(([key]) => key === lie)?.[2]
     return turns ? { value: [...turns] } : 'Choose one.'
   },

@@ -1,4 +1,4 @@
-import type { Job } from '../plan/placement'
+import type { Job } from '../plan/schema/placement'
 import { day, group, ID, list, note, text, type FieldsOf } from './field'
 
 /** What a job says of itself besides what is fitted. */

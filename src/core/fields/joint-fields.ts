@@ -1,4 +1,4 @@
-import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/fastening'
+import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/schema/fastening'
 import { rawOf } from './unknown-record'
 import {
   choice,
@@ -44,11 +44,11 @@ const SIGN: Variants = {
 const TORQUE_SOURCE: Field = {
   is: 'split',
   parts: { kind: choice('Torque read', SOURCE_CHOICES), page: text('On page') },
-  apart: (value) => {
+  format: (value) => {
     const { kind, page } = rawOf(value)
     return kind === 'otherRack' ? {} : { kind, page }
   },
-  join: ({ kind, page }, was) => {
+  parse: ({ kind, page }, was) => {
     if (kind === undefined && page === undefined) return { value: undefined }
     const { page: _, rack: _rack, ...before } = rawOf(was)
     const said = kind ?? (before['kind'] === 'otherRack' ? 'sheet' : (before['kind'] ?? 'sheet'))
@@ -60,11 +60,11 @@ const TORQUE_SOURCE: Field = {
 const TORQUE: Field = {
   is: 'split',
   parts: { from: torque('Torque from'), to: torque('to', 'Empty when it is one figure') },
-  apart: (value) => {
+  format: (value) => {
     const { from, to } = rawOf(value)
     return from === to ? { from } : { from, to }
   },
-  join: ({ from, to }) => {
+  parse: ({ from, to }) => {
     const one = from ?? to
     if (one === undefined) return { value: undefined }
     return Number(from ?? one) > Number(to ?? one)

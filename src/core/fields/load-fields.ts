@@ -1,6 +1,6 @@
 import { choicesOf } from '../kinds/kind'
 import { WHENS } from '../kinds/when'
-import type { Load } from '../plan/placement'
+import type { Load } from '../plan/schema/placement'
 import {
   choice,
   group,

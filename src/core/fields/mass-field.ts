@@ -1,7 +1,7 @@
 import { BASES } from '../kinds/basis'
 import { choicesOf, kindsOf } from '../kinds/kind'
-import type { GearMass, OtherMass } from '../plan/gear-mass'
-import type { Mass } from '../plan/rating'
+import type { GearMass, OtherMass } from '../plan/schema/gear-mass'
+import type { Mass } from '../plan/schema/rating'
 import { type UnknownRecord } from './unknown-record'
 import { choice, group, list, mass, MARKS, number, text, type Fields, type FieldsOf } from './field'
 

@@ -1,6 +1,6 @@
 import { choicesOf } from '../kinds/kind'
 import { ANTENNA_FORMS, OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
-import type { Obstacle } from '../plan/vehicle'
+import type { Obstacle } from '../plan/schema/vehicle'
 import { listOf, type UnknownRecord } from './unknown-record'
 import {
   ID,

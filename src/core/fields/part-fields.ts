@@ -2,7 +2,7 @@ import { ATTACHMENTS } from '../kinds/attachment'
 import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
 import { PART_ROLES } from '../kinds/part-role'
-import type { Kit, Part } from '../plan/rack'
+import type { Kit, Part } from '../plan/schema/rack'
 import type { UnknownRecord } from './unknown-record'
 import {
   ID,

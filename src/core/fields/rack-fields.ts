@@ -1,7 +1,7 @@
 import { choicesOf } from '../kinds/kind'
 import { RACK_KINDS, type RackKind } from '../kinds/rack-kind'
 import { WHENS } from '../kinds/when'
-import type { Bar, Deck, Profile, Rack } from '../plan/rack'
+import type { Bar, Deck, Profile, Rack } from '../plan/schema/rack'
 import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import {
   choice,
@@ -50,12 +50,12 @@ const MATERIAL: Field = {
     eGPa: number('Stiffness, GPa', 'Empty for aluminium (69) and steel (210)'),
     yieldMPa: quantityOf('stress', 'Yield', 'From the sheet, 160 MPa say'),
   },
-  apart: (value) => {
+  format: (value) => {
     const { name, eGPa, yieldMPa } = (value ?? {}) as { name?: string; eGPa?: number; yieldMPa?: number }
     const usual = name !== undefined && STIFFNESS_GPA[name] === eGPa
     return { name, yieldMPa, ...(usual ? {} : { eGPa }) }
   },
-  join: ({ name, eGPa, yieldMPa }) => {
+  parse: ({ name, eGPa, yieldMPa }) => {
     if (typeof name !== 'string')
       return eGPa === undefined && yieldMPa === undefined
         ? { value: undefined }
@@ -118,7 +118,7 @@ const FEET: Field = {
     apart: length('Foot to foot'),
     between: several(length('More feet between, from the middle', '-200; 200; empty when there are two')),
   },
-  apart: (value) => {
+  format: (value) => {
     const feet = listOf(value).map(Number)
     const [first, last] = [feet[0], feet.at(-1)]
     const even = first !== undefined && last !== undefined && first === -last
@@ -128,7 +128,7 @@ const FEET: Field = {
         ? { apart: last - first, between: feet.slice(1, -1) }
         : { between: feet }
   },
-  join: ({ apart, between }) => {
+  parse: ({ apart, between }) => {
     const inner = listOf(between).map(Number)
     if (apart === undefined)
       return inner.length >= 2

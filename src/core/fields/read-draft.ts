@@ -1,7 +1,7 @@
-import { READ_FROM } from '../kinds/how-known'
+import { READ_FROM } from '../kinds/provenance'
 import * as z from '../units/schema'
-import { issueText } from '../plan/messages'
-import { ratingSchema, type Rating, type Source } from '../plan/rating'
+import { issueText } from '../plan/schema/messages'
+import { ratingSchema, type Rating, type Source } from '../plan/schema/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
 import { STATES, type State } from '../units/scalars'
@@ -16,7 +16,7 @@ import {
   toDraft,
   type Draft,
   type DraftOf,
-  type Shown,
+  type ShownDraft,
   within,
 } from './draft'
 import type { Field, Group, List, Variants } from './field'
@@ -29,20 +29,20 @@ import {
   entriesOf,
   fault,
   readSingle,
-  type At,
+  type ParseContext,
   type Owner,
   meanwhile,
-  type ReadDraft,
-  type Reading,
+  type DraftResult,
+  type DraftReading,
   parsed,
   same,
   sameList,
 } from './reading'
-import { knownNow, readOthers } from './read-known'
+import { provenanceNow, readOthers } from './read-provenance'
 import { elementOf, kindOf, mayBeLeftOut, schemaAt } from './schema-walk'
 
 /** The figures that were typed, as ratings. One left as it was keeps all that is known of it. */
-function readFigures({ draft, was, path, reading, owner: above }: At): unknown {
+function readFigures({ draft, was, path, reading, owner: above }: ParseContext): unknown {
   const before = listOf(was) as readonly Rating[]
   const now = draftOf(draft)
   const then = figuresDraft(was, reading.system)
@@ -132,7 +132,7 @@ const ofState =
 
 const RATINGS = z.array(ratingSchema)
 
-const newOwner = (shown: Shown, typed: UnknownRecord = {}, marks: DraftOf = {}): Owner => ({
+const newOwner = (shown: ShownDraft, typed: UnknownRecord = {}, marks: DraftOf = {}): Owner => ({
   shown,
   typed: new Map(Object.entries(typed as Record<string, string>)),
   changed: new Set(),
@@ -157,7 +157,7 @@ function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
 
 function readGroup(
   { fields, settle, check }: Group,
-  { schema, draft, was, path, reading, owner: above }: At,
+  { schema, draft, was, path, reading, owner: above }: ParseContext,
 ): unknown {
   const raw = rawOf(was)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
@@ -188,12 +188,12 @@ function readGroup(
   }
   if (owns) {
     if ('known' in fields) {
-      const known = knownNow({ draft, was: raw['known'], owner }, (at) =>
+      const provenance = provenanceNow({ draft, was: raw['known'], owner }, (at) =>
         readOthers({ draft, was, path, reading }, fields, at),
       )
-      values.set('known', same(known, raw['known']) ? raw['known'] : known)
+      values.set('known', same(provenance, raw['known']) ? raw['known'] : provenance)
       // What the form filled in was typed by nobody.
-      for (const [at, { by }] of Object.entries(known ?? {})) if (by === 'start') owner.typed.delete(at)
+      for (const [at, { by }] of Object.entries(provenance ?? {})) if (by === 'start') owner.typed.delete(at)
     }
     const typed =
       owner.typed.size > 0 || isUnknownRecord(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
@@ -209,7 +209,7 @@ function readGroup(
   return settle ? settle(rawOf(value), raw) : value
 }
 
-function readVariant(field: Variants, { schema, draft, was, path, reading, owner }: At): unknown {
+function readVariant(field: Variants, { schema, draft, was, path, reading, owner }: ParseContext): unknown {
   const kind = textOf(draftOf(draft)[field.by])
   if (kind === '' && mayBeLeftOut(schema)) return undefined
   const of = kindOf(schema, field.by, kind)
@@ -223,7 +223,7 @@ function readVariant(field: Variants, { schema, draft, was, path, reading, owner
     : { [field.by]: kind, ...rawOf(value), ...{ [field.by]: kind } }
 }
 
-function readItem(item: List['item'], { schema, draft, was, path, reading, owner }: At): unknown {
+function readItem(item: List['item'], { schema, draft, was, path, reading, owner }: ParseContext): unknown {
   const mark = textOf(draftOf(draft)[WAS])
   const id = mark.startsWith('id ') ? mark.slice(3) : undefined
   const of =
@@ -234,7 +234,7 @@ function readItem(item: List['item'], { schema, draft, was, path, reading, owner
   return item.is === 'group' ? readGroup(item, from) : readVariant(item, from)
 }
 
-function readList({ item }: List, { schema, draft, was, path, reading, owner }: At): unknown {
+function readList({ item }: List, { schema, draft, was, path, reading, owner }: ParseContext): unknown {
   const element = elementOf(schema)
   if (!element) return was
   const items = draftsOf(draft).map((each, i) => {
@@ -247,7 +247,7 @@ function readList({ item }: List, { schema, draft, was, path, reading, owner }: 
   return items.length === 0 && mayBeLeftOut(schema) ? undefined : items
 }
 
-function readField(field: Field, at: At): unknown {
+function readField(field: Field, at: ParseContext): unknown {
   const { schema, draft, was, path, reading, owner } = at
   switch (field.is) {
     case 'kept':
@@ -287,7 +287,7 @@ function readField(field: Field, at: At): unknown {
     }
     case 'split': {
       if (same(draft, toDraft(field, was, owner.shown))) return was
-      const apart = field.apart(was)
+      const before = field.format(was)
       const parts = Object.entries(field.parts).map(([key, part]) => {
         const next = { ...owner, shown: within(owner.shown, key) }
         return [
@@ -295,7 +295,7 @@ function readField(field: Field, at: At): unknown {
           readField(part, {
             schema: OPTIONAL,
             draft: draftOf(draft)[key],
-            was: apart[key],
+            was: before[key],
             path: `${path}.${key}`,
             reading,
             owner: next,
@@ -304,7 +304,7 @@ function readField(field: Field, at: At): unknown {
       })
       if (Object.keys(reading.problems).some((each) => each.startsWith(`${path}.`)))
         return meanwhile(reading, path, was)
-      const joined = field.join(Object.fromEntries(parts), was)
+      const joined = field.parse(Object.fromEntries(parts), was)
       if (typeof joined !== 'string') return joined.value
       fault(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
       return meanwhile(reading, path, was)
@@ -348,8 +348,8 @@ export function readDraft<T>(
   system: UnitSystem,
   from?: Source['kind'],
   last?: T,
-): ReadDraft<T> {
-  const reading: Reading = { system, from, problems: {}, last }
+): DraftResult<T> {
+  const reading: DraftReading = { system, from, problems: {}, last }
   const owner = newOwner({ system, typed: {}, rel: '' })
   const value = readField(field, { schema, draft, was, path: '', reading, owner })
   const isComplete = (thing: unknown): thing is T => schema.safeParse(thing).success
@@ -369,7 +369,7 @@ export function readDraft<T>(
  */
 export function wholeReader<T>(field: Group | Variants, schema: z.ZodMiniType<T>) {
   let last: T | undefined
-  return (draft: Draft, was: unknown, system: UnitSystem, from?: Source['kind']): ReadDraft<T> => {
+  return (draft: Draft, was: unknown, system: UnitSystem, from?: Source['kind']): DraftResult<T> => {
     const read = readDraft(field, schema, draft, was, system, from, last)
     last = read.value ?? last
     return read

@@ -1,10 +1,10 @@
 import type * as z from '../units/schema'
-import type { Source } from '../plan/rating'
+import type { Source } from '../plan/schema/rating'
 import type { UnitSystem } from '../units/dimension'
 import type { Draft } from './draft'
 import type { Group, Variants } from './field'
 import { readDraft } from './read-draft'
-import type { ReadDraft } from './reading'
+import type { DraftResult } from './reading'
 
 /** Reads a form that gives a whole thing, whatever is wrong in it; a test fails where it gives none. */
 export function readWhole<T>(
@@ -14,7 +14,7 @@ export function readWhole<T>(
   was: unknown,
   system: UnitSystem,
   from?: Source['kind'],
-): Omit<ReadDraft<T>, 'value'> & { readonly value: T } {
+): Omit<DraftResult<T>, 'value'> & { readonly value: T } {
   const { value, problems } = readDraft(field, schema, draft, was, system, from)
   if (value === undefined) throw new Error(`nothing whole was read: ${JSON.stringify(problems)}`)
   return { value, problems }

@@ -1,9 +1,9 @@
 import * as z from '../units/schema'
-import { issueText } from '../plan/messages'
-import type { Source } from '../plan/rating'
+import { issueText } from '../plan/schema/messages'
+import type { Source } from '../plan/schema/rating'
 import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
-import { singleText, textOf, type Draft, type DraftOf, type Shown } from './draft'
+import { singleText, textOf, type Draft, type DraftOf, type ShownDraft } from './draft'
 import type { Choices, Single } from './field'
 import { listOf, rawOf } from './unknown-record'
 import { mayBeLeftOut } from './schema-walk'
@@ -12,12 +12,12 @@ import { mayBeLeftOut } from './schema-walk'
  * What was read from a form: the thing, whole by its schema, and what is wrong by field. A field that is wrong keeps its
  * last valid value meanwhile; nothing where no whole thing could be made yet.
  */
-export interface ReadDraft<T> {
+export interface DraftResult<T> {
   readonly value: T | undefined
   readonly problems: Readonly<Record<string, string>>
 }
 
-export interface Reading {
+export interface DraftReading {
   readonly system: UnitSystem
   readonly from: Source['kind'] | undefined
   readonly problems: Record<string, string>
@@ -27,7 +27,7 @@ export interface Reading {
 
 /** The thing whose marks the fields below it keep, and what is typed for them. */
 export interface Owner {
-  readonly shown: Shown
+  readonly shown: ShownDraft
   readonly typed: Map<string, string>
   readonly changed: Set<string>
   /** How each figure is known, as the form says, by the path of its field with colons. */
@@ -39,15 +39,18 @@ export interface Owner {
 export const ASKED = 'This is asked for.'
 export const BOTH = 'Give this too, or empty what goes with it.'
 
-export function fault(reading: Reading, path: string, problem: string): void {
+export function fault(reading: DraftReading, path: string, problem: string): void {
   reading.problems[path] ??= problem
 }
 
 /** The value that a field keeps while what stands in it is wrong: the last valid one, or the one before. */
-export function meanwhile({ last }: Reading, path: string, was: unknown): unknown {
+export function meanwhile({ last }: DraftReading, path: string, was: unknown): unknown {
   const at = path
     .split('.')
-    .reduce<unknown>((so, key) => (Array.isArray(so) ? listOf(so)[Number(key)] : rawOf(so)[key]), last)
+    .reduce<unknown>(
+      (node, key) => (Array.isArray(node) ? listOf(node)[Number(key)] : rawOf(node)[key]),
+      last,
+    )
   return at ?? was
 }
 
@@ -62,10 +65,14 @@ export const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === J
 export const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((each, i) => each === b[i])
 
-export type Read = { readonly value: unknown } | { readonly problem: string }
+export type FieldResult = { readonly value: unknown } | { readonly problem: string }
 
 /** One text as its value, and how it was typed where it is a figure. */
-export function parsed(field: Single, text: string, system: UnitSystem): Read & { readonly typed?: string } {
+export function parsed(
+  field: Single,
+  text: string,
+  system: UnitSystem,
+): FieldResult & { readonly typed?: string } {
   const trimmed = text.trim()
   switch (field.is) {
     case 'quantity': {
@@ -109,16 +116,19 @@ function standIn(field: Single): unknown {
 }
 
 /** Where a field is read: what of the schema it fills, what stands in the form, and what stood before. */
-export interface At {
+export interface ParseContext {
   readonly schema: z.core.$ZodType
   readonly draft: Draft | undefined
   readonly was: unknown
   readonly path: string
-  readonly reading: Reading
+  readonly reading: DraftReading
   readonly owner: Owner
 }
 
-export function readSingle(field: Single, { schema, draft, was, path, reading, owner }: At): unknown {
+export function readSingle(
+  field: Single,
+  { schema, draft, was, path, reading, owner }: ParseContext,
+): unknown {
   const text = textOf(draft)
   const { rel } = owner.shown
   const asked = text.trim() === '' && !mayBeLeftOut(schema) && !z.safeParse(schema, was).success

@@ -1,6 +1,6 @@
 import { BODIES } from '../kinds/body'
 import { choicesOf } from '../kinds/kind'
-import type { TailLoad, Vehicle } from '../plan/vehicle'
+import type { TailLoad, Vehicle } from '../plan/schema/vehicle'
 import { ATTACHMENT_FIELD } from './attachment-fields'
 import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import {
@@ -34,7 +34,7 @@ const FACTS: Field = {
     has: several(text('It has', 'What kits ask for: another bumper; …')),
     hasNot: several(text('It has not', 'Semicolons between')),
   },
-  apart: (value) => {
+  format: (value) => {
     const named = (has: boolean) =>
       listOf(value)
         .map(rawOf)
@@ -42,7 +42,7 @@ const FACTS: Field = {
         .map(({ what }) => what)
     return { has: named(true), hasNot: named(false) }
   },
-  join: ({ has, hasNot }) => {
+  parse: ({ has, hasNot }) => {
     const said = (list: unknown, is: boolean) => listOf(list).map((what) => ({ what, has: is }))
     const all = [...said(has, true), ...said(hasNot, false)]
     return { value: all.length > 0 ? all : undefined }

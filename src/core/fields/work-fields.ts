@@ -1,4 +1,4 @@
-import { PHASES, type Work, type WorkStep } from '../plan/work'
+import { PHASES, type Work, type WorkStep } from '../plan/schema/work'
 import { ID, choice, flag, group, list, number, several, text, type FieldsOf, type FieldsPart } from './field'
 
 const counted = (label: string, one: string) =>

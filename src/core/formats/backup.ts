@@ -1,7 +1,7 @@
 import * as z from '../units/schema'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
 import { unopened } from './opened'
-import { type PastStep, pastStepSchema } from '../plan/past-step'
+import { type PastStep, pastStepSchema } from '../history/past-step'
 
 /** A picture as it is kept: a JPEG, PNG or WebP in the text that an image takes. */
 export const pictureSchema = z

@@ -1,7 +1,7 @@
 import { ANSWERS } from '../log/answer'
 import * as z from '../units/schema'
 import type { Session, SessionStep } from '../bay/session'
-import { PHASES } from '../plan/work'
+import { PHASES } from '../plan/schema/work'
 import { phraseText } from '../units/phrase'
 import type { UnitChoice } from '../units/format'
 

@@ -1,9 +1,9 @@
 import { factText } from '../log/fact-print'
-import { type Clash, mergePlans } from '../plan/merge'
-import { patchBetween } from '../plan/patch'
-import { type PastStep, statesAlong } from '../plan/past-step'
-import type { Plan } from '../plan/plan'
-import { thinned } from '../plan/thin-past'
+import { type Clash, mergePlans } from '../history/merge'
+import { patchBetween } from '../history/patch'
+import { type PastStep, statesAlong } from '../history/past-step'
+import type { Plan } from '../plan/schema/plan'
+import { thinned } from '../history/thin-past'
 
 /** A job as one device has it: how it stands, and the steps that led there. */
 export interface Copy {

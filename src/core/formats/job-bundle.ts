@@ -1,12 +1,12 @@
 import * as z from '../units/schema'
 import { type LogEvent, logEventSchema } from '../log/event'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { MOST_STEPS, type PastStep, pastStepSchema, statesAlong } from '../plan/past-step'
-import type { Plan } from '../plan/plan'
-import { planSchema } from '../plan/plan-schema'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
+import { MOST_STEPS, type PastStep, pastStepSchema, statesAlong } from '../history/past-step'
+import type { Plan } from '../plan/schema/plan'
+import { planSchema } from '../plan/schema/plan-schema'
 import { pictureSchema, sha256Schema } from './backup'
 import { unopened } from './opened'
-import { liftTrail } from '../plan/lift-past'
+import { liftTrail } from '../history/lift-past'
 import { readPlan } from './plan-file'
 
 /** One job with all that belongs to it: its plan, its past, its entries in the log, its pictures. */

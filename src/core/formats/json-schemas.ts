@@ -3,7 +3,7 @@ import type { Field } from '../fields/field'
 import { GEAR_FIELD } from '../fields/gear-fields'
 import { RACK_FIELD } from '../fields/rack-fields'
 import { VEHICLE_FIELD } from '../fields/vehicle-fields'
-import { FORMAT_VERSION, planShape } from '../plan/plan'
+import { FORMAT_VERSION, planShape } from '../plan/schema/plan'
 import { bayReportSchema } from './bay-report'
 import { reviewReportSchema, surveyReportSchema } from './report'
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import * as z from '../units/schema'
 import { EVENT_WORD, EVENTS, logEventSchema, type LogEvent } from '../log/event'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
 import { unopened } from './opened'
 
 const logFileSchema = z.strictObject({

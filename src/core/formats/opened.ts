@@ -1,4 +1,4 @@
-import type { FieldMessage } from '../plan/messages'
+import type { FieldMessage } from '../plan/schema/messages'
 
 /** Deeper than anything of ours: what reads it goes down level by level. */
 const MOST_LEVELS = 1000

@@ -1,6 +1,6 @@
 import * as z from '../units/schema'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { partSchema, type Part } from '../plan/rack'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
+import { partSchema, type Part } from '../plan/schema/rack'
 
 const partsSchema = z.array(partSchema).check(z.maxLength(2000))
 

@@ -1,4 +1,4 @@
-import { planSchema } from '../plan/plan-schema'
+import { planSchema } from '../plan/schema/plan-schema'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, frameJob, twinSpan } from '@/demo/plans'

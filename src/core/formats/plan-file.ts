@@ -1,8 +1,8 @@
-import { planSchema } from '../plan/plan-schema'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
-import { type Plan } from '../plan/plan'
+import { planSchema } from '../plan/schema/plan-schema'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
+import { type Plan } from '../plan/schema/plan'
 import { tooDeep } from './opened'
-import { liftToPresent } from '../plan/versions'
+import { liftToPresent } from '../plan/versions/versions'
 
 type ReadPlan =
   | { readonly ok: true; readonly plan: Plan }

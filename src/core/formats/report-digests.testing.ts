@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import fc from 'fast-check'
 import { madePlans } from '../plan/made-plans.testing'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { assessWithFixes } from '../remedies/assess-with-fixes'
 import { reviewReport, surveyReport } from './report'
 

@@ -6,7 +6,7 @@ import { findingHeadSchema, SEVERITIES, type Finding } from '../review/finding'
 import { fixesLeftOut } from '../remedies/fixes-limit'
 import type { Remedy } from '../remedies/remedies'
 import { type Review, layerSeverity } from '../review/review'
-import { commandSchema } from '../plan/command'
+import { commandSchema } from '../plan/commands/command'
 import { cellParts, type Cell } from '../survey/load-path/limit'
 import type { LoadedBar } from '../survey/statics/bending'
 import type { Survey } from '../survey/survey'
@@ -198,10 +198,10 @@ const governing = (cell: Cell | undefined) =>
 
 function limitReport({ limit }: Cell): z.infer<typeof limitSchema> {
   if (limit.kind === 'missing') return { kind: 'missing' }
-  const known = { kg: tidy(limit.kg), ratingId: limit.rating.id }
+  const amounts = { kg: tidy(limit.kg), ratingId: limit.rating.id }
   return limit.kind === 'assumed'
-    ? { kind: 'assumed', ...known, by: limit.by, factor: tidy(limit.factor) }
-    : { kind: limit.kind, ...known }
+    ? { kind: 'assumed', ...amounts, by: limit.by, factor: tidy(limit.factor) }
+    : { kind: limit.kind, ...amounts }
 }
 
 function inMotion(survey: Survey, footIndex: number, state: 'road' | 'trail') {

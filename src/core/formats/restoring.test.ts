@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { wingBars } from '@/demo/racks'
-import { patchBetween } from '../plan/patch'
+import { patchBetween } from '../history/patch'
 import type { Shelves } from './backup'
 import { differingIn, restorePreview, staysUnasked } from './restoring'
 

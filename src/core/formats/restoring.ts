@@ -1,5 +1,5 @@
 import { logEventSchema } from '../log/event'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { type Pasts, pictureSchema, SHELF_NAMES, type ShelfName, type Shelves } from './backup'
 import { compareCopies } from './copies'
 import { own } from '../units/own'

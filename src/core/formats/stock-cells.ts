@@ -1,4 +1,4 @@
-import { fieldMessages } from '../plan/messages'
+import { fieldMessages } from '../plan/schema/messages'
 import { homeUnit, type Unit, type UnitSystem } from '../units/dimension'
 import { formatNumber } from '../units/format'
 import { parseQuantity } from '../units/parse'

@@ -1,4 +1,4 @@
-import type { Rack } from '../plan/rack'
+import type { Rack } from '../plan/schema/rack'
 import type { StockItem, StockKind } from './stock-kinds'
 
 function rackCopy(rack: Rack, id: string): Rack {

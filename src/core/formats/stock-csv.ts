@@ -54,18 +54,18 @@ function headsOf(kind: StockKind, cells: readonly string[]): { heads: Head[]; pr
     const dimension =
       typeof column.kind === 'object' && 'dimension' in column.kind ? column.kind.dimension : undefined
     const spelling = word?.trim().toLowerCase().replace(/\s+/g, '')
-    const known =
+    const before =
       dimension && spelling !== undefined
         ? UNITS[dimension].find((unit) => unit.spellings.includes(spelling))
         : undefined
-    if (dimension && !known) {
+    if (dimension && !before) {
       problems.push({
         line: 1,
         text: `"${cell}" names no unit: write ${column.name} (${unitOfFirst(dimension)}).`,
       })
       return
     }
-    heads.push({ column, index, unit: known })
+    heads.push({ column, index, unit: before })
   })
   if (!heads.some(({ column }) => column.path[0] === 'id'))
     problems.push({ line: 1, text: 'There is no column "Id": it says which entry a line is about.' })
@@ -127,8 +127,8 @@ export function readStockCsv<K extends StockKind>(
       return
     }
     seen.add(id)
-    const known = byId.get(id)
-    if (!known && !addsByTable(kind)) {
+    const before = byId.get(id)
+    if (!before && !addsByTable(kind)) {
       problems.push({
         line,
         text: `There is no entry "${id}": this table changes entries, new ones are made on their own form.`,
@@ -143,7 +143,7 @@ export function readStockCsv<K extends StockKind>(
         unit,
         text: undefused((cells[index] ?? '').trim()),
       })),
-      known,
+      before,
       system,
     )
     if (!read.ok) {
@@ -151,8 +151,8 @@ export function readStockCsv<K extends StockKind>(
       return
     }
     const { item } = read
-    if (!known) added.push(item)
-    else if (JSON.stringify(STOCK_SCHEMAS[kind].parse(known)) === JSON.stringify(item)) same += 1
+    if (!before) added.push(item)
+    else if (JSON.stringify(STOCK_SCHEMAS[kind].parse(before)) === JSON.stringify(item)) same += 1
     else changed.push(item)
   })
   return { changed, added, same, problems }

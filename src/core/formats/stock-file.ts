@@ -1,5 +1,5 @@
 import * as z from '../units/schema'
-import { fieldMessages, type FieldMessage } from '../plan/messages'
+import { fieldMessages, type FieldMessage } from '../plan/schema/messages'
 import { unopened } from './opened'
 import { factText } from '../log/fact-print'
 import { STOCK_KINDS, STOCK_SCHEMAS, type StockItem, type StockKind, type StockLists } from './stock-kinds'

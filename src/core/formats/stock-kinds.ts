@@ -1,9 +1,9 @@
 import type * as z from '../units/schema'
 import { kindsOf } from '../kinds/kind'
-import { gearSchema } from '../plan/gear'
-import { adapterSchema } from '../plan/placement'
-import { barSchema, partSchema, rackSchema } from '../plan/rack'
-import { vehicleSchema } from '../plan/vehicle'
+import { gearSchema } from '../plan/schema/gear'
+import { adapterSchema } from '../plan/schema/placement'
+import { barSchema, partSchema, rackSchema } from '../plan/schema/rack'
+import { vehicleSchema } from '../plan/schema/vehicle'
 
 /** What a shop keeps, list by list. Kits are parts of that role. */
 export const STOCK_SCHEMAS = {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { DEMO_STOCK } from '@/demo/stock'
 import { rackOffer } from '../placing/rack-offer'
 import { barsRack, own, planOf, vehicleWith } from '../plan/plans.testing'
-import { barsOf, rackSchema, type Rack } from '../plan/rack'
+import { barsOf, rackSchema, type Rack } from '../plan/schema/rack'
 import { stockDifferences, intoStock, stockRackOf } from './stock-rack'
 
 const saved = barsRack({})

@@ -1,5 +1,5 @@
 import { keyWords } from '../plan/key-words'
-import { barsOf, deckOf, type Bar, type Rack } from '../plan/rack'
+import { barsOf, deckOf, type Bar, type Rack } from '../plan/schema/rack'
 import { factText } from '../log/fact-print'
 
 /** The entry of the stock that a job's rack was taken from, or was entered as: their ids begin alike. */
@@ -32,8 +32,8 @@ export function intoStock(rack: Rack, entry: Rack): Rack {
   }))
   const own = { id: entry.id, attachmentId: entry.attachmentId, parts }
   if (rest.kind === 'ladder') return { ...rest, ...own }
-  const known = barsOf(entry)
-  const bars = rest.bars.map((bar, i) => barInStock(bar, known[i], `${entry.id}-bar-${i + 1}`))
+  const knownBars = barsOf(entry)
+  const bars = rest.bars.map((bar, i) => barInStock(bar, knownBars[i], `${entry.id}-bar-${i + 1}`))
   const at = deckOf(entry)
   const deck = deckOf(rest)
   return {

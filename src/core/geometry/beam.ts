@@ -183,8 +183,8 @@ function eventsOf(
 ): Event[] {
   const events = new Map<number, Event>()
   const here = (at: number): Event => {
-    const known = events.get(at)
-    if (known) return known
+    const cached = events.get(at)
+    if (cached) return cached
     const event = { at, force: 0, perMm: 0, slope: 0 }
     events.set(at, event)
     return event

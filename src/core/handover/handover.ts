@@ -1,16 +1,16 @@
 import { leftOnRack, linksPhrase, type Left } from '../survey/load-path/left'
-import type { Job } from '../plan/placement'
+import type { Job } from '../plan/schema/placement'
 import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
 import { kg, missing, mm, phraseText, type Phrase, toSpare } from '../units/phrase'
 import { foldedTogether, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
-import type { BayRules } from '../plan/house'
+import type { BayRules } from '../plan/schema/house'
 import { keyWords } from '../plan/key-words'
-import type { Plan } from '../plan/plan'
-import { barsOf } from '../plan/rack'
-import { startsOf } from '../plan/starts'
+import type { Plan } from '../plan/schema/plan'
+import { barsOf } from '../plan/schema/rack'
+import { startsOf } from '../provenance/starts'
 import type { Survey } from '../survey/survey'
 import type { UnitChoice } from '../units/format'
 import type { Due } from '../bay/due'
@@ -160,7 +160,7 @@ function assumptions({ plan, loadPath, masses }: Survey, rules: BayRules): strin
         ]
       : [],
   )
-  const silent = loadPath.cells.some(({ countingSaid, layer }) => layer.role === 'roof' && !countingSaid)
+  const silent = loadPath.cells.some(({ countingStated, layer }) => layer.role === 'roof' && !countingStated)
   const guessed = masses.some(({ basis }) => basis === 'guess' || basis === 'start')
   const { guess, roofCounts } = plan.rules
   return [

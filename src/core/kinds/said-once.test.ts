@@ -5,7 +5,7 @@ import { ATTACHMENTS } from './attachment'
 import { BODIES } from './body'
 import { GEAR_KINDS } from './gear-kind'
 import { GEAR_SHAPES } from './gear-shape'
-import { HOWS } from './how-known'
+import { PROVENANCES } from './provenance'
 import { kindsOf } from './kind'
 import { MOUNTS } from './mount'
 import { OBSTACLES } from './obstacle'
@@ -20,7 +20,7 @@ const files = readdirSync(SRC, { recursive: true, withFileTypes: true })
 const VOCABULARIES: Readonly<Record<string, readonly string[]>> = {
   attachments: kindsOf(ATTACHMENTS),
   bodies: kindsOf(BODIES),
-  'ways to know a figure': kindsOf(HOWS),
+  'ways to know a figure': kindsOf(PROVENANCES),
   'kinds of gear': kindsOf(GEAR_KINDS),
   'shapes of gear': kindsOf(GEAR_SHAPES),
   mounts: kindsOf(MOUNTS),

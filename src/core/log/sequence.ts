@@ -18,9 +18,9 @@ export function compareEvents(a: LogEvent, b: LogEvent): number {
  * that is there already is never written over.
  */
 export function united(...logs: readonly (readonly LogEvent[])[]): LogEvent[] {
-  const known = new Map<string, LogEvent>()
-  for (const event of logs.flat()) if (!known.has(event.id)) known.set(event.id, event)
-  return [...known.values()].sort(compareEvents)
+  const byId = new Map<string, LogEvent>()
+  for (const event of logs.flat()) if (!byId.has(event.id)) byId.set(event.id, event)
+  return [...byId.values()].sort(compareEvents)
 }
 
 /** The turn of what is written next by somebody who has seen these. */

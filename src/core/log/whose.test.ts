@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { readPlan } from '../formats/plan-file'
-import { apply } from '../plan/apply'
-import { sameCar } from '../plan/car'
-import type { Plan } from '../plan/plan'
+import { apply } from '../plan/commands/apply'
+import { sameCar } from '../plan/schema/car'
+import type { Plan } from '../plan/schema/plan'
 import type { LogEvent } from './event'
 import { carsByJob, ownEvents, perhapsSame } from './whose'
 

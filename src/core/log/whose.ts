@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import type { LogEvent } from './event'
 
 /** What a job says of itself where many are looked through: its name, its customer and whose car it is about. A plan says it too. */

@@ -1,7 +1,7 @@
 import { conflicts } from '../survey/bars/spread-problem'
-import { apply } from '../plan/apply'
-import type { SingleCommand } from '../plan/command'
-import type { Adapter, Fitting, Placement } from '../plan/placement'
+import { apply } from '../plan/commands/apply'
+import type { SingleCommand } from '../plan/commands/command'
+import type { Adapter, Fitting, Placement } from '../plan/schema/placement'
 import type { ThingAt } from '../survey/frame/arrangement'
 import { barMoves, chooseBars, nearestOf, spreadWanted, type Spreads } from '../survey/bars/spread'
 import { adapterFor, askingOf, matchThrough } from '../survey/mounting/match'
@@ -139,14 +139,14 @@ const moved = new WeakMap<Survey, Map<string, Survey>>()
 
 /** The survey with bars moved; asked for by many things of one shelf, and worked out once. */
 function withBarsMoved(survey: Survey, commands: readonly SingleCommand[]): Survey {
-  const known = moved.get(survey) ?? new Map<string, Survey>()
-  moved.set(survey, known)
+  const cached = moved.get(survey) ?? new Map<string, Survey>()
+  moved.set(survey, cached)
   const key = JSON.stringify(commands)
-  const before = known.get(key)
+  const before = cached.get(key)
   if (before) return before
   const applied = apply(survey.plan, { do: 'together', commands: [...commands] })
   const after = applied.ok ? surveyOf(applied.plan) : survey
-  known.set(key, after)
+  cached.set(key, after)
   return after
 }
 

@@ -1,6 +1,6 @@
 import { GEAR_KINDS } from '../kinds/gear-kind'
-import type { Gear, Turn } from '../plan/gear'
-import type { Placement } from '../plan/placement'
+import type { Gear, Turn } from '../plan/schema/gear'
+import type { Placement } from '../plan/schema/placement'
 import { sizeAsPlaced, type RackAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 

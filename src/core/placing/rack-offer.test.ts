@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { DEMO_PLANS } from '../../demo/plans'
 import { DEMO_STOCK } from '../../demo/stock'
-import { apply } from '../plan/apply'
+import { apply } from '../plan/commands/apply'
 import { phraseText } from '../units/phrase'
 import { assess } from '../review/assess'
 import { leftIn } from '../survey/load-path/left'

@@ -3,8 +3,8 @@ import { endsShort } from '../facts/on-bars'
 import { standsPast } from '../facts/usable-widths'
 import { usableWidth } from '../review/checks/usable-width'
 import { onItsBars } from '../review/checks/on-its-bars'
-import type { Gear } from '../plan/gear'
-import type { Placement } from '../plan/placement'
+import type { Gear } from '../plan/schema/gear'
+import type { Placement } from '../plan/schema/placement'
 import type { Check } from '../review/check'
 import { PLACE_CHECKS } from '../review/checks'
 import { antenna } from '../review/checks/antenna'
@@ -83,8 +83,8 @@ export interface Blocked {
 const around = new WeakMap<Survey, FrameContext>()
 
 function aroundOf(survey: Survey): FrameContext {
-  const known = around.get(survey)
-  if (known) return known
+  const cached = around.get(survey)
+  if (cached) return cached
   const bars = new Map(survey.bars.map((at) => [at.bar.id, at]))
   const racks = new Map(survey.racks.map((at) => [at.rack.id, at]))
   const made: FrameContext = {

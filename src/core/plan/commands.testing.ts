@@ -1,11 +1,11 @@
 import type { RatingOwner } from './commands/rating-commands'
 import fc from 'fast-check'
 import { madePlans } from './made-plans.testing'
-import { DEFAULT_HOUSE_RULES } from './house'
-import type { Command, SingleCommand } from './command'
-import type { Host } from './placement'
-import type { Plan } from './plan'
-import { barsOf } from './rack'
+import { DEFAULT_HOUSE_RULES } from './schema/house'
+import type { Command, SingleCommand } from './commands/command'
+import type { Host } from './schema/placement'
+import type { Plan } from './schema/plan'
+import { barsOf } from './schema/rack'
 
 /**
  * What an edit is made from, drawn before anybody knows the plan: numbers to pick with, and values within and outside

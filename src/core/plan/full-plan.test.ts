@@ -5,8 +5,8 @@ import { NOTHING_DONE } from '../log/record'
 import { review } from '../review/review'
 import { survey } from '../survey/survey'
 import { fullPlan } from './full-plan.testing'
-import { USUAL_BAY } from './house'
-import { planSchema } from './plan-schema'
+import { USUAL_BAY } from './schema/house'
+import { planSchema } from './schema/plan-schema'
 
 /** Numbers that are none, wherever they stand. */
 const broken = (value: unknown, at = ''): string[] => {

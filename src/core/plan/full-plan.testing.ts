@@ -1,6 +1,6 @@
 import * as z from '../units/schema'
 import { bare, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
-import { planShape, type Plan } from './plan'
+import { planShape, type Plan } from './schema/plan'
 
 /** What stands where one value for all of a kind would not do: by the end of its path. */
 const GIVEN: readonly (readonly [RegExp, unknown])[] = [

@@ -8,16 +8,16 @@ import { GEAR_KINDS } from '../kinds/gear-kind'
 import fc from 'fast-check'
 import { startingSizes } from '../survey/frame/body/starting-sizes'
 import { rackKindsFor, startingRack } from '../survey/frame/starting-rack'
-import { DEFAULT_HOUSE_RULES, type HouseRules } from './house'
-import type { Known } from './known'
-import { newPlan } from './new-plan'
-import type { Gear, Place } from './gear'
-import type { Load, Placement } from './placement'
-import type { Plan } from './plan'
-import { barsOf, deckOf, type Part, type Rack } from './rack'
-import { type Rated, type Rating } from './rating'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from './schema/house'
+import type { ProvenanceByField } from './schema/provenance'
+import { newPlan } from './starting/new-plan'
+import type { Gear, Place } from './schema/gear'
+import type { Load, Placement } from './schema/placement'
+import type { Plan } from './schema/plan'
+import { barsOf, deckOf, type Part, type Rack } from './schema/rack'
+import { type Rated, type Rating } from './schema/rating'
 import { STATES } from '../units/scalars'
-import { type Attachment, type Obstacle, type Vehicle } from './vehicle'
+import { type Attachment, type Obstacle, type Vehicle } from './schema/vehicle'
 
 /** Plans made from the kinds: every attachment, mount, part and gear, bare racks, and figures that are not there. */
 
@@ -361,7 +361,7 @@ function vehicleFrom(draw: Of<typeof vehicleDraw>): Vehicle {
 }
 
 /** What was said of a section leaves no starting value of it. */
-const withoutProfile = (known: Known | undefined): Known =>
+const withoutProfile = (known: ProvenanceByField | undefined): ProvenanceByField =>
   Object.fromEntries(Object.entries(known ?? {}).filter(([field]) => !field.startsWith('profile.')))
 
 function rackFrom(vehicle: Vehicle, draw: Of<typeof vehicleDraw>): Rack | undefined {

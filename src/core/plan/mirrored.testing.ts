@@ -1,8 +1,8 @@
-import type { Gear } from './gear'
-import type { Placement } from './placement'
-import type { Plan } from './plan'
-import { barsOf, type Rack } from './rack'
-import type { Obstacle } from './vehicle'
+import type { Gear } from './schema/gear'
+import type { Placement } from './schema/placement'
+import type { Plan } from './schema/plan'
+import { barsOf, type Rack } from './schema/rack'
+import type { Obstacle } from './schema/vehicle'
 
 const TURN = { 0: 0, 90: 270, 180: 180, 270: 90 } as const
 const TOWARD = { left: 'right', right: 'left', front: 'front', rear: 'rear' } as const

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
-import { apply } from '../plan/apply'
-import type { Plan } from '../plan/plan'
-import type { Rating } from '../plan/rating'
+import { apply } from '../plan/commands/apply'
+import type { Plan } from '../plan/schema/plan'
+import type { Rating } from '../plan/schema/rating'
 import { askMass } from '../review/ask-mass'
 import { review } from '../review/review'
 import { survey } from '../survey/survey'
@@ -15,7 +15,7 @@ const withRoof = (change: (ratings: Rating[]) => Rating[]): Plan => ({
     roof: { ...boatAndBox.vehicle.roof, ratings: change(boatAndBox.vehicle.roof.ratings) },
   },
 })
-const unsaid = (plan: Plan) =>
+const unstated = (plan: Plan) =>
   review(survey(plan)).findings.filter(
     ({ rule, severity, state }) => rule === 'counts-unsaid' && severity === 'findOut' && state === 'road',
   )
@@ -24,11 +24,11 @@ it('what a figure counts is answered for the same figure entered twice', () => {
   const plan = withRoof((ratings) =>
     ratings.flatMap(({ counts: _, ...rating }) => [rating, { ...rating, id: `${rating.id}-again` }]),
   )
-  const [question] = unsaid(plan)
+  const [question] = unstated(plan)
   const command = answered(plan, question!.ask!, { kind: 'choice', value: 'load' })
   const done = apply(plan, command!)
   if (!done.ok) throw new Error(done.reason)
-  expect(unsaid(done.plan)).toEqual([])
+  expect(unstated(done.plan)).toEqual([])
   const road = done.plan.vehicle.roof.ratings.filter(({ state }) => state === 'road')
   expect(road.map(({ counts }) => counts)).toEqual(['load', 'load'])
 })

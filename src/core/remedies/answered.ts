@@ -1,14 +1,14 @@
 import type { RatingOwner } from '../plan/commands/rating-commands'
-import type { Command } from '../plan/command'
-import { weighedAnew, whichHolds } from '../plan/gear-mass'
-import type { Load } from '../plan/placement'
-import type { Plan } from '../plan/plan'
-import { HOWS } from '../kinds/how-known'
-import { figureHolds, conflictingFigures, type FigureSheet } from '../plan/conflicting-figures'
-import type { Part } from '../plan/rack'
+import type { Command } from '../plan/commands/command'
+import { weighedAnew, whichHolds } from '../plan/schema/gear-mass'
+import type { Load } from '../plan/schema/placement'
+import type { Plan } from '../plan/schema/plan'
+import { PROVENANCES } from '../kinds/provenance'
+import { figureHolds, conflictingFigures, type FigureSheet } from '../provenance/conflicting-figures'
+import type { Part } from '../plan/schema/rack'
 import { spreadHolds } from './spread-holds'
-import type { Mass, Rating, Source } from '../plan/rating'
-import type { Attachment, Obstacle } from '../plan/vehicle'
+import type { Mass, Rating, Source } from '../plan/schema/rating'
+import type { Attachment, Obstacle } from '../plan/schema/vehicle'
 import type { Ask, AskTarget, Where } from '../review/ask'
 
 /** What was answered: a number in the core's unit with the words typed, or a choice. */
@@ -157,7 +157,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
       )
       if (!conflict || place < 0) return undefined
       return sheetSet(
-        figureHolds(plan, conflict, place, (how) => HOWS[how].word),
+        figureHolds(plan, conflict, place, (how) => PROVENANCES[how].word),
         target.sheet,
       )
     }
@@ -191,9 +191,9 @@ function numbered(
   switch (target.field) {
     case 'rating': {
       const { owner, state, per, insteadOf } = target
-      const known = ratingsOf(plan, owner)
-      const before = known.find((each) => each.id === insteadOf)
-      const id = freeId(known, `answer-${state}`)
+      const ratings = ratingsOf(plan, owner)
+      const before = ratings.find((each) => each.id === insteadOf)
+      const id = freeId(ratings, `answer-${state}`)
       const read = { kg: value, source: { kind: SOURCE[where] }, typed: { kg: typed } }
       return { do: 'setRating', owner, rating: before ? { ...before, ...read } : { id, state, per, ...read } }
     }

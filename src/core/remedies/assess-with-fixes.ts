@@ -1,5 +1,5 @@
 import type { RemedyStock } from './candidate'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import type { Finding } from '../review/finding'
 import { fixesLeftOut } from './fixes-limit'
 import { assess } from '../review/assess'

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { reviewReport } from '../formats/report'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { assessWithFixes } from './assess-with-fixes'
 import { MOST_TO_FIX } from './fixes-limit'
 

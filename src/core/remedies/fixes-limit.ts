@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 
 /** Every fix is tried by judging the whole plan once more: with more things than this on it none are looked for. */
 export const MOST_TO_FIX = 200

@@ -111,12 +111,12 @@ export function leftBehind(
       continue
     }
     const old = was.get(each.id)
-    const known = old && isOpen(old)
-    if (known && OUTCOME_RANK[each.severity] >= OUTCOME_RANK[old.severity]) continue
+    const wasOpen = old && isOpen(old)
+    if (wasOpen && OUTCOME_RANK[each.severity] >= OUTCOME_RANK[old.severity]) continue
     // What was a Stop of a layer in a state and is now only to be minded there is that same thing, and milder.
     if (each.severity === 'mind' && (wasOver(before, each) || wasLifted(each, finding))) continue
     if (wasHidden(each, finding, before, after)) continue
-    if (known || each.severity !== 'mind' || finding.severity === 'mind') return undefined
+    if (wasOpen || each.severity !== 'mind' || finding.severity === 'mind') return undefined
     left.push(each)
   }
   return left.length > 1 ? undefined : left

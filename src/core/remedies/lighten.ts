@@ -1,5 +1,5 @@
 import { canBeLess, lessOf } from './amounts'
-import type { Cargo } from '../survey/loads/mass-points'
+import type { Cargo } from '../survey/loads/mass-point'
 import { FIT_NEXT, type Candidate, type RemedyStock } from './candidate'
 import { heaviestRoots, slides, type Over } from './slides'
 import { cellParts, type Cell, type CellPart } from '../survey/load-path/limit'

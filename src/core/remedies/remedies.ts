@@ -1,6 +1,6 @@
 import { FIXES } from './fixes'
 import { MOVE_FIRST, type Candidate, type RemedyStock } from './candidate'
-import { apply } from '../plan/apply'
+import { apply } from '../plan/commands/apply'
 import { survey as surveyOf, type Survey } from '../survey/survey'
 import type { Check } from '../review/check'
 import { CHECKS } from '../review/checks'

@@ -1,4 +1,4 @@
-import { apply } from '../plan/apply'
+import { apply } from '../plan/commands/apply'
 import { moveBy } from '../edits/move'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
 import { survey as surveyOf, type Survey } from '../survey/survey'

@@ -1,6 +1,6 @@
-import type { Command } from '../plan/command'
-import type { Plan } from '../plan/plan'
-import { barsOf } from '../plan/rack'
+import type { Command } from '../plan/commands/command'
+import type { Plan } from '../plan/schema/plan'
+import { barsOf } from '../plan/schema/rack'
 
 /**
  * The edit that settles a fit sheet's spread against the vehicle's points: either the sheet's no longer counts, with its

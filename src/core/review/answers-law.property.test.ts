@@ -4,10 +4,10 @@ import { drawing } from '@/core/draw.testing'
 import { atLeast, runs } from '@/core/runs.testing'
 import { lengthBracket, massBracket, movesTogether } from '../facts/bracket'
 import { BASES } from '../kinds/basis'
-import { HOWS, type How } from '../kinds/how-known'
+import { PROVENANCES, type Provenance } from '../kinds/provenance'
 import { kindsOf } from '../kinds/kind'
 import { madePlans } from '../plan/made-plans.testing'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
 import type { Check } from './check'
@@ -26,7 +26,7 @@ const TURNED = CHECKS.filter(({ turnedBy }) => turnedBy.lengths ?? turnedBy.mass
 
 type Path = readonly (string | number)[]
 interface Fact {
-  readonly how: How
+  readonly how: Provenance
   readonly bracket: number
   readonly paths: readonly Path[]
   readonly mass: boolean
@@ -62,7 +62,7 @@ const LENGTHS: readonly (readonly [of: (plan: Plan) => readonly Path[], fields: 
   ],
 ]
 
-const DOUBTFUL = kindsOf(HOWS).filter((how) => lengthBracket(how, 1000) > 0)
+const DOUBTFUL = kindsOf(PROVENANCES).filter((how) => lengthBracket(how, 1000) > 0)
 const MASSES = kindsOf(BASES).filter((basis) => basis !== 'unknown')
 
 /** The plan in which a few lengths and every weight of gear draw how they are known; all else is as the maker says. */
@@ -112,7 +112,10 @@ function factsOf(plan: Plan): readonly Fact[] {
   const placed = new Set(plan.placements.map(({ gearId }) => gearId))
   const lengths = LENGTHS.flatMap(([of]) =>
     of(plan).flatMap((path): Fact[] => {
-      const thing = at(plan, path) as { readonly id: string; readonly known?: Record<string, { by: How }> }
+      const thing = at(plan, path) as {
+        readonly id: string
+        readonly known?: Record<string, { by: Provenance }>
+      }
       if (path[0] === 'gear' && !placed.has(thing.id)) return []
       return Object.entries(thing.known ?? {}).flatMap(([field, { by: how }]) => {
         const to = [...path, ...field.split('.')]
@@ -124,7 +127,7 @@ function factsOf(plan: Plan): readonly Fact[] {
   )
   const masses = plan.gear.flatMap((gear, i): Fact[] => {
     const { kg, basis } = gear.mass
-    const how = kindsOf(HOWS).find((each) => HOWS[each].basis === basis) ?? 'sheet'
+    const how = kindsOf(PROVENANCES).find((each) => PROVENANCES[each].basis === basis) ?? 'sheet'
     const bracket = kg * massBracket(basis, plan.rules)
     return placed.has(gear.id) && bracket > 0
       ? [{ how, bracket, paths: [['gear', i, 'mass', 'kg']], mass: true }]

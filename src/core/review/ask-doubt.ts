@@ -1,9 +1,9 @@
 import type { Doubt } from '../facts/judge-comparison'
 import type { FactUse } from '../facts/comparison'
 import { BASES } from '../kinds/basis'
-import { HOWS } from '../kinds/how-known'
+import { PROVENANCES } from '../kinds/provenance'
 import { keyWords } from '../plan/key-words'
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { MassPoint } from '../survey/loads/mass-point'
 import type { Survey } from '../survey/survey'
 import { listed } from '../units/words'
 import type { Ask } from './ask'
@@ -24,7 +24,7 @@ const massOf = ({ masses }: Survey, { entry: { of, id, field } }: FactUse): Mass
 /** A figure of the vehicle's own papers that is in doubt. */
 function ofVehicle({ entry: { field }, how }: FactUse): AskedDoubt {
   const words = keyWords(field.split('.')[0] ?? field)
-  const known = how === 'unknown' ? 'not known' : HOWS[how].word
+  const known = how === 'unknown' ? 'not known' : PROVENANCES[how].word
   return {
     about: field,
     what: `the vehicle’s ${words}, ${known}`,
@@ -43,10 +43,10 @@ export function askDoubt(survey: Survey, { uses }: Doubt): AskedDoubt | undefine
   const [mass] = masses
   if (!mass) return undefined
   const names = listed([...new Set(masses.map(({ label }) => label))])
-  const known = mass.basis === 'computed' ? 'computed' : BASES[mass.basis].doubt
+  const words = mass.basis === 'computed' ? 'computed' : BASES[mass.basis].doubt
   return {
     about: masses.length > 1 ? 'guesses' : mass.id,
-    what: masses.length > 1 ? `${names}, which nobody weighed` : `${mass.label}, ${known}`,
+    what: masses.length > 1 ? `${names}, which nobody weighed` : `${mass.label}, ${words}`,
     find: `Weigh ${names}.`,
     ask: askMass(mass),
   }

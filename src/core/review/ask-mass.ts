@@ -1,4 +1,4 @@
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { MassPoint } from '../survey/loads/mass-point'
 import type { Ask } from './ask'
 
 /** The field that takes what a mass weighs. */

@@ -1,5 +1,5 @@
 import type { RatingOwner } from '../plan/commands/rating-commands'
-import type { FigureSheet } from '../plan/conflicting-figures'
+import type { FigureSheet } from '../provenance/conflicting-figures'
 import type { State } from '../units/scalars'
 import type { Dimension } from '../units/dimension'
 

@@ -1,5 +1,5 @@
 import type { RemedyStock } from '../remedies/candidate'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { assessWithFixes } from '../remedies/assess-with-fixes'
 import type { Finding } from './finding'
 

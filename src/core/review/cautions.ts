@@ -1,4 +1,4 @@
-import type { MassPoint } from '../survey/loads/mass-points'
+import type { MassPoint } from '../survey/loads/mass-point'
 import type { Survey } from '../survey/survey'
 
 const has = (survey: Survey, test: (mass: MassPoint) => boolean) => survey.masses.some(test)

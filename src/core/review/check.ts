@@ -1,5 +1,5 @@
 import type { Survey } from '../survey/survey'
-import type { AsideLook } from '../plan/house'
+import type { AsideLook } from '../plan/schema/house'
 import type { Ask } from './ask'
 import type { TurnedBy } from './turns'
 import type { Finding } from './finding'

@@ -8,7 +8,7 @@ import { barEndsAtDoors } from './checks/bar-ends'
 import { barSeat } from './checks/bar-seat'
 import { cabAndBed } from './checks/cab-and-bed'
 import { clearOfFeet } from './checks/clear-of-feet'
-import { countsUnsaid } from './checks/counts-unsaid'
+import { countsUnstated } from './checks/counts-unsaid'
 import { eachRating } from './checks/each-rating'
 import { evenness } from './checks/evenness'
 import { footMount } from './checks/foot-mount'
@@ -38,7 +38,7 @@ import { sleepers } from './checks/sleepers'
 import { space } from './checks/space'
 import { speedRating } from './checks/speed-rating'
 import { spread } from './checks/spread'
-import { standing } from './checks/standing'
+import { tipOver } from './checks/standing'
 import { startingValues } from './checks/starting-values'
 import { sunroof } from './checks/sunroof'
 import { supportSpan } from './checks/support-span'
@@ -80,7 +80,7 @@ export const CHECKS: readonly Check[] = [
   antenna,
   unratedLayer,
   reinforcedTop,
-  countsUnsaid,
+  countsUnstated,
   figuresDisagree,
   gates,
   measuredFacts,
@@ -104,7 +104,7 @@ export const CHECKS: readonly Check[] = [
   axles,
   tieDownsCheck,
   noseUp,
-  standing,
+  tipOver,
   wind,
   lifting,
   factsTogether,

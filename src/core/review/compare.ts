@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { type State } from '../units/scalars'
 import { leftIn, type Left } from '../survey/load-path/left'
 import { OUTCOME_RANK, OUTCOMES, type Outcome, type Verdict } from './finding'

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { apply } from '../plan/apply'
+import { apply } from '../plan/commands/apply'
 import { at, barsRack, own, planOf, RAILS, roofOf, thing, vehicleWith, weight } from '../plan/plans.testing'
-import type { Attachment } from '../plan/vehicle'
-import type { Known } from '../plan/known'
-import type { Plan } from '../plan/plan'
-import type { Rack } from '../plan/rack'
+import type { Attachment } from '../plan/schema/vehicle'
+import type { ProvenanceByField } from '../plan/schema/provenance'
+import type { Plan } from '../plan/schema/plan'
+import type { Rack } from '../plan/schema/rack'
 import { answered } from '../remedies/answered'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
@@ -17,7 +17,7 @@ const rack = barsRack({ bars: own('bars', { road: 100, trail: 100, parked: 100 }
 
 /** A door that the load passes by 20 mm more than the house wants, and somebody who says the bar stands higher. */
 function withRise(riseMm: number | undefined): Plan {
-  const known: Known = {
+  const known: ProvenanceByField = {
     riseMm: {
       by: 'told',
       ...(riseMm === undefined ? {} : { others: [{ value: riseMm, by: 'measured', says: 'Ida' }] }),

@@ -1,6 +1,6 @@
 import type { Dimension } from '../units/dimension'
-import { HOWS } from '../kinds/how-known'
-import { conflictingFigures, withFigure } from '../plan/conflicting-figures'
+import { PROVENANCES } from '../kinds/provenance'
+import { conflictingFigures, withFigure } from '../provenance/conflicting-figures'
 import { survey as surveyOf, type Survey } from '../survey/survey'
 import { STATES, type State } from '../units/scalars'
 import { phraseText, type Phrase } from '../units/phrase'
@@ -64,9 +64,9 @@ export function onConflictingFigures(
     const differing = STATES.filter((state) => others.some((other) => other[state] !== verdicts[state]))
     if (differing.length === 0) return []
     const { dimension, label } = FIGURES[conflict.field] ?? plainly(conflict.field)
-    const figure = (value: number, by: keyof typeof HOWS, says?: string): Phrase => [
+    const figure = (value: number, by: keyof typeof PROVENANCES, says?: string): Phrase => [
       dimension === undefined ? String(value) : { dimension, value },
-      ` (${HOWS[by].word}${says === undefined ? '' : `, ${says}`})`,
+      ` (${PROVENANCES[by].word}${says === undefined ? '' : `, ${says}`})`,
     ]
     const all = [
       figure(conflict.value, conflict.by),

@@ -6,10 +6,10 @@ import { massBracket, movesTogether, partBracket } from '../facts/bracket'
 import { overBy, slackOf, type Comparison } from '../facts/comparison'
 import { linkComparisons, linkVerdict } from '../facts/links'
 import { BASES, type Basis } from '../kinds/basis'
-import { HOWS, READ_FROM, type How } from '../kinds/how-known'
+import { PROVENANCES, READ_FROM, type Provenance } from '../kinds/provenance'
 import { kindsOf } from '../kinds/kind'
 import { madePlans } from '../plan/made-plans.testing'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { survey } from '../survey/survey'
 
 /**
@@ -22,13 +22,14 @@ import { survey } from '../survey/survey'
 const ALL = 2000
 
 interface Fact {
-  readonly how: How
+  readonly how: Provenance
   readonly set: (plan: Plan, times: number) => Plan
   readonly bracket: number
 }
 
 const MASSES = kindsOf(BASES).filter((basis) => basis !== 'unknown')
-const howOf = (basis: Basis): How => kindsOf(HOWS).find((how) => HOWS[how].basis === basis) ?? 'sheet'
+const howOf = (basis: Basis): Provenance =>
+  kindsOf(PROVENANCES).find((how) => PROVENANCES[how].basis === basis) ?? 'sheet'
 
 /** A plan in which every weight and every figure draws how it is known, and nothing is known twice or not at all. */
 function drawn(plan: Plan, pick: (count: number) => number): Plan {
@@ -109,7 +110,7 @@ function factsOf(plan: Plan): Fact[] {
   const facts: Fact[] = []
   const ofMass = (basis: Basis, path: readonly (string | number)[]) =>
     facts.push({ how: howOf(basis), set: scale(path), bracket: massBracket(basis, rules) })
-  const ofHow = (how: How, path: readonly (string | number)[]) =>
+  const ofHow = (how: Provenance, path: readonly (string | number)[]) =>
     facts.push({ how, set: scale(path), bracket: partBracket(how, rules) })
   plan.gear.forEach((each, i) => ofMass(each.mass.basis, ['gear', i, 'mass', 'kg']))
   plan.vehicle.tail?.forEach((each, i) => ofMass(each.mass.basis, ['vehicle', 'tail', i, 'mass', 'kg']))
@@ -136,7 +137,7 @@ function factsOf(plan: Plan): Fact[] {
   const ratings = (value: unknown, at: readonly (string | number)[]) => {
     if (typeof value !== 'object' || value === null) return
     if ('per' in value && 'source' in value && 'state' in value)
-      ofHow((value.source as { readonly kind: How }).kind, [...at, 'kg'])
+      ofHow((value.source as { readonly kind: Provenance }).kind, [...at, 'kg'])
     else
       for (const [key, each] of Object.entries(value))
         ratings(each, [...at, Array.isArray(value) ? Number(key) : key])

@@ -1,9 +1,9 @@
 import type { Moved } from '../facts/trials'
 import type { LengthFact, MassFact, TriedFact } from '../facts/tried-fact'
-import { howTraits } from '../kinds/how-known'
-import { entryKey } from '../plan/entry'
+import { howTraits } from '../kinds/provenance'
+import { entryKey } from '../plan/schema/entry'
 import { keyWords } from '../plan/key-words'
-import { barsOf } from '../plan/rack'
+import { barsOf } from '../plan/schema/rack'
 import type { Survey } from '../survey/survey'
 import { kg, mm, type Phrase } from '../units/phrase'
 import type { Ask } from './ask'
@@ -43,13 +43,13 @@ const massName = ({ entry, name }: MassFact): string =>
 /** A fact by what it belongs to and its field: “Bar 1’s usable width”, “what Box weighs”. */
 const nameOf = (fact: TriedFact): string => (fact.in === 'kg' ? massName(fact) : lengthName(fact))
 
-const isUnsaidHeight = ({ entry: { of, id, field } }: TriedFact, { plan }: Survey) =>
+const isUnstatedHeight = ({ entry: { of, id, field } }: TriedFact, { plan }: Survey) =>
   of === 'rack' && field === 'centreZMm' && plan.racks.find((rack) => rack.id === id)?.centreZMm === undefined
 
 const saysOf = (fact: TriedFact, survey: Survey): string =>
   isSkin(fact) && survey.plan.vehicle.roof.skinZMm === undefined
     ? 'taken as the vehicle’s height'
-    : isUnsaidHeight(fact, survey)
+    : isUnstatedHeight(fact, survey)
       ? 'taken where its parts are'
       : (howTraits(fact.how).doubt ?? 'not measured')
 

@@ -1,4 +1,4 @@
-import type { Aside } from '../plan/aside'
+import type { Aside } from '../plan/schema/aside'
 import * as z from '../units/schema'
 import { stateSchema, type State } from '../units/scalars'
 import type { LengthsOf } from '../facts/tried-fact'

@@ -13,10 +13,10 @@ export function foldedTogether(findings: readonly Finding[]): FindingStates[] {
   for (const finding of findings) {
     const key = `${finding.severity} ${identityOf(finding)} ${finding.aside ? 'aside' : ''}`
     const state = finding.state === 'all' ? 'All states' : STATE_WORD[finding.state]
-    const known = rows.get(key)
-    if (known) {
-      known.states.push(state)
-      known.all.push(finding)
+    const cached = rows.get(key)
+    if (cached) {
+      cached.states.push(state)
+      cached.all.push(finding)
     } else rows.set(key, { finding, all: [finding], states: [state] })
   }
   return [...rows.values()]

@@ -1,8 +1,8 @@
-import { readAs } from '../kinds/how-known'
+import { readAs } from '../kinds/provenance'
 import { kindsOf } from '../kinds/kind'
 import { type PartRole, PART_ROLES } from '../kinds/part-role'
 import type { FindingDraft } from './check'
-import type { Source } from '../plan/rating'
+import type { Source } from '../plan/schema/rating'
 import type { LayerRole } from '../survey/load-path/layer'
 import type { Cell } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
@@ -144,8 +144,8 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<FindingDraft>
 
 /** What would be left if a figure whose source is silent counted the other way; nothing where that is the same. */
 export function countedOtherwise(cell: Cell): Phrase {
-  const { limit, countingSaid, counting, countedKg, otherwiseKg } = cell
-  if (limit.kind === 'missing' || countingSaid || Math.abs(otherwiseKg - countedKg) < 0.05) return []
+  const { limit, countingStated, counting, countedKg, otherwiseKg } = cell
+  if (limit.kind === 'missing' || countingStated || Math.abs(otherwiseKg - countedKg) < 0.05) return []
   return [
     counting === 'load' ? '; counting itself too, ' : '; not counting the rack, ',
     toSpare(kg(limit.kg - otherwiseKg)),

@@ -1,5 +1,5 @@
-import type { Mass, Rated, Rating } from '../plan/rating'
-import type { Plan } from '../plan/plan'
+import type { Mass, Rated, Rating } from '../plan/schema/rating'
+import type { Plan } from '../plan/schema/plan'
 import { STATES, type State } from '../units/scalars'
 
 /** Ways to know less of a plan than before. */

@@ -1,7 +1,7 @@
 import { manyWords, SINGLE_UP_TO } from './many'
 import { STATES, type State } from '../units/scalars'
-import type { HouseRules } from '../plan/house'
-import type { Plan } from '../plan/plan'
+import type { HouseRules } from '../plan/schema/house'
+import type { Plan } from '../plan/schema/plan'
 import type { Survey } from '../survey/survey'
 import { cautionsFor } from './cautions'
 import { CHECKS } from './checks'
@@ -115,13 +115,13 @@ type Answers = (check: Check, together?: readonly Finding[]) => readonly Finding
 
 /** What each check answers of a survey, computed once; what all doubts turn at once hangs on the answers before. */
 function answersOf(survey: Survey): Answers {
-  const known = new Map<Check, readonly Finding[]>()
+  const cached = new Map<Check, readonly Finding[]>()
   return (check, together = []) => {
     if (together.length > 0 && check === factsTogether) return check.run(survey, together)
-    const before = known.get(check)
+    const before = cached.get(check)
     if (before) return before
     const answers = check.run(survey)
-    known.set(check, answers)
+    cached.set(check, answers)
     return answers
   }
 }

@@ -33,13 +33,13 @@ function trialsOf(
   readonly plain: (finding: Finding) => Finding
 } {
   const byId = (answers: readonly Finding[]) => new Map(answers.map((finding) => [finding.id, finding]))
-  const known = new Map<Survey, ReadonlyMap<string, Finding>>([[survey, byId(findings)]])
+  const cached = new Map<Survey, ReadonlyMap<string, Finding>>([[survey, byId(findings)]])
   const base = lazy(baseOf)
   const answersOf = (trial: Survey) => {
-    const before = known.get(trial)
+    const before = cached.get(trial)
     if (before) return before
     const found = byId(check.run(trial))
-    known.set(trial, found)
+    cached.set(trial, found)
     return found
   }
   const asked = lazy(() => new Set(answersOf(base()).keys()))

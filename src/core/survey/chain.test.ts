@@ -2,7 +2,7 @@ import { setFlagsFromString } from 'node:v8'
 import { runInNewContext } from 'node:vm'
 import { expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
-import { apply } from '../plan/apply'
+import { apply } from '../plan/commands/apply'
 import { review } from '../review/review'
 import { survey } from './survey'
 

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import type { Arrangement } from './frame/arrangement'
 import { memo, type Memo } from '../units/memo'
 import { gatesOf, type GateAt } from './mounting/gates'

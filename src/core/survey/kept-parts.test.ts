@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/schema/plan'
 import { review } from '../review/review'
 import { everyPart, partsOf } from './every-part.testing'
 import { survey } from './survey'

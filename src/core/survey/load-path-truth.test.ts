@@ -11,9 +11,9 @@ import {
   weight,
 } from '../plan/plans.testing'
 import { mirrored } from '../plan/mirrored.testing'
-import type { Plan } from '../plan/plan'
-import type { Rack } from '../plan/rack'
-import type { Rated } from '../plan/rating'
+import type { Plan } from '../plan/schema/plan'
+import type { Rack } from '../plan/schema/rack'
+import type { Rated } from '../plan/schema/rating'
 import { STATES, type State } from '../units/scalars'
 import { figuresSay } from '../review/checks/findings.testing'
 import { review } from '../review/review'

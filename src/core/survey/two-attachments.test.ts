@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, RAILS, roofOf, thing, vehicleWith } from '../plan/plans.testing'
-import { planSchema } from '../plan/plan-schema'
-import { brokenReferences } from '../plan/integrity'
-import type { Plan } from '../plan/plan'
-import type { Rack } from '../plan/rack'
+import { planSchema } from '../plan/schema/plan-schema'
+import { brokenReferences } from '../plan/schema/integrity'
+import type { Plan } from '../plan/schema/plan'
+import type { Rack } from '../plan/schema/rack'
 import { cabAndBed } from '../review/checks/cab-and-bed'
 import { run, sentences } from '../review/checks/findings.testing'
-import type { Attachment } from '../plan/vehicle'
+import type { Attachment } from '../plan/schema/vehicle'
 import { survey } from './survey'
 
 const BED: Attachment = {

@@ -1,19 +1,19 @@
 /** Computes a thing when it is first asked for, and never again. */
 export function lazy<T>(compute: () => T): () => T {
-  let known: { readonly value: T } | undefined
-  return () => (known ??= { value: compute() }).value
+  let cached: { readonly value: T } | undefined
+  return () => (cached ??= { value: compute() }).value
 }
 
 /** Computes a thing of two others once, for as long as anybody holds both. */
 export function memoOfPair<A extends object, B extends object, T>(
   compute: (a: A, b: B) => T,
 ): (a: A, b: B) => T {
-  const known = new WeakMap<A, WeakMap<B, { readonly value: T }>>()
+  const cached = new WeakMap<A, WeakMap<B, { readonly value: T }>>()
   return (a, b) => {
-    let ofA = known.get(a)
+    let ofA = cached.get(a)
     if (!ofA) {
       ofA = new WeakMap()
-      known.set(a, ofA)
+      cached.set(a, ofA)
     }
     const before = ofA.get(b)
     if (before) return before.value
@@ -24,7 +24,7 @@ export function memoOfPair<A extends object, B extends object, T>(
 }
 
 /** What was computed, and all that it hangs on. */
-interface Known<T> {
+interface Memoized<T> {
   readonly on: readonly unknown[]
   readonly value: T
 }
@@ -33,7 +33,7 @@ interface Known<T> {
 export interface Memo<T> {
   (): T
   /** What is known of it so far: its own, or what was taken over from before. */
-  readonly known: () => Known<T> | undefined
+  readonly known: () => Memoized<T> | undefined
   /** Whether it was asked for. */
   readonly isKnown: () => boolean
 }
@@ -52,18 +52,18 @@ export function memo<T>(
   compute: () => T,
 ): Memo<T> {
   let was = before?.known()
-  let known: Known<T> | undefined
+  let cached: Memoized<T> | undefined
   const get = () => {
-    if (!known) {
+    if (!cached) {
       const inputs = on()
-      known = was && sameItems(was.on, inputs) ? was : { on: inputs, value: compute() }
+      cached = was && sameItems(was.on, inputs) ? was : { on: inputs, value: compute() }
       was = undefined
     }
-    return known.value
+    return cached.value
   }
   const lasted = get as { (): T; known: Memo<T>['known']; isKnown: Memo<T>['isKnown'] }
-  lasted.known = () => known ?? was
-  lasted.isKnown = () => known !== undefined
+  lasted.known = () => cached ?? was
+  lasted.isKnown = () => cached !== undefined
   return lasted
 }
 

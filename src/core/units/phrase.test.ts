@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, carrier, own, planOf, roofOf, thing, vehicleWith } from '../plan/plans.testing'
-import type { Source } from '../plan/rating'
+import type { Source } from '../plan/schema/rating'
 import { survey } from '../survey/survey'
 import { cautionsFor } from '../review/cautions'
 import { limitPhrase, sourceText } from '../review/layer-phrases'

@@ -20,7 +20,7 @@ export function footLabels(
     const load = survey.footLoads[foot.index]?.loadKg[state] ?? 0
     if (Math.abs(load) < LIFTED_KG) return []
     const lifts = load < 0
-    const words = { text: lifts ? `lifts ${kg(load)}` : kg(load), look: lifts ? 'stop' : 'small' } as const
+    const words = { text: lifts ? `lifts ${kg(load)}` : kg(load), variant: lifts ? 'stop' : 'small' } as const
     const rank = lifts ? 2 : 4
     const outward = foot.side === 'right' ? -1 : 1
     const above = toSheet(layout, 'plan', foot.xMm, foot.yMm)

@@ -1,6 +1,6 @@
-import { GearWeight } from '@/ui/kit/gear-weight'
+import { GearWeight } from './gear-weight'
 import type { Gear } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { thingPaths } from './thing-paths'
 
 const SPACE_MM = 260

@@ -71,7 +71,7 @@ export function kiloLabels(
       .map(({ key, kg, left, right, top, bottom }): Label => ({
         key: `kilo ${key}`,
         text: unitless(formatQuantity('mass', Math.floor(kg), single(units))),
-        look: 'small',
+        variant: 'small',
         rank: 6,
         inside,
         spots: [{ x: (left + right) / 2, y: (top + bottom) / 2 + 4, anchor: 'middle' }],

@@ -72,7 +72,7 @@ export function heightLabels(
       {
         key: `door ${each.clearance.id}`,
         text: words(each),
-        look: each.passes ? 'plain' : 'stop',
+        variant: each.passes ? 'plain' : 'stop',
         rank: each.passes ? 2 : 1,
         inside,
         spots: [...ends, ...ends.map((spot) => ({ ...spot, text: each.clearance.name }))],
@@ -86,7 +86,7 @@ export function heightLabels(
           {
             key: 'doors above',
             text: above.map(words).join(' · '),
-            look: 'quiet',
+            variant: 'quiet',
             rank: 3,
             inside,
             spots: [
@@ -107,7 +107,7 @@ export function heightLabels(
           {
             key: 'top of load',
             text: unitless(length(top)),
-            look: 'plain',
+            variant: 'plain',
             rank: 0,
             inside: wholeSheet(layout),
             spots: [{ x: side.left - 21, y: topY + 4, anchor: 'end' }],
@@ -144,7 +144,7 @@ export function nameLabels(
       {
         key: `name ${placement.id}`,
         text: gear.name,
-        look: 'name',
+        variant: 'name',
         rank: isPicked ? 4.2 : 8 - (0.9 * area(thing)) / largest,
         inside,
         spots: [
@@ -173,7 +173,7 @@ export function viewLabels(survey: Survey, layout: SheetLayout): readonly Label[
   const title = (text: string, x: number, y: number): Label => ({
     key: `view ${text}`,
     text,
-    look: 'title',
+    variant: 'title',
     rank: 0,
     inside,
     spots: [{ x, y, anchor: 'start' }],
@@ -181,7 +181,7 @@ export function viewLabels(survey: Survey, layout: SheetLayout): readonly Label[
   const letter = (key: string, text: string, [x, y]: readonly [number, number], within: LabelBox): Label => ({
     key,
     text,
-    look: 'letter',
+    variant: 'letter',
     rank: 7,
     inside: within,
     spots: [{ x, y, anchor: 'middle' }],

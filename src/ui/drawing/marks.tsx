@@ -2,5 +2,5 @@ import type { Mark } from './mark'
 
 /** Lines of a drawing, one over the other. */
 export function Marks({ marks }: { readonly marks: readonly Mark[] }) {
-  return marks.map(({ d, look, at }, i) => <path key={i} d={d} className={look} transform={at} />)
+  return marks.map(({ d, variant, at }, i) => <path key={i} d={d} className={variant} transform={at} />)
 }

@@ -84,7 +84,7 @@ function Result({
         <SheetText
           {...spotAmong('stop', words, [beside(-16), ...[-32, -46, -60, 26, 40, 54].map(beside)], taken)}
           text={words}
-          look="sheet-stop"
+          variant="sheet-stop"
         />
       </g>
     )

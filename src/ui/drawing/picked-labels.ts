@@ -32,7 +32,7 @@ export function pickedLabels(
     return {
       key: `picked ${key}`,
       text: unitless(formatQuantity('length', mm, single(units))),
-      look: 'plain',
+      variant: 'plain',
       rank: 4.5,
       inside: { ...inside, top: inside.top - 24, bottom: inside.bottom + AROUND_PLAN_PX },
       spots: whole

@@ -21,7 +21,7 @@ export interface LabelSpot {
 export interface Label {
   readonly key: string
   readonly text: string
-  readonly look: LabelLook
+  readonly variant: LabelLook
   /** The lower is placed first. */
   readonly rank: number
   /** The best first. */
@@ -33,7 +33,7 @@ export interface Label {
 export interface PlacedLabel {
   readonly key: string
   readonly text: string
-  readonly look: LabelLook
+  readonly variant: LabelLook
   readonly spot: LabelSpot
   readonly box: LabelBox
 }
@@ -54,9 +54,9 @@ const ASCENT = 0.9
 const DESCENT = 0.24
 const HEAD_PX = 3
 
-export function boxOf(look: LabelLook, text: string, { x, y, anchor }: LabelSpot): LabelBox {
-  const size = LABEL_PX[look]
-  const width = textWidth(text, size) * (WIDER[look] ?? 1)
+export function boxOf(variant: LabelLook, text: string, { x, y, anchor }: LabelSpot): LabelBox {
+  const size = LABEL_PX[variant]
+  const width = textWidth(text, size) * (WIDER[variant] ?? 1)
   const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
   return { left, right: left + width, top: y - size * ASCENT, bottom: y + size * DESCENT }
 }
@@ -85,9 +85,9 @@ export function placeLabels(
   for (const label of labels.toSorted((a, b) => a.rank - b.rank)) {
     for (const spot of label.spots) {
       const text = spot.text ?? label.text
-      const box = boxOf(label.look, text, spot)
+      const box = boxOf(label.variant, text, spot)
       if (!holds(label.inside, box) || !isFree(box)) continue
-      placed.set(label.key, { key: label.key, text, look: label.look, spot, box })
+      placed.set(label.key, { key: label.key, text, variant: label.variant, spot, box })
       taken.push(box)
       if (spot.line) {
         const { from, to, y } = spot.line
@@ -106,11 +106,11 @@ export function placeLabels(
 
 /** Where a word that comes later stands among those that are there: the first of its spots that is free, else its best. */
 export function spotAmong(
-  look: LabelLook,
+  variant: LabelLook,
   text: string,
   [best, ...others]: readonly [LabelSpot, ...LabelSpot[]],
   taken: readonly LabelBox[],
 ): LabelSpot {
-  const isFree = (spot: LabelSpot) => !taken.some((box) => labelsOverlap(box, boxOf(look, text, spot)))
+  const isFree = (spot: LabelSpot) => !taken.some((box) => labelsOverlap(box, boxOf(variant, text, spot)))
   return [best, ...others].find(isFree) ?? best
 }

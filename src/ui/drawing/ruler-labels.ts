@@ -16,7 +16,7 @@ export const wholeSheet = (layout: SheetLayout): LabelBox => ({
 /** The figures along the ruler of heights and the ruler of lengths. */
 export function tickLabels(layout: SheetLayout, units: UnitChoice): readonly Label[] {
   const inside = wholeSheet(layout)
-  const at = { look: 'quiet', rank: 9, inside } as const
+  const at = { variant: 'quiet', rank: 9, inside } as const
   const x = layout.side.left - 21
   const y = rulerYOf(layout) + 20
   return [
@@ -63,7 +63,7 @@ export function spreadLabels(survey: Survey, layout: SheetLayout, units: UnitCho
       {
         key: `spread ${i}`,
         text: unitless(formatQuantity('length', x - before, single(units))),
-        look: 'plain',
+        variant: 'plain',
         rank: 4,
         inside: wholeSheet(layout),
         spots: [{ x: (from + to) / 2, y: y - 5, anchor: 'middle', line: { from, to, y } }],
@@ -102,7 +102,7 @@ export function spanLabels(survey: Survey, layout: SheetLayout, units: UnitChoic
       return {
         key: `span ${pair.front.bar.id} ${pair.rear.bar.id} ${member.id}`,
         text: whole,
-        look: spanHolds(pair, from, to) ? 'small' : 'stop',
+        variant: spanHolds(pair, from, to) ? 'small' : 'stop',
         rank: 5,
         inside,
         spots: [...beside(whole), ...beside(member.name), ...beside(figures)],
@@ -125,7 +125,7 @@ function widthLabels(
     {
       key: `width ${bar.bar.id}`,
       text: bar.bar.name,
-      look: 'small',
+      variant: 'small',
       rank: 5,
       inside,
       spots: [
@@ -138,7 +138,7 @@ function widthLabels(
       .map(([from, to], i): Label => ({
         key: `free ${bar.bar.id} ${i}`,
         text: unitless(formatQuantity('length', to - from, single(units))),
-        look: 'small',
+        variant: 'small',
         rank: 6,
         inside,
         spots: [{ x: (px(from) + px(to)) / 2, y: y + 17, anchor: 'middle' }],
@@ -154,7 +154,7 @@ export function widthRowLabels(survey: Survey, layout: SheetLayout, units: UnitC
     {
       key: 'widths',
       text: 'Width on each bar',
-      look: 'title',
+      variant: 'title',
       rank: 0,
       inside: wholeSheet(layout),
       spots: [{ x: layout.rear.left, y: top - 2, anchor: 'start' }],

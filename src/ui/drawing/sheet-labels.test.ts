@@ -19,7 +19,7 @@ const page = { left: 0, top: 0, right: 400, bottom: 300 }
 const label = (key: string, rank: number, ...spots: Label['spots']): Label => ({
   key,
   text: key,
-  look: 'plain',
+  variant: 'plain',
   rank,
   spots,
   inside: page,

@@ -8,16 +8,16 @@ export const SheetText = memo(function SheetText({
   y,
   text,
   anchor = 'start',
-  look = '',
+  variant = '',
 }: {
   x: number
   y: number
   text: string
   anchor?: 'start' | 'middle' | 'end'
-  look?: string
+  variant?: string
 }) {
   return (
-    <text x={x} y={y} textAnchor={anchor} className={`sheet-text sheet-halo ${look}`}>
+    <text x={x} y={y} textAnchor={anchor} className={`sheet-text sheet-halo ${variant}`}>
       {text.split(FRACTION).map((bit, i) =>
         FRACTION.test(bit) ? (
           <tspan key={i} className="frac">

@@ -14,11 +14,11 @@ export function sideMarks({ plan, body, racks, things }: Survey): readonly Mark[
       return [
         ...rack.attachments.map((each) => ({
           d: attachmentPath(plan.vehicle, each, 'side'),
-          look: 'draw-rail-side',
+          variant: 'draw-rail-side',
         })),
-        { d: line, look: 'draw-line' },
-        { d: plate, look: 'draw-plate' },
-        { d: ink, look: 'draw-ink' },
+        { d: line, variant: 'draw-line' },
+        { d: plate, variant: 'draw-plate' },
+        { d: ink, variant: 'draw-ink' },
       ].filter(({ d }) => d !== '')
     }),
     ...things

@@ -87,7 +87,7 @@ export function StillSheet({ survey, label }: { survey: Survey; label: string })
                 x={layout[view].left}
                 y={layout[view].top - 8}
                 text={TITLE[view]}
-                look="sheet-title"
+                variant="sheet-title"
               />
             </g>
           ))}

@@ -56,7 +56,7 @@ export function placedAt(thing: ThingAt, view: ViewName): string {
 export function thingMarks(thing: ThingAt, view: ViewName): readonly Mark[] {
   const { outline, detail } = pathsOf(thing, view)
   return [
-    { d: outline, look: 'draw-thing' },
-    ...[reachPath(thing, view), detail].filter((d) => d !== '').map((d) => ({ d, look: 'draw-detail' })),
+    { d: outline, variant: 'draw-thing' },
+    ...[reachPath(thing, view), detail].filter((d) => d !== '').map((d) => ({ d, variant: 'draw-detail' })),
   ]
 }

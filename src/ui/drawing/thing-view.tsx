@@ -14,9 +14,9 @@ interface Props {
 
 /** A piece of gear in one view. What is not there in the state on show is drawn dashed. */
 export const ThingView = memo(function ThingView({ thing, view, picked, pointedAt, absent }: Props) {
-  const look = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
+  const variant = `${picked ? 'draw-picked' : ''} ${pointedAt ? 'draw-pointed' : ''} ${absent ? 'draw-absent' : ''}`
   return (
-    <g transform={placedAt(thing, view)} className={look}>
+    <g transform={placedAt(thing, view)} className={variant}>
       <Marks marks={thingMarks(thing, view)} />
     </g>
   )

@@ -17,12 +17,12 @@ export function vehicleMarks(view: ViewName, vehicle: Vehicle, body: BodyOutline
   const paths =
     view === 'side' ? sidePaths(body) : view === 'plan' ? planPaths(body, vehicle) : rearPaths(body, vehicle)
   return [
-    ...(view === 'rear' ? [{ d: paths.dark, look: 'draw-tyre' }] : []),
-    { d: paths.body, look: 'draw-body' },
-    ...(view === 'side' ? [{ d: paths.dark, look: 'draw-wheel' }] : []),
-    { d: paths.glass, look: 'draw-glass' },
-    { d: paths.thin, look: 'draw-thin' },
-    ...onVehicle(vehicle).map(({ box }) => ({ d: boxIn(box, view), look: 'draw-thin' })),
-    ...(paths.centre === '' ? [] : [{ d: paths.centre, look: 'draw-centre' }]),
+    ...(view === 'rear' ? [{ d: paths.dark, variant: 'draw-tyre' }] : []),
+    { d: paths.body, variant: 'draw-body' },
+    ...(view === 'side' ? [{ d: paths.dark, variant: 'draw-wheel' }] : []),
+    { d: paths.glass, variant: 'draw-glass' },
+    { d: paths.thin, variant: 'draw-thin' },
+    ...onVehicle(vehicle).map(({ box }) => ({ d: boxIn(box, view), variant: 'draw-thin' })),
+    ...(paths.centre === '' ? [] : [{ d: paths.centre, variant: 'draw-centre' }]),
   ]
 }

@@ -3,7 +3,7 @@ import { DimensionLine } from './dimension-line'
 import type { LabelLook, PlacedLabel } from './place-labels'
 import { SheetText } from './sheet-text'
 
-const LOOK: Readonly<Record<LabelLook, string>> = {
+const VARIANT: Readonly<Record<LabelLook, string>> = {
   plain: '',
   quiet: 'sheet-quiet',
   title: 'sheet-title',
@@ -17,10 +17,10 @@ const LOOK: Readonly<Record<LabelLook, string>> = {
 export const Words = memo(function Words({ placed }: { placed: ReadonlyMap<string, PlacedLabel> }) {
   return (
     <g aria-hidden className="pointer-events-none" data-words>
-      {[...placed.values()].map(({ key, text, look, spot }) => (
+      {[...placed.values()].map(({ key, text, variant, spot }) => (
         <g key={key}>
           {spot.line && <DimensionLine {...spot.line} />}
-          <SheetText x={spot.x} y={spot.y} text={text} anchor={spot.anchor} look={LOOK[look]} />
+          <SheetText x={spot.x} y={spot.y} text={text} anchor={spot.anchor} variant={VARIANT[variant]} />
         </g>
       ))}
     </g>

@@ -2,7 +2,7 @@
 import { Fieldset } from '@/ui/kit/fieldset'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
-import { type Choices, type How, HOW_CHOICES, HOWS, type Several, type Single } from '@/core'
+import { type Choices, type Provenance, HOW_CHOICES, PROVENANCES, type Several, type Single } from '@/core'
 import { useId, type ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { FieldNote } from '@/ui/kit/field-note'
@@ -10,7 +10,7 @@ import { OtherFigures, useOtherFigures } from './other-figures'
 import { useProblem } from './problem'
 import { markPath, othersPath, useOwner, useSheetOf } from './sheet-context'
 
-/** How one figure is known, where the thing keeps that: a small mark beside its label, to be said otherwise. */
+/** Provenance one figure is known, where the thing keeps that: a small mark beside its label, to be said otherwise. */
 function KnownMark({
   at,
   label,
@@ -30,10 +30,10 @@ function KnownMark({
   const now = typeof by === 'string' ? by : ''
   const choices = HOW_CHOICES.some(([how]) => how === now)
     ? HOW_CHOICES
-    : [[now, Object.hasOwn(HOWS, now) ? HOWS[now as How].word : now], ...HOW_CHOICES]
+    : [[now, Object.hasOwn(PROVENANCES, now) ? PROVENANCES[now as Provenance].word : now], ...HOW_CHOICES]
   return (
     <select
-      aria-label="How it is known"
+      aria-label="Provenance it is known"
       aria-describedby={label}
       className={`min-h-[1.6rem] touch:min-h-11 w-24 shrink-0 text-note text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
       value={now}
@@ -150,7 +150,7 @@ export function ChoiceInput({
   hint,
   choices,
   made = [],
-  unsaid = 'Not said',
+  unstated = 'Not said',
   onChosen,
 }: {
   at: string
@@ -158,7 +158,7 @@ export function ChoiceInput({
   hint?: string | undefined
   choices: Choices
   made?: readonly string[] | undefined
-  unsaid?: string
+  unstated?: string
   onChosen?: ((value: string) => void) | undefined
 }) {
   const { register } = useFormContext()
@@ -181,7 +181,7 @@ export function ChoiceInput({
         )}
         value={typeof now === 'string' ? now : ''}
       >
-        {!narrow && <option value="">{unsaid}</option>}
+        {!narrow && <option value="">{unstated}</option>}
         {offered.map(([value, words]) => (
           <option key={value} value={value}>
             {words}

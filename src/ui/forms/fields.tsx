@@ -47,9 +47,9 @@ function FigureFields({ label, at }: { label: string; at: string }) {
           at={`${at}.counts`}
           label="Counts"
           choices={COUNTS_CHOICES}
-          unsaid="Source does not say"
+          unstated="Source does not say"
         />
-        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unsaid="As said on top" />
+        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unstated="As said on top" />
         <FieldInput field={{ is: 'text', label: 'Page it was read on' }} at={`${at}.page`} />
       </Grid>
       <ListFields field={MORE_FIGURES} at={`${at}.more`} />
@@ -281,7 +281,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
 /** The fields of a group: in its parts, or all side by side. */
 function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
   const above = useOwner()
-  const known = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
+  const pathOfKnown = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
   const loose = Object.entries(field.fields).map(([key, each]) => (
     <FieldView key={key} field={each} at={under(at, key)} />
   ))
@@ -289,7 +289,7 @@ function GroupFields({ field, at, bare = false }: { field: Group; at: string; ba
     ? field.parts.map((part, i) => <PartFields key={part.title ?? i} group={field} part={part} at={at} />)
     : loose
   const owned = (
-    <OwnerProvider value={known}>
+    <OwnerProvider value={pathOfKnown}>
       {body}
       <Wrong at={at} />
     </OwnerProvider>

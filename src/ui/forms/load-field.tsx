@@ -3,7 +3,7 @@ import { Button } from '@/ui/kit/button'
 import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core'
 import { Ellipsis, X } from 'lucide-react'
 import { Choice } from '@/ui/kit/choice'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
 const BASIS_CHOICES = choicesOf(BASES, ({ word }) => word).filter(([basis]) => BASES[basis].said)

@@ -8,8 +8,8 @@ import { TickBox } from '@/ui/kit/field'
 import { Note } from '@/ui/kit/field-note'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Modal } from '@/ui/kit/modal'
-import { PhraseLine } from '@/ui/kit/quantity'
-import type { Pasted } from './paste-sheet'
+import { PhraseLine } from '@/ui/figures/quantity'
+import type { Pasted } from './pasted'
 
 function Readings({
   readings,

@@ -1,18 +1,11 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import type { SheetReading, Source } from '@/core'
+import type { SheetReading } from '@/core'
 import { Button } from '@/ui/kit/button'
+import type { Pasted } from './pasted'
 
 const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => module.PasteDialog))
-
-export interface Pasted {
-  readonly taken: readonly SheetReading[]
-  readonly all: readonly SheetReading[]
-  readonly from: Source['kind']
-  /** Which of several things it is about, where there are several. */
-  readonly of: string
-}
 
 /** Reads a maker's sheet, a page of a manual or a message into the fields of a form. */
 export function PasteSheet({

@@ -5,7 +5,7 @@ import {
   mergeItems,
   placeWords,
   wholeReader,
-  type ReadDraft,
+  type DraftResult,
   READ_FROM,
   toDraft,
   type UnitSystem,
@@ -50,7 +50,7 @@ export interface MetAgain {
 interface Sheet<T> {
   readonly form: UseFormReturn
   /** The thing as the sheet stands now, whole: what cannot be read keeps its last valid value. */
-  readonly read: ReadDraft<T>
+  readonly read: DraftResult<T>
   readonly again: MetAgain | undefined
   readonly from: string
   readonly setFrom: (from: string) => void

@@ -1,7 +1,7 @@
 'use client'
 import { STATE_WORD, STATES, type Survey, type UnitChoice } from '@/core'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
-import { downloadPlan } from '@/ui/kit/open-file'
+import { downloadPlan } from '@/ui/app/open-file'
 import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'
 import { type DialogName } from '@/ui/state/dialog-store'
 import { usePlan } from '@/ui/state/plan-store'

@@ -6,7 +6,7 @@ import { Button } from '@/ui/kit/button'
 import { TextField } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
 import { FileButton } from '@/ui/kit/file-button'
-import { StoredPicture } from '@/ui/kit/stored-picture'
+import { StoredPicture } from '@/ui/app/stored-picture'
 import { usePlan } from '@/ui/state/plan-store'
 import { smallPicture } from './small-picture'
 

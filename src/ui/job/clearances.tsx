@@ -3,7 +3,7 @@ import { Button } from '@/ui/kit/button'
 import type { Clearance, Plan } from '@/core'
 import { useState } from 'react'
 import { TextField } from '@/ui/kit/choice'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { refused, usePlan } from '@/ui/state/plan-store'
 

@@ -8,7 +8,7 @@ import { useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'
 import { usePlan } from '@/ui/state/plan-store'
 import { Modal } from '@/ui/kit/modal'
-import { downloadPlan } from '@/ui/kit/open-file'
+import { downloadPlan } from '@/ui/app/open-file'
 
 /** Asks once before a job is gone, and offers its file first. */
 export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }) {

@@ -1,7 +1,7 @@
 'use client'
 import type { Plan } from '@/core'
 import { Button } from '@/ui/kit/button'
-import { HouseRulesFields } from '@/ui/kit/house-rules-fields'
+import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'

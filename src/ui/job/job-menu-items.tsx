@@ -2,7 +2,7 @@
 import { Problem } from '@/ui/kit/field-note'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { useCloseMenu } from '@/ui/kit/menu'
-import { downloadPlan } from '@/ui/kit/open-file'
+import { downloadPlan } from '@/ui/app/open-file'
 import { to } from '@/ui/routes'
 import type { Plan } from '@/core'
 import { useRouter } from 'next/navigation'
@@ -50,7 +50,7 @@ function TakeAlong({ plan }: { plan: Plan }) {
   const close = useCloseMenu()
   const [reason, setReason] = useState<string>()
   const take = async () => {
-    const { downloadParcel } = await import('@/ui/kit/download-bundle')
+    const { downloadParcel } = await import('@/ui/app/download-bundle')
     const why = await downloadParcel(plan.id)
     setReason(why)
     if (why === undefined) close()

@@ -1,7 +1,7 @@
 'use client'
 import type { Plan, Stage } from '@/core'
 import { ButtonLink } from '@/ui/kit/button'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import type { RouteName } from '@/ui/routes'
 import { JobBar } from './job-bar'
 

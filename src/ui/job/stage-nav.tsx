@@ -3,10 +3,10 @@ import Link from 'next/link'
 import { memo, useState } from 'react'
 import { type Plan, type Stage, STAGE_WORD, STAGES, type StageState, stageWords } from '@/core'
 import { Button } from '@/ui/kit/button'
-import { dayWords } from '@/ui/kit/when-words'
+import { dayWords } from '@/ui/kit/day-words'
 import { stageAddress } from './stage-links'
 
-const LOOK: Readonly<Record<StageState['at'], string>> = {
+const VARIANT: Readonly<Record<StageState['at'], string>> = {
   stop: 'text-stopline font-semibold',
   findOut: 'text-accent font-semibold',
   mind: 'text-mindline font-semibold',
@@ -53,7 +53,7 @@ export const StageNav = memo(function StopsNav({
               className="aria-[current]:border-base-content hover:bg-base-200 flex min-h-11 min-w-11 flex-col items-center justify-center border-b-[3px] border-transparent px-2 text-center leading-tight whitespace-nowrap"
             >
               <span className="text-plain font-semibold">{STAGE_WORD[stage]}</span>{' '}
-              <span className={`min-h-[1.1em] text-note ${stages ? LOOK[stages[stage].at] : ''}`}>
+              <span className={`min-h-[1.1em] text-note ${stages ? VARIANT[stages[stage].at] : ''}`}>
                 {words(stage)}
               </span>
             </Link>

@@ -2,7 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import type { Occupant, Plan, Use } from '@/core'
 import { Choice, TextField } from '@/ui/kit/choice'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { basisChoices, typedMass } from '@/ui/forms/load-field'
 import { Modal } from '@/ui/kit/modal'
 import { refused, usePlan } from '@/ui/state/plan-store'

@@ -1,7 +1,7 @@
 import Link from 'next/link'
 import type { ComponentProps } from 'react'
 
-const LOOK = {
+const VARIANT = {
   plain: 'btn-soft',
   solid: 'btn-primary',
   /** Bare words among their like: a bar of screens, the tools of a page. */
@@ -10,7 +10,7 @@ const LOOK = {
   word: 'btn-link text-ink2 px-2',
 } as const
 
-type ButtonLook = keyof typeof LOOK
+type ButtonLook = keyof typeof VARIANT
 
 interface Look {
   /** One solid key at most where one thing is to be done. */
@@ -23,12 +23,12 @@ interface Pressed extends Look {
 }
 
 /** The classes of a key, whose words wrap rather than run out of it. */
-const buttonClass = (look: ButtonLook = 'plain', more = ''): string =>
-  `btn h-auto max-w-full min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${LOOK[look]} ${more}`
+const buttonClass = (variant: ButtonLook = 'plain', more = ''): string =>
+  `btn h-auto max-w-full min-h-11 min-w-11 py-1 text-left transition-none text-plain leading-tight ${VARIANT[variant]} ${more}`
 
 /** A key: pressed by hand, by keyboard, or by a glove. */
-export function Button({ variant: look, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
-  const held = pressed === true && look !== 'quiet' ? 'solid' : look
+export function Button({ variant, pressed, className, ...rest }: ComponentProps<'button'> & Pressed) {
+  const held = pressed === true && variant !== 'quiet' ? 'solid' : variant
   return <button type="button" className={buttonClass(held, className)} aria-pressed={pressed} {...rest} />
 }
 
@@ -43,6 +43,6 @@ export function TextLink({ className = '', ...rest }: ComponentProps<typeof Link
 }
 
 /** A key that leads to another screen. */
-export function ButtonLink({ variant: look, className, ...rest }: ComponentProps<typeof Link> & Look) {
-  return <Link className={buttonClass(look, className)} {...rest} />
+export function ButtonLink({ variant, className, ...rest }: ComponentProps<typeof Link> & Look) {
+  return <Link className={buttonClass(variant, className)} {...rest} />
 }

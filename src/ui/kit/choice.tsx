@@ -7,14 +7,14 @@ export function Choice<T extends string>({
   label,
   value,
   options,
-  unsaid,
+  unstated,
   onChange,
   className = '',
 }: {
   label: string
   value: T | ''
   /** What is offered while nothing is chosen. */
-  unsaid?: string
+  unstated?: string
   options: readonly (readonly [T, string])[]
   onChange: (value: T) => void
   className?: string
@@ -31,7 +31,7 @@ export function Choice<T extends string>({
             if (chosen) onChange(chosen[0])
           }}
         >
-          {unsaid !== undefined && <option value="">{unsaid}</option>}
+          {unstated !== undefined && <option value="">{unstated}</option>}
           {options.map(([each, words]) => (
             <option key={each} value={each}>
               {words}

@@ -7,7 +7,7 @@ export function FileButton({
   label,
   says,
   accept = '.json,application/json',
-  variant: look,
+  variant,
   onFile,
 }: {
   /** What is on the key. */
@@ -34,7 +34,7 @@ export function FileButton({
           if (file) onFile(file)
         }}
       />
-      <Button {...(look ? { variant: look } : {})} onClick={() => input.current?.click()}>
+      <Button {...(variant ? { variant } : {})} onClick={() => input.current?.click()}>
         {label}
       </Button>
     </>

@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react'
 
 /** One question of the screen: a title, what it shows, and the table behind the picture. */
 export function Panel({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
-  const id = `forces-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
+  const id = `panel-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
     <section
       aria-labelledby={id}

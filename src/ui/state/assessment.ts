@@ -6,8 +6,8 @@ let last: Assessment | undefined
 
 /** Survey and review of a plan, once per plan. */
 export function assessmentOf(plan: Plan): Assessment {
-  const known = assessed.get(plan)
-  if (known) return known
+  const cached = assessed.get(plan)
+  if (cached) return cached
   const fresh = assess(plan, last?.plan.id === plan.id ? last : undefined)
   assessed.set(plan, fresh)
   last = fresh

@@ -18,7 +18,7 @@ interface FixesKnown {
 }
 
 const NOTHING: FixesKnown = { plan: undefined, byFinding: new Map(), stopped: undefined }
-const useKnown = create<FixesKnown>(() => NOTHING)
+const useFoundFixes = create<FixesKnown>(() => NOTHING)
 
 const client = new WorkerClient<FixesQuestion, FixesAnswer>(
   () => new Worker(new URL('../../workers/fixes.worker.ts', import.meta.url)),
@@ -33,7 +33,7 @@ function show(): void {
   if (come.size === 0) return
   const fresh = come
   come = new Map()
-  useKnown.setState(({ byFinding }) => ({ byFinding: new Map([...byFinding, ...fresh]) }))
+  useFoundFixes.setState(({ byFinding }) => ({ byFinding: new Map([...byFinding, ...fresh]) }))
   showing = setTimeout(show, SHOWN_EVERY_MS)
 }
 
@@ -45,9 +45,9 @@ function forgetCome(): void {
 
 /** Has the fixes of a plan's findings looked for, in this order; what was asked of an older plan is dropped. */
 export function askFixes(plan: Plan, findings: readonly Finding[]): void {
-  if (useKnown.getState().plan === plan && sentStock === stockNow()) return
+  if (useFoundFixes.getState().plan === plan && sentStock === stockNow()) return
   forgetCome()
-  useKnown.setState({ ...NOTHING, plan })
+  useFoundFixes.setState({ ...NOTHING, plan })
   ticket += 1
   const mine = ticket
   const findingIds = findings.map(({ id }) => id)
@@ -59,9 +59,9 @@ export function askFixes(plan: Plan, findings: readonly Finding[]): void {
   client.ask({
     question: (justStarted) => {
       const stock = stockNow()
-      const known = !justStarted && stock === sentStock
+      const cached = !justStarted && stock === sentStock
       sentStock = stock
-      return { ticket: mine, plan, findingIds, ...(known ? {} : { stock }) }
+      return { ticket: mine, plan, findingIds, ...(cached ? {} : { stock }) }
     },
     listener: (answer) => {
       if (answer.ticket !== mine) return 'older'
@@ -70,7 +70,7 @@ export function askFixes(plan: Plan, findings: readonly Finding[]): void {
       if (showing === undefined) show()
       return left.size === 0 ? 'last' : 'more'
     },
-    failed: () => useKnown.setState({ stopped: stoppedWords('The search for fixes') }),
+    failed: () => useFoundFixes.setState({ stopped: stoppedWords('The search for fixes') }),
   })
 }
 
@@ -78,7 +78,7 @@ export function askFixes(plan: Plan, findings: readonly Finding[]): void {
 export function endFixes(): void {
   client.end()
   forgetCome()
-  useKnown.setState(NOTHING)
+  useFoundFixes.setState(NOTHING)
 }
 
 /**
@@ -88,16 +88,16 @@ export function endFixes(): void {
 export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefined> {
   return new Promise((resolve) => {
     const stops: (() => void)[] = []
-    const look = (): void => {
-      const known = useKnown.getState()
+    const variant = (): void => {
+      const cached = useFoundFixes.getState()
       const gone = usePlan.getState().plan !== plan
-      const remedies = known.plan === plan ? known.byFinding.get(finding.id) : undefined
-      if (!gone && !remedies && known.stopped === undefined) return
+      const remedies = cached.plan === plan ? cached.byFinding.get(finding.id) : undefined
+      if (!gone && !remedies && cached.stopped === undefined) return
       for (const stop of stops) stop()
       resolve(gone ? undefined : remedies?.[0])
     }
-    stops.push(useKnown.subscribe(look), usePlan.subscribe(look))
-    look()
+    stops.push(useFoundFixes.subscribe(variant), usePlan.subscribe(variant))
+    variant()
   })
 }
 
@@ -119,7 +119,7 @@ export function useFixes(
   readonly remediesOf: (finding: Finding) => readonly Remedy[] | undefined
   readonly stopped: string | undefined
 } {
-  const known = useKnown()
+  const cached = useFoundFixes()
   const open = useMemo(() => findings.filter(isOpen), [findings])
   useEffect(() => {
     const ask = () => askFixes(plan, open)
@@ -129,7 +129,7 @@ export function useFixes(
   }, [plan, open])
   useEffect(() => endFixes, [])
   return {
-    remediesOf: ({ id }) => (known.plan === plan ? known.byFinding.get(id) : undefined),
-    stopped: known.stopped,
+    remediesOf: ({ id }) => (cached.plan === plan ? cached.byFinding.get(id) : undefined),
+    stopped: cached.stopped,
   }
 }

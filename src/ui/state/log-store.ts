@@ -104,10 +104,10 @@ export const useLog = create<LogStore>((set, get) => {
       const { events, jobs } = await glimpseCarLogs([carId])
       if (isLogHere(get().of, { carId }) || !jobs.some(({ car }) => car.id === carId)) return
       const store = get()
-      const known = new Set(store.jobs.map(({ id }) => id))
+      const cached = new Set(store.jobs.map(({ id }) => id))
       set({
         events: united(store.events, events),
-        jobs: [...store.jobs, ...jobs.filter(({ id }) => !known.has(id))],
+        jobs: [...store.jobs, ...jobs.filter(({ id }) => !cached.has(id))],
         glimpsed: withLast(store.glimpsed, carId),
       })
     } catch {
@@ -193,8 +193,8 @@ const records = new WeakMap<readonly LogEvent[], RackRecord>()
 
 /** What a list of events says; worked out once for each list. */
 export function recordOf(own: readonly LogEvent[]): RackRecord {
-  const known = records.get(own)
-  if (known) return known
+  const cached = records.get(own)
+  if (cached) return cached
   const record = replay(own)
   records.set(own, record)
   return record

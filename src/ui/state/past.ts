@@ -1,18 +1,18 @@
 import { type PastStep, type Patch, patchBetween, patched, type Plan, planSchema, thinned } from '@/core'
 import { useSettings } from './settings-store'
 
-interface Known {
+interface SavedPlan {
   readonly before: Plan
   readonly step: PastStep
 }
 
 /** How each plan leads back to the one before it, once it was worked out or read. */
-const known = new WeakMap<Plan, Known>()
+const cached = new WeakMap<Plan, SavedPlan>()
 
 /** The step from one state to the next was made elsewhere, at a time and by somebody. */
 function signedElsewhere(before: Plan, now: Plan, { at, by }: Pick<PastStep, 'at' | 'by'>): void {
   const back = patchBetween(now, before)
-  known.set(now, { before, step: { at, ...(by === undefined ? {} : { by }), back } })
+  cached.set(now, { before, step: { at, ...(by === undefined ? {} : { by }), back } })
 }
 
 /** The steps that lead back from a plan through its past, oldest first, as they are kept on the shelf. */
@@ -24,7 +24,7 @@ export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[
   const all = [...past, plan]
   return all.slice(1).map((now, i) => {
     const before = all[i] ?? now
-    const found = known.get(now)
+    const found = cached.get(now)
     if (found?.before === before) return found.step
     const by = useSettings.getState().settings.fitter
     const step = {
@@ -32,7 +32,7 @@ export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[
       ...(by === '' ? {} : { by }),
       back: patchBetween(now, before),
     }
-    known.set(now, { before, step })
+    cached.set(now, { before, step })
     return step
   })
 }
@@ -43,7 +43,7 @@ export function pastOf(plan: Plan, steps: readonly PastStep[]): readonly Plan[] 
   let now = plan
   for (const step of steps.toReversed()) {
     const before = patched(now, step.back) as Plan
-    known.set(now, { before, step })
+    cached.set(now, { before, step })
     past.unshift(before)
     now = before
   }

@@ -153,18 +153,18 @@ export function barChannels(survey: Survey): readonly BarChannel[] {
 
 /** The channels that nuts of one thing on the plan are wanted in. */
 export function channelsFor(survey: Survey, { placement: { id } }: ThingAt): readonly BarChannel[] {
-  let known = byThing.get(survey)
-  if (!known) {
+  let cached = byThing.get(survey)
+  if (!cached) {
     const found = new Map<string, BarChannel[]>()
     for (const channel of barChannels(survey))
       for (const placementId of new Set(
         channel.channel.wanted.map((nut) => nut.id.slice(0, nut.id.lastIndexOf('/'))),
       ))
         found.set(placementId, [...(found.get(placementId) ?? []), channel])
-    known = found
-    byThing.set(survey, known)
+    cached = found
+    byThing.set(survey, cached)
   }
-  return known.get(id) ?? []
+  return cached.get(id) ?? []
 }
 
 function channelsOf(survey: Survey): BarChannel[] {

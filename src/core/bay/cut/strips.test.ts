@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { yardVan, podJob } from '@/demo/plans'
-import { USUAL_BAY } from '../../plan/house'
+import { USUAL_BAY } from '../../plan/schema/house'
 import { survey } from '../../survey/survey'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
-import { barsOf, type Rack } from '../../plan/rack'
+import type { Plan } from '../../plan/schema/plan'
+import { barsOf, type Rack } from '../../plan/schema/rack'
 import { cutLength, cutList, stripsByBar, gapsBetween, unsureFindings } from './strips'
 
 const stretch = fc

@@ -1,10 +1,10 @@
 import type { Finding } from '../../review/finding'
-import type { BayRules } from '../../plan/house'
+import type { BayRules } from '../../plan/schema/house'
 import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
-import { hasChannel, hasUnderChannel } from '../../plan/rack'
+import { hasChannel, hasUnderChannel } from '../../plan/schema/rack'
 import { contactsKnown, contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
-import { cutBarLengths, type CutPlan } from './bar-lengths'
+import { cutBarLengths, type CutPlan } from './strip-cutting'
 
 /** A stretch of a groove that a rubber strip closes, and the length to cut for it, mm across the vehicle. */
 interface FillerStrip {

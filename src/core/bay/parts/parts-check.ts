@@ -1,9 +1,9 @@
 import { PART_ROLES } from '../../kinds/part-role'
-import type { Fastener } from '../../plan/fastening'
-import type { Gear } from '../../plan/gear'
+import type { Fastener } from '../../plan/schema/fastening'
+import type { Gear } from '../../plan/schema/gear'
 import { toFit } from '../../units/scalars'
-import type { Part } from '../../plan/rack'
-import type { Work } from '../../plan/work'
+import type { Part } from '../../plan/schema/rack'
+import type { Work } from '../../plan/schema/work'
 import type { Finding } from '../../review/finding'
 import { contactYs } from '../../survey/mounting/contacts'
 import type { RackAt } from '../../survey/frame/arrangement'
@@ -42,7 +42,7 @@ interface PartsCheck {
   /** Lines to buy of which nobody said a price. */
   readonly unpriced: number
   /** Lines of which nobody said whether they are there: what is still to buy is more by as much as is not. */
-  readonly unsaid: number
+  readonly unstated: number
 }
 
 const haveOf = (work: Work | undefined): PartsLine['have'] =>
@@ -301,7 +301,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
     total: sum(lines),
     toBuy: sum(bought),
     unpriced: bought.filter(({ price }) => price === undefined).length,
-    unsaid: lines.filter(({ have, inBox }) => have === 'unsaid' && inBox !== 'inBox').length,
+    unstated: lines.filter(({ have, inBox }) => have === 'unsaid' && inBox !== 'inBox').length,
   }
 }
 

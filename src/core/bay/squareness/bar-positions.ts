@@ -1,7 +1,7 @@
 import { TAPED_NAME, type Taped } from '../../log/taped'
 import type { HeldBy } from '../../kinds/attachment'
 import { deg, mm, type Phrase } from '../../units/phrase'
-import { squareness as skewOf } from '../../survey/bars/squareness'
+import { squareness as skewOf } from '../../survey/bars/bar-squareness'
 import { plannedReading, type PlannedPair } from './taped'
 import type { JudgedReading, Middles } from './bar-readings'
 import { sidewaysMm } from './possible'

@@ -1,5 +1,5 @@
 import { TAPED, type Readings, type Taped } from '../../log/taped'
-import { readingsSummary } from '../../plan/measurement'
+import { readingsSummary } from '../../plan/schema/measurement'
 import type { Finding, Severity } from '../../review/finding'
 import { mm, type Phrase } from '../../units/phrase'
 import { type PlannedPair } from './taped'

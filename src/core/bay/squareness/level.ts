@@ -1,5 +1,5 @@
 import type { Taped } from '../../log/taped'
-import { readingsSummary } from '../../plan/measurement'
+import { readingsSummary } from '../../plan/schema/measurement'
 import { mm } from '../../units/phrase'
 import type { PlannedPair } from './taped'
 import type { JudgedReading, Middles } from './bar-readings'

@@ -1,5 +1,5 @@
 import { TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/taped'
-import { readingsSummary } from '../../plan/measurement'
+import { readingsSummary } from '../../plan/schema/measurement'
 import { mm, type Phrase } from '../../units/phrase'
 import { type PlannedPair } from './taped'
 import type { JudgedReading, Middle, Middles } from './bar-readings'
@@ -106,12 +106,12 @@ function diagonals(pair: PlannedPair, middles: Middles): Impossible[] {
 function overhangs(pair: PlannedPair, middles: Middles, which: 'front' | 'rear'): Impossible[] {
   const { name, lengthMm, capMm } = pair[which]
   const [left, right] = [middles[`${which}OverLeft`], middles[`${which}OverRight`]]
-  const known = [left, right].filter((each) => each !== undefined)
-  if (known.length === 0) return []
+  const sides = [left, right].filter((each) => each !== undefined)
+  if (sides.length === 0) return []
   const across = acrossOf(pair, middles, which)
   const caps = 2 * (capMm ?? 0)
-  const sum = known.reduce((so, each) => so + each.mm, 0) + across.mm + pair.footWidthMm + caps
-  const allowed = known.reduce((so, each) => so + each.offMm, 0) + across.offMm
+  const sum = sides.reduce((so, each) => so + each.mm, 0) + across.mm + pair.footWidthMm + caps
+  const allowed = sides.reduce((so, each) => so + each.offMm, 0) + across.offMm
   const over = sum - lengthMm
   const both = left !== undefined && right !== undefined
   const short = both && -over > allowed + (capMm === undefined ? 2 * ANY_CAP_MM : 0)

@@ -194,14 +194,14 @@ describe('readings from the wrong mark', () => {
   })
 
   it('a cap that nobody described may take what is left over, but makes nothing longer', () => {
-    const unsaid = { ...pair, front: { ...pair.front, capMm: undefined } }
+    const unstated = { ...pair, front: { ...pair.front, capMm: undefined } }
     const of = (over: number) =>
-      squarenessFindings(unsaid, { frontOverLeft: [over], frontOverRight: [over] }).map(({ id }) =>
+      squarenessFindings(unstated, { frontOverLeft: [over], frontOverRight: [over] }).map(({ id }) =>
         id.split(' ').at(-1),
       )
     expect(of(80)).toEqual(['centred'])
     expect(of(100)).toEqual(['datum'])
-    expect(plannedReading(unsaid, 'frontOverLeft')).toBeUndefined()
+    expect(plannedReading(unstated, 'frontOverLeft')).toBeUndefined()
   })
 
   it('readings of one thing that disagree are taken again', () => {

@@ -1,5 +1,5 @@
-import type { Part } from '../../plan/rack'
-import type { WorkStep } from '../../plan/work'
+import type { Part } from '../../plan/schema/rack'
+import type { WorkStep } from '../../plan/schema/work'
 import type { RackAt } from '../../survey/frame/arrangement'
 import { about } from './minutes'
 import type { Step } from './step'

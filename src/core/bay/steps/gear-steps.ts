@@ -1,5 +1,5 @@
 import { mm } from '../../units/phrase'
-import type { BayRules } from '../../plan/house'
+import type { BayRules } from '../../plan/schema/house'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { channelsFor } from '../channel/channel'

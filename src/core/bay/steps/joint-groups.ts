@@ -1,7 +1,7 @@
 import { MOUNTS } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import { toFit } from '../../units/scalars'
-import type { BayRules } from '../../plan/house'
+import type { BayRules } from '../../plan/schema/house'
 import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/frame/arrangement'
 import { contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'

@@ -1,4 +1,4 @@
-import type { Phase } from '../../plan/work'
+import type { Phase } from '../../plan/schema/work'
 
 /** The first two stages go on side by side; from then on each waits for the one before. */
 export const LEVEL: Readonly<Record<Phase, number>> = {

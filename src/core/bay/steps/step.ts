@@ -1,5 +1,5 @@
 import type { Taped } from '../../log/taped'
-import type { Minutes, Phase } from '../../plan/work'
+import type { Minutes, Phase } from '../../plan/schema/work'
 import type { Phrase } from '../../units/phrase'
 import type { BarChannel } from '../channel/channel'
 import type { ProofItem } from '../proof'

@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, frameJob, hatchJob, ridgeTent, twinSpan, yardVan } from '@/demo/plans'
 import { phraseText } from '../../units/phrase'
-import type { Plan } from '../../plan/plan'
-import type { Part } from '../../plan/rack'
-import { USUAL_BAY } from '../../plan/house'
+import type { Plan } from '../../plan/schema/plan'
+import type { Part } from '../../plan/schema/rack'
+import { USUAL_BAY } from '../../plan/schema/house'
 import { survey } from '../../survey/survey'
 import { barChannels } from '../channel/channel'
 import { partsCheck } from '../parts/parts-check'
@@ -234,7 +234,7 @@ describe('what comes before what', () => {
       guessKg: 16,
       target: { of: 'load', loadId: 'paddles' },
     })
-    const known: Plan = {
+    const cached: Plan = {
       ...twinSpan,
       placements: twinSpan.placements.map((placement) => ({
         ...placement,
@@ -245,7 +245,7 @@ describe('what comes before what', () => {
       })),
     }
     const ids = (weighed: string[]) => {
-      const order = jobSteps(survey(known), USUAL_BAY, new Set(weighed))
+      const order = jobSteps(survey(cached), USUAL_BAY, new Set(weighed))
       return order.ok ? order.steps.map(({ id }) => id) : []
     }
     expect(ids([])).not.toContain('weigh/double-boat/paddles')

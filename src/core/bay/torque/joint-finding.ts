@@ -44,7 +44,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
       sentence: [
         `${joint.name}: no torque is given. `,
         newtonMetre(torque.nm),
-        ` is the table’s advice for ${fastener.thread}, ${torque.gradeSaid ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
+        ` is the table’s advice for ${fastener.thread}, ${torque.gradeStated ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
       ],
     }
   if (fastener.torqueFrom?.kind === 'told') {

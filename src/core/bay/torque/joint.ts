@@ -1,6 +1,6 @@
-import { readAs } from '../../kinds/how-known'
-import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/fastening'
-import { USUAL_SINGLE_FIGURE, type BayRules } from '../../plan/house'
+import { readAs } from '../../kinds/provenance'
+import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/schema/fastening'
+import { USUAL_SINGLE_FIGURE, type BayRules } from '../../plan/schema/house'
 import { NUT_FACTOR, tableTorqueNm } from './table-torque'
 
 /** Who a joint belongs to: a part of a rack, or a piece of gear where it sits. */
@@ -15,7 +15,7 @@ export type Torque =
       readonly kind: 'advice'
       readonly nm: number
       readonly grade: Grade
-      readonly gradeSaid: boolean
+      readonly gradeStated: boolean
       readonly condition: Condition
       readonly k: number
       /** The table's figure is cut to what the part bears at most. */
@@ -88,7 +88,7 @@ export function torqueOf(fastener: Fastener, rules: BayRules): Torque {
     kind: 'advice',
     nm: Math.min(found.nm, atMostNm ?? Infinity),
     grade: found.grade,
-    gradeSaid: own !== undefined,
+    gradeStated: own !== undefined,
     condition,
     k: NUT_FACTOR[condition],
     cut: atMostNm !== undefined && atMostNm < found.nm,

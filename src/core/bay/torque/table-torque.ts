@@ -1,4 +1,4 @@
-import type { Condition, Grade } from '../../plan/fastening'
+import type { Condition, Grade } from '../../plan/schema/fastening'
 
 /** Stress area of coarse metric threads, mm². Published: ISO 898-1, from memory. */
 const STRESS_AREA_MM2: Readonly<Record<string, number>> = {

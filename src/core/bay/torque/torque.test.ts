@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { runs } from '@/core/runs.testing'
-import type { Fastener } from '../../plan/fastening'
-import { USUAL_BAY } from '../../plan/house'
+import type { Fastener } from '../../plan/schema/fastening'
+import { USUAL_BAY } from '../../plan/schema/house'
 import { formatQuantity } from '../../units/format'
 import { unitOf } from '../../units/dimension'
 import { aimNm, jointOf, signWords, torqueOf, type JointOwner } from './joint'
@@ -86,14 +86,14 @@ describe('what a joint wants', () => {
           if (torque.kind !== 'advice') throw new Error('no advice')
           expect(torque.nm).toBeLessThanOrEqual(atMostNm)
           expect(torque.nm).toBeLessThanOrEqual(tableTorqueNm(thread, torque.grade, condition) ?? 0)
-          expect(torque.gradeSaid).toBe(grade !== undefined)
+          expect(torque.gradeStated).toBe(grade !== undefined)
         },
       ),
     )
   })
 
   it('takes an unmarked bolt for the weakest grade', () => {
-    expect(joint({}).torque).toMatchObject({ grade: 'A2-70', gradeSaid: false })
+    expect(joint({}).torque).toMatchObject({ grade: 'A2-70', gradeStated: false })
   })
 
   it('by feel has no figure, and an unknown thread is a thing to find out', () => {

@@ -1,9 +1,9 @@
-import { HOWS } from '../../kinds/how-known'
-import type { Gear } from '../../plan/gear'
-import type { Known } from '../../plan/known'
-import type { Part } from '../../plan/rack'
-import type { Rating, Source } from '../../plan/rating'
-import type { Vehicle } from '../../plan/vehicle'
+import { PROVENANCES } from '../../kinds/provenance'
+import type { Gear } from '../../plan/schema/gear'
+import type { ProvenanceByField } from '../../plan/schema/provenance'
+import type { Part } from '../../plan/schema/rack'
+import type { Rating, Source } from '../../plan/schema/rating'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import { IN_STATE } from '../../review/finding'
 import { kg, kmH, mm, newtonMetre, type Phrase } from '../../units/phrase'
 import type { State } from '../../units/scalars'
@@ -79,7 +79,7 @@ const isSize = (reading: SheetReading): reading is Size => Object.hasOwn(FIELD, 
 /** A thing's sizes with those read, and how they are known. */
 function sized<
   T extends {
-    readonly known?: Known | undefined
+    readonly known?: ProvenanceByField | undefined
     readonly typed?: Readonly<Record<string, string>> | undefined
   },
 >(thing: T, taken: readonly SheetReading[], from: Source['kind']): T {
@@ -89,11 +89,11 @@ function sized<
   const typed = Object.fromEntries(
     Object.entries(thing.typed ?? {}).filter(([field]) => !fields.includes(field)),
   )
-  const known = Object.fromEntries(sizes.map(({ what }) => [FIELD[what], { by: from }]))
+  const provenance = Object.fromEntries(sizes.map(({ what }) => [FIELD[what], { by: from }]))
   return {
     ...thing,
     ...Object.fromEntries(sizes.map(({ what, mm: value }) => [FIELD[what], value])),
-    known: { ...thing.known, ...known },
+    known: { ...thing.known, ...provenance },
     ...(thing.typed && { typed }),
   }
 }
@@ -123,7 +123,7 @@ export function gearWith(
   return {
     ...sized(gear, taken, from),
     ...(weight?.what === 'weight' && {
-      mass: { ...mass, kg: weight.kg, basis: HOWS[from].basis, by: weight.words.slice(0, MOST_BY) },
+      mass: { ...mass, kg: weight.kg, basis: PROVENANCES[from].basis, by: weight.words.slice(0, MOST_BY) },
     }),
     ...(spread?.what === 'spread' && {
       fit: { ...gear.fit, spreadMm: { fromMm: spread.fromMm, toMm: spread.toMm } },

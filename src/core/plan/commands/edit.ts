@@ -1,5 +1,5 @@
 import type * as z from '../../units/schema'
-import type { Plan } from '../plan'
+import type { Plan } from '../schema/plan'
 
 /** Why an edit cannot be made, in a sentence. */
 export class Refusal {

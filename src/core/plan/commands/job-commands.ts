@@ -1,11 +1,11 @@
 import * as z from '../../units/schema'
 import { idSchema } from '../../units/scalars'
-import { asideSchema } from '../aside'
-import { carSchema } from '../car'
-import { houseRulesSchema } from '../house'
-import { measurementSchema } from '../measurement'
-import { clearanceSchema, jobSchema, useSchema } from '../placement'
-import { confirmed, startSchema } from '../starts'
+import { asideSchema } from '../schema/aside'
+import { carSchema } from '../schema/car'
+import { houseRulesSchema } from '../schema/house'
+import { measurementSchema } from '../schema/measurement'
+import { clearanceSchema, jobSchema, useSchema } from '../schema/placement'
+import { confirmed, startSchema } from '../../provenance/starts'
 import { edit, editInPlace, upsert, andThen, removeById } from './edit'
 
 /** Edits of the job itself: whose it is, how it is used, what was measured, asked and set aside. */

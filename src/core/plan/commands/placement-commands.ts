@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { whenSchema } from '../../kinds/when'
 import { idSchema, positionMm, typedSchema } from '../../units/scalars'
-import { gearSchema, turnSchema } from '../gear'
+import { gearSchema, turnSchema } from '../schema/gear'
 import {
   fittingSchema,
   hostSchema,
@@ -10,8 +10,8 @@ import {
   placementSchema,
   strapsSchema,
   type Placement,
-} from '../placement'
-import type { Plan } from '../plan'
+} from '../schema/placement'
+import type { Plan } from '../schema/plan'
 import { updateWhere, edit, editInPlace, upsert, Refusal, retyped, andThen, removeById } from './edit'
 
 const placementId = { placementId: idSchema }

@@ -1,8 +1,8 @@
 import * as z from '../../units/schema'
 import { idSchema, positionMm, statusSchema, typedSchema } from '../../units/scalars'
-import type { Placement } from '../placement'
-import type { Plan } from '../plan'
-import { barSchema, barsOf, partSchema, rackSchema, type Bar, type Part, type Rack } from '../rack'
+import type { Placement } from '../schema/placement'
+import type { Plan } from '../schema/plan'
+import { barSchema, barsOf, partSchema, rackSchema, type Bar, type Part, type Rack } from '../schema/rack'
 import { updateWhere, edit, editInPlace, Refusal, retyped, andThen } from './edit'
 import { onPlacement, takenOff } from './placement-commands'
 

@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { idSchema } from '../../units/scalars'
-import type { Plan } from '../plan'
-import { ratingSchema, type Rated, type Rating } from '../rating'
+import type { Plan } from '../schema/plan'
+import { ratingSchema, type Rated, type Rating } from '../schema/rating'
 import { updateWhere, edit, upsert, Refusal, andThen, removeById } from './edit'
 import { onPart } from './rack-commands'
 

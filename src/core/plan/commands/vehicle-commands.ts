@@ -1,7 +1,7 @@
 import { idSchema } from '../../units/scalars'
-import { gearSchema } from '../gear'
-import { gearMassSchema } from '../gear-mass'
-import { vehicleSchema } from '../vehicle'
+import { gearSchema } from '../schema/gear'
+import { gearMassSchema } from '../schema/gear-mass'
+import { vehicleSchema } from '../schema/vehicle'
 import { updateWhere, edit, editInPlace, upsert, andThen } from './edit'
 
 /** Edits of the vehicle and of the gear that the plan knows. */

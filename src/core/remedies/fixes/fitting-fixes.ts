@@ -1,5 +1,5 @@
-import type { Fitting } from '../../plan/placement'
-import { startsOf } from '../../plan/starts'
+import type { Fitting } from '../../plan/schema/placement'
+import { startsOf } from '../../provenance/starts'
 import { overBy } from '../../facts/comparison'
 import { heldAt, sizeOf } from '../../facts/mounts'
 import { straps } from '../../review/checks/tie-downs'

@@ -1,5 +1,5 @@
 import { GEAR_KINDS } from '../../kinds/gear-kind'
-import { isPeople } from '../../survey/loads/mass-points'
+import { isPeople } from '../../survey/loads/mass-point'
 import type { Finding } from '../../review/finding'
 import { addTurns, type ThingAt } from '../../survey/frame/arrangement'
 import { withContents } from '../../survey/loads/mass-points'

@@ -1,4 +1,4 @@
-import type { Bar } from '../../plan/rack'
+import type { Bar } from '../../plan/schema/rack'
 import { overAntennas } from '../../facts/antennas'
 import { fails, overBy } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'

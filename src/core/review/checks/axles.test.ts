@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import { survey } from '../../survey/survey'
 import { review } from '../review'
 import { axles } from './axles'

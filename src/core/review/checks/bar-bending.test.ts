@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
-import type { Bar } from '../../plan/rack'
+import type { Bar } from '../../plan/schema/rack'
 import { barBending } from './bar-bending'
 import { run, sentences } from './findings.testing'
 

@@ -100,10 +100,10 @@ export const barBending = check({
   nothing: 'No bar carries anything.',
   *run(survey) {
     const all = bendings(survey)
-    const unchecked = all.filter((each) => !each.sectionSaid || !each.stress)
+    const unchecked = all.filter((each) => !each.sectionStated || !each.stress)
     for (const each of all)
       if (!unchecked.includes(each)) yield bendingFinding(each)
-      else if (each.sectionSaid) yield* overItsRoom(each)
+      else if (each.sectionStated) yield* overItsRoom(each)
     const [first] = unchecked
     if (first)
       yield notLooked(

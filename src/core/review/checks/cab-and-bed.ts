@@ -29,7 +29,7 @@ export const cabAndBed = check({
       const places = new Set(own.map(placeOf))
       if (!places.has('cab') || !places.has('bed')) continue
       const free = own.filter(({ bar }) => bar.slides === true)
-      const unsaid = free.length === 0 && own.some(({ bar }) => bar.slides === undefined)
+      const unstated = free.length === 0 && own.some(({ bar }) => bar.slides === undefined)
       const common = { about: rack.id, state: 'all', subject: { placementIds: [], rackId: rack.id } } as const
       if (any(free))
         yield {
@@ -42,8 +42,8 @@ export const cabAndBed = check({
       else
         yield {
           ...common,
-          severity: unsaid ? 'findOut' : 'stop',
-          ...(unsaid
+          severity: unstated ? 'findOut' : 'stop',
+          ...(unstated
             ? {
                 ask: {
                   where: 'sheet',
@@ -53,7 +53,7 @@ export const cabAndBed = check({
               }
             : {}),
           sentence: [
-            `${rack.name} stands on the cab and on the bed, which move against each other, and ${unsaid ? 'nobody has said which bar is left free to slide: find it on its maker’s sheet' : 'no bar of it may slide'}.`,
+            `${rack.name} stands on the cab and on the bed, which move against each other, and ${unstated ? 'nobody has said which bar is left free to slide: find it on its maker’s sheet' : 'no bar of it may slide'}.`,
           ],
         }
     }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { countsUnsaid } from './counts-unsaid'
+import { countsUnstated } from './counts-unsaid'
 import { sentences, severities, figuresSay } from './findings.testing'
 
 const ANY = { road: 500, trail: 500, parked: 500 }
@@ -14,17 +14,17 @@ const plan = (kg: number, counts?: 'load' | 'everything') =>
 
 describe('a figure silent on what it counts', () => {
   it('is nothing to ask about while it is within the figure either way, or over it either way', () => {
-    expect(severities(countsUnsaid, plan(38))).toEqual({})
+    expect(severities(countsUnstated, plan(38))).toEqual({})
     expect(figuresSay(plan(38)).road).toBe('clear')
-    expect(severities(countsUnsaid, plan(51))).toEqual({})
+    expect(severities(countsUnstated, plan(51))).toEqual({})
     expect(figuresSay(plan(51)).road).toBe('stop')
   })
 
   it('is Find out when the verdict hangs on it, under either house rule', () => {
-    expect(severities(countsUnsaid, plan(45))).toMatchObject({ road: 'findOut' })
+    expect(severities(countsUnstated, plan(45))).toMatchObject({ road: 'findOut' })
     const other = { ...plan(45), rules: { ...plan(45).rules, roofCounts: 'load' as const } }
-    expect(severities(countsUnsaid, other)).toMatchObject({ road: 'findOut' })
-    expect(sentences(countsUnsaid, plan(45))[0]).toContain(
+    expect(severities(countsUnstated, other)).toMatchObject({ road: 'findOut' })
+    expect(sentences(countsUnstated, plan(45))[0]).toContain(
       '57 kg with its own parts counted (7 kg too much), 45 kg without (5 kg to spare), against 50 kg',
     )
   })

@@ -12,7 +12,7 @@ import { marginPhrase } from '../margin-words'
 import { kg } from '../../units/phrase'
 
 /** Does a verdict hang on whether a figure counts the rack itself? */
-export const countsUnsaid = check({
+export const countsUnstated = check({
   id: 'counts-unsaid',
   title: 'What the figure counts',
   question:

@@ -1,4 +1,4 @@
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import type { State } from '../../units/scalars'
 import { survey } from '../../survey/survey'
 import type { Check } from '../check'

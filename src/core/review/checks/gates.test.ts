@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import { preorderMeasurementSchema, type PreorderMeasurement } from '../../plan/preorder-measurement'
-import type { Measurement } from '../../plan/measurement'
-import type { Plan } from '../../plan/plan'
+import { preorderMeasurementSchema, type PreorderMeasurement } from '../../plan/schema/preorder-measurement'
+import type { Measurement } from '../../plan/schema/measurement'
+import type { Plan } from '../../plan/schema/plan'
 import { gates } from './gates'
 import { run, sentences } from './findings.testing'
 

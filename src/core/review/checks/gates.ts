@@ -1,6 +1,6 @@
 import { fails, overBy } from '../../facts/comparison'
 import { gateDoubt, impliedHeld } from '../../facts/gates'
-import { HOWS } from '../../kinds/how-known'
+import { PROVENANCES } from '../../kinds/provenance'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
 import { helperMayWeigh, helperWeight } from '../helper-weight'
@@ -137,7 +137,7 @@ function underDoubt(at: GateAt, draft: FindingDraft, { plan }: Survey): FindingD
   const why =
     use.how === 'measured'
       ? 'a reading may be off by '
-      : `it is ${HOWS[use.how === 'unknown' ? 'told' : use.how].word}, and may be off by `
+      : `it is ${PROVENANCES[use.how === 'unknown' ? 'told' : use.how].word}, and may be off by `
   return {
     ...draft,
     severity: 'findOut',

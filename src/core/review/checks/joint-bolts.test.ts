@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
-import type { Fastener } from '../../plan/fastening'
+import type { Fastener } from '../../plan/schema/fastening'
 import { jointBolts } from './joint-bolts'
 import { run, sentences } from './findings.testing'
 

@@ -1,6 +1,6 @@
 import { fails, spareOf } from '../../facts/comparison'
 import { measuredLengths, parallelBars } from '../../facts/measured'
-import type { Measurement } from '../../plan/measurement'
+import type { Measurement } from '../../plan/schema/measurement'
 import type { Survey } from '../../survey/survey'
 import { deg, mm } from '../../units/phrase'
 import { check, practice } from '../check'

@@ -4,7 +4,7 @@ import { heldAt, isTooShort, sizeOf } from '../../facts/mounts'
 import type { Short } from '../../survey/mounting/match'
 import type { Ask } from '../ask'
 import { check, practice } from '../check'
-import { barsOf } from '../../plan/rack'
+import { barsOf } from '../../plan/schema/rack'
 import type { Survey } from '../../survey/survey'
 import { mm, type Phrase, missing, rangePhrase } from '../../units/phrase'
 

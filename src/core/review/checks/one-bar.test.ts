@@ -1,6 +1,6 @@
 import { FIXES } from '../../remedies/fixes'
 import { describe, expect, it } from 'vitest'
-import { apply } from '../../plan/apply'
+import { apply } from '../../plan/commands/apply'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { survey } from '../../survey/survey'
 import { run, sentences } from './findings.testing'

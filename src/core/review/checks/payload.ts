@@ -1,4 +1,4 @@
-import { kerbOf } from '../../plan/vehicle'
+import { kerbOf } from '../../plan/schema/vehicle'
 import { any } from '../../units/pick'
 import { check, notLooked } from '../check'
 import { overOrClear } from '../layer-phrases'

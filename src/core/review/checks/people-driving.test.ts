@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, carrier, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { survey } from '../../survey/survey'
-import { apply } from '../../plan/apply'
+import { apply } from '../../plan/commands/apply'
 import { remediesFor } from '../../remedies/remedies'
 import { review } from '../review'
 import { severities, figuresSay } from './findings.testing'

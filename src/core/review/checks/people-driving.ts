@@ -1,12 +1,12 @@
 import { statesOf } from '../../survey/loads/presence'
 import type { State } from '../../units/scalars'
-import { isPeople, type Cargo } from '../../survey/loads/mass-points'
+import { isPeople, type Cargo } from '../../survey/loads/mass-point'
 import { check, practice } from '../check'
 
 const DRIVING: readonly State[] = ['road', 'trail']
 
 /** When the plan says that somebody is up there, whatever else comes and goes. */
-const saidFor = (mass: Cargo): readonly State[] =>
+const statedFor = (mass: Cargo): readonly State[] =>
   statesOf(mass.of === 'load' && mass.load ? mass.load.when : mass.thing.placement.when)
 
 /** Is anyone on the rack while the vehicle drives? */
@@ -28,7 +28,7 @@ export const peopleDriving = check({
   *run({ masses }) {
     for (const mass of masses) {
       if (!isPeople(mass)) continue
-      const driving = saidFor(mass).filter((state) => DRIVING.includes(state))
+      const driving = statedFor(mass).filter((state) => DRIVING.includes(state))
       const common = { subject: { placementIds: [mass.thing.placement.id] } } as const
       for (const state of driving)
         yield {

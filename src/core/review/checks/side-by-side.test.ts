@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
-import { barsOf, type Rack } from '../../plan/rack'
+import type { Plan } from '../../plan/schema/plan'
+import { barsOf, type Rack } from '../../plan/schema/rack'
 import { run, sentences } from './findings.testing'
 import { sideBySideCheck } from './side-by-side'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import { assess } from '../assess.testing'
 import { sideOverhang } from './side-overhang'
 import { run } from './findings.testing'

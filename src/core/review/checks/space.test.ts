@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, carrier, planOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Gear } from '../../plan/gear'
+import type { Gear } from '../../plan/schema/gear'
 import { missing, mm } from '../../units/phrase'
 import { assess } from '../assess.testing'
 import { space } from './space'

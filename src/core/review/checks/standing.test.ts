@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import { survey } from '../../survey/survey'
 import { review } from '../review'
 import { run, sentences } from './findings.testing'
-import { standing } from './standing'
+import { tipOver } from './standing'
 
 const ANY = { road: 900, trail: 900, parked: 900 }
 const KNOWN: Partial<Vehicle> = {
@@ -23,25 +23,25 @@ const plan = (rollDeg: number, vehicle: Partial<Vehicle> = KNOWN, kg = 85) => {
 
 describe('standing on a side slope', () => {
   it('is clear to half the slope that tips it, minded beyond, and stops where it tips', () => {
-    expect(run(standing, plan(20))[0]?.severity).toBe('clear')
-    expect(run(standing, plan(30))[0]?.severity).toBe('mind')
-    expect(run(standing, plan(52))[0]?.severity).toBe('stop')
-    expect(sentences(standing, plan(20))[0]).toContain('1.26 bare')
+    expect(run(tipOver, plan(20))[0]?.severity).toBe('clear')
+    expect(run(tipOver, plan(30))[0]?.severity).toBe('mind')
+    expect(run(tipOver, plan(52))[0]?.severity).toBe('stop')
+    expect(sentences(tipOver, plan(20))[0]).toContain('1.26 bare')
   })
 
   it('by estimate clears nothing: where the answer does not hang on it, it was not looked at (L21)', () => {
-    expect(run(standing, plan(5, {}))[0]?.severity).toBe('notLooked')
-    expect(sentences(standing, plan(5, {}))[0]).toContain('By estimate')
+    expect(run(tipOver, plan(5, {}))[0]?.severity).toBe('notLooked')
+    expect(sentences(tipOver, plan(5, {}))[0]).toContain('By estimate')
   })
 
   it('by estimate is found out about where it hangs on it, and is no milder with more on the roof', () => {
-    const slope = run(standing, plan(40, {}))[0]!
+    const slope = run(tipOver, plan(40, {}))[0]!
     expect(slope.severity).toBe('findOut')
     expect(slope.ask?.target).toEqual({ field: 'vehicle', name: 'kerbKg' })
     const order = ['notLooked', 'findOut', 'stop']
     let worst = 0
     for (let kg = 0; kg <= 800; kg += 20) {
-      const now = order.indexOf(run(standing, plan(20, {}, kg))[0]!.severity)
+      const now = order.indexOf(run(tipOver, plan(20, {}, kg))[0]!.severity)
       expect(now).toBeGreaterThanOrEqual(worst)
       worst = now
     }
@@ -63,6 +63,6 @@ describe('standing on a side slope', () => {
   })
 
   it('a kerb mass of nought is none: nothing is divided by it (L7)', () => {
-    expect(sentences(standing, plan(40, { ...KNOWN, kerbKg: 0 }))[0]).not.toContain('NaN')
+    expect(sentences(tipOver, plan(40, { ...KNOWN, kerbKg: 0 }))[0]).not.toContain('NaN')
   })
 })

@@ -1,7 +1,7 @@
 import { marginPhrase } from '../margin-words'
 import { fails, spareOf } from '../../facts/comparison'
-import { SLOPE_SHARE, standingFact } from '../../facts/standing'
-import { BANDS, bandOf, type OwnBalance, type Stand } from '../../survey/motion/tip-over'
+import { SLOPE_SHARE, tipOverFact } from '../../facts/tip-over'
+import { BANDS, bandOf, type OwnBalance, type TipOverCase } from '../../survey/motion/tip-over'
 import { deg, type Phrase } from '../../units/phrase'
 import { any } from '../../units/pick'
 import { plural } from '../../units/words'
@@ -18,7 +18,7 @@ const askBalance = ({ estimated }: OwnBalance): Ask =>
         target: { open: 'vehicle', at: 'centreOfGravity' },
       }
 
-const tippingPhrase = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: number): Phrase => [
+const tippingPhrase = ({ estimated }: OwnBalance, { slopeDeg }: TipOverCase, roll: number): Phrase => [
   `Tipping: ${estimated.join(', ')} ${plural(estimated.length, 'is', 'are')} not known. By estimate it would tip standing at `,
   deg(slopeDeg),
   ' of side slope; the plan says ',
@@ -29,7 +29,7 @@ const tippingPhrase = ({ estimated }: OwnBalance, { slopeDeg }: Stand, roll: num
 const two = (value: number) => value.toFixed(2)
 
 /** How far does the whole stand from tipping on the plan's side slope? Degrees; factor without unit. */
-export const standing = check({
+export const tipOver = check({
   id: 'standing',
   title: 'Standing',
   question: 'How far does the vehicle stand from tipping sideways, bare and loaded, on the slopes planned?',
@@ -51,11 +51,11 @@ export const standing = check({
   *run(survey) {
     if (survey.racks.length === 0) return
     const { own, bare, loaded } = survey.motion.standing()
-    const { rollDeg, loaded: tipping, unsure, toStopMm, toStopShare } = standingFact(survey)
+    const { rollDeg, loaded: tipping, unsure, toStopMm, toStopShare } = tipOverFact(survey)
     const guessing = any(own.estimated)
-    const asSaid = fails(tipping.tips) ? 'stop' : fails(tipping.minds) ? 'mind' : 'clear'
+    const asWords = fails(tipping.tips) ? 'stop' : fails(tipping.minds) ? 'mind' : 'clear'
     // By estimate alone nothing is cleared, and what the estimate cannot turn is no question.
-    const severity: Outcome = !guessing || asSaid === 'stop' ? asSaid : unsure ? 'findOut' : 'notLooked'
+    const severity: Outcome = !guessing || asWords === 'stop' ? asWords : unsure ? 'findOut' : 'notLooked'
     const change: Phrase = [
       `Static stability factor ${two(bare.factor)} bare, ${two(loaded.factor)} loaded (NHTSA’s band ${BANDS[bandOf(loaded.factor)]?.name ?? ''}); it would tip standing at `,
       deg(loaded.slopeDeg),

@@ -1,4 +1,4 @@
-import { startsOf } from '../../plan/starts'
+import { startsOf } from '../../provenance/starts'
 import { check, practice } from '../check'
 
 /** Which values does a form stand behind, and nobody else? */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, vehicleWith } from '../../plan/plans.testing'
-import type { Obstacle } from '../../plan/vehicle'
+import type { Obstacle } from '../../plan/schema/vehicle'
 import { assess } from '../assess.testing'
 import { sunroof } from './sunroof'
 import { run, sentences } from './findings.testing'

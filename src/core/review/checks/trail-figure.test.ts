@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { HouseRules } from '../../plan/house'
+import type { HouseRules } from '../../plan/schema/house'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { sentences, severities, figuresSay } from './findings.testing'
 import { trailFigure } from './trail-figure'

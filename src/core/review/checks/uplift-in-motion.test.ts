@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, own, planOf, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import { run, sentences } from './findings.testing'
 import { upliftInMotion } from './uplift-in-motion'
 import { uplift } from './uplift'

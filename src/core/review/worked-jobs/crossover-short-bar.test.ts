@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Attachment } from '../../plan/vehicle'
+import type { Attachment } from '../../plan/schema/vehicle'
 import { barLoads } from '../../survey/statics/landings'
 import {
   AERO,

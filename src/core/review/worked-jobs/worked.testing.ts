@@ -8,14 +8,14 @@ import {
   ratings,
   type Figures,
   type Terms,
-} from '../../plan/templates'
-import type { Gear } from '../../plan/gear'
-import { newPlan } from '../../plan/new-plan'
-import type { Load, Placement } from '../../plan/placement'
-import type { Plan } from '../../plan/plan'
-import type { Bar, Profile, Rack } from '../../plan/rack'
-import type { Rated, Rating } from '../../plan/rating'
-import type { Attachment, Vehicle } from '../../plan/vehicle'
+} from '../../plan/starting/templates'
+import type { Gear } from '../../plan/schema/gear'
+import { newPlan } from '../../plan/starting/new-plan'
+import type { Load, Placement } from '../../plan/schema/placement'
+import type { Plan } from '../../plan/schema/plan'
+import type { Bar, Profile, Rack } from '../../plan/schema/rack'
+import type { Rated, Rating } from '../../plan/schema/rating'
+import type { Attachment, Vehicle } from '../../plan/schema/vehicle'
 import { survey } from '../../survey/survey'
 import { startingSizes } from '../../survey/frame/body/starting-sizes'
 import type { State } from '../../units/scalars'

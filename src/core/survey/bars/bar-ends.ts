@@ -1,4 +1,4 @@
-import type { Bar } from '../../plan/rack'
+import type { Bar } from '../../plan/schema/rack'
 import type { Survey } from '../survey'
 
 /**

@@ -1,5 +1,5 @@
 import { GEAR_KINDS } from '../../kinds/gear-kind'
-import { LONG_LOAD_MM } from '../../plan/hints'
+import { LONG_LOAD_MM } from '../../plan/schema/hints'
 import type { ThingAt } from '../frame/arrangement'
 
 const LONG_SHAPES = new Set<ThingAt['gear']['shape']>(['hull', 'canoe', 'board', 'poles'])

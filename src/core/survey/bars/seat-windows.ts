@@ -1,4 +1,4 @@
-import { pointsOf, type Attachment } from '../../plan/vehicle'
+import { pointsOf, type Attachment } from '../../plan/schema/vehicle'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Arrangement, BarAt, RackAt } from '../frame/arrangement'
 import { normal, subtract, type Intervals } from '../../geometry/intervals'

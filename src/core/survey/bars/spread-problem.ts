@@ -45,8 +45,8 @@ function linksOf({ bars, asks }: SpreadProblem): Link[] {
   const links = new Map<string, Link>()
   const put = (from: number, to: number, spread: Intervals) => {
     const key = `${from}-${to}`
-    const known = links.get(key)
-    links.set(key, { from, to, spread: known ? intersect(known.spread, spread) : spread })
+    const cached = links.get(key)
+    links.set(key, { from, to, spread: cached ? intersect(cached.spread, spread) : spread })
   }
   for (let bar = 1; bar < bars; bar += 1) put(bar - 1, bar, [[0, 200_000]])
   for (const { from, to, spread } of asks) put(from, to, spread)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, RAILS, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
-import type { Obstacle } from '../../plan/vehicle'
+import type { Obstacle } from '../../plan/schema/vehicle'
 import { survey } from '../survey'
 import { barMoves, binding, chooseBars } from './spread'
 

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { squareness } from './squareness'
+import { squareness } from './bar-squareness'
 
 it('702 left and 705 right, 1000 apart, are 0.172° out: move one end 3 mm (handbook)', () => {
   expect(squareness(702, 705, 1000).skewDeg).toBeCloseTo(0.172, 3)

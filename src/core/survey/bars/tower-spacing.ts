@@ -1,4 +1,4 @@
-import type { Bar } from '../../plan/rack'
+import type { Bar } from '../../plan/schema/rack'
 import type { BarAt, RackAt } from '../frame/arrangement'
 import { fitSheetRow } from './seat-windows'
 

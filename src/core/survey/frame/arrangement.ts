@@ -1,10 +1,10 @@
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { Box } from '../../geometry/boxes'
-import type { Gear, Turn } from '../../plan/gear'
-import type { Placement } from '../../plan/placement'
-import type { Plan } from '../../plan/plan'
-import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../../plan/rack'
-import { bearsOnRoof, type Attachment, type Vehicle } from '../../plan/vehicle'
+import type { Gear, Turn } from '../../plan/schema/gear'
+import type { Placement } from '../../plan/schema/placement'
+import type { Plan } from '../../plan/schema/plan'
+import { barsOf, deckOf, type Bar, type Deck, type Rack } from '../../plan/schema/rack'
+import { bearsOnRoof, type Attachment, type Vehicle } from '../../plan/schema/vehicle'
 import { reuseList } from '../../units/memo'
 import { TOLERANCE } from '../../units/tolerance'
 import { bodyOutline } from './body/outline'
@@ -369,9 +369,9 @@ export function arrange(plan: Plan, before?: Arrangement & { readonly plan: Plan
     },
   }
   const place = (placement: Placement): ThingAt | undefined => {
-    const known = thingById.get(placement.id)
+    const cached = thingById.get(placement.id)
     const gear = gearById.get(placement.gearId)
-    if (known || !gear) return known
+    if (cached || !gear) return cached
     const stands = placeOnHost(around, gear, placement, indexOf.get(placement.id) ?? 0)
     const was = before?.thingById.get(placement.id)
     const thing =

@@ -1,5 +1,5 @@
 import type { Box } from '../../geometry/boxes'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Vehicle } from '../../plan/schema/vehicle'
 
 /** Something that belongs to the vehicle and takes up room: what is in its bed, or hangs at its tail. mm. */
 export interface OnVehicle {
@@ -11,8 +11,8 @@ export interface OnVehicle {
 
 /** What is in the bed already, from the ground up as nothing goes under it, and what hangs at the tail and has a size. */
 export function onVehicle(vehicle: Vehicle): readonly OnVehicle[] {
-  const known = seen.get(vehicle)
-  if (known) return known
+  const cached = seen.get(vehicle)
+  if (cached) return cached
   const found = boxesOf(vehicle)
   seen.set(vehicle, found)
   return found

@@ -1,4 +1,4 @@
-import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import type { Obstacle, Vehicle } from '../../plan/schema/vehicle'
 import { roofZ } from './arrangement'
 import { outlineTop, type BodyOutline } from './body/outline'
 

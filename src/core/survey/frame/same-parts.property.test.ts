@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { runs } from '@/core/runs.testing'
-import { apply } from '../../plan/apply'
+import { apply } from '../../plan/commands/apply'
 import { commandFrom, recipes } from '../../plan/commands.testing'
 import { madePlans } from '../../plan/made-plans.testing'
 import { review } from '../../review/review'

@@ -1,9 +1,9 @@
-import { pointsOf, type Attachment, type Vehicle } from '../../plan/vehicle'
+import { pointsOf, type Attachment, type Vehicle } from '../../plan/schema/vehicle'
 import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
 import { ATTACHMENTS } from '../../kinds/attachment'
 import type { PartRole } from '../../kinds/part-role'
-import type { Known } from '../../plan/known'
-import type { Bar, Part, Profile, Rack } from '../../plan/rack'
+import type { ProvenanceByField } from '../../plan/schema/provenance'
+import type { Bar, Part, Profile, Rack } from '../../plan/schema/rack'
 import { nearest } from '../../geometry/intervals'
 import { seatsOf } from '../bars/seat-windows'
 import { startingMarks } from './body/starting-attachment'
@@ -70,7 +70,7 @@ function startingParts(id: string, kind: RackKind, feet: number): Part[] {
 }
 
 /** Filled in so that there is a drawing: whoever enters the rack types over it, or confirms it. */
-const marked = <T extends object>(thing: T): T & { readonly known: Known } => ({
+const marked = <T extends object>(thing: T): T & { readonly known: ProvenanceByField } => ({
   ...thing,
   known: startingMarks(thing),
 })

@@ -1,7 +1,7 @@
 import type { Member, Sharing } from '../loads/spreading'
 import type { RatingOwner } from '../../plan/commands/rating-commands'
 import type { PartRole } from '../../kinds/part-role'
-import type { Rated, Rating } from '../../plan/rating'
+import type { Rated, Rating } from '../../plan/schema/rating'
 import type { State } from '../../units/scalars'
 import type { RatedEnd } from './rated-with'
 import type { Via } from '../statics/influence'

@@ -1,12 +1,12 @@
 import type { Member } from '../loads/spreading'
-import type { Rating } from '../../plan/rating'
+import type { Rating } from '../../plan/schema/rating'
 import { STATES, type State } from '../../units/scalars'
-import type { Use } from '../../plan/placement'
-import type { HouseRules } from '../../plan/house'
+import type { Use } from '../../plan/schema/placement'
+import type { HouseRules } from '../../plan/schema/house'
 import { exceeds } from '../../units/tolerance'
 import type { ThingAt } from '../frame/arrangement'
 import type { Counting, Layer } from './layer'
-import { weighs, type MassPoint } from '../loads/mass-points'
+import { weighs, type MassPoint } from '../loads/mass-point'
 
 /**
  * What a layer may hold in a state, and how that is known: published for the state; assumed from the driving
@@ -47,7 +47,7 @@ export interface Cell {
   readonly limit: Limit
   readonly per: 'set' | 'each'
   readonly counting: Counting
-  readonly countingSaid: boolean
+  readonly countingStated: boolean
   /** The unit that bears most, for a rating per each. */
   readonly unit: number
   readonly kg: number
@@ -264,7 +264,7 @@ export function cellOf(layer: Layer, state: State, both: BothSums, rules: HouseR
     limit: { kind: 'missing', driving: driving?.rating, partial },
     per: driving?.rating.per ?? 'set',
     counting,
-    countingSaid: driving?.rating.counts !== undefined,
+    countingStated: driving?.rating.counts !== undefined,
     unit: driving?.unit ?? 0,
     kg: driving?.kg ?? both[counting].kg,
     countedKg: driving?.countedKg ?? both[counting].countedKg,
@@ -289,7 +289,7 @@ export function cellOf(layer: Layer, state: State, both: BothSums, rules: HouseR
       limit,
       per: chosen.rating.per,
       counting: chosen.counting,
-      countingSaid: chosen.rating.counts !== undefined,
+      countingStated: chosen.rating.counts !== undefined,
       unit: chosen.unit,
       kg: chosen.kg,
       countedKg: chosen.countedKg,

@@ -1,4 +1,4 @@
-import { bar, part } from '../../plan/templates'
+import { bar, part } from '../../plan/starting/templates'
 import { figuresSay } from '../../review/checks/findings.testing'
 import { describe, expect, it } from 'vitest'
 import {
@@ -14,8 +14,8 @@ import {
   vehicleWith,
   weight,
 } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
-import type { Rack } from '../../plan/rack'
+import type { Plan } from '../../plan/schema/plan'
+import type { Rack } from '../../plan/schema/rack'
 import type { State } from '../../units/scalars'
 import { review } from '../../review/review'
 import { barEnds, sharedWidth, spreadBehind } from '../bars/bar-ends'

@@ -1,11 +1,11 @@
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import { STATES, type State } from '../../units/scalars'
 import type { Arrangement } from '../frame/arrangement'
 import { exceeds } from '../../units/tolerance'
 import { layersOf } from './layers'
 import type { Layer } from './layer'
 import { cellOf, sumsOf, type Cell } from './limit'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 
 export interface LoadPath {
   readonly layers: readonly Layer[]

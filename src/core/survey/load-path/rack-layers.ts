@@ -1,10 +1,10 @@
-import { inUse } from '../../plan/rating'
+import { inUse } from '../../plan/schema/rating'
 import { PART_ROLES } from '../../kinds/part-role'
-import type { Part } from '../../plan/rack'
+import type { Part } from '../../plan/schema/rack'
 import { STATES } from '../../units/scalars'
 import type { RackAt } from '../frame/arrangement'
 import type { Link } from './layer'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import type { Via } from '../statics/influence'
 import { byBar, byFoot, bySide, members, onRacks, SIDES, type Sharing } from '../loads/spreading'
 

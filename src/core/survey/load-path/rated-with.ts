@@ -1,4 +1,4 @@
-import { inUse, type Rated, type Rating } from '../../plan/rating'
+import { inUse, type Rated, type Rating } from '../../plan/schema/rating'
 
 /** Something that may be rated: by its names, with figures of its own or the statement that another's count for it. */
 interface RatedThing {

@@ -1,90 +1,16 @@
 import { statesOf, presences, inBoth } from './presence'
-import type { PartRole } from '../../kinds/part-role'
 import type { Basis } from '../../kinds/basis'
-import type { PlanEntry } from '../../plan/entry'
-import { openOthers, type OtherMass } from '../../plan/gear-mass'
-import { FLUID_KG_PER_L, type Load } from '../../plan/placement'
-import type { Plan } from '../../plan/plan'
-import type { State } from '../../units/scalars'
-import { guessFactor } from '../../plan/house'
+import { openOthers } from '../../plan/schema/gear-mass'
+import { FLUID_KG_PER_L, type Load } from '../../plan/schema/placement'
+import type { Plan } from '../../plan/schema/plan'
+import { guessFactor } from '../../plan/schema/house'
 import { rootOf, turned, type Arrangement, type BarAt, type Point, type ThingAt } from '../frame/arrangement'
 import { contactsKnown, contactYs } from '../mounting/contacts'
-import {
-  holdAt,
-  NO_INFLUENCE,
-  onSide,
-  overBars,
-  type Base,
-  type Influence,
-  type Share,
-  type Via,
-} from '../statics/influence'
+import { holdAt, NO_INFLUENCE, onSide, overBars, type Base, type Influence } from '../statics/influence'
+import type { MassPoint } from './mass-point'
 import { reusedMasses, type MassesBefore } from './reused-masses'
 import { holderPoints, partPoints } from './part-points'
 import { snowAreas } from './snow-areas'
-
-interface Common {
-  readonly id: string
-  readonly label: string
-  readonly kg: number
-  readonly basis: Basis | 'computed'
-  /** Which entry of the plan it comes from, and how many times that it is; nothing where it was computed. */
-  readonly from?: { readonly entry: PlanEntry; readonly times: number } | undefined
-  /** Who said so, where that is known. */
-  readonly by?: string | undefined
-  /** Other weights that somebody has for it, as long as nobody said which one holds. kg. */
-  readonly others?: readonly OtherMass[] | undefined
-  /** House margin on a guess; 1 for what is known. */
-  readonly factor: number
-  readonly states: readonly State[]
-  readonly at: Point
-  readonly feet: readonly Share[]
-  readonly bars: readonly Share[]
-  /** Share of it on each rack that holds it. */
-  readonly racks: readonly Share[]
-  /** How it stands on its bars, where it does. */
-  readonly base?: Base | undefined
-}
-
-export type MassPoint =
-  | (Common & {
-      readonly of: 'gear' | 'load' | 'wet' | 'snow' | 'adapter'
-      readonly thing: ThingAt
-      readonly via: Via
-      /** How a load on its rack comes down, wherever it may shift to. */
-      readonly influence: Influence
-      readonly load?: Load
-    })
-  | (Common & {
-      readonly of: 'rackSnow'
-      readonly rackId: string
-      readonly via: Via
-      readonly influence: Influence
-    })
-  | (Common & {
-      readonly of: 'part'
-      readonly role: PartRole
-      readonly partId: string
-      readonly partName: string
-      /** Where a bar has a weight of its own: the field of its rack's sheet that takes it. */
-      readonly ownField?: { readonly rackId: string; readonly at: string } | undefined
-    })
-  /** What is on the vehicle and holds a rack in its turn: a canopy. */
-  | (Common & { readonly of: 'holder'; readonly attachmentId: string })
-  | (Common & { readonly of: 'occupant'; readonly occupantId: string })
-  | (Common & { readonly of: 'tail'; readonly tailId: string })
-
-/** A mass that something on the plan brings along: gear, what is in it, and what clings to it. */
-export type Cargo = Extract<MassPoint, { thing: unknown }>
-
-/** Whether a mass is people: as a load, or as somebody who stands there. */
-export const isPeople = (mass: MassPoint): mass is Cargo =>
-  'thing' in mass &&
-  ((mass.of === 'load' && mass.load?.what.kind === 'people' && mass.load.what.count !== 0) ||
-    (mass.of === 'gear' && mass.thing.gear.kind === 'person'))
-
-/** Whether something weighs, as far as anybody knows: what nobody knows yet is never nothing. */
-export const weighs = ({ kg, basis }: MassPoint): boolean => kg > 0 || basis === 'unknown'
 
 /** What each thing comes to with all that is in it and on it, by whatever is counted of a mass. */
 export function withContents(
@@ -185,7 +111,7 @@ export function massPoints(
   arrangement: Arrangement,
   before?: MassesBefore,
 ): readonly MassPoint[] {
-  const known = reusedMasses(plan, arrangement, before)
+  const cached = reusedMasses(plan, arrangement, before)
   const margin = guessFactor(plan.rules)
   const factorOf = (basis: Basis | 'computed') => (basis === 'guess' || basis === 'start' ? margin : 1)
   const barById = new Map(arrangement.bars.map((at) => [at.bar.id, at]))
@@ -204,7 +130,7 @@ export function massPoints(
   const parkedThings = arrangement.things.filter((thing) => present(thing).includes('parked'))
   const snow = plan.use.snowKgPerM2 > 0 ? snowAreas(arrangement, parkedThings) : undefined
   for (const thing of arrangement.things) {
-    const asBefore = known.ofThing.get(thing)
+    const asBefore = cached.ofThing.get(thing)
     if (asBefore) {
       points.push(...asBefore)
       continue
@@ -300,7 +226,7 @@ export function massPoints(
     })
   }
   for (const rack of arrangement.racks)
-    points.push(...(known.ofRack.get(rack.index) ?? partPoints(arrangement, rack, factorOf)))
+    points.push(...(cached.ofRack.get(rack.index) ?? partPoints(arrangement, rack, factorOf)))
   points.push(...holderPoints(plan, factorOf))
   for (const { id, name, mass, xMm, zMm } of plan.vehicle.tail ?? [])
     points.push({

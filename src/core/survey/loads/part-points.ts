@@ -1,15 +1,15 @@
 import { statesOf } from './presence'
 import type { Basis } from '../../kinds/basis'
-import { HOWS } from '../../kinds/how-known'
-import type { PlanEntry } from '../../plan/entry'
-import { howFigureIsKnown } from '../../plan/known'
-import type { Plan } from '../../plan/plan'
-import { barsOf, type Bar, type Part } from '../../plan/rack'
+import { PROVENANCES } from '../../kinds/provenance'
+import type { PlanEntry } from '../../plan/schema/entry'
+import { provenanceOf } from '../../plan/schema/provenance'
+import type { Plan } from '../../plan/schema/plan'
+import { barsOf, type Bar, type Part } from '../../plan/schema/rack'
 import { STATES } from '../../units/scalars'
 import type { Arrangement, Point, RackAt } from '../frame/arrangement'
 import { footLines, holdAt, overBars, type Base, type Holding, type Share } from '../statics/influence'
 import { shareAt } from '../statics/supports'
-import type { MassPoint } from './mass-points'
+import type { MassPoint } from './mass-point'
 
 /** What holds a rack and has a mass of its own, over the middle of what feet may use of it. */
 export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => number): MassPoint[] {
@@ -18,7 +18,7 @@ export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => numb
     const { id, name, canopyKg, ranges, topZMm } = attachment
     const from = Math.min(...ranges.map(({ fromMm }) => fromMm))
     const to = Math.max(...ranges.map(({ toMm }) => toMm))
-    const { basis } = HOWS[howFigureIsKnown(attachment, 'canopyKg') ?? 'told']
+    const { basis } = PROVENANCES[provenanceOf(attachment, 'canopyKg') ?? 'told']
     return [
       {
         of: 'holder',
@@ -40,8 +40,8 @@ export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => numb
 }
 
 /** How a part's weight is known, as masses say it, and that of a bar with its own. What nobody said was told. */
-const partBasis = (part: Part): Basis => HOWS[howFigureIsKnown(part, 'eachKg') ?? 'told'].basis
-const barBasis = (bar: Bar): Basis => HOWS[howFigureIsKnown(bar, 'kg') ?? 'told'].basis
+const partBasis = (part: Part): Basis => PROVENANCES[provenanceOf(part, 'eachKg') ?? 'told'].basis
+const barBasis = (bar: Bar): Basis => PROVENANCES[provenanceOf(bar, 'kg') ?? 'told'].basis
 
 /** What one point of a part has of its own: what it weighs, where, and on what it comes down. */
 interface Own {

@@ -11,15 +11,15 @@ export const inBoth = (a: readonly State[], b: readonly State[]): readonly State
 
 /** In which states things are on board: as they and what they stand in are said to be. Each is worked out once. */
 export function presences(): (thing: ThingAt) => readonly State[] {
-  const known = new Map<ThingAt, readonly State[]>()
+  const cached = new Map<ThingAt, readonly State[]>()
   const present = (thing: ThingAt): readonly State[] => {
-    const before = known.get(thing)
+    const before = cached.get(thing)
     if (before) return before
     // A person is up there when the plan says so, whatever the entry in stock usually says.
     const usually = thing.gear.kind === 'person' ? STATES : statesOf(thing.gear.when)
     const own = inBoth(statesOf(thing.placement.when), usually)
     const states = thing.parent ? inBoth(own, present(thing.parent)) : own
-    known.set(thing, states)
+    cached.set(thing, states)
     return states
   }
   return present

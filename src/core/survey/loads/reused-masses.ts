@@ -1,7 +1,7 @@
-import { guessFactor } from '../../plan/house'
-import type { Plan } from '../../plan/plan'
+import { guessFactor } from '../../plan/schema/house'
+import type { Plan } from '../../plan/schema/plan'
 import type { Arrangement, ThingAt } from '../frame/arrangement'
-import type { MassPoint } from './mass-points'
+import type { MassPoint } from './mass-point'
 
 /** What was worked out before an edit, as far as a mass hangs on it. */
 export type MassesBefore = Pick<Arrangement, 'racks'> & {

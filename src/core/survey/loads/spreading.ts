@@ -1,5 +1,5 @@
 import type { FootSide, RackAt } from '../frame/arrangement'
-import type { MassPoint } from './mass-points'
+import type { MassPoint } from './mass-point'
 
 /** A mass on one unit of a layer (one bar, one foot, one side, or the set), and how much of it. */
 export interface Member {

@@ -1,4 +1,4 @@
-import type { Use } from '../../plan/placement'
+import type { Use } from '../../plan/schema/placement'
 
 /** The way the load is pushed, and by how much: along (x, rearward) and across (y, to the right) in parts of its weight, and what is left of the weight downward. */
 export interface MotionCase {

@@ -1,6 +1,6 @@
-import type { Use } from '../../plan/placement'
+import type { Use } from '../../plan/schema/placement'
 import type { Arrangement, RackAt } from '../frame/arrangement'
-import type { Cargo, MassPoint } from '../loads/mass-points'
+import type { Cargo, MassPoint } from '../loads/mass-point'
 import { shareAt } from '../statics/supports'
 import { motionCases, type MotionCase } from './cases'
 

@@ -1,5 +1,5 @@
 import { packed, type ThingAt } from '../frame/arrangement'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 
 /** One end of a lift: hands out from the ankles, and over the ground, cm. */
 interface HandsAt {

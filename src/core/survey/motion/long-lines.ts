@@ -1,6 +1,6 @@
 import type { ThingAt } from '../frame/arrangement'
 import { isLong } from '../bars/long-load'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import type { InWind } from './wind'
 

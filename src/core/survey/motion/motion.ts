@@ -1,13 +1,13 @@
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import type { Arrangement } from '../frame/arrangement'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import { memo, type Memo } from '../../units/memo'
 import { feetInMotion, type FootInMotion } from './foot-forces'
 import { liftsOf, type Lift } from './lifting'
 import { noseUps, type NoseUp } from './long-lines'
 import { tieDowns, type TieDown } from './securing'
 import { feetUnderSleepers, type SleptOn } from './sleepers'
-import { standingOf, type Standing } from './tip-over'
+import { tipOverOf, type TipOver } from './tip-over'
 import { windOf, type Wind } from './wind'
 
 /** What driving, the wind, a slope and sleepers do to the load, and what lifting it takes. Each part computed when first asked for. */
@@ -16,7 +16,7 @@ export interface Motion {
   readonly tieDowns: Memo<readonly TieDown[]>
   readonly wind: Memo<Wind>
   readonly noseUps: Memo<readonly NoseUp[]>
-  readonly standing: Memo<Standing>
+  readonly standing: Memo<TipOver>
   readonly sleepers: Memo<readonly SleptOn[]>
   readonly lifts: Memo<readonly Lift[]>
   /** Lifting one thing, by its placement's id. */
@@ -62,7 +62,7 @@ export function motionOf(
     standing: memo(
       before?.standing,
       () => [vehicle, masses()],
-      () => standingOf(vehicle, masses()),
+      () => tipOverOf(vehicle, masses()),
     ),
     sleepers: memo(
       before?.sleepers,

@@ -1,7 +1,8 @@
-import { USUAL_STRAPS, type HouseRules } from '../../plan/house'
+import { USUAL_STRAPS, type HouseRules } from '../../plan/schema/house'
 import { packed, type ThingAt } from '../frame/arrangement'
 import { isLong } from '../bars/long-load'
-import { withContents, type MassPoint } from '../loads/mass-points'
+import { type MassPoint } from '../loads/mass-point'
+import { withContents } from '../loads/mass-points'
 import { STANDARD_GRAVITY } from '../../units/dimension'
 import { ROAD_G } from './cases'
 

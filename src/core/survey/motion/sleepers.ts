@@ -1,5 +1,5 @@
 import { turned, type Arrangement, type ThingAt } from '../frame/arrangement'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import { holdAt } from '../statics/influence'
 
 /** Half the width somebody lying takes, and how near an end of the floor their middle gets as they sit up. mm. Common practice, no source. */

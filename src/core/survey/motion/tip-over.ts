@@ -1,7 +1,7 @@
 import { BODIES } from '../../kinds/body'
-import { kerbOf, type Vehicle } from '../../plan/vehicle'
+import { kerbOf, type Vehicle } from '../../plan/schema/vehicle'
 import { roofZ } from '../frame/arrangement'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 
 /** Track / (2 × height of the centre of gravity). Published definition: NHTSA, from memory. Any one unit of length. */
 export function staticStabilityFactor(trackMm: number, heightMm: number): number {
@@ -75,14 +75,17 @@ function ownBalance(vehicle: Vehicle): OwnBalance {
 }
 
 /** How the vehicle stands with some of it on: mass kg, height of the centre of gravity mm, factor, tipping slope in degrees. */
-export interface Stand {
+export interface TipOverCase {
   readonly kg: number
   readonly heightMm: number
   readonly factor: number
   readonly slopeDeg: number
 }
 
-function stand(own: OwnBalance, above: readonly { readonly kg: number; readonly zMm: number }[]): Stand {
+function stand(
+  own: OwnBalance,
+  above: readonly { readonly kg: number; readonly zMm: number }[],
+): TipOverCase {
   const kg = above.reduce((sum, each) => sum + each.kg, own.kerbKg)
   const heightMm = above.reduce((sum, each) => sum + each.kg * each.zMm, own.kerbKg * own.heightMm) / kg
   const factor = staticStabilityFactor(own.trackMm, heightMm)
@@ -90,20 +93,20 @@ function stand(own: OwnBalance, above: readonly { readonly kg: number; readonly 
 }
 
 /** How it stands bare, with its racks, and loaded; and between which factors it would be loaded if an estimate is off. */
-export interface Standing {
+export interface TipOver {
   readonly own: OwnBalance
-  readonly bare: Stand
-  readonly racked: Stand
-  readonly loaded: Stand
+  readonly bare: TipOverCase
+  readonly racked: TipOverCase
+  readonly loaded: TipOverCase
   readonly state: 'road' | 'trail'
-  readonly loadedBetween: { readonly least: Stand; readonly most: Stand }
+  readonly loadedBetween: { readonly least: TipOverCase; readonly most: TipOverCase }
 }
 
 /** How far an estimate of mass or height may be off, either way. Rough; no source. */
 const OFF = 0.1
 
 /** Standing before and after in the driving state that is the worse. People and luggage inside are left out: they lower it. */
-export function standingOf(vehicle: Vehicle, masses: readonly MassPoint[]): Standing {
+export function tipOverOf(vehicle: Vehicle, masses: readonly MassPoint[]): TipOver {
   const own = ownBalance(vehicle)
   const points = (state: 'road' | 'trail', only: 'part' | 'all') =>
     masses

@@ -1,7 +1,7 @@
 import { statesOf } from '../loads/presence'
 import { type GearShape, GEAR_SHAPES } from '../../kinds/gear-shape'
-import type { Profile } from '../../plan/rack'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Profile } from '../../plan/schema/rack'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import { packed, type Arrangement, type ThingAt } from '../frame/arrangement'
 
 /** Density of air at sea level and 15 °C, kg/m³. Published: ISO 2533, standard atmosphere, from memory. */

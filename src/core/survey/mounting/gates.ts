@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../units/tolerance'
-import type { PreorderMeasurement } from '../../plan/preorder-measurement'
-import { readingsSummary, type Measurement } from '../../plan/measurement'
-import type { Plan } from '../../plan/plan'
+import type { PreorderMeasurement } from '../../plan/schema/preorder-measurement'
+import { readingsSummary, type Measurement } from '../../plan/schema/measurement'
+import type { Plan } from '../../plan/schema/plan'
 
 /** How a gate stands: not measured, within, between the ends of a bound printed as a range, or outside by so much. */
 type GateStand =

@@ -1,6 +1,6 @@
 import { BODIES } from '../../kinds/body'
-import type { Part, Rack } from '../../plan/rack'
-import type { Attachment, Vehicle } from '../../plan/vehicle'
+import type { Part, Rack } from '../../plan/schema/rack'
+import type { Attachment, Vehicle } from '../../plan/schema/vehicle'
 
 /** What a kit's sheet says against a vehicle: a refusal, something to find out, something to know. */
 interface KitPoint {

@@ -1,6 +1,6 @@
 import type { Mount } from '../../kinds/mount'
 import { describe, expect, it } from 'vitest'
-import type { Adapter } from '../../plan/placement'
+import type { Adapter } from '../../plan/schema/placement'
 import { boltNeed } from './bolt'
 import { adapterFor, match, matchThrough, type Offer } from './match'
 

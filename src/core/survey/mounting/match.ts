@@ -1,7 +1,7 @@
 import type { Channel, Mount, Range } from '../../kinds/mount'
 import type { ThingAt } from '../frame/arrangement'
-import type { Adapter, Fitting } from '../../plan/placement'
-import type { Gear, Place } from '../../plan/gear'
+import type { Adapter, Fitting } from '../../plan/schema/placement'
+import type { Gear, Place } from '../../plan/schema/gear'
 import { TOLERANCE } from '../../units/tolerance'
 import { boltNeed, LONGEST_STANDARD_MM } from './bolt'
 

@@ -1,5 +1,5 @@
-import type { Profile } from '../../plan/rack'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Profile } from '../../plan/schema/rack'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import type { Arrangement, BarAt, RackAt, ThingAt } from '../frame/arrangement'
 import { contactYs } from './contacts'
 import type { Offer } from './match'
@@ -18,7 +18,7 @@ const MAY_HAVE_CHANNEL: Readonly<Record<Profile['kind'], boolean>> = {
 }
 
 /** Whether a bar has a channel that nobody has measured: as somebody has said, or as bars of its profile usually have. */
-const channelSaid = ({ hasChannel, kind }: Profile): 'there' | 'none' | undefined =>
+const channelStated = ({ hasChannel, kind }: Profile): 'there' | 'none' | undefined =>
   hasChannel === undefined ? (MAY_HAVE_CHANNEL[kind] ? undefined : 'none') : hasChannel ? 'there' : 'none'
 
 /** What a bar offers to a thing whose contacts stand at these y (mm): its section, its channel, the room under it as it bends. */
@@ -33,7 +33,7 @@ function offerOfBar(vehicle: Vehicle, at: BarAt, ys: readonly number[], sagMm: S
     get roomMm() {
       return onRoof ? Math.min(...(ys.length > 0 ? ys : [0]).map(roomAt)) : Infinity
     },
-    channel: bar.profile.channel ?? channelSaid(bar.profile),
+    channel: bar.profile.channel ?? channelStated(bar.profile),
   }
 }
 

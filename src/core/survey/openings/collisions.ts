@@ -1,5 +1,5 @@
 import type { Box } from '../../geometry/boxes'
-import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import type { Obstacle, Vehicle } from '../../plan/schema/vehicle'
 import { packed, type Arrangement, type BarAt, type ThingAt } from '../frame/arrangement'
 import type { Swept, Swing } from '../../geometry/sweep'
 import type { SagMm } from '../mounting/offers'

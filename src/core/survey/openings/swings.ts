@@ -1,5 +1,5 @@
 import type { Box } from '../../geometry/boxes'
-import type { Obstacle, Vehicle } from '../../plan/vehicle'
+import type { Obstacle, Vehicle } from '../../plan/schema/vehicle'
 import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../../geometry/sweep'
 import { memoOfPair } from '../../units/memo'
 import { roofZ } from '../frame/arrangement'
@@ -57,13 +57,13 @@ const shiftsByGap = memoOfPair(
 
 /** How far forward a box must go for every swing to pass it with a gap, mm; nothing when it cannot. */
 export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number): number | undefined {
-  const known = shiftsByGap(swings, box)
-  if (known.has(gapMm)) return known.get(gapMm)
+  const cached = shiftsByGap(swings, box)
+  if (cached.has(gapMm)) return cached.get(gapMm)
   const shifts = swings.map((swing) => shiftToClear(swing, sideOf(box), gapMm))
   const forward = shifts.some((each) => each === undefined)
     ? undefined
     : Math.max(...shifts.map((each) => each ?? 0))
-  known.set(gapMm, forward)
+  cached.set(gapMm, forward)
   return forward
 }
 

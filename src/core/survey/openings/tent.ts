@@ -1,6 +1,6 @@
 import type { Box } from '../../geometry/boxes'
-import type { Opens } from '../../plan/gear'
-import type { Vehicle } from '../../plan/vehicle'
+import type { Opens } from '../../plan/schema/gear'
+import type { Vehicle } from '../../plan/schema/vehicle'
 import { roofZ, turned, type ThingAt } from '../frame/arrangement'
 import { outlineTop, type BodyOutline } from '../frame/body/outline'
 

@@ -1,7 +1,7 @@
 import { STATES, type State } from '../../units/scalars'
 import type { Arrangement, BarAt } from '../frame/arrangement'
 import { STANDARD_GRAVITY } from '../../units/dimension'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import { beamOf, spreadLoad, type Beam, type BeamLoad } from '../../geometry/beam'
 import { bendingStiffness, sectionOf } from './section'
 import { supportShares } from './supports'
@@ -71,16 +71,16 @@ export function loadedBars(
   arrangement: Arrangement,
   masses: readonly MassPoint[],
 ): (barIndex: number, state: State) => LoadedBar | undefined {
-  const known = new Map<string, LoadedBar>()
+  const cached = new Map<string, LoadedBar>()
   // Where nothing on the bars comes and goes, one state is all of them.
   const alike = masses.every(({ bars, states }) => bars.length === 0 || states.length === STATES.length)
   return (barIndex, state) => {
     const key = alike ? String(barIndex) : `${barIndex} ${state}`
     const bar = arrangement.bars[barIndex]
-    const before = known.get(key)
+    const before = cached.get(key)
     if (!bar) return undefined
     const loaded = before ?? loadedBar(masses, bar, state)
-    if (!before) known.set(key, loaded)
+    if (!before) cached.set(key, loaded)
     return loaded.state === state ? loaded : { ...loaded, state }
   }
 }

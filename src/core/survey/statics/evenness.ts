@@ -3,7 +3,7 @@ import type { RackAt } from '../frame/arrangement'
 import type { Layer } from '../load-path/layer'
 import type { Cell } from '../load-path/limit'
 import type { LoadPath } from '../load-path/load-path'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 
 /** Where the load of a rack stands over its feet in a state. kg and mm; shares 0 to 1, beyond them where it overhangs. */
 export interface Evenness {

@@ -98,10 +98,10 @@ export function footLines(feetYMm: readonly number[], base: Base): ShareLine[] {
 export function overBars(bars: readonly BarAt[], feet: readonly FootAt[], base: Base, via: Via): Influence {
   // Two supports share by the lever rule, however stiff.
   const stiff = bars.length > 2 ? bars.map(barStiffness) : []
-  const known = stiff.length > 0 && stiff.every((each) => each !== undefined) ? stiff : undefined
+  const stiffnesses = stiff.length > 0 && stiff.every((each) => each !== undefined) ? stiff : undefined
   const shares = supportLines(
     bars.map(({ bar }) => bar.xMm),
-    known,
+    stiffnesses,
   )
   return {
     via,

@@ -1,5 +1,5 @@
 import type { State } from '../../units/scalars'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 
 /** How much of a mass goes to which support of one sort: its bars, or its feet. */
 type SharesOf = (mass: MassPoint) => MassPoint['feet']

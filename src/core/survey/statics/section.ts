@@ -1,4 +1,4 @@
-import type { Profile } from '../../plan/rack'
+import type { Profile } from '../../plan/schema/rack'
 
 /** What a bar's section is against a load from above: second moment of area and section modulus. */
 export interface Section {

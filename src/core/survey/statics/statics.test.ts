@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS, ridgeTent, yardVan } from '@/demo/plans'
-import type { Rack } from '../../plan/rack'
+import type { Rack } from '../../plan/schema/rack'
 import { barsRack, own, planOf, roofOf, thing, TUBE, vehicleWith } from '../../plan/plans.testing'
-import type { Plan } from '../../plan/plan'
+import type { Plan } from '../../plan/schema/plan'
 import { survey } from '../survey'
 import { runs } from '@/core/runs.testing'
 

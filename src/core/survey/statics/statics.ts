@@ -1,7 +1,7 @@
 import { STATES, type State } from '../../units/scalars'
 import type { Arrangement, RackAt } from '../frame/arrangement'
 import type { LoadPath } from '../load-path/load-path'
-import type { MassPoint } from '../loads/mass-points'
+import type { MassPoint } from '../loads/mass-point'
 import { memo, type Memo } from '../../units/memo'
 import { loadedBars, sag, type LoadedBar } from './bending'
 import { bendingStiffness } from './section'

@@ -9,13 +9,13 @@ export function BackupState({ reminds, onBackup }: { reminds: boolean; onBackup:
   const [message, setMessage] = useState<string>()
   useEffect(() => {
     let current = true
-    const look = async () => {
+    const backupWords = async () => {
       const now = Date.now()
       const done = await backUpByItself(now)
       if (done.did === 'failed') return `No backup into the folder ${done.folder}: ${done.reason}.`
       return !reminds || (await backupFolder()) ? undefined : backupReminder(await lastBackup(), now)
     }
-    void look().then((words) => current && setMessage(words))
+    void backupWords().then((words) => current && setMessage(words))
     return () => {
       current = false
     }

@@ -1,14 +1,14 @@
 'use client'
 import { Alert } from '@/ui/kit/alert'
 import { FileButton } from '@/ui/kit/file-button'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
-import { useOpenFile } from '@/ui/kit/open-file'
+import { useOpenFile } from '@/ui/app/open-file'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 import { Filter } from './board-filter'
@@ -19,9 +19,9 @@ import { useArchived } from './use-archived'
 import { useBoard } from './use-board'
 import type { BoardCard } from '@/workers/board-messages'
 
-const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+const RemovedDialog = dynamic(() => import('@/ui/app/removed-dialog').then((module) => module.RemovedDialog))
 const BoardTable = dynamic(() => import('./board-table').then((module) => module.BoardTable))
-const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
+const BackupDialog = dynamic(() => import('@/ui/app/backup-dialog').then((module) => module.BackupDialog))
 
 /** So many cards are drawn at first, and so many more whenever the end of them comes in sight. */
 const DRAWN = 48
@@ -63,7 +63,7 @@ export function BoardScreen() {
   const [drawn, setDrawn] = useState(DRAWN)
   const [day] = useState(today)
   const [dialog, setDialog] = useState<'backup' | 'removed'>()
-  const look = useSettings((store) => store.settings.board)
+  const view = useSettings((store) => store.settings.board)
   const change = useSettings((store) => store.change)
   const again = useCallback(() => setLoaded((count) => count + 1), [])
   const more = useCallback(() => setDrawn((count) => count + DRAWN), [])
@@ -153,10 +153,10 @@ export function BoardScreen() {
         {cards.length > 0 && (
           <div className="mb-2 flex flex-wrap items-center gap-1">
             <h2 className="mr-3 text-xl">{asked.archive ? 'The archive' : 'Jobs'}</h2>
-            <Button variant="quiet" pressed={look === 'cards'} onClick={() => change({ board: 'cards' })}>
+            <Button variant="quiet" pressed={view === 'cards'} onClick={() => change({ board: 'cards' })}>
               Cards
             </Button>
-            <Button variant="quiet" pressed={look === 'table'} onClick={() => change({ board: 'table' })}>
+            <Button variant="quiet" pressed={view === 'table'} onClick={() => change({ board: 'table' })}>
               Table
             </Button>
             {away > 0 && (
@@ -180,19 +180,19 @@ export function BoardScreen() {
           <>
             <ul
               className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
-              aria-label={look === 'cards' ? 'Jobs' : 'Jobs that cannot be read'}
+              aria-label={view === 'cards' ? 'Jobs' : 'Jobs that cannot be read'}
             >
               {shown
                 .slice(0, drawn)
                 .map((card) =>
                   !card.ok ? (
                     <Unreadable key={card.id} card={card} />
-                  ) : look === 'cards' ? (
+                  ) : view === 'cards' ? (
                     <JobCard key={card.id} card={card} day={day} deeds={deeds} />
                   ) : null,
                 )}
             </ul>
-            {look === 'table' && <BoardTable cards={read} drawn={drawn} day={day} deeds={deeds} />}
+            {view === 'table' && <BoardTable cards={read} drawn={drawn} day={day} deeds={deeds} />}
             {drawn < shown.length && <EndOfList onSight={more} />}
           </>
         )}

@@ -1,9 +1,9 @@
 'use client'
 import { jobNames } from '@/storage/job-abouts'
 import { loadPlan } from '@/storage/plans'
-import { JobPicker, type NamedJob } from '@/ui/kit/job-picker'
+import { JobPicker, type NamedJob } from '@/ui/app/job-picker'
 import { Table } from '@/ui/kit/table'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { ButtonLink, TextLink } from '@/ui/kit/button'
 import { ROUTES, to } from '@/ui/routes'
 import {
@@ -25,9 +25,9 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
-import { PhraseLine, Quantity } from '@/ui/kit/quantity'
+import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { useSettings } from '@/ui/state/settings-store'
-import { SeverityTag } from '@/ui/kit/severity-tag'
+import { SeverityTag } from '@/ui/figures/severity-tag'
 import { useSearch } from '@/ui/state/use-search'
 
 const byName = new Intl.Collator().compare

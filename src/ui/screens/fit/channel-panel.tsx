@@ -14,8 +14,8 @@ import {
 } from '@/core'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
-import { PhraseLine } from '@/ui/kit/quantity'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { PhraseLine } from '@/ui/figures/quantity'
+import { QuantityField } from '@/ui/figures/quantity-field'
 
 /** What lies in a channel before anything is loaded, and then the order in which the nuts go in past it. */
 export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {

@@ -1,7 +1,7 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
 import { bayRulesOf, cutList, cutSumMm, stripsByBar, type Plan, type Step, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 
 function Pieces({ mm, with: between }: { mm: readonly number[]; with: string }) {
   return mm.map((each, i) => (

@@ -1,6 +1,6 @@
 import { type Finding, type Outcome, OUTCOME_RANK } from '@/core'
-import { PhraseLine } from '@/ui/kit/quantity'
-import { SeverityTag } from '@/ui/kit/severity-tag'
+import { PhraseLine } from '@/ui/figures/quantity'
+import { SeverityTag } from '@/ui/figures/severity-tag'
 
 const FRAME: Readonly<Record<Outcome, string>> = {
   stop: 'border-error! border-[2.5px]!',

@@ -1,5 +1,5 @@
 'use client'
-import { jobScreen } from '@/ui/kit/job-screen'
+import { jobScreen } from '@/ui/job/job-screen'
 
 /** The fitting job, one step at a time. */
 export const FitPage = jobScreen(() => import('./fit-screen').then(({ FitScreen: BayScreen }) => BayScreen))

@@ -5,11 +5,11 @@ const orders = new WeakMap<Plan, Map<string, Order<Step>>>()
 
 /** The steps of a plan, worked out once for what has been weighed so far. */
 export function stepsOf(plan: Plan, progress: BayProgress): Order<Step> {
-  const known = orders.get(plan) ?? new Map<string, Order<Step>>()
-  orders.set(plan, known)
+  const cached = orders.get(plan) ?? new Map<string, Order<Step>>()
+  orders.set(plan, cached)
   const weighed = new Set(progress.weighed.keys())
   const key = [...weighed].sort().join()
-  const order = known.get(key) ?? jobSteps(assessmentOf(plan).survey, bayRulesOf(plan.rules), weighed)
-  known.set(key, order)
+  const order = cached.get(key) ?? jobSteps(assessmentOf(plan).survey, bayRulesOf(plan.rules), weighed)
+  cached.set(key, order)
   return order
 }

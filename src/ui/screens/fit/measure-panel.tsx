@@ -18,9 +18,9 @@ import {
 } from '@/core'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { ParsedField, type ParsedText } from '@/ui/kit/parsed-field'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { useSettings, useUnits } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 

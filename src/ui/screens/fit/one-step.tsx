@@ -21,7 +21,7 @@ import {
 import { type ReactNode, useMemo, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'
-import { PhraseLine } from '@/ui/kit/quantity'
+import { PhraseLine } from '@/ui/figures/quantity'
 import { AnswerDialog } from './answer-dialog'
 import { DiffersDialog } from './differs-dialog'
 import { FindingList } from './finding-list'

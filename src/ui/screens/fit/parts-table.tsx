@@ -74,8 +74,8 @@ export function PartsTable({
         <span>
           All {check.total.toFixed(2)}, still to buy {check.toBuy.toFixed(2)}
           {check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}
-          {check.unsaid > 0
-            ? `; of ${check.unsaid} ${check.unsaid === 1 ? 'line' : 'lines'} nobody said whether they are there`
+          {check.unstated > 0
+            ? `; of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} nobody said whether they are there`
             : ''}
         </span>
         {open.length > 0 && (

@@ -2,7 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { askedOf, type BayProgress, type Plan, type ProofOutcome, type Step } from '@/core'
 import { logFor } from '@/ui/state/log-store'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 
 const HOW: readonly (readonly [ProofOutcome, string])[] = [
   ['good', 'Good'],

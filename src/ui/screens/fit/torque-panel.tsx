@@ -21,8 +21,8 @@ import {
 } from '@/core'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
-import { Quantity } from '@/ui/kit/quantity'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { Quantity } from '@/ui/figures/quantity'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { useSettings } from '@/ui/state/settings-store'
 import { calibrationNow } from './calibration-now'
 import { readEvent } from './pull-event'
@@ -190,7 +190,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
         <Choice
           label="Pull one again"
           value=""
-          unsaid="none"
+          unstated="none"
           options={spots.map((spot) => [spot, spot] as const)}
           onChange={setAgain}
         />

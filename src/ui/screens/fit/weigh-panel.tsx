@@ -10,7 +10,7 @@ import {
 } from '@/core'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { useSettings } from '@/ui/state/settings-store'
 import { calibrationNow } from './calibration-now'
 import { DeviceReader } from './device-reader'

@@ -13,7 +13,7 @@ import {
 } from '@/core'
 import { useState } from 'react'
 import { Choice } from '@/ui/kit/choice'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { WhatLands } from './what-lands'

@@ -1,6 +1,6 @@
 'use client'
 import { percentText, STATE_WORD, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** Where each rack's load stands over its feet. */

@@ -21,9 +21,9 @@ import {
   YAxis,
 } from 'recharts'
 import { Choice } from '@/ui/kit/choice'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
-import { AXIS, INK, LIMIT, massAxis, roundTicks, SECOND } from './chart-look'
+import { AXIS, INK, LIMIT, massAxis, roundTicks, SECOND } from './chart-style'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { WhatLands } from './what-lands'
 

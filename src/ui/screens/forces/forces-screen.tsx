@@ -9,7 +9,7 @@ import { EvennessList } from './evenness-list'
 import { FeetForces } from './feet-forces'
 import { LiftingList } from './lifting-list'
 import { SecuringList } from './securing-list'
-import { StandingForces } from './standing-forces'
+import { TipOverForces } from './tip-over-forces'
 import { WindForces } from './wind-forces'
 
 /** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
@@ -30,7 +30,7 @@ export function ForcesScreen({ plan }: { plan: Plan }) {
         <ChancePanel survey={survey} />
         <div className="grid gap-x-8 lg:grid-cols-2">
           <div className="min-w-0">
-            <StandingForces survey={survey} />
+            <TipOverForces survey={survey} />
             <WindForces survey={survey} />
           </div>
           <div className="min-w-0">

@@ -1,6 +1,6 @@
 'use client'
 import { formatQuantity, type Lift, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 

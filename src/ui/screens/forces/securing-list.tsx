@@ -1,7 +1,7 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
 import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 function Planned({ tie }: { tie: TieDown }) {

@@ -1,6 +1,6 @@
 import { landings, type MassPoint, type State, type Survey } from '@/core'
-import { BASIS_WORD } from '@/ui/kit/basis-word'
-import { Quantity } from '@/ui/kit/quantity'
+import { BASIS_WORD } from '@/ui/forms/basis-word'
+import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure } from '@/ui/kit/panel'
 
 /** Thing by thing, what lands on each of several supports in a state: the parts behind every figure of a picture. */

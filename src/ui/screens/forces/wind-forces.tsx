@@ -1,6 +1,6 @@
 'use client'
 import { formatNumber, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** Drag and uplift of everything in the open, and what the drag costs. */

@@ -18,13 +18,13 @@ const ourFonts = {
 }
 
 type Opened = Awaited<ReturnType<typeof made>>
-const known = new Map<string, Promise<Opened>>()
+const cached = new Map<string, Promise<Opened>>()
 
 /** A job's sheet as a file, read back: made once for all that is asked of it. */
 function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | 'us' = 'metric'): Promise<Opened> {
   const key = [plan.id, plan.job.customer, paper, show].join()
-  const file = known.get(key) ?? made(plan, paper, show)
-  known.set(key, file)
+  const file = cached.get(key) ?? made(plan, paper, show)
+  cached.set(key, file)
   return file
 }
 

@@ -60,8 +60,8 @@ export class Face {
 
   /** How wide a text is at a size, points. */
   widthOf(text: string, size: number): number {
-    const known = this.widths.get(text)
-    if (known !== undefined) return known * size
+    const cached = this.widths.get(text)
+    if (cached !== undefined) return cached * size
     const width = this.runs(text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, 1), 0)
     this.widths.set(text, width)
     return width * size

@@ -4,13 +4,13 @@ import { useState, type ReactNode } from 'react'
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core'
 import { Button } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
-import { HouseRulesFields } from '@/ui/kit/house-rules-fields'
-import { PageBar } from '@/ui/kit/page-bar'
-import { SettingsFields } from '@/ui/kit/settings-dialog'
+import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
+import { PageBar } from '@/ui/app/page-bar'
+import { SettingsFields } from '@/ui/app/settings-dialog'
 import { useSettings } from '@/ui/state/settings-store'
 
-const BackupDialog = dynamic(() => import('@/ui/kit/backup-dialog').then((module) => module.BackupDialog))
-const RemovedDialog = dynamic(() => import('@/ui/kit/removed-dialog').then((module) => module.RemovedDialog))
+const BackupDialog = dynamic(() => import('@/ui/app/backup-dialog').then((module) => module.BackupDialog))
+const RemovedDialog = dynamic(() => import('@/ui/app/removed-dialog').then((module) => module.RemovedDialog))
 
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
   return (

@@ -3,7 +3,7 @@ import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { type Answer, answered, type Ask, inputOf } from '@/core'
 import { Choice } from '@/ui/kit/choice'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { refused, usePlan } from '@/ui/state/plan-store'
 

@@ -1,8 +1,8 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
 import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey, typedOver, withRise } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { Quantity } from '@/ui/figures/quantity'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 import { SpreadList } from './spread-list'
 

@@ -1,5 +1,5 @@
 'use client'
-import { GearWeight } from '@/ui/kit/gear-weight'
+import { GearWeight } from '@/ui/drawing/gear-weight'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import {
@@ -21,10 +21,10 @@ import {
 } from '@/core'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
-import { PhraseLine, Quantity } from '@/ui/kit/quantity'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { PhraseLine, Quantity } from '@/ui/figures/quantity'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
-import { BASIS_WORD } from '@/ui/kit/basis-word'
+import { BASIS_WORD } from '@/ui/forms/basis-word'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
 const COUNTS = [['unsaid', 'Source does not say'], ...COUNTS_CHOICES] as const
@@ -227,7 +227,7 @@ export function CellSum({ survey }: { survey: Survey }) {
             </strong>
             . It counts{' '}
             {cell.counting === 'everything' ? 'the rack and all that stands on it' : 'only what stands on it'}
-            {cell.countingSaid ? '' : ' (its source does not say; common practice)'}.
+            {cell.countingStated ? '' : ' (its source does not say; common practice)'}.
           </>
         )}
       </p>

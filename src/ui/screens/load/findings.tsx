@@ -12,11 +12,11 @@ import {
   STATE_WORD,
 } from '@/core'
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
-import { PhraseLine } from '@/ui/kit/quantity'
+import { PhraseLine } from '@/ui/figures/quantity'
 import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { FindingRow } from './finding-row'
-import { askGroups, openFindings } from './finding-rows'
+import { askGroups, openFindings } from '@/ui/figures/finding-rows'
 import { useFixes } from '@/ui/state/fixes'
 import { findingShown, useWantedFinding } from '@/ui/state/wanted-finding'
 

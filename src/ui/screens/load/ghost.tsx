@@ -1,5 +1,5 @@
 'use client'
-import { type Box, phraseText, sizeAsPlaced, type Survey, tried, type UnitChoice } from '@/core'
+import { type Box, phraseText, sizeAsPlaced, type Survey, trialThing, type UnitChoice } from '@/core'
 import { useMemo } from 'react'
 import { toSheet, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
 import { type LabelBox, spotAmong } from '@/ui/drawing/place-labels'
@@ -33,7 +33,7 @@ export function Ghost({
   const answer = useMemo(() => held && placeFor(survey, held.gear, held.rackId, held.near), [survey, held])
   if (!held || !answer) return null
   const { gear, near } = held
-  const thing = answer.kind === 'cannot' ? undefined : tried(survey, gear, answer.placement)
+  const thing = answer.kind === 'cannot' ? undefined : trialThing(survey, gear, answer.placement)
   const size = sizeAsPlaced(gear, gear.turns[0] ?? 0, false)
   const top = survey.racks.find(({ rack }) => rack.id === held.rackId)?.topZMm ?? survey.plan.vehicle.heightMm
   const box: Box = thing?.box ?? {
@@ -84,7 +84,7 @@ export function Ghost({
           taken,
         )}
         text={words}
-        look={bad ? 'sheet-stop' : 'sheet-title'}
+        variant={bad ? 'sheet-stop' : 'sheet-title'}
       />
     </g>
   )

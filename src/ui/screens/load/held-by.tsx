@@ -4,8 +4,8 @@ import { TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Fitting, isLong, isLoose, type Straps, type ThingAt } from '@/core'
 import { Choice } from '@/ui/kit/choice'
-import { Quantity } from '@/ui/kit/quantity'
-import { QuantityField } from '@/ui/kit/quantity-field'
+import { Quantity } from '@/ui/figures/quantity'
+import { QuantityField } from '@/ui/figures/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'
 
 const NO_LINES = { bow: false, stern: false }

@@ -25,7 +25,7 @@ import {
 } from '@/core'
 import { memo, useRef } from 'react'
 import { acrossTable, useRoving } from '@/ui/kit/use-roving'
-import { PhraseLine, Quantity } from '@/ui/kit/quantity'
+import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'
 
@@ -49,7 +49,7 @@ function cellLabel(cell: Cell, severity: Severity | undefined, governs: boolean,
 /** From here on tenths say nothing more and take the room. */
 const COARSE_FROM_KG = { kg: 500, lb: 90 } as const
 
-const LOOK: Readonly<Record<Severity, string>> = {
+const VARIANT: Readonly<Record<Severity, string>> = {
   stop: 'bg-error text-error-content [&_*]:text-inherit',
   findOut: 'border-accent border-2 border-dashed',
   mind: 'mind-hatch [&_*]:text-inherit',
@@ -60,14 +60,14 @@ function CellButton({ cell, severity, governs }: RowCell) {
   const units = useUnits()
   const showCell = usePlan((store) => store.showCell)
   const unit = tableUnit(units)
-  const known = cell.limit.kind !== 'missing'
+  const rated = cell.limit.kind !== 'missing'
   const places = cell.limit.kind !== 'missing' && cell.limit.kg >= COARSE_FROM_KG[unit] ? 0 : 1
-  const look = cell.idle ? 'text-ink2' : LOOK[severity ?? 'clear']
+  const variant = cell.idle ? 'text-ink2' : VARIANT[severity ?? 'clear']
   return (
     <button
       type="button"
       tabIndex={-1}
-      className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-aside [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${look} ${governs ? 'font-bold' : ''}`}
+      className={`relative block w-full min-h-11 pt-[0.15rem] px-[0.3rem] pb-[0.5rem] text-right text-aside [font-stretch:84%] cursor-pointer whitespace-nowrap overflow-hidden ${variant} ${governs ? 'font-bold' : ''}`}
       aria-label={cellLabel(cell, severity, governs, units)}
       title={cellLabel(cell, severity, governs, units)}
       onClick={() => showCell({ layerId: cell.layer.id, state: cell.state })}
@@ -83,7 +83,7 @@ function CellButton({ cell, severity, governs }: RowCell) {
           </span>
         )}
       </span>
-      {known && (
+      {rated && (
         <span
           aria-hidden
           className="absolute left-0 bottom-0 h-[5px] bg-current"

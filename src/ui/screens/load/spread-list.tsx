@@ -1,7 +1,7 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
 import { binding, type SpreadMember, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 
 const named = (members: readonly SpreadMember[]) => members.map(({ name }) => name).join(' and ')
 

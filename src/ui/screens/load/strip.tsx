@@ -2,7 +2,7 @@
 import { Problem } from '@/ui/kit/field-note'
 import { Fact } from '@/ui/kit/fact'
 import { STATE_WORD, STATES, type Survey } from '@/core'
-import { Quantity } from '@/ui/kit/quantity'
+import { Quantity } from '@/ui/figures/quantity'
 import { BarStrip } from './bar-strip'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { ThingStrip } from './thing-strip'

@@ -109,7 +109,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
         <Choice
           label="Which rack"
           value={draft.rackId}
-          unsaid="choose"
+          unstated="choose"
           options={racks.map(({ id, name }) => [id, name] as const)}
           onChange={(rackId) => set({ rackId })}
         />

@@ -9,7 +9,7 @@ import {
   importedEvents,
   type ImportRequest,
 } from '@/core'
-import { addLastWords, type Holds, LogDisagreements } from '@/ui/kit/log-disagreements'
+import { addLastWords, type Holds, LogDisagreements } from '@/ui/app/log-disagreements'
 import { useState } from 'react'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'

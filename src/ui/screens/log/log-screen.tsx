@@ -1,6 +1,6 @@
 'use client'
 import { Alert } from '@/ui/kit/alert'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { JobBar } from '@/ui/job/job-bar'
 import { bayRulesOf, carName, carOf, carsByJob, DEFAULT_HOUSE_RULES } from '@/core'
 import { useEffect, useMemo, useState } from 'react'

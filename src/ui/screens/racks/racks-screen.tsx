@@ -4,7 +4,7 @@ import { leftPhrase, type Plan, type RackOffer, type RackSuits, STATE_WORD, STAT
 import { JobBar } from '@/ui/job/job-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
-import { PhraseLine, Quantity } from '@/ui/kit/quantity'
+import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { Table } from '@/ui/kit/table'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'

@@ -2,10 +2,10 @@
 import { choicesOf, type Plan, WHENS } from '@/core'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
-import { StatusChoice } from '@/ui/kit/status-choice'
+import { StatusChoice } from '@/ui/forms/status-choice'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'
-import { BarLengths } from './bar-lengths'
+import { BarLengths } from './bar-length-panel'
 import { RackInStock } from './rack-in-stock'
 
 /** The racks this vehicle wears: change one, take one off, say whether it is on already. */

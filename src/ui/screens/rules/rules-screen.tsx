@@ -1,5 +1,5 @@
 'use client'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { ButtonLink, TextLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -16,9 +16,9 @@ import {
 } from '@/core'
 import { useEffect, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
-import { PhraseLine } from '@/ui/kit/quantity'
+import { PhraseLine } from '@/ui/figures/quantity'
 import { fetchDemo, useSettings } from '@/ui/state/settings-store'
-import { SeverityTag } from '@/ui/kit/severity-tag'
+import { SeverityTag } from '@/ui/figures/severity-tag'
 
 const SOURCE_WORD: Readonly<Record<RuleSource['kind'], string>> = {
   published: 'Published standard',
@@ -37,8 +37,8 @@ function examples(plans: readonly Plan[]): ReadonlyMap<string, Example> {
   const rank = ({ severity }: Finding) => OUTCOME_RANK[severity]
   for (const plan of plans)
     for (const finding of assessmentOf(plan).review.findings) {
-      const known = found.get(finding.rule)
-      if (!known || rank(finding) < rank(known.finding))
+      const cached = found.get(finding.rule)
+      if (!cached || rank(finding) < rank(cached.finding))
         found.set(finding.rule, { finding, job: { id: plan.id, name: plan.job.name } })
     }
   return found

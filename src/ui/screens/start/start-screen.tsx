@@ -1,5 +1,5 @@
 'use client'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'

@@ -1,6 +1,6 @@
 'use client'
 import { FileButton } from '@/ui/kit/file-button'
-import { PageBar } from '@/ui/kit/page-bar'
+import { PageBar } from '@/ui/app/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import {

@@ -1,5 +1,5 @@
 import { BODIES, type Station } from '../../../kinds/body'
-import type { Vehicle } from '../../../plan/vehicle'
+import type { Vehicle } from '../../../plan/schema/vehicle'
 
 export interface BodyOutline {
   readonly side: readonly Station[]

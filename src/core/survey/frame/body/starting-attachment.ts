@@ -1,8 +1,8 @@
 import { ATTACHMENTS, loadsRoof, type AttachmentKind } from '../../../kinds/attachment'
 import { BODIES, type Body } from '../../../kinds/body'
 import { OBSTACLES, type ObstacleKind } from '../../../kinds/obstacle'
-import type { Known } from '../../../plan/known'
-import type { Attachment, Obstacle } from '../../../plan/vehicle'
+import type { ProvenanceByField } from '../../../plan/schema/provenance'
+import type { Attachment, Obstacle } from '../../../plan/schema/vehicle'
 import { startingSizes } from './starting-sizes'
 
 /** Where a bed's side usually ends, where the body says nothing of a bed. mm over the ground. Common practice, no source. */
@@ -56,7 +56,7 @@ const NEVER_STARTED = [
 ]
 
 /** What a form filled in of a thing: every length and every mass of it, by the path of its field. */
-export function startingMarks(thing: object): Known {
+export function startingMarks(thing: object): ProvenanceByField {
   const paths = (value: unknown, at: string): string[] => {
     if (typeof value === 'number') return [at]
     if (typeof value !== 'object' || value === null) return []

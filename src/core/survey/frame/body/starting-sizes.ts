@@ -1,5 +1,5 @@
 import { BODIES, type Body } from '../../../kinds/body'
-import type { Vehicle } from '../../../plan/vehicle'
+import type { Vehicle } from '../../../plan/schema/vehicle'
 
 const CROWN_MM = 40
 const ROOF_STARTS_MM = 60

@@ -1,5 +1,5 @@
 import type { Body } from '../../../kinds/body'
-import type { Vehicle } from '../../../plan/vehicle'
+import type { Vehicle } from '../../../plan/schema/vehicle'
 import { startingAttachment, startingMarks } from './starting-attachment'
 import { startingSizes } from './starting-sizes'
 

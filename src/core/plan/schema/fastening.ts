@@ -1,0 +1,69 @@
+import * as z from '../../units/schema'
+import { sourceSchema } from './rating'
+import { nameSchema, sizeMm } from '../../units/scalars'
+
+/** Property classes of bolts and screws that the tables know. */
+export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const
+const gradeSchema = z.enum(GRADES)
+export type Grade = z.infer<typeof gradeSchema>
+
+export const CONDITIONS = ['dry', 'oiled', 'antiSeize'] as const
+const conditionSchema = z.enum(CONDITIONS)
+export type Condition = z.infer<typeof conditionSchema>
+
+/** How a fitter knows that a joint is done, besides or instead of a figure. */
+const signSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('reading') }),
+  z.strictObject({ kind: z.literal('clicks'), count: z.int().check(z.gte(1), z.lte(20)) }),
+  z.strictObject({ kind: z.literal('handle') }),
+  z.strictObject({ kind: z.literal('notch') }),
+  z.strictObject({ kind: z.literal('washerClosed'), moreTurns: z.number().check(z.gte(0), z.lte(3)) }),
+  z.strictObject({ kind: z.literal('threads'), showing: z.int().check(z.gte(0), z.lte(20)) }),
+])
+export type Sign = z.infer<typeof signSchema>
+
+/** Where a torque was read: on this part's own papers, or carried over from another rack, which never counts. */
+const torqueSourceSchema = z.union([
+  sourceSchema,
+  z.strictObject({ kind: z.literal('otherRack'), rack: nameSchema }),
+])
+
+const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
+
+/** A fastener as the sheet gives it, so many in all for the part; what the sheet leaves out is left out. */
+export const fastenerSchema = z.strictObject({
+  name: z.optional(nameSchema),
+  thread: z.string().check(z.maxLength(20)),
+  count: z.int().check(z.gte(1), z.lte(400)),
+  torqueNm: z.optional(
+    z
+      .strictObject({ from: z.number().check(z.gte(0.001)), to: z.number().check(z.gte(0.001)) })
+      .check(z.refine(({ from, to }) => from <= to, 'The range ends before it begins.')),
+  ),
+  torqueFrom: z.optional(torqueSourceSchema),
+  /** What the part it closes on bears at most, whatever the bolt could. */
+  atMostNm: z.optional(z.number().check(z.gte(0.001))),
+  lengthMm: z.optional(sizeMm),
+  /** What the bolt passes through before its washer and nut. */
+  stackMm: z.optional(sizeMm),
+  /** Height of its nut, where the sheet gives it; else that of a full nut of its thread. */
+  nutMm: z.optional(sizeMm),
+  grade: z.optional(gradeSchema),
+  condition: z.optional(conditionSchema),
+  signs: z.optional(z.array(signSchema).check(z.maxLength(3))),
+  startTurns: z.optional(z.number().check(z.gte(0), z.lte(30))),
+  /** From the head down, on each. */
+  washers: z.optional(z.array(washerSchema).check(z.maxLength(6))),
+  nut: z.optional(z.enum(['none', 'plain', 'lock', 'channel'])),
+  security: z.optional(z.enum(['threadlocker', 'lockWasher', 'none'])),
+  tool: z.optional(nameSchema),
+  handOnly: z.optional(z.boolean()),
+  /** Used once and then renewed. */
+  singleUse: z.optional(z.boolean()),
+  /** The passes its sheet asks for, percent of the figure; the house's where it asks for none. */
+  passesPercent: z.optional(
+    z.array(z.number().check(z.gte(1), z.lte(100))).check(z.minLength(1), z.maxLength(5)),
+  ),
+  note: z.optional(z.string().check(z.maxLength(200))),
+})
+export type Fastener = z.infer<typeof fastenerSchema>

@@ -1,0 +1,77 @@
+import * as z from '../../units/schema'
+import { idSchema, money, nameSchema } from '../../units/scalars'
+
+/** The stages of fitting, in order; the first two go on side by side. */
+export const PHASES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const
+const phaseSchema = z.enum(PHASES)
+export type Phase = z.infer<typeof phaseSchema>
+
+const minutesSchema = z
+  .strictObject({
+    from: z.number().check(z.gte(0), z.lte(2000)),
+    to: z.number().check(z.gte(0), z.lte(2000)),
+  })
+  .check(z.refine(({ from, to }) => from <= to, 'The range ends before it begins.'))
+export type Minutes = z.infer<typeof minutesSchema>
+
+/**
+ * A step that a part's sheet asks for. `after` names steps of this part, or of another as `part-id/step-id`.
+ * `decidesSpread`: the bars cannot be placed before it is done.
+ */
+const workStepSchema = z.strictObject({
+  id: idSchema,
+  stage: phaseSchema,
+  title: nameSchema,
+  detail: z.optional(z.string().check(z.maxLength(400))),
+  after: z.optional(z.array(z.string().check(z.maxLength(170))).check(z.maxLength(20))),
+  times: z.optional(z.enum(['once', 'side', 'bar'])),
+  minutes: z.optional(minutesSchema),
+  waitMinutes: z.optional(z.number().check(z.gte(0), z.lte(20_000))),
+  hands: z.optional(z.union([z.literal(1), z.literal(2)])),
+  tools: z.optional(z.array(nameSchema).check(z.maxLength(12))),
+  decidesSpread: z.optional(z.boolean()),
+  /** Something put in for a while, and taken out again when the rack is trimmed. */
+  temporary: z.optional(z.strictObject({ what: nameSchema })),
+})
+export type WorkStep = z.infer<typeof workStepSchema>
+
+const countedSchema = z.strictObject({
+  what: nameSchema,
+  count: z.int().check(z.gte(1), z.lte(400)),
+  price: z.optional(money),
+})
+
+/** What fitting a part takes, as its sheet says; all of it may be unsaid. */
+export const workSchema = z.strictObject({
+  have: z.optional(z.boolean()),
+  /** What its box holds besides the part, what it does not hold though the part needs it, and what is not used here. */
+  box: z.optional(
+    z.strictObject({
+      holds: z.optional(z.array(countedSchema).check(z.maxLength(40))),
+      lacks: z.optional(z.array(countedSchema).check(z.maxLength(40))),
+      unused: z.optional(z.array(countedSchema).check(z.maxLength(40))),
+    }),
+  ),
+  consumables: z.optional(z.array(countedSchema).check(z.maxLength(20))),
+  /** Marked parts go to the corner they are marked for; the others may go either side. */
+  sides: z.optional(z.enum(['marked', 'either'])),
+  arrows: z.optional(
+    z
+      .array(z.strictObject({ on: nameSchema, toward: z.enum(['front', 'outward', 'mark']) }))
+      .check(z.maxLength(12)),
+  ),
+  keys: z.optional(
+    z.strictObject({
+      cores: z.int().check(z.gte(1), z.lte(64)),
+      codes: z.array(z.string().check(z.maxLength(20))).check(z.maxLength(64)),
+    }),
+  ),
+  season: z.optional(
+    z.strictObject({
+      fromMonth: z.int().check(z.gte(1), z.lte(12)),
+      toMonth: z.int().check(z.gte(1), z.lte(12)),
+    }),
+  ),
+  steps: z.optional(z.array(workStepSchema).check(z.maxLength(40))),
+})
+export type Work = z.infer<typeof workSchema>

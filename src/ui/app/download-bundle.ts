@@ -1,0 +1,22 @@
+import { checkedBundle, planFileName, printBundle } from '@/core'
+import { makeParcel } from '@/storage/job-bundle'
+import { sha256 } from '@/storage/sha256'
+import { whyNotSaved } from '@/storage/shelves'
+import { usePlan } from '@/ui/state/plan-store'
+import { useSettings } from '@/ui/state/settings-store'
+import { downloadText } from '@/ui/kit/download'
+
+/** Hands a job with all that belongs to it to the browser as a file; says why where it cannot. */
+export async function downloadParcel(id: string): Promise<string | undefined> {
+  try {
+    await usePlan.getState().saveNow()
+    const { fitter } = useSettings.getState().settings
+    const bundle = await makeParcel(id, new Date().toISOString(), fitter)
+    if (!bundle) return 'This job is not kept in this browser: save it as a plan file instead.'
+    const name = planFileName(bundle.plan).replace(/\.ypsos\.json$/, '.ypsos-parcel.json')
+    downloadText(name, printBundle(bundle, await sha256(checkedBundle(bundle))), 'application/json')
+    return undefined
+  } catch (error) {
+    return whyNotSaved(error)
+  }
+}

@@ -1,0 +1,10 @@
+import type { SheetReading, Source } from '@/core'
+
+/** The readings that a person took over from a text. */
+export interface Pasted {
+  readonly taken: readonly SheetReading[]
+  readonly all: readonly SheetReading[]
+  readonly from: Source['kind']
+  /** Which of several things it is about, where there are several. */
+  readonly of: string
+}
