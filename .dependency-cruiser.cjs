@@ -28,8 +28,7 @@ const CORE = {
   handover: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   stages: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   fields: 'plan|provenance|kinds|geometry|units',
-  formats:
-    'fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
+  formats: 'fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
 }
 
 /** The rooms of the interface that screens share, each with those under it. */
@@ -43,7 +42,7 @@ const UI = {
   job: 'app|forms|drawing|figures|kit|state',
 }
 
-const BELOW_UI = 'src/(workers|storage|devices|demo|core)'
+const BELOW_UI = 'src/(workers|storage|devices|demo|drawing|core)'
 const into = (room, under) => `(${[room, ...under.split('|')].filter(Boolean).join('|')})/`
 
 module.exports = {
@@ -104,11 +103,12 @@ module.exports = {
       '^src/(storage|core)/',
       'Storage keeps plans and knows no screen.',
     ),
+    only('drawing-on-core', '^src/drawing/', '^src/(drawing|core)/', 'Outlines follow from a survey alone.'),
     only(
       'workers-on-core',
       '^src/workers/',
-      '^src/(workers|core|storage|ui/drawing)/',
-      "Workers pass messages on to the core; the board's reads what is kept and draws small pictures. None knows a screen.",
+      '^src/(workers|core|storage|drawing)/',
+      'Workers pass messages on to the core; the worker of the board also reads what is stored and draws small pictures.',
     ),
     ...Object.entries(UI).map(([room, under]) =>
       only(

@@ -16,7 +16,7 @@ import { loadAbouts } from '@/storage/job-abouts'
 import { loadEvents } from '@/storage/log'
 import { storedFrom } from '@/storage/plans'
 import { severalOn } from '@/storage/transaction'
-import { pictureOf } from '@/ui/drawing/side-marks'
+import { pictureOf } from '@/drawing/side-marks'
 import type { BoardCard } from './board-messages'
 
 /** So many cards are told at a time, so that the first ones stand while the rest is worked out. */

@@ -1,5 +1,5 @@
 import type { JobSummary, Plan, WorkState } from '@/core'
-import type { Picture } from '@/ui/drawing/side-marks'
+import type { Picture } from '@/drawing/side-marks'
 
 /** What the board asks: every job's card; those in memory alone come along. */
 export interface BoardQuestion {

@@ -1,5 +1,5 @@
 import { formatQuantity, LIFTED_KG, type State, type Survey, type UnitChoice } from '@/core'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { AROUND_PLAN_PX, inPane, paneBox } from './load-labels'
 import type { Label, LabelSpot } from './place-labels'
 import { single, unitless } from './sheet-figures'

@@ -1,7 +1,7 @@
 import { GearWeight } from './gear-weight'
 import type { Gear } from '@/core'
 import { Quantity } from '@/ui/figures/quantity'
-import { thingPaths } from './thing-paths'
+import { thingPaths } from '@/drawing/thing-paths'
 
 const SPACE_MM = 260
 

@@ -1,6 +1,6 @@
 import type { Gear } from '@/core'
 import { memo } from 'react'
-import { thingPaths } from './thing-paths'
+import { thingPaths } from '@/drawing/thing-paths'
 
 /** A thing from above, small: its true proportions in a box of 44 by 30 px. */
 export const Glyph = memo(function Glyph({ gear }: { gear: Gear }) {

@@ -1,5 +1,5 @@
 import type { State, Survey } from '@/core'
-import { toSheet, type SheetLayout, type ViewName } from './layout'
+import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { inPane } from './load-labels'
 import type { LabelBox } from './place-labels'
 

@@ -1,5 +1,5 @@
 import { formatQuantity, type RackAt, type State, type Survey, type UnitChoice } from '@/core'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { inPane, paneBox } from './load-labels'
 import type { Label } from './place-labels'
 import { unitless, single } from './sheet-figures'

@@ -1,7 +1,7 @@
 import { survey } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, twinSpan } from '@/demo/plans'
-import { extentOf, fromSheet, layoutSheet, toSheet, viewAt } from './layout'
+import { extentOf, fromSheet, layoutSheet, toSheet, viewAt } from '@/drawing/layout'
 import { pan, zoomAt, zoomOnto } from './zoom'
 
 const surveyed = survey(boatAndBox)

@@ -12,7 +12,7 @@ import {
   type UnitChoice,
 } from '@/core'
 import type { Picked } from '@/ui/state/plan-store'
-import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout, type ViewName } from './layout'
+import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { textWidth } from './letter-widths'
 import type { Label, LabelBox, LabelSpot } from './place-labels'
 import { wholeSheet } from './ruler-labels'

@@ -1,4 +1,4 @@
-import type { Mark } from './mark'
+import type { Mark } from '@/drawing/mark'
 
 /** Lines of a drawing, one over the other. */
 export function Marks({ marks }: { readonly marks: readonly Mark[] }) {

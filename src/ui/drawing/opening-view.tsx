@@ -15,7 +15,7 @@ import {
   tiltOf,
   type UnitChoice,
 } from '@/core'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { type LabelBox, spotAmong } from './place-labels'
 import { single } from './sheet-figures'
 import { SheetText } from './sheet-text'

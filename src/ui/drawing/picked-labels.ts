@@ -1,6 +1,6 @@
 import { formatQuantity, type Survey, type UnitChoice } from '@/core'
 import type { Picked } from '@/ui/state/plan-store'
-import { toSheet, type SheetLayout, type ViewName } from './layout'
+import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { AROUND_PLAN_PX, paneBox } from './load-labels'
 import type { Label } from './place-labels'
 import { single, unitless } from './sheet-figures'

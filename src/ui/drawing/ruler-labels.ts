@@ -1,5 +1,5 @@
 import { type BarWidth, formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
-import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'
+import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from '@/drawing/layout'
 import type { Label, LabelBox } from './place-labels'
 import { heightTicks, lengthTicks } from './ruler-step'
 import { rulerYOf, spansYOf, widthRowsOf } from './sheet-places'

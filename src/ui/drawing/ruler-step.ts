@@ -1,5 +1,5 @@
 import { formatQuantity, type UnitChoice } from '@/core'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 
 export interface Tick {
   /** Along the ruler's way, px on the sheet. */

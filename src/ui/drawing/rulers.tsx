@@ -1,6 +1,6 @@
 import type { UnitChoice } from '@/core'
 import { memo } from 'react'
-import type { SheetLayout } from './layout'
+import type { SheetLayout } from '@/drawing/layout'
 import { heightTicks, lengthTicks } from './ruler-step'
 
 /** The lines of the ruler of heights over the ground, beside the side view. */

@@ -1,5 +1,5 @@
 import type { BarWidth, Survey } from '@/core'
-import type { SheetLayout } from './layout'
+import type { SheetLayout } from '@/drawing/layout'
 
 const UNDER_SIDE_PX = 34
 const UNDER_RULER_PX = 26

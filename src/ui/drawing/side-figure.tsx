@@ -1,6 +1,6 @@
 import type { Survey } from '@/core'
 import { Marks } from './marks'
-import { sideMarks } from './side-marks'
+import { sideMarks } from '@/drawing/side-marks'
 
 /** Vehicle, racks and things from the side. */
 export const SideFigure = ({ survey }: { survey: Survey }) => <Marks marks={sideMarks(survey)} />

@@ -1,6 +1,6 @@
 import { formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
 import type { PointerEvent } from 'react'
-import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from './layout'
+import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from '@/drawing/layout'
 import { spanHolds, spanOf } from './ruler-labels'
 import { rulerYOf, spansYOf } from './sheet-places'
 

@@ -1,8 +1,8 @@
 import type { ThingAt } from '@/core'
 import { memo } from 'react'
-import type { ViewName } from './layout'
+import type { ViewName } from '@/drawing/layout'
 import { Marks } from './marks'
-import { placedAt, thingMarks } from './thing-marks'
+import { placedAt, thingMarks } from '@/drawing/thing-marks'
 
 interface Props {
   readonly thing: ThingAt

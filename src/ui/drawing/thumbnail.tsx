@@ -1,7 +1,7 @@
 import type { Survey } from '@/core'
 import { memo, useMemo } from 'react'
 import { Marks } from './marks'
-import { pictureOf, type Picture } from './side-marks'
+import { pictureOf, type Picture } from '@/drawing/side-marks'
 
 const HEIGHT_MM = 3120
 

@@ -1,8 +1,8 @@
 import type { BodyOutline, Vehicle } from '@/core'
 import { memo, useMemo } from 'react'
-import type { ViewName } from './layout'
+import type { ViewName } from '@/drawing/layout'
 import { Marks } from './marks'
-import { vehicleMarks } from './vehicle-marks'
+import { vehicleMarks } from '@/drawing/vehicle-marks'
 
 /** A vehicle from one side, drawn from its own dimensions. */
 export const VehicleView = memo(function VehicleView({

@@ -1,7 +1,7 @@
 import { formatQuantity, IN_STATE, LIFTED_KG, type State, type Survey, type UnitChoice } from '@/core'
 import { GRAVITY_RADIUS_PX, type GravityMark } from './gravity-marks'
 import type { KiloField } from './kilo-cells'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { inPane } from './load-labels'
 import { single } from './sheet-figures'
 

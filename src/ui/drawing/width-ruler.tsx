@@ -1,5 +1,5 @@
 import { type BarWidth, contactYs, formatQuantity, type Survey, type UnitChoice } from '@/core'
-import { toSheet, type SheetLayout } from './layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { widthRowsOf } from './sheet-places'
 
 function Row({

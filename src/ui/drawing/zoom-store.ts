@@ -1,7 +1,7 @@
 'use client'
 import type { Box, Survey } from '@/core'
 import { create } from 'zustand'
-import { extentOf, layoutSheet, type Zoom, type ViewName } from '@/ui/drawing/layout'
+import { extentOf, layoutSheet, type Zoom, type ViewName } from '@/drawing/layout'
 import { pan, zoomAt, zoomOnto } from '@/ui/drawing/zoom'
 
 interface ZoomStore {

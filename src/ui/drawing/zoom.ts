@@ -7,7 +7,7 @@ import {
   type SheetLayout,
   type ViewName,
   type Zoom,
-} from './layout'
+} from '@/drawing/layout'
 
 const LARGEST = 14
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { jobSummaryOf, assess, type WorkState } from '@/core'
 import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent } from '@/demo/plans'
-import { pictureOf } from '@/ui/drawing/side-marks'
+import { pictureOf } from '@/drawing/side-marks'
 import type { BoardCard } from '@/workers/board-messages'
 import { type BoardFilter, customersOf, dueBy, filtered, ordered, WHOLE_BOARD } from './board-order'
 

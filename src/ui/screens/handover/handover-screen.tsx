@@ -19,7 +19,7 @@ import {
 } from '@/core'
 import { type ReactNode, useMemo, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
-import { extentOf } from '@/ui/drawing/layout'
+import { extentOf } from '@/drawing/layout'
 import { recordOf, useOwnLog } from '@/ui/state/log-store'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { downloadText } from '@/ui/kit/download'

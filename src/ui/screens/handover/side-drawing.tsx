@@ -1,5 +1,5 @@
 import type { Survey } from '@/core'
-import { extentOf } from '@/ui/drawing/layout'
+import { extentOf } from '@/drawing/layout'
 import { SideFigure } from '@/ui/drawing/side-figure'
 
 const ROOM_MM = 120

@@ -1,7 +1,7 @@
 'use client'
 import { type Box, phraseText, sizeAsPlaced, type Survey, trialThing, type UnitChoice } from '@/core'
 import { useMemo } from 'react'
-import { toSheet, type SheetLayout, type ViewName } from '@/ui/drawing/layout'
+import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { type LabelBox, spotAmong } from '@/ui/drawing/place-labels'
 import { SheetText } from '@/ui/drawing/sheet-text'
 import { placeFor } from '@/ui/forms/put-on'

@@ -8,7 +8,7 @@ import {
   toSpare,
   type UnitChoice,
 } from '@/core'
-import { toSheet, type SheetLayout } from '@/ui/drawing/layout'
+import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { doorsOf } from '@/ui/drawing/load-labels'
 import { HeightRuler, LengthRuler } from '@/ui/drawing/rulers'
 import { rulerYOf } from '@/ui/drawing/sheet-places'

@@ -1,4 +1,4 @@
-import { extentOf, layoutSheet } from '@/ui/drawing/layout'
+import { extentOf, layoutSheet } from '@/drawing/layout'
 import { useZoom } from '@/ui/drawing/zoom-store'
 import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan } from '@/ui/state/plan-store'

@@ -1,7 +1,7 @@
 'use client'
 import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo, type Survey } from '@/core'
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
-import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/ui/drawing/layout'
+import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
 import { gravityBox } from '@/ui/drawing/gravity-marks'

@@ -1,7 +1,7 @@
 'use client'
 import type { Gear, PointerPlace } from '@/core'
 import { create } from 'zustand'
-import { fromSheet, viewAt } from '@/ui/drawing/layout'
+import { fromSheet, viewAt } from '@/drawing/layout'
 import { drawnSheet, sheetNow } from './sheet-now'
 
 /** A thing held over the drawing, from the shelf: where the hand is, in the vehicle frame. */

@@ -7,8 +7,14 @@ import { review } from '../src/core/review/review'
 import { survey } from '../src/core/survey/survey'
 import { phraseText } from '../src/core/units/phrase'
 import { DEMO_PLANS } from '../src/demo/plans'
+import { allSentences, sentencesCsv } from './sentences'
 
-/** Writes docs/what-checks-say.md: of each check one sentence for every outcome it came to, on the demo and on made plans. */
+/**
+ * Writes docs/sentences.csv, every text that a person may read, and docs/what-checks-say.md, of each check one sentence
+ * for every outcome it came to, on the demo and on made plans.
+ */
+
+writeFileSync('docs/sentences.csv', sentencesCsv(allSentences('.')))
 
 const MADE = 1500
 const SEED = 31

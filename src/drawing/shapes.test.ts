@@ -5,7 +5,7 @@ import { DEMO_PLANS, ladderJob, twinSpan, yardVan } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { VEHICLES } from '@/demo/vehicles'
 import { attachmentPath, rackPaths } from './rack-paths'
-import { rulerStep } from './ruler-step'
+import { rulerStep } from '../ui/drawing/ruler-step'
 import { thingPaths } from './thing-paths'
 import { planPaths, rearPaths, sidePaths } from './vehicle-paths'
 
