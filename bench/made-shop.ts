@@ -85,7 +85,7 @@ export async function restored(
     const pressed = Date.now()
     await Promise.all([
       page.waitForEvent('load', { timeout: 300_000 }),
-      page.getByRole('button', { name: 'Merge it in' }).click(),
+      page.getByRole('button', { name: 'Merge' }).click(),
     ])
     return { lookedMs: pressed - asked, backMs: Date.now() - pressed }
   } finally {

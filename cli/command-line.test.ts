@@ -248,7 +248,7 @@ describe('ypsos review', () => {
   it('explains itself when it is called wrongly', async () => {
     expect(await run([])).toMatchObject({ code: 3, out: '' })
     expect((await run(['review'])).err).toContain('Usage')
-    expect((await run(['review', 'stop.json', '--loud'])).err).toContain('--loud is not known here')
+    expect((await run(['review', 'stop.json', '--loud'])).err).toContain('--loud is no known option')
   })
 
   it('meets damaged files (10 000 in the deep run) with an exit code and words, never with an error of its own', async () => {

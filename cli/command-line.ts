@@ -14,14 +14,14 @@ const USAGE = `Usage:
   ypsos review FILE...            one line each; several lines for a single file
   ypsos review FILE... --json     the review, as docs/review.schema.json describes it
   ypsos survey FILE... --json     the survey, as docs/survey.schema.json describes it
-  ypsos bay FILE                  where the job stands in the bay: what is next, what holds it, what is left
+  ypsos bay FILE                  the state of the fitting: the next step, what holds it, what is left
   ypsos bay FILE --json           the same, as docs/bay.schema.json describes it
-  --log=FILE                      the log that says what was done, as the log page writes it
+  --log=FILE                      the log of the work, as the log page writes it
   --us                            pounds and inches in sentences
-  --stock=FILE                    a JSON list of parts on the shelf, to be proposed where one is too weak
+  --stock=FILE                    a JSON list of spare parts, to propose where a part is too weak
 
 Exit: 0 clear, mind or nothing planned, 1 stop, 2 find out, 3 unreadable file or wrong usage. Of many files, the
-worst. In the bay: 0 all done, 1 something read or counted stops it, 2 still to do.`
+worst. Fitting: 0 all done, 1 a reading or a count stops it, 2 steps to do.`
 
 const WORST_FIRST = [UNREADABLE, 1, 2, 0]
 
@@ -90,7 +90,7 @@ export async function runCommandLine(args: readonly string[], shell: ShellStream
   const unknown = flags.find((flag) => flag !== '--json' && flag !== '--us' && !flag.startsWith(own))
   const understood = verb === 'review' || verb === 'survey' || (verb === 'bay' && files.length === 1)
   if (!understood || file === undefined || unknown !== undefined) {
-    shell.err(unknown === undefined ? USAGE : `${unknown} is not known here.\n${USAGE}`)
+    shell.err(unknown === undefined ? USAGE : `${unknown} is no known option.\n${USAGE}`)
     return UNREADABLE
   }
   const json = flags.includes('--json') || verb === 'survey'

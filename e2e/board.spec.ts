@@ -22,7 +22,7 @@ test('a board as a table: sorted by any column, narrowed, put into the archive a
   await page.getByLabel('Due').selectOption('overdue')
   await expect(names).toHaveCount(1)
   await page.getByRole('button', { name: 'Archive Yard van, full summer load' }).click()
-  await expect(page.getByText('No job has all of that.')).toBeVisible()
+  await expect(page.getByText('No job matches.')).toBeVisible()
   await page.reload()
   await expect(names).toHaveCount(count - 1)
   await page.getByRole('button', { name: 'The archive: 1' }).click()

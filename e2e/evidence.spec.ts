@@ -54,8 +54,8 @@ test(
     await page.goto(`/fit?job=${JOB}`)
     await expect(title(page)).toHaveText('Tighten: rail clamps')
 
-    await answer(page, 'Already on when it came', ['LHF', 'RHF'], 'Front bar came fitted')
-    await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already on when it came')
+    await answer(page, 'Already on at arrival', ['LHF', 'RHF'], 'Front bar came fitted')
+    await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already already on at arrival')
     await answer(page, 'Not seen', ['RHR'], 'Behind the box')
     // Over at the first pass: Stop at once, and a word about anything else lets nothing pass.
     await reading(page, 'LHR', '7.5 Nm')
@@ -68,7 +68,7 @@ test(
     await expect(said(page, 'stop')).toHaveCount(0)
     await page.locator('[data-fit=title]').click()
     await page.keyboard.press('PageDown')
-    await expect(done(page)).toContainText('Type what the wrench reads at LHR')
+    await expect(done(page)).toContainText('Enter the wrench’s reading at LHR')
     await reading(page, 'LHR', '6 Nm')
     // The sheet asks for the click too.
     await expect(done(page)).toContainText('Seen, one click: LHR')
@@ -145,8 +145,8 @@ test(
     for (const heading of [
       'The fitting is not finished',
       'Not done, and why',
-      'On when it came',
-      'Done before, and to be done again',
+      'Already on at arrival',
+      'To be done again',
     ])
       await expect(page.getByText(heading, { exact: true })).toBeVisible()
     await expect(page.getByText('Tighten: rail clamps, RHR: not seen. Wren on')).toBeVisible()
@@ -157,8 +157,8 @@ test(
 
 test('the handover sheet follows the open plan and its log from another tab', async ({ page, context }) => {
   await page.goto('/handover?job=demo-yard-van')
-  await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
-  await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
+  await expect(page.getByRole('heading', { name: 'Load limits' })).toBeVisible()
+  await expect(page.getByText('Stop: it must not leave like this')).toHaveCount(0)
   const other = await context.newPage()
   await other.goto('/load?job=demo-yard-van')
   await fromMenu(other, 'How it is used')
@@ -167,7 +167,7 @@ test('the handover sheet follows the open plan and its log from another tab', as
   await speed.press('Enter')
   await other.getByRole('button', { name: 'Close', exact: true }).click()
   await saved(other)
-  await expect(page.getByText('Done before, and to be done again')).toBeVisible()
+  await expect(page.getByText('To be done again')).toBeVisible()
   await expect(page.getByText(/Drive it: the speed it is to be driven at changed since/)).toBeVisible()
   await other.close()
 })

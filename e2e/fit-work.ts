@@ -29,7 +29,7 @@ export async function tape(page: Page, right: string) {
 
 /** Types the figure shown at every place where the sheet wants the wrench read. */
 export async function readAll(page: Page) {
-  const wanted = done(page).getByText(/^Type what the wrench reads at/)
+  const wanted = done(page).getByText(/^Enter the wrench’s reading at/)
   for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
     const before = await wanted.textContent()
     const field = page.getByLabel(/^Reading, /)

@@ -20,7 +20,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(page.getByText('Count in whole pieces, 0 or more.')).toBeVisible()
   await bolts.fill('11')
   await bolts.press('Enter')
-  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await page.getByRole('button', { name: 'All the others are there' }).click()
   await expect(said(page, 'stop')).toContainText('11 of 12. 1 missing')
   await expect(done(page)).toBeDisabled()
   await bolts.fill('12')
@@ -65,7 +65,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(done(page)).toContainText(/^Clicked at 9 N·m, pass 2: LHF RHR/)
   await press()
   // The sheet wants the wrench read at the last pass: the key waits for each place.
-  await expect(done(page)).toContainText('Type what the wrench reads at LHF')
+  await expect(done(page)).toContainText('Enter the wrench’s reading at LHF')
   await page.getByLabel('Reading, LHF').fill('12.4 Nm')
   await page.getByLabel('Reading, LHF').press('Enter')
   await readAll(page)
@@ -74,12 +74,12 @@ test('takes the platform job from parts check to handover, first out of square a
   await until(page, /never/, press)
   await written(page)
   await page.getByRole('link', { name: 'To the handover sheet' }).click()
-  await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Load limits' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHF 12.4 N·m')
   await expect(page.getByRole('region', { name: 'Come back' })).toContainText(
     're-tighten after the first trip',
   )
-  await expect(page.getByText('Stop: it does not leave like this')).toBeVisible()
+  await expect(page.getByText('Stop: it must not leave like this')).toBeVisible()
   // One good drive stands for no other.
   await expect(page.getByText('Drive it, windows open: not driven.')).toBeVisible()
   await expect(page.getByText('Drive it, windows shut')).toHaveCount(0)
@@ -126,7 +126,7 @@ test('takes the platform job from parts check to handover, first out of square a
 
 test('goes on at the same step after closing, by foot switch and keys alone', async ({ page, context }) => {
   await page.goto(FIT)
-  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await page.getByRole('button', { name: 'All the others are there' }).click()
   const press = () => page.keyboard.press('PageDown')
   await page.locator('body').click({ position: { x: 640, y: 106 } })
   await until(page, /Place the bars/, press)
@@ -168,7 +168,7 @@ test('says what differs, and then lets the step pass', async ({ page }) => {
   await expect(title(page)).not.toHaveText('Lay out and count the parts')
   await written(page)
   await page.goto('/handover?job=demo-ridge-tent')
-  await expect(page.getByRole('region', { name: 'What differs from the sheet' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Deviations from the sheet' })).toContainText(
     'Counted at the store',
   )
 })
@@ -214,7 +214,7 @@ test('a shop’s own job is offered no played device', deeper, async ({ page }) 
   await page.goto('/start?vehicle=estate&rack=wing')
   await page.getByRole('button', { name: 'Start the job' }).click()
   await goTo(page, 'Fit')
-  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await page.getByRole('button', { name: 'All the others are there' }).click()
   await page
     .getByRole('navigation', { name: 'Steps of this job' })
     .getByRole('button', { name: /^Tighten/ })
@@ -226,7 +226,7 @@ test('a shop’s own job is offered no played device', deeper, async ({ page }) 
 
 test('weighs a guess on the simulated scale, and the plan takes it', deeper, async ({ page }) => {
   await page.goto('/fit?job=demo-twin-span')
-  await page.getByRole('button', { name: 'The rest is all there' }).click()
+  await page.getByRole('button', { name: 'All the others are there' }).click()
   await done(page).click()
   await until(page, /^Weigh: Paddles and vests/, () => done(page).click())
   await expect(done(page)).toBeDisabled()
@@ -260,7 +260,7 @@ test('corrects an entry: struck out, never deleted', async ({ page }) => {
   await page.getByRole('button', { name: 'Add to the log' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).toContainText('Missing: 2 × Key')
   await page.getByRole('button', { name: 'Correct: Lost 2 × Key' }).click()
-  await page.getByLabel('Why it does not count').fill('In the glovebox')
+  await page.getByLabel('Reason').fill('In the glovebox')
   await page.getByRole('button', { name: 'Strike it out' }).click()
   await expect(page.getByRole('region', { name: 'The rack now' })).not.toContainText('Missing')
   await written(page)
@@ -306,7 +306,7 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
   await expect(
     preview.getByRole('row').filter({ hasText: 'Log entries' }).getByRole('cell').first(),
   ).toHaveText('1')
-  await page.getByLabel('How').selectOption({ label: 'Replace: as it was then, nothing else' })
+  await page.getByLabel('How').selectOption({ label: 'Replace: restore the backup and nothing else' })
   // What was restored is read by a page that begins anew.
   await Promise.all([
     page.waitForEvent('load'),
@@ -393,7 +393,7 @@ test.describe('without a network', () => {
 
         await page.goto(`${address}${FIT}`)
         await expect(title(page)).toHaveText('Lay out and count the parts')
-        await page.getByRole('button', { name: 'The rest is all there' }).click()
+        await page.getByRole('button', { name: 'All the others are there' }).click()
         await until(page, /Place the bars/, () => done(page).click())
         await written(page)
         await page.reload()

@@ -251,7 +251,7 @@ test('a job that is not here, and a board with nothing on it, each say so', asyn
   await empty(page, 'plans')
   await page.reload()
   await expect(page.getByText('No jobs yet.')).toBeVisible()
-  await page.getByRole('button', { name: "Put the demo's jobs on the board" }).click()
+  await page.getByRole('button', { name: "Add the demo's jobs" }).click()
   await expect(jobs).toHaveCount(14)
 })
 

@@ -48,7 +48,7 @@ test('does the same with the keyboard, and reads who binds the spread', async ({
   await handle(page, 'Rear bar').focus()
   for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowLeft')
   await expect(stateButton(page, 'Road')).toContainText('Clear')
-  await expect(page.getByText(/all can be had from 750 mm \(Edge cradles, folding\)/)).toBeVisible()
+  await expect(page.getByText(/all fit from 750 mm \(Edge cradles, folding\)/)).toBeVisible()
 })
 
 test('puts gear on by keyboard alone, with the nuts that the bar takes', async ({ page }) => {
@@ -202,8 +202,8 @@ test(
   async ({ page }) => {
     await page.goto('/load?job=demo-boat-and-box')
     await goTo(page, 'Vehicle')
-    await openPart(page, 'What the load may meet')
-    await page.getByLabel('Add something the load may meet').selectOption('hatch')
+    await openPart(page, 'Things the load may touch')
+    await page.getByLabel('Add something the load may touch').selectOption('hatch')
     await page.getByRole('button', { name: 'Add it' }).last().click()
     const form = page.getByRole('group', { name: 'Hatch' })
     await form.getByLabel('Corners of the closed panel').fill('2780')
@@ -231,10 +231,10 @@ test(
     const gate = page.getByRole('group', { name: 'Gap under the lid' })
     await gate.getByLabel('At least').fill('40')
     await gate.getByLabel('At most').fill('30')
-    await page.getByRole('button', { name: 'Save and put it on' }).click()
+    await page.getByRole('button', { name: 'Save and place it' }).click()
     await expect(gate.getByText(/The bounds must rise/)).toBeVisible()
     await gate.getByLabel('At most').fill('90')
-    await page.getByRole('button', { name: 'Save and put it on' }).click()
+    await page.getByRole('button', { name: 'Save and place it' }).click()
     await openQuestions(page)
     await expect(page.getByText(/Roof safe on .*: find out how it is held/)).toBeVisible()
     await expect(

@@ -23,14 +23,14 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS, hands: Han
   await press(link('Begin with a vehicle'))
   await press(link('Enter your own vehicle'))
   await type(page.getByRole('textbox', { name: 'Name' }).first(), 'Blue estate')
-  await choose(page.getByLabel('What I type here is from'), 'manual')
+  await choose(page.getByLabel('Source of these figures'), 'manual')
   const roof = page.getByRole('group', { name: 'What the roof may carry' })
   await type(roof.getByLabel('Road'), figures.roof)
   await choose(roof.getByLabel('Counts'), 'everything')
   await press(button('Save this vehicle'))
   await press(link('Enter your own rack'))
-  await choose(page.getByLabel('What I type here is from'), 'sheet')
-  const carries = page.getByRole('group', { name: 'What it may carry' })
+  await choose(page.getByLabel('Source of these figures'), 'sheet')
+  const carries = page.getByRole('group', { name: 'Load limits' })
   await type(carries.nth(0).getByLabel('Road'), figures.bars)
   await type(carries.nth(1).getByLabel('Road'), figures.feet)
   await press(button('Save this rack'))
@@ -42,7 +42,7 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS, hands: Han
   await press(link('Enter your own gear'))
   await type(page.getByRole('textbox', { name: 'Name' }).first(), 'Long box')
   await type(page.getByLabel('Its own weight'), figures.box)
-  await press(button('Save and put it on'))
+  await press(button('Save and place it'))
   await expect(inDrawing(page, /./).first()).toBeVisible()
   await expect(stateButton(page, 'Road')).toContainText(/Find out|Mind|Clear|Stop/)
   return (await stateButton(page, 'Road').textContent()) ?? ''
@@ -77,12 +77,12 @@ async function fitAll(page: Page, { press, type }: Hands): Promise<void> {
       if ((await field.count()) === 0) continue
       await type(field, `${Math.round(value)} mm`)
     }
-    for (const name of ['The rest is all there', 'The rest was not driven']) {
+    for (const name of ['All the others are there', 'The rest was not driven']) {
       const rest = page.getByRole('button', { name })
       if ((await rest.count()) > 0) await press(rest)
     }
     for (const good of await page.getByRole('button', { name: 'Good', exact: true }).all()) await press(good)
-    const reading = done(page).getByText(/^Type what the wrench reads at/)
+    const reading = done(page).getByText(/^Enter the wrench’s reading at/)
     for (let places = 0; places < 40 && (await reading.count()) > 0; places += 1) {
       const before = (await reading.textContent()) ?? ''
       await type(
@@ -121,7 +121,7 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
   await expect(rails).toBeFocused()
   await type(rails, system === 'us' ? '180 lb' : '80 kg')
   await expect(stateButton(page, 'Road')).not.toContainText('Find out')
-  await expect(next).toContainText('No Stop stands, nothing is left to find out.')
+  await expect(next).toContainText('No Stop is open, and no question either.')
   await press(next.getByRole('link'))
   await fitAll(page, hands)
   await written(page)
@@ -130,9 +130,9 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
   // On a phone all stops but the present one are a press away.
   if (!(await last.isVisible())) await press(stages.getByRole('button', { name: /All stages$/ }))
   await press(last)
-  await expect(page.getByRole('heading', { name: 'What it may carry' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Load limits' })).toBeVisible()
   await expect(page.getByText('The fitting is not finished')).toHaveCount(0)
-  await expect(page.getByText('Stop: it does not leave like this')).toHaveCount(0)
+  await expect(page.getByText('Stop: it must not leave like this')).toHaveCount(0)
   await expect(next).toContainText('Handed over.')
   await expect(page.getByText('Bars: the weight of each.')).toBeVisible()
 }

@@ -56,7 +56,7 @@ test(
     await drilling.getByLabel('Its final size').fill('11 mm')
     await drilling.getByLabel('Done to it').fill('step drill; deburr')
     await page.getByRole('button', { name: 'Save this rack' }).click()
-    await page.getByLabel('What the job is called').fill('Top job')
+    await page.getByLabel('Name of the job').fill('Top job')
     await page.getByRole('button', { name: 'Start the job' }).click()
     await expect(page.getByRole('heading', { name: 'Top job' })).toBeVisible()
     await saved(page)
@@ -64,7 +64,7 @@ test(
 
     await page.goto(`/fit?job=${job}`)
     await page.getByLabel('Who fits it').fill('Wren')
-    await page.getByRole('button', { name: 'The rest is all there' }).click()
+    await page.getByRole('button', { name: 'All the others are there' }).click()
     const holes: string[] = []
     for (let step = 0; step < 20; step += 1) {
       const now = await title(page).textContent()
@@ -107,8 +107,8 @@ test('two lengths for one field: both stand in the sheet, it is asked where a ve
   await frame.getByLabel('How it is known').selectOption('another')
   const other = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
   await other.getByLabel('Another figure', { exact: true }).fill('3.4 m')
-  await other.getByLabel('It is known by').selectOption('manual')
-  await other.getByLabel('Says who, or on which page').fill('p. 301')
+  await other.getByLabel('Known by').selectOption('manual')
+  await other.getByLabel('Person or page').fill('p. 301')
   await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await openQuestions(page)
   await expect(
@@ -124,7 +124,7 @@ test('two lengths for one field: both stand in the sheet, it is asked where a ve
   await openPart(page, 'Sizes')
   const kept = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
   await expect(kept.getByLabel('Another figure', { exact: true })).toHaveValue('3.4 m')
-  await expect(kept.getByLabel(/Why it does not count/)).toHaveValue('looked at again: told holds')
+  await expect(kept.getByLabel(/Reason/)).toHaveValue('looked at again: told holds')
 })
 
 test('gear whose weight nobody knows yet can be put on, is Clear nowhere, and is weighed in its row', async ({
@@ -132,7 +132,7 @@ test('gear whose weight nobody knows yet can be put on, is Clear nowhere, and is
 }) => {
   await page.goto('/gear?job=demo-first-bike')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Old chest')
-  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await page.getByRole('button', { name: 'Save and place it' }).click()
   await expect(inDrawing(page, /^Old chest/)).toBeVisible()
   for (const state of ['Road', 'Trail', 'Parked'] as const)
     await expect(stateButton(page, state)).not.toContainText('Clear')

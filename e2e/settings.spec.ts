@@ -53,7 +53,7 @@ test("a shop's rules are kept for new jobs", async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
   await fromMenu(page, 'House rules')
   await page.getByLabel('No trail figure').selectOption({ label: 'Strict: find the trail figure' })
-  await page.getByLabel('A weight somebody guessed').selectOption('takeIt')
+  await page.getByLabel('A guessed weight').selectOption('takeIt')
   await page.getByRole('button', { name: "Keep these as the shop's rules for new jobs" }).click()
   // Two gates of the ladder are not measured yet; a guess is taken as it is, and is no surer than what was told.
   await expect(stateButton(page, 'Parked')).toContainText('Find out, 3 open')

@@ -20,7 +20,7 @@ async function open(within: Locator, title: string): Promise<void> {
 }
 
 async function begin(page: Page, job: string): Promise<string> {
-  await page.getByLabel('What the job is called').fill(job)
+  await page.getByLabel('Name of the job').fill(job)
   await page.getByRole('button', { name: 'Start the job' }).click()
   await expect(page.getByRole('heading', { name: job })).toBeVisible()
   await saved(page)
@@ -33,7 +33,7 @@ test(
   async ({ page }) => {
     await page.goto('/rack-form?vehicle=estate')
     await page.getByRole('textbox', { name: 'Name' }).first().fill('Hand rack')
-    await page.getByLabel('What I type here is from').selectOption('sheet')
+    await page.getByLabel('Source of these figures').selectOption('sheet')
     const feet = group(page, 'Feet')
     await open(feet, 'Joints and torque')
     await feet.getByRole('button', { name: 'Add a joint' }).click()
@@ -98,14 +98,14 @@ test('a boat lies in a cradle, both entered by hand (E1)', deeper, async ({ page
   await page.getByLabel('Held by').selectOption('strap')
   await page.getByLabel('It is', { exact: true }).selectOption('cradle')
   await page.getByRole('checkbox', { name: 'Boats' }).check()
-  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await page.getByRole('button', { name: 'Save and place it' }).click()
   await expect(inDrawing(page, /^Own cradle/)).toBeVisible()
   await page.goto('/gear?job=demo-first-bike')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Own boat')
   await page.getByLabel('Kind', { exact: true }).selectOption('boat')
   await page.getByLabel('Its own weight').fill('20 kg')
   await page.getByLabel('Held by').selectOption('none')
-  await page.getByRole('button', { name: 'Save and put it on' }).click()
+  await page.getByRole('button', { name: 'Save and place it' }).click()
   await expect(inDrawing(page, /^Own boat/)).toBeVisible()
   await expect(page.getByText(/Own boat.*Own cradle|in Own cradle/).first()).toBeVisible()
 })
@@ -133,7 +133,7 @@ test(
     await page.getByRole('link', { name: 'Its sheet' }).click()
     await openPart(page, 'Weight, wet, wind and speed')
     await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')
-    await expect(page.getByLabel('Why it does not count')).toHaveValue(/looked at again: weighed holds/)
+    await expect(page.getByLabel('Reason')).toHaveValue(/looked at again: weighed holds/)
   },
 )
 

@@ -42,7 +42,7 @@ test('takes in a CSV with five bad lines: each is named, and nothing is taken be
   await expect(wrong.nth(2)).toContainText('Line 5. Id is empty')
   await expect(wrong.nth(3)).toContainText('Line 6. Id "long-box" stands on two lines')
   await expect(wrong.nth(4)).toContainText('Line 7. Length is empty')
-  await preview.getByRole('button', { name: 'Take nothing' }).click()
+  await preview.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByRole('row', { name: /^Long box/ })).toContainText('1900')
   await take(page, 'gear.csv', text)
   await preview.getByRole('button', { name: 'Take the 1 good line' }).click()
@@ -61,7 +61,7 @@ test('exports a list, edits the file, and takes it in again', deeper, async ({ p
   await expect(same).toContainText(
     '0 lines would change an entry, 0 lines would add one, 45 lines would change nothing',
   )
-  await same.getByRole('button', { name: 'Take nothing' }).click()
+  await same.getByRole('button', { name: 'Cancel' }).click()
   const edited = text.replace('sea-boat,Sea boat,boat,5200', 'sea-boat,School sea boat,boat,5100')
   expect(edited).not.toBe(text)
   await take(page, 'edited.csv', edited)
@@ -123,11 +123,11 @@ test(
     const one = changed.getByRole('checkbox', { name: /^Longest box/ })
     await expect(one).toBeChecked()
     await one.uncheck()
-    await expect(changed.getByRole('button', { name: 'Nothing to take in' })).toBeDisabled()
+    await expect(changed.getByRole('button', { name: 'Nothing to import' })).toBeDisabled()
     await changed.getByRole('button', { name: 'Close' }).click()
     await expect(page.getByRole('row', { name: /^Long box/ })).toBeVisible()
     await take(page, 'bad.json', text.replace('"lengthMm": 1900', '"lengthMm": -1900'))
-    const refused = page.getByRole('dialog', { name: 'This file was not taken in' })
+    const refused = page.getByRole('dialog', { name: 'Import failed' })
     await expect(refused).toContainText('lengthMm')
   },
 )

@@ -49,7 +49,7 @@ test('a job’s past is there after a reload, each step beside today’s, and is
   const beside = dialog.getByRole('region', { name: 'Beside today' })
   await expect(beside.getByText('Long box, its place along the vehicle: 960 mm to 870 mm')).toBeVisible()
   await expect(beside.getByRole('row', { name: /^Road/ }).getByRole('cell')).toHaveCount(2)
-  await beside.getByRole('button', { name: 'Take it back as it was then' }).click()
+  await beside.getByRole('button', { name: 'Restore this state' }).click()
   await saved(page)
   expect(await xOf(page, /^Long box/)).toBe('960 mm')
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -69,9 +69,9 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   const context = await browser.newContext({ baseURL: baseURL ?? '' })
   const tablet = await context.newPage()
   const there = await opened(tablet, outward)
-  await expect(there.getByText('The job in the job bundle goes on from the one here.')).toBeVisible()
+  await expect(there.getByText('The bundle continues the job here.')).toBeVisible()
   await expect(there.getByText('Long box, its place along the vehicle: 960 mm to 900 mm')).toBeVisible()
-  await there.getByRole('button', { name: 'Take it in' }).click()
+  await there.getByRole('button', { name: 'Import' }).click()
   await expect(tablet).toHaveURL(/load/)
   expect(await xOf(tablet, /^Long box/)).toBe('900 mm')
   await inDrawing(tablet, /^Sea boat/).click()
@@ -84,7 +84,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   await typed(page, /^Long box/, '870 mm')
   const here = await opened(page, homeward)
   await expect(here.getByText('What each changed can stand beside the other.')).toBeVisible()
-  await here.getByRole('button', { name: 'Take it in' }).click()
+  await here.getByRole('button', { name: 'Import' }).click()
   await expect(page).toHaveURL(/load/)
   expect(await xOf(page, /^Long box/)).toBe('870 mm')
   await inDrawing(page, /^Sea boat/).click()
@@ -156,7 +156,9 @@ test('a backup goes into the folder that was picked, by itself once a day, and o
   await page.getByRole('button', { name: 'Backup' }).click()
   const dialog = page.getByRole('dialog', { name: 'Backup' })
   await dialog.getByRole('button', { name: 'Choose a folder' }).click()
-  await expect(dialog.getByText(/goes into the folder shop by itself.*The last one was made/)).toBeVisible()
+  await expect(
+    dialog.getByText(/goes into the folder shop by itself.*The last backup was made/),
+  ).toBeVisible()
   const [[name, text] = ['', '']] = await files()
   expect(name).toMatch(/^ypsos-backup-\d{4}-\d{2}-\d{2}\.json$/)
   await dialog.getByLabel('Backup file to open').setInputFiles({
@@ -165,5 +167,5 @@ test('a backup goes into the folder that was picked, by itself once a day, and o
     buffer: Buffer.from(text),
   })
   await expect(dialog.getByRole('row', { name: /^Jobs/ })).toBeVisible()
-  await expect(dialog.getByRole('button', { name: 'Merge it in' })).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Merge' })).toBeVisible()
 })

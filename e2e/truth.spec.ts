@@ -11,7 +11,7 @@ async function bareOwnCar(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: 'Enter your own rack' }).click()
   await page.getByRole('textbox', { name: 'Name' }).first().fill(`${name} bars`)
   await page.getByRole('button', { name: 'Save this rack' }).click()
-  await page.getByLabel('What the job is called').fill(`${name}, job`)
+  await page.getByLabel('Name of the job').fill(`${name}, job`)
   await page.getByRole('button', { name: 'Start the job' }).click()
   await expect(page.getByRole('heading', { name: `${name}, job` })).toBeVisible()
 }
@@ -78,7 +78,7 @@ test('a question set aside keeps its word, says who and why, and opens the sheet
   await page.getByRole('button', { name: 'Set aside for this job' }).first().click()
   const dialog = page.getByRole('dialog', { name: 'Set aside for this job' })
   await dialog.getByRole('button', { name: 'Set it aside' }).click()
-  await expect(dialog.getByText('Say who sets it aside, and why.')).toBeVisible()
+  await expect(dialog.getByText('Enter who sets it aside, and why.')).toBeVisible()
   await dialog.getByLabel('Who sets it aside').fill('Ida')
   await dialog.getByLabel('Why').fill('The sheet is not to be had.')
   await dialog.getByRole('button', { name: 'Set it aside' }).click()
@@ -86,7 +86,7 @@ test('a question set aside keeps its word, says who and why, and opens the sheet
   await page.getByText('Set aside for this job: 1').click()
   await expect(page.getByText(/Set aside by Ida on .*: The sheet is not to be had\./)).toBeVisible()
   await goTo(page, 'Handover')
-  await expect(page.getByText('Set aside for this job, and not found out')).toBeVisible()
+  await expect(page.getByText('Set aside for this job, still unknown')).toBeVisible()
   await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
 })
 
@@ -97,7 +97,7 @@ test(
     const start = async (name: string, plate: string) => {
       await page.goto('/start?vehicle=estate&rack=wing')
       await page.getByLabel('Plate').fill(plate)
-      await page.getByLabel('What the job is called').fill(name)
+      await page.getByLabel('Name of the job').fill(name)
       await page.getByRole('button', { name: 'Start the job' }).click()
       await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
     }

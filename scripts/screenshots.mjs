@@ -18,7 +18,7 @@ import {
 
 /** Presses the large key of the bay, taping and proving on the way, until a step of this title is in hand. */
 async function bayTo(page, title) {
-  const rest = page.getByRole('button', { name: 'The rest is all there' })
+  const rest = page.getByRole('button', { name: 'All the others are there' })
   if ((await rest.count()) > 0) await rest.click()
   for (let i = 0; i < 160; i += 1) {
     const now = (await page.locator('main h2').first().textContent()) ?? ''

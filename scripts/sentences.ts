@@ -78,7 +78,8 @@ export function sentencesIn(path: string, source: string): readonly Sentence[] {
   const found: Sentence[] = []
   const take = (node: ts.Node, text: string) => {
     const tidy = text.replaceAll(/\s+/g, ' ').trim()
-    if (isRead(tidy) && !isClasses(tidy)) found.push({ place: `${path} ${holderOf(node)}`.trim(), text: tidy })
+    if (isRead(tidy) && !isClasses(tidy))
+      found.push({ place: `${path} ${holderOf(node)}`.trim(), text: tidy })
   }
   const visit = (node: ts.Node): void => {
     if (ts.isJsxAttribute(node)) {

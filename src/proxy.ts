@@ -24,7 +24,7 @@ const ASKED_BY = ['GET', 'HEAD', 'OPTIONS']
 
 export function proxy(request: NextRequest): NextResponse {
   if (!ASKED_BY.includes(request.method))
-    return new NextResponse('This page is read: nothing is sent to it.\n', {
+    return new NextResponse('This page is read-only.\n', {
       status: 405,
       headers: { allow: ASKED_BY.join(', '), 'content-type': 'text/plain; charset=utf-8' },
     })

@@ -44,7 +44,7 @@ export function serialLine(reads: 'mass' | 'torque'): Driver {
         } catch {
           // The stream ends in an error when the plug is pulled.
         }
-        if (!closed) says({ kind: 'lost', reason: 'The line went dead.' })
+        if (!closed) says({ kind: 'lost', reason: 'The connection was lost.' })
       }
       void listen()
       return {

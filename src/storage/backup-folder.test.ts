@@ -96,7 +96,7 @@ describe('backups by themselves', () => {
     expect(await backUpByItself(NOW)).toEqual({ did: 'nothing' }))
 
   it('are told of where there are none: never made, or old', () => {
-    expect(backupReminder(undefined, NOW)).toContain('ever backed up')
+    expect(backupReminder(undefined, NOW)).toContain('backup was ever made')
     expect(backupReminder(new Date(NOW - 13 * DAY).toISOString(), NOW)).toBeUndefined()
     expect(backupReminder(new Date(NOW - 20 * DAY).toISOString(), NOW)).toBe(
       'The last backup is 20 days old.',

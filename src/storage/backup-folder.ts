@@ -109,7 +109,7 @@ export async function backUpByItself(now: number): Promise<ByItself> {
       return {
         did: 'failed',
         folder: folder.name,
-        reason: 'the browser asks anew whether it may write there',
+        reason: 'the browser asks for permission to write there again',
       }
     await backUpInto(folder, new Date(now).toISOString())
     return { did: 'wrote', folder: folder.name }
@@ -120,7 +120,7 @@ export async function backUpByItself(now: number): Promise<ByItself> {
 
 /** What is said of backups where none is made by itself: that there is none, or that the last one is old; else nothing. */
 export function backupReminder(last: string | undefined, now: number): string | undefined {
-  if (last === undefined) return 'Nothing here was ever backed up: it lives in this browser alone.'
+  if (last === undefined) return 'No backup was ever made. The data is in this browser alone.'
   const days = Math.floor((now - Date.parse(last)) / DAY_MS)
   return days >= OLD_DAYS ? `The last backup is ${days} days old.` : undefined
 }

@@ -30,11 +30,7 @@ async function write(key: string, draft: unknown): Promise<SaveResult> {
 }
 
 /** `what` names the draft where it cannot be kept. */
-export async function saveDraft(
-  key: string,
-  draft: unknown,
-  what = 'what is typed into a sheet',
-): Promise<void> {
+export async function saveDraft(key: string, draft: unknown, what = 'the draft of a sheet'): Promise<void> {
   const saved = await write(key, draft)
   if (saved.ok) {
     // What was typed before it is older, whether it could be kept or not.

@@ -78,11 +78,11 @@ export async function importBundle({
       const revision = await revisionIn(tx, id)
       const there = (await tx.get('plans', id)) !== undefined
       if (there !== (over !== undefined) || (over !== undefined && over !== revision))
-        throw new Error('the job was changed here meanwhile: open the job bundle again')
+        throw new Error('the job was changed here meanwhile. Open the job bundle again')
       const fresh: string[] = []
       for (const key of Object.keys(pictures))
         if ((await tx.get('pictures', key)) === undefined) fresh.push(key)
-      await recordImport(tx, `Job bundle taken in: ${name}`, events, [
+      await recordImport(tx, `Job bundle imported: ${name}`, events, [
         ...(copy
           ? ([
               ['plans', id],

@@ -76,7 +76,7 @@ export async function recordImport(
 /** Takes in events of another device under the name of their file, all of them or none; they can be taken back. */
 export async function importEvents(events: readonly LogEvent[], name: string): Promise<SaveResult> {
   try {
-    await transaction(['log', 'removed'], (tx) => recordImport(tx, `Log taken in: ${name}`, events))
+    await transaction(['log', 'removed'], (tx) => recordImport(tx, `Log imported: ${name}`, events))
   } catch (error) {
     return { ok: false, reason: whyNotSaved(error) }
   }

@@ -23,7 +23,7 @@ export async function saveInStock<K extends StockKind>(
       tx.put('stock', key, item)
       return false
     })
-    if (stale) return { ok: false, reason: 'Another tab has just changed it: look at it and save again.' }
+    if (stale) return { ok: false, reason: 'Another tab has just changed it. Check it and save again.' }
     announceSaved({ shelf: 'stock' })
     return { ok: true }
   } catch (error) {
@@ -46,7 +46,7 @@ export async function saveAllInStock(entries: readonly StockEntry[]): Promise<Sa
       if (keys.length > 1)
         await rememberIn(
           tx,
-          `${keys.length} entries taken into stock`,
+          `${keys.length} entries imported into stock`,
           new Date().toISOString(),
           keys.map((key) => ['stock', key] as const),
         )

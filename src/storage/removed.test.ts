@@ -52,7 +52,7 @@ describe('what was removed', () => {
       { kind: 'racks', item: squareBars },
     ])
     const found = await latest()
-    expect(found).toMatchObject({ what: '3 entries taken into stock', count: 3 })
+    expect(found).toMatchObject({ what: '3 entries imported into stock', count: 3 })
     await restoreRemoved(found.id, NOW)
     expect(await readShelves()).toEqual(before)
     await dropFromStock('gear', seaBoat.id)
@@ -101,7 +101,7 @@ describe('what was removed', () => {
     const all = await ids()
     expect(all).toHaveLength(someEvents.length + 1)
     const found = await latest()
-    expect(found).toMatchObject({ what: 'Log taken in: tablet.json', count: someEvents.length })
+    expect(found).toMatchObject({ what: 'Log imported: tablet.json', count: someEvents.length })
     await restoreRemoved(found.id, NOW)
     expect(await ids()).toEqual(['here'])
     await restoreRemoved((await latest()).id, NOW)
@@ -122,7 +122,7 @@ describe('what was removed', () => {
       expect(after).not.toEqual(before)
       await restoreRemoved((await latest()).id, new Date().toISOString())
       expect(await readShelves()).toEqual(before)
-      expect((await latest()).what).toMatch(/^Taken back: /)
+      expect((await latest()).what).toMatch(/^Restored: /)
       await restoreRemoved((await latest()).id, new Date().toISOString())
       expect(await readShelves()).toEqual(after)
     },
@@ -168,7 +168,7 @@ describe('what was removed', () => {
     await restoreRemoved(id, NOW)
     expect(await restoreRemoved(id, NOW)).toMatchObject({
       ok: false,
-      reason: expect.stringContaining('not there any more') as string,
+      reason: expect.stringContaining('no longer there') as string,
     })
   })
 })

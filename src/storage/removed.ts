@@ -117,7 +117,7 @@ export async function restoreRemoved(id: string, at: string, over?: 'over'): Pro
     const names = [...shelfKeys]
     const jobs = await transaction(names, async (tx): Promise<readonly string[] | 'newer'> => {
       const read = removedSchema.safeParse(await tx.get('removed', id))
-      if (!read.success) throw new Error('it is not there any more')
+      if (!read.success) throw new Error('it is no longer there')
       const { what, was, away } = read.data
       if (away && !over) {
         const there = await Promise.all(was.map(({ shelf, key }) => tx.get(shelf, key)))
@@ -130,7 +130,7 @@ export async function restoreRemoved(id: string, at: string, over?: 'over'): Pro
       const numbers = await Promise.all(revisions.map((key) => tx.get('revisions', key)))
       await rememberIn(
         tx,
-        `Taken back: ${what}`,
+        `Restored: ${what}`,
         at,
         was.map(({ shelf, key }) => [shelf, key] as const),
       )
@@ -149,7 +149,7 @@ export async function restoreRemoved(id: string, at: string, over?: 'over'): Pro
       return was.filter(({ shelf }) => shelf === 'plans').map(({ key }) => key)
     })
     if (jobs === 'newer')
-      return { ok: false, newer: true, reason: 'It is here again, and was changed since it was removed.' }
+      return { ok: false, newer: true, reason: 'It exists again and has changed since it was removed.' }
     announceAllSaved(jobs)
     return { ok: true }
   } catch (error) {

@@ -15,7 +15,7 @@ describe('the room that a browser gives', () => {
     const room = await roomLeft()
     expect(persist).toHaveBeenCalledTimes(1)
     expect(roomWords(room)).toEqual({
-      words: '2.4 MB of 500 MB are taken. The browser has promised to keep it until it is cleared by hand.',
+      words: '2.4 MB of 500 MB are taken. The browser keeps the data until somebody clears it.',
       scarce: false,
     })
     store({ persisted: () => Promise.resolve(true), persist, estimate: estimate(1, 2) })
@@ -30,7 +30,7 @@ describe('the room that a browser gives', () => {
     store({ ...refuses, estimate: estimate(80_000_000, 100_000_000) })
     const { words, scarce } = roomWords(await roomLeft())
     expect(scarce).toBe(true)
-    expect(words).toContain('80 MB of 100 MB are taken. It is nearly full')
+    expect(words).toContain('80 MB of 100 MB are taken. Storage is nearly full')
     expect(words).toContain('may clear it')
   })
 

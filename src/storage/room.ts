@@ -40,10 +40,10 @@ export function roomWords(room: Room | undefined): { readonly words: string; rea
   const scarce = usedBytes >= givenBytes * NEARLY_FULL
   const taken = `${inMegabytes(usedBytes)} of ${inMegabytes(givenBytes)} are taken.`
   const stays = promised
-    ? 'The browser has promised to keep it until it is cleared by hand.'
-    : 'The browser may clear it when its disk runs full: back up often.'
+    ? 'The browser keeps the data until somebody clears it.'
+    : 'The browser may clear the data when its disk runs full. Back up often.'
   return {
-    words: `${taken} ${scarce ? 'It is nearly full: back up, and take out what is done. ' : ''}${stays}`,
+    words: `${taken} ${scarce ? 'Storage is nearly full. Back up, and remove finished jobs. ' : ''}${stays}`,
     scarce,
   }
 }

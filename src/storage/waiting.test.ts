@@ -77,7 +77,7 @@ describe('what could not be kept', () => {
       'the job A boat and the long box',
       '2 entries of the log',
       'what was chosen under Settings',
-      'what is typed into a sheet',
+      'the draft of a sheet',
       'a picture',
     ])
     // All of it holds in this page meanwhile.

@@ -28,7 +28,7 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
   const byGroup = new Map<string, Step[]>()
   for (const step of steps) byGroup.set(step.group, [...(byGroup.get(step.group) ?? []), step])
   const state = (status: Status | undefined, group: string): string => {
-    if (status === 'alreadyOn') return 'on when it came'
+    if (status === 'alreadyOn') return 'already on at arrival'
     const own = byGroup.get(group) ?? []
     return own.length > 0 ? far(own, progress) : 'as planned, without steps of its own'
   }

@@ -51,7 +51,7 @@ function* handingOver(
     if (severity === 'stop')
       yield {
         id: `plan ${id}`,
-        message: 'A Stop stands: it leaves only on a named person’s reason.',
+        message: 'A Stop is open. Release needs a name and a reason.',
         words: sentence,
         coverable: true,
         stops: false,
@@ -60,24 +60,20 @@ function* handingOver(
   if (open.length > 0)
     yield hold(
       `questions ${printOf(open.map(({ id }) => id).join())}`,
-      'Questions are open: it leaves only on a named person’s reason.',
+      'Questions are open. Release needs a name and a reason.',
       open.length === 1
-        ? 'One question is open: the sheet has it'
-        : `${open.length} questions are open: the sheet has them`,
+        ? 'One question is open; the sheet lists it'
+        : `${open.length} questions are open; the sheet lists them`,
     )
   for (const each of allAnswers(steps, progress))
     if (each.answer !== 'alreadyOn')
-      yield hold(
-        `answer ${each.id}`,
-        'Not all of it is done: it leaves only on a named person’s reason.',
-        answerLine(each),
-      )
+      yield hold(`answer ${each.id}`, 'Steps are open. Release needs a name and a reason.', answerLine(each))
   for (const { id, title } of steps) {
     const changed = again.get(id)
     if (changed !== undefined && id !== step.id && !progress.done.has(id))
       yield hold(
         `again ${id}`,
-        'Something is to be done again: it leaves only on a named person’s reason.',
+        'A step is to be done again. Release needs a name and a reason.',
         `${title}: ${changed} changed since`,
       )
   }
@@ -85,8 +81,8 @@ function* handingOver(
 
 /** What a step hangs on and is not known, by rule: no other question holds a step. */
 const BLOCKERS = {
-  squareness: 'Tape what is asked for here, or say what differs.',
-  drilling: 'Find out what a hole needs first, or say what differs.',
+  squareness: 'Enter the readings, or say what differs.',
+  drilling: 'Find out the missing facts of the hole first, or say what differs.',
 } as const
 
 const [UNPULLED, UNREAD, UNSEEN] = ['pulls', 'readings', 'signs'] as const
@@ -104,8 +100,8 @@ function* ownHolds(
   for (const { id, severity, rule } of findings)
     if (severity === 'stop')
       yield rule === OVER_TORQUE
-        ? { id, message: 'Over its figure: put it right and pull it anew.', coverable: false, stops: true }
-        : { ...hold(id, 'Put it right, or say what differs.'), stops: true }
+        ? { id, message: 'Over torque: correct it and tighten again.', coverable: false, stops: true }
+        : { ...hold(id, 'Correct it, or say what differs.'), stops: true }
     else if (severity === 'findOut' && Object.hasOwn(BLOCKERS, rule))
       yield hold(id, BLOCKERS[rule as keyof typeof BLOCKERS])
   switch (task.kind) {
@@ -123,14 +119,14 @@ function* ownHolds(
           return !readings?.spreadLeft || !readings.spreadRight
         })
       )
-        yield hold('measure', 'Tape both spreads at least, or say what differs.')
+        yield hold('measure', 'Measure at least both spreads, or say what differs.')
       return
     case 'prove': {
       const asked = askedOf(task.item)
       const open = asked.find(({ id }) => !progress.proved.has(id))
-      if (open) yield hold('prove', task.item.cases ? `Say how it went: ${open.name}.` : 'Say how it went.')
+      if (open) yield hold('prove', task.item.cases ? `Enter the result: ${open.name}.` : 'Enter the result.')
       else if (asked.every(({ id }) => progress.proved.get(id) === 'notDriven'))
-        yield hold('undriven', 'Nothing was driven: drive it, or put it off.')
+        yield hold('undriven', 'No case was driven. Drive it, or put it off.')
       return
     }
     case 'torque': {
@@ -145,13 +141,13 @@ function* ownHolds(
         return
       }
       const unread = last.find((pull) => given(pull)?.nm === undefined)
-      if (unread) yield hold(UNREAD, `Type what the wrench reads at ${unread.at}, or say what differs.`)
-      else if (signsWanted(step, progress)) yield hold(UNSEEN, 'Look for its sign too, or say what differs.')
+      if (unread) yield hold(UNREAD, `Enter the wrench’s reading at ${unread.at}, or say what differs.`)
+      else if (signsWanted(step, progress)) yield hold(UNSEEN, 'Check its sign too, or say what differs.')
       return
     }
     case 'channel':
       if (!progress.channels.has(task.channel.barId))
-        yield hold('contents', 'Say what is in the channel already, or that it is empty.')
+        yield hold('contents', 'Enter what is in the channel already, or that it is empty.')
       return
     case 'do':
     case 'start':

@@ -144,7 +144,7 @@ describe('the drill plan', () => {
       drillFindings(plan!)
         .map(({ sentence }) => sentence.join(''))
         .join(' '),
-    ).toContain('speaks of Point 9, left, and the vehicle has no such point')
+    ).toContain('names Point 9, left, and the vehicle has no such point')
   })
 
   it('takes nothing for granted', () => {

@@ -45,7 +45,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       ? {
           id: 'second-click',
           title: 'Second click',
-          detail: 'Close each clicking joint once more: it clicks at once, or it was not done.',
+          detail: 'Close each clicking joint once more: it must click at once.',
           minutes: 3,
         }
       : undefined,
@@ -102,7 +102,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
     {
       id: 'drive',
       title: 'Drive it',
-      detail: 'Case by case, up to this speed; say how loud it is at this speed and no other.',
+      detail: 'Case by case, up to this speed; record how loud it is at this speed only.',
       minutes: 15,
       kmH: plan.use.roadKmH,
       cases: driveCases(rules),
@@ -132,7 +132,7 @@ export function proofFindings(
       if (outcome === 'good') return []
       const what = item.cases ? `${item.title}, ${name}` : item.title
       const says = {
-        notGood: { severity: 'stop', words: 'not good. It does not leave like this' },
+        notGood: { severity: 'stop', words: 'not good. It must not leave like this' },
         notDriven: { severity: 'mind', words: 'not driven' },
         notNow: { severity: 'findOut', words: 'put off; still to be done' },
         open: { severity: 'findOut', words: 'not done yet' },

@@ -5,29 +5,29 @@ export const BAY_RULES: readonly Rule[] = [
   {
     id: 'parts',
     title: 'Parts counted',
-    question: 'Is everything there before the first bolt, and is nothing left over?',
+    question: 'Are all parts there before the first bolt, with none left over?',
     formula: 'counted − wanted: under 0 is Stop, over 0 is Mind',
     source: practice(
-      'Common practice, no source: what is short stops the job on the bench, not on the roof.',
+      'Common practice, no source: a missing part stops the job on the bench, not on the roof.',
     ),
     nothing: 'Nothing is to be fitted.',
   },
   {
     id: 'squareness',
     title: 'Bars parallel, square, centred and level',
-    question: 'Can the readings be true together, and if so, how do the bars stand against how they should?',
+    question: 'Are the readings consistent, and are the bars where they should be?',
     formula:
       's = (d₁² − aᵣ² − d₂² + aₗ²) / 4w; w² + s² = (d₁² − aᵣ² + d₂² − aₗ²) / 2; overhangs + feet + between + caps = bar',
     source: {
       kind: 'handbook',
       text: 'Pythagoras, on both diagonals and both spreads; tolerances are the house’s, 1 mm a reading is common practice, no source.',
     },
-    nothing: 'No two bars are to be taped against each other.',
+    nothing: 'No two bars need measuring against each other.',
   },
   {
     id: 'torque-figure',
     title: 'A figure for every joint',
-    question: 'Is there a torque for this joint, and how far can it be trusted?',
+    question: 'Does this joint have a torque, and how reliable is it?',
     formula: 'its own sheet, else a table’s advice: T = K · F · d, never above what the part bears',
     source: {
       kind: 'handbook',
@@ -37,7 +37,7 @@ export const BAY_RULES: readonly Rule[] = [
   },
   {
     id: 'torque-reading',
-    title: 'What the wrench read',
+    title: 'Wrench readings',
     question: 'Does each place lie within its range, at every pass?',
     formula:
       'a sheet’s range as it is; a single figure ± the house’s tolerance; at a pass, its share of the figure. No wrench’s error widens them',
@@ -50,15 +50,15 @@ export const BAY_RULES: readonly Rule[] = [
   {
     id: 'torque-over',
     title: 'Over its figure',
-    question: 'Was a joint pulled above its range’s end, or above what the part bears?',
+    question: 'Was a joint tightened above its range, or above the limit of the part?',
     formula: 'reading > upper end: Stop at once, at any pass',
-    source: practice('Common practice, no source: what was crushed once does not hold as it did.'),
+    source: practice('Common practice, no source: a crushed part does not hold as before.'),
     nothing: 'Nothing was read.',
   },
   {
     id: 'channel',
     title: 'Nuts into a channel',
-    question: 'Does each nut reach its place past what is in the channel already?',
+    question: 'Can each nut reach its place in the channel?',
     formula: 'from the open end, farthest first; past nothing that lies in between',
     source: practice('Common practice, no source.'),
     nothing: 'Nothing is slid into a channel.',
@@ -66,7 +66,7 @@ export const BAY_RULES: readonly Rule[] = [
   {
     id: 'strips',
     title: 'Strips to cut',
-    question: 'Is what the mounts and feet cover known before a strip is cut?',
+    question: 'Are the covers of mounts and feet known before a strip is cut?',
     formula: 'gap · (1 + shrinkage); none where a width or a place is not known',
     source: practice('Common practice, no source; shrinkage is the house’s.'),
     nothing: 'No strip is to be cut.',
@@ -74,7 +74,7 @@ export const BAY_RULES: readonly Rule[] = [
   {
     id: 'drilling',
     title: 'Before a hole',
-    question: 'Is everything known that a hole needs, since it cannot be undone?',
+    question: 'Are all facts of a hole known before it is drilled?',
     formula: 'pilot, final size, layers, seal and paint named; holes of the sheet = points of the vehicle',
     source: practice('Common practice, no source; the rack’s and the vehicle’s own sheets go before it.'),
     nothing: 'Nothing is drilled.',
@@ -82,7 +82,7 @@ export const BAY_RULES: readonly Rule[] = [
   {
     id: 'proof',
     title: 'Proof before it leaves',
-    question: 'Was everything moved, shaken and driven that this vehicle has, and how did it go?',
+    question: 'Was every moving part opened, the rack shaken and the vehicle driven, with what result?',
     formula: 'each by itself: one drive stands for no other',
     source: practice('Common practice, no source.'),
     nothing: 'Nothing is planned.',

@@ -81,18 +81,18 @@ describe('what holds a step back', () => {
     const all = new Map(partsCheck(surveyed).lines.map(({ id, count: many }) => [id, many]))
     expect(held(count, { ...NOTHING_DONE, counted: all })).toBeUndefined()
     expect(held(count, { ...NOTHING_DONE, counted: new Map([...all, ['wing-feet', 3]]) })).toContain(
-      'Put it right',
+      'Correct it',
     )
   })
 
   it('bars that were not taped, or are out', () => {
-    expect(held(square, NOTHING_DONE)).toContain('Tape both spreads')
+    expect(held(square, NOTHING_DONE)).toContain('Measure at least both spreads')
     const taped = (right: number): BayProgress => ({
       ...NOTHING_DONE,
       measured: new Map([['wing/square wing-front~wing-rear', { spreadLeft: [760], spreadRight: [right] }]]),
     })
     expect(held(square, taped(761))).toBeUndefined()
-    expect(held(square, taped(770))).toContain('Put it right')
+    expect(held(square, taped(770))).toContain('Correct it')
     const [stop] = stepFindings(square, surveyed, taped(770)).filter(({ severity }) => severity === 'stop')
     const said = (about: string[] | undefined): Extract<LogEvent, { kind: 'deviated' }> => ({
       kind: 'deviated',
@@ -106,8 +106,8 @@ describe('what holds a step back', () => {
     })
     // What somebody said to differ lets pass what it is about, and nothing else (B4).
     expect(held(square, { ...taped(770), deviations: [said([stop!.id])] })).toBeUndefined()
-    expect(held(square, { ...taped(770), deviations: [said(['measure'])] })).toContain('Put it right')
-    expect(held(square, { ...taped(770), deviations: [said(undefined)] })).toContain('Put it right')
+    expect(held(square, { ...taped(770), deviations: [said(['measure'])] })).toContain('Correct it')
+    expect(held(square, { ...taped(770), deviations: [said(undefined)] })).toContain('Correct it')
   })
 
   it('a last pull that read too much; an early one is not held to the full figure', () => {
@@ -117,32 +117,30 @@ describe('what holds a step back', () => {
     const ids = stepFindings(feet, surveyed, over).map(({ id }) => id)
     const said = { kind: 'deviated', id: 'd', at: '', vehicleId: 'v', stepId: feet.id, title: 't' } as const
     expect(held(feet, { ...over, deviations: [{ ...said, reason: 'r', about: ids }] })).toContain(
-      'Over its figure',
+      'Over torque',
     )
     const last = (nm: number) =>
       pulled(
         ...(['LHF', 'RHR', 'RHF', 'LHR'] as const).map((spot): [string, number, number] => [spot, 3, nm]),
       )
     // Its sheet asks for the click besides: read is not seen, and pulled anew it is to be seen anew.
-    expect(held(feet, last(6))).toBe('Look for its sign too, or say what differs.')
+    expect(held(feet, last(6))).toBe('Check its sign too, or say what differs.')
     const seen = new Set(['LHF', 'RHR', 'RHF', 'LHR'].map((spot) => `${joint} ${spot}`))
     expect(held(feet, { ...last(6), signs: seen })).toBeUndefined()
     expect(signsWanted(feet, last(6))).toEqual({ sign: 'one click', spots: ['LHF', 'RHF', 'LHR', 'RHR'] })
     expect(signsWanted(feet, { ...last(6), signs: seen })).toBeUndefined()
     expect(held(clicks, last(6))).toBeUndefined()
     expect(signsWanted(clicks, last(6))).toBeUndefined()
-    expect(held(feet, last(9))).toContain('Over its figure')
+    expect(held(feet, last(9))).toContain('Over torque')
     expect(badPull(feet, last(9))).toMatchObject({ at: 'LHF', pass: 3 })
     expect(badPull(feet, last(6))).toBeUndefined()
   })
 
   it('proof that nobody gave', () => {
     const shake = step('prove/shake')
-    expect(held(shake, NOTHING_DONE)).toBe('Say how it went.')
+    expect(held(shake, NOTHING_DONE)).toBe('Enter the result.')
     expect(held(shake, { ...NOTHING_DONE, proved: new Map([['shake', 'good']]) })).toBeUndefined()
-    expect(held(shake, { ...NOTHING_DONE, proved: new Map([['shake', 'notGood']]) })).toContain(
-      'Put it right',
-    )
+    expect(held(shake, { ...NOTHING_DONE, proved: new Map([['shake', 'notGood']]) })).toContain('Correct it')
   })
 })
 
@@ -227,6 +225,6 @@ describe('one press for a pass', () => {
     )
     expect(passPress(read, NOTHING_DONE)).toBeDefined()
     expect(passPress(read, early)).toBeUndefined()
-    expect(held(read, early)).toContain('Type what the wrench reads at LHF')
+    expect(held(read, early)).toContain('Enter the wrench’s reading at LHF')
   })
 })

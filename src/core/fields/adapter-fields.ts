@@ -7,7 +7,7 @@ export const ADAPTER_FIELD = group('Adapter', {
   id: ID,
   name: text('Name'),
   kg: mass('Weight of the set'),
-  heightMm: length('Lifts what stands on it by'),
+  heightMm: length('Raises its load by'),
   mount: MOUNT_FIELD,
   gives: {
     is: 'variants',
@@ -22,9 +22,12 @@ export const ADAPTER_FIELD = group('Adapter', {
         ? group('', {
             widthMm: length('Given width'),
             heightMm: length('Given height'),
-            roomMm: length('Room under what is given'),
+            roomMm: length('Room under the section it gives'),
           })
-        : group('', { slotMm: length('Given slot'), headRoomMm: length('Head room in what is given') }),
+        : group('', {
+            slotMm: length('Given slot'),
+            headRoomMm: length('Head room in the section it gives'),
+          }),
   },
   rated: RATED('What it may carry'),
   spreadMm: range('Spread from', 'to', 'Empty when it asks none'),

@@ -77,10 +77,10 @@ const ATTACHMENT_FIELDS = {
   shape: text("Rail's shape", 'round, oval, flat: kits ask for it'),
   topZMm: length('Its top over the ground'),
   seatZMm: length('Its seat over the ground', 'Empty when not measured'),
-  canopyKg: mass('The canopy’s own mass', 'It weighs on the bed’s sides too'),
+  canopyKg: mass('The canopy’s own mass', 'Its load rests on the bed’s sides too'),
   channel: CHANNEL,
   inside: list(
-    'What sits in either channel already',
+    'Already in either channel',
     'something in it',
     group('', {
       what: text('In the channel', 'A cleat, a nut of something else'),
@@ -90,7 +90,7 @@ const ATTACHMENT_FIELDS = {
     { start: () => ({ what: 'Cleat', stays: true }) },
   ),
   reinforced: flag('Reinforced inside'),
-  roofBears: flag('The roof’s skin bears the load all the same', 'Left open where nobody has said'),
+  roofBears: flag('The roof skin still bears the load', 'Leave open if unknown'),
   rated: RATED('What it may carry'),
   ratings: figures('What it may carry'),
   known: MARKS,

@@ -28,7 +28,7 @@ export const PER_CHOICES = [
   ['each', 'each one'],
 ] as const
 export const COUNTS_CHOICES = [
-  ['load', 'Only what stands on it'],
+  ['load', 'Only its load'],
   ['everything', 'Rack and parts included'],
 ] as const
 
@@ -49,7 +49,7 @@ export const RATING_FIELD = group('Another figure', {
   ),
   upToKmH: speed('Up to a speed of'),
   source: SOURCE_FIELD,
-  unused: text('Not in use, because', 'Where another figure for the same was taken'),
+  unused: text('Not in use, because', 'If another figure is in use instead'),
   typed: MARKS,
 } satisfies FieldsOf<Rating>)
 

@@ -32,11 +32,11 @@ export const GATES = list(
                 toMm: length('At most'),
                 softFromMm: length('Better from', 'Where its sheet prints a range'),
                 softToMm: length('Better up to', 'Where its sheet prints a range'),
-                datum: text('From where to where'),
+                datum: text('From and to'),
               }),
     },
-    implies: group('What follows from it for another', {
-      gateId: choice('What it says of another question', 'gates'),
+    implies: group('Result for another measurement', {
+      gateId: choice('Answer to another question', 'gates'),
       plusFromMm: length('The other reads more by, from'),
       plusToMm: length('to'),
       why: text('Because'),

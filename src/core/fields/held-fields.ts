@@ -37,7 +37,7 @@ export const RATED = (label: string): Variants => ({
       ? group('', { by: ID, ratings: figures(label) })
       : group('', {
           by: ID,
-          what: text('Rated with', 'By its name: the feet, the roof. It must end at figures.'),
+          what: text('Rated with', 'Name it: the feet, the roof. The chain must end at a figure.'),
           source: SOURCE_FIELD,
         }),
 })
@@ -52,7 +52,7 @@ const MOUNT_FIELDS = {
   headMm: length('Height of its head', 'Inside the channel'),
   thread: text('Thread'),
   boltMm: length('Bolt in the box', 'Empty when not known'),
-  stackMm: length('Stack over the bar', 'What the bolt passes through'),
+  stackMm: length('Stack over the bar', 'The parts that the bolt passes through'),
   pitchMm: length('Pitch of the holes'),
   columns: number('Holes along'),
   rows: number('Holes up'),

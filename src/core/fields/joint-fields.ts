@@ -76,14 +76,14 @@ const TORQUE: Field = {
 const FASTENER_FIELD = group(
   'Joint',
   {
-    name: text('Joint', 'Left hand, inner: what it is called'),
+    name: text('Joint', 'Name of the joint: left hand, inner'),
     thread: text('Thread', 'M8; "unsaid" when not known'),
     count: number('How many in all'),
     torqueNm: TORQUE,
     torqueFrom: TORQUE_SOURCE,
-    atMostNm: torque('What it closes on bears at most'),
+    atMostNm: torque('Limit of the clamped part'),
     lengthMm: length('Bolt’s length'),
-    stackMm: length('Stack it passes through', 'Without washer and nut'),
+    stackMm: length('Stack that it passes through', 'Without washer and nut'),
     nutMm: length('Height of its nut', 'Empty for a full nut of its thread'),
     grade: choice(
       'Grade on the head',
@@ -95,7 +95,7 @@ const FASTENER_FIELD = group(
         (each) => [each, { dry: 'Dry', oiled: 'Oiled', antiSeize: 'Anti-seize' }[each]] as const,
       ),
     ),
-    signs: list('How it is seen to be done', 'a sign', SIGN, { start: (_, kind) => ({ kind }) }),
+    signs: list('Sign that it is done', 'a sign', SIGN, { start: (_, kind) => ({ kind }) }),
     startTurns: number('Turns to start it by hand'),
     washers: several(
       choice('Washers, from the head down', [
@@ -151,6 +151,6 @@ const FASTENER_FIELD = group(
 )
 
 export const FASTENERS = list('Joints', 'a joint', FASTENER_FIELD, {
-  hint: 'Only from its own sheet: torque never carries over from another rack. Without a figure the tables advise by size and grade.',
+  hint: 'Use only its own sheet: torque never carries over from another rack. Without a figure, tables advise by size and grade.',
   start: () => ({ thread: 'unsaid', count: 4 }),
 })

@@ -32,7 +32,7 @@ const massFields = (label: string) =>
     kg: weight(label),
     basis: knownBy('Weight known by'),
     by: text('Weighed by', 'Who, or on which scale'),
-    spreadPercent: number('Weight may be off by, percent'),
+    spreadPercent: number('Uncertainty of the weight, %'),
     typed: MARKS,
   }) satisfies FieldsOf<Mass>
 
@@ -46,13 +46,13 @@ export const WEIGHTS = (label: string) =>
   settled({
     ...massFields(label),
     others: list(
-      'Other weights that somebody has for it',
+      'Other weights from other sources',
       'a weight',
       group('', {
         kg: mass('It weighs'),
         basis: knownBy('Known by'),
         by: text('Says who'),
-        unused: text('Why it does not count', 'Empty while nobody has said which one holds'),
+        unused: text('Why it does not count', 'Empty while undecided'),
         typed: MARKS,
       } satisfies FieldsOf<OtherMass>),
     ),

@@ -56,7 +56,7 @@ const OBSTACLE_FIELDS = {
       ['tilts', 'Tilts'],
       ['tiltsAndSlides', 'Tilts and slides'],
     ],
-    'A pane that stays shut meets nothing',
+    'A pane that stays shut touches nothing',
   ),
   tiltRiseMm: length('Rear edge rises by', 'Empty when it does not tilt'),
   slidesOutside: group('', {

@@ -59,7 +59,7 @@ const MATERIAL: Field = {
     if (typeof name !== 'string')
       return eGPa === undefined && yieldMPa === undefined
         ? { value: undefined }
-        : 'A yield needs a material: say which.'
+        : 'A yield needs a material. Enter it.'
     const usual = Object.keys(STIFFNESS_GPA).find((each) => each.toLowerCase() === name.toLowerCase())
     const stiff = eGPa ?? (usual && STIFFNESS_GPA[usual])
     if (stiff === undefined) return 'Give its stiffness too: only aluminium and steel bring theirs.'
@@ -91,7 +91,7 @@ const PROFILE = group(
         ),
     },
     material: MATERIAL,
-    hasChannel: flag('There is a channel in it', 'Yes where there is one, though nobody has measured it'),
+    hasChannel: flag('There is a channel in it', 'Choose yes if there is a channel, measured or not'),
     channel: CHANNEL,
     hasUnderChannel: flag('There is a groove under it'),
     underChannel: group('A groove under it', {
@@ -133,7 +133,7 @@ const FEET: Field = {
     if (apart === undefined)
       return inner.length >= 2
         ? { value: inner.toSorted((a, b) => a - b) }
-        : 'Tape it from foot to foot, or give each foot from the bar’s middle.'
+        : 'Measure foot to foot, or give each foot from the bar’s middle.'
     const half = Number(apart) / 2
     return { value: [-half, ...inner.filter((y) => Math.abs(y) < half).toSorted((a, b) => a - b), half] }
   },
@@ -161,17 +161,17 @@ export const BAR_FIELD = group(
     riseMm: length('Room under it'),
     profile: PROFILE,
     feetYMm: FEET,
-    topMm: length('Top over the roof', 'Where the top was taped: the room under it follows'),
+    topMm: length('Top over the roof', 'If the top was measured; the room under it follows'),
     end: choice(
       'Marked for',
       [
         ['front', 'the front'],
         ['rear', 'the rear'],
       ],
-      'Where front and rear bar are not alike',
+      'If the front and rear bars differ',
     ),
-    kg: mass('Its own weight', 'Where bars of the set differ'),
-    attachmentId: choice('Its feet stand on', 'attachments', 'Where the rest of the rack stands on another'),
+    kg: mass('Its own weight', 'If the bars of the set differ'),
+    attachmentId: choice('Its feet stand on', 'attachments', 'If the rest of the rack stands on another'),
     fixedEnd: choice('Fixed end', [
       ['left', 'left: the right foot is set'],
       ['right', 'right: the left foot is set'],
@@ -185,7 +185,7 @@ export const BAR_FIELD = group(
       { keys: ['name', 'xMm', 'lengthMm', 'usableMm', 'feetYMm', 'riseMm', 'topMm'] },
       { title: 'Profile and channel', keys: ['profile', 'capMm'] },
       {
-        title: 'Where it differs from the others',
+        title: 'If it differs from the others',
         keys: ['end', 'kg', 'attachmentId', 'fixedEnd', 'slides'],
       },
     ],
@@ -285,11 +285,11 @@ const RACK_FIELDS = {
           rear: length('Tower spacing, rear'),
         }),
         towerMarks: group('', {
-          front: text('Mark on the bar, front', 'Where the sheet gives marks, no lengths'),
+          front: text('Mark on the bar, front', 'If the sheet gives marks instead of lengths'),
           rear: text('Mark on the bar, rear'),
         }),
         spreadMm: range('Spread between the bars from', 'to'),
-        spreadUnused: text('Its spread does not count, because', 'Empty while it does'),
+        spreadUnused: text('Reason not to use its spread', 'Empty: its spread is in use'),
         xMm: group('', {
           front: length('Front bar at'),
           rear: length('Rear bar at'),
@@ -301,7 +301,7 @@ const RACK_FIELDS = {
   }),
   gates: GATES,
   note: note('Notes'),
-  status: hiddenField('It is chosen in the job, where the rack is fitted, already on or comes off.'),
+  status: hiddenField('You choose in the job whether the rack is to fit, already on or coming off.'),
   known: MARKS,
   typed: MARKS,
 } satisfies FieldsOf<{ [K in AllOf<Rack>]: unknown }>

@@ -118,7 +118,7 @@ describe('what is typed', () => {
 
   it('of which a part is missing is asked for by name, and nothing of it is dropped', () => {
     const { problems } = vehicle(estate, { 'trackMm.front': '1550' })
-    expect(problems).toEqual({ 'trackMm.rear': 'Give this too, or empty what goes with it.' })
+    expect(problems).toEqual({ 'trackMm.rear': 'Give this too, or empty the fields that belong to it.' })
     expect(rack(lowBars, { 'bars.0.profile.channel.headRoomMm': '' }).problems).toHaveProperty(
       'bars.0.profile.channel.headRoomMm',
     )

@@ -93,7 +93,7 @@ function readFigures({ draft, was, path, reading, owner: above }: ParseContext):
     ] as const) {
       const text = textOf(now[term]).trim()
       if (text !== '' && text !== nothing && text !== textOf(then[term]))
-        fault(reading, `${path}.${term}`, 'Give the figure that this is said of, or empty this.')
+        fault(reading, `${path}.${term}`, 'Give the figure that this belongs to, or empty this.')
     }
   const owner = newOwner({ system: reading.system, typed: {}, rel: '' })
   const others = listOf(

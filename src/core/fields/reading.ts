@@ -36,8 +36,8 @@ export interface Owner {
   readonly figures: Set<string>
 }
 
-export const ASKED = 'This is asked for.'
-export const BOTH = 'Give this too, or empty what goes with it.'
+export const ASKED = 'This field is required.'
+export const BOTH = 'Give this too, or empty the fields that belong to it.'
 
 export function fault(reading: DraftReading, path: string, problem: string): void {
   reading.problems[path] ??= problem

@@ -194,7 +194,7 @@ describe('where figures are from', () => {
 
   it('is asked about where the figure that it is of is not there, and dropped never', () => {
     expect(figures({ page: '214' }).problems).toEqual({
-      'roof.ratings.page': 'Give the figure that this is said of, or empty this.',
+      'roof.ratings.page': 'Give the figure that this belongs to, or empty this.',
     })
     expect(Object.keys(figures({ counts: 'everything', per: 'each', by: 'manual' }).problems).sort()).toEqual(
       ['roof.ratings.by', 'roof.ratings.counts', 'roof.ratings.per'],

@@ -31,7 +31,7 @@ const BACK = 'Behind the windscreen’s upper edge'
 const FACTS: Field = {
   is: 'split',
   parts: {
-    has: several(text('It has', 'What kits ask for: another bumper; …')),
+    has: several(text('It has', 'As kits name it: another bumper; …')),
     hasNot: several(text('It has not', 'Semicolons between')),
   },
   format: (value) => {
@@ -85,7 +85,7 @@ export const VEHICLE_FIELD = group(
       to: number('Built to', 'Empty when it is one year'),
     }),
     doors: number('Doors', 'Kits ask for them'),
-    trim: text('Trim', 'A lower one may lack the points'),
+    trim: text('Trim', 'A lower trim may lack the points'),
     facts: FACTS,
     kerbKg: mass('Kerb mass', 'Empty when not known'),
     grossKg: mass('Gross mass', 'Empty when not known'),
@@ -132,11 +132,11 @@ export const VEHICLE_FIELD = group(
       halfWidthFrontMm: halved('Roof width, front'),
       halfWidthRearMm: halved('Roof width, rear'),
       crownMm: length('Crown', 'Middle over edge'),
-      skinZMm: length('Roof’s skin over the ground', 'Where the height is of something else'),
+      skinZMm: length('Roof’s skin over the ground', 'If the height above is not of the roof skin'),
       ratings: figures('What the roof may carry'),
     }),
     tail: list(
-      'What hangs at the tail',
+      'Load at the tail',
       'something at the tail',
       group('At the tail', {
         id: ID,
@@ -145,9 +145,9 @@ export const VEHICLE_FIELD = group(
         xMm: length('Its weight acts at', BACK),
         zMm: length('Over the ground'),
         box: group('', {
-          lengthMm: length('It is long', 'Along the vehicle; empty for a nose weight'),
-          widthMm: length('It is wide'),
-          heightMm: length('It is high'),
+          lengthMm: length('Length', 'Along the vehicle; empty for a nose weight'),
+          widthMm: length('Width'),
+          heightMm: length('Height'),
         }),
         typed: MARKS,
       } satisfies FieldsOf<TailLoad>),
@@ -155,7 +155,7 @@ export const VEHICLE_FIELD = group(
     ),
     cabWallXMm: length('Cab’s rear wall at', 'On a pickup'),
     attachments: list('Rails, points, gutters', 'something that holds a rack', ATTACHMENT_FIELD),
-    obstacles: list('Hatch, sunroof, antenna', 'something the load may meet', OBSTACLE_FIELD),
+    obstacles: list('Hatch, sunroof, antenna', 'something the load may touch', OBSTACLE_FIELD),
     source: SOURCE_FIELD,
     note: note('Notes'),
     known: MARKS,
@@ -191,13 +191,13 @@ export const VEHICLE_FIELD = group(
           'cabWallXMm',
         ],
       },
-      { title: 'What the load may meet', keys: ['obstacles'] },
+      { title: 'Things the load may touch', keys: ['obstacles'] },
       {
         title: 'Weight and balance',
         keys: ['kerbKg', 'grossKg', 'axleLimitKg', 'trackMm', 'centreOfGravity', 'drive', 'tail'],
       },
       { title: 'What kits ask for', keys: ['years', 'doors', 'trim', 'facts'] },
-      { title: 'Where all this is from', keys: ['source', 'note'] },
+      { title: 'Sources', keys: ['source', 'note'] },
     ],
   },
 )

@@ -11,9 +11,9 @@ const counted = (label: string, one: string) =>
 
 const PHASE_WORDS: Readonly<Record<(typeof PHASES)[number], string>> = {
   bench: 'On the bench',
-  vehicle: 'The vehicle made ready',
-  start: 'Begun loosely',
-  place: 'Placed and squared',
+  vehicle: 'Prepare the vehicle',
+  start: 'Start by hand',
+  place: 'Place and square',
   torque: 'Tightened',
   trim: 'Trimmed',
   prove: 'Proved',

@@ -71,7 +71,7 @@ describe('two copies of a job that meet', () => {
     expect(compareCopies(START, { plan: { ...hatchJob, id: boatAndBox.id }, steps: [] }, AT)).toMatchObject({
       at: 'apart',
       clashes: [],
-      reason: 'No state of this job is common to both.',
+      reason: 'The two jobs have no common state.',
     }))
 
   it('goes there and back and there again without a question where nothing clashes', () => {

@@ -79,7 +79,7 @@ export function compareCopies(mine: Copy, theirs: Copy, at: string, by?: string)
     return {
       at: 'apart',
       clashes: [],
-      reason: 'No state of this job is common to both.',
+      reason: 'The two jobs have no common state.',
       others,
       ...both(),
     }

@@ -85,12 +85,12 @@ export function jsonSchemas(): Readonly<Record<string, string>> {
     'bay.schema.json': jsonSchema(
       bayReportSchema,
       'Ypsos bay, version 1',
-      'Where a job stands in the bay, as `bay --json` prints it.',
+      'The state of a job’s fitting, as `bay --json` prints it.',
     ),
     'review.schema.json': jsonSchema(
       reviewReportSchema,
       'Ypsos review, version 2',
-      'What we think of a plan, as `review --json` and POST /api/review answer.',
+      'The review of a plan, as `review --json` and POST /api/review answer.',
     ),
   }
 }

@@ -123,9 +123,9 @@ const LISTED: Readonly<Record<StockKind, readonly Listed[]>> = {
     ['Gives', 'gives.kind', 'aside'],
     ['Given width', 'gives.widthMm', 'aside'],
     ['Given height', 'gives.heightMm', 'aside'],
-    ['Room under what is given', 'gives.roomMm', 'aside'],
+    ['Room under the section it gives', 'gives.roomMm', 'aside'],
     ['Given slot', 'gives.slotMm', 'aside'],
-    ['Head room in what is given', 'gives.headRoomMm', 'aside'],
+    ['Head room in the section it gives', 'gives.headRoomMm', 'aside'],
   ],
 }
 

@@ -68,7 +68,7 @@ function headsOf(kind: StockKind, cells: readonly string[]): { heads: Head[]; pr
     heads.push({ column, index, unit: before })
   })
   if (!heads.some(({ column }) => column.path[0] === 'id'))
-    problems.push({ line: 1, text: 'There is no column "Id": it says which entry a line is about.' })
+    problems.push({ line: 1, text: 'There is no column "Id": it names the entry of each line.' })
   return { heads, problems }
 }
 
@@ -119,7 +119,7 @@ export function readStockCsv<K extends StockKind>(
     const idHead = heads.find(({ column }) => column.path[0] === 'id')
     const id = (idHead && cells[idHead.index]?.trim()) ?? ''
     if (id === '') {
-      problems.push({ line, text: 'Id is empty: every line says which entry it is about.' })
+      problems.push({ line, text: 'Id is empty: every line names its entry.' })
       return
     }
     if (seen.has(id)) {
@@ -131,7 +131,7 @@ export function readStockCsv<K extends StockKind>(
     if (!before && !addsByTable(kind)) {
       problems.push({
         line,
-        text: `There is no entry "${id}": this table changes entries, new ones are made on their own form.`,
+        text: `There is no entry "${id}": this table only changes entries. Make new entries on their own form.`,
       })
       return
     }

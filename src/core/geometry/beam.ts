@@ -163,7 +163,7 @@ export interface Beam {
   /** For a stiffness of 1: divide by E·I in the loads' unit × mm². */
   readonly deflectionAt: (xMm: number) => number
   readonly largestMoment: { readonly atMm: number; readonly value: number }
-  /** Where it comes down most, for a stiffness of 1. */
+  /** Where it bends down most, for a stiffness of 1. */
   readonly lowest: () => { readonly atMm: number; readonly value: number }
 }
 

@@ -25,7 +25,7 @@ export function openingOf(handover: Handover): OpeningPart[] {
         : [],
       true,
     ),
-    ...part('Stop: it does not leave like this', handover.stops, true),
+    ...part('Stop: it must not leave like this', handover.stops, true),
     ...part(
       'The fitting is not finished',
       unfinished
@@ -34,7 +34,7 @@ export function openingOf(handover: Handover): OpeningPart[] {
       true,
     ),
     ...part(
-      'Let pass on a named person’s reason',
+      'Waived by a named person',
       handover.deviations.flatMap(({ step, reason, by, lets }): Phrase[] =>
         lets ? [[`${step}: ${by ?? 'nobody named'}: ${reason}`]] : [],
       ),
@@ -46,17 +46,17 @@ export function openingOf(handover: Handover): OpeningPart[] {
       true,
     ),
     ...part(
-      'On when it came',
+      'Already on at arrival',
       handover.answers.flatMap(({ say, open }): Phrase[] => (open ? [] : [[say]])),
     ),
     ...part('Not proved', handover.unproved, true),
     ...part(
-      'Done before, and to be done again',
+      'To be done again',
       handover.again.map(({ step, changed }) => [`${step}: ${changed} changed since.`]),
       true,
     ),
     ...part(
-      'Set aside for this job, and not found out',
+      'Set aside for this job, still unknown',
       handover.aside.map(({ say, by, reason, on }): Phrase => [
         ...say,
         ` Set aside by ${by} on ${on}: ${reason}`,
@@ -72,7 +72,7 @@ export function openingOf(handover: Handover): OpeningPart[] {
       ]),
     ),
     ...part(
-      'As the forms began, measured by nobody',
+      'Starting values of the forms, not measured',
       handover.started.map(({ name, fields }): Phrase => [`${name}: ${fields.join(', ')}.`]),
     ),
     ...part('Not looked at', handover.notLooked.length > 0 ? [[`${handover.notLooked.join(', ')}.`]] : []),

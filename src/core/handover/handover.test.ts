@@ -58,7 +58,7 @@ describe('the handover sheet', () => {
   it('prints which house rules stand behind it', () => {
     const { assumed } = of(ladderJob).sheet
     expect(assumed.join()).toContain('67 % of its road figure')
-    expect(assumed.join()).toContain('guessed weights are taken 10 % heavier')
+    expect(assumed.join()).toContain('guessed weights are counted 10 % heavier')
     expect(assumed.at(-1)).toContain('50, 75, 100 %')
   })
 
@@ -81,7 +81,7 @@ describe('the handover sheet', () => {
     const untold = new Map([[pullKey(joint, 'LHF', 3), {}] as const])
     expect(
       phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: untold }).sheet.torques[0]?.read ?? []),
-    ).toContain('LHF called done, not said how')
+    ).toContain('LHF done, without a method')
     expect(phraseText(of(boatAndBox).sheet.torques[0]?.read ?? [])).toBe('not recorded')
   })
 
@@ -110,7 +110,7 @@ describe('the handover sheet', () => {
       ...boatAndBox,
       racks: boatAndBox.racks.map((rack) => ({ ...rack, status: 'alreadyOn' })),
     }
-    expect(of(on).sheet.fitted[0]).toContain('on when it came')
+    expect(of(on).sheet.fitted[0]).toContain('already on at arrival')
   })
 
   it('names what the forms began with and nobody measured, by whose it is', () => {
@@ -118,7 +118,9 @@ describe('the handover sheet', () => {
     const [rails] = vehicle.attachments
     const racks = rails ? [startingRack(vehicle, rails, 'bars', 'rack')] : []
     const { sheet } = of(newPlan({ id: 'x', job: { name: 'X' }, vehicle, racks }))
-    const opening = openingOf(sheet).find(({ title }) => title === 'As the forms began, measured by nobody')
+    const opening = openingOf(sheet).find(
+      ({ title }) => title === 'Starting values of the forms, not measured',
+    )
     const lines = opening?.lines.map((line) => phraseText(line)) ?? []
     expect(lines).toEqual([
       'The vehicle: length, width, height, wheelbase, front overhang, nose to screen, wheel radius, roof.',
@@ -129,7 +131,7 @@ describe('the handover sheet', () => {
       'Rear bar: its place along the vehicle, length, the width that can be used, how high it stands over the roof, profile, foot to foot.',
     ])
     expect(openingOf(of(boatAndBox).sheet).map(({ title }) => title)).not.toContain(
-      'As the forms began, measured by nobody',
+      'Starting values of the forms, not measured',
     )
   })
 

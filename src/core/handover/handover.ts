@@ -173,10 +173,10 @@ function assumptions({ plan, loadPath, masses }: Survey, rules: BayRules): strin
     ...(guessed
       ? [
           guess.school === 'margin'
-            ? `guessed weights are taken ${guess.percent} % heavier`
+            ? `guessed weights are counted ${guess.percent} % heavier`
             : guess.school === 'weighIt'
               ? 'guessed weights are to be weighed'
-              : 'guessed weights are taken as said',
+              : 'guessed weights are used as given',
         ]
       : []),
     `re-tightening after ${rules.firstCheckKm} km or ${rules.firstCheckDays} days, then every ${rules.thenMonths} months`,

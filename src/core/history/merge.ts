@@ -127,14 +127,14 @@ export function mergeItems<T>(
   const merging = new Merging()
   const whole = merging.of(base, mine, theirs, '')
   if (merging.clashes.length > 0 && holds === 'ask')
-    return { ok: false, clashes: merging.clashes, reason: 'Both set the same otherwise.' }
+    return { ok: false, clashes: merging.clashes, reason: 'Both changed the same value differently.' }
   const read = schema.safeParse(whole)
   if (read.success) return { ok: true, item: read.data }
   const [first] = fieldMessages(read.error)
   return {
     ok: false,
     clashes: [],
-    reason: `Together they do not hold: ${first?.text ?? 'they cannot be read.'}`,
+    reason: `Together they are not valid: ${first?.text ?? 'they cannot be read.'}`,
   }
 }
 

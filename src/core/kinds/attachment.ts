@@ -57,7 +57,7 @@ const along = {
   notchesXMm: z.optional(z.array(positionMm).check(z.maxLength(40))),
 }
 
-/** What sits in either channel already: cleats, nuts of something else. */
+/** Already in either channel: cleats, nuts of something else. */
 const inside = z.optional(
   z.array(z.strictObject({ what: nameSchema, xMm: positionMm, stays: z.boolean() })).check(z.maxLength(20)),
 )

@@ -6,7 +6,7 @@ export const ANSWERS = ['alreadyOn', 'notSeen', 'putOff', 'cannotHere'] as const
 export type StepAnswer = (typeof ANSWERS)[number]
 
 export const ANSWER_WORD: Readonly<Record<StepAnswer, string>> = {
-  alreadyOn: 'Already on when it came',
+  alreadyOn: 'Already on at arrival',
   notSeen: 'Not seen',
   putOff: 'Put off',
   cannotHere: 'Cannot be done here',

@@ -8,7 +8,7 @@ export type PullEvidence = (typeof PULL_EVIDENCE)[number]
 /** How a pull without a reading was known to be done, in a fitter's words. */
 export const pullWords = (how: PullEvidence | undefined): string =>
   how === undefined
-    ? 'called done, not said how'
+    ? 'done, without a method'
     : { reading: 'read', click: 'clicked at its figure', sign: 'its sign seen', feel: 'by feel' }[how]
 
 /** The same in a word, for a table. */

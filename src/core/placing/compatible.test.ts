@@ -153,7 +153,7 @@ describe('whether gear goes on a rack', () => {
           DEMO_STOCK.gear.find(({ id }) => id === 'trail-bike')!,
         ),
       ),
-    ).toContain('wants a carrier')
+    ).toContain('needs a carrier')
   })
 
   it('goes to the nearest place that suits when a hand holds it somewhere', () => {

@@ -79,7 +79,7 @@ function bestOf(
     }
     if (reachesPast(held.survey, there)) {
       if (near && Math.abs(good.yMm - near.yMm) < 0.1) doubtful ??= { placement: good, needs }
-      against ??= { rule: usableWidth.id, words: () => ['would reach past what is to hold it'] }
+      against ??= { rule: usableWidth.id, words: () => ['would reach past its supports'] }
       continue
     }
     if (needs.length === 0) return { found: { placement: good, needs }, against }
@@ -137,7 +137,7 @@ export function compatible(
   if (needsCarrier(gear))
     return {
       kind: 'cannot',
-      why: placed.against?.words() ?? ['it wants a carrier, and none here has a place free'],
+      why: placed.against?.words() ?? ['it needs a carrier, and none here has a free place'],
     }
   const { found, against } = bestOf(survey, placements(survey, rack, gear, id, near), gear, adapters, near)
   if (found) return answer(found)

@@ -105,7 +105,7 @@ function stoodOn(survey: Survey, thing: ThingAt): Need | undefined {
     if (piece && Math.max(piece[0] - now, now - piece[1]) <= TOLERANCE.lengthMm) continue
     const asks: Phrase = piece
       ? [mm(piece[0]), ' to ', mm(piece[1])]
-      : ['its own that its parts cannot agree on']
+      : ['a spread that its parts disagree on']
     const asked = withAsk(spreads, own, wanted, thing)
     const xs = chooseBars(asked, survey.plan.rules.spread) ?? chooseBars(asked, 'frontStays')
     const commands = xs ? barMoves(spreads, xs) : []

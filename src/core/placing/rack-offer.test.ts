@@ -52,7 +52,7 @@ it('says why one cannot: nothing of its kind on the vehicle', () => {
   const words = offers('A boat and the long box').flatMap(({ suits }) =>
     suits.kind === 'cannot' ? [phraseText(suits.why)] : [],
   )
-  expect(words.some((text) => text.includes('has nothing of the kind: gutters'))).toBe(true)
+  expect(words.some((text) => text.includes('has no such attachment: gutters'))).toBe(true)
 })
 
 it('takes a rack made for another vehicle to the middle of where this one lets it stand', () => {

@@ -83,7 +83,7 @@ export function rackOffer(
   const barMm = bars.length === 0 ? undefined : Math.max(...bars.map(({ lengthMm }) => lengthMm))
   if (!attachment) {
     const wants = madeFor === undefined ? 'what it stands on' : ATTACHMENTS[madeFor].word.toLowerCase()
-    const why = [`${name} has nothing of the kind: ${wants}.`]
+    const why = [`${name} has no such attachment: ${wants}.`]
     return {
       ...about,
       rack: undefined,

@@ -28,6 +28,6 @@ it('judges a plan past the limit, offers nothing, and says so with the numbers',
   const { fixes, said: leftOutWords } = fixesOf(heap(MOST_TO_FIX + 1))
   expect(fixes).toBe(0)
   expect(leftOutWords).toBe(
-    '201 things are on this plan. Fixes are looked for with up to 200, so none are offered here.',
+    '201 things are on this plan. Fixes are searched for up to 200, so none is offered here.',
   )
 })

@@ -6,5 +6,5 @@ export const MOST_TO_FIX = 200
 /** Why no fixes are looked for on a plan; nothing where they are. */
 export const fixesLeftOut = ({ placements }: Plan): string | undefined =>
   placements.length > MOST_TO_FIX
-    ? `${placements.length} things are on this plan. Fixes are looked for with up to ${MOST_TO_FIX}, so none are offered here.`
+    ? `${placements.length} things are on this plan. Fixes are searched for up to ${MOST_TO_FIX}, so none is offered here.`
     : undefined

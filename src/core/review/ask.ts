@@ -115,7 +115,7 @@ export function inputOf(target: AskTarget): AskInput {
         kind: 'choice',
         options: [
           ['everything', 'The rack and what is between too'],
-          ['load', 'Only what stands on it'],
+          ['load', 'Only its load'],
         ],
       }
     case 'holds':

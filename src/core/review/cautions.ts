@@ -14,7 +14,7 @@ interface Caution {
 const CAUTIONS: readonly Caution[] = [
   {
     when: () => true,
-    say: "Never exceed the lowest rating. The vehicle's manual and the makers' instructions rule over this plan.",
+    say: "Never exceed the lowest rating. The vehicle's manual and the makers' instructions take precedence over this plan.",
   },
   {
     when: (survey) => survey.things.length > 0,

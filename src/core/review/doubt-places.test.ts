@@ -240,7 +240,7 @@ describe('a Stop that a length may clear', () => {
     const asked = stop(plan('start'))
     expect(asked?.severity).toBe('stop')
     expect(phraseText(asked!.sentence)).toMatch(
-      /It hangs on .* Measure it\.$|It hangs on lengths that nobody measured/,
+      /It depends on .* Measure it\.$|It depends on lengths that nobody measured/,
     )
     expect(asked?.ask).toMatchObject({ where: 'tape', target: { open: 'rack' } })
   })

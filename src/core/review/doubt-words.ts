@@ -126,12 +126,12 @@ export function withDoubtWords(
   const says: Phrase =
     facts.length > 1
       ? stops
-        ? [` It hangs on ${what} that ${nobody}: ${todo(facts).toLowerCase()}`]
+        ? [` It depends on ${what} that ${nobody}: ${todo(facts).toLowerCase()}`]
         : [
-            ` It hangs on ${facts.length} ${what} that ${nobody}, all together: ${facts.map(nameOf).join(', ')}. ${todo(facts)}`,
+            ` It depends on ${facts.length} ${what} that ${nobody}, all together: ${facts.map(nameOf).join(', ')}. ${todo(facts)}`,
           ]
       : [
-          ` It hangs on ${nameOf(first.fact)}, ${saysOf(first.fact, survey)}: `,
+          ` It depends on ${nameOf(first.fact)}, ${saysOf(first.fact, survey)}: `,
           off,
           ` ${whichWay(first)} would ${stops ? 'clear' : 'turn'} it. ${todo(facts)}`,
         ]

@@ -114,7 +114,7 @@ describe('every figure in force', () => {
     }
     const plan = planOf(vehicleWith(ROOF), [rack({ bars: told })], [[thing('a', 28), { xMm: 500 }]])
     expect(asked(plan, 'told-figure')).toHaveLength(1)
-    expect(phraseText(asked(plan, 'told-figure')[0]!.sentence)).toContain('at 27 kg it would be otherwise')
+    expect(phraseText(asked(plan, 'told-figure')[0]!.sentence)).toContain('at 27 kg the verdict would change')
   })
 })
 

@@ -54,7 +54,7 @@ describe('who helps at a ladder', () => {
 
   it('weighs from what its sheet asks to what the weakest link takes with nobody else on it (190 lb, the ladder in it)', () => {
     const upTo = (Math.floor((190 * LB - ownKg) * 10) / 10).toString()
-    expect(says(plan(190 * LB))[0]).toContain(`so whoever helps weighs 68 kg to ${upTo} kg.`)
+    expect(says(plan(190 * LB))[0]).toContain(`so a helper must weigh 68 kg to ${upTo} kg.`)
   })
 
   it('is weighed against that, with what is to spare', () => {
@@ -70,6 +70,6 @@ describe('who helps at a ladder', () => {
 
   it('is nobody where the link takes less than the sheet asks', () => {
     expect(onLinks(plan(60))).toMatchObject([{ severity: 'stop' }])
-    expect(says(plan(60))[0]).toMatch(/nobody is both, .* short\.$/)
+    expect(says(plan(60))[0]).toMatch(/no weight satisfies both, .* short\.$/)
   })
 })

@@ -21,7 +21,7 @@ const linkTakes = ({ link, sure, takesKg }: HelperWeight): Phrase => [
 
 const soWeighs = (helper: HelperWeight): Phrase => [
   ...linkTakes(helper),
-  ', so whoever helps weighs ',
+  ', so a helper must weigh ',
   ...(helper.fromKg > 0
     ? rangePhrase(kg(helper.fromKg), toSpare(kg(helper.mostKg)))
     : ['at most ', toSpare(kg(helper.mostKg))]),
@@ -57,7 +57,7 @@ export function* helperWeight(survey: Survey, at: GateAt): Iterable<FindingDraft
         ...linkTakes(helper),
         ', and its sheet asks for ',
         kg(fromKg),
-        ' at least: nobody is both, ',
+        ' at least: no weight satisfies both, ',
         missing(kg(overBy(anybody))),
         ' short.',
       ],
@@ -80,7 +80,7 @@ export function* helperWeight(survey: Survey, at: GateAt): Iterable<FindingDraft
       '; this helper weighs ',
       kg(held.measure),
       ...marginWords(held, kg),
-      ...(hangs ? [' That hangs on how nearly the helper was weighed: weigh the helper.'] : []),
+      ...(hangs ? [' The verdict depends on the helper’s weight. Weigh the helper.'] : []),
     ],
   }
 }

@@ -105,7 +105,7 @@ function asHouseLooks({ houseLook }: Check, { mustLook }: HouseRules, findings: 
       ? {
           ...finding,
           severity: 'findOut',
-          sentence: [...finding.sentence, ' The house looks at it in every job: find it out.'],
+          sentence: [...finding.sentence, ' The house checks it in every job. Find it out.'],
         }
       : finding,
   )

@@ -54,7 +54,7 @@ describe('the height of the roof’s skin', () => {
       ask: { where: 'tape', target: { field: 'vehicle', name: 'skinZMm' } },
     })
     expect(phraseText(finding.sentence)).toContain(
-      'It hangs on the height of the roof’s skin, taken as the vehicle’s height: 28 mm less would turn it. Measure it.',
+      'It depends on the height of the roof’s skin, taken as the vehicle’s height: 28 mm less would turn it. Measure it.',
     )
     const command = answered(close, finding.ask!, { kind: 'number', value: 1690, typed: '1690 mm' })!
     const done = apply(close, command)

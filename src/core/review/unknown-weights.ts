@@ -34,7 +34,7 @@ export function onUnknownWeights(survey: Survey): ((check: Check, finding: Findi
       id: severity === 'nothing' ? `${check.id} not looked` : finding.id,
       severity: 'notLooked',
       sentence: [
-        `${check.title}: not looked at, as nobody knows yet what ${weighWords(these.map(({ label }) => label))}.`,
+        `${check.title}: not looked at, because nobody knows yet what ${weighWords(these.map(({ label }) => label))}.`,
       ],
       ...(ask ? { ask } : {}),
     }

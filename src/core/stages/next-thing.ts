@@ -34,24 +34,23 @@ function aboutFinding(finding: Finding): NextThing {
 export function nextThing(assessment: Assessment, logged: Logged): NextThing {
   const { plan, review, survey } = assessment
   if (plan.vehicle.attachments.length === 0)
-    return at('vehicle', 'Say what holds it', `Nothing on ${plan.vehicle.name} holds a rack yet.`)
+    return at('vehicle', 'Enter an attachment', `Nothing on ${plan.vehicle.name} holds a rack yet.`)
   if (!review.planned) return at('racks', 'Choose a rack', `${plan.vehicle.name} has no rack yet.`)
   const session = logged.at === 'read' ? logged.session : undefined
   const rows = openRows(assessment).sort((a, b) => OUTCOME_RANK[a.severity] - OUTCOME_RANK[b.severity])
   const begun = session !== undefined && session.steps.some(({ state }) => state !== 'open')
   const [gravest] = rows.filter(({ severity }) => severity === 'stop' || (severity === 'findOut' && !begun))
   if (gravest) return aboutFinding(gravest)
-  if (survey.things.length === 0 && !begun)
-    return at('load', 'Choose from the shelf', 'Nothing stands on the rack yet.')
+  if (survey.things.length === 0 && !begun) return at('load', 'Choose from the shelf', 'The rack is empty.')
   const ready = review.findings.some(({ aside, severity }) => aside && severity === 'findOut')
-    ? 'No Stop stands; what is not found out was set aside by name.'
-    : 'No Stop stands, nothing is left to find out.'
+    ? 'No Stop is open; open questions were set aside by name.'
+    : 'No Stop is open, and no question either.'
   if (logged.at === 'unread' || session === undefined) return at('fit', 'Go to Fit', ready)
   const { next, steps } = session
   if (next === undefined) {
     const due = nextDue(logged.due)
     return due
-      ? at('log', 'See what is due', `Handed over. ${due.what}, due on ${due.on}.`)
+      ? at('log', 'See the due date', `Handed over. ${due.what}, due on ${due.on}.`)
       : at('log', 'See its log', 'Handed over, and nothing is due.')
   }
   const handing = next.step.task.kind === 'tell'

@@ -134,11 +134,11 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
   expect(textsOf(holdless)).toEqual([
     'vehicle',
     `Nothing on ${van.vehicle.name} holds a rack yet.`,
-    'Say what holds it',
+    'Enter an attachment',
   ])
   const racked = apply(bare, { do: 'addRack', rack: van.racks[0]! })
   if (!racked.ok) throw new Error(racked.reason)
-  expect(textsOf(racked.plan)).toEqual(['load', 'Nothing stands on the rack yet.', 'Choose from the shelf'])
+  expect(textsOf(racked.plan)).toEqual(['load', 'The rack is empty.', 'Choose from the shelf'])
 
   const assessment = assess(van)
   const order = jobSteps(assessment.survey, bayRulesOf(van.rules), new Set())
@@ -170,7 +170,7 @@ it('goes from a bare car to a rack, gear, the bay, the handover and what is due'
   expect(textsOf(van, { ...over, due: [{ ...due, on: '2027-06-01' }, due] })).toEqual([
     'log',
     'Handed over. Point feet, due on 2027-03-12.',
-    'See what is due',
+    'See the due date',
   ])
 })
 
@@ -210,5 +210,5 @@ it('says that what is not found out was set aside', () => {
     if (!done.ok) throw new Error(done.reason)
     return done.plan
   }, bikes)
-  expect(textsOf(aside)[1]).toBe('No Stop stands; what is not found out was set aside by name.')
+  expect(textsOf(aside)[1]).toBe('No Stop is open; open questions were set aside by name.')
 })

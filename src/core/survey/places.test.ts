@@ -81,7 +81,7 @@ describe('what hangs at the tail', () => {
     })
     const met = run(hatchCheck, plan).find(({ sentence }) => sentence.join('').includes('Bike carrier'))
     expect(met?.severity).toBe('mind')
-    expect(sentences(hatchCheck, plan).join(' ')).toContain('It comes off, or swings away')
+    expect(sentences(hatchCheck, plan).join(' ')).toContain('Remove it or swing it away')
   })
 })
 

@@ -7,7 +7,7 @@ import * as z from './schema'
 /** What is nearer to nought than anything is measured is a slip, and what is divided by it is no figure. */
 const measured = z.refine<number>(
   (value) => value === 0 || Math.abs(value) >= 1e-6,
-  'This is all but nought: give 0, or what was measured.',
+  'This is almost zero. Enter 0, or the measured value.',
 )
 export const positionMm = z.number().check(z.gte(-30_000), z.lte(30_000), measured)
 export const sizeMm = z.number().check(z.gte(0), z.lte(30_000), measured)

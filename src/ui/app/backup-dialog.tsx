@@ -35,7 +35,7 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
           <th scope="col">Added</th>
           <th scope="col">Changed</th>
           <th scope="col">Same</th>
-          <th scope="col">Taken away</th>
+          <th scope="col">Removed</th>
         </tr>
       </thead>
       <tbody>
@@ -45,7 +45,7 @@ function Preview({ changes }: { changes: readonly ShelfChange[] }) {
               {SHELF_WORD[change.shelf]}
               {change.unreadable.length > 0 && (
                 <span className="text-ink2 text-note block">
-                  {change.unreadable.length} do not read here; put back as they are
+                  {change.unreadable.length} cannot be read here and are restored as they are
                 </span>
               )}
             </th>
@@ -66,10 +66,10 @@ const holdsOf = (differing: Differing, chosen: ReadonlyMap<string, Holds>): Hold
   chosen.get(placeOf(differing)) ?? (staysUnasked(differing) ? 'here' : 'backup')
 
 const STANDING: Readonly<Record<Differing['standing'], string>> = {
-  newer: 'the one in the backup goes on from the one here',
-  older: 'the one here goes on from the one in the backup',
-  apart: 'each was changed apart from the other',
-  other: 'which is newer is not known',
+  newer: 'the backup continues the job here',
+  older: 'the job here continues the backup',
+  apart: 'both were changed',
+  other: 'nobody knows which is newer',
 }
 
 /** What is here and in the backup but not the same: by name and date, with which of the two is to stand. */
@@ -84,8 +84,8 @@ function DifferingList({
 }) {
   if (differing.length === 0) return null
   return (
-    <section aria-label="Here and in the backup, but not the same" className="mt-3">
-      <h4 className="text-said">Here and in the backup, but not the same</h4>
+    <section aria-label="Different here and in the backup" className="mt-3">
+      <h4 className="text-said">Different here and in the backup</h4>
       <ul className="max-h-[32dvh] overflow-y-auto">
         {differing.map((each) => (
           <li key={placeOf(each)} className="border-hair flex flex-wrap items-end gap-2 border-b py-1.5">
@@ -98,7 +98,7 @@ function DifferingList({
               </span>
             </span>
             <Choice<Holds>
-              label={`Which holds: ${each.name}`}
+              label={`Choose one: ${each.name}`}
               value={holdsOf(each, chosen)}
               options={[
                 ['here', 'Keep what is here'],
@@ -173,9 +173,9 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       )}
       <div role="status">
         {state.at === 'reading' && (
-          <p className="mt-3">Reading {state.name}, and holding it against what is here.</p>
+          <p className="mt-3">Reading {state.name}and comparing it with this browser.</p>
         )}
-        {state.at === 'looked' && !looked && <p className="mt-3">Holding it against what is here.</p>}
+        {state.at === 'looked' && !looked && <p className="mt-3">Comparing it with this browser.</p>}
       </div>
       {(state.at === 'looked' || state.at === 'putting') && (
         <section aria-label="What restoring would change" className="mt-4">
@@ -188,8 +188,8 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
               label="How"
               value={mode}
               options={[
-                ['merge', 'Merge: keep what is only here'],
-                ['replace', 'Replace: as it was then, nothing else'],
+                ['merge', 'Merge: keep all that is only here'],
+                ['replace', 'Replace: restore the backup and nothing else'],
               ]}
               onChange={(next) => {
                 setMode(next)
@@ -207,13 +207,13 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
           )}
           {state.at === 'putting' && (
             <p className="mt-3 flex items-center gap-3">
-              Putting it on the shelves, all of it or nothing.
-              <Progress label="How much of it is there" done={state.done} of={state.of} />
+              Restoring, all of it or nothing.
+              <Progress label="Progress" done={state.done} of={state.of} />
             </p>
           )}
           {looked && (
             <Button variant="solid" className="mt-3" onClick={() => restoring(looked.preview.differing)}>
-              {mode === 'merge' ? 'Merge it in' : 'Replace everything'}
+              {mode === 'merge' ? 'Merge' : 'Replace everything'}
             </Button>
           )}
         </section>

@@ -19,11 +19,11 @@ export function ConflictDialog() {
     <Modal title="Changed in two places" onClose={() => setLater(conflict)}>
       <div className="grid gap-3">
         <p>
-          Another tab or window has kept this job while it was changed here. {conflict.reason} Both are kept
-          until one is chosen; undo brings back the other.
+          Another tab or window saved this job while it was changed here. {conflict.reason} Both are kept
+          until you choose one; undo brings back the other.
         </p>
         {words.length > 0 && (
-          <ul className="list-disc pl-5" aria-label="Set otherwise">
+          <ul className="list-disc pl-5" aria-label="Set differently">
             {words.slice(0, MOST).map((each) => (
               <li key={each}>{each}</li>
             ))}
@@ -34,7 +34,7 @@ export function ConflictDialog() {
           <Button variant="solid" onClick={() => void settle('mine')}>
             Keep what is here
           </Button>
-          <Button onClick={() => void settle('theirs')}>Take what is there</Button>
+          <Button onClick={() => void settle('theirs')}>Take the other version</Button>
           <Button variant="word" onClick={() => setLater(conflict)}>
             Decide later
           </Button>

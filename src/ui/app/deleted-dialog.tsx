@@ -17,13 +17,12 @@ export function DeletedDialog() {
     <Modal title="Deleted in another tab" onClose={() => setLater(deleted)}>
       <div className="grid gap-3">
         <p>
-          “{plan.job.name}” was deleted in another tab or window. As it was deleted it stands under{' '}
-          <em>What was removed</em>.
-          {changed && ' What was changed here since waits in this browser until you choose.'}
+          “{plan.job.name}” was deleted in another tab or window. The deleted version is under{' '}
+          <em>Removed items</em>.{changed && ' Your later changes wait in this browser until you choose.'}
         </p>
         <div className="flex flex-wrap gap-2">
           <Button variant="solid" onClick={() => void putBack()}>
-            Put it back as it stands here
+            Restore it with these changes
           </Button>
           <Button onClick={() => downloadPlan(plan)}>Download it</Button>
           <Button variant="word" onClick={() => letGo(plan.id)}>

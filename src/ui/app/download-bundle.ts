@@ -12,7 +12,7 @@ export async function downloadParcel(id: string): Promise<string | undefined> {
     await usePlan.getState().saveNow()
     const { fitter } = useSettings.getState().settings
     const bundle = await makeParcel(id, new Date().toISOString(), fitter)
-    if (!bundle) return 'This job is not kept in this browser: save it as a plan file instead.'
+    if (!bundle) return 'This job is not saved in this browser. Download the plan file instead.'
     const name = planFileName(bundle.plan).replace(/\.ypsos\.json$/, '.ypsos-parcel.json')
     downloadText(name, printBundle(bundle, await sha256(checkedBundle(bundle))), 'application/json')
     return undefined

@@ -53,14 +53,14 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
     setFolder(undefined)
   }
   return (
-    <section aria-label="Backups by themselves" className="border-hair mt-3 border-t pt-3">
+    <section aria-label="Automatic backups" className="border-hair mt-3 border-t pt-3">
       <p className="mb-2">
         {folder
-          ? `A backup goes into the folder ${folder.name} by itself, once a day, when the board is opened.`
+          ? `A backup goes into the folder ${folder.name} once a day, when the board is opened.`
           : can
-            ? 'Choose a folder, and a backup goes into it by itself, once a day, when the board is opened.'
-            : 'This browser cannot put a backup into a folder by itself: you are reminded instead.'}{' '}
-        {last === undefined ? 'None was made yet.' : `The last one was made ${whenWords(last)}.`}
+            ? 'Choose a folder for a backup once a day, when the board is opened.'
+            : 'This browser cannot write backups into a folder. The board reminds you instead.'}{' '}
+        {last === undefined ? 'No backup was made yet.' : `The last backup was made ${whenWords(last)}.`}
       </p>
       <div className="flex flex-wrap gap-1.5">
         {can && (
@@ -69,11 +69,11 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
         {folder && <Button onClick={() => void write(folder)}>Back up there now</Button>}
         {folder && (
           <Button variant="word" onClick={() => void forget()}>
-            No more backups there
+            Stop automatic backups
           </Button>
         )}
       </div>
-      {folder && <Note>Where the browser asks anew whether it may write there, the board says so.</Note>}
+      {folder && <Note>If the browser asks for permission again, the board tells you.</Note>}
     </section>
   )
 }

@@ -43,11 +43,11 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
 
 const SAID: Readonly<Record<Looked['comparison']['at'], string>> = {
   new: 'This job is not here yet.',
-  same: 'The job stands here as it does in the job bundle.',
-  ahead: 'The job here has all that is in the job bundle: there is nothing newer in it.',
-  behind: 'The job in the job bundle goes on from the one here.',
-  merged: 'Both went on apart. What each changed can stand beside the other.',
-  apart: 'Both went on apart, and both cannot stand.',
+  same: 'The job here is the same as in the bundle.',
+  ahead: 'The job here already has everything in the bundle.',
+  behind: 'The bundle continues the job here.',
+  merged: 'Both were changed. The changes fit together.',
+  apart: 'Both were changed, and the changes conflict.',
 }
 
 async function look(bundle: JobBundle): Promise<Looked> {
@@ -72,7 +72,7 @@ async function look(bundle: JobBundle): Promise<Looked> {
 /** What the other side did, step by step, with who and when. */
 function OtherSteps({ steps }: { steps: readonly OtherStep[] }) {
   return (
-    <ol className="my-2 max-h-[36dvh] overflow-y-auto" aria-label="What was done there">
+    <ol className="my-2 max-h-[36dvh] overflow-y-auto" aria-label="Changes there">
       {steps.toReversed().map(({ before, after, at, by }, i) => (
         <li key={steps.length - i} className="border-hair border-b py-1">
           <span className="text-ink2 block text-aside">
@@ -98,7 +98,7 @@ function BundleConflict({
     <>
       <p>{comparison.reason}</p>
       {words.length > 0 ? (
-        <ul className="list-disc pl-5" aria-label="Set otherwise">
+        <ul className="list-disc pl-5" aria-label="Set differently">
           {words.map((each) => (
             <li key={each}>{each}</li>
           ))}
@@ -106,7 +106,7 @@ function BundleConflict({
       ) : (
         <ChangeList changes={changesBetween(mine.plan, comparison.theirs.plan)} label="What differs" />
       )}
-      <p className="mt-2">Whichever you choose, the other stays in the history of the job.</p>
+      <p className="mt-2">The other version stays in the history of the job.</p>
     </>
   )
 }
@@ -163,7 +163,7 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
           {by !== undefined && ` by ${by}`}.
         </p>
         {problem !== undefined && <Problem>{problem}</Problem>}
-        {!looked && problem === undefined && <p aria-busy>Looking at what is here.</p>}
+        {!looked && problem === undefined && <p aria-busy>Comparing it with this browser.</p>}
         {looked && comparison && (
           <>
             <p className="font-semibold">{SAID[comparison.at]}</p>
@@ -201,13 +201,13 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
                     Keep the job as it is here
                   </Button>
                   <Button disabled={open} onClick={() => void take(looked, comparison.theirs)}>
-                    Take the one in the job bundle
+                    Take the job in the bundle
                   </Button>
                 </>
               ) : (
                 (after ?? rest > 0) && (
                   <Button variant="solid" disabled={open} onClick={() => void take(looked, after)}>
-                    {after ? 'Take it in' : 'Take in the log and pictures'}
+                    {after ? 'Import' : 'Import the log and pictures'}
                   </Button>
                 )
               )}

@@ -43,14 +43,14 @@ export function LogDisagreements({
 }) {
   if (conflict.length === 0) return null
   return (
-    <section aria-label="Said otherwise here and there" className="my-2 grid gap-2">
-      <h3 className="text-said">Said otherwise here and there: which holds?</h3>
+    <section aria-label="Conflicting log entries" className="my-2 grid gap-2">
+      <h3 className="text-said">Conflicting log entries: choose one of each</h3>
       {conflict.map(({ subject, here, there }) => (
         <Choice<Holds>
           key={subject}
           label={`${EVENT_WORD[here.kind]}: ${eventText(here)} here, ${eventText(there)} there`}
           value={chosen.get(subject) ?? ''}
-          unstated="Choose which holds"
+          unstated="Choose one"
           options={[
             ['here', `Here: ${entryText(here)}`],
             ['there', `There: ${entryText(there)}`],

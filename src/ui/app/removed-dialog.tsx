@@ -34,9 +34,9 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
     if (saved.ok) onBack()
   }
   return (
-    <Modal title="What was removed" onClose={onClose}>
+    <Modal title="Removed items" onClose={onClose}>
       <div className="grid gap-3">
-        <Note>Jobs, stock, imports and restores can be taken back for thirty days at least.</Note>
+        <Note>Jobs, stock, imports and restores can be restored for at least thirty days.</Note>
         {problem !== undefined && <Problem>{problem}</Problem>}
         {found?.length === 0 && <p>Nothing was removed.</p>}
         <ul className="grid gap-2" aria-label="Removed">
@@ -52,14 +52,14 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
               {newer === each.id ? (
                 <div className="basis-full" role="alert">
                   <Note>
-                    It is here again, and was changed since it was removed. Taken back, it takes the place of
-                    what is here; that can be taken back in its turn.
+                    It exists again and has changed since. Restoring replaces the present one, which you can
+                    then restore too.
                   </Note>
-                  <Button onClick={() => void back(each, 'over')}>Put it over what is here</Button>
+                  <Button onClick={() => void back(each, 'over')}>Replace the present one</Button>
                 </div>
               ) : (
-                <Button aria-label={`Take back ${each.what}`} onClick={() => void back(each)}>
-                  Take back
+                <Button aria-label={`Restore ${each.what}`} onClick={() => void back(each)}>
+                  Restore
                 </Button>
               )}
             </li>

@@ -35,7 +35,7 @@ export function SettingsFields() {
         label="Theme"
         value={settings.theme}
         options={[
-          ['system', 'As this device is set'],
+          ['system', 'Same as this device'],
           ['bay', 'Day bay, light'],
           ['night-bay', 'Night bay, dark'],
         ]}

@@ -16,13 +16,15 @@ export function StoredPicture({ id, words, className }: { id: string; words: str
   }, [id])
   if (!found) return <span className={className} />
   if (found.picture === undefined)
-    return <span className={`${className} text-ink2 text-note`}>This browser does not have it.</span>
+    return (
+      <span className={`${className} text-ink2 text-note`}>This picture is not stored in this browser.</span>
+    )
   return (
     // The picture is text of this browser's own: there is nothing for a server to make smaller.
     // oxlint-disable-next-line next/no-img-element
     <img
       src={found.picture}
-      alt={words === '' ? 'The car as it came in' : words}
+      alt={words === '' ? 'The car on arrival' : words}
       className={`${className} object-contain`}
     />
   )

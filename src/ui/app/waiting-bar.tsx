@@ -22,8 +22,7 @@ export function WaitingBar() {
   const plans = unsavedPlans()
   return (
     <Alert variant="error" className="no-print sticky top-0 z-30">
-      {reasons} Not kept, and only in memory until it is: {what}. It is written as soon as this browser lets
-      it.
+      {reasons} Not saved yet, only in memory: {what}. Ypsos saves it as soon as the browser allows.
       <Button onClick={() => void saveAllWaiting()}>Try again</Button>
       {plans.length > 0 && (
         <Button onClick={() => plans.forEach(downloadPlan)}>

@@ -4,7 +4,7 @@ import { AROUND_PLAN_PX, inPane, paneBox } from './load-labels'
 import type { Label, LabelSpot } from './place-labels'
 import { single, unitless } from './sheet-figures'
 
-/** What each foot bears in the state shown, in the plan and, for the last bar of all, from behind; in the plan only where no field of kilos is shown that they could be taken for. */
+/** Load on each foot in the state shown, in the plan and, for the last bar of all, from behind; in the plan only where no field of kilos is shown that they could be taken for. */
 export function footLabels(
   survey: Survey,
   layout: SheetLayout,

@@ -47,7 +47,7 @@ function KnownMark({
           {words}
         </option>
       ))}
-      {onAnother && <option value={ANOTHER}>somebody says otherwise…</option>}
+      {onAnother && <option value={ANOTHER}>another figure exists…</option>}
     </select>
   )
 }

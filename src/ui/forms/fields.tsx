@@ -37,7 +37,7 @@ function Grid({ children }: { children: ReactNode }) {
 function FigureFields({ label, at }: { label: string; at: string }) {
   return (
     <Fieldset title={label} wide>
-      <Note>Leave a figure empty when it is not known: it becomes a thing to find out.</Note>
+      <Note>Leave an unknown figure empty. It becomes a Find out.</Note>
       <Grid>
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Road' }} at={`${at}.road`} />
         <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Trail' }} at={`${at}.trail`} />
@@ -49,8 +49,8 @@ function FigureFields({ label, at }: { label: string; at: string }) {
           choices={COUNTS_CHOICES}
           unstated="Source does not say"
         />
-        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unstated="As said on top" />
-        <FieldInput field={{ is: 'text', label: 'Page it was read on' }} at={`${at}.page`} />
+        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unstated="Same as on top" />
+        <FieldInput field={{ is: 'text', label: 'Page' }} at={`${at}.page`} />
       </Grid>
       <ListFields field={MORE_FIGURES} at={`${at}.more`} />
     </Fieldset>
@@ -193,7 +193,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
               replace([...likeTheFirst(getValues(at) as readonly Draft[], field.alikeBut ?? [])])
             }
           >
-            Make all like the first
+            Copy the first to all
           </Button>
         )}
         <FromStock field={field} at={at} add={add} />

@@ -28,7 +28,7 @@ export function BayRulesFields({ bay, onChange }: { bay: BayRules; onChange: (ba
         value={bay.tightening}
         options={[
           ['tables', 'Tables by size and grade, as advice'],
-          ['feel', 'By feel, short lever, rather loose than crushed'],
+          ['feel', 'By feel, short lever, loose rather than crushed'],
         ]}
         onChange={(tightening) => set({ tightening })}
       />
@@ -43,32 +43,32 @@ export function BayRulesFields({ bay, onChange }: { bay: BayRules; onChange: (ba
         onChange={(security) => set({ security })}
       />
       <ParsedField
-        label="Passes of a group, in percent of its figure"
+        label="Torque passes, % of the figure"
         text={bay.passesPercent.join(', ')}
         read={(text) => readNumbers(text, 1, 100, 5)}
-        hint="the last goes to the full figure in any case"
+        hint="the last pass always reaches the full figure"
         onValue={(passesPercent) => set({ passesPercent })}
       />
       <ParsedField
-        label="A reading may lie off a single figure by, in percent"
+        label="Tolerance on a single torque figure, %"
         text={String(bay.singleFigurePercent ?? USUAL_SINGLE_FIGURE)}
         read={(text) => readNumber(text, 1, 25)}
-        hint="above that it is over: Stop. A sheet’s range is taken as it is"
+        hint="above it: Stop. The range of a sheet has no further tolerance"
         onValue={(singleFigurePercent) => set({ singleFigurePercent })}
       />
       <ParsedField
         label="Cases of a test drive"
         text={(bay.driveCases ?? USUAL_DRIVES).join('; ')}
         read={(text) => readNames(text, 12, 80)}
-        hint="semicolons between; what is not driven is printed as that"
+        hint="separate with semicolons; a case that is not driven is printed as not driven"
         onValue={(driveCases) => set({ driveCases })}
       />
-      {figure('Come back the first time after, km', 'firstCheckKm', 1, 10_000)}
+      {figure('First re-check after, km', 'firstCheckKm', 1, 10_000)}
       {figure('or after, days', 'firstCheckDays', 1, 365, true)}
-      {figure('then every so many months', 'thenMonths', 1, 60, true)}
-      {figure('Rubber strips are cut longer by, in percent', 'stripShrinkPercent', 0, 10)}
+      {figure('then every, months', 'thenMonths', 1, 60, true)}
+      {figure('Extra length of rubber strips, %', 'stripShrinkPercent', 0, 10)}
       <ParsedField
-        label="and bought in lengths of, mm"
+        label="Strip is sold in lengths of, mm"
         text={bay.stripStockMm.join(', ')}
         read={(text) => readNumbers(text, 100, 30_000, 6)}
         onValue={(stripStockMm) => set({ stripStockMm })}

@@ -48,8 +48,8 @@ const GAPS = [
 ] as const
 
 const TOLERANCES = [
-  ['parallel', 'Bars stand as planned within'],
-  ['legs', 'Legs are alike within'],
+  ['parallel', 'Tolerance on bar positions'],
+  ['legs', 'Tolerance between legs'],
 ] as const
 
 const GUESS_SPREADS = [5, 10, 15, 20, 25, 30, 50]
@@ -105,7 +105,7 @@ export function HouseRulesFields({
         ['load', 'It does not count the rack'],
       ])}
       <Choice
-        label="A weight somebody guessed"
+        label="A guessed weight"
         value={guess}
         options={guessOptions}
         onChange={(choice) =>
@@ -118,13 +118,13 @@ export function HouseRulesFields({
         }
       />
       <Choice
-        label="How far off a guess may be, 19 times out of 20"
+        label="Uncertainty of a guess (95 %)"
         value={String(rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD)}
         options={among(GUESS_SPREADS, rules.guessSpreadPercent ?? USUAL_GUESS_SPREAD, ' %')}
         onChange={(percent) => set({ guessSpreadPercent: Number(percent) })}
       />
       <QuantityField
-        label="Pull in each strap as the shop tightens it"
+        label="Tension in each strap"
         dimension="force"
         value={straps.pullN}
         onValue={(pullN) => refused(set({ straps: { ...straps, pullN } }))}
@@ -164,9 +164,9 @@ export function HouseRulesFields({
           onValue={(value) => refused(set({ tolerancesMm: { ...rules.tolerancesMm, [tolerance]: value } }))}
         />
       ))}
-      {school('spread', 'Spread, when a range is open', [
+      {school('spread', 'Spread, when the range is free', [
         ['wide', 'Wide, for stability'],
-        ['nominal', 'Nominal, the middle of what the gear asks'],
+        ['nominal', 'Nominal, the middle of the range that the gear allows'],
         ['clear', 'Clear, hatch and sunroof first'],
       ])}
       {school('tentOpens', 'Tents open to', [
@@ -174,7 +174,7 @@ export function HouseRulesFields({
         ['rear', 'the rear'],
       ])}
       <Choice
-        label="Local rules for what runs past the vehicle (from memory: check yours)"
+        label="Local rules for overhang (from memory: check yours)"
         value={rules.localRules ?? ''}
         options={[['', 'None chosen'], ...LOCAL_RULES.map(({ id, place }) => [id, place] as const)]}
         onChange={(id) => {
@@ -183,7 +183,7 @@ export function HouseRulesFields({
         }}
       />
       <fieldset className="col-span-full">
-        <legend className={CONTROL_CLASS.label}>To be looked at in every job</legend>
+        <legend className={CONTROL_CLASS.label}>To be checked in every job</legend>
         <div className="flex flex-wrap gap-3">
           {ASIDE_LOOKS.map((variant) => (
             <TickBox

@@ -55,7 +55,7 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
         <FieldNote id={`${id}-note`} problem={problem} hint={undefined} />
       </label>
       <label className="min-w-0">
-        <span className={CONTROL_CLASS.label}>It is known by</span>
+        <span className={CONTROL_CLASS.label}>Known by</span>
         <select {...register(`${at}.by`)} className={CONTROL_CLASS.select}>
           {HOW_CHOICES.map(([how, words]) => (
             <option key={how} value={how === '' ? 'told' : how}>
@@ -64,8 +64,8 @@ function OtherFigure({ at, label, onRemove }: { at: string; label: string; onRem
           ))}
         </select>
       </label>
-      {field('says', 'Says who, or on which page')}
-      {field('unused', 'Why it does not count; empty while nobody has said')}
+      {field('says', 'Person or page')}
+      {field('unused', 'Reason not to use it (empty while undecided)')}
       <Button variant="word" className="justify-self-start" onClick={onRemove}>
         Take it out
       </Button>

@@ -99,11 +99,11 @@ export function PasteDialog({
       ))}
       {here.length > 0 && <Readings readings={here} left={left} setLeft={setLeft} />}
       {text.trim() !== '' && here.length === 0 && (
-        <p className="mt-3">Nothing in it could be read with certainty that has a place here.</p>
+        <p className="mt-3">No figure found that belongs on this sheet.</p>
       )}
       {beside.length > 0 && here.length > 0 && (
         <Note>
-          Kept as the source:{' '}
+          Source:{' '}
           {beside.map((reading, i) => (
             <span key={i}>
               {i > 0 && ', '}
@@ -115,7 +115,7 @@ export function PasteDialog({
       )}
       {elsewhere.length > 0 && (
         <Note>
-          Read too, and has no place on this sheet:{' '}
+          Also read, but not part of this sheet:{' '}
           {elsewhere.map((reading, i) => (
             <span key={i}>
               {i > 0 && '; '}
@@ -136,7 +136,7 @@ export function PasteDialog({
         >
           {taken.length === 1 ? 'Take it' : `Take these ${taken.length}`}
         </Button>
-        <Note>Compare each with the sheet itself. What is not sure is left out.</Note>
+        <Note>Compare each figure with the sheet itself. Doubtful figures are left out.</Note>
       </div>
     </Modal>
   )

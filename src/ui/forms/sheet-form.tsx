@@ -21,10 +21,10 @@ function Again({ again }: { again: MetAgain }) {
     <Alert variant="mind">
       <span className="flex-1">
         {again.stale
-          ? `Something was typed here on ${when(again.at)} and not saved; what it was typed over has changed since.`
-          : `This was typed on ${when(again.at)} and is not saved yet.`}
+          ? `A draft of ${when(again.at)} was not saved. The sheet has changed since.`
+          : `This draft of ${when(again.at)} is not saved yet.`}
       </span>
-      {again.stale && <Button onClick={again.takeUp}>Take it up all the same</Button>}
+      {again.stale && <Button onClick={again.takeUp}>Restore it anyway</Button>}
       <Button onClick={again.discard}>Discard it</Button>
     </Alert>
   )
@@ -104,7 +104,7 @@ export function SheetFields({
             <div className="flex flex-wrap items-end gap-3">
               <Choice
                 className="w-80"
-                label="What I type here is from"
+                label="Source of these figures"
                 value={from}
                 options={FROM_CHOICES}
                 onChange={setFrom}

@@ -7,7 +7,7 @@ const STATUSES: readonly (readonly [Status, string])[] = [
   ['comesOff', 'comes off'],
 ]
 
-/** Whether a rack or a thing is to be fitted, was on when it came, or comes off; what comes off counts in no state. */
+/** Whether a rack or a thing is to be fitted, was already on at arrival, or comes off; what comes off counts in no state. */
 export function StatusChoice({
   status,
   name,

@@ -117,7 +117,7 @@ export function useSheet<T>(
   const [refusedOver, setRefusedOver] = useState<unknown>()
   const toSave = (): Saving<T> => {
     const { value } = read(form.getValues())
-    if (value === undefined) return { ok: false, problem: 'This is not whole yet.' }
+    if (value === undefined) return { ok: false, problem: 'Some fields are missing or wrong.' }
     if (stored === undefined || seen === was) return { ok: true, value }
     const merged = mergeItems(schema, seen as T, value, was as T, refusedOver === was ? 'mine' : 'ask')
     if (merged.ok) return { ok: true, value: merged.item }
@@ -125,7 +125,7 @@ export function useSheet<T>(
     const places = merged.clashes.map(placeWords)
     return {
       ok: false,
-      problem: `Another tab has changed this meanwhile. ${places.length > 0 ? `It set otherwise: ${places.join('; ')}.` : merged.reason} Save again to put yours in its place.`,
+      problem: `Another tab has changed this sheet meanwhile. ${places.length > 0 ? `It set otherwise: ${places.join('; ')}.` : merged.reason} Save again to replace its version with yours.`,
     }
   }
   const stamp = useMemo(() => JSON.stringify(stored ?? 'new'), [stored])

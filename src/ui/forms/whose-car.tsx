@@ -40,7 +40,7 @@ export function WhoseCar({
       <p>
         <strong>{plan.job.name}</strong>: {perhaps.map(({ job }) => job.name).join(', ')}{' '}
         {perhaps.length === 1 ? 'was' : 'were'} begun with the same vehicle from stock. Is it the same car?
-        Until somebody says, only what was logged in this job is shown as its own.
+        Until you choose, only the log of this job is shown as its own.
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
         <Button onClick={() => void settle(plan, `car-${crypto.randomUUID()}`).then(done)}>

@@ -107,7 +107,10 @@ const ACTIONS: readonly Action[] = [
     run: () => plan().redo(),
   },
   {
-    listed: ['PgDn  PgUp', 'Through what is drawn: bars, things, feet, rulers; with Shift to the next kind'],
+    listed: [
+      'PgDn  PgUp',
+      'Step through the drawing: bars, things, feet, rulers; with Shift to the next kind',
+    ],
   },
   { listed: ['Arrows', 'From cell to cell of the load path, from thing to thing on the shelf'] },
   {
@@ -199,7 +202,7 @@ const ACTIONS: readonly Action[] = [
     run: ({ show }) => show('palette'),
   },
   {
-    listed: ['Esc', 'Let go of what is picked'],
+    listed: ['Esc', 'Clear the selection'],
     on: key('escape'),
     run: () => plan().pick(undefined),
   },

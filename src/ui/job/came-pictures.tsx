@@ -30,7 +30,7 @@ export function CamePictures({ plan }: { plan: Plan }) {
     setProblem(undefined)
     const picture = await smallPicture(file)
     if (picture === undefined) {
-      setProblem(`${file.name} is no picture that this browser can read. Take a JPEG, a PNG or a WebP.`)
+      setProblem(`${file.name} cannot be read as a picture. Use a JPEG, a PNG or a WebP.`)
       return
     }
     const id = `picture-${crypto.randomUUID()}`

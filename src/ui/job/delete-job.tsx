@@ -17,8 +17,8 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
   return (
     <Modal title="Delete this job?" onClose={onClose}>
       <p className="mb-3">
-        “{plan.job.name}” leaves the board. It can be taken back for thirty days at least under{' '}
-        <em>What was removed</em>.
+        “{plan.job.name}” leaves the board. You can restore it for at least thirty days under{' '}
+        <em>Removed items</em>.
       </p>
       {problem !== undefined && <Problem>{problem}</Problem>}
       <div className="flex flex-wrap gap-2">

@@ -42,7 +42,7 @@ function StepWords({ step }: { step: Step }) {
   const [first] = changes
   return (
     <>
-      <span className="block">{first ? <PhraseLine phrase={first.words} /> : 'Nothing that shows'}</span>
+      <span className="block">{first ? <PhraseLine phrase={first.words} /> : 'No visible change'}</span>
       <span className="text-ink2 block text-aside">
         {whenWords(step.at)}
         {step.by !== undefined && `, ${step.by}`}
@@ -59,7 +59,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
   const changes = useMemo(() => changesBetween(then, now), [then, now])
   const goBackTo = usePlan((store) => store.goBackTo)
   return (
-    <section aria-label="Beside today's" className="border-base-content mt-4 border-t-[1.5px] pt-3">
+    <section aria-label="Compared with today" className="border-base-content mt-4 border-t-[1.5px] pt-3">
       <div className="grid grid-cols-2 gap-3">
         {[old, today].map(({ survey }, i) => (
           <figure key={i} className="border-hair border">
@@ -86,8 +86,8 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           ))}
         </tbody>
       </Table>
-      <h3 className="mt-3 text-said">What changed since then</h3>
-      <ChangeList changes={changes} label="What changed since then" />
+      <h3 className="mt-3 text-said">Changes since then</h3>
+      <ChangeList changes={changes} label="Changes since then" />
       <Button
         variant="solid"
         className="mt-3"
@@ -96,9 +96,9 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           onTaken()
         }}
       >
-        Take it back as it was then
+        Restore this state
       </Button>
-      <Note>This is one more step: what stands now is kept before it, and undo brings it back.</Note>
+      <Note>Restoring adds a step. Undo brings the present state back.</Note>
     </section>
   )
 }
@@ -112,7 +112,7 @@ export function HistoryDialog({ plan, onClose }: { plan: Plan; onClose: () => vo
   const shown = all ? steps : steps.slice(0, SHOWN)
   return (
     <Modal title="History of this job" onClose={onClose} wide>
-      {steps.length === 0 && <p>Nothing was changed yet that this browser knows of.</p>}
+      {steps.length === 0 && <p>No change is recorded in this browser yet.</p>}
       <ol className="max-h-[38dvh] overflow-y-auto" aria-label="Steps, the latest first">
         {shown.map((step, i) => (
           <li key={steps.length - i} className="border-hair border-b">
@@ -133,9 +133,7 @@ export function HistoryDialog({ plan, onClose }: { plan: Plan; onClose: () => vo
         </Button>
       )}
       {picked && <Beside then={picked.before} now={plan} onTaken={onClose} />}
-      {steps.length > 0 && !picked && (
-        <Note>Choose a step to see the job as it stood before it, beside today's.</Note>
-      )}
+      {steps.length > 0 && !picked && <Note>Choose a step to compare the job before it with today's.</Note>}
     </Modal>
   )
 }

@@ -34,7 +34,7 @@ function Texts({
   })
 }
 
-/** What the job is called, whose it is and when it is due. */
+/** Name of the job, whose it is and when it is due. */
 export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const { job } = plan
   const refusal = usePlan((store) => store.refusal)

@@ -47,7 +47,7 @@ export function JobLoader({ id, children }: { id: string; children: (plan: Plan)
   if (opened.at === 'unreadable')
     return (
       <Words title="This job cannot be read any more">
-        <p className="mb-2">It is still stored as it was. What is wrong with it:</p>
+        <p className="mb-2">It is stored unchanged. Problems found:</p>
         <ul className="list-disc pl-5">
           {opened.problems.slice(0, 8).map((problem) => (
             <li key={problem.path}>{problem.text}</li>

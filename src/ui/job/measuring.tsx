@@ -135,7 +135,7 @@ function GateForm({ at }: { at: GateAt }) {
         <div className="flex flex-wrap items-end gap-2">
           <Choice
             className="w-52"
-            label="What the gauge did"
+            label="Result of the gauge"
             value={measurement?.kind === 'gauge' ? measurement.went : 'none'}
             options={[
               ['none', 'not tried yet'],
@@ -189,7 +189,7 @@ function OtherMeasurement() {
         <TextField label="What is measured" value={what} onValue={setWhat} />
       </div>
       <div className="min-w-48 flex-1">
-        <TextField label="From where to where" value={datum} onValue={setDatum} max={160} />
+        <TextField label="From and to" value={datum} onValue={setDatum} max={160} />
       </div>
       <QuantityField
         className="w-36"
@@ -198,7 +198,7 @@ function OtherMeasurement() {
         value={undefined}
         hint="Enter adds it."
         onValue={(reading) => {
-          if (what.trim() === '') return 'Say first what is measured.'
+          if (what.trim() === '') return 'Name the measurement first.'
           const saved = keep({
             kind: 'length',
             id: newId(),
@@ -226,9 +226,9 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
   )
   return (
     <Modal title="Measurements" onClose={onClose} wide>
-      <h3>Gates of gear and racks</h3>
+      <h3>Measure before ordering</h3>
       {gates.length === 0 ? (
-        <p>Nothing on this job has a gate to measure.</p>
+        <p>Nothing on this job asks for a measurement before ordering.</p>
       ) : (
         <ul>
           {gates.map((at) => (

@@ -112,7 +112,9 @@ describe('the classes of the screens', () => {
   })
 
   it('uses every class of its own style sheets', () => {
-    const all = [...SCREENS, ...under('src/ui', /\.ts$/)].map(read).join('\n')
+    const all = [...SCREENS, ...under('src/ui', /\.ts$/), ...under('src/drawing', /\.ts$/)]
+      .map(read)
+      .join('\n')
     const unused = [...own].filter(
       (name) => !new RegExp(`(?<![\\w-])${name}(?![\\w-])`).test(all) && !/^page-/.test(name),
     )

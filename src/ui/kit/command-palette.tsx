@@ -59,7 +59,7 @@ export function CommandPalette({
           onValueChange={setTyped}
         />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
-          <Command.Empty className="p-2">Nothing is called that.</Command.Empty>
+          <Command.Empty className="p-2">No match.</Command.Empty>
           {groups.map(({ heading, entries }) => {
             const found = namedSo(entries, typed)
             const more = found.length - MOST_LISTED

@@ -1,7 +1,7 @@
 /** A place of the screen by its words and where it is found: what can take the focus there, or its box. */
 export type SkipPlace = readonly [words: string, selector: string]
 
-const PAGE: readonly SkipPlace[] = [['To what this page is about', 'main']]
+const PAGE: readonly SkipPlace[] = [['To the main content', 'main']]
 
 /** The first stops of the Tab key, seen while they have the focus: each leads past the bar to a part of the screen. */
 export function SkipLinks({ places = PAGE }: { places?: readonly SkipPlace[] }) {

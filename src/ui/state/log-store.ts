@@ -143,7 +143,7 @@ export const useLog = create<LogStore>((set, get) => {
     async takeIn(given, name) {
       const saved = await importEvents(given, name)
       if (!saved.ok) {
-        set({ trouble: `${name} was not taken in: ${saved.reason}` })
+        set({ trouble: `${name} was not imported: ${saved.reason}` })
         return false
       }
       turn = Math.max(turn, nextTurn(given))

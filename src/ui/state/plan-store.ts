@@ -295,7 +295,7 @@ export const usePlan = create<PlanStore>((set, get) => {
           return
         }
         if (!done.stored.ok) {
-          set({ saving: { at: 'failed', reason: 'What is kept of this job now cannot be read.' } })
+          set({ saving: { at: 'failed', reason: 'The saved version of this job cannot be read.' } })
           return
         }
         const theirs = done.stored.plan

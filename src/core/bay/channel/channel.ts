@@ -20,7 +20,7 @@ export interface LoadedChannel {
   readonly name: string
   readonly ends: { readonly low: string; readonly high: string }
   readonly open: { readonly low: boolean; readonly high: boolean }
-  /** From where to where it runs, mm on its own axis. */
+  /** From and to it runs, mm on its own axis. */
   readonly span: { readonly fromMm: number; readonly toMm: number }
   /** From where a place in it is said: its own middle, to either side, or its low end. */
   readonly datum: 'middle' | 'low'
@@ -132,7 +132,7 @@ export function channelFindings(
           id: `channel ${barId} places`,
           severity: 'findOut',
           sentence: [
-            `${channel.name}: nobody gave where ${unsure.join(', ')} stands across it: taken at its sides. Tape it before you slide anything in.`,
+            `${channel.name}: nobody entered where ${unsure.join(', ')} stands across it: taken at its sides. Measure it before you slide anything in.`,
           ],
         },
         ...blocked,

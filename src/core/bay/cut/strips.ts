@@ -80,7 +80,7 @@ function unsureOf(survey: Survey, at: BarAt): string[] {
   const places = wanting((thing) => !contactsKnown(thing))
   return [
     ...(bases.length > 0 ? [`measure what the mounts of ${bases.join(', ')} cover of the slot.`] : []),
-    ...(places.length > 0 ? [`tape where the mounts of ${places.join(', ')} stand across it.`] : []),
+    ...(places.length > 0 ? [`measure where the mounts of ${places.join(', ')} stand across it.`] : []),
     ...(hasUnderChannel(bar.profile) && rack.footWidthMm === undefined
       ? ['measure how wide a foot is before the strips underneath are cut.']
       : []),

@@ -75,7 +75,7 @@ export function drillFindings(plan: DrillPlan): Finding[] {
   const lacks = [
     plan.holes.some(({ pilotMm }) => pilotMm === undefined) ? 'the pilot’s size' : undefined,
     plan.holes.some(({ finalMm }) => finalMm === undefined) ? 'the final size' : undefined,
-    plan.layers.length === 0 ? 'what is drilled through and what lies behind' : undefined,
+    plan.layers.length === 0 ? 'the layers that are drilled and the space behind them' : undefined,
     plan.seal === undefined ? 'what seals it' : undefined,
     plan.paint === undefined ? 'what protects the bare edge' : undefined,
   ].filter((each) => each !== undefined)
@@ -89,7 +89,7 @@ export function drillFindings(plan: DrillPlan): Finding[] {
     id: `drill unplaced ${plan.partId} ${name}`,
     severity: 'findOut',
     sentence: [
-      `${plan.partName}: its sheet speaks of ${name}, and the vehicle has no such point. Find out where that hole goes.`,
+      `${plan.partName}: its sheet names ${name}, and the vehicle has no such point. Find out the place of that hole.`,
     ],
   }))
   const missing: Finding[] =

@@ -323,14 +323,14 @@ export function countFindings(check: PartsCheck, counted: ReadonlyMap<string, nu
             ...common,
             severity: 'stop',
             sentence: [
-              `${each.what}: ${count} of ${each.count}. ${-off} missing; nothing is started without ${off === -1 ? 'it' : 'them'}.`,
+              `${each.what}: ${count} of ${each.count}. ${-off} missing; do not start without ${off === -1 ? 'it' : 'them'}.`,
             ],
           }
         : {
             ...common,
             severity: 'mind',
             sentence: [
-              `${each.what}: ${count}, and the job takes ${each.count}. ${off} left over: a spare, or one left out somewhere.`,
+              `${each.what}: ${count}, and the job takes ${each.count}. ${off} left over: a spare, or a joint that was left out.`,
             ],
           },
     ]

@@ -10,14 +10,13 @@ import { sidewaysMm } from './possible'
 const PUT_RIGHT: Readonly<Record<HeldBy, string | undefined>> = {
   rail: undefined,
   notch:
-    'Its feet stand in notches of the rail: look for a foot one notch off, and for a bar that sits askew in its feet.',
+    'Its feet are in notches of the rail. Check for a foot one notch off and for a bar askew in its feet.',
   point:
-    'Its feet stand on the vehicle’s points: look for a foot on the wrong one, and for a bar that sits askew in its feet.',
-  socket:
-    'Its feet stand in sockets: look for one that is not home, and for a bar that sits askew in its feet.',
+    'Its feet are on the vehicle’s points. Check for a foot on the wrong point and for a bar askew in its feet.',
+  socket: 'Its feet are in sockets. Check for a foot that is not fully in and for a bar askew in its feet.',
   doorFrame:
-    'Its feet hook into the door frame: measure each foot anew from the mark that the rack’s sheet names, lift the one that is off and set it again.',
-  hole: 'Its feet stand over drilled holes: look for a foot on the wrong one, and for a bar that sits askew in its feet.',
+    'Its feet hook into the door frame: measure each foot again from the mark on the rack’s sheet, then lift and reset the foot that is off.',
+  hole: 'Its feet are over drilled holes. Check for a foot on the wrong hole and for a bar askew in its feet.',
 }
 
 /** Which end of the rear bar goes which way to bring both sides to the planned spread. */
@@ -180,9 +179,9 @@ export function alone(pair: PlannedPair, middles: Middles): JudgedReading[] {
                 mm(value),
                 `, `,
                 mm(Math.abs(off)),
-                ` ${off > 0 ? 'more' : 'less'} than planned. What that means shows with ${lower(TAPED_NAME[lacks])}: tape that too.`,
+                ` ${off > 0 ? 'more' : 'less'} than planned. To see why, measure ${lower(TAPED_NAME[lacks])}: tape that too.`,
               ]
-            : [`${TAPED_NAME[read]}: `, mm(value), ', near what is planned; the other side is not read.'],
+            : [`${TAPED_NAME[read]}: `, mm(value), ', near what is planned; the other side is not measured.'],
         },
       ]
     }),

@@ -43,9 +43,9 @@ export function level(pair: PlannedPair, middles: Middles): JudgedReading[] {
               ? [
                   `: ${by > 0 ? 'lower' : 'raise'} ${worst.corner} by `,
                   mm(Math.abs(by)),
-                  '; raising moves a bar inward, so free what holds it first.',
+                  '; raising moves a bar inward, so loosen its clamps first.',
                 ]
-              : [`; ${lacking}: tape them too, then it shows which one to move.`]),
+              : [`; ${lacking}: measure them too, to see which one to move.`]),
           ]
         : [
             `${all ? 'All four legs are' : 'The legs read so far are'} alike within `,

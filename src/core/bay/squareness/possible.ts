@@ -50,7 +50,7 @@ function scattered(pair: PlannedPair, readings: Readings): Impossible[] {
           say: [
             `${TAPED_NAME[key]}: ${list.length} readings lie `,
             mm(scatterMm),
-            ' apart. Tape it again, both of you from the same mark.',
+            ' apart. Measure it again, both from the same mark.',
           ],
         },
       },
@@ -63,8 +63,8 @@ function wrongDatum(pair: PlannedPair, left: number, right: number): string {
   const off = (left + right) / 2 - pair.spreadMm
   const profile = (pair.front.profileMm + pair.rear.profileMm) / 2
   if (Math.abs(Math.abs(off) - profile) < SLIP_MM)
-    return `The spreads are about one bar’s width ${off > 0 ? 'too long: outer edge to outer edge' : 'too short: inner edge to inner edge'}? Tape from centre to centre.`
-  return 'One of them was taped from another mark: tape all four anew, each from the mark it names.'
+    return `The spreads are about one bar’s width ${off > 0 ? 'too long: outer edge to outer edge' : 'too short: inner edge to inner edge'}? Measure from centre to centre.`
+  return 'One of them was measured from another mark. Measure all four again, each from its own mark.'
 }
 
 /** Four sides and two diagonals: they close, or one of the six is wrong. */
@@ -90,12 +90,14 @@ function diagonals(pair: PlannedPair, middles: Middles): Impossible[] {
         measuredMm: implied,
         limitMm: across,
         say: [
-          'Spreads and diagonals do not belong together: they imply ',
+          'Spreads and diagonals contradict each other: they imply ',
           mm(implied),
           ` from foot to foot, ${taped ? 'taped' : 'planned'} `,
           mm(across),
           `. ${wrongDatum(pair, left.mm, right.mm)}`,
-          ...(taped ? [] : [' Then tape from foot to foot across too: the feet may stand otherwise.']),
+          ...(taped
+            ? []
+            : [' Then measure foot to foot across too, because the feet may not be where planned.']),
         ],
       },
     },
@@ -117,7 +119,7 @@ function overhangs(pair: PlannedPair, middles: Middles, which: 'front' | 'rear')
   const short = both && -over > allowed + (capMm === undefined ? 2 * ANY_CAP_MM : 0)
   if (over <= allowed && !short) return []
   const say: Phrase = [
-    `${name}: ${both ? 'both overhangs' : 'this overhang'}, the feet${capMm === undefined ? '' : ', the caps'} and what lies between add up to `,
+    `${name}: ${both ? 'both overhangs' : 'this overhang'}, the feet${capMm === undefined ? '' : ', the caps'} and the parts between add up to `,
     mm(sum),
     ', the bar is ',
     mm(lengthMm),

@@ -35,7 +35,7 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
       rackId: rack.rack.id,
       stage: 'trim',
       title: `Take out again: ${step.temporary.what}`,
-      detail: ['It was only there for a while.'],
+      detail: ['It was there only for a while.'],
       after: [id],
       minutes: about(2),
       task: { kind: 'do', on: ['words'] },

@@ -44,7 +44,7 @@ function offSteps({ plan }: Survey): Step[] {
       stage: 'vehicle',
       title: `Take off: ${name}`,
       detail: [
-        'Every fastener a turn slacker before any comes out, corner to corner; what belongs together goes into one bag with its name. Look at pads, paint and threads under it.',
+        'Every fastener a turn slacker before any comes out, corner to corner; bag the parts of one joint together with a label. Check pads, paint and threads under it.',
       ],
       after: [COUNT],
       minutes: { from: 8, to: 15 },
@@ -127,9 +127,7 @@ export function jobSteps(
     rackId: undefined,
     stage: 'bench',
     title: 'Lay out and count the parts',
-    detail: [
-      'Everything on the bench before the first bolt: what is not in the box stops the job now, not later.',
-    ],
+    detail: ['All parts on the bench before the first bolt: a missing part stops the job now, not later.'],
     minutes: { from: 10, to: 20 },
     task: { kind: 'count' },
   })
@@ -156,7 +154,7 @@ export function jobSteps(
     stage: 'prove',
     title: 'Tell the customer, hand over tools and keys',
     detail: [
-      'Limits in each state, what not to do, when to come back. Tools and keys stay with the vehicle: the next adjustment needs them.',
+      'Explain the limits in each state, the cautions and the next check. Tools and keys stay with the vehicle: the next adjustment needs them.',
     ],
     after: [...all, ...proof.map(({ id }) => id)],
     minutes: { from: 10, to: 15 },

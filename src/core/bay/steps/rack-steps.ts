@@ -127,7 +127,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'bench',
             `Assemble the ${own.kind === 'platform' ? 'platform' : 'deck'}`,
             [
-              'Only when it is whole is its foot pattern known: it decides the spread, so it comes before the bars. Upside down on blankets, all joints loose, then square by its diagonals.',
+              'Its foot pattern is known only when it is assembled. It decides the spread, so assemble it before the bars are placed. Upside down on blankets, all joints loose, then square by its diagonals.',
             ],
             { minutes: about(25), hands: 2, tools: ['blankets', 'tape'], ...byWord('parts') },
           ),
@@ -200,7 +200,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                   'place',
                   'Measure and square up',
                   [
-                    'Both sides from the same marks, then both diagonals. Put right what is out before anything is tightened.',
+                    'Both sides from the same marks, then both diagonals. Correct every error before anything is tightened.',
                   ],
                   {
                     after: [`${own.id}/place`],
@@ -241,7 +241,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'square-again',
             'torque',
             'Measure again, tightened',
-            ['What is pulled moves. The same marks once more.'],
+            ['Tightening moves parts. Measure from the same marks again.'],
             {
               after: groups.map((group) => `${own.id}/${torqueKey(group)}`),
               minutes: about(4 * pairs.length),

@@ -54,8 +54,8 @@ export function weighSteps(survey: Survey, weighed: ReadonlySet<string>, after: 
         title: `Weigh: ${name}`,
         detail: guessed
           ? now === 0
-            ? ['Nobody knows what it weighs. Hang it on the scale; the plan takes what it reads.']
-            : ['Somebody guessed ', kg(now), '. Hang it on the scale; the plan takes what it reads.']
+            ? ['Its weight is unknown. Hang it on the scale; the plan takes the reading.']
+            : ['Somebody guessed ', kg(now), '. Hang it on the scale; the plan takes the reading.']
           : ['It weighs ', kg(now), ', as read here.'],
         after,
         minutes: { from: 2, to: 4 },

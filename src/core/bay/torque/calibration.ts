@@ -21,7 +21,7 @@ export function calibrationFinding({ joint, pulls }: JointGroup, progress: BayPr
       state: 'all',
       subject: { placementIds: [] },
       sentence: [
-        `${joint.name}, ${places}: read by ${first.tool}, whose calibration held until ${first.until}. Have it calibrated, and pull a place again with one that holds.`,
+        `${joint.name}, ${places}: read by ${first.tool}, whose calibration held until ${first.until}. Have it calibrated, and check a place again with a calibrated wrench.`,
       ],
     },
   ]

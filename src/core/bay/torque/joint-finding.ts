@@ -17,7 +17,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
       ...common,
       severity: 'findOut',
       sentence: [
-        `${joint.name}: a figure carried over from ${torque.rack} is not taken. Torque never carries over, not even between two racks of one maker; find this part’s own.`,
+        `${joint.name}: a figure carried over from ${torque.rack} is not used. Torque never carries over, not even between two racks of one maker. Find the figure of this part.`,
       ],
     }
   if (torque.kind === 'unknown')
@@ -33,7 +33,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
       ...common,
       severity: 'mind',
       sentence: [
-        `${joint.name}: no torque is given; by feel, short lever, rather loose than crushed (house rule).`,
+        `${joint.name}: no torque is given; by feel, short lever, loose rather than crushed (house rule).`,
       ],
     }
   if (torque.kind === 'advice')
@@ -44,7 +44,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
       sentence: [
         `${joint.name}: no torque is given. `,
         newtonMetre(torque.nm),
-        ` is the table’s advice for ${fastener.thread}, ${torque.gradeStated ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', cut to what the part bears' : ''}. Ask for the maker’s.`,
+        ` is the table’s advice for ${fastener.thread}, ${torque.gradeStated ? torque.grade : `taken for ${torque.grade}, the weakest`}, K = ${torque.k}${torque.cut ? ', reduced to the limit of the part' : ''}. Ask for the maker’s.`,
       ],
     }
   if (fastener.torqueFrom?.kind === 'told') {
@@ -59,7 +59,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
         sentence: [
           `${joint.name}: `,
           newtonMetre(torque.toNm),
-          ' is what somebody told, and more than the ',
+          ' was only told, and is more than the ',
           newtonMetre(table),
           ` the table gives ${fastener.thread} ${fastener.grade ?? ''}. Ask for the maker’s figure.`,
         ],

@@ -18,7 +18,7 @@ export type Torque =
       readonly gradeStated: boolean
       readonly condition: Condition
       readonly k: number
-      /** The table's figure is cut to what the part bears at most. */
+      /** The table's figure is reduced to the limit of the part at most. */
       readonly cut: boolean
     }
   | { readonly kind: 'refused'; readonly rack: string }
@@ -108,7 +108,7 @@ function securityOf({ security, grade, washers }: Fastener, rules: BayRules): st
     none: 'none, as the sheet says',
   }
   if (security) return asked[security]
-  if (washers?.includes('lock')) return 'nothing besides, the lock washer is in the stack'
+  if (washers?.includes('lock')) return 'nothing more, the lock washer is in the stack'
   if (rules.security !== 'lockAndFlat') return 'medium threadlocker (house rule)'
   return stainless(grade)
     ? 'no threadlocker (house rule); anti-seize, it is stainless'

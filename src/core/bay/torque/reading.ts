@@ -93,14 +93,14 @@ export function readingFinding(joint: Joint, at: string, nm: number, percentOfFi
       '. The range is narrower than a wrench is exact (4 %): this wrench cannot tell.',
     ],
     uneven: [
-      ` is above this pass’s ${percentOfFigure} %: drawn down unevenly. Slacken, and begin the passes again.`,
+      ` is above this pass’s ${percentOfFigure} %: tightened unevenly. Loosen, and begin the passes again.`,
     ],
     over: [
       ' is over ',
       ...wanted,
       '. Slacken it, look at thread, pad and rail, renew what gave way, and pull it anew.',
     ],
-    noFigure: [', and there is no figure to hold it to. Find the maker’s.'],
+    noFigure: [', and there is no figure to compare it with. Find the maker’s.'],
   }
   const severity = broken ? 'stop' : SEVERITY[verdict][joint.torque.kind === 'advice' ? 'advice' : 'sheet']
   return {

@@ -15,18 +15,18 @@ const joint = (fastener: Partial<Fastener>, rules = USUAL_BAY) =>
   jointOf(owner, 0, { thread: 'M8', count: 4, name: 'clamps', ...fastener }, rules)
 
 describe('a joint that is not pulled again to check it', () => {
-  it('is one with cured threadlocker, a crushed washer or a part used once', () => {
+  it('is one with cured threadlocker, a crushed washer or a part single-use', () => {
     expect(notPulledAgain(joint({ security: 'threadlocker' }))).toContain('cured')
     expect(notPulledAgain(joint({}, { ...USUAL_BAY, security: 'threadlocker' }))).toContain('cured')
     expect(notPulledAgain(joint({ signs: [{ kind: 'washerClosed', moreTurns: 0.5 }] }))).toContain('crushed')
-    expect(notPulledAgain(joint({ singleUse: true }))).toContain('used once')
+    expect(notPulledAgain(joint({ singleUse: true }))).toContain('single-use')
     expect(notPulledAgain(joint({}))).toBeUndefined()
     // Its own sheet goes before the house.
     const locked = { ...USUAL_BAY, security: 'threadlocker' as const }
     expect(notPulledAgain(joint({ security: 'none' }, locked))).toBeUndefined()
     expect(notPulledAgain(joint({ washers: ['lock', 'flat'] }, locked))).toBeUndefined()
     expect(recheckWords(joint({ singleUse: true }))).toContain(
-      'clamps: not pulled again, it is used once: look at it',
+      'clamps: not pulled again, it is single-use: look at it',
     )
   })
 

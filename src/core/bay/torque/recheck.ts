@@ -4,7 +4,7 @@ import type { Joint } from './joint'
 export function notPulledAgain({ locked, signs, fastener }: Joint): string | undefined {
   if (locked) return 'its threadlocker has cured'
   if (signs.some(({ kind }) => kind === 'washerClosed')) return 'its washer is crushed'
-  return fastener.singleUse === true ? 'it is used once' : undefined
+  return fastener.singleUse === true ? 'it is single-use' : undefined
 }
 
 /** What is done instead, in a fitter's words. */

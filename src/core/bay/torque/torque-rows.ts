@@ -70,7 +70,7 @@ function readOf(
   ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))
 }
 
-/** Every joint of what this job fits with tools, as wanted and as done; what was on when it came has none here. N·m. */
+/** Every joint of what this job fits with tools, as wanted and as done; what was already on at arrival has none here. N·m. */
 export function torqueRows(survey: Survey, rules: BayRules, progress: BayProgress): TorqueRow[] {
   const row = (owner: string) => (group: JointGroup) => ({
     what: `${owner}, ${group.joint.name}`,

@@ -71,7 +71,7 @@ describe('what a joint wants', () => {
     expect(jointFinding(carried)?.severity).toBe('findOut')
   })
 
-  it('is advice cut to what the part bears, whatever bolt, grade and condition', () => {
+  it('is advice reduced to the limit of the part, whatever bolt, grade and condition', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('M5', 'M6', 'M8', 'M10'),

@@ -93,7 +93,7 @@ export const ofWorkEvents = {
       spot: words,
       pass: z.int().check(z.gte(1), z.lte(9)),
       percent: z.number().check(z.gte(1), z.lte(100)),
-      /** What the wrench read, N·m. */
+      /** Wrench readings, N·m. */
       nm: z.optional(z.number().check(z.gte(0.001), z.lte(2000))),
       how: z.optional(z.enum(PULL_EVIDENCE)),
       ...readBy,

@@ -8,8 +8,8 @@ import { daySchema } from '../../units/scalars'
 export const asideSchema = z.strictObject({
   findingId: z.string().check(z.minLength(1), z.maxLength(400)),
   said: z.string().check(z.minLength(1), z.maxLength(2000)),
-  by: z.string().check(z.trim(), z.minLength(1, 'Say who sets it aside.'), z.maxLength(80)),
-  reason: z.string().check(z.trim(), z.minLength(1, 'Say why.'), z.maxLength(1000)),
+  by: z.string().check(z.trim(), z.minLength(1, 'Enter who sets it aside.'), z.maxLength(80)),
+  reason: z.string().check(z.trim(), z.minLength(1, 'Enter the reason.'), z.maxLength(1000)),
   on: daySchema,
 })
 export type Aside = z.infer<typeof asideSchema>

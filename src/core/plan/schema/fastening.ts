@@ -44,7 +44,7 @@ export const fastenerSchema = z.strictObject({
   /** What the part it closes on bears at most, whatever the bolt could. */
   atMostNm: z.optional(z.number().check(z.gte(0.001))),
   lengthMm: z.optional(sizeMm),
-  /** What the bolt passes through before its washer and nut. */
+  /** The parts that the bolt passes through before its washer and nut. */
   stackMm: z.optional(sizeMm),
   /** Height of its nut, where the sheet gives it; else that of a full nut of its thread. */
   nutMm: z.optional(sizeMm),

@@ -20,7 +20,7 @@ const lengthAsk = z
     z.refine(
       ({ fromMm = 0, toMm = Number.MAX_VALUE, softFromMm = fromMm, softToMm = toMm }) =>
         fromMm <= softFromMm && softFromMm <= softToMm && softToMm <= toMm,
-      'The bounds must rise: from, its softer end, the softer end of to, to.',
+      'The bounds must rise, in this order: from, its softer end, the softer end of to, to.',
     ),
     z.refine(({ fromMm, toMm }) => fromMm !== undefined || toMm !== undefined, {
       path: ['fromMm'],

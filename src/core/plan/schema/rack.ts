@@ -145,11 +145,11 @@ const profileSchema = z
   .check(
     z.refine(({ channel, hasChannel: said }) => channel === undefined || said !== false, {
       path: ['hasChannel'],
-      error: 'It has a channel, for its size is given: say yes, or empty the size.',
+      error: 'It has a channel, for its size is given: choose yes, or empty the size.',
     }),
     z.refine(({ underChannel, hasUnderChannel: said }) => underChannel === undefined || said !== false, {
       path: ['hasUnderChannel'],
-      error: 'It has a groove, for its size is given: say yes, or empty the size.',
+      error: 'It has a groove, for its size is given: choose yes, or empty the size.',
     }),
   )
 export type Profile = z.infer<typeof profileSchema>

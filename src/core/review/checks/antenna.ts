@@ -9,7 +9,7 @@ import { BOXES, GEAR_SIZES } from '../length-groups'
 export const antenna = check({
   id: 'antenna',
   title: 'Antenna',
-  question: 'Does nothing touch an antenna, and does nothing shade it?',
+  question: 'Is the antenna clear, and its view of the sky?',
   formula: 'over it in plan: lower than its top is touching, higher is shade',
   source: practice(
     'Antenna shadowed: test the radio and the position before and after. Common practice, no source.',
@@ -31,7 +31,7 @@ export const antenna = check({
           state: 'all',
           subject: { obstacleId: at.id, placementIds: [] },
           nearStop: { mm: Infinity },
-          sentence: [`Nothing lies over the ${low}.`],
+          sentence: [`Nothing covers the ${low}.`],
         }
       for (const { name, placementId, held } of over) {
         const touches = fails(held)

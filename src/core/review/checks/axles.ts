@@ -46,7 +46,7 @@ function* axleFindings(
         ...bears,
         'against ',
         kg(limit),
-        `, and it hangs on ${asked.what}`,
+        `, and it depends on ${asked.what}`,
         ...(Number.isFinite(doubt.overBy) ? [': it may be ', kg(limit + doubt.overBy), '. '] : ['. ']),
         asked.find,
       ],

@@ -18,7 +18,7 @@ export const barSeat = check({
   id: 'bar-seat',
   title: 'Where bars stand',
   question:
-    'Does every bar stand where the rail, the points or the fit sheet let its feet stand, and at the end it is marked for?',
+    'Is every bar at a place that the rail, the points and the fit sheet allow, and at its marked end?',
   formula: 'x within the rail’s range less its posts, on a notch, on a point, or where the fit sheet says',
   source: practice('Rails let bars go anywhere in a range; fixed points do not. Common practice, no source.'),
   law: 'notOfMass',

@@ -14,7 +14,7 @@ const placeOf = ({ attachment, onRoof }: BarAt): 'cab' | 'bed' | undefined =>
 export const cabAndBed = check({
   id: 'cab-and-bed',
   title: 'Cab and bed',
-  question: 'Is anything held both over the cab and over the bed, which move against each other?',
+  question: 'Is anything fixed to both the cab and the bed, which move against each other?',
   formula: 'bars on the cab and bars on the bed under one thing, or in one rack',
   source: practice('Cab and bed move against each other: leave one end free. Common practice, no source.'),
   law: 'notOfMass',

@@ -90,7 +90,7 @@ export const clearOfFeet = check({
         subject: { placementIds: [thing.placement.id], barId: near.barId },
         severity: 'findOut',
         sentence: [
-          `${thing.gear.name}’s clamps go round the bar, and nobody has said where they touch it: whether they stand clear of the feet hangs on that.`,
+          `${thing.gear.name}’s clamps go round the bar, and nobody has said where they touch it: so their clearance from the feet is unknown.`,
         ],
         ask: {
           where: 'tape',

@@ -15,8 +15,7 @@ import { kg } from '../../units/phrase'
 export const countsUnstated = check({
   id: 'counts-unsaid',
   title: 'What the figure counts',
-  question:
-    'Where a source does not say whether its figure counts the rack itself: does the verdict hang on it?',
+  question: 'If a source does not say whether its figure counts the rack, does the verdict depend on it?',
   formula: 'over the figure counted one way, within it counted the other way',
   source: practice(
     'Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.',
@@ -27,7 +26,7 @@ export const countsUnstated = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No verdict hangs on what a figure counts.',
+  nothing: 'No verdict depends on what a figure counts.',
   *run(survey) {
     for (const [cell, assessment] of unsettledLinks(survey)) {
       if (!assessment.otherwise) continue

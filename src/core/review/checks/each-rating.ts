@@ -5,7 +5,7 @@ import { overOrClear } from '../layer-phrases'
 export const eachRating = check({
   id: 'each-rating',
   title: 'Each one holds',
-  question: 'Where a figure is for each bar, foot or clamp: does the one that bears most stay within it?',
+  question: 'If a figure is per bar, foot or clamp, is the most loaded one within it?',
   formula: 'largest share on one of them, by the lever rule, ≤ the figure for each',
   source: { kind: 'handbook', text: 'Lever rule for two supports; statics of rigid bodies, from memory.' },
   law: 'moreIsWorse',
@@ -14,7 +14,7 @@ export const eachRating = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No published figure for each of several parts has anything on them that it counts.',
+  nothing: 'No per-part rating applies to anything loaded.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)
       if (!cell.idle && cell.per === 'each') yield* overOrClear(cell, survey)

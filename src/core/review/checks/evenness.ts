@@ -18,7 +18,7 @@ function standsPhrase({ frontShare, leftShare }: Evenness): Phrase {
 export const evenness = check({
   id: 'evenness',
   title: 'Evenly loaded',
-  question: 'Does every foot bear no more than its even share of what the set of feet may?',
+  question: 'Does every foot stay within its even share of the rating of the set?',
   formula: 'foot by lever rule and beam ≤ figure for the set / number of feet',
   source: practice(
     'Ratings assume the load spread evenly, front to rear and side to side. Common practice, no source.',
@@ -29,7 +29,7 @@ export const evenness = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No feet with a figure for the set bear anything.',
+  nothing: 'No loaded feet have a set rating.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return
     for (const { share, stands: at, held } of evenShares(survey)) {

@@ -55,7 +55,7 @@ function togetherFinding(state: State | 'all', { facts, over, layerId }: Togethe
     state,
     subject: { placementIds: [], ...(layerId === undefined ? {} : { layerId }) },
     sentence: [
-      `${facts} facts are only told, guessed, weighed or measured so nearly; none of them alone turns a verdict. With all of them at the worse end `,
+      `${facts} facts are uncertain; none alone turns a verdict. With all of them at the worse end `,
       ...over,
       over.at(-1) === '.' ? '' : '.',
     ],
@@ -66,8 +66,7 @@ function togetherFinding(state: State | 'all', { facts, over, layerId }: Togethe
 export const factsTogether = check({
   id: 'facts-together',
   title: 'All doubts at once',
-  question:
-    'Would all that is only told, guessed, weighed or measured turn a verdict at once, where nothing alone does?',
+  question: 'Would all uncertain facts together turn a verdict that none turns alone?',
   formula:
     'every fact of one comparison at the end of its bracket that is worse for it; one line a state, the worst',
   source: practice('Errors seldom fall all on one side; they may. Common practice, no source.'),
@@ -77,7 +76,7 @@ export const factsTogether = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'All doubts at once turn nothing that none of them turns alone.',
+  nothing: 'All doubts together turn no verdict.',
   *run(survey, answers) {
     const all = [...togetherOf(survey, answers)]
     if (!any(all)) return

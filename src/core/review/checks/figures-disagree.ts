@@ -48,7 +48,7 @@ function* weightsOf(cell: Cell, { others }: LinkVerdict): Iterable<FindingDraft>
       cell,
       [
         ...holdsPhrase(cell),
-        `, and it hangs on ${mass.label}: `,
+        `, and it depends on ${mass.label}: `,
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
         ' differ by ',
         apartBy(all.map((each) => each.kg)),
@@ -95,7 +95,7 @@ function* conflictingWeights(survey: Survey): Iterable<FindingDraft> {
         ...all.flatMap((each, i): Phrase => [...(i === 0 ? [] : [' and ']), ...weight(each)]),
         ' differ by ',
         apartBy(all.map((each) => each.kg)),
-        '; no verdict hangs on which of them holds. The first counts.',
+        '; no verdict depends on the choice. The first counts.',
       ],
     }
   }
@@ -119,7 +119,7 @@ function* sheetOf(rack: RackAt): Iterable<FindingDraft> {
       ...(fromMm === toMm ? [] : [' to ', mm(toMm)]),
       ', and the vehicle’s points are ',
       mm(held.measure),
-      ' apart. Both cannot be right: tape the points, and see that it is the row for this vehicle. The points are in use.',
+      ' apart. Both cannot be right: measure the points, and check that the row is for this vehicle. The points are in use.',
     ],
     ask: {
       where: 'tape',
@@ -133,8 +133,7 @@ function* sheetOf(rack: RackAt): Iterable<FindingDraft> {
 export const figuresDisagree = check({
   id: 'figures-disagree',
   title: 'Figures that disagree',
-  question:
-    'Do two figures for one thing disagree, or a fit sheet and the vehicle’s points, and which of them holds?',
+  question: 'Do two figures for one thing disagree, or a fit sheet and the vehicle’s points?',
   formula:
     'of ratings the lesser counts; over it, the question stands beside the Stop. Of weights the one in use counts, and the question stands where the verdict would be another with the other',
   source: practice(
@@ -146,7 +145,7 @@ export const figuresDisagree = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No two figures in use speak of the same and differ.',
+  nothing: 'No two figures for one thing differ.',
   *run(survey) {
     for (const rack of survey.racks) yield* sheetOf(rack)
     yield* conflictingWeights(survey)

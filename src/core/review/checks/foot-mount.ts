@@ -9,7 +9,7 @@ const NO_SIZE = { kind: 'other', lengthMm: 0, widthMm: 0, heightMm: 0 } as const
 export const footMount = check({
   id: 'foot-mount',
   title: 'Feet in the bed channel',
-  question: 'Do the feet of a rack hold in the bed channel that they stand in?',
+  question: 'Do the feet of a rack hold in their bed channel?',
   formula: 'slot and head room of the channel against what the feet’s bolts take',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
@@ -18,7 +18,7 @@ export const footMount = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No rack stands in a bed channel, or its feet say nothing of their bolts.',
+  nothing: 'No rack stands in a bed channel, or the bolts of its feet are not described.',
   *run(survey) {
     for (const [rack, attachment] of standsOnEach(survey.racks)) {
       if (attachment.kind !== 'bedChannel') continue
@@ -59,7 +59,7 @@ export const footMount = check({
           yield {
             ...common,
             severity: 'mind',
-            sentence: [`${part.name} in ${low} takes another bolt or nut than the one that comes with it.`],
+            sentence: [`${part.name} in ${low} needs another bolt or nut than the one supplied.`],
           }
       }
     }

@@ -143,7 +143,7 @@ function underDoubt(at: GateAt, draft: FindingDraft, { plan }: Survey): FindingD
     severity: 'findOut',
     sentence: [
       ...draft.sentence,
-      ` That hangs on the reading: ${why}`,
+      ` The verdict depends on the reading: ${why}`,
       amount(use.bracket),
       ', and ',
       amount(needs),
@@ -196,7 +196,7 @@ export const gates = check({
   id: 'gates',
   title: 'Gates',
   question:
-    'Is every gap and thickness that gear or rack asks for measured on this vehicle and within its bounds?',
+    'Is every gap and thickness that gear or rack requires measured on this vehicle and within bounds?',
   formula:
     'the middle of the readings within from … to; between the ends of a bound printed as a range is Mind; one gate against what another implies',
   source: practice(

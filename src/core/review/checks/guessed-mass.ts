@@ -34,14 +34,14 @@ function sentenceOf(cell: Cell, { verdict }: LinkVerdict, doubt: LinkDoubt): Phr
   const over = verdict.is === 'over'
   const turned: Phrase = moreThanOne(masses)
     ? [
-        `, and it hangs on ${names(masses)}, which nobody weighed: together they may make it `,
+        `, and it depends on ${names(masses)}, which nobody weighed: together they may make it `,
         kg(sumKg),
         ' against ',
       ]
     : first?.basis === 'unknown'
       ? [`, and nobody knows yet what ${first.label} weighs, against `]
       : [
-          `, and it hangs on ${first?.label ?? 'one weight'}, ${first ? doubtOf(first) : 'not weighed'}: it may be `,
+          `, and it depends on ${first?.label ?? 'one weight'}, ${first ? doubtOf(first) : 'not weighed'}: it may be `,
           kg(sumKg),
           ' against ',
         ]
@@ -91,7 +91,7 @@ function* ofCell(cell: Cell, assessment: LinkVerdict, { plan: { rules } }: Surve
 export const guessedMass = check({
   id: 'guessed-mass',
   title: 'The guess decides',
-  question: 'Does any verdict hang on a weight that was guessed, told or filled in by a form?',
+  question: 'Does any verdict depend on a weight that was guessed, told or filled in by a form?',
   formula:
     'the verdict at either end of what the weight may be: weighed 1 %, told 10 %, one at a time; a guess by the house’s margin or a tenth and a starting value 25 %, all of them together',
   source: practice('Weights quoted from memory are often far off. Common practice, no source.'),
@@ -101,7 +101,7 @@ export const guessedMass = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No verdict hangs on a weight that is not known well enough.',
+  nothing: 'No verdict depends on an uncertain weight.',
   *run(survey) {
     const links = unsettledLinks(survey)
     const all = survey.plan.rules.guess.school === 'weighIt' ? survey.loadPath.cells : links.keys()

@@ -41,7 +41,7 @@ function touching({ meeting: collision, atDeg, byMm, surelyMm }: Touch): Phrase 
             : [', ', mm(upToMm(surelyMm)), ' as long as the roof’s skin is not measured']),
           '.',
         ]),
-    ...(met.kind === 'tail' ? [' It comes off, or swings away, before that is opened.'] : []),
+    ...(met.kind === 'tail' ? [' Remove it or swing it away before opening.'] : []),
   ]
 }
 
@@ -61,7 +61,7 @@ export const hatch = check({
   decidesPlace: 'ofEachThing',
   houseLook: 'none',
   turnedBy: { lengths: openingLengths(/^(hinge|panel|fromXMm|toXMm|topZMm)/) },
-  nothing: 'Nothing on the plan shares width with a hatch or tailgate that is described.',
+  nothing: 'Nothing on the plan shares width with a described hatch or tailgate.',
   *run(survey) {
     for (const fact of swingFacts(survey)) {
       const { meeting: collision, grave } = fact
@@ -99,7 +99,7 @@ export const hatch = check({
             ? [
                 `${panel.name} passes ${nameOf(collision)} with only `,
                 mm(gap.measure),
-                '; the house wants ',
+                '; the house rule is ',
                 mm(gap.limit),
                 ...marginWords(gap),
               ]

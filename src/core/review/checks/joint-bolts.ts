@@ -9,7 +9,7 @@ import { verdictOf } from '../verdict'
 export const jointBolts = check({
   id: 'joint-bolts',
   title: 'Bolts of the joints',
-  question: 'Is the bolt of every joint long enough for what it passes through, its washers and its nut?',
+  question: 'Is the bolt of every joint long enough for its stack, washers and nut?',
   formula: 'bolt length ≥ stack + washers + nut + two threads; next standard length up',
   source: practice('Thread sizes by ISO, from memory; the rule: common practice, no source.'),
   law: 'notOfMass',
@@ -18,7 +18,7 @@ export const jointBolts = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No joint of a rack says what its bolt passes through.',
+  nothing: 'No joint of a rack states the stack of its bolt.',
   *run(survey) {
     for (const { rack, part, joint, index, at, neededMm, standardMm, held } of jointBoltsOf(survey)) {
       const name = `${part.name}, ${joint.name ?? joint.thread}`

@@ -8,8 +8,7 @@ const SEVERITY = { refused: 'stop', findOut: 'findOut', mind: 'mind' } as const
 export const kitFit = check({
   id: 'kit-fit',
   title: 'Kits on this vehicle',
-  question:
-    'Is every foot and kit made for this vehicle: year, body, doors, trim, rail, and what it needs besides?',
+  question: 'Is every foot and kit made for this vehicle: year, body, doors, trim, rail and other needs?',
   formula: 'each point of the kit’s sheet against the vehicle; a point the vehicle is silent on is Find out',
   source: practice('A lower trim may lack the points. Common practice, no source.'),
   law: 'notOfMass',
@@ -18,7 +17,7 @@ export const kitFit = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No part says which vehicles it is for.',
+  nothing: 'No part names its vehicles.',
   *run(survey) {
     const { vehicle } = survey.plan
     for (const { rack, attachments } of survey.racks)

@@ -5,7 +5,7 @@ import { overOrClear } from '../layer-phrases'
 export const layerLimit = check({
   id: 'layer-limit',
   title: 'Every link holds',
-  question: 'Does every link hold what hangs on it, on the road, on the trail and parked?',
+  question: 'Is every link within its limit on the road, on the trail and parked?',
   formula:
     'counted = what stands on it (and itself and what is between, where its figure says so) ≤ its figure for the state',
   source: practice(
@@ -17,7 +17,7 @@ export const layerLimit = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No link with a published figure for the set has anything on it that the figure counts.',
+  nothing: 'No link with a published figure carries anything that the figure counts.',
   *run(survey) {
     for (const cell of survey.loadPath.cells)
       if (!cell.idle && cell.per === 'set' && cell.layer.role !== 'payload') yield* overOrClear(cell, survey)

@@ -26,15 +26,12 @@ function advicePhrase(lift: Lift): Phrase {
         ...parts,
         ': for two people on a step of ',
         mm(advice.stepMm),
-        outOfReach ? ', since from the ground it is over the reach of a lift by hand' : '',
+        outOfReach ? ', because from the ground it is beyond reach' : '',
       ]
     case 'platform':
-      return [
-        ...parts,
-        ': light enough for two, but over the reach of a lift by hand: from a platform, or with a loader',
-      ]
+      return [...parts, ': light enough for two, but beyond reach: from a platform, or with a loader']
     case 'loader':
-      return [': not by hand, not by two on a step either. Use a loader, a hoist or more hands']
+      return [': not by hand, not even by two on a step. Use a loader, a hoist or more people']
   }
 }
 
@@ -42,12 +39,12 @@ function advicePhrase(lift: Lift): Phrase {
 export const lifting = check({
   id: 'lifting',
   title: 'Lifting it up',
-  question: 'Who may lift each thing to where it sits: one person, two, two on a step, or only a loader?',
+  question: 'Who may lift each thing into place: one person, two, two on a step, or only a loader?',
   formula:
     'revised lifting equation: 23 kg · HM · VM · DM · AM · FM · CM at the ground and up there; hands over 175 cm: 0',
   source: {
     kind: 'published',
-    text: 'NIOSH 94-110, revised lifting equation, from memory; now and then, straight, fair grip. It does not speak of ladders.',
+    text: 'NIOSH 94-110, revised lifting equation, from memory; now and then, straight, fair grip. It does not cover ladders.',
   },
   law: 'moreIsWorse',
   mass: 'matters',

@@ -15,7 +15,7 @@ const WHERE: Readonly<Record<End, string>> = {
 export const loadOverhang = check({
   id: 'load-overhang',
   title: 'Past the vehicle',
-  question: 'What does the load run past the vehicle, and what do the chosen local rules ask for it?',
+  question: 'How far does the load extend past the vehicle, and what do the chosen local rules require?',
   formula:
     'furthest end of the load less the vehicle’s own; against the mark and the most of the rules chosen',
   source: practice('Local rules are kept as data with their sources, from memory: check your local rules.'),
@@ -25,7 +25,7 @@ export const loadOverhang = check({
   decidesPlace: 'ofAllThings',
   houseLook: 'none',
   turnedBy: { lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 } },
-  nothing: 'Nothing that is on the vehicle while it drives runs past it.',
+  nothing: 'Nothing extends past the vehicle while it drives.',
   *run(survey) {
     for (const { end, thing, byMm, rules, anybody, mark, most } of pastVehicle(survey)) {
       const common = {
@@ -48,7 +48,7 @@ export const loadOverhang = check({
             ? [...runs, ': choose the local rules in the house rules, and check them.']
             : [
                 ...runs,
-                ', less than any rule kept here asks about: the least of them asks from ',
+                ', less than any rule in Ypsos asks about: the strictest asks from ',
                 mm(anybody.limit),
                 ', ',
                 ...marginPhrase(anybody),

@@ -93,7 +93,7 @@ export const measuredFacts = check({
           mm(middleMm),
           ', the plan has ',
           mm(at.bar.riseMm),
-          fails(off) ? ': settle which it is.' : '.',
+          fails(off) ? ': decide which holds.' : '.',
         ],
       }
     }

@@ -103,8 +103,7 @@ function sheetThatTells(
 export const mountMatch = check({
   id: 'mount-match',
   title: 'Mounts',
-  question:
-    'Does every mount hold on what it stands on: clamp on bar, bolt in channel, slat, panel or place?',
+  question: 'Does every mount fit its support: clamp on bar, bolt in channel, slat, panel or place?',
   formula:
     'clamp: the bar’s section and the room under it within what the clamp takes; channel: slot and head room; bolt length ≥ stack + washer + nut + two threads, next standard length up',
   source: practice(

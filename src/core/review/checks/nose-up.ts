@@ -9,8 +9,7 @@ import { kmH, mm, newtonMetre } from '../../units/phrase'
 export const noseUp = check({
   id: 'nose-up',
   title: 'Nose of a long load',
-  question:
-    'Does what holds a long load down on its front bar outdo the wind and a bump, or is there a bow line?',
+  question: 'Is a long load held down on its front bar against wind and bumps, or by a bow line?',
   formula: `about the rear bar: uplift (rough, upper end) × arm + ${BOUNCE} × weight × arm < weight × arm`,
   source: {
     kind: 'handbook',

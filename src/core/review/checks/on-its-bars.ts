@@ -16,7 +16,7 @@ function* stranded({ plan, stranded: all }: Survey): Iterable<FindingDraft> {
       state: 'all',
       subject: { placementIds: [id] },
       sentence: [
-        `${name} rests on something that comes off: it is counted nowhere. Put it on what stays, or say that it comes off too.`,
+        `${name} rests on something that comes off, so it is not counted. Move it, or mark it as coming off too.`,
       ],
     }
   }
@@ -26,7 +26,7 @@ function* stranded({ plan, stranded: all }: Survey): Iterable<FindingDraft> {
 export const onItsBars = check({
   id: 'on-its-bars',
   title: 'On its bars',
-  question: 'Does everything reach every bar that holds it, and are they as many as its sheet asks?',
+  question: 'Does everything reach each of its bars, and as many as its sheet requires?',
   formula: 'each bar’s centre between the thing’s ends; number of bars from … to …',
   source: practice('Common practice, no source.'),
   law: 'notOfMass',
@@ -76,7 +76,7 @@ export const onItsBars = check({
           sentence: [
             `${name} stands on bars whose tops differ by `,
             mm(step.measure),
-            ': it rests on the higher ones alone until the lower are brought up.',
+            ': it rests on the higher bars alone until the lower ones are raised.',
           ],
         }
       else

@@ -7,7 +7,7 @@ import { check } from '../check'
 export const oneBar = check({
   id: 'one-bar',
   title: 'On one bar',
-  question: 'Does what stands on one bar alone stand over it, so that it does not twist it?',
+  question: 'Is a thing on one bar alone centred over it, so that it does not twist the bar?',
   formula: 'twist = m·g·offset; offset ≤ half the bar’s width',
   source: { kind: 'handbook', text: 'Moment of a force about an axis; statics, from memory.' },
   law: 'balance',
@@ -33,7 +33,7 @@ export const oneBar = check({
               mm(off.measure),
               ' off it: it twists the bar by ',
               newtonMetre(twistNm),
-              ', which its clamps must hold.',
+              ', which its clamps must resist.',
             ]
           : [`${thing.gear.name} stands over ${bar.name}, the one bar that holds it.`],
       }

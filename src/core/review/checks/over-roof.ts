@@ -8,7 +8,7 @@ import { BOXES, GEAR_SIZES } from '../length-groups'
 export const overRoof = check({
   id: 'over-roof',
   title: 'Over roof and bars',
-  question: 'Does everything stand over the roof, the bars and the decks, and sink into none of them?',
+  question: 'Is everything clear of the roof, bars and decks?',
   formula:
     'underside ≥ the body’s outline under it, the roof’s crown as a parabola; boxes of bars, decks and of what is in the bed not shared; what hangs under a thing counts',
   source: practice('Common practice, no source.'),

@@ -18,7 +18,7 @@ export const parkedFigure = check({
   id: 'parked-figure',
   title: 'Parked figure missing',
   question:
-    'Where no parked figure is published: is the parked load within the driving figure, and if not, what does the house rule say? And is none below the driving one?',
+    'Without a published parked figure, is the parked load within the driving figure or the house rule? Is no parked figure below the driving one?',
   formula:
     'within the driving figure: holds. Above it: strict shops ask; the rule of three allows 3 × the road figure, marked as assumed',
   source: practice(
@@ -30,8 +30,7 @@ export const parkedFigure = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing:
-    'No parked load is judged by an assumed figure, and none is above its driving figure for want of a parked one.',
+  nothing: 'No parked load relies on an assumed figure, and no parked figure is below its driving one.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'parked') continue

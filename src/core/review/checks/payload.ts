@@ -7,7 +7,7 @@ import { overOrClear } from '../layer-phrases'
 export const payload = check({
   id: 'payload',
   title: 'Payload',
-  question: 'Does everything in and on the vehicle stay within what its gross mass leaves over its own?',
+  question: 'Is everything in and on the vehicle within the payload?',
   formula: 'racks, gear and people inside ≤ gross mass − kerb mass; driving states only',
   source: {
     kind: 'published',

@@ -8,7 +8,7 @@ export const reinforcedTop = check({
   id: 'reinforced-top',
   title: 'Reinforced top',
   question:
-    'Where mounts are bolted through the top with reinforcement inside: does the roof still bear the load, and does its verdict hang on that?',
+    'If mounts are bolted through the top with reinforcement inside, does the roof still bear the load, and does its verdict depend on it?',
   formula:
     'the roof over its figure or without one, and nobody has said whether the reinforcement bears past it',
   source: practice('Feet bolted through a hard top with inside reinforcement. Common practice, no source.'),
@@ -18,7 +18,7 @@ export const reinforcedTop = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No roof’s verdict hangs on what reinforcement inside it bears.',
+  nothing: 'No verdict of a roof depends on reinforcement inside it.',
   *run(survey) {
     const { plan, racks, loadPath } = survey
     for (const [rack, attachment] of standsOnEach(racks)) {
@@ -34,7 +34,7 @@ export const reinforcedTop = check({
         state: 'all',
         subject: { rackId: rack.id, layerId: 'roof', placementIds: [] },
         sentence: [
-          `${attachment.name} of ${plan.vehicle.name} have reinforcement inside, and nobody has said whether the roof still bears the load: it is counted on the roof until somebody does.`,
+          `${attachment.name} of ${plan.vehicle.name} have reinforcement inside, and it is not known whether the roof still bears the load. Until then the load counts on the roof.`,
         ],
         ask: {
           where: 'sheet',

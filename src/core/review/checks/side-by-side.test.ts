@@ -31,13 +31,13 @@ describe('side by side', () => {
     expect(run(sideBySideCheck, flat).map(({ severity }) => severity)).toEqual(['clear', 'mind'])
     expect(sentences(sideBySideCheck, flat)).toEqual([
       'Bar 1: Boat and Bag side by side take 997.9 mm with 20 mm between; it offers 1\u202f108.1 mm; 110.1 mm to spare.',
-      'Bar 2: Boat and Bag side by side take 997.9 mm with 20 mm between; it offers 993.8 mm; 4.2 mm too much. Side by side they keep 15.8 mm between them.',
+      'Bar 2: Boat and Bag side by side take 997.9 mm with 20 mm between; it offers 993.8 mm; 4.2 mm too much. Side by side they have 15.8 mm between them.',
     ])
     expect(sentences(sideBySideCheck, plan(17 * IN))[1]).toMatch(/take 820.1 mm .* 173.6 mm to spare/)
   })
 
   it('says where they do not go at all, and nothing of a thing by itself', () => {
-    expect(sentences(sideBySideCheck, plan(30 * IN))[1]).toMatch(/They do not go side by side there\.$/)
+    expect(sentences(sideBySideCheck, plan(30 * IN))[1]).toMatch(/They do not fit side by side there\.$/)
     const alone = plan(24 * IN)
     expect(run(sideBySideCheck, { ...alone, placements: alone.placements.slice(0, 1) })).toEqual([])
   })

@@ -13,15 +13,14 @@ const gapWords = ({ packed, gapMm, goesThere }: Side): Phrase =>
   !fails(packed)
     ? []
     : goesThere
-      ? [' Side by side they keep ', toSpare(mm(gapMm)), ' between them.']
-      : [' They do not go side by side there.']
+      ? [' Side by side they have ', toSpare(mm(gapMm)), ' between them.']
+      : [' They do not fit side by side there.']
 
 /** Does what stands on one bar go side by side with the house's gap, and what is left of the bar in all? mm. */
 export const sideBySideCheck = check({
   id: 'side-by-side',
   title: 'Side by side',
-  question:
-    'Does all that stands on one bar go side by side on it with the house’s gap, wherever each stands?',
+  question: 'Do all things on one bar fit side by side with the house’s gap?',
   formula: 'sum of the widths, from the first contact to the last, and a gap between each two ≤ usable width',
   source: practice('The shorter bar rules. Common practice, no source.'),
   law: 'notOfMass',

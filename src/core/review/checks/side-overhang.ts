@@ -9,7 +9,7 @@ import { verdictOf } from '../verdict'
 export const sideOverhang = check({
   id: 'side-overhang',
   title: 'Overhang for side loading',
-  question: 'Do the bars run far enough past their feet for what is loaded from the side?',
+  question: 'Do the bars extend far enough past their feet for side loading?',
   formula:
     'from the foot’s edge (its centre where the width is unknown) to just inside the cap ≥ what the sheet asks',
   source: practice('Side-loading boat carriers need overhang. Common practice, no source.'),
@@ -24,7 +24,7 @@ export const sideOverhang = check({
       reach: 1,
     },
   },
-  nothing: 'Nothing asks for overhang.',
+  nothing: 'Nothing requires overhang.',
   *run(survey) {
     for (const thing of survey.things) {
       const worst = sideOverhangOf(survey, thing)

@@ -8,10 +8,10 @@ import { marginPhrase } from '../margin-words'
 export const sleepers = check({
   id: 'sleepers',
   title: 'Where people lie',
-  question: 'Does each foot hold parked in the worst place where people may lie on the tent’s floor?',
+  question: 'Is each foot within its limit parked, wherever people lie on the tent’s floor?',
   formula: 'side by side against the walls that are worst for the foot; lever rule',
   source: practice(
-    'People do not lie still in the middle. What a tent’s ladder takes is not counted off. Common practice, no source.',
+    'People do not lie still in the middle. The load on a tent’s ladder is not subtracted. Common practice, no source.',
   ),
   law: 'balance',
   mass: 'hardly',

@@ -64,7 +64,7 @@ describe('space', () => {
   })
   it('is mended by the smallest shift that leaves the gap', () => {
     const tight = plan(390)
-    expect(sentences(space, tight)).toEqual(['Left and Right are in each other’s way by 10 mm.'])
+    expect(sentences(space, tight)).toEqual(['Left and Right overlap by 10 mm.'])
     const assessment = assess(tight, { parts: [] })
     const stop = assessment.review.findings.find(({ rule }) => rule === 'space')
     const [first] = assessment.remedies(stop!)

@@ -13,7 +13,7 @@ export const aboutPair = ({ a, b }: Near) => `${a.placement.id} ${b.placement.id
 type Overlap = Extract<Near, { kind: 'overlap' }>
 const isOverlap = (near: Near): near is Overlap => near.kind === 'overlap'
 const metWords = ({ a, b, intoMm }: Overlap): Phrase => [
-  `${a.gear.name} and ${b.gear.name} are in each other’s way by `,
+  `${a.gear.name} and ${b.gear.name} overlap by `,
   mm(intoMm),
   '.',
 ]
@@ -28,7 +28,7 @@ function idsOf(met: readonly Overlap[]): ReadonlySet<string> {
 export const space = check({
   id: 'space',
   title: 'Space',
-  question: 'Does nothing stand where something else is, with the house’s gap between things?',
+  question: 'Do things keep clear of each other by the house’s gap?',
   formula:
     'upright boxes, turned or on edge, with finer outlines where given; touching is not overlapping; nearer than the gap is Mind',
   source: practice('The gap is a house rule. Common practice, no source.'),
@@ -84,7 +84,7 @@ export const space = check({
           sentence: [
             `${near.a.gear.name} and ${near.b.gear.name} stand `,
             mm(gap.measure),
-            ' apart; the house wants ',
+            ' apart; the house rule is ',
             mm(gap.limit),
             ...marginWords(gap),
           ],

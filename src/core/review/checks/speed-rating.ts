@@ -9,7 +9,7 @@ import { verdictOf } from '../verdict'
 export const speedRating = check({
   id: 'speed-rating',
   title: 'Speed',
-  question: 'Is the planned speed within what each thing and each figure allows?',
+  question: 'Is the planned speed within the limits of each thing and each figure?',
   formula: 'planned speed ≤ the lowest speed named',
   source: practice('Some figures hold only up to a speed. Common practice, no source.'),
   law: 'notOfMass',
@@ -18,7 +18,7 @@ export const speedRating = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'Nothing on the rack names a speed of its own.',
+  nothing: 'Nothing on the rack has a speed limit of its own.',
   *run(survey) {
     for (const { key, name, state, placementIds, held } of speedFacts(survey))
       yield {

@@ -35,7 +35,7 @@ describe('spread', () => {
     )
   })
 
-  it('of fixed points 590 apart cannot be had by a thing that wants 600: short by 10 mm (common practice)', () => {
+  it('of fixed points 590 apart cannot be reached by a thing that wants 600: short by 10 mm (common practice)', () => {
     const [finding] = run(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))
     expect(finding).toMatchObject({ severity: 'stop', margin: { value: -10 } })
     expect(sentences(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))).toEqual([

@@ -21,7 +21,7 @@ function conflictFinding({ set, short, missedMm }: SpreadConflict): FindingDraft
         ? [
             `The vehicle puts ${short.pair.front.bar.name} and ${short.pair.rear.bar.name} `,
             mm(short.ableMm),
-            ` apart at best: ${thing.name} cannot be had by `,
+            ` apart at best: ${thing.name} cannot be reached by `,
             missing(mm(short.byMm)),
             '.',
           ]
@@ -70,7 +70,7 @@ function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): Findi
 export const spread = check({
   id: 'spread',
   title: 'Spread',
-  question: 'Does the spread of the bars suit everything on them, and can the vehicle give it?',
+  question: 'Does the spread of the bars suit everything on them, and does the vehicle allow it?',
   formula:
     'what the vehicle leaves each bar ∩ what each thing wants from bar to neighbouring bar; empty: the smallest sets that conflict',
   source: practice('The gear decides the spread. Common practice, no source.'),
@@ -85,7 +85,7 @@ export const spread = check({
       reach: 1,
     },
   },
-  nothing: 'Nothing asks for a spread.',
+  nothing: 'Nothing requires a spread.',
   *run(survey) {
     const all = spreadFacts(survey)
     const wrong = all.filter(({ held }) => fails(held))

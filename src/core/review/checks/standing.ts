@@ -32,7 +32,7 @@ const two = (value: number) => value.toFixed(2)
 export const tipOver = check({
   id: 'standing',
   title: 'Standing',
-  question: 'How far does the vehicle stand from tipping sideways, bare and loaded, on the slopes planned?',
+  question: 'How far is the vehicle from tipping sideways, bare and loaded, on the planned slopes?',
   formula: `static stability factor = track / (2 × height of the centre of gravity); slope = atan of it; planned roll ≤ ${SLOPE_SHARE} of it`,
   source: {
     kind: 'published',
@@ -86,7 +86,7 @@ export const tipOver = check({
         ? change
         : [
             ...change,
-            ` By estimate: ${own.estimated.join(', ')} ${plural(own.estimated.length, 'is', 'are')} not known${unsure ? ', and the answer hangs on it. Find out' : ''}.`,
+            ` By estimate: ${own.estimated.join(', ')} ${plural(own.estimated.length, 'is', 'are')} not known${unsure ? ', and the answer depends on it. Find out' : ''}.`,
           ],
       ...(guessing ? { ask: askBalance(own) } : {}),
     }

@@ -5,9 +5,9 @@ import { check, practice } from '../check'
 export const startingValues = check({
   id: 'starting-values',
   title: 'Starting values',
-  question: 'Has somebody typed over, or confirmed, what the forms filled in so that there was a drawing?',
+  question: 'Are the starting values of the forms replaced or confirmed?',
   formula:
-    'every field that still holds what its form began with; what a verdict hangs on is asked for itself',
+    'every field that still holds what its form began with; facts that a verdict depends on are asked for one by one',
   source: practice('What nobody measured is no fact. Common practice, no source.'),
   law: 'notOfMass',
   mass: 'matters',
@@ -26,7 +26,7 @@ export const startingValues = check({
       state: 'all',
       subject: { placementIds: [] },
       sentence: [
-        `${starts.length} starting ${one ? 'value' : 'values'} of the forms ${one ? 'stands as it was' : 'stand as they were'} filled in. Type over what is wrong; what is right can be confirmed.`,
+        `${starts.length} starting ${one ? 'value' : 'values'} of the forms ${one ? 'is as' : 'are as'} filled in. Replace the wrong ones and confirm the right ones.`,
       ],
     }
   },

@@ -17,7 +17,7 @@ export const aboutPane = ({ sunroof, opens: way, met }: PaneCollision) =>
 export const sunroof = check({
   id: 'sunroof',
   title: 'Sunroof',
-  question: 'Does a sunroof that tilts or slides outside pass every bar and everything over it?',
+  question: 'Does a sunroof that tilts or slides outside clear every bar and everything over it?',
   formula:
     'tilting: the pane turned about its front edge; sliding: the space it takes on its way; each against what shares width with it',
   source: practice(
@@ -39,7 +39,7 @@ export const sunroof = check({
         subject: { obstacleId: pane.id, placementIds: [] },
         sentence: [
           lacks === 'way'
-            ? `${pane.name}: nobody has said how it opens, and something stands over it. Look which way its pane moves.`
+            ? `${pane.name}: it is not known how it opens, and something stands over it. Check how its pane moves.`
             : `${pane.name}: how far its pane rises or slides is not known, and something stands over it.`,
         ],
         ask:
@@ -95,7 +95,7 @@ export const sunroof = check({
           sentence: [
             `${pane.name}, ${moving}, passes ${met.name} with only `,
             mm(gap.measure),
-            '; the house wants ',
+            '; the house rule is ',
             mm(gap.limit),
             ...marginWords(gap),
           ],

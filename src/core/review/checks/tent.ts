@@ -125,7 +125,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
     limit: mm(centred.limit),
     sentence: fails(centred)
       ? [`${name} stands `, mm(centred.measure), ` off the centreline, to the ${tent.offTo}.`]
-      : [`${name} stands on the centreline. Lift it closed, its cover on.`],
+      : [`${name} stands on the centreline. Lift it closed, with its cover on.`],
   }
 }
 
@@ -134,7 +134,7 @@ export const tent = check({
   id: 'tent',
   title: 'Tents',
   question:
-    'Does every tent open to the right side, is its ladder long enough, its cover in reach, and is it centred?',
+    'Does every tent open to the right side, with a long enough ladder, a reachable cover and a centred place?',
   formula:
     'drop from the opened floor to the ground within the ladder’s range; room to the cab ≥ what the cover takes; brackets against the usable width; middle within the house’s tolerance',
   source: practice(
@@ -148,7 +148,7 @@ export const tent = check({
   turnedBy: {
     lengths: { of: { ...HEIGHTS, bar: /^(riseMm|usableMm|profile\.heightMm)$/, gear: /Mm$/ }, reach: 1 },
   },
-  nothing: 'No tent is on the plan, or none says how it opens.',
+  nothing: 'No tent is on the plan, or none with a known way of opening.',
   *run(survey) {
     for (const each of tents(survey)) yield* ofTent(survey, each)
   },

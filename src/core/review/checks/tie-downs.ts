@@ -79,7 +79,7 @@ function withAsk(
 export const tieDownsCheck = check({
   id: 'tie-downs',
   title: 'Tied down',
-  question: 'Is everything that only straps hold tied by enough of them, each strong enough?',
+  question: 'Does everything held by straps alone have enough straps of sufficient strength?',
   formula:
     'straps by length and mass; friction lashing n ≥ (c − μ)·m·g·f_s / (2·μ·sin α·F_T); working load limits ≥ half the mass',
   source: {

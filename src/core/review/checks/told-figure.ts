@@ -23,8 +23,8 @@ function* ofPayload(cell: Cell, { doubts }: LinkVerdict, survey: Survey): Iterab
         ...holdsPhrase(cell),
         ', against ',
         ...limitPhrase(cell),
-        `, and it hangs on ${asked.what}: `,
-        ...(doubt.needs === undefined ? [] : [kg(doubt.needs), ' off would turn it. ']),
+        `, and it depends on ${asked.what}: `,
+        ...(doubt.needs === undefined ? [] : [kg(doubt.needs), ' difference would turn it. ']),
         asked.find,
       ],
       { about: asked.about, ...(asked.ask ? { ask: asked.ask } : {}) },
@@ -36,7 +36,7 @@ function* ofPayload(cell: Cell, { doubts }: LinkVerdict, survey: Survey): Iterab
 export const toldFigure = check({
   id: 'told-figure',
   title: 'Figures only told',
-  question: 'Does any verdict hang on a figure that somebody told and nobody has seen in print?',
+  question: 'Does any verdict depend on a figure that was only told, not seen in print?',
   formula: 'the verdict at the figure less and more a tenth',
   source: practice('Figures from memory are often off. The tenth is the team’s; common practice, no source.'),
   law: 'moreIsWorse',
@@ -45,7 +45,7 @@ export const toldFigure = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No verdict hangs on a figure that was only told.',
+  nothing: 'No verdict depends on a figure that was only told.',
   *run(survey) {
     for (const [cell, assessment] of unsettledLinks(survey)) {
       yield* ofPayload(cell, assessment, survey)
@@ -64,7 +64,7 @@ export const toldFigure = check({
           ...limitPhrase(cell, comparison),
           ': at ',
           kg(use.value + use.bracket * (assessment.verdict.is === 'over' ? 1 : -1)),
-          ` it would be otherwise. See the figure itself, usually ${usuallyPrinted(role)}.`,
+          ` the verdict would change. Check the printed figure, usually ${usuallyPrinted(role)}.`,
         ],
         {
           comparison,

@@ -38,7 +38,7 @@ describe('tower spacing', () => {
       'findOut',
     ])
     expect(sentences(towerSpacingCheck, plan(1000, {}, 'square'))[0]).toContain(
-      'A row for another profile does not count',
+      'A row for another profile does not apply',
     )
   })
   it('is set evenly by its fix', () => {

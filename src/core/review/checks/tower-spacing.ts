@@ -8,7 +8,7 @@ export const towerSpacingCheck = check({
   id: 'tower-spacing',
   title: 'Tower spacing',
   question:
-    'Do the feet of every bar stand as far apart as its fit sheet says, evenly, from the row for its profile?',
+    'Do the feet of every bar match the spacing on its fit sheet, centred, from the row for its profile?',
   formula:
     'mark at each end = (bar length − tower spacing) / 2, to the foot’s centre; the overhang is taped from its edge to inside the cap',
   source: practice(
@@ -40,7 +40,7 @@ export const towerSpacingCheck = check({
             target: { open: 'rack', rackId: rack.rack.id, at: 'fitSheet' },
           },
           sentence: [
-            `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name} is ${bar.profile.kind}. A row for another profile does not count: find the right one.`,
+            `The fit sheet has rows for ${spacing.rows.join(' and ')} bars; ${bar.name} is ${bar.profile.kind}. A row for another profile does not apply. Find the right row.`,
           ],
         }
         continue
@@ -50,7 +50,7 @@ export const towerSpacingCheck = check({
           ...common,
           severity: 'notLooked',
           sentence: [
-            `${bar.name}’s feet go to mark ${spacing.mark} on the bar: no length follows from a mark, and it is read in the bay.`,
+            `${bar.name}’s feet go to mark ${spacing.mark} on the bar: a mark gives no length, so it is read during fitting.`,
           ],
         }
         continue

@@ -15,8 +15,7 @@ import { kg, toSpare } from '../../units/phrase'
 export const trailFigure = check({
   id: 'trail-figure',
   title: 'Trail figure assumed',
-  question:
-    'Where no trail figure is published: does the load stay within what the house rule makes of the road figure?',
+  question: 'Without a published trail figure, is the load within the house rule’s share of the road figure?',
   formula:
     'trail figure = road figure × house factor (2/3 unless the shop says otherwise); strict shops ask for it',
   source: practice('A school of the trade. Common practice, no source.'),
@@ -26,7 +25,7 @@ export const trailFigure = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No load on the trail is within a figure that is only assumed.',
+  nothing: 'No trail load relies on an assumed figure.',
   *run(survey) {
     for (const cell of survey.loadPath.cells) {
       if (cell.idle || cell.state !== 'trail') continue

@@ -24,7 +24,7 @@ function lackPhrase({ layer, state, limit }: Cell): Phrase {
   }
   if (limit.kind === 'missing' && any(limit.partial))
     return [
-      `its figure is for ${oneOf(limit.partial.map(({ gearKind }) => gearKind))} alone, and other gear hangs on it`,
+      `its figure is for ${oneOf(limit.partial.map(({ gearKind }) => gearKind))} alone, and it carries other gear`,
     ]
   return [
     layer.ratings.length === 0
@@ -37,11 +37,11 @@ function lackPhrase({ layer, state, limit }: Cell): Phrase {
 export const unratedLayer = check({
   id: 'unrated-layer',
   title: 'No figure',
-  question: 'Has every link that holds something a figure to be judged by?',
+  question: 'Does every loaded link have a figure?',
   formula:
     'a link without any figure that applies in the state, and none that stands in for it, is unrated; a figure for one kind of gear speaks for that alone, “rated with” must end at a figure',
   source: practice(
-    'Many racks are fitted with no figure known at all: that is unknown, never fine. Common practice, no source.',
+    'Many racks are fitted with no figure known at all: that is unknown, never a pass. Common practice, no source.',
   ),
   law: 'moreIsWorse',
   mass: 'matters',
@@ -49,7 +49,7 @@ export const unratedLayer = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: {},
-  nothing: 'No link that holds something is without a figure.',
+  nothing: 'Every loaded link has a figure.',
   *run({ loadPath }) {
     for (const cell of loadPath.cells) {
       if (cell.idle || cell.limit.kind !== 'missing' || cell.limit.driving) continue

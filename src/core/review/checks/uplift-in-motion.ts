@@ -16,13 +16,13 @@ function lifts({ at, foot, upKg, holds, others, worst, ...each }: Lifted): Phras
       ...(others === 0 ? [] : [`, and ${others} more in one way or another`]),
       ...(holds
         ? [fails(holds) ? ', more than the ' : ', within the ', kg(holds.limit), ' it holds.']
-        : ['; nobody says what it holds against that. Set the load lower or the feet wider apart.']),
+        : ['; its limit for that is not known. Set the load lower or the feet wider apart.']),
     ]
   if (fails(each.bears))
     return [
       `${name}: ${what} takes the ${foot.corner} foot to nought, within the `,
       kg(NOTICE_KG),
-      ' by which such a sum is rough.',
+      ' that such a sum is uncertain by.',
     ]
   return [
     `${name}: every ${each.someAtRest ? 'other ' : ''}foot keeps at least `,
@@ -35,7 +35,7 @@ function lifts({ at, foot, upKg, holds, others, worst, ...each }: Lifted): Phras
 export const upliftInMotion = check({
   id: 'uplift-in-motion',
   title: 'A foot lifts in motion',
-  question: 'Does braking, pulling away, a bend or the slope of the trail pull any foot upward?',
+  question: 'Does braking, pulling away, a bend or a slope on the trail pull any foot upward?',
   formula:
     'Δ = m·a·h / base with 0.8 g forward, 0.5 g rearward and to each side; on a slope gravity’s own parts; foot < 0',
   source: {
@@ -76,7 +76,7 @@ export const upliftInMotion = check({
           : { nearStop: { share: Infinity } }),
         sentence: seatless
           ? [
-              `${rack.name}: how high over the ground its legs stand is not known, and what braking and bends do to its feet hangs on it. As such bodies usually are: `,
+              `${rack.name}: how high over the ground its legs stand is not known, and the forces of braking and bends on its feet depend on it. As such bodies usually are: `,
               kg(worst.least.kg),
               ` at the least loaded foot (${foot.corner}).`,
             ]

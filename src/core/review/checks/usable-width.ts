@@ -8,7 +8,7 @@ import { GEAR_SIZES } from '../length-groups'
 export const usableWidth = check({
   id: 'usable-width',
   title: 'Width',
-  question: 'Does everything stand within the usable width of the shortest bar that it touches?',
+  question: 'Is everything within the usable width of the shortest bar that it touches?',
   formula:
     'outermost contacts within half the usable width to either side, on every bar; else the deck’s width',
   source: practice('The shorter bar rules. Common practice, no source.'),
@@ -79,7 +79,7 @@ export const usableWidth = check({
           sentence: [
             `${name} reaches `,
             missing(mm(overBy(past))),
-            ` past what ${span.name} offers on the ${side}: find out where its mounts touch the bar, on its sheet.`,
+            ` past what ${span.name} offers on the ${side}: find out on its sheet where its mounts touch the bar.`,
           ],
         }
     }

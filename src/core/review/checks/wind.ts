@@ -22,7 +22,7 @@ function energyPhrase(survey: Survey): Phrase {
 export const wind = check({
   id: 'wind',
   title: 'Wind',
-  question: 'What drag and uplift does the wind of driving put on each thing, and what does that cost?',
+  question: 'How much drag and uplift does the wind of driving put on each thing, and at what cost?',
   formula:
     'drag = ½·ρ·v²·C_d·A; uplift the same with 0 to 0.4 by shape on the area from above, rough; kWh/100 km = N / 36',
   source: {

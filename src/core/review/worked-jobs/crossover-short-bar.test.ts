@@ -87,7 +87,7 @@ describe('a rear bar shorter than the front one, under a boat and a bag', () => 
       ],
     )
     expect(answers(flat).says('side-by-side', 'mind')[0]).toMatch(
-      /997.9 mm .* 993.8 mm; 4.2 mm too much. Side by side they keep 15.8 mm/,
+      /997.9 mm .* 993.8 mm; 4.2 mm too much. Side by side they have 15.8 mm/,
     )
     expect(answers(flat).says('side-by-side', 'clear')[0]).toMatch(/110.1 mm to spare/)
     expect(answers(flat).says('usable-width', 'stop').length).toBeGreaterThan(0)

@@ -16,7 +16,7 @@ interface Common {
   readonly from?: { readonly entry: PlanEntry; readonly times: number } | undefined
   /** Who said so, where that is known. */
   readonly by?: string | undefined
-  /** Other weights that somebody has for it, as long as nobody said which one holds. kg. */
+  /** Other weights from other sources, as long as nobody said which one holds. kg. */
   readonly others?: readonly OtherMass[] | undefined
   /** House margin on a guess; 1 for what is known. */
   readonly factor: number

@@ -43,7 +43,7 @@ export function holderPoints({ vehicle }: Plan, factorOf: (basis: Basis) => numb
 const partBasis = (part: Part): Basis => PROVENANCES[provenanceOf(part, 'eachKg') ?? 'told'].basis
 const barBasis = (bar: Bar): Basis => PROVENANCES[provenanceOf(bar, 'kg') ?? 'told'].basis
 
-/** What one point of a part has of its own: what it weighs, where, and on what it comes down. */
+/** What one point of a part has of its own: what it weighs, where, and on what it bends down. */
 interface Own {
   readonly id: string
   readonly label: string

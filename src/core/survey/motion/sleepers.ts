@@ -53,7 +53,7 @@ function kept({ x0, x1, y0, y1 }: Floor): Floor {
   return { x0: Math.min(x0, mx), x1: Math.max(x1, mx), y0: Math.min(y0, my), y1: Math.max(y1, my) }
 }
 
-/** What each foot bears parked, and between what it may be as people lie elsewhere on their floors: all in the corner that is worst for it. */
+/** Load on each foot parked, and between what it may be as people lie elsewhere on their floors: all in the corner that is worst for it. */
 export function feetUnderSleepers(arrangement: Arrangement, masses: readonly MassPoint[]): SleptOn[] {
   const people = masses.filter(
     (mass): mass is Extract<MassPoint, { thing: unknown }> =>

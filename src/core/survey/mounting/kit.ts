@@ -76,8 +76,8 @@ export function kitPoints(
   }
   for (const need of kit.needs ?? []) {
     const fact = vehicle.facts?.find(({ what }) => what.toLowerCase() === need.toLowerCase())
-    if (!fact) say('findOut', `with ${need} on the vehicle: find out whether the vehicle has it`)
-    else if (!fact.has) say('refused', `with ${need} on the vehicle, which the vehicle has not`)
+    if (!fact) say('findOut', `with ${need} on the vehicle: check the vehicle for it`)
+    else if (!fact.has) say('refused', `with ${need} on the vehicle, which the vehicle lacks`)
   }
   if (kit.drills)
     say(

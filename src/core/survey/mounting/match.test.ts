@@ -89,11 +89,9 @@ describe('a channel bolt', () => {
   it('asks for its size where somebody has said that there is one, and for whether there is where nobody has', () => {
     const sized = match(bar({ channel: 'there' }), bolt(), SIZE)
     expect(sized).toMatchObject({ kind: 'unknown', of: 'holder' })
-    expect(sized.kind === 'unknown' ? sized.lacks : '').toBe(
-      'how wide its channel’s mouth and how deep it is',
-    )
+    expect(sized.kind === 'unknown' ? sized.lacks : '').toBe('the width of its channel’s mouth and its depth')
     const unseen = match(bar({ channel: undefined }), bolt(), SIZE)
-    expect(unseen.kind === 'unknown' ? unseen.lacks : '').toMatch(/^whether it has a channel/)
+    expect(unseen.kind === 'unknown' ? unseen.lacks : '').toMatch(/^whether there is a channel/)
     expect(match(bar({ channel: 'none' }), bolt(), SIZE).kind).toBe('doesNot')
   })
   it('takes another nut where it has one for the slot', () => {

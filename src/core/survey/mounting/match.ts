@@ -93,9 +93,9 @@ const short = (what: string, haveMm: number, { fromMm, toMm }: Range): Short => 
 
 function section(width: number, height: number, ask: { sectionWidthMm: Range; sectionHeightMm: Range }) {
   if (!within(width, ask.sectionWidthMm))
-    return doesNot('its clamp cannot close on it', short('the bar’s width', width, ask.sectionWidthMm))
+    return doesNot('the clamp cannot close on it', short('the bar’s width', width, ask.sectionWidthMm))
   if (!within(height, ask.sectionHeightMm))
-    return doesNot('its clamp cannot close on it', short('the bar’s height', height, ask.sectionHeightMm))
+    return doesNot('the clamp cannot close on it', short('the bar’s height', height, ask.sectionHeightMm))
   return undefined
 }
 
@@ -111,7 +111,7 @@ function inChannel(
   if (!channel || channel === 'there')
     return {
       kind: 'unknown',
-      lacks: `${channel ? '' : 'whether it has a channel, and '}how wide its channel’s mouth and how deep it is`,
+      lacks: `${channel ? '' : 'whether there is a channel, and '}the width of its channel’s mouth and its depth`,
       of: 'holder',
     }
   if (ask.headMm > channel.headRoomMm + HAIR_MM)
@@ -162,7 +162,7 @@ function inChannel(
     if (downMm > channel.headRoomMm + HAIR_MM)
       return {
         kind: 'unknown',
-        lacks: 'how deep the channel is, from its lip to its floor: a bolt can be too long as well',
+        lacks: 'the depth of the channel, from its lip to its floor (a bolt can be too long)',
       }
   }
   if (haveMm !== undefined && downMm > Math.min(channel.depthMm ?? throughMm, throughMm) + HAIR_MM)
@@ -192,12 +192,12 @@ function onBar(offer: Extract<Offer, { kind: 'bar' }>, ask: Mount, fitting: Fitt
     case 'bracket':
       return FITS
     case 'slat':
-      return doesNot('it wants a slat')
+      return doesNot('it needs a slat')
     case 'panelHoles':
-      return doesNot('it wants a panel with holes')
+      return doesNot('it needs a panel with holes')
     case 'handle':
     case 'none':
-      return doesNot('nothing there holds it, it wants a carrier')
+      return doesNot('nothing there holds it; it needs a carrier')
   }
 }
 
@@ -224,16 +224,16 @@ function onSlats(slotMm: number | undefined, ask: Mount, fitting: Fitting): Matc
     case 'uBolt':
       return doesNot('a clamp has nothing to close on there')
     case 'panelHoles':
-      return doesNot('it wants a panel with holes')
+      return doesNot('it needs a panel with holes')
     case 'handle':
     case 'none':
-      return doesNot('nothing there holds it, it wants a carrier')
+      return doesNot('nothing there holds it; it needs a carrier')
   }
 }
 
 function onPanel(grid: Extract<Offer, { kind: 'panel' }>['grid'], ask: Mount): Match {
   if (ask.kind === 'strap') return FITS
-  if (ask.kind !== 'panelHoles') return doesNot('only what bolts to its holes holds there')
+  if (ask.kind !== 'panelHoles') return doesNot('only a mount that bolts to its holes holds there')
   if (!grid) return { kind: 'unknown', lacks: 'the pitch of the panel’s holes' }
   if (Math.abs(grid.pitchMm - ask.pitchMm) > SLOT_PLAY_MM)
     return doesNot(
@@ -241,7 +241,7 @@ function onPanel(grid: Extract<Offer, { kind: 'panel' }>['grid'], ask: Mount): M
       short('the pitch', grid.pitchMm, { fromMm: ask.pitchMm, toMm: ask.pitchMm }),
     )
   return ask.columns > grid.columns || ask.rows > grid.rows
-    ? doesNot(`there are ${grid.columns} by ${grid.rows} holes, it wants ${ask.columns} by ${ask.rows}`)
+    ? doesNot(`there are ${grid.columns} by ${grid.rows} holes, it needs ${ask.columns} by ${ask.rows}`)
     : FITS
 }
 
@@ -261,7 +261,7 @@ function inPlace(
       ['its height', 'heightMm'],
     ] as const)
       if (thing[key] > room[key] + HAIR_MM)
-        return doesNot('it does not go in', short(what, thing[key], { fromMm: 0, toMm: room[key] }))
+        return doesNot('it does not fit in', short(what, thing[key], { fromMm: 0, toMm: room[key] }))
   if (ask.kind !== 'handle') return FITS
   if (!place.holesMm)
     return place.kind === 'clamp' ? { kind: 'unknown', lacks: 'which handles the clamp’s holes take' } : FITS

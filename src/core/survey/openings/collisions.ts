@@ -80,7 +80,7 @@ function opened(arrangement: Arrangement): Met[] {
   })
 }
 
-/** What hangs at the tail, where it has a size. */
+/** Load at the tail, where it has a size. */
 const atTail = (vehicle: Vehicle): Met[] =>
   onVehicle(vehicle)
     .filter(({ where }) => where === 'tail')

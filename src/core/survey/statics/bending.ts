@@ -19,7 +19,7 @@ export interface LoadedBar {
   readonly stressMPa: number | undefined
   /** How far the bar comes down at y, mm; nothing where section or material is not known. */
   readonly deflectionMm: ((yMm: number) => number) | undefined
-  /** Where it comes down most, and by how much, mm. */
+  /** Where it bends down most, and by how much, mm. */
   readonly lowest: { readonly yMm: number; readonly downMm: number } | undefined
 }
 

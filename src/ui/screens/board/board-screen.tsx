@@ -108,7 +108,7 @@ export function BoardScreen() {
           Backup
         </Button>
         <Button variant="quiet" onClick={() => setDialog('removed')}>
-          What was removed
+          Removed items
         </Button>
       </PageBar>
       <main className="mx-auto max-w-[1500px] p-4">
@@ -123,14 +123,14 @@ export function BoardScreen() {
           <p className="text-ink2 mb-2 flex flex-wrap items-center">
             The demo’s jobs are on this board, and its stock is on every shelf.
             <Button variant="word" onClick={() => void removeDemo().then(again)}>
-              Take the demo away
+              Remove the demo
             </Button>
           </p>
         )}
         {cards.length > 0 && <BackupState reminds={!demo} onBackup={() => setDialog('backup')} />}
         {left > 0 && (
           <p role="status" className="mb-2">
-            {left} more {left === 1 ? 'job is' : 'jobs are'} being looked at.
+            {left} more {left === 1 ? 'job is' : 'jobs are'} being assessed.
           </p>
         )}
         {board.at === 'there' && cards.length === 0 && left === 0 && (
@@ -138,14 +138,14 @@ export function BoardScreen() {
             <p className="text-xl">No jobs yet.</p>
             <p className="mt-2 mb-4">
               Start one with a vehicle and its rack; open a plan file or a job bundle (or drop one anywhere);
-              put a backup back; or look round the demo: an invented outfitter with jobs of its own.
+              restore a backup; or look round the demo: an invented outfitter with jobs of its own.
             </p>
             <div className="flex flex-wrap gap-2">
               <ButtonLink href={to('start')} variant="solid">
                 Begin with a vehicle
               </ButtonLink>
-              <Button onClick={() => setDialog('backup')}>Put a backup back</Button>
-              <Button onClick={() => void putDemo().then(again)}>Put the demo's jobs on the board</Button>
+              <Button onClick={() => setDialog('backup')}>Restore a backup</Button>
+              <Button onClick={() => void putDemo().then(again)}>Add the demo's jobs</Button>
             </div>
           </div>
         )}
@@ -174,7 +174,7 @@ export function BoardScreen() {
           <Filter filter={asked} customers={customers} shown={read.length} of={here} onChange={setFilter} />
         )}
         {cards.length > 0 && shown.length === 0 && (
-          <p>{here === 0 ? 'Every job is in the archive.' : 'No job has all of that.'}</p>
+          <p>{here === 0 ? 'Every job is in the archive.' : 'No job matches.'}</p>
         )}
         {shown.length > 0 && (
           <>

@@ -69,7 +69,7 @@ const columnsOf = (day: string, units: UnitChoice, deeds: CardDeeds) => [
   }),
   column.display({
     id: 'keys',
-    header: () => <span className="sr-only">What to do with it</span>,
+    header: () => <span className="sr-only">Actions</span>,
     cell: ({ row }) => <CardKeys card={row.original} deeds={deeds} />,
   }),
 ]

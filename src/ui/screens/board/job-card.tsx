@@ -139,9 +139,9 @@ export function Unreadable({ card: { id, reason } }: { card: Extract<BoardCard, 
   return (
     <li className="flex flex-col border border-hair bg-base-100 p-3">
       <p className="font-semibold">A job that cannot be read any more</p>
-      <p className="text-ink2 text-aside">It is kept as it is. {reason}</p>
+      <p className="text-ink2 text-aside">It is stored unchanged. {reason}</p>
       <Button className="mt-2 self-start" onClick={() => void take()}>
-        Take it out as it lies
+        Download it as stored
       </Button>
     </li>
   )

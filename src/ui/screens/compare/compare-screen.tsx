@@ -92,7 +92,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
                   </span>
                 </th>
               ))}
-              <th scope="col">Second less first</th>
+              <th scope="col">Second minus first</th>
             </tr>
           </thead>
           <tbody>
@@ -195,9 +195,9 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
           )}
         </div>
         <div>
-          <h2 className="text-lead">Rules that judge otherwise</h2>
+          <h2 className="text-lead">Rules with different results</h2>
           {differences.rules.length === 0 ? (
-            <p>The gravest answer of each rule is the same in both.</p>
+            <p>Both get the same result from every rule.</p>
           ) : (
             <ul>
               {differences.rules.map(({ rule, a: inA, b: inB }) => (

@@ -45,9 +45,9 @@ export function AnswerDialog({
       without="Write why: the sheet begins with it."
       lacks={
         answer === undefined
-          ? 'Choose what it is.'
+          ? 'Choose an answer.'
           : name.trim() === ''
-            ? 'Say who says so: it is let stand on a name.'
+            ? 'Enter who says so. An exception needs a name.'
             : undefined
       }
       action="Put it in the log"
@@ -84,9 +84,7 @@ export function AnswerDialog({
       </fieldset>
       {all.length > 1 && (
         <fieldset className="mt-2">
-          <legend className={CONTROL_CLASS.label}>
-            Of these places alone; none chosen is the whole step
-          </legend>
+          <legend className={CONTROL_CLASS.label}>Only these places (none chosen: the whole step)</legend>
           <div className="flex flex-wrap gap-3">
             {all.map((place) => (
               <TickBox

@@ -31,11 +31,11 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
   return (
     <>
       <fieldset className="grid gap-2">
-        <legend className={CONTROL_CLASS.label}>What is in it already</legend>
+        <legend className={CONTROL_CLASS.label}>Already in the channel</legend>
         {seen === undefined ? (
-          <p>Look along the channel first: what is in it blocks the way.</p>
+          <p>Check the channel first: anything in it blocks the way.</p>
         ) : seen.length === 0 ? (
-          <p>Seen: nothing is in it.</p>
+          <p>Seen: the channel is empty.</p>
         ) : (
           <ul>
             {seen.map((each, i) => (
@@ -60,21 +60,21 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
         )}
         {(seen === undefined || seen.length === 0) && (
           <Button className="min-h-12!" pressed={seen !== undefined} onClick={() => say([])}>
-            It is empty
+            The channel is empty
           </Button>
         )}
-        <TextBox label="Something is in it: what" maxLength={80} value={what} onText={setWhat} />
+        <TextBox label="Object in the channel" maxLength={80} value={what} onText={setWhat} />
         <TickBox checked={fixed} onTick={setFixed}>
-          It is fixed and does not slide
+          The object is fixed and does not slide
         </TickBox>
         <QuantityField
           key={seen?.length ?? 0}
-          label={`How far from the ${channel.ends.low}`}
+          label={`Distance from the ${channel.ends.low}`}
           dimension="length"
           value={undefined}
-          hint="entered with this, it is put in the list"
+          hint="adds it to the list"
           onValue={(value) => {
-            if (name === '') return 'Say first what it is.'
+            if (name === '') return 'Name the object first.'
             if (value < 0 || value > channel.span.toMm - channel.span.fromMm)
               return 'That lies outside this channel.'
             say([...(seen ?? []), { what: name, fromLowMm: Math.round(value * 10) / 10, fixed }])

@@ -35,7 +35,7 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
                   {strip.kind === 'infill'
                     ? 'in the slot'
                     : strip.kind === 'spacer'
-                      ? 'underneath, between the feet: it sets them'
+                      ? 'underneath, between the feet: sets their distance'
                       : 'underneath, outside a foot'}
                 </span>
                 <strong>
@@ -77,9 +77,10 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
         </p>
       ))}
       <Note className="mt-1">
-        The slot is taken to run from inside the one cap to inside the other: tape it before you cut. A strip
-        in the slot is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); those
-        underneath are as long as their gap, for they set the feet. Least bought for the whole job.
+        The slot is assumed to run between the insides of the two caps. Measure it before cutting. A strip in
+        the slot is {rules.stripShrinkPercent} % longer than its gap, for shrinkage (house rule); strips
+        underneath are as long as their gap, because they set the feet. The lengths are the least to buy for
+        the whole job.
       </Note>
     </>
   )

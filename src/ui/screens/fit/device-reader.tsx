@@ -96,7 +96,10 @@ export function DeviceReader({
       state.current = { settling: UNSETTLED, pulled: undefined, given: false }
       setLink({ at: 'there', driver })
     } catch (error) {
-      setLink({ at: 'lost', reason: error instanceof Error ? error.message : 'It could not be connected.' })
+      setLink({
+        at: 'lost',
+        reason: error instanceof Error ? error.message : 'The device could not be connected.',
+      })
     }
   }
   const [chosen, choose] = useState('')
@@ -165,7 +168,7 @@ export function DeviceReader({
         </div>
       )}
       {link.at === 'lost' && (
-        <Problem>{link.reason} What was read before is kept; connect again to go on.</Problem>
+        <Problem>{link.reason} Earlier readings are kept. Connect again to continue.</Problem>
       )}
       {noise !== undefined && <Note>{noise}</Note>}
     </fieldset>

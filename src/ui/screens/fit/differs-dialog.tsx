@@ -38,9 +38,7 @@ export function DiffersDialog({
       title="Say what differs"
       label="What was done, and why"
       without="Write a reason: without one nobody can judge it later."
-      lacks={
-        about.length > 0 && name.trim() === '' ? 'Say who says so: it is let pass on a name.' : undefined
-      }
+      lacks={about.length > 0 && name.trim() === '' ? 'Enter who says so. A waiver needs a name.' : undefined}
       action="Put it in the log"
       onReason={(reason) => {
         logFor(plan, {
@@ -56,7 +54,7 @@ export function DiffersDialog({
       {step.title}
       {open.length > 0 && (
         <fieldset className="mt-2 grid gap-1">
-          <legend className={CONTROL_CLASS.label}>What it is about; only this is let pass</legend>
+          <legend className={CONTROL_CLASS.label}>Applies to (nothing else is waived)</legend>
           {open.map((hold) => (
             <TickBox
               key={hold.id}

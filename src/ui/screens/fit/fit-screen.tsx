@@ -79,13 +79,13 @@ export function FitScreen({ plan }: { plan: Plan }) {
       </JobBar>
       {trouble !== undefined && (
         <Alert variant="error">
-          {trouble} What you do now is only in memory: take the log as a file before you close the page.
+          {trouble} New entries are only in memory. Download the log before you close the page.
         </Alert>
       )}
       {!order.ok ? (
         <main className="p-6">
           <h2 className="text-xl">The steps have no order</h2>
-          <p role="alert">{order.reason} Mend the parts’ sheets: one of them says it comes after itself.</p>
+          <p role="alert">{order.reason} Correct the sheets of the parts: one step comes after itself.</p>
         </main>
       ) : !ready ? (
         <p className="p-6 text-xl" aria-busy>

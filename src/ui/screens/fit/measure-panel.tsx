@@ -31,7 +31,7 @@ const notTaped = (mm: number): string | undefined =>
   mm < 0
     ? 'A tape reads from 0 up.'
     : mm > 10_000
-      ? 'That is longer than any rack: look at the unit.'
+      ? 'That is longer than any rack. Check the unit.'
       : undefined
 
 /** The number that a tower stands on: halves where it stands between two. */

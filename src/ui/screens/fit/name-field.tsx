@@ -10,7 +10,7 @@ export function useShiftName(): { readonly name: string; readonly asks: boolean 
   return { name, asks }
 }
 
-/** Whose word it is; signs what goes into the log from now on. */
+/** Whose word it is; signs every log entry from now on. */
 export function NameField() {
   const fitter = useSettings((store) => store.settings.fitter)
   const change = useSettings((store) => store.change)

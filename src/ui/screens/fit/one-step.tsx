@@ -124,7 +124,7 @@ export function OneStep({
           <PhraseLine phrase={step.detail} />
           {step.hands === 2 && !step.byLoader ? ' Two people.' : ''}
           {step.waitMinutes > 0
-            ? ` Then it waits ${hours(step.waitMinutes)} by itself; go on with what does not hang on it.`
+            ? ` Then leave it for ${hours(step.waitMinutes)} and carry on with other steps.`
             : ''}
         </p>
         {again.has(step.id) && (

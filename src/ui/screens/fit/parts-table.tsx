@@ -7,7 +7,7 @@ import { type BayProgress, partsCheck, type PartsLine, type Plan, type Survey } 
 import { useId, useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
 
-const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box unsaid' } as const
+const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box not stated' } as const
 const HAVE = { have: 'have', toBuy: 'to buy', unsaid: 'unsaid' } as const
 
 function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: number | undefined }) {
@@ -92,7 +92,7 @@ export function PartsTable({
               )
             }}
           >
-            The rest is all there
+            All the others are there
           </Button>
         )}
       </p>

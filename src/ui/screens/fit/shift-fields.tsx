@@ -8,7 +8,7 @@ const TOOLS = [
   ['scale', 'Scale in hand'],
 ] as const
 
-/** Who works here and with what, said once a shift: it signs what goes into the log from now on. */
+/** Who works here and with what, said once a shift: it signs every log entry from now on. */
 export function ShiftFields() {
   const settings = useSettings((store) => store.settings)
   const change = useSettings((store) => store.change)
@@ -19,7 +19,7 @@ export function ShiftFields() {
         label="Who fits it"
         value={settings.fitter}
         maxLength={80}
-        hint="signs what goes into the log from now on"
+        hint="signs every log entry from now on"
         onText={(fitter) => change({ fitter })}
       />
       {TOOLS.map(([tool, label]) => (

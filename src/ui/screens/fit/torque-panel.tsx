@@ -32,11 +32,11 @@ const WHY = {
   sheet: (joint: Joint) => (joint.torque.kind === 'sheet' ? joint.torque.source : ''),
   advice: (joint: Joint) =>
     joint.torque.kind === 'advice'
-      ? `table’s advice for ${joint.fastener.thread} ${joint.torque.grade}, K = ${joint.torque.k}; the maker’s figure goes before it`
+      ? `table’s advice for ${joint.fastener.thread} ${joint.torque.grade}, K = ${joint.torque.k}; the maker’s figure takes precedence`
       : '',
-  refused: () => 'a figure carried over from another rack is not taken',
-  feel: () => 'by feel, short lever, rather loose than crushed',
-  unknown: () => 'nobody gave a figure: find the maker’s',
+  refused: () => 'a figure carried over from another rack is not used',
+  feel: () => 'by feel, short lever, loose rather than crushed',
+  unknown: () => 'no figure: find the maker’s',
 } as const
 
 const atEach = (perSpot: number): string =>
@@ -154,7 +154,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
             value={undefined}
             hint="what the wrench shows"
             onValue={(value, typed) => {
-              if (value <= 0) return 'A pull reads more than 0.'
+              if (value <= 0) return 'A torque reading is more than 0.'
               if (value > 2000) return 'More than 2 000 N·m is no hand tool.'
               logFor(
                 plan,
@@ -188,7 +188,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
         <p>{recheckWords(joint)}.</p>
       ) : (
         <Choice
-          label="Pull one again"
+          label="Tighten one again"
           value=""
           unstated="none"
           options={spots.map((spot) => [spot, spot] as const)}

@@ -57,8 +57,8 @@ export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; p
         dimension="mass"
         value={progress.weighed.get(targetId)}
         onValue={(kg, typed) => {
-          if (kg <= 0) return 'It weighs more than nothing.'
-          if (kg > 2000) return 'No hanging scale reads that much: look at the unit.'
+          if (kg <= 0) return 'A weight is more than 0.'
+          if (kg > 2000) return 'No hanging scale reads that much. Check the unit.'
           weighed(kg, { typed: typedElsewhere('mass', typed), name: scale?.name })
           return undefined
         }}

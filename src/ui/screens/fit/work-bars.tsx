@@ -18,8 +18,8 @@ export function WorkBars({ schedule, steps }: { schedule: Schedule; steps: reado
   return (
     <figure className="mt-3">
       <figcaption className="text-ink2 mb-1 text-aside">
-        One fitter, step after step. Dark: on the longest way, where a minute lost is lost for all. Thin line:
-        waits by itself.
+        One fitter, step after step. Dark: on the critical path, where a lost minute delays the whole job.
+        Thin line: waiting time.
       </figcaption>
       <div className="relative">
         <div className="text-ink2 relative h-6 text-note" aria-hidden>
@@ -59,7 +59,7 @@ export function WorkBars({ schedule, steps }: { schedule: Schedule; steps: reado
                   {title.get(id) ?? id}{' '}
                   <span className="text-ink2">
                     {hours(toMin - fromMin)}
-                    {critical.has(id) && <span className="sr-only">, on the longest way</span>}
+                    {critical.has(id) && <span className="sr-only">, on the critical path</span>}
                   </span>
                 </span>
               </li>

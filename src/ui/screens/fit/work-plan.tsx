@@ -20,7 +20,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
     <div className="mx-auto max-w-[1100px] px-4 pb-8">
       <Panel
         title="How long it takes"
-        note="Hands-on minutes of every step, with what has to wait running beside other work. Unpacking, measuring and the test drive are in it; fetching what is missing is not."
+        note="Hands-on minutes of every step; waiting runs beside other work. Unpacking, measuring and the test drive are included; fetching missing parts is not."
       >
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
           <Fact
@@ -33,14 +33,14 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           <Fact title="Two fitters" framed>
             {hours(two.fromMin)} to {hours(two.toMin)}
           </Fact>
-          <Fact title="How hard" framed note={because.join('; ')}>
+          <Fact title="Difficulty" framed note={because.join('; ')}>
             {HARD[difficulty]}
           </Fact>
         </dl>
         <WorkBars schedule={schedule} steps={steps} />
         <DataTableDisclosure
           title="The steps along the time, slowest"
-          head={['Step', 'From', 'Hands off', 'Hands', 'On the longest way']}
+          head={['Step', 'From', 'Hands off', 'Hands', 'On the critical path']}
           rows={schedule.steps.map(({ id, fromMin, toMin }) => [
             title.get(id) ?? id,
             hours(fromMin),

@@ -41,7 +41,7 @@ function BarPicture({ loaded, loads }: { loaded: LoadedBar; loads: BarLoads }) {
     ...beam.reactions.map((each, i) => `foot ${i + 1} ${each < 0 ? 'lifts' : 'bears'} ${kg(Math.abs(each))}`),
     `largest bending moment ${formatQuantity('torque', Math.abs(moment.nm), units)}`,
     lowest
-      ? `it comes down ${formatQuantity('length', lowest.downMm, units)} at most`
+      ? `it bends down ${formatQuantity('length', lowest.downMm, units)} at most`
       : 'its section is not known',
   ].join('; ')
   return (
@@ -126,8 +126,8 @@ export function BarForces({ survey }: { survey: Survey }) {
   const loadsOf = (index: number) => barLoads(survey.masses, index, state)
   return (
     <Panel
-      title="What each bar does"
-      note="Left is the vehicle's left, seen from behind. Its own weight and its deck's are in it. Bending less never makes a higher limit."
+      title="How each bar bends"
+      note="Left is the vehicle's left, seen from behind. The weight of the bar and of its deck is included. A stiffer bar never raises a limit."
     >
       <Choice
         className="max-w-60"
@@ -151,7 +151,7 @@ export function BarForces({ survey }: { survey: Survey }) {
             'Bending moment',
             'Stress',
             'Yield',
-            'Comes down',
+            'Deflection',
           ]}
           rows={bars.map(({ at, beam, moment, stressMPa, lowest }) => [
             at.bar.name,
@@ -185,7 +185,7 @@ export function BarForces({ survey }: { survey: Survey }) {
       <WhatLands
         survey={survey}
         state={state}
-        title="What lands on each bar"
+        title="Load on each bar"
         supports={survey.bars.map(({ index, bar }) => ({ index, name: bar.name }))}
         of={(mass) => mass.bars}
         own

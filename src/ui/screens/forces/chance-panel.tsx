@@ -54,7 +54,7 @@ function Distribution({ found }: { found: LimitChance }) {
     return (
       <p className="my-2">
         Nothing on it is uncertain: <Quantity dimension="mass" value={margins.p50} />{' '}
-        {margins.p50 < 0 ? 'over, whatever is drawn' : 'left, whatever is drawn'}.
+        {margins.p50 < 0 ? 'over in every draw' : 'left in every draw'}.
       </p>
     )
   return (
@@ -136,7 +136,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
   return (
     <Panel
       title="Chance of exceeding a limit"
-      note={`${formatNumber(DRAWS)} draws of every mass that nobody weighed, as normal deviations; a stated spread holds 19 times out of 20. Plain masses, without the house margin. Not a verdict: the verdict is the bench's.`}
+      note={`${formatNumber(DRAWS)} draws of every mass that nobody weighed, as normal deviations; a stated spread holds 19 times out of 20. Plain masses, without the house margin. This is no verdict. The verdicts are on Load.`}
     >
       {problem.blind.length > 0 && (
         <Problem>
@@ -205,7 +205,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
           </div>
         </div>
       )}
-      {found && !shown && <p>No limit is known that anything stands on.</p>}
+      {found && !shown && <p>No known limit carries any load.</p>}
     </Panel>
   )
 }

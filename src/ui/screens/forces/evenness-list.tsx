@@ -10,7 +10,7 @@ export function EvennessList({ survey }: { survey: Survey }) {
   return (
     <Panel
       title="Evenness"
-      note="Centre of gravity of all that a rack carries against the middle of its feet."
+      note="Centre of gravity of the load on each rack, against the middle of its feet."
     >
       <DataTableDisclosure
         open

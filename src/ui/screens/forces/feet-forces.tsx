@@ -131,7 +131,7 @@ function RackFeet({
       <WhatLands
         survey={survey}
         state={state}
-        title={`${rack.rack.name}: what lands on each foot at rest`}
+        title={`${rack.rack.name}: load on each foot at rest`}
         supports={rack.feet.map(({ index, corner }) => ({ index, name: corner }))}
         of={(mass) => mass.feet}
         own={false}
@@ -140,7 +140,7 @@ function RackFeet({
   )
 }
 
-/** What each foot bears, at rest or in one case of motion. */
+/** Load on each foot, at rest or in one case of motion. */
 export function FeetForces({ survey }: { survey: Survey }) {
   const [load, setLoad] = useState('road')
   const cases = motionCases(survey.plan.use)
@@ -148,7 +148,7 @@ export function FeetForces({ survey }: { survey: Survey }) {
   const racks = survey.racks.filter(({ feet }) => feet.length > 0)
   return (
     <Panel
-      title="What each foot bears"
+      title="Load on each foot"
       note="The load alone, guesses with the house margin. Cases of motion: accelerations of 49 CFR 393.102, the plan's own slopes. Advice on securing; no figure is changed by it."
     >
       <Choice

@@ -32,7 +32,7 @@ export function LiftingList({ survey }: { survey: Survey }) {
   return (
     <Panel
       title="Lifting it up"
-      note="Revised lifting equation, NIOSH 94-110, from memory: now and then, straight, fair grip, hands to 175 cm. It does not speak of ladders. Boxes go up empty first."
+      note="Revised lifting equation, NIOSH 94-110, from memory: now and then, straight, fair grip, hands to 175 cm. It does not cover ladders. Boxes go up empty first."
     >
       {lifts.length === 0 ? (
         <p>Nothing is lifted onto this vehicle.</p>

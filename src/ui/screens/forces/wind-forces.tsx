@@ -10,7 +10,7 @@ export function WindForces({ survey }: { survey: Survey }) {
   return (
     <Panel
       title="Wind of driving"
-      note="Drag by shape after Hoerner, from memory. Uplift is a rough bracket. What one thing shelters of another is not taken off."
+      note="Drag by shape after Hoerner, from memory. Uplift is a rough bracket. The shelter that one thing gives another is not subtracted."
     >
       <p className="text-head">
         <strong>

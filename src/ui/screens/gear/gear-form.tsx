@@ -124,7 +124,7 @@ export function GearForm({
           <>
             {here && (
               <Button type="submit" variant="solid">
-                Save and put it on
+                Save and place it
               </Button>
             )}
             <Button
@@ -132,7 +132,7 @@ export function GearForm({
               variant={here ? 'plain' : 'solid'}
               {...(here ? { onClick: () => void save(false)() } : {})}
             >
-              Save to the shelf
+              Save to stock
             </Button>
           </>
         )

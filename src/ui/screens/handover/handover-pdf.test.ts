@@ -97,7 +97,7 @@ describe('the handover PDF, opened by another reader', () => {
     const { all, surveyed } = await opened()
     for (const words of [
       'Handover: A boat and the long box',
-      'What it may carry',
+      'Load limits',
       'Parked',
       'Cautions',
       'Quay garage',

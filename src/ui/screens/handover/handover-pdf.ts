@@ -166,7 +166,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     for (const line of lines) column.text(`• ${line}`)
   }
   for (const { title, lines } of openingOf(handover)) list(title, lines.map(say))
-  column.heading('What it may carry')
+  column.heading('Load limits')
   const shares = [0.26, 0.18, 0.15, 0.2, 0.21]
   column.row(['Rack', 'State', 'On it now', 'May still be added', 'Weakest link'], shares, true)
   for (const row of handover.limits)
@@ -180,13 +180,13 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
       ],
       shares,
     )
-  column.heading('How high it stands')
+  column.heading('Height')
   column.text(`${say([length(handover.heightMm)])} driving; ${handover.heightOf} is highest.`, {
     bold: true,
   })
   for (const each of handover.clearances) column.text(`${each.name}: ${say(each.say)}`)
   drawSide(column, fonts, input)
-  list('What was fitted', handover.fitted)
+  list('Fitted', handover.fitted)
   if (handover.torques.length > 0) {
     // Its first row may be as many lines as it has places.
     column.heading('Torque', 150)
@@ -200,7 +200,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     ),
   )
   list(
-    'What differs from the sheet',
+    'Deviations from the sheet',
     handover.deviations.map(({ step, reason }) => `${step}: ${reason}`),
   )
   list('Assumed', handover.assumed)

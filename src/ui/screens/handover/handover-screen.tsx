@@ -152,7 +152,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
             </div>
           </div>
         ))}
-        <SheetPart title="What it may carry">
+        <SheetPart title="Load limits">
           <table className="handover-table">
             <thead>
               <tr>
@@ -185,11 +185,11 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
             </tbody>
           </table>
           <Note>
-            The vehicle’s manual and the makers’ sheets rule over this one. The load stands as drawn:
-            elsewhere it lands elsewhere.
+            The vehicle’s manual and the makers’ sheets take precedence. The figures hold for the load as
+            drawn.
           </Note>
         </SheetPart>
-        <SheetPart title="How high it stands">
+        <SheetPart title="Height">
           <p>
             <strong className="text-head">
               <Quantity dimension="length" value={handover.heightMm} />
@@ -203,7 +203,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
           </p>
           <SideDrawing survey={survey} scale={scale} />
         </SheetPart>
-        <SheetPart title="What was fitted">
+        <SheetPart title="Fitted">
           <Lines lines={handover.fitted} />
         </SheetPart>
         {handover.torques.length > 0 && (
@@ -251,7 +251,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
           )}
         </SheetPart>
         {handover.deviations.length > 0 && (
-          <SheetPart title="What differs from the sheet">
+          <SheetPart title="Deviations from the sheet">
             <Lines lines={handover.deviations.map(({ step, reason }) => `${step}: ${reason}`)} />
           </SheetPart>
         )}

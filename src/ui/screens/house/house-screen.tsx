@@ -40,18 +40,18 @@ export function HouseScreen() {
           </Part>
           <Part id="house-keep" title="Backup">
             <p className="mb-2">
-              Everything this browser keeps, as one file or in a folder of yours once a day; and what was
-              removed in the last thirty days.
+              All data of this browser, as one file or in a folder once a day; and items removed in the last
+              thirty days.
             </p>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setDialog('backup')}>Backup</Button>
-              <Button onClick={() => setDialog('removed')}>What was removed</Button>
+              <Button onClick={() => setDialog('removed')}>Removed items</Button>
             </div>
           </Part>
         </div>
         <Part id="house-rules" title="Rules for new jobs">
           <p className="text-ink2 mb-3">
-            A job keeps the rules it was begun with: what is changed here holds for those begun from now on.
+            A job keeps the rules it started with. Changes here apply to new jobs.
           </p>
           {problem !== undefined && <Problem>{problem}</Problem>}
           {ready && (
@@ -59,9 +59,7 @@ export function HouseScreen() {
               rules={house}
               onRules={(rules) => {
                 const read = houseRulesSchema.safeParse(rules)
-                setProblem(
-                  read.success ? undefined : 'This cannot be taken: the figure is out of its bounds.',
-                )
+                setProblem(read.success ? undefined : 'This value is out of bounds.')
                 if (read.success) change({ house: read.data })
                 return read.success
               }}

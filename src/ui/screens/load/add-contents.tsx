@@ -60,7 +60,7 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
     if (added) onClose()
   }
   return (
-    <Modal title="Add a load" onClose={onClose}>
+    <Modal title="Add contents" onClose={onClose}>
       <div className="grid gap-3">
         <Choice label="What" value={kind} options={KINDS} onChange={setKind} />
         <TextField label="Name" value={name ?? USUAL_NAME[kind]} onValue={setName} />
@@ -79,7 +79,7 @@ export function AddLoad({ placementId, onClose }: { placementId: string; onClose
           value={amount?.value}
           typed={amount?.typed}
           onValue={(value, typed) => {
-            if (value < 0) return 'It cannot weigh less than nothing.'
+            if (value < 0) return 'A weight is 0 or more.'
             setAmount({ value, typed })
             return undefined
           }}

@@ -11,7 +11,7 @@ import { refused, usePlan } from '@/ui/state/plan-store'
 function take(ask: Ask, answer: Answer): string | undefined {
   const { plan, run } = usePlan.getState()
   const command = plan && answered(plan, ask, answer)
-  return command ? refused(run(command)) : 'The plan no longer has what this asks about.'
+  return command ? refused(run(command)) : 'The subject of this question is no longer on the plan.'
 }
 
 const DIALOG = { measuring: 'measure', house: 'rules', inside: 'use' } as const

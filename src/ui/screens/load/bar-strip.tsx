@@ -70,7 +70,7 @@ export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
           </Fact>
         )}
         {width && (
-          <Fact title="Widest that would still go over all its bars">
+          <Fact title="Widest thing that fits over all its bars">
             <Quantity dimension="length" value={width.widestMm} />
           </Fact>
         )}

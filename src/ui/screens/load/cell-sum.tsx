@@ -145,7 +145,7 @@ function SumTable({ cell }: { cell: Cell }) {
   const parts = cellParts(cell)
   const shares = parts.some((part) => Math.abs(part.fraction - 1) > 1e-9)
   const margins = parts.some((part) => part.mass.factor !== 1)
-  if (parts.length === 0) return <p>Nothing hangs on it in this state.</p>
+  if (parts.length === 0) return <p>It carries nothing in this state.</p>
   return (
     <div className="overflow-x-auto">
       <Table>
@@ -225,8 +225,7 @@ export function CellSum({ survey }: { survey: Survey }) {
               <Quantity dimension="mass" value={Math.abs(leftKg ?? 0)} />{' '}
               {(leftKg ?? 0) < 0 ? 'over' : 'left'}
             </strong>
-            . It counts{' '}
-            {cell.counting === 'everything' ? 'the rack and all that stands on it' : 'only what stands on it'}
+            . It counts {cell.counting === 'everything' ? 'the rack and its load' : 'only its load'}
             {cell.countingStated ? '' : ' (its source does not say; common practice)'}.
           </>
         )}

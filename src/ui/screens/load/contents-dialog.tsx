@@ -49,9 +49,9 @@ export function LoadDialog({
         actions={
           <>
             <Button type="submit" variant="solid">
-              Keep this load
+              Save
             </Button>
-            <Button onClick={onClose}>Leave it as it was</Button>
+            <Button onClick={onClose}>Cancel</Button>
           </>
         }
       />

@@ -112,8 +112,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
       <FixKeys remedies={remedies} />
       {remedies?.length === 0 && finding.severity === 'stop' && answers.length === 0 && (
         <p className="text-ink2 mt-1 text-aside">
-          None of the changes that were tried clears this by itself. See what else stands against the same
-          thing.
+          None of the changes tried clears this alone. See the other findings about the same thing.
         </p>
       )}
       {finding.severity === 'findOut' && !finding.aside && (

@@ -232,7 +232,7 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
           <thead>
             <tr>
               <th scope="col" className="text-ink2 text-left text-note font-normal">
-                {tableUnit(units)}, held / figure
+                {tableUnit(units)}, carried / limit
               </th>
               {STATES.map((each) => (
                 <th key={each} scope="col" className="text-note font-semibold">
@@ -273,8 +273,8 @@ function NoRack({ survey }: { survey: Survey }) {
   return (
     <p className="mt-1">
       {attachments.length === 0
-        ? `${name} offers nothing yet that holds a rack: say under Vehicle what it has (rails, points, gutters, a bed).`
-        : `${name} brings ${attachments.map((each) => each.name).join(', ')}. Rails and points belong to the vehicle; what it still lacks is the rack: bars across it, a platform, a bed or frame rack. Put one on under Racks.`}
+        ? `${name} has no attachment for a rack yet. Enter one under Vehicle (rails, points, gutters, a bed).`
+        : `${name} brings ${attachments.map((each) => each.name).join(', ')}. It still needs a rack: bars, a platform, a bed rack or a frame rack. Add one under Racks.`}
     </p>
   )
 }

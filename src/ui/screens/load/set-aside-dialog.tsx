@@ -38,8 +38,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
   return (
     <Modal title="Set aside for this job" onClose={onClose}>
       <p className="mb-2">
-        It stays Find out, and the handover sheet opens with it. It is asked again when what it hangs on
-        changes.
+        It stays Find out and heads the handover sheet. It is asked again when the facts behind it change.
       </p>
       <TextBox label="Who sets it aside" maxLength={80} value={by} onText={setBy} />
       <Labelled label="Why" className="mt-2">
@@ -54,7 +53,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
           />
         )}
       </Labelled>
-      {asked && lacking && <Problem>Say who sets it aside, and why.</Problem>}
+      {asked && lacking && <Problem>Enter who sets it aside, and why.</Problem>}
       <Button variant="solid" className="mt-3" onClick={setAside}>
         Set it aside
       </Button>

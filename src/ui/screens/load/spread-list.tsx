@@ -29,7 +29,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
             <>
               {first && last ? (
                 <>
-                  all can be had from <Quantity dimension="length" value={first[0]} />
+                  all fit from <Quantity dimension="length" value={first[0]} />
                   {low.length > 0 && ` (${named(low)})`} to <Quantity dimension="length" value={last[1]} />
                   {high.length > 0 && ` (${named(high)})`}
                 </>

@@ -126,7 +126,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           <LoadField key={load.id} placementId={placementId} load={load} onMore={() => setMore(load.id)} />
         ))}
         <HeldByLine thing={thing} />
-        <Button onClick={() => setAdding(true)}>Add a load</Button>
+        <Button onClick={() => setAdding(true)}>Add contents</Button>
       </div>
       {opened && (
         <LoadDialog

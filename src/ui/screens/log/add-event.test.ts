@@ -30,10 +30,10 @@ describe('an entry by hand', () => {
   })
 
   it.each([
-    [{ ...draft, what: '  ' }, 'Say what.'],
+    [{ ...draft, what: '  ' }, 'Enter what.'],
     [{ ...draft, kind: 'lost', count: '1.5' }, 'How many? A whole number from 1.'],
     [{ ...draft, kind: 'found', count: '0' }, 'How many? A whole number from 1.'],
-    [{ ...draft, kind: 'replaced' }, 'Say what it was replaced by.'],
+    [{ ...draft, kind: 'replaced' }, 'Enter the replacement.'],
     [{ ...draft, kind: 'refitted', rackId: 'gone' }, 'Choose which rack.'],
     [{ ...draft, kind: 'dated', other: 'soon' }, 'Choose the day.'],
   ] as const)('without enough says what it lacks: %o', (given, words) => {

@@ -54,7 +54,7 @@ export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string
   const other = draft.other.trim()
   const note: Note = draft.note.trim() === '' ? {} : { note: draft.note.trim() }
   if (isOnRack(kind)) return onRack(kind, draft, note, racks)
-  if (what === '') return 'Say what.'
+  if (what === '') return 'Enter what.'
   switch (kind) {
     case 'lost':
     case 'found': {
@@ -64,7 +64,7 @@ export function eventOf(draft: Draft, racks: readonly Rack[]): NewEvent | string
         : 'How many? A whole number from 1.'
     }
     case 'replaced':
-      return other === '' ? 'Say what it was replaced by.' : { kind, what, with: other, ...note }
+      return other === '' ? 'Enter the replacement.' : { kind, what, with: other, ...note }
     case 'firstTrip':
       return daySchema.safeParse(other).success ? { kind, what, on: other, ...note } : 'Choose the day.'
     case 'dated':

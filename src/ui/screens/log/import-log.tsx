@@ -58,18 +58,18 @@ export function ImportLog({
   return (
     <>
       <FileButton
-        label="Take in a log file"
+        label="Import a log file"
         says="Log file to take in"
         variant="quiet"
         onFile={(file) => void open(file)}
       />
       {read?.at === 'wrong' && (
-        <Modal title="This log cannot be taken in" onClose={close}>
+        <Modal title="This log cannot be imported" onClose={close}>
           <p role="alert">{read.reason} Nothing was changed.</p>
         </Modal>
       )}
       {preview && read?.at === 'read' && (
-        <Modal title="Take in a log" onClose={close}>
+        <Modal title="Import a log" onClose={close}>
           <p>
             {read.name}: {entries(preview.fresh.length)} not here yet, {preview.known} here already.
           </p>
@@ -102,9 +102,9 @@ export function ImportLog({
               close()
             }}
           >
-            {preview.fresh.length === 0 ? 'Nothing to take in' : `Take in ${entries(preview.fresh.length)}`}
+            {preview.fresh.length === 0 ? 'Nothing to import' : `Take in ${entries(preview.fresh.length)}`}
           </Button>
-          <Note>For thirty days they can be taken back: on the board, What was removed.</Note>
+          <Note>You can take them out again for thirty days: on the board, under Removed items.</Note>
         </Modal>
       )}
     </>

@@ -76,7 +76,7 @@ export function VehicleLog({ carId, onParted }: { carId: string; onParted: () =>
             className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
           >
             <h3 className="text-head">Due</h3>
-            {dues.length === 0 && <p>Nothing is due: no rack is on, as far as this log goes.</p>}
+            {dues.length === 0 && <p>Nothing is due: this log has no rack on the car.</p>}
             <ul>
               {dues.map((due) => (
                 <li

@@ -13,7 +13,7 @@ function CorrectDialog({ event, onClose }: { event: LogEvent; onClose: () => voi
   return (
     <ReasonDialog
       title="Correct an entry"
-      label="Why it does not count"
+      label="Reason"
       without="Write why: the log is read by others."
       action="Strike it out"
       onReason={(reason) => {

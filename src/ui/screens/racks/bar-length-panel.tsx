@@ -29,7 +29,7 @@ function Row({ offer }: { offer: BarLengthOffer }) {
       <td data-label="Past the foot">
         {pastFootMm < 0 ? 'ends before it' : <Quantity dimension="length" value={pastFootMm} />}
       </td>
-      <td data-label="Widest that still goes">
+      <td data-label="Widest thing that fits">
         {widestMm !== undefined && <Quantity dimension="length" value={Math.max(0, widestMm)} />}
       </td>
       {STATES.map((state) => (
@@ -60,7 +60,7 @@ function Lengths({ plan, rackId }: { plan: Plan; rackId: string }) {
       <Table cards aria-label="Lengths of its bars beside each other">
         <thead>
           <tr>
-            {['Bars', 'Length', 'Usable', 'Past the foot', 'Widest that still goes'].map((head) => (
+            {['Bars', 'Length', 'Usable', 'Past the foot', 'Widest thing that fits'].map((head) => (
               <th key={head} scope="col">
                 {head}
               </th>
@@ -70,7 +70,7 @@ function Lengths({ plan, rackId }: { plan: Plan; rackId: string }) {
                 {STATE_WORD[state]}
               </th>
             ))}
-            <th scope="col">What is new against it</th>
+            <th scope="col">New problems</th>
             <th scope="col">
               <span className="sr-only">Take them</span>
             </th>

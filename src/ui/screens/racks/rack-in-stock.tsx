@@ -41,11 +41,11 @@ export function RackInStock({ rack }: { rack: Rack }) {
         ))}
       </ul>
       <p className="text-ink2 mb-2">
-        What this job knows of the rack can be kept in stock for the next one. Where it stands on this vehicle
-        stays with the job.
+        You can save this rack and its figures to stock for the next job. Its position on this vehicle stays
+        with this job.
       </p>
       <Button aria-label={`Keep ${rack.name} in stock as it is here`} onClick={() => void take()}>
-        Keep it in stock as it is here
+        Save it to stock
       </Button>
       {problem !== undefined && <Problem>{problem}</Problem>}
     </details>

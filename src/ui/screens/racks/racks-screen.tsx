@@ -134,8 +134,8 @@ export function RacksScreen({ plan }: { plan: Plan }) {
           </h2>
           <p className="text-ink2 mb-2" aria-live="polite">
             {left > 0
-              ? `Trying them on: ${left} to go.`
-              : `Each was stood on ${plan.vehicle.name} alone and judged by every rule. Left is what its weakest link still takes.`}
+              ? `Trying racks: ${left} to go.`
+              : `Each rack was tried alone on ${plan.vehicle.name} and assessed by every rule. Left: the remaining capacity of its weakest link.`}
           </p>
           <Offers offers={can} caption="Racks that stand on this vehicle" />
           {left === 0 && can.length === 0 && <p>No rack in stock stands on this vehicle as it is.</p>}
@@ -152,7 +152,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
               <ButtonLink href={to('rackForm', { job: plan.id })}>Enter your own rack</ButtonLink>
             ) : (
               <ButtonLink href={to('vehicle', { job: plan.id })}>
-                Say what holds a rack on this vehicle
+                Enter what holds a rack on this vehicle
               </ButtonLink>
             )}
             <ButtonLink variant="word" href={to('compare', { a: plan.id })}>

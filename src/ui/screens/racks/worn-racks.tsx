@@ -41,7 +41,7 @@ export function WornRacks({ plan }: { plan: Plan }) {
           <RackInStock rack={rack} />
         </li>
       ))}
-      {plan.racks.length === 0 && <li>The vehicle wears no rack yet.</li>}
+      {plan.racks.length === 0 && <li>No rack on this vehicle yet.</li>}
       {plan.placements
         .filter(({ status }) => status === 'comesOff')
         .map(({ id, gearId, status }) => {

@@ -70,8 +70,8 @@ export function RulesScreen() {
       <main className="mx-auto max-w-5xl px-4 py-4">
         <p className="max-w-3xl">
           Every finding comes from one of these {CHECKS.length} rules, and during fitting from one of{' '}
-          {BAY_RULES.length} more. What the vehicle’s manual, the makers’ instructions and local law say goes
-          before all of them.
+          {BAY_RULES.length} more. The vehicle’s manual, the makers’ instructions and local law take
+          precedence.
         </p>
         <TextBox label="Find a rule" className="mt-3  w-72" type="search" value={words} onText={setWords} />
         <ol className="mt-4">
@@ -137,7 +137,7 @@ export function RulesScreen() {
                     <dd>{formula}</dd>
                     <dt>{SOURCE_WORD[source.kind]}</dt>
                     <dd>{source.text}</dd>
-                    <dt>Says nothing when</dt>
+                    <dt>Does not apply when</dt>
                     <dd>{nothing}</dd>
                   </dl>
                 </li>
@@ -146,7 +146,7 @@ export function RulesScreen() {
           </>
         )}
         {shown.length + inBay.length === 0 && <p>No rule has those words.</p>}
-        <h2 className="mt-6 text-head">Local rules kept here</h2>
+        <h2 className="mt-6 text-head">Local rules in Ypsos</h2>
         <p className="text-ink2">Each is a summary from memory, no legal advice: check your local rules.</p>
         <ul className="mt-2 list-disc pl-5">
           {LOCAL_RULES.map(({ id, place, source, mark }) => (

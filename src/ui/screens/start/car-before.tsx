@@ -63,7 +63,7 @@ export function CarBefore({
         Whose car
       </h2>
       <p className="text-ink2 mb-2">
-        Each car has a log of its own. One that was here before is found by plate, number or customer.
+        Each car has its own log. Search an earlier car by plate, number or customer.
       </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
         {fields.map(([field, label]) => (

@@ -92,7 +92,7 @@ export function StartScreen() {
   const again = async (jobId: string) => {
     const stored = await loadPlan(jobId)
     if (!stored?.ok) {
-      setTrouble('The job of that car does not read any more: begin with the vehicle.')
+      setTrouble('The job of that car cannot be read. Start with the vehicle.')
       return
     }
     const { vehicle: same, racks: worn, car, job } = stored.plan
@@ -167,7 +167,7 @@ export function StartScreen() {
             <p className="text-ink2 mb-2">
               {fitting.length === 0
                 ? 'No rack in stock stands on this vehicle yet. Enter one, or start without.'
-                : 'Press each that it wears; a cab rack and a bed rack can stand on one vehicle.'}
+                : 'Choose each rack on the vehicle; a cab rack and a bed rack can share one vehicle.'}
             </p>
             <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
               {fitting.map((rack) => {
@@ -195,7 +195,7 @@ export function StartScreen() {
               3. Name
             </h2>
             <TextBox
-              label="What the job is called"
+              label="Name of the job"
               maxLength={120}
               value={name}
               placeholder={`${vehicle.name}, new job`}

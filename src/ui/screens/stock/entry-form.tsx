@@ -69,7 +69,7 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
             <Button type="submit" variant="solid">
               Keep this {LIST_WORD[kind].one}
             </Button>
-            <Button onClick={onClose}>Leave it as it was</Button>
+            <Button onClick={onClose}>Cancel</Button>
           </>
         }
       />

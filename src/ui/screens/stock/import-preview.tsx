@@ -26,7 +26,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
     const entries = [...changed, ...added].map((item): StockEntry => ({ kind, item }))
     const saved = await saveAllInStock(entries)
     if (!saved.ok) {
-      setReason(`${saved.reason} Nothing was taken.`)
+      setReason(`${saved.reason} Nothing was imported.`)
       return
     }
     await reloadOwn()
@@ -53,8 +53,8 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       )}
       {good > 0 && (
         <>
-          <h3 className="mt-3 text-said">Taken, if you say so</h3>
-          <ul className="max-h-40 overflow-auto" tabIndex={0} aria-label="Entries that would be taken">
+          <h3 className="mt-3 text-said">Entries to import</h3>
+          <ul className="max-h-40 overflow-auto" tabIndex={0} aria-label="Entries to import">
             {[...changed, ...added].slice(0, 60).map((item) => (
               <li key={item.id}>
                 {item.name} <span className="text-ink2">({item.id})</span>
@@ -71,7 +71,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
               : `Take ${lines(good)}`}
           </Button>
         )}
-        <Button onClick={onClose}>Take nothing</Button>
+        <Button onClick={onClose}>Cancel</Button>
       </div>
     </Modal>
   )

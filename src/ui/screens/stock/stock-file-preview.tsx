@@ -31,7 +31,7 @@ export function StockFilePreview({
   const take = async () => {
     const saved = await saveAllInStock(wanted)
     if (!saved.ok) {
-      setReason(`${saved.reason} Nothing was taken.`)
+      setReason(`${saved.reason} Nothing was imported.`)
       return
     }
     await reloadOwn()
@@ -41,13 +41,13 @@ export function StockFilePreview({
     <Modal title={`What ${file} would do`} onClose={onClose} wide>
       {reason !== undefined && <Problem>{reason}</Problem>}
       <p>
-        {entries(added.length)} would be added, {entries(changed.length)} would take the place of what is
-        here, {entries(same)} say what is here already.
+        {entries(added.length)} would be added, {entries(changed.length)} would replace entries here,{' '}
+        {entries(same)} are the same here already.
       </p>
       {changed.length > 0 && (
         <>
-          <h3 className="mt-3 text-said">Here under the same name, and not the same</h3>
-          <ul className="max-h-[40dvh] overflow-y-auto" aria-label="Would take the place of what is here">
+          <h3 className="mt-3 text-said">Different here under the same name</h3>
+          <ul className="max-h-[40dvh] overflow-y-auto" aria-label="Would replace the entry here">
             {changed.map((each) => (
               <li key={key(each)} className="border-hair border-b">
                 <TickBox
@@ -69,7 +69,7 @@ export function StockFilePreview({
         </>
       )}
       <Button variant="solid" className="mt-3" disabled={wanted.length === 0} onClick={() => void take()}>
-        {wanted.length === 0 ? 'Nothing to take in' : `Take in ${entries(wanted.length)}`}
+        {wanted.length === 0 ? 'Nothing to import' : `Take in ${entries(wanted.length)}`}
       </Button>
     </Modal>
   )

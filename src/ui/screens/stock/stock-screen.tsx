@@ -111,7 +111,7 @@ export function StockScreen() {
               Download all as JSON
             </Button>
             <FileButton
-              label="Take in a file"
+              label="Import a file"
               says="A CSV or JSON file to take in"
               accept=".csv,.json,text/csv,application/json"
               onFile={(file) => void takeFile(file)}
@@ -203,7 +203,7 @@ export function StockScreen() {
         />
       )}
       {open?.what === 'problems' && (
-        <Modal title="This file was not taken in" onClose={close}>
+        <Modal title="Import failed" onClose={close}>
           <p className="mb-2">
             <strong>{open.file}</strong>: nothing was changed.
           </p>

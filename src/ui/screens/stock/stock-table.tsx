@@ -80,7 +80,7 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
                 <SortHead key={header.id} header={header} />
               ))}
               <th scope="col">
-                <span className="sr-only">What to do with it</span>
+                <span className="sr-only">Actions</span>
               </th>
             </tr>
           ))}
