@@ -31,7 +31,7 @@ describe('the room that a browser gives', () => {
     const { words, scarce } = roomWords(await roomLeft())
     expect(scarce).toBe(true)
     expect(words).toContain('80 MB of 100 MB are taken. Storage is nearly full')
-    expect(words).toContain('may clear it')
+    expect(words).toContain('may clear the data')
   })
 
   it('is not known where the browser does not say, or has no such thing', async () => {

@@ -4,7 +4,7 @@ import { own } from '../units/own'
 import { answerOf } from './answers'
 import { FACTS, type FactKind } from './evidence-facts'
 import { holdsOf } from './holds'
-import { askedOf } from './proof'
+import { askedOf, type ProofItem } from './proof'
 import { stepFindings } from './step-findings'
 import { OF_THING, type FactName, type Step, type Task } from './steps/step'
 
@@ -16,15 +16,13 @@ interface EvidenceRule {
 
 const ofThing = ({ group }: Step): boolean => group.startsWith(OF_THING)
 
-/** Of proofs those that hang on something of the plan; another is asked once. */
-const PROOFS: readonly (readonly [items: RegExp, hangs: EvidenceRule])[] = [
-  [/^(seat|shake|second-click)$/, { evidence: 'seat and shake', on: ['bars', 'feet', 'parts'] }],
-  [
-    /^(hatch|tailgate|sunroof|antenna)-|^doors$/,
-    { evidence: 'what opens or swings', on: ['opening', 'swing'] },
-  ],
-  [/^(drive|after-drive)$/, { evidence: 'the drive', on: ['speed', 'outside', 'load'] }],
-]
+/** What the evidence of each kind of proof depends on. */
+const PROOFS: Readonly<Record<ProofItem['evidence'], EvidenceRule>> = {
+  seat: { evidence: 'seat and shake', on: ['bars', 'feet', 'parts'] },
+  opens: { evidence: 'what opens or swings', on: ['opening', 'swing'] },
+  drive: { evidence: 'the drive', on: ['speed', 'outside', 'load'] },
+  once: { evidence: 'what was seen once', on: [] },
+}
 
 type Kind = Task['kind']
 
@@ -45,8 +43,7 @@ const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step:
   channel: () => ({ evidence: 'what was loaded', on: ['channel', 'bars'] }),
   cut: () => ({ evidence: 'what was cut', on: ['cuts', 'bars'] }),
   confirm: () => ({ evidence: 'what was confirmed', on: ['holes'] }),
-  prove: ({ item }) =>
-    PROOFS.find(([items]) => items.test(item.id))?.[1] ?? { evidence: 'what was seen once', on: [] },
+  prove: ({ item }) => PROOFS[item.evidence],
   tell: () => ({ evidence: 'told and handed over', on: ['printed'] }),
 }
 

@@ -9,6 +9,8 @@ export interface ProofItem {
   readonly title: string
   readonly detail: string
   readonly minutes: number
+  /** What its result depends on: the seat of the rack, a part that opens, the drive, or nothing that changes later. */
+  readonly evidence: 'seat' | 'opens' | 'drive' | 'once'
   /** A test drive has a speed, km/h, and cases: each is driven by itself, or said not to be. */
   readonly kmH?: number
   readonly cases?: readonly DriveCase[]
@@ -36,6 +38,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       title: 'Every foot sits flush',
       detail: 'Look along each rail or edge: pad flat, hook home, notch in line, nothing pinched.',
       minutes: 3,
+      evidence: 'seat',
     },
     racks.some(({ rack }) =>
       rack.parts.some(({ fasteners }) =>
@@ -47,6 +50,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
           title: 'Second click',
           detail: 'Close each clicking joint once more: it must click at once.',
           minutes: 3,
+          evidence: 'seat',
         }
       : undefined,
     {
@@ -54,18 +58,21 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       title: 'Shake it',
       detail: 'Push and pull at each corner and at the bars’ middles: the vehicle moves, the rack does not.',
       minutes: 2,
+      evidence: 'seat',
     },
     ...obstacles('hatch').map((each) => ({
       id: `hatch-${each.id}`,
       title: `Open the ${each.name} all the way`,
       detail: 'Slowly the first time, a hand at its edge.',
       minutes: 2,
+      evidence: 'opens' as const,
     })),
     ...obstacles('tailgate').map((each) => ({
       id: `tailgate-${each.id}`,
       title: `Drop the ${each.name}`,
       detail: 'All the way, with everything in place.',
       minutes: 2,
+      evidence: 'opens' as const,
     })),
     ...obstacles('sunroof').flatMap((each) => [
       {
@@ -73,12 +80,14 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
         title: `Tilt the ${each.name}`,
         detail: 'One that slides clear under a bar may still hit it when it tilts.',
         minutes: 1,
+        evidence: 'opens' as const,
       },
       {
         id: `sunroof-slide-${each.id}`,
         title: `Slide the ${each.name}`,
         detail: 'All the way open, and shut again.',
         minutes: 1,
+        evidence: 'opens' as const,
       },
     ]),
     {
@@ -86,24 +95,28 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       title: 'Open every door',
       detail: 'Over the seals and past the feet; look for heads at the bar ends.',
       minutes: 2,
+      evidence: 'opens' as const,
     },
     ...obstacles('antenna').map((each) => ({
       id: `antenna-${each.id}`,
       title: 'Try the antenna',
       detail: `Radio and whatever else the ${each.name} serves, before and after.`,
       minutes: 3,
+      evidence: 'opens' as const,
     })),
     {
       id: 'front',
       title: 'Look from the front',
       detail: 'Bars level with the roof, alike left and right.',
       minutes: 1,
+      evidence: 'once',
     },
     {
       id: 'drive',
       title: 'Drive it',
       detail: 'Case by case, up to this speed; record how loud it is at this speed only.',
       minutes: 15,
+      evidence: 'drive',
       kmH: plan.use.roadKmH,
       cases: driveCases(rules),
     },
@@ -112,6 +125,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       title: 'Look again after the drive',
       detail: 'Every joint by hand, every strap.',
       minutes: 4,
+      evidence: 'drive',
     },
   ]
   return items.filter((each) => each !== undefined)

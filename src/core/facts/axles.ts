@@ -24,9 +24,9 @@ const cached = new WeakMap<Survey, readonly AxleVerdict[]>()
 export function axleVerdicts(survey: Survey): readonly AxleVerdict[] {
   const before = cached.get(survey)
   if (before) return before
-  const assessment = judgeAxles(survey)
-  cached.set(survey, assessment)
-  return assessment
+  const axleVerdict = judgeAxles(survey)
+  cached.set(survey, axleVerdict)
+  return axleVerdict
 }
 
 function judgeAxles(survey: Survey): AxleVerdict[] {
@@ -37,7 +37,7 @@ function judgeAxles(survey: Survey): AxleVerdict[] {
   if (!vehicle.axleLimitKg || kerb === undefined || ownRear === undefined || survey.racks.length === 0)
     return []
   const limits = vehicle.axleLimitKg
-  const assessment: AxleVerdict[] = []
+  const axleVerdict: AxleVerdict[] = []
   for (const state of ['road', 'trail'] as const) {
     const there = masses.filter((mass) => mass.states.includes(state))
     const rear = there.map((mass) => rearShareOf(vehicle, mass))
@@ -75,8 +75,8 @@ function judgeAxles(survey: Survey): AxleVerdict[] {
           limitUse,
         ],
       }
-      assessment.push({ axle, state, comparison, countedKg, verdict: judgeComparison(comparison) })
+      axleVerdict.push({ axle, state, comparison, countedKg, verdict: judgeComparison(comparison) })
     }
   }
-  return assessment
+  return axleVerdict
 }

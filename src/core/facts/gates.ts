@@ -64,8 +64,8 @@ export function gateDoubt(
   plan: Plan,
 ): { readonly comparison: Comparison; readonly use: FactUse; readonly needs: number } | undefined {
   for (const comparison of gateComparisons(at, plan)) {
-    const assessment: ComparisonVerdict = judgeComparison(comparison)
-    const [doubt] = assessment.is === 'hangs' ? assessment.doubts : []
+    const result: ComparisonVerdict = judgeComparison(comparison)
+    const [doubt] = result.is === 'hangs' ? result.doubts : []
     const [use] = doubt?.uses ?? []
     if (doubt && use) return { comparison, use, needs: doubt.needs ?? 0 }
   }

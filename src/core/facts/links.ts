@@ -211,9 +211,9 @@ export function linkVerdict(
     asked.set(loadPath, cached)
   }
   if (cached.has(cell)) return cached.get(cell)
-  const assessment = linkInDoubt(cell, plan)
-  cached.set(cell, assessment)
-  return assessment
+  const result = linkInDoubt(cell, plan)
+  cached.set(cell, result)
+  return result
 }
 
 const unsettled = new WeakMap<LoadPath, ReadonlyMap<Cell, LinkVerdict>>()
@@ -224,8 +224,8 @@ export function unsettledLinks(survey: Pick<Survey, 'loadPath' | 'plan'>): Reado
   if (before) return before
   const links = new Map<Cell, LinkVerdict>()
   for (const cell of survey.loadPath.cells) {
-    const assessment = linkVerdict(cell, survey)
-    if (assessment && assessment !== SURELY) links.set(cell, assessment)
+    const result = linkVerdict(cell, survey)
+    if (result && result !== SURELY) links.set(cell, result)
   }
   unsettled.set(survey.loadPath, links)
   return links

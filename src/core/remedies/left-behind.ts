@@ -76,7 +76,7 @@ function wasHidden(each: Finding, finding: Finding, before: Before, after: Surve
   return (
     before.asked().has(each.id) ||
     (each.rule === 'guessed-mass' &&
-      after.masses.some(({ id, basis }) => basis === 'unknown' && each.id.includes(` ${id} `)))
+      after.masses.some(({ id, basis }) => basis === 'unknown' && each.concerns?.massId === id))
   )
 }
 

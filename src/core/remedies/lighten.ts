@@ -143,8 +143,8 @@ export function lightenLayer(survey: Survey, finding: Finding, stock: RemedyStoc
   const cell = cellOfFinding(survey, finding)
   if (!cell || cell.limit.kind === 'missing') return []
   const overKg = Math.max(0, cell.countedKg - cell.limit.kg)
-  const assessment = linkVerdict(cell, survey)
-  if (overKg === 0 && (!assessment || assessment.doubts.length + assessment.others.length === 0)) return []
+  const result = linkVerdict(cell, survey)
+  if (overKg === 0 && (!result || result.doubts.length + result.others.length === 0)) return []
   const parts = cellParts(cell).filter(isCargo)
   return [
     ...lowered(

@@ -59,12 +59,12 @@ export const notLooked = (sentence: Phrase, ask: Ask): FindingDraft => ({
   ask,
 })
 
-/** A finding as its check says it: what it is about, and the check gives the rule and what every id begins with. */
+/** A finding before its check adds the rule and the id; `about` is the rest of the id. */
 export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'aside' | 'together'> & { readonly about: string }
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
 
-/** What a check says, with its rule and its id. Written out field by field: to copy an object less one of its keys costs as much as most checks. */
+/** A draft with its rule and its id. Fields are copied one by one: copying an object without one of its keys takes as long as most checks. */
 function named(rule: string, draft: FindingDraft): Finding {
   const finding: Writable<Finding> = {
     id: `${rule} ${draft.about}`,
@@ -74,16 +74,17 @@ function named(rule: string, draft: FindingDraft): Finding {
     subject: draft.subject,
     sentence: draft.sentence,
   }
-  const { measured, limit, margin, ask, nearStop } = draft
+  const { measured, limit, margin, ask, nearStop, concerns } = draft
   if (measured) finding.measured = measured
   if (limit) finding.limit = limit
   if (margin) finding.margin = margin
   if (ask) finding.ask = ask
   if (nearStop) finding.nearStop = nearStop
+  if (concerns) finding.concerns = concerns
   return finding
 }
 
-/** Declares a check; it holds no opinion of its own. Every finding of it carries its rule, and an id that begins with it. */
+/** Declares a check. Every finding of it carries the id of the check as its rule, and an id that begins with it. */
 export function check<const Id extends string>({
   run,
   ...rule

@@ -103,6 +103,13 @@ export interface Finding extends Readonly<z.infer<typeof findingHeadSchema>> {
   readonly ask?: Ask
   /** A named person has set this question aside for this job. */
   readonly aside?: Aside
+  /** More of its subject, for fixes; not printed. */
+  readonly concerns?: {
+    readonly massId?: string
+    readonly axle?: 'front' | 'rear'
+    /** A bar that is at the other end of its rack than its mark says. */
+    readonly wrongEnd?: true
+  }
 }
 
 const isSeverity = (outcome: Outcome): outcome is Severity => outcome !== 'notLooked' && outcome !== 'nothing'

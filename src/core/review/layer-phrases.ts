@@ -8,7 +8,7 @@ import type { Cell } from '../survey/load-path/limit'
 import type { Survey } from '../survey/survey'
 import { linkVerdict, type LinkComparison, type LinkVerdict } from '../facts/links'
 import type { Ask, Where } from './ask'
-import { IN_STATE, type Severity } from './finding'
+import { IN_STATE, type Finding, type Severity } from './finding'
 import { kg, missing, type Phrase, toSpare } from '../units/phrase'
 
 /** Where a figure was read, in a few words. */
@@ -90,9 +90,14 @@ export function cellFinding(
   severity: Severity,
   cell: Cell,
   sentence: Phrase,
-  more: { readonly about?: string; readonly ask?: Ask; readonly comparison?: LinkComparison } = {},
+  more: {
+    readonly about?: string
+    readonly ask?: Ask
+    readonly comparison?: LinkComparison
+    readonly concerns?: Finding['concerns']
+  } = {},
 ): FindingDraft {
-  const { about, ask, comparison } = more
+  const { about, ask, comparison, concerns } = more
   const { layer, state, limit } = cell
   const counted = comparison?.countedKg ?? cell.countedKg
   const draft: FindingDraft = {
@@ -102,6 +107,7 @@ export function cellFinding(
     subject: { layerId: layer.id, placementIds: layer.placementIds },
     measured: kg(counted),
     sentence,
+    ...(concerns && { concerns }),
   }
   // Most findings are of links: what they do not say is not put together and taken apart again.
   if (limit.kind === 'missing') return ask ? { ...draft, ask } : draft
@@ -111,18 +117,18 @@ export function cellFinding(
 }
 
 /** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */
-export const holdsSurely = (assessment: LinkVerdict | undefined): boolean =>
-  assessment !== undefined &&
-  (assessment.verdict.is === 'within' || assessment.verdict.is === 'together') &&
-  assessment.others.length === 0 &&
-  assessment.otherwise === undefined
+export const holdsSurely = (result: LinkVerdict | undefined): boolean =>
+  result !== undefined &&
+  (result.verdict.is === 'within' || result.verdict.is === 'together') &&
+  result.others.length === 0 &&
+  result.otherwise === undefined
 
 /** Stop or Clear for a cell with a known limit; nothing where another check has the word. */
 export function* overOrClear(cell: Cell, survey: Survey): Iterable<FindingDraft> {
-  const assessment = linkVerdict(cell, survey)
-  if (cell.limit.kind === 'missing' || !assessment) return
+  const result = linkVerdict(cell, survey)
+  if (cell.limit.kind === 'missing' || !result) return
   const left = cell.limit.kg - cell.countedKg
-  if (assessment.verdict.is === 'over')
+  if (result.verdict.is === 'over')
     yield cellFinding(
       'stop',
       cell,
@@ -130,7 +136,7 @@ export function* overOrClear(cell: Cell, survey: Survey): Iterable<FindingDraft>
         ? [...holdsPhrase(cell), ', and its figure allows nothing there: ', ...limitPhrase(cell), '.']
         : [...holdsPhrase(cell), ', ', missing(kg(-left)), ' over ', ...limitPhrase(cell), '.'],
     )
-  else if (holdsSurely(assessment) && cell.limit.kind !== 'assumed')
+  else if (holdsSurely(result) && cell.limit.kind !== 'assumed')
     yield cellFinding('clear', cell, [
       ...holdsPhrase(cell),
       cell.limit.kind === 'driving' ? ', at least ' : ', ',

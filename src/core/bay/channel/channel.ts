@@ -12,6 +12,8 @@ interface InChannel {
   readonly id: string
   readonly name: string
   readonly atMm: number
+  /** The thing that the nut holds, where it holds one. */
+  readonly placementId?: string
 }
 
 /** A channel with its two ends; an end may be closed for good. */
@@ -158,7 +160,7 @@ export function channelsFor(survey: Survey, { placement: { id } }: ThingAt): rea
     const found = new Map<string, BarChannel[]>()
     for (const channel of barChannels(survey))
       for (const placementId of new Set(
-        channel.channel.wanted.map((nut) => nut.id.slice(0, nut.id.lastIndexOf('/'))),
+        channel.channel.wanted.flatMap(({ placementId: of }) => (of === undefined ? [] : [of])),
       ))
         found.set(placementId, [...(found.get(placementId) ?? []), channel])
     cached = found
@@ -179,6 +181,7 @@ function channelsOf(survey: Survey): BarChannel[] {
     const nutsOf = (thing: ThingAt) =>
       contactYs(thing).map((atMm, i): InChannel => ({
         id: `${thing.placement.id}/${i}`,
+        placementId: thing.placement.id,
         name: `${thing.gear.name}, ${atMm < 0 ? 'left' : 'right'} of centre`,
         atMm,
       }))

@@ -48,6 +48,7 @@ export function gearSteps(
       minutes: step.minutes ?? { from: 5, to: 8 },
       waitMinutes: step.waitMinutes ?? 0,
       hands: step.hands ?? 1,
+      ...(step.decidesSpread && { purpose: 'decidesSpread' as const }),
       tools: step.tools ?? [],
       task: { kind: 'do', on: ['words', 'thing'] },
     }),

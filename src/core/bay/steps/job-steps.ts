@@ -74,15 +74,7 @@ export function jobSteps(
   }
   const things = fittedThings(survey)
   const gear = things.flatMap((thing) => gearSteps(survey, thing, rules, fixedBy))
-  const decides = [
-    ...gear.filter(({ group, id }) =>
-      things.some(
-        (thing) =>
-          `gear:${thing.placement.id}` === group &&
-          thing.gear.work?.steps?.some((step) => step.decidesSpread && id.endsWith(`/${step.id}`)),
-      ),
-    ),
-  ].map(({ id }) => id)
+  const decides = gear.filter(({ purpose }) => purpose === 'decidesSpread').map(({ id }) => id)
   const channels = [...barChannels(survey), ...bedChannels(survey)].map((channel) => {
     const inBed = survey.racks.some(
       ({ rack, attachments }) =>
@@ -102,15 +94,13 @@ export function jobSteps(
   })
   const weigh = weighSteps(survey, weighed, [COUNT])
   // What closes a channel comes after all that stands in it; what the gear decides comes before the bars are placed.
-  const closing = new Set(['caps', 'strips'])
   const rackList = racks.flatMap(({ id, steps }) => {
     const onIt = gear.filter((step) => step.rackId === id).map((step) => step.id)
     const loads = channels.filter(({ rackId }) => rackId === id).map((step) => step.id)
     return steps.map((step) => {
-      const key = step.id.slice(id.length + 1)
       // What comes off makes room first.
-      const room = key === 'lift-on' ? off.map((each) => each.id) : []
-      const later = [...room, ...(closing.has(key) ? [...onIt, ...loads] : [])]
+      const room = step.purpose === 'liftOn' ? off.map((each) => each.id) : []
+      const later = [...room, ...(step.purpose === 'closesChannel' ? [...onIt, ...loads] : [])]
       const bed =
         step.stage === 'start'
           ? loads.filter((load) => channels.find((each) => each.id === load)?.stage === 'vehicle')

@@ -156,7 +156,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           ? 'Hooks over the edge, feet on their pads, nothing tightened.'
           : 'Two people, one a side; set it down on its feet, never drag it.',
       ],
-      { minutes: about(5), hands: 2, footIds, ...byWord('parts') },
+      { minutes: about(5), hands: 2, footIds, purpose: 'liftOn', ...byWord('parts') },
     ),
     step(
       'start-by-hand',
@@ -264,12 +264,14 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             {
               minutes: about(8),
               tools: ['shears', 'soap and water'],
+              purpose: 'closesChannel',
               ...asking({ kind: 'cut', rackId: own.id }),
             },
           ),
           step('caps', 'trim', 'End caps on', ['Every nut is in its channel: after this nothing enters.'], {
             after: [`${own.id}/strips`],
             minutes: about(3),
+            purpose: 'closesChannel',
             ...byWord('cuts', 'bars'),
           }),
         ]

@@ -28,7 +28,7 @@ function barSeatFixes(survey: Survey, finding: Finding): Candidate[] {
   const at = survey.bars.find(({ bar }) => bar.id === finding.subject.barId)
   if (!at) return barsMoved(survey)
   const wrong = wrongEnds(survey).find((each) => each.at === at)
-  if (wrong && finding.id === `bar-seat mark ${at.bar.id}`) return [exchanged(at.bar, wrong.inItsPlace.bar)]
+  if (wrong && finding.concerns?.wrongEnd) return [exchanged(at.bar, wrong.inItsPlace.bar)]
   const seats = seatsOfBar(survey, at)
   const xMm = seats?.atMm ?? (seats?.within && nearest(seats.within, at.bar.xMm))
   if (xMm === undefined) return barsMoved(survey)

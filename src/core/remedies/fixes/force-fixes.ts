@@ -79,7 +79,7 @@ function bendingFixes(survey: Survey, finding: Finding): readonly Candidate[] {
 /** Less of what burdens an axle, further from it, or off. */
 function axleFixes(survey: Survey, finding: Finding): readonly Candidate[] {
   const now = axleVerdicts(survey).find(
-    ({ axle, state }) => state === finding.state && finding.id.startsWith(`axles ${axle} `),
+    ({ axle, state }) => state === finding.state && finding.concerns?.axle === axle,
   )
   if (!now) return []
   const over: Over = (after) => {

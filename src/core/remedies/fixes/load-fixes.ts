@@ -80,7 +80,7 @@ function evennessFixes(survey: Survey, finding: Finding): Candidate[] {
 function peopleDrivingFixes({ masses }: Survey, finding: Finding): Candidate[] {
   return masses
     .filter(isPeople)
-    .filter((mass) => finding.id.startsWith(`people-driving ${mass.id} `))
+    .filter((mass) => finding.concerns?.massId === mass.id)
     .map((mass) => ({
       kind: 'change',
       message: [`${mass.label}: parked only`],

@@ -25,6 +25,7 @@ function* axleFindings(
     yield {
       ...common,
       about: `${axle} ${state}`,
+      concerns: { axle },
       severity: over ? 'stop' : 'clear',
       sentence: [
         ...bears,
@@ -41,6 +42,7 @@ function* axleFindings(
     yield {
       ...common,
       about: `${axle} ${asked.about} ${state}`,
+      concerns: { axle },
       severity: 'findOut',
       sentence: [
         ...bears,
@@ -72,8 +74,8 @@ export const axles = check({
   *run(survey) {
     const { vehicle } = survey.plan
     if (survey.racks.length === 0) return
-    const assessment = axleVerdicts(survey)
-    if (!any(assessment)) {
+    const axleVerdict = axleVerdicts(survey)
+    if (!any(axleVerdict)) {
       yield notLooked(
         [
           vehicle.axleLimitKg
@@ -88,6 +90,6 @@ export const axles = check({
       )
       return
     }
-    for (const each of assessment) yield* axleFindings(survey, each)
+    for (const each of axleVerdict) yield* axleFindings(survey, each)
   },
 })

@@ -32,6 +32,7 @@ export const barSeat = check({
     for (const { at, marked, inItsPlace } of wrongEnds(survey))
       yield {
         about: `mark ${at.bar.id}`,
+        concerns: { wrongEnd: true },
         severity: 'stop',
         state: 'all',
         subject: { placementIds: [], barId: at.bar.id, rackId: at.rack.id },

@@ -28,9 +28,9 @@ export const countsUnstated = check({
   turnedBy: {},
   nothing: 'No verdict depends on what a figure counts.',
   *run(survey) {
-    for (const [cell, assessment] of unsettledLinks(survey)) {
-      if (!assessment.otherwise) continue
-      const { comparison, countedKg, otherwiseKg } = assessment.otherwise
+    for (const [cell, result] of unsettledLinks(survey)) {
+      if (!result.otherwise) continue
+      const { comparison, countedKg, otherwiseKg } = result.otherwise
       const { rating } = comparison
       const [withOwn, without] =
         cell.counting === 'everything' ? [countedKg, otherwiseKg] : [otherwiseKg, countedKg]

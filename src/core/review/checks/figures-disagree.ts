@@ -151,8 +151,8 @@ export const figuresDisagree = check({
     yield* conflictingWeights(survey)
     const links = unsettledLinks(survey)
     for (const cell of survey.loadPath.cells) {
-      const assessment = links.get(cell)
-      if (assessment) yield* weightsOf(cell, assessment)
+      const result = links.get(cell)
+      if (result) yield* weightsOf(cell, result)
       const conflicts = conflictingFiguresOf(cell)
       if (!conflicts) continue
       const { all, held } = conflicts

@@ -58,16 +58,19 @@ function sentenceOf(cell: Cell, { verdict }: LinkVerdict, doubt: LinkDoubt): Phr
   ]
 }
 
-function* ofCell(cell: Cell, assessment: LinkVerdict, { plan: { rules } }: Survey): Iterable<FindingDraft> {
+function* ofCell(cell: Cell, result: LinkVerdict, { plan: { rules } }: Survey): Iterable<FindingDraft> {
   const asked = new Set<string>()
-  for (const doubt of assessment.doubts) {
+  for (const doubt of result.doubts) {
     const [of] = massesOf(cell, doubt)
-    const about = moreThanOne(doubt.uses) ? 'guesses' : of?.id
-    if (!of || about === undefined || asked.has(about)) continue
+    if (!of) continue
+    const together = moreThanOne(doubt.uses)
+    const about = together ? 'guesses' : of.id
+    if (asked.has(about)) continue
     asked.add(about)
     const ask = askMass(of)
-    yield cellFinding('findOut', cell, sentenceOf(cell, assessment, doubt), {
+    yield cellFinding('findOut', cell, sentenceOf(cell, result, doubt), {
       about,
+      ...(!together && { concerns: { massId: of.id } }),
       comparison: doubt.comparison,
       ...(ask ? { ask } : {}),
     })
@@ -106,8 +109,8 @@ export const guessedMass = check({
     const links = unsettledLinks(survey)
     const all = survey.plan.rules.guess.school === 'weighIt' ? survey.loadPath.cells : links.keys()
     for (const cell of all) {
-      const assessment = linkVerdict(cell, survey)
-      if (assessment && cell.limit.kind !== 'missing') yield* ofCell(cell, assessment, survey)
+      const result = linkVerdict(cell, survey)
+      if (result && cell.limit.kind !== 'missing') yield* ofCell(cell, result, survey)
     }
   },
 })

@@ -34,6 +34,7 @@ export const peopleDriving = check({
         yield {
           ...common,
           about: `${mass.id} ${state}`,
+          concerns: { massId: mass.id },
           severity: 'stop',
           state,
           sentence: [`${mass.label}: nobody may be on the rack while the vehicle drives.`],
@@ -42,6 +43,7 @@ export const peopleDriving = check({
         yield {
           ...common,
           about: mass.id,
+          concerns: { massId: mass.id },
           severity: 'clear',
           state: 'all',
           sentence: [`${mass.label}: up there parked only.`],

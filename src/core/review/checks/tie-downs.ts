@@ -62,11 +62,11 @@ function judge(tied: TiedDown): Pick<Finding, 'severity' | 'sentence'> {
 /** A label that nobody read is a question with one field. */
 function withAsk(
   { tie: { thing } }: TiedDown,
-  assessment: Pick<Finding, 'severity' | 'sentence'>,
+  result: Pick<Finding, 'severity' | 'sentence'>,
 ): Pick<Finding, 'severity' | 'sentence' | 'ask'> {
-  if (assessment.severity !== 'findOut') return assessment
+  if (result.severity !== 'findOut') return result
   return {
-    ...assessment,
+    ...result,
     ask: {
       where: 'label',
       label: `Working load limit of one strap on ${thing.gear.name}`,

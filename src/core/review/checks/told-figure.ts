@@ -47,9 +47,9 @@ export const toldFigure = check({
   turnedBy: {},
   nothing: 'No verdict depends on a figure that was only told.',
   *run(survey) {
-    for (const [cell, assessment] of unsettledLinks(survey)) {
-      yield* ofPayload(cell, assessment, survey)
-      const doubt = assessment.doubts.find(isOfRating)
+    for (const [cell, result] of unsettledLinks(survey)) {
+      yield* ofPayload(cell, result, survey)
+      const doubt = result.doubts.find(isOfRating)
       const [use] = doubt?.uses ?? []
       if (!doubt || !use) continue
       const { owner, role, name } = cell.layer
@@ -63,7 +63,7 @@ export const toldFigure = check({
           ', against ',
           ...limitPhrase(cell, comparison),
           ': at ',
-          kg(use.value + use.bracket * (assessment.verdict.is === 'over' ? 1 : -1)),
+          kg(use.value + use.bracket * (result.verdict.is === 'over' ? 1 : -1)),
           ` the verdict would change. Check the printed figure, usually ${usuallyPrinted(role)}.`,
         ],
         {

@@ -30,7 +30,7 @@ function doneEvents(plan: Plan, survey: Survey, step: Step, progress: BayProgres
     title: step.title,
     ...(Object.keys(hung).length > 0 && { hung }),
   }
-  if (step.id !== 'job/tell' || step.task.kind !== 'tell') return [done]
+  if (step.task.kind !== 'tell') return [done]
   return [
     ...step.task.what.map((what): NewEvent => ({ kind: 'told', what })),
     done,
