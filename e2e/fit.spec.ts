@@ -307,7 +307,7 @@ test('backs up, wipes, restores, and all is there again', async ({ page }) => {
     preview.getByRole('row').filter({ hasText: 'Log entries' }).getByRole('cell').first(),
   ).toHaveText('1')
   await page.getByLabel('How').selectOption({ label: 'Replace: restore the backup and nothing else' })
-  // What was restored is read by a page that begins anew.
+  // What was restored is read by a page that begins again.
   await Promise.all([
     page.waitForEvent('load'),
     page.getByRole('button', { name: 'Replace everything' }).click(),

@@ -23,7 +23,7 @@ export function keyboard(page: Page): Hands {
   const reach = async (what: Locator) => {
     await expect(what).toBeVisible()
     await expect(what).toBeEnabled()
-    // Asked of the thing itself: finding it by its name anew at every Tab takes longest of all.
+    // Asked of the thing itself: finding it by its name again at every Tab takes longest of all.
     const thing = await what.elementHandle()
     for (let i = 0; i < MOST_TABS; i += 1) {
       const way = await thing.evaluate((each) => {

@@ -22,7 +22,7 @@ function backup(): string {
   const shelves = {
     plans: Object.fromEntries(jobs.map((plan) => [plan.id, plan])),
     stock: {},
-    // Else the copy that is served with the demo puts it there anew.
+    // Else the copy that is served with the demo puts it there again.
     settings: { settings: { seeded: true } },
     log: {},
     pictures: {},

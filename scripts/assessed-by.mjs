@@ -8,7 +8,7 @@ const ENTRY = 'src/workers/board-cards.ts'
 
 /**
  * A key of the program as far as an assessment reaches it: a hash of every source file that the cards of the board are
- * worked out with. Cards that were kept under another key are worked out anew.
+ * worked out with. Cards that were kept under another key are worked out again.
  */
 export async function assessedBy(root) {
   const { metafile } = await build({

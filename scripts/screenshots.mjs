@@ -14,7 +14,7 @@ import {
   start,
 } from './project.mjs'
 
-/** Takes the pictures in docs/screenshots anew, from the demo, one for each main view. */
+/** Takes the pictures in docs/screenshots again, from the demo, one for each main view. */
 
 /** Presses the large key of the bay, taping and proving on the way, until a step of this title is in hand. */
 async function bayTo(page, title) {

@@ -3,7 +3,7 @@ import { transaction, severalOn } from './transaction'
 /**
  * What is gathered from thousands of records is kept as one, for one large record is read many times faster than as many
  * small ones. It is taken from other records and never the only place of anything: where it cannot be kept or read it is
- * gathered anew.
+ * gathered again.
  */
 export async function readGathered<T>(
   name: string,

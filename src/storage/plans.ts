@@ -94,8 +94,8 @@ export async function savedRevisions(): Promise<(id: string) => number> {
 }
 
 /**
- * Says that plans were written once more, or taken away: what anybody has open of them is an older writing. It reads
- * before it writes, so that what is written after it is written in one breath.
+ * Raises the revisions of plans that were written again or removed, so that open copies are recognised as older. All
+ * reads come before the first write, so that the writes after it are not interrupted by a read.
  */
 export async function nextRevisions(tx: Tx, ids: readonly string[]): Promise<ReadonlyMap<string, number>> {
   const revisions = await Promise.all(ids.map((id) => revisionIn(tx, id)))

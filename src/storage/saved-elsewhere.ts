@@ -13,7 +13,7 @@ let channel: BroadcastChannel | undefined
 /** A page, or what works beside one; on a server there are no tabs. */
 const inBrowser = () => typeof window !== 'undefined' || 'WorkerGlobalScope' in globalThis
 
-/** One for the page: what is said on it is not heard on it, so no tab follows itself. */
+/** One channel for the page. A channel does not receive its own messages, so no tab follows itself. */
 function ours(): BroadcastChannel | undefined {
   if (!inBrowser() || typeof BroadcastChannel === 'undefined') return undefined
   channel ??= new BroadcastChannel('ypsos-kept')

@@ -51,6 +51,6 @@ export async function saveSummaries(
       return Promise.resolve()
     })
   } catch {
-    // Nothing hangs on it.
+    // Nothing depends on it.
   }
 }

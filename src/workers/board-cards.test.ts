@@ -110,7 +110,7 @@ describe('the cards of a board', () => {
     await saveEvents([
       { ...dated, id: 'seals', at: '2026-10-30T08:00:00.000Z', turn, vehicleId: 'as-it-was-called', jobId },
     ])
-    // Its own log has not grown: it is asked anew by a program that judges otherwise.
+    // Its own log has not grown: it is asked again by a program that judges otherwise.
     const card = (await asked('even later')).cards.find(({ id }) => id === plan.id)
     expect([first !== '2020-01-01', card?.ok && card.backOn]).toEqual([true, '2020-01-01'])
   })

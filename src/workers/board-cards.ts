@@ -139,7 +139,7 @@ export async function boardCards(
   }
   if (rest === 0) return
 
-  // Which car an event is about hangs on the job it names, whoever's log it was written in: all jobs are asked.
+  // Which car an event is about depends on the job it names, whoever's log it was written in: all jobs are asked.
   const { jobs } = await loadAbouts()
   const cars = carsByJob([...jobs, ...unsaved])
   const work = [...unsaved, ...stale]

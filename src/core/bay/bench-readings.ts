@@ -29,7 +29,7 @@ export function spreadMeasured(
 
 /**
  * A job's progress with what was measured on Load: it stands for the first measuring of the fitting until that is taken
- * there. Once tightened it is taped anew in any case.
+ * there. Once tightened it is taped again in any case.
  */
 export function withBenchReadings(progress: BayProgress, steps: readonly Step[], plan: Plan): BayProgress {
   const measured = new Map(progress.measured)

@@ -54,7 +54,7 @@ function lookedAt(plans: readonly Plan[], rackId: string, rules: BayRules): stri
 
 /**
  * What is due for a vehicle: re-tightening after the first trip (from its day, once the log has that) or about so many
- * km, anew whenever the load or a part
+ * km, again whenever the load or a part
  * has changed, then at the house's interval from the last check; seasonal parts; days set by hand. Common practice,
  * no source; the maker's interval goes before it.
  */

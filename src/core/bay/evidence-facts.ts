@@ -9,7 +9,7 @@ import { drillPlans } from './drilling/drill-plan'
 import { partsCheck } from './parts/parts-check'
 import { OF_THING, type FactName, type Step } from './steps/step'
 
-/** One value that evidence hangs on, by a name that stays. Lengths in mm, masses in kg, speeds in km/h. */
+/** One value that evidence depends on, by a name that stays. Lengths in mm, masses in kg, speeds in km/h. */
 interface Fact {
   readonly key: string
   readonly value: number | string

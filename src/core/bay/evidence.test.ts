@@ -31,7 +31,7 @@ function oldAfter(plan: Plan, edit: (plan: Plan) => Plan): string[] {
 
 const RACK = ['seat and shake', 'squareness', 'torque of a rack']
 const TOLD = 'told and handed over'
-/** What hangs on where a thing stands. */
+/** What depends on where a thing stands. */
 const STOOD = ['torque of a mount', 'what was started by hand']
 const firstBar = (by: number) => (plan: Plan) => ({
   ...plan,

@@ -8,7 +8,7 @@ import { askedOf, type ProofItem } from './proof'
 import { stepFindings } from './step-findings'
 import { OF_THING, type FactName, type Step, type Task } from './steps/step'
 
-/** What a step's evidence is, and what it hangs on. */
+/** What a step's evidence is, and what it depends on. */
 interface EvidenceRule {
   readonly evidence: string
   readonly on: readonly FactName[]
@@ -26,7 +26,7 @@ const PROOFS: Readonly<Record<ProofItem['evidence'], EvidenceRule>> = {
 
 type Kind = Task['kind']
 
-/** What each kind of evidence hangs on: the one table of it. */
+/** What each kind of evidence depends on: the one table of it. */
 const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step: Step) => EvidenceRule } = {
   do: ({ on }) => ({ evidence: 'what was done', on }),
   count: () => ({ evidence: 'the count', on: ['lines'] }),
@@ -47,13 +47,13 @@ const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step:
   tell: () => ({ evidence: 'told and handed over', on: ['printed'] }),
 }
 
-/** What a step's evidence is called, and what it hangs on. */
+/** What a step's evidence is called, and what it depends on. */
 export const evidenceRule = (step: Step): EvidenceRule => {
   const row = HANGS_ON[step.task.kind] as (task: Task, step: Step) => EvidenceRule
   return row(step.task, step)
 }
 
-/** Says by which table a tick keeps what it hung on: an older one knew fewer facts. */
+/** Says by which table a tick keeps what it depended on: an older one knew fewer facts. */
 const TABLE = 'table'
 const PRESENT = 2
 const OF_FIRST_TABLE: ReadonlySet<FactName> = new Set([
@@ -68,7 +68,7 @@ const OF_FIRST_TABLE: ReadonlySet<FactName> = new Set([
   'printed',
 ])
 
-/** What a step's being done hangs on as the plan is now: kept with the tick. */
+/** What a step's being done depends on as the plan is now: kept with the tick. */
 export function evidenceNow(step: Step, survey: Survey, progress: BayProgress): EvidenceFacts {
   const { on } = evidenceRule(step)
   if (on.length === 0) return {}
@@ -80,7 +80,7 @@ export function evidenceNow(step: Step, survey: Survey, progress: BayProgress): 
   ])
 }
 
-/** What has changed of what a tick hung on, in words; nothing while it still holds. A tick from before this was kept holds. */
+/** What has changed of what a tick depended on, in words; nothing while it still holds. A tick from before this was kept holds. */
 function grownOld(
   step: Step,
   survey: Survey,
@@ -109,7 +109,7 @@ const unnamedWord = ({ id }: Step, { deviations }: BayProgress): boolean =>
   deviations.some(({ stepId, about }) => stepId === id && about === undefined)
 
 /**
- * Whether a step that was ticked has a Stop of its own now: a place pulled again and over its figure, bars taped anew and
+ * Whether a step that was ticked has a Stop of its own now: a place pulled again and over its figure, bars taped again and
  * out. A word from before deviations named what they are about still covers its step, but never a joint over its figure.
  */
 function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {

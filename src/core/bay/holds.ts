@@ -79,7 +79,7 @@ function* handingOver(
   }
 }
 
-/** What a step hangs on and is not known, by rule: no other question holds a step. */
+/** The open questions that block a step, by rule. No other question blocks one. */
 const BLOCKERS = {
   squareness: 'Enter the readings, or say what differs.',
   drilling: 'Find out the missing facts of the hole first, or say what differs.',

@@ -123,7 +123,7 @@ describe('what holds a step back', () => {
       pulled(
         ...(['LHF', 'RHR', 'RHF', 'LHR'] as const).map((spot): [string, number, number] => [spot, 3, nm]),
       )
-    // Its sheet asks for the click besides: read is not seen, and pulled anew it is to be seen anew.
+    // Its sheet asks for the click besides: read is not seen, and pulled again it is to be seen again.
     expect(held(feet, last(6))).toBe('Check its sign too, or say what differs.')
     const seen = new Set(['LHF', 'RHR', 'RHF', 'LHR'].map((spot) => `${joint} ${spot}`))
     expect(held(feet, { ...last(6), signs: seen })).toBeUndefined()

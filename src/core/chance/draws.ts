@@ -48,7 +48,7 @@ function marginOf({ rows }: Uncertain, deviations: Float64Array): number {
 }
 
 /**
- * Draws every unknown mass anew so many times and counts how often each limit is exceeded. Normal deviations, a mass
+ * Draws every unknown mass again so many times and counts how often each limit is exceeded. Normal deviations, a mass
  * never below nothing; the same seed gives the same answer. Yields how many draws are done, so that a caller may stop it.
  */
 export function* drawChances(

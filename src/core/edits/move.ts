@@ -12,7 +12,7 @@ export interface StartedAt {
 }
 
 /**
- * The edit that moves a thing by so many mm along (x, rearward) and across (y, to the right) the vehicle from
+ * The edit that moves a thing by the given mm along (x, rearward) and across (y, to the right) the vehicle from
  * where it stood. A thing in another's place keeps its position in that thing's own, possibly turned, frame.
  */
 export function moveBy(

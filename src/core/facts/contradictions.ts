@@ -50,7 +50,7 @@ function othersOf({ layer, limit }: Cell): readonly Rating[] {
   )
 }
 
-/** Figures of a link that disagree, the one in use first, and what hangs on it against that. kg; nothing where they agree. */
+/** Figures of a link that disagree, the one in use first, and what depends on it against that. kg; nothing where they agree. */
 export function conflictingFiguresOf(
   cell: Cell,
 ): { readonly all: readonly Rating[]; readonly held: Compared } | undefined {

@@ -58,7 +58,7 @@ export function gateComparisons(at: GateAt, plan: Plan): readonly Comparison[] {
 export const impliedHeld = ({ ownMm, valueMm, plusFromMm, plusToMm }: Implied): Compared =>
   between(valueMm, ownMm + plusFromMm, ownMm + plusToMm, 'part')
 
-/** What becomes of a gate under its reading's own error: the bound that it hangs on; nothing where it surely holds or does not. */
+/** What becomes of a gate under its reading's own error: the bound that it depends on; nothing where it surely holds or does not. */
 export function gateDoubt(
   at: GateAt,
   plan: Plan,

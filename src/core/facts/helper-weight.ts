@@ -60,7 +60,7 @@ export function helperWeightOf(survey: Survey, { of, gate: { ask } }: GateAt): H
   }
 }
 
-/** A helper who was weighed against the most that a helper may weigh, and whether that hangs on how; nothing before. kg */
+/** A helper who was weighed against the most that a helper may weigh, and whether that depends on how; nothing before. kg */
 export function helperHeld(
   { plan }: Survey,
   at: GateAt,

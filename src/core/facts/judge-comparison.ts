@@ -56,7 +56,7 @@ export const mostOver = (comparison: Comparison): number =>
   overBy(comparison) + mostSwing(joined(comparison.uses()))
 
 /**
- * Whether a comparison holds, fails, or hangs on what is only told, guessed, weighed or filled in by a form. Figures in
+ * Whether a comparison holds, fails, or depends on what is only told, guessed, weighed or filled in by a form. Figures in
  * doubt move one at a time, all guesses and starting values together; what nobody knows may be anything more than stands.
  */
 export function judgeComparison(comparison: Comparison): ComparisonVerdict {

@@ -129,10 +129,10 @@ export interface LinkDoubt extends Doubt {
   readonly comparison: LinkComparison
 }
 
-/** What becomes of a link in a state: the comparison that says so, and what it hangs on. */
+/** What becomes of a link in a state: the comparison that says so, and what it depends on. */
 export interface LinkVerdict {
   readonly verdict: ComparisonVerdict
-  /** What it hangs on, each with the comparison that it turns. */
+  /** What it depends on, each with the comparison that it turns. */
   readonly doubts: readonly LinkDoubt[]
   readonly others: readonly OtherWeight[]
   /** The sum if the figure counted the other way, where its source is silent and that turns it. kg. */
@@ -246,7 +246,7 @@ function linkInDoubt(cell: Cell, plan: Plan): LinkVerdict | undefined {
     return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(worst.comparison)) ? each : worst
   }, first)
   const { judgement: verdict } = worst
-  // Each figure in force may hang on facts of its own: all of them are asked. A Stop keeps its own questions.
+  // Each figure in force may depend on facts of its own: all of them are asked. A Stop keeps its own questions.
   const asking = verdict.is === 'over' ? [worst] : verdict.is === 'hangs' ? all : []
   return {
     verdict,

@@ -15,7 +15,7 @@ interface Tried {
   readonly off: (plan: Plan, by: number) => Plan
 }
 
-/** Where lengths stand in a plan, as far as a question may hang on them. */
+/** Where lengths stand in a plan, as far as a question may depend on them. */
 export type LengthsOf = 'vehicle' | 'attachment' | 'obstacle' | 'rack' | 'bar' | 'gear'
 
 /** A length that may be off, mm. */

@@ -248,7 +248,7 @@ function alike(a: Draft | undefined, b: Draft | undefined): boolean {
 }
 
 /**
- * What a form shows when it begins anew from something else, another kind say: what was typed so far stays, and what
+ * What a form shows when it begins again from something else, another kind say: what was typed so far stays, and what
  * still stood as it began follows.
  */
 export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): Draft {

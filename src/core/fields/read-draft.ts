@@ -140,7 +140,7 @@ const newOwner = (shown: ShownDraft, typed: UnknownRecord = {}, marks: DraftOf =
   figures: new Set(),
 })
 
-/** A thing with some of its fields anew: in its own order, so that what nobody touched is the very same. */
+/** A thing with some of its fields again: in its own order, so that what nobody touched is the very same. */
 function merged(was: unknown, values: ReadonlyMap<string, unknown>): unknown {
   const raw = rawOf(was)
   const keys = [...new Set([...Object.keys(raw), ...values.keys()])]

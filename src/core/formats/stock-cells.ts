@@ -142,7 +142,7 @@ export function blank(kind: StockKind): Raw {
 const asksOf = (column: Column, item: unknown): boolean =>
   column.when === undefined || column.when.is.includes(String(valueAt(item, column.when.path)))
 
-/** Whether other columns of the list hang on this one. */
+/** Whether other columns of the list depend on this one. */
 const decides = (kind: StockKind, { path }: Column) =>
   STOCK_COLUMNS[kind].some(({ when }) => when?.path.join() === path.join())
 

@@ -19,7 +19,7 @@ interface AttachmentTraits {
   readonly weighsOn?: 'bedRail'
   /** Which racks stand on it. */
   readonly racks: readonly RackKind[]
-  /** Where feet may stand: anywhere along it, only at points, at the doors, or nowhere: a ladder hangs on a seam. */
+  /** Where feet may stand: anywhere along it, only at points, at the doors, or nowhere: a ladder depends on a seam. */
   readonly feet: 'along' | 'points' | 'doors' | 'seam'
   /** Whether its figure is shared by its two sides or by each place a foot stands. */
   readonly sharedBy: 'side' | 'foot'

@@ -3,7 +3,7 @@ import { kindsOf } from './kind'
 
 interface BasisTraits {
   readonly word: string
-  /** Why a verdict may hang on it. */
+  /** Why a verdict may depend on it. */
   readonly doubt: string
   /** Whether a person may say so of what he types; a form or a fix says the others. */
   readonly said: boolean

@@ -13,7 +13,7 @@ interface HowTraits {
    * it and no less than so many mm. What has none is taken as it is. Common practice, no source.
    */
   readonly off?: { readonly part: number; readonly lengthPart: number; readonly leastMm: number }
-  /** Why an answer may hang on a length that is known so. */
+  /** Why an answer may depend on a length that is known so. */
   readonly doubt?: string
   /** Guesses and what a form filled in are off together, all in one direction; everything else is off by itself. */
   readonly together?: true

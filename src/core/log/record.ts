@@ -54,20 +54,20 @@ export interface Pulled {
   readonly simulated?: true | undefined
 }
 
-/** What a tick hung on when it was given, by the fact's name. */
+/** What a tick depended on when it was given, by the fact's name. */
 export type EvidenceFacts = Readonly<Record<string, number | string>>
 
 /** A job's progress while a log is read. */
 export interface JobDraft {
   done: Set<string>
-  /** What each tick hung on, where its entry says so. */
+  /** What each tick depended on, where its entry says so. */
   hung: Map<string, EvidenceFacts>
   counted: Map<string, number>
   /** The last readings of each pair at each step, by `step pair`. */
   measured: Map<string, Readings>
   /** What was typed for the last reading of each, by the same key. */
   typed: Map<string, Readonly<Partial<Record<Taped, string>>>>
-  /** Places whose sign was seen beside a reading, by `joint spot`; a pull anew takes it back. */
+  /** Places whose sign was seen beside a reading, by `joint spot`; a pull again takes it back. */
   signs: Set<string>
   /** Pulls done, by `joint spot pass`. */
   torqued: Map<string, Pulled>
@@ -128,7 +128,7 @@ export function retainAnswers(job: JobDraft, stepId: string, which: (answer: Ans
   else job.answers.delete(stepId)
 }
 
-/** A place that is pulled, or answered anew, has no answer from before. */
+/** A place that is pulled, or answered again, has no answer from before. */
 export function forgetPlaces(job: JobDraft, jointId: string | undefined, spots: readonly string[]): void {
   if (jointId === undefined) return
   for (const [stepId, list] of job.answers) {

@@ -85,7 +85,7 @@ function bestOf(
     if (needs.length === 0) return { found: { placement: good, needs }, against }
     withChange ??= { placement: good, needs }
   }
-  // Where its sides reach past the bars and nobody knows what it touches there is no Stop: it stays where a hand holds it.
+  // If its sides reach past the bars and its contacts are unknown, there is no Stop, so it stays under the pointer.
   return { found: withChange ?? doubtful, against }
 }
 

@@ -59,7 +59,7 @@ describe('the shelf and the checks, on plans made from the kinds', () => {
         const surveyed = survey(plan)
         for (const thing of surveyed.things) {
           const { host, id } = thing.placement
-          // What hangs on panels and ladders is placed by hand, and so are people and things set on edge.
+          // What depends on panels and ladders is placed by hand, and so are people and things set on edge.
           if (thing.gear.kind === 'person' || thing.placement.onEdge) continue
           // What asks for a spread is never offered a single bar, where no check can ask for it.
           if (thing.gear.fit.spreadMm && host.on === 'bars' && host.barIds.length < 2) continue

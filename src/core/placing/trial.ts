@@ -33,7 +33,7 @@ const has =
 const inItsWay: (survey: Survey, thing: ThingAt) => ThingAt | undefined = ({ things }, thing) =>
   nearThing(things, thing, 0).find(({ kind }) => kind === 'overlap')?.b
 
-/** What the facts of a check say at once, and without a word, of where most places fail: thousands are tried for a whole shelf. */
+/** The facts that rule most places out at once, without a sentence: a whole shelf tries thousands of places. */
 interface AtOnce {
   readonly check: Check
   readonly stops: Asks

@@ -18,7 +18,7 @@ export interface Candidate {
   readonly rank: number
   /** Of several that stand for each other, the first that clears is the one offered. */
   readonly standsFor?: string
-  /** The same, so many mm further: what clears its finding, but hangs on a length, is tried further. */
+  /** The same, so many mm further: what clears its finding, but depends on a length, is tried further. */
   readonly further?: (byMm: number) => Candidate
 }
 

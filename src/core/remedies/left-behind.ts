@@ -44,7 +44,7 @@ export function beforeFix(survey: Survey, found: Review): Before {
         cellAt: (layerId: string, state: State) => of(loadPath.cellAt(layerId, state)),
       }
       const without: Survey = { ...survey, loadPath: path }
-      // What hangs on which of two figures holds is asked of whole plans, in which they would be over all the same.
+      // What depends on which of two figures holds is asked of whole plans, in which they would be over all the same.
       return new Set(
         review(without).findings.flatMap(({ id, rule, severity }) =>
           severity === 'findOut' && rule !== 'figures-disagree' ? [id] : [],

@@ -44,7 +44,7 @@ function lowered(survey: Survey, cell: Cell, masses: readonly Cargo[]): Candidat
   })
 }
 
-/** Moves by which a link whose share of a thing hangs on where it stands comes within its figures in a state. */
+/** Moves by which a link whose share of a thing depends on where it stands comes within its figures in a state. */
 function shifted(survey: Survey, cell: Cell, parts: readonly (CellPart & { mass: Cargo })[]): Candidate[] {
   const shared = parts.filter(({ fraction }) => fraction < 1 - 1e-6)
   if (shared.length === 0) return []

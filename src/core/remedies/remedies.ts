@@ -25,7 +25,7 @@ const OF_ONE_KIND = 2
 const OF_LESS = 3
 /** How many candidates are tried for one finding, smallest first, before giving up. */
 const TRIED = 14
-/** By how much more a move is tried where it clears its finding, but hangs on a length that may be off. mm, the last the most. */
+/** By how much more a move is tried where it clears its finding, but depends on a length that may be off. mm, the last the most. */
 const FURTHER_MM = [5, 20, 45, 100] as const
 /** Within its kind what leaves another state over comes last. */
 const STILL_OVER = 500_000
@@ -46,13 +46,13 @@ function tried(survey: Survey, candidate: Candidate): Tried | undefined {
 const staysPlainly = (check: Check, survey: Survey, finding: Finding): boolean =>
   check.run(survey).some((each) => each.id === finding.id && !clearedBy(each, finding))
 
-/** Whether it does, or hangs on a fact that may be off. */
+/** Whether it does, or depends on a fact that may be off. */
 const staysInDoubt = (check: Check, survey: Survey, finding: Finding): boolean =>
   underDoubt(survey)
     .judge(check, check.run(survey))
     .some((each) => each.id === finding.id && !clearedBy(each, finding))
 
-/** A candidate that clears its finding by its own check; a move that hangs on a length goes as much further as that needs. */
+/** A candidate that clears its finding by its own check; a move that depends on a length goes as much further as that needs. */
 function clearing(survey: Survey, finding: Finding, candidate: Candidate): Tried | undefined {
   const check = CHECK.get(finding.rule)
   const first = tried(survey, candidate)

@@ -95,7 +95,7 @@ function nearly(plan: Plan, pick: (count: number) => number): Plan {
   return set(plan) as Plan
 }
 
-/** Every fact of a plan that a link may hang on. */
+/** Every fact of a plan that a link may depend on. */
 function factsOf(plan: Plan): Fact[] {
   const { rules } = plan
   const scale = (path: readonly (string | number)[]) => (whole: Plan, times: number) => {

@@ -100,7 +100,7 @@ const whichWay = ({ fact, by }: Moved): string => {
 }
 
 /**
- * An answer that hangs on facts that are so much off: a pass is found out, a Stop keeps the question beside it. `needs`
+ * An answer that depends on facts that are so much off: a pass is found out, a Stop keeps the question beside it. `needs`
  * is how far the first of them must be off, in mm or kg.
  */
 export function withDoubtWords(

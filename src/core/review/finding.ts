@@ -10,7 +10,7 @@ export const SEVERITIES = ['stop', 'findOut', 'mind', 'clear'] as const
 export type Severity = (typeof SEVERITIES)[number]
 
 /**
- * What a check may say: a severity; that it was given nothing to run on, where nothing on the load path hangs on it;
+ * What a check may say: a severity; that it was given nothing to run on, where nothing on the load path depends on it;
  * or that none of its kind is on the plan. The last two make no verdict.
  */
 export const OUTCOMES = [...SEVERITIES, 'notLooked', 'nothing'] as const

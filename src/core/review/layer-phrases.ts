@@ -116,7 +116,7 @@ export function cellFinding(
   return ask ? Object.assign(draft, held, { ask }) : Object.assign(draft, held)
 }
 
-/** Whether a link holds whatever single fact is at the end of what it may be; what hangs on one has the word elsewhere. */
+/** Whether a link holds whatever single fact is at the end of what it may be; what depends on one has the word elsewhere. */
 export const holdsSurely = (result: LinkVerdict | undefined): boolean =>
   result !== undefined &&
   (result.verdict.is === 'within' || result.verdict.is === 'together') &&

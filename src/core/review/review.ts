@@ -113,7 +113,7 @@ function asHouseLooks({ houseLook }: Check, { mustLook }: HouseRules, findings: 
 
 type Answers = (check: Check, together?: readonly Finding[]) => readonly Finding[]
 
-/** What each check answers of a survey, computed once; what all doubts turn at once hangs on the answers before. */
+/** What each check answers of a survey, computed once; what all doubts turn at once depends on the answers before. */
 function answersOf(survey: Survey): Answers {
   const cached = new Map<Check, readonly Finding[]>()
   return (check, together = []) => {

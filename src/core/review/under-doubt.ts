@@ -165,7 +165,7 @@ function findingUnderDoubt(survey: Survey, finding: Finding, trials: Trials): Fi
 /**
  * Judges a check's answers under the lengths and masses that may be off. A fact moves by itself, all guesses and starting
  * values together. A pass that one of them makes a Stop is found out; one that only all of them at once do is said so.
- * What is over with the house's margin on guesses alone is no Stop: it hangs on the guesses.
+ * What is over with the house's margin on guesses alone is no Stop: it depends on the guesses.
  */
 export function underDoubt(survey: Survey): {
   readonly judge: (check: Check, findings: readonly Finding[]) => readonly Finding[]

@@ -11,8 +11,8 @@ function weighWords(labels: readonly string[]): string {
 }
 
 /**
- * What becomes of an answer while nobody knows what something weighs: where mass matters to it and no link's own sum says
- * so already, it was given nothing to run on. A Stop or a Mind at the least it can weigh stands.
+ * Turns a passing answer into "not looked at" while a weight is unknown, if mass matters to its check and no link's sum
+ * covers it. A Stop or a Mind at the least possible weight stays.
  */
 export function onUnknownWeights(survey: Survey): ((check: Check, finding: Finding) => Finding) | undefined {
   const unknown = survey.masses.filter(({ basis }) => basis === 'unknown')

@@ -9,7 +9,7 @@ import { STATES, type State } from '../units/scalars'
 import { survey, type Survey } from './survey'
 import { runs } from '@/core/runs.testing'
 
-/** Handbook: equilibrium of forces and moments. The masses are added up here anew, straight from the plan. */
+/** Handbook: equilibrium of forces and moments. The masses are added up here again, straight from the plan. */
 
 const there = (when: When, state: State) => when === 'always' || (when === 'parked') === (state === 'parked')
 

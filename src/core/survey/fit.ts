@@ -23,7 +23,7 @@ export interface Fit {
   readonly gates: Memo<readonly GateAt[]>
 }
 
-/** The fit of everything on a plan; of the fit before an edit, each part that hangs on nothing that was changed. */
+/** The fit of everything on a plan; of the fit before an edit, each part that depends on nothing that was changed. */
 export function fitOf(plan: Plan, arrangement: Arrangement, statics: Statics, before: Fit | undefined): Fit {
   const { vehicle, rules } = plan
   const { racks, things } = arrangement

@@ -13,7 +13,7 @@ const change =
   (edit: (plan: Plan) => Partial<Plan>) =>
   (plan: Plan): Plan => ({ ...plan, ...edit(plan) })
 
-/** What each edit has worked out anew; all else must be the very same. */
+/** What each edit has worked out again; all else must be the very same. */
 const EDITS: readonly (readonly [name: string, edit: (plan: Plan) => Plan, anew: string])[] = [
   ['the job gets another name', change(({ job }) => ({ job: { ...job, name: 'Another' } })), ''],
   [

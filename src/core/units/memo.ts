@@ -1,10 +1,10 @@
-/** Computes a thing when it is first asked for, and never again. */
+/** Computes a value at its first use, once. */
 export function lazy<T>(compute: () => T): () => T {
   let cached: { readonly value: T } | undefined
   return () => (cached ??= { value: compute() }).value
 }
 
-/** Computes a thing of two others once, for as long as anybody holds both. */
+/** Computes a value of two objects once, and keeps it as long as both objects exist. */
 export function memoOfPair<A extends object, B extends object, T>(
   compute: (a: A, b: B) => T,
 ): (a: A, b: B) => T {
@@ -23,28 +23,28 @@ export function memoOfPair<A extends object, B extends object, T>(
   }
 }
 
-/** What was computed, and all that it hangs on. */
+/** A computed value with the inputs that it was computed from. */
 interface Memoized<T> {
   readonly on: readonly unknown[]
   readonly value: T
 }
 
-/** Something computed when it is first asked for. */
+/** A value that is computed at its first use. */
 export interface Memo<T> {
   (): T
-  /** What is known of it so far: its own, or what was taken over from before. */
+  /** The present value, or the one that was taken over from before. */
   readonly known: () => Memoized<T> | undefined
-  /** Whether it was asked for. */
+  /** Whether it was computed. */
   readonly isKnown: () => boolean
 }
 
-/** Whether two lists hold the very same. */
+/** Whether two lists have identical items. */
 export const sameItems = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((each, i) => each === b[i])
 
 /**
- * Computes a thing when it is first asked for; what was computed before stands as long as everything it hangs on is the
- * very same. What it hangs on is asked for no earlier than the thing itself.
+ * Computes a value at its first use. The value of before is reused as long as its inputs are identical. The inputs are
+ * read no earlier than the value.
  */
 export function memo<T>(
   before: Memo<T> | undefined,
@@ -67,6 +67,6 @@ export function memo<T>(
   return lasted
 }
 
-/** The list before, where it has the very same in it. */
+/** The list of before, if its items are identical. */
 export const reuseList = <T>(before: readonly T[] | undefined, list: readonly T[]): readonly T[] =>
   before && sameItems(before, list) ? before : list

@@ -8,7 +8,7 @@ export * from 'zod/mini'
 z.config({ ...en(), jitless: true })
 
 /**
- * Met here first, whichever page asks: so the library's pieces stand in one order everywhere, and what nobody uses of
+ * Imported here first by every page, so that the library's pieces have one order everywhere, and what nobody uses of
  * them is left out of what the browser loads.
  *
  * @public

@@ -4,7 +4,7 @@ import { create } from 'zustand'
 import { savePlan, loadPlan } from '@/storage/plans'
 import { downloadText } from '@/ui/kit/download'
 
-/** Why a file was not opened; each time it is said anew. */
+/** Why a file was not opened; each time it is said again. */
 interface Unopened {
   readonly time: number
   readonly file: string

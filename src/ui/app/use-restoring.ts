@@ -59,7 +59,7 @@ export function useRestoring() {
             setState({ at: 'putting', name, done: answer.done, of: answer.of })
             return 'more'
           case 'restored':
-            // Every screen reads anew what is now on the shelves.
+            // Every screen reads again what is now on the shelves.
             window.location.reload()
             return 'last'
         }

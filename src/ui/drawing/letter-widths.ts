@@ -16,7 +16,7 @@ const BY_LETTER = new Map(
   TAKES.flatMap(([takes, letters]) => Array.from(letters, (each) => [each, takes] as const)),
 )
 
-/** What a text takes on the sheet, px, in letters of so many px: never less than what is drawn. */
+/** What a text takes on the sheet, px, in letters of the given px: never less than what is drawn. */
 export function textWidth(text: string, sizePx: number): number {
   let takes = 0
   for (const letter of text) takes += BY_LETTER.get(letter) ?? OTHERS

@@ -64,7 +64,7 @@ export function zoomAt(
   }
 }
 
-/** Shifts what a view shows by so many px; the other views follow along the axis they share. */
+/** Shifts what a view shows by the given px; the other views follow along the axis they share. */
 export function pan(layout: SheetLayout, zoom: Zoom, view: ViewName, dx: number, dy: number): Zoom {
   const du = -dx / layout.scale
   const dv = dy / layout.scale

@@ -54,7 +54,7 @@ interface Sheet<T> {
   readonly again: MetAgain | undefined
   readonly from: string
   readonly setFrom: (from: string) => void
-  /** Begins anew from another thing: of another body, another kind. */
+  /** Begins again from another thing: of another body, another kind. */
   readonly restart: (start: unknown) => void
   /** Shows the thing with more in it than the sheet has now: what was read of a pasted text goes over what stands there. */
   readonly take: (fuller: T) => void

@@ -28,7 +28,7 @@ export function pastOnto(
   const at = base === undefined ? -1 : plan === base ? past.length : past.lastIndexOf(base)
   const old = at < 0 ? past : past.slice(0, at)
   const own = at < 0 ? [] : past.slice(at + 1)
-  // What was set anew there is taken back no more, nor anything before it.
+  // What was set again there is taken back no more, nor anything before it.
   const stuck = old.findLastIndex(
     (state, i) =>
       old.length - i <= STEPS_LOOKED_AT && base !== undefined && !mergePlans(base, state, theirs).ok,

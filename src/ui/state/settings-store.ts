@@ -49,7 +49,7 @@ export const useSettings = create<SettingsStore>((set, get) => {
         await new Promise((resolve) => setTimeout(resolve, AGAIN_AFTER_MS))
         continue
       }
-      // Chosen anew meanwhile: what was read is old already.
+      // Chosen again meanwhile: what was read is old already.
       if (keeping !== before) continue
       set({ settings })
       return

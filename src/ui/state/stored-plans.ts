@@ -17,7 +17,7 @@ export function useJobAbouts(): readonly JobAbout[] {
   return jobs
 }
 
-/** Some jobs whole, read anew whenever what it is given changes; those that do not read are left out. */
+/** Some jobs whole, read again whenever what it is given changes; those that do not read are left out. */
 export function usePlansOf(ids: readonly string[], again: unknown): readonly Plan[] {
   const [plans, setPlans] = useState(NO_PLANS)
   const asked = ids.join(' ')

@@ -22,7 +22,7 @@ export const lastOwnStep = (past: readonly Plan[]): number =>
 
 /**
  * The plan without the last step that was made here, and the steps that lead to it: those made elsewhere since stay.
- * Nothing where no step was made here, or where what came since hangs on it.
+ * Nothing where no step was made here, or where what came since depends on it.
  */
 export function withoutOwnStep(
   plan: Plan,

@@ -15,7 +15,7 @@ export function settle({ last }: Settling, value: number, within: number): Settl
   return { last: kept, settled: still ? sorted[Math.floor(HOLD / 2)] : undefined }
 }
 
-/** The most that was reached: what a wrench's pull comes to. Begins anew after it was let go. */
+/** The most that was reached: what a wrench's pull comes to. Begins again after it was let go. */
 export function peak(before: number | undefined, value: number, letGoBelow: number): number | undefined {
   if (value < letGoBelow) return before
   return Math.max(before ?? 0, value)

@@ -152,7 +152,7 @@ const TWINS: readonly (readonly [Taped, Taped])[] = [
   ['rearOverLeft', 'rearOverRight'],
 ]
 
-/** What one side alone says: off what is planned, or not; what it means hangs on the other side. */
+/** What one side alone says: off what is planned, or not; what it means depends on the other side. */
 export function alone(pair: PlannedPair, middles: Middles): JudgedReading[] {
   return TWINS.flatMap(([one, other]) =>
     (

@@ -17,7 +17,7 @@ export function acrossImplied(d1: number, d2: number, left: number, right: numbe
   return Math.sqrt(Math.max(0, (d1 * d1 - right * right + (d2 * d2 - left * left)) / 2 - sideways * sideways))
 }
 
-/** What cannot be true together, and the readings that nothing may be made of until they are taken anew. */
+/** What cannot be true together, and the readings that nothing may be made of until they are taken again. */
 interface Impossible {
   readonly assessment: JudgedReading
   readonly readings: readonly Taped[]

@@ -17,7 +17,7 @@ export function squarenessFindings(pair: PlannedPair, readings: Readings): Findi
   const sound: Middles = Object.fromEntries(
     TAPED.flatMap((key) => (doubted.has(key) || !middles[key] ? [] : [[key, middles[key]]])),
   )
-  // A side whose other is doubted is not alone: that other is to be taped anew.
+  // A side whose other is doubted is not alone: that other is to be taped again.
   const lonely = alone(pair, middles).filter(({ of }) => !of || !doubted.has(of))
   return [
     ...wrong.map(({ assessment }) => assessment),

@@ -13,7 +13,7 @@ export const common = {
   /** One more than the highest turn that the device had seen when it wrote this: what orders a log, and no clock does. */
   turn: z.optional(z.int().check(z.gte(1), z.lte(100_000_000))),
   device: z.optional(idSchema),
-  /** The entry that it takes the place of: the same thing, read or said anew. */
+  /** The entry that it takes the place of: the same thing, read or said again. */
   replaces: z.optional(idSchema),
 }
 export const key = z.string().check(z.minLength(1), z.maxLength(400))

@@ -32,7 +32,7 @@ export const ofWorkEvents = {
     word: 'Done',
     shape: {
       ...step,
-      /** What the tick hung on, as it was then. */
+      /** What the tick depended on, as it was then. */
       hung: z.optional(hung),
     },
     line: ({ title }) => title,

@@ -7,7 +7,7 @@ export class Refusal {
 }
 type Or<T> = T | Refusal
 
-/** Goes on with what came out, or hands the refusal on. */
+/** Continues with a value, or passes a refusal on. */
 export const andThen = <A, B>(value: Or<A>, go: (value: A) => Or<B>): Or<B> =>
   value instanceof Refusal ? value : go(value)
 

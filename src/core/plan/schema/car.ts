@@ -2,7 +2,7 @@ import * as z from '../../units/schema'
 import { idSchema } from '../../units/scalars'
 
 /**
- * Whose car it is: this very one, and no other of its kind. Its log, dates and missing parts hang on `id`. `stockId`
+ * Whose car it is: this very one, and no other of its kind. Its log, dates and missing parts depend on `id`. `stockId`
  * is the entry it was taken from. `shared` marks a car whose id was its stock entry's before cars had ids of their own:
  * until a person says whose it is, another job may have the same.
  */

@@ -86,7 +86,7 @@ export const houseRulesSchema = z.strictObject({
   bay: z.optional(bayRulesSchema),
   /** How far a guessed mass may be off where nobody said: 19 times out of 20 within it. */
   guessSpreadPercent: z.optional(z.number().check(z.gte(0), z.lte(100))),
-  /** What is to be found out in every job, though nothing on the load path hangs on it. */
+  /** What is to be found out in every job, though nothing on the load path depends on it. */
   mustLook: z.optional(z.array(z.enum(ASIDE_LOOKS)).check(z.maxLength(ASIDE_LOOKS.length))),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
   localRules: z.optional(z.string().check(z.maxLength(60))),

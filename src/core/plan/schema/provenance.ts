@@ -30,7 +30,7 @@ export function provenanceWithout(
   return left.length > 0 ? Object.fromEntries(left) : undefined
 }
 
-/** The marks of an object of which one field was typed anew: it is what somebody told; what others say of it stays. */
+/** The marks of an object of which one field was typed again: it is what somebody told; what others say of it stays. */
 export function typedOver(
   known: ProvenanceByField | undefined,
   field: string,

@@ -27,7 +27,7 @@ const measurementsSayWhat: FormatLift = {
 
 /**
  * Version 3 gives each car an identity of its own. Until then a job's vehicle had the id of the stock entry it was taken
- * from, and the log hung on that: it goes on hanging there, marked as perhaps another job's too.
+ * from, and the log depended on that: it goes on hanging there, marked as perhaps another job's too.
  */
 const carsAreTheirOwn: FormatLift = {
   from: 2,

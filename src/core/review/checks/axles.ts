@@ -6,7 +6,7 @@ import { IN_STATE } from '../finding'
 import { kg, type Phrase, missing, toSpare } from '../../units/phrase'
 import { any } from '../../units/pick'
 
-/** An axle as it stands, and what of it hangs on a weight or a figure that is not certain. */
+/** An axle as it stands, and what of it depends on a weight or a figure that is not certain. */
 function* axleFindings(
   survey: Survey,
   { axle, state, comparison, countedKg, verdict }: AxleVerdict,

@@ -11,7 +11,7 @@ import { heldTo, unsettledLinks } from '../../facts/links'
 import { marginPhrase } from '../margin-words'
 import { kg } from '../../units/phrase'
 
-/** Does a verdict hang on whether a figure counts the rack itself? */
+/** Does a verdict depend on whether a figure counts the rack itself? */
 export const countsUnstated = check({
   id: 'counts-unsaid',
   title: 'What the figure counts',

@@ -90,7 +90,7 @@ function* ofCell(cell: Cell, result: LinkVerdict, { plan: { rules } }: Survey): 
   )
 }
 
-/** Does a verdict hang on a weight that nobody has on a scale or a sheet? */
+/** Does a verdict depend on a weight that nobody has on a scale or a sheet? */
 export const guessedMass = check({
   id: 'guessed-mass',
   title: 'The guess decides',

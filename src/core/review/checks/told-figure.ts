@@ -32,7 +32,7 @@ function* ofPayload(cell: Cell, { doubts }: LinkVerdict, survey: Survey): Iterab
   }
 }
 
-/** Does a verdict hang on a figure that somebody told and nobody has seen? kg. */
+/** Does a verdict depend on a figure that somebody told and nobody has seen? kg. */
 export const toldFigure = check({
   id: 'told-figure',
   title: 'Figures only told',

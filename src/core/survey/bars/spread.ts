@@ -59,7 +59,7 @@ export interface Spreads {
   conflicts(): readonly (readonly SpreadMember[])[]
 }
 
-/** All of a thing that its say in the spread of its bars hangs on: where on them it stands is no matter. */
+/** All of a thing that its say in the spread of its bars depends on: where on them it stands is no matter. */
 type Wanting = Pick<ThingAt, 'gear' | 'turn'> & {
   readonly placement: Pick<Placement, 'id' | 'host' | 'fitting'>
 }

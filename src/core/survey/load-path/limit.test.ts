@@ -11,7 +11,7 @@ import { survey } from '../survey'
 const ANY = { road: 500, trail: 500, parked: 500 }
 const rules = (patch: Partial<HouseRules>) => patch
 
-/** The roof's cell for a load of so many kg under such figures. */
+/** The roof's cell for a load of the given kg under such figures. */
 function roof(
   kg: number,
   state: State,

@@ -3,13 +3,13 @@ import type { Plan } from '../../plan/schema/plan'
 import type { Arrangement, ThingAt } from '../frame/arrangement'
 import type { MassPoint } from './mass-point'
 
-/** What was worked out before an edit, as far as a mass hangs on it. */
+/** What was worked out before an edit, as far as a mass depends on it. */
 export type MassesBefore = Pick<Arrangement, 'racks'> & {
   readonly plan: Plan
   readonly masses: readonly MassPoint[]
 }
 
-/** The masses before an edit of each thing and each rack that stands as it stood: on the same racks, and with no snow to be shared anew. */
+/** The masses before an edit of each thing and each rack that stands as it stood: on the same racks, and with no snow to be shared again. */
 export function reusedMasses(plan: Plan, { racks }: Arrangement, before: MassesBefore | undefined) {
   const kept = { ofThing: new Map<ThingAt, MassPoint[]>(), ofRack: new Map<number, MassPoint[]>() }
   if (!before || before.racks !== racks || guessFactor(before.plan.rules) !== guessFactor(plan.rules))

@@ -81,7 +81,7 @@ const holds = (kg: number, limit: { ground: number; up: number }) =>
   kg <= Math.min(limit.ground, limit.up) + 1e-9
 
 /**
- * A lift of so many kg from the ground up to an underside at `toMm`, held across its narrower side: for one, for
+ * A lift of the given kg from the ground up to an underside at `toMm`, held across its narrower side: for one, for
  * two, for two on a step; else it is a job for a loader or a hoist. Hands start at half the thing's height, at
  * most 75 cm up. H = 20 + W/2 cm, W the depth held, at least 25 (NIOSH 94-110, from memory).
  */

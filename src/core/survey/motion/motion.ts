@@ -23,7 +23,7 @@ export interface Motion {
   readonly liftById: Memo<ReadonlyMap<string, Lift>>
 }
 
-/** The motion of everything on a plan; of that before an edit, each part that hangs on nothing that was changed. */
+/** The motion of everything on a plan; of that before an edit, each part that depends on nothing that was changed. */
 export function motionOf(
   plan: Plan,
   arrangement: Arrangement,

@@ -297,7 +297,7 @@ function offerOfAdapter({ gives }: Adapter): Offer {
 
 /**
  * Whether a thing's mount holds on what a host offers: as it comes, with one change, or not and by how much;
- * unknown where a size that it hangs on is missing. The thing's own size counts for cradles and closed carriers.
+ * unknown where a size that it depends on is missing. The thing's own size counts for cradles and closed carriers.
  */
 export function match(offer: Offer, ask: Mount, thing: Asking, fitting: Fitting = {}): Match {
   if (ask.kind === 'unsaid' && offer.kind !== 'rungs')

@@ -89,7 +89,7 @@ const atTail = (vehicle: Vehicle): Met[] =>
 const isHatch = (obstacle: Obstacle): obstacle is Hatch =>
   obstacle.kind === 'hatch' || obstacle.kind === 'tailgate'
 
-/** Every hatch and tailgate against everything that shares width with it. A rack's own ladder hangs on the hatch and turns with it. */
+/** Every hatch and tailgate against everything that shares width with it. A rack's own ladder depends on the hatch and turns with it. */
 export function swingCollisions(vehicle: Vehicle, arrangement: Arrangement): SwingCollision[] {
   const hatches = vehicle.obstacles.filter(isHatch)
   if (hatches.length === 0) return []

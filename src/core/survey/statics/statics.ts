@@ -63,7 +63,7 @@ function twistsOf(arrangement: Arrangement, masses: readonly MassPoint[]): Twist
   return [...twists.values()]
 }
 
-/** The statics of a plan's loads on its racks; of those before an edit, each part that hangs on nothing that was changed. */
+/** The statics of a plan's loads on its racks; of those before an edit, each part that depends on nothing that was changed. */
 export function staticsOf(
   arrangement: Arrangement,
   masses: () => readonly MassPoint[],

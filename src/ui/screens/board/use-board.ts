@@ -13,10 +13,10 @@ export type BoardState =
 /** So many changes elsewhere within this are one. ms. */
 const TOGETHER_MS = 120
 
-/** So often a board of which cards still come is shown anew. ms. */
+/** So often a board of which cards still come is shown again. ms. */
 const SHOWN_EVERY_MS = 400
 
-/** Every job's card, read and judged in a worker; anew whenever `again` changes or another tab keeps a job. */
+/** Every job's card, read and judged in a worker; again whenever `again` changes or another tab keeps a job. */
 export function useBoard(ready: boolean, again: unknown): BoardState {
   const [board, setBoard] = useState<BoardState>({ at: 'loading' })
   const client = useRef(

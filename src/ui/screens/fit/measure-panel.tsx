@@ -151,7 +151,7 @@ const SELDOM: ReadonlySet<Taped> = new Set([
   'markRR',
 ])
 
-/** What is taped at a step, pair by pair; every reading is kept, a new first one begins anew. */
+/** What is taped at a step, pair by pair; every reading is kept, a new first one begins again. */
 export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   if (step.task.kind !== 'measure') return null
   const several = step.task.pairs.length > 1

@@ -30,7 +30,7 @@ function massCommand(plan: Plan, target: WeighTarget, kg: number): SingleCommand
   return { do: 'setLoad', placementId, load: { ...load, what: { kind: 'mass', mass } } }
 }
 
-/** What hangs on the scale: typed, or read by one. */
+/** What depends on the scale: typed, or read by one. */
 export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   const scale = useSettings((store) => store.settings.scale)
   if (step.task.kind !== 'weigh') return null

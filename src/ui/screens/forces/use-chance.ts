@@ -19,7 +19,7 @@ interface Chance {
   readonly again: () => void
 }
 
-/** Draws a plan's chances in a worker, anew for every change of the plan; a worker that dies is started again. */
+/** Draws a plan's chances in a worker, again for every change of the plan; a worker that dies is started again. */
 export function useChance(plan: Plan): Chance {
   const [run, setRun] = useState<ChanceRun>({ at: 'running', done: 0 })
   const [restarts, setRestarts] = useState(0)

@@ -2,7 +2,7 @@ import { rgb, type PDFDocument, type PDFPage } from 'pdf-lib'
 import type { Face } from './pdf-face'
 import { MARGIN_MM, PAPER, type Paper } from './true-scale'
 
-/** Points in a millimetre: true scale hangs on it. */
+/** Points in a millimetre: true scale depends on it. */
 export const PT = 72 / 25.4
 export const PDF_INK = rgb(0.086, 0.133, 0.18)
 export const EDGE = rgb(0.4, 0.45, 0.5)

@@ -87,7 +87,7 @@ function FindingText({ findings }: { findings: readonly Finding[] }) {
   )
 }
 
-/** What nothing on the load path hangs on and nobody gave: by name, in one quiet line. */
+/** What nothing on the load path depends on and nobody gave: by name, in one quiet line. */
 function NotLooked({ review, show }: { review: Review; show: (dialog: DialogName) => void }) {
   const findings = review.notLooked
   if (findings.length === 0) return null

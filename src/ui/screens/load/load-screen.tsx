@@ -55,7 +55,7 @@ function useMarks(plan: Plan): SheetMarks {
   }, [survey, review, picked, focus, state, demanded])
 }
 
-/** What stands around the drawing is made anew when what it shows is. */
+/** What stands around the drawing is made again when what it shows is. */
 const SheetOf = memo(Sheet)
 const OpeningsOf = memo(Openings)
 const ZoomButtonsOf = memo(ZoomButtons)

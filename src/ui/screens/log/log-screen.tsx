@@ -27,7 +27,7 @@ const listed = (cars: readonly ListedCar[]) =>
     .map((car) => ({ ...car, name: nameOf(car) }))
     .sort((a, b) => byDay(a.next ?? '9999', b.next ?? '9999') || b.count - a.count || byName(a.name, b.name))
 
-/** Every car with a log or a job, read anew whenever `again` changes or another tab writes; nothing until it is there. */
+/** Every car with a log or a job, read again whenever `again` changes or another tab writes; nothing until it is there. */
 function useCars(ready: boolean, again: unknown) {
   const house = useSettings((store) => store.settings.house)
   const [cars, setCars] = useState<ReturnType<typeof listed>>()

@@ -9,7 +9,7 @@ interface Worked<R> {
   readonly results: readonly R[]
 }
 
-/** Works through a list one after the other, anew whenever something of `on` changes; what is worked out so far. */
+/** Works through a list one after the other, again whenever something of `on` changes; what is worked out so far. */
 export function useInTurn<T, R>(
   items: readonly T[],
   on: readonly [unknown, unknown],
