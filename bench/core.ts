@@ -1,16 +1,15 @@
 import { readFile } from 'node:fs/promises'
 import {
   apply,
+  assess,
   compatible,
   leftIn,
   linkVerdict,
   parsePlanText,
   type Plan,
   remediesFor,
-  review,
   STATES,
   type Survey,
-  survey,
 } from '@/core'
 import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
@@ -51,11 +50,10 @@ export async function readEach(files: readonly string[]): Promise<void> {
     if (!parsePlanText(await readFile(file, 'utf8')).ok) throw new Error(`${file} cannot be read`)
 }
 
-const judge = (plan: Plan) => review(survey(plan))
+const reviewed = (plan: Plan) => assess(plan).review
 
 function allRemedies(plan: Plan): void {
-  const surveyed = survey(plan)
-  const found = review(surveyed)
+  const { survey: surveyed, review: found } = assess(plan)
   for (const finding of found.findings) remediesFor(surveyed, found, finding, DEMO_STOCK)
 }
 
@@ -70,7 +68,7 @@ function drawn(of: Survey): void {
 
 /** One step of a drag: the thing elsewhere, and all that is drawn from that. The verdicts follow a frame later. */
 function dragging(plan: Plan): () => void {
-  let now = survey(plan)
+  let now = assess(plan)
   let by = 10
   return () => {
     const [first] = now.plan.placements
@@ -83,15 +81,15 @@ function dragging(plan: Plan): () => void {
       yMm: first.yMm,
     })
     if (!moved.ok) throw new Error(moved.reason)
-    now = survey(moved.plan, now)
-    drawn(now)
+    now = assess(moved.plan, now)
+    drawn(now.survey)
   }
 }
 
 /** The core's ratios: against a copy of the plan, and as the plan grows. */
 export function coreRatios(): Ratio[] {
   const assessment = alternating(
-    () => judge(largest),
+    () => reviewed(largest),
     () => structuredClone(largest),
     600,
     3000,
@@ -110,14 +108,14 @@ export function coreRatios(): Ratio[] {
   const gear = Array.from({ length: 5 }, (_, i) =>
     DEMO_STOCK.gear.map((each) => ({ ...each, id: `${each.id}-${i}` })),
   ).flat()
-  const surveyed = survey(largest)
+  const surveyed = assess(largest).survey
   const rackId = largest.racks[0]?.id ?? ''
   const shelf = median(
     () => gear.forEach((each) => compatible(surveyed, each, rackId, DEMO_STOCK.adapters, 'trial')),
     12,
   )
-  const few = median(() => judge(withThings(10)), 60)
-  const many = median(() => judge(withThings(400)), 20)
+  const few = median(() => reviewed(withThings(10)), 60)
+  const many = median(() => reviewed(withThings(400)), 20)
   const nLogN = (400 * Math.log(400)) / (10 * Math.log(10))
   return [
     ratio(

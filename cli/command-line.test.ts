@@ -1,4 +1,5 @@
 import {
+  assess,
   bayReportSchema,
   METRIC,
   partsCheck,
@@ -7,7 +8,6 @@ import {
   type Rating,
   reviewReportSchema,
   STATES,
-  survey,
   surveyReportSchema,
 } from '../src/core'
 import { spawn } from 'node:child_process'
@@ -69,7 +69,7 @@ describe('ypsos bay', () => {
   const files = {
     ...FILES,
     'counted.json': log(
-      ...partsCheck(survey(boatAndBox)).lines.map(({ id, what, count }) => ({
+      ...partsCheck(assess(boatAndBox).survey).lines.map(({ id, what, count }) => ({
         kind: 'counted',
         lineId: id,
         what,

@@ -1,4 +1,4 @@
-import { bayRulesOf, survey, workedEvents } from '../src/core'
+import { assess, bayRulesOf, workedEvents } from '../src/core'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
@@ -9,7 +9,7 @@ const JOB = boatAndBox.id
 const FEET = 'wing/torque-wing-feet-0'
 const DOORS = 'prove/doors'
 
-const worked = workedEvents(survey(boatAndBox), bayRulesOf(boatAndBox.rules))
+const worked = workedEvents(assess(boatAndBox).survey, bayRulesOf(boatAndBox.rules))
 const tickOf = (id: string) => worked.findIndex((each) => each.kind === 'stepDone' && each.stepId === id)
 const firstPull = worked.findIndex(({ kind }) => kind === 'torqued')
 const before = worked.slice(0, firstPull)

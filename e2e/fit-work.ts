@@ -1,4 +1,4 @@
-import { bayRulesOf, type Plan, survey, type WorkedEvent, workedEvents } from '../src/core'
+import { assess, bayRulesOf, type Plan, type WorkedEvent, workedEvents } from '../src/core'
 import type { Page } from '@playwright/test'
 import { expect, written } from './fixtures'
 
@@ -105,7 +105,7 @@ export async function takeInFile(page: Page, file: ReturnType<typeof logFile>): 
 
 /** Everything of a job done as its sheets have it, up to a step: by a log from another device. */
 export async function doneUpTo(page: Page, plan: Plan, stepId: string): Promise<void> {
-  const worked = workedEvents(survey(plan), bayRulesOf(plan.rules))
+  const worked = workedEvents(assess(plan).survey, bayRulesOf(plan.rules))
   const ticks = worked.flatMap((each, i) => (each.kind === 'stepDone' ? [{ id: each.stepId, i }] : []))
   const at = ticks.findIndex(({ id }) => id === stepId)
   await takeInFile(page, logFile(plan, worked.slice(0, (ticks[at - 1]?.i ?? -1) + 1), 1))

@@ -216,7 +216,7 @@ test('a full browser is said on every screen, the work can be saved to a file, a
   })
   await page.getByRole('button', { name: 'Take off sea boat' }).click()
   const alert = page.getByRole('alert').filter({ hasText: "This browser's storage is full." })
-  await expect(alert).toContainText('only in memory until it is: the job A boat and the long box')
+  await expect(alert).toContainText('only in memory: the job A boat and the long box')
   await expect(stateButton(page, 'Road')).toContainText('Clear')
   const downloading = page.waitForEvent('download')
   await alert.getByRole('button', { name: 'Download the job' }).click()

@@ -24,7 +24,7 @@ async function firstVerdict(page: Page, system: keyof typeof SYSTEMS, hands: Han
   await press(link('Enter your own vehicle'))
   await type(page.getByRole('textbox', { name: 'Name' }).first(), 'Blue estate')
   await choose(page.getByLabel('Source of these figures'), 'manual')
-  const roof = page.getByRole('group', { name: 'What the roof may carry' })
+  const roof = page.getByRole('group', { name: 'Load limits of the roof' })
   await type(roof.getByLabel('Road'), figures.roof)
   await choose(roof.getByLabel('Counts'), 'everything')
   await press(button('Save this vehicle'))

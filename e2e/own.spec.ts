@@ -18,7 +18,7 @@ test(
     await expect(page.getByText('One field needs another look.')).toBeVisible()
     await expect(page.getByRole('textbox', { name: 'Name' }).first()).toHaveValue('School saloon')
     await page.getByLabel('Overall length').fill('183 1/2 in')
-    const roof = page.getByRole('group', { name: 'What the roof may carry' })
+    const roof = page.getByRole('group', { name: 'Load limits of the roof' })
     await roof.getByLabel('Road').fill('165 lb')
     await roof.getByLabel('Trail').fill('150 lb')
     await roof.getByLabel('Parked').fill('440 lb')

@@ -141,7 +141,7 @@ test('two figures for one roof disagree: both are named, the lesser counts, and 
   page,
 }) => {
   await page.goto('/vehicle?job=demo-first-bike')
-  const roof = group(page, 'What the roof may carry')
+  const roof = group(page, 'Load limits of the roof')
   await roof.getByRole('button', { name: 'Add a figure' }).click()
   const other = roof.getByRole('group', { name: /figure 1/ })
   await other.getByLabel('Figure', { exact: true }).fill('20 kg')
@@ -155,7 +155,7 @@ test('two figures for one roof disagree: both are named, the lesser counts, and 
   await expect(page.getByText(/differ by/)).toHaveCount(0)
   await expect(stateButton(page, 'Road')).not.toContainText('Stop')
   await goTo(page, 'Vehicle')
-  await expect(group(page, 'What the roof may carry').getByLabel('Not in use, because')).toHaveValue(
+  await expect(group(page, 'Load limits of the roof').getByLabel('Not in use, because')).toHaveValue(
     /looked at again/,
   )
 })

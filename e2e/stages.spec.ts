@@ -69,7 +69,7 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
   const dialog = page.getByRole('dialog', { name: 'Paste a sheet' })
   const text = dialog.getByLabel('The text of a maker’s sheet, a label, a manual’s page or a message')
   await text.fill('good morning, can you have a look at it on friday at 10?')
-  await expect(dialog).toContainText('Nothing in it could be read with certainty')
+  await expect(dialog).toContainText('No figure found that belongs on this sheet')
   await text.fill(
     'Length 5 460 mm. Maximum roof load 61 kg (134 lb) including the rack, page 33. Off-road 40 kg (120 lb).',
   )
@@ -98,7 +98,7 @@ test('racks from stock are tried on the vehicle: what suits, and why another can
   await expect(suits).toContainText('66.4 kg')
   await page.getByText(/^Cannot stand on it: \d+$/).click()
   await expect(page.getByRole('row').filter({ hasText: /^Slat platform/ })).toContainText(
-    'has nothing of the kind',
+    'has no such attachment',
   )
   // The lengths of its bars beside each other, with all that stands on them; one of them taken, and given back.
   await page.getByText('Its bars in other lengths: 3 in stock').click()

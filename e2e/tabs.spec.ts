@@ -117,7 +117,7 @@ test('one sheet open in two tabs: what each typed stands, and the same field is 
   await expect(page.getByText('Estate, looked at again').first()).toBeVisible()
   await keep(page)
   await expect(
-    page.getByText(/Another tab has changed this meanwhile\. It set otherwise: kerb\./),
+    page.getByText(/Another tab has changed this sheet meanwhile\. It set: kerb\./),
   ).toBeInViewport({ ratio: 1 })
   expect((await vehicle())?.kerbKg).toBe(1430)
   await keep(page)

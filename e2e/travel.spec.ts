@@ -46,7 +46,7 @@ test('a job’s past is there after a reload, each step beside today’s, and is
   const steps = dialog.getByRole('list', { name: 'Steps, the latest first' })
   await expect(steps.getByText('Long box, its place along the vehicle: 900 mm to 870 mm')).toBeVisible()
   await steps.getByRole('button').last().click()
-  const beside = dialog.getByRole('region', { name: 'Beside today' })
+  const beside = dialog.getByRole('region', { name: 'Compared with today' })
   await expect(beside.getByText('Long box, its place along the vehicle: 960 mm to 870 mm')).toBeVisible()
   await expect(beside.getByRole('row', { name: /^Road/ }).getByRole('cell')).toHaveCount(2)
   await beside.getByRole('button', { name: 'Restore this state' }).click()
@@ -83,7 +83,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   // Meanwhile the desk went on too.
   await typed(page, /^Long box/, '870 mm')
   const here = await opened(page, homeward)
-  await expect(here.getByText('What each changed can stand beside the other.')).toBeVisible()
+  await expect(here.getByText('The changes fit together.')).toBeVisible()
   await here.getByRole('button', { name: 'Import' }).click()
   await expect(page).toHaveURL(/load/)
   expect(await xOf(page, /^Long box/)).toBe('870 mm')
@@ -157,7 +157,7 @@ test('a backup goes into the folder that was picked, by itself once a day, and o
   const dialog = page.getByRole('dialog', { name: 'Backup' })
   await dialog.getByRole('button', { name: 'Choose a folder' }).click()
   await expect(
-    dialog.getByText(/goes into the folder shop by itself.*The last backup was made/),
+    dialog.getByText(/goes into the folder shop once a day.*The last backup was made/),
   ).toBeVisible()
   const [[name, text] = ['', '']] = await files()
   expect(name).toMatch(/^ypsos-backup-\d{4}-\d{2}-\d{2}\.json$/)

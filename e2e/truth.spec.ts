@@ -46,7 +46,7 @@ test('an own car without any figure is clear nowhere; each question is answered 
   await expect(rails).toHaveCount(0)
   // The trail follows by the house's two thirds, and is minded; parked is within the driving figure.
   for (const state of STATES) await expect(stateButton(page, state)).toContainText('Mind')
-  await expect(page.getByText(/starting values of the forms stand/)).toBeVisible()
+  await expect(page.getByText(/starting values of the forms are/)).toBeVisible()
   await page.getByRole('button', { name: 'They are right' }).click()
   await expect(stateButton(page, 'Road')).toContainText('Clear')
   await expect(stateButton(page, 'Trail')).toContainText('Mind')

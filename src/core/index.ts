@@ -46,6 +46,7 @@ export {
 export { LOCAL_RULES } from './plan/schema/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/schema/measurement'
 export { type FieldMessage } from './plan/schema/messages'
+export { planOf, type StoredJob } from './plan/stored-job'
 export { newPlan } from './plan/starting/new-plan'
 export {
   type Adapter,
@@ -110,7 +111,7 @@ export { type Hatch, slideBox, type Sunroof, swingsOf, tiltOf } from './survey/o
 export { openedTent } from './survey/openings/tent'
 export type { LoadedBar } from './survey/statics/bending'
 export { footFigures, LIFTED_KG } from './survey/statics/evenness'
-export { type ClearanceAt, survey, type Survey } from './survey/survey'
+export type { ClearanceAt, Survey } from './survey/survey'
 
 export {
   type Chances,

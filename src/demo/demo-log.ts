@@ -3,7 +3,7 @@ import {
   daysAfter,
   type LogEvent,
   type Plan,
-  survey,
+  assess,
   type WorkedEvent,
   workedEvents,
 } from '@/core'
@@ -62,7 +62,9 @@ export function demoLog(today: string): LogEvent[] {
     }
     const rack = plan.racks[0]?.name ?? ''
     return [
-      ...workedEvents(survey(plan), bayRulesOf(plan.rules)).map((event, i) => signed(event, daysAgo, i)),
+      ...workedEvents(assess(plan).survey, bayRulesOf(plan.rules)).map((event, i) =>
+        signed(event, daysAgo, i),
+      ),
       ...then(rack, back).map(({ daysAgo: day, ...event }, i) => signed(event, day, i)),
     ]
   })

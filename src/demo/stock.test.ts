@@ -1,11 +1,11 @@
 import {
   adapterSchema,
+  assess,
   barSchema,
   gearSchema,
   partSchema,
   planSchema,
   rackSchema,
-  survey,
   vehicleSchema,
 } from '@/core'
 import { describe, expect, it } from 'vitest'
@@ -39,7 +39,7 @@ describe('the demo', () => {
 
   it('puts nothing where something else is, nor off its deck', () => {
     for (const plan of DEMO_PLANS) {
-      const { things, racks } = survey(plan)
+      const { things, racks } = assess(plan).survey
       things.forEach((a, i) => {
         for (const b of things.slice(i + 1)) {
           if (a.parent === b || b.parent === a) continue

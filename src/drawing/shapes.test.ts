@@ -1,4 +1,4 @@
-import { BODIES, bodyOutline, kindsOf, startingSizes, survey } from '@/core'
+import { assess, BODIES, bodyOutline, kindsOf, startingSizes } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { vehicleWith } from '@/core/plan/plans.testing'
 import { DEMO_PLANS, ladderJob, twinSpan, yardVan } from '@/demo/plans'
@@ -87,7 +87,7 @@ describe('vehicles', () => {
 describe('racks', () => {
   it('are drawn where the survey has their bars, feet and decks', () => {
     for (const plan of DEMO_PLANS)
-      for (const rack of survey(plan).racks.filter((each) => each.bars.length > 0)) {
+      for (const rack of assess(plan).survey.racks.filter((each) => each.bars.length > 0)) {
         const seen = extent(rackPaths(rack, 'plan').ink)
         for (const { box } of rack.bars) {
           expect(seen.u0).toBeLessThanOrEqual(box.x0)
@@ -102,12 +102,12 @@ describe('racks', () => {
   })
 
   it('show a ladder from its foot to its top, and the panels of a bed rack', () => {
-    const ladder = survey(ladderJob).racks.find((rack) => rack.rack.kind === 'ladder')!
+    const ladder = assess(ladderJob).survey.racks.find((rack) => rack.rack.kind === 'ladder')!
     expect(extent(rackPaths(ladder, 'rear').line)).toMatchObject({ v0: 700, v1: 1690 })
     expect(rackPaths(ladder, 'side').line).toMatch(/^M /)
-    const bed = survey(twinSpan).racks.find((rack) => rack.rack.kind === 'bed')!
+    const bed = assess(twinSpan).survey.racks.find((rack) => rack.rack.kind === 'bed')!
     expect(rackPaths(bed, 'side').line.split('M ').length).toBeGreaterThan(5)
-    const [van] = survey(yardVan).racks
+    const [van] = assess(yardVan).survey.racks
     expect(rackPaths(van!, 'rear').plate).toBe('')
   })
 })

@@ -29,7 +29,7 @@ export const ADAPTER_FIELD = group('Adapter', {
             headRoomMm: length('Head room in the section it gives'),
           }),
   },
-  rated: RATED('What it may carry'),
+  rated: RATED('Load limits'),
   spreadMm: range('Spread from', 'to', 'Empty when it asks none'),
   price: number('Price'),
 } satisfies FieldsOf<Adapter>)

@@ -91,8 +91,8 @@ const ATTACHMENT_FIELDS = {
   ),
   reinforced: flag('Reinforced inside'),
   roofBears: flag('The roof skin still bears the load', 'Leave open if unknown'),
-  rated: RATED('What it may carry'),
-  ratings: figures('What it may carry'),
+  rated: RATED('Load limits'),
+  ratings: figures('Load limits'),
   known: MARKS,
   typed: MARKS,
 } satisfies FieldsOf<{ [K in AllOf<Attachment>]: unknown }>

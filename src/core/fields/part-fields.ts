@@ -95,7 +95,7 @@ export const PART_FIELD = group(
     count: number('How many'),
     eachKg: mass('Weight of each'),
     centreZMm: length('Its middle over the ground', 'If the height of its mass is known'),
-    rated: RATED('What it may carry'),
+    rated: RATED('Load limits'),
     price: number('Price of all'),
     suits: several(
       choice(

@@ -133,7 +133,7 @@ export const VEHICLE_FIELD = group(
       halfWidthRearMm: halved('Roof width, rear'),
       crownMm: length('Crown', 'Middle over edge'),
       skinZMm: length('Roof’s skin over the ground', 'If the height above is not of the roof skin'),
-      ratings: figures('What the roof may carry'),
+      ratings: figures('Load limits of the roof'),
     }),
     tail: list(
       'Load at the tail',

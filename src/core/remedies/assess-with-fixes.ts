@@ -1,20 +1,21 @@
 import type { RemedyStock } from './candidate'
-import type { Plan } from '../plan/schema/plan'
+import type { StoredJob } from '../plan/stored-job'
 import type { Finding } from '../review/finding'
 import { fixesLeftOut } from './fixes-limit'
 import { assess } from '../review/assess'
 import type { Assessment } from '../review/review'
 import { remediesFor, type Remedy } from './remedies'
 
-/** A plan with all that follows from it and all that we think of it; its fixes are looked for when they are asked for. */
+/** An assessment that also finds fixes, at their first use. */
 export interface AssessmentWithFixes extends Assessment {
-  /** The fixes of one finding, tried on this very plan with the parts in stock; looked for once. */
+  /** The fixes of one finding, tried on this plan with the parts in stock, and found once. */
   remedies(finding: Finding, stock: RemedyStock): readonly Remedy[]
 }
 
-/** The one way from a plan to its survey, its review and its fixes: workers, shell and route ask here. */
-export function assessWithFixes(plan: Plan): AssessmentWithFixes {
-  const assessment = assess(plan)
+/** The one way from a job to its survey, its review and its fixes, for workers, shell and route. */
+export function assessWithFixes(job: StoredJob): AssessmentWithFixes {
+  const assessment = assess(job)
+  const { plan } = assessment
   const leftOut = fixesLeftOut(plan) !== undefined
   const found = new Map<Finding, { readonly stock: RemedyStock; readonly remedies: readonly Remedy[] }>()
   return {

@@ -1,10 +1,10 @@
-import { survey } from '@/core'
+import { assess } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, twinSpan } from '@/demo/plans'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt } from '@/drawing/layout'
 import { pan, zoomAt, zoomOnto } from './zoom'
 
-const surveyed = survey(boatAndBox)
+const surveyed = assess(boatAndBox).survey
 const extent = extentOf(surveyed)
 const size = { width: 760, height: 640 }
 const layout = layoutSheet(extent, size, undefined)
@@ -31,7 +31,7 @@ describe('the sheet', () => {
     [620, 500],
   ])('keeps everything inside its view at %i by %i', (width, height) => {
     for (const plan of [boatAndBox, twinSpan]) {
-      const at = survey(plan)
+      const at = assess(plan).survey
       const fitted = layoutSheet(extentOf(at), { width, height }, undefined)
       for (const { box } of at.things) {
         const [left, top] = toSheet(fitted, 'side', box.x0, box.z1)

@@ -1,4 +1,4 @@
-import { type State, survey, type UnitChoice } from '@/core'
+import { assess, type State, type UnitChoice } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { gravityBox } from './gravity-marks'
@@ -85,7 +85,7 @@ it('finds a word that comes later the first of its places that is free, and its 
 })
 
 const looks = DEMO_PLANS.flatMap((plan) => {
-  const at = survey(plan)
+  const at = assess(plan).survey
   const extent = extentOf(at)
   const whole = layoutSheet(extent, size, undefined)
   const box = rackBox(at)

@@ -1,13 +1,4 @@
-import {
-  foldedTogether,
-  assess,
-  type Plan,
-  review,
-  stateSummary,
-  STATES,
-  survey,
-  type UnitChoice,
-} from '@/core'
+import { assess, foldedTogether, type Plan, review, STATES, stateSummary, type UnitChoice } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
 import { askGroups, openFindings } from './finding-rows'
@@ -63,7 +54,7 @@ describe('a verdict in a few words', () => {
         { id: 'b', name: 'Door B', heightMm: 1500 },
       ],
     }
-    const rows = foldedTogether(openFindings(review(survey(plan)))).filter(
+    const rows = foldedTogether(openFindings(review(assess(plan).survey))).filter(
       ({ finding }) => finding.rule === 'height-clearance',
     )
     expect(rows.map(({ states }) => states)).toEqual([
@@ -74,7 +65,7 @@ describe('a verdict in a few words', () => {
 
   it('asks in three lines at most at a first look, whatever is open', () => {
     for (const plan of DEMO_PLANS) {
-      const asked = foldedTogether(openFindings(review(survey(plan)))).filter(
+      const asked = foldedTogether(openFindings(review(assess(plan).survey))).filter(
         ({ finding }) => finding.severity === 'findOut',
       )
       const groups = askGroups(asked)
@@ -86,9 +77,9 @@ describe('a verdict in a few words', () => {
 
 describe('zoom to the rack', () => {
   it('takes in the bars with room at both ends and the height of the load, not the length of a boat', () => {
-    const box = rackBox(survey(boatAndBox))!
+    const box = rackBox(assess(boatAndBox).survey)!
     expect([box.x0, box.x1]).toEqual([430 - 41 - 350, 1190 + 41 + 350])
     expect(box.z1).toBe(1983)
-    expect(rackBox(survey({ ...boatAndBox, racks: [], placements: [] }))).toBeUndefined()
+    expect(rackBox(assess({ ...boatAndBox, racks: [], placements: [] }).survey)).toBeUndefined()
   })
 })

@@ -10,7 +10,7 @@ import { OtherFigures, useOtherFigures } from './other-figures'
 import { useProblem } from './problem'
 import { markPath, othersPath, useOwner, useSheetOf } from './sheet-context'
 
-/** Provenance one figure is known, where the thing keeps that: a small mark beside its label, to be said otherwise. */
+/** The mark beside a label that says how its figure is known, and changes it. */
 function KnownMark({
   at,
   label,
@@ -33,7 +33,7 @@ function KnownMark({
     : [[now, Object.hasOwn(PROVENANCES, now) ? PROVENANCES[now as Provenance].word : now], ...HOW_CHOICES]
   return (
     <select
-      aria-label="Provenance it is known"
+      aria-label="How it is known"
       aria-describedby={label}
       className={`min-h-[1.6rem] touch:min-h-11 w-24 shrink-0 text-note text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
       value={now}

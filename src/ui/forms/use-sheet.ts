@@ -125,7 +125,7 @@ export function useSheet<T>(
     const places = merged.clashes.map(placeWords)
     return {
       ok: false,
-      problem: `Another tab has changed this sheet meanwhile. ${places.length > 0 ? `It set otherwise: ${places.join('; ')}.` : merged.reason} Save again to replace its version with yours.`,
+      problem: `Another tab has changed this sheet meanwhile. ${places.length > 0 ? `It set: ${places.join('; ')}.` : merged.reason} Save again to replace its version with yours.`,
     }
   }
   const stamp = useMemo(() => JSON.stringify(stored ?? 'new'), [stored])

@@ -1,15 +1,15 @@
-import { assess, type Plan, type Assessment } from '@/core'
+import { assess, type Assessment, type StoredJob } from '@/core'
 
-const assessed = new WeakMap<Plan, Assessment>()
-/** The last of a job: what its next edit leaves alone is not drawn again. */
+const assessed = new WeakMap<StoredJob, Assessment>()
+/** The last assessment of the open job. Parts that the next edit leaves alone are reused. */
 let last: Assessment | undefined
 
-/** Survey and review of a plan, once per plan. */
-export function assessmentOf(plan: Plan): Assessment {
-  const cached = assessed.get(plan)
+/** The assessment of a job, computed once for each of its versions. */
+export function assessmentOf(job: StoredJob): Assessment {
+  const cached = assessed.get(job)
   if (cached) return cached
-  const fresh = assess(plan, last?.plan.id === plan.id ? last : undefined)
-  assessed.set(plan, fresh)
+  const fresh = assess(job, last?.plan.id === job.id ? last : undefined)
+  assessed.set(job, fresh)
   last = fresh
   return fresh
 }

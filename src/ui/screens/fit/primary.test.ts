@@ -1,10 +1,10 @@
-import { NOTHING_DONE, phraseText, survey } from '@/core'
+import { assess, NOTHING_DONE, phraseText } from '@/core'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { stepsOf } from './fitting-job'
 import { primaryOf } from './primary'
 
-const surveyed = survey(boatAndBox)
+const surveyed = assess(boatAndBox).survey
 const order = stepsOf(boatAndBox, NOTHING_DONE)
 const steps = order.ok ? order.steps : []
 const step = (id: string) => steps.find((each) => each.id === id)!

@@ -1,4 +1,4 @@
-import { handoverOf, NOTHING_DONE, type Plan, review, survey, USUAL_BAY } from '@/core'
+import { assess, handoverOf, NOTHING_DONE, type Plan, review, USUAL_BAY } from '@/core'
 import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
@@ -29,7 +29,7 @@ function opened(plan = boatAndBox, paper: Paper = 'a4', show: 'metric' | 'us' = 
 }
 
 async function made(plan: Plan, paper: Paper, show: 'metric' | 'us') {
-  const surveyed = survey(plan)
+  const surveyed = assess(plan).survey
   const handover = handoverOf(surveyed, review(surveyed), NOTHING_DONE, [], USUAL_BAY)
   const bytes = await handoverPdf({
     plan,

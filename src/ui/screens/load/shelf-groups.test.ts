@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { compatible, assess, survey, weightRoom, type Compatible } from '@/core'
+import { assess, compatible, type Compatible, weightRoom } from '@/core'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { SHELF_GROUPS, shelfGroups } from './shelf-groups'
@@ -8,7 +8,7 @@ const { gear, adapters } = DEMO_STOCK
 
 function groupsOf(name: string) {
   const plan = DEMO_PLANS.find(({ job }) => job.name === name)!
-  const surveyed = survey(plan)
+  const surveyed = assess(plan).survey
   const rackId = surveyed.racks[0]!.rack.id
   const answers = new Map<string, Compatible>(
     gear.map((each) => [each.id, compatible(surveyed, each, rackId, adapters, 'trial')]),

@@ -12,7 +12,7 @@ import {
   rackKindsFor,
   rackSchema,
   startingRack,
-  survey,
+  assess,
   type UnitSystem,
   type Vehicle,
 } from '@/core'
@@ -75,7 +75,8 @@ export function RackForm({
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
-    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] })),
+    () =>
+      assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] })).survey,
     [vehicle, now],
   )
   const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)

@@ -3,7 +3,7 @@ import { PageBar } from '@/ui/app/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { newPlan, type Plan, type Rack, survey, type Vehicle } from '@/core'
+import { newPlan, type Plan, type Rack, assess, type Vehicle } from '@/core'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { savePlan, loadPlan } from '@/storage/plans'
@@ -30,7 +30,7 @@ function Offer({
   onChoose: () => void
 }) {
   const drawn = useMemo(
-    () => survey(newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] })),
+    () => assess(newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] })).survey,
     [title, vehicle, rack],
   )
   return (

@@ -12,7 +12,7 @@ import {
   startingObstacle,
   startingSizes,
   startingVehicle,
-  survey,
+  assess,
   type UnitSystem,
   type Vehicle,
   VEHICLE_FIELD,
@@ -66,7 +66,7 @@ export function VehicleForm({
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
   const drawn = useMemo(
-    () => survey(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })),
+    () => assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })).survey,
     [now],
   )
   const { body } = now
