@@ -62,7 +62,7 @@ export async function until(page: Page, wanted: RegExp, press: () => Promise<voi
     const rest = page.getByRole('button', { name: 'The rest was not driven' })
     if ((await rest.count()) > 0) await rest.click()
     await readAll(page)
-    if ((await done(page).getByText('A Stop stands').count()) > 0) await answerFor(page)
+    if ((await done(page).getByText('A Stop is open').count()) > 0) await answerFor(page)
     await expect(done(page)).toBeEnabled()
     await press()
     if ((await page.getByText('Everything is done.').count()) > 0) return

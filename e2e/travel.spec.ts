@@ -91,7 +91,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   await expect(page.getByLabel('On board', { exact: true })).toHaveValue('driving')
 
   // The same job bundle once more has nothing to say, and one that sets the same otherwise is asked.
-  await expect((await opened(page, homeward)).getByText('there is nothing newer in it')).toBeVisible()
+  await expect((await opened(page, homeward)).getByText('already has everything in the bundle')).toBeVisible()
   const other = JSON.parse(homeward.buffer.toString()) as {
     plan: { placements: { id: string; xMm: number }[] }
     steps: { at: string; by?: string; back: unknown[] }[]

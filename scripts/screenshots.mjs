@@ -29,7 +29,7 @@ async function bayTo(page, title) {
     const undriven = page.getByRole('button', { name: 'The rest was not driven' })
     if ((await undriven.count()) > 0) await undriven.click()
     await readAll(page)
-    if ((await page.locator('[data-fit=done]').getByText('A Stop stands').count()) > 0) await answerFor(page)
+    if ((await page.locator('[data-fit=done]').getByText('A Stop is open').count()) > 0) await answerFor(page)
     await page.locator('[data-fit=done]').click()
     await page.waitForTimeout(30)
   }

@@ -46,7 +46,8 @@ export {
 export { LOCAL_RULES } from './plan/schema/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from './plan/schema/measurement'
 export { type FieldMessage } from './plan/schema/messages'
-export { planOf, type StoredJob } from './plan/stored-job'
+export { type AttachmentWith, isRaised } from './plan/schema/attachment-traits'
+export type { StoredJob } from './plan/stored-job'
 export { newPlan } from './plan/starting/new-plan'
 export {
   type Adapter,

@@ -6,6 +6,8 @@ import {
   type RackAt,
   footSeatZ,
   type Vehicle,
+  type AttachmentWith,
+  isRaised,
 } from '@/core'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
@@ -141,7 +143,7 @@ export function rackPaths(rack: RackAt, view: ViewName): RackPaths {
   return { ink: draw.ink.join(' '), plate: draw.plate.join(' '), line: draw.line.join(' ') }
 }
 
-type Canopy = Extract<Attachment, { kind: 'canopyTrack' }>
+type Canopy = AttachmentWith<{ on: 'canopy' }>
 
 /** How far a canopy reaches past its tracks at either end and to either side: drawn, never reckoned with. mm. */
 const PAST_TRACKS_MM = 90
@@ -178,7 +180,7 @@ export function attachmentPath(vehicle: Vehicle, attachment: Attachment, view: V
     for (const { fromMm, toMm } of attachment.ranges) {
       if (view === 'plan')
         for (const y of [-half, half]) parts.push(boxPath(fromMm, y - 18, toMm, y + 18, 18))
-      if (view === 'side' && attachment.kind === 'raisedRail') {
+      if (view === 'side' && isRaised(attachment)) {
         const roof = vehicle.heightMm - vehicle.roof.crownMm - 40
         const rail: PlanePoint[] = [
           [fromMm - 90, roof],

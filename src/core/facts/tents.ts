@@ -1,3 +1,4 @@
+import { hasSpacing } from '../kinds/mount'
 import type { Gear } from '../plan/schema/gear'
 import { distanceMm, overlap } from '../geometry/boxes'
 import { rootOf, type ThingAt } from '../survey/frame/arrangement'
@@ -37,8 +38,7 @@ function bracketsOf(survey: Survey, thing: ThingAt): Compared | undefined {
   const { mount } = thing.gear.fit
   const { host } = thing.placement
   const across = thing.turn === 90 || thing.turn === 270
-  if (mount.kind !== 'bracket' || (mount.direction === 'across') === across || host.on !== 'bars')
-    return undefined
+  if (!hasSpacing(mount) || (mount.direction === 'across') === across || host.on !== 'bars') return undefined
   const usable = survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)).map(({ bar }) => bar.usableMm)
   return atLeast(Math.min(...usable), mount.spacingMm.fromMm)
 }

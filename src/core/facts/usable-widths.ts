@@ -1,3 +1,4 @@
+import { mountTraits } from '../kinds/mount'
 import type { ThingAt } from '../survey/frame/arrangement'
 import { contactsKnown, contactYs } from '../survey/mounting/contacts'
 import type { Survey } from '../survey/survey'
@@ -37,9 +38,8 @@ function spansOf(survey: Survey, thing: ThingAt): readonly Span[] {
     : []
 }
 
-/** What lies straight on the bars touches them with its sides; a carrier's mounts may stand further in. */
-const touchesWithSides = ({ gear }: ThingAt) =>
-  gear.fit.mount.kind === 'strap' || gear.fit.mount.kind === 'none'
+/** A thing that lies on the bars touches them with its sides; the mounts of a carrier may be further in. */
+const touchesWithSides = ({ gear }: ThingAt) => mountTraits(gear.fit.mount.kind).liesOnBars === true
 
 /** A thing on each bar or deck that holds it. */
 function onWidths(survey: Survey, thing: ThingAt): readonly OnWidth[] {

@@ -1,3 +1,4 @@
+import { mountTraits } from '../kinds/mount'
 import type { ThingAt } from '../survey/frame/arrangement'
 import { withContents } from '../survey/loads/mass-points'
 import type { Survey } from '../survey/survey'
@@ -13,9 +14,7 @@ interface LiftedByWind {
 
 /** Whether something besides its weight holds a thing down: a mount of its own, or straps on the plan. */
 function isHeld({ gear, placement }: ThingAt): boolean {
-  const { kind } = gear.fit.mount
-  const byWeight = kind === 'strap' || kind === 'none' || kind === 'unsaid'
-  return !byWeight || (placement.straps?.count ?? 0) > 0
+  return !mountTraits(gear.fit.mount.kind).byWeight || (placement.straps?.count ?? 0) > 0
 }
 
 /** Everything that the wind may lift as nothing but its weight holds it. */

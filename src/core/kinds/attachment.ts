@@ -30,6 +30,14 @@ interface AttachmentTraits {
   readonly starts?: Readonly<Record<string, boolean>>
   /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
   readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
+  /** Whether the feet stand in a channel of its own. */
+  readonly ownChannel?: true
+  /** Whether reinforcement inside may take the load past the roof. */
+  readonly mayReinforce?: true
+  /** Whether kits name shapes of its rail. */
+  readonly railShapes?: true
+  /** Whether its rails stand over the roof, with air under them. */
+  readonly raised?: true
   /** Its own piece of schema. `gaugeMm` is from one side's seat to the other's. */
   readonly shape: z.core.$ZodShape
 }
@@ -74,6 +82,8 @@ const attachments = {
     holds: 'rail',
     prepare: 'Rail clean and dry, no wax where the clamps close.',
     seat: 'rise',
+    railShapes: true,
+    raised: true,
     shape: { ...along, riseMm: sizeMm, shape: z.optional(nameSchema) },
   },
   flushRail: {
@@ -166,6 +176,7 @@ const attachments = {
     prepare: 'Know what is behind: lining, wires, reinforcement.',
     starts: { reinforced: true },
     seat: 'edge',
+    mayReinforce: true,
     shape: {
       points,
       reinforced: z.boolean(),
@@ -201,6 +212,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
     seat: 'top',
+    railShapes: true,
     shape: { ...along, topZMm: spanMm, shape: z.optional(nameSchema) },
   },
   bedChannel: {
@@ -214,6 +226,7 @@ const attachments = {
     holds: 'rail',
     prepare: 'Blow out the bed channels; look for cleats.',
     seat: 'top',
+    ownChannel: true,
     shape: { ...along, topZMm: spanMm, channel: z.optional(channelSchema), inside },
   },
   bedSocket: {
@@ -264,6 +277,9 @@ export const ATTACHMENTS: Readonly<Record<AttachmentKind, AttachmentTraits>> = a
 
 /** The kinds with their own pieces of schema, for the plan's. */
 export const attachmentShapes = attachments
+
+/** The attachment that a new vehicle starts with. */
+export const USUAL_ATTACHMENT: AttachmentKind = 'raisedRail'
 
 export const attachmentKindSchema = z.enum(kindsOf(ATTACHMENTS))
 

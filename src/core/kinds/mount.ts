@@ -22,8 +22,18 @@ interface MountTraits {
   readonly word: string
   /** Whether it takes hold of bars, and may ask something of them. */
   readonly onBars: boolean
-  /** Whether it is drawn tight: a joint of its own, whoever gives its torque. */
+  /** Whether it is tightened, so that it is a joint even without a torque on its sheet. */
   readonly tightened: boolean
+  /** What fitting it takes: tools at its mounts, straps, or nothing because it goes in a carrier or nobody described it. */
+  readonly fitted: 'tools' | 'straps' | 'inCarrier' | 'unstated'
+  /** Whether it closes round a bar, so that a foot can be in its way. */
+  readonly closesRound?: true
+  /** Whether its bolts go into the channel of a bar. */
+  readonly inChannel?: true
+  /** Whether only its weight holds the thing down. */
+  readonly byWeight?: true
+  /** Whether the thing itself lies on the bars, so that its sides are its contacts. */
+  readonly liesOnBars?: true
   readonly shape: z.core.$ZodShape
 }
 
@@ -35,13 +45,32 @@ const section = { sectionWidthMm: rangeSchema, sectionHeightMm: rangeSchema }
  * passes through over the bar, `boltMm` the bolt in the box.
  */
 export const MOUNTS = {
-  unsaid: { choice: 'not known yet', word: 'not known yet', onBars: true, tightened: false, shape: {} },
-  strap: { choice: 'straps', word: 'straps', onBars: true, tightened: false, shape: {} },
+  unsaid: {
+    choice: 'not known yet',
+    word: 'not known yet',
+    onBars: true,
+    tightened: false,
+    fitted: 'unstated',
+    byWeight: true,
+    shape: {},
+  },
+  strap: {
+    choice: 'straps',
+    word: 'straps',
+    onBars: true,
+    tightened: false,
+    fitted: 'straps',
+    byWeight: true,
+    liesOnBars: true,
+    shape: {},
+  },
   wrapClamp: {
     choice: 'a clamp round the bar',
     word: 'clamp round the bar',
     onBars: true,
     tightened: true,
+    fitted: 'tools',
+    closesRound: true,
     shape: { ...section, underBarMm: sizeMm },
   },
   channelBolt: {
@@ -49,6 +78,8 @@ export const MOUNTS = {
     word: 'bolts in the channel',
     onBars: true,
     tightened: true,
+    fitted: 'tools',
+    inChannel: true,
     shape: {
       slotMm: spanMm,
       otherSlotsMm: z.optional(z.array(spanMm).check(z.maxLength(6))),
@@ -58,12 +89,21 @@ export const MOUNTS = {
       stackMm: sizeMm,
     },
   },
-  uBolt: { choice: 'U-bolts', word: 'U-bolts', onBars: true, tightened: true, shape: section },
+  uBolt: {
+    choice: 'U-bolts',
+    word: 'U-bolts',
+    onBars: true,
+    tightened: true,
+    fitted: 'tools',
+    closesRound: true,
+    shape: section,
+  },
   slat: {
     choice: 'bolts in a platform’s slats',
     word: 'bolts in the slats',
     onBars: true,
     tightened: true,
+    fitted: 'tools',
     shape: { slotMm: spanMm },
   },
   panelHoles: {
@@ -71,6 +111,7 @@ export const MOUNTS = {
     word: 'holes of a panel',
     onBars: false,
     tightened: false,
+    fitted: 'tools',
     shape: { pitchMm: spanMm, columns: z.int().check(z.gte(1)), rows: z.int().check(z.gte(1)) },
   },
   bracket: {
@@ -78,6 +119,7 @@ export const MOUNTS = {
     word: 'brackets',
     onBars: true,
     tightened: true,
+    fitted: 'tools',
     shape: { spacingMm: rangeSchema, direction: z.enum(['along', 'across']) },
   },
   handle: {
@@ -85,6 +127,7 @@ export const MOUNTS = {
     word: 'clamp on its handle',
     onBars: false,
     tightened: false,
+    fitted: 'inCarrier',
     shape: { diameterMm: spanMm },
   },
   none: {
@@ -92,10 +135,16 @@ export const MOUNTS = {
     word: 'nothing: in a carrier',
     onBars: false,
     tightened: false,
+    fitted: 'inCarrier',
+    byWeight: true,
+    liesOnBars: true,
     shape: {},
   },
 } as const satisfies Record<string, MountTraits>
 export type MountKind = keyof typeof MOUNTS
+
+/** The traits of a mount of this kind. */
+export const mountTraits = (kind: MountKind): MountTraits => MOUNTS[kind]
 
 export const mountSchema = unionOf<'kind', typeof MOUNTS, Record<MountKind, typeof NOTHING_SHARED>>(
   'kind',
@@ -103,3 +152,13 @@ export const mountSchema = unionOf<'kind', typeof MOUNTS, Record<MountKind, type
   () => NOTHING_SHARED,
 )
 export type Mount = z.infer<typeof mountSchema>
+
+/** A mount whose bolts go into the channel of a bar. */
+export const isInChannel = (
+  mount: Mount | undefined,
+): mount is Extract<Mount, { slotMm: number; thread: string }> =>
+  mount !== undefined && mountTraits(mount.kind).inChannel === true
+
+/** A mount with a spacing of its own along or across the vehicle. */
+export const hasSpacing = (mount: Mount): mount is Extract<Mount, { spacingMm: Range }> =>
+  'spacingMm' in mount

@@ -1,3 +1,4 @@
+import { mountTraits } from '../kinds/mount'
 import { conflicts } from '../survey/bars/spread-problem'
 import { apply } from '../plan/commands/apply'
 import type { SingleCommand } from '../plan/commands/command'
@@ -63,7 +64,7 @@ function heldBy(survey: Survey, thing: ThingAt, adapters: readonly Adapter[]): N
         : { rule: 'mount-match', words: [`on ${low}: ${found.why}`], cure: undefined }
     }
     // Whose mount nobody has described is asked for in its own row; a size that lacks is said here too.
-    if (found.kind === 'unknown' && mount.kind !== 'unsaid')
+    if (found.kind === 'unknown' && mountTraits(mount.kind).fitted !== 'unstated')
       return { rule: 'mount-match', words: ['once it is known: ', found.lacks], cure: { kind: 'question' } }
   }
   return undefined

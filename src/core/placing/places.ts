@@ -1,3 +1,4 @@
+import { mountTraits } from '../kinds/mount'
 import { GEAR_KINDS } from '../kinds/gear-kind'
 import type { Gear, Turn } from '../plan/schema/gear'
 import type { Placement } from '../plan/schema/placement'
@@ -5,7 +6,7 @@ import { sizeAsPlaced, type RackAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 
 /** Whether something lies in a carrier and never on bars. */
-export const needsCarrier = ({ fit }: Gear) => fit.mount.kind === 'none' || fit.mount.kind === 'handle'
+export const needsCarrier = ({ fit }: Gear) => mountTraits(fit.mount.kind).fitted === 'inCarrier'
 
 /** The free places of carriers on the plan, those made for such a thing first. */
 export function freePlaces(survey: Survey, gear: Gear): Placement['host'][] {

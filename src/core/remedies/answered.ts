@@ -1,3 +1,4 @@
+import { isOnFrame, mayReinforce } from '../plan/schema/attachment-traits'
 import type { RatingOwner } from '../plan/commands/rating-commands'
 import type { Command } from '../plan/commands/command'
 import { weighedAnew, whichHolds } from '../plan/schema/gear-mass'
@@ -165,7 +166,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
       return value === 'points' || value === 'sheet' ? spreadHolds(plan, target.rackId, value) : undefined
     case 'roofBears':
       return onAttachment(plan, target.attachmentId, (each) =>
-        each.kind === 'drilledTop' ? { ...each, roofBears: value === 'yes' } : each,
+        mayReinforce(each) ? { ...each, roofBears: value === 'yes' } : each,
       )
     case 'moves': {
       const ways = ['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides'] as const
@@ -237,7 +238,7 @@ function numbered(
       }
     case 'seat':
       return onAttachment(plan, target.attachmentId, (each) =>
-        each.kind === 'framePoint' ? { ...each, seatZMm: value } : each,
+        isOnFrame(each) ? { ...each, seatZMm: value } : each,
       )
     case 'footWidth': {
       const rack = plan.racks.find(({ id }) => id === target.rackId)

@@ -1,3 +1,5 @@
+import { isInChannel } from '../../kinds/mount'
+import { hasOwnChannel } from '../../plan/schema/attachment-traits'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import type { Contents } from '../../log/contents'
 import { toFit } from '../../units/scalars'
@@ -176,7 +178,7 @@ function channelsOf(survey: Survey): BarChannel[] {
       ({ placement: { host, fitting }, gear }) =>
         host.on === 'bars' &&
         host.barIds.includes(bar.id) &&
-        (gear.fit.mount.kind === 'channelBolt' || fitting?.adapter?.mount.kind === 'channelBolt'),
+        (isInChannel(gear.fit.mount) || isInChannel(fitting?.adapter?.mount)),
     )
     const nutsOf = (thing: ThingAt) =>
       contactYs(thing).map((atMm, i): InChannel => ({
@@ -215,7 +217,7 @@ function channelsOf(survey: Survey): BarChannel[] {
 /** Bed channels that a rack's feet stand in: nuts come in from the tailgate end, past nothing that is bolted there. */
 export function bedChannels(survey: Survey): BarChannel[] {
   return standsOnEach(survey.racks).flatMap(([rack, attachment, { feet }]) => {
-    if (attachment.kind !== 'bedChannel' || !toFit(rack)) return []
+    if (!hasOwnChannel(attachment) || !toFit(rack)) return []
     return (['left', 'right'] as const).map((side): BarChannel => ({
       barId: `${attachment.id}-${side}`,
       rackId: rack.id,

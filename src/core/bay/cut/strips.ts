@@ -1,3 +1,4 @@
+import { isInChannel } from '../../kinds/mount'
 import type { Finding } from '../../review/finding'
 import type { BayRules } from '../../plan/schema/house'
 import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
@@ -55,7 +56,7 @@ const inChannel = (survey: Survey, { bar }: BarAt): ThingAt[] =>
     ({ placement: { host, fitting }, gear }) =>
       host.on === 'bars' &&
       host.barIds.includes(bar.id) &&
-      (gear.fit.mount.kind === 'channelBolt' || fitting?.adapter?.mount.kind === 'channelBolt'),
+      (isInChannel(gear.fit.mount) || isInChannel(fitting?.adapter?.mount)),
   )
 
 /** How much each mount in a bar's channel covers of it, mm; nothing while one of them is not known. */

@@ -1,3 +1,4 @@
+import { isInChannel } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import type { Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
@@ -189,7 +190,7 @@ const ownerOf = (part: Part, { feet }: RackAt): Owner => ({
 function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
   const { mount } = piece.fit
   const placed = things.filter(({ gear, placement }) => gear.id === piece.id && toFit(placement))
-  if (mount.kind !== 'channelBolt' || piece.fasteners || placed.length === 0) return []
+  if (!isInChannel(mount) || piece.fasteners || placed.length === 0) return []
   const count = placed.reduce(
     (so, thing) =>
       so +
@@ -218,7 +219,7 @@ function gearLines(surveyed: Survey): PartsLine[] {
   const placements = all.filter(toFit)
   const carriers = gear.filter(
     ({ carries, fasteners, work, kind, fit }) =>
-      carries || fasteners || work || kind === 'ladder' || fit.mount.kind === 'channelBolt',
+      carries || fasteners || work || kind === 'ladder' || isInChannel(fit.mount),
   )
   const adapters = placements.flatMap(({ id, fitting }) =>
     fitting?.adapter ? [{ id, adapter: fitting.adapter }] : [],

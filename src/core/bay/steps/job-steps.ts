@@ -1,3 +1,4 @@
+import { hasOwnChannel } from '../../plan/schema/attachment-traits'
 import { toFit } from '../../units/scalars'
 import { PHASES } from '../../plan/schema/work'
 import { cautionsFor } from '../../review/cautions'
@@ -77,8 +78,7 @@ export function jobSteps(
   const decides = gear.filter(({ purpose }) => purpose === 'decidesSpread').map(({ id }) => id)
   const channels = [...barChannels(survey), ...bedChannels(survey)].map((channel) => {
     const inBed = survey.racks.some(
-      ({ rack, attachments }) =>
-        rack.id === channel.rackId && attachments.some(({ kind }) => kind === 'bedChannel'),
+      ({ rack, attachments }) => rack.id === channel.rackId && attachments.some(hasOwnChannel),
     )
     return stepOf({
       id: `channel/${channel.barId}`,

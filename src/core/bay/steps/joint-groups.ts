@@ -1,4 +1,4 @@
-import { MOUNTS } from '../../kinds/mount'
+import { isInChannel, mountTraits } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import { toFit } from '../../units/scalars'
 import type { BayRules } from '../../plan/schema/house'
@@ -69,8 +69,8 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
 export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): JointGroup[] {
   const { gear, placement } = thing
   const { mount } = gear.fit
-  const held = MOUNTS[mount.kind].tightened
-  const thread = mount.kind === 'channelBolt' ? mount.thread : 'unsaid'
+  const held = mountTraits(mount.kind).tightened
+  const thread = isInChannel(mount) ? mount.thread : 'unsaid'
   const fasteners = gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name}` }] : [])
   const host = placement.host
   const bars = host.on === 'bars' ? survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)) : []
@@ -111,6 +111,5 @@ export const fittedThings = (survey: Survey): ThingAt[] =>
       rootOf(thing) === thing &&
       toFit(thing.placement) &&
       thing.gear.kind !== 'person' &&
-      (thing.gear.carries !== undefined ||
-        !['strap', 'none', 'handle', 'unsaid'].includes(thing.gear.fit.mount.kind)),
+      (thing.gear.carries !== undefined || mountTraits(thing.gear.fit.mount.kind).fitted === 'tools'),
   )

@@ -128,7 +128,7 @@ export const kerbOf = ({ kerbKg }: Vehicle): number | undefined =>
 
 /** Whether what stands here loads the roof's own skin: not where reinforcement inside takes the load past it. */
 export function bearsOnRoof(attachment: Attachment): boolean {
-  const pastIt = attachment.kind === 'drilledTop' && attachment.reinforced && attachment.roofBears === false
+  const pastIt = 'reinforced' in attachment && attachment.reinforced && attachment.roofBears === false
   return loadsRoof(attachment.kind) && !pastIt
 }
 

@@ -1,3 +1,4 @@
+import { mountTraits } from '../../kinds/mount'
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'
 import { type FindingDraft, check, practice } from '../check'
@@ -5,11 +6,9 @@ import type { ThingAt } from '../../survey/frame/arrangement'
 import { contactsKnown } from '../../survey/mounting/contacts'
 import { mm, missing, toSpare } from '../../units/phrase'
 
-/** Only what closes round a bar collides with its feet; what sits in the channel may stand over one. */
-const closesRound = ({ gear, placement }: ThingAt) => {
-  const kind = (placement.fitting?.adapter?.mount ?? gear.fit.mount).kind
-  return kind === 'wrapClamp' || kind === 'uBolt'
-}
+/** Only a mount that closes round a bar collides with its feet; one in the channel may be over a foot. */
+const closesRound = ({ gear, placement }: ThingAt) =>
+  mountTraits((placement.fitting?.adapter?.mount ?? gear.fit.mount).kind).closesRound === true
 
 function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFoot>>): FindingDraft {
   const { name, id: gearId } = thing.gear

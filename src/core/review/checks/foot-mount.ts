@@ -1,3 +1,4 @@
+import { hasOwnChannel } from '../../plan/schema/attachment-traits'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import { match } from '../../survey/mounting/match'
 import { check, practice } from '../check'
@@ -21,7 +22,7 @@ export const footMount = check({
   nothing: 'No rack stands in a bed channel, or the bolts of its feet are not described.',
   *run(survey) {
     for (const [rack, attachment] of standsOnEach(survey.racks)) {
-      if (attachment.kind !== 'bedChannel') continue
+      if (!hasOwnChannel(attachment)) continue
       for (const part of rack.parts) {
         if (!part.mount) continue
         const common = {

@@ -1,3 +1,4 @@
+import { mayReinforce } from '../../plan/schema/attachment-traits'
 import { linkVerdict } from '../../facts/links'
 import { standsOnEach } from '../../survey/frame/arrangement'
 import { check, practice } from '../check'
@@ -22,8 +23,7 @@ export const reinforcedTop = check({
   *run(survey) {
     const { plan, racks, loadPath } = survey
     for (const [rack, attachment] of standsOnEach(racks)) {
-      if (attachment.kind !== 'drilledTop' || !attachment.reinforced || attachment.roofBears !== undefined)
-        continue
+      if (!mayReinforce(attachment) || !attachment.reinforced || attachment.roofBears !== undefined) continue
       const hangs = loadPath.cells.some(
         (cell) => cell.layer.role === 'roof' && !cell.idle && !holdsSurely(linkVerdict(cell, survey)),
       )

@@ -1,3 +1,4 @@
+import { isOnFrame } from '../../plan/schema/attachment-traits'
 import { fails, spareOf } from '../../facts/comparison'
 import { NOTICE_KG, upliftsInMotion } from '../../facts/uplifts'
 import { kg, type Phrase } from '../../units/phrase'
@@ -53,7 +54,7 @@ export const upliftInMotion = check({
     for (const lifted of upliftsInMotion(survey)) {
       const { at, state, foot, worst, holds } = lifted
       const { rack, attachments } = at
-      const seatless = attachments.find((each) => each.kind === 'framePoint' && each.seatZMm === undefined)
+      const seatless = attachments.find((each) => isOnFrame(each) && each.seatZMm === undefined)
       const raised = fails(lifted.lifts)
       const over = raised && holds !== undefined && fails(holds)
       yield {

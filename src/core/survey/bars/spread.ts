@@ -1,3 +1,4 @@
+import { hasSpacing } from '../../kinds/mount'
 import type { SingleCommand } from '../../plan/commands/command'
 import type { Placement } from '../../plan/schema/placement'
 import type { Plan } from '../../plan/schema/plan'
@@ -73,8 +74,7 @@ export const spreadInputs = ({
 export function spreadWanted({ gear, placement, turn }: Wanting): Intervals | undefined {
   const { mount, spreadMm, otherSpreadsMm = [] } = gear.fit
   const across = turn === 90 || turn === 270
-  const brackets =
-    mount.kind === 'bracket' && (mount.direction === 'along') !== across ? mount.spacingMm : undefined
+  const brackets = hasSpacing(mount) && (mount.direction === 'along') !== across ? mount.spacingMm : undefined
   const own = spreadMm ? [spreadMm, ...otherSpreadsMm] : otherSpreadsMm
   const wants = [own, brackets ? [brackets] : [], placement.fitting?.adapter?.spreadMm ?? []]
     .map((each) => [each].flat())

@@ -1,3 +1,4 @@
+import { isSeam } from '../../plan/schema/attachment-traits'
 import { pointsOf, type Attachment, type Vehicle } from '../../plan/schema/vehicle'
 import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
 import { ATTACHMENTS } from '../../kinds/attachment'
@@ -97,7 +98,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
     parts: startingParts(id, kind, xs.length * 2),
   }
   if (kind === 'ladder') {
-    const x = attachment.kind === 'hatchSeam' ? attachment.xMm : vehicle.roof.toXMm
+    const x = isSeam(attachment) ? attachment.xMm : vehicle.roof.toXMm
     return marked({
       ...common,
       kind,

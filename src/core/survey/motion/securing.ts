@@ -1,3 +1,4 @@
+import { mountTraits } from '../../kinds/mount'
 import { USUAL_STRAPS, type HouseRules } from '../../plan/schema/house'
 import { packed, type ThingAt } from '../frame/arrangement'
 import { isLong } from '../bars/long-load'
@@ -81,8 +82,7 @@ export interface TieDown {
 /** Whether straps are what holds a thing: it is strapped by its own sheet, or lies on a deck or in a cradle with nothing else to hold it. */
 export function isLoose(thing: ThingAt): boolean {
   if (packed(thing)) return false
-  const { kind } = thing.gear.fit.mount
-  return kind === 'strap'
+  return mountTraits(thing.gear.fit.mount.kind).fitted === 'straps'
 }
 
 /** Everything loose that rides, with the straps it wants by the published rules, under the house's way of tying. */

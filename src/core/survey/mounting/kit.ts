@@ -1,3 +1,4 @@
+import { hasRailShapes } from '../../plan/schema/attachment-traits'
 import { BODIES } from '../../kinds/body'
 import type { Part, Rack } from '../../plan/schema/rack'
 import type { Attachment, Vehicle } from '../../plan/schema/vehicle'
@@ -61,7 +62,7 @@ export function kitPoints(
     else if (!kit.trims.some((each) => each.toLowerCase() === trim))
       say('refused', `for ${kit.trims.join(', ')}; the vehicle's trim is ${vehicle.trim ?? ''}`)
   }
-  const shaped = stoodOn.filter((each) => each.kind === 'raisedRail' || each.kind === 'bedRail')
+  const shaped = stoodOn.filter(hasRailShapes)
   if (kit.railShapes && shaped[0]) {
     const { shape } = shaped[0]
     const taken = kit.railShapes.find((each) => each.shape.toLowerCase() === shape?.toLowerCase())

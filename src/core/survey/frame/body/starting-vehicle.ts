@@ -1,3 +1,4 @@
+import { USUAL_ATTACHMENT } from '../../../kinds/attachment'
 import type { Body } from '../../../kinds/body'
 import type { Vehicle } from '../../../plan/schema/vehicle'
 import { startingAttachment, startingMarks } from './starting-attachment'
@@ -8,7 +9,7 @@ export const startingVehicle = (body: Body, id: string): Vehicle => ({
   id,
   name: '',
   ...startingSizes(body),
-  attachments: [startingAttachment('raisedRail', body, `${id}-rails`)],
+  attachments: [startingAttachment(USUAL_ATTACHMENT, body, `${id}-rails`)],
   obstacles: [],
   known: startingMarks(startingSizes(body)),
 })
