@@ -9,6 +9,7 @@ import {
   inDrawing,
   openJob,
   saved,
+  shelved,
   stateButton,
   test,
 } from './fixtures'
@@ -181,6 +182,32 @@ test('a bad file dropped anywhere says what is wrong where, and changes nothing'
   expect(await page.getByRole('group', { name: 'State' }).innerText()).toBe(before)
   await drop('not json')
   await expect(dialog).toContainText('plan is not JSON')
+})
+
+test('keys of one character act in the drawing and the lists alone, and can be turned off', async ({
+  page,
+}) => {
+  await openJob(page, 'A boat and the long box')
+  const trail = stateButton(page, 'Trail')
+  await page.getByRole('link', { name: 'Ypsos, all jobs' }).focus()
+  await page.keyboard.press('2')
+  await expect(trail).toHaveAttribute('aria-pressed', 'false')
+  await inDrawing(page, /^Long box/).focus()
+  await page.keyboard.press('2')
+  await expect(trail).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('1')
+  await page.goto('/house')
+  await page.getByLabel('Keys of one character').uncheck()
+  await expect.poll(() => shelved(page, 'settings')).toContain('"bareKeys":false')
+  await page.goto('/load?job=demo-boat-and-box')
+  await inDrawing(page, /^Long box/).focus()
+  await page.keyboard.press('2')
+  await page.keyboard.press('Delete')
+  await expect(inDrawing(page, /^Long box/)).toBeVisible()
+  await expect(trail).toHaveAttribute('aria-pressed', 'false')
+  // Keys with Control go on.
+  await page.keyboard.press('Control+k')
+  await expect(page.getByRole('dialog', { name: 'Search everything' })).toBeVisible()
 })
 
 test('the plan file of another job, dropped on the bench, opens', deeper, async ({ page }) => {

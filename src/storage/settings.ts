@@ -12,6 +12,8 @@ const settingsSchema = z.object({
   denominator: z.catch(z.union([z.literal(8), z.literal(16), z.literal(32)]), 16),
   theme: z.catch(z.enum(['system', 'bay', 'night-bay']), 'system'),
   house: z.catch(z.optional(houseRulesSchema), undefined),
+  /** Whether keys of one character act in drawings and lists. */
+  bareKeys: z.catch(z.boolean(), true),
   seeded: z.catch(z.boolean(), false),
   /** How the board shows its jobs. */
   board: z.catch(z.enum(['cards', 'table']), 'cards'),
@@ -32,6 +34,7 @@ export const USUAL_SETTINGS: Settings = {
   denominator: 16,
   theme: 'system',
   house: undefined,
+  bareKeys: true,
   seeded: false,
   board: 'cards',
   fitter: '',

@@ -85,10 +85,10 @@ function DifferingList({
   if (differing.length === 0) return null
   return (
     <section aria-label="Different here and in the backup" className="mt-3">
-      <h4 className="text-said">Different here and in the backup</h4>
+      <h4 className="text-body">Different here and in the backup</h4>
       <ul className="max-h-[32dvh] overflow-y-auto">
         {differing.map((each) => (
-          <li key={placeOf(each)} className="border-hair flex flex-wrap items-end gap-2 border-b py-1.5">
+          <li key={placeOf(each)} className="border-hair flex flex-wrap items-end gap-2 border-b-1 py-1.5">
             <span className="flex-1">
               {each.name}
               <span className="text-ink2 block text-aside">

@@ -53,7 +53,7 @@ export function FolderChoice({ onProblem }: { onProblem: (problem: string | unde
     setFolder(undefined)
   }
   return (
-    <section aria-label="Automatic backups" className="border-hair mt-3 border-t pt-3">
+    <section aria-label="Automatic backups" className="border-hair mt-3 border-t-1 pt-3">
       <p className="mb-2">
         {folder
           ? `A backup goes into the folder ${folder.name} once a day, when the board is opened.`

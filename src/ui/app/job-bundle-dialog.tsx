@@ -74,7 +74,7 @@ function OtherSteps({ steps }: { steps: readonly OtherStep[] }) {
   return (
     <ol className="my-2 max-h-[36dvh] overflow-y-auto" aria-label="Changes there">
       {steps.toReversed().map(({ before, after, at, by }, i) => (
-        <li key={steps.length - i} className="border-hair border-b py-1">
+        <li key={steps.length - i} className="border-hair border-b-1 py-1">
           <span className="text-ink2 block text-aside">
             {whenWords(at)}
             {by !== undefined && `, ${by}`}
@@ -172,7 +172,7 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
             )}
             {others.length > 0 && (
               <>
-                <h3 className="text-said">
+                <h3 className="text-body">
                   {counted(others.length, 'step was made there', 'steps were made there')}
                 </h3>
                 <OtherSteps steps={others} />

@@ -44,7 +44,7 @@ export function LogDisagreements({
   if (conflict.length === 0) return null
   return (
     <section aria-label="Conflicting log entries" className="my-2 grid gap-2">
-      <h3 className="text-said">Conflicting log entries: choose one of each</h3>
+      <h3 className="text-body">Conflicting log entries: choose one of each</h3>
       {conflict.map(({ subject, here, there }) => (
         <Choice<Holds>
           key={subject}

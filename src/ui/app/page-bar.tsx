@@ -35,7 +35,7 @@ export function PageBar({
     return () => window.removeEventListener('keydown', onKey)
   }, [])
   return (
-    <header className="no-print border-base-content bg-base-100 border-b-[1.5px] px-3">
+    <header className="no-print border-base-content bg-base-100 border-b px-3">
       <SkipLinks />
       <div className="flex flex-wrap items-center gap-x-3">
         <Wordmark />

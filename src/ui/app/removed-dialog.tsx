@@ -41,7 +41,7 @@ export function RemovedDialog({ onClose, onBack }: { onClose: () => void; onBack
         {found?.length === 0 && <p>Nothing was removed.</p>}
         <ul className="grid gap-2" aria-label="Removed">
           {found?.map((each) => (
-            <li key={each.id} className="border-hair flex flex-wrap items-center gap-2 border-b pb-2">
+            <li key={each.id} className="border-hair flex flex-wrap items-center gap-2 border-b-1 pb-2">
               <span className="flex-1">
                 {each.what}
                 <span className="text-ink2 block text-aside">

@@ -1,6 +1,8 @@
 'use client'
 import type { Settings } from '@/storage/settings'
 import { Choice } from '@/ui/kit/choice'
+import { TickBox } from '@/ui/kit/field'
+import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -41,14 +43,22 @@ export function SettingsFields() {
         ]}
         onChange={(theme) => change({ theme })}
       />
+      <div>
+        <TickBox checked={settings.bareKeys} onTick={(bareKeys) => change({ bareKeys })}>
+          Keys of one character
+        </TickBox>
+        <Note>
+          They act while the drawing, a list or the page itself has the focus. Turn them off for dictation.
+        </Note>
+      </div>
     </div>
   )
 }
 
-/** Units and theme over whatever screen is open. */
+/** Units, theme and keys over any screen. */
 export function SettingsDialog({ onClose }: { onClose: () => void }) {
   return (
-    <Modal title="Units and theme" onClose={onClose}>
+    <Modal title="Units, theme and keys" onClose={onClose}>
       <SettingsFields />
     </Modal>
   )

@@ -35,7 +35,7 @@ function KnownMark({
     <select
       aria-label="How it is known"
       aria-describedby={label}
-      className={`min-h-[1.6rem] touch:min-h-11 w-24 shrink-0 text-note text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''} ${now === '' ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : ''}`}
+      className={`min-h-[1.6rem] touch:min-h-11 w-24 shrink-0 text-note text-ink2 text-right ${now === 'start' || now === 'target' ? 'mind-hatch' : ''}`}
       value={now}
       onChange={(event) => {
         if (event.target.value === ANOTHER) onAnother?.()

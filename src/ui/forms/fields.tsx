@@ -264,7 +264,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
     <details className="col-span-full" open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary
         data-part
-        className="min-h-11 py-[0.6rem] px-0 border-b border-b-hair font-[650] cursor-pointer"
+        className="min-h-11 py-[0.6rem] px-0 border-b-1 border-b-hair font-[650] cursor-pointer"
       >
         {part.title}
         {left > 0 && <span className="text-ink2 ml-2 text-note font-normal">{left} not filled in</span>}

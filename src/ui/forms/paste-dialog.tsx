@@ -23,7 +23,7 @@ function Readings({
   return (
     <ul className="mt-1" aria-label="What was read">
       {readings.map((reading, i) => (
-        <li key={i} className="border-hair border-b py-1">
+        <li key={i} className="border-hair border-b-1 py-1">
           <TickBox
             checked={!left.has(reading)}
             onTick={(on) => {

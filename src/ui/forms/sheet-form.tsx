@@ -91,7 +91,7 @@ export function SheetFields({
           className={
             beside === undefined
               ? ''
-              : 'grid grid-cols-[minmax(0,44rem)_minmax(0,1fr)] gap-[1.25rem] p-[1rem] max-w-[1500px] my-0 mx-auto [&_:is(input,_select,_textarea,_summary,_button)]:[scroll-margin-bottom:5rem] max-wide:grid-cols-[minmax(0,1fr)]'
+              : 'form-page [&_:is(input,_select,_textarea,_summary,_button)]:[scroll-margin-bottom:5rem] max-wide:grid-cols-[minmax(0,1fr)]'
           }
           noValidate
           onSubmit={(event) => {
@@ -113,7 +113,7 @@ export function SheetFields({
             </div>
             <FieldView field={field} at="" bare />
             {children}
-            <div className="border-base-content bg-base-200 in-[dialog]:bg-base-100 sticky bottom-0 z-5 flex flex-wrap items-center gap-2 border-t-[1.5px] py-2">
+            <div className="border-base-content bg-base-200 in-[dialog]:bg-base-100 sticky bottom-0 z-5 flex flex-wrap items-center gap-2 border-t py-2">
               {problem !== undefined && <Problem>{problem}</Problem>}
               {actions}
               {form.formState.isSubmitted && problems > 0 && (
@@ -148,7 +148,7 @@ export function SheetForm({
           {...sheet}
           beside={
             <aside
-              className="sticky top-[1rem] h-[min(36rem,_calc(100dvh_-_7rem))] border-[1.5px] border-base-content max-wide:static max-wide:order-[-1] max-wide:h-[17rem]"
+              className="sticky top-[1rem] h-[min(36rem,_calc(100dvh_-_7rem))] border border-base-content max-wide:static max-wide:order-[-1] max-wide:h-[17rem]"
               aria-label="Drawing"
             >
               {drawing}

@@ -212,7 +212,7 @@ const ACTIONS: readonly Action[] = [
   dialog('How it is used', 'use'),
   dialog('Job details', 'job'),
   dialog('History of this job', 'history'),
-  dialog('Units and theme', 'settings'),
+  dialog('Units, theme and keys', 'settings'),
   {
     name: () => 'Download the plan file',
     everywhere: true,
@@ -265,8 +265,22 @@ export const KEY_LINES = [
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null
 
-/** Does what a key asks for, wherever the focus is but in a field or a dialog: on Load any action, elsewhere those that every screen takes. */
-export function pressed(on: OnJob, onLoad: boolean, event: KeyboardEvent): void {
+/** The parts of a page where keys of one character act: its drawing and its lists. */
+export const KEY_PLACE = { 'data-keys': '' } as const
+
+/** Whether the focus is on the page body, the drawing or a list. */
+const inKeyPlace = (target: EventTarget | null): boolean =>
+  !(target instanceof HTMLElement) || target === document.body || target.closest('[data-keys]') !== null
+
+/** A key of one character, or one that takes a thing off. A voice that dictates may press it without meaning it. */
+const isBare = ({ key: pressedKey, held }: Pressed): boolean =>
+  held !== true && (pressedKey.length === 1 || pressedKey === 'Delete' || pressedKey === 'Backspace')
+
+/**
+ * Runs the action of a key, unless the focus is in a field or a dialog: on Load any action, elsewhere those of every
+ * screen. A bare key acts only in the drawing, in a list or on the page body, and only while bare keys are on.
+ */
+export function pressed(on: OnJob, onLoad: boolean, bareKeys: boolean, event: KeyboardEvent): void {
   const held = event.ctrlKey || event.metaKey
   if (event.altKey) return
   const action = ACTIONS.find(
@@ -275,6 +289,7 @@ export function pressed(on: OnJob, onLoad: boolean, event: KeyboardEvent): void 
       (fromAnywhere ?? !typing(event.target)) &&
       keys?.some(
         (each) =>
+          (!isBare(each) || (bareKeys && inKeyPlace(event.target))) &&
           each.key.toLowerCase() === event.key.toLowerCase() &&
           (each.held ?? false) === held &&
           (!held || (each.shift ?? false) === event.shiftKey),

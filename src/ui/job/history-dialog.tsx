@@ -59,10 +59,10 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
   const changes = useMemo(() => changesBetween(then, now), [then, now])
   const goBackTo = usePlan((store) => store.goBackTo)
   return (
-    <section aria-label="Compared with today" className="border-base-content mt-4 border-t-[1.5px] pt-3">
+    <section aria-label="Compared with today" className="border-base-content mt-4 border-t pt-3">
       <div className="grid grid-cols-2 gap-3">
         {[old, today].map(({ survey }, i) => (
-          <figure key={i} className="border-hair border">
+          <figure key={i} className="border-hair border-1">
             <Thumbnail survey={survey} />
             <figcaption className="px-2 pb-1 text-aside">{i === 0 ? 'Then' : 'Now'}</figcaption>
           </figure>
@@ -86,7 +86,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
           ))}
         </tbody>
       </Table>
-      <h3 className="mt-3 text-said">Changes since then</h3>
+      <h3 className="mt-3 text-body">Changes since then</h3>
       <ChangeList changes={changes} label="Changes since then" />
       <Button
         variant="solid"
@@ -115,7 +115,7 @@ export function HistoryDialog({ plan, onClose }: { plan: Plan; onClose: () => vo
       {steps.length === 0 && <p>No change is recorded in this browser yet.</p>}
       <ol className="max-h-[38dvh] overflow-y-auto" aria-label="Steps, the latest first">
         {shown.map((step, i) => (
-          <li key={steps.length - i} className="border-hair border-b">
+          <li key={steps.length - i} className="border-hair border-b-1">
             <button
               type="button"
               aria-pressed={picked === step}

@@ -50,7 +50,7 @@ function SavedWord() {
   const saving = usePlan((store) => store.saving)
   if (saving.at === 'failed') return null
   return (
-    <span className="text-ink2 shrink-0 text-note font-normal" aria-live="polite">
+    <span className="text-ink2 shrink-0 text-note font-normal">
       {saving.at === 'saved' ? 'saved' : 'saving'}
     </span>
   )
@@ -61,7 +61,8 @@ function useJobKeys(plan: Plan, onLoad: boolean): void {
   const units = useUnits()
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const { survey } = assessmentOf(plan)
-    pressed({ survey, units, show: useDialog.getState().show }, onLoad, event)
+    const { bareKeys } = useSettings.getState().settings
+    pressed({ survey, units, show: useDialog.getState().show }, onLoad, bareKeys, event)
   })
   useEffect(() => {
     window.addEventListener('keydown', onKey)
@@ -140,7 +141,7 @@ const BarTop = memo(function BarTop({
   stages: JobStages['stages'] | undefined
 }) {
   return (
-    <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">
+    <div className="border-hair flex flex-wrap items-center gap-x-3 border-b-1 px-3">
       <Wordmark short />
       <JobName plan={plan} screen={screen} />
       <StageNav plan={plan} at={at} stages={stages} />
@@ -179,15 +180,15 @@ export const JobBar = memo(function JobBar({
   }, [])
   useEffect(() => () => useDialog.setState({ dialog: undefined }), [])
   return (
-    <header className="no-print bg-base-100 col-span-full">
+    <header className="no-print bg-base-100 area-bar">
       <SkipLinks {...(onLoad && { places: ON_LOAD })} />
       <BarTop plan={resting} at={at} screen={screen ?? STAGE_WORD[at]} stages={read?.stages} />
-      <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b-[1.5px] px-3">
+      <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b px-3">
         <NextLine plan={resting} at={at} onLoad={onLoad} next={read?.next} />
         <StateSwitch assessment={assessmentOf(plan)} />
       </div>
       {children !== undefined && (
-        <div className="border-hair flex flex-wrap items-center gap-x-3 border-b px-3">{children}</div>
+        <div className="border-hair flex flex-wrap items-center gap-x-3 border-b-1 px-3">{children}</div>
       )}
       <VerdictAnnouncer plan={resting} />
       <StageReader plan={resting} onRead={setRead} />

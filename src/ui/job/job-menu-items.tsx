@@ -19,7 +19,7 @@ const TOOLS: readonly (readonly [DialogName, string])[] = [
   ['rules', 'House rules'],
   ['job', 'Job details'],
   ['history', 'History'],
-  ['settings', 'Units and theme'],
+  ['settings', 'Units, theme and keys'],
   ['palette', 'Search everything'],
   ['keys', 'Keys'],
   ['delete', 'Delete this job'],

@@ -119,7 +119,7 @@ function GateForm({ at }: { at: GateAt }) {
   const subject: MeasuredSubject = { about: 'gate', owner: of.owner, ownerId: of.id, gateId: gate.id }
   const stand = { unmeasured: 'Not measured yet', within: 'Holds', between: 'Mind', outside: 'Does not hold' }
   return (
-    <li className="border-hair border-b py-3">
+    <li className="border-hair border-b-1 py-3">
       <p className="font-semibold">{gate.question}</p>
       <p className="text-ink2 text-aside">
         {of.name} asks {phraseText(asksWhat(gate), units)}. <strong>{stand[at.stand.kind]}.</strong>
@@ -241,7 +241,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
         {bars.map(({ bar, rack }) => {
           const of: MeasuredSubject = { about: 'underBar', barId: bar.id }
           return (
-            <li key={bar.id} className="border-hair border-b py-3">
+            <li key={bar.id} className="border-hair border-b-1 py-3">
               <p className="font-semibold">
                 {bar.name}, {rack.name}
               </p>
@@ -261,7 +261,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
       <h3 className="mt-4">Spread, left and right</h3>
       <ul>
         {survey.fit.spreads().pairs.map(({ front, rear, nowMm }) => (
-          <li key={`${front.bar.id} ${rear.bar.id}`} className="border-hair border-b py-3">
+          <li key={`${front.bar.id} ${rear.bar.id}`} className="border-hair border-b-1 py-3">
             <p className="font-semibold">
               {front.bar.name} to {rear.bar.name}
             </p>
@@ -292,7 +292,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
       <h3 className="mt-4">Anything else</h3>
       <ul>
         {others.map((measurement) => (
-          <li key={measurement.id} className="border-hair border-b py-3">
+          <li key={measurement.id} className="border-hair border-b-1 py-3">
             <p className="font-semibold">{measurement.of.about === 'other' ? measurement.of.what : ''}</p>
             {measurement.datum !== '' && <p className="text-ink2 text-aside">{measurement.datum}</p>}
             <Readings measurement={measurement} of={measurement.of} datum={measurement.datum} />

@@ -81,7 +81,7 @@ export const NextLine = memo(function NextLine({
 }) {
   return (
     <div
-      className="flex min-h-11 min-w-0 flex-1 basis-80 flex-wrap items-center text-said leading-tight"
+      className="flex min-h-11 min-w-0 flex-1 basis-80 flex-wrap items-center text-body leading-tight"
       data-next
     >
       {next && (

@@ -29,7 +29,7 @@ export function StateSwitch({ assessment }: { assessment: Assessment }) {
         >
           <span className="block text-aside leading-tight font-semibold">{STATE_WORD[each]}</span>{' '}
           <span
-            className={`block text-said leading-tight font-semibold ${VARIANT[assessment.review.states[each]]}`}
+            className={`block text-body leading-tight font-semibold ${VARIANT[assessment.review.states[each]]}`}
           >
             {verdictWords(stateSummary(assessment, each), units)}
           </span>

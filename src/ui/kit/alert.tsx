@@ -21,7 +21,7 @@ export function Alert({
   return (
     <div
       role={as.role}
-      className={`alert flex flex-wrap items-center gap-3 border-0 px-4 py-2 text-said font-semibold ${as.class} ${className}`}
+      className={`alert flex flex-wrap items-center gap-3 border-0 px-4 py-2 text-body font-semibold ${as.class} ${className}`}
     >
       {children}
     </div>

@@ -5,7 +5,7 @@ export function BigKey({ className = '', ...rest }: ComponentProps<'button'>) {
   return (
     <button
       type="button"
-      className={`bg-paper disabled:bg-base-300 disabled:text-ink2 max-wide:text-said cursor-pointer text-[1.35rem] font-bold focus-visible:outline-offset-[-5px] disabled:cursor-default ${className}`}
+      className={`bg-paper disabled:bg-base-300 disabled:text-ink2 max-wide:text-body cursor-pointer text-[1.35rem] font-bold focus-visible:outline-offset-[-5px] disabled:cursor-default ${className}`}
       {...rest}
     />
   )

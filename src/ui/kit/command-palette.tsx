@@ -46,11 +46,7 @@ export function CommandPalette({
   const [typed, setTyped] = useState('')
   return (
     <Modal title="Search everything" onClose={onClose}>
-      <Command
-        label="Search everything"
-        shouldFilter={false}
-        className="[&_[cmdk-item]]:flex [&_[cmdk-item]]:min-h-11 [&_[cmdk-item]]:items-center [&_[cmdk-item]]:py-0 [&_[cmdk-item]]:px-[0.6rem] [&_[cmdk-item]]:cursor-pointer [&_[cmdk-item]]:border-b [&_[cmdk-item]]:border-b-hair [&_[cmdk-item][data-selected='true']]:bg-base-content [&_[cmdk-item][data-selected='true']]:text-base-100 [&_[cmdk-group-heading]]:pt-[0.6rem] [&_[cmdk-group-heading]]:px-[0.6rem] [&_[cmdk-group-heading]]:pb-[0.2rem] [&_[cmdk-group-heading]]:text-ink2 [&_[cmdk-group-heading]]:text-aside"
-      >
+      <Command label="Search everything" shouldFilter={false} className="command-list">
         <Command.Input
           className={CONTROL_CLASS.input}
           placeholder="Type a few letters"

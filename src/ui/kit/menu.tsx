@@ -54,7 +54,7 @@ function Panel({
         if (panel.current?.contains(document.activeElement)) under.current?.focus()
         onClose()
       }}
-      className="bg-base-100 text-base-content border-base-content inset-auto m-0 max-h-[80dvh] w-[19rem] max-w-[96vw] overflow-y-auto border-[1.5px] p-2"
+      className="bg-base-100 text-base-content border-base-content inset-auto m-0 max-h-[80dvh] w-[19rem] max-w-[96vw] overflow-y-auto border p-2"
     >
       <Close value={() => panel.current?.hidePopover()}>
         <div className="grid">{children}</div>

@@ -44,7 +44,7 @@ export function Modal({
       <div
         className={`modal-box text-base-content transition-none max-h-[92dvh] w-[94vw] p-0 ${wide ? 'max-w-[52rem]' : 'max-w-[34rem]'}`}
       >
-        <div className="bg-base-100 border-base-content sticky top-0 z-10 flex items-center justify-between gap-3 border-b-[1.5px] px-4 py-1.5">
+        <div className="bg-base-100 border-base-content sticky top-0 z-10 flex items-center justify-between gap-3 border-b px-4 py-1.5">
           <h2 id={id} className="text-lg">
             {title}
           </h2>

@@ -1,5 +1,6 @@
 'use client'
 import { Note } from './field-note'
+import { Section } from './section'
 import { Table } from './table'
 import { useState, type ReactNode } from 'react'
 
@@ -7,16 +8,10 @@ import { useState, type ReactNode } from 'react'
 export function Panel({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
   const id = `panel-${title.toLowerCase().replace(/[^a-z]+/g, '-')}`
   return (
-    <section
-      aria-labelledby={id}
-      className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
-    >
-      <h2 id={id} className="text-head">
-        {title}
-      </h2>
+    <Section id={id} title={title}>
       {note !== undefined && <Note className="mb-1">{note}</Note>}
       {children}
-    </section>
+    </Section>
   )
 }
 

@@ -128,11 +128,9 @@ export function BoardScreen() {
           </p>
         )}
         {cards.length > 0 && <BackupState reminds={!demo} onBackup={() => setDialog('backup')} />}
-        {left > 0 && (
-          <p role="status" className="mb-2">
-            {left} more {left === 1 ? 'job is' : 'jobs are'} being assessed.
-          </p>
-        )}
+        <p role="status" className={left > 0 ? 'mb-2' : ''}>
+          {left > 0 && `${left} more ${left === 1 ? 'job is' : 'jobs are'} being assessed.`}
+        </p>
         {board.at === 'there' && cards.length === 0 && left === 0 && (
           <div className="max-w-xl">
             <p className="text-xl">No jobs yet.</p>

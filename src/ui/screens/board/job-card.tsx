@@ -85,7 +85,7 @@ export const JobCard = memo(function JobCard({
   const units = useUnits()
   const { summary, picture, work } = card
   return (
-    <li className="flex flex-col border border-hair bg-base-100">
+    <li className="flex flex-col border-1 border-hair bg-base-100">
       <Link href={to('load', { job: summary.id })} className="block bg-paper pb-[0.4rem] hover:bg-base-200">
         <SmallPicture picture={picture} />
         <span className="block px-3 pt-1">
@@ -113,7 +113,7 @@ export const JobCard = memo(function JobCard({
           Not looked at: {summary.notLooked.join(', ')}
         </p>
       )}
-      <div className="border-hair border-t mt-auto flex min-h-12 items-center justify-between px-3">
+      <div className="border-hair border-t-1 mt-auto flex min-h-12 items-center justify-between px-3">
         <span>
           {work !== 'planned' && (
             <span className="block text-aside leading-tight font-semibold">{WORK_WORD[work]}</span>
@@ -137,7 +137,7 @@ export function Unreadable({ card: { id, reason } }: { card: Extract<BoardCard, 
     downloadText(`${id}.json`, `${JSON.stringify(raw, null, 2)}\n`, 'application/json')
   }
   return (
-    <li className="flex flex-col border border-hair bg-base-100 p-3">
+    <li className="flex flex-col border-1 border-hair bg-base-100 p-3">
       <p className="font-semibold">A job that cannot be read any more</p>
       <p className="text-ink2 text-aside">It is stored unchanged. {reason}</p>
       <Button className="mt-2 self-start" onClick={() => void take()}>

@@ -174,7 +174,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
           ) : (
             <ul>
               {differences.bars.map(({ name, a: inA, b: inB }) => (
-                <li key={name} className="border-hair border-b py-1">
+                <li key={name} className="border-hair border-b-1 py-1">
                   {name}: <BarWords bar={inA} /> in the first, <BarWords bar={inB} /> in the second
                 </li>
               ))}
@@ -201,7 +201,7 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
           ) : (
             <ul>
               {differences.rules.map(({ rule, a: inA, b: inB }) => (
-                <li key={rule} className="border-hair border-b flex flex-wrap items-center gap-2 py-1">
+                <li key={rule} className="border-hair border-b-1 flex flex-wrap items-center gap-2 py-1">
                   <span className="min-w-40">{TITLE.get(rule)}</span>
                   <SeverityTag severity={inA} /> then <SeverityTag severity={inB} />
                 </li>
@@ -290,7 +290,7 @@ export function CompareScreen() {
               <>
                 <div className="mt-3 grid grid-cols-2 gap-3">
                   {[one, two].map(({ plan }, i) => (
-                    <div key={i} className="border-edge border">
+                    <div key={i} className="border-edge border-1">
                       <Thumbnail survey={assessmentOf(plan).survey} />
                     </div>
                   ))}

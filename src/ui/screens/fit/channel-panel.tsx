@@ -41,7 +41,7 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
             {seen.map((each, i) => (
               <li
                 key={`${each.what} ${each.fromLowMm}`}
-                className="border-hair border-b flex items-center gap-2 py-1"
+                className="border-hair border-b-1 flex items-center gap-2 py-1"
               >
                 <span className="flex-1">
                   {each.what}, <PhraseLine phrase={[mm(each.fromLowMm)]} /> from the {channel.ends.low}
@@ -84,10 +84,10 @@ export function ChannelPanel({ plan, step, progress }: { plan: Plan; step: Step;
           }}
         />
       </fieldset>
-      <h3 className="pt-3 text-said">In this order</h3>
+      <h3 className="pt-3 text-body">In this order</h3>
       <ol className="list-decimal pl-6">
         {loadingOrder(loaded).map((entry) => (
-          <li key={entry.nut.id} className="border-hair border-b py-1.5">
+          <li key={entry.nut.id} className="border-hair border-b-1 py-1.5">
             {entry.nut.name}, to <PhraseLine phrase={placeIn(channel, entry.nut.atMm)} />
             {entry.kind === 'enters'
               ? `, in at the ${channel.ends[entry.end]}`

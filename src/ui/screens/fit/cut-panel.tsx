@@ -29,7 +29,7 @@ export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; s
             {strips.map((strip) => (
               <li
                 key={`${strip.kind} ${strip.fromMm}`}
-                className="border-hair border-b flex justify-between gap-3 py-1.5"
+                className="border-hair border-b-1 flex justify-between gap-3 py-1.5"
               >
                 <span>
                   {strip.kind === 'infill'

@@ -108,13 +108,17 @@ export function DeviceReader({
   )
   const driver = link.at === 'there' ? link.driver : undefined
   return (
-    <fieldset className="border border-edge pt-[0.3rem] px-[0.6rem] pb-[0.6rem] grid gap-[0.4rem]">
+    <fieldset className="border-1 border-edge pt-[0.3rem] px-[0.6rem] pb-[0.6rem] grid gap-[0.4rem]">
       <legend className={CONTROL_CLASS.label}>From a device</legend>
+      <p aria-live="polite">
+        {driver && (
+          <>
+            {driver.name}: {now === undefined ? 'waiting' : <Quantity dimension={dimension} value={now} />}
+          </>
+        )}
+      </p>
       {driver ? (
         <>
-          <p aria-live="polite">
-            {driver.name}: {now === undefined ? 'waiting' : <Quantity dimension={dimension} value={now} />}
-          </p>
           <div className="flex flex-wrap gap-1.5">
             {isSimulated(driver) &&
               driver.plays.map(({ id, name }) => (

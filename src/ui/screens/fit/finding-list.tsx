@@ -20,7 +20,7 @@ export function FindingList({ findings }: { findings: readonly Finding[] }) {
       {sorted.map((finding) => (
         <li
           key={finding.id}
-          className={`py-[0.45rem] px-[0.6rem] border border-hair ${FRAME[finding.severity]}`}
+          className={`py-[0.45rem] px-[0.6rem] border-1 border-hair ${FRAME[finding.severity]}`}
           data-fit-finding={finding.severity}
         >
           <SeverityTag severity={finding.severity} /> <PhraseLine phrase={finding.sentence} />

@@ -103,7 +103,7 @@ function Reading({
       />
     )
   return (
-    <div className="border-hair border-b py-2">
+    <div className="border-hair border-b-1 py-2">
       <QuantityField
         label={TAPED_NAME[taped]}
         dimension="length"
@@ -173,7 +173,7 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
     return (
       <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>
         {several && (
-          <h3 className="pt-3 text-said">
+          <h3 className="pt-3 text-body">
             {ask.pair.front.name} to {ask.pair.rear.name}
           </h3>
         )}

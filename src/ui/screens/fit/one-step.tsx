@@ -99,9 +99,9 @@ export function OneStep({
   const recheck = step.task.kind === 'torque' ? recheckWords(step.task.group.joint) : undefined
   const all = steps.every((each) => isDone(each, progress))
   return (
-    <div className="flex-1 min-h-0 grid grid-cols-[15rem_minmax(0,1fr)_20rem] grid-rows-[minmax(0,1fr)_5.6rem] max-wide:block">
+    <div className="fit-page">
       <nav
-        className="overflow-auto border-r-[1.5px] border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b-[1.5px] max-wide:border-b-base-content"
+        className="overflow-auto border-r border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b max-wide:border-b-base-content"
         aria-label="Steps of this job"
         tabIndex={0}
       >
@@ -159,7 +159,7 @@ export function OneStep({
         )}
       </main>
       <aside
-        className="overflow-auto border-l-[1.5px] border-l-base-content bg-base-100 py-[0.7rem] px-[0.9rem] flex flex-col gap-[0.6rem] [&_.input]:text-[1.25rem] [&_.input]:font-[680] max-wide:border-l-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content"
+        className="overflow-auto border-l border-l-base-content bg-base-100 py-[0.7rem] px-[0.9rem] flex flex-col gap-[0.6rem] [&_.input]:text-[1.25rem] [&_.input]:font-[680] max-wide:border-l-0 max-wide:border-t max-wide:border-t-base-content"
         data-fit="side"
         aria-label="Readings and what they say"
         tabIndex={0}
@@ -180,7 +180,7 @@ export function OneStep({
             <Aside key={id}>Differs: {reason}</Aside>
           ))}
       </aside>
-      <div className="border-base-content max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-10 [@media(max-height:30rem)]:static! max-wide:h-[5.6rem] max-wide:grid-cols-[4rem_minmax(0,1fr)_5rem_4rem] col-span-full grid grid-cols-[11rem_minmax(0,1fr)_14rem_9rem] border-t-[1.5px]">
+      <div className="fit-keys">
         <BigKey disabled={at === 0} onClick={back}>
           Back
         </BigKey>
@@ -206,7 +206,7 @@ export function OneStep({
         ) : (
           <>
             <BigKey onClick={() => setAsking('differs')}>Say what differs</BigKey>
-            <BigKey className="border-base-content border-l-[1.5px]" onClick={() => setAsking('answer')}>
+            <BigKey className="border-base-content border-l" onClick={() => setAsking('answer')}>
               Not done
             </BigKey>
           </>

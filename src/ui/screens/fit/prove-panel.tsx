@@ -37,7 +37,7 @@ export function ProvePanel({ plan, step, progress }: { plan: Plan; step: Step; p
               {(item.cases ? DRIVEN : HOW).map(([outcome, words]) => (
                 <Button
                   key={outcome}
-                  className={`min-h-14! ${item.cases ? 'text-said!' : 'text-head!'}`}
+                  className={`min-h-14! ${item.cases ? 'text-body!' : 'text-head!'}`}
                   pressed={progress.proved.get(id) === outcome}
                   onClick={() => say(id, what, outcome)}
                 >

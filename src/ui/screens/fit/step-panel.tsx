@@ -43,7 +43,7 @@ export function StepPanel(props: Props) {
       return (
         <ul>
           {step.task.groups.map(({ joint }) => (
-            <li key={joint.id} className="border-hair border-b py-2">
+            <li key={joint.id} className="border-hair border-b-1 py-2">
               <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
               <span className="text-ink2 block text-aside">
                 {joint.washers}; {joint.security}

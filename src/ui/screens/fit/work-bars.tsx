@@ -26,7 +26,7 @@ export function WorkBars({ schedule, steps }: { schedule: Schedule; steps: reado
           {ticks.map((at) => (
             <span
               key={at}
-              className="border-hair absolute top-0 h-6 border-l pl-1 whitespace-nowrap"
+              className="border-hair absolute top-0 h-6 border-l-1 pl-1 whitespace-nowrap"
               style={{ left: `${share(at)}%` }}
             >
               {share(at) < 96 ? hours(at) : ''}
@@ -37,9 +37,9 @@ export function WorkBars({ schedule, steps }: { schedule: Schedule; steps: reado
           {schedule.steps.map(({ id, fromMin, toMin, readyMin }) => {
             const after = share(Math.max(toMin, readyMin)) <= NAME_AFTER_UNTIL
             return (
-              <li key={id} className="border-hair relative h-[1.7em] border-t">
+              <li key={id} className="border-hair relative h-[1.7em] border-t-1">
                 <span
-                  className={`absolute top-1/2 h-3 min-w-[3px] -translate-y-1/2 border ${critical.has(id) ? 'border-base-content bg-base-content' : 'border-edge bg-gear'}`}
+                  className={`absolute top-1/2 h-3 min-w-[3px] -translate-y-1/2 border-1 ${critical.has(id) ? 'border-base-content bg-base-content' : 'border-edge bg-gear'}`}
                   style={{ left: `${share(fromMin)}%`, width: `${share(toMin - fromMin)}%` }}
                 />
                 {readyMin > toMin && (

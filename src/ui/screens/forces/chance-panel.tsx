@@ -95,10 +95,10 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
   if (worth.length === 0) return <p>Everything on this limit is known. There is nothing to weigh.</p>
   return (
     <>
-      <h3 className="mt-2 text-said">Most worth weighing</h3>
+      <h3 className="mt-2 text-body">Most worth weighing</h3>
       <ul>
         {worth.slice(0, 6).map(({ unknown, share }) => (
-          <li key={unknown.id} className="border-hair border-b flex flex-wrap items-end gap-3 py-1.5">
+          <li key={unknown.id} className="border-hair border-b-1 flex flex-wrap items-end gap-3 py-1.5">
             <span className="min-w-44 flex-1">
               <strong>{unknown.label}</strong>, {BASIS_WORD[unknown.basis]}:{' '}
               <Quantity dimension="mass" value={unknown.kg} /> ±{' '}
@@ -157,12 +157,20 @@ export function ChancePanel({ survey }: { survey: Survey }) {
           <Button onClick={stop}>Stop it</Button>
         </p>
       )}
-      {run.at === 'stopped' && (
-        <p role="status" className="flex items-center gap-3 py-1">
-          Stopped. Nothing was counted.
-          <Button onClick={again}>Draw again</Button>
-        </p>
-      )}
+      <p role="status" className={found && shown ? 'mt-1 text-head' : ''}>
+        {run.at === 'stopped' && 'Stopped. Nothing was counted.'}
+        {found && shown && (
+          <>
+            {name(shown)}: exceeded <strong data-testid="chance">{chanceWords(shown.chance)}</strong>
+            {shown.chance > 0 && shown.chance < 1
+              ? ` (± ${formatNumber(196 * shown.errorOfChance, 1)} %)`
+              : ''}
+            . Nine of ten draws leave <Quantity dimension="mass" value={shown.margins.p05} /> to{' '}
+            <Quantity dimension="mass" value={shown.margins.p95} />.
+          </>
+        )}
+      </p>
+      {run.at === 'stopped' && <Button onClick={again}>Draw again</Button>}
       {found && shown && (
         <div className="grid gap-4 lg:grid-cols-2">
           <div>
@@ -177,14 +185,6 @@ export function ChancePanel({ survey }: { survey: Survey }) {
               </div>
               <Button onClick={again}>Draw again</Button>
             </div>
-            <p className="mt-1 text-head" role="status">
-              {name(shown)}: exceeded <strong data-testid="chance">{chanceWords(shown.chance)}</strong>
-              {shown.chance > 0 && shown.chance < 1
-                ? ` (± ${formatNumber(196 * shown.errorOfChance, 1)} %)`
-                : ''}
-              . Nine of ten draws leave <Quantity dimension="mass" value={shown.margins.p05} /> to{' '}
-              <Quantity dimension="mass" value={shown.margins.p95} />.
-            </p>
             <Distribution found={shown} />
           </div>
           <div>

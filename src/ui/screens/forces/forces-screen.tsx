@@ -1,4 +1,5 @@
 'use client'
+import { Section } from '@/ui/kit/section'
 import { JobBar } from '@/ui/job/job-bar'
 import { cautionsFor, type Plan } from '@/core'
 import { useMemo } from 'react'
@@ -36,19 +37,13 @@ export function ForcesScreen({ plan }: { plan: Plan }) {
           <div className="min-w-0">
             <SecuringList survey={survey} />
             <LiftingList survey={survey} />
-            <section
-              aria-labelledby="forces-cautions"
-              className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
-            >
-              <h2 id="forces-cautions" className="text-head">
-                Cautions
-              </h2>
+            <Section id="forces-cautions" title="Cautions">
               <ul className="list-disc pl-5">
                 {cautions.map((caution) => (
                   <li key={caution}>{caution}</li>
                 ))}
               </ul>
-            </section>
+            </Section>
           </div>
         </div>
       </main>

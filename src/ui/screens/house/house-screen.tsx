@@ -1,6 +1,7 @@
 'use client'
+import { Section } from '@/ui/kit/section'
 import dynamic from 'next/dynamic'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core'
 import { Button } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
@@ -11,17 +12,6 @@ import { useSettings } from '@/ui/state/settings-store'
 
 const BackupDialog = dynamic(() => import('@/ui/app/backup-dialog').then((module) => module.BackupDialog))
 const RemovedDialog = dynamic(() => import('@/ui/app/removed-dialog').then((module) => module.RemovedDialog))
-
-function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
-  return (
-    <section aria-labelledby={id} className="border-base-content min-w-0 border-t-[1.5px] pt-3 pb-6">
-      <h2 id={id} className="mb-2 text-head">
-        {title}
-      </h2>
-      {children}
-    </section>
-  )
-}
 
 /** The shop's own: the schools that new jobs begin with, units and theme, the backup, and what was removed. */
 export function HouseScreen() {
@@ -35,10 +25,10 @@ export function HouseScreen() {
       <PageBar screen="house" about="the rules and settings of this shop" />
       <main className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-2" aria-busy={!ready}>
         <div className="min-w-0">
-          <Part id="house-show" title="Units and theme">
+          <Section id="house-show" title="Units, theme and keys">
             {ready && <SettingsFields />}
-          </Part>
-          <Part id="house-keep" title="Backup">
+          </Section>
+          <Section id="house-keep" title="Backup">
             <p className="mb-2">
               All data of this browser, as one file or in a folder once a day; and items removed in the last
               thirty days.
@@ -47,9 +37,9 @@ export function HouseScreen() {
               <Button onClick={() => setDialog('backup')}>Backup</Button>
               <Button onClick={() => setDialog('removed')}>Removed items</Button>
             </div>
-          </Part>
+          </Section>
         </div>
-        <Part id="house-rules" title="Rules for new jobs">
+        <Section id="house-rules" title="Rules for new jobs">
           <p className="text-ink2 mb-3">
             A job keeps the rules it started with. Changes here apply to new jobs.
           </p>
@@ -65,7 +55,7 @@ export function HouseScreen() {
               }}
             />
           )}
-        </Part>
+        </Section>
       </main>
       {dialog === 'backup' && <BackupDialog onClose={() => setDialog(undefined)} />}
       {dialog === 'removed' && (

@@ -43,7 +43,7 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
     set({ ...rating, source: { ...saved, kind: next.kind } })
   }
   return (
-    <fieldset className="border-edge grid grid-cols-2 gap-2 border p-2 sm:grid-cols-4">
+    <fieldset className="border-edge grid grid-cols-2 gap-2 border-1 p-2 sm:grid-cols-4">
       <legend className="px-1 text-aside font-semibold">
         {STATE_WORD[rating.state]}
         {rating.gearKind === undefined ? '' : `, for ${rating.gearKind}`}

@@ -75,7 +75,7 @@ export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: P
   const answers = answersOf(row)
   return (
     <li
-      className={`[content-visibility:auto] [contain-intrinsic-size:auto_6rem] border-b border-b-hair pt-[0.55rem] pb-[0.6rem] pl-[0.5rem] border-l-[3px] ${focused ? 'border-l-base-content' : 'border-l-transparent'}`}
+      className={`[content-visibility:auto] [contain-intrinsic-size:auto_6rem] border-b-1 border-b-hair pt-[0.55rem] pb-[0.6rem] pl-[0.5rem] border-l-[3px] ${focused ? 'border-l-base-content' : 'border-l-transparent'}`}
       data-finding={finding.id}
       tabIndex={0}
       onMouseEnter={() => focusFinding(finding.id)}

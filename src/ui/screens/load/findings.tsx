@@ -75,7 +75,7 @@ function FindingText({ findings }: { findings: readonly Finding[] }) {
   return (
     <ul className="text-aside leading-snug">
       {findings.map((finding) => (
-        <li key={finding.id} className="border-hair border-b py-1">
+        <li key={finding.id} className="border-hair border-b-1 py-1">
           <span className="text-ink2">
             {TITLE.get(finding.rule)}
             {finding.state === 'all' ? '' : `, ${STATE_WORD[finding.state]}`}:{' '}
@@ -143,9 +143,9 @@ export function Findings({
     <section
       ref={list}
       aria-labelledby="findings-title"
-      className="border-base-content border-t-[1.5px] px-3 pt-3 pb-6"
+      className="border-base-content border-t px-3 pt-3 pb-6"
     >
-      <h2 id="findings-title" className="text-said">
+      <h2 id="findings-title" className="text-body">
         Findings
       </h2>
       {review.planned && review.notLooked.length > 0 && (

@@ -222,7 +222,7 @@ export function LoadPathTable({ survey, review }: { survey: Survey; review: Revi
   useRoving(box, 'td button', acrossTable, layers)
   return (
     <section ref={box} aria-labelledby="load-path-title" className="px-3 pt-3 pb-2">
-      <h2 id="load-path-title" className="text-said">
+      <h2 id="load-path-title" className="text-body">
         Load path
       </h2>
       {layers.length === 0 ? (

@@ -6,6 +6,7 @@ import dynamic from 'next/dynamic'
 import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { openFindings } from '@/ui/figures/finding-rows'
 import { Findings } from './findings'
+import { KEY_PLACE } from '@/ui/job/actions'
 import { JobBar } from '@/ui/job/job-bar'
 import { to } from '@/ui/routes'
 import { useDialog } from '@/ui/state/dialog-store'
@@ -119,15 +120,16 @@ function OpenBench({ plan }: { plan: Plan }) {
   useEffect(() => useWantedFinding.subscribe(({ id }) => id !== undefined && setDrawer('path')), [])
   const count = foldedTogether(openFindings(review)).length
   return (
-    <div className="grid h-dvh grid-cols-[13.75rem_minmax(0,1fr)_21.5rem] grid-rows-[auto_auto_auto_minmax(0,1fr)] max-wide:block max-wide:h-auto max-wide:pb-[4.5rem]">
+    <div className="load-page">
       <JobBar plan={plan} at="load" />
       <div
-        className={`row-[4] col-[1] [contain:layout_paint] flex min-h-0 flex-col border-r-[1.5px] border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
+        className={`area-shelf [contain:layout_paint] flex min-h-0 flex-col border-r border-r-base-content bg-base-200 max-wide:hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-16 max-wide:h-[72dvh] max-wide:border-0 max-wide:border-t-[2.5px] max-wide:border-t-base-content max-wide:z-20 ${drawer === 'shelf' ? 'max-wide:flex!' : ''}`}
         id="shelf"
+        {...KEY_PLACE}
       >
         <ShelfOf plan={dragFrom ?? later} />
       </div>
-      <main className="row-[4] col-[2] flex min-h-0 min-w-0 flex-col max-wide:block">
+      <main {...KEY_PLACE} className="area-drawing flex min-h-0 min-w-0 flex-col max-wide:block">
         <div className="relative min-h-0 flex-1">
           <SheetOf marks={marks} />
         </div>
@@ -141,14 +143,16 @@ function OpenBench({ plan }: { plan: Plan }) {
         <StripOf plan={plan} picked={stripPicked} />
       </main>
       <aside
-        className={`row-[4] col-[3] [contain:layout_paint] min-h-0 overflow-y-auto border-l-[1.5px] border-l-base-content bg-base-200 max-wide:overflow-visible max-wide:border-0 max-wide:border-t-[1.5px] max-wide:border-t-base-content max-[44rem]:hidden max-[44rem]:fixed max-[44rem]:inset-x-0 max-[44rem]:bottom-16 max-[44rem]:h-[72dvh] max-[44rem]:overflow-y-auto max-[44rem]:border-t-[2.5px] max-[44rem]:z-20 ${drawer === 'path' ? 'max-[44rem]:block!' : ''}`}
+        className={`area-path [contain:layout_paint] min-h-0 overflow-y-auto border-l border-l-base-content bg-base-200 max-wide:overflow-visible max-wide:border-0 max-wide:border-t max-wide:border-t-base-content max-[44rem]:hidden max-[44rem]:fixed max-[44rem]:inset-x-0 max-[44rem]:bottom-16 max-[44rem]:h-[72dvh] max-[44rem]:overflow-y-auto max-[44rem]:border-t-[2.5px] max-[44rem]:z-20 ${drawer === 'path' ? 'max-[44rem]:block!' : ''}`}
         aria-label="Load path and findings"
         id="path"
+        {...KEY_PLACE}
       >
         <PanelsOf plan={later} />
       </aside>
-      <nav
-        className="hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t-[1.5px] max-wide:border-t-base-content max-wide:bg-base-100"
+      <div
+        role="group"
+        className="hidden max-wide:fixed max-wide:inset-x-0 max-wide:bottom-0 max-wide:z-21 max-wide:flex max-wide:gap-[0.5rem] max-wide:p-[0.6rem] max-wide:border-t max-wide:border-t-base-content max-wide:bg-base-100"
         aria-label="Panels"
       >
         <Button
@@ -170,7 +174,7 @@ function OpenBench({ plan }: { plan: Plan }) {
             ? 'Close the load path'
             : `Load path, ${count} ${count === 1 ? 'finding' : 'findings'}`}
         </Button>
-      </nav>
+      </div>
       {cell !== undefined && <CellSum survey={survey} />}
     </div>
   )

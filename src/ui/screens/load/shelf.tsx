@@ -102,7 +102,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
       type="button"
       tabIndex={-1}
       data-shelf-item
-      className="[content-visibility:auto] [contain-intrinsic-size:auto_5rem] flex w-full min-h-[3rem] items-center gap-[0.5rem] py-[0.35rem] px-[0.9rem] text-left cursor-pointer border-b border-b-hair enabled:hover:bg-gear disabled:cursor-default focus-visible:outline-offset-[-3px]"
+      className="[content-visibility:auto] [contain-intrinsic-size:auto_5rem] flex w-full min-h-[3rem] items-center gap-[0.5rem] py-[0.35rem] px-[0.9rem] text-left cursor-pointer border-b-1 border-b-hair enabled:hover:bg-gear disabled:cursor-default focus-visible:outline-offset-[-3px]"
       disabled={rackId === undefined}
       onPointerDown={(event) => {
         if (event.button !== 0 || event.pointerType === 'touch') return
@@ -226,7 +226,7 @@ export function Shelf({ survey }: { survey: Survey }) {
             </details>
           ) : (
             <div key={group}>
-              <h3 className="text-ink2 border-b-hair flex justify-between border-b px-[0.9rem] pt-[0.6rem] pb-[0.2rem] text-aside font-semibold">
+              <h3 className="text-ink2 border-b-hair flex justify-between border-b-1 px-[0.9rem] pt-[0.6rem] pb-[0.2rem] text-aside font-semibold">
                 {title} <span className="font-normal">{items.length}</span>
               </h3>
               {list(items)}

@@ -42,7 +42,7 @@ export function Strip({ survey, picked }: { survey: Survey; picked: Picked | und
     <section
       id="picked"
       aria-label="The picked thing"
-      className="border-t-[1.5px] border-t-base-content bg-base-200 pt-[0.35rem] px-[0.9rem] pb-[0.6rem] min-h-[9.6rem] max-h-[15rem] flex-none overflow-y-auto max-wide:max-h-none"
+      className="border-t border-t-base-content bg-base-200 pt-[0.35rem] px-[0.9rem] pb-[0.6rem] min-h-[9.6rem] max-h-[15rem] flex-none overflow-y-auto max-wide:max-h-none"
     >
       {refusal !== undefined && <Problem>{refusal}</Problem>}
       {thing ? (

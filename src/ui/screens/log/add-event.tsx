@@ -1,4 +1,5 @@
 'use client'
+import { Section } from '@/ui/kit/section'
 import { Choice } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
 import { TextBox } from '@/ui/kit/field'
@@ -94,11 +95,7 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
     />
   )
   return (
-    <section
-      aria-label="New entry"
-      className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 grid gap-2"
-    >
-      <h3 className="text-head">New entry</h3>
+    <Section level={3} id="log-new" title="New entry" className="grid gap-2">
       <Choice
         label="Kind"
         value={draft.kind}
@@ -137,6 +134,6 @@ export function AddEvent({ vehicleId, racks }: { vehicleId: string; racks: reado
       >
         Add to the log
       </Button>
-    </section>
+    </Section>
   )
 }

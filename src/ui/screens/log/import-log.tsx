@@ -75,7 +75,7 @@ export function ImportLog({
           </p>
           <ul className="my-2">
             {[...preview.byCar].map(([car, count]) => (
-              <li key={car} className="border-hair border-b py-1">
+              <li key={car} className="border-hair border-b-1 py-1">
                 {nameOf(car) ?? 'a car that no job here is about'}: {entries(count)}
               </li>
             ))}

@@ -101,7 +101,7 @@ export function LogScreen() {
       <main className="mx-auto max-w-[1300px] px-4 pb-8">
         {cars && <CarPicker cars={cars} shown={shown} day={day} onPick={setPicked} />}
         {unread > 0 && (
-          <p className="border-hair border-b py-2">
+          <p className="border-hair border-b-1 py-2">
             {unread === 1 ? 'A job of this browser' : `${unread} jobs of this browser`} cannot be read:
             whether {unread === 1 ? 'it shares' : 'they share'} one of these logs is not known.
           </p>

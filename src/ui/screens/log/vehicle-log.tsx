@@ -1,4 +1,5 @@
 'use client'
+import { Section } from '@/ui/kit/section'
 import { Button } from '@/ui/kit/button'
 import {
   bayRulesOf,
@@ -69,19 +70,15 @@ export function VehicleLog({ carId, onParted }: { carId: string; onParted: () =>
       {theirs.map((plan) => (
         <WhoseCar key={plan.id} plan={plan} perhaps={perhapsSame(plan, jobs)} onParted={onParted} />
       ))}
-      <div className="grid gap-x-[2rem] gap-y-0 grid-cols-[21rem_minmax(0,1fr)] max-[60rem]:grid-cols-[minmax(0,1fr)]">
+      <div className="log-page">
         <div>
-          <section
-            aria-label="What is due"
-            className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
-          >
-            <h3 className="text-head">Due</h3>
+          <Section level={3} id="log-due" title="Due">
             {dues.length === 0 && <p>Nothing is due: this log has no rack on the car.</p>}
             <ul>
               {dues.map((due) => (
                 <li
                   key={due.id}
-                  className={`flex items-center justify-between gap-2.5 py-1.5 ${isOverdue(due, day) ? 'border-error border-[2.5px] px-2.5' : 'border-hair border-b'}`}
+                  className={`flex items-center justify-between gap-2.5 py-1.5 ${isOverdue(due, day) ? 'border-error border-[2.5px] px-2.5' : 'border-hair border-b-1'}`}
                 >
                   <span>
                     <strong>{due.on}</strong>
@@ -100,12 +97,8 @@ export function VehicleLog({ carId, onParted }: { carId: string; onParted: () =>
                 </li>
               ))}
             </ul>
-          </section>
-          <section
-            aria-label="The rack now"
-            className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0"
-          >
-            <h3 className="text-head">The rack now</h3>
+          </Section>
+          <Section level={3} id="log-rack" title="The rack now">
             <ul>
               {record.racks.map((rack) => (
                 <li key={rack.rackId}>
@@ -119,22 +112,20 @@ export function VehicleLog({ carId, onParted }: { carId: string; onParted: () =>
               ))}
               {record.racks.length === 0 && <li>Nothing was fitted yet.</li>}
             </ul>
-          </section>
+          </Section>
           <AddEvent vehicleId={carId} racks={theirs.flatMap(({ racks }) => racks)} />
         </div>
-        <section
-          aria-label="Entries"
-          className="border-t-[1.5px] border-t-base-content pt-[0.8rem] px-0 pb-[0.6rem] mt-[0.8rem] min-w-0 min-w-0"
+        <Section
+          level={3}
+          id="log-entries"
+          title={`${own.length} ${own.length === 1 ? 'entry' : 'entries'}, newest first`}
         >
-          <h3 className="text-head">
-            {own.length} {own.length === 1 ? 'entry' : 'entries'}, newest first
-          </h3>
           <VisitList
             events={own}
             counting={record.counting}
             jobName={(id) => jobs.find((job) => job.id === id)?.job.name}
           />
-        </section>
+        </Section>
       </div>
     </>
   )

@@ -53,7 +53,7 @@ function VisitLine({
     <details
       open={opens}
       onToggle={(event) => setOpen(event.currentTarget.open)}
-      className="border-hair border-b"
+      className="border-hair border-b-1"
     >
       <summary className="min-h-11 cursor-pointer py-2">
         <strong>{visit.day}</strong> ·{' '}

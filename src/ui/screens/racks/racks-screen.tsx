@@ -1,4 +1,5 @@
 'use client'
+import { Section } from '@/ui/kit/section'
 import { Ban, Check, CircleHelp } from 'lucide-react'
 import { leftPhrase, type Plan, type RackOffer, type RackSuits, STATE_WORD, STATES } from '@/core'
 import { JobBar } from '@/ui/job/job-bar'
@@ -128,10 +129,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
           </h2>
           <WornRacks plan={plan} />
         </section>
-        <section aria-labelledby="racks-stock" className="border-base-content border-t-[1.5px] py-3">
-          <h2 id="racks-stock" className="text-head">
-            From stock
-          </h2>
+        <Section id="racks-stock" title="From stock">
           <p className="text-ink2 mb-2" aria-live="polite">
             {left > 0
               ? `Trying racks: ${left} to go.`
@@ -159,7 +157,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
               Compare with another job
             </ButtonLink>
           </p>
-        </section>
+        </Section>
       </main>
     </>
   )

@@ -81,7 +81,7 @@ export function RulesScreen() {
               <li
                 key={check.id}
                 id={check.id}
-                className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
+                className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t-1 border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
               >
                 <div>
                   <h2 className="text-head">{check.title}</h2>
@@ -126,7 +126,7 @@ export function RulesScreen() {
                 <li
                   key={id}
                   id={id}
-                  className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
+                  className="grid gap-x-[1.5rem] gap-y-[0.5rem] py-[0.9rem] px-0 border-t-1 border-t-hair min-[760px]:grid-cols-[17rem_1fr]"
                 >
                   <div>
                     <h3 className="text-head">{title}</h3>

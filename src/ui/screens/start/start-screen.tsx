@@ -37,7 +37,7 @@ function Offer({
     <button
       type="button"
       aria-pressed={pressed}
-      className="block border-[1.5px] border-edge bg-paper text-left cursor-pointer aria-pressed:[outline:3.5px_solid_var(--color-base-content)] aria-pressed:outline-offset-[-2px] aria-pressed:focus-visible:[outline-color:var(--color-accent)]"
+      className="block border border-edge bg-paper text-left cursor-pointer aria-pressed:[outline:3.5px_solid_var(--color-base-content)] aria-pressed:outline-offset-[-2px] aria-pressed:focus-visible:[outline-color:var(--color-accent)]"
       onClick={onChoose}
     >
       <Thumbnail survey={drawn} />

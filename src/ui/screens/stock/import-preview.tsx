@@ -41,10 +41,10 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       </p>
       {problems.length > 0 && (
         <>
-          <h3 className="mt-3 text-said">Lines that cannot be read</h3>
+          <h3 className="mt-3 text-body">Lines that cannot be read</h3>
           <ol className="max-h-64 overflow-auto" aria-label="Lines that cannot be read" tabIndex={0}>
             {problems.map(({ line, text }) => (
-              <li key={`${line} ${text}`} className="border-hair border-b py-1">
+              <li key={`${line} ${text}`} className="border-hair border-b-1 py-1">
                 <strong>Line {line}.</strong> {text}
               </li>
             ))}
@@ -53,7 +53,7 @@ export function ImportPreview({ file, kind, preview, onClose }: Props) {
       )}
       {good > 0 && (
         <>
-          <h3 className="mt-3 text-said">Entries to import</h3>
+          <h3 className="mt-3 text-body">Entries to import</h3>
           <ul className="max-h-40 overflow-auto" tabIndex={0} aria-label="Entries to import">
             {[...changed, ...added].slice(0, 60).map((item) => (
               <li key={item.id}>

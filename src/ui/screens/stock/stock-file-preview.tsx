@@ -46,10 +46,10 @@ export function StockFilePreview({
       </p>
       {changed.length > 0 && (
         <>
-          <h3 className="mt-3 text-said">Different here under the same name</h3>
+          <h3 className="mt-3 text-body">Different here under the same name</h3>
           <ul className="max-h-[40dvh] overflow-y-auto" aria-label="Would replace the entry here">
             {changed.map((each) => (
-              <li key={key(each)} className="border-hair border-b">
+              <li key={key(each)} className="border-hair border-b-1">
                 <TickBox
                   checked={!staying.has(key(each))}
                   onTick={(ticked) =>

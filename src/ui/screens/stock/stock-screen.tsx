@@ -118,7 +118,7 @@ export function StockScreen() {
             />
           </div>
         </div>
-        <p role="status" className="px-3 font-semibold empty:hidden">
+        <p role="status" className="px-3 font-semibold">
           {message}
         </p>
         {ready && (

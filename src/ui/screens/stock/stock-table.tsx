@@ -67,12 +67,12 @@ export function StockTable({ kind, items, words, system, tools }: Props) {
   const rows = table.getRowModel().rows
   return (
     <div
-      className="flex-1 min-h-0 overflow-auto border-t-[1.5px] border-t-base-content bg-paper"
+      className="flex-1 min-h-0 overflow-auto border-t border-t-base-content bg-paper"
       tabIndex={0}
       role="region"
       aria-label="The list"
     >
-      <table className="border-collapse w-full text-plain [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:bg-base-200 [&_thead_th]:text-left [&_thead_th]:z-[1] [&_thead_th]:[box-shadow:inset_0_-1.5px_0_var(--color-base-content)] [&_tbody_tr:hover]:bg-base-200 [&_td]:py-[0.2rem] [&_td]:px-[0.6rem] [&_td]:border-b [&_td]:border-b-hair [&_td]:text-left [&_td]:font-[420] [&_tbody_th]:py-[0.2rem] [&_tbody_th]:px-[0.6rem] [&_tbody_th]:border-b [&_tbody_th]:border-b-hair [&_tbody_th]:text-left [&_tbody_th]:font-[620] [&_tbody_th]:min-w-[10rem]">
+      <table className="stock-table">
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
