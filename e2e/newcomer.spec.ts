@@ -140,7 +140,7 @@ async function toTheSheet(page: Page, system: keyof typeof SYSTEMS, hands: Hands
 for (const system of ['metric', 'us'] as const)
   test(
     `a newcomer comes from an empty board to an honest first verdict in ${system} units`,
-    system === 'metric' ? deeper : {},
+    deeper,
     async ({ page }) => {
       const hands = mouse(page)
       const verdict = await firstVerdict(page, system, hands)

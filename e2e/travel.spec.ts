@@ -113,7 +113,7 @@ test('a job goes from desk to tablet and back: what was done there is shown befo
   })
   await expect(clash.getByText('Long box: its place along the vehicle', { exact: true })).toBeVisible()
   await expect(clash.getByText(/, Tablet$/)).toBeVisible()
-  await clash.getByRole('button', { name: 'Take the one in the parcel' }).click()
+  await clash.getByRole('button', { name: 'Take the job in the bundle' }).click()
   await expect(page).toHaveURL(/load/)
   expect(await xOf(page, /^Long box/)).toBe('930 mm')
   await page.getByRole('button', { name: 'Undo' }).click()

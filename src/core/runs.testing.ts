@@ -15,9 +15,12 @@ const LEAST = 20
 export const runs = (all: number): number =>
   inject('deep') ? all : Math.min(all, Math.max(LEAST, Math.ceil(all / 100)))
 
-/** How many of so many quick cases a test runs that finds most of what it finds in a long night: a thousandth in the gate. */
+/** The fewest cases of a law whose single cases take long. */
+const LEAST_OF_LONG = 8
+
+/** How many cases a test runs whose work belongs to the deep run: all of them there, a thousandth in the gate. */
 export const nightly = (all: number): number =>
-  inject('deep') ? all : Math.min(all, Math.max(LEAST, Math.ceil(all / 1000)))
+  inject('deep') ? all : Math.min(all, Math.max(LEAST_OF_LONG, Math.ceil(all / 1000)))
 
 /** What a test expects to meet at least `met` times in `all` cases, in as many as this run has. */
 export const atLeast = (met: number, all: number): number => Math.floor((met * runs(all)) / all)

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, inject, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
 import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
@@ -167,6 +167,8 @@ async function untilGivenUp(run: () => Promise<unknown>): Promise<void> {
 }
 
 let places = 0
+/** The gate fails every fourth call of an operation and its last, the deep run every call. */
+const GATE_EVERY = 4
 
 /** What another write, once the browser writes again, brings along: all that waited stands then. */
 async function worksAgain(): Promise<Record<string, unknown>> {
@@ -190,8 +192,11 @@ describe('every operation that writes is all or nothing', () => {
         expect(await everything()).not.toEqual(before)
         if (failing === 'told') await asBefore(before)
         const again = await worksAgain()
-        places += calls
-        for (let number = 0; number < calls; number += 1) {
+        const tried = Array.from({ length: calls }, (_, number) => number).filter(
+          (number) => inject('deep') || number === calls - 1 || number % GATE_EVERY === 0,
+        )
+        places += tried.length
+        for (const number of tried) {
           await asBefore(before)
           atCall(kinds, number, does)
           await untilGivenUp(run)
@@ -204,9 +209,9 @@ describe('every operation that writes is all or nothing', () => {
     },
   )
 
-  it('that is more than five hundred places', () => {
+  it('that is many places', () => {
     console.log(`Places at which the store fails, and works again: ${places}.`)
-    expect(places).toBeGreaterThan(500)
+    expect(places).toBeGreaterThan(inject('deep') ? 500 : 150)
   })
 
   it('a store that never answers is said not to, and leaves everything', async () => {

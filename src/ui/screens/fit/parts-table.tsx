@@ -8,7 +8,7 @@ import { useId, useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
 
 const BOX = { inBox: 'in its box', notInBox: 'not in the box', unsaid: 'box not stated' } as const
-const HAVE = { have: 'have', toBuy: 'to buy', unsaid: 'unsaid' } as const
+const HAVE = { have: 'have', toBuy: 'to buy', unsaid: 'unknown' } as const
 
 function Count({ plan, line, counted }: { plan: Plan; line: PartsLine; counted: number | undefined }) {
   const [problem, setProblem] = useState<string>()
@@ -75,7 +75,7 @@ export function PartsTable({
           All {check.total.toFixed(2)}, still to buy {check.toBuy.toFixed(2)}
           {check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}
           {check.unstated > 0
-            ? `; of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} nobody said whether they are there`
+            ? `; stock of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} unknown`
             : ''}
         </span>
         {open.length > 0 && (
