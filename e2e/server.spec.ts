@@ -2,6 +2,7 @@ import { request } from 'node:http'
 import { printPlan } from '../src/core'
 import { type APIRequestContext, expect, test } from '@playwright/test'
 import { ridgeTent } from '../src/demo/plans'
+import { deeper } from './fixtures'
 
 const JSON_TYPE = { 'content-type': 'application/json' }
 
@@ -23,25 +24,27 @@ test('answers a plan with its review over POST; with fixes where they are asked 
   expect(fixes(await ask('/api/review?fixes=1'))).toBeGreaterThan(0)
 })
 
-test('a plan that takes too long to review is ended, and nobody waits for it meanwhile', async ({
-  request,
-}) => {
-  const [first] = ridgeTent.placements
-  if (!first) throw new Error('the demo has nothing on this rack')
-  const placements = Array.from({ length: 900 }, (_, i) => ({ ...first, id: `${first.id}-${i}` }))
-  let ended = false
-  const heavy = request
-    .post('/api/review?fixes=1', { data: printPlan({ ...ridgeTent, placements }), headers: JSON_TYPE })
-    .then((response) => {
-      ended = true
-      return response.status()
-    })
-  expect((await request.get('/')).status()).toBe(200)
-  const small = await request.post('/api/review', { data: printPlan(ridgeTent), headers: JSON_TYPE })
-  expect([200, 503]).toContain(small.status())
-  expect([200, 422]).toContain(await heavy)
-  expect(ended).toBe(true)
-})
+test(
+  'a plan that takes too long to review is ended, and nobody waits for it meanwhile',
+  deeper,
+  async ({ request }) => {
+    const [first] = ridgeTent.placements
+    if (!first) throw new Error('the demo has nothing on this rack')
+    const placements = Array.from({ length: 900 }, (_, i) => ({ ...first, id: `${first.id}-${i}` }))
+    let ended = false
+    const heavy = request
+      .post('/api/review?fixes=1', { data: printPlan({ ...ridgeTent, placements }), headers: JSON_TYPE })
+      .then((response) => {
+        ended = true
+        return response.status()
+      })
+    expect((await request.get('/')).status()).toBe(200)
+    const small = await request.post('/api/review', { data: printPlan(ridgeTent), headers: JSON_TYPE })
+    expect([200, 503]).toContain(small.status())
+    expect([200, 422]).toContain(await heavy)
+    expect(ended).toBe(true)
+  },
+)
 
 /** Asks for a review, and comes again where the server says when. */
 async function posted(request: APIRequestContext, options: Parameters<APIRequestContext['post']>[1]) {
@@ -78,24 +81,32 @@ test('refuses what is no plan with 400 and what is too large with 413', async ({
   expect(marked.headers()['content-security-policy']).toBe("default-src 'none'; frame-ancestors 'none'")
 })
 
-test('a body that does not come is ended in seconds, and whoever sent it is told', async ({ baseURL }) => {
-  const began = Date.now()
-  const answer = await new Promise<{ status: number | undefined; text: string }>((resolve, reject) => {
-    const slow = request(new URL('/api/review', baseURL), { method: 'POST', headers: JSON_TYPE }, (from) => {
-      let text = ''
-      from.on('data', (chunk: Buffer) => (text += chunk.toString()))
-      from.on('end', () => {
-        slow.destroy()
-        resolve({ status: from.statusCode, text })
-      })
+test(
+  'a body that does not come is ended in seconds, and whoever sent it is told',
+  deeper,
+  async ({ baseURL }) => {
+    const began = Date.now()
+    const answer = await new Promise<{ status: number | undefined; text: string }>((resolve, reject) => {
+      const slow = request(
+        new URL('/api/review', baseURL),
+        { method: 'POST', headers: JSON_TYPE },
+        (from) => {
+          let text = ''
+          from.on('data', (chunk: Buffer) => (text += chunk.toString()))
+          from.on('end', () => {
+            slow.destroy()
+            resolve({ status: from.statusCode, text })
+          })
+        },
+      )
+      slow.on('error', reject)
+      slow.write('{')
     })
-    slow.on('error', reject)
-    slow.write('{')
-  })
-  expect(answer.status).toBe(408)
-  expect(answer.text).toContain('did not arrive within 10 s')
-  expect(Date.now() - began).toBeLessThan(30_000)
-})
+    expect(answer.status).toBe(408)
+    expect(answer.text).toContain('did not arrive within 10 s')
+    expect(Date.now() - began).toBeLessThan(30_000)
+  },
+)
 
 test('a page is read, and nothing is sent to it', async ({ request: ask }) => {
   for (const method of ['PUT', 'PATCH', 'DELETE', 'POST']) {

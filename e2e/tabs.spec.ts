@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
+import { deeper, expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
 
 const JOB = '/load?job=demo-boat-and-box'
 
@@ -78,52 +78,53 @@ test('settings and stock follow from tab to tab, and one tab’s choice leaves t
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
 })
 
-test('one sheet open in two tabs: what each typed stands, and the same field is asked before mine goes over theirs', async ({
-  page,
-  context,
-}) => {
-  const sheet = '/vehicle?job=demo-boat-and-box'
-  const other = await context.newPage()
-  const vehicle = async () => {
-    const all = JSON.parse(await shelved(page, 'plans')) as {
-      id: string
-      vehicle: { name: string; kerbKg?: number; widthMm: number }
-    }[]
-    return all.find(({ id }) => id === 'demo-boat-and-box')?.vehicle
-  }
-  const keep = (tab: Page) => tab.getByRole('button', { name: 'Save and go back to Load' }).click()
-  for (const tab of [page, other]) {
-    await tab.goto(sheet)
-    await openPart(tab, 'Sizes')
-    await openPart(tab, 'Weight and balance')
-  }
-  await page.getByLabel('Kerb mass').fill('1 411 kg')
-  await other.getByLabel('Body width, no mirrors').fill('1 799 mm')
-  await keep(other)
-  await expect.poll(async () => (await vehicle())?.widthMm).toBe(1799)
-  await keep(page)
-  await expect.poll(async () => (await vehicle())?.kerbKg).toBe(1411)
-  expect((await vehicle())?.widthMm).toBe(1799)
+test(
+  'one sheet open in two tabs: what each typed stands, and the same field is asked before mine goes over theirs',
+  deeper,
+  async ({ page, context }) => {
+    const sheet = '/vehicle?job=demo-boat-and-box'
+    const other = await context.newPage()
+    const vehicle = async () => {
+      const all = JSON.parse(await shelved(page, 'plans')) as {
+        id: string
+        vehicle: { name: string; kerbKg?: number; widthMm: number }
+      }[]
+      return all.find(({ id }) => id === 'demo-boat-and-box')?.vehicle
+    }
+    const keep = (tab: Page) => tab.getByRole('button', { name: 'Save and go back to Load' }).click()
+    for (const tab of [page, other]) {
+      await tab.goto(sheet)
+      await openPart(tab, 'Sizes')
+      await openPart(tab, 'Weight and balance')
+    }
+    await page.getByLabel('Kerb mass').fill('1 411 kg')
+    await other.getByLabel('Body width, no mirrors').fill('1 799 mm')
+    await keep(other)
+    await expect.poll(async () => (await vehicle())?.widthMm).toBe(1799)
+    await keep(page)
+    await expect.poll(async () => (await vehicle())?.kerbKg).toBe(1411)
+    expect((await vehicle())?.widthMm).toBe(1799)
 
-  for (const tab of [page, other]) {
-    await tab.goto(sheet)
-    await openPart(tab, 'Weight and balance')
-    await expect(tab.getByLabel('Kerb mass')).toHaveValue(/1\s?411/)
-  }
-  await page.getByLabel('Kerb mass').fill('1 420 kg')
-  await other.getByLabel('Kerb mass').fill('1 430 kg')
-  await other.getByLabel('Name', { exact: true }).first().fill('Estate, looked at again')
-  await keep(other)
-  await expect(page.getByText('Estate, looked at again').first()).toBeVisible()
-  await keep(page)
-  await expect(
-    page.getByText(/Another tab has changed this sheet meanwhile\. It set: kerb\./),
-  ).toBeInViewport({ ratio: 1 })
-  expect((await vehicle())?.kerbKg).toBe(1430)
-  await keep(page)
-  await expect.poll(async () => (await vehicle())?.kerbKg).toBe(1420)
-  expect((await vehicle())?.name).toBe('Estate, looked at again')
-})
+    for (const tab of [page, other]) {
+      await tab.goto(sheet)
+      await openPart(tab, 'Weight and balance')
+      await expect(tab.getByLabel('Kerb mass')).toHaveValue(/1\s?411/)
+    }
+    await page.getByLabel('Kerb mass').fill('1 420 kg')
+    await other.getByLabel('Kerb mass').fill('1 430 kg')
+    await other.getByLabel('Name', { exact: true }).first().fill('Estate, looked at again')
+    await keep(other)
+    await expect(page.getByText('Estate, looked at again').first()).toBeVisible()
+    await keep(page)
+    await expect(
+      page.getByText(/Another tab has changed this sheet meanwhile\. It set: kerb\./),
+    ).toBeInViewport({ ratio: 1 })
+    expect((await vehicle())?.kerbKg).toBe(1430)
+    await keep(page)
+    await expect.poll(async () => (await vehicle())?.kerbKg).toBe(1420)
+    expect((await vehicle())?.name).toBe('Estate, looked at again')
+  },
+)
 
 test('a job deleted from the board is taken back from what was removed, as it was', async ({ page }) => {
   await page.goto('/')
