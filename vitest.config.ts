@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
@@ -18,6 +19,7 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     environment: 'node',
+    maxWorkers: availableParallelism(),
     // Only what hangs is ended: a busy machine is no fault.
     testTimeout: 1_800_000,
     provide: { deep, seed },

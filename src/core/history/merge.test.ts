@@ -56,6 +56,19 @@ const TABLE: readonly (readonly [string, readonly Command[], readonly Command[],
   ['nothing here', [], [named('Renamed'), move('long-box', 650)], 'both'],
 ]
 
+/** A value whose lists of things with ids are sorted by them. */
+function inOneOrder(value: unknown): unknown {
+  if (Array.isArray(value)) {
+    const list = value.map(inOneOrder)
+    const idOf = (each: unknown) => JSON.stringify((each as { readonly id?: unknown } | null)?.id ?? '')
+    return list.every((each) => typeof each === 'object' && each !== null && 'id' in each)
+      ? list.toSorted((a, b) => (idOf(a) < idOf(b) ? -1 : 1))
+      : list
+  }
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, inOneOrder(each)]))
+}
+
 describe('two that edit one job at once', () => {
   it.each(TABLE)('%s: %s', (_, here, there, outcome) => {
     const [mine, theirs] = [after(boatAndBox, ...here), after(boatAndBox, ...there)]
@@ -95,6 +108,9 @@ describe('two that edit one job at once', () => {
         const done = mergePlans(boatAndBox, mine.plan, theirs.plan)
         if (!done.ok) return
         both += 1
+        // The other way round it is the same plan, but for the order of its lists.
+        const other = mergePlans(boatAndBox, theirs.plan, mine.plan)
+        expect(other.ok && inOneOrder(other.plan)).toEqual(inOneOrder(done.plan))
         // Merging again with either brings nothing new: all of both is in it.
         for (const one of [mine.plan, theirs.plan]) {
           const again = mergePlans(boatAndBox, one, done.plan)
