@@ -74,19 +74,19 @@ module.exports = {
     ),
     only('core-on-core', '^src/core/', '^src/core/', 'The core knows nothing outside itself.'),
     {
-      name: 'core-by-its-face',
+      name: 'core-by-its-faces',
       comment:
-        'The core is asked through src/core/index.ts; schemas everywhere are written with src/core/units/schema.ts; what tests are made of is beside what it tests.',
+        'The core is asked through its faces in src/core/api, one for each reader; schemas everywhere are written with src/core/units/schema.ts; fixtures of tests are beside what they test.',
       severity: 'error',
       from: { path: '^(src|cli|e2e|bench|scripts)/', pathNot: '^src/core/' },
-      to: { path: '^src/core/', pathNot: '^src/core/(index|units/schema)\\.ts$|\\.testing\\.ts$' },
+      to: { path: '^src/core/', pathNot: '^src/core/(api/\\w+|units/schema)\\.ts$|\\.testing\\.ts$' },
     },
     {
-      name: 'core-without-its-face',
+      name: 'core-without-its-faces',
       comment: 'Inside, a file imports what it needs from where it is.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/core/index\\.ts$' },
+      to: { path: '^src/core/api/' },
     },
     {
       name: 'fixtures-without-demo',

@@ -1,16 +1,7 @@
 import { readFile } from 'node:fs/promises'
-import {
-  apply,
-  assess,
-  compatible,
-  leftIn,
-  linkVerdict,
-  parsePlanText,
-  type Plan,
-  remediesFor,
-  STATES,
-  type Survey,
-} from '@/core'
+import { apply, type Plan, STATES } from '@/core/api/plan'
+import { assess, compatible, leftIn, linkVerdict, remediesFor, type Survey } from '@/core/api/assess'
+import { parsePlanText } from '@/core/api/files'
 import { contents, weighedMass } from '@/demo/compose'
 import { gearBag, tripodCase, waveBoard } from '@/demo/gear/cargo'
 import { longBox } from '@/demo/gear/carriers'

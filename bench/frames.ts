@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { printPlan } from '@/core'
+import { printPlan } from '@/core/api/files'
 import { chromium } from '@playwright/test'
 import { withThings } from './core'
 import { ratio, type Ratio } from './ratio'

@@ -1,4 +1,5 @@
-import { printPlan, type Plan } from '@/core'
+import { printPlan } from '@/core/api/files'
+import type { Plan } from '@/core/api/plan'
 import { yardVan } from '@/demo/plans'
 import { gearBag } from '@/demo/gear/cargo'
 import { ratio, type Ratio } from './ratio'

@@ -8,18 +8,13 @@ import {
   isOpen,
   notLookedAt,
   OUTCOME_WORD,
-  parsePlanText,
-  type Part,
-  phraseText,
   type RemedyStock,
-  reviewReport,
   STATE_WORD,
-  STATES,
-  surveyReport,
-  type UnitChoice,
   type Verdict,
   VERDICT_WORD,
-} from '../src/core'
+} from '../src/core/api/assess'
+import { parsePlanText, reviewReport, surveyReport } from '../src/core/api/files'
+import { type Part, phraseText, STATES, type UnitChoice } from '../src/core/api/plan'
 
 /** Worst last: an unreadable file, then a Stop, then Find out. */
 const EXIT: Readonly<Record<Verdict, number>> = { unplanned: 0, clear: 0, mind: 0, findOut: 2, stop: 1 }

@@ -1,15 +1,14 @@
 import {
   ANSWER_WORD,
-  type AssessmentWithFixes,
-  bayReport,
   jobSession,
   type LogEvent,
-  phraseText,
   type Session,
   type SessionStep,
   type StepState,
-  type UnitChoice,
-} from '../src/core'
+} from '../src/core/api/fit'
+import type { AssessmentWithFixes } from '../src/core/api/assess'
+import { bayReport } from '../src/core/api/files'
+import { phraseText, type UnitChoice } from '../src/core/api/plan'
 
 const STATE_WORD: Readonly<Record<StepState, string>> = {
   done: 'Done',

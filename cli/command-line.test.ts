@@ -1,15 +1,7 @@
-import {
-  assess,
-  bayReportSchema,
-  METRIC,
-  partsCheck,
-  type Plan,
-  printPlan,
-  type Rating,
-  reviewReportSchema,
-  STATES,
-  surveyReportSchema,
-} from '../src/core'
+import { assess } from '../src/core/api/assess'
+import { bayReportSchema, printPlan, reviewReportSchema, surveyReportSchema } from '../src/core/api/files'
+import { METRIC, type Plan, type Rating, STATES } from '../src/core/api/plan'
+import { partsCheck } from '../src/core/api/fit'
 import { spawn } from 'node:child_process'
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'

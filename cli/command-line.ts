@@ -1,4 +1,5 @@
-import { METRIC, parseLogText, parsePartsText, type Part, type ReadLog, type UnitChoice } from '../src/core'
+import { METRIC, type Part, type UnitChoice } from '../src/core/api/plan'
+import { parseLogText, parsePartsText, type ReadLog } from '../src/core/api/files'
 import { bayOf } from './bay-command'
 import { type Asked, assessFile, type Output, UNREADABLE } from './assess-file'
 

@@ -1,4 +1,6 @@
-import { assess, bayRulesOf, workedEvents } from '../src/core'
+import { assess } from '../src/core/api/assess'
+import { bayRulesOf } from '../src/core/api/plan'
+import { workedEvents } from '../src/core/api/fit'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'

@@ -1,4 +1,6 @@
-import { assess, bayRulesOf, type Plan, type WorkedEvent, workedEvents } from '../src/core'
+import { assess } from '../src/core/api/assess'
+import { bayRulesOf, type Plan } from '../src/core/api/plan'
+import { type WorkedEvent, workedEvents } from '../src/core/api/fit'
 import type { Page } from '@playwright/test'
 import { expect, written } from './fixtures'
 

@@ -1,5 +1,5 @@
 import { request } from 'node:http'
-import { printPlan } from '../src/core'
+import { printPlan } from '../src/core/api/files'
 import { type APIRequestContext, expect, test } from '@playwright/test'
 import { ridgeTent } from '../src/demo/plans'
 import { deeper } from './fixtures'

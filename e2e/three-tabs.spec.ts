@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import type { Plan } from '../src/core'
+import type { Plan } from '../src/core/api/plan'
 import { deeper, expect, inDrawing, saved, shelved, test } from './fixtures'
 
 const JOB = '/load?job=demo-boat-and-box'

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import type { Rating } from '@/core'
+import type { Rating } from '@/core/api/plan'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { ROOT } from './project.mjs'

@@ -1,4 +1,4 @@
-import { jsonSchemas } from '@/core'
+import { jsonSchemas } from '@/core/api/files'
 import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 

@@ -1,4 +1,4 @@
-import type { Adapter } from '@/core'
+import type { Adapter } from '@/core/api/plan'
 import { sheet } from './compose'
 
 /** Invented adapters, each a set for one thing on two bars. */

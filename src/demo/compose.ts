@@ -8,7 +8,7 @@ import {
   type Rated,
   ratings,
   type Terms,
-} from '@/core'
+} from '@/core/api/plan'
 
 /** Short ways to write the demo's invented stock. */
 

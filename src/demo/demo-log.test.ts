@@ -1,4 +1,6 @@
-import { assess, bayRulesOf, dueOf, isOverdue, logEventSchema, replay, review } from '@/core'
+import { assess, review } from '@/core/api/assess'
+import { bayRulesOf } from '@/core/api/plan'
+import { dueOf, isOverdue, logEventSchema, replay } from '@/core/api/fit'
 import { expect, it } from 'vitest'
 import { demoLog } from './demo-log'
 import { bedTentJob, yardVan } from './plans'

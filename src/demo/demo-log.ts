@@ -1,12 +1,6 @@
-import {
-  bayRulesOf,
-  daysAfter,
-  type LogEvent,
-  type Plan,
-  assess,
-  type WorkedEvent,
-  workedEvents,
-} from '@/core'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { daysAfter, type LogEvent, type WorkedEvent, workedEvents } from '@/core/api/fit'
+import { assess } from '@/core/api/assess'
 import { bedTentJob, yardVan } from './plans'
 
 /** When a job of the demo was done, so many days before today, by whom, and what came after. */

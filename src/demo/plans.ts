@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES, type Gear, newPlan, onBars, type Plan, type Rack } from '@/core'
+import { DEFAULT_HOUSE_RULES, type Gear, newPlan, onBars, type Plan, type Rack } from '@/core/api/plan'
 import { contents, guess, inPlace, maker, onDeck, sleeping, weighedMass } from './compose'
 import * as camp from './gear/camp'
 import * as cargo from './gear/cargo'

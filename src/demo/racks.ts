@@ -1,4 +1,4 @@
-import { bar, type Bar, part, type Part, type Rack } from '@/core'
+import { bar, type Bar, part, type Part, type Rack } from '@/core/api/plan'
 import { AERO, HEAVY, sheet, SQUARE, ratedTogether } from './compose'
 
 /** Invented racks: parts with figures of their own, made for the demo's vehicles. */

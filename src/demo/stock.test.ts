@@ -1,13 +1,13 @@
 import {
   adapterSchema,
-  assess,
   barSchema,
   gearSchema,
   partSchema,
   planSchema,
   rackSchema,
   vehicleSchema,
-} from '@/core'
+} from '@/core/api/plan'
+import { assess } from '@/core/api/assess'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from './plans'
 import { DEMO_STOCK } from './stock'

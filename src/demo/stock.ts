@@ -1,4 +1,4 @@
-import type { StockLists } from '@/core'
+import type { StockLists } from '@/core/api/files'
 import { ADAPTERS } from './adapters'
 import { GEAR } from './gear/gear'
 import { RACKS, DEMO_BARS, DEMO_PARTS } from './racks'

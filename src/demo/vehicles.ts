@@ -1,4 +1,5 @@
-import { ratings, startingSizes, type Vehicle } from '@/core'
+import { ratings, type Vehicle } from '@/core/api/plan'
+import { startingSizes } from '@/core/api/assess'
 
 /** Invented vehicles, described by body type. Numbers are plausible and nobody's. */
 

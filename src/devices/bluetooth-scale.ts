@@ -1,4 +1,4 @@
-import { decodeWeight } from '@/core'
+import { decodeWeight } from '@/core/api/fit'
 import type { Connection, Driver } from './driver'
 
 /** What is used of Web Bluetooth; its types are in no library of the browser's. */

@@ -1,4 +1,4 @@
-import type { Calibration } from '@/core'
+import type { Calibration } from '@/core/api/fit'
 
 /** What a device says: a reading (kg or N·m), something it sent that is none, or that it is gone. */
 export type DeviceSays =

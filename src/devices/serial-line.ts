@@ -1,4 +1,4 @@
-import { NO_LINES, takeLines } from '@/core'
+import { NO_LINES, takeLines } from '@/core/api/fit'
 import type { Connection, Driver } from './driver'
 
 /** What is used of Web Serial; its types are in no library of the browser's. */

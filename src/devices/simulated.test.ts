@@ -1,4 +1,4 @@
-import { peak, settle, UNSETTLED } from '@/core'
+import { peak, settle, UNSETTLED } from '@/core/api/fit'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { DeviceSays } from './driver'
 import { hanging, noiseFrom, pulling, simulatedScale, simulatedWrench } from './simulated'

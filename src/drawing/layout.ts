@@ -1,4 +1,4 @@
-import { onVehicle, type Survey } from '@/core'
+import { onVehicle, type Survey } from '@/core/api/assess'
 
 interface Pane {
   readonly left: number

@@ -1,14 +1,12 @@
+import { bodyOutline, type RackAt, footSeatZ } from '@/core/api/assess'
 import {
-  bodyOutline,
   ATTACHMENTS,
   type Attachment,
   pointsOf,
-  type RackAt,
-  footSeatZ,
   type Vehicle,
   type AttachmentWith,
   isRaised,
-} from '@/core'
+} from '@/core/api/plan'
 import type { ViewName } from './layout'
 import { boxPath, linePath, polygonPath, type PlanePoint } from './path'
 

@@ -1,4 +1,5 @@
-import { assess, BODIES, bodyOutline, kindsOf, startingSizes } from '@/core'
+import { assess, bodyOutline, startingSizes } from '@/core/api/assess'
+import { BODIES, kindsOf } from '@/core/api/plan'
 import { describe, expect, it } from 'vitest'
 import { vehicleWith } from '@/core/plan/plans.testing'
 import { DEMO_PLANS, ladderJob, twinSpan, yardVan } from '@/demo/plans'

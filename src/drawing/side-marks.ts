@@ -1,4 +1,4 @@
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { extentOf } from './layout'
 import type { Mark } from './mark'
 import { attachmentPath, rackPaths } from './rack-paths'

@@ -1,4 +1,4 @@
-import { sizeAsPlaced, type ThingAt } from '@/core'
+import { sizeAsPlaced, type ThingAt } from '@/core/api/assess'
 import type { ThingPaths } from './hull-paths'
 import type { ViewName } from './layout'
 import type { Mark } from './mark'

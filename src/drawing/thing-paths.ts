@@ -1,4 +1,4 @@
-import type { Gear } from '@/core'
+import type { Gear } from '@/core/api/plan'
 import { hull, scaled, shell, spindle, type Facing, type ThingPaths } from './hull-paths'
 import { boxPath, ellipsePath, linePath, polygonPath, roundedPath, type PlanePoint } from './path'
 

@@ -1,4 +1,5 @@
-import { onVehicle, type BodyOutline, type OnVehicle, type Vehicle } from '@/core'
+import { onVehicle, type BodyOutline, type OnVehicle } from '@/core/api/assess'
+import type { Vehicle } from '@/core/api/plan'
 import type { ViewName } from './layout'
 import type { Mark } from './mark'
 import { boxPath } from './path'

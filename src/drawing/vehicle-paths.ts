@@ -1,4 +1,5 @@
-import type { BodyOutline, Vehicle } from '@/core'
+import type { BodyOutline } from '@/core/api/assess'
+import type { Vehicle } from '@/core/api/plan'
 import { boxPath, ellipsePath, linePath, roundedPath, type PlanePoint } from './path'
 
 /** A drawing of one view: path data by line weight, in the view's mm (u right, v up). */

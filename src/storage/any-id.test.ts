@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { type Plan, patchBetween, printBundle, printPlan, readBundle, readPlan } from '@/core'
+import { type Plan, patchBetween } from '@/core/api/plan'
+import { printBundle, printPlan, readBundle, readPlan } from '@/core/api/files'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'
 import { backupText, openBackup, previewRestore, restore } from './backup'

@@ -2,7 +2,6 @@ import {
   checkedText,
   type Differing,
   differingIn,
-  own,
   type Pasts,
   printBackup,
   readBackup,
@@ -10,7 +9,8 @@ import {
   SHELF_NAMES,
   type ShelfChange,
   type Shelves,
-} from '@/core'
+} from '@/core/api/files'
+import { own } from '@/core/api/plan'
 import { announceAllSaved } from './saved-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'

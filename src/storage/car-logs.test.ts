@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { carsByJob, dueOf, type LogEvent, ownEvents, USUAL_BAY, carOf, aboutOf, type Plan } from '@/core'
+import { carsByJob, dueOf, type LogEvent, ownEvents, carOf, aboutOf } from '@/core/api/fit'
+import { USUAL_BAY, type Plan } from '@/core/api/plan'
 import { drawing } from '@/core/draw.testing'
 import { someEvents } from '@/core/log/events.testing'
 import { boatAndBox } from '@/demo/plans'

@@ -1,13 +1,5 @@
-import {
-  type BayRules,
-  carOf,
-  carsByJob,
-  dueOf,
-  type JobAbout,
-  type LogEvent,
-  nextTurn,
-  united,
-} from '@/core'
+import type { BayRules } from '@/core/api/plan'
+import { carOf, carsByJob, dueOf, type JobAbout, type LogEvent, nextTurn, united } from '@/core/api/fit'
 import { saveGathered, readGathered } from './gathered'
 import { savedAbouts, type JobAbouts, loadAbouts } from './job-abouts'
 import { eventsIn, unsavedEvents } from './log'

@@ -1,4 +1,4 @@
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { archiveKey, loadArchived } from './archive'
 import { announceAllSaved } from './saved-elsewhere'

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { FORMAT_VERSION, patchBetween, readPlan } from '@/core'
+import { FORMAT_VERSION, patchBetween } from '@/core/api/plan'
+import { readPlan } from '@/core/api/files'
 import { savePlanIfCurrent, openPlan } from './plans'
 import { transaction } from './transaction'
 

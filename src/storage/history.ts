@@ -1,4 +1,11 @@
-import { liftTrail, type PastStep, pastStepSchema, type Patch, patchSchema, type Trail } from '@/core'
+import {
+  liftTrail,
+  type PastStep,
+  pastStepSchema,
+  type Patch,
+  patchSchema,
+  type Trail,
+} from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { allOn, type Tx } from './transaction'
 

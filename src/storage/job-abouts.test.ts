@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import { aboutOf, type Plan } from '@/core'
+import { aboutOf } from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
 import { boatAndBox, DEMO_PLANS } from '@/demo/plans'
 import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'

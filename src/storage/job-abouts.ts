@@ -1,4 +1,5 @@
-import { aboutOf, carSchema, FORMAT_VERSION, type JobAbout } from '@/core'
+import { aboutOf, type JobAbout } from '@/core/api/fit'
+import { carSchema, FORMAT_VERSION } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { saveGathered, readGathered } from './gathered'
 import { savedRevisions, storedFrom, unsavedPlans } from './plans'

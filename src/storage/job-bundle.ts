@@ -1,12 +1,6 @@
-import {
-  type LogEvent,
-  MOST_STEPS,
-  own,
-  type JobBundle,
-  type PastStep,
-  type Plan,
-  pictureSchema,
-} from '@/core'
+import type { LogEvent } from '@/core/api/fit'
+import { MOST_STEPS, own, type PastStep, type Plan } from '@/core/api/plan'
+import { type JobBundle, pictureSchema } from '@/core/api/files'
 import { historyIn } from './history'
 import { announceAllSaved } from './saved-elsewhere'
 import { loadCarLogs } from './car-logs'

@@ -1,4 +1,4 @@
-import { type LogEvent, logEventSchema, united } from '@/core'
+import { type LogEvent, logEventSchema, united } from '@/core/api/fit'
 import { announceSaved } from './saved-elsewhere'
 import { rememberIn, type ShelfPlace } from './removed'
 import { logShelf, whyNotSaved, type SaveResult } from './shelves'

@@ -1,4 +1,5 @@
-import { factText, STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core'
+import { factText } from '@/core/api/fit'
+import { STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core/api/files'
 import { announceSaved } from './saved-elsewhere'
 import { whyNotSaved, type SaveResult } from './shelves'
 import { rememberIn } from './removed'

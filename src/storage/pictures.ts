@@ -1,4 +1,4 @@
-import { pictureSchema } from '@/core'
+import { pictureSchema } from '@/core/api/files'
 import { pictureShelf, whyNotSaved, type SaveResult } from './shelves'
 import { transaction } from './transaction'
 import { mustWait } from './waiting'

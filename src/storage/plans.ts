@@ -5,9 +5,9 @@ import {
   type Patch,
   patchBetween,
   type Plan,
-  readPlan,
   type Trail,
-} from '@/core'
+} from '@/core/api/plan'
+import { readPlan } from '@/core/api/files'
 import * as z from '@/core/units/schema'
 import { announceSaved } from './saved-elsewhere'
 import { planShelf, whyNotSaved, type SaveResult } from './shelves'

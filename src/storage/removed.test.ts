@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { seaBoat } from '@/demo/gear/cargo'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { squareBars, wingBars } from '@/demo/racks'

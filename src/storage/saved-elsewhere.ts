@@ -1,4 +1,4 @@
-import { idSchema } from '@/core'
+import { idSchema } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 
 /** What another tab of this browser has just kept: a job by its id, more of the log, settings, stock. */

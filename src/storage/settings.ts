@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES, daySchema, houseRulesSchema, mergeItems } from '@/core'
+import { DEFAULT_HOUSE_RULES, daySchema, houseRulesSchema, mergeItems } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { announceSaved } from './saved-elsewhere'
 import { settingsShelf, whyNotSaved, type SaveResult } from './shelves'

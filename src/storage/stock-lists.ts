@@ -1,4 +1,4 @@
-import { EMPTY_STOCK, STOCK_KINDS, STOCK_SCHEMAS, type StockKind, type StockLists } from '@/core'
+import { EMPTY_STOCK, STOCK_KINDS, STOCK_SCHEMAS, type StockKind, type StockLists } from '@/core/api/files'
 import { stockShelf } from './shelves'
 
 /** The shop's own stock; an entry that no longer reads is left where it is. */

@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES } from '@/core'
+import { DEFAULT_HOUSE_RULES } from '@/core/api/plan'
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { seaBoat } from '@/demo/gear/cargo'

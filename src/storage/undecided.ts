@@ -1,4 +1,4 @@
-import { type Plan, planSchema } from '@/core'
+import { type Plan, planSchema } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { dropDraft, saveDraft, loadDraft } from './drafts'
 import { keysOn } from './transaction'

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { someEvents } from '@/core/log/events.testing'
-import { type Command, DEFAULT_HOUSE_RULES, type Plan } from '@/core'
+import { type Command, DEFAULT_HOUSE_RULES, type Plan } from '@/core/api/plan'
 import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { refusing } from './faults.testing'

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { STAGE_WORD, STAGES } from '@/core'
+import { STAGE_WORD, STAGES } from '@/core/api/assess'
 import { OLD_ADDRESSES, ROUTES, SHOP_SCREENS } from './routes'
 
 const slug = (title: string) => title.toLowerCase().replaceAll(' ', '-')

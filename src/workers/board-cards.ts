@@ -1,15 +1,6 @@
-import {
-  bayRulesOf,
-  carOf,
-  carsByJob,
-  dueOf,
-  jobSummaryOf,
-  assess,
-  type LogEvent,
-  ownEvents,
-  type Plan,
-  workStateOf,
-} from '@/core'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { carOf, carsByJob, dueOf, type LogEvent, ownEvents } from '@/core/api/fit'
+import { jobSummaryOf, assess, workStateOf } from '@/core/api/assess'
 import { loadCarLogs } from '@/storage/car-logs'
 import { type SavedSummary, saveSummaries, readSummaries } from '@/storage/summary-cache'
 import { loadAbouts } from '@/storage/job-abouts'

@@ -1,4 +1,5 @@
-import type { JobSummary, Plan, WorkState } from '@/core'
+import type { JobSummary, WorkState } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import type { Picture } from '@/drawing/side-marks'
 
 /** What the board asks: every job's card; those in memory alone come along. */

@@ -1,4 +1,5 @@
-import type { Chances, Plan } from '@/core'
+import type { Chances } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 
 /** What the screen asks: to draw a plan's unknown masses so many times, or to stop doing so. */
 export type ChanceQuestion =

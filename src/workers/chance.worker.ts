@@ -1,4 +1,4 @@
-import { assess, chanceProblem, drawChances } from '@/core'
+import { assess, chanceProblem, drawChances } from '@/core/api/assess'
 import type { ChanceAnswer, ChanceQuestion } from './chance-messages'
 
 /** The run that is wanted; a newer question or a stop makes an older run give up at its next pause. */

@@ -1,4 +1,5 @@
-import type { Adapter, Compatible, Gear, Plan } from '@/core'
+import type { Adapter, Gear, Plan } from '@/core/api/plan'
+import type { Compatible } from '@/core/api/assess'
 
 /** What Load asks: every piece of gear against one rack of a plan. */
 export interface FitQuestion {

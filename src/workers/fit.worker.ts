@@ -1,4 +1,4 @@
-import { assess, compatible } from '@/core'
+import { assess, compatible } from '@/core/api/assess'
 import type { FitAnswers, FitQuestion } from './fit-messages'
 
 /** Judges the whole shelf beside the page, so that no frame waits for it. */

@@ -1,4 +1,4 @@
-import { assessWithFixes, type RemedyStock } from '@/core'
+import { assessWithFixes, type RemedyStock } from '@/core/api/assess'
 import type { FixesAnswer, FixesQuestion } from './fixes-messages'
 
 /** Looks for the fixes of one plan, a finding at a time; a newer question puts away what is left of an older one. */

@@ -1,4 +1,5 @@
-import type { Plan, Remedy, RemedyStock } from '@/core'
+import type { Plan } from '@/core/api/plan'
+import type { Remedy, RemedyStock } from '@/core/api/assess'
 
 /** What Load asks: the fixes of these findings of a plan, in this order. */
 export interface FixesQuestion {

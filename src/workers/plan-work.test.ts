@@ -1,6 +1,9 @@
 import { Session } from 'node:inspector/promises'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
-import { bayRulesOf, handoverOf, assess, NOTHING_DONE, type Plan, readPlan, reviewReport } from '@/core'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { handoverOf, NOTHING_DONE } from '@/core/api/fit'
+import { assess } from '@/core/api/assess'
+import { readPlan, reviewReport } from '@/core/api/files'
 import { boatAndBox } from '@/demo/plans'
 
 /** How many things, and kinds of them, the format lets a plan hold. */

@@ -1,4 +1,4 @@
-import { reviewReportSchema } from '@/core'
+import { reviewReportSchema } from '@/core/api/files'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { answerTo } from './review-answer'

@@ -1,4 +1,5 @@
-import { assessWithFixes, readPlan, reviewReport } from '@/core'
+import { assessWithFixes } from '@/core/api/assess'
+import { readPlan, reviewReport } from '@/core/api/files'
 import type { ReviewAnswer, ReviewQuestion } from './review-messages'
 
 /** What parts the shop that asks has is not known here, so none is proposed. */

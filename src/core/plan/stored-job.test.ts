@@ -11,7 +11,7 @@ it('an assessment is of the plan of the job', () => {
 })
 
 it('screens, workers, shell and routes have no way to a survey but the assessment of a job', () => {
-  const face = readFileSync('src/core/index.ts', 'utf8')
+  const face = readFileSync('src/core/api/assess.ts', 'utf8')
   expect(face).toMatch(/\bassess\b/)
   expect(face).not.toMatch(/[{,]\s*survey\b/)
 })

@@ -1,4 +1,4 @@
-import { gear } from '@/core'
+import { gear } from '@/core/api/plan'
 import { maker, sheet, weighedMass } from '../compose'
 import { slot, strap } from './mounts'
 

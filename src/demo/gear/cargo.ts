@@ -1,4 +1,4 @@
-import { gear } from '@/core'
+import { gear } from '@/core/api/plan'
 import { maker, weighedMass } from '../compose'
 import { hullMount, loose, panel, slat, strap } from './mounts'
 

@@ -1,4 +1,4 @@
-import { gear } from '@/core'
+import { gear } from '@/core/api/plan'
 import { maker, sheet } from '../compose'
 import { clamp, inside, slat, slot } from './mounts'
 

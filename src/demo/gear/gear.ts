@@ -1,4 +1,4 @@
-import type { Gear } from '@/core'
+import type { Gear } from '@/core/api/plan'
 import * as camp from './camp'
 import * as cargo from './cargo'
 import * as carriers from './carriers'

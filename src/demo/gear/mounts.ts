@@ -1,4 +1,4 @@
-import type { Gear } from '@/core'
+import type { Gear } from '@/core/api/plan'
 
 /** Ways of holding that the demo's invented gear shares. */
 

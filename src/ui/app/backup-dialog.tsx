@@ -2,7 +2,7 @@
 import { FileButton } from '@/ui/kit/file-button'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
-import { type Differing, type ShelfChange, type ShelfName, staysUnasked } from '@/core'
+import { type Differing, type ShelfChange, type ShelfName, staysUnasked } from '@/core/api/files'
 import { useEffect, useState } from 'react'
 import { backupText, placeOf } from '@/storage/backup'
 import { backedUp } from '@/storage/backup-folder'

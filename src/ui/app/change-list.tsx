@@ -1,5 +1,5 @@
 'use client'
-import { type Change, phraseText } from '@/core'
+import { type Change, phraseText } from '@/core/api/plan'
 import { useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { PhraseLine } from '@/ui/figures/quantity'

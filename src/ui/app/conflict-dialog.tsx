@@ -1,5 +1,5 @@
 'use client'
-import { clashWords } from '@/core'
+import { clashWords } from '@/core/api/plan'
 import { useState } from 'react'
 import { usePlan, type Conflict } from '@/ui/state/plan-store'
 import { Button } from '@/ui/kit/button'

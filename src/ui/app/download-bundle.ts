@@ -1,4 +1,4 @@
-import { checkedBundle, planFileName, printBundle } from '@/core'
+import { checkedBundle, planFileName, printBundle } from '@/core/api/files'
 import { makeParcel } from '@/storage/job-bundle'
 import { sha256 } from '@/storage/sha256'
 import { whyNotSaved } from '@/storage/shelves'

@@ -1,18 +1,13 @@
 'use client'
+import { carOf, type Disagreement, disagreements, type LogEvent, importedEvents } from '@/core/api/fit'
+import { changesBetween, clashWords } from '@/core/api/plan'
 import {
-  carOf,
-  changesBetween,
-  clashWords,
   type Copy,
-  type Disagreement,
-  disagreements,
-  type LogEvent,
   compareCopies,
   type CopyComparison,
   type OtherStep,
   type JobBundle,
-  importedEvents,
-} from '@/core'
+} from '@/core/api/files'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { loadCarLogs, whoseIn } from '@/storage/car-logs'

@@ -1,5 +1,6 @@
 'use client'
-import { type Disagreement, EVENT_WORD, eventText, type LogEvent } from '@/core'
+import { type Disagreement, EVENT_WORD, type LogEvent } from '@/core/api/fit'
+import { eventText } from '@/core/api/files'
 import { useLog } from '@/ui/state/log-store'
 import { Choice } from '@/ui/kit/choice'
 import { whenWords } from '@/ui/kit/day-words'

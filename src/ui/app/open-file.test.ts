@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, expect, it, vi } from 'vitest'
-import { patchBetween, type Plan, printPlan } from '@/core'
+import { patchBetween, type Plan } from '@/core/api/plan'
+import { printPlan } from '@/core/api/files'
 import { boatAndBox } from '@/demo/plans'
 import { changePlan, savePlan, savePlanIfCurrent, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/shelves'

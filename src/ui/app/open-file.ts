@@ -1,5 +1,6 @@
 'use client'
-import { type JobBundle, type Plan, planFileName, printPlan } from '@/core'
+import { type JobBundle, planFileName, printPlan } from '@/core/api/files'
+import type { Plan } from '@/core/api/plan'
 import { create } from 'zustand'
 import { savePlan, loadPlan } from '@/storage/plans'
 import { downloadText } from '@/ui/kit/download'

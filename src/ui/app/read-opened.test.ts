@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { checkedBundle, type JobBundle, printBundle } from '@/core'
+import { checkedBundle, type JobBundle, printBundle } from '@/core/api/files'
 import { boatAndBox } from '@/demo/plans'
 import { sha256 } from '@/storage/sha256'
 import { readOpened } from './read-opened'

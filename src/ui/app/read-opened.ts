@@ -1,4 +1,5 @@
-import { type FieldMessage, isBundle, type JobBundle, parsePlanText, type Plan, readBundle } from '@/core'
+import type { FieldMessage, Plan } from '@/core/api/plan'
+import { isBundle, type JobBundle, parsePlanText, readBundle } from '@/core/api/files'
 import { sha256 } from '@/storage/sha256'
 
 const LARGEST_BYTES = 4 * 1024 * 1024

@@ -1,4 +1,5 @@
-import { formatQuantity, LIFTED_KG, type State, type Survey, type UnitChoice } from '@/core'
+import { formatQuantity, type State, type UnitChoice } from '@/core/api/plan'
+import { LIFTED_KG, type Survey } from '@/core/api/assess'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { AROUND_PLAN_PX, inPane, paneBox } from './load-labels'
 import type { Label, LabelSpot } from './place-labels'

@@ -1,5 +1,5 @@
 import { GearWeight } from './gear-weight'
-import type { Gear } from '@/core'
+import type { Gear } from '@/core/api/plan'
 import { Quantity } from '@/ui/figures/quantity'
 import { thingPaths } from '@/drawing/thing-paths'
 

@@ -1,4 +1,4 @@
-import type { GearMass } from '@/core'
+import type { GearMass } from '@/core/api/plan'
 import { Quantity } from '@/ui/figures/quantity'
 
 /** What something weighs, and where nobody knows it yet, that. */

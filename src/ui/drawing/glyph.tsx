@@ -1,4 +1,4 @@
-import type { Gear } from '@/core'
+import type { Gear } from '@/core/api/plan'
 import { memo } from 'react'
 import { thingPaths } from '@/drawing/thing-paths'
 

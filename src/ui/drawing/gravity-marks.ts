@@ -1,4 +1,5 @@
-import type { State, Survey } from '@/core'
+import type { State } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { inPane } from './load-labels'
 import type { LabelBox } from './place-labels'

@@ -1,4 +1,5 @@
-import { formatQuantity, type RackAt, type State, type Survey, type UnitChoice } from '@/core'
+import { formatQuantity, type State, type UnitChoice } from '@/core/api/plan'
+import type { RackAt, Survey } from '@/core/api/assess'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { inPane, paneBox } from './load-labels'
 import type { Label } from './place-labels'

@@ -1,4 +1,4 @@
-import { assess } from '@/core'
+import { assess } from '@/core/api/assess'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, twinSpan } from '@/demo/plans'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt } from '@/drawing/layout'

@@ -1,16 +1,14 @@
 import {
   type Amount,
-  type ClearanceAt,
   formatQuantity,
   missing,
   mm,
   phraseText,
   type State,
-  type Survey,
-  type ThingAt,
   toSpare,
   type UnitChoice,
-} from '@/core'
+} from '@/core/api/plan'
+import type { ClearanceAt, Survey, ThingAt } from '@/core/api/assess'
 import type { Picked } from '@/ui/state/plan-store'
 import { CEILING_IN_SIGHT_MM, toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { textWidth } from './letter-widths'

@@ -1,20 +1,15 @@
+import { type Box, formatQuantity, panelAt, type Swept, type Swing, type UnitChoice } from '@/core/api/plan'
 import {
-  type Box,
-  formatQuantity,
   type Hatch,
   openedTent,
-  panelAt,
   slideBox,
   type Sunroof,
   type Survey,
-  type Swept,
-  type Swing,
   type SwingCollision,
   swingsOf,
   type ThingAt,
   tiltOf,
-  type UnitChoice,
-} from '@/core'
+} from '@/core/api/assess'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { type LabelBox, spotAmong } from './place-labels'
 import { single } from './sheet-figures'

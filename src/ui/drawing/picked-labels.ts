@@ -1,4 +1,5 @@
-import { formatQuantity, type Survey, type UnitChoice } from '@/core'
+import { formatQuantity, type UnitChoice } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import type { Picked } from '@/ui/state/plan-store'
 import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { AROUND_PLAN_PX, paneBox } from './load-labels'

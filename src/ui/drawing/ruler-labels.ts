@@ -1,4 +1,5 @@
-import { type BarWidth, formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
+import type { BarWidth, SpreadPair, Survey } from '@/core/api/assess'
+import { formatQuantity, type UnitChoice } from '@/core/api/plan'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from '@/drawing/layout'
 import type { Label, LabelBox } from './place-labels'
 import { heightTicks, lengthTicks } from './ruler-step'

@@ -1,4 +1,4 @@
-import { formatQuantity, type UnitChoice } from '@/core'
+import { formatQuantity, type UnitChoice } from '@/core/api/plan'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 
 export interface Tick {

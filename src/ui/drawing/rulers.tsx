@@ -1,4 +1,4 @@
-import type { UnitChoice } from '@/core'
+import type { UnitChoice } from '@/core/api/plan'
 import { memo } from 'react'
 import type { SheetLayout } from '@/drawing/layout'
 import { heightTicks, lengthTicks } from './ruler-step'

@@ -1,4 +1,4 @@
-import type { UnitChoice } from '@/core'
+import type { UnitChoice } from '@/core/api/plan'
 
 /** One system on the drawing, where two figures would not find room. */
 export const single = (units: UnitChoice): UnitChoice =>

@@ -1,4 +1,5 @@
-import { assess, type State, type UnitChoice } from '@/core'
+import { assess } from '@/core/api/assess'
+import type { State, UnitChoice } from '@/core/api/plan'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { gravityBox } from './gravity-marks'

@@ -1,4 +1,5 @@
-import type { State, Survey, UnitChoice } from '@/core'
+import type { State, UnitChoice } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import type { Picked } from '@/ui/state/plan-store'
 import { footLabels } from './foot-labels'
 import { gravityBox, gravityMarks } from './gravity-marks'

@@ -1,4 +1,4 @@
-import type { BarWidth, Survey } from '@/core'
+import type { BarWidth, Survey } from '@/core/api/assess'
 import type { SheetLayout } from '@/drawing/layout'
 
 const UNDER_SIDE_PX = 34

@@ -1,4 +1,4 @@
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { Marks } from './marks'
 import { sideMarks } from '@/drawing/side-marks'
 

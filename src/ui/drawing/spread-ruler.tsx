@@ -1,4 +1,5 @@
-import { formatQuantity, type SpreadPair, type Survey, type UnitChoice } from '@/core'
+import { formatQuantity, type UnitChoice } from '@/core/api/plan'
+import type { SpreadPair, Survey } from '@/core/api/assess'
 import type { PointerEvent } from 'react'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from '@/drawing/layout'
 import { spanHolds, spanOf } from './ruler-labels'

@@ -1,5 +1,5 @@
 'use client'
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { useEffect, useId, useRef, useState } from 'react'
 import { extentOf, layoutSheet, viewMatrix, type ViewName } from '@/drawing/layout'
 import { attachmentPath, rackPaths } from '@/drawing/rack-paths'

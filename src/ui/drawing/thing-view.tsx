@@ -1,4 +1,4 @@
-import type { ThingAt } from '@/core'
+import type { ThingAt } from '@/core/api/assess'
 import { memo } from 'react'
 import type { ViewName } from '@/drawing/layout'
 import { Marks } from './marks'

@@ -1,4 +1,4 @@
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { memo, useMemo } from 'react'
 import { Marks } from './marks'
 import { pictureOf, type Picture } from '@/drawing/side-marks'

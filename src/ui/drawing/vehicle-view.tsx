@@ -1,4 +1,5 @@
-import type { BodyOutline, Vehicle } from '@/core'
+import type { BodyOutline } from '@/core/api/assess'
+import type { Vehicle } from '@/core/api/plan'
 import { memo, useMemo } from 'react'
 import type { ViewName } from '@/drawing/layout'
 import { Marks } from './marks'

@@ -1,4 +1,5 @@
-import { formatQuantity, IN_STATE, LIFTED_KG, type State, type Survey, type UnitChoice } from '@/core'
+import { formatQuantity, type State, type UnitChoice } from '@/core/api/plan'
+import { IN_STATE, LIFTED_KG, type Survey } from '@/core/api/assess'
 import { GRAVITY_RADIUS_PX, type GravityMark } from './gravity-marks'
 import type { KiloField } from './kilo-cells'
 import { toSheet, type SheetLayout } from '@/drawing/layout'

@@ -1,4 +1,5 @@
-import { type BarWidth, contactYs, formatQuantity, type Survey, type UnitChoice } from '@/core'
+import { type BarWidth, contactYs, type Survey } from '@/core/api/assess'
+import { formatQuantity, type UnitChoice } from '@/core/api/plan'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { widthRowsOf } from './sheet-places'
 

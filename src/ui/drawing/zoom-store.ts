@@ -1,5 +1,6 @@
 'use client'
-import type { Box, Survey } from '@/core'
+import type { Box } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { create } from 'zustand'
 import { extentOf, layoutSheet, type Zoom, type ViewName } from '@/drawing/layout'
 import { pan, zoomAt, zoomOnto } from '@/ui/drawing/zoom'

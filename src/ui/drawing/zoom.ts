@@ -1,4 +1,4 @@
-import type { Box } from '@/core'
+import type { Box } from '@/core/api/plan'
 import {
   fromSheet,
   layoutSheet,

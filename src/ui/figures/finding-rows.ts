@@ -1,4 +1,4 @@
-import { type FindingStates, isOpen, type Review, type Where, WHERE_WORD, WHERES } from '@/core'
+import { type FindingStates, isOpen, type Review, type Where, WHERE_WORD, WHERES } from '@/core/api/assess'
 
 /** Every finding that asks something of a person, in the order of the review. */
 export const openFindings = (review: Review) => review.findings.filter(isOpen)

@@ -1,5 +1,5 @@
 'use client'
-import { type Dimension, formatQuantity, homeUnit, parseQuantity } from '@/core'
+import { type Dimension, formatQuantity, homeUnit, parseQuantity } from '@/core/api/plan'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
 import { ParsedField } from '@/ui/kit/parsed-field'
 

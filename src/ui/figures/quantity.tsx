@@ -1,4 +1,4 @@
-import { type Amount, formatQuantity, type Phrase } from '@/core'
+import { type Amount, formatQuantity, type Phrase } from '@/core/api/plan'
 import { useUnits } from '@/ui/state/settings-store'
 
 const FRACTION = /(\d+\/\d+)/

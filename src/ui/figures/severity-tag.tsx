@@ -1,4 +1,4 @@
-import { type Outcome, OUTCOME_WORD, type Verdict, VERDICT_WORD } from '@/core'
+import { type Outcome, OUTCOME_WORD, type Verdict, VERDICT_WORD } from '@/core/api/assess'
 import { Badge } from '@/ui/kit/badge'
 
 const VARIANT = {

@@ -1,4 +1,5 @@
-import { assess, foldedTogether, type Plan, review, STATES, stateSummary, type UnitChoice } from '@/core'
+import { assess, foldedTogether, review, stateSummary } from '@/core/api/assess'
+import { type Plan, STATES, type UnitChoice } from '@/core/api/plan'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, DEMO_PLANS, firstBike, ladderJob, ridgeTent, twinSpan } from '@/demo/plans'
 import { askGroups, openFindings } from './finding-rows'

@@ -1,4 +1,5 @@
-import { leftPhrase, phraseText, type StateSummary, type UnitChoice, VERDICT_WORD } from '@/core'
+import { leftPhrase, type StateSummary, VERDICT_WORD } from '@/core/api/assess'
+import { phraseText, type UnitChoice } from '@/core/api/plan'
 
 /** How much over, how many to find out, or how much is left; nothing where there is no more to say than the verdict. */
 export function besideVerdict({ verdict, open, left }: StateSummary, units: UnitChoice): string | undefined {

@@ -1,4 +1,4 @@
-import { BASES, type Basis, choicesOf } from '@/core'
+import { BASES, type Basis, choicesOf } from '@/core/api/plan'
 
 /** How a mass is known, in a word. */
 export const BASIS_WORD: Readonly<Record<Basis | 'computed', string>> = {

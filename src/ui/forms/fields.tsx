@@ -17,7 +17,7 @@ import {
   type FieldsPart,
   variantDraft,
   type Variants,
-} from '@/core'
+} from '@/core/api/fields'
 import { Plus, X } from 'lucide-react'
 import { useState, type ReactNode } from 'react'
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'

@@ -1,5 +1,5 @@
 'use client'
-import { type BayRules, USUAL_DRIVES, USUAL_SINGLE_FIGURE } from '@/core'
+import { type BayRules, USUAL_DRIVES, USUAL_SINGLE_FIGURE } from '@/core/api/plan'
 import { Choice } from '@/ui/kit/choice'
 import { ParsedField } from '@/ui/kit/parsed-field'
 import { readNames, readNumber, readNumbers } from '@/ui/kit/typed-list'

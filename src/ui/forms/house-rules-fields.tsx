@@ -9,7 +9,7 @@ import {
   LOCAL_RULES,
   USUAL_GUESS_SPREAD,
   USUAL_STRAPS,
-} from '@/core'
+} from '@/core/api/plan'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { BayRulesFields } from './fitting-rules-fields'

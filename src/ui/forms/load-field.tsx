@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core'
+import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core/api/plan'
 import { Ellipsis, X } from 'lucide-react'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'

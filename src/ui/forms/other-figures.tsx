@@ -1,5 +1,5 @@
 'use client'
-import { HOW_CHOICES } from '@/core'
+import { HOW_CHOICES } from '@/core/api/fields'
 import { useId } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { Button } from '@/ui/kit/button'

@@ -1,7 +1,7 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import type { SheetReading } from '@/core'
+import type { SheetReading } from '@/core/api/files'
 import { Button } from '@/ui/kit/button'
 import type { Pasted } from './pasted'
 

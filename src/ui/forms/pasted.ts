@@ -1,4 +1,5 @@
-import type { SheetReading, Source } from '@/core'
+import type { SheetReading } from '@/core/api/files'
+import type { Source } from '@/core/api/plan'
 
 /** The readings that a person took over from a text. */
 export interface Pasted {

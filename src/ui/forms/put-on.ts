@@ -1,14 +1,6 @@
 'use client'
-import {
-  compatible,
-  type Compatible,
-  firstPlace,
-  type Gear,
-  type PointerPlace,
-  type Placement,
-  type SingleCommand,
-  type Survey,
-} from '@/core'
+import { compatible, type Compatible, firstPlace, type PointerPlace, type Survey } from '@/core/api/assess'
+import type { Gear, Placement, SingleCommand } from '@/core/api/plan'
 import { stockNow } from '@/ui/state/stock'
 import { usePlan } from '@/ui/state/plan-store'
 

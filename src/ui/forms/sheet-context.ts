@@ -1,4 +1,5 @@
-import type { Choices, UnitSystem } from '@/core'
+import type { Choices } from '@/core/api/fields'
+import type { UnitSystem } from '@/core/api/plan'
 import { createContext, useContext } from 'react'
 
 /** What the fields of one sheet share. */

@@ -1,4 +1,4 @@
-import type { Status } from '@/core'
+import type { Status } from '@/core/api/plan'
 import { Choice } from '@/ui/kit/choice'
 
 const STATUSES: readonly (readonly [Status, string])[] = [

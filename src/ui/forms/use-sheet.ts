@@ -2,15 +2,12 @@
 import {
   carriedOver,
   type Group,
-  mergeItems,
-  placeWords,
   wholeReader,
   type DraftResult,
-  READ_FROM,
   toDraft,
-  type UnitSystem,
   type Variants,
-} from '@/core'
+} from '@/core/api/fields'
+import { mergeItems, placeWords, READ_FROM, type UnitSystem } from '@/core/api/plan'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   set,

@@ -1,6 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { apply, type Car, type JobAbout, type Plan } from '@/core'
+import { apply, type Car, type Plan } from '@/core/api/plan'
+import type { JobAbout } from '@/core/api/fit'
 import { changePlan } from '@/storage/plans'
 import { usePlan } from '@/ui/state/plan-store'
 

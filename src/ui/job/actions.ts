@@ -1,5 +1,6 @@
 'use client'
-import { STATE_WORD, STATES, type Survey, type UnitChoice } from '@/core'
+import { STATE_WORD, type Survey } from '@/core/api/assess'
+import { STATES, type UnitChoice } from '@/core/api/plan'
 import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
 import { downloadPlan } from '@/ui/app/open-file'
 import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'

@@ -1,5 +1,5 @@
 'use client'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { useState } from 'react'
 import { savePicture } from '@/storage/pictures'
 import { Button } from '@/ui/kit/button'

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import type { Clearance, Plan } from '@/core'
+import type { Clearance, Plan } from '@/core/api/plan'
 import { useState } from 'react'
 import { TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'

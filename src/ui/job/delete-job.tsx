@@ -2,7 +2,7 @@
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'

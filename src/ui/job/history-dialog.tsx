@@ -1,5 +1,6 @@
 'use client'
-import { changesBetween, assess, type Plan, STATE_WORD, stateSummary, STATES } from '@/core'
+import { changesBetween, type Plan, STATES } from '@/core/api/plan'
+import { assess, STATE_WORD, stateSummary } from '@/core/api/assess'
 import { useMemo, useState } from 'react'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Button } from '@/ui/kit/button'

@@ -1,5 +1,5 @@
 'use client'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
 import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
 import { Modal } from '@/ui/kit/modal'

@@ -1,6 +1,7 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
-import { type Group, JOB_FIELD, type Plan } from '@/core'
+import { type Group, JOB_FIELD } from '@/core/api/fields'
+import type { Plan } from '@/core/api/plan'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'

@@ -2,7 +2,7 @@
 import { Modal } from '@/ui/kit/modal'
 import { KEY_LINES } from './actions'
 import { Kbd } from '@/ui/kit/kbd'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { SettingsDialog } from '@/ui/app/settings-dialog'
 import { assessmentOf } from '@/ui/state/assessment'
 import { type DialogName, useDialog } from '@/ui/state/dialog-store'

@@ -1,7 +1,7 @@
 'use client'
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import type { ReactNode } from 'react'
 import { useSettings } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'

@@ -1,6 +1,6 @@
 'use client'
 import dynamic from 'next/dynamic'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { Menu } from '@/ui/kit/menu'
 
 const JobMenuItems = dynamic(() => import('./job-menu-items').then((module) => module.JobMenuItems))

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useState, type ComponentType } from 'react'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { useSearch } from '@/ui/state/use-search'
 import { Fetching, JobLoader } from './job-loader'
 

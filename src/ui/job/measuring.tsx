@@ -1,18 +1,16 @@
 'use client'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Button } from '@/ui/kit/button'
+import { asksWhat, type GateAt, type Survey } from '@/core/api/assess'
 import {
-  asksWhat,
   barsOf,
   formatQuantity,
-  type GateAt,
   type MeasuredSubject,
   type Measurement,
   phraseText,
   type Plan,
   readingsSummary,
-  type Survey,
-} from '@/core'
+} from '@/core/api/plan'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/figures/quantity'

@@ -1,6 +1,7 @@
 'use client'
 import { memo, useEffect, useState } from 'react'
-import { type Finding, type NextThing, type Plan, type Remedy, type Stage } from '@/core'
+import type { Finding, NextThing, Remedy, Stage } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { toTheShelf } from './actions'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { PhraseLine } from '@/ui/figures/quantity'

@@ -1,19 +1,9 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useMemo } from 'react'
-import {
-  fieldsByName,
-  foldedTogether,
-  GEAR_FIELD,
-  isOpen,
-  OUTCOME_WORD,
-  phraseText,
-  type Plan,
-  RACK_FIELD,
-  STAGE_WORD,
-  STAGES,
-  VEHICLE_FIELD,
-} from '@/core'
+import { fieldsByName, GEAR_FIELD, RACK_FIELD, VEHICLE_FIELD } from '@/core/api/fields'
+import { foldedTogether, isOpen, OUTCOME_WORD, STAGE_WORD, STAGES } from '@/core/api/assess'
+import { phraseText, type Plan } from '@/core/api/plan'
 import { actionsByName, type OnJob } from './actions'
 import { putOn } from '@/ui/forms/put-on'
 import { CommandPalette, type NamedEntry, type NamedGroup } from '@/ui/kit/command-palette'

@@ -1,5 +1,6 @@
 'use client'
-import type { Plan, Stage } from '@/core'
+import type { Plan } from '@/core/api/plan'
+import type { Stage } from '@/core/api/assess'
 import { ButtonLink } from '@/ui/kit/button'
 import { PageBar } from '@/ui/app/page-bar'
 import type { RouteName } from '@/ui/routes'

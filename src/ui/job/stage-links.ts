@@ -1,4 +1,5 @@
-import type { Plan, Stage } from '@/core'
+import type { Plan } from '@/core/api/plan'
+import type { Stage } from '@/core/api/assess'
 import { to } from '@/ui/routes'
 
 /** The address of each stage of a job. */

@@ -1,5 +1,5 @@
 'use client'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { useEffect } from 'react'
 import { useStages, type JobStages } from './use-stages'
 

@@ -1,5 +1,6 @@
 'use client'
-import { type Assessment, STATE_WORD, stateSummary, STATES, type Verdict } from '@/core'
+import { type Assessment, STATE_WORD, stateSummary, type Verdict } from '@/core/api/assess'
+import { STATES } from '@/core/api/plan'
 import { verdictWords } from '@/ui/figures/verdict-words'
 import { useUnits } from '@/ui/state/settings-store'
 import { usePlan } from '@/ui/state/plan-store'

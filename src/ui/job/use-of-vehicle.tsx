@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import type { Occupant, Plan, Use } from '@/core'
+import type { Occupant, Plan, Use } from '@/core/api/plan'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { basisChoices, typedMass } from '@/ui/forms/load-field'

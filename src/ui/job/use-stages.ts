@@ -1,18 +1,14 @@
 'use client'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { carsByJob, dueOf, jobSession, ownEvents } from '@/core/api/fit'
 import {
-  bayRulesOf,
-  carsByJob,
-  dueOf,
-  jobSession,
   type Logged,
   nextThing,
   type NextThing,
-  ownEvents,
-  type Plan,
   type Stage,
   type StageState,
   stagesOf,
-} from '@/core'
+} from '@/core/api/assess'
 import { useMemo } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { useJobLog, useLog } from '@/ui/state/log-store'

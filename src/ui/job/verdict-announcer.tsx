@@ -1,5 +1,6 @@
 'use client'
-import { type Plan, type State, STATE_WORD, stateSummary, STATES } from '@/core'
+import { type Plan, type State, STATES } from '@/core/api/plan'
+import { STATE_WORD, stateSummary } from '@/core/api/assess'
 import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { verdictWords } from '@/ui/figures/verdict-words'
 import { assessmentOf } from '@/ui/state/assessment'

@@ -1,4 +1,5 @@
-import { assess, type Assessment, type StoredJob } from '@/core'
+import { assess, type Assessment } from '@/core/api/assess'
+import type { StoredJob } from '@/core/api/plan'
 
 const assessed = new WeakMap<StoredJob, Assessment>()
 /** The last assessment of the open job. Parts that the next edit leaves alone are reused. */

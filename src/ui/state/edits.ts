@@ -1,4 +1,5 @@
-import { moveBy, type Survey, type ThingAt, type UnitChoice } from '@/core'
+import { moveBy, type UnitChoice } from '@/core/api/plan'
+import type { Survey, ThingAt } from '@/core/api/assess'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 
 /** What the keys, the palette and the strip do alike. */

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import { isOpen, type Plan } from '@/core'
+import { isOpen } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { FixSearch } from '@/workers/fix-search'
 import type { FixesQuestion } from '@/workers/fixes-messages'

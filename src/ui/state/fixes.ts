@@ -1,5 +1,6 @@
 'use client'
-import { type Finding, isOpen, type Plan, type Remedy, type RemedyStock } from '@/core'
+import { type Finding, isOpen, type Remedy, type RemedyStock } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { usePlan } from '@/ui/state/plan-store'

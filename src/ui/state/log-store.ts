@@ -8,12 +8,12 @@ import {
   nextTurn,
   ownEvents,
   perhapsSame,
-  type Plan,
   type RackRecord,
   replacedBy,
   replay,
   united,
-} from '@/core'
+} from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
 import { useEffect, useMemo } from 'react'
 import { create } from 'zustand'
 import { glimpseCarLogs, loadCarLogs, type Whose } from '@/storage/car-logs'

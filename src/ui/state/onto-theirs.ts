@@ -1,4 +1,4 @@
-import { mergePlans, type PastStep, type Plan } from '@/core'
+import { mergePlans, type PastStep, type Plan } from '@/core/api/plan'
 import { statesSince } from './past'
 import { inPlaceOf, markElsewhere } from './whose-step'
 

@@ -1,4 +1,12 @@
-import { type PastStep, type Patch, patchBetween, patched, type Plan, planSchema, thinned } from '@/core'
+import {
+  type PastStep,
+  type Patch,
+  patchBetween,
+  patched,
+  type Plan,
+  planSchema,
+  thinned,
+} from '@/core/api/plan'
 import { useSettings } from './settings-store'
 
 interface SavedPlan {

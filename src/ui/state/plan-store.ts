@@ -8,7 +8,7 @@ import {
   type PastStep,
   type Plan,
   type State,
-} from '@/core'
+} from '@/core/api/plan'
 import { create } from 'zustand'
 import { forgetUnsaved, saveHeld, savePlanIfCurrent, openPlan } from '@/storage/plans'
 import { whyNotSaved, type SaveResult } from '@/storage/shelves'

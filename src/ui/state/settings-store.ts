@@ -1,5 +1,6 @@
 'use client'
-import { EMPTY_STOCK, type Plan, type StockLists, type UnitChoice, type UnitSystem } from '@/core'
+import { EMPTY_STOCK, type StockLists } from '@/core/api/files'
+import type { Plan, UnitChoice, UnitSystem } from '@/core/api/plan'
 import { create } from 'zustand'
 import { loadOwnStock } from '@/storage/stock-lists'
 import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'

@@ -1,5 +1,5 @@
 'use client'
-import type { Vehicle } from '@/core'
+import type { Vehicle } from '@/core/api/plan'
 import { useStock } from './stock'
 
 /** A vehicle in stock, by its id. */

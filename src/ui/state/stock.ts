@@ -1,5 +1,5 @@
 'use client'
-import { STOCK_KINDS, type StockKind, type StockLists } from '@/core'
+import { STOCK_KINDS, type StockKind, type StockLists } from '@/core/api/files'
 import { useMemo } from 'react'
 import { useSettings } from './settings-store'
 

@@ -1,4 +1,5 @@
-import type { JobAbout, Plan } from '@/core'
+import type { JobAbout } from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
 import { useEffect, useState } from 'react'
 import { loadAbouts } from '@/storage/job-abouts'
 import { loadPlan } from '@/storage/plans'

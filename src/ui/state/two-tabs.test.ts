@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { apply, type Command, patchBetween, type Plan } from '@/core'
+import { apply, type Command, patchBetween, type Plan } from '@/core/api/plan'
 import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox } from '@/demo/plans'
 import { savePlan, savePlanIfCurrent, loadPlan, openPlan } from '@/storage/plans'

@@ -1,5 +1,5 @@
 'use client'
-import type { Plan } from '@/core'
+import type { Plan } from '@/core/api/plan'
 import { usePlan } from './plan-store'
 import { useOpenJob } from './use-open-job'
 import { useSettings } from './settings-store'

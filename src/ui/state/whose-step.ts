@@ -1,4 +1,4 @@
-import { mergePlans, type Plan } from '@/core'
+import { mergePlans, type Plan } from '@/core/api/plan'
 
 /** The states from which a step was made that came from elsewhere: another tab's, that this one followed. */
 const fromElsewhere = new WeakSet<Plan>()

@@ -1,4 +1,4 @@
-import { VERDICT_WORD, WORK_STATES, WORK_WORD } from '@/core'
+import { VERDICT_WORD, WORK_STATES, WORK_WORD } from '@/core/api/assess'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { TextBox } from '@/ui/kit/field'

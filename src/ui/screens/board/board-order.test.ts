@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { jobSummaryOf, assess, type WorkState } from '@/core'
+import { jobSummaryOf, assess, type WorkState } from '@/core/api/assess'
 import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent } from '@/demo/plans'
 import { pictureOf } from '@/drawing/side-marks'
 import type { BoardCard } from '@/workers/board-messages'

@@ -1,4 +1,4 @@
-import type { Verdict, WorkState } from '@/core'
+import type { Verdict, WorkState } from '@/core/api/assess'
 import type { BoardCard } from '@/workers/board-messages'
 
 export type ReadCard = Extract<BoardCard, { ok: true }>

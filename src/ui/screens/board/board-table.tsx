@@ -1,5 +1,6 @@
 'use client'
-import { STATE_WORD, STATES, type UnitChoice, VERDICT_WORD, WORK_STATES, WORK_WORD } from '@/core'
+import { STATE_WORD, VERDICT_WORD, WORK_STATES, WORK_WORD } from '@/core/api/assess'
+import { STATES, type UnitChoice } from '@/core/api/plan'
 import {
   createColumnHelper,
   flexRender,

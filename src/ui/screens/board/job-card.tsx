@@ -1,5 +1,6 @@
 'use client'
-import { STATE_WORD, STATES, WORK_WORD } from '@/core'
+import { STATE_WORD, WORK_WORD } from '@/core/api/assess'
+import { STATES } from '@/core/api/plan'
 import Link from 'next/link'
 import { memo, useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'

@@ -12,15 +12,13 @@ import {
   bindsWords,
   CHECKS,
   differencesOf,
-  formatNumber,
   type Left,
   leftPhrase,
   OUTCOME_WORD,
-  type Plan,
   SEVERITIES,
   STATE_WORD,
-  STATES,
-} from '@/core'
+} from '@/core/api/assess'
+import { formatNumber, type Plan, STATES } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'

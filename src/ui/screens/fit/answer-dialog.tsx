@@ -6,11 +6,11 @@ import {
   ANSWERS,
   type BayProgress,
   evidenceNow,
-  type Plan,
   type Step,
   type StepAnswer,
-  type Survey,
-} from '@/core'
+} from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'

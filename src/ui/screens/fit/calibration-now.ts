@@ -1,4 +1,4 @@
-import type { Calibration } from '@/core'
+import type { Calibration } from '@/core/api/fit'
 import { today } from '@/ui/state/today'
 
 /** Whether the calibration of the tool in hand holds today; nothing where nobody said until when it does. */

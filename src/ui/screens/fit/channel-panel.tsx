@@ -2,16 +2,8 @@
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox, TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import {
-  type BayProgress,
-  type Contents,
-  loadingOrder,
-  mm,
-  placeIn,
-  type Plan,
-  type Step,
-  withSeen,
-} from '@/core'
+import { type BayProgress, type Contents, loadingOrder, placeIn, type Step, withSeen } from '@/core/api/fit'
+import { mm, type Plan } from '@/core/api/plan'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/figures/quantity'

@@ -1,6 +1,8 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
-import { bayRulesOf, cutList, cutSumMm, stripsByBar, type Plan, type Step, type Survey } from '@/core'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { cutList, cutSumMm, stripsByBar, type Step } from '@/core/api/fit'
+import type { Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 
 function Pieces({ mm, with: between }: { mm: readonly number[]; with: string }) {

@@ -1,4 +1,4 @@
-import { type Finding, type Outcome, OUTCOME_RANK } from '@/core'
+import { type Finding, type Outcome, OUTCOME_RANK } from '@/core/api/assess'
 import { PhraseLine } from '@/ui/figures/quantity'
 import { SeverityTag } from '@/ui/figures/severity-tag'
 

@@ -8,11 +8,11 @@ import {
   isDone,
   minutesLeft,
   NOTHING_DONE,
-  type Plan,
   refitNotes,
   type Step,
   withBenchReadings,
-} from '@/core'
+} from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
 import { useMemo, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'

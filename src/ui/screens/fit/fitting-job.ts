@@ -1,4 +1,5 @@
-import { type BayProgress, bayRulesOf, jobSteps, type Order, type Plan, type Step } from '@/core'
+import { type BayProgress, jobSteps, type Order, type Step } from '@/core/api/fit'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
 import { assessmentOf } from '@/ui/state/assessment'
 
 const orders = new WeakMap<Plan, Map<string, Order<Step>>>()

@@ -3,19 +3,15 @@ import {
   type BayProgress,
   datumOf,
   isMark,
-  mm,
   type PairAsk,
-  phraseText,
-  type Plan,
   plannedReading,
   type Readings,
-  readingsSummary,
   spreadMeasured,
   type Step,
   type Taped,
   TAPED_NAME,
-  typedElsewhere,
-} from '@/core'
+} from '@/core/api/fit'
+import { mm, phraseText, type Plan, readingsSummary, typedElsewhere } from '@/core/api/plan'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/figures/quantity'

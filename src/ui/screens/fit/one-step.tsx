@@ -10,14 +10,14 @@ import {
   isDone,
   isUngiven,
   nextPull,
-  type Plan,
   recheckWords,
   signsWanted,
   type Step,
   stepFindings,
-  type Survey,
   waitsFor,
-} from '@/core'
+} from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { type ReactNode, useMemo, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'

@@ -1,4 +1,6 @@
-import { assess, NOTHING_DONE, phraseText } from '@/core'
+import { assess } from '@/core/api/assess'
+import { NOTHING_DONE } from '@/core/api/fit'
+import { phraseText } from '@/core/api/plan'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { stepsOf } from './fitting-job'

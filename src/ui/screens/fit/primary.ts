@@ -3,15 +3,12 @@ import {
   evidenceNow,
   nextPull,
   passPress,
-  type Phrase,
-  type Plan,
-  type Rack,
   refitValues,
   signsWanted,
   type Step,
-  type Survey,
-  toFit,
-} from '@/core'
+} from '@/core/api/fit'
+import { type Phrase, type Plan, type Rack, toFit } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import type { NewEvent } from '@/ui/state/log-store'
 import { seenEvent } from './pull-event'
 

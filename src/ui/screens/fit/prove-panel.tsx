@@ -1,6 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { askedOf, type BayProgress, type Plan, type ProofOutcome, type Step } from '@/core'
+import { askedOf, type BayProgress, type ProofOutcome, type Step } from '@/core/api/fit'
+import type { Plan } from '@/core/api/plan'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/figures/quantity'
 

@@ -1,4 +1,4 @@
-import type { Joint, Pull, PullEvidence } from '@/core'
+import type { Joint, Pull, PullEvidence } from '@/core/api/fit'
 import type { NewEvent } from '@/ui/state/log-store'
 import type { ByHand } from '@/devices/driver'
 

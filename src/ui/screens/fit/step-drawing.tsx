@@ -5,10 +5,9 @@ import {
   nextPull,
   placeAnswers,
   pullKey,
-  type RackAt,
   type Step,
-  type Survey,
-} from '@/core'
+} from '@/core/api/fit'
+import type { RackAt, Survey } from '@/core/api/assess'
 
 const WIDTH = 720
 const HEIGHT = 330

@@ -1,4 +1,12 @@
-import { ANSWER_WORD, answerOf, type BayProgress, isDone, placeAnswers, PHASE_WORD, type Step } from '@/core'
+import {
+  ANSWER_WORD,
+  answerOf,
+  type BayProgress,
+  isDone,
+  placeAnswers,
+  PHASE_WORD,
+  type Step,
+} from '@/core/api/fit'
 import { useEffect, useRef } from 'react'
 
 /** The job's steps under their stages; the one in hand stands out, those done are ticked. */

@@ -3,7 +3,6 @@ import { Table } from '@/ui/kit/table'
 import { Choice } from '@/ui/kit/choice'
 import {
   aimNm,
-  amountIn,
   ANSWER_WORD,
   badPull,
   badReading,
@@ -11,14 +10,13 @@ import {
   type Joint,
   nextPull,
   placeAnswers,
-  type Plan,
   pullKey,
   pullWord,
   recheckWords,
   signWords,
   type Step,
-  typedElsewhere,
-} from '@/core'
+} from '@/core/api/fit'
+import { amountIn, type Plan, typedElsewhere } from '@/core/api/plan'
 import { useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/figures/quantity'

@@ -1,13 +1,6 @@
 'use client'
-import {
-  type BayProgress,
-  type Plan,
-  type SingleCommand,
-  type Step,
-  typedElsewhere,
-  weighedAnew,
-  type WeighTarget,
-} from '@/core'
+import type { BayProgress, Step, WeighTarget } from '@/core/api/fit'
+import { type Plan, type SingleCommand, typedElsewhere, weighedAnew } from '@/core/api/plan'
 import { usePlan } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { QuantityField } from '@/ui/figures/quantity-field'

@@ -1,4 +1,4 @@
-import type { Schedule, Step } from '@/core'
+import type { Schedule, Step } from '@/core/api/fit'
 import { hours } from './hours'
 
 /** A time axis bears a tick every so many minutes at most: the first of these with no more than so many ticks. */

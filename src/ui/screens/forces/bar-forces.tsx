@@ -2,15 +2,12 @@
 import {
   type BarLoads,
   barLoads,
-  formatQuantity,
   LIFTED_KG,
   type LoadedBar,
-  STANDARD_GRAVITY,
-  type State,
   STATE_WORD,
-  STATES,
   type Survey,
-} from '@/core'
+} from '@/core/api/assess'
+import { formatQuantity, STANDARD_GRAVITY, type State, STATES } from '@/core/api/plan'
 import { useState } from 'react'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/figures/quantity'

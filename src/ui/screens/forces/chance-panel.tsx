@@ -7,18 +7,15 @@ import { Button } from '@/ui/kit/button'
 import {
   chanceProblem,
   DRAWS,
-  formatNumber,
-  formatQuantity,
   type LimitChance,
   mostAtRisk,
-  percentText,
-  type Plan,
   STATE_WORD,
   type Survey,
   weighed,
   worthWeighing,
   type WorthWeighing,
-} from '@/core'
+} from '@/core/api/assess'
+import { formatNumber, formatQuantity, percentText, type Plan } from '@/core/api/plan'
 import { useMemo, useState } from 'react'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { refused, usePlan } from '@/ui/state/plan-store'

@@ -1,4 +1,4 @@
-import { type UnitChoice, unitOf } from '@/core'
+import { type UnitChoice, unitOf } from '@/core/api/plan'
 
 /** A chart has one axis, so where a person sees both systems it is drawn in metric. */
 export function massAxis({ show }: UnitChoice): { symbol: string; of: (kg: number) => number } {

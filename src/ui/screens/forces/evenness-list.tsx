@@ -1,5 +1,6 @@
 'use client'
-import { percentText, STATE_WORD, type Survey } from '@/core'
+import { percentText } from '@/core/api/plan'
+import { STATE_WORD, type Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 

@@ -1,14 +1,6 @@
 'use client'
-import {
-  footFigures,
-  LIFTED_KG,
-  motionCases,
-  type RackAt,
-  type State,
-  STATE_WORD,
-  STATES,
-  type Survey,
-} from '@/core'
+import { footFigures, LIFTED_KG, motionCases, type RackAt, STATE_WORD, type Survey } from '@/core/api/assess'
+import { type State, STATES } from '@/core/api/plan'
 import { useState } from 'react'
 import {
   Bar,

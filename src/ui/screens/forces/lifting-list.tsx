@@ -1,5 +1,6 @@
 'use client'
-import { formatQuantity, type Lift, type Survey } from '@/core'
+import { formatQuantity } from '@/core/api/plan'
+import type { Lift, Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'

@@ -1,6 +1,6 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
-import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core'
+import { type Survey, type TieDown, UNLABELLED_WEBBING_KG } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 

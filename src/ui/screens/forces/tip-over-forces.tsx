@@ -1,5 +1,5 @@
 'use client'
-import { bandOf, BANDS, type Survey } from '@/core'
+import { bandOf, BANDS, type Survey } from '@/core/api/assess'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { Quantity } from '@/ui/figures/quantity'
 import { AXIS, INK, LIMIT } from './chart-style'

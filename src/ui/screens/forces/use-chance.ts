@@ -1,5 +1,6 @@
 'use client'
-import { type Chances, DRAWS, type Plan } from '@/core'
+import { type Chances, DRAWS } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { ChanceAnswer, ChanceQuestion } from '@/workers/chance-messages'
 import { WorkerClient } from '@/workers/worker-client'

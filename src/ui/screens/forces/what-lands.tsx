@@ -1,4 +1,5 @@
-import { landings, type MassPoint, type State, type Survey } from '@/core'
+import { landings, type MassPoint, type Survey } from '@/core/api/assess'
+import type { State } from '@/core/api/plan'
 import { BASIS_WORD } from '@/ui/forms/basis-word'
 import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure } from '@/ui/kit/panel'

@@ -1,5 +1,6 @@
 'use client'
-import { formatNumber, type Survey } from '@/core'
+import { formatNumber } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 

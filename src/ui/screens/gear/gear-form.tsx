@@ -2,17 +2,9 @@
 import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import {
-  type Gear,
-  GEAR_FIELD,
-  GEAR_KINDS,
-  gearSchema,
-  gearTakes,
-  gearWith,
-  kindsOf,
-  startingGear,
-  type UnitSystem,
-} from '@/core'
+import { type Gear, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSystem } from '@/core/api/plan'
+import { GEAR_FIELD } from '@/core/api/fields'
+import { gearTakes, gearWith } from '@/core/api/files'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'

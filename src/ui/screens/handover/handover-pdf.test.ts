@@ -1,4 +1,6 @@
-import { assess, handoverOf, NOTHING_DONE, type Plan, review, USUAL_BAY } from '@/core'
+import { assess, review } from '@/core/api/assess'
+import { handoverOf, NOTHING_DONE } from '@/core/api/fit'
+import { type Plan, USUAL_BAY } from '@/core/api/plan'
 import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'

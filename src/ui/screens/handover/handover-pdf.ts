@@ -1,16 +1,6 @@
-import {
-  cameLine,
-  type Handover,
-  mm as length,
-  openingOf,
-  phraseText,
-  placardLines,
-  type Plan,
-  STATE_WORD,
-  type Survey,
-  type UnitChoice,
-  VERDICT_WORD,
-} from '@/core'
+import { cameLine, type Handover, openingOf, placardLines } from '@/core/api/fit'
+import { mm as length, phraseText, type Plan, type UnitChoice } from '@/core/api/plan'
+import { STATE_WORD, type Survey, VERDICT_WORD } from '@/core/api/assess'
 import { concatTransformationMatrix, PDFDocument, popGraphicsState, pushGraphicsState } from 'pdf-lib'
 import { extentOf } from '@/drawing/layout'
 import { rackPaths } from '@/drawing/rack-paths'

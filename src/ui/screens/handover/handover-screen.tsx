@@ -3,20 +3,10 @@ import { Note, Problem } from '@/ui/kit/field-note'
 import { StoredPicture } from '@/ui/app/stored-picture'
 import { JobBar } from '@/ui/job/job-bar'
 import { Button } from '@/ui/kit/button'
-import {
-  cameLine,
-  bayRulesOf,
-  calendarFile,
-  dueOf,
-  handoverOf,
-  isOverdue,
-  NOTHING_DONE,
-  openingOf,
-  type Plan,
-  planFileName,
-  STATE_WORD,
-  VERDICT_WORD,
-} from '@/core'
+import { cameLine, dueOf, handoverOf, isOverdue, NOTHING_DONE, openingOf } from '@/core/api/fit'
+import { bayRulesOf, type Plan } from '@/core/api/plan'
+import { calendarFile, planFileName } from '@/core/api/files'
+import { STATE_WORD, VERDICT_WORD } from '@/core/api/assess'
 import { type ReactNode, useMemo, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { extentOf } from '@/drawing/layout'

@@ -1,4 +1,4 @@
-import { type Handover, placardLines } from '@/core'
+import { type Handover, placardLines } from '@/core/api/fit'
 import { useUnits } from '@/ui/state/settings-store'
 import { PLACARD } from './true-scale'
 

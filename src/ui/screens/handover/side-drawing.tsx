@@ -1,4 +1,4 @@
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { extentOf } from '@/drawing/layout'
 import { SideFigure } from '@/ui/drawing/side-figure'
 

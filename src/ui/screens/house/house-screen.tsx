@@ -2,7 +2,7 @@
 import { Section } from '@/ui/kit/section'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core'
+import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
 import { HouseRulesFields } from '@/ui/forms/house-rules-fields'

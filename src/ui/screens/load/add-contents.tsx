@@ -1,7 +1,7 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
-import { type Basis, choicesOf, type Load, type When, WHENS } from '@/core'
+import { type Basis, choicesOf, type Load, type When, WHENS } from '@/core/api/plan'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'

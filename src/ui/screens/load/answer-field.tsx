@@ -1,7 +1,7 @@
 'use client'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { type Answer, answered, type Ask, inputOf } from '@/core'
+import { type Answer, answered, type Ask, inputOf } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import type { DialogName } from '@/ui/state/dialog-store'

@@ -1,6 +1,7 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { type BarAt, barEnds, LIKED_SPREAD_MM, spreadBehind, type Survey, typedOver, withRise } from '@/core'
+import { type BarAt, barEnds, spreadBehind, type Survey } from '@/core/api/assess'
+import { LIKED_SPREAD_MM, typedOver, withRise } from '@/core/api/plan'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { refused, usePlan } from '@/ui/state/plan-store'

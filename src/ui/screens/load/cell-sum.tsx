@@ -2,23 +2,17 @@
 import { GearWeight } from '@/ui/drawing/gear-weight'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
+import { SOURCE_CHOICES, COUNTS_CHOICES } from '@/core/api/fields'
+import { STATES, formatNumber, type Rating, type RatingOwner, type Source, type State } from '@/core/api/plan'
 import {
-  SOURCE_CHOICES,
-  STATES,
   STATE_WORD,
-  COUNTS_CHOICES,
   cellParts,
-  formatNumber,
   limitPhrase,
   sourceText,
   type Cell,
-  type Rating,
-  type RatingOwner,
-  type Source,
-  type State,
   type Survey,
   usuallyPrinted,
-} from '@/core'
+} from '@/core/api/assess'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'

@@ -1,5 +1,6 @@
 'use client'
-import { type Load, LOAD_FIELD, loadSchema, type UnitSystem } from '@/core'
+import { type Load, loadSchema, type UnitSystem } from '@/core/api/plan'
+import { LOAD_FIELD } from '@/core/api/fields'
 import { useState } from 'react'
 import { SheetFields } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'

@@ -7,10 +7,10 @@ import {
   fixesLeftOut,
   foldedTogether,
   notLookedAt,
-  type Plan,
   type Review,
   STATE_WORD,
-} from '@/core'
+} from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/figures/quantity'
 import { useKeptFocus } from '@/ui/kit/use-kept-focus'

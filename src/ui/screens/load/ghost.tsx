@@ -1,5 +1,6 @@
 'use client'
-import { type Box, phraseText, sizeAsPlaced, type Survey, trialThing, type UnitChoice } from '@/core'
+import { type Box, phraseText, type UnitChoice } from '@/core/api/plan'
+import { sizeAsPlaced, type Survey, trialThing } from '@/core/api/assess'
 import { useMemo } from 'react'
 import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
 import { type LabelBox, spotAmong } from '@/ui/drawing/place-labels'

@@ -2,27 +2,29 @@
 import {
   type Amount,
   amountIn,
-  bindsWords,
-  type Cell,
   formatQuantity,
   kg,
+  missing,
+  phraseText,
+  type State,
+  STATES,
+  toSpare,
+  type UnitChoice,
+} from '@/core/api/plan'
+import {
+  bindsWords,
+  type Cell,
   type Layer,
   layerSeverity,
   type Left,
   leftOnRack,
   linksPhrase,
-  missing,
   OUTCOME_WORD,
-  phraseText,
   type Review,
   type Severity,
-  type State,
   STATE_WORD,
-  STATES,
   type Survey,
-  toSpare,
-  type UnitChoice,
-} from '@/core'
+} from '@/core/api/assess'
 import { memo, useRef } from 'react'
 import { acrossTable, useRoving } from '@/ui/kit/use-roving'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { useOpening } from '@/ui/state/opening-store'
 
 /** Everything on this plan that opens, by id and name. */

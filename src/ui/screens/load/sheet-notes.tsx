@@ -4,10 +4,10 @@ import {
   mm,
   phraseText,
   type State,
-  type Survey,
   toSpare,
   type UnitChoice,
-} from '@/core'
+} from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { toSheet, type SheetLayout } from '@/drawing/layout'
 import { doorsOf } from '@/ui/drawing/load-labels'
 import { HeightRuler, LengthRuler } from '@/ui/drawing/rulers'

@@ -1,14 +1,6 @@
 'use client'
-import {
-  type Attachment,
-  type BarAt,
-  formatQuantity,
-  type RackAt,
-  type Survey,
-  type ThingAt,
-  type UnitChoice,
-  type Vehicle,
-} from '@/core'
+import { type Attachment, formatQuantity, type UnitChoice, type Vehicle } from '@/core/api/plan'
+import type { BarAt, RackAt, Survey, ThingAt } from '@/core/api/assess'
 import { memo, type KeyboardEvent, type PointerEvent } from 'react'
 import { boxPath } from '@/drawing/path'
 import { viewMatrix, type SheetLayout, type ViewName } from '@/drawing/layout'

@@ -1,5 +1,6 @@
 'use client'
-import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo, type Survey } from '@/core'
+import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo } from '@/core/api/plan'
+import type { Survey } from '@/core/api/assess'
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'

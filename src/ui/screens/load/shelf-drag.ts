@@ -1,5 +1,6 @@
 'use client'
-import type { Gear, PointerPlace } from '@/core'
+import type { Gear } from '@/core/api/plan'
+import type { PointerPlace } from '@/core/api/assess'
 import { create } from 'zustand'
 import { fromSheet, viewAt } from '@/drawing/layout'
 import { drawnSheet, sheetNow } from './sheet-now'

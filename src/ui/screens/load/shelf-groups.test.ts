@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { assess, compatible, type Compatible, weightRoom } from '@/core'
+import { assess, compatible, type Compatible, weightRoom } from '@/core/api/assess'
 import { DEMO_PLANS } from '@/demo/plans'
 import { DEMO_STOCK } from '@/demo/stock'
 import { SHELF_GROUPS, shelfGroups } from './shelf-groups'

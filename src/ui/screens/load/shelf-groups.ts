@@ -1,4 +1,5 @@
-import { type Compatible, type Gear, kindsOf, GEAR_KINDS, weightRoom, type Survey } from '@/core'
+import { type Compatible, weightRoom, type Survey } from '@/core/api/assess'
+import { type Gear, kindsOf, GEAR_KINDS } from '@/core/api/plan'
 
 /** The shelf in the order in which it is of use: what fits, what fits with something done first, and what cannot. */
 export const SHELF_GROUPS = ['now', 'first', 'cannot', 'untried'] as const

@@ -5,19 +5,8 @@ import { Choice } from '@/ui/kit/choice'
 import { TextBox } from '@/ui/kit/field'
 import { ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import {
-  type Compatible,
-  type Gear,
-  GEAR_KINDS,
-  IN_STATE,
-  kg,
-  missing,
-  phraseText,
-  type Survey,
-  toSpare,
-  type UnitChoice,
-  weightRoom,
-} from '@/core'
+import { type Compatible, IN_STATE, type Survey, weightRoom } from '@/core/api/assess'
+import { type Gear, GEAR_KINDS, kg, missing, phraseText, toSpare, type UnitChoice } from '@/core/api/plan'
 import { Ban, Check, Wrench } from 'lucide-react'
 import { useRef, useState, type PointerEvent } from 'react'
 import { Glyph } from '@/ui/drawing/glyph'

@@ -1,6 +1,6 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { binding, type SpreadMember, type Survey } from '@/core'
+import { binding, type SpreadMember, type Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 
 const named = (members: readonly SpreadMember[]) => members.map(({ name }) => name).join(' and ')

@@ -1,5 +1,6 @@
 'use client'
-import type { Adapter, Compatible, Gear, Plan } from '@/core'
+import type { Adapter, Gear, Plan } from '@/core/api/plan'
+import type { Compatible } from '@/core/api/assess'
 import { useEffect, useRef, useState } from 'react'
 import type { FitAnswers, FitQuestion } from '@/workers/fit-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import type { Survey } from '@/core'
+import type { Survey } from '@/core/api/assess'
 import { Minus, Plus } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Picked } from '@/ui/state/plan-store'

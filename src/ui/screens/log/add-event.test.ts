@@ -1,4 +1,4 @@
-import { refitValues } from '@/core'
+import { refitValues } from '@/core/api/fit'
 import { describe, expect, it } from 'vitest'
 import { wingBars } from '@/demo/racks'
 import { eventOf } from './add-event'

@@ -5,10 +5,10 @@ import {
   type Disagreement,
   disagreements,
   type LogEvent,
-  parseLogText,
   importedEvents,
   type ImportRequest,
-} from '@/core'
+} from '@/core/api/fit'
+import { parseLogText } from '@/core/api/files'
 import { addLastWords, type Holds, LogDisagreements } from '@/ui/app/log-disagreements'
 import { useState } from 'react'
 import { Note } from '@/ui/kit/field-note'

@@ -1,19 +1,9 @@
 'use client'
 import { Section } from '@/ui/kit/section'
 import { Button } from '@/ui/kit/button'
-import {
-  bayRulesOf,
-  calendarFile,
-  carName,
-  carOf,
-  carsByJob,
-  DEFAULT_HOUSE_RULES,
-  dueOf,
-  isOverdue,
-  logCsv,
-  perhapsSame,
-  printLog,
-} from '@/core'
+import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/api/plan'
+import { calendarFile, logCsv, printLog } from '@/core/api/files'
+import { carName, carOf, carsByJob, dueOf, isOverdue, perhapsSame } from '@/core/api/fit'
 import { useMemo, useState } from 'react'
 import { downloadText } from '@/ui/kit/download'
 import { useSettings } from '@/ui/state/settings-store'

@@ -3,7 +3,8 @@ import { useLog } from '@/ui/state/log-store'
 import { ReasonDialog } from '@/ui/kit/reason-dialog'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
-import { EVENT_WORD, eventText, type LogEvent, replacements, type Visit, visitsOf, visitWords } from '@/core'
+import { EVENT_WORD, type LogEvent, replacements, type Visit, visitsOf, visitWords } from '@/core/api/fit'
+import { eventText } from '@/core/api/files'
 import { useMemo, useState } from 'react'
 
 /** Strikes an entry out, with the reason. */

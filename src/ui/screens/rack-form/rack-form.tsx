@@ -4,18 +4,15 @@ import { to } from '@/ui/routes'
 import {
   kindsOf,
   newPlan,
-  partTakes,
-  partWith,
   type Rack,
-  RACK_FIELD,
   RACK_KINDS,
-  rackKindsFor,
   rackSchema,
-  startingRack,
-  assess,
   type UnitSystem,
   type Vehicle,
-} from '@/core'
+} from '@/core/api/plan'
+import { partTakes, partWith } from '@/core/api/files'
+import { RACK_FIELD } from '@/core/api/fields'
+import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'

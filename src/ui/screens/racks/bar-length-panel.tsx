@@ -1,5 +1,6 @@
 'use client'
-import { barLengthOffers, type BarLengthOffer, type Plan, STATE_WORD, STATES } from '@/core'
+import { barLengthOffers, type BarLengthOffer, STATE_WORD } from '@/core/api/assess'
+import { type Plan, STATES } from '@/core/api/plan'
 import { useMemo, useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'

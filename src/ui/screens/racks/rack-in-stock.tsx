@@ -1,5 +1,6 @@
 'use client'
-import { stockDifferences, intoStock, type Rack, stockRackOf } from '@/core'
+import { stockDifferences, intoStock, stockRackOf } from '@/core/api/files'
+import type { Rack } from '@/core/api/plan'
 import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { Button } from '@/ui/kit/button'

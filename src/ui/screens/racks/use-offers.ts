@@ -1,5 +1,6 @@
 'use client'
-import { type AttachmentKind, type Plan, type Rack, rackOffer, type RackOffer } from '@/core'
+import type { AttachmentKind, Plan, Rack } from '@/core/api/plan'
+import { rackOffer, type RackOffer } from '@/core/api/assess'
 import { useMemo } from 'react'
 import { useStock } from '@/ui/state/stock'
 import { useInTurn } from './use-in-turn'

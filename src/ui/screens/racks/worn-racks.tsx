@@ -1,5 +1,5 @@
 'use client'
-import { choicesOf, type Plan, WHENS } from '@/core'
+import { choicesOf, type Plan, WHENS } from '@/core/api/plan'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { StatusChoice } from '@/ui/forms/status-choice'

@@ -3,17 +3,9 @@ import { PageBar } from '@/ui/app/page-bar'
 import { TextBox } from '@/ui/kit/field'
 import { ButtonLink, TextLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import {
-  BAY_RULES,
-  CHECKS,
-  type Finding,
-  LOCAL_RULES,
-  OUTCOME_RANK,
-  type Plan,
-  type Rule,
-  type RuleSource,
-  STATE_WORD,
-} from '@/core'
+import { BAY_RULES } from '@/core/api/fit'
+import { CHECKS, type Finding, OUTCOME_RANK, type Rule, type RuleSource, STATE_WORD } from '@/core/api/assess'
+import { LOCAL_RULES, type Plan } from '@/core/api/plan'
 import { useEffect, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { PhraseLine } from '@/ui/figures/quantity'

@@ -2,7 +2,8 @@
 import { useJobAbouts } from '@/ui/state/stored-plans'
 import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import { type Car, carName, type JobAbout, sameCar } from '@/core'
+import { type Car, sameCar } from '@/core/api/plan'
+import { carName, type JobAbout } from '@/core/api/fit'
 import { useMemo } from 'react'
 
 /** Whose car a job is about, as far as it was typed. */

@@ -1,6 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind, type UnitSystem } from '@/core'
+import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core/api/files'
+import type { UnitSystem } from '@/core/api/plan'
 import { useMemo, useState } from 'react'
 import type * as z from '@/core/units/schema'
 import { saveInStock } from '@/storage/own-stock'

@@ -1,7 +1,7 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
-import type { CsvPreview, StockKind } from '@/core'
+import type { CsvPreview, StockKind } from '@/core/api/files'
 import { useState } from 'react'
 import { saveAllInStock, type StockEntry } from '@/storage/own-stock'
 import { Modal } from '@/ui/kit/modal'

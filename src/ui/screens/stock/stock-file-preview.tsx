@@ -1,5 +1,5 @@
 'use client'
-import type { StockChanges } from '@/core'
+import type { StockChanges } from '@/core/api/files'
 import { useState } from 'react'
 import { saveAllInStock } from '@/storage/own-stock'
 import { Button } from '@/ui/kit/button'

@@ -15,7 +15,7 @@ import {
   type StockItem,
   type StockKind,
   stockText,
-} from '@/core'
+} from '@/core/api/files'
 import { useState } from 'react'
 import { dropFromStock } from '@/storage/own-stock'
 import { downloadText } from '@/ui/kit/download'

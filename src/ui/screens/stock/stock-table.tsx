@@ -1,13 +1,6 @@
 'use client'
-import {
-  headOf,
-  STOCK_COLUMNS,
-  type StockItem,
-  type StockKind,
-  tableCellOf,
-  type UnitSystem,
-  valueAt,
-} from '@/core'
+import { headOf, STOCK_COLUMNS, type StockItem, type StockKind, tableCellOf, valueAt } from '@/core/api/files'
+import type { UnitSystem } from '@/core/api/plan'
 import {
   flexRender,
   getCoreRowModel,

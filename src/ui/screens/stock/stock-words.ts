@@ -1,5 +1,6 @@
 import { to } from '@/ui/routes'
-import { BODIES, choicesOf, type Column, MOUNTS, PART_ROLES, type StockKind } from '@/core'
+import { BODIES, choicesOf, MOUNTS, PART_ROLES } from '@/core/api/plan'
+import type { Column, StockKind } from '@/core/api/files'
 
 /** What each list is called, and one entry of it. */
 export const LIST_WORD: Readonly<Record<StockKind, { readonly many: string; readonly one: string }>> = {

@@ -8,18 +8,19 @@ import {
   kindsOf,
   newPlan,
   type ObstacleKind,
+  type UnitSystem,
+  type Vehicle,
+  vehicleSchema,
+} from '@/core/api/plan'
+import {
   startingAttachment,
   startingObstacle,
   startingSizes,
   startingVehicle,
   assess,
-  type UnitSystem,
-  type Vehicle,
-  VEHICLE_FIELD,
-  VEHICLE_TAKES,
-  vehicleSchema,
-  vehicleWith,
-} from '@/core'
+} from '@/core/api/assess'
+import { VEHICLE_FIELD } from '@/core/api/fields'
+import { VEHICLE_TAKES, vehicleWith } from '@/core/api/files'
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'

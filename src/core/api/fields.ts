@@ -1,0 +1,26 @@
+/** The fields of each sheet: their words, their texts and how they are read. */
+export {
+  carriedOver,
+  type Draft,
+  isEmpty,
+  likeTheFirst,
+  newEntry,
+  toDraft,
+  variantDraft,
+} from '../fields/draft'
+export type { Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from '../fields/field'
+export {
+  COUNTS_CHOICES,
+  HOW_CHOICES,
+  MORE_FIGURES,
+  PER_CHOICES,
+  SOURCE_CHOICES,
+} from '../fields/figures-fields'
+export { fieldsByName } from '../fields/fields-by-name'
+export { GEAR_FIELD } from '../fields/gear-fields'
+export { JOB_FIELD } from '../fields/job-fields'
+export { LOAD_FIELD } from '../fields/load-fields'
+export { RACK_FIELD } from '../fields/rack-fields'
+export { wholeReader } from '../fields/read-draft'
+export type { DraftResult } from '../fields/reading'
+export { VEHICLE_FIELD } from '../fields/vehicle-fields'
