@@ -19,7 +19,7 @@ import { changeSettings, USUAL_SETTINGS } from './settings'
 import { saveDraft } from './drafts'
 import { savePicture } from './pictures'
 import { allWaiting, saveAllWaiting } from './waiting'
-import { ALL_SHELVES } from './shelves'
+import { ALL_SHELVES } from './database'
 
 const wipe = () => Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
 

@@ -13,7 +13,7 @@ import { makeParcel, importBundle } from './job-bundle'
 import { savePicture, loadPicture } from './pictures'
 import { savePlan, savePlanIfCurrent, loadPlans, openPlan } from './plans'
 import { loadRemoved, restoreRemoved } from './removed'
-import { ALL_SHELVES } from './shelves'
+import { ALL_SHELVES } from './database'
 
 const wipe = () => Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
 beforeEach(wipe)

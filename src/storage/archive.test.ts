@@ -7,7 +7,7 @@ import { refusing } from './faults.testing'
 import { savePlan, loadPlan } from './plans'
 import { loadRemoved, restoreRemoved } from './removed'
 import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
-import { planShelf, removedShelf, settingsShelf } from './shelves'
+import { planShelf, removedShelf, settingsShelf } from './database'
 
 afterEach(async () => {
   await Promise.all([planShelf.clear(), settingsShelf.clear(), removedShelf.clear()])

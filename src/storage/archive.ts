@@ -1,6 +1,6 @@
 import { announceSaved } from './saved-elsewhere'
-import { whyNotSaved, type SaveResult } from './shelves'
-import { allOn, transaction } from './transaction'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { allOn, transaction } from './database'
 
 const BEFORE = 'archived/'
 

@@ -13,7 +13,7 @@ import {
   lastBackup,
 } from './backup-folder'
 import { savePlan } from './plans'
-import { ALL_SHELVES, browserShelf } from './shelves'
+import { ALL_SHELVES, browserShelf } from './database'
 
 /** A folder in memory: a file is in its place once it is closed, and not before. */
 function folderOf(files: Map<string, string>, over: Partial<FolderHandle> = {}): FolderHandle {

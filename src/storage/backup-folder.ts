@@ -1,6 +1,7 @@
 import * as z from '@/core/units/schema'
 import { backupText } from './backup'
-import { browserShelf, whyNotSaved } from './shelves'
+import { browserShelf } from './database'
+import { whyNotSaved } from './save-result'
 
 /** A folder as a browser hands it out, as far as it is used here. */
 export interface FolderHandle {

@@ -10,7 +10,7 @@ import { saveEvents, loadEvents } from './log'
 import { saveInStock } from './own-stock'
 import { savePlan, savePlanIfCurrent, openPlan } from './plans'
 import { changeSettings, USUAL_SETTINGS } from './settings'
-import { logShelf, planShelf, settingsShelf, stockShelf } from './shelves'
+import { logShelf, planShelf, settingsShelf, stockShelf } from './database'
 
 const shelves = [planShelf, stockShelf, settingsShelf, logShelf]
 const wipe = () => Promise.all(shelves.map((each) => each.clear()))

@@ -15,9 +15,9 @@ import { announceAllSaved } from './saved-elsewhere'
 import { historyIn, loadPasts } from './history'
 import { nextRevisions } from './plans'
 import { rememberIn } from './removed'
-import { allOn, transaction } from './transaction'
+import { allOn, transaction } from './database'
 import { sha256 } from './sha256'
-import { whyNotSaved, type SaveResult } from './shelves'
+import { whyNotSaved, type SaveResult } from './save-result'
 
 /** Everything on every shelf, as it is stored. */
 export async function readShelves(): Promise<Shelves> {

@@ -9,7 +9,7 @@ import { glimpseCarLogs, listCars, loadCarLogs, whoseIn } from './car-logs'
 import { refusing } from './faults.testing'
 import { saveEvents, loadEvents } from './log'
 import { changePlan, savePlan } from './plans'
-import { ALL_SHELVES, browserShelf, logShelf } from './shelves'
+import { ALL_SHELVES, browserShelf, logShelf } from './database'
 import { saveAllWaiting } from './waiting'
 
 const CARS = ['car-a', 'car-b', 'car-c', 'car', 'constructor'] as const

@@ -4,7 +4,7 @@ import { saveGathered, readGathered } from './gathered'
 import { savedAbouts, type JobAbouts, loadAbouts } from './job-abouts'
 import { eventsIn, unsavedEvents } from './log'
 import { togetherNow } from './together-now'
-import { allUnder, keysOn, slicesOf } from './transaction'
+import { allUnder, keysOn, slicesOf } from './database'
 
 /** Cars whose entries are read one car at a time; with more of them the whole log is, so much at a time. */
 const FEW = 100

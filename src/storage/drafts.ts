@@ -1,5 +1,6 @@
-import { settingsShelf, whyNotSaved, type SaveResult } from './shelves'
-import { transaction } from './transaction'
+import { settingsShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { transaction } from './database'
 import { mustWait, waitsNoMore } from './waiting'
 
 const shelfKey = (key: string) => `draft/${key}`

@@ -5,7 +5,7 @@ import { dropDemo } from './drop-demo'
 import { saveEvents, saveEventsIfMissing, loadEvents } from './log'
 import { savePlan, savePlanIfMissing, loadPlan, loadPlans } from './plans'
 import { loadRemoved, restoreRemoved } from './removed'
-import { ALL_SHELVES } from './shelves'
+import { ALL_SHELVES } from './database'
 
 const [first] = DEMO.plans
 const own = { ...first!, id: 'own-job', job: { name: 'A job of the shop' } }

@@ -4,8 +4,8 @@ import { archiveKey, loadArchived } from './archive'
 import { announceAllSaved } from './saved-elsewhere'
 import { forgetUnsaved, nextRevisions } from './plans'
 import { rememberIn, type ShelfPlace } from './removed'
-import { whyNotSaved, type SaveResult } from './shelves'
-import { allOn, transaction } from './transaction'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { allOn, transaction } from './database'
 
 const ofCar = z.object({ vehicleId: z.string(), jobId: z.optional(z.string()) })
 

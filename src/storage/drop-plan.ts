@@ -2,8 +2,8 @@ import { archiveKey } from './archive'
 import { announceSaved } from './saved-elsewhere'
 import { nextRevisions, storedFrom, forgetUnsaved } from './plans'
 import { rememberIn } from './removed'
-import { whyNotSaved, type SaveResult } from './shelves'
-import { transaction } from './transaction'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { transaction } from './database'
 
 /** Takes a job off its shelf with its past; both can be taken back. */
 export async function dropPlan(id: string): Promise<SaveResult> {

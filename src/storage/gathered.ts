@@ -1,4 +1,4 @@
-import { transaction, severalOn } from './transaction'
+import { transaction, severalOn } from './database'
 
 /**
  * What is gathered from thousands of records is kept as one, for one large record is read many times faster than as many

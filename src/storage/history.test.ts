@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { FORMAT_VERSION, patchBetween } from '@/core/api/plan'
 import { readPlan } from '@/core/api/files'
 import { savePlanIfCurrent, openPlan } from './plans'
-import { transaction } from './transaction'
+import { transaction } from './database'
 
 type Raw = Record<string, unknown>
 

@@ -7,7 +7,7 @@ import {
   type Trail,
 } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
-import { allOn, type Tx } from './transaction'
+import { allOn, type Tx } from './database'
 
 /** The past of a job: the steps that lead back from the writing of this number, oldest first. */
 const historySchema = z.object({

@@ -7,7 +7,7 @@ import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
 import { savedAbouts, jobNames, loadAbouts } from './job-abouts'
 import { changePlan, savePlan, loadPlans } from './plans'
-import { ALL_SHELVES, browserShelf, planShelf } from './shelves'
+import { ALL_SHELVES, browserShelf, planShelf } from './database'
 
 const named = (plan: Plan, name: string): Plan => ({ ...plan, job: { ...plan.job, name } })
 

@@ -4,7 +4,7 @@ import * as z from '@/core/units/schema'
 import { saveGathered, readGathered } from './gathered'
 import { savedRevisions, storedFrom, unsavedPlans } from './plans'
 import { togetherNow } from './together-now'
-import { keysOn, severalOn, slicesOf } from './transaction'
+import { keysOn, severalOn, slicesOf } from './database'
 
 /** Fewer jobs than these are read one by one; else the whole shelf is, so many at a time. */
 const FEW = 100

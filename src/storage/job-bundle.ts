@@ -6,8 +6,9 @@ import { announceAllSaved } from './saved-elsewhere'
 import { loadCarLogs } from './car-logs'
 import { recordImport } from './log'
 import { openPlan, planIn, revisionIn } from './plans'
-import { pictureShelf, whyNotSaved, type SaveResult } from './shelves'
-import { transaction } from './transaction'
+import { pictureShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { transaction } from './database'
 
 /** A job as this browser keeps it: its plan with the steps that lead back from it, and the number of its writing. */
 export interface SavedCopy {

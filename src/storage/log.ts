@@ -1,8 +1,9 @@
 import { type LogEvent, logEventSchema, united } from '@/core/api/fit'
 import { announceSaved } from './saved-elsewhere'
 import { rememberIn, type ShelfPlace } from './removed'
-import { logShelf, whyNotSaved, type SaveResult } from './shelves'
-import { allOn, transaction, type Tx } from './transaction'
+import { logShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { allOn, transaction, type Tx } from './database'
 import { mustWait, waitsNoMore } from './waiting'
 
 /** Events this browser refused to store, by their keys: they live as long as the page does, and are written with the next write that succeeds. */

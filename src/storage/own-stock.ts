@@ -1,9 +1,9 @@
 import { factText } from '@/core/api/fit'
 import { STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core/api/files'
 import { announceSaved } from './saved-elsewhere'
-import { whyNotSaved, type SaveResult } from './shelves'
+import { whyNotSaved, type SaveResult } from './save-result'
 import { rememberIn } from './removed'
-import { transaction } from './transaction'
+import { transaction } from './database'
 
 const keyOf = (kind: StockKind, id: string) => `${kind}/${id}`
 

@@ -1,6 +1,7 @@
 import { pictureSchema } from '@/core/api/files'
-import { pictureShelf, whyNotSaved, type SaveResult } from './shelves'
-import { transaction } from './transaction'
+import { pictureShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { transaction } from './database'
 import { mustWait } from './waiting'
 
 /** What this browser refused to keep of the pictures. */

@@ -10,11 +10,12 @@ import {
 import { readPlan } from '@/core/api/files'
 import * as z from '@/core/units/schema'
 import { announceSaved } from './saved-elsewhere'
-import { planShelf, whyNotSaved, type SaveResult } from './shelves'
+import { planShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
 import { historyIn, trailIn } from './history'
 import { removedIn } from './removed'
 import { saveMine } from './undecided'
-import { allOn, transaction, type Tx } from './transaction'
+import { allOn, transaction, type Tx } from './database'
 import { mustWait, waitsNoMore } from './waiting'
 
 export type StoredPlan =

@@ -12,7 +12,7 @@ import { dropPlan } from './drop-plan'
 import { savePlan, savePlanIfCurrent, loadPlan, openPlan } from './plans'
 import { savePicture, loadPicture } from './pictures'
 import { loadRemoved, restoreRemoved, tidyRemoved } from './removed'
-import { ALL_SHELVES } from './shelves'
+import { ALL_SHELVES } from './database'
 
 const NOW = '2026-11-26T12:00:00.000Z'
 const now = () => Date.now()

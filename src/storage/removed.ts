@@ -1,7 +1,8 @@
 import * as z from '@/core/units/schema'
 import { announceAllSaved } from './saved-elsewhere'
-import { ALL_SHELVES, pictureShelf, whyNotSaved, type SaveResult } from './shelves'
-import { allOn, transaction, keysOn, type Tx, type ShelfKey } from './transaction'
+import { ALL_SHELVES, pictureShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { allOn, transaction, keysOn, type Tx, type ShelfKey } from './database'
 
 const KEPT_DAYS = 30
 const DAY_MS = 86_400_000

@@ -1,8 +1,9 @@
 import { DEFAULT_HOUSE_RULES, daySchema, houseRulesSchema, mergeItems } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { announceSaved } from './saved-elsewhere'
-import { settingsShelf, whyNotSaved, type SaveResult } from './shelves'
-import { transaction } from './transaction'
+import { settingsShelf } from './database'
+import { whyNotSaved, type SaveResult } from './save-result'
+import { transaction } from './database'
 import { mustWait, waitsNoMore } from './waiting'
 
 const toolSchema = z.object({ name: z.string().check(z.maxLength(120)), until: z.optional(daySchema) })

@@ -1,5 +1,5 @@
 import { EMPTY_STOCK, STOCK_KINDS, STOCK_SCHEMAS, type StockKind, type StockLists } from '@/core/api/files'
-import { stockShelf } from './shelves'
+import { stockShelf } from './database'
 
 /** The shop's own stock; an entry that no longer reads is left where it is. */
 export async function loadOwnStock(): Promise<StockLists> {

@@ -12,7 +12,8 @@ import { dropPlan } from './drop-plan'
 import { savePlan, loadPlan, loadPlans } from './plans'
 import { changeSettings, loadSettings, USUAL_SETTINGS } from './settings'
 import { refusing } from './faults.testing'
-import { planShelf, settingsShelf, stockShelf, whyNotSaved } from './shelves'
+import { planShelf, settingsShelf, stockShelf } from './database'
+import { whyNotSaved } from './save-result'
 
 afterEach(async () => {
   vi.restoreAllMocks()

@@ -1,5 +1,5 @@
 import { printsOf } from './car-logs'
-import { allOn, transaction, keysOn } from './transaction'
+import { allOn, transaction, keysOn } from './database'
 
 /** What is kept of a job's card, with what it was worked out from. */
 export interface SavedSummary {

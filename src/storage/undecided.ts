@@ -1,7 +1,7 @@
 import { type Plan, planSchema } from '@/core/api/plan'
 import * as z from '@/core/units/schema'
 import { dropDraft, saveDraft, loadDraft } from './drafts'
-import { keysOn } from './transaction'
+import { keysOn } from './database'
 
 /** What one tab holds of a job that cannot stand beside what another kept, and the writing it comes from. */
 export interface Undecided {

@@ -5,7 +5,7 @@ import { type Command, DEFAULT_HOUSE_RULES, type Plan } from '@/core/api/plan'
 import { edited } from '@/core/plan/plans.testing'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { refusing } from './faults.testing'
-import { ALL_SHELVES } from './shelves'
+import { ALL_SHELVES } from './database'
 import { USUAL_SETTINGS } from './settings'
 
 /** One tab: all that keeps things, with a memory of its own. */

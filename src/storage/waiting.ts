@@ -1,4 +1,4 @@
-import type { SaveResult } from './shelves'
+import type { SaveResult } from './save-result'
 
 /** Something this browser refused to keep: until it is kept after all it is in this page alone. */
 export interface Waiting {

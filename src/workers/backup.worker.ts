@@ -1,5 +1,5 @@
 import { openBackup, previewRestore, restore } from '@/storage/backup'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import type { BackupAnswer, BackupQuestion, RestoreMode } from './backup-messages'
 
 const answer = (message: BackupAnswer) => postMessage(message)

@@ -4,7 +4,7 @@ import { boatAndBox, DEMO_PLANS, hatchJob } from '@/demo/plans'
 import { demoLog } from '@/demo/demo-log'
 import { saveEvents } from '@/storage/log'
 import { savePlan } from '@/storage/plans'
-import { ALL_SHELVES, summaryShelf, planShelf } from '@/storage/shelves'
+import { ALL_SHELVES, summaryShelf, planShelf } from '@/storage/database'
 import { boardCards } from './board-cards'
 import type { BoardCard } from './board-messages'
 

@@ -6,7 +6,7 @@ import { type SavedSummary, saveSummaries, readSummaries } from '@/storage/summa
 import { loadAbouts } from '@/storage/job-abouts'
 import { loadEvents } from '@/storage/log'
 import { storedFrom } from '@/storage/plans'
-import { severalOn } from '@/storage/transaction'
+import { severalOn } from '@/storage/database'
 import { pictureOf } from '@/drawing/side-marks'
 import type { BoardCard } from './board-messages'
 

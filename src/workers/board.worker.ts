@@ -1,4 +1,4 @@
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import { boardCards } from './board-cards'
 import type { BoardAnswer, BoardQuestion } from './board-messages'
 

@@ -1,7 +1,7 @@
 import { checkedBundle, planFileName, printBundle } from '@/core/api/files'
 import { makeParcel } from '@/storage/job-bundle'
 import { sha256 } from '@/storage/sha256'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import { usePlan } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 import { downloadText } from '@/ui/kit/download'

@@ -9,7 +9,7 @@ import {
   lastBackup,
   pickFolder,
 } from '@/storage/backup-folder'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import { Button } from '@/ui/kit/button'
 import { Note } from '@/ui/kit/field-note'
 import { whenWords } from '@/ui/kit/day-words'

@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
 import { loadRemoved, restoreRemoved, type Removed } from '@/storage/removed'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import { Button } from '@/ui/kit/button'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { inject, describe, expect, it, vi } from 'vitest'
 import { drawing } from '@/core/draw.testing'
 import { boatAndBox } from '@/demo/plans'
-import { ALL_SHELVES } from '@/storage/shelves'
+import { ALL_SHELVES } from '@/storage/database'
 
 const ID = boatAndBox.id
 

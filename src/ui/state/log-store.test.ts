@@ -5,7 +5,7 @@ import { boatAndBox } from '@/demo/plans'
 import type * as CarLogs from '@/storage/car-logs'
 import { saveEvents } from '@/storage/log'
 import { savePlan } from '@/storage/plans'
-import { ALL_SHELVES, browserShelf } from '@/storage/shelves'
+import { ALL_SHELVES, browserShelf } from '@/storage/database'
 import { isLogHere, useLog } from './log-store'
 
 vi.mock('@/storage/car-logs', async (original) => {

@@ -19,7 +19,7 @@ import { create } from 'zustand'
 import { glimpseCarLogs, loadCarLogs, type Whose } from '@/storage/car-logs'
 import { onSaved } from '@/storage/saved-elsewhere'
 import { saveEvents, importEvents } from '@/storage/log'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */

@@ -11,7 +11,7 @@ import {
 } from '@/core/api/plan'
 import { create } from 'zustand'
 import { forgetUnsaved, saveHeld, savePlanIfCurrent, openPlan } from '@/storage/plans'
-import { whyNotSaved, type SaveResult } from '@/storage/shelves'
+import { whyNotSaved, type SaveResult } from '@/storage/save-result'
 import { dropMine, saveMine, loadMine } from '@/storage/undecided'
 import { futureOnto, pastOnto, type Theirs } from './onto-theirs'
 import { savedAhead, futureOf, pastOf, statesSince, savedSteps } from './past'

@@ -8,7 +8,7 @@ import { onSaved } from '@/storage/saved-elsewhere'
 import { savePlanIfMissing } from '@/storage/plans'
 import type { Demo } from '@/demo/demo'
 import { today } from './today'
-import { whyNotSaved } from '@/storage/shelves'
+import { whyNotSaved } from '@/storage/save-result'
 
 interface SettingsStore {
   readonly ready: boolean

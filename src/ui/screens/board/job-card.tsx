@@ -131,7 +131,7 @@ export const JobCard = memo(function JobCard({
 export function Unreadable({ card: { id, reason } }: { card: Extract<BoardCard, { ok: false }> }) {
   const take = async () => {
     const [{ planShelf }, { downloadText }] = await Promise.all([
-      import('@/storage/shelves'),
+      import('@/storage/database'),
       import('@/ui/kit/download'),
     ])
     const raw: unknown = await planShelf.getItem(id)

@@ -1,5 +1,99 @@
-import { ALL_SHELVES, browserShelf, summaryShelf } from './shelves'
 import { retryWaiting } from './waiting'
+
+type Forage = Pick<
+  LocalForageDbMethodsCore,
+  'getItem' | 'setItem' | 'removeItem' | 'clear' | 'length' | 'keys' | 'iterate'
+>
+
+/** Every shelf there is: all are made when the first one is asked for, one after the other. */
+const NAMES = [
+  'plans',
+  'stock',
+  'settings',
+  'log',
+  'pictures',
+  'revisions',
+  'history',
+  'removed',
+  'glances',
+  'browser',
+] as const
+type Name = (typeof NAMES)[number]
+
+let opening: Promise<ReadonlyMap<Name, Forage>> | undefined
+
+/**
+ * Opens the shelves. Two that are made at once, or one that is made while another is opened again, get in each
+ * other's way: so they are made in turn, and none later.
+ */
+async function made(): Promise<ReadonlyMap<Name, Forage>> {
+  const { default: forage } = await import('localforage')
+  const shelves = new Map<Name, Forage>()
+  for (const storeName of NAMES) {
+    const shelf = forage.createInstance({ name: 'ypsos', storeName })
+    await shelf.ready()
+    shelves.set(storeName, shelf)
+  }
+  return shelves
+}
+
+async function shelfNamed(name: Name): Promise<Forage> {
+  opening ??= made().catch((error: unknown) => {
+    opening = undefined
+    throw error
+  })
+  const shelf = (await opening).get(name)
+  if (!shelf) throw new Error(`there is no shelf ${name}`)
+  return shelf
+}
+
+/** One of the browser's shelves; what opens it is fetched when the first is asked for, beside the page's own start. */
+const shelf = (name: Name): Forage & { readonly made: () => Promise<void> } => ({
+  made: async () => {
+    await shelfNamed(name)
+  },
+  getItem: async (key) => (await shelfNamed(name)).getItem(key),
+  setItem: async (key, value) => (await shelfNamed(name)).setItem(key, value),
+  removeItem: async (key) => (await shelfNamed(name)).removeItem(key),
+  clear: async () => (await shelfNamed(name)).clear(),
+  length: async () => (await shelfNamed(name)).length(),
+  keys: async () => (await shelfNamed(name)).keys(),
+  iterate: async (each) => (await shelfNamed(name)).iterate(each),
+})
+
+/** The shelves of the database. */
+
+export const planShelf = shelf('plans')
+export const stockShelf = shelf('stock')
+export const settingsShelf = shelf('settings')
+export const logShelf = shelf('log')
+export const pictureShelf = shelf('pictures')
+/** Which writing of each record is the last one, beside the record itself: a plan's file holds nothing of this browser. */
+export const revisionShelf = shelf('revisions')
+/** The steps that lead back from each job as it is kept. */
+export const historyShelf = shelf('history')
+/** What was taken away or put over, for thirty days at least. */
+export const removedShelf = shelf('removed')
+
+/** What a board says of each job, worked out from what is on the other shelves: it may go at any time. */
+export const summaryShelf = shelf('glances')
+
+/**
+ * What is this browser's alone and in no backup: where backups go, when the last one was made, and what was gathered from
+ * all jobs and all logs, which may go at any time.
+ */
+export const browserShelf = shelf('browser')
+
+export const ALL_SHELVES = {
+  plans: planShelf,
+  stock: stockShelf,
+  settings: settingsShelf,
+  log: logShelf,
+  pictures: pictureShelf,
+  revisions: revisionShelf,
+  removed: removedShelf,
+  history: historyShelf,
+} as const
 
 const DATABASE = 'ypsos'
 /** A store that does not answer for so long is said not to. ms. */
@@ -25,7 +119,7 @@ const answer = <T>(request: IDBRequest<T>): Promise<T> =>
     request.onerror = () => reject(request.error ?? new Error('It could not be read.'))
   })
 
-async function opened(names: readonly ReadKey[]): Promise<IDBDatabase> {
+async function openDatabase(names: readonly ReadKey[]): Promise<IDBDatabase> {
   await Promise.all(names.map((name) => READ[name].made()))
   const opening = indexedDB.open(DATABASE)
   opening.onblocked = () => undefined
@@ -145,7 +239,7 @@ export async function transaction<T>(
     }
   }
   const work = async () => {
-    const database = await opened(names)
+    const database = await openDatabase(names)
     try {
       const transaction = database.transaction([...names], 'readwrite')
       const ended = new Promise<void>((resolve, reject) => {

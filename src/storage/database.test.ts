@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { ALL_SHELVES, planShelf, settingsShelf, stockShelf } from './shelves'
-import { transaction } from './transaction'
+import { ALL_SHELVES, planShelf, settingsShelf, stockShelf } from './database'
+import { transaction } from './database'
 
 afterEach(async () => {
   vi.restoreAllMocks()
