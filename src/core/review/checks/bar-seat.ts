@@ -27,7 +27,7 @@ export const barSeat = check({
   decidesPlace: 'never',
   houseLook: 'none',
   turnedBy: { lengths: { of: { attachment: /^(ranges|posts|inside)/, rack: /^fitSheet/ }, reach: 1 } },
-  nothing: 'No bar stands on anything that says where.',
+  nothing: 'No bar has a prescribed place.',
   *run(survey) {
     for (const { at, marked, inItsPlace } of wrongEnds(survey))
       yield {

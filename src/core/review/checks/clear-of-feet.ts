@@ -89,7 +89,7 @@ export const clearOfFeet = check({
         subject: { placementIds: [thing.placement.id], barId: near.barId },
         severity: 'findOut',
         sentence: [
-          `${thing.gear.name}’s clamps go round the bar, and nobody has said where they touch it: so their clearance from the feet is unknown.`,
+          `${thing.gear.name}’s clamps go round the bar, and their contacts with it are not known, so their clearance from the feet is unknown.`,
         ],
         ask: {
           where: 'tape',

@@ -18,7 +18,7 @@ export const countsUnstated = check({
   question: 'If a source does not say whether its figure counts the rack, does the verdict depend on it?',
   formula: 'over the figure counted one way, within it counted the other way',
   source: practice(
-    'Manuals are often silent; the house rule stands in until the verdict hangs on it. Common practice, no source.',
+    'Manuals are often silent; the house rule applies until the verdict depends on it. Common practice, no source.',
   ),
   law: 'moreIsWorse',
   mass: 'matters',

@@ -29,7 +29,7 @@ export const oneBar = check({
         margin: mm(spareOf(off)),
         sentence: fails(off)
           ? [
-              `${thing.gear.name} hangs on ${bar.name} alone, `,
+              `${thing.gear.name} rests on ${bar.name} alone, `,
               mm(off.measure),
               ' off it: it twists the bar by ',
               newtonMetre(twistNm),

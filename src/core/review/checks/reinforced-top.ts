@@ -11,7 +11,7 @@ export const reinforcedTop = check({
   question:
     'If mounts are bolted through the top with reinforcement inside, does the roof still bear the load, and does its verdict depend on it?',
   formula:
-    'the roof over its figure or without one, and nobody has said whether the reinforcement bears past it',
+    'the roof over its figure or without one, and unknown whether the reinforcement takes the load past it',
   source: practice('Feet bolted through a hard top with inside reinforcement. Common practice, no source.'),
   law: 'moreIsWorse',
   mass: 'matters',
