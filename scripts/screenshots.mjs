@@ -37,7 +37,7 @@ async function bayTo(page, title) {
 
 /** Types the figure shown at every place where the sheet wants the wrench read. */
 async function readAll(page) {
-  const wanted = page.locator('[data-fit=done]').getByText(/^Type what the wrench reads/)
+  const wanted = page.locator('[data-fit=done]').getByText(/^Enter the wrench’s reading/)
   for (let places = 0; places < 40 && (await wanted.count()) > 0; places += 1) {
     const field = page.getByLabel(/^Reading, /)
     await field.fill(`${await page.locator('[data-fit=number]').textContent()} Nm`)
@@ -200,7 +200,9 @@ try {
       '--disable-sync',
     ],
   })
-  for (const { name, path, act, seed, dark = false, size = { width: 1280, height: 800 } } of VIEWS) {
+  const asked = process.argv.slice(2)
+  const wanted = VIEWS.filter(({ name }) => asked.length === 0 || asked.includes(name))
+  for (const { name, path, act, seed, dark = false, size = { width: 1280, height: 800 } } of wanted) {
     const page = await browser.newPage({
       viewport: size,
       colorScheme: dark ? 'dark' : 'light',

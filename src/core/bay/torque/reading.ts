@@ -98,7 +98,7 @@ export function readingFinding(joint: Joint, at: string, nm: number, percentOfFi
     over: [
       ' is over ',
       ...wanted,
-      '. Slacken it, look at thread, pad and rail, renew what gave way, and pull it anew.',
+      '. Loosen it, check thread, pad and rail, renew damaged parts, and tighten it again.',
     ],
     noFigure: [', and there is no figure to compare it with. Find the maker’s.'],
   }
