@@ -9,7 +9,7 @@ import { dropPlan } from './drop-plan'
 import { saveEvents, loadEvents } from './log'
 import { saveInStock } from './own-stock'
 import { loadOwnStock } from './stock-lists'
-import { makeParcel, importBundle } from './job-bundle'
+import { makeBundle, importBundle } from './job-bundle'
 import { savePicture, loadPicture } from './pictures'
 import { savePlan, savePlanIfCurrent, loadPlans, openPlan } from './plans'
 import { loadRemoved, restoreRemoved } from './removed'
@@ -92,9 +92,9 @@ describe.each(IDS)('what is called %s', (id) => {
     }
   })
 
-  it('goes whole in a parcel', async () => {
+  it('goes whole in a job bundle', async () => {
     await kept()
-    const made = await makeParcel(id, '2026-11-30T10:00:00.000Z', 'Ines')
+    const made = await makeBundle(id, '2026-11-30T10:00:00.000Z', 'Ines')
     const read = readBundle(JSON.parse(printBundle(made!, '0'.repeat(64))))
     if (!read.ok) throw new Error(read.problems[0]?.text)
     const { bundle } = read

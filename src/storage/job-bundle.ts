@@ -30,7 +30,7 @@ const ofJob = (plan: Plan, events: readonly LogEvent[]) =>
   )
 
 /** A job with all that belongs to it, to be taken to another device. Nothing where it is not kept here. */
-export async function makeParcel(id: string, madeAt: string, by: string): Promise<JobBundle | undefined> {
+export async function makeBundle(id: string, madeAt: string, by: string): Promise<JobBundle | undefined> {
   const copy = await loadCopy(id)
   if (!copy) return undefined
   const pictures = new Map<string, string>()
@@ -49,7 +49,7 @@ export async function makeParcel(id: string, madeAt: string, by: string): Promis
 }
 
 /** What is to be written of a job bundle: the job as it then stands, where that is another, and what is not here yet. */
-export interface ImportedStock {
+export interface BundleImport {
   readonly id: string
   readonly name: string
   /** The writing that was looked at; nothing where the job was not here. */
@@ -67,7 +67,7 @@ export async function importBundle({
   copy,
   events,
   pictures,
-}: ImportedStock): Promise<SaveResult> {
+}: BundleImport): Promise<SaveResult> {
   try {
     await transaction(['plans', 'revisions', 'history', 'log', 'pictures', 'removed'], async (tx) => {
       const revision = await revisionIn(tx, id)

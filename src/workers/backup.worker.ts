@@ -12,13 +12,13 @@ const NOT_OPEN: BackupAnswer = {
   reasons: ['The backup is not open any more. Nothing was changed. Open it again.'],
 }
 
-async function preview(way: RestoreMode): Promise<void> {
+async function preview(mode: RestoreMode): Promise<void> {
   if (!opened) {
     answer(NOT_OPEN)
     return
   }
   const { madeAt, shelves, pasts } = opened
-  answer({ say: 'preview', madeAt, mode: way, preview: await previewRestore(shelves, pasts, way) })
+  answer({ say: 'preview', madeAt, mode, preview: await previewRestore(shelves, pasts, mode) })
 }
 
 async function answered(question: BackupQuestion): Promise<void> {

@@ -103,9 +103,9 @@ export async function boardCards(
   tell: OnBatch,
   wanted: () => boolean = () => true,
 ): Promise<void> {
-  const { revisions, saved: kept, log } = await readSummaries()
+  const { revisions, saved, log } = await readSummaries()
   const holds = (id: string, revision: number): SavedSummary | undefined => {
-    const cached = kept.get(id)
+    const cached = saved.get(id)
     return cached?.assessedBy === assessedBy &&
       cached.revision === revision &&
       Object.entries(cached.log).every(([car, print]) => (log.get(car) ?? '') === print)
@@ -176,6 +176,6 @@ export async function boardCards(
   }
   await saveSummaries(
     fresh,
-    [...kept.keys()].filter((id) => !revisions.has(id)),
+    [...saved.keys()].filter((id) => !revisions.has(id)),
   )
 }

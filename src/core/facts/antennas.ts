@@ -18,7 +18,7 @@ interface Over {
 interface OverAntenna {
   readonly name: string
   readonly placementId: string | undefined
-  readonly held: Compared
+  readonly compared: Compared
   /** How far it would have to go each way to lie over it no more. */
   readonly clearMm: Readonly<Record<'forward' | 'rearward' | 'left' | 'right', number>>
 }
@@ -63,7 +63,7 @@ export function overAntennas(
         over: over.map(({ name, placementId, box }) => ({
           name,
           placementId,
-          held: atLeast(box.z0, topMm, 'gap'),
+          compared: atLeast(box.z0, topMm, 'gap'),
           clearMm: {
             forward: box.x1 - (xMm - half),
             rearward: xMm + half - box.x0,

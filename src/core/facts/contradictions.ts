@@ -27,12 +27,12 @@ export function parkedBelowDriving({
 /** A fit sheet that wants another spread than the points of the vehicle give: both cannot be right. mm */
 export function sheetAgainstPoints(
   rack: RackAt,
-): { readonly fromMm: number; readonly toMm: number; readonly held: Compared } | undefined {
+): { readonly fromMm: number; readonly toMm: number; readonly compared: Compared } | undefined {
   const sheet = sheetSpread(rack)
   if (!sheet?.locked) return undefined
   const [fromMm, toMm] = sheet.spread
   const compared = between(sheet.nowMm, fromMm, toMm)
-  return fails(compared) ? { fromMm, toMm, held: compared } : undefined
+  return fails(compared) ? { fromMm, toMm, compared } : undefined
 }
 
 /** Other figures that speak of the very same as the one in force, and say otherwise. */
@@ -53,8 +53,8 @@ function othersOf({ layer, limit }: Cell): readonly Rating[] {
 /** Figures of a link that disagree, the one in use first, and what depends on it against that. kg; nothing where they agree. */
 export function conflictingFiguresOf(
   cell: Cell,
-): { readonly all: readonly Rating[]; readonly held: Compared } | undefined {
+): { readonly all: readonly Rating[]; readonly compared: Compared } | undefined {
   const others = othersOf(cell)
   if (cell.idle || cell.limit.kind === 'missing' || others.length === 0) return undefined
-  return { all: [cell.limit.rating, ...others], held: atMost(cell.countedKg, cell.limit.kg, 'mass') }
+  return { all: [cell.limit.rating, ...others], compared: atMost(cell.countedKg, cell.limit.kg, 'mass') }
 }

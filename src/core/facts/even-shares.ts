@@ -5,8 +5,8 @@ import { atMost, type Compared } from './comparison'
 /** The foot that bears most of its even share of a figure for the set, and how the load stands there. kg */
 interface EvenShare {
   readonly share: OverShare
-  readonly stands: Evenness
-  readonly held: Compared
+  readonly evenness: Evenness
+  readonly compared: Compared
 }
 
 /** Every set of feet with a figure, in every state. */
@@ -17,6 +17,6 @@ export function evenShares(survey: Survey): readonly EvenShare[] {
     const stands = all.find(
       ({ state, rack }) => state === cell.state && cell.layer.rackIds.includes(rack.rack.id),
     )
-    return stands ? [{ share, stands, held: atMost(countedKg, shareKg, 'mass') }] : []
+    return stands ? [{ share, evenness: stands, compared: atMost(countedKg, shareKg, 'mass') }] : []
   })
 }

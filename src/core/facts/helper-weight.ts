@@ -65,12 +65,12 @@ export function helperHeld(
   { plan }: Survey,
   at: GateAt,
   { mostKg }: HelperWeight,
-): { readonly held: Compared; readonly hangs: boolean } | undefined {
+): { readonly compared: Compared; readonly hangs: boolean } | undefined {
   const { stand } = at
   if (stand.kind === 'unmeasured' || stand.value.kind !== 'mass') return undefined
   const reading = gateComparison(at, plan, mostKg, 'atMost')
   return {
-    held: atMost(stand.value.kg, mostKg, 'mass'),
+    compared: atMost(stand.value.kg, mostKg, 'mass'),
     hangs: reading !== undefined && judgeComparison(reading).is === 'hangs',
   }
 }

@@ -16,7 +16,7 @@ interface JointBolt {
   /** The next standard length up; nothing where none is long enough. */
   readonly standardMm: number | undefined
   /** Nothing where nobody said how long the bolt is. */
-  readonly held: Compared | undefined
+  readonly compared: Compared | undefined
 }
 
 /** What has no nut of its own on the far side: how deep it must go in there, no stack says. */
@@ -44,7 +44,7 @@ export const jointBoltsOf = ({ racks }: Survey): readonly JointBolt[] =>
             at: `parts.${i}.fasteners.${index}`,
             neededMm,
             standardMm,
-            held: compared,
+            compared,
           },
         ]
       }),

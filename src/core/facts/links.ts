@@ -237,21 +237,21 @@ function linkInDoubt(cell: Cell, plan: Plan): LinkVerdict | undefined {
   if (surelyWithin(cell, plan)) return SURELY
   const all = linkComparisons(cell, plan).map((comparison) => ({
     comparison,
-    judgement: judgeComparison(comparison),
+    verdict: judgeComparison(comparison),
   }))
   const [first, ...rest] = all
   if (!first) return undefined
-  const worst = rest.reduce((worst, each) => {
-    const by = RANK[each.judgement.is] - RANK[worst.judgement.is]
-    return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(worst.comparison)) ? each : worst
+  const worst = rest.reduce((sofar, each) => {
+    const by = RANK[each.verdict.is] - RANK[sofar.verdict.is]
+    return by < 0 || (by === 0 && leftOf(each.comparison) < leftOf(sofar.comparison)) ? each : sofar
   }, first)
-  const { judgement: verdict } = worst
+  const { verdict } = worst
   // Each figure in force may depend on facts of its own: all of them are asked. A Stop keeps its own questions.
   const asking = verdict.is === 'over' ? [worst] : verdict.is === 'hangs' ? all : []
   return {
     verdict,
     doubts: asking
-      .flatMap(({ comparison, judgement: each }) =>
+      .flatMap(({ comparison, verdict: each }) =>
         each.is === 'over' || each.is === 'hangs'
           ? each.doubts.map((doubt) => ({ ...doubt, comparison }))
           : [],

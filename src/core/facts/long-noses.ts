@@ -5,7 +5,7 @@ import { atMost, type Compared } from './comparison'
 /** A long load ahead of its front bar: what lifts its nose against what holds it. N·m about the rear bar. */
 interface LongNose {
   readonly nose: NoseUp
-  readonly held: Compared
+  readonly compared: Compared
   /** With its weight behind the rear bar nothing holds the front down at all. */
   readonly loose: boolean
 }
@@ -13,6 +13,6 @@ interface LongNose {
 export const longNoses = (survey: Survey): readonly LongNose[] =>
   survey.motion.noseUps().map((nose) => ({
     nose,
-    held: atMost(nose.upNm, nose.holdsNm, 'exact'),
+    compared: atMost(nose.upNm, nose.holdsNm, 'exact'),
     loose: nose.holdsNm <= 0,
   }))

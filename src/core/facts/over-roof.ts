@@ -67,10 +67,10 @@ export function nearestToStandIn(
 /** Bars that stand in something in the bed: the bar's underside against the other's top. mm over the ground. */
 export const barsIn = (
   survey: Survey,
-): readonly { readonly at: BarAt; readonly name: string; readonly held: Compared }[] =>
+): readonly { readonly at: BarAt; readonly name: string; readonly compared: Compared }[] =>
   survey.bars.flatMap((at) =>
     inBed(survey).flatMap(({ name, box }) =>
-      overlap(at.box, box) ? [{ at, name, held: atLeast(at.box.z0, box.z1) }] : [],
+      overlap(at.box, box) ? [{ at, name, compared: atLeast(at.box.z0, box.z1) }] : [],
     ),
   )
 

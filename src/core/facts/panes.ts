@@ -22,8 +22,8 @@ export const unknownPanes = (
 /** What a pane meets on its way, each with the gap to it. mm. */
 export const paneFacts = (
   survey: Survey,
-): readonly { readonly meeting: PaneCollision; readonly gap: Compared }[] =>
+): readonly { readonly collision: PaneCollision; readonly gap: Compared }[] =>
   survey.fit.panes().map((collision) => ({
-    meeting: collision,
+    collision,
     gap: atLeast(collision.gapMm, survey.plan.rules.gapsMm.sunroof, 'gap'),
   }))

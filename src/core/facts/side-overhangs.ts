@@ -8,7 +8,7 @@ import { atLeast, type Compared } from './comparison'
 interface SideOverhang {
   readonly at: BarAt
   readonly side: 'left' | 'right'
-  readonly held: Compared
+  readonly compared: Compared
 }
 
 /** What a bar runs past its foot on one side: from the foot's edge, or its centre, to just inside the cap. mm. */
@@ -29,5 +29,5 @@ export function sideOverhangOf(survey: Survey, thing: ThingAt): SideOverhang | u
     survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)),
     (each) => runPast(each, side),
   )
-  return at && { at, side, held: atLeast(runPast(at, side), want) }
+  return at && { at, side, compared: atLeast(runPast(at, side), want) }
 }

@@ -13,7 +13,7 @@ interface SleptOnRack {
   readonly most: SleptOn
   readonly least: SleptOn
   /** The foot that bears most against the figure for each, where there is one. */
-  readonly bears: { readonly held: Compared; readonly figure: FootFigure } | undefined
+  readonly bears: { readonly compared: Compared; readonly figure: FootFigure } | undefined
   /** The foot that bears least: whether it may lift. */
   readonly presses: Compared
   /** By what part all masses must grow until a foot bears too much. */
@@ -41,7 +41,7 @@ export const sleptOn = (survey: Survey): readonly SleptOnRack[] =>
         rack,
         most,
         least,
-        bears: figure && { held: atMost(most.mostKg, figure.kg, 'mass'), figure },
+        bears: figure && { compared: atMost(most.mostKg, figure.kg, 'mass'), figure },
         presses: atLeast(least.leastKg, -LIFTED_KG, 'exact'),
         toStopShare: figure ? figure.kg / Math.max(most.mostKg, FELT_KG) - 1 : Infinity,
       },

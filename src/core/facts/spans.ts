@@ -8,7 +8,7 @@ import { atLeast, type Compared } from './comparison'
 interface LongSpan {
   readonly thing: ThingAt
   readonly lengthMm: number
-  readonly held: Compared
+  readonly compared: Compared
 }
 
 /** From the first to the last bar that holds a thing, itself or through its carrier. mm. */
@@ -27,5 +27,5 @@ export const longSpans = (survey: Survey): readonly LongSpan[] =>
     const span = isLong(thing) ? spanOf(survey, thing) : undefined
     if (span === undefined) return []
     const lengthMm = thing.box.x1 - thing.box.x0
-    return [{ thing, lengthMm, held: atLeast(span, lengthMm * LEAST_SPAN_SHARE) }]
+    return [{ thing, lengthMm, compared: atLeast(span, lengthMm * LEAST_SPAN_SHARE) }]
   })

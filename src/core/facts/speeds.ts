@@ -7,7 +7,7 @@ interface SpeedFact {
   readonly name: string
   readonly state: 'road' | 'trail'
   readonly placementIds: readonly string[]
-  readonly held: Compared
+  readonly compared: Compared
 }
 
 /** Every speed that is named. */
@@ -19,7 +19,7 @@ export const speedFacts = (survey: Survey): readonly SpeedFact[] =>
       name,
       state,
       placementIds,
-      held: atMost(planned, kmH, 'exact'),
+      compared: atMost(planned, kmH, 'exact'),
     })
     return [
       ...survey.masses.flatMap((mass) => {

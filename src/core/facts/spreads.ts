@@ -8,7 +8,7 @@ import { between, fails, overBy, type Compared } from './comparison'
 export interface SpreadFact {
   readonly pair: SpreadPair
   readonly want: WantedSpread
-  readonly held: Compared
+  readonly compared: Compared
 }
 
 /** A smallest set of wants that no spread suits together. */
@@ -27,7 +27,7 @@ export const spreadFacts = (survey: Survey): readonly SpreadFact[] =>
   survey.fit
     .spreads()
     .pairs.flatMap((pair) =>
-      pair.wants.map((want) => ({ pair, want, held: between(pair.nowMm, want.from, want.to) })),
+      pair.wants.map((want) => ({ pair, want, compared: between(pair.nowMm, want.from, want.to) })),
     )
 
 function shortBy(
@@ -65,7 +65,8 @@ export function spreadConflicts(survey: Survey, wrong: readonly SpreadFact[]): r
       sameAs:
         short &&
         wrong.find(
-          ({ want, held }) => want.member.id === thing?.id && Math.abs(overBy(held) - short.byMm) < 1e-6,
+          ({ want, compared }) =>
+            want.member.id === thing?.id && Math.abs(overBy(compared) - short.byMm) < 1e-6,
         ),
     }
   })

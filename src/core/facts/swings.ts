@@ -6,7 +6,7 @@ import { skinOffMm } from './length-facts'
 
 /** What a hatch or tailgate meets on its way: touched after so many degrees, or passed with so many mm. */
 type SwingFact = {
-  readonly meeting: SwingCollision
+  readonly collision: SwingCollision
   /** Whether touching it stops a job: the rear door's glass on what stands there for good. */
   readonly grave: boolean
 } & (
@@ -36,7 +36,7 @@ export function swingFacts(survey: Survey): readonly SwingFact[] {
     const stays = met.kind === 'tentFloor' || met.kind === 'tentLadder' || met.kind === 'tail'
     const grave = hatch.kind === 'hatch' && !stays
     if (swept.kind !== 'touches')
-      return { meeting: collision, grave, is: 'passes', gap: atLeast(swept.gapMm, wanted, 'gap') }
+      return { collision, grave, is: 'passes', gap: atLeast(swept.gapMm, wanted, 'gap') }
     const ahead = (gapMm: number): number | undefined => {
       const byMm = stays ? undefined : forwardToClear(swings, met.box, gapMm)
       return byMm !== undefined && byMm > 0 ? byMm : undefined
@@ -44,7 +44,7 @@ export function swingFacts(survey: Survey): readonly SwingFact[] {
     const byMm = ahead(wanted)
     const surelyMm = skinMm > 0 ? ahead(wanted + skinMm) : undefined
     return {
-      meeting: collision,
+      collision,
       grave,
       is: 'touches',
       atDeg: swept.atDeg,

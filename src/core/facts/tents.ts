@@ -12,7 +12,7 @@ interface TentFacts {
   readonly side: Side
   readonly opens: NonNullable<Gear['opens']>
   /** How far its floor stands over the ground, against what its ladder spans. */
-  readonly ladder: { readonly held: Compared; readonly fromMm: number; readonly toMm: number } | undefined
+  readonly ladder: { readonly compared: Compared; readonly fromMm: number; readonly toMm: number } | undefined
   /** What it opens into, brings its ladder down on, or passes closely. */
   readonly meets: readonly {
     readonly other: ThingAt
@@ -56,7 +56,7 @@ function factsOf(survey: Survey, thing: ThingAt): TentFacts | undefined {
     thing,
     side,
     opens,
-    ladder: drop && { held: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
+    ladder: drop && { compared: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
     meets: others.flatMap((other): TentFacts['meets'] => {
       const floorMm = distanceMm(opened.floor, other.box)
       if (overlap(opened.floor, other.box)) return [{ other, with: 'floor', floorMm }]

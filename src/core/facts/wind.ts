@@ -9,7 +9,7 @@ import { atMost, fails, type Compared } from './comparison'
 interface LiftedByWind {
   readonly id: string
   readonly name: string
-  readonly held: Compared
+  readonly compared: Compared
 }
 
 /** Whether something besides its weight holds a thing down: a mount of its own, or straps on the plan. */
@@ -25,6 +25,6 @@ export function liftedByWind(survey: Survey): readonly LiftedByWind[] {
   return survey.motion.wind().items.flatMap(({ id, name, thing, liftN }): LiftedByWind[] => {
     if (!thing || isHeld(thing)) return []
     const compared = atMost(liftN.to, weights.get(thing) ?? 0, 'exact')
-    return fails(compared) ? [{ id, name, held: compared }] : []
+    return fails(compared) ? [{ id, name, compared }] : []
   })
 }

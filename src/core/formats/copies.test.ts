@@ -113,7 +113,7 @@ describe('two copies of a job that meet', () => {
   })
 })
 
-describe('a parcel', () => {
+describe('a job bundle', () => {
   const bundle = {
     madeAt: AT,
     by: 'Tablet',

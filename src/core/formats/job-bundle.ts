@@ -21,7 +21,7 @@ export interface JobBundle {
 
 const FORMAT = 'ypsos-parcel'
 const VERSION = 2
-const parcelShape = {
+const bundleShape = {
   format: z.literal(FORMAT),
   madeAt: z.iso.datetime(),
   by: z.optional(z.string().check(z.maxLength(80))),
@@ -30,10 +30,10 @@ const parcelShape = {
   events: z.array(logEventSchema).check(z.maxLength(20_000)),
   pictures: z.record(z.string().check(z.minLength(1), z.maxLength(80)), pictureSchema),
 }
-const parcelSchema = z.discriminatedUnion('version', [
+const bundleSchema = z.discriminatedUnion('version', [
   // Parcels made before they had a check sum.
-  z.strictObject({ ...parcelShape, version: z.literal(1) }),
-  z.strictObject({ ...parcelShape, version: z.literal(VERSION), sha256: sha256Schema }),
+  z.strictObject({ ...bundleShape, version: z.literal(1) }),
+  z.strictObject({ ...bundleShape, version: z.literal(VERSION), sha256: sha256Schema }),
 ])
 
 type ReadJobBundle =
@@ -47,7 +47,7 @@ type ReadJobBundle =
 
 const filed = (bundle: JobBundle) => ({ format: FORMAT, version: VERSION, ...bundle })
 
-/** The text that a parcel's check sum is taken of. */
+/** The text that a bundle's check sum is taken of. */
 export const checkedBundle = (bundle: JobBundle): string => JSON.stringify(filed(bundle))
 
 /** The text of a job bundle file, with the SHA-256 of its content in hexadecimal. */
@@ -75,7 +75,7 @@ function withoutSum(raw: unknown): string {
 export function readBundle(raw: unknown): ReadJobBundle {
   const shut = unopened(raw, 'job bundle', VERSION)
   if (shut) return { ok: false, problems: [shut] }
-  const read = parcelSchema.safeParse(raw)
+  const read = bundleSchema.safeParse(raw)
   if (!read.success) return { ok: false, problems: fieldMessages(read.error) }
   const { madeAt, by, steps, events, pictures } = read.data
   const plan = readPlan(read.data.plan)

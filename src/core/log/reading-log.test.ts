@@ -5,7 +5,7 @@ import { events, someEvents } from './events.testing'
 import { replay } from './replay'
 import { united } from './sequence'
 import { replacedBy, replacements } from './subject'
-import { importedEvents } from './take-in'
+import { previewLogImport } from './import-preview'
 import { visitsOf, visitWords } from './visits'
 
 const car = ({ vehicleId }: LogEvent) => vehicleId
@@ -66,14 +66,14 @@ describe('a visit', () => {
 describe('taking a log in', () => {
   it('says what is new, what is here, and what differs and stays as it is', () => {
     const [one, two] = someEvents
-    const found = importedEvents([one!, two!], [one!, { ...two!, note: 'other' }, pull('x', 6)], car)
+    const found = previewLogImport([one!, two!], [one!, { ...two!, note: 'other' }, pull('x', 6)], car)
     expect(found.fresh.map(({ id }) => id)).toEqual(['x'])
     expect(found.known).toBe(1)
     expect(found.differing.map(({ id }) => id)).toEqual([two!.id])
     expect(found.byCar).toEqual(new Map([['estate', 1]]))
     // The order of its fields is no difference, and an entry twice in a file is one.
     const turnedAbout = Object.fromEntries(Object.entries(one!).reverse()) as unknown as LogEvent
-    expect(importedEvents([one!], [turnedAbout, turnedAbout], car)).toMatchObject({ known: 1, fresh: [] })
+    expect(previewLogImport([one!], [turnedAbout, turnedAbout], car)).toMatchObject({ known: 1, fresh: [] })
   })
 
   it('twice is taking it in once, whichever of two was here first', () => {
@@ -81,10 +81,10 @@ describe('taking a log in', () => {
       fc.property(events, events, (a, b) => {
         const marked = b.map((event) => ({ ...event, id: `b${event.id}` }))
         const after = (here: readonly LogEvent[], given: readonly LogEvent[]) =>
-          united(here, importedEvents(here, given, car).fresh)
+          united(here, previewLogImport(here, given, car).fresh)
         const [one, other] = [after(a, marked), after(marked, a)]
         expect(new Set(one.map(({ id }) => id))).toEqual(new Set(other.map(({ id }) => id)))
-        expect(importedEvents(one, marked, car).fresh).toEqual([])
+        expect(previewLogImport(one, marked, car).fresh).toEqual([])
         expect(after(one, marked)).toEqual(one)
       }),
     )

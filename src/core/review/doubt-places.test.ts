@@ -255,8 +255,8 @@ describe('a Stop that a length may clear', () => {
       known: { 'ranges.0.fromMm': { by: 'start' as const }, 'ranges.0.toMm': { by: 'start' as const } },
     }
     const { notchesXMm: _, ...free } = notched
-    const seats = (held: typeof free) =>
-      findings(planOf(vehicleWith(ROOF, [held]), [rack]), 'bar-seat').map(({ severity }) => severity)
+    const seats = (compared: typeof free) =>
+      findings(planOf(vehicleWith(ROOF, [compared]), [rack]), 'bar-seat').map(({ severity }) => severity)
     expect(seats(notched)).toEqual(['clear', 'clear'])
     expect(seats(free)).toEqual(['findOut', 'findOut'])
   })

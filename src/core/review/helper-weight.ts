@@ -66,20 +66,20 @@ export function* helperWeight(survey: Survey, at: GateAt): Iterable<FindingDraft
   }
   const weighed = helperHeld(survey, at, helper)
   if (!weighed) return
-  const { held, hangs } = weighed
+  const { compared, hangs } = weighed
   yield {
     ...common,
-    severity: hangs ? 'findOut' : verdictOf(held, 'stop'),
+    severity: hangs ? 'findOut' : verdictOf(compared, 'stop'),
     ...(hangs ? { ask: { where: 'scale', label, target: { open: 'measuring' } } as const } : {}),
-    measured: kg(held.measure),
-    limit: kg(held.limit),
-    margin: kg(spareOf(held)),
+    measured: kg(compared.measure),
+    limit: kg(compared.limit),
+    margin: kg(spareOf(compared)),
     sentence: [
       `${label}: `,
       ...soWeighs(helper),
       '; this helper weighs ',
-      kg(held.measure),
-      ...marginWords(held, kg),
+      kg(compared.measure),
+      ...marginWords(compared, kg),
       ...(hangs ? [' The verdict depends on the helper’s weight. Weigh the helper.'] : []),
     ],
   }

@@ -107,13 +107,13 @@ export function cellFinding(
     subject: { layerId: layer.id, placementIds: layer.placementIds },
     measured: kg(counted),
     sentence,
-    ...(concerns && { concerns }),
   }
   // Most findings are of links: what they do not say is not put together and taken apart again.
-  if (limit.kind === 'missing') return ask ? { ...draft, ask } : draft
-  const heldTo = comparison?.limit ?? limit.kg
-  const held = { limit: kg(heldTo), margin: kg(heldTo - counted) }
-  return ask ? Object.assign(draft, held, { ask }) : Object.assign(draft, held)
+  if (concerns) Object.assign(draft, { concerns })
+  if (ask) Object.assign(draft, { ask })
+  if (limit.kind === 'missing') return draft
+  const limitKg = comparison?.limit ?? limit.kg
+  return Object.assign(draft, { limit: kg(limitKg), margin: kg(limitKg - counted) })
 }
 
 /** Whether a link holds whatever single fact is at the end of what it may be; what depends on one has the word elsewhere. */

@@ -7,8 +7,8 @@ import { kg, mm, phraseText } from '../units/phrase'
 import { marginWords } from './margin-words'
 
 const US = { show: 'us', denominator: 16 } as const
-const words = (held: Parameters<typeof marginWords>[0], choice?: typeof US) =>
-  phraseText(marginWords(held), choice)
+const words = (compared: Parameters<typeof marginWords>[0], choice?: typeof US) =>
+  phraseText(marginWords(compared), choice)
 
 describe('what is to spare or missing', () => {
   it('is told to the tenth, and as an exact fit where it is one', () => {
@@ -34,10 +34,10 @@ describe('what is to spare or missing', () => {
         fc.boolean(),
         fc.boolean(),
         (measure, limit, most, us) => {
-          const held = (most ? atMost : atLeast)(measure, limit)
-          const text = words(held, us ? US : undefined)
+          const compared = (most ? atMost : atLeast)(measure, limit)
+          const text = words(compared, us ? US : undefined)
           if (text.includes('nothing')) {
-            expect(Math.abs(overBy(held))).toBeLessThan(0.1)
+            expect(Math.abs(overBy(compared))).toBeLessThan(0.1)
             return
           }
           const parsed = parseQuantity(
@@ -47,12 +47,12 @@ describe('what is to spare or missing', () => {
           )
           if (!parsed.ok) throw new Error(text)
           const step = us ? 25.4 / 16 : 0.1
-          if (fails(held)) {
-            expect(parsed.value).toBeGreaterThanOrEqual(overBy(held) - 1e-3)
-            expect(parsed.value).toBeLessThan(overBy(held) + step + 1e-3)
+          if (fails(compared)) {
+            expect(parsed.value).toBeGreaterThanOrEqual(overBy(compared) - 1e-3)
+            expect(parsed.value).toBeLessThan(overBy(compared) + step + 1e-3)
           } else {
-            expect(parsed.value).toBeLessThanOrEqual(Math.max(0, spareOf(held)) + 1e-3)
-            expect(parsed.value).toBeGreaterThan(spareOf(held) - step - 1e-3)
+            expect(parsed.value).toBeLessThanOrEqual(Math.max(0, spareOf(compared)) + 1e-3)
+            expect(parsed.value).toBeGreaterThan(spareOf(compared) - step - 1e-3)
           }
         },
       ),

@@ -5,16 +5,16 @@ import { mm, missing, toSpare, type Amount, type Phrase } from '../units/phrase'
 const NOTHING = 0.05
 
 /** How much is left to a limit, or by how much it is missed, where a sentence has said both. */
-export function marginPhrase(held: Compared, amount: (value: number) => Amount = mm): Phrase {
-  if (fails(held))
-    return [missing(amount(overBy(held))), held.direction === 'atLeast' ? ' short' : ' too much']
-  const left = spareOf(held)
+export function marginPhrase(compared: Compared, amount: (value: number) => Amount = mm): Phrase {
+  if (fails(compared))
+    return [missing(amount(overBy(compared))), compared.direction === 'atLeast' ? ' short' : ' too much']
+  const left = spareOf(compared)
   return left < NOTHING ? ['nothing to spare'] : [toSpare(amount(left)), ' to spare']
 }
 
 /** The same as the end of that sentence. */
-export const marginWords = (held: Compared, amount: (value: number) => Amount = mm): Phrase => [
+export const marginWords = (compared: Compared, amount: (value: number) => Amount = mm): Phrase => [
   '; ',
-  ...marginPhrase(held, amount),
+  ...marginPhrase(compared, amount),
   '.',
 ]

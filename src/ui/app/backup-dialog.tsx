@@ -173,7 +173,7 @@ export function BackupDialog({ onClose }: { onClose: () => void }) {
       )}
       <div role="status">
         {state.at === 'reading' && (
-          <p className="mt-3">Reading {state.name}and comparing it with this browser.</p>
+          <p className="mt-3">Reading {state.name} and comparing it with this browser.</p>
         )}
         {state.at === 'looked' && !looked && <p className="mt-3">Comparing it with this browser.</p>}
       </div>

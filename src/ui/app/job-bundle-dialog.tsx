@@ -1,5 +1,5 @@
 'use client'
-import { carOf, type Disagreement, disagreements, type LogEvent, importedEvents } from '@/core/api/fit'
+import { carOf, type Disagreement, disagreements, type LogEvent, previewLogImport } from '@/core/api/fit'
 import { changesBetween, clashWords } from '@/core/api/plan'
 import {
   type Copy,
@@ -23,7 +23,7 @@ import { addLastWords, type Holds, LogDisagreements } from './log-disagreements'
 import { Modal } from '@/ui/kit/modal'
 import { whenWords } from '@/ui/kit/day-words'
 
-/** What is here of a parcel's job, and how the two stand to each other. */
+/** What is here of a job bundle's job, and how the two stand to each other. */
 interface Looked {
   readonly mine: SavedCopy | undefined
   readonly comparison: CopyComparison | { readonly at: 'new'; readonly after: Copy }
@@ -50,7 +50,7 @@ async function look(bundle: JobBundle): Promise<Looked> {
   if (usePlan.getState().plan?.id === plan.id) await usePlan.getState().saveNow()
   const [mine, { events }] = await Promise.all([loadCopy(plan.id), loadCarLogs(whoseIn(bundle.events))])
   const cars = new Map([[plan.id, plan.car.id]])
-  const { fresh, differing, byCar } = importedEvents(events, bundle.events, (event) => carOf(event, cars))
+  const { fresh, differing, byCar } = previewLogImport(events, bundle.events, (event) => carOf(event, cars))
   const theirs: Copy = { plan, steps: bundle.steps }
   return {
     mine,
@@ -185,7 +185,7 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
               </p>
             ))}
             <LogDisagreements
-              conflict={looked.conflict}
+              conflicts={looked.conflict}
               chosen={chosen}
               onChoose={(subject, holds) => setChosen((before) => new Map(before).set(subject, holds))}
             />

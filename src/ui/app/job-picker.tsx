@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { TextBox } from '@/ui/kit/field'
-import { foundByName } from '@/ui/kit/palette-search'
+import { searchPalette } from '@/ui/kit/palette-search'
 
 /** A job by its name, as it stands in a list. */
 export interface NamedJob {
@@ -25,7 +25,7 @@ export function JobPicker({
   readonly onPick: (id: string) => void
 }) {
   const [typed, setTyped] = useState('')
-  const found = foundByName(jobs, typed)
+  const found = searchPalette(jobs, typed)
   const current = jobs.find(({ id }) => id === chosen)
   const listed = found.filter(({ id }) => id !== chosen).slice(0, MOST_SHOWN)
   const more = found.length - listed.length - (found.some(({ id }) => id === chosen) ? 1 : 0)

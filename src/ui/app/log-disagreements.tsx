@@ -9,10 +9,10 @@ export type Holds = 'here' | 'there'
 
 /** Writes what was chosen once more, as the last word on it. */
 export async function addLastWords(
-  conflict: readonly Disagreement[],
+  conflicts: readonly Disagreement[],
   chosen: ReadonlyMap<string, Holds>,
 ): Promise<void> {
-  for (const each of conflict) {
+  for (const each of conflicts) {
     const holds = chosen.get(each.subject)
     if (holds === undefined) continue
     const {
@@ -34,19 +34,19 @@ const entryText = (event: LogEvent): string =>
 
 /** Where two devices said otherwise of one thing: which holds is asked, one by one. */
 export function LogDisagreements({
-  conflict,
+  conflicts,
   chosen,
   onChoose,
 }: {
-  conflict: readonly Disagreement[]
+  conflicts: readonly Disagreement[]
   chosen: ReadonlyMap<string, Holds>
   onChoose: (subject: string, holds: Holds) => void
 }) {
-  if (conflict.length === 0) return null
+  if (conflicts.length === 0) return null
   return (
     <section aria-label="Conflicting log entries" className="my-2 grid gap-2">
       <h3 className="text-body">Conflicting log entries: choose one of each</h3>
-      {conflict.map(({ subject, here, there }) => (
+      {conflicts.map(({ subject, here, there }) => (
         <Choice<Holds>
           key={subject}
           label={`${EVENT_WORD[here.kind]}: ${eventText(here)} here, ${eventText(there)} there`}

@@ -5,7 +5,7 @@ import { ParsedField } from '@/ui/kit/parsed-field'
 import { readNames, readNumber, readNumbers } from '@/ui/kit/typed-list'
 
 /** How the shop works in the bay: tightening, thread security, passes, test drives, when to come back, strips. */
-export function BayRulesFields({ bay, onChange }: { bay: BayRules; onChange: (bay: BayRules) => void }) {
+export function FittingRulesFields({ bay, onChange }: { bay: BayRules; onChange: (bay: BayRules) => void }) {
   const set = (patch: Partial<BayRules>) => onChange({ ...bay, ...patch })
   const figure = (
     label: string,

@@ -12,7 +12,7 @@ import {
 } from '@/core/api/plan'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
-import { BayRulesFields } from './fitting-rules-fields'
+import { FittingRulesFields } from './fitting-rules-fields'
 import { refused } from '@/ui/state/plan-store'
 
 const FACTORS: readonly (readonly [string, number])[] = [
@@ -145,7 +145,7 @@ export function HouseRulesFields({
         ['evenShare', 'Mind it'],
         ['totalOnly', 'Look at the total only'],
       ])}
-      <BayRulesFields bay={bayRulesOf(rules)} onChange={(bay) => set({ bay })} />
+      <FittingRulesFields bay={bayRulesOf(rules)} onChange={(bay) => set({ bay })} />
       {GAPS.map(([gap, label]) => (
         <QuantityField
           key={gap}

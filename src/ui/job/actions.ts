@@ -252,7 +252,7 @@ export const actionsByName = (
   })
 
 /** The two keys of Fit, as a foot switch or a keyboard with dirty gloves has them. */
-export const BAY_KEYS = {
+export const FIT_KEYS = {
   done: { on: ['ArrowRight', 'PageDown', ' '], listed: ['Space, →, Page down', 'Fit: this step is done'] },
   back: { on: ['ArrowLeft', 'PageUp'], listed: ['←, Page up', 'Fit: the step before'] },
 } as const satisfies Record<string, { on: readonly string[]; listed: readonly [string, string] }>
@@ -260,7 +260,7 @@ export const BAY_KEYS = {
 /** The lines of the list of keys. */
 export const KEY_LINES = [
   ...ACTIONS.flatMap(({ listed }) => (listed ? [listed] : [])),
-  ...Object.values(BAY_KEYS).map(({ listed }) => listed),
+  ...Object.values(FIT_KEYS).map(({ listed }) => listed),
 ]
 
 const typing = (target: EventTarget | null): boolean =>

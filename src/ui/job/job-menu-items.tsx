@@ -50,8 +50,8 @@ function TakeAlong({ plan }: { plan: Plan }) {
   const close = useCloseMenu()
   const [reason, setReason] = useState<string>()
   const take = async () => {
-    const { downloadParcel } = await import('@/ui/app/download-bundle')
-    const why = await downloadParcel(plan.id)
+    const { downloadBundle } = await import('@/ui/app/download-bundle')
+    const why = await downloadBundle(plan.id)
     setReason(why)
     if (why === undefined) close()
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foundByName } from './palette-search'
+import { searchPalette } from './palette-search'
 
 const cars = [
   'Estate, raised rails · F0417 · Sea-boat school',
@@ -9,14 +9,14 @@ const cars = [
 
 describe('finding a car', () => {
   it('takes words in any order, however a plate is spaced or cased', () => {
-    expect(foundByName(cars, 'school estate')).toEqual([cars[0]])
-    expect(foundByName(cars, 'kl 22b')).toEqual([cars[1]])
-    expect(foundByName(cars, 'kl-22 b')).toEqual([cars[1]])
-    expect(foundByName(cars, 'VAN')).toEqual([cars[1], cars[2]])
+    expect(searchPalette(cars, 'school estate')).toEqual([cars[0]])
+    expect(searchPalette(cars, 'kl 22b')).toEqual([cars[1]])
+    expect(searchPalette(cars, 'kl-22 b')).toEqual([cars[1]])
+    expect(searchPalette(cars, 'VAN')).toEqual([cars[1], cars[2]])
   })
   it('shows all in their order where nothing or only punctuation is typed', () => {
-    expect(foundByName(cars, '')).toEqual(cars)
-    expect(foundByName(cars, ' · ')).toEqual(cars)
+    expect(searchPalette(cars, '')).toEqual(cars)
+    expect(searchPalette(cars, ' · ')).toEqual(cars)
   })
 })
 
@@ -26,7 +26,7 @@ const JOBS = ['Yard van, 0431', 'Ridge camp, tent for two', 'Wide box under the 
 }))
 
 it('finds a job by parts of the words of its name, in any order, and by its number', () => {
-  const found = (typed: string) => foundByName(JOBS, typed).map(({ id }) => id)
+  const found = (typed: string) => searchPalette(JOBS, typed).map(({ id }) => id)
   expect(found('')).toEqual(['0', '1', '2'])
   expect(found('tent ridge')).toEqual(['1'])
   expect(found('0431')).toEqual(['0'])

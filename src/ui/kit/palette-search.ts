@@ -1,7 +1,7 @@
 const plain = (words: string) => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')
 
 /** Those whose name has every word that was typed, in their order; a plate reads the same however it is spaced. */
-export function foundByName<T extends { readonly name: string }>(
+export function searchPalette<T extends { readonly name: string }>(
   all: readonly T[],
   typed: string,
 ): readonly T[] {

@@ -20,7 +20,7 @@ export function Section({
       aria-labelledby={id}
       className={`border-base-content mt-[0.8rem] min-w-0 border-t pt-[0.8rem] pb-[0.6rem] ${className}`}
     >
-      <Heading id={id} className="text-head">
+      <Heading id={id} className="mb-1 text-head">
         {title}
       </Heading>
       {children}

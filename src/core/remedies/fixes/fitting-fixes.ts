@@ -46,8 +46,8 @@ const linesPlanned = ofThing((_, { gear, placement }) => [
 
 function mountMatchFixes(survey: Survey, thing: ThingAt, _: Finding, stock: RemedyStock): Candidate[] {
   const low = thing.gear.name
-  const held = heldAt(survey, thing)
-  const worst = held[0]
+  const compared = heldAt(survey, thing)
+  const worst = compared[0]
   const off = takeOffFix(survey, thing)
   if (!worst) return [off]
   const small = worst.match.kind === 'doesNot' ? worst.match.short : undefined

@@ -150,7 +150,7 @@ function sideOverhangFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Re
   const worst = sideOverhangOf(survey, thing)
   if (!worst || thing.placement.host.on !== 'bars') return []
   const { barIds } = thing.placement.host
-  const needed = worst.at.bar.lengthMm + 2 * overBy(worst.held)
+  const needed = worst.at.bar.lengthMm + 2 * overBy(worst.compared)
   return [
     ...moved(survey, thing, 0, -(thing.box.y0 + thing.box.y1)),
     ...longerBars(survey, barIds, stock, ({ lengthMm }) => lengthMm >= needed - 1e-6),

@@ -40,11 +40,11 @@ function hatchFixes(survey: Survey, finding: Finding): Candidate[] {
 function sunroofFixes(survey: Survey, finding: Finding): Candidate[] {
   const collision = survey.fit.panes().find((each) => `sunroof ${aboutPane(each)}` === finding.id)
   if (!collision) return []
-  const { met, sunroof, opens: way } = collision
+  const { met, sunroof, opens } = collision
   if (!met.thing) return barsMoved(survey)
   const root = rootOf(met.thing)
   const gap = survey.plan.rules.gapsMm.sunroof
-  const end = sunroof.openingMm.toMm + (way === 'slides' ? (sunroof.slidesOutside?.travelMm ?? 0) : 0)
+  const end = sunroof.openingMm.toMm + (opens === 'slides' ? (sunroof.slidesOutside?.travelMm ?? 0) : 0)
   return [
     ...moved(survey, root, upToMm(end + gap - met.box.x0), 0),
     ...moved(survey, root, -upToMm(met.box.x1 + gap - sunroof.openingMm.fromMm), 0),

@@ -33,19 +33,19 @@ export const antenna = check({
           nearStop: { mm: Infinity },
           sentence: [`Nothing covers the ${low}.`],
         }
-      for (const { name, placementId, held } of over) {
-        const touches = fails(held)
+      for (const { name, placementId, compared } of over) {
+        const touches = fails(compared)
         yield {
           about: `${at.id} ${placementId ?? name}`,
           severity: touches ? 'stop' : 'mind',
           state: 'all',
           subject: { obstacleId: at.id, placementIds: placementId === undefined ? [] : [placementId] },
-          margin: mm(spareOf(held)),
+          margin: mm(spareOf(compared)),
           sentence: touches
-            ? [`${name} touches the ${low}: it stands `, missing(mm(overBy(held))), ' into it.']
+            ? [`${name} touches the ${low}: it stands `, missing(mm(overBy(compared))), ' into it.']
             : [
                 `${name} lies over the ${low} with `,
-                toSpare(mm(spareOf(held))),
+                toSpare(mm(spareOf(compared))),
                 ' between: reception and position may suffer. Test them.',
               ],
         }

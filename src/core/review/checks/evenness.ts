@@ -32,25 +32,25 @@ export const evenness = check({
   nothing: 'No loaded feet have a set rating.',
   *run(survey) {
     if (survey.plan.rules.uneven === 'totalOnly') return
-    for (const { share, stands: at, held } of evenShares(survey)) {
+    for (const { share, evenness: at, compared } of evenShares(survey)) {
       const { cell, corner } = share
-      const over = fails(held)
+      const over = fails(compared)
       yield {
         about: `${cell.layer.id} ${cell.state}`,
         severity: over ? 'mind' : 'clear',
         state: cell.state,
         subject: { rackId: at.rack.rack.id, layerId: cell.layer.id, placementIds: [] },
-        measured: kg(held.measure),
-        limit: kg(held.limit),
-        margin: kg(spareOf(held)),
+        measured: kg(compared.measure),
+        limit: kg(compared.limit),
+        margin: kg(spareOf(compared)),
         sentence: over
           ? [
               `${cell.layer.name}: ${corner} bears `,
-              kg(held.measure),
+              kg(compared.measure),
               ` ${IN_STATE[cell.state]}, over its even share of `,
-              kg(held.limit),
+              kg(compared.limit),
               '; ',
-              ...marginPhrase(held, kg),
+              ...marginPhrase(compared, kg),
               '. The load stands ',
               ...standsPhrase(at),
               '; its middle is ',
@@ -59,11 +59,11 @@ export const evenness = check({
             ]
           : [
               `${cell.layer.name}: ${corner} bears most ${IN_STATE[cell.state]}, `,
-              kg(held.measure),
+              kg(compared.measure),
               ' of its even share of ',
-              kg(held.limit),
+              kg(compared.limit),
               ', ',
-              ...marginPhrase(held, kg),
+              ...marginPhrase(compared, kg),
               '; ',
               ...standsPhrase(at),
               '.',

@@ -105,20 +105,20 @@ function* conflictingWeights(survey: Survey): Iterable<FindingDraft> {
 function* sheetOf(rack: RackAt): Iterable<FindingDraft> {
   const conflicts = sheetAgainstPoints(rack)
   if (!conflicts) return
-  const { fromMm, toMm, held } = conflicts
+  const { fromMm, toMm, compared } = conflicts
   yield {
     about: `spread ${rack.rack.id}`,
     severity: 'findOut',
     state: 'all',
     subject: { placementIds: [], rackId: rack.rack.id },
-    measured: mm(held.measure),
-    limit: mm(held.limit),
+    measured: mm(compared.measure),
+    limit: mm(compared.limit),
     sentence: [
       `${rack.rack.name}: its fit sheet wants a spread of `,
       mm(fromMm),
       ...(fromMm === toMm ? [] : [' to ', mm(toMm)]),
       ', and the vehicle’s points are ',
-      mm(held.measure),
+      mm(compared.measure),
       ' apart. Both cannot be right: measure the points, and check that the row is for this vehicle. The points are in use.',
     ],
     ask: {
@@ -155,9 +155,9 @@ export const figuresDisagree = check({
       if (result) yield* weightsOf(cell, result)
       const conflicts = conflictingFiguresOf(cell)
       if (!conflicts) continue
-      const { all, held } = conflicts
+      const { all, compared } = conflicts
       const { owner, name, role } = cell.layer
-      const turns = fails(held)
+      const turns = fails(compared)
       yield cellFinding(
         turns ? 'findOut' : 'mind',
         cell,

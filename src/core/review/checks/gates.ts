@@ -159,8 +159,8 @@ function underDoubt(at: GateAt, draft: FindingDraft, { plan }: Survey): FindingD
 
 function impliedFinding(implied: Implied, placementIds: readonly string[]): FindingDraft {
   const { of, gate, other, ownMm, valueMm, plusFromMm, plusToMm, why } = implied
-  const held = impliedHeld(implied)
-  const agrees = !fails(held)
+  const compared = impliedHeld(implied)
+  const agrees = !fails(compared)
   return {
     about: `${of.id} ${gate.id} against ${other.id}`,
     severity: agrees ? 'clear' : 'findOut',
@@ -183,8 +183,8 @@ function impliedFinding(implied: Implied, placementIds: readonly string[]): Find
         ? ['.']
         : [
             ', ',
-            missing(mm(overBy(held))),
-            held.direction === 'atLeast' ? ' too little' : ' too much',
+            missing(mm(overBy(compared))),
+            compared.direction === 'atLeast' ? ' too little' : ' too much',
             '. Measure both again.',
           ]),
     ],

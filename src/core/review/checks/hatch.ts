@@ -23,7 +23,7 @@ const MET_AS: Readonly<Record<SwingCollision['met']['kind'], string>> = {
 
 const nameOf = ({ met }: SwingCollision) => `${met.name}${MET_AS[met.kind]}`
 
-function touching({ meeting: collision, atDeg, byMm, surelyMm }: Touch): Phrase {
+function touching({ collision, atDeg, byMm, surelyMm }: Touch): Phrase {
   const { hatch: panel, met } = collision
   return [
     `${panel.name} touches ${nameOf(collision)}`,
@@ -64,7 +64,7 @@ export const hatch = check({
   nothing: 'Nothing on the plan shares width with a described hatch or tailgate.',
   *run(survey) {
     for (const fact of swingFacts(survey)) {
-      const { meeting: collision, grave } = fact
+      const { collision, grave } = fact
       const { met, hatch: panel } = collision
       const common = {
         about: aboutSwing(collision),

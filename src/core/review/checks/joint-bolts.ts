@@ -20,15 +20,15 @@ export const jointBolts = check({
   turnedBy: {},
   nothing: 'No joint of a rack states the stack of its bolt.',
   *run(survey) {
-    for (const { rack, part, joint, index, at, neededMm, standardMm, held } of jointBoltsOf(survey)) {
+    for (const { rack, part, joint, index, at, neededMm, standardMm, compared } of jointBoltsOf(survey)) {
       const name = `${part.name}, ${joint.name ?? joint.thread}`
       yield {
         about: `${part.id} ${index}`,
-        severity: held ? verdictOf(held, 'stop') : 'findOut',
+        severity: compared ? verdictOf(compared, 'stop') : 'findOut',
         state: 'all',
         subject: { placementIds: [], rackId: rack.id, partId: part.id },
-        ...(held
-          ? { measured: mm(held.measure), limit: mm(held.limit), margin: mm(spareOf(held)) }
+        ...(compared
+          ? { measured: mm(compared.measure), limit: mm(compared.limit), margin: mm(spareOf(compared)) }
           : {
               ask: {
                 where: 'tape',
@@ -42,8 +42,8 @@ export const jointBolts = check({
           ...(standardMm === undefined
             ? ['; no standard bolt is so long']
             : ['; the next standard length is ', mm(standardMm)]),
-          ...(held
-            ? ['; the sheet’s bolt is ', mm(held.measure), ...marginWords(held)]
+          ...(compared
+            ? ['; the sheet’s bolt is ', mm(compared.measure), ...marginWords(compared)]
             : ['. Nobody has said yet how long its bolt is.']),
         ],
       }

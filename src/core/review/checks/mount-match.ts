@@ -118,8 +118,8 @@ export const mountMatch = check({
   nothing: 'Nothing is mounted.',
   *run(survey) {
     for (const thing of survey.things) {
-      const held = heldAt(survey, thing)
-      const [worst] = held
+      const compared = heldAt(survey, thing)
+      const [worst] = compared
       if (!worst) continue
       const { match } = worst
       const common = {

@@ -23,9 +23,9 @@ export const noseUp = check({
   turnedBy: {},
   nothing: 'No long load runs ahead of its front bar.',
   *run(survey) {
-    for (const { nose, held, loose } of longNoses(survey)) {
+    for (const { nose, compared, loose } of longNoses(survey)) {
       const { thing, upNm, holdsNm, aheadMm } = nose
-      const lifts = loose || fails(held)
+      const lifts = loose || fails(compared)
       const tied = thing.placement.lines?.bow ?? false
       const { name } = thing.gear
       yield {
@@ -35,7 +35,7 @@ export const noseUp = check({
         subject: { placementIds: [thing.placement.id] },
         measured: newtonMetre(upNm),
         limit: newtonMetre(holdsNm),
-        margin: newtonMetre(spareOf(held)),
+        margin: newtonMetre(spareOf(compared)),
         sentence: [
           `${name} runs `,
           mm(aheadMm),
@@ -46,7 +46,7 @@ export const noseUp = check({
           ' (rough) against ',
           newtonMetre(holdsNm),
           ', ',
-          ...marginPhrase(held, newtonMetre),
+          ...marginPhrase(compared, newtonMetre),
           lifts ? (tied ? '. The bow line takes the rest.' : '. It wants a bow line.') : '.',
         ],
       }

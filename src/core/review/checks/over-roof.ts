@@ -22,16 +22,16 @@ export const overRoof = check({
   },
   nothing: 'Nothing stands over the roof.',
   *run(survey) {
-    for (const { at, name, held } of barsIn(survey))
+    for (const { at, name, compared } of barsIn(survey))
       yield {
         about: `${at.bar.id} ${name}`,
         severity: 'stop',
         state: 'all',
         subject: { placementIds: [], barId: at.bar.id, rackId: at.rack.id },
-        margin: mm(spareOf(held)),
+        margin: mm(spareOf(compared)),
         sentence: [
           `${at.bar.name} stands in ${name}: its underside is `,
-          missing(mm(overBy(held))),
+          missing(mm(overBy(compared))),
           ' too low.',
         ],
       }

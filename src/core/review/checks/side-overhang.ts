@@ -29,22 +29,22 @@ export const sideOverhang = check({
     for (const thing of survey.things) {
       const worst = sideOverhangOf(survey, thing)
       if (!worst) continue
-      const { at, side, held } = worst
+      const { at, side, compared } = worst
       const from = at.rack.footWidthMm === undefined ? 'the foot’s centre' : 'the foot’s edge'
       yield {
         about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id], barId: at.bar.id },
-        measured: mm(held.measure),
-        limit: mm(held.limit),
-        margin: mm(spareOf(held)),
-        severity: verdictOf(held, 'stop'),
+        measured: mm(compared.measure),
+        limit: mm(compared.limit),
+        margin: mm(spareOf(compared)),
+        severity: verdictOf(compared, 'stop'),
         sentence: [
           `${at.bar.name} runs `,
-          mm(held.measure),
+          mm(compared.measure),
           ` past its foot on the ${side}, from ${from} to inside the cap; ${thing.gear.name} needs `,
-          mm(held.limit),
-          ...marginWords(held),
+          mm(compared.limit),
+          ...marginWords(compared),
         ],
       }
     }

@@ -23,7 +23,7 @@ export const sleepers = check({
   *run(survey) {
     const corner = (footIndex: number) => survey.feet[footIndex]?.corner ?? ''
     for (const { rack, most, least, bears, presses, toStopShare } of sleptOn(survey)) {
-      const over = bears !== undefined && fails(bears.held)
+      const over = bears !== undefined && fails(bears.compared)
       const lifts = fails(presses)
       yield {
         about: rack.rack.id,
@@ -31,7 +31,7 @@ export const sleepers = check({
         state: 'parked',
         subject: { rackId: rack.rack.id, placementIds: [] },
         measured: kg(most.mostKg),
-        ...(bears ? { limit: kg(bears.held.limit), margin: kg(spareOf(bears.held)) } : {}),
+        ...(bears ? { limit: kg(bears.compared.limit), margin: kg(spareOf(bears.compared)) } : {}),
         nearStop: { share: toStopShare },
         sentence: [
           `${rack.rack.name}: wherever people lie, ${corner(most.footIndex)} bears up to `,
@@ -42,9 +42,9 @@ export const sleepers = check({
           ...(bears
             ? [
                 `, ${over ? 'over' : 'of'} the `,
-                kg(bears.held.limit),
+                kg(bears.compared.limit),
                 ` each of ${bears.figure.cell.layer.name}, `,
-                ...marginPhrase(bears.held, kg),
+                ...marginPhrase(bears.compared, kg),
               ]
             : []),
           ...(lifts ? [`; ${corner(least.footIndex)} may lift by `, kg(-least.leastKg)] : []),

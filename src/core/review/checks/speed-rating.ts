@@ -20,21 +20,21 @@ export const speedRating = check({
   turnedBy: {},
   nothing: 'Nothing on the rack has a speed limit of its own.',
   *run(survey) {
-    for (const { key, name, state, placementIds, held } of speedFacts(survey))
+    for (const { key, name, state, placementIds, compared } of speedFacts(survey))
       yield {
         about: `${key} ${state}`,
-        severity: verdictOf(held, 'stop'),
+        severity: verdictOf(compared, 'stop'),
         state,
         subject: { placementIds },
-        measured: kmH(held.measure),
-        limit: kmH(held.limit),
-        margin: kmH(spareOf(held)),
+        measured: kmH(compared.measure),
+        limit: kmH(compared.limit),
+        margin: kmH(spareOf(compared)),
         sentence: [
           `${name}: up to `,
-          kmH(held.limit),
+          kmH(compared.limit),
           '; the plan says ',
-          kmH(held.measure),
-          ...marginWords(held, kmH),
+          kmH(compared.measure),
+          ...marginWords(compared, kmH),
         ],
       }
   },

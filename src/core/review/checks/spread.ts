@@ -34,10 +34,10 @@ function conflictFinding({ set, short, missedMm }: SpreadConflict): FindingDraft
 }
 
 /** What a thing wants of a pair of bars, and whether the vehicle could give it anything better. */
-function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): FindingDraft {
+function wantFinding({ pair, want, compared }: SpreadFact, noBetter: boolean): FindingDraft {
   const { front, rear } = pair
   const between: Phrase = [
-    mm(held.measure),
+    mm(compared.measure),
     ` between ${front.bar.name} and ${rear.bar.name}; ${want.member.name} needs `,
     ...range(want),
     ...(want.or === undefined || want.or === 0 ? [] : [', the nearest of its spreads']),
@@ -50,19 +50,19 @@ function wantFinding({ pair, want, held }: SpreadFact, noBetter: boolean): Findi
       barId: rear.bar.id,
       rackId: rear.rack.id,
     },
-    measured: mm(held.measure),
-    limit: mm(held.limit),
-    margin: mm(spareOf(held)),
-    severity: fails(held) ? 'stop' : 'clear',
-    sentence: fails(held)
+    measured: mm(compared.measure),
+    limit: mm(compared.limit),
+    margin: mm(spareOf(compared)),
+    severity: fails(compared) ? 'stop' : 'clear',
+    sentence: fails(compared)
       ? [
           ...between,
           ': ',
-          missing(mm(overBy(held))),
-          held.direction === 'atLeast' ? ' too narrow.' : ' too wide.',
+          missing(mm(overBy(compared))),
+          compared.direction === 'atLeast' ? ' too narrow.' : ' too wide.',
           ...(noBetter ? [' The vehicle allows no better.'] : []),
         ]
-      : [...between, ...marginWords(held)],
+      : [...between, ...marginWords(compared)],
   }
 }
 
@@ -88,7 +88,7 @@ export const spread = check({
   nothing: 'Nothing requires a spread.',
   *run(survey) {
     const all = spreadFacts(survey)
-    const wrong = all.filter(({ held }) => fails(held))
+    const wrong = all.filter(({ compared }) => fails(compared))
     const conflicts = spreadConflicts(survey, wrong)
     for (const fact of all) if (!wrong.includes(fact)) yield wantFinding(fact, false)
     for (const fact of wrong)

@@ -10,8 +10,8 @@ import { openingLengths } from '../length-groups'
 /** A bar whose own section is off bends further than that says: how far is tried. mm */
 const asFarAs = (mm: number) => ({ vehicle: mm, attachment: mm, obstacle: mm, rack: mm, gear: mm })
 
-export const aboutPane = ({ sunroof, opens: way, met }: PaneCollision) =>
-  `${sunroof.id} ${way} ${met.kind} ${met.id}`
+export const aboutPane = ({ sunroof, opens, met }: PaneCollision) =>
+  `${sunroof.id} ${opens} ${met.kind} ${met.id}`
 
 /** Does a sunroof tilt and slide past everything over it? mm. */
 export const sunroof = check({
@@ -55,9 +55,9 @@ export const sunroof = check({
                 target: { open: 'vehicle', at: `obstacles.${survey.plan.vehicle.obstacles.indexOf(pane)}` },
               },
       }
-    for (const { meeting: collision, gap } of paneFacts(survey)) {
-      const { sunroof: pane, opens: way, met, touchesAtDeg } = collision
-      const moving = way === 'tilts' ? 'tilting' : 'sliding'
+    for (const { collision, gap } of paneFacts(survey)) {
+      const { sunroof: pane, opens, met, touchesAtDeg } = collision
+      const moving = opens === 'tilts' ? 'tilting' : 'sliding'
       const common = {
         about: aboutPane(collision),
         state: 'all',
@@ -76,7 +76,7 @@ export const sunroof = check({
           ...common,
           severity: 'stop',
           sentence:
-            way === 'tilts'
+            opens === 'tilts'
               ? [
                   `${pane.name}, tilting, touches ${met.name}`,
                   ...(touchesAtOnce(touchesAtDeg)

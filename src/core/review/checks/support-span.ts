@@ -21,27 +21,27 @@ export const supportSpan = check({
   turnedBy: {},
   nothing: 'No long load is on the plan.',
   *run(survey) {
-    for (const { thing, lengthMm, held } of longSpans(survey)) {
-      const short = fails(held)
+    for (const { thing, lengthMm, compared } of longSpans(survey)) {
+      const short = fails(compared)
       const tied = thing.placement.lines?.bow === true && thing.placement.lines.stern
       yield {
         about: thing.placement.id,
         state: 'all',
         subject: { placementIds: [thing.placement.id] },
-        measured: mm(held.measure),
-        limit: mm(held.limit),
-        margin: mm(spareOf(held)),
+        measured: mm(compared.measure),
+        limit: mm(compared.limit),
+        margin: mm(spareOf(compared)),
         severity: short && !tied ? 'mind' : 'clear',
         sentence: [
           `${thing.gear.name} is `,
           mm(lengthMm),
           ' long and held over ',
-          mm(held.measure),
-          ` (${percentText(held.measure / lengthMm)})`,
+          mm(compared.measure),
+          ` (${percentText(compared.measure / lengthMm)})`,
           short ? ': a third of its length is ' : ', more than a third: ',
-          mm(held.limit),
+          mm(compared.limit),
           ', ',
-          ...marginPhrase(held),
+          ...marginPhrase(compared),
           short
             ? tied
               ? '; its bow and stern lines take the pitching.'

@@ -39,18 +39,18 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
     yield {
       ...common,
       about: about('ladder'),
-      severity: verdictOf(ladder.held, 'stop'),
-      measured: mm(ladder.held.measure),
-      limit: mm(ladder.held.limit),
-      margin: mm(spareOf(ladder.held)),
+      severity: verdictOf(ladder.compared, 'stop'),
+      measured: mm(ladder.compared.measure),
+      limit: mm(ladder.compared.limit),
+      margin: mm(spareOf(ladder.compared)),
       sentence: [
         `${name}’s floor stands `,
-        mm(ladder.held.measure),
+        mm(ladder.compared.measure),
         ' over the ground; its ladder spans ',
         mm(ladder.fromMm),
         ' to ',
         mm(ladder.toMm),
-        ...marginWords(ladder.held),
+        ...marginWords(ladder.compared),
       ],
     }
   for (const { other, with: by, floorMm } of meets)

@@ -38,24 +38,24 @@ export const wind = check({
   nothing: 'Nothing stands in the wind.',
   *run(survey) {
     const all = survey.motion.wind()
-    for (const { id, name, held } of liftedByWind(survey))
+    for (const { id, name, compared } of liftedByWind(survey))
       yield {
         about: id,
         severity: 'mind',
         state: 'road',
         subject: { placementIds: [id] },
-        measured: newton(held.measure),
-        limit: newton(held.limit),
-        margin: newton(spareOf(held)),
+        measured: newton(compared.measure),
+        limit: newton(compared.limit),
+        margin: newton(spareOf(compared)),
         sentence: [
           `${name}: at `,
           kmH(all.kmH),
           ' the wind may lift with up to ',
-          newton(held.measure),
+          newton(compared.measure),
           ' (rough), more than its weight of ',
-          newton(held.limit),
+          newton(compared.limit),
           ' by ',
-          missing(newton(overBy(held))),
+          missing(newton(overBy(compared))),
           '. Nothing on the plan holds it down: tie it.',
         ],
       }

@@ -32,7 +32,7 @@ import { StepDrawing } from './step-drawing'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TorqueFigure } from './torque-panel'
-import { useBayKeys } from './use-fit-keys'
+import { useFitKeys } from './use-fit-keys'
 import { hours } from './hours'
 
 /** What is said beside a step: what it waits for, how it stood, what differs. */
@@ -90,7 +90,7 @@ export function OneStep({
       )
   }
   const back = () => setLooking(Math.max(0, at - 1))
-  useBayKeys(done, back)
+  useFitKeys(done, back)
   if (!step || !primary) return null
   const old =
     step.rackId !== undefined && ['start', 'place', 'torque'].includes(step.stage)

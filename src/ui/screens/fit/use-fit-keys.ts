@@ -1,6 +1,6 @@
 'use client'
 import { useEffect } from 'react'
-import { BAY_KEYS } from '@/ui/job/actions'
+import { FIT_KEYS } from '@/ui/job/actions'
 
 const TYPES = new Set(['INPUT', 'TEXTAREA', 'SELECT'])
 const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
@@ -9,15 +9,15 @@ const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
  * Keys of a foot switch and of a keyboard with dirty gloves: space, right arrow or page down for done, left arrow or
  * page up for back. While something is typed they stay with the field; a button in focus keeps its space.
  */
-export function useBayKeys(done: () => void, back: () => void): void {
+export function useFitKeys(done: () => void, back: () => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const tag = event.target instanceof HTMLElement ? event.target.tagName : ''
       if (event.ctrlKey || event.metaKey || event.altKey || TYPES.has(tag)) return
       if (document.querySelector('dialog[open]')) return
       const on = (keys: readonly string[]) => keys.includes(event.key)
-      const forward = on(BAY_KEYS.done.on) && !(event.key === ' ' && PRESSES.has(tag))
-      const backward = on(BAY_KEYS.back.on)
+      const forward = on(FIT_KEYS.done.on) && !(event.key === ' ' && PRESSES.has(tag))
+      const backward = on(FIT_KEYS.back.on)
       if (!forward && !backward) return
       event.preventDefault()
       if (event.repeat) return

@@ -6,7 +6,7 @@ import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 
 /** Where each rack's load stands over its feet. */
 export function EvennessList({ survey }: { survey: Survey }) {
-  const sessionSteps = survey.statics.evenness()
+  const rows = survey.statics.evenness()
   const slept = survey.motion.sleepers()
   return (
     <Panel
@@ -17,7 +17,7 @@ export function EvennessList({ survey }: { survey: Survey }) {
         open
         title="Front and rear, left and right"
         head={['Rack', 'State', 'Carries', 'Front / rear', 'Left / right', 'Off the middle']}
-        rows={sessionSteps.map(({ rack, state, kg, frontShare, leftShare, centre, middle }) => [
+        rows={rows.map(({ rack, state, kg, frontShare, leftShare, centre, middle }) => [
           rack.rack.name,
           STATE_WORD[state],
           <Quantity key="kg" dimension="mass" value={kg} />,

@@ -9,7 +9,7 @@ import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 export function TipOverForces({ survey }: { survey: Survey }) {
   const { own, bare, racked, loaded, loadedBetween } = survey.motion.standing()
   const roll = survey.plan.use.trailRollDeg
-  const sessionSteps = [
+  const cases = [
     ['bare', bare],
     ['with the rack', racked],
     ['loaded', loaded],
@@ -25,7 +25,7 @@ export function TipOverForces({ survey }: { survey: Survey }) {
           <BarChart
             accessibilityLayer={false}
             layout="vertical"
-            data={sessionSteps.map(([name, { slopeDeg }]) => ({
+            data={cases.map(([name, { slopeDeg }]) => ({
               name,
               slope: Math.round(slopeDeg * 10) / 10,
             }))}
@@ -44,7 +44,7 @@ export function TipOverForces({ survey }: { survey: Survey }) {
         title="Before and after"
         head={['', 'Mass', 'Centre of gravity', 'Stability factor', 'NHTSA band', 'Tips at']}
         rows={[
-          ...sessionSteps.map(([name, stand]) => [
+          ...cases.map(([name, stand]) => [
             name,
             <Quantity key="kg" dimension="mass" value={stand.kg} />,
             <Quantity key="mm" dimension="length" value={stand.heightMm} />,

@@ -28,7 +28,7 @@ const USUAL_NAME: Readonly<Record<Kind, string>> = {
 }
 
 /** A new load for a thing: luggage, fluid or people, and how its weight is known. */
-export function AddLoad({ placementId, onClose }: { placementId: string; onClose: () => void }) {
+export function AddContents({ placementId, onClose }: { placementId: string; onClose: () => void }) {
   const [kind, setKind] = useState<Kind>('mass')
   const [name, setName] = useState<string>()
   const [amount, setAmount] = useState<{ value: number; typed: string }>()

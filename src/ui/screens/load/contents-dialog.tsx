@@ -9,7 +9,7 @@ import { Modal } from '@/ui/kit/modal'
 import { usePlan } from '@/ui/state/plan-store'
 
 /** All that may be known of a load: who weighed it, what somebody else says it weighs, where it lies, when it is there. */
-export function LoadDialog({
+export function ContentsDialog({
   placementId,
   load,
   system,

@@ -130,8 +130,8 @@ function OpenBench({ plan }: { plan: Plan }) {
       >
         <ShelfOf plan={dragFrom ?? later} />
       </div>
-      <main {...KEY_PLACE} className="area-drawing flex min-h-0 min-w-0 flex-col max-wide:block">
-        <div className="relative min-h-0 flex-1">
+      <main className="area-drawing flex min-h-0 min-w-0 flex-col max-wide:block">
+        <div {...KEY_PLACE} className="relative min-h-0 flex-1">
           <SheetOf marks={marks} />
         </div>
         <div className="bg-paper flex flex-wrap justify-between px-2">

@@ -18,7 +18,7 @@ import { pointUnder, useShelfDrag } from './shelf-drag'
 import { SHELF_GROUP_WORD, SHELF_GROUPS, shelfGroups } from './shelf-groups'
 import { alongList, useRoving } from '@/ui/kit/use-roving'
 import { Problem } from '@/ui/kit/field-note'
-import { useFit } from './use-fit'
+import { useShelfAnswers } from './use-shelf-answers'
 
 function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rackId: string }) {
   const room = weightRoom(survey, gear, rackId)
@@ -139,7 +139,7 @@ export function Shelf({ survey }: { survey: Survey }) {
   const [chosen, setChosen] = useState<string>()
   const racks = survey.racks.map(({ rack }) => rack)
   const rackId = racks.some((rack) => rack.id === chosen) ? chosen : racks[0]?.id
-  const { answers, stopped } = useFit(survey.plan, rackId, gear, adapters)
+  const { answers, stopped } = useShelfAnswers(survey.plan, rackId, gear, adapters)
   const wanted = words.trim().toLowerCase()
   const found = gear.filter(
     (each) =>

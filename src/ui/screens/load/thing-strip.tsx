@@ -15,8 +15,10 @@ import { refused, usePlan } from '@/ui/state/plan-store'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
 
 // Forms are fetched when they are asked for.
-const AddLoad = dynamic(() => import('./add-contents').then((module) => module.AddLoad), { ssr: false })
-const LoadDialog = dynamic(() => import('./contents-dialog').then((module) => module.LoadDialog), {
+const AddContents = dynamic(() => import('./add-contents').then((module) => module.AddContents), {
+  ssr: false,
+})
+const ContentsDialog = dynamic(() => import('./contents-dialog').then((module) => module.ContentsDialog), {
   ssr: false,
 })
 
@@ -130,14 +132,14 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         <Button onClick={() => setAdding(true)}>Add contents</Button>
       </div>
       {opened && (
-        <LoadDialog
+        <ContentsDialog
           placementId={placementId}
           load={opened}
           system={system}
           onClose={() => setMore(undefined)}
         />
       )}
-      {adding && <AddLoad placementId={placementId} onClose={() => setAdding(false)} />}
+      {adding && <AddContents placementId={placementId} onClose={() => setAdding(false)} />}
     </>
   )
 }

@@ -1,6 +1,6 @@
 import { Button } from '@/ui/kit/button'
 import { TextBox } from '@/ui/kit/field'
-import { foundByName } from '@/ui/kit/palette-search'
+import { searchPalette } from '@/ui/kit/palette-search'
 import { useState } from 'react'
 
 /** A car with a log, as it stands in the list. */
@@ -26,7 +26,7 @@ export function CarPicker({
   onPick: (id: string) => void
 }) {
   const [typed, setTyped] = useState('')
-  const found = foundByName(cars, typed)
+  const found = searchPalette(cars, typed)
   const current = found.find(({ id }) => id === shown)
   const others = found.filter(({ id }) => id !== shown)
   const listed = [...(current ? [current] : []), ...others].slice(0, MOST_SHOWN)

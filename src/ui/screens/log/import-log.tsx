@@ -5,8 +5,8 @@ import {
   type Disagreement,
   disagreements,
   type LogEvent,
-  importedEvents,
-  type ImportRequest,
+  previewLogImport,
+  type LogImportPreview,
 } from '@/core/api/fit'
 import { parseLogText } from '@/core/api/files'
 import { addLastWords, type Holds, LogDisagreements } from '@/ui/app/log-disagreements'
@@ -20,7 +20,7 @@ type Read =
   | {
       readonly at: 'read'
       readonly name: string
-      readonly preview: ImportRequest
+      readonly preview: LogImportPreview
       readonly conflict: readonly Disagreement[]
     }
   | { readonly at: 'wrong'; readonly reason: string }
@@ -48,7 +48,7 @@ export function ImportLog({
         ? {
             at: 'read',
             name: file.name,
-            preview: importedEvents(events, log.events, carOf),
+            preview: previewLogImport(events, log.events, carOf),
             conflict: disagreements(events, log.events),
           }
         : { at: 'wrong', reason: log.problems[0]?.text ?? 'This file cannot be read.' },
@@ -87,7 +87,7 @@ export function ImportLog({
             </p>
           )}
           <LogDisagreements
-            conflict={read.conflict}
+            conflicts={read.conflict}
             chosen={chosen}
             onChoose={(subject, holds) => setChosen((before) => new Map(before).set(subject, holds))}
           />

@@ -88,7 +88,7 @@ function Lengths({ plan, rackId }: { plan: Plan; rackId: string }) {
 }
 
 /** The bars of a rack in the lengths that stock has, judged beside each other with all that stands on them, when asked for. */
-export function BarLengths({ plan, rackId }: { plan: Plan; rackId: string }) {
+export function BarLengthPanel({ plan, rackId }: { plan: Plan; rackId: string }) {
   const count = useStock().bars.length
   const [open, setOpen] = useState(false)
   if (count === 0) return null

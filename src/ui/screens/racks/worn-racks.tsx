@@ -5,7 +5,7 @@ import { Choice } from '@/ui/kit/choice'
 import { StatusChoice } from '@/ui/forms/status-choice'
 import { to } from '@/ui/routes'
 import { usePlan } from '@/ui/state/plan-store'
-import { BarLengths } from './bar-length-panel'
+import { BarLengthPanel } from './bar-length-panel'
 import { RackInStock } from './rack-in-stock'
 
 /** The racks this vehicle wears: change one, take one off, say whether it is on already. */
@@ -37,7 +37,7 @@ export function WornRacks({ plan }: { plan: Plan }) {
           >
             Take off
           </Button>
-          {rack.kind !== 'ladder' && <BarLengths plan={plan} rackId={rack.id} />}
+          {rack.kind !== 'ladder' && <BarLengthPanel plan={plan} rackId={rack.id} />}
           <RackInStock rack={rack} />
         </li>
       ))}

@@ -2,7 +2,7 @@ import type { Adapter, Gear, Plan } from '@/core/api/plan'
 import type { Compatible } from '@/core/api/assess'
 
 /** What Load asks: every piece of gear against one rack of a plan. */
-export interface FitQuestion {
+export interface ShelfQuestion {
   readonly ticket: number
   readonly plan: Plan
   readonly rackId: string
@@ -11,7 +11,7 @@ export interface FitQuestion {
 }
 
 /** The answers by the gear's id. */
-export interface FitAnswers {
+export interface ShelfAnswers {
   readonly ticket: number
   readonly answers: readonly (readonly [gearId: string, answer: Compatible])[]
 }

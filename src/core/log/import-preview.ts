@@ -3,7 +3,7 @@ import { compareEvents } from './sequence'
 import type { LogEvent } from './event'
 
 /** What taking a log in would do, before anything is written. */
-export interface ImportRequest {
+export interface LogImportPreview {
   /** Entries that are not here yet, in their order. */
   readonly fresh: readonly LogEvent[]
   /** How many are here already, word for word. */
@@ -15,11 +15,11 @@ export interface ImportRequest {
 }
 
 /** Compares a log with what is here. It only ever adds: nothing that is here is written over. */
-export function importedEvents(
+export function previewLogImport(
   here: readonly LogEvent[],
   given: readonly LogEvent[],
   carOf: (event: LogEvent) => string,
-): ImportRequest {
+): LogImportPreview {
   const own = new Map(here.map((event) => [event.id, event]))
   const unique = new Map<string, LogEvent>()
   for (const event of given) if (!unique.has(event.id)) unique.set(event.id, event)

@@ -2,14 +2,14 @@
 import type { Adapter, Gear, Plan } from '@/core/api/plan'
 import type { Compatible } from '@/core/api/assess'
 import { useEffect, useRef, useState } from 'react'
-import type { FitAnswers, FitQuestion } from '@/workers/fit-messages'
+import type { ShelfAnswers, ShelfQuestion } from '@/workers/shelf-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 
 type Answers = ReadonlyMap<string, Compatible>
 const NONE: Answers = new Map()
 
 /** What of the shelf goes on a rack, judged in a worker: the last answers stand until the next ones come. */
-export function useFit(
+export function useShelfAnswers(
   plan: Plan,
   rackId: string | undefined,
   gear: readonly Gear[],
@@ -19,8 +19,8 @@ export function useFit(
   const [stopped, setStopped] = useState<string>()
   const ticket = useRef(0)
   const client = useRef(
-    new WorkerClient<FitQuestion, FitAnswers>(
-      () => new Worker(new URL('../../../workers/fit.worker.ts', import.meta.url)),
+    new WorkerClient<ShelfQuestion, ShelfAnswers>(
+      () => new Worker(new URL('../../../workers/shelf.worker.ts', import.meta.url)),
     ),
   )
   useEffect(() => {
