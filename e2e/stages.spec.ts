@@ -36,19 +36,33 @@ test('search everything finds screens, fields, findings and dialogs from any scr
 }) => {
   await page.goto('/handover?job=demo-hatch')
   const palette = page.getByRole('dialog', { name: 'Search everything' })
-  const find = async (words: string, name: RegExp) => {
-    await expect(page.getByRole('navigation', { name: 'Stages of this job' })).toBeVisible()
-    await page.keyboard.press('Control+k')
+  const choose = async (words: string, name: RegExp) => {
     await expect(palette).toBeVisible()
     await page.keyboard.type(words)
     await palette.getByRole('option', { name }).first().click()
   }
+  const find = async (words: string, name: RegExp) => {
+    await expect(page.getByRole('navigation', { name: 'Stages of this job' })).toBeVisible()
+    await page.keyboard.press('Control+k')
+    await choose(words, name)
+  }
+  /** Presses the keys at the very moment at which the next screen stands in the page. */
+  const searchAsComes = async (title: string) =>
+    page.evaluate((words) => {
+      const watch = new MutationObserver(() => {
+        if (!document.querySelector('h1')?.textContent.startsWith(words)) return
+        watch.disconnect()
+        document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'k', ctrlKey: true, bubbles: true }))
+      })
+      watch.observe(document.body, { childList: true, subtree: true, characterData: true })
+    }, title)
   await find('overall length', /Vehicle: Overall length/)
   await expect(page).toHaveURL(/\/vehicle\?/)
   await expect(page.getByLabel('Overall length')).toBeFocused()
+  await searchAsComes('Forces')
   await find('forces', /^Forces$/)
   await expect(page).toHaveURL(/\/forces\?/)
-  await find('hatch touches', /^Stop: Hatch touches Short wide box/)
+  await choose('hatch touches', /^Stop: Hatch touches Short wide box/)
   await expect(page).toHaveURL(/\/load\?/)
   await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toBeFocused()
   await find('garages', /Doors and garages/)

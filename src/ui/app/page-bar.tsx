@@ -1,12 +1,13 @@
 'use client'
 import Link from 'next/link'
 import dynamic from 'next/dynamic'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { type RouteName, ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
 import { Button } from '@/ui/kit/button'
 import { Kbd } from '@/ui/kit/kbd'
 import { Wordmark } from './wordmark'
 import { SkipLinks } from '@/ui/kit/skip-links'
+import { usePageKeys } from '@/ui/kit/use-page-keys'
 
 const ShopPalette = dynamic(() => import('./shop-palette'), { ssr: false })
 
@@ -25,15 +26,11 @@ export function PageBar({
   children?: ReactNode
 }) {
   const [asking, setAsking] = useState(false)
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
-      event.preventDefault()
-      setAsking(true)
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
+  usePageKeys((event) => {
+    if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
+    event.preventDefault()
+    setAsking(true)
+  })
   return (
     <header className="no-print border-base-content bg-base-100 border-b px-3">
       <SkipLinks />

@@ -1,7 +1,7 @@
 'use client'
 import { FileDown, Redo2, Undo2 } from 'lucide-react'
 import dynamic from 'next/dynamic'
-import { memo, useDeferredValue, useEffect, useEffectEvent, useState, type ReactNode } from 'react'
+import { memo, useDeferredValue, useEffect, useLayoutEffect, useState, type ReactNode } from 'react'
 import type { Plan } from '@/core/api/plan'
 import { type Stage, STAGE_WORD } from '@/core/api/assess'
 import { pressed } from './actions'
@@ -10,6 +10,7 @@ import { Kbd } from '@/ui/kit/kbd'
 import { Wordmark } from '@/ui/app/wordmark'
 import { downloadPlan } from '@/ui/app/open-file'
 import { SkipLinks, type SkipPlace } from '@/ui/kit/skip-links'
+import { usePageKeys } from '@/ui/kit/use-page-keys'
 import { StateSwitch } from './state-switch'
 import { assessmentOf } from '@/ui/state/assessment'
 import { useDialog } from '@/ui/state/dialog-store'
@@ -60,15 +61,11 @@ function SavedWord() {
 /** The keys that hold on every screen of a job; on Load all of them. */
 function useJobKeys(plan: Plan, onLoad: boolean): void {
   const units = useUnits()
-  const onKey = useEffectEvent((event: KeyboardEvent) => {
+  usePageKeys((event) => {
     const { survey } = assessmentOf(plan)
     const { bareKeys } = useSettings.getState().settings
     pressed({ survey, units, show: useDialog.getState().show }, onLoad, bareKeys, event)
   })
-  useEffect(() => {
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
 }
 
 function JobName({ plan, screen }: { plan: Plan; screen: string }) {
@@ -179,7 +176,8 @@ export const JobBar = memo(function JobBar({
     const timer = setTimeout(() => void fetchDialogs(), FETCH_DIALOGS_AFTER_MS)
     return () => clearTimeout(timer)
   }, [])
-  useEffect(() => () => useDialog.setState({ dialog: undefined }), [])
+  // Before the next screen stands in the page: a dialog asked for there must not be closed by this one's going.
+  useLayoutEffect(() => () => useDialog.setState({ dialog: undefined }), [])
   return (
     <header className="no-print bg-base-100 area-bar">
       <SkipLinks {...(onLoad && { places: ON_LOAD })} />

@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react'
+import { useLayoutEffect, useRef, type RefObject } from 'react'
 
 type Part = HTMLElement | SVGElement
 
@@ -68,7 +68,7 @@ export function useRoving(
     stop.current = now
   }, [box, like, again])
   // What has the parts may come later than this does: the page is listened to, not the box.
-  useEffect(() => {
+  useLayoutEffect(() => {
     const at = ({ target }: Event) => {
       const part = target instanceof Element ? target.closest<Part>(like) : null
       return part && box.current?.contains(part) ? part : undefined

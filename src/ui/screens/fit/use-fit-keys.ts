@@ -1,6 +1,6 @@
 'use client'
-import { useEffect } from 'react'
 import { FIT_KEYS } from '@/ui/job/actions'
+import { usePageKeys } from '@/ui/kit/use-page-keys'
 
 const TYPES = new Set(['INPUT', 'TEXTAREA', 'SELECT'])
 const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
@@ -10,21 +10,17 @@ const PRESSES = new Set(['BUTTON', 'A', 'SUMMARY'])
  * page up for back. While something is typed they stay with the field; a button in focus keeps its space.
  */
 export function useFitKeys(done: () => void, back: () => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const tag = event.target instanceof HTMLElement ? event.target.tagName : ''
-      if (event.ctrlKey || event.metaKey || event.altKey || TYPES.has(tag)) return
-      if (document.querySelector('dialog[open]')) return
-      const on = (keys: readonly string[]) => keys.includes(event.key)
-      const forward = on(FIT_KEYS.done.on) && !(event.key === ' ' && PRESSES.has(tag))
-      const backward = on(FIT_KEYS.back.on)
-      if (!forward && !backward) return
-      event.preventDefault()
-      if (event.repeat) return
-      if (forward) done()
-      else back()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [done, back])
+  usePageKeys((event) => {
+    const tag = event.target instanceof HTMLElement ? event.target.tagName : ''
+    if (event.ctrlKey || event.metaKey || event.altKey || TYPES.has(tag)) return
+    if (document.querySelector('dialog[open]')) return
+    const on = (keys: readonly string[]) => keys.includes(event.key)
+    const forward = on(FIT_KEYS.done.on) && !(event.key === ' ' && PRESSES.has(tag))
+    const backward = on(FIT_KEYS.back.on)
+    if (!forward && !backward) return
+    event.preventDefault()
+    if (event.repeat) return
+    if (forward) done()
+    else back()
+  })
 }
