@@ -2,7 +2,6 @@ import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-const core = ['src/core/**/*.test.ts']
 /** What keeps or holds something between two questions: each file begins with nothing kept. */
 const keeping = [
   'src/storage/**/*.test.ts',
@@ -25,14 +24,13 @@ export default defineConfig({
     provide: { deep, seed },
     setupFiles: ['scripts/property-seed.testing.ts'],
     projects: [
-      { extends: true, test: { name: 'core', isolate: false, include: core } },
       {
         extends: true,
         test: {
-          name: 'around',
+          name: 'pure',
           isolate: false,
           include: ['src/**/*.test.{ts,tsx}', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'],
-          exclude: [...core, ...keeping],
+          exclude: keeping,
         },
       },
       { extends: true, test: { name: 'keeping', pool: 'threads', include: keeping } },

@@ -11,8 +11,10 @@ import { answered, type Answer } from './answered'
 import { inputOf, type Ask, type AskTarget } from '../review/ask'
 import { review, findingText } from '../review/review'
 
-/** A number that could be true, in the core's unit. */
-/** Figures that no made plan has: who answers with the figure that is asked about has answered nothing. */
+/**
+ * Figures in the core's units that could be true and that no made plan has: an answer that is the figure asked about
+ * would answer nothing.
+ */
 const LIKELY: Readonly<Record<string, number>> = { mass: 61.27, length: 410.3 }
 
 /** Every answer that the field of a question takes; none where it opens a form. */
