@@ -18,6 +18,7 @@ const BUILDS = ['phase-production-build', 'phase-development-server']
 const configIn = async (phase: string): Promise<NextConfig> => ({
   env: BUILDS.includes(phase) ? { ASSESSED_BY: await assessedBy(process.cwd()) } : {},
   reactStrictMode: true,
+  reactCompiler: true,
   poweredByHeader: false,
   devIndicators: false,
   // Types are checked by a step of their own, with the core's narrower one beside it.

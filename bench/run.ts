@@ -11,7 +11,8 @@ import {
 import { compiled } from '../scripts/compiled.mjs'
 import type * as Core from './core'
 import { firstLoadRatios, usableRatios } from './first-load'
-import { busyDragRatios, chanceRatio, dragRatios, shelfRatio } from './frames'
+import { busyDragRatios, dragRatios, moveRatios } from './drag'
+import { chanceRatio, shelfRatio } from './frames'
 import { inputRatios } from './inputs'
 import type { Ratio } from './ratio'
 import { routeRatios } from './route'
@@ -49,6 +50,7 @@ try {
   for (const each of await shopRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await yearsRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await inputRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
+  for (const each of await moveRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await dragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
   for (const each of await busyDragRatios(here, findChromium() ?? 'chromium')) results.push(print(each))
 } finally {

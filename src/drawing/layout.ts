@@ -36,7 +36,9 @@ export interface SheetLayout {
   readonly plan: Pane
 }
 
-export type ViewName = 'side' | 'rear' | 'plan'
+/** In the order in which they are drawn. */
+export const VIEWS = ['plan', 'side', 'rear'] as const
+export type ViewName = (typeof VIEWS)[number]
 
 const MARGIN_LEFT = 58
 const MARGIN_TOP = 30
@@ -180,7 +182,7 @@ export function fromSheet(
 
 /** The view under a place on the sheet, if any. */
 export function viewAt(layout: SheetLayout, left: number, top: number): ViewName | undefined {
-  return (['side', 'rear', 'plan'] as const).find((view) => {
+  return VIEWS.find((view) => {
     const pane = layout[view]
     return (
       left >= pane.left && left <= pane.left + pane.width && top >= pane.top && top <= pane.top + pane.height

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { Button } from '@/ui/kit/button'
 import { Modal } from '@/ui/kit/modal'
 import { downloadPlan } from './open-file'
@@ -11,7 +11,7 @@ export function DeletedDialog() {
   const plan = usePlan((store) => store.plan)
   const changed = usePlan((store) => store.saving.at === 'waiting')
   const [later, setLater] = useState<typeof deleted>()
-  const { putBack, letGo } = usePlan.getState()
+  const { putBack, letGo } = planStore.getState()
   if (!deleted || !plan || later === deleted) return null
   return (
     <Modal title="Deleted in another tab" onClose={() => setLater(deleted)}>

@@ -14,8 +14,8 @@ import { loadCarLogs, whoseIn } from '@/storage/car-logs'
 import { type SavedCopy, loadCopy, importBundle } from '@/storage/job-bundle'
 import { whyNotSaved } from '@/storage/save-result'
 import { to } from '@/ui/routes'
-import { useLog } from '@/ui/state/log-store'
-import { usePlan } from '@/ui/state/plan-store'
+import { logStore } from '@/ui/state/log-store'
+import { planStore } from '@/ui/state/plan-store'
 import { Button } from '@/ui/kit/button'
 import { ChangeList } from './change-list'
 import { Problem } from '@/ui/kit/field-note'
@@ -47,7 +47,7 @@ const SAID: Readonly<Record<Looked['comparison']['at'], string>> = {
 
 async function look(bundle: JobBundle): Promise<Looked> {
   const { plan } = bundle
-  if (usePlan.getState().plan?.id === plan.id) await usePlan.getState().saveNow()
+  if (planStore.getState().plan?.id === plan.id) await planStore.getState().saveNow()
   const [mine, { events }] = await Promise.all([loadCopy(plan.id), loadCarLogs(whoseIn(bundle.events))])
   const cars = new Map([[plan.id, plan.car.id]])
   const { fresh, differing, byCar } = previewLogImport(events, bundle.events, (event) => carOf(event, cars))
@@ -137,9 +137,9 @@ export function JobBundleDialog({ bundle, onClose }: { bundle: JobBundle; onClos
       setProblem(`Nothing was changed. ${saved.reason}`)
       return
     }
-    await useLog.getState().open({ carId: plan.car.id, jobId: id })
+    await logStore.getState().open({ carId: plan.car.id, jobId: id })
     await addLastWords(conflict, chosen)
-    if (usePlan.getState().plan?.id === id) await usePlan.getState().open(id)
+    if (planStore.getState().plan?.id === id) await planStore.getState().open(id)
     onClose()
     router.push(to('load', { job: id }))
   }

@@ -1,7 +1,7 @@
 'use client'
 import { type Disagreement, EVENT_WORD, type LogEvent } from '@/core/api/fit'
 import { eventText } from '@/core/api/files'
-import { useLog } from '@/ui/state/log-store'
+import { logStore } from '@/ui/state/log-store'
 import { Choice } from '@/ui/kit/choice'
 import { whenWords } from '@/ui/kit/day-words'
 
@@ -25,7 +25,7 @@ export async function addLastWords(
       ...rest
     } = each[holds]
     const { vehicleId, jobId, ...event } = rest
-    await useLog.getState().add({ vehicleId, ...(jobId === undefined ? {} : { jobId }) }, [event])
+    await logStore.getState().add({ vehicleId, ...(jobId === undefined ? {} : { jobId }) }, [event])
   }
 }
 

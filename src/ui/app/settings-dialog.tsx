@@ -8,7 +8,7 @@ import { useSettings } from '@/ui/state/settings-store'
 
 /** How this browser shows every job. */
 export function SettingsFields() {
-  const { settings, change } = useSettings()
+  const { settings, change } = useSettings((store) => store)
   return (
     <div className="grid gap-3">
       <Choice<Settings['units']>

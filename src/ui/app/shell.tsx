@@ -6,7 +6,7 @@ import dynamic from 'next/dynamic'
 import { FileDrop } from './file-drop'
 import { WaitingBar } from './waiting-bar'
 import { allWaiting } from '@/storage/waiting'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** Lets the browser keep this build, so that the bay goes on without a network. What is open loads first. */
@@ -38,7 +38,7 @@ const DeletedDialog = dynamic(() => import('./deleted-dialog').then((module) => 
 function useAskBeforeLeaving(): void {
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent) => {
-      const { conflict, deleted, saving } = usePlan.getState()
+      const { conflict, deleted, saving } = planStore.getState()
       const undecided = conflict !== undefined || (deleted !== undefined && saving.at === 'waiting')
       if (allWaiting().size > 0 || undecided) event.preventDefault()
     }

@@ -1,16 +1,9 @@
 import type { UnitChoice } from '@/core/api/plan'
-import { memo } from 'react'
 import type { SheetLayout } from '@/drawing/layout'
 import { heightTicks, lengthTicks } from './ruler-step'
 
 /** The lines of the ruler of heights over the ground, beside the side view. */
-export const HeightRuler = memo(function HeightRuler({
-  layout,
-  units,
-}: {
-  layout: SheetLayout
-  units: UnitChoice
-}) {
+export function HeightRuler({ layout, units }: { layout: SheetLayout; units: UnitChoice }) {
   const { side } = layout
   const x = side.left - 10
   const ticks = heightTicks(layout, units).map(({ at, figure }) => `M ${x} ${at} h ${figure ? -8 : -4}`)
@@ -21,19 +14,11 @@ export const HeightRuler = memo(function HeightRuler({
       className="ruler"
     />
   )
-})
+}
 
 /** The lines of the ruler of lengths, between the side view and the plan. */
-export const LengthRuler = memo(function LengthRuler({
-  layout,
-  units,
-  y,
-}: {
-  layout: SheetLayout
-  units: UnitChoice
-  y: number
-}) {
+export function LengthRuler({ layout, units, y }: { layout: SheetLayout; units: UnitChoice; y: number }) {
   const { left, width } = layout.side
   const ticks = lengthTicks(layout, units).map(({ at, figure }) => `M ${at} ${y} v ${figure ? 8 : 4}`)
   return <path aria-hidden d={`M ${left} ${y} H ${left + width} ${ticks.join(' ')}`} className="ruler" />
-})
+}

@@ -1,13 +1,12 @@
 'use client'
 import type { Survey } from '@/core/api/assess'
 import { useEffect, useId, useRef, useState } from 'react'
-import { extentOf, layoutSheet, viewMatrix, type ViewName } from '@/drawing/layout'
+import { extentOf, layoutSheet, viewMatrix, type ViewName, VIEWS } from '@/drawing/layout'
 import { attachmentPath, rackPaths } from '@/drawing/rack-paths'
 import { SheetText } from './sheet-text'
 import { ThingView } from './thing-view'
 import { VehicleView } from './vehicle-view'
 
-const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
 const TITLE: Readonly<Record<ViewName, string>> = { side: 'Side', rear: 'Rear', plan: 'Plan' }
 
 /** The three views to look at beside a form: nothing in them can be picked. Everything the vehicle offers is drawn. */

@@ -1,5 +1,5 @@
 import type { Survey } from '@/core/api/assess'
-import { memo, useMemo } from 'react'
+import { memo } from 'react'
 import { Marks } from './marks'
 import { pictureOf, type Picture } from '@/drawing/side-marks'
 
@@ -20,5 +20,5 @@ export const SmallPicture = memo(function SmallPicture({ picture }: { picture: P
 
 /** The same of a survey that is at hand. */
 export const Thumbnail = memo(function Thumbnail({ survey }: { survey: Survey }) {
-  return <SmallPicture picture={useMemo(() => pictureOf(survey), [survey])} />
+  return <SmallPicture picture={pictureOf(survey)} />
 })

@@ -1,12 +1,11 @@
 import type { BodyOutline } from '@/core/api/assess'
 import type { Vehicle } from '@/core/api/plan'
-import { memo, useMemo } from 'react'
 import type { ViewName } from '@/drawing/layout'
 import { Marks } from './marks'
 import { vehicleMarks } from '@/drawing/vehicle-marks'
 
 /** A vehicle from one side, drawn from its own dimensions. */
-export const VehicleView = memo(function VehicleView({
+export function VehicleView({
   view,
   vehicle,
   body,
@@ -15,10 +14,10 @@ export const VehicleView = memo(function VehicleView({
   vehicle: Vehicle
   body: BodyOutline
 }) {
-  const marks = useMemo(() => vehicleMarks(view, vehicle, body), [view, vehicle, body])
+  const marks = vehicleMarks(view, vehicle, body)
   return (
     <g aria-hidden>
       <Marks marks={marks} />
     </g>
   )
-})
+}

@@ -1,4 +1,3 @@
-import { memo } from 'react'
 import { DimensionLine } from './dimension-line'
 import type { LabelLook, PlacedLabel } from './place-labels'
 import { SheetText } from './sheet-text'
@@ -14,7 +13,7 @@ const VARIANT: Readonly<Record<LabelLook, string>> = {
 }
 
 /** All that is written on the sheet, each word where it was given a place. */
-export const Words = memo(function Words({ placed }: { placed: ReadonlyMap<string, PlacedLabel> }) {
+export function Words({ placed }: { placed: ReadonlyMap<string, PlacedLabel> }) {
   return (
     <g aria-hidden className="pointer-events-none" data-words>
       {[...placed.values()].map(({ key, text, variant, spot }) => (
@@ -25,4 +24,4 @@ export const Words = memo(function Words({ placed }: { placed: ReadonlyMap<strin
       ))}
     </g>
   )
-})
+}

@@ -1,7 +1,7 @@
 'use client'
 import type { Box } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 import { extentOf, layoutSheet, type Zoom, type ViewName } from '@/drawing/layout'
 import { pan, zoomAt, zoomOnto } from '@/ui/drawing/zoom'
 
@@ -16,7 +16,7 @@ interface ZoomStore {
 }
 
 /** How the sheet is looked at: not part of the plan, and not kept. */
-export const useZoom = create<ZoomStore>((set, get) => {
+export const zoomStore = createStore<ZoomStore>((set, get) => {
   const layout = (survey: Survey) => layoutSheet(extentOf(survey), get().size, get().zoom)
   return {
     size: { width: 0, height: 0 },
@@ -40,6 +40,8 @@ export const useZoom = create<ZoomStore>((set, get) => {
     },
   }
 })
+
+export const useZoom = <Part>(part: (store: ZoomStore) => Part): Part => useStore(zoomStore, part)
 
 const ROUND_A_RACK_MM = 350
 

@@ -1,4 +1,6 @@
 'use client'
+// The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
+'use no memo'
 import { Fieldset } from '@/ui/kit/fieldset'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'

@@ -1,4 +1,6 @@
 'use client'
+// The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
+'use no memo'
 import { Fieldset } from '@/ui/kit/fieldset'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'

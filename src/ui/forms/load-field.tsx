@@ -4,7 +4,7 @@ import { BASES, type Basis, choicesOf, type Load, type Mass } from '@/core/api/p
 import { Ellipsis, X } from 'lucide-react'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 
 const BASIS_CHOICES = choicesOf(BASES, ({ word }) => word).filter(([basis]) => BASES[basis].said)
 
@@ -74,7 +74,7 @@ export function LoadField({
   /** Opens all that may be known of it. */
   onMore: () => void
 }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const { what } = load
   const set = (next: Load): string | undefined => refused(run({ do: 'setLoad', placementId, load: next }))
   const mass = what.kind === 'mass' ? what.mass : what.kind === 'people' ? what.each : undefined

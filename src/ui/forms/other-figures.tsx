@@ -1,4 +1,6 @@
 'use client'
+// The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
+'use no memo'
 import { HOW_CHOICES } from '@/core/api/fields'
 import { useId } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'

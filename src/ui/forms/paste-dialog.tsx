@@ -1,5 +1,5 @@
 'use client'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { READ_FROM, type Source } from '@/core/api/plan'
 import { readingWords, readSheet, type SheetReading } from '@/core/api/files'
 import { SOURCE_CHOICES } from '@/core/api/fields'
@@ -64,7 +64,7 @@ export function PasteDialog({
   const [from, setFrom] = useState<Source['kind']>('sheet')
   const [of, setOf] = useState(things[0]?.[0] ?? '')
   const [left, setLeft] = useState<ReadonlySet<SheetReading>>(new Set())
-  const { readings, disagrees } = useMemo(() => readSheet(text), [text])
+  const { readings, disagrees } = readSheet(text)
   const here = readings.filter(({ what }) => takes(of).includes(what))
   const beside = readings.filter(({ what }) => what === 'page' || what === 'day')
   const elsewhere = readings.filter((reading) => !here.includes(reading) && !beside.includes(reading))

@@ -2,7 +2,7 @@
 import { compatible, type Compatible, firstPlace, type PointerPlace, type Survey } from '@/core/api/assess'
 import type { Gear, Placement, SingleCommand } from '@/core/api/plan'
 import { stockNow } from '@/ui/state/stock'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 /** The plan's own entry of a piece of gear where it has one: what was mended there counts. */
 const ownEntry = (survey: Survey, gear: Gear) => survey.plan.gear.find(({ id }) => id === gear.id) ?? gear
@@ -14,7 +14,7 @@ export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: Poin
 
 /** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
 export function putOn(survey: Survey, gear: Gear, rackId: string, near?: PointerPlace): void {
-  const { run, pick } = usePlan.getState()
+  const { run, pick } = planStore.getState()
   const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
   const entry = ownEntry(survey, gear)
   const answer = placeFor(survey, gear, rackId, near)

@@ -1,4 +1,6 @@
 'use client'
+// The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
+'use no memo'
 import {
   carriedOver,
   type Group,

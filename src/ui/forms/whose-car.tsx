@@ -3,13 +3,13 @@ import { Button } from '@/ui/kit/button'
 import { apply, type Car, type Plan } from '@/core/api/plan'
 import type { JobAbout } from '@/core/api/fit'
 import { changePlan } from '@/storage/plans'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 /** Says of a job's car that it is its own, under the old id or a new one. */
 async function settle(plan: Pick<JobAbout, 'id' | 'car'>, id: string): Promise<void> {
   const { shared: _, ...known } = plan.car
   const car: Car = { ...known, id }
-  const open = usePlan.getState()
+  const open = planStore.getState()
   if (open.plan?.id === plan.id) {
     open.run({ do: 'setCar', car })
     await open.saveNow()

@@ -1,11 +1,11 @@
 'use client'
 import { STATE_WORD, type Survey } from '@/core/api/assess'
 import { STATES, type UnitChoice } from '@/core/api/plan'
-import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
+import { rackBox, zoomStore } from '@/ui/drawing/zoom-store'
 import { downloadPlan } from '@/ui/app/open-file'
 import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'
 import { type DialogName } from '@/ui/state/dialog-store'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 /** What an action works on: the open job, at whatever screen of it. */
 export interface OnJob {
@@ -39,7 +39,7 @@ interface Action {
   run?(on: OnJob, event?: KeyboardEvent): void
 }
 
-const plan = () => usePlan.getState()
+const plan = () => planStore.getState()
 const pickedThing = ({ survey }: OnJob) => {
   const { picked } = plan()
   return picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
@@ -164,20 +164,20 @@ const ACTIONS: readonly Action[] = [
     name: () => 'See the whole vehicle',
     keys: '0',
     on: key('0'),
-    run: () => useZoom.getState().whole(),
+    run: () => zoomStore.getState().whole(),
   },
   {
     name: ({ survey }) => (rackBox(survey) ? 'Zoom to the rack' : undefined),
     run: ({ survey }) => {
       const rack = rackBox(survey)
-      if (rack) useZoom.getState().onto(survey, rack)
+      if (rack) zoomStore.getState().onto(survey, rack)
     },
   },
   {
     name: (on) => (pickedBox(on) ? 'Zoom to the picked thing' : undefined),
     run: (on) => {
       const box = pickedBox(on)
-      if (box) useZoom.getState().onto(on.survey, box)
+      if (box) zoomStore.getState().onto(on.survey, box)
     },
   },
   {
@@ -185,13 +185,13 @@ const ACTIONS: readonly Action[] = [
     keys: '+',
     on: key('+', '='),
     listed: ['+  −  0', 'Zoom in, out, whole vehicle'],
-    run: ({ survey }) => useZoom.getState().by(survey, 1.4),
+    run: ({ survey }) => zoomStore.getState().by(survey, 1.4),
   },
   {
     name: () => 'Zoom out',
     keys: '−',
     on: key('-'),
-    run: ({ survey }) => useZoom.getState().by(survey, 1 / 1.4),
+    run: ({ survey }) => zoomStore.getState().by(survey, 1 / 1.4),
   },
   { listed: ['Alt while dragging', 'Do not snap'] },
   {

@@ -7,7 +7,7 @@ import { TextField } from '@/ui/kit/choice'
 import { Problem } from '@/ui/kit/field-note'
 import { FileButton } from '@/ui/kit/file-button'
 import { StoredPicture } from '@/ui/app/stored-picture'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { smallPicture } from './small-picture'
 
 type CameDetails = NonNullable<Plan['job']['came']>
@@ -24,7 +24,9 @@ export function CamePictures({ plan }: { plan: Plan }) {
     const { pictures: _, ...rest } = job.came ?? {}
     const came: CameDetails = next.length > 0 ? { ...rest, pictures: next } : rest
     const { came: _came, ...others } = job
-    usePlan.getState().run({ do: 'setJob', job: Object.keys(came).length > 0 ? { ...others, came } : others })
+    planStore
+      .getState()
+      .run({ do: 'setJob', job: Object.keys(came).length > 0 ? { ...others, came } : others })
   }
   const add = async (file: File) => {
     setProblem(undefined)

@@ -5,10 +5,10 @@ import { useState } from 'react'
 import { TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 
 function Row({ clearance }: { clearance: Clearance }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   return (
     <li className="flex flex-wrap items-end gap-2">
       <div className="min-w-40 flex-1">
@@ -63,7 +63,7 @@ export function Clearances({ plan, onClose }: { plan: Plan; onClose: () => void 
           value={undefined}
           hint="Enter adds it."
           onValue={(heightMm, typed) => {
-            const added = usePlan.getState().run({
+            const added = planStore.getState().run({
               do: 'setClearance',
               clearance: {
                 id: `clearance-${crypto.randomUUID().slice(0, 8)}`,

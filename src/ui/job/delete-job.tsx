@@ -6,7 +6,7 @@ import type { Plan } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { dropPlan } from '@/storage/drop-plan'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { Modal } from '@/ui/kit/modal'
 import { downloadPlan } from '@/ui/app/open-file'
 
@@ -28,7 +28,7 @@ export function DeleteJob({ plan, onClose }: { plan: Plan; onClose: () => void }
           onClick={() => {
             void dropPlan(plan.id).then((dropped) => {
               if (dropped.ok) {
-                usePlan.getState().letGo(plan.id)
+                planStore.getState().letGo(plan.id)
                 router.push(to('board'))
               } else setProblem(dropped.reason)
             })

@@ -1,7 +1,7 @@
 'use client'
 import { changesBetween, type Plan, STATES } from '@/core/api/plan'
 import { assess, STATE_WORD, stateSummary } from '@/core/api/assess'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { Button } from '@/ui/kit/button'
 import { ChangeList } from '@/ui/app/change-list'
@@ -39,7 +39,7 @@ function stepsOf(past: readonly Plan[], plan: Plan): readonly Step[] {
 
 /** What a step did, in one line. */
 function StepWords({ step }: { step: Step }) {
-  const changes = useMemo(() => changesBetween(step.before, step.after), [step])
+  const changes = changesBetween(step.before, step.after)
   const [first] = changes
   return (
     <>
@@ -56,8 +56,8 @@ function StepWords({ step }: { step: Step }) {
 /** An earlier state of the job beside today's, to be taken back as a new step. */
 function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => void }) {
   const units = useUnits()
-  const [old, today] = useMemo(() => [assess(then), assess(now)], [then, now])
-  const changes = useMemo(() => changesBetween(then, now), [then, now])
+  const [old, today] = [assess(then), assess(now)]
+  const changes = changesBetween(then, now)
   const goBackTo = usePlan((store) => store.goBackTo)
   return (
     <section aria-label="Compared with today" className="border-base-content mt-4 border-t pt-3">
@@ -107,7 +107,7 @@ function Beside({ then, now, onTaken }: { then: Plan; now: Plan; onTaken: () => 
 /** Every step of a job that is kept, with what it did, when and by whom. */
 export function HistoryDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const past = usePlan((store) => store.past)
-  const steps = useMemo(() => stepsOf(past, plan), [past, plan])
+  const steps = stepsOf(past, plan)
   const [all, setAll] = useState(false)
   const [picked, setPicked] = useState<Step>()
   const shown = all ? steps : steps.slice(0, SHOWN)

@@ -3,7 +3,7 @@ import type { Plan } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
 import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
 import { Modal } from '@/ui/kit/modal'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** The schools this job is judged by: the shop's own until a job says otherwise. */
@@ -13,7 +13,7 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
     <Modal title="House rules for this job" onClose={onClose}>
       <HouseRulesFields
         rules={plan.rules}
-        onRules={(rules) => usePlan.getState().run({ do: 'setRules', rules })}
+        onRules={(rules) => planStore.getState().run({ do: 'setRules', rules })}
       />
       <div className="mt-3">
         <Button

@@ -1,7 +1,7 @@
 'use client'
 import { FileDown, Redo2, Undo2 } from 'lucide-react'
 import dynamic from 'next/dynamic'
-import { memo, useDeferredValue, useEffect, useLayoutEffect, useState, type ReactNode } from 'react'
+import { useDeferredValue, useEffect, useLayoutEffect, useState, type ReactNode } from 'react'
 import type { Plan } from '@/core/api/plan'
 import { type Stage, STAGE_WORD } from '@/core/api/assess'
 import { pressed } from './actions'
@@ -13,10 +13,10 @@ import { SkipLinks, type SkipPlace } from '@/ui/kit/skip-links'
 import { usePageKeys } from '@/ui/kit/use-page-keys'
 import { StateSwitch } from './state-switch'
 import { assessmentOf } from '@/ui/state/assessment'
-import { useDialog } from '@/ui/state/dialog-store'
-import { usePlan } from '@/ui/state/plan-store'
+import { useDialog, dialogStore } from '@/ui/state/dialog-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { lastOwnStep } from '@/ui/state/whose-step'
-import { useSettings, useUnits } from '@/ui/state/settings-store'
+import { useSettings, useUnits, settingsStore } from '@/ui/state/settings-store'
 import { JobMenu } from './job-menu'
 import { NextLine } from './next-line'
 import { StageNav } from './stage-nav'
@@ -63,8 +63,8 @@ function useJobKeys(plan: Plan, onLoad: boolean): void {
   const units = useUnits()
   usePageKeys((event) => {
     const { survey } = assessmentOf(plan)
-    const { bareKeys } = useSettings.getState().settings
-    pressed({ survey, units, show: useDialog.getState().show }, onLoad, bareKeys, event)
+    const { bareKeys } = settingsStore.getState().settings
+    pressed({ survey, units, show: dialogStore.getState().show }, onLoad, bareKeys, event)
   })
 }
 
@@ -88,8 +88,8 @@ function JobName({ plan, screen }: { plan: Plan; screen: string }) {
 }
 
 function JobTools({ plan }: { plan: Plan }) {
-  const { undo, redo } = usePlan.getState()
-  const { show } = useDialog.getState()
+  const { undo, redo } = planStore.getState()
+  const { show } = dialogStore.getState()
   const canUndo = usePlan((store) => lastOwnStep(store.past) >= 0)
   const canRedo = usePlan((store) => store.future.length > 0)
   const units = useSettings((store) => store.settings.units)
@@ -127,7 +127,7 @@ function JobTools({ plan }: { plan: Plan }) {
 }
 
 /** The bar's first line, which is as it was while something is dragged. */
-const BarTop = memo(function BarTop({
+function BarTop({
   plan,
   at,
   screen,
@@ -146,13 +146,13 @@ const BarTop = memo(function BarTop({
       <JobTools plan={plan} />
     </div>
   )
-})
+}
 
 /**
  * The bar over every screen of a job: its name, the stages of the work with their states, units, undo and redo, its
  * menu and the command palette; below it the most useful next thing, and the verdicts.
  */
-export const JobBar = memo(function JobBar({
+export function JobBar({
   plan,
   at,
   screen,
@@ -177,7 +177,7 @@ export const JobBar = memo(function JobBar({
     return () => clearTimeout(timer)
   }, [])
   // Before the next screen stands in the page: a dialog asked for there must not be closed by this one's going.
-  useLayoutEffect(() => () => useDialog.setState({ dialog: undefined }), [])
+  useLayoutEffect(() => () => dialogStore.setState({ dialog: undefined }), [])
   return (
     <header className="no-print bg-base-100 area-bar">
       <SkipLinks {...(onLoad && { places: ON_LOAD })} />
@@ -194,4 +194,4 @@ export const JobBar = memo(function JobBar({
       {dialog !== undefined && <JobDialogs plan={plan} dialog={dialog} onLoad={onLoad} />}
     </header>
   )
-})
+}

@@ -4,7 +4,7 @@ import { type Group, JOB_FIELD } from '@/core/api/fields'
 import type { Plan } from '@/core/api/plan'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { CamePictures } from './came-pictures'
 
 const CAME = JOB_FIELD.fields['came'] as Group
@@ -41,7 +41,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
   const refusal = usePlan((store) => store.refusal)
   const run = (next: Record<string, unknown>) => {
     const saved = Object.entries(next).filter(([, value]) => value !== undefined && value !== '')
-    usePlan.getState().run({ do: 'setJob', job: { name: '', ...Object.fromEntries(saved) } })
+    planStore.getState().run({ do: 'setJob', job: { name: '', ...Object.fromEntries(saved) } })
   }
   const cameNow = (field: string, value: string) => {
     const left = Object.entries({ ...job.came, [field]: value }).filter(([, text]) => text !== '')
@@ -50,7 +50,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
   const setCar = (field: 'plate' | 'number', value: string) => {
     const { [field]: _, ...rest } = plan.car
     const text = value.trim()
-    usePlan.getState().run({ do: 'setCar', car: text === '' ? rest : { ...rest, [field]: text } })
+    planStore.getState().run({ do: 'setCar', car: text === '' ? rest : { ...rest, [field]: text } })
   }
   return (
     <Modal title="Job details" onClose={onClose}>

@@ -5,7 +5,7 @@ import { Kbd } from '@/ui/kit/kbd'
 import type { Plan } from '@/core/api/plan'
 import { SettingsDialog } from '@/ui/app/settings-dialog'
 import { assessmentOf } from '@/ui/state/assessment'
-import { type DialogName, useDialog } from '@/ui/state/dialog-store'
+import { type DialogName, dialogStore } from '@/ui/state/dialog-store'
 import { useUnits } from '@/ui/state/settings-store'
 import { Clearances } from './clearances'
 import { DeleteJob } from './delete-job'
@@ -44,7 +44,7 @@ export default function JobDialogs({
   dialog: DialogName
   onLoad: boolean
 }) {
-  const { close, show } = useDialog.getState()
+  const { close, show } = dialogStore.getState()
   const { survey } = assessmentOf(plan)
   const units = useUnits()
   const onClose = () => close(dialog)

@@ -8,7 +8,7 @@ import type { Plan } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { savePlan } from '@/storage/plans'
-import { type DialogName, useDialog } from '@/ui/state/dialog-store'
+import { type DialogName, dialogStore } from '@/ui/state/dialog-store'
 
 const LINE = 'justify-start'
 
@@ -67,7 +67,7 @@ function TakeAlong({ plan }: { plan: Plan }) {
 
 /** The dialogs and deeds of a job, as its menu lists them. */
 export function JobMenuItems({ plan }: { plan: Plan }) {
-  const { show } = useDialog.getState()
+  const { show } = dialogStore.getState()
   const close = useCloseMenu()
   return (
     <>

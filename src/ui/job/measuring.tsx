@@ -17,12 +17,12 @@ import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { useUnits } from '@/ui/state/settings-store'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 
 type Length = Extract<Measurement, { kind: 'length' }>
 
 const newId = () => `measured-${crypto.randomUUID().slice(0, 8)}`
-const keep = (measurement: Measurement) => usePlan.getState().run({ do: 'setMeasurement', measurement })
+const keep = (measurement: Measurement) => planStore.getState().run({ do: 'setMeasurement', measurement })
 
 /** Who took it and when: on every measurement alike. */
 function TakenBy({ measurement }: { measurement: Measurement }) {
@@ -73,7 +73,7 @@ function Readings({
   const without = (index: number) => {
     const left = readings.filter((_, i) => i !== index)
     if (left.length > 0) keep({ ...base, readingsMm: left })
-    else usePlan.getState().run({ do: 'removeMeasurement', measurementId: base.id })
+    else planStore.getState().run({ do: 'removeMeasurement', measurementId: base.id })
   }
   return (
     <div className="flex flex-wrap items-end gap-2">
@@ -143,7 +143,7 @@ function GateForm({ at }: { at: GateAt }) {
             onChange={(went) => {
               const id = measurement?.id ?? newId()
               if (went !== 'none') keep({ kind: 'gauge', id, of: subject, went })
-              else if (measurement) usePlan.getState().run({ do: 'removeMeasurement', measurementId: id })
+              else if (measurement) planStore.getState().run({ do: 'removeMeasurement', measurementId: id })
             }}
           />
           {measurement && <TakenBy measurement={measurement} />}

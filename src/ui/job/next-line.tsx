@@ -1,5 +1,5 @@
 'use client'
-import { memo, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { Finding, NextThing, Remedy, Stage } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
 import { toTheShelf } from './actions'
@@ -7,7 +7,7 @@ import { Button, ButtonLink } from '@/ui/kit/button'
 import { PhraseLine } from '@/ui/figures/quantity'
 import { to } from '@/ui/routes'
 import { firstFix } from '@/ui/state/fixes'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { showFinding } from '@/ui/state/wanted-finding'
 import { stageAddress } from './stage-links'
 
@@ -37,7 +37,7 @@ function NextKey({ plan, at, onLoad, next }: { plan: Plan; at: Stage; onLoad: bo
   const fix = useFirstFix(plan, finding, onLoad)
   if (fix)
     return (
-      <Button variant="word" onClick={() => usePlan.getState().run(fix.command)}>
+      <Button variant="word" onClick={() => planStore.getState().run(fix.command)}>
         <span>
           <PhraseLine phrase={fix.message} />
         </span>
@@ -69,7 +69,7 @@ function NextKey({ plan, at, onLoad, next }: { plan: Plan; at: Stage; onLoad: bo
 }
 
 /** One quiet line: the most useful next thing, and the key that does it or leads there. */
-export const NextLine = memo(function NextLine({
+export function NextLine({
   plan,
   at,
   onLoad,
@@ -96,4 +96,4 @@ export const NextLine = memo(function NextLine({
       )}
     </div>
   )
-})
+}

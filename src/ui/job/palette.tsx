@@ -1,6 +1,5 @@
 'use client'
 import { useRouter } from 'next/navigation'
-import { useMemo } from 'react'
 import { fieldsByName, GEAR_FIELD, RACK_FIELD, VEHICLE_FIELD } from '@/core/api/fields'
 import { foldedTogether, isOpen, OUTCOME_WORD, STAGE_WORD, STAGES } from '@/core/api/assess'
 import { phraseText, type Plan } from '@/core/api/plan'
@@ -9,7 +8,7 @@ import { putOn } from '@/ui/forms/put-on'
 import { CommandPalette, type NamedEntry, type NamedGroup } from '@/ui/kit/command-palette'
 import { ROUTES, SHOP_SCREENS, to } from '@/ui/routes'
 import { assessmentOf } from '@/ui/state/assessment'
-import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { type Picked, planStore } from '@/ui/state/plan-store'
 import { useStock } from '@/ui/state/stock'
 import { showFinding } from '@/ui/state/wanted-finding'
 import { stageAddress } from './stage-links'
@@ -58,12 +57,12 @@ export default function Palette({
     run: () => router.push(href),
   })
   const load = to('load', { job: plan.id })
-  const fields = useMemo(() => fieldsOf(plan), [plan])
+  const fields = fieldsOf(plan)
   const pick = (name: string, picked: Picked): NamedEntry => ({
     id: picked.id,
     name: `Pick ${name}`,
     run: () => {
-      usePlan.getState().pick(picked)
+      planStore.getState().pick(picked)
       if (!onLoad) router.push(load)
     },
   })

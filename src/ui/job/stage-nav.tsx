@@ -1,6 +1,6 @@
 'use client'
 import Link from 'next/link'
-import { memo, useState } from 'react'
+import { useState } from 'react'
 import type { Plan } from '@/core/api/plan'
 import { type Stage, STAGE_WORD, STAGES, type StageState, stageWords } from '@/core/api/assess'
 import { Button } from '@/ui/kit/button'
@@ -20,7 +20,7 @@ const VARIANT: Readonly<Record<StageState['at'], string>> = {
 }
 
 /** The stages of a job in the order of the work, each with its state. On a phone all but the present one are a press away. */
-export const StageNav = memo(function StopsNav({
+export function StageNav({
   plan,
   at,
   stages,
@@ -63,4 +63,4 @@ export const StageNav = memo(function StopsNav({
       </ol>
     </nav>
   )
-})
+}

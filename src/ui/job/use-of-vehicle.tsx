@@ -5,13 +5,13 @@ import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { basisChoices, typedMass } from '@/ui/forms/load-field'
 import { Modal } from '@/ui/kit/modal'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 
 /** How the vehicle will be used: speeds, snow, and who sits inside. */
 export function UseOfVehicle({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const { use } = plan
   const set = (patch: Partial<Use>) =>
-    refused(usePlan.getState().run({ do: 'setUse', use: { ...use, ...patch } }))
+    refused(planStore.getState().run({ do: 'setUse', use: { ...use, ...patch } }))
   const withOccupant = (next: Occupant) =>
     set({ occupants: use.occupants.map((each) => (each.id === next.id ? next : each)) })
   return (

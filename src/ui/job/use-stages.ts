@@ -9,10 +9,9 @@ import {
   type StageState,
   stagesOf,
 } from '@/core/api/assess'
-import { useMemo } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { useJobLog, useLog } from '@/ui/state/log-store'
-import { today } from '@/ui/state/today'
+import { useToday } from '@/ui/state/use-today'
 
 export interface JobStages {
   readonly stages: Readonly<Record<Stage, StageState>>
@@ -23,19 +22,18 @@ export interface JobStages {
 export function useStages(plan: Plan): JobStages {
   const read = useJobLog(plan)
   const events = useLog((store) => store.events)
-  return useMemo(() => {
-    const assessment = assessmentOf(plan)
-    const logged = ((): Logged => {
-      if (!read) return { at: 'unread' }
-      const order = jobSession(assessment, events)
-      const own = ownEvents(events, plan, carsByJob([plan]))
-      return {
-        at: 'read',
-        session: order.ok ? order.session : undefined,
-        due: dueOf(own, bayRulesOf(plan.rules), [plan]),
-        today: today(),
-      }
-    })()
-    return { stages: stagesOf(assessment, logged), next: nextThing(assessment, logged) }
-  }, [plan, read, events])
+  const day = useToday()
+  const assessment = assessmentOf(plan)
+  const logged = ((): Logged => {
+    if (!read) return { at: 'unread' }
+    const order = jobSession(assessment, events)
+    const own = ownEvents(events, plan, carsByJob([plan]))
+    return {
+      at: 'read',
+      session: order.ok ? order.session : undefined,
+      due: dueOf(own, bayRulesOf(plan.rules), [plan]),
+      today: day,
+    }
+  })()
+  return { stages: stagesOf(assessment, logged), next: nextThing(assessment, logged) }
 }

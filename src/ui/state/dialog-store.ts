@@ -1,5 +1,5 @@
 'use client'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 
 /** The dialogs of a job, which open over any of its screens. */
 export type DialogName =
@@ -12,10 +12,12 @@ interface DialogStore {
   close(dialog: DialogName): void
 }
 
-export const useDialog = create<DialogStore>((set, get) => ({
+export const dialogStore = createStore<DialogStore>((set, get) => ({
   dialog: undefined,
   show: (dialog) => set({ dialog }),
   close: (dialog) => {
     if (get().dialog === dialog) set({ dialog: undefined })
   },
 }))
+
+export const useDialog = <Part>(part: (store: DialogStore) => Part): Part => useStore(dialogStore, part)

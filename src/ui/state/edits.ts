@@ -1,6 +1,6 @@
 import { moveBy, type UnitChoice } from '@/core/api/plan'
 import type { Survey, ThingAt } from '@/core/api/assess'
-import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { type Picked, planStore } from '@/ui/state/plan-store'
 
 /** What the keys, the palette and the strip do alike. */
 
@@ -17,7 +17,7 @@ export function nudge(
   coarse: boolean,
   units: UnitChoice,
 ): void {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const step = (units.show === 'us' ? FINE_US_MM : FINE_MM) * (coarse ? COARSE : 1)
   if (picked.kind === 'bar') {
     const bar = survey.bars.find((at) => at.bar.id === picked.id)?.bar
@@ -32,10 +32,10 @@ export function nudge(
 export function turnNext({ gear, placement }: ThingAt): void {
   const next = gear.turns[(gear.turns.indexOf(placement.turn) + 1) % gear.turns.length]
   if (next !== undefined && next !== placement.turn)
-    usePlan.getState().run({ do: 'turn', placementId: placement.id, turn: next })
+    planStore.getState().run({ do: 'turn', placementId: placement.id, turn: next })
 }
 
 export function setOnEdge({ gear, placement }: ThingAt): void {
   if (gear.onEdge)
-    usePlan.getState().run({ do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge })
+    planStore.getState().run({ do: 'setOnEdge', placementId: placement.id, onEdge: !placement.onEdge })
 }

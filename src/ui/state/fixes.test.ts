@@ -7,7 +7,7 @@ import { FixSearch } from '@/workers/fix-search'
 import type { FixesQuestion } from '@/workers/fixes-messages'
 import { assessmentOf } from './assessment'
 import { askFixes, endFixes, firstFix } from './fixes'
-import { usePlan } from './plan-store'
+import { planStore } from './plan-store'
 
 /** A worker that answers when it is told to, so that a test says what comes when. */
 class PlayedWorker extends EventTarget {
@@ -39,7 +39,7 @@ const stopOf = (plan: Plan) => openOf(plan).find(({ severity }) => severity === 
 beforeEach(() => {
   workers.length = 0
   vi.stubGlobal('Worker', PlayedWorker)
-  usePlan.setState({ plan: boatAndBox })
+  planStore.setState({ plan: boatAndBox })
 })
 afterEach(() => {
   endFixes()
@@ -67,7 +67,7 @@ it('sends the stock once, and asks nothing again for the plan it asked for', () 
 it('gives nothing of a plan that has changed meanwhile', async () => {
   askFixes(boatAndBox, openOf(boatAndBox))
   const first = firstFix(boatAndBox, stopOf(boatAndBox))
-  usePlan.setState({ plan: ridgeTent })
+  planStore.setState({ plan: ridgeTent })
   workers[0]!.answerAll()
   expect(await first).toBeUndefined()
 })
@@ -75,7 +75,7 @@ it('gives nothing of a plan that has changed meanwhile', async () => {
 it('waits for the panels, where a key is quicker than they are after an edit', async () => {
   const turned = { ...boatAndBox }
   askFixes(boatAndBox, openOf(boatAndBox))
-  usePlan.setState({ plan: turned })
+  planStore.setState({ plan: turned })
   const first = firstFix(turned, stopOf(turned))
   workers[0]!.answerAll()
   askFixes(turned, openOf(turned))
@@ -94,7 +94,7 @@ it('starts a worker that died again, with the stock, and gives up after three de
   expect(workers).toHaveLength(3)
   expect(await waiting).toBeUndefined()
   askFixes(ridgeTent, openOf(ridgeTent))
-  usePlan.setState({ plan: ridgeTent })
+  planStore.setState({ plan: ridgeTent })
   const next = firstFix(ridgeTent, openOf(ridgeTent)[0]!)
   workers[3]!.answerAll()
   expect((await next)?.command).toBeDefined()

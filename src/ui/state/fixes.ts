@@ -1,9 +1,9 @@
 'use client'
 import { type Finding, isOpen, type Remedy, type RemedyStock } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
-import { useEffect, useMemo } from 'react'
+import { useEffect } from 'react'
 import { create } from 'zustand'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { stockNow } from '@/ui/state/stock'
 import type { FixesAnswer, FixesQuestion } from '@/workers/fixes-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
@@ -91,20 +91,20 @@ export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefin
     const stops: (() => void)[] = []
     const variant = (): void => {
       const cached = useFoundFixes.getState()
-      const gone = usePlan.getState().plan !== plan
+      const gone = planStore.getState().plan !== plan
       const remedies = cached.plan === plan ? cached.byFinding.get(finding.id) : undefined
       if (!gone && !remedies && cached.stopped === undefined) return
       for (const stop of stops) stop()
       resolve(gone ? undefined : remedies?.[0])
     }
-    stops.push(useFoundFixes.subscribe(variant), usePlan.subscribe(variant))
+    stops.push(useFoundFixes.subscribe(variant), planStore.subscribe(variant))
     variant()
   })
 }
 
 /** Once what is dragged has been let go. */
 const onDrop = (work: () => void): (() => void) => {
-  const stop = usePlan.subscribe(({ dragFrom }) => {
+  const stop = planStore.subscribe(({ dragFrom }) => {
     if (dragFrom) return
     stop()
     work()
@@ -121,10 +121,10 @@ export function useFixes(
   readonly stopped: string | undefined
 } {
   const cached = useFoundFixes()
-  const open = useMemo(() => findings.filter(isOpen), [findings])
+  const open = findings.filter(isOpen)
   useEffect(() => {
     const ask = () => askFixes(plan, open)
-    if (usePlan.getState().dragFrom) return onDrop(ask)
+    if (planStore.getState().dragFrom) return onDrop(ask)
     ask()
     return undefined
   }, [plan, open])

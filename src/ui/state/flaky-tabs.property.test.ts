@@ -9,14 +9,14 @@ const ID = boatAndBox.id
 /** One tab of a browser: the open job and all that keeps it, with a memory of its own. */
 async function newTab() {
   vi.resetModules()
-  const [{ usePlan }, waiting, removed, dropped] = await Promise.all([
+  const [{ planStore }, waiting, removed, dropped] = await Promise.all([
     import('./plan-store'),
     import('@/storage/waiting'),
     import('@/storage/removed'),
     import('@/storage/drop-plan'),
   ])
-  await usePlan.getState().open(ID)
-  return { store: () => usePlan.getState(), ...waiting, ...removed, ...dropped }
+  await planStore.getState().open(ID)
+  return { store: () => planStore.getState(), ...waiting, ...removed, ...dropped }
 }
 type Tab = Awaited<ReturnType<typeof newTab>>
 

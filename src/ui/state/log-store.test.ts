@@ -6,7 +6,7 @@ import type * as CarLogs from '@/storage/car-logs'
 import { saveEvents } from '@/storage/log'
 import { savePlan } from '@/storage/plans'
 import { ALL_SHELVES, browserShelf } from '@/storage/database'
-import { isLogHere, useLog } from './log-store'
+import { isLogHere, logStore } from './log-store'
 
 vi.mock('@/storage/car-logs', async (original) => {
   const real = await original<typeof CarLogs>()
@@ -15,7 +15,7 @@ vi.mock('@/storage/car-logs', async (original) => {
 
 const CAR = boatAndBox.car.id
 const JOB = boatAndBox.id
-const log = () => useLog.getState()
+const log = () => logStore.getState()
 const own = someEvents.slice(0, 3).map((event) => ({ ...event, vehicleId: CAR, jobId: JOB }))
 
 vi.stubGlobal('document', { addEventListener: () => undefined, visibilityState: 'visible' })
@@ -27,7 +27,7 @@ beforeEach(async () => {
 
 it('has one car’s log, at a glimpse once its job was read before, and whole', async () => {
   const states: string[] = []
-  const stop = useLog.subscribe(({ of, glimpsed, events }) => {
+  const stop = logStore.subscribe(({ of, glimpsed, events }) => {
     const whole = isLogHere(of, { carId: CAR, jobId: JOB })
     states.push(`${whole ? 'whole' : glimpsed.includes(CAR) ? 'glimpsed' : 'none'} ${events.length}`)
   })

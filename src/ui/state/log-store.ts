@@ -14,13 +14,13 @@ import {
   united,
 } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
-import { useEffect, useMemo } from 'react'
-import { create } from 'zustand'
+import { useEffect } from 'react'
+import { createStore, useStore } from 'zustand'
 import { glimpseCarLogs, loadCarLogs, type Whose } from '@/storage/car-logs'
 import { onSaved } from '@/storage/saved-elsewhere'
 import { saveEvents, importEvents } from '@/storage/log'
 import { whyNotSaved } from '@/storage/save-result'
-import { useSettings } from '@/ui/state/settings-store'
+import { settingsStore } from '@/ui/state/settings-store'
 
 /** An event as a screen makes it: the store adds when, whose and by whom. */
 type Unsigned<E> = E extends LogEvent
@@ -63,7 +63,7 @@ const withLast = (list: readonly string[], last: string): readonly string[] =>
 
 /** A name of this browser's own, made once: it tells apart what two devices wrote in the same turn. */
 function deviceId(): string {
-  const { settings, change } = useSettings.getState()
+  const { settings, change } = settingsStore.getState()
   const device = settings.device ?? crypto.randomUUID()
   if (settings.device === undefined) change({ device })
   return device
@@ -82,7 +82,7 @@ let ours: readonly LogEvent[] = []
 let turn = 1
 
 /** The log of the cars that are looked at, as this page has read it. What is added shows at once and is stored event by event. */
-export const useLog = create<LogStore>((set, get) => {
+export const logStore = createStore<LogStore>((set, get) => {
   let asked: Whose = { cars: [], jobs: [] }
   const read = async () => {
     const of = asked
@@ -154,7 +154,7 @@ export const useLog = create<LogStore>((set, get) => {
     async add({ vehicleId, jobId }, events) {
       // What an entry comes after, and which one it replaces, is known only with the whole log of its car.
       if (!isLogHere(get().of, { carId: vehicleId })) await get().open({ carId: vehicleId })
-      const { fitter } = useSettings.getState().settings
+      const { fitter } = settingsStore.getState().settings
       const before = get().events
       const first = Math.max(turn, nextTurn(before))
       turn = first + events.length
@@ -189,6 +189,8 @@ export const useLog = create<LogStore>((set, get) => {
   }
 })
 
+export const useLog = <Part>(part: (store: LogStore) => Part): Part => useStore(logStore, part)
+
 const records = new WeakMap<readonly LogEvent[], RackRecord>()
 
 /** What a list of events says; worked out once for each list. */
@@ -219,17 +221,15 @@ export function useOwnLog(plan: Plan): {
   const ready = useJobLog(plan)
   const events = useLog((store) => store.events)
   const jobs = useLog((store) => store.jobs)
-  return useMemo(() => {
-    // The open plan goes before its stored self: it may just have been parted.
-    const others = jobs.filter(({ id }) => id !== plan.id)
-    return {
-      ready,
-      own: ownEvents(events, plan, carsByJob([...others, plan])),
-      perhaps: perhapsSame(plan, others),
-    }
-  }, [ready, events, jobs, plan])
+  // The open plan goes before its stored self: it may just have been parted.
+  const others = jobs.filter(({ id }) => id !== plan.id)
+  return {
+    ready,
+    own: ownEvents(events, plan, carsByJob([...others, plan])),
+    perhaps: perhapsSame(plan, others),
+  }
 }
 
 /** Writes to the log of a plan's car. */
 export const logFor = (plan: Plan, ...events: readonly NewEvent[]): void =>
-  void useLog.getState().add({ vehicleId: plan.car.id, jobId: plan.id }, events)
+  void logStore.getState().add({ vehicleId: plan.car.id, jobId: plan.id }, events)

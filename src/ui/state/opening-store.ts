@@ -1,5 +1,5 @@
 'use client'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 
 interface OpeningStore {
   /** The hatch, tailgate, sunroof or tent that is drawn opening on demand: an obstacle's id or a placement's. */
@@ -8,7 +8,7 @@ interface OpeningStore {
   close(): void
 }
 
-export const useOpening = create<OpeningStore>((set, get) => ({
+export const openingStore = createStore<OpeningStore>((set, get) => ({
   opening: undefined,
   toggle(id) {
     set({ opening: get().opening === id ? undefined : id })
@@ -17,3 +17,5 @@ export const useOpening = create<OpeningStore>((set, get) => ({
     set({ opening: undefined })
   },
 }))
+
+export const useOpening = <Part>(part: (store: OpeningStore) => Part): Part => useStore(openingStore, part)

@@ -7,7 +7,7 @@ import {
   planSchema,
   thinned,
 } from '@/core/api/plan'
-import { useSettings } from './settings-store'
+import { settingsStore } from './settings-store'
 
 interface SavedPlan {
   readonly before: Plan
@@ -34,7 +34,7 @@ export function stepsBack(past: readonly Plan[], plan: Plan): readonly PastStep[
     const before = all[i] ?? now
     const found = cached.get(now)
     if (found?.before === before) return found.step
-    const by = useSettings.getState().settings.fitter
+    const by = settingsStore.getState().settings.fitter
     const step = {
       at: new Date().toISOString(),
       ...(by === '' ? {} : { by }),

@@ -6,15 +6,15 @@ import { refusing } from '@/storage/faults.testing'
 import { planShelf } from '@/storage/database'
 import { nudge, setOnEdge, turnNext } from '@/ui/state/edits'
 import { assessmentOf } from './assessment'
-import { refused, usePlan } from './plan-store'
+import { refused, planStore } from './plan-store'
 
-const store = () => usePlan.getState()
+const store = () => planStore.getState()
 const box = () => store().plan?.placements.find((each) => each.id === 'long-box')
 const survey = () => assessmentOf(store().plan!).survey
 
 beforeEach(async () => {
   await planShelf.clear()
-  usePlan.setState({ plan: undefined, past: [], future: [], dragFrom: undefined, saving: { at: 'saved' } })
+  planStore.setState({ plan: undefined, past: [], future: [], dragFrom: undefined, saving: { at: 'saved' } })
   await savePlan(boatAndBox)
   await store().open(boatAndBox.id)
 })

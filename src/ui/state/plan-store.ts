@@ -9,7 +9,7 @@ import {
   type Plan,
   type State,
 } from '@/core/api/plan'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 import { forgetUnsaved, saveHeld, savePlanIfCurrent, openPlan } from '@/storage/plans'
 import { whyNotSaved, type SaveResult } from '@/storage/save-result'
 import { dropMine, saveMine, loadMine } from '@/storage/undecided'
@@ -102,7 +102,7 @@ const NOTHING_OPEN = {
 
 let timer: ReturnType<typeof setTimeout> | undefined
 
-export const usePlan = create<PlanStore>((set, get) => {
+export const planStore = createStore<PlanStore>((set, get) => {
   const later = () => {
     set({ saving: { at: 'waiting' } })
     clearTimeout(timer)
@@ -346,6 +346,8 @@ export const usePlan = create<PlanStore>((set, get) => {
   }
 })
 
+export const usePlan = <Part>(part: (store: PlanStore) => Part): Part => useStore(planStore, part)
+
 /** Why the last edit was refused, for the field it was typed into; nothing when it was taken. */
 export const refused = (taken: boolean): string | undefined =>
-  taken ? undefined : (usePlan.getState().refusal ?? 'This cannot be taken.')
+  taken ? undefined : (planStore.getState().refusal ?? 'This cannot be taken.')

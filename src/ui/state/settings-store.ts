@@ -1,7 +1,7 @@
 'use client'
 import { EMPTY_STOCK, type StockLists } from '@/core/api/files'
 import type { Plan, UnitChoice, UnitSystem } from '@/core/api/plan'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 import { loadOwnStock } from '@/storage/stock-lists'
 import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
 import { onSaved } from '@/storage/saved-elsewhere'
@@ -39,7 +39,7 @@ let started: Promise<void> | undefined
 /** What was chosen here and is being kept: what another tab kept is read after it, never over it. */
 let keeping: Promise<unknown> = Promise.resolve()
 
-export const useSettings = create<SettingsStore>((set, get) => {
+export const settingsStore = createStore<SettingsStore>((set, get) => {
   const follow = async () => {
     for (let tries = 0; tries < FOLLOW_TRIES; tries += 1) {
       const before = keeping
@@ -125,6 +125,8 @@ export const useSettings = create<SettingsStore>((set, get) => {
     },
   }
 })
+
+export const useSettings = <Part>(part: (store: SettingsStore) => Part): Part => useStore(settingsStore, part)
 
 /** How this person wants numbers shown. */
 export function useUnits(): UnitChoice {

@@ -1,7 +1,6 @@
 'use client'
 import { STOCK_KINDS, type StockKind, type StockLists } from '@/core/api/files'
-import { useMemo } from 'react'
-import { useSettings } from './settings-store'
+import { useSettings, settingsStore } from './settings-store'
 
 /** The shop's own entries first; an entry of the same id stands in for the demo's. */
 function joined<T extends { readonly id: string }>(own: readonly T[], demo: readonly T[]): T[] {
@@ -29,21 +28,21 @@ function stockOf(own: StockLists, demo: StockLists | undefined): StockLists {
 export function useStock(): StockLists {
   const own = useSettings((store) => store.own)
   const demo = useSettings((store) => store.demo?.stock)
-  return useMemo(() => stockOf(own, demo), [own, demo])
+  return stockOf(own, demo)
 }
 
 /** The lists as they are kept, for the screen that edits them. */
 export function useStockLists(): StockLists {
   const own = useSettings((store) => store.own)
   const demo = useSettings((store) => store.demo?.stock)
-  return useMemo(() => listsOf(own, demo), [own, demo])
+  return listsOf(own, demo)
 }
 
 let last: { readonly own: unknown; readonly demo: unknown; readonly stock: StockLists } | undefined
 
 /** The stock as it stands now, for what is computed outside a screen; the same one as long as it is the same. */
 export function stockNow(): StockLists {
-  const { own, demo } = useSettings.getState()
+  const { own, demo } = settingsStore.getState()
   if (last?.own !== own || last.demo !== demo?.stock)
     last = { own, demo: demo?.stock, stock: stockOf(own, demo?.stock) }
   return last.stock

@@ -6,10 +6,10 @@ import { boatAndBox } from '@/demo/plans'
 import { savePlan, savePlanIfCurrent, loadPlan, openPlan } from '@/storage/plans'
 import { ALL_SHELVES } from '@/storage/database'
 import { pastOf } from './past'
-import { usePlan } from './plan-store'
+import { planStore } from './plan-store'
 import { lastOwnStep } from './whose-step'
 
-const store = () => usePlan.getState()
+const store = () => planStore.getState()
 const saved = async (): Promise<Plan> => {
   const stored = await loadPlan(boatAndBox.id)
   if (!stored?.ok) throw new Error('it is gone')
@@ -25,7 +25,7 @@ const boxX = (plan: Plan | undefined) => plan?.placements.find(({ id }) => id ==
 
 beforeEach(async () => {
   await Promise.all(Object.values(ALL_SHELVES).map((shelf) => shelf.clear()))
-  usePlan.setState({
+  planStore.setState({
     plan: undefined,
     past: [],
     future: [],
@@ -132,7 +132,7 @@ describe('one job in two tabs (S2)', () => {
     expect(boxX(await saved())).toBe(800)
     expect(boxX(store().plan)).toBe(700)
     // A reload asks it again: what was done here is still there.
-    usePlan.setState({ plan: undefined, conflict: undefined, past: [], saving: { at: 'saved' } })
+    planStore.setState({ plan: undefined, conflict: undefined, past: [], saving: { at: 'saved' } })
     await vi.waitFor(async () => {
       await store().open(boatAndBox.id)
       expect(boxX(store().plan)).toBe(700)
@@ -165,7 +165,7 @@ describe('one job in two tabs (S2)', () => {
     expect(await loadPlan(boatAndBox.id)).toBeUndefined()
     expect([boxX(store().plan), store().saving.at]).toEqual([700, 'waiting'])
     // A reload asks again.
-    usePlan.setState({ plan: undefined, deleted: undefined, past: [], saving: { at: 'saved' } })
+    planStore.setState({ plan: undefined, deleted: undefined, past: [], saving: { at: 'saved' } })
     await store().open(boatAndBox.id)
     expect([boxX(store().plan), store().deleted !== undefined]).toEqual([700, true])
     await store().putBack()
@@ -202,7 +202,13 @@ describe('one job in two tabs (S2)', () => {
 
 describe('the past of a job', () => {
   const reload = async () => {
-    usePlan.setState({ plan: undefined, conflict: undefined, past: [], future: [], saving: { at: 'saved' } })
+    planStore.setState({
+      plan: undefined,
+      conflict: undefined,
+      past: [],
+      future: [],
+      saving: { at: 'saved' },
+    })
     await store().open(boatAndBox.id)
   }
 

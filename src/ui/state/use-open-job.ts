@@ -1,7 +1,7 @@
 'use client'
 import { useEffect } from 'react'
 import { onSaved } from '@/storage/saved-elsewhere'
-import { usePlan } from './plan-store'
+import { usePlan, planStore } from './plan-store'
 import { useSettings } from './settings-store'
 
 /** Opens a job for a screen, follows what other tabs keep of it, and saves what is waiting when the page goes. */
@@ -16,13 +16,13 @@ export function useOpenJob(id: string | undefined): void {
       id === undefined
         ? undefined
         : onSaved((what) => {
-            if (what.shelf === 'plans' && what.id === id) void usePlan.getState().follow(id)
+            if (what.shelf === 'plans' && what.id === id) void planStore.getState().follow(id)
           }),
     [id],
   )
   useEffect(() => {
     const flush = () => {
-      if (usePlan.getState().saving.at === 'waiting') void usePlan.getState().saveNow()
+      if (planStore.getState().saving.at === 'waiting') void planStore.getState().saveNow()
     }
     document.addEventListener('visibilitychange', flush)
     window.addEventListener('pagehide', flush)

@@ -6,11 +6,11 @@ import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { type Room, roomLeft, roomWords } from '@/storage/room'
 import { useOpenFile } from '@/ui/app/open-file'
 import { useSettings } from '@/ui/state/settings-store'
-import { today } from '@/ui/state/today'
+import { useToday } from '@/ui/state/use-today'
 import { Filter } from './board-filter'
 import { type BoardFilter, customersOf, filtered, isWhole, ordered, WHOLE_BOARD } from './board-order'
 import { JobCard, Unreadable } from './job-card'
@@ -61,12 +61,12 @@ export function BoardScreen() {
   const board = useBoard(ready, `${opened} ${loaded}`)
   const [filter, setFilter] = useState<BoardFilter>(WHOLE_BOARD)
   const [drawn, setDrawn] = useState(DRAWN)
-  const [day] = useState(today)
+  const day = useToday()
   const [dialog, setDialog] = useState<'backup' | 'removed'>()
   const view = useSettings((store) => store.settings.board)
   const change = useSettings((store) => store.change)
-  const again = useCallback(() => setLoaded((count) => count + 1), [])
-  const more = useCallback(() => setDrawn((count) => count + DRAWN), [])
+  const again = () => setLoaded((count) => count + 1)
+  const more = () => setDrawn((count) => count + DRAWN)
   const [room, setRoom] = useState<Room>()
   useEffect(() => {
     if (ready) void roomLeft().then(setRoom)
@@ -74,19 +74,13 @@ export function BoardScreen() {
   const cards = board.at === 'there' ? board.cards : NO_CARDS
   const left = board.at === 'there' ? board.left : 0
   const { archived, archive, trouble } = useArchived(ready, loaded)
-  const deeds = useMemo(
-    () => ({ archived, onGone: again, onArchive: (id: string, away: boolean) => void archive(id, away) }),
-    [archived, again, archive],
-  )
+  const deeds = { archived, onGone: again, onArchive: (id: string, away: boolean) => void archive(id, away) }
   const away = cards.filter(({ id }) => archived.has(id)).length
   // With the last one taken out, there is no archive to look at any more.
-  const asked = useMemo(() => (away === 0 ? { ...filter, archive: false } : filter), [filter, away])
-  const shown = useMemo(
-    () => ordered(filtered(cards, asked, archived, day), day),
-    [cards, asked, archived, day],
-  )
-  const read = useMemo(() => shown.filter((card) => card.ok), [shown])
-  const customers = useMemo(() => customersOf(cards), [cards])
+  const asked = away === 0 ? { ...filter, archive: false } : filter
+  const shown = ordered(filtered(cards, asked, archived, day), day)
+  const read = shown.filter((card) => card.ok)
+  const customers = customersOf(cards)
   const here = asked.archive ? away : cards.length - away
   return (
     <>

@@ -20,7 +20,7 @@ import {
 } from '@/core/api/assess'
 import { formatNumber, type Plan, STATES } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { Thumbnail } from '@/ui/drawing/thumbnail'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'
@@ -257,10 +257,8 @@ export function CompareScreen() {
     }
   }, [ready])
   const [first, second] = [useKeptPlan(ready ? a : undefined), useKeptPlan(ready ? b : undefined)]
-  const accounts = useMemo(
-    () => (first && second ? [accountOf(assessmentOf(first)), accountOf(assessmentOf(second))] : undefined),
-    [first, second],
-  )
+  const accounts =
+    first && second ? [accountOf(assessmentOf(first)), accountOf(assessmentOf(second))] : undefined
   const go = (to: { a?: string | undefined; b?: string | undefined }) => {
     const query = new URLSearchParams()
     if (to.a !== undefined) query.set('a', to.a)

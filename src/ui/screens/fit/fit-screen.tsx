@@ -13,7 +13,7 @@ import {
   withBenchReadings,
 } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
 import { stepsOf } from './fitting-job'
@@ -59,12 +59,10 @@ export function FitScreen({ plan }: { plan: Plan }) {
   const trouble = useLog((store) => store.trouble)
   const awake = useAwake()
   const logged = recordOf(own).jobs.get(plan.id) ?? NOTHING_DONE
-  const cameOff = useMemo(() => refitNotes(recordOf(own).counting), [own])
+  const cameOff = refitNotes(recordOf(own).counting)
   const order = stepsOf(plan, logged)
-  const { progress, again } = useMemo(() => {
-    const steps = order.ok ? order.steps : []
-    return currentProgress(steps, survey, withBenchReadings(logged, steps, plan))
-  }, [order, survey, logged, plan])
+  const steps = order.ok ? order.steps : []
+  const { progress, again } = currentProgress(steps, survey, withBenchReadings(logged, steps, plan))
   return (
     <div data-hands className="flex flex-col h-dvh min-h-[34rem] max-wide:h-auto max-wide:pb-[6rem]">
       <JobBar plan={plan} at="fit">

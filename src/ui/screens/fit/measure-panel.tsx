@@ -12,12 +12,12 @@ import {
   TAPED_NAME,
 } from '@/core/api/fit'
 import { mm, phraseText, type Plan, readingsSummary, typedElsewhere } from '@/core/api/plan'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/figures/quantity'
 import { ParsedField, type ParsedText } from '@/ui/kit/parsed-field'
 import { QuantityField } from '@/ui/figures/quantity-field'
-import { useSettings, useUnits } from '@/ui/state/settings-store'
+import { useUnits, settingsStore } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
 
 const READINGS_MOST = 40
@@ -40,8 +40,8 @@ function readMark(text: string): ParsedText<number> {
 
 /** Load knows what was measured here: one spread of two bars is one measurement of the job. */
 function keepSpread(plan: Plan, ask: PairAsk, side: 'left' | 'right', values: readonly number[]): void {
-  const { fitter } = useSettings.getState().settings
-  usePlan.getState().run({
+  const { fitter } = settingsStore.getState().settings
+  planStore.getState().run({
     do: 'setMeasurement',
     measurement: {
       kind: 'length',

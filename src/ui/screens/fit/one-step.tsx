@@ -18,7 +18,7 @@ import {
 } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
-import { type ReactNode, useMemo, useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/figures/quantity'
@@ -63,7 +63,7 @@ export function OneStep({
   const [asking, setAsking] = useState<'differs' | 'answer'>()
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
-  const findings = useMemo(() => (step ? stepFindings(step, survey, progress) : []), [step, survey, progress])
+  const findings = step ? stepFindings(step, survey, progress) : []
   const holds =
     step && !progress.done.has(step.id)
       ? holdsOf(step, survey, findings, progress, { steps, review: assessmentOf(plan).review, again })

@@ -1,7 +1,7 @@
 'use client'
 import type { BayProgress, Step, WeighTarget } from '@/core/api/fit'
 import { type Plan, type SingleCommand, typedElsewhere, weighedAnew } from '@/core/api/plan'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { useSettings } from '@/ui/state/settings-store'
@@ -31,7 +31,7 @@ export function WeighPanel({ plan, step, progress }: { plan: Plan; step: Step; p
   const weighed = (kg: number, by: ByHand) => {
     const calibration = calibrationNow(scale)
     const rounded = Math.round(kg * 100) / 100
-    usePlan.getState().run(massCommand(plan, target, rounded))
+    planStore.getState().run(massCommand(plan, target, rounded))
     logFor(plan, {
       kind: 'weighed',
       targetId,

@@ -16,9 +16,9 @@ import {
   type WorthWeighing,
 } from '@/core/api/assess'
 import { formatNumber, formatQuantity, percentText, type Plan } from '@/core/api/plan'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
@@ -109,7 +109,7 @@ function Worth({ plan, worth }: { plan: Plan; worth: readonly WorthWeighing[] })
                 value={undefined}
                 onValue={(kg, typed) => {
                   const command = weighed(plan, unknown.whose, kg, typed)
-                  return command ? refused(usePlan.getState().run(command)) : 'It is no longer on the plan.'
+                  return command ? refused(planStore.getState().run(command)) : 'It is no longer on the plan.'
                 }}
               />
             </span>
@@ -125,7 +125,7 @@ export function ChancePanel({ survey }: { survey: Survey }) {
   const { plan } = survey
   const { run, restarts, stop, again } = useChance(plan)
   const [chosen, setChosen] = useState<string>()
-  const problem = useMemo(() => chanceProblem(survey), [survey])
+  const problem = chanceProblem(survey)
   const found = run.at === 'done' ? run.chances : undefined
   const shown =
     found?.limits.find(({ limit }) => limit.id === chosen) ?? (found ? mostAtRisk(found) : undefined)

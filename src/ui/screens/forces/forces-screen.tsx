@@ -3,7 +3,6 @@ import { Section } from '@/ui/kit/section'
 import { JobBar } from '@/ui/job/job-bar'
 import { cautionsFor } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
-import { useMemo } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { BarForces } from './bar-forces'
 import { ChancePanel } from './chance-panel'
@@ -17,7 +16,7 @@ import { WindForces } from './wind-forces'
 /** Where a job's load lands and what driving does to it, with the limits drawn in and a table behind each picture. */
 export function ForcesScreen({ plan }: { plan: Plan }) {
   const { survey } = assessmentOf(plan)
-  const cautions = useMemo(() => cautionsFor(survey), [survey])
+  const cautions = cautionsFor(survey)
   return (
     <div>
       <JobBar plan={plan} at="forces" />

@@ -1,7 +1,7 @@
 'use client'
 import { type Chances, DRAWS } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { ChanceAnswer, ChanceQuestion } from '@/workers/chance-messages'
 import { WorkerClient } from '@/workers/worker-client'
 
@@ -58,10 +58,10 @@ export function useChance(plan: Plan): Chance {
     return () => asking.end()
   }, [plan, asked])
 
-  const stop = useCallback(() => client.current.tell({ ask: 'stop' }), [])
-  const again = useCallback(() => {
+  const stop = () => client.current.tell({ ask: 'stop' })
+  const again = () => {
     setRun({ at: 'running', done: 0 })
     setAsked((count) => count + 1)
-  }, [])
+  }
   return { run, restarts, stop, again }
 }

@@ -6,10 +6,10 @@ import { type Gear, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSyst
 import { GEAR_FIELD } from '@/core/api/fields'
 import { gearTakes, gearWith } from '@/core/api/files'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { assessmentOf } from '@/ui/state/assessment'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
 import { putOn } from '@/ui/forms/put-on'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
@@ -31,7 +31,7 @@ export function GearForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `gear-${crypto.randomUUID().slice(0, 8)}`)
-  const start = useMemo(() => was ?? startingGear('box', id), [was, id])
+  const start = was ?? startingGear('box', id)
   const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
   const { read } = sheet
   const [problem, setProblem] = useState<string>()
@@ -49,11 +49,11 @@ export function GearForm({
       }
       const gear = saving.value
       if (placed) {
-        if (!usePlan.getState().run({ do: 'setGear', gear })) {
-          setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+        if (!planStore.getState().run({ do: 'setGear', gear })) {
+          setProblem(planStore.getState().refusal ?? 'This cannot be taken.')
           return
         }
-        await usePlan.getState().saveNow()
+        await planStore.getState().saveNow()
       }
       if (!placed || inStock) {
         const saved = await saveInStock('gear', gear, placed ? undefined : was)
@@ -68,7 +68,7 @@ export function GearForm({
       const rackId = survey?.racks[0]?.rack.id
       if (thenPutOn && survey && rackId !== undefined) {
         putOn(survey, gear, rackId)
-        await usePlan.getState().saveNow()
+        await planStore.getState().saveNow()
       }
       router.push(job === undefined ? to('board') : to('load', { job }))
     })

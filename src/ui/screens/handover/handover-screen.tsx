@@ -14,7 +14,7 @@ import { recordOf, useOwnLog } from '@/ui/state/log-store'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { downloadText } from '@/ui/kit/download'
 import { useUnits } from '@/ui/state/settings-store'
-import { today } from '@/ui/state/today'
+import { useToday } from '@/ui/state/use-today'
 import { WhoseCar } from '@/ui/forms/whose-car'
 import { Placard } from './placard'
 import { SideDrawing } from './side-drawing'
@@ -46,7 +46,7 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
   const units = useUnits()
   const [paper, setPaper] = useState<Paper>('a4')
   const [problem, setProblem] = useState<string>()
-  const [day] = useState(today)
+  const day = useToday()
   const { own, perhaps } = useOwnLog(plan)
   const handover = useMemo(() => {
     const rules = bayRulesOf(plan.rules)

@@ -7,7 +7,7 @@ import { Choice, TextField } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { basisChoices } from '@/ui/forms/load-field'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 type Kind = 'mass' | 'petrol' | 'diesel' | 'water' | 'people'
 
@@ -46,7 +46,7 @@ export function AddContents({ placementId, onClose }: { placementId: string; onC
   const add = () => {
     const load = what()
     if (!load) return
-    const { run } = usePlan.getState()
+    const { run } = planStore.getState()
     const added = run({
       do: 'setLoad',
       placementId,

@@ -5,11 +5,11 @@ import { type Answer, answered, type Ask, inputOf } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import type { DialogName } from '@/ui/state/dialog-store'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, usePlan, planStore } from '@/ui/state/plan-store'
 
 /** Takes an answer into the plan; a text given back says why it was refused. */
 function take(ask: Ask, answer: Answer): string | undefined {
-  const { plan, run } = usePlan.getState()
+  const { plan, run } = planStore.getState()
   const command = plan && answered(plan, ask, answer)
   return command ? refused(run(command)) : 'The subject of this question is no longer on the plan.'
 }

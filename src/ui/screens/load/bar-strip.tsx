@@ -4,12 +4,12 @@ import { type BarAt, barEnds, spreadBehind, type Survey } from '@/core/api/asses
 import { LIKED_SPREAD_MM, typedOver, withRise } from '@/core/api/plan'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 import { SpreadList } from './spread-list'
 
 /** The picked bar's numbers. */
 export function BarStrip({ at, survey }: { at: BarAt; survey: Survey }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const { bar, rack } = at
   const ends = barEnds(bar)
   const spread = spreadBehind(survey, bar.id)

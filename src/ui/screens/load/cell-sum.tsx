@@ -19,7 +19,7 @@ import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
 import { BASIS_WORD } from '@/ui/forms/basis-word'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, usePlan, planStore } from '@/ui/state/plan-store'
 
 const COUNTS = [['unsaid', 'Source does not say'], ...COUNTS_CHOICES] as const
 
@@ -29,7 +29,7 @@ function without<T extends object, K extends keyof T>(item: T, key: K): Omit<T, 
 }
 
 function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const set = (next: Rating) => refused(run({ do: 'setRating', owner, rating: next }))
   const source = (patch: Partial<Source>) => {
     const next = { ...rating.source, ...patch }
@@ -114,7 +114,7 @@ function AddRating({ owner, state }: { owner: RatingOwner; state: State }) {
           value={undefined}
           onValue={(kg, typed) =>
             refused(
-              usePlan.getState().run({
+              planStore.getState().run({
                 do: 'setRating',
                 owner,
                 rating: {
@@ -203,7 +203,7 @@ export function CellSum({ survey }: { survey: Survey }) {
       title={`${layer.name}, ${STATE_WORD[cell.state].toLowerCase()}`}
       wide
       onClose={() => {
-        if (usePlan.getState().cell === open) showCell(undefined)
+        if (planStore.getState().cell === open) showCell(undefined)
       }}
     >
       <SumTable cell={cell} />

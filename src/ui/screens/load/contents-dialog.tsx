@@ -6,7 +6,7 @@ import { SheetFields } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { Button } from '@/ui/kit/button'
 import { Modal } from '@/ui/kit/modal'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 /** All that may be known of a load: who weighed it, what somebody else says it weighs, where it lies, when it is there. */
 export function ContentsDialog({
@@ -25,14 +25,14 @@ export function ContentsDialog({
   const sheet = useSheet(key, LOAD_FIELD, loadSchema, was, was, system)
   const [problem, setProblem] = useState<string>()
   const save = sheet.form.handleSubmit(() => {
-    const { run } = usePlan.getState()
+    const { run } = planStore.getState()
     const saving = sheet.toSave()
     if (!saving.ok) {
       setProblem(saving.problem)
       return
     }
     if (!run({ do: 'setLoad', placementId, load: saving.value })) {
-      setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+      setProblem(planStore.getState().refusal ?? 'This cannot be taken.')
       return
     }
     sheet.forget()

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from '@/ui/kit/button'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 
 interface FieldStore {
   /** Whether the plan view shows what each spot would still take. */
@@ -8,18 +8,20 @@ interface FieldStore {
   toggle(): void
 }
 
-export const useField = create<FieldStore>((set, get) => ({
+export const fieldStore = createStore<FieldStore>((set, get) => ({
   shown: false,
   toggle() {
     set({ shown: !get().shown })
   },
 }))
 
+export const useField = <Part,>(part: (store: FieldStore) => Part): Part => useStore(fieldStore, part)
+
 /** The switch for what each spot of the bars and decks still takes. */
 export function FieldSwitch() {
   const shown = useField((store) => store.shown)
   return (
-    <Button variant="quiet" pressed={shown} onClick={() => useField.getState().toggle()}>
+    <Button variant="quiet" pressed={shown} onClick={() => fieldStore.getState().toggle()}>
       Next kilo
     </Button>
   )

@@ -9,7 +9,7 @@ import { SeverityTag } from '@/ui/figures/severity-tag'
 import { AnswerField } from './answer-field'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { firstFix } from '@/ui/state/fixes'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 
 const SetAsideDialog = dynamic(() => import('./set-aside-dialog').then((module) => module.SetAsideDialog))
 
@@ -44,7 +44,7 @@ function FixKeys({ remedies }: { remedies: readonly Remedy[] | undefined }) {
   if (remedies && remedies !== last) setLast(remedies)
   const shown = remedies ?? last
   if (!shown || shown.length === 0) return null
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   return (
     <div className={`mt-1.5 flex flex-wrap gap-1.5 ${remedies ? '' : 'opacity-60'}`} inert={!remedies}>
       {shown.map((remedy, i) => (
@@ -61,13 +61,13 @@ function FixKeys({ remedies }: { remedies: readonly Remedy[] | undefined }) {
 /** One finding with its states: what it says, its fixes, and for a question the field that answers it. */
 export const FindingRow = memo(function FindingRow({ remedies, show, ...row }: Props) {
   const { finding, states } = row
-  const { run, focusFinding } = usePlan.getState()
+  const { run, focusFinding } = planStore.getState()
   const focused = usePlan((store) => store.focus === finding.id)
   const [settingAside, setSettingAside] = useState(false)
   const onKeyDown = (event: KeyboardEvent<HTMLLIElement>) => {
     if (event.key !== 'Enter' || event.target !== event.currentTarget) return
     event.preventDefault()
-    const { plan } = usePlan.getState()
+    const { plan } = planStore.getState()
     if (!plan) return
     void firstFix(plan, finding).then((first) => {
       if (first) run(first.command)

@@ -11,7 +11,7 @@ import {
   STATE_WORD,
 } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { PhraseLine } from '@/ui/figures/quantity'
 import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import type { DialogName } from '@/ui/state/dialog-store'
@@ -114,13 +114,13 @@ export function Findings({
   review: Review
   show: (dialog: DialogName) => void
 }) {
-  const rows = useMemo(() => foldedTogether(openFindings(review)), [review])
+  const rows = foldedTogether(openFindings(review))
   useShowWanted(rows)
   const list = useRef<HTMLElement>(null)
   useKeptFocus(list, LINES, rows)
   const { remediesOf, stopped } = useFixes(
     plan,
-    useMemo(() => rows.map(({ finding }) => finding), [rows]),
+    rows.map(({ finding }) => finding),
   )
   const leftOut = fixesLeftOut(plan)
   const listed = (wanted: readonly FindingStates[]) =>

@@ -1,14 +1,11 @@
 'use client'
 import { type Box, phraseText, type UnitChoice } from '@/core/api/plan'
 import { sizeAsPlaced, type Survey, trialThing } from '@/core/api/assess'
-import { useMemo } from 'react'
-import { toSheet, type SheetLayout, type ViewName } from '@/drawing/layout'
+import { toSheet, type SheetLayout, type ViewName, VIEWS } from '@/drawing/layout'
 import { type LabelBox, spotAmong } from '@/ui/drawing/place-labels'
 import { SheetText } from '@/ui/drawing/sheet-text'
 import { placeFor } from '@/ui/forms/put-on'
 import { useShelfDrag } from './shelf-drag'
-
-const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
 
 function outline(layout: SheetLayout, view: ViewName, box: Box): string {
   const [u0, u1] = view === 'rear' ? [box.y0, box.y1] : [box.x0, box.x1]
@@ -31,7 +28,7 @@ export function Ghost({
   taken: readonly LabelBox[]
 }) {
   const held = useShelfDrag((store) => store.held)
-  const answer = useMemo(() => held && placeFor(survey, held.gear, held.rackId, held.near), [survey, held])
+  const answer = held && placeFor(survey, held.gear, held.rackId, held.near)
   if (!held || !answer) return null
   const { gear, near } = held
   const thing = answer.kind === 'cannot' ? undefined : trialThing(survey, gear, answer.placement)

@@ -7,7 +7,7 @@ import { isLong, isLoose, type ThingAt } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 
 const NO_LINES = { bow: false, stern: false }
 const NO_STRAPS: Straps = { count: 0 }
@@ -15,7 +15,7 @@ const STRAP_COUNTS = Array.from({ length: 11 }, (_, i) => [String(i), String(i)]
 
 /** What holds the picked thing besides what came with it, and the lines of a long load. */
 export function HeldByLine({ thing }: { thing: ThingAt }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const { id: placementId, fitting, lines = NO_LINES, straps = NO_STRAPS } = thing.placement
   const without = (key: keyof Fitting) => {
     const { [key]: _, ...rest } = fitting ?? {}

@@ -4,19 +4,19 @@ import { Button } from '@/ui/kit/button'
 import { foldedTogether, isOpen } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
 import dynamic from 'next/dynamic'
-import { memo, startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { startTransition, useDeferredValue, useEffect, useState } from 'react'
 import { openFindings } from '@/ui/figures/finding-rows'
 import { Findings } from './findings'
 import { KEY_PLACE } from '@/ui/job/actions'
 import { JobBar } from '@/ui/job/job-bar'
 import { to } from '@/ui/routes'
-import { useDialog } from '@/ui/state/dialog-store'
-import { showFinding, useWantedFinding } from '@/ui/state/wanted-finding'
+import { dialogStore } from '@/ui/state/dialog-store'
+import { showFinding, wantedFindingStore } from '@/ui/state/wanted-finding'
 import { assessmentOf } from '@/ui/state/assessment'
 import { LoadPathTable } from './load-path'
 import { useOpening } from '@/ui/state/opening-store'
 import { Openings } from './openings'
-import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { usePlan, type Picked, planStore } from '@/ui/state/plan-store'
 import { Sheet } from './sheet'
 import type { SheetMarks } from './sheet-views'
 import { Shelf } from './shelf'
@@ -33,72 +33,73 @@ function useMarks(plan: Plan): SheetMarks {
   const focus = usePlan((store) => store.focus)
   const state = usePlan((store) => store.state)
   const demanded = useOpening((store) => store.opening)
-  return useMemo(() => {
-    // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
-    const finding = review.findings.find((each) => each.id === focus && isOpen(each))
-    const { obstacleId, placementIds, barId } = finding?.subject ?? {}
-    const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
-    const opens = pointsAt ?? demanded
-    const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
-    return {
-      picked,
-      pointedThings: new Set(finding?.subject.placementIds),
-      opening:
-        opens === undefined
-          ? undefined
-          : { id: opens, metId: pointsAt === undefined ? undefined : (barId ?? placementIds?.[0]) },
-      pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
-      presentThings: new Set(
-        survey.masses.flatMap((mass) =>
-          mass.of === 'gear' && mass.states.includes(state) ? [mass.thing.placement.id] : [],
-        ),
+  // A finding that its fix has cleared no longer points at anything, though its row may have had the focus.
+  const finding = review.findings.find((each) => each.id === focus && isOpen(each))
+  const { obstacleId, placementIds, barId } = finding?.subject ?? {}
+  const pointsAt = obstacleId ?? (finding?.rule === 'tent' ? placementIds?.[0] : undefined)
+  const opens = pointsAt ?? demanded
+  const layer = survey.loadPath.layers.find((each) => each.id === finding?.subject.layerId)
+  return {
+    picked,
+    pointedThings: new Set(finding?.subject.placementIds),
+    opening:
+      opens === undefined
+        ? undefined
+        : { id: opens, metId: pointsAt === undefined ? undefined : (barId ?? placementIds?.[0]) },
+    pointedRacks: new Set(layer?.group === 'rack' ? layer.rackIds : []),
+    presentThings: new Set(
+      survey.masses.flatMap((mass) =>
+        mass.of === 'gear' && mass.states.includes(state) ? [mass.thing.placement.id] : [],
       ),
-    }
-  }, [survey, review, picked, focus, state, demanded])
+    ),
+  }
 }
 
-/** What stands around the drawing is made again when what it shows is. */
-const SheetOf = memo(Sheet)
-const OpeningsOf = memo(Openings)
-const ZoomButtonsOf = memo(ZoomButtons)
-
 /** The panels beside the drawing follow it a moment later, so that a drag never waits for them. */
-const ShelfOf = memo(function ShelfOf({ plan }: { plan: Plan }) {
+function ShelfOf({ plan }: { plan: Plan }) {
   return <Shelf survey={assessmentOf(plan).survey} />
-})
+}
 
-const PanelsOf = memo(function PanelsOf({ plan }: { plan: Plan }) {
+function PanelsOf({ plan }: { plan: Plan }) {
   const { survey, review } = assessmentOf(plan)
   return (
     <>
       <LoadPathTable survey={survey} review={review} />
-      <Findings plan={plan} review={review} show={useDialog.getState().show} />
+      <Findings plan={plan} review={review} show={dialogStore.getState().show} />
     </>
   )
-})
+}
 
 /** A picked thing's fields are many: they are made after the thing itself has answered the hand. */
-const StripOf = memo(function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
+function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
   return <Strip survey={assessmentOf(plan).survey} picked={picked} />
-})
+}
 
-/** While something is dragged the panels follow a few times a second, which is as fast as they are read. */
-const PANELS_EVERY_MS = 160
+/** A hand that pauses so long in a drag reads what is round the drawing. */
+const PAUSE_MS = 300
 
-/** The plan as all round the drawing shows it: at once, but during a drag no oftener than it can be read. */
+/** The plan as all round the drawing shows it: at once, but during a drag only when the hand pauses. */
 function useShown(): Plan | undefined {
   const from = usePlan((store) => store.dragFrom)
   const resting = usePlan((store) => (store.dragFrom ? undefined : store.plan))
-  const [paced, setPaced] = useState<{ readonly from: Plan; readonly plan: Plan }>()
+  const [paused, setPaused] = useState<{ readonly from: Plan; readonly plan: Plan }>()
   useEffect(() => {
     if (!from) return
-    const timer = setInterval(() => {
-      const { plan } = usePlan.getState()
-      if (plan) startTransition(() => setPaced({ from, plan }))
-    }, PANELS_EVERY_MS)
-    return () => clearInterval(timer)
+    let timer: ReturnType<typeof setTimeout>
+    const wait = ({ plan }: { readonly plan: Plan | undefined }) => {
+      clearTimeout(timer)
+      timer = setTimeout(() => {
+        if (plan) startTransition(() => setPaused({ from, plan }))
+      }, PAUSE_MS)
+    }
+    wait(planStore.getState())
+    const stop = planStore.subscribe(wait)
+    return () => {
+      stop()
+      clearTimeout(timer)
+    }
   }, [from])
-  return resting ?? (paced?.from === from ? paced?.plan : from)
+  return resting ?? (paused?.from === from ? paused?.plan : from)
 }
 
 type Drawer = 'none' | 'shelf' | 'path'
@@ -118,7 +119,7 @@ function OpenBench({ plan }: { plan: Plan }) {
     // Asked once: going back or reloading does not ask again.
     window.history.replaceState(null, '', to('load', { job: plan.id }))
   }, [wanted, plan.id])
-  useEffect(() => useWantedFinding.subscribe(({ id }) => id !== undefined && setDrawer('path')), [])
+  useEffect(() => wantedFindingStore.subscribe(({ id }) => id !== undefined && setDrawer('path')), [])
   const count = foldedTogether(openFindings(review)).length
   return (
     <div className="load-page">
@@ -132,13 +133,13 @@ function OpenBench({ plan }: { plan: Plan }) {
       </div>
       <main className="area-drawing flex min-h-0 min-w-0 flex-col max-wide:block">
         <div {...KEY_PLACE} className="relative min-h-0 flex-1">
-          <SheetOf marks={marks} />
+          <Sheet marks={marks} />
         </div>
         <div className="bg-paper flex flex-wrap justify-between px-2">
-          <ZoomButtonsOf survey={survey} picked={marks.picked} />
+          <ZoomButtons survey={survey} picked={marks.picked} />
           <div className="flex flex-wrap">
             <FieldSwitch />
-            <OpeningsOf survey={survey} />
+            <Openings survey={survey} />
           </div>
         </div>
         <StripOf plan={plan} picked={stripPicked} />
@@ -182,10 +183,10 @@ function OpenBench({ plan }: { plan: Plan }) {
 }
 
 /** Only the drawing itself follows every move of a hand. */
-const ShownBench = memo(function ShownBench() {
+function ShownBench() {
   const plan = useShown()
   return plan && <OpenBench plan={plan} />
-})
+}
 
 /** The load of one job: drawing, load path, findings and shelf. */
 export function LoadScreen() {

@@ -1,7 +1,7 @@
 'use client'
 import { Button } from '@/ui/kit/button'
 import type { Survey } from '@/core/api/assess'
-import { useOpening } from '@/ui/state/opening-store'
+import { useOpening, openingStore } from '@/ui/state/opening-store'
 
 /** Everything on this plan that opens, by id and name. */
 function opensOn({ plan, things }: Survey): readonly { readonly id: string; readonly name: string }[] {
@@ -19,7 +19,7 @@ function opensOn({ plan, things }: Survey): readonly { readonly id: string; read
 /** Buttons that draw a hatch, a tailgate, a sunroof or a tent opening. */
 export function Openings({ survey }: { survey: Survey }) {
   const opening = useOpening((store) => store.opening)
-  const { toggle } = useOpening.getState()
+  const { toggle } = openingStore.getState()
   const parts = opensOn(survey)
   if (parts.length === 0) return null
   return (

@@ -9,7 +9,7 @@ import { useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
 import { useSettings } from '@/ui/state/settings-store'
 import { today } from '@/ui/state/today'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 
 /** A question set aside for this job, by a person with a name and for a reason: the state keeps its word, and the sheet opens with it. */
 export function SetAsideDialog({ findings, onClose }: { findings: readonly Finding[]; onClose: () => void }) {
@@ -21,7 +21,7 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
   const setAside = () => {
     setAsked(true)
     if (lacking) return
-    const { run } = usePlan.getState()
+    const { run } = planStore.getState()
     for (const finding of findings)
       run({
         do: 'setAside',

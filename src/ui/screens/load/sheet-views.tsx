@@ -142,6 +142,7 @@ const ThingPart = memo(function ThingPart({
   return (
     <g
       className="draw-focusable"
+      data-thing={thing.placement.id}
       {...press({ kind: 'thing', id: thing.placement.id }, view, handlers, picked, label)}
     >
       <ThingView thing={thing} view={view} picked={picked} pointedAt={pointed} absent={absent} />
@@ -167,7 +168,7 @@ export function SheetView({ survey, layout, view, marks, handlers, units }: View
   const part = { view, handlers, units }
   return (
     <g clipPath={`url(#pane-${view})`}>
-      <g transform={viewMatrix(layout, view)} className="draw-layer">
+      <g transform={viewMatrix(layout, view)} className="draw-layer" data-seen={view}>
         <VehicleView view={view} vehicle={plan.vehicle} body={body} />
         {plan.vehicle.attachments
           .filter((attachment) => racks.some((rack) => rack.attachments.includes(attachment)))

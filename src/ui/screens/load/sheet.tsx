@@ -1,8 +1,8 @@
 'use client'
-import { formatQuantity, type StartedAt, moveBy, snapsFor, snapTo } from '@/core/api/plan'
+import { formatQuantity } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
-import { useEffect, useMemo, useRef, type PointerEvent } from 'react'
-import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, type ViewName } from '@/drawing/layout'
+import { useEffect, useRef, type PointerEvent } from 'react'
+import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, VIEWS, type ViewName } from '@/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
 import { gravityBox } from '@/ui/drawing/gravity-marks'
@@ -12,28 +12,16 @@ import { Words } from '@/ui/drawing/words'
 import { useUnits } from '@/ui/state/settings-store'
 import { useField } from './field-switch'
 import { Ghost } from './ghost'
+import { HandDrag } from './hand-drag'
 import { assessmentOf } from '@/ui/state/assessment'
-import { usePlan, type Picked } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
-import { useZoom } from '@/ui/drawing/zoom-store'
+import { useZoom, zoomStore } from '@/ui/drawing/zoom-store'
 import { useZoomGestures } from './zoom-gestures'
 import { byPage, useRoving } from '@/ui/kit/use-roving'
 import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import { drawnSheet, sheetNow } from './sheet-now'
-
-const VIEWS: readonly ViewName[] = ['plan', 'side', 'rear']
-const SNAP_PX = 9
-
-interface Grip {
-  readonly picked: Picked
-  readonly view: ViewName
-  readonly left: number
-  readonly top: number
-  readonly survey: Survey
-  readonly from: StartedAt
-  moved: boolean
-}
 
 /** The drawing: three linked views to one scale, to look at, pick from and drag in. */
 export function Sheet({ marks }: { readonly marks: SheetMarks }) {
@@ -44,7 +32,7 @@ export function Sheet({ marks }: { readonly marks: SheetMarks }) {
 function Views({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
-  const { pick, drag, drop } = usePlan.getState()
+  const { pick, drop } = planStore.getState()
   const size = useZoom((store) => store.size)
   const zoom = useZoom((store) => store.zoom)
   const field = useField((store) => store.shown)
@@ -52,7 +40,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const svg = useRef<SVGSVGElement>(null)
   const cross = useRef<SVGPathElement>(null)
   const readout = useRef<SVGTextElement>(null)
-  const grip = useRef<Grip>(undefined)
+  const grip = useRef<HandDrag>(undefined)
   const measureNow = useRef<() => void>(undefined)
 
   useEffect(() => {
@@ -61,7 +49,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
     const measure = () => {
       // Picking makes the strip below taller or lower: what is held in a hand may not jump for it.
       if (grip.current) return
-      useZoom.getState().setSize(Math.floor(element.clientWidth), Math.floor(element.clientHeight))
+      zoomStore.getState().setSize(Math.floor(element.clientWidth), Math.floor(element.clientHeight))
     }
     const watch = new ResizeObserver(measure)
     watch.observe(element)
@@ -70,85 +58,39 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   }, [])
 
   const dragFrom = usePlan((store) => store.dragFrom)
-  const extent = useMemo(
-    () => extentOf(dragFrom ? assessmentOf(dragFrom).survey : survey),
-    [dragFrom, survey],
-  )
-  const layout = useMemo(() => layoutSheet(extent, size, zoom), [extent, size, zoom])
+  const extent = extentOf(dragFrom ? assessmentOf(dragFrom).survey : survey)
+  const layout = layoutSheet(extent, size, zoom)
   const { picked } = marks
-  const words = useMemo(
-    () => sheetLabels({ survey, layout, units, state, picked, field }),
-    [survey, layout, units, state, picked, field],
-  )
-
-  const taken = useMemo(
-    () => [...[...words.placed.values()].map(({ box }) => box), ...words.marks.map(gravityBox)],
-    [words],
-  )
+  const words = sheetLabels({ survey, layout, units, state, picked, field })
+  const taken = [...[...words.placed.values()].map(({ box }) => box), ...words.marks.map(gravityBox)]
 
   const place = (event: { clientX: number; clientY: number }): readonly [number, number] => {
     const rect = svg.current?.getBoundingClientRect()
     return [event.clientX - (rect?.left ?? 0), event.clientY - (rect?.top ?? 0)]
   }
 
-  const handlers = useMemo<SheetHandlers>(
-    () => ({
-      onPick: pick,
-      onGrab(picked, view, event: PointerEvent<SVGElement>) {
-        if (event.button !== 0) return
-        event.stopPropagation()
-        pick(picked)
-        const at = sheetNow()?.survey
-        if (!at) return
-        const placement = at.thingById.get(picked.id)?.placement
-        const bar = at.bars.find((each) => each.bar.id === picked.id)?.bar
-        const from = picked.kind === 'thing' ? placement : bar && { xMm: bar.xMm, yMm: 0 }
-        if (!from) return
-        cross.current?.setAttribute('d', '')
-        svg.current?.setPointerCapture(event.pointerId)
-        grip.current = {
+  const handlers: SheetHandlers = {
+    onPick: pick,
+    onGrab(picked, view, event: PointerEvent<SVGElement>) {
+      if (event.button !== 0) return
+      event.stopPropagation()
+      pick(picked)
+      const at = sheetNow()?.survey
+      const held =
+        at &&
+        HandDrag.of({
           picked,
           view,
           left: event.clientX,
           top: event.clientY,
           survey: at,
-          from,
-          moved: false,
-        }
-      },
-    }),
-    [pick],
-  )
-
-  const follow = (held: Grip, event: PointerEvent<SVGElement>) => {
-    const dx = event.clientX - held.left
-    const dy = event.clientY - held.top
-    if (!held.moved && Math.hypot(dx, dy) < 3) return
-    held.moved = true
-    const { scale } = layout
-    const along = held.view === 'rear' ? 0 : dx / scale
-    const across = held.view === 'rear' ? dx / scale : held.view === 'plan' ? -dy / scale : 0
-    const reach = event.altKey ? 0 : SNAP_PX / scale
-    if (held.picked.kind === 'bar') {
-      drag({ do: 'moveBar', barId: held.picked.id, xMm: Math.round((held.from.xMm + along) / 5) * 5 })
-      return
-    }
-    const { id } = held.picked
-    const thing = held.survey.thingById.get(id)
-    if (!thing) return
-    const snaps = snapsFor(held.survey, id)
-    const free = !thing.parent
-    const settle = (from: number, by: number, places: readonly number[]) =>
-      by === 0 ? 0 : (free ? snapTo(Math.round(from + by), places, reach) : Math.round(from + by)) - from
-    drag(
-      moveBy(
-        held.survey,
-        id,
-        held.from,
-        settle(held.from.xMm, along, snaps.xMm),
-        settle(held.from.yMm, across, snaps.yMm),
-      ),
-    )
+          svg: svg.current,
+        })
+      if (!held) return
+      cross.current?.setAttribute('d', '')
+      svg.current?.setPointerCapture(event.pointerId)
+      grip.current = held
+    },
   }
 
   const pointAt = (event: PointerEvent<SVGSVGElement>) => {
@@ -194,6 +136,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
 
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
   const letGo = () => {
+    grip.current?.draw()
     grip.current = undefined
     panFrom.current = undefined
     drop()
@@ -229,10 +172,10 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
             }
           }}
           onPointerMove={(event) => {
-            if (grip.current) follow(grip.current, event)
+            if (grip.current) grip.current.follow(event, layout.scale)
             else if (panFrom.current) {
               const { view, left, top } = panFrom.current
-              useZoom.getState().pan(survey, view, event.clientX - left, event.clientY - top)
+              zoomStore.getState().pan(survey, view, event.clientX - left, event.clientY - top)
               panFrom.current = { view, left: event.clientX, top: event.clientY }
             } else pointAt(event)
           }}

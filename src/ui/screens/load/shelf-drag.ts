@@ -1,7 +1,7 @@
 'use client'
 import type { Gear } from '@/core/api/plan'
 import type { PointerPlace } from '@/core/api/assess'
-import { create } from 'zustand'
+import { createStore, useStore } from 'zustand'
 import { fromSheet, viewAt } from '@/drawing/layout'
 import { drawnSheet, sheetNow } from './sheet-now'
 
@@ -17,12 +17,14 @@ interface ShelfDrag {
   hold(held: HeldShelf | undefined): void
 }
 
-export const useShelfDrag = create<ShelfDrag>((set) => ({
+export const shelfDragStore = createStore<ShelfDrag>((set) => ({
   held: undefined,
   hold(held) {
     set({ held })
   },
 }))
+
+export const useShelfDrag = <Part>(part: (store: ShelfDrag) => Part): Part => useStore(shelfDragStore, part)
 
 /** The point of the vehicle under a place on the page, where that is over a view of the drawing; mm. */
 export function pointUnder(left: number, top: number): PointerPlace | undefined {

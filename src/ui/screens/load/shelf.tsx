@@ -14,7 +14,7 @@ import { Quantity } from '@/ui/figures/quantity'
 import { useUnits } from '@/ui/state/settings-store'
 import { useStock } from '@/ui/state/stock'
 import { putOn } from '@/ui/forms/put-on'
-import { pointUnder, useShelfDrag } from './shelf-drag'
+import { pointUnder, shelfDragStore } from './shelf-drag'
 import { SHELF_GROUP_WORD, SHELF_GROUPS, shelfGroups } from './shelf-groups'
 import { alongList, useRoving } from '@/ui/kit/use-roving'
 import { Problem } from '@/ui/kit/field-note'
@@ -77,7 +77,7 @@ interface ItemProps {
 /** One thing on the shelf: press to put it on, or carry it over the drawing. */
 function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
   const from = useRef<{ left: number; top: number; carried: boolean }>(undefined)
-  const { hold } = useShelfDrag.getState()
+  const { hold } = shelfDragStore.getState()
   const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
     const start = from.current
     if (!start || rackId === undefined) return
@@ -100,7 +100,7 @@ function ShelfItem({ survey, gear, rackId, answer, units }: ItemProps) {
       }}
       onPointerMove={onPointerMove}
       onPointerUp={() => {
-        const { held } = useShelfDrag.getState()
+        const { held } = shelfDragStore.getState()
         if (held) putOn(survey, held.gear, held.rackId, held.near)
         hold(undefined)
       }}

@@ -11,7 +11,7 @@ import { QuantityField } from '@/ui/figures/quantity-field'
 import { setOnEdge, turnNext } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
-import { refused, usePlan } from '@/ui/state/plan-store'
+import { refused, planStore } from '@/ui/state/plan-store'
 import { typingSystem, useUnits } from '@/ui/state/settings-store'
 
 // Forms are fetched when they are asked for.
@@ -24,7 +24,7 @@ const ContentsDialog = dynamic(() => import('./contents-dialog').then((module) =
 
 /** The picked thing's numbers: where it stands, what it stands on, what it weighs and holds. */
 export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   const [adding, setAdding] = useState(false)
   const [more, setMore] = useState<string>()
   const opened = thing.placement.loads.find(({ id }) => id === more)

@@ -4,11 +4,11 @@ import type { Survey } from '@/core/api/assess'
 import { Minus, Plus } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Picked } from '@/ui/state/plan-store'
-import { rackBox, useZoom } from '@/ui/drawing/zoom-store'
+import { rackBox, useZoom, zoomStore } from '@/ui/drawing/zoom-store'
 
 /** How much of the vehicle the sheet shows. */
 export function ZoomButtons({ survey, picked }: { survey: Survey; picked: Picked | undefined }) {
-  const { by, onto, whole } = useZoom.getState()
+  const { by, onto, whole } = zoomStore.getState()
   const zoomed = useZoom((store) => store.zoom !== undefined)
   const rack = rackBox(survey)
   const box =

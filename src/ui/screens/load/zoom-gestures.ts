@@ -1,5 +1,5 @@
 import { useEffect, type RefObject } from 'react'
-import { useZoom } from '@/ui/drawing/zoom-store'
+import { zoomStore } from '@/ui/drawing/zoom-store'
 import { sheetNow } from './sheet-now'
 
 async function listen(svg: SVGSVGElement) {
@@ -16,12 +16,12 @@ async function listen(svg: SVGSVGElement) {
         const now = sheetNow()
         if (!now || now.layout.stacked) return
         event.preventDefault()
-        useZoom.getState().by(now.survey, Math.exp(-dy / 500), place(event.clientX, event.clientY))
+        zoomStore.getState().by(now.survey, Math.exp(-dy / 500), place(event.clientX, event.clientY))
       },
       onPinch: ({ event, delta: [d], origin: [x, y] }) => {
         event.preventDefault()
         const now = sheetNow()
-        if (now) useZoom.getState().by(now.survey, 1 + d, place(x, y))
+        if (now) zoomStore.getState().by(now.survey, 1 + d, place(x, y))
       },
     },
     { eventOptions: { passive: false } },

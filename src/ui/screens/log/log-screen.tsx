@@ -4,12 +4,12 @@ import { PageBar } from '@/ui/app/page-bar'
 import { JobBar } from '@/ui/job/job-bar'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/api/plan'
 import { carName, carOf, carsByJob } from '@/core/api/fit'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { type ListedCar, listCars } from '@/storage/car-logs'
 import { onSaved } from '@/storage/saved-elsewhere'
 import { whyNotSaved } from '@/storage/save-result'
 import { useSettings } from '@/ui/state/settings-store'
-import { today } from '@/ui/state/today'
+import { useToday } from '@/ui/state/use-today'
 import { useJob } from '@/ui/state/use-job'
 import { useSearch } from '@/ui/state/use-search'
 import { CarPicker } from './car-picker'
@@ -81,9 +81,9 @@ export function LogScreen() {
   useEffect(() => {
     if (ready && shown !== undefined) void open({ carId: shown })
   }, [ready, open, shown, reads])
-  const carsOf = useMemo(() => carsByJob(jobs), [jobs])
-  const nameById = useMemo(() => new Map(cars?.map(({ id, name }) => [id, name])), [cars])
-  const day = today()
+  const carsOf = carsByJob(jobs)
+  const nameById = new Map(cars?.map(({ id, name }) => [id, name]))
+  const day = useToday()
   const takeIn = <ImportLog carOf={(event) => carOf(event, carsOf)} nameOf={(id) => nameById.get(id)} />
   const read = shown !== undefined && isThere(shown)
   return (

@@ -4,10 +4,9 @@ import { Button } from '@/ui/kit/button'
 import { bayRulesOf, DEFAULT_HOUSE_RULES } from '@/core/api/plan'
 import { calendarFile, logCsv, printLog } from '@/core/api/files'
 import { carName, carOf, carsByJob, dueOf, isOverdue, perhapsSame } from '@/core/api/fit'
-import { useMemo, useState } from 'react'
 import { downloadText } from '@/ui/kit/download'
 import { useSettings } from '@/ui/state/settings-store'
-import { today } from '@/ui/state/today'
+import { useToday } from '@/ui/state/use-today'
 import { AddEvent } from './add-event'
 import { recordOf, useLog } from '@/ui/state/log-store'
 import { usePlansOf } from '@/ui/state/stored-plans'
@@ -20,21 +19,16 @@ export function VehicleLog({ carId, onParted }: { carId: string; onParted: () =>
   const jobs = useLog((store) => store.jobs)
   const add = useLog((store) => store.add)
   const house = useSettings((store) => store.settings.house)
-  const [day] = useState(today)
-  const own = useMemo(() => {
-    const cars = carsByJob(jobs)
-    return events.filter((event) => carOf(event, cars) === carId)
-  }, [events, jobs, carId])
-  const about = useMemo(() => jobs.filter(({ car }) => car.id === carId), [jobs, carId])
+  const day = useToday()
+  const cars = carsByJob(jobs)
+  const own = events.filter((event) => carOf(event, cars) === carId)
+  const about = jobs.filter(({ car }) => car.id === carId)
   const theirs = usePlansOf(
     about.map(({ id }) => id),
     jobs,
   )
   const name = about[0] ? carName(about[0]) : carId
-  const dues = useMemo(
-    () => dueOf(own, bayRulesOf(house ?? DEFAULT_HOUSE_RULES), theirs),
-    [own, house, theirs],
-  )
+  const dues = dueOf(own, bayRulesOf(house ?? DEFAULT_HOUSE_RULES), theirs)
   const record = recordOf(own)
   return (
     <>

@@ -5,7 +5,7 @@ import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import { EVENT_WORD, type LogEvent, replacements, type Visit, visitsOf, visitWords } from '@/core/api/fit'
 import { eventText } from '@/core/api/files'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 
 /** Strikes an entry out, with the reason. */
 function CorrectDialog({ event, onClose }: { event: LogEvent; onClose: () => void }) {
@@ -121,10 +121,10 @@ export function VisitList({
 }) {
   const [correcting, setCorrecting] = useState<LogEvent>()
   const [listed, setListed] = useState(LISTED)
-  const visits = useMemo(() => visitsOf(events).toReversed(), [events])
-  const byId = useMemo(() => new Map(events.map((event) => [event.id, event])), [events])
-  const counts = useMemo(() => new Set(counting.map(({ id }) => id)), [counting])
-  const replaced = useMemo(() => replacements(counting), [counting])
+  const visits = visitsOf(events).toReversed()
+  const byId = new Map(events.map((event) => [event.id, event]))
+  const counts = new Set(counting.map(({ id }) => id))
+  const replaced = replacements(counting)
   const standing = (event: LogEvent): Standing =>
     !counts.has(event.id) ? ' (struck out)' : replaced.has(event.id) ? ' (replaced)' : ''
   return (

@@ -14,9 +14,9 @@ import { partTakes, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
 import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
@@ -52,11 +52,8 @@ export function RackForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `rack-${crypto.randomUUID().slice(0, 8)}`)
-  const begun = useMemo(() => {
-    if (was) return was
-    const [attachment] = vehicle.attachments
-    return attachment && startingRack(vehicle, attachment, rackKindsFor(attachment)[0] ?? 'bars', id)
-  }, [vehicle, was, id])
+  const [first] = vehicle.attachments
+  const begun = was ?? (first && startingRack(vehicle, first, rackKindsFor(first)[0] ?? 'bars', id))
   const sheet = useSheet(
     `sheet/rack/${vehicle.id}/${was?.id ?? 'new'}`,
     RACK_FIELD,
@@ -71,11 +68,9 @@ export function RackForm({
   const [problem, setProblem] = useState<string>()
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
-  const drawn = useMemo(
-    () =>
-      assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] })).survey,
-    [vehicle, now],
-  )
+  const drawn = assess(
+    newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] }),
+  ).survey
   const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)
 
   const restart = (attachmentId: string, kind: string) => {
@@ -94,9 +89,9 @@ export function RackForm({
     }
     const rack = suited(saving.value, was, vehicle)
     if (job !== undefined) {
-      const { run, saveNow } = usePlan.getState()
+      const { run, saveNow } = planStore.getState()
       if (!run(was ? { do: 'setRack', rack } : { do: 'addRack', rack })) {
-        setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+        setProblem(planStore.getState().refusal ?? 'This cannot be taken.')
         return
       }
       await saveNow()

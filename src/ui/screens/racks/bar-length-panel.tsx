@@ -1,12 +1,12 @@
 'use client'
 import { barLengthOffers, type BarLengthOffer, STATE_WORD } from '@/core/api/assess'
 import { type Plan, STATES } from '@/core/api/plan'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { SeverityTag } from '@/ui/figures/severity-tag'
 import { Table } from '@/ui/kit/table'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { useStock } from '@/ui/state/stock'
 
 function Row({ offer }: { offer: BarLengthOffer }) {
@@ -43,7 +43,7 @@ function Row({ offer }: { offer: BarLengthOffer }) {
         {stockId !== undefined && (
           <Button
             aria-label={`Take ${name} for ${rack.name}`}
-            onClick={() => usePlan.getState().run({ do: 'setRack', rack })}
+            onClick={() => planStore.getState().run({ do: 'setRack', rack })}
           >
             Take these
           </Button>
@@ -55,7 +55,7 @@ function Row({ offer }: { offer: BarLengthOffer }) {
 
 function Lengths({ plan, rackId }: { plan: Plan; rackId: string }) {
   const { bars } = useStock()
-  const offers = useMemo(() => barLengthOffers(plan, rackId, bars), [plan, rackId, bars])
+  const offers = barLengthOffers(plan, rackId, bars)
   return (
     <div className="overflow-x-auto">
       <Table cards aria-label="Lengths of its bars beside each other">

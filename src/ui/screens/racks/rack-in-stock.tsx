@@ -1,11 +1,11 @@
 'use client'
 import { stockDifferences, intoStock, stockRackOf } from '@/core/api/files'
 import type { Rack } from '@/core/api/plan'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { Button } from '@/ui/kit/button'
 import { Problem } from '@/ui/kit/field-note'
-import { useSettings } from '@/ui/state/settings-store'
+import { useSettings, settingsStore } from '@/ui/state/settings-store'
 import { useStockLists } from '@/ui/state/stock'
 
 /** Where a rack of the job and the same rack in stock differ, and what was found in the job offered back to stock. */
@@ -13,8 +13,8 @@ export function RackInStock({ rack }: { rack: Rack }) {
   const { racks } = useStockLists()
   const own = useSettings((store) => store.own.racks)
   const [problem, setProblem] = useState<string>()
-  const entry = useMemo(() => stockRackOf(rack, racks), [rack, racks])
-  const conflict = useMemo(() => (entry ? stockDifferences(rack, entry) : []), [rack, entry])
+  const entry = stockRackOf(rack, racks)
+  const conflict = entry ? stockDifferences(rack, entry) : []
   if (!entry || conflict.length === 0) return null
   const take = async () => {
     const saved = await saveInStock(
@@ -27,7 +27,7 @@ export function RackInStock({ rack }: { rack: Rack }) {
       return
     }
     setProblem(undefined)
-    await useSettings.getState().reloadOwn()
+    await settingsStore.getState().reloadOwn()
   }
   return (
     <details className="w-full">

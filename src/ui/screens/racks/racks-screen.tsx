@@ -9,7 +9,7 @@ import { Problem } from '@/ui/kit/field-note'
 import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { Table } from '@/ui/kit/table'
 import { to } from '@/ui/routes'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { useOffers } from './use-offers'
 import { WornRacks } from './worn-racks'
 
@@ -73,7 +73,7 @@ function Offer({ offer }: { offer: RackOffer }) {
           <Button
             variant={offer.suits.kind === 'cannot' ? 'word' : 'plain'}
             aria-label={`Put on ${offer.name}`}
-            onClick={() => usePlan.getState().run({ do: 'addRack', rack })}
+            onClick={() => planStore.getState().run({ do: 'addRack', rack })}
           >
             Put on
           </Button>

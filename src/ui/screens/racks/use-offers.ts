@@ -1,7 +1,6 @@
 'use client'
 import type { AttachmentKind, Plan, Rack } from '@/core/api/plan'
 import { rackOffer, type RackOffer } from '@/core/api/assess'
-import { useMemo } from 'react'
 import { useStock } from '@/ui/state/stock'
 import { useInTurn } from './use-in-turn'
 
@@ -10,12 +9,8 @@ const ORDER = { suits: 0, asks: 1, cannot: 2 } as const
 /** Every rack in stock as it would stand on this vehicle, judged one after the other; what suits comes first. */
 export function useOffers(plan: Plan): { readonly offers: readonly RackOffer[]; readonly left: number } {
   const { racks, vehicles } = useStock()
-  const kinds = useMemo(
-    () =>
-      new Map<string, AttachmentKind>(
-        vehicles.flatMap(({ attachments }) => attachments).map(({ id, kind }) => [id, kind]),
-      ),
-    [vehicles],
+  const kinds = new Map<string, AttachmentKind>(
+    vehicles.flatMap(({ attachments }) => attachments).map(({ id, kind }) => [id, kind]),
   )
   // Judged alone: what else changes of the job changes nothing here.
   const offers = useInTurn(racks, [plan.vehicle, plan.rules], (rack: Rack) =>

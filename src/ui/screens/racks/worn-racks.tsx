@@ -4,13 +4,13 @@ import { Button, ButtonLink } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { StatusChoice } from '@/ui/forms/status-choice'
 import { to } from '@/ui/routes'
-import { usePlan } from '@/ui/state/plan-store'
+import { planStore } from '@/ui/state/plan-store'
 import { BarLengthPanel } from './bar-length-panel'
 import { RackInStock } from './rack-in-stock'
 
 /** The racks this vehicle wears: change one, take one off, say whether it is on already. */
 export function WornRacks({ plan }: { plan: Plan }) {
-  const { run } = usePlan.getState()
+  const { run } = planStore.getState()
   return (
     <ul className="grid gap-2">
       {plan.racks.map((rack) => (

@@ -4,7 +4,6 @@ import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
 import { type Car, sameCar } from '@/core/api/plan'
 import { carName, type JobAbout } from '@/core/api/fit'
-import { useMemo } from 'react'
 
 /** Whose car a job is about, as far as it was typed. */
 export interface WhoseCarDraft {
@@ -49,10 +48,8 @@ export function CarBefore({
   onSame: (jobId: string) => void
 }) {
   const jobs = useJobAbouts()
-  const found = useMemo(() => {
-    const one = new Map(jobs.filter((job) => matches(job, draft)).map((job) => [job.car.id, job] as const))
-    return [...one.values()].slice(0, 6)
-  }, [jobs, draft])
+  const byCar = new Map(jobs.filter((job) => matches(job, draft)).map((job) => [job.car.id, job] as const))
+  const found = [...byCar.values()].slice(0, 6)
   const fields = [
     ['plate', 'Plate'],
     ['number', 'The shop’s number for the car'],

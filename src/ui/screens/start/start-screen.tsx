@@ -6,7 +6,7 @@ import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, type Vehicle } from '@/core/api/plan'
 import { assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { savePlan, loadPlan } from '@/storage/plans'
 import { Alert } from '@/ui/kit/alert'
 import { useSettings } from '@/ui/state/settings-store'
@@ -30,10 +30,9 @@ function Offer({
   pressed: boolean
   onChoose: () => void
 }) {
-  const drawn = useMemo(
-    () => assess(newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] })).survey,
-    [title, vehicle, rack],
-  )
+  const drawn = assess(
+    newPlan({ id: 'drawing', job: { name: title }, vehicle, racks: rack ? [rack] : [] }),
+  ).survey
   return (
     <button
       type="button"

@@ -23,13 +23,13 @@ import { VEHICLE_FIELD } from '@/core/api/fields'
 import { VEHICLE_TAKES, vehicleWith } from '@/core/api/files'
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
-import { usePlan } from '@/ui/state/plan-store'
+import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
 import { useSettings } from '@/ui/state/settings-store'
 
@@ -52,7 +52,7 @@ export function VehicleForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `vehicle-${crypto.randomUUID().slice(0, 8)}`)
-  const start = useMemo(() => was ?? startingVehicle('estate', id), [was, id])
+  const start = was ?? startingVehicle('estate', id)
   const sheet = useSheet(
     `sheet/vehicle/${was?.id ?? 'new'}`,
     VEHICLE_FIELD,
@@ -66,10 +66,7 @@ export function VehicleForm({
   const [problem, setProblem] = useState<string>()
   const open = usePlan((store) => store.plan)
   const plan = job !== undefined && open?.id === job ? open : undefined
-  const drawn = useMemo(
-    () => assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })).survey,
-    [now],
-  )
+  const drawn = assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })).survey
   const { body } = now
 
   const save = sheet.form.handleSubmit(async () => {
@@ -79,11 +76,11 @@ export function VehicleForm({
       return
     }
     if (job !== undefined) {
-      if (!usePlan.getState().run({ do: 'setVehicle', vehicle: saving.value })) {
-        setProblem(usePlan.getState().refusal ?? 'This cannot be taken.')
+      if (!planStore.getState().run({ do: 'setVehicle', vehicle: saving.value })) {
+        setProblem(planStore.getState().refusal ?? 'This cannot be taken.')
         return
       }
-      await usePlan.getState().saveNow()
+      await planStore.getState().saveNow()
       sheet.forget()
       router.push(to('load', { job }))
       return
