@@ -58,7 +58,8 @@ export {
   type Straps,
   type Use,
 } from '../plan/schema/placement'
-export { FORMAT_VERSION, type Plan } from '../plan/schema/plan'
+export { FORMAT_VERSION } from '../plan/schema/lifts'
+export { type Plan } from '../plan/schema/plan'
 export { type Clash, clashWords, mergeItems, mergePlans, placeWords } from '../history/merge'
 export { liftTrail, type Trail } from '../history/lift-past'
 export { MOST_STEPS, type PastStep, pastStepSchema } from '../history/past-step'

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { fullPlan } from '../plan/full-plan.testing'
-import { FORMAT_VERSION } from '../plan/schema/plan'
+import { FORMAT_VERSION } from '../plan/schema/lifts'
 import { parsePlanText, printPlan, readPlan } from './plan-file'
 
 const file = (version: number) => readFileSync(`src/core/formats/frozen/plan-${version}.json`, 'utf8')

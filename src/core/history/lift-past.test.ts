@@ -5,8 +5,8 @@ import { readPlan } from '../formats/plan-file'
 import { liftTrail, type Trail } from './lift-past'
 import { patchBetween, patched } from './patch'
 import { statesAlong } from './past-step'
-import { FORMAT_VERSION, type Plan } from '../plan/schema/plan'
-import { LIFTS, type FormatLift } from '../plan/versions/versions'
+import { type FormatLift, FORMAT_VERSION, LIFTS } from '../plan/schema/lifts'
+import { type Plan } from '../plan/schema/plan'
 
 type Raw = Record<string, unknown>
 const AT = '2027-03-12T09:00:00Z'

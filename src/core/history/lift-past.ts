@@ -1,7 +1,7 @@
 import { patchBetween, patched, type Patch } from './patch'
 import type { PastStep } from './past-step'
-import { FORMAT_VERSION } from '../plan/schema/plan'
-import { LIFTS, liftToPresent, type FormatLift } from '../plan/versions/versions'
+import { type FormatLift, FORMAT_VERSION, LIFTS } from '../plan/schema/lifts'
+import { liftToPresent } from '../plan/versions/versions'
 
 /** What leads back from a plan through its past, oldest first, and on to what was taken back, nearest first. */
 export interface Trail {

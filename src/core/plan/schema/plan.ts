@@ -5,12 +5,12 @@ import { asideSchema } from './aside'
 import { carSchema } from './car'
 import { measurementSchema } from './measurement'
 import { clearanceSchema, jobSchema, placementSchema, useSchema } from './placement'
+import { FORMAT_VERSION } from './lifts'
 import { rackSchema } from './rack'
 import { idSchema, noteSchema } from '../../units/scalars'
 import { vehicleSchema } from './vehicle'
 
 export const FORMAT = 'ypsos-plan'
-export const FORMAT_VERSION = 4
 
 /** How much of each a plan may hold. */
 export const MOST = {

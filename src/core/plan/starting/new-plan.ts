@@ -1,7 +1,8 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../schema/house'
 import type { Car } from '../schema/car'
 import type { Clearance, Job, Use } from '../schema/placement'
-import { FORMAT, FORMAT_VERSION, type Plan } from '../schema/plan'
+import { FORMAT_VERSION } from '../schema/lifts'
+import { FORMAT, type Plan } from '../schema/plan'
 import type { Rack } from '../schema/rack'
 import type { Vehicle } from '../schema/vehicle'
 

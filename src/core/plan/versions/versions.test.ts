@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { readPlan } from '../../formats/plan-file'
-import { FORMAT, FORMAT_VERSION } from '../schema/plan'
-import { LIFTS, liftToPresent, type FormatLift } from './versions'
+import { type FormatLift, FORMAT_VERSION, LIFTS } from '../schema/lifts'
+import { FORMAT } from '../schema/plan'
+import { liftToPresent } from './versions'
 
 describe('versions of the format', () => {
   it('has a lift for every version before the present one', () => {

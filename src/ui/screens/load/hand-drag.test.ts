@@ -60,7 +60,7 @@ describe('a thing in a hand', () => {
     expect(xOf()).toBe(start + 40)
     expect(box.moved.get('transform')).toBe('translate(30 0)')
     expect(boat.moved.size).toBe(0)
-    vi.advanceTimersByTime(60)
+    vi.advanceTimersByTime(110)
     expect(xOf()).toBe(start + 70)
     expect(box.moved.get('transform')).toBe('translate(0 0)')
   })

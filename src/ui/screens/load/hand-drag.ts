@@ -11,8 +11,8 @@ const BAR_STEP_MM = 5
  * the time, however slow the machine. Between, the thing alone follows the hand: that costs next to nothing, and nobody
  * reads figures faster.
  */
-const DRAWN_EVERY_MS = 50
-const PART_OF_TIME = 4
+const DRAWN_EVERY_MS = 100
+const PART_OF_TIME = 6
 
 /** So far a hand has moved something, along the vehicle and across it. mm. */
 interface Moved {
