@@ -39,7 +39,7 @@ const stopOf = (plan: Plan) => openOf(plan).find(({ severity }) => severity === 
 beforeEach(() => {
   workers.length = 0
   vi.stubGlobal('Worker', PlayedWorker)
-  planStore.setState({ plan: boatAndBox })
+  planStore.setState({ plan: boatAndBox, dragFrom: undefined })
 })
 afterEach(() => {
   endFixes()
@@ -62,6 +62,22 @@ it('sends the stock once, and asks nothing again for the plan it asked for', () 
     [boatAndBox.id, true],
     [ridgeTent.id, false],
   ])
+})
+
+it('shows nothing that comes during a drag before the thing is let go', async () => {
+  const stop = stopOf(boatAndBox)
+  askFixes(boatAndBox, openOf(boatAndBox))
+  const first = firstFix(boatAndBox, stop)
+  let known = false
+  void first.then(() => {
+    known = true
+  })
+  planStore.setState({ dragFrom: boatAndBox })
+  workers[0]!.answerAll()
+  await Promise.resolve()
+  expect(known).toBe(false)
+  planStore.setState({ dragFrom: undefined })
+  expect((await first)?.command).toBeDefined()
 })
 
 it('gives nothing of a plan that has changed meanwhile', async () => {

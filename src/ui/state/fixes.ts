@@ -7,6 +7,7 @@ import { planStore } from '@/ui/state/plan-store'
 import { stockNow } from '@/ui/state/stock'
 import type { FixesAnswer, FixesQuestion } from '@/workers/fixes-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
+import { whenDropped } from './when-dropped'
 
 /** The first answer shows at once, those after it together so often: each writes out the list of findings again. */
 const SHOWN_EVERY_MS = 60
@@ -28,8 +29,15 @@ let sentStock: RemedyStock | undefined
 let ticket = 0
 let come = new Map<string, readonly Remedy[]>()
 let showing: ReturnType<typeof setTimeout> | undefined
+let callOff: (() => void) | undefined
 
+/** Shows what has come, but not under a hand that drags. */
 function show(): void {
+  callOff?.()
+  callOff = whenDropped(showNow)
+}
+
+function showNow(): void {
   showing = undefined
   if (come.size === 0) return
   const fresh = come
@@ -39,6 +47,7 @@ function show(): void {
 }
 
 function forgetCome(): void {
+  callOff?.()
   clearTimeout(showing)
   showing = undefined
   come = new Map()
@@ -102,16 +111,6 @@ export function firstFix(plan: Plan, finding: Finding): Promise<Remedy | undefin
   })
 }
 
-/** Once what is dragged has been let go. */
-const onDrop = (work: () => void): (() => void) => {
-  const stop = planStore.subscribe(({ dragFrom }) => {
-    if (dragFrom) return
-    stop()
-    work()
-  })
-  return stop
-}
-
 /** The fixes of the findings in sight, looked for in a worker and never while a drag goes on. */
 export function useFixes(
   plan: Plan,
@@ -122,12 +121,7 @@ export function useFixes(
 } {
   const cached = useFoundFixes()
   const open = findings.filter(isOpen)
-  useEffect(() => {
-    const ask = () => askFixes(plan, open)
-    if (planStore.getState().dragFrom) return onDrop(ask)
-    ask()
-    return undefined
-  }, [plan, open])
+  useEffect(() => whenDropped(() => askFixes(plan, open)), [plan, open])
   useEffect(() => endFixes, [])
   return {
     remediesOf: ({ id }) => (cached.plan === plan ? cached.byFinding.get(id) : undefined),

@@ -4,6 +4,7 @@ import type { Compatible } from '@/core/api/assess'
 import { useEffect, useRef, useState } from 'react'
 import type { ShelfAnswers, ShelfQuestion } from '@/workers/shelf-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
+import { whenDropped } from '@/ui/state/when-dropped'
 
 type Answers = ReadonlyMap<string, Compatible>
 const NONE: Answers = new Map()
@@ -35,8 +36,11 @@ export function useShelfAnswers(
       question: () => ({ ticket: mine, plan, rackId, gear, adapters }),
       listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
-        setAnswers(new Map(answer.answers))
-        setStopped(undefined)
+        whenDropped(() => {
+          if (ticket.current !== mine) return
+          setAnswers(new Map(answer.answers))
+          setStopped(undefined)
+        })
         return 'last'
       },
       failed: () => setStopped(stoppedWords('The trial of the shelf on this rack')),
