@@ -14,7 +14,10 @@ export function WornRacks({ plan }: { plan: Plan }) {
   return (
     <ul className="grid gap-2">
       {plan.racks.map((rack) => (
-        <li key={rack.id} className="border-hair border-b-1 flex flex-wrap items-end gap-2 pb-2">
+        <li
+          key={rack.id}
+          className="border-hair border-b-1 flex flex-wrap items-end gap-2 pb-2 last:border-b-0"
+        >
           <span className="w-full font-semibold">{rack.name}</span>
           <StatusChoice
             status={rack.status}
@@ -47,7 +50,10 @@ export function WornRacks({ plan }: { plan: Plan }) {
         .map(({ id, gearId, status }) => {
           const name = plan.gear.find((gear) => gear.id === gearId)?.name ?? id
           return (
-            <li key={id} className="border-hair border-b-1 flex flex-wrap items-end gap-2 pb-2">
+            <li
+              key={id}
+              className="border-hair border-b-1 flex flex-wrap items-end gap-2 pb-2 last:border-b-0"
+            >
               <span className="w-full">{name}</span>
               <StatusChoice
                 status={status}
