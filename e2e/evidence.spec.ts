@@ -173,3 +173,11 @@ test('the handover sheet follows the open plan and its log from another tab', as
   await expect(page.getByText(/Drive it: the speed it is to be driven at changed since/)).toBeVisible()
   await other.close()
 })
+
+test('a sheet that stays open past midnight has the new day', deeper, async ({ page }) => {
+  await page.clock.install({ time: new Date(2026, 5, 1, 23, 59) })
+  await page.goto('/handover?job=demo-hatch')
+  await expect(page.getByText(/2026-06-01/).first()).toBeVisible()
+  await page.clock.fastForward('02:00')
+  await expect(page.getByText(/2026-06-02/).first()).toBeVisible()
+})

@@ -3,7 +3,8 @@ import { useEffect, useRef, useState } from 'react'
 import { onSaved } from '@/storage/saved-elsewhere'
 import { unsavedPlans } from '@/storage/plans'
 import type { BoardAnswer, BoardCard, BoardQuestion } from '@/workers/board-messages'
-import { stoppedWords, WorkerClient } from '@/workers/worker-client'
+import { useWorkerClient } from '@/ui/state/use-worker-client'
+import { stoppedWords } from '@/workers/worker-client'
 
 export type BoardState =
   | { readonly at: 'loading' }
@@ -19,10 +20,8 @@ const SHOWN_EVERY_MS = 400
 /** Every job's card, read and judged in a worker; again whenever `again` changes or another tab keeps a job. */
 export function useBoard(ready: boolean, again: unknown): BoardState {
   const [board, setBoard] = useState<BoardState>({ at: 'loading' })
-  const client = useRef(
-    new WorkerClient<BoardQuestion, BoardAnswer>(
-      () => new Worker(new URL('../../../workers/board.worker.ts', import.meta.url)),
-    ),
+  const client = useWorkerClient<BoardQuestion, BoardAnswer>(
+    () => new Worker(new URL('../../../workers/board.worker.ts', import.meta.url)),
   )
   const ticket = useRef(0)
   const [elsewhere, setElsewhere] = useState(0)
@@ -39,16 +38,12 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
     }
   }, [])
   useEffect(() => {
-    const asking = client.current
-    return () => asking.end()
-  }, [])
-  useEffect(() => {
     if (!ready) return
     ticket.current += 1
     const mine = ticket.current
     let cards: readonly BoardCard[] = []
     let shownAt = -Infinity
-    client.current.ask({
+    client.ask({
       question: () => ({ ticket: mine, unsaved: unsavedPlans() }),
       listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
@@ -77,6 +72,6 @@ export function useBoard(ready: boolean, again: unknown): BoardState {
       },
       failed: () => setBoard({ at: 'failed', reason: stoppedWords('The reading of the jobs') }),
     })
-  }, [ready, again, elsewhere])
+  }, [client, ready, again, elsewhere])
   return board
 }

@@ -3,7 +3,7 @@ import { type Chances, DRAWS } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
 import { useEffect, useRef, useState } from 'react'
 import type { ChanceAnswer, ChanceQuestion } from '@/workers/chance-messages'
-import { WorkerClient } from '@/workers/worker-client'
+import { useWorkerClient } from '@/ui/state/use-worker-client'
 
 /** Where the drawing of chances is: under way, answered, stopped by hand, or given up after its worker died too often. */
 type ChanceRun =
@@ -26,17 +26,14 @@ export function useChance(plan: Plan): Chance {
   const [restarts, setRestarts] = useState(0)
   const [asked, setAsked] = useState(0)
   const ticket = useRef(0)
-  const client = useRef(
-    new WorkerClient<ChanceQuestion, ChanceAnswer>(
-      () => new Worker(new URL('../../../workers/chance.worker.ts', import.meta.url)),
-    ),
+  const client = useWorkerClient<ChanceQuestion, ChanceAnswer>(
+    () => new Worker(new URL('../../../workers/chance.worker.ts', import.meta.url)),
   )
 
   useEffect(() => {
-    const asking = client.current
     ticket.current += 1
     const mine = ticket.current
-    asking.ask({
+    client.ask({
       question: () => ({ ask: 'draw', ticket: mine, plan, draws: DRAWS }),
       listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
@@ -55,10 +52,10 @@ export function useChance(plan: Plan): Chance {
       startedAgain: () => setRestarts((count) => count + 1),
       failed: () => setRun({ at: 'failed' }),
     })
-    return () => asking.end()
-  }, [plan, asked])
+    return () => client.end()
+  }, [client, plan, asked])
 
-  const stop = () => client.current.tell({ ask: 'stop' })
+  const stop = () => client.tell({ ask: 'stop' })
   const again = () => {
     setRun({ at: 'running', done: 0 })
     setAsked((count) => count + 1)

@@ -6,7 +6,7 @@ import { type Gear, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSyst
 import { GEAR_FIELD } from '@/core/api/fields'
 import { gearTakes, gearWith } from '@/core/api/files'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, planStore } from '@/ui/state/plan-store'
@@ -31,7 +31,8 @@ export function GearForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `gear-${crypto.randomUUID().slice(0, 8)}`)
-  const start = was ?? startingGear('box', id)
+  // The sheet goes by which start it is, not by what is in it.
+  const start = useMemo(() => was ?? startingGear('box', id), [was, id])
   const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
   const { read } = sheet
   const [problem, setProblem] = useState<string>()

@@ -9,7 +9,12 @@ const BOX = 'long-box'
 /** A part of the drawing that keeps how far it was moved. */
 function drawnPart(thing: string) {
   const moved = new Map<string, string>()
-  return { dataset: { thing }, moved, setAttribute: (name: string, value: string) => moved.set(name, value) }
+  return {
+    dataset: { thing },
+    moved,
+    setAttribute: (name: string, value: string) => moved.set(name, value),
+    removeAttribute: (name: string) => moved.delete(name),
+  }
 }
 
 /** The drawing as the drag asks it: by view, for all that stands in it. */
@@ -67,10 +72,11 @@ describe('a thing in a hand', () => {
 
   it('is let go where the hand has it, as one step', () => {
     const start = xOf()
-    const { drag, to } = grabbed()
+    const { drag, to, box } = grabbed()
     to(40)
     to(90)
-    drag.draw()
+    drag.release()
+    expect(box.moved.size).toBe(0)
     planStore.getState().drop()
     expect(xOf()).toBe(start + 90)
     expect(planStore.getState().past).toHaveLength(1)

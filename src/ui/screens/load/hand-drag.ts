@@ -124,6 +124,12 @@ export class HandDrag {
     this.#shift()
   }
 
+  /** Draws everything where the hand leaves it. */
+  release() {
+    this.draw()
+    for (const [part] of this.#parts) part.removeAttribute('transform')
+  }
+
   #barMoved(along: number): Moved {
     const { xMm } = this.#from
     return { dx: Math.round((xMm + along) / BAR_STEP_MM) * BAR_STEP_MM - xMm, dy: 0 }

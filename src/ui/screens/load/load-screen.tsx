@@ -182,13 +182,8 @@ function OpenBench({ plan }: { plan: Plan }) {
   )
 }
 
-/** Only the drawing itself follows every move of a hand. */
-function ShownBench() {
+/** The load of one job: drawing, load path, findings and shelf. Only the drawing itself follows every move of a hand. */
+export function LoadScreen() {
   const plan = useShown()
   return plan && <OpenBench plan={plan} />
-}
-
-/** The load of one job: drawing, load path, findings and shelf. */
-export function LoadScreen() {
-  return <ShownBench />
 }

@@ -1,7 +1,7 @@
 'use client'
 import { formatQuantity } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
-import { useEffect, useRef, type PointerEvent } from 'react'
+import { useEffect, useEffectEvent, useRef, type PointerEvent } from 'react'
 import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, VIEWS, type ViewName } from '@/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
@@ -136,12 +136,18 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
 
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
   const letGo = () => {
-    grip.current?.draw()
+    grip.current?.release()
     grip.current = undefined
     panFrom.current = undefined
     drop()
     measureNow.current?.()
   }
+  // Who leaves the screen with a thing in hand leaves it where it is.
+  const leave = useEffectEvent(() => {
+    grip.current?.release()
+    drop()
+  })
+  useEffect(() => () => leave(), [])
   const ready = size.width > 0
   useZoomGestures(svg, ready)
   useEffect(() => {

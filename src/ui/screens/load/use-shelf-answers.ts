@@ -3,7 +3,8 @@ import type { Adapter, Gear, Plan } from '@/core/api/plan'
 import type { Compatible } from '@/core/api/assess'
 import { useEffect, useRef, useState } from 'react'
 import type { ShelfAnswers, ShelfQuestion } from '@/workers/shelf-messages'
-import { stoppedWords, WorkerClient } from '@/workers/worker-client'
+import { useWorkerClient } from '@/ui/state/use-worker-client'
+import { stoppedWords } from '@/workers/worker-client'
 import { whenDropped } from '@/ui/state/when-dropped'
 
 type Answers = ReadonlyMap<string, Compatible>
@@ -19,20 +20,14 @@ export function useShelfAnswers(
   const [answers, setAnswers] = useState(NONE)
   const [stopped, setStopped] = useState<string>()
   const ticket = useRef(0)
-  const client = useRef(
-    new WorkerClient<ShelfQuestion, ShelfAnswers>(
-      () => new Worker(new URL('../../../workers/shelf.worker.ts', import.meta.url)),
-    ),
+  const client = useWorkerClient<ShelfQuestion, ShelfAnswers>(
+    () => new Worker(new URL('../../../workers/shelf.worker.ts', import.meta.url)),
   )
-  useEffect(() => {
-    const asking = client.current
-    return () => asking.end()
-  }, [])
   useEffect(() => {
     if (rackId === undefined) return
     ticket.current += 1
     const mine = ticket.current
-    client.current.ask({
+    client.ask({
       question: () => ({ ticket: mine, plan, rackId, gear, adapters }),
       listener: (answer) => {
         if (answer.ticket !== mine) return 'older'
@@ -45,6 +40,6 @@ export function useShelfAnswers(
       },
       failed: () => setStopped(stoppedWords('The trial of the shelf on this rack')),
     })
-  }, [plan, rackId, gear, adapters])
+  }, [client, plan, rackId, gear, adapters])
   return { answers, stopped }
 }

@@ -14,7 +14,7 @@ import { partTakes, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
 import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
@@ -52,8 +52,11 @@ export function RackForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `rack-${crypto.randomUUID().slice(0, 8)}`)
-  const [first] = vehicle.attachments
-  const begun = was ?? (first && startingRack(vehicle, first, rackKindsFor(first)[0] ?? 'bars', id))
+  // The sheet goes by which start it is, not by what is in it.
+  const begun = useMemo(() => {
+    const [first] = vehicle.attachments
+    return was ?? (first && startingRack(vehicle, first, rackKindsFor(first)[0] ?? 'bars', id))
+  }, [vehicle, was, id])
   const sheet = useSheet(
     `sheet/rack/${vehicle.id}/${was?.id ?? 'new'}`,
     RACK_FIELD,

@@ -2,7 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { blank, STOCK_FIELDS, STOCK_SCHEMAS, type StockItem, type StockKind } from '@/core/api/files'
 import type { UnitSystem } from '@/core/api/plan'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type * as z from '@/core/units/schema'
 import { saveInStock } from '@/storage/own-stock'
 import { SheetFields } from '@/ui/forms/sheet-form'
@@ -24,7 +24,8 @@ interface Props {
 
 /** One entry of a list, with every field that it has. */
 export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
-  const was = { ...(start ?? blank(kind)), id }
+  // The sheet goes by which start it is, not by what is in it.
+  const was = useMemo(() => ({ ...(start ?? blank(kind)), id }), [start, kind, id])
   const schema = STOCK_SCHEMAS[kind] as z.ZodMiniType<StockItem[StockKind]>
   const sheet = useSheet(
     `sheet/stock/${kind}/${start ? id : 'new'}`,

@@ -23,7 +23,7 @@ import { VEHICLE_FIELD } from '@/core/api/fields'
 import { VEHICLE_TAKES, vehicleWith } from '@/core/api/files'
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { StillSheet } from '@/ui/drawing/still-sheet'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
@@ -52,7 +52,8 @@ export function VehicleForm({
   const router = useRouter()
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `vehicle-${crypto.randomUUID().slice(0, 8)}`)
-  const start = was ?? startingVehicle('estate', id)
+  // The sheet goes by which start it is, not by what is in it.
+  const start = useMemo(() => was ?? startingVehicle('estate', id), [was, id])
   const sheet = useSheet(
     `sheet/vehicle/${was?.id ?? 'new'}`,
     VEHICLE_FIELD,
