@@ -166,9 +166,9 @@ export function JobBar({
   readonly children?: ReactNode
 }) {
   const [read, setRead] = useState<JobStages>()
-  const later = useDeferredValue(plan)
+  const dragFrom = usePlan((store) => store.dragFrom)
   // The stages and the verdicts do not change during a drag. They follow when it ends.
-  const resting = usePlan((store) => store.dragFrom) ?? later
+  const resting = useDeferredValue(dragFrom ?? plan)
   const dialog = useDialog((store) => store.dialog)
   const onLoad = at === 'load' && screen === undefined
   useJobKeys(plan, onLoad)

@@ -49,6 +49,8 @@ interface PlanStore {
   readonly future: readonly Plan[]
   /** The plan as it stood before a drag began; the whole drag is one step of undo. */
   readonly dragFrom: Plan | undefined
+  /** The plan in which the hand that drags last paused. */
+  readonly pausedAt: Plan | undefined
   readonly saving: Saving
   readonly refusal: string | undefined
   readonly picked: Picked | undefined
@@ -60,6 +62,7 @@ interface PlanStore {
   follow(id: string): Promise<void>
   run(command: Command): boolean
   drag(command: Command): void
+  pause(): void
   drop(): void
   undo(): void
   redo(): void
@@ -94,6 +97,7 @@ const NOTHING_OPEN = {
   past: [],
   future: [],
   dragFrom: undefined,
+  pausedAt: undefined,
   picked: undefined,
   cell: undefined,
   focus: undefined,
@@ -223,10 +227,14 @@ export const planStore = createStore<PlanStore>((set, get) => {
       const applied = apply(from, command)
       if (applied.ok) set({ plan: applied.plan, dragFrom: from })
     },
+    pause() {
+      const { plan, dragFrom } = get()
+      if (dragFrom) set({ pausedAt: plan })
+    },
     drop() {
       const { dragFrom, past } = get()
       if (!dragFrom) return
-      set({ dragFrom: undefined, past: [...past, dragFrom], future: [] })
+      set({ dragFrom: undefined, pausedAt: undefined, past: [...past, dragFrom], future: [] })
       later()
     },
     undo() {

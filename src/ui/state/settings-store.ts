@@ -1,6 +1,7 @@
 'use client'
 import { EMPTY_STOCK, type StockLists } from '@/core/api/files'
 import type { Plan, UnitChoice, UnitSystem } from '@/core/api/plan'
+import { useMemo } from 'react'
 import { createStore, useStore } from 'zustand'
 import { loadOwnStock } from '@/storage/stock-lists'
 import { changeSettings, loadSettings, USUAL_SETTINGS, type Settings } from '@/storage/settings'
@@ -132,7 +133,8 @@ export const useSettings = <Part>(part: (store: SettingsStore) => Part): Part =>
 export function useUnits(): UnitChoice {
   const show = useSettings((store) => store.settings.units)
   const denominator = useSettings((store) => store.settings.denominator)
-  return { show, denominator }
+  // The compiler passes this file by, and everything drawn is drawn anew where its units are another object.
+  return useMemo(() => ({ show, denominator }), [show, denominator])
 }
 
 /** The system that a bare typed number is read in. */

@@ -12,6 +12,7 @@ function drawnPart(thing: string) {
   return {
     dataset: { thing },
     moved,
+    getAttribute: (name: string) => moved.get(name) ?? null,
     setAttribute: (name: string, value: string) => moved.set(name, value),
     removeAttribute: (name: string) => moved.delete(name),
   }
@@ -39,35 +40,75 @@ function grabbed() {
   })
   if (!drag) throw new Error('The box is not on the plan.')
   const to = (right: number) => drag.follow({ clientX: right, clientY: 0, altKey: true }, 1)
-  return { drag, to, box, boat }
+  const draw = () => drag.drawn(planStore.getState().plan ?? boatAndBox)
+  return { drag, to, draw, box, boat }
 }
 
 describe('a thing in a hand', () => {
   beforeEach(() => {
     vi.useFakeTimers()
-    // A frame takes no time here: how long a drawing takes is a matter of the machine.
-    vi.stubGlobal('requestAnimationFrame', (drawn: () => void) => setTimeout(drawn))
-    planStore.setState({ plan: boatAndBox, past: [], future: [], dragFrom: undefined })
+    planStore.setState({ plan: boatAndBox, past: [], future: [], dragFrom: undefined, pausedAt: undefined })
   })
   afterEach(() => {
-    planStore.setState({ plan: undefined, past: [], future: [], dragFrom: undefined })
-    vi.unstubAllGlobals()
+    planStore.setState({ plan: undefined, past: [], future: [], dragFrom: undefined, pausedAt: undefined })
     vi.useRealTimers()
   })
 
-  it('is drawn where it is at the first move, and follows by itself until the next drawing', () => {
+  it('is asked to be drawn at the first move, and follows by itself until it is', () => {
     const start = xOf()
-    const { to, box, boat } = grabbed()
+    const { to, draw, box, boat } = grabbed()
     to(40)
     expect(xOf()).toBe(start + 40)
-    expect(box.moved.get('transform')).toBe('translate(0 0)')
+    expect(box.moved.get('transform')).toBe('translate(40 0)')
     to(70)
     expect(xOf()).toBe(start + 40)
+    expect(box.moved.get('transform')).toBe('translate(70 0)')
+    draw()
     expect(box.moved.get('transform')).toBe('translate(30 0)')
     expect(boat.moved.size).toBe(0)
     vi.advanceTimersByTime(110)
     expect(xOf()).toBe(start + 70)
+    draw()
     expect(box.moved.get('transform')).toBe('translate(0 0)')
+  })
+
+  it('is not asked for again before it is drawn, and then has as long a rest', () => {
+    const start = xOf()
+    const { to, draw } = grabbed()
+    to(40)
+    to(70)
+    vi.advanceTimersByTime(120)
+    expect(xOf()).toBe(start + 40)
+    draw()
+    vi.advanceTimersByTime(110)
+    expect(xOf()).toBe(start + 40)
+    vi.advanceTimersByTime(20)
+    expect(xOf()).toBe(start + 70)
+  })
+
+  it('lets what is round the drawing follow when it pauses, not while it moves', () => {
+    const start = xOf()
+    const pausedX = () =>
+      planStore.getState().pausedAt?.placements.find(({ id }) => id === BOX)?.xMm ?? Number.NaN
+    const { drag, to, draw } = grabbed()
+    for (let i = 0; i < 10; i += 1) {
+      to(40 + i)
+      draw()
+      vi.advanceTimersByTime(120)
+    }
+    expect(planStore.getState().pausedAt).toBeUndefined()
+    vi.advanceTimersByTime(300)
+    expect(pausedX()).toBe(start + 49)
+    drag.release()
+    planStore.getState().drop()
+    expect(planStore.getState().pausedAt).toBeUndefined()
+  })
+
+  it('is not moved by a drawing of something else', () => {
+    const { drag, to, box } = grabbed()
+    to(40)
+    drag.drawn(boatAndBox)
+    expect(box.moved.get('transform')).toBe('translate(40 0)')
   })
 
   it('is let go where the hand has it, as one step', () => {

@@ -1,4 +1,4 @@
-import { type Command, moveBy, snapsFor, snapTo, type StartedAt } from '@/core/api/plan'
+import { type Command, moveBy, type Plan, snapsFor, snapTo, type StartedAt } from '@/core/api/plan'
 import type { Survey, ThingAt } from '@/core/api/assess'
 import { type Picked, planStore } from '@/ui/state/plan-store'
 import { VIEWS, type ViewName } from '@/drawing/layout'
@@ -7,12 +7,15 @@ const SNAP_PX = 9
 const MOVED_PX = 3
 const BAR_STEP_MM = 5
 /**
- * The whole drawing is made anew no oftener while a hand moves a thing, and takes no more than one part in so many of
- * the time, however slow the machine. Between, the thing alone follows the hand: that costs next to nothing, and nobody
- * reads figures faster.
+ * The whole drawing is made anew no oftener while a hand moves a thing, and rests after each time as long as it took,
+ * however slow the machine. Between, the thing alone follows the hand: that costs next to nothing, and nobody reads
+ * figures faster.
  */
 const DRAWN_EVERY_MS = 100
-const PART_OF_TIME = 6
+const TAKES_WITH_REST = 2
+
+/** A hand that pauses so long reads what is round the drawing. */
+const PAUSE_MS = 300
 
 /** So far a hand has moved something, along the vehicle and across it. mm. */
 interface Moved {
@@ -41,11 +44,17 @@ interface Grabbed {
 /** What a hand holds, from the press to the release. */
 export class HandDrag {
   #moved = false
-  /** Where the hand has it, and where the drawing has it. */
+  /** Where the hand has it, where the plan has it, and where the drawing has it. */
   #wanted = AT_START
+  #planned = AT_START
   #drawn = AT_START
+  /** How far the hand had moved it in each plan that was given to be drawn. */
+  readonly #movedIn = new WeakMap<Plan, Moved>()
+  /** Since when a drawing is on its way. */
+  #askedAt: number | undefined
   #nextAt = Number.NEGATIVE_INFINITY
   #timer: ReturnType<typeof setTimeout> | undefined
+  #pauseTimer: ReturnType<typeof setTimeout> | undefined
   readonly #from: StartedAt
   readonly #snaps: ReturnType<typeof snapsFor>
   readonly #parts: readonly (readonly [SVGElement, ViewName])[]
@@ -94,38 +103,58 @@ export class HandDrag {
       picked.kind === 'bar'
         ? this.#barMoved(along)
         : this.#thingMoved(survey, picked.id, along, across, reach)
-    const wait = this.#nextAt - performance.now()
-    if (picked.kind === 'bar' || wait <= 0) this.draw()
-    else {
-      this.#shift()
-      this.#timer ??= setTimeout(() => this.draw(), wait)
-    }
+    this.#shift()
+    this.#drawSoon()
+    clearTimeout(this.#pauseTimer)
+    this.#pauseTimer = setTimeout(() => this.#pause(), PAUSE_MS)
   }
 
-  /** Draws everything anew where the hand has it now. */
+  #pause() {
+    this.draw()
+    planStore.getState().pause()
+  }
+
+  /** Draws when the last drawing is there and has rested. */
+  #drawSoon() {
+    if (this.#askedAt !== undefined || isSame(this.#wanted, this.#planned)) return
+    const wait = this.#nextAt - performance.now()
+    if (wait <= 0) this.draw()
+    else this.#timer ??= setTimeout(() => this.draw(), wait)
+  }
+
+  /** Has everything drawn anew where the hand has it now. */
   draw() {
     clearTimeout(this.#timer)
     this.#timer = undefined
-    const began = performance.now()
-    this.#nextAt = began + DRAWN_EVERY_MS
-    // A task set by the frame runs when the frame is drawn.
-    requestAnimationFrame(() =>
-      setTimeout(() => {
-        const took = performance.now() - began
-        this.#nextAt = Math.max(this.#nextAt, began + PART_OF_TIME * took)
-      }),
-    )
-    if (!isSame(this.#wanted, this.#drawn)) {
+    if (!isSame(this.#wanted, this.#planned)) {
       const before = planStore.getState().plan
       planStore.getState().drag(this.#command())
+      const { plan } = planStore.getState()
       // A refused move leaves the drawing as it was.
-      if (planStore.getState().plan !== before) this.#drawn = this.#wanted
+      if (plan && plan !== before) {
+        this.#planned = this.#wanted
+        this.#movedIn.set(plan, this.#wanted)
+        this.#askedAt = performance.now()
+      }
     }
     this.#shift()
   }
 
+  /** Hears which plan the drawing shows: React draws it piece by piece, while the hand goes on. */
+  drawn(plan: Plan) {
+    this.#drawn = this.#movedIn.get(plan) ?? this.#drawn
+    if (this.#askedAt !== undefined) {
+      const took = performance.now() - this.#askedAt
+      this.#nextAt = this.#askedAt + Math.max(DRAWN_EVERY_MS, TAKES_WITH_REST * took)
+      this.#askedAt = undefined
+    }
+    this.#shift()
+    this.#drawSoon()
+  }
+
   /** Draws everything where the hand leaves it. */
   release() {
+    clearTimeout(this.#pauseTimer)
     this.draw()
     for (const [part] of this.#parts) part.removeAttribute('transform')
   }
@@ -160,7 +189,10 @@ export class HandDrag {
   #shift() {
     const dx = this.#wanted.dx - this.#drawn.dx
     const dy = this.#wanted.dy - this.#drawn.dy
-    for (const [part, view] of this.#parts)
-      part.setAttribute('transform', `translate(${view === 'rear' ? dy : dx} ${view === 'plan' ? dy : 0})`)
+    for (const [part, view] of this.#parts) {
+      const to = `translate(${view === 'rear' ? dy : dx} ${view === 'plan' ? dy : 0})`
+      // The same again would be styled and painted again.
+      if (part.getAttribute('transform') !== to) part.setAttribute('transform', to)
+    }
   }
 }

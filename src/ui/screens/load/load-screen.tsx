@@ -4,7 +4,7 @@ import { Button } from '@/ui/kit/button'
 import { foldedTogether, isOpen } from '@/core/api/assess'
 import type { Plan } from '@/core/api/plan'
 import dynamic from 'next/dynamic'
-import { startTransition, useDeferredValue, useEffect, useState } from 'react'
+import { useDeferredValue, useEffect, useState } from 'react'
 import { openFindings } from '@/ui/figures/finding-rows'
 import { Findings } from './findings'
 import { KEY_PLACE } from '@/ui/job/actions'
@@ -16,7 +16,7 @@ import { assessmentOf } from '@/ui/state/assessment'
 import { LoadPathTable } from './load-path'
 import { useOpening } from '@/ui/state/opening-store'
 import { Openings } from './openings'
-import { usePlan, type Picked, planStore } from '@/ui/state/plan-store'
+import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { Sheet } from './sheet'
 import type { SheetMarks } from './sheet-views'
 import { Shelf } from './shelf'
@@ -75,31 +75,12 @@ function StripOf({ plan, picked }: { plan: Plan; picked: Picked | undefined }) {
   return <Strip survey={assessmentOf(plan).survey} picked={picked} />
 }
 
-/** A hand that pauses so long in a drag reads what is round the drawing. */
-const PAUSE_MS = 300
-
 /** The plan as all round the drawing shows it: at once, but during a drag only when the hand pauses. */
 function useShown(): Plan | undefined {
-  const from = usePlan((store) => store.dragFrom)
   const resting = usePlan((store) => (store.dragFrom ? undefined : store.plan))
-  const [paused, setPaused] = useState<{ readonly from: Plan; readonly plan: Plan }>()
-  useEffect(() => {
-    if (!from) return
-    let timer: ReturnType<typeof setTimeout>
-    const wait = ({ plan }: { readonly plan: Plan | undefined }) => {
-      clearTimeout(timer)
-      timer = setTimeout(() => {
-        if (plan) startTransition(() => setPaused({ from, plan }))
-      }, PAUSE_MS)
-    }
-    wait(planStore.getState())
-    const stop = planStore.subscribe(wait)
-    return () => {
-      stop()
-      clearTimeout(timer)
-    }
-  }, [from])
-  return resting ?? (paused?.from === from ? paused?.plan : from)
+  const paused = useDeferredValue(usePlan((store) => store.pausedAt ?? store.dragFrom))
+  const from = usePlan((store) => store.dragFrom)
+  return resting ?? paused ?? from
 }
 
 type Drawer = 'none' | 'shelf' | 'path'
@@ -110,6 +91,7 @@ function OpenBench({ plan }: { plan: Plan }) {
   const cell = usePlan((store) => store.cell)
   const later = useDeferredValue(plan)
   const dragFrom = usePlan((store) => store.dragFrom)
+  const standing = useDeferredValue(dragFrom ?? plan)
   const marks = useMarks(plan)
   const stripPicked = useDeferredValue(marks.picked)
   const wanted = useSearch('finding')
@@ -129,7 +111,7 @@ function OpenBench({ plan }: { plan: Plan }) {
         id="shelf"
         {...KEY_PLACE}
       >
-        <ShelfOf plan={dragFrom ?? later} />
+        <ShelfOf plan={standing} />
       </div>
       <main className="area-drawing flex min-h-0 min-w-0 flex-col max-wide:block">
         <div {...KEY_PLACE} className="relative min-h-0 flex-1">

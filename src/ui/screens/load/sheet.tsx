@@ -1,8 +1,24 @@
 'use client'
 import { formatQuantity } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
-import { useEffect, useEffectEvent, useRef, type PointerEvent } from 'react'
-import { extentOf, fromSheet, layoutSheet, toSheet, viewAt, VIEWS, type ViewName } from '@/drawing/layout'
+import {
+  useDeferredValue,
+  useEffect,
+  useEffectEvent,
+  useLayoutEffect,
+  useRef,
+  type PointerEvent,
+} from 'react'
+import {
+  extentOf,
+  fromSheet,
+  layoutSheet,
+  type SheetLayout,
+  toSheet,
+  viewAt,
+  VIEWS,
+  type ViewName,
+} from '@/drawing/layout'
 import { OpeningView } from '@/ui/drawing/opening-view'
 import { SpreadHandles } from '@/ui/drawing/spread-ruler'
 import { gravityBox } from '@/ui/drawing/gravity-marks'
@@ -23,17 +39,31 @@ import { byPage, useRoving } from '@/ui/kit/use-roving'
 import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import { drawnSheet, sheetNow } from './sheet-now'
 
-/** The drawing: three linked views to one scale, to look at, pick from and drag in. */
+/**
+ * The drawing: three linked views to one scale, to look at, pick from and drag in. While a hand moves something it is
+ * drawn behind the hand, in pieces that let each move of the pointer through.
+ */
 export function Sheet({ marks }: { readonly marks: SheetMarks }) {
   const plan = usePlan((store) => store.plan)
-  return plan && <Views survey={assessmentOf(plan).survey} marks={marks} />
+  const isDragged = usePlan((store) => store.dragFrom !== undefined)
+  const later = useDeferredValue(plan)
+  const shown = isDragged ? later : plan
+  return shown && <Views survey={assessmentOf(shown).survey} marks={marks} />
+}
+
+/** How the three views lie on the page. A drag leaves them still under the hand. */
+function useLayout(survey: Survey): SheetLayout {
+  const size = useZoom((store) => store.size)
+  const zoom = useZoom((store) => store.zoom)
+  const dragFrom = usePlan((store) => store.dragFrom)
+  const still = dragFrom ? assessmentOf(dragFrom).survey : survey
+  return layoutSheet(extentOf(still), size, zoom)
 }
 
 function Views({ survey, marks }: { readonly survey: Survey; readonly marks: SheetMarks }) {
   const units = useUnits()
   const state = usePlan((store) => store.state)
   const { pick, drop } = planStore.getState()
-  const size = useZoom((store) => store.size)
   const zoom = useZoom((store) => store.zoom)
   const field = useField((store) => store.shown)
   const box = useRef<HTMLDivElement>(null)
@@ -57,9 +87,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
     return () => watch.disconnect()
   }, [])
 
-  const dragFrom = usePlan((store) => store.dragFrom)
-  const extent = extentOf(dragFrom ? assessmentOf(dragFrom).survey : survey)
-  const layout = layoutSheet(extent, size, zoom)
+  const layout = useLayout(survey)
   const { picked } = marks
   const words = sheetLabels({ survey, layout, units, state, picked, field })
   const taken = [...[...words.placed.values()].map(({ box }) => box), ...words.marks.map(gravityBox)]
@@ -142,13 +170,14 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
     drop()
     measureNow.current?.()
   }
+  useLayoutEffect(() => grip.current?.drawn(survey.plan), [survey])
   // Who leaves the screen with a thing in hand leaves it where it is.
   const leave = useEffectEvent(() => {
     grip.current?.release()
     drop()
   })
   useEffect(() => () => leave(), [])
-  const ready = size.width > 0
+  const ready = useZoom((store) => store.size.width > 0)
   useZoomGestures(svg, ready)
   useEffect(() => {
     drawnSheet.element = svg.current
