@@ -261,7 +261,7 @@ describe('ypsos review', () => {
         for (const line of lines) expect(line).toMatch(/^[xy]\.json: (.*Road:|[a-z][A-Za-z0-9[\]._-]*[ :])/s)
         expect(code === 3).toBe(err !== '')
       }),
-      { numRuns: Math.max(300, runs(5000)) },
+      { numRuns: Math.max(150, runs(5000)) },
     )
     expect(codes).toContain(3)
     expect(codes.size).toBeGreaterThan(1)

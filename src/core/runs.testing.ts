@@ -9,7 +9,7 @@ declare module 'vitest' {
 }
 
 /** Fewer than these prove nothing about a law. */
-const LEAST = 20
+const LEAST = 10
 
 /** How many cases a test of so many runs: all of them in the deep run, a hundredth in the gate. */
 export const runs = (all: number): number =>

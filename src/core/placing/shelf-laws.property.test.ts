@@ -11,7 +11,7 @@ import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
 import { compatible } from './compatible'
 
-const RUNS = Math.max(runs(3000), 80)
+const RUNS = Math.max(runs(3000), 50)
 const RULES = new Set([...PLACE_CHECKS.map(({ id }) => id), 'spread'])
 const stopsOf = (plan: Plan, placementId: string) =>
   review(survey(plan))

@@ -34,7 +34,7 @@ describe('any sequence of commands', () => {
         }
         expect(planSchema.safeParse(plan).error?.issues ?? []).toEqual([])
       }),
-      { numRuns: Math.max(runs(1000), 200) },
+      { numRuns: Math.max(runs(1000), 120) },
     )
     expect(taken.size).toBeGreaterThan(20)
     expect(refused.size).toBeGreaterThan(10)
