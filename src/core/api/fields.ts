@@ -11,6 +11,7 @@ export {
 export type { Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from '../fields/field'
 export {
   COUNTS_CHOICES,
+  FIGURE_LABELS,
   HOW_CHOICES,
   MORE_FIGURES,
   PER_CHOICES,
@@ -21,6 +22,7 @@ export { GEAR_FIELD } from '../fields/gear-fields'
 export { JOB_FIELD } from '../fields/job-fields'
 export { LOAD_FIELD } from '../fields/load-fields'
 export { RACK_FIELD } from '../fields/rack-fields'
+export { entryTitle, problemPlaces, type ProblemPlace } from '../fields/problem-places'
 export { wholeReader } from '../fields/read-draft'
 export type { DraftResult } from '../fields/reading'
 export { VEHICLE_FIELD } from '../fields/vehicle-fields'

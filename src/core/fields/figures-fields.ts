@@ -32,6 +32,17 @@ export const COUNTS_CHOICES = [
   ['everything', 'Rack and parts included'],
 ] as const
 
+/** What stands in the inputs of figures by state, and what they have in common. */
+export const FIGURE_LABELS = {
+  road: 'Road',
+  trail: 'Trail',
+  parked: 'Parked',
+  per: 'For',
+  counts: 'Counts',
+  by: 'Read',
+  page: 'Page',
+} as const
+
 /** A figure that is not one of the three by state: for one kind of gear, up to a speed, or on other terms. */
 export const RATING_FIELD = group('Another figure', {
   id: ID,

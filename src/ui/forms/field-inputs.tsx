@@ -209,7 +209,7 @@ function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: s
   const id = useId()
   return (
     <Fieldset title={field.label} wide>
-      <div className="flex flex-wrap gap-x-4">
+      <div className="flex flex-wrap gap-x-4" data-place={at} tabIndex={-1}>
         {choices.map(([value, words]) => (
           <TickBox
             key={value}

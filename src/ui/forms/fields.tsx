@@ -6,9 +6,11 @@ import { Note, Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
   COUNTS_CHOICES,
+  FIGURE_LABELS,
   type Draft,
   type Field,
   type Group,
+  entryTitle,
   isEmpty,
   likeTheFirst,
   type List,
@@ -41,19 +43,32 @@ function FigureFields({ label, at }: { label: string; at: string }) {
     <Fieldset title={label} wide>
       <Note>Leave an unknown figure empty. It becomes a Find out.</Note>
       <Grid>
-        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Road' }} at={`${at}.road`} />
-        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Trail' }} at={`${at}.trail`} />
-        <FieldInput field={{ is: 'quantity', dimension: 'mass', label: 'Parked' }} at={`${at}.parked`} />
-        <FieldInput field={{ is: 'choice', choices: PER_CHOICES, label: 'For' }} at={`${at}.per`} />
+        {(['road', 'trail', 'parked'] as const).map((state) => (
+          <FieldInput
+            key={state}
+            field={{ is: 'quantity', dimension: 'mass', label: FIGURE_LABELS[state] }}
+            at={`${at}.${state}`}
+          />
+        ))}
+        <FieldInput
+          field={{ is: 'choice', choices: PER_CHOICES, label: FIGURE_LABELS.per }}
+          at={`${at}.per`}
+        />
         <ChoiceInput
           at={`${at}.counts`}
-          label="Counts"
+          label={FIGURE_LABELS.counts}
           choices={COUNTS_CHOICES}
           unstated="Source does not say"
         />
-        <ChoiceInput at={`${at}.by`} label="Read" choices={SOURCE_CHOICES} unstated="Same as on top" />
-        <FieldInput field={{ is: 'text', label: 'Page' }} at={`${at}.page`} />
+        <ChoiceInput
+          at={`${at}.by`}
+          label={FIGURE_LABELS.by}
+          choices={SOURCE_CHOICES}
+          unstated="Same as on top"
+        />
+        <FieldInput field={{ is: 'text', label: FIGURE_LABELS.page }} at={`${at}.page`} />
       </Grid>
+      <Wrong at={at} />
       <ListFields field={MORE_FIGURES} at={`${at}.more`} />
     </Fieldset>
   )
@@ -83,15 +98,6 @@ function VariantFields({ field, at }: { field: Variants; at: string }) {
       {now !== '' && <GroupFields key={now} field={field.groupOf(now)} at={at} bare />}
     </>
   )
-}
-
-function titleOf(item: Group | Variants, draft: unknown, one: string, i: number): string {
-  const kind = item.is === 'variants' ? String(get(draft, item.by) ?? '') : ''
-  const words = item.is === 'variants' && item.choices.find(([each]) => String(each) === kind)?.[1]
-  const named: unknown =
-    get(draft, 'name') ?? get(draft, 'title') ?? get(draft, 'question') ?? get(draft, 'thread')
-  if (words) return words
-  return typeof named === 'string' && named.trim() !== '' ? named : `${one.replace(/^an? /, '')} ${i + 1}`
 }
 
 /** A thing of few plain fields takes one line. */
@@ -127,7 +133,6 @@ function ListFields({ field, at }: { field: List; at: string }) {
   const { system, starts } = useSheetOf()
   const { fields, append, remove, replace } = useFieldArray({ control, name: at, keyName: 'key' })
   const [kind, setKind] = useState('')
-  const problem = useProblem(at)
   const { item } = field
   const kinds =
     item.is === 'variants' ? item.choices.map(([value, words]) => [String(value), words] as const) : []
@@ -151,7 +156,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
       {field.hint !== undefined && fields.length > 0 && <Note>{field.hint}</Note>}
       {fields.map(({ key }, i) => {
         const here = under(at, String(i))
-        const title = titleOf(item, getValues(here), field.one, i)
+        const title = entryTitle(item, getValues(here) as Draft, field.one, i)
         const removal = (
           <Button
             variant="word"
@@ -174,7 +179,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
           </Fieldset>
         )
       })}
-      {problem !== undefined && <Problem>{problem}</Problem>}
+      <Wrong at={at} />
       <div className="flex flex-wrap items-end gap-2">
         {kinds.length > 0 && (
           <Choice
@@ -309,7 +314,7 @@ function GroupFields({ field, at, bare = false }: { field: Group; at: string; ba
 function Wrong({ at }: { at: string }) {
   const problem = useProblem(at)
   return problem === undefined ? null : (
-    <div className="col-span-full">
+    <div className="col-span-full" data-place={at} tabIndex={-1}>
       <Problem>{problem}</Problem>
     </div>
   )

@@ -4,9 +4,9 @@
 import { Alert } from '@/ui/kit/alert'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
-import { type Group, SOURCE_CHOICES, type Variants } from '@/core/api/fields'
+import { type Group, type ProblemPlace, SOURCE_CHOICES, type Variants } from '@/core/api/fields'
 import type { UnitSystem } from '@/core/api/plan'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useEffectEvent, useRef, type ReactNode } from 'react'
 import { FormProvider, type UseFormReturn } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
 import { useSearch } from '@/ui/state/use-search'
@@ -33,6 +33,41 @@ function Again({ again }: { again: MetAgain }) {
   )
 }
 
+/** What a form has of a path: its field, the first under it, or what is said of a whole. */
+function placeIn(form: HTMLFormElement, path: string): HTMLElement | null {
+  const at = CSS.escape(path)
+  return (
+    form.querySelector<HTMLElement>(`[name="${at}"]`) ??
+    form.querySelector<HTMLElement>(`[data-place="${at}"]`) ??
+    form.querySelector<HTMLElement>(`[name^="${at}."]`)
+  )
+}
+
+/** All fields that need another look, by name. Each leads to its field; what belongs to none is said here. */
+function WrongPlaces({ places, onGo }: { places: readonly ProblemPlace[]; onGo: (path: string) => void }) {
+  if (places.length === 0) return null
+  return (
+    <div className="basis-full" role="group" aria-label="Fields that need another look">
+      <Problem>
+        {places.length === 1 ? 'One field needs another look.' : `${places.length} fields need another look.`}
+      </Problem>
+      <ul className="flex max-h-28 flex-wrap gap-x-2 overflow-y-auto">
+        {places.map(({ path, name, problem }, i) => (
+          <li key={i}>
+            {path === '' ? (
+              <Problem>{problem}</Problem>
+            ) : (
+              <Button variant="word" onClick={() => onGo(path)}>
+                {name === '' ? problem : name}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
 interface SheetProps {
   readonly field: Group | Variants
   readonly form: UseFormReturn
@@ -41,7 +76,8 @@ interface SheetProps {
   readonly setFrom: (from: string) => void
   readonly again: MetAgain | undefined
   readonly problem: string | undefined
-  readonly problems: number
+  /** All that is wrong with what is typed, each at the place that shows it. */
+  readonly places: readonly ProblemPlace[]
   readonly actions: ReactNode
   readonly onSave: () => void
   readonly around?: SheetOf['around']
@@ -65,7 +101,7 @@ export function SheetFields({
   setFrom,
   again,
   problem,
-  problems,
+  places,
   actions,
   onSave,
   around = {},
@@ -81,11 +117,17 @@ export function SheetFields({
   const shown = useRef<HTMLFormElement>(null)
   useEffect(() => {
     if (sentTo === undefined) return
-    const at = CSS.escape(sentTo)
-    const found = shown.current?.querySelector<HTMLElement>(`[name="${at}"], [name^="${at}."]`)
+    const found = shown.current && placeIn(shown.current, sentTo)
     found?.scrollIntoView({ block: 'center' })
     found?.focus()
   }, [sentTo])
+  const goTo = (path: string) => shown.current && placeIn(shown.current, path)?.focus()
+  const { submitCount } = form.formState
+  const first = places[0]?.path
+  const goToFirst = useEffectEvent(() => first !== undefined && goTo(first))
+  useEffect(() => {
+    if (submitCount > 0) goToFirst()
+  }, [submitCount])
   return (
     <FormProvider {...form}>
       <SheetProvider value={{ system, from, around, chosen, only, starts, stock, sentTo }}>
@@ -119,11 +161,7 @@ export function SheetFields({
             <div className="border-base-content bg-base-200 in-[dialog]:bg-base-100 sticky bottom-0 z-5 flex flex-wrap items-center gap-2 border-t py-2">
               {problem !== undefined && <Problem>{problem}</Problem>}
               {actions}
-              {form.formState.isSubmitted && problems > 0 && (
-                <Problem>
-                  {problems === 1 ? 'One field needs another look.' : `${problems} fields need another look.`}
-                </Problem>
-              )}
+              {form.formState.isSubmitted && <WrongPlaces places={places} onGo={goTo} />}
             </div>
           </div>
           {beside}

@@ -4,6 +4,8 @@
 import {
   carriedOver,
   type Group,
+  problemPlaces,
+  type ProblemPlace,
   wholeReader,
   type DraftResult,
   toDraft,
@@ -50,6 +52,8 @@ interface Sheet<T> {
   readonly form: UseFormReturn
   /** The thing as the sheet stands now, whole: what cannot be read keeps its last valid value. */
   readonly read: DraftResult<T>
+  /** All that is wrong, each at the place that shows it. */
+  readonly places: readonly ProblemPlace[]
   readonly again: MetAgain | undefined
   readonly from: string
   readonly setFrom: (from: string) => void
@@ -95,11 +99,13 @@ export function useSheet<T>(
     defaultValues: start,
     mode: 'onTouched',
     resolver: (values) => {
-      const { problems } = read(values)
+      const places = problemPlaces(field, values, read(values).problems)
       const errors: FieldErrors = {}
-      for (const [at, message] of Object.entries(problems)) set(errors, at, { type: 'read', message })
-      return Object.keys(problems).length === 0 ? { values, errors: {} } : { values: {}, errors }
+      for (const { path, problem } of places) set(errors, path, { type: 'read', message: problem })
+      return places.length === 0 ? { values, errors: {} } : { values: {}, errors }
     },
+    // The form itself goes to the first that is wrong, once its part is open.
+    shouldFocusError: false,
   })
   const draft: Values = useWatch({ control: form.control, compute: (values: Values) => values })
   const { reset } = form
@@ -173,9 +179,11 @@ export function useSheet<T>(
     settled.current = true
     void dropDraft(key)
   }
+  const now = read(draft)
   return {
     form,
-    read: read(draft),
+    read: now,
+    places: problemPlaces(field, draft, now.problems),
     from,
     setFrom,
     again: again && {

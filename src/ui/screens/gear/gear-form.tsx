@@ -90,7 +90,6 @@ export function GearForm({
       system={system}
       drawing={read.value && <GearDrawing gear={read.value} />}
       problem={problem}
-      problems={Object.keys(read.problems).length}
       onSave={() => void save(here !== undefined && !placed)()}
       around={{ gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
       paste={

@@ -45,7 +45,6 @@ export function ContentsDialog({
         field={LOAD_FIELD}
         system={system}
         problem={problem}
-        problems={Object.keys(sheet.read.problems).length}
         onSave={() => void save()}
         actions={
           <>

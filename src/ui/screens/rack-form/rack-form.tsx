@@ -132,7 +132,6 @@ export function RackForm({
         />
       }
       problem={problem}
-      problems={Object.keys(read.problems).length}
       onSave={() => void save()}
       around={{
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),

@@ -64,7 +64,6 @@ export function EntryForm({ kind, start, id, title, system, onClose }: Props) {
         system={system}
         around={{ attachments }}
         problem={problem}
-        problems={Object.keys(sheet.read.problems).length}
         onSave={() => void save()}
         actions={
           <>

@@ -112,7 +112,6 @@ export function VehicleForm({
       system={system}
       drawing={<StillSheet survey={drawn} label={`${now.name}, drawn from what is typed`} />}
       problem={problem}
-      problems={Object.keys(read.problems).length}
       onSave={() => void save()}
       paste={
         <PasteSheet
