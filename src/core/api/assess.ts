@@ -1,6 +1,8 @@
 /** What follows from a plan and what the checks say of it: survey, review, fixes, places, chance and stages. */
 export { barEnds, spreadBehind } from '../survey/bars/bar-ends'
 export { isLong } from '../survey/bars/long-load'
+export { OPEN_MM } from '../kinds/mount'
+export { rangeWords } from '../kinds/range-words'
 export { binding, type SpreadMember, type SpreadPair } from '../survey/bars/spread'
 export type { BarWidth } from '../survey/bars/width'
 export { type BarAt, type RackAt, footSeatZ, sizeAsPlaced, type ThingAt } from '../survey/frame/arrangement'

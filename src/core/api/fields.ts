@@ -1,13 +1,7 @@
 /** The fields of each sheet: their words, their texts and how they are read. */
-export {
-  carriedOver,
-  type Draft,
-  isEmpty,
-  likeTheFirst,
-  newEntry,
-  toDraft,
-  variantDraft,
-} from '../fields/draft'
+export { BEGUN, carriedOver, type Draft, type DraftOf, isEmpty, KNOWN, toDraft } from '../fields/draft'
+export { figuresIn, marksWithout } from '../fields/draft-marks'
+export { likeTheFirst, newEntry, ofKind } from '../fields/new-entry'
 export type { Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from '../fields/field'
 export {
   COUNTS_CHOICES,

@@ -1,7 +1,7 @@
 import { formatPrecise } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import type { UnitSystem } from '../units/dimension'
-import type { Field, Fields, Group, List, Single, Variants } from './field'
+import type { Field, Fields, Group, Single, Variants } from './field'
 import type { Rating } from '../plan/schema/rating'
 import type { State } from '../units/scalars'
 import { quantityAlong } from './field-along'
@@ -34,6 +34,8 @@ export interface ShownDraft {
   readonly system: UnitSystem
   readonly typed: UnknownRecord
   readonly rel: string
+  /** Whether what stands here is kept by its texts alone: it is not whole yet. */
+  readonly half?: boolean
 }
 
 export const within = (shown: ShownDraft, key: string): ShownDraft => ({
@@ -54,7 +56,7 @@ function quantityText(field: Extract<Single, { is: 'quantity' }>, value: number,
 
 /** One value as the text of its input. */
 export function singleText(field: Single, value: unknown, shown: ShownDraft): string {
-  if (value === undefined) return ''
+  if (value === undefined) return shown.half === true ? textIn(shown.typed[shown.rel]) : ''
   switch (field.is) {
     case 'quantity':
       return typeof value === 'number' && value !== field.empty ? quantityText(field, value, shown) : ''
@@ -71,6 +73,7 @@ export function singleText(field: Single, value: unknown, shown: ShownDraft): st
 
 /** Several values in one text: as it was typed, as long as each is still that one. */
 function severalText(field: Single, values: readonly unknown[], shown: ShownDraft): string {
+  if (shown.half === true) return textIn(shown.typed[shown.rel])
   const texts = values.map((each) => singleText(field, each, { ...shown, typed: {} }))
   const typed = shown.typed[shown.rel]
   if (typeof typed !== 'string') return texts.join('; ')
@@ -104,10 +107,14 @@ export function othersDraft(fields: Fields, raw: UnknownRecord, system: UnitSyst
   )
 }
 
+/** What is not there as a value may be there by half. */
+const inside = (field: Field, value: unknown, shown: ShownDraft): ShownDraft =>
+  value === undefined && (field.is === 'group' || field.is === 'split') ? { ...shown, half: true } : shown
+
 function groupDraft(fields: Fields, value: unknown, shown: ShownDraft): DraftOf {
   const raw = rawOf(value)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
-  const own = owns ? { ...shown, typed: rawOf(raw['typed']), rel: '' } : shown
+  const own = owns && value !== undefined ? { ...shown, typed: rawOf(raw['typed']), rel: '' } : shown
   const entries = Object.entries(rawOf(raw['known'])).map(
     ([path, how]) => [path.replaceAll('.', ':'), textIn(rawOf(how)['by'])] as const,
   )
@@ -116,7 +123,7 @@ function groupDraft(fields: Fields, value: unknown, shown: ShownDraft): DraftOf 
       Object.entries(fields).flatMap(([key, field]) =>
         field.is === 'kept' || field.is === 'marks'
           ? []
-          : [[key, toDraft(field, raw[key], within(own, key))] as const],
+          : [[key, toDraft(field, raw[key], inside(field, raw[key], within(own, key)))] as const],
       ),
     ),
     ...('known' in fields
@@ -131,7 +138,7 @@ export function variantDraft(field: Variants, value: unknown, shown: ShownDraft)
   return { [field.by]: kind, ...groupDraft(field.groupOf(kind).fields, value, shown) }
 }
 
-const itemDraft = (item: Group | Variants, value: unknown, shown: ShownDraft): DraftOf =>
+export const itemDraft = (item: Group | Variants, value: unknown, shown: ShownDraft): DraftOf =>
   item.is === 'group' ? groupDraft(item.fields, value, shown) : variantDraft(item, value, shown)
 
 /** Ratings as texts: a figure by state, and a list of the others. */
@@ -201,39 +208,9 @@ export function toDraft(field: Field, value: unknown, shown: ShownDraft): Draft 
   }
 }
 
-/** A new entry of a list as a form shows it: like the last where such things are alike, else as its kind starts. */
-export function newEntry(
-  { item, start, alikeBut }: List,
-  system: UnitSystem,
-  id: string,
-  kind: string,
-  there: readonly Draft[] = [],
-): DraftOf {
-  const last = there.at(-1)
-  const fresh = start?.(id, kind) ?? (item.is === 'variants' ? { [item.by]: kind } : {})
-  const draft = alikeBut && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
-  const named = alikeBut && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
-  const entry = { ...begunOf(draft), ...named }
-  return { ...entry, [BEGUN]: entry, [WAS]: `id ${id}` }
-}
-
-/** An entry without what it began with itself. */
-function begunOf({ [BEGUN]: _, ...entry }: DraftOf): DraftOf {
-  return entry
-}
-
 /** What stands in a draft at the path of a field. */
 export const draftAt = (draft: Draft | undefined, path: readonly string[]): Draft | undefined =>
   path.reduce<Draft | undefined>((at, key) => draftsOf(at)[Number(key)] ?? draftOf(at)[key], draft)
-
-/** Entries of a list made like the first, each with what is its own. */
-export function likeTheFirst(there: readonly Draft[], alikeBut: readonly string[]): readonly DraftOf[] {
-  const first = begunOf(draftOf(there[0]))
-  return there.map((each) => {
-    const own = Object.entries(draftOf(each)).filter(([key]) => key === WAS || alikeBut.includes(key))
-    return { ...first, [BEGUN]: first, ...Object.fromEntries(own) }
-  })
-}
 
 /** Whether two drafts say the same; what one of them does not have at all is as good as empty. */
 function alike(a: Draft | undefined, b: Draft | undefined): boolean {

@@ -92,7 +92,7 @@ describe('another figure for the same', () => {
 })
 
 describe('a fit sheet’s row', () => {
-  it('may give marks and no lengths, but one of them', () => {
+  it('may give marks and no lengths', () => {
     const row = 'fitSheet.rows.0'
     const marks = entered(
       RACK_FIELD,
@@ -105,13 +105,32 @@ describe('a fit sheet’s row', () => {
     )
     expect(marks.problems).toEqual({})
     expect(marks.value.fitSheet?.rows[0]).toMatchObject({ towerMarks: { front: '7', rear: '5' } })
-    const none = entered(
-      RACK_FIELD,
-      rackSchema,
-      squareBars,
+  })
+
+  it('is saved by half: the front bar’s place and a spread alone, a spread alone, or at least one (F7)', () => {
+    const row = 'fitSheet.rows.0'
+    const without = [
       [`${row}.towerMm.front`, ''],
       [`${row}.towerMm.rear`, ''],
-    )
-    expect(Object.keys(none.problems)[0]).toBe(`${row}.towerMm`)
+      ...['front', 'rear', 'within'].map((key) => [`${row}.xMm.${key}`, ''] as const),
+      [`${row}.spreadMm.fromMm`, ''],
+      [`${row}.spreadMm.toMm`, ''],
+    ] as const
+    const rowOf = (...over: readonly (readonly [string, string])[]) => {
+      const { problems, value } = entered(RACK_FIELD, rackSchema, squareBars, ...without, ...over)
+      expect(problems).toEqual({})
+      return value.fitSheet?.rows[0]
+    }
+    const spread = [
+      [`${row}.spreadMm.fromMm`, '720'],
+      [`${row}.spreadMm.toMm`, '720'],
+    ] as const
+    expect(rowOf(...spread)).toEqual({ profile: 'square', spreadMm: { fromMm: 720, toMm: 720 } })
+    expect(rowOf([`${row}.xMm.front`, '310'], ...spread)).toEqual({
+      profile: 'square',
+      xMm: { front: 310 },
+      spreadMm: { fromMm: 720, toMm: 720 },
+    })
+    expect(rowOf([`${row}.spreadMm.fromMm`, '600'])).toEqual({ profile: 'square', spreadMm: { fromMm: 600 } })
   })
 })

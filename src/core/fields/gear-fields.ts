@@ -148,7 +148,7 @@ export const GEAR_FIELD = group(
     opens: OPENS,
     fit: group('', {
       mount: MOUNT_FIELD,
-      spreadMm: range('Spread from', 'to', 'Empty when it asks none'),
+      spreadMm: range('Spread from', 'to', 'One end may be left open: at least, or at most'),
       otherSpreadsMm: list('Other spreads it can be set to', 'a spread', range('Spread from', 'to')),
       likesMm: length('Best at a spread of', 'Empty when any of them is as good'),
       bars: group('', { from: number('Number of bars, from'), to: number('to') }),

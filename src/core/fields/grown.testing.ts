@@ -1,4 +1,5 @@
-import { BEGUN, draftOf, draftsOf, newEntry, variantDraft, type Draft, type DraftOf } from './draft'
+import { BEGUN, draftOf, draftsOf, variantDraft, type Draft, type DraftOf } from './draft'
+import { newEntry } from './new-entry'
 import type { Field, Fields, Variants } from './field'
 
 const SHOWN = { system: 'metric', typed: {}, rel: '' } as const
@@ -74,4 +75,59 @@ export function withText(draft: Draft | undefined, [key, ...rest]: readonly stri
     )
   const here = draftOf(draft)
   return { ...here, [key]: withText(here[key], rest, text) }
+}
+
+const SAMPLE: Readonly<Record<string, string>> = {
+  length: '100 mm',
+  mass: '5 kg',
+  torque: '300 Nm',
+  speed: '80 km/h',
+  angle: '5°',
+  stress: '160 MPa',
+}
+
+/** A text that reads well in the field of a draft at a path. */
+export function sampleText(
+  field: Field | undefined,
+  draft: Draft | undefined,
+  path: readonly string[],
+): string {
+  const [key = '', ...rest] = path
+  switch (field?.is) {
+    case 'group':
+      return sampleText(field.fields[key], draftOf(draft)[key], rest)
+    case 'variants':
+      return sampleText(field.groupOf(draftOf(draft)[field.by] as string), draft, path)
+    case 'list':
+      return sampleText(field.item, draftsOf(draft)[Number(key)], rest)
+    case 'split':
+      return sampleText(field.parts[key], undefined, [])
+    case 'figures':
+      return key === 'page' ? 'p. 3' : '5 kg'
+    case 'several':
+      return sampleText(field.of, undefined, [])
+    case 'quantity':
+      return SAMPLE[field.dimension] ?? '5'
+    case 'number':
+      return '5'
+    case 'flag':
+      return 'yes'
+    case 'choice':
+      return typeof field.choices === 'string' ? 'a' : String(field.choices[0]?.[0] ?? '')
+    case 'day':
+      return '2026-11-02'
+    case 'pairs':
+      return '10 mm / 20 mm; 30 mm / 40 mm; 50 mm / 10 mm'
+    default:
+      return 'some words'
+  }
+}
+
+/** The text of a draft at a path. */
+export const textAt = (draft: Draft | undefined, path: readonly string[]): string => {
+  const found = path.reduce<Draft | undefined>(
+    (at, key) => (Array.isArray(at) ? (at as readonly Draft[])[Number(key)] : draftOf(at)[key]),
+    draft,
+  )
+  return typeof found === 'string' ? found : ''
 }

@@ -46,7 +46,7 @@ function* places(field: Group | Variants, schema: Parameters<typeof readDraft>[1
 describe('what is wrong in a sheet', () => {
   it.each(SHEETS)('has a place with a name, wherever rubbish is typed: %s', (_, field, schema, thing) => {
     let met = 0
-    for (const { typed, shown, found } of places(field, schema as never, thing))
+    for (const { typed, shown, found } of places(field, schema, thing))
       for (const { path, name, problem } of found) {
         met += 1
         const said = `${typed}: ${problem}`

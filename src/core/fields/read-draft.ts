@@ -22,9 +22,11 @@ import {
 import type { Field, Group, List, Variants } from './field'
 import { isUnknownRecord, listOf, rawOf, type UnknownRecord } from './unknown-record'
 import { MORE_FIGURES, byState } from './figures-fields'
+import { keepHalf } from './half-group'
 import {
   ASKED,
   BOTH,
+  CHOOSE,
   KEPT,
   entriesOf,
   fault,
@@ -136,6 +138,9 @@ const newOwner = (shown: ShownDraft, typed: UnknownRecord = {}, marks: DraftOf =
   shown,
   typed: new Map(Object.entries(typed as Record<string, string>)),
   changed: new Set(),
+  emptied: new Set(),
+  isKept: false,
+  isMarked: false,
   marks,
   figures: new Set(),
 })
@@ -162,11 +167,15 @@ function readGroup(
   const raw = rawOf(was)
   const owns = Object.values(fields).some(({ is }) => is === 'marks')
   const owner: Owner = owns
-    ? newOwner(
-        { system: reading.system, typed: rawOf(raw['typed']), rel: '' },
-        rawOf(raw['typed']),
-        draftOf(draftOf(draft)[KNOWN]),
-      )
+    ? {
+        ...newOwner(
+          { system: reading.system, typed: rawOf(raw['typed']), rel: '' },
+          rawOf(raw['typed']),
+          draftOf(draftOf(draft)[KNOWN]),
+        ),
+        isKept: 'typed' in fields,
+        isMarked: 'known' in fields,
+      }
     : above
   const values = new Map<string, unknown>()
   for (const [key, field] of Object.entries(fields)) {
@@ -195,8 +204,13 @@ function readGroup(
       // What the form filled in was typed by nobody.
       for (const [at, { by }] of Object.entries(provenance ?? {})) if (by === 'start') owner.typed.delete(at)
     }
+    const before = Object.keys(rawOf(raw['typed'])).filter((key) => owner.typed.has(key))
     const typed =
-      owner.typed.size > 0 || isUnknownRecord(raw['typed']) ? Object.fromEntries(owner.typed) : undefined
+      owner.typed.size > 0 || isUnknownRecord(raw['typed'])
+        ? Object.fromEntries(
+            [...new Set([...before, ...owner.typed.keys()])].map((key) => [key, owner.typed.get(key)]),
+          )
+        : undefined
     values.set('typed', same(typed, raw['typed']) ? raw['typed'] : typed)
   }
   // What a kind of another shape had stays only where this one has it too.
@@ -214,7 +228,7 @@ function readVariant(field: Variants, { schema, draft, was, path, reading, owner
   if (kind === '' && mayBeLeftOut(schema)) return undefined
   const of = kindOf(schema, field.by, kind)
   if (!of) {
-    fault(reading, `${path}.${field.by}`, 'Choose one.')
+    fault(reading, `${path}.${field.by}`, CHOOSE)
     return was
   }
   const value = readGroup(field.groupOf(kind), { schema: of, draft, was, path, reading, owner })
@@ -306,18 +320,29 @@ function readField(field: Field, at: ParseContext): unknown {
         return meanwhile(reading, path, was)
       const joined = field.parse(Object.fromEntries(parts), was)
       if (typeof joined !== 'string') return joined.value
-      fault(reading, `${path}.${parts[0]?.[0] ?? ''}`, joined)
+      const asked = `${path}.${parts[0]?.[0] ?? ''}`
+      fault(reading, asked, joined)
+      const isHalf = parts.some(
+        ([key, value]) => value === undefined && textOf(draftOf(draft)[key]).trim() === '',
+      )
+      if (isHalf && mayBeLeftOut(schema) && keepHalf(field, at, [asked], joined)) return undefined
       return meanwhile(reading, path, was)
     }
     case 'figures':
       owner.figures.add(owner.shown.rel)
       return readFigures(at)
     case 'group': {
-      if (mayBeLeftOut(schema) && isEmpty(field, draft))
-        return isEmpty(field, toDraft(field, was, owner.shown)) ? was : undefined
+      if (mayBeLeftOut(schema) && isEmpty(field, draft)) {
+        const { shown, typed } = owner
+        for (const key of typed.keys()) if (key.startsWith(`${shown.rel}.`)) typed.delete(key)
+        return isEmpty(field, toDraft(field, was, shown)) ? was : undefined
+      }
       const { problems } = reading
       const before = Object.keys(problems).length
-      const value = readGroup(field, at)
+      // In what may be left out nothing stands in for a figure: without it the whole is half known.
+      const unmarked = mayBeLeftOut(schema) ? { ...at, owner: { ...owner, isMarked: false } } : at
+      const value = readGroup(field, unmarked)
+      if (mayBeLeftOut(schema) && keepHalf(field, at, Object.keys(problems).slice(before))) return undefined
       if (mayBeLeftOut(schema))
         for (const key of Object.keys(problems).slice(before))
           if (problems[key] === ASKED && !/\.\d+\./.test(key.slice(path.length))) problems[key] = BOTH
@@ -349,18 +374,18 @@ export function readDraft<T>(
   from?: Source['kind'],
   last?: T,
 ): DraftResult<T> {
-  const reading: DraftReading = { system, from, problems: {}, last }
+  const reading: DraftReading = { system, from, problems: {}, halves: {}, standIns: {}, last }
   const owner = newOwner({ system, typed: {}, rel: '' })
   const value = readField(field, { schema, draft, was, path: '', reading, owner })
   const isComplete = (thing: unknown): thing is T => schema.safeParse(thing).success
   const completeOr = (thing: unknown): T | undefined =>
     isComplete(thing) ? thing : (last ?? (isComplete(was) ? was : undefined))
-  const { problems } = reading
-  if (Object.keys(problems).length > 0) return { value: completeOr(value), problems }
+  const { problems, halves, standIns } = reading
+  if (Object.keys(problems).length > 0) return { value: completeOr(value), problems, halves, standIns }
   const whole = schema.safeParse(value)
-  if (whole.success) return { value: value as T, problems }
+  if (whole.success) return { value: value as T, problems, halves, standIns }
   for (const issue of whole.error.issues) fault(reading, issue.path.map(String).join('.'), issueText(issue))
-  return { value: completeOr(undefined), problems }
+  return { value: completeOr(undefined), problems, halves, standIns }
 }
 
 /**

@@ -28,17 +28,22 @@ export function provenanceNow(
   const begun = (path: string) =>
     began !== undefined && same(draftAt(draft, path.split('.')), draftAt(began, path.split('.')))
   const said = Object.keys(draftOf(draftOf(draft)[OTHERS]))
-  const now = [...new Set([...Object.keys(marks), ...said])].flatMap((key) => {
+  const emptied = [...owner.emptied].map((path) => path.replaceAll('.', ':'))
+  const now = [...new Set([...Object.keys(marks), ...said, ...emptied])].flatMap((key) => {
     const path = key.replaceAll(':', '.')
     // Figures by state keep their own source.
     if (owner.figures.has(path.split('.').slice(0, -1).join('.'))) return []
-    const mark = textOf(marks[key])
+    const mark = owner.emptied.has(path) ? 'start' : textOf(marks[key])
     const old = rawOf(before[path])
     const others = othersAt(path)
     const form = mark === 'start' || mark === 'target'
     // What nobody said is told: a figure beside which another stands has to say so.
     const by =
-      mark === '' || (form && owner.changed.has(path) && !begun(path)) ? (others ? 'told' : '') : mark
+      mark === '' || (form && owner.changed.has(path) && !owner.emptied.has(path) && !begun(path))
+        ? others
+          ? 'told'
+          : ''
+        : mark
     if (by === '') return []
     const same = old['by'] === by && sameList(others ?? [], listOf(old['others']))
     return [[path, same ? old : { by, ...(others ? { others } : {}) }] as const]

@@ -15,7 +15,7 @@ export function readWhole<T>(
   system: UnitSystem,
   from?: Source['kind'],
 ): Omit<DraftResult<T>, 'value'> & { readonly value: T } {
-  const { value, problems } = readDraft(field, schema, draft, was, system, from)
-  if (value === undefined) throw new Error(`nothing whole was read: ${JSON.stringify(problems)}`)
-  return { value, problems }
+  const { value, ...rest } = readDraft(field, schema, draft, was, system, from)
+  if (value === undefined) throw new Error(`nothing whole was read: ${JSON.stringify(rest.problems)}`)
+  return { value, ...rest }
 }

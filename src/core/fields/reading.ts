@@ -2,6 +2,7 @@ import * as z from '../units/schema'
 import { issueText } from '../plan/schema/messages'
 import type { Source } from '../plan/schema/rating'
 import type { UnitSystem } from '../units/dimension'
+import { formatPrecise } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import { singleText, textOf, type Draft, type DraftOf, type ShownDraft } from './draft'
 import type { Choices, Single } from './field'
@@ -15,12 +16,18 @@ import { mayBeLeftOut } from './schema-walk'
 export interface DraftResult<T> {
   readonly value: T | undefined
   readonly problems: Readonly<Record<string, string>>
+  /** What is known by half, by the path of its group: kept, and in no sum until the rest is given. */
+  readonly halves: Readonly<Record<string, string>>
+  /** What stands in for a figure that was left empty, by the path of its field: a starting value. */
+  readonly standIns: Readonly<Record<string, string>>
 }
 
 export interface DraftReading {
   readonly system: UnitSystem
   readonly from: Source['kind'] | undefined
   readonly problems: Record<string, string>
+  readonly halves: Record<string, string>
+  readonly standIns: Record<string, string>
   /** The last whole thing that was read: what is wrong keeps its value of then. */
   readonly last: unknown
 }
@@ -32,11 +39,18 @@ export interface Owner {
   readonly changed: Set<string>
   /** How each figure is known, as the form says, by the path of its field with colons. */
   readonly marks: DraftOf
+  /** Fields that were left empty and must not be: what stood there is a starting value. */
+  readonly emptied: Set<string>
+  /** Whether the thing keeps what is typed for its fields. */
+  readonly isKept: boolean
+  /** Whether it keeps how its figures are known. */
+  readonly isMarked: boolean
   /** Where figures by state stand: each of them keeps its own source. */
   readonly figures: Set<string>
 }
 
 export const ASKED = 'This field is required.'
+export const CHOOSE = 'Choose one.'
 export const BOTH = 'Give this too, or empty the fields that belong to it.'
 
 export function fault(reading: DraftReading, path: string, problem: string): void {
@@ -132,7 +146,7 @@ export function readSingle(
   const text = textOf(draft)
   const { rel } = owner.shown
   const asked = text.trim() === '' && !mayBeLeftOut(schema) && !z.safeParse(schema, was).success
-  if (text === singleText(field, was, owner.shown) && !asked) return was
+  if (text === singleText(field, was, owner.shown) && !asked && (was !== undefined || text === '')) return was
   owner.changed.add(rel)
   owner.typed.delete(rel)
   if (text.trim() === '') {
@@ -141,8 +155,15 @@ export function readSingle(
     // What nobody said is told.
     if (field.is === 'choice' && field.source) return reading.from ?? 'told'
     if (field.is === 'text' && z.safeParse(schema, '').success) return ''
-    fault(reading, path, field.is === 'choice' ? 'Choose one.' : ASKED)
     const kept = meanwhile(reading, path, was)
+    // Nobody knows it, and the drawing needs it: what stood there goes on as a starting value.
+    if (field.is === 'quantity' && typeof kept === 'number' && owner.isMarked) {
+      owner.emptied.add(rel)
+      const shown = formatPrecise(field.dimension, kept * (field.times ?? 1), reading.system)
+      reading.standIns[path] = `Empty: ${shown} stands in as a starting value.`
+      return kept
+    }
+    fault(reading, path, field.is === 'choice' ? CHOOSE : ASKED)
     return kept === undefined || kept === '' ? standIn(field) : kept
   }
   const read = parsed(field, text, reading.system)

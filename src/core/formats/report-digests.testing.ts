@@ -15,6 +15,9 @@ const WORDED = new Set(['version', 'sentence', 'say', 'cautions', 'name', 'unit'
 const withoutWords = (report: unknown) =>
   JSON.stringify(report, (key, value: unknown) => (WORDED.has(key) ? undefined : value), 1)
 
+/** The version of the format when the reports were recorded. */
+const RECORDED_VERSION = 4
+
 const digest = (text: string) => createHash('sha256').update(text).digest('hex').slice(0, 16)
 
 /** The reports of a plan as other software gets them, without their words. */
@@ -30,7 +33,8 @@ export interface PlanReports {
 export function planReports(plan: Plan, withFixes: boolean): PlanReports {
   const { survey, review, remedies } = assessWithFixes(plan)
   return {
-    plan: JSON.stringify(plan),
+    // A version more of the format is no other plan.
+    plan: JSON.stringify({ ...plan, version: RECORDED_VERSION }),
     survey: withoutWords(surveyReport(survey)),
     review: withoutWords(reviewReport(survey, review, () => [])),
     ...(withFixes && {

@@ -27,7 +27,7 @@ interface AttachmentTraits {
   /** What is done to it before a foot goes on. */
   readonly prepare: string
   /** What a form takes for granted until somebody says otherwise. */
-  readonly starts?: Readonly<Record<string, boolean>>
+  readonly starts?: Readonly<Record<string, boolean | number>>
   /** How high its feet stand: at the roof's edge, over it by its rise, in the gutter under it, on the bed's side, at the frame. */
   readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
   /** Whether the feet stand in a channel of its own. */
@@ -254,6 +254,8 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the tracks; try the canopy’s clamps on the bed’s sides by hand.',
     seat: 'top',
+    // A canopy of glass fibre. Rough, common practice, no source.
+    starts: { canopyKg: 80 },
     shape: { ...along, topZMm: spanMm, canopyKg: massKg },
   },
   hatchSeam: {

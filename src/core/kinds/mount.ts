@@ -8,6 +8,28 @@ export const rangeSchema = z
   .check(z.refine((range) => range.fromMm <= range.toMm, 'The range ends before it begins.'))
 export type Range = z.infer<typeof rangeSchema>
 
+/** So far a range goes that has no upper end, mm: farther than anything on a vehicle. */
+export const OPEN_MM = 100_000
+
+/** A range that may lack an end: *at least*, or *at most*. */
+export const openRangeSchema = z.strictObject({ fromMm: z.optional(sizeMm), toMm: z.optional(sizeMm) }).check(
+  z.refine(({ fromMm, toMm }) => fromMm !== undefined || toMm !== undefined, 'A range has at least one end.'),
+  z.refine((range) => {
+    const [from, to] = rangeEnds(range)
+    return from <= to
+  }, 'The range ends before it begins.'),
+)
+export type OpenRange = z.infer<typeof openRangeSchema>
+
+/** Both ends of a range, mm: where it lacks one, from nothing, or as far as there is. */
+export const rangeEnds = ({
+  fromMm = 0,
+  toMm = OPEN_MM,
+}: {
+  readonly fromMm?: number | undefined
+  readonly toMm?: number | undefined
+}): readonly [number, number] => [fromMm, toMm]
+
 /** A T-shaped groove: the width of its mouth, the height inside for a head or nut, and its whole depth. */
 export const channelSchema = z.strictObject({
   slotMm: spanMm,

@@ -71,7 +71,7 @@ const bounds = (schema: z.ZodMiniArray): { readonly least: number; readonly most
 }
 
 /** What its own rule asks for though it may be left out. */
-const ASKED = [/fitSheet\.rows\[\]\.towerMm$/, /\.ask<.*>\.fromMm$/]
+const ASKED = [/spreads?Mm(\[\])?\.(from|to)Mm$/i, /\.ask<.*>\.fromMm$/]
 
 /** The same once more, as a thing of its own. */
 const another = (value: unknown, i: number): unknown =>

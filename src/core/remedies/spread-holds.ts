@@ -1,3 +1,4 @@
+import { rangeEnds } from '../kinds/mount'
 import type { Command } from '../plan/commands/command'
 import type { Plan } from '../plan/schema/plan'
 import { barsOf } from '../plan/schema/rack'
@@ -24,7 +25,8 @@ export function spreadHolds(plan: Plan, rackId: string, holds: 'points' | 'sheet
     return { do: 'setRack', rack: { ...rack, fitSheet: { ...rack.fitSheet, rows } } }
   }
   const spreadMm = rear.xMm - front.xMm
-  const wanted = Math.min(Math.max(spreadMm, row.spreadMm.fromMm), row.spreadMm.toMm)
+  const [from, to] = rangeEnds(row.spreadMm)
+  const wanted = Math.min(Math.max(spreadMm, from), to)
   const by = wanted - spreadMm
   const attachmentId = rear.attachmentId ?? rack.attachmentId
   const attachments = plan.vehicle.attachments.map((each) => {

@@ -1,4 +1,4 @@
-import type { BarWidth, SpreadPair, Survey } from '@/core/api/assess'
+import { OPEN_MM, type BarWidth, type SpreadPair, type Survey } from '@/core/api/assess'
 import { formatQuantity, type UnitChoice } from '@/core/api/plan'
 import { MOST_SPAN_ROWS, SPAN_ROW_PX, toSheet, type SheetLayout } from '@/drawing/layout'
 import type { Label, LabelBox } from './place-labels'
@@ -93,7 +93,7 @@ export function spanLabels(survey: Survey, layout: SheetLayout, units: UnitChoic
   return survey.fit.spreads().pairs.flatMap((pair) =>
     pair.wants.slice(0, MOST_SPAN_ROWS).map(({ member, from, to }, row): Label => {
       const { left, right, y } = spanOf(layout, pair, from, to, row)
-      const figures = `${length(from)}–${length(to)}`
+      const figures = to >= OPEN_MM ? `≥ ${length(from)}` : `${length(from)}–${length(to)}`
       const whole = `${member.name} ${figures}`
       const beside = (text: string) =>
         [

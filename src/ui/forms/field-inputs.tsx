@@ -99,9 +99,10 @@ function TextInput({
 }) {
   const { register, setValue } = useFormContext()
   const owner = useOwner()
-  const { from } = useSheetOf()
+  const { from, notes } = useSheetOf()
   const id = useId()
   const problem = useProblem(at)
+  const hint = notes[at] ?? field.hint
   const figure = field.is === 'quantity'
   const othersAt = figure && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
   const others = useOtherFigures(othersAt)
@@ -115,7 +116,7 @@ function TextInput({
     className: CONTROL_CLASS.input,
     autoComplete: 'off',
     'aria-invalid': problem !== undefined,
-    'aria-describedby': (problem ?? field.hint) === undefined ? undefined : `${id}-note`,
+    'aria-describedby': (problem ?? hint) === undefined ? undefined : `${id}-note`,
     ...input,
   }
   return (
@@ -123,7 +124,7 @@ function TextInput({
       id={id}
       at={at}
       label={field.label}
-      hint={field.hint}
+      hint={hint}
       mark={
         figure && (
           <KnownMark

@@ -5,21 +5,25 @@ import { Fieldset } from '@/ui/kit/fieldset'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
+  BEGUN,
   COUNTS_CHOICES,
+  type DraftOf,
   FIGURE_LABELS,
+  figuresIn,
   type Draft,
   type Field,
   type Group,
   entryTitle,
-  isEmpty,
+  KNOWN,
   likeTheFirst,
+  marksWithout,
   type List,
   MORE_FIGURES,
   newEntry,
+  ofKind,
   PER_CHOICES,
   SOURCE_CHOICES,
   type FieldsPart,
-  variantDraft,
   type Variants,
 } from '@/core/api/fields'
 import { Plus, X } from 'lucide-react'
@@ -27,8 +31,9 @@ import { useState, type ReactNode } from 'react'
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
 import { ChoiceInput, FieldInput } from './field-inputs'
+import { fieldAt, openIn, saysItself } from './field-parts'
 import { useProblem } from './problem'
-import { OwnerProvider, useOwner, useSheetOf } from './sheet-context'
+import { markPath, OwnerProvider, useOwner, useSheetOf } from './sheet-context'
 
 const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
 
@@ -76,16 +81,21 @@ function FigureFields({ label, at }: { label: string; at: string }) {
 
 function VariantFields({ field, at }: { field: Variants; at: string }) {
   const { setValue, getValues } = useFormContext()
-  const { system, chosen } = useSheetOf()
+  const { system, chosen, starts } = useSheetOf()
+  const owner = useOwner()
   const by = under(at, field.by)
   const kind: unknown = useWatch({ name: by })
   const now = typeof kind === 'string' ? kind : ''
   const choose = (next: string) => {
-    const start = next === '' ? undefined : (field.start?.(next) ?? { [field.by]: next })
-    const fresh = variantDraft(field, start, { system, typed: {}, rel: '' })
-    const before: unknown = getValues(at)
-    const saved = typeof before === 'object' && before !== null ? before : {}
-    setValue(at, { ...saved, ...fresh }, { shouldDirty: true })
+    if (next === '') return
+    const list = at.split('.').slice(0, -1).join('.')
+    const startOf = (of: string) => starts[list]?.('new', of) ?? field.start?.(of) ?? { [field.by]: of }
+    const entry = ofKind(field, (getValues(at) ?? {}) as Draft, next, startOf, system)
+    setValue(at, entry, { shouldDirty: true })
+    // What the kind brings is nobody's figure until somebody types over it.
+    if (owner !== undefined)
+      for (const path of figuresIn(field, entry))
+        if (get(entry, path) === get(entry[BEGUN], path)) setValue(markPath(owner, under(at, path)), 'start')
   }
   return (
     <>
@@ -129,8 +139,9 @@ function FromStock({ field, at, add }: { field: List; at: string; add: (start: u
 }
 
 function ListFields({ field, at }: { field: List; at: string }) {
-  const { control, getValues } = useFormContext()
+  const { control, getValues, setValue } = useFormContext()
   const { system, starts } = useSheetOf()
+  const owner = useOwner()
   const { fields, append, remove, replace } = useFieldArray({ control, name: at, keyName: 'key' })
   const [kind, setKind] = useState('')
   const { item } = field
@@ -141,15 +152,24 @@ function ListFields({ field, at }: { field: List; at: string }) {
     const id = `${field.one.split(' ').at(-1) ?? 'item'}-${crypto.randomUUID().slice(0, 6)}`
     const start = stocked === undefined ? (starts[at] ?? field.start) : () => stocked
     const there = (getValues(at) as readonly Draft[] | undefined) ?? []
-    append(
-      newEntry(
-        { ...field, ...(start && { start }), ...(stocked !== undefined && { alikeBut: undefined }) },
-        system,
-        id,
-        chosen,
-        there,
-      ),
+    const entry = newEntry(
+      { ...field, ...(start && { start }), ...(stocked !== undefined && { alikeBut: undefined }) },
+      system,
+      id,
+      chosen,
+      there,
     )
+    append(entry)
+    if (owner !== undefined && stocked === undefined)
+      for (const path of figuresIn(item, entry))
+        setValue(markPath(owner, `${under(at, String(there.length))}.${path}`), 'start')
+  }
+  const removeAt = (i: number) => {
+    remove(i)
+    if (owner === undefined) return
+    const marks = under(owner, KNOWN)
+    const list = owner === '' ? at : at.slice(owner.length + 1)
+    setValue(marks, marksWithout((getValues(marks) ?? {}) as DraftOf, list, i))
   }
   return (
     <div className="col-span-full space-y-2">
@@ -162,7 +182,7 @@ function ListFields({ field, at }: { field: List; at: string }) {
             variant="word"
             {...(isRow(item) ? { className: 'mt-[1.7rem]' } : {})}
             aria-label={`Remove ${title}`}
-            onClick={() => remove(i)}
+            onClick={() => removeAt(i)}
           >
             {isRow(item) ? <X size={18} aria-hidden /> : 'Remove'}
           </Button>
@@ -207,37 +227,6 @@ function ListFields({ field, at }: { field: List; at: string }) {
       </div>
     </div>
   )
-}
-
-/** How much of a part is still open: what nobody typed, and what is only a starting value. */
-function openIn(fields: readonly (readonly [Field, unknown])[]): number {
-  return fields.reduce((sum, [field, drafted]) => {
-    const draft = drafted as Draft | undefined
-    switch (field.is) {
-      case 'kept':
-      case 'marks':
-      case 'list':
-      case 'variants':
-        return sum + (field.is === 'variants' && isEmpty(field, draft) ? 1 : 0)
-      case 'group':
-        return sum + openIn(Object.entries(field.fields).map(([key, each]) => [each, get(draft, key)]))
-      default:
-        return sum + (isEmpty(field, draft) ? 1 : 0)
-    }
-  }, 0)
-}
-
-function fieldAt(group: Group, path: string): Field | undefined {
-  const [key = '', ...rest] = path.split('.')
-  const field = group.fields[key]
-  return rest.length === 0 || field?.is !== 'group' ? field : fieldAt(field, rest.join('.'))
-}
-
-/** Whether a field on the way to this one keeps its own word of how it is known, as a mass does. */
-function saysItself(group: Group, path: string): boolean {
-  const [key = '', ...rest] = path.split('.')
-  const field = group.fields[key]
-  return rest.length > 0 && field?.is === 'group' && 'typed' in field.fields && !('known' in field.fields)
 }
 
 function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: string }) {
@@ -299,6 +288,7 @@ function GroupFields({ field, at, bare = false }: { field: Group; at: string; ba
     <OwnerProvider value={pathOfKnown}>
       {body}
       <Wrong at={at} />
+      <HalfKnown at={at} />
     </OwnerProvider>
   )
   if (field.label === '' || bare)
@@ -308,6 +298,12 @@ function GroupFields({ field, at, bare = false }: { field: Group; at: string; ba
       {field.parts ? owned : <Grid>{owned}</Grid>}
     </Fieldset>
   )
+}
+
+/** What is kept of a group of which something is missing. */
+function HalfKnown({ at }: { at: string }) {
+  const note = useSheetOf().notes[at]
+  return note === undefined ? null : <Note className="col-span-full">{note}</Note>
 }
 
 /** What is wrong with a whole: a range that ends before it begins. */
@@ -333,6 +329,7 @@ export function FieldView({ field, at, bare = false }: { field: Field; at: strin
             <FieldInput key={key} field={part} at={under(at, key)} partOfOne />
           ))}
           <Wrong at={at} />
+          <HalfKnown at={at} />
         </>
       )
     case 'figures':

@@ -17,6 +17,8 @@ export interface SheetOf {
   readonly starts: Readonly<Record<string, (id: string, kind: string) => unknown>>
   /** What of the shop's stock may be taken into a list, by the list's path. */
   readonly stock: Readonly<Record<string, readonly { readonly id: string; readonly name: string }[]>>
+  /** What is kept by half, by the path of its group, and what stands in for an empty figure, by its path. */
+  readonly notes: Readonly<Record<string, string>>
   /** The field that somebody was sent to. */
   readonly sentTo: string | undefined
 }

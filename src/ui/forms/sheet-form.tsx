@@ -4,7 +4,13 @@
 import { Alert } from '@/ui/kit/alert'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
-import { type Group, type ProblemPlace, SOURCE_CHOICES, type Variants } from '@/core/api/fields'
+import {
+  type DraftResult,
+  type Group,
+  type ProblemPlace,
+  SOURCE_CHOICES,
+  type Variants,
+} from '@/core/api/fields'
 import type { UnitSystem } from '@/core/api/plan'
 import { useEffect, useEffectEvent, useRef, type ReactNode } from 'react'
 import { FormProvider, type UseFormReturn } from 'react-hook-form'
@@ -78,6 +84,7 @@ interface SheetProps {
   readonly problem: string | undefined
   /** All that is wrong with what is typed, each at the place that shows it. */
   readonly places: readonly ProblemPlace[]
+  readonly read: Pick<DraftResult<unknown>, 'halves' | 'standIns'>
   readonly actions: ReactNode
   readonly onSave: () => void
   readonly around?: SheetOf['around']
@@ -102,6 +109,7 @@ export function SheetFields({
   again,
   problem,
   places,
+  read,
   actions,
   onSave,
   around = {},
@@ -114,6 +122,7 @@ export function SheetFields({
   beside,
 }: SheetProps) {
   const sentTo = useSearch('field')
+  const notes = { ...read.halves, ...read.standIns }
   const shown = useRef<HTMLFormElement>(null)
   useEffect(() => {
     if (sentTo === undefined) return
@@ -130,7 +139,7 @@ export function SheetFields({
   }, [submitCount])
   return (
     <FormProvider {...form}>
-      <SheetProvider value={{ system, from, around, chosen, only, starts, stock, sentTo }}>
+      <SheetProvider value={{ system, from, around, chosen, only, starts, stock, notes, sentTo }}>
         <form
           ref={shown}
           className={

@@ -158,7 +158,7 @@ export function useSheet<T>(
   const { isDirty } = form.formState
   const waits = again?.stale === true ? again : undefined
   useEffect(() => {
-    if (!looked || !isDirty) return
+    if (!looked || (!isDirty && from === '')) return
     const timer = setTimeout(() => {
       // What was just saved is not kept as if it still had to be.
       if (!settled.current)

@@ -2,7 +2,7 @@ import * as z from '../../units/schema'
 import { isConvex } from '../../geometry/convex'
 import { fastenerSchema } from './fastening'
 import { preorderMeasurementSchema } from './preorder-measurement'
-import { mountSchema, rangeSchema } from '../../kinds/mount'
+import { mountSchema, openRangeSchema, rangeSchema } from '../../kinds/mount'
 import { provenanceSchema } from './provenance'
 import { gearMassSchema } from './gear-mass'
 import { ratedSchema } from './rating'
@@ -27,9 +27,9 @@ import { workSchema } from './work'
 /** What a thing asks of the bars it stands on. */
 const fitSchema = z.strictObject({
   mount: mountSchema,
-  spreadMm: z.optional(rangeSchema),
+  spreadMm: z.optional(openRangeSchema),
   /** Other spreads that its mounts can be set to, and the one it is best at. */
-  otherSpreadsMm: z.optional(z.array(rangeSchema).check(z.maxLength(6))),
+  otherSpreadsMm: z.optional(z.array(openRangeSchema).check(z.maxLength(6))),
   likesMm: z.optional(spanMm),
   bars: z.optional(z.strictObject({ from: z.int().check(z.gte(1)), to: z.int().check(z.lte(8)) })),
   overhangMm: z.optional(sizeMm),

@@ -81,8 +81,11 @@ function typedByField(value: unknown): unknown {
 /** Version 4 knows more of bars, racks and joints, and what was typed has the name of its field in all of it. */
 const typedHasItsField: FormatLift = { from: 3, lift: (raw) => typedByField(raw) as Raw }
 
+/** Version 5 takes what is half known: a fit sheet's row without a tower spacing, and one bar's place alone. */
+const halfIsKnown: FormatLift = { from: 4, lift: (raw) => raw }
+
 /** One lift for each version before the present one, oldest first. */
-export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn, typedHasItsField]
+export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn, typedHasItsField, halfIsKnown]
 
 /** The present version of the format: one more than there are lifts. */
 export const FORMAT_VERSION = LIFTS.length + 1

@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { fastenerSchema } from './fastening'
 import { preorderMeasurementSchema } from './preorder-measurement'
-import { channelSchema, mountSchema, rangeSchema } from '../../kinds/mount'
+import { channelSchema, mountSchema, openRangeSchema } from '../../kinds/mount'
 import { provenanceSchema } from './provenance'
 import { ratedSchema, sourceSchema } from './rating'
 import {
@@ -237,22 +237,22 @@ const markText = z.string().check(z.minLength(1), z.maxLength(20))
  * A fit sheet's row: for bars of one profile, the tower spacing of front and rear bar, as a length or as the mark printed
  * on the bar at which the foot is set; where the bars go; and the spread it wants between them.
  */
-const fitSheetRowSchema = z
-  .strictObject({
-    profile: profileKindSchema,
-    towerMm: z.optional(z.strictObject({ front: spanMm, rear: spanMm })),
-    towerMarks: z.optional(z.strictObject({ front: markText, rear: markText })),
-    xMm: z.optional(z.strictObject({ front: positionMm, rear: positionMm, within: sizeMm })),
-    spreadMm: z.optional(rangeSchema),
-    /** Why its spread does not count though the sheet has it. */
-    spreadUnused: z.optional(z.string().check(z.maxLength(200))),
-  })
-  .check(
-    z.refine(({ towerMm, towerMarks }) => towerMm !== undefined || towerMarks !== undefined, {
-      path: ['towerMm'],
-      error: 'A row gives the tower spacing, as lengths or as marks.',
+const fitSheetRowSchema = z.strictObject({
+  profile: profileKindSchema,
+  towerMm: z.optional(z.strictObject({ front: spanMm, rear: spanMm })),
+  towerMarks: z.optional(z.strictObject({ front: markText, rear: markText })),
+  /** A sheet may place one bar alone, the other by the spread. */
+  xMm: z.optional(
+    z.strictObject({
+      front: z.optional(positionMm),
+      rear: z.optional(positionMm),
+      within: z.optional(sizeMm),
     }),
-  )
+  ),
+  spreadMm: z.optional(openRangeSchema),
+  /** Why its spread does not count though the sheet has it. */
+  spreadUnused: z.optional(z.string().check(z.maxLength(200))),
+})
 
 const common = {
   id: idSchema,
@@ -266,7 +266,7 @@ const common = {
   fitSheet: z.optional(
     z.strictObject({
       source: sourceSchema,
-      rows: z.array(fitSheetRowSchema).check(z.minLength(1), z.maxLength(12)),
+      rows: z.array(fitSheetRowSchema).check(z.maxLength(12)),
     }),
   ),
   gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),

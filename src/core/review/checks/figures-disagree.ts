@@ -8,6 +8,7 @@ import type { MassPoint } from '../../survey/loads/mass-point'
 import type { WeightOf } from '../ask'
 import type { RackAt } from '../../survey/frame/arrangement'
 import { fails } from '../../facts/comparison'
+import { rangeWords } from '../../kinds/range-words'
 import { conflictingFiguresOf, sheetAgainstPoints } from '../../facts/contradictions'
 import { kg, mm, type Phrase, phraseText } from '../../units/phrase'
 import { check, practice, type FindingDraft } from '../check'
@@ -115,8 +116,7 @@ function* sheetOf(rack: RackAt): Iterable<FindingDraft> {
     limit: mm(compared.limit),
     sentence: [
       `${rack.rack.name}: its fit sheet wants a spread of `,
-      mm(fromMm),
-      ...(fromMm === toMm ? [] : [' to ', mm(toMm)]),
+      ...rangeWords(fromMm, toMm),
       ', and the vehicle’s points are ',
       mm(compared.measure),
       ' apart. Both cannot be right: measure the points, and check that the row is for this vehicle. The points are in use.',

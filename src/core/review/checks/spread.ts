@@ -1,12 +1,10 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { spreadConflicts, spreadFacts, type SpreadConflict, type SpreadFact } from '../../facts/spreads'
-import type { WantedSpread } from '../../survey/bars/spread'
-import { mm, type Phrase, missing, rangePhrase } from '../../units/phrase'
+import { rangeWords } from '../../kinds/range-words'
+import { mm, type Phrase, missing } from '../../units/phrase'
 import { listed } from '../../units/words'
 import { type FindingDraft, check, practice } from '../check'
 import { marginWords } from '../margin-words'
-
-const range = ({ from, to }: WantedSpread): Phrase => rangePhrase(mm(from), mm(to))
 
 function conflictFinding({ set, short, missedMm }: SpreadConflict): FindingDraft {
   const thing = set.find(({ kind }) => kind === 'thing')
@@ -39,7 +37,7 @@ function wantFinding({ pair, want, compared }: SpreadFact, noBetter: boolean): F
   const between: Phrase = [
     mm(compared.measure),
     ` between ${front.bar.name} and ${rear.bar.name}; ${want.member.name} needs `,
-    ...range(want),
+    ...rangeWords(want.from, want.to),
     ...(want.or === undefined || want.or === 0 ? [] : [', the nearest of its spreads']),
   ]
   return {

@@ -1,5 +1,6 @@
 import { pointsOf, type Attachment } from '../../plan/schema/vehicle'
 import { ATTACHMENTS } from '../../kinds/attachment'
+import { rangeEnds } from '../../kinds/mount'
 import type { Arrangement, BarAt, RackAt } from '../frame/arrangement'
 import { normal, subtract, type Intervals } from '../../geometry/intervals'
 
@@ -62,7 +63,9 @@ export function seatsOfBar(arrangement: Pick<Arrangement, 'racks'>, at: BarAt): 
   const place = fitSheetRow(rack, at.bar.profile.kind).row?.xMm
   if (!place || rack.bars.length !== 2) return seats
   const x = rack.bars[0]?.bar.id === at.bar.id ? place.front : place.rear
-  return { locked: true, within: [[x - place.within, x + place.within]], atMm: x }
+  if (x === undefined) return seats
+  const { within = 0 } = place
+  return { locked: true, within: [[x - within, x + within]], atMm: x }
 }
 
 /** The spread that a rack's fit sheet wants between its front and its rear bar, mm; `locked` where points settle it. */
@@ -83,6 +86,5 @@ export function sheetSpread(rack: RackAt): SheetSpread | undefined {
   const locked = [front, rear].every(
     ({ attachment }) => attachment && seatsOf(attachment, () => undefined).locked,
   )
-  const { fromMm, toMm } = row.spreadMm
-  return { front, rear, spread: [fromMm, toMm], nowMm: rear.bar.xMm - front.bar.xMm, locked }
+  return { front, rear, spread: rangeEnds(row.spreadMm), nowMm: rear.bar.xMm - front.bar.xMm, locked }
 }

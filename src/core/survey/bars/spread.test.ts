@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { barsRack, planOf, RAILS, roofOf, thing, vehicleWith } from '../../plan/plans.testing'
 import type { Obstacle } from '../../plan/schema/vehicle'
 import { survey } from '../survey'
+import { seatsOfBar } from './seat-windows'
 import { barMoves, binding, chooseBars } from './spread'
+import { towerSpacing } from './tower-spacing'
 
-const wants = (id: string, fromMm: number, toMm: number) =>
+const wants = (id: string, fromMm: number | undefined, toMm?: number) =>
   thing(id, 5, { fit: { mount: { kind: 'strap' }, spreadMm: { fromMm, toMm } } })
 
 /** Bars at 500 and 1100 on rails from 100 to 2300. */
@@ -54,6 +56,34 @@ describe('where the bars go', () => {
     const [front] = given.solution()?.positions ?? []
     expect(front?.some(([from, to]) => from < 600 && to > 600)).toBe(false)
     expect(front?.[0]?.[1]).toBeCloseTo(495, 6)
+  })
+  it('may be asked at least, or at most: the end that is open binds nobody (F7)', () => {
+    const least = spreads([wants('Box', 700)])
+    expect(chooseBars(least, 'frontStays')?.map(Math.round)).toEqual([500, 1200])
+    const spread = (given: ReturnType<typeof spreads>, choice: 'wide' | 'nominal') => {
+      const [front = 0, rear = 0] = chooseBars(given, choice) ?? []
+      return Math.round(rear - front)
+    }
+    // The rails are 2200 long.
+    expect([spread(least, 'wide'), spread(least, 'nominal')]).toEqual([2200, 700])
+    const most = spreads([wants('Box', undefined, 550)])
+    expect(chooseBars(most, 'frontStays')?.map(Math.round)).toEqual([500, 1050])
+    expect(spread(most, 'nominal')).toBe(550)
+  })
+  it('goes by a fit sheet that places one bar alone, and says no tower spacing (F7)', () => {
+    const rack = barsRack({ xs: [500, 1100] })
+    const sheet = {
+      source: { kind: 'sheet' as const },
+      rows: [{ profile: 'aero' as const, xMm: { front: 310 }, spreadMm: { fromMm: 700 } }],
+    }
+    const { fit, racks, bars } = survey(
+      planOf(vehicleWith(roofOf({ road: 500 }), [RAILS]), [{ ...rack, fitSheet: sheet }]),
+    )
+    const [front, rear] = bars
+    expect(seatsOfBar({ racks }, front!)).toMatchObject({ locked: true, within: [[310, 310]], atMm: 310 })
+    expect(seatsOfBar({ racks }, rear!)).toMatchObject({ locked: false })
+    expect(towerSpacing(racks[0]!, front!)).toEqual({ kind: 'noSheet' })
+    expect(chooseBars(fit.spreads(), 'frontStays')?.map(Math.round)).toEqual([310, 1100])
   })
   it('asks no bar to move that stands well', () => {
     const given = spreads([wants('Box', 500, 900)])

@@ -1,4 +1,4 @@
-import { hasSpacing } from '../../kinds/mount'
+import { hasSpacing, OPEN_MM, rangeEnds } from '../../kinds/mount'
 import type { SingleCommand } from '../../plan/commands/command'
 import type { Placement } from '../../plan/schema/placement'
 import type { Plan } from '../../plan/schema/plan'
@@ -80,7 +80,7 @@ export function spreadWanted({ gear, placement, turn }: Wanting): Intervals | un
     .map((each) => [each].flat())
     .filter((each) => each.length > 0)
   if (wants.length === 0) return undefined
-  const intervals = wants.map((each) => normal(each.map(({ fromMm, toMm }) => [fromMm, toMm] as const)))
+  const intervals = wants.map((each) => normal(each.map(rangeEnds)))
   return intervals.reduce((common, each) => intersect(common, each))
 }
 
@@ -292,6 +292,10 @@ const fixed = (problem: SpreadProblem, bar: number, x: number): SpreadProblem =>
   windows: [...problem.windows, { by: 'chosen', bar, within: [[x - 1e-6, x + 1e-6]] }],
 })
 
+/** The middle of a range, mm; the end it has where the other is open. */
+const middleOf = (low: number, high: number): number =>
+  high >= OPEN_MM ? low : low <= 0 ? high : (low + high) / 2
+
 /**
  * Where the bars go, mm, or nothing when no place suits all. The house's schools: `wide` takes the largest
  * spread, `nominal` the middle of what the gear asks, `clear` keeps the rearmost bar as far forward as it can
@@ -311,7 +315,7 @@ export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly num
       // A fit sheet's range is what may be, and no wish.
       const wishes = choice === 'wide' ? wants : wants.filter(({ member }) => member.kind !== 'sheet')
       if (!able || wishes.length === 0) continue
-      const likes = wishes.map(({ from: low, to: high, likesMm }) => likesMm ?? (low + high) / 2)
+      const likes = wishes.map(({ from: low, to: high, likesMm }) => likesMm ?? middleOf(low, high))
       const middle = likes.reduce((sum, each) => sum + each, 0) / likes.length
       const target = choice === 'wide' ? able.at(-1)?.[1] : nearest(able, middle)
       if (target !== undefined)

@@ -37,7 +37,8 @@ export function towerSpacing(rack: RackAt, at: BarAt): TowerSpacing {
   if (!row) return { kind: 'refused', rows: others }
   const end = rack.bars[0]?.bar.id === bar.id ? 'front' : 'rear'
   const towerMm = row.towerMm?.[end]
-  if (towerMm === undefined) return { kind: 'marks', mark: row.towerMarks?.[end] ?? '' }
+  const mark = row.towerMarks?.[end]
+  if (towerMm === undefined) return mark === undefined ? { kind: 'noSheet' } : { kind: 'marks', mark }
   const [left, right] = [bar.feetYMm[0] ?? 0, bar.feetYMm.at(-1) ?? 0]
   return {
     kind: 'given',

@@ -1,12 +1,15 @@
 'use client'
 import { Fact } from '@/ui/kit/fact'
-import { binding, type SpreadMember, type Survey } from '@/core/api/assess'
+import { phraseText } from '@/core/api/plan'
+import { binding, OPEN_MM, rangeWords, type SpreadMember, type Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
+import { useUnits } from '@/ui/state/settings-store'
 
 const named = (members: readonly SpreadMember[]) => members.map(({ name }) => name).join(' and ')
 
 /** What is asked of the spreads that a bar takes part in, what suits all, and who binds it, in words. */
 export function SpreadList({ survey, barId }: { survey: Survey; barId: string }) {
+  const units = useUnits()
   const spreads = survey.fit.spreads()
   const pairs = spreads.pairs.filter(({ front, rear }) => front.bar.id === barId || rear.bar.id === barId)
   return pairs
@@ -30,7 +33,14 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
               {first && last ? (
                 <>
                   all fit from <Quantity dimension="length" value={first[0]} />
-                  {low.length > 0 && ` (${named(low)})`} to <Quantity dimension="length" value={last[1]} />
+                  {low.length > 0 && ` (${named(low)})`}{' '}
+                  {last[1] >= OPEN_MM ? (
+                    'up'
+                  ) : (
+                    <>
+                      to <Quantity dimension="length" value={last[1]} />
+                    </>
+                  )}
                   {high.length > 0 && ` (${named(high)})`}
                 </>
               ) : (
@@ -41,8 +51,7 @@ export function SpreadList({ survey, barId }: { survey: Survey; barId: string })
         >
           {pair.wants.map(({ member, from, to }) => (
             <span key={member.id} className="mr-3">
-              {member.name} <Quantity dimension="length" value={from} /> to{' '}
-              <Quantity dimension="length" value={to} />
+              {member.name} {phraseText(rangeWords(from, to), units)}
             </span>
           ))}
         </Fact>

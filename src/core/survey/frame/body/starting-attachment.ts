@@ -9,8 +9,8 @@ import { startingSizes } from './starting-sizes'
 const USUAL_BED_TOP_MM = 1100
 
 /**
- * An attachment of a kind with starting values from the vehicle's body, mm. Figures stay empty, and so does a mass
- * that counts: they are never made up.
+ * An attachment of a kind with starting values from the vehicle's body, mm and kg. Ratings stay empty: they are never
+ * made up.
  */
 export function startingAttachment(kind: AttachmentKind, body: Body, id: string): Attachment {
   const { roof, widthMm } = startingSizes(body)
