@@ -5,6 +5,8 @@ import type { Field } from './field'
 export function figuresIn(field: Field, draft: Draft | undefined, path = ''): readonly string[] {
   const at = (key: string) => (path === '' ? key : `${path}.${key}`)
   switch (field.is) {
+    case 'several':
+      return figuresIn(field.of, draft, path)
     case 'quantity':
       return textOf(draft).trim() === '' ? [] : [path]
     case 'group':

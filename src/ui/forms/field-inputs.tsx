@@ -103,8 +103,8 @@ function TextInput({
   const id = useId()
   const problem = useProblem(at)
   const hint = notes[at] ?? field.hint
-  const figure = field.is === 'quantity'
-  const othersAt = figure && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
+  const figure = field.is === 'quantity' || (field.is === 'several' && field.of.is === 'quantity')
+  const othersAt = field.is === 'quantity' && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
   const others = useOtherFigures(othersAt)
   const input = register(at, {
     onChange: () => {

@@ -90,7 +90,9 @@ function VariantFields({ field, at }: { field: Variants; at: string }) {
     if (next === '') return
     const list = at.split('.').slice(0, -1).join('.')
     const startOf = (of: string) => starts[list]?.('new', of) ?? field.start?.(of) ?? { [field.by]: of }
-    const entry = ofKind(field, (getValues(at) ?? {}) as Draft, next, startOf, system)
+    // The field itself says the next kind already.
+    const before = { ...(getValues(at) as DraftOf | undefined), [field.by]: now }
+    const entry = ofKind(field, before, next, startOf, system)
     setValue(at, entry, { shouldDirty: true })
     // What the kind brings is nobody's figure until somebody types over it.
     if (owner !== undefined)

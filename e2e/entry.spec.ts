@@ -1,0 +1,61 @@
+import { expect, goTo, openPart, saved, shelved, test } from './fixtures'
+
+test('a sheet that cannot be saved lists its wrong fields, and leads to each, in a closed part too', async ({
+  page,
+}) => {
+  await page.goto('/vehicle')
+  await openPart(page, 'Weight and balance')
+  await page.getByLabel('Kerb mass').fill('heavy')
+  await page.locator('summary', { hasText: 'Weight and balance' }).click()
+  await expect(page.getByLabel('Kerb mass')).toBeHidden()
+  await page.getByRole('button', { name: 'Save this vehicle' }).click()
+  const wrong = page.getByRole('group', { name: 'Fields that need another look' })
+  await expect(wrong.getByText('2 fields need another look.')).toBeVisible()
+  // The first of them has the focus at once.
+  await expect(page.getByRole('textbox', { name: 'Name' }).first()).toBeFocused()
+  await wrong.getByRole('button', { name: 'Kerb mass' }).press('Enter')
+  await expect(page.getByLabel('Kerb mass')).toBeFocused()
+  await page.getByLabel('Kerb mass').fill('1500 kg')
+  await expect(wrong.getByText('One field needs another look.')).toBeVisible()
+  await wrong.getByRole('button', { name: 'Name' }).click()
+  await page.keyboard.type('Our estate')
+  await expect(wrong).toBeHidden()
+})
+
+test('half of what belongs together is saved, and nothing else than a name is wanted', async ({ page }) => {
+  await page.goto('/load?job=demo-first-bike')
+  await goTo(page, 'Vehicle')
+  await openPart(page, 'Weight and balance')
+  await page.getByLabel('Track, front').fill('60 in')
+  await expect(page.getByText('Kept as typed, and not used yet. Missing: “Track, rear”.')).toBeVisible()
+  await openPart(page, 'Sizes')
+  await page.getByLabel('Wheelbase').fill('')
+  await expect(page.getByText(/^Empty: .* stands in as a starting value\.$/)).toBeVisible()
+  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
+  await expect(page).toHaveURL(/load/)
+  await saved(page)
+  await page.reload()
+  await goTo(page, 'Vehicle')
+  await openPart(page, 'Weight and balance')
+  await expect(page.getByLabel('Track, front')).toHaveValue('60 in')
+  await openPart(page, 'Sizes')
+  await expect(page.getByLabel('How it is known').and(page.locator('.mind-hatch')).first()).toBeVisible()
+})
+
+test('an attachment that becomes another kind begins as that kind does, and the source is kept over a reload', async ({
+  page,
+}) => {
+  await page.goto('/vehicle')
+  await page.getByLabel('Source of these figures').selectOption('manual')
+  await expect.poll(() => shelved(page, 'settings')).toContain('manual')
+  await page.reload()
+  await expect(page.getByLabel('Source of these figures')).toHaveValue('manual')
+  const first = page.getByRole('group', { name: 'Raised rails, air under them' }).first()
+  const name = first.getByRole('textbox', { name: 'Name' })
+  await expect(name).toHaveValue('Raised rails')
+  await first.getByLabel('What it is').selectOption('fixedPoint')
+  const points = page.getByRole('group', { name: /^Fixed points/ }).first()
+  await expect(points.getByRole('textbox', { name: 'Name' })).toHaveValue(/points/)
+  await expect(points.getByLabel('Points at')).not.toHaveValue('')
+  await expect(points.getByLabel('How it is known').first()).toHaveValue('start')
+})
