@@ -25,6 +25,23 @@ describe('the parts check', () => {
     expect(line('platform-deck:0/nut')?.what).toBe('Channel nut M6')
   })
 
+  it('prices a thing by the piece, and says how many lines have a price (F11)', () => {
+    const [tent, ...others] = ridgeTent.placements
+    const twice = { ...ridgeTent, placements: [tent!, { ...tent!, id: 'again' }, ...others] }
+    const price = ridgeTent.gear.find(({ id }) => id === tent!.gearId)?.price ?? Number.NaN
+    expect(partsCheck(survey(twice)).total - check.total).toBe(price)
+    expect(check.priced).toBeGreaterThan(0)
+    const without = {
+      ...ridgeTent,
+      racks: ridgeTent.racks.map((rack) => ({
+        ...rack,
+        parts: rack.parts.map(({ price: _, work: _work, ...part }) => part),
+      })),
+      gear: ridgeTent.gear.map(({ price: _, work: _work, ...gear }) => gear),
+    }
+    expect(partsCheck(survey(without)).priced).toBe(0)
+  })
+
   it('says what the box holds, lacks and brings for nothing, and what that costs', () => {
     expect(line('platform-deck/lacks-0')).toMatchObject({
       what: 'Wind deflector',

@@ -13,6 +13,14 @@ export const BAY_RULES: readonly Rule[] = [
     nothing: 'Nothing is to be fitted.',
   },
   {
+    id: 'step-order',
+    title: 'Order of steps',
+    question: 'Is every step there that a part’s own step has to come after?',
+    formula: 'steps named on the part’s sheet ⊆ steps of the job',
+    source: practice('The maker’s order goes before the usual one. Common practice, no source.'),
+    nothing: 'No part brings a step of its own.',
+  },
+  {
     id: 'squareness',
     title: 'Bars parallel, square, centred and level',
     question: 'Are the readings consistent, and are the bars where they should be?',

@@ -29,8 +29,26 @@ const readingsOf = (group: JointGroup, progress: BayProgress): Finding[] =>
       : []
   })
 
-/** What is to be said of a step as things stand: counts, readings, torques and proof. */
-export function stepFindings(step: Step, survey: Survey, progress: BayProgress): Finding[] {
+/** What a step is to come after, and no step of the job is: it is asked, and keeps nobody from the others. */
+const lostFindings = ({ id, title, lost = [] }: Step): Finding[] =>
+  lost.map((each) => ({
+    id: `order ${id} ${each}`,
+    rule: 'step-order',
+    state: 'all',
+    subject: { placementIds: [] },
+    severity: 'findOut',
+    sentence: [
+      `${title}: its sheet puts it after a step that this job does not have (${each.split('/').at(-1) ?? each}). Choose the step on the part’s sheet.`,
+    ],
+  }))
+
+/** What is to be said of a step as things stand: its place, counts, readings, torques and proof. */
+export const stepFindings = (step: Step, survey: Survey, progress: BayProgress): Finding[] => [
+  ...lostFindings(step),
+  ...taskFindings(step, survey, progress),
+]
+
+function taskFindings(step: Step, survey: Survey, progress: BayProgress): Finding[] {
   const { task } = step
   switch (task.kind) {
     case 'count':

@@ -8,6 +8,9 @@ interface Words {
 
 export type Choices = readonly (readonly [value: string | number, words: string])[]
 
+/** What stands around a thing, to choose from by name. */
+export type Around = 'attachments' | 'gates' | 'steps'
+
 /** A figure with a unit. `times`: shown as so many of what the plan keeps, a half width as a width. */
 interface Quantity extends Words {
   readonly is: 'quantity'
@@ -28,7 +31,7 @@ interface Line extends Words {
 interface Choice extends Words {
   readonly is: 'choice'
   /** What there is to choose from, or what of the thing's surroundings, by name. */
-  readonly choices: Choices | 'attachments' | 'gates'
+  readonly choices: Choices | Around
   /** Choices that a form or a fix makes and no person: offered only where they stand. */
   readonly made?: readonly string[]
   /** Where something was read: left open, it is from what the sheet says on top, or told. */
@@ -45,6 +48,8 @@ export type Single = Quantity | Plain | Line | Choice | Flag
 export interface Several extends Words {
   readonly is: 'several'
   readonly of: Single
+  /** Whether their order counts, and two alike may stand in it. */
+  readonly ordered?: true
 }
 /** Places by two figures each, as `back / up; back / up`. mm. */
 interface Pairs extends Words {

@@ -58,7 +58,12 @@ export function keepHalf(
 ): boolean {
   const { problems, system } = reading
   const isMissing = (at: string) => field.is === 'split' || problems[at] === ASKED || problems[at] === CHOOSE
-  if (!owner.isKept || found.length === 0 || !found.every(isMissing)) return false
+  if (!owner.isKept || found.length === 0) return false
+  if (!found.every(isMissing)) {
+    // What cannot be read is wrong; what is missing beside it would be kept by half.
+    for (const at of found) if (isMissing(at)) Reflect.deleteProperty(problems, at)
+    return false
+  }
   const { rel } = owner.shown
   const texts = keptTexts(field, draft, rel, system)
   if (!texts) return false

@@ -97,15 +97,18 @@ const FASTENER_FIELD = group(
     ),
     signs: list('Sign that it is done', 'a sign', SIGN, { start: (_, kind) => ({ kind }) }),
     startTurns: number('Turns to start it by hand'),
-    washers: several(
-      choice('Washers, from the head down', [
-        ['flat', 'flat'],
-        ['lock', 'lock'],
-        ['spring', 'spring'],
-        ['rubber', 'rubber'],
-        ['cup', 'cup'],
-      ]),
-    ),
+    washers: {
+      ...several(
+        choice('Washers, from the head down', [
+          ['flat', 'flat'],
+          ['lock', 'lock'],
+          ['spring', 'spring'],
+          ['rubber', 'rubber'],
+          ['cup', 'cup'],
+        ]),
+      ),
+      ordered: true,
+    },
     nut: choice('Nut', [
       ['none', 'none'],
       ['plain', 'plain'],

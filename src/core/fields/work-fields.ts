@@ -29,7 +29,7 @@ const STEP_FIELD = group(
     ),
     title: text('What is done'),
     detail: text('How'),
-    after: several(text('After which steps', 'By their ids, of another part as part/step')),
+    after: { ...several(choice('After which steps', 'steps')), ordered: true },
     times: choice('How often', [
       ['once', 'once'],
       ['side', 'on each side'],

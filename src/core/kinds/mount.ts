@@ -19,7 +19,6 @@ export const openRangeSchema = z.strictObject({ fromMm: z.optional(sizeMm), toMm
     return from <= to
   }, 'The range ends before it begins.'),
 )
-export type OpenRange = z.infer<typeof openRangeSchema>
 
 /** Both ends of a range, mm: where it lacks one, from nothing, or as far as there is. */
 export const rangeEnds = ({

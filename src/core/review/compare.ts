@@ -15,7 +15,8 @@ export interface Account {
   readonly rackKg: number
   readonly onRacksKg: Readonly<Record<State, number>>
   readonly price: number
-  /** How many parts and pieces of gear have no price. */
+  /** How many parts and pieces of gear have a price, and how many have none. */
+  readonly priced: number
   readonly unpriced: number
   readonly counts: Readonly<Record<Outcome, number>>
 }
@@ -47,6 +48,7 @@ export function accountOf(assessment: Assessment): Account {
       surveyed.racks.reduce((sum, { index }) => sum + surveyed.onRackKg(index, state), 0),
     ),
     price: priced.reduce<number>((sum, price) => sum + (price ?? 0), 0),
+    priced: priced.filter((price) => price !== undefined).length,
     unpriced: priced.filter((price) => price === undefined).length,
     counts,
   }

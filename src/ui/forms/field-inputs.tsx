@@ -4,11 +4,12 @@
 import { Fieldset } from '@/ui/kit/fieldset'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
-import { type Choices, HOW_CHOICES, type Several, type Single } from '@/core/api/fields'
+import { type Around, type Choices, HOW_CHOICES, type Several, type Single } from '@/core/api/fields'
 import { type Provenance, PROVENANCES } from '@/core/api/plan'
 import { useId, type ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { FieldNote } from '@/ui/kit/field-note'
+import { OrderedChoices } from './ordered-choices'
 import { OtherFigures, useOtherFigures } from './other-figures'
 import { useProblem } from './problem'
 import { markPath, othersPath, useOwner, useSheetOf } from './sheet-context'
@@ -104,7 +105,8 @@ function TextInput({
   const problem = useProblem(at)
   const hint = notes[at] ?? field.hint
   const figure = field.is === 'quantity' || (field.is === 'several' && field.of.is === 'quantity')
-  const othersAt = field.is === 'quantity' && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
+  const othersAt =
+    field.is === 'quantity' && owner !== undefined && !partOfOne ? othersPath(owner, at) : undefined
   const others = useOtherFigures(othersAt)
   const input = register(at, {
     onChange: () => {
@@ -243,10 +245,16 @@ export function FieldInput({
   partOfOne?: boolean
 }) {
   const { around } = useSheetOf()
-  const choicesOf = (choices: Choices | 'attachments' | 'gates'): Choices =>
+  const choicesOf = (choices: Choices | Around): Choices =>
     typeof choices === 'string' ? (around[choices] ?? []) : choices
-  if (field.is === 'several' && field.of.is === 'choice')
-    return <Ticks field={field} choices={choicesOf(field.of.choices)} at={at} />
+  if (field.is === 'several' && field.of.is === 'choice') {
+    const choices = choicesOf(field.of.choices)
+    return field.ordered ? (
+      <OrderedChoices field={field} choices={choices} at={at} />
+    ) : (
+      <Ticks field={field} choices={choices} at={at} />
+    )
+  }
   if (field.is === 'choice')
     return (
       <ChoiceInput

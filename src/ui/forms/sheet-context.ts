@@ -1,4 +1,4 @@
-import type { Choices } from '@/core/api/fields'
+import type { Around, Choices } from '@/core/api/fields'
 import type { UnitSystem } from '@/core/api/plan'
 import { createContext, useContext } from 'react'
 
@@ -8,7 +8,7 @@ export interface SheetOf {
   /** How what is typed here is known where a field does not say otherwise; nothing: nobody has said. */
   readonly from: string
   /** What there is to choose from around the thing: what holds a rack, other questions. */
-  readonly around: Readonly<Partial<Record<'attachments' | 'gates', Choices>>>
+  readonly around: Readonly<Partial<Record<Around, Choices>>>
   /** What else follows when one of the sheet's choices is made, by its path. */
   readonly chosen: Readonly<Record<string, (value: string) => void>>
   /** Choices that are narrower here than everywhere, by their path. */

@@ -40,6 +40,8 @@ interface PartsCheck {
   readonly unused: readonly Unused[]
   readonly total: number
   readonly toBuy: number
+  /** Lines of which somebody said a price. */
+  readonly priced: number
   /** Lines to buy of which nobody said a price. */
   readonly unpriced: number
   /** Lines of which nobody said whether they are there: what is still to buy is more by as much as is not. */
@@ -286,8 +288,9 @@ export function partsCheck(surveyed: Survey): PartsCheck {
     ...parts.flatMap(({ part, at }) => linesOf(ownerOf(part, at))),
     ...gearLines(surveyed),
   ]
-  // A part's price is for the set, a box's extras are priced the piece.
-  const priceOf = (each: PartsLine) => (each.price ?? 0) * (each.inBox === 'notInBox' ? each.count : 1)
+  // A part's price is for the set; a thing and a box's extras are priced the piece.
+  const priceOf = (each: PartsLine) =>
+    (each.price ?? 0) * (each.inBox === 'notInBox' || each.kind === 'gear' ? each.count : 1)
   const sum = (list: readonly PartsLine[]) => list.reduce((so, each) => so + priceOf(each), 0)
   const bought = lines.filter(({ have }) => have === 'toBuy')
   const works = [
@@ -301,6 +304,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
     ),
     total: sum(lines),
     toBuy: sum(bought),
+    priced: lines.filter(({ price }) => price !== undefined).length,
     unpriced: bought.filter(({ price }) => price === undefined).length,
     unstated: lines.filter(({ have, inBox }) => have === 'unsaid' && inBox !== 'inBox').length,
   }

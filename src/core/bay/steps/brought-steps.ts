@@ -1,14 +1,23 @@
-import type { Part } from '../../plan/schema/rack'
+import type { Part, Rack } from '../../plan/schema/rack'
 import type { WorkStep } from '../../plan/schema/work'
 import type { RackAt } from '../../survey/frame/arrangement'
 import { about } from './minutes'
 import type { Step } from './step'
 import { stepOf } from './step-of'
 
+/**
+ * The id in the bay of a step that a part's step comes after: one of the same part by its own id, one of another part as
+ * `part/step`, one of the rack's as `/step`.
+ */
+function stepId(rackId: string, partId: string, after: string): string {
+  if (after.startsWith('/')) return `${rackId}${after}`
+  return `${rackId}/${after.includes('/') ? after : `${partId}/${after}`}`
+}
+
 /** A part's own step as often as it is done, with what it waits for by name. */
 function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
   const id = `${rack.rack.id}/${part.id}/${step.id}`
-  const name = (after: string) => `${rack.rack.id}/${after.includes('/') ? after : `${part.id}/${after}`}`
+  const name = (after: string) => stepId(rack.rack.id, part.id, after)
   const times = step.times === 'side' ? 2 : step.times === 'bar' ? Math.max(1, rack.bars.length) : 1
   const often = step.times === 'side' ? ', left then right' : step.times === 'bar' ? ', each bar' : ''
   const minutes = step.minutes ?? about(4)
@@ -40,6 +49,24 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
       minutes: about(2),
       task: { kind: 'do', on: ['words'] },
     }),
+  ]
+}
+
+/** What a step of a rack's part may come after, as its sheet keeps it, with its name. */
+export function stepChoices(rack: Rack, steps: readonly Pick<Step, 'id' | 'title'>[]): [string, string][] {
+  const own = rack.parts.flatMap((part) =>
+    (part.work?.steps ?? []).map((step): [string, string] => [
+      `${part.id}/${step.id}`,
+      `${part.name}: ${step.title}`,
+    ]),
+  )
+  const brought = new Set(own.map(([after]) => `${rack.id}/${after}`))
+  const stem = `${rack.id}/`
+  return [
+    ...own,
+    ...steps
+      .filter(({ id }) => id.startsWith(stem) && !brought.has(id.replace(/-out$/, '')))
+      .map(({ id, title }): [string, string] => [`/${id.slice(stem.length)}`, title]),
   ]
 }
 

@@ -55,6 +55,15 @@ function offSteps({ plan }: Survey): Step[] {
   )
 }
 
+/** The steps without what they are to come after and is not there: that is asked at the step, and keeps no other one. */
+function withoutLost(steps: readonly Step[]): readonly Step[] {
+  const ids = new Set(steps.map(({ id }) => id))
+  return steps.map((step) => {
+    const lost = step.after.filter((id) => !ids.has(id))
+    return lost.length === 0 ? step : { ...step, after: step.after.filter((id) => ids.has(id)), lost }
+  })
+}
+
 /**
  * All steps of the plan's job in an order that respects every edge, or which of them wait for each other. What this job
  * has weighed already keeps its step.
@@ -151,5 +160,5 @@ export function jobSteps(
     task: { kind: 'tell', what: [...cautionsFor(survey)] },
   })
   const byPhase = [...work].sort((a, b) => PHASES.indexOf(a.stage) - PHASES.indexOf(b.stage))
-  return inOrder([...byPhase, ...proof, tell])
+  return inOrder(withoutLost([...byPhase, ...proof, tell]))
 }

@@ -84,6 +84,8 @@ export interface Step {
   readonly title: string
   readonly detail: Phrase
   readonly after: readonly string[]
+  /** What its sheet has it come after and no step of the job is. */
+  readonly lost?: readonly string[]
   readonly minutes: Minutes
   readonly waitMinutes: number
   readonly hands: 1 | 2

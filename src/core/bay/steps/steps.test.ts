@@ -4,16 +4,29 @@ import { boatAndBox, DEMO_PLANS, frameJob, hatchJob, ridgeTent, twinSpan, yardVa
 import { phraseText } from '../../units/phrase'
 import type { Plan } from '../../plan/schema/plan'
 import type { Part } from '../../plan/schema/rack'
+import type { WorkStep } from '../../plan/schema/work'
 import { USUAL_BAY } from '../../plan/schema/house'
 import { survey } from '../../survey/survey'
 import { barChannels } from '../channel/channel'
 import { partsCheck } from '../parts/parts-check'
 import { estimate } from './estimate'
+import { NOTHING_DONE } from '../../log/record'
+import { stepFindings } from '../step-findings'
+import { stepChoices } from './brought-steps'
 import { jobSteps } from './job-steps'
 import { inOrder, type Ordered } from './order'
 import { schedule, type Timed } from './schedule'
 import type { Step } from './step'
 import { runs } from '@/core/runs.testing'
+
+/** The tent's job with a step of its own on the first part of its rack. */
+const withOwnStep = (step: WorkStep): Plan => ({
+  ...ridgeTent,
+  racks: ridgeTent.racks.map((rack) => ({
+    ...rack,
+    parts: rack.parts.map((part, i) => (i === 0 ? { ...part, work: { ...part.work, steps: [step] } } : part)),
+  })),
+})
 
 const node = (id: string, ...after: string[]): Ordered => ({ id, title: id.toUpperCase(), after })
 
@@ -271,6 +284,42 @@ describe('what comes before what', () => {
     const order = jobSteps(survey(circle), USUAL_BAY)
     expect(order).toMatchObject({ ok: false })
     if (!order.ok) expect(order.reason).toMatch(/“(First this|Then that)” after “(First this|Then that)”/)
+  })
+
+  it('a step after one that is not there is asked about at the step, and the bay goes on (F8)', () => {
+    const lost = withOwnStep({ id: 'own', stage: 'trim', title: 'Press the pads', after: ['gone'] })
+    const order = jobSteps(survey(lost), USUAL_BAY)
+    if (!order.ok) throw new Error(order.reason)
+    expect(order.steps.length).toBeGreaterThan(10)
+    const step = order.steps.find(({ title }) => title === 'Press the pads')!
+    expect(stepFindings(step, survey(lost), NOTHING_DONE)).toMatchObject([
+      { rule: 'step-order', severity: 'findOut' },
+    ])
+    expect(
+      stepFindings(step, survey(lost), NOTHING_DONE).map(({ sentence }) => phraseText(sentence)),
+    ).toEqual([
+      'Press the pads: its sheet puts it after a step that this job does not have (gone). Choose the step on the part’s sheet.',
+    ])
+  })
+
+  it('a part’s own step may come after any step of its rack that is offered by name, and then does (F8)', () => {
+    const step = { id: 'own', stage: 'prove' as const, title: 'Press the pads' }
+    const plain = withOwnStep(step)
+    const order = jobSteps(survey(plain), USUAL_BAY)
+    const offered = stepChoices(plain.racks[0]!, order.ok ? order.steps : [])
+    const others = offered.filter(([after]) => !after.endsWith('/own'))
+    expect(others.length).toBeGreaterThan(10)
+    const rackId = plain.racks[0]!.id
+    for (const [after] of others) {
+      const chosen = jobSteps(survey(withOwnStep({ ...step, after: [after] })), USUAL_BAY)
+      if (!chosen.ok) throw new Error(`${after}: ${chosen.reason}`)
+      const own = chosen.steps.findIndex((each) => each.title === step.title)
+      expect(chosen.steps[own]?.lost, after).toBeUndefined()
+      const id = after.startsWith('/') ? `${rackId}${after}` : `${rackId}/${after}`
+      const before = chosen.steps.findIndex((each) => each.id === id)
+      expect(before, after).toBeGreaterThanOrEqual(0)
+      expect(before, after).toBeLessThan(own)
+    }
   })
 
   it('a rack that is drilled is confirmed first, sealed after, and is a hard job', () => {

@@ -71,8 +71,10 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
     // “At most” less “at most” is no number: only what is known can be held against what is known.
     return left?.kind === 'known' ? left.kg : undefined
   }
-  const money = ({ price, unpriced }: Account) =>
-    `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
+  const money = ({ price, priced, unpriced }: Account) =>
+    priced === 0
+      ? 'No prices are given'
+      : `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
   return (
     <>
       <div className="overflow-x-auto">

@@ -74,8 +74,9 @@ export function PartsTable({
           {check.lines.length - open.length} of {check.lines.length} lines counted
         </span>
         <span>
-          All {check.total.toFixed(2)}, still to buy {check.toBuy.toFixed(2)}
-          {check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}
+          {check.priced === 0
+            ? 'No prices are given'
+            : `All ${check.total.toFixed(2)}, still to buy ${check.toBuy.toFixed(2)}${check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}`}
           {check.unstated > 0
             ? `; stock of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} unknown`
             : ''}

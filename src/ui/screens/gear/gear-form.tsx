@@ -91,7 +91,10 @@ export function GearForm({
       drawing={read.value && <GearDrawing gear={read.value} />}
       problem={problem}
       onSave={() => void save(here !== undefined && !placed)()}
-      around={{ gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const) }}
+      around={{
+        gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
+        steps: (read.value?.work?.steps ?? []).map((step) => [step.id, step.title] as const),
+      }}
       paste={
         <PasteSheet
           takes={() => (read.value ? gearTakes(read.value) : [])}

@@ -2,6 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
+  bayRulesOf,
   kindsOf,
   newPlan,
   type Rack,
@@ -12,9 +13,10 @@ import {
 } from '@/core/api/plan'
 import { partTakes, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
+import { jobSteps, stepChoices } from '@/core/api/fit'
 import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
 import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
@@ -74,6 +76,9 @@ export function RackForm({
   const drawn = assess(
     newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle, racks: now ? [now] : [] }),
   ).survey
+  // The steps follow a moment later: a stroke never waits for them.
+  const settled = useDeferredValue(drawn)
+  const ownSteps = jobSteps(settled, bayRulesOf(settled.plan.rules))
   const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)
 
   const restart = (attachmentId: string, kind: string) => {
@@ -136,6 +141,7 @@ export function RackForm({
       around={{
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
         gates: (now?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
+        steps: now ? stepChoices(now, ownSteps.ok ? ownSteps.steps : []) : [],
       }}
       stock={{ parts: stock.parts, bars: stock.bars }}
       only={{
