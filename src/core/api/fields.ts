@@ -2,7 +2,17 @@
 export { BEGUN, carriedOver, type Draft, type DraftOf, isEmpty, KNOWN, toDraft } from '../fields/draft'
 export { figuresIn, marksWithout } from '../fields/draft-marks'
 export { likeTheFirst, newEntry, ofKind } from '../fields/new-entry'
-export type { Around, Choices, Field, Group, List, FieldsPart, Several, Single, Variants } from '../fields/field'
+export type {
+  Around,
+  Choices,
+  Field,
+  Group,
+  List,
+  FieldsPart,
+  Several,
+  Single,
+  Variants,
+} from '../fields/field'
 export {
   COUNTS_CHOICES,
   FIGURE_LABELS,

@@ -85,7 +85,12 @@ const typedHasItsField: FormatLift = { from: 3, lift: (raw) => typedByField(raw)
 const halfIsKnown: FormatLift = { from: 4, lift: (raw) => raw }
 
 /** One lift for each version before the present one, oldest first. */
-export const LIFTS: readonly FormatLift[] = [measurementsSayWhat, carsAreTheirOwn, typedHasItsField, halfIsKnown]
+export const LIFTS: readonly FormatLift[] = [
+  measurementsSayWhat,
+  carsAreTheirOwn,
+  typedHasItsField,
+  halfIsKnown,
+]
 
 /** The present version of the format: one more than there are lifts. */
 export const FORMAT_VERSION = LIFTS.length + 1

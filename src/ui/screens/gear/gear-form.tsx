@@ -11,11 +11,12 @@ import { saveInStock } from '@/storage/own-stock'
 import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
-import { putOn } from '@/ui/forms/put-on'
+import { bestRack, putOn } from '@/ui/forms/put-on'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
 import { GearDrawing } from '@/ui/drawing/gear-drawing'
+import { useSearch } from '@/ui/state/use-search'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** A piece of gear of one's own: its size and weight, how it is held, and what it carries when it is a carrier. */
@@ -36,6 +37,7 @@ export function GearForm({
   const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
   const { read } = sheet
   const [problem, setProblem] = useState<string>()
+  const onRack = useSearch('rack')
   const plan = usePlan((store) => store.plan)
   const here = job !== undefined && plan?.id === job ? plan : undefined
   const placed = here !== undefined && was !== undefined && here.gear.some((gear) => gear.id === was.id)
@@ -66,7 +68,8 @@ export function GearForm({
       }
       sheet.forget()
       const { survey } = here ? assessmentOf(here) : { survey: undefined }
-      const rackId = survey?.racks[0]?.rack.id
+      const asked = survey?.racks.find(({ rack }) => rack.id === onRack)?.rack.id
+      const rackId = asked ?? (thenPutOn && survey ? bestRack(survey, gear) : undefined)
       if (thenPutOn && survey && rackId !== undefined) {
         putOn(survey, gear, rackId)
         await planStore.getState().saveNow()

@@ -168,7 +168,10 @@ export function Shelf({ survey }: { survey: Survey }) {
   return (
     <section ref={box} aria-label="Shelf" className="flex min-h-0 flex-1 flex-col">
       <div className="space-y-2 p-3">
-        <ButtonLink href={to('gear', { job: survey.plan.id })} className="w-full">
+        <ButtonLink
+          href={to('gear', { job: survey.plan.id, ...(rackId !== undefined && { rack: rackId }) })}
+          className="w-full"
+        >
           Enter your own gear
         </ButtonLink>
         <TextBox
