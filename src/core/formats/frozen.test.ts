@@ -38,6 +38,15 @@ describe('files of every version that was ever written', () => {
     },
   )
 
+  it('of version 4 do not bring back what was typed for a field that is empty since', () => {
+    const old = JSON.parse(file(4)) as { vehicle: Record<string, unknown> }
+    const { trackMm: _, ...vehicle } = old.vehicle
+    const typed = { lengthMm: '7 mm', 'trackMm.front': '60 in', 'roof.crownMm': '7 mm' }
+    const read = readPlan({ ...old, vehicle: { ...vehicle, typed } })
+    if (!read.ok) throw new Error(read.problems[0]?.text)
+    expect(read.plan.vehicle.typed).toEqual({ lengthMm: '7 mm', 'roof.crownMm': '7 mm' })
+  })
+
   it('version 5 is read and written byte for byte', () => {
     const read = parsePlanText(file(5))
     if (!read.ok) throw new Error(read.problems[0]?.text)

@@ -81,8 +81,34 @@ function typedByField(value: unknown): unknown {
 /** Version 4 knows more of bars, racks and joints, and what was typed has the name of its field in all of it. */
 const typedHasItsField: FormatLift = { from: 3, lift: (raw) => typedByField(raw) as Raw }
 
-/** Version 5 takes what is half known: a fit sheet's row without a tower spacing, and one bar's place alone. */
-const halfIsKnown: FormatLift = { from: 4, lift: (raw) => raw }
+const isGroup = (value: unknown): value is Raw =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Whether a thing has something at the path of a field; what is made of a list's entries has a name of its own. */
+function hasField(thing: unknown, [key, ...rest]: readonly string[]): boolean {
+  if (key === undefined) return thing !== undefined
+  return isGroup(thing) ? hasField(thing[key], rest) : thing !== undefined
+}
+
+/** A file without what was typed for fields that are there no more. */
+function typedForWhatIs(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(typedForWhatIs)
+  if (!isGroup(value)) return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) => [
+      key,
+      key === 'typed' && isGroup(each)
+        ? Object.fromEntries(Object.entries(each).filter(([field]) => hasField(value, field.split('.'))))
+        : typedForWhatIs(each),
+    ]),
+  )
+}
+
+/**
+ * Version 5 takes what is half known: a fit sheet's row without a tower spacing, one bar's place alone, a spread with one
+ * end. What is typed for a field that has no value is half of something since; until then it was left behind.
+ */
+const halfIsKnown: FormatLift = { from: 4, lift: (raw) => typedForWhatIs(raw) as Raw }
 
 /** One lift for each version before the present one, oldest first. */
 export const LIFTS: readonly FormatLift[] = [
