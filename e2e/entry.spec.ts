@@ -65,6 +65,7 @@ test('washers stand in the order they were given, and two alike may (F9)', async
   const feet = page.getByRole('group', { name: 'Feet' }).first()
   await feet.locator('summary', { hasText: 'Joints and torque' }).click()
   await feet.getByRole('button', { name: 'Add a joint' }).click()
+  await feet.locator('summary', { hasText: 'More of this joint' }).first().click()
   const washers = feet.getByRole('group', { name: 'Washers, from the head down' }).first()
   await washers.getByLabel('First').selectOption('flat')
   await washers.getByLabel('Next').selectOption('lock')

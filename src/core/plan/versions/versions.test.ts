@@ -66,8 +66,13 @@ describe('versions of the format', () => {
     const lifted = liftToPresent({
       format: FORMAT,
       version: 3,
-      vehicle: { typed: { roofTo: '95 in', kerb: '3500 lb' } },
-      racks: [{ parts: [{ typed: { each: '2 lb' } }], bars: [{ typed: { xMm: '40 in', feet: '42 in' } }] }],
+      vehicle: { roof: { toXMm: 2413 }, kerbKg: 1588, typed: { roofTo: '95 in', kerb: '3500 lb' } },
+      racks: [
+        {
+          parts: [{ eachKg: 0.9, typed: { each: '2 lb' } }],
+          bars: [{ xMm: 1016, feetYMm: [-533, 533], typed: { xMm: '40 in', feet: '42 in' } }],
+        },
+      ],
     })
     expect(lifted).toMatchObject({
       raw: {
