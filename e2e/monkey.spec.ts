@@ -6,7 +6,7 @@ const ACTIONS = DEEP ? 2000 : 60
 const ROUNDS = DEEP ? 10 : 2
 const SEED = Number(process.env['YPSOS_SEED'] ?? 20261201)
 /** A sheet keeps what is typed when the hand has been still so long. */
-const KEPT_MS = 900
+const KEPT_MS = 1500
 
 const SHEETS = [
   ['the vehicle’s sheet', '/vehicle'],
