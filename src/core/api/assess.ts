@@ -74,6 +74,7 @@ export {
 } from '../review/review'
 export { rackOffer, type RackOffer, type RackSuits } from '../placing/rack-offer'
 export { barLengthOffers, type BarLengthOffer } from '../placing/bar-length-offers'
+export { bestRack } from '../placing/best-rack'
 export { compatible, type Compatible } from '../placing/compatible'
 export type { PointerPlace } from '../placing/places'
 export { trialThing } from '../placing/trial'

@@ -1,5 +1,14 @@
 /** The fields of each sheet: their words, their texts and how they are read. */
-export { BEGUN, carriedOver, type Draft, type DraftOf, isEmpty, KNOWN, toDraft } from '../fields/draft'
+export {
+  BEGUN,
+  carriedOver,
+  type Draft,
+  type DraftOf,
+  isEmpty,
+  KNOWN,
+  OTHERS,
+  toDraft,
+} from '../fields/draft'
 export { figuresIn, marksWithout } from '../fields/draft-marks'
 export { likeTheFirst, newEntry, ofKind } from '../fields/new-entry'
 export type {
@@ -28,5 +37,5 @@ export { LOAD_FIELD } from '../fields/load-fields'
 export { RACK_FIELD } from '../fields/rack-fields'
 export { entryTitle, problemPlaces, type ProblemPlace } from '../fields/problem-places'
 export { wholeReader } from '../fields/read-draft'
-export type { DraftResult } from '../fields/reading'
+export { type DraftResult, entriesOf } from '../fields/reading'
 export { VEHICLE_FIELD } from '../fields/vehicle-fields'

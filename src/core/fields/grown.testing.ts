@@ -1,4 +1,4 @@
-import { BEGUN, draftOf, draftsOf, variantDraft, type Draft, type DraftOf } from './draft'
+import { BEGUN, draftAt, draftOf, draftsOf, textOf, variantDraft, type Draft, type DraftOf } from './draft'
 import { newEntry } from './new-entry'
 import type { Field, Fields, Variants } from './field'
 
@@ -124,10 +124,5 @@ export function sampleText(
 }
 
 /** The text of a draft at a path. */
-export const textAt = (draft: Draft | undefined, path: readonly string[]): string => {
-  const found = path.reduce<Draft | undefined>(
-    (at, key) => (Array.isArray(at) ? (at as readonly Draft[])[Number(key)] : draftOf(at)[key]),
-    draft,
-  )
-  return typeof found === 'string' ? found : ''
-}
+export const textAt = (draft: Draft | undefined, path: readonly string[]): string =>
+  textOf(draftAt(draft, path))

@@ -24,7 +24,7 @@ function keptTexts(
   if (!inner) {
     if (field.is === 'list' || field.is === 'variants' || field.is === 'figures') return undefined
     const text = keptText(field, draft, system)
-    return text === undefined ? undefined : new Map([[path, text]])
+    return text === undefined || path.length > KEPT ? undefined : new Map([[path, text]])
   }
   const all = new Map<string, string>()
   for (const [key, each] of Object.entries(inner)) {

@@ -142,6 +142,28 @@ describe('what is typed', () => {
     expect(again).toMatchObject({ bars: { 0: { profile: { channel: { headRoomMm: '' } } } } })
   })
 
+  it('goes with its entry when an earlier one of its list is removed', () => {
+    const row = { profile: 'square' as const, towerMm: { front: 1010, rear: 1000 } }
+    const sheet = { source: { kind: 'sheet' as const }, rows: [row, { profile: 'aero' as const }] }
+    const { value } = rack(
+      { ...squareBars, fitSheet: sheet },
+      { 'fitSheet.rows.1.towerMm.front': '39 in', 'fitSheet.rows.1.spreadMm.fromMm': '28 in' },
+    )
+    expect(value.typed).toMatchObject({ 'fitSheet.rows.1.towerMm.front': '39 in' })
+    const draft = toDraft(RACK_FIELD, value, shown('metric')) as { fitSheet: { rows: Draft[] } }
+    const rest = { ...draft, fitSheet: { ...draft.fitSheet, rows: draft.fitSheet.rows.slice(1) } }
+    const { value: after, problems } = readDraft(RACK_FIELD, rackSchema, rest as Draft, value, 'metric')
+    expect(problems).toEqual({})
+    expect(after.typed).toMatchObject({
+      'fitSheet.rows.0.towerMm.front': '39 in',
+      'fitSheet.rows.0.spreadMm.fromMm': '28 in',
+    })
+    expect(Object.keys(after.typed ?? {}).filter((at) => at.includes('rows.1'))).toEqual([])
+    expect(toDraft(RACK_FIELD, after, shown('metric'))).toMatchObject({
+      fitSheet: { rows: [{ profile: 'aero', towerMm: { front: '39 in' } }] },
+    })
+  })
+
   it('is wrong all the same where a half of it does not read', () => {
     expect(Object.keys(vehicle(estate, { 'trackMm.front': 'wide' }).problems)).toEqual(['trackMm.front'])
   })

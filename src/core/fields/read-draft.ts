@@ -248,15 +248,40 @@ function readItem(item: List['item'], { schema, draft, was, path, reading, owner
   return item.is === 'group' ? readGroup(item, from) : readVariant(item, from)
 }
 
+/** What is kept of a list's entries by their places goes with them: to where each stands now. */
+function renumber({ shown, typed, changed, emptied, figures }: Owner, stood: readonly string[]): void {
+  const stem = `${shown.rel}.`
+  const moved = (path: string): string | undefined => {
+    if (!path.startsWith(stem)) return path
+    const [from = '', ...rest] = path.slice(stem.length).split('.')
+    const to = stood.indexOf(from)
+    return to < 0 ? undefined : [shown.rel, String(to), ...rest].join('.')
+  }
+  const texts = [...typed]
+  typed.clear()
+  for (const [path, text] of texts) {
+    const at = moved(path)
+    if (at !== undefined) typed.set(at, text)
+  }
+  for (const paths of [changed, emptied, figures]) {
+    const all = [...paths]
+    paths.clear()
+    for (const path of all) {
+      const at = moved(path)
+      if (at !== undefined) paths.add(at)
+    }
+  }
+}
+
 function readList({ item }: List, { schema, draft, was, path, reading, owner }: ParseContext): unknown {
   const element = elementOf(schema)
   if (!element) return was
+  const stood = draftsOf(draft).map((each) => textOf(draftOf(each)[WAS]))
   const items = draftsOf(draft).map((each, i) => {
-    const mark = textOf(draftOf(each)[WAS])
-    const stood = mark.startsWith('id ') ? String(i) : mark
-    const next = { ...owner, shown: within(owner.shown, stood) }
+    const next = { ...owner, shown: within(owner.shown, stood[i] ?? '') }
     return readItem(item, { schema: element, draft: each, was, path: `${path}.${i}`, reading, owner: next })
   })
+  renumber(owner, stood)
   if (sameList(items, listOf(was)) && was !== undefined) return was
   return items.length === 0 && mayBeLeftOut(schema) ? undefined : items
 }

@@ -129,6 +129,10 @@ function standIn(field: Single): unknown {
       : '?'
 }
 
+/** Lengths, angles and masses may start with a value; a torque or a speed is known or it is not. */
+const isStartable = (field: Single): field is Extract<Single, { is: 'quantity' }> =>
+  field.is === 'quantity' && ['length', 'angle', 'mass'].includes(field.dimension)
+
 /** Where a field is read: what of the schema it fills, what stands in the form, and what stood before. */
 export interface ParseContext {
   readonly schema: z.core.$ZodType
@@ -157,7 +161,7 @@ export function readSingle(
     if (field.is === 'text' && z.safeParse(schema, '').success) return ''
     const kept = meanwhile(reading, path, was)
     // Nobody knows it, and the drawing needs it: what stood there goes on as a starting value.
-    if (field.is === 'quantity' && typeof kept === 'number' && owner.isMarked) {
+    if (isStartable(field) && typeof kept === 'number' && owner.isMarked && rel.length <= KEPT) {
       owner.emptied.add(rel)
       const shown = formatPrecise(field.dimension, kept * (field.times ?? 1), reading.system)
       reading.standIns[path] = `Empty: ${shown} stands in as a starting value.`

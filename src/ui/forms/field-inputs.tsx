@@ -4,7 +4,14 @@
 import { Fieldset } from '@/ui/kit/fieldset'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
-import { type Around, type Choices, HOW_CHOICES, type Several, type Single } from '@/core/api/fields'
+import {
+  type Around,
+  type Choices,
+  entriesOf,
+  HOW_CHOICES,
+  type Several,
+  type Single,
+} from '@/core/api/fields'
 import { type Provenance, PROVENANCES } from '@/core/api/plan'
 import { useId, type ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
@@ -207,7 +214,7 @@ const YES_OR_NO = [
 function Ticks({ field, choices, at }: { field: Several; choices: Choices; at: string }) {
   const { setValue } = useFormContext()
   const now: unknown = useWatch({ name: at })
-  const ticked = typeof now === 'string' ? now.split(';').map((each) => each.trim()) : []
+  const ticked = typeof now === 'string' ? entriesOf(now) : []
   const problem = useProblem(at)
   const id = useId()
   return (

@@ -21,6 +21,7 @@ import {
   MORE_FIGURES,
   newEntry,
   ofKind,
+  OTHERS,
   PER_CHOICES,
   SOURCE_CHOICES,
   type FieldsPart,
@@ -169,9 +170,11 @@ function ListFields({ field, at }: { field: List; at: string }) {
   const removeAt = (i: number) => {
     remove(i)
     if (owner === undefined) return
-    const marks = under(owner, KNOWN)
     const list = owner === '' ? at : at.slice(owner.length + 1)
-    setValue(marks, marksWithout((getValues(marks) ?? {}) as DraftOf, list, i))
+    for (const key of [KNOWN, OTHERS]) {
+      const marks = under(owner, key)
+      setValue(marks, marksWithout((getValues(marks) ?? {}) as DraftOf, list, i))
+    }
   }
   return (
     <div className="col-span-full space-y-2">

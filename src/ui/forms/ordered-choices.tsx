@@ -4,7 +4,7 @@
 import { ArrowUp, X } from 'lucide-react'
 import { useId } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
-import type { Choices, Several } from '@/core/api/fields'
+import { type Choices, entriesOf, type Several } from '@/core/api/fields'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { FieldNote } from '@/ui/kit/field-note'
@@ -15,13 +15,7 @@ import { useProblem } from './problem'
 export function OrderedChoices({ field, choices, at }: { field: Several; choices: Choices; at: string }) {
   const { setValue } = useFormContext()
   const now: unknown = useWatch({ name: at })
-  const chosen =
-    typeof now === 'string'
-      ? now
-          .split(';')
-          .map((each) => each.trim())
-          .filter((each) => each !== '')
-      : []
+  const chosen = typeof now === 'string' ? entriesOf(now) : []
   const problem = useProblem(at)
   const id = useId()
   const set = (next: readonly string[]) => setValue(at, next.join('; '), { shouldDirty: true })

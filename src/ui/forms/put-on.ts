@@ -1,5 +1,12 @@
 'use client'
-import { compatible, type Compatible, firstPlace, type PointerPlace, type Survey } from '@/core/api/assess'
+import {
+  bestRack,
+  compatible,
+  type Compatible,
+  firstPlace,
+  type PointerPlace,
+  type Survey,
+} from '@/core/api/assess'
 import type { Gear, Placement, SingleCommand } from '@/core/api/plan'
 import { stockNow } from '@/ui/state/stock'
 import { planStore } from '@/ui/state/plan-store'
@@ -12,16 +19,9 @@ export function placeFor(survey: Survey, gear: Gear, rackId: string, near?: Poin
   return compatible(survey, ownEntry(survey, gear), rackId, stockNow().adapters, 'trial', near)
 }
 
-const RANK = { fits: 0, fitsIf: 1, cannot: 2 } as const
-
-/** The rack that a thing suits best as all stands: the first on which it goes, else with a change, else the first. */
-export function bestRack(survey: Survey, gear: Gear): string | undefined {
-  const answers = survey.racks.map(({ rack }) => ({
-    id: rack.id,
-    rank: RANK[placeFor(survey, gear, rack.id).kind],
-  }))
-  return answers.toSorted((a, b) => a.rank - b.rank)[0]?.id
-}
+/** The rack that a thing suits best, with the adapters in stock. */
+export const rackFor = (survey: Survey, gear: Gear): string | undefined =>
+  bestRack(survey, ownEntry(survey, gear), stockNow().adapters)
 
 /** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
 export function putOn(survey: Survey, gear: Gear, rackId: string, near?: PointerPlace): void {

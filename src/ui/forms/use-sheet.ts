@@ -201,6 +201,7 @@ export function useSheet<T>(
           return
         }
         void dropDraft(key)
+        setFrom('')
         setBase(was)
         reset(start)
         setAgain(undefined)

@@ -25,6 +25,7 @@ export interface PartsLine {
   readonly box: string
   readonly inBox: 'inBox' | 'notInBox' | 'unsaid'
   readonly have: 'have' | 'toBuy' | 'unsaid'
+  /** What all of it costs. */
   readonly price: number | undefined
 }
 
@@ -65,6 +66,10 @@ interface Owner {
   /** The corners of what stands at the feet. */
   readonly at: readonly string[]
 }
+
+/** What so many cost that are priced by the piece. */
+const forAll = (price: number | undefined, count: number): number | undefined =>
+  price === undefined ? undefined : price * count
 
 const line = (
   owner: Owner,
@@ -147,7 +152,7 @@ function linesOf(owner: Owner): PartsLine[] {
         counted: 'in all',
         inBox: 'notInBox',
         have: 'toBuy',
-        price,
+        price: forAll(price, count),
       }),
     ),
     ...(work?.keys
@@ -170,7 +175,7 @@ function linesOf(owner: Owner): PartsLine[] {
         counted: 'in all',
         inBox: 'notInBox',
         have: 'unsaid',
-        price,
+        price: forAll(price, count),
       }),
     ),
   ]
@@ -235,7 +240,7 @@ function gearLines(surveyed: Survey): PartsLine[] {
         name: piece.name,
         kind: 'gear',
         count,
-        price: piece.price,
+        price: forAll(piece.price, count),
         fasteners: (piece.fasteners ?? []).map((each) => ({ ...each, count: each.count * count })),
         work: piece.work,
         sides: 1,
@@ -288,10 +293,7 @@ export function partsCheck(surveyed: Survey): PartsCheck {
     ...parts.flatMap(({ part, at }) => linesOf(ownerOf(part, at))),
     ...gearLines(surveyed),
   ]
-  // A part's price is for the set; a thing and a box's extras are priced the piece.
-  const priceOf = (each: PartsLine) =>
-    (each.price ?? 0) * (each.inBox === 'notInBox' || each.kind === 'gear' ? each.count : 1)
-  const sum = (list: readonly PartsLine[]) => list.reduce((so, each) => so + priceOf(each), 0)
+  const sum = (list: readonly PartsLine[]) => list.reduce((so, { price = 0 }) => so + price, 0)
   const bought = lines.filter(({ have }) => have === 'toBuy')
   const works = [
     ...parts.map(({ part }) => ({ name: part.name, work: part.work })),

@@ -17,7 +17,7 @@ function stepId(rackId: string, partId: string, after: string): string {
 /** A part's own step as often as it is done, with what it waits for by name. */
 function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
   const id = `${rack.rack.id}/${part.id}/${step.id}`
-  const name = (after: string) => stepId(rack.rack.id, part.id, after)
+  const after = (step.after ?? []).map((each) => stepId(rack.rack.id, part.id, each))
   const times = step.times === 'side' ? 2 : step.times === 'bar' ? Math.max(1, rack.bars.length) : 1
   const often = step.times === 'side' ? ', left then right' : step.times === 'bar' ? ', each bar' : ''
   const minutes = step.minutes ?? about(4)
@@ -28,7 +28,8 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
     stage: step.stage,
     title: `${step.title}${often}`,
     detail: step.detail === undefined ? [] : [step.detail],
-    after: (step.after ?? []).map(name),
+    after,
+    bySheet: after,
     minutes: { from: minutes.from * times, to: minutes.to * times },
     waitMinutes: step.waitMinutes ?? 0,
     hands: step.hands ?? 1,

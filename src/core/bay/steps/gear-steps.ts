@@ -33,26 +33,26 @@ export function gearSteps(
   const rackId = racksUnder(survey, thing)[0]
   const common = { group: `${OF_THING}${placement.id}`, rackId }
   const channels = channelsFor(survey, thing)
-  const brought = (gear.work?.steps ?? []).map((step) =>
-    stepOf({
+  const brought = (gear.work?.steps ?? []).map((step) => {
+    const bySheet = (step.after ?? []).map((after) =>
+      after.includes('/') ? `${OF_THING}${after}` : id(after),
+    )
+    return stepOf({
       ...common,
       id: id(step.id),
       stage: step.stage,
       title: step.title,
       detail: step.detail === undefined ? [] : [step.detail],
-      after: [
-        COUNT,
-        ...(step.after ?? []).map((after) => (after.includes('/') ? `gear:${after}` : id(after))),
-        ...(LEVEL[step.stage] > 0 ? under : []),
-      ],
+      after: [COUNT, ...bySheet, ...(LEVEL[step.stage] > 0 ? under : [])],
+      bySheet,
       minutes: step.minutes ?? { from: 5, to: 8 },
       waitMinutes: step.waitMinutes ?? 0,
       hands: step.hands ?? 1,
       ...(step.decidesSpread && { purpose: 'decidesSpread' as const }),
       tools: step.tools ?? [],
       task: { kind: 'do', on: ['words', 'thing'] },
-    }),
-  )
+    })
+  })
   const { box } = thing
   const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
   const lift = survey.motion.liftById().get(placement.id)

@@ -55,12 +55,12 @@ function offSteps({ plan }: Survey): Step[] {
   )
 }
 
-/** The steps without what they are to come after and is not there: that is asked at the step, and keeps no other one. */
+/** The steps without what their sheets have them come after and is not there: that is asked at the step, and keeps no other one. */
 function withoutLost(steps: readonly Step[]): readonly Step[] {
   const ids = new Set(steps.map(({ id }) => id))
   return steps.map((step) => {
-    const lost = step.after.filter((id) => !ids.has(id))
-    return lost.length === 0 ? step : { ...step, after: step.after.filter((id) => ids.has(id)), lost }
+    const lost = (step.bySheet ?? []).filter((id) => !ids.has(id))
+    return lost.length === 0 ? step : { ...step, after: step.after.filter((id) => !lost.includes(id)), lost }
   })
 }
 

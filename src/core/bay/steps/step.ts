@@ -84,7 +84,9 @@ export interface Step {
   readonly title: string
   readonly detail: Phrase
   readonly after: readonly string[]
-  /** What its sheet has it come after and no step of the job is. */
+  /** Of what it comes after, what its own sheet names. */
+  readonly bySheet?: readonly string[]
+  /** What its sheet names and no step of the job is. */
   readonly lost?: readonly string[]
   readonly minutes: Minutes
   readonly waitMinutes: number

@@ -1,3 +1,4 @@
+import { OPEN_MM } from '../../kinds/mount'
 import { differences, intersect, normal, type Interval, type Intervals } from '../../geometry/intervals'
 
 /** Where a bar may stand, as one member of the problem sees it. x in mm. */
@@ -22,7 +23,7 @@ export interface SpreadProblem {
   readonly asks: readonly SpreadAsk[]
 }
 
-const ANYWHERE: Intervals = [[-100_000, 100_000]]
+const ANYWHERE: Intervals = [[-OPEN_MM, OPEN_MM]]
 const EPS = 1e-7
 
 /** Every bar's window: what all its members leave. */

@@ -123,19 +123,19 @@ function obstacleWindows(
         if (barred.length === 0) return
         const edge = normal(barred)
         const open: Interval[] = []
-        let from = -100_000
+        let from = -OPEN_MM
         for (const [low, high] of edge) {
           open.push([from, low])
           from = high
         }
-        found.push({ member, bar, within: normal([...open, [from, 100_000]]) })
+        found.push({ member, bar, within: normal([...open, [from, OPEN_MM]]) })
       }
       if (obstacle.kind === 'hatch' && sharesWidth(at.box, obstacle.halfWidthMm)) {
         const swings = swingsOf(obstacle, obstacles)
         const last = Math.max(obstacle.hinge.xMm, at.bar.xMm)
         const box = { ...at.box, x0: last - half, x1: last + half }
         const by = forwardToClear(swings, box, hatchGap)
-        if (by !== undefined && by > 0) found.push({ member, bar, within: [[-100_000, last - by]] })
+        if (by !== undefined && by > 0) found.push({ member, bar, within: [[-OPEN_MM, last - by]] })
       }
     })
   }
@@ -327,7 +327,7 @@ export function chooseBars(spreads: Spreads, choice: SpreadChoice): readonly num
   for (const bar of order) {
     const able = solveSpread(problem)?.positions[bar]
     if (!able) return undefined
-    const wanted = choice === 'clear' && bar === count - 1 ? -100_000 : (now[bar] ?? 0)
+    const wanted = choice === 'clear' && bar === count - 1 ? -OPEN_MM : (now[bar] ?? 0)
     const x = pointOr(able, nearest(able, wanted), wanted, spreads, bar)
     if (x === undefined) return undefined
     chosen[bar] = x

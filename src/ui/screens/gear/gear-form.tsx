@@ -11,7 +11,7 @@ import { saveInStock } from '@/storage/own-stock'
 import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, planStore } from '@/ui/state/plan-store'
 import { SheetBar } from '@/ui/job/sheet-bar'
-import { bestRack, putOn } from '@/ui/forms/put-on'
+import { putOn, rackFor } from '@/ui/forms/put-on'
 import { PasteSheet } from '@/ui/forms/paste-sheet'
 import { SheetForm } from '@/ui/forms/sheet-form'
 import { useSheet } from '@/ui/forms/use-sheet'
@@ -69,7 +69,7 @@ export function GearForm({
       sheet.forget()
       const { survey } = here ? assessmentOf(here) : { survey: undefined }
       const asked = survey?.racks.find(({ rack }) => rack.id === onRack)?.rack.id
-      const rackId = asked ?? (thenPutOn && survey ? bestRack(survey, gear) : undefined)
+      const rackId = asked ?? (thenPutOn && survey ? rackFor(survey, gear) : undefined)
       if (thenPutOn && survey && rackId !== undefined) {
         putOn(survey, gear, rackId)
         await planStore.getState().saveNow()

@@ -86,6 +86,29 @@ describe('a thing in a hand', () => {
     expect(xOf()).toBe(start + 70)
   })
 
+  it('has no rest where only the drawing follows, as for a bar', () => {
+    const { survey } = assessmentOf(boatAndBox)
+    const { bar } = survey.bars[0]!
+    const drag = HandDrag.of({
+      picked: { kind: 'bar', id: bar.id },
+      view: 'side',
+      left: 0,
+      top: 0,
+      survey,
+      svg: playedDrawing([]),
+    })
+    const xNow = () => {
+      const { plan } = planStore.getState()
+      return plan && assessmentOf(plan).survey.bars.find((each) => each.bar.id === bar.id)?.bar.xMm
+    }
+    const follow = (right: number) => drag?.follow({ clientX: right, clientY: 0, altKey: true }, 1)
+    follow(40)
+    follow(80)
+    expect(xNow()).toBe(bar.xMm + 40)
+    drag?.drawn(planStore.getState().plan!)
+    expect(xNow()).toBe(bar.xMm + 80)
+  })
+
   it('lets what is round the drawing follow when it pauses, not while it moves', () => {
     const start = xOf()
     const pausedX = () =>

@@ -145,7 +145,9 @@ export class HandDrag {
     this.#drawn = this.#movedIn.get(plan) ?? this.#drawn
     if (this.#askedAt !== undefined) {
       const took = performance.now() - this.#askedAt
-      this.#nextAt = this.#askedAt + Math.max(DRAWN_EVERY_MS, TAKES_WITH_REST * took)
+      // Of a bar nothing follows the hand but the drawing: it has no rest.
+      const rest = this.#parts.length === 0 ? 0 : Math.max(DRAWN_EVERY_MS, TAKES_WITH_REST * took)
+      this.#nextAt = this.#askedAt + rest
       this.#askedAt = undefined
     }
     this.#shift()

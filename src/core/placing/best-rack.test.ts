@@ -1,8 +1,9 @@
 import { expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import { longBox } from '@/demo/gear/carriers'
-import { assessmentOf } from '@/ui/state/assessment'
-import { bestRack, placeFor } from './put-on'
+import { survey } from '../survey/survey'
+import { bestRack } from './best-rack'
+import { compatible } from './compatible'
 
 it('takes a thing to the rack it goes on as all stands, not to the first (F12)', () => {
   const [rack] = boatAndBox.racks
@@ -13,8 +14,9 @@ it('takes a thing to the rack it goes on as all stands, not to the first (F12)',
     id: 'narrow',
     bars: rack.bars.map((bar) => ({ ...bar, id: `narrow-${bar.id}`, usableMm: 60 })),
   }
-  const { survey } = assessmentOf({ ...boatAndBox, id: 'two', racks: [narrow, rack], placements: [] })
-  expect(placeFor(survey, longBox, 'narrow').kind).toBe('cannot')
-  expect(placeFor(survey, longBox, rack.id).kind).not.toBe('cannot')
-  expect(bestRack(survey, longBox)).toBe(rack.id)
+  const surveyed = survey({ ...boatAndBox, id: 'two', racks: [narrow, rack], placements: [] })
+  const on = (rackId: string) => compatible(surveyed, longBox, rackId, [], 'trial').kind
+  expect(on('narrow')).toBe('cannot')
+  expect(on(rack.id)).not.toBe('cannot')
+  expect(bestRack(surveyed, longBox, [])).toBe(rack.id)
 })
