@@ -113,14 +113,37 @@ const VIEWS = [
     act: (page) => page.getByLabel('Case').selectOption('Braking, road'),
   },
   {
-    name: 'chance',
-    path: to('forces', { job: 'demo-ladder' }),
-    act: (page) =>
-      page.getByRole('heading', { name: 'Chance of exceeding a limit' }).evaluate((heading) => {
-        heading.scrollIntoView()
-      }),
+    name: 'vehicle-form',
+    path: to('vehicle'),
+    act: async (page) => {
+      await page.locator('summary', { hasText: 'Weight and balance' }).click()
+      await page.getByLabel('Track, front').fill('60 in')
+      await page.getByLabel('Kerb mass').fill('heavy')
+      await page.getByRole('button', { name: 'Save this vehicle' }).click()
+      await page
+        .getByRole('group', { name: 'Fields that need another look' })
+        .getByRole('button', { name: 'Kerb mass' })
+        .click()
+    },
   },
-  { name: 'vehicle-form', path: to('vehicle') },
+  {
+    name: 'rack-form',
+    path: to('rackForm', { vehicle: 'estate' }),
+    act: async (page) => {
+      const feet = page.getByRole('group', { name: 'Feet' }).first()
+      await feet.locator('summary', { hasText: 'Joints and torque' }).click()
+      await feet.getByRole('button', { name: 'Add a joint' }).click()
+      await feet.locator('summary', { hasText: 'More of this joint' }).first().click()
+      const washers = feet.getByRole('group', { name: 'Washers, from the head down' }).first()
+      for (const [label, kind] of [
+        ['First', 'lock'],
+        ['Next', 'flat'],
+        ['Next', 'flat'],
+      ])
+        await washers.getByLabel(label).selectOption(kind)
+      await washers.evaluate((element) => element.scrollIntoView({ block: 'center' }))
+    },
+  },
   {
     name: 'parts',
     path: PLATFORM,

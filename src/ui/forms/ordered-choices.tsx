@@ -24,13 +24,14 @@ export function OrderedChoices({ field, choices, at }: { field: Several; choices
     <Fieldset title={field.label} wide>
       <div data-place={at} tabIndex={-1} className="flex flex-wrap items-end gap-x-4 gap-y-2">
         {chosen.length > 0 && (
-          <ol className="flex flex-wrap gap-x-4">
+          <ol className="flex flex-wrap gap-x-8">
             {chosen.map((value, i) => (
               <li key={i} className="flex items-center">
                 {i + 1}. {words(value)}
                 {i > 0 && (
                   <Button
                     variant="word"
+                    className="px-0"
                     aria-label={`Move ${words(value)}, ${i + 1}, up`}
                     onClick={() =>
                       set([...chosen.slice(0, i - 1), value, ...chosen.toSpliced(i, 1).slice(i - 1)])
@@ -41,6 +42,7 @@ export function OrderedChoices({ field, choices, at }: { field: Several; choices
                 )}
                 <Button
                   variant="word"
+                  className="px-0"
                   aria-label={`Remove ${words(value)}, ${i + 1}`}
                   onClick={() => set(chosen.toSpliced(i, 1))}
                 >

@@ -36,7 +36,11 @@ export function FieldNote({
   problem: string | undefined
   hint: string | undefined
 }) {
-  if (problem !== undefined) return <Problem id={id}>{problem}</Problem>
-  if (hint === undefined) return null
-  return <Note id={id}>{hint}</Note>
+  if (problem === undefined && hint === undefined) return null
+  // Clear of the ring round a field that has the focus.
+  return (
+    <div className="pt-1">
+      {problem === undefined ? <Note id={id}>{hint}</Note> : <Problem id={id}>{problem}</Problem>}
+    </div>
+  )
 }
