@@ -90,11 +90,22 @@ export interface FieldsPart {
   /** Fields by their path in the group. */
   readonly keys: readonly string[]
 }
+/**
+ * Which fields of a group one of its choices makes unlikely. A sheet leaves them out until they say something or all fields
+ * are asked for.
+ */
+export interface Likely {
+  /** The choice, by its path in the group. */
+  readonly by: string
+  /** Their paths in the group, for what was chosen and for what the rack of the sheet stands on. */
+  readonly unlikely: (chosen: string, standsOn: string | undefined) => readonly string[]
+}
 export interface Group {
   readonly is: 'group'
   readonly label: string
   readonly fields: Fields
   readonly parts?: readonly FieldsPart[]
+  readonly likely?: readonly Likely[]
   /** What is wrong between its fields, by the path of the one to look at. */
   readonly check?: (now: Readonly<Record<string, unknown>>) => Readonly<Record<string, string>>
   /** What follows in one field from another that was typed. */
@@ -175,7 +186,7 @@ export const ID = hiddenField('It is given by Ypsos and never shown.')
 export const group = (
   label: string,
   fields: Fields,
-  more: Pick<Group, 'parts' | 'check' | 'settle'> = {},
+  more: Pick<Group, 'parts' | 'likely' | 'check' | 'settle'> = {},
 ): Group => ({ is: 'group', label, fields, ...more })
 /** From one length to another. */
 export const range = (from: string, to: string, hint?: string): Group =>

@@ -27,6 +27,7 @@ import { GATES } from './gate-fields'
 import { MOUNT_FIELD, RATED } from './held-fields'
 import { WEIGHTS } from './mass-field'
 import { FASTENERS } from './joint-fields'
+import { LIKELY_OF_FIT, LIKELY_OF_GEAR } from './likely'
 import { WORK, WORK_PARTS } from './work-fields'
 
 const TURNS: readonly (readonly [string, string, readonly number[]])[] = [
@@ -146,17 +147,21 @@ export const GEAR_FIELD = group(
       'Back / right of its middle, corner by corner: -900 / -300; …',
     ),
     opens: OPENS,
-    fit: group('', {
-      mount: MOUNT_FIELD,
-      spreadMm: range('Spread from', 'to', 'One end may be left open: at least, or at most'),
-      otherSpreadsMm: list('Other spreads it can be set to', 'a spread', range('Spread from', 'to')),
-      likesMm: length('Best at a spread of', 'Empty when any of them is as good'),
-      bars: group('', { from: number('Number of bars, from'), to: number('to') }),
-      overhangMm: length('Bar past its foot', 'For side loading'),
-      besideMm: length('Clear width beside it', 'Empty: the house’s gap'),
-      baseMm: length('Width of each mount on the bar'),
-      inCarrier: text('Held in a carrier by', 'Its own straps, a frame clamp'),
-    }),
+    fit: group(
+      '',
+      {
+        mount: MOUNT_FIELD,
+        spreadMm: range('Spread from', 'to', 'One end may be left open: at least, or at most'),
+        otherSpreadsMm: list('Other spreads it can be set to', 'a spread', range('Spread from', 'to')),
+        likesMm: length('Best at a spread of', 'Empty when any of them is as good'),
+        bars: group('', { from: number('Number of bars, from'), to: number('to') }),
+        overhangMm: length('Bar past its foot', 'For side loading'),
+        besideMm: length('Clear width beside it', 'Empty: the house’s gap'),
+        baseMm: length('Width of each mount on the bar'),
+        inCarrier: text('Held in a carrier by', 'Its own straps, a frame clamp'),
+      },
+      { likely: LIKELY_OF_FIT },
+    ),
     gates: GATES,
     fasteners: FASTENERS,
     work: WORK,
@@ -168,6 +173,7 @@ export const GEAR_FIELD = group(
     typed: MARKS,
   } satisfies FieldsOf<Gear>,
   {
+    likely: LIKELY_OF_GEAR,
     parts: [
       {
         keys: ['name', 'kind', 'lengthMm', 'widthMm', 'heightMm', 'standMm', 'mass.kg', 'mass.basis', 'when'],

@@ -21,6 +21,7 @@ import {
 import { SOURCE_FIELD } from './figures-fields'
 import { MOUNT_FIELD, RATED } from './held-fields'
 import { FASTENERS } from './joint-fields'
+import { LIKELY_OF_PART } from './likely'
 import { WORK, WORK_PARTS } from './work-fields'
 
 const DOORS = [2, 3, 4, 5].map((each) => [each, String(each)] as const)
@@ -113,11 +114,15 @@ export const PART_FIELD = group(
     typed: MARKS,
   } satisfies FieldsOf<Part>,
   {
+    likely: LIKELY_OF_PART,
     parts: [
       { keys: ['role', 'name', 'count', 'eachKg', 'rated'] },
       { title: 'Joints and torque', keys: ['fasteners'] },
-      { title: 'What it suits', keys: ['suits', 'kit', 'mount', 'tension', 'price', 'centreZMm'] },
       ...WORK_PARTS,
+      {
+        title: 'What it suits, and its price',
+        keys: ['suits', 'kit', 'mount', 'tension', 'price', 'centreZMm'],
+      },
     ],
   },
 )

@@ -24,6 +24,7 @@ import {
   type Field,
   type FieldsOf,
   type FieldsPart,
+  type Single,
   type Variants,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
@@ -209,6 +210,22 @@ const STARTING_BAR = Object.fromEntries(
   ),
 )
 
+/** What a fit sheet gives for both bars, or for each: the rear one is as the front where nothing stands for it. */
+const ofBoth = (front: Single, rear: Single): Field => ({
+  is: 'split',
+  parts: { front, rear },
+  format: (value) => {
+    const { front: first, rear: last } = rawOf(value)
+    return first === last ? { front: first } : { front: first, rear: last }
+  },
+  parse: ({ front: first, rear: last }) =>
+    first === undefined
+      ? last === undefined
+        ? { value: undefined }
+        : 'Give it for the front bar too.'
+      : { value: { front: first, rear: last ?? first } },
+})
+
 const DECK = group('Deck', {
   lengthMm: length('Deck length'),
   widthMm: length('Deck width'),
@@ -280,14 +297,14 @@ const RACK_FIELDS = {
       'a row',
       group('', {
         profile: choice('For bars that are', PROFILE_CHOICES),
-        towerMm: group('', {
-          front: length('Tower spacing, front', 'From the fit sheet’s row'),
-          rear: length('Tower spacing, rear'),
-        }),
-        towerMarks: group('', {
-          front: text('Mark on the bar, front', 'If the sheet gives marks instead of lengths'),
-          rear: text('Mark on the bar, rear'),
-        }),
+        towerMm: ofBoth(
+          length('Tower spacing, front', 'From the fit sheet’s row'),
+          length('Tower spacing, rear', 'Empty: as the front'),
+        ),
+        towerMarks: ofBoth(
+          text('Mark on the bar, front', 'If the sheet gives marks instead of lengths'),
+          text('Mark on the bar, rear', 'Empty: as the front'),
+        ),
         spreadMm: range('Spread between the bars from', 'to'),
         spreadUnused: text('Reason not to use its spread', 'Empty: its spread is in use'),
         xMm: group('', {

@@ -22,6 +22,7 @@ import {
   type FieldsOf,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
+import { LIKELY_OF_VEHICLE } from './likely'
 import { MASS } from './mass-field'
 import { OBSTACLE_FIELD } from './obstacle-fields'
 
@@ -163,6 +164,7 @@ export const VEHICLE_FIELD = group(
   } satisfies FieldsOf<Vehicle>,
   {
     check: between,
+    likely: LIKELY_OF_VEHICLE,
     parts: [
       { keys: ['name', 'body'] },
       { keys: ['attachments'], title: 'What holds a rack', open: true },

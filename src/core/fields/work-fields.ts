@@ -97,6 +97,7 @@ export const WORK = group('', {
 
 /** What fitting a thing takes, as parts of its sheet. */
 export const WORK_PARTS: readonly FieldsPart[] = [
+  { title: 'Steps of its own', keys: ['work.steps'] },
   {
     title: 'Box, keys and marks',
     keys: [
@@ -109,5 +110,4 @@ export const WORK_PARTS: readonly FieldsPart[] = [
       'work.season',
     ],
   },
-  { title: 'Steps of its own', keys: ['work.steps'] },
 ]

@@ -18,6 +18,9 @@ interface GearKindTraits {
   readonly filled: boolean
   /** Whether it is used while the vehicle stands. */
   readonly usedParked: boolean
+  /** Whether it opens to be used, and whether people sleep in it. */
+  readonly opens?: true
+  readonly sleeps?: true
   /** Whether it lies in cradles where there are some. */
   readonly cradled: boolean
 }
@@ -86,6 +89,8 @@ export const GEAR_KINDS = {
     carries: true,
     filled: true,
     usedParked: true,
+    opens: true,
+    sleeps: true,
     cradled: false,
   },
   awning: {
@@ -94,6 +99,7 @@ export const GEAR_KINDS = {
     carries: false,
     filled: true,
     usedParked: true,
+    opens: true,
     cradled: false,
   },
   bag: {
@@ -170,5 +176,8 @@ export const GEAR_KINDS = {
   },
 } as const satisfies Record<string, GearKindTraits>
 export type GearKind = keyof typeof GEAR_KINDS
+
+/** The traits of gear of this kind. */
+export const gearTraits = (kind: GearKind): GearKindTraits => GEAR_KINDS[kind]
 
 export const gearKindSchema = z.enum(kindsOf(GEAR_KINDS))

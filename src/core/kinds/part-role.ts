@@ -1,6 +1,9 @@
 import * as z from '../units/schema'
 import { kindsOf } from './kind'
 
+/** What sheets of some parts speak of and others do not. */
+export type PartTopic = 'vehicles' | 'attachments' | 'channel' | 'uplift' | 'sides' | 'keys'
+
 interface PartRoleTraits {
   /** Inside a sentence, and as a form offers it. */
   readonly word: string
@@ -11,6 +14,8 @@ interface PartRoleTraits {
   readonly stack: number
   /** Whether there is one at every foot. */
   readonly atFeet: boolean
+  /** Of what its sheet usually speaks. Common practice, no source. */
+  readonly speaksOf: readonly PartTopic[]
   /** Where its figure is usually printed. Common practice, no source. */
   readonly printed: { readonly on: 'label' | 'sheet' | 'manual'; readonly words: string }
 }
@@ -25,6 +30,7 @@ export const PART_ROLES = {
     alsoCalled: ['crossbars', 'bar'],
     stack: 2,
     atFeet: false,
+    speaksOf: [],
     printed: { on: 'label', words: "on a label under the bar's end or on the last page of its sheet" },
   },
   feet: {
@@ -33,6 +39,7 @@ export const PART_ROLES = {
     alsoCalled: ['towers', 'foot'],
     stack: 4,
     atFeet: true,
+    speaksOf: ['attachments', 'channel', 'uplift', 'sides', 'keys'],
     printed: { on: 'sheet', words: "on the sheet's last page or cast into the foot" },
   },
   fitKit: {
@@ -41,6 +48,7 @@ export const PART_ROLES = {
     alsoCalled: ['kit', 'fit kits'],
     stack: 5,
     atFeet: true,
+    speaksOf: ['vehicles', 'attachments', 'sides'],
     printed: { on: 'sheet', words: "on the kit's fit sheet for this vehicle" },
   },
   rails: {
@@ -49,6 +57,7 @@ export const PART_ROLES = {
     alsoCalled: ['rail'],
     stack: 6,
     atFeet: false,
+    speaksOf: ['vehicles', 'sides'],
     printed: { on: 'manual', words: "in the vehicle's manual under roof loads, or on the rail's sheet" },
   },
   deck: {
@@ -57,6 +66,7 @@ export const PART_ROLES = {
     alsoCalled: ['platform', 'tray'],
     stack: 1,
     atFeet: false,
+    speaksOf: ['vehicles'],
     printed: UNDER_RATINGS,
   },
   trusses: {
@@ -65,6 +75,7 @@ export const PART_ROLES = {
     alsoCalled: ['sides'],
     stack: 3,
     atFeet: false,
+    speaksOf: ['sides'],
     printed: UNDER_RATINGS,
   },
   panels: {
@@ -73,6 +84,7 @@ export const PART_ROLES = {
     alsoCalled: ['panels'],
     stack: 1,
     atFeet: false,
+    speaksOf: ['sides'],
     printed: UNDER_RATINGS,
   },
   legs: {
@@ -81,6 +93,7 @@ export const PART_ROLES = {
     alsoCalled: ['leg'],
     stack: 3,
     atFeet: true,
+    speaksOf: ['vehicles', 'channel', 'sides'],
     printed: UNDER_RATINGS,
   },
   ladder: {
@@ -89,6 +102,7 @@ export const PART_ROLES = {
     alsoCalled: [],
     stack: 2,
     atFeet: false,
+    speaksOf: ['attachments'],
     printed: { on: 'label', words: 'on a label on the side of the ladder' },
   },
   whole: {
@@ -97,6 +111,7 @@ export const PART_ROLES = {
     alsoCalled: ['rack', 'whole'],
     stack: 9,
     atFeet: false,
+    speaksOf: ['vehicles', 'attachments', 'channel', 'uplift', 'sides', 'keys'],
     printed: { on: 'sheet', words: "on the cover of the rack's sheet" },
   },
 } as const satisfies Record<string, PartRoleTraits>

@@ -1,9 +1,13 @@
 import { type Draft, type Field, type Group, isEmpty } from '@/core/api/fields'
 import { get } from 'react-hook-form'
 
-/** How much of a part is still open: what nobody typed, and what is only a starting value. */
-export function openIn(fields: readonly (readonly [Field, unknown])[]): number {
-  return fields.reduce((sum, [field, drafted]) => {
+/** How many of a part's fields say nothing, without those that are left out. */
+export function openIn(
+  fields: readonly (readonly [Field, unknown, path: string])[],
+  leftOut: ReadonlySet<string>,
+): number {
+  return fields.reduce((sum, [field, drafted, path]) => {
+    if (leftOut.has(path)) return sum
     const draft = drafted as Draft | undefined
     switch (field.is) {
       case 'kept':
@@ -12,7 +16,13 @@ export function openIn(fields: readonly (readonly [Field, unknown])[]): number {
       case 'variants':
         return sum + (field.is === 'variants' && isEmpty(field, draft) ? 1 : 0)
       case 'group':
-        return sum + openIn(Object.entries(field.fields).map(([key, each]) => [each, get(draft, key)]))
+        return (
+          sum +
+          openIn(
+            Object.entries(field.fields).map(([key, each]) => [each, get(draft, key), `${path}.${key}`]),
+            leftOut,
+          )
+        )
       default:
         return sum + (isEmpty(field, draft) ? 1 : 0)
     }

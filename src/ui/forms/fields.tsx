@@ -34,7 +34,8 @@ import { Choice } from '@/ui/kit/choice'
 import { ChoiceInput, FieldInput } from './field-inputs'
 import { fieldAt, openIn, saysItself } from './field-parts'
 import { useProblem } from './problem'
-import { markPath, OwnerProvider, useOwner, useSheetOf } from './sheet-context'
+import { LeftOutProvider, markPath, OwnerProvider, useLeftOut, useOwner, useSheetOf } from './sheet-context'
+import { useLeftOutOf } from './use-left-out'
 
 const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
 
@@ -237,12 +238,15 @@ function ListFields({ field, at }: { field: List; at: string }) {
 function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: string }) {
   const { sentTo } = useSheetOf()
   const { formState, getValues } = useFormContext()
-  const paths = part.keys.map((key) => under(at, key))
+  const leftOut = useLeftOut()
+  const keys = part.keys.filter((key) => !leftOut.has(under(at, key)))
+  const paths = keys.map((key) => under(at, key))
   const sent = sentTo !== undefined && paths.some((path) => sentTo === path || sentTo.startsWith(`${path}.`))
   const [open, setOpen] = useState<boolean>()
   const wrong = formState.isSubmitted && paths.some((path) => get(formState.errors, path) !== undefined)
   const isOpen = part.title === undefined || (open ?? (part.open === true || sent)) || wrong
-  const views = part.keys.flatMap((key, i) => {
+  if (keys.length === 0) return null
+  const views = keys.flatMap((key, i) => {
     const field = fieldAt(group, key)
     if (!field) return []
     const view = <FieldView key={key} field={field} at={paths[i] ?? key} />
@@ -256,10 +260,12 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
   })
   if (part.title === undefined) return <Grid>{views}</Grid>
   const left = openIn(
-    part.keys.flatMap((key, i) => {
+    keys.flatMap((key, i) => {
       const field = fieldAt(group, key)
-      return field ? [[field, getValues(paths[i] ?? key)] as const] : []
+      const path = paths[i] ?? key
+      return field ? [[field, getValues(path), path] as const] : []
     }),
+    leftOut,
   )
   return (
     <details className="col-span-full" open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -282,6 +288,7 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
 /** The fields of a group: in its parts, or all side by side. */
 function GroupFields({ field, at, bare = false }: { field: Group; at: string; bare?: boolean }) {
   const above = useOwner()
+  const leftOut = useLeftOutOf(field, at)
   const pathOfKnown = 'known' in field.fields ? at : 'typed' in field.fields ? undefined : above
   const loose = Object.entries(field.fields).map(([key, each]) => (
     <FieldView key={key} field={each} at={under(at, key)} />
@@ -290,11 +297,13 @@ function GroupFields({ field, at, bare = false }: { field: Group; at: string; ba
     ? field.parts.map((part, i) => <PartFields key={part.title ?? i} group={field} part={part} at={at} />)
     : loose
   const owned = (
-    <OwnerProvider value={pathOfKnown}>
-      {body}
-      <Wrong at={at} />
-      <HalfKnown at={at} />
-    </OwnerProvider>
+    <LeftOutProvider value={leftOut}>
+      <OwnerProvider value={pathOfKnown}>
+        {body}
+        <Wrong at={at} />
+        <HalfKnown at={at} />
+      </OwnerProvider>
+    </LeftOutProvider>
   )
   if (field.label === '' || bare)
     return field.parts ? <div className="col-span-full space-y-2">{owned}</div> : owned
@@ -323,6 +332,7 @@ function Wrong({ at }: { at: string }) {
 
 /** Any field of a sheet, as what it is. */
 export function FieldView({ field, at, bare = false }: { field: Field; at: string; bare?: boolean }) {
+  if (useLeftOut().has(at)) return null
   switch (field.is) {
     case 'kept':
     case 'marks':

@@ -19,6 +19,10 @@ export interface SheetOf {
   readonly stock: Readonly<Record<string, readonly { readonly id: string; readonly name: string }[]>>
   /** What is kept by half, by the path of its group, and what stands in for an empty figure, by its path. */
   readonly notes: Readonly<Record<string, string>>
+  /** Whether fields that are unlikely for their kind are shown too. */
+  readonly all: boolean
+  /** The kind of attachment that the rack of the sheet stands on. */
+  readonly standsOn: string | undefined
   /** The field that somebody was sent to. */
   readonly sentTo: string | undefined
 }
@@ -31,6 +35,11 @@ export function useSheetOf(): SheetOf {
   if (!sheet) throw new Error('A field stands outside of a sheet.')
   return sheet
 }
+
+/** The paths of fields that are left out here, for they are unlikely and say nothing. */
+const LeftOutContext = createContext<ReadonlySet<string>>(new Set())
+export const LeftOutProvider = LeftOutContext.Provider
+export const useLeftOut = (): ReadonlySet<string> => useContext(LeftOutContext)
 
 /** The thing whose marks say how the fields below are known: its path, where it keeps such marks. */
 const OwnerContext = createContext<string | undefined>(undefined)

@@ -5,6 +5,7 @@ import { Alert } from '@/ui/kit/alert'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
+  mayLeaveOut,
   type DraftResult,
   type Group,
   type ProblemPlace,
@@ -12,7 +13,7 @@ import {
   type Variants,
 } from '@/core/api/fields'
 import type { UnitSystem } from '@/core/api/plan'
-import { useEffect, useEffectEvent, useRef, type ReactNode } from 'react'
+import { useEffect, useEffectEvent, useMemo, useRef, useState, type ReactNode } from 'react'
 import { FormProvider, type UseFormReturn } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
 import { useSearch } from '@/ui/state/use-search'
@@ -87,11 +88,14 @@ interface SheetProps {
   readonly read: Pick<DraftResult<unknown>, 'halves' | 'standIns'>
   readonly actions: ReactNode
   readonly onSave: () => void
+  /** What follows when a field of this path is left. */
+  readonly onLeave?: (path: string) => void
   readonly around?: SheetOf['around']
   readonly chosen?: SheetOf['chosen']
   readonly only?: SheetOf['only']
   readonly starts?: SheetOf['starts']
   readonly stock?: SheetOf['stock']
+  readonly standsOn?: SheetOf['standsOn']
   readonly children?: ReactNode
   /** A way to fill several fields at once. */
   readonly paste?: ReactNode
@@ -112,16 +116,20 @@ export function SheetFields({
   read,
   actions,
   onSave,
+  onLeave,
   around = {},
   chosen = {},
   only = {},
   starts = {},
   stock = {},
+  standsOn,
   children,
   paste,
   beside,
 }: SheetProps) {
   const sentTo = useSearch('field')
+  const [all, setAll] = useState(false)
+  const leavesOut = useMemo(() => mayLeaveOut(field), [field])
   const notes = { ...read.halves, ...read.standIns }
   const shown = useRef<HTMLFormElement>(null)
   useEffect(() => {
@@ -139,7 +147,9 @@ export function SheetFields({
   }, [submitCount])
   return (
     <FormProvider {...form}>
-      <SheetProvider value={{ system, from, around, chosen, only, starts, stock, notes, sentTo }}>
+      <SheetProvider
+        value={{ system, from, around, chosen, only, starts, stock, notes, all, standsOn, sentTo }}
+      >
         <form
           ref={shown}
           className={
@@ -148,6 +158,7 @@ export function SheetFields({
               : 'form-page [&_:is(input,_select,_textarea,_summary,_button)]:[scroll-margin-bottom:5rem] max-wide:grid-cols-[minmax(0,1fr)]'
           }
           noValidate
+          onBlur={({ target }) => onLeave?.(target.getAttribute('name') ?? '')}
           onSubmit={(event) => {
             event.preventDefault()
             onSave()
@@ -164,6 +175,11 @@ export function SheetFields({
                 onChange={setFrom}
               />
               {paste}
+              {leavesOut && (
+                <Button pressed={all} onClick={() => setAll(!all)}>
+                  All fields
+                </Button>
+              )}
             </div>
             <FieldView field={field} at="" bare />
             {children}

@@ -2,6 +2,7 @@
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import {
+  barsOf,
   bayRulesOf,
   kindsOf,
   newPlan,
@@ -12,7 +13,7 @@ import {
   type Vehicle,
 } from '@/core/api/plan'
 import { partTakes, partWith } from '@/core/api/files'
-import { RACK_FIELD } from '@/core/api/fields'
+import { RACK_FIELD, withFitSheet } from '@/core/api/fields'
 import { jobSteps, stepChoices } from '@/core/api/fit'
 import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
@@ -81,6 +82,16 @@ export function RackForm({
   const ownSteps = jobSteps(settled, bayRulesOf(settled.plan.rules))
   const attachment = vehicle.attachments.find((each) => each.id === now?.attachmentId)
 
+  const profile = now && barsOf(now)[0]?.profile.kind
+  // What the bars stood like by the fit sheet as it was: what still stands so goes with it.
+  const [followed, setFollowed] = useState(begun)
+  const followFitSheet = () => {
+    if (!now) return
+    const next = withFitSheet(now, followed ?? now)
+    setFollowed(next)
+    if (next !== now) sheet.take(next)
+  }
+
   const restart = (attachmentId: string, kind: string) => {
     const on = vehicle.attachments.find((each) => each.id === attachmentId)
     if (!on) return
@@ -138,11 +149,16 @@ export function RackForm({
       }
       problem={problem}
       onSave={() => void save()}
+      onLeave={(path) => {
+        if (path.startsWith('fitSheet.')) followFitSheet()
+      }}
+      starts={{ 'fitSheet.rows': () => ({ profile: profile ?? 'aero' }) }}
       around={{
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
         gates: (now?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
         steps: now ? stepChoices(now, ownSteps.ok ? ownSteps.steps : []) : [],
       }}
+      standsOn={attachment?.kind}
       stock={{ parts: stock.parts, bars: stock.bars }}
       only={{
         kind: attachment ? rackKindsFor(attachment) : kindsOf(RACK_KINDS),
