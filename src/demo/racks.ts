@@ -91,6 +91,15 @@ export const squareBars: Rack = {
     {
       ...part('square-kit', 'fitKit', 'Fit kit, door hooks and pads', 1, 0.8, ratedTogether('the feet'), 58),
       kit: { bodies: ['smallHatchback'], years: { from: 2017 }, doors: [5] },
+      work: {
+        places: ['LHF', 'RHF', 'LHR', 'RHR'].map((at) => ({
+          at,
+          piece: 'Pad',
+          mark: at,
+          arrow: 'outward' as const,
+          icon: 'three dots to three on the foot',
+        })),
+      },
     },
   ],
 }

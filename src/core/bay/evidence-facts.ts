@@ -86,6 +86,12 @@ export const FACTS: Readonly<Record<FactName, FactKind>> = {
     },
     old: differs,
   },
+  marks: {
+    say: 'which mark belongs where',
+    of: ({ task }) =>
+      task.kind === 'marks' ? task.asks.map(({ id, mark }) => ({ key: id, value: mark })) : [],
+    old: differs,
+  },
   stands: {
     say: 'where it stands',
     of: (step, survey) => {

@@ -47,6 +47,8 @@ function standsOn({ id, task }: Step, event: WorkedEvent): boolean {
       )
     case 'tell':
       return event.kind === 'told'
+    case 'marks':
+      return event.kind === 'marksSeen' && event.stepId === id
     case 'torque': {
       const { group } = task
       return (
@@ -114,7 +116,16 @@ describe('a tick stands on its evidence (B2b)', () => {
       }),
       { numRuns: Math.max(10, runs(300)), endOnFailure: true },
     )
-    expect([...kinds].sort()).toEqual(['channel', 'count', 'measure', 'prove', 'tell', 'torque', 'weigh'])
+    expect([...kinds].sort()).toEqual([
+      'channel',
+      'count',
+      'marks',
+      'measure',
+      'prove',
+      'tell',
+      'torque',
+      'weigh',
+    ])
   })
 })
 

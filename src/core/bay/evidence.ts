@@ -30,6 +30,7 @@ type Kind = Task['kind']
 const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step: Step) => EvidenceRule } = {
   do: ({ on }) => ({ evidence: 'what was done', on }),
   count: () => ({ evidence: 'the count', on: ['lines'] }),
+  marks: () => ({ evidence: 'marks that were seen', on: ['marks'] }),
   weigh: () => ({ evidence: 'what was weighed', on: ['weighs'] }),
   start: (_, step) => ({
     evidence: 'what was started by hand',

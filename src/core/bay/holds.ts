@@ -112,6 +112,11 @@ function* ownHolds(
       if (partsCheck(survey).lines.some(({ id }) => !progress.counted.has(id)))
         yield hold('count', 'Count every line first, or say what differs.')
       return
+    case 'marks': {
+      const open = task.asks.find(({ id }) => !progress.marks.has(id))
+      if (open) yield hold('marks', `Look at the mark at ${open.at} first, or say what differs.`)
+      return
+    }
     case 'measure':
       if (
         task.pairs.some(({ id }) => {

@@ -1,6 +1,9 @@
 import { PART_ROLES } from '../kinds/part-role'
 import type { Survey } from '../survey/survey'
+import type { Gear } from '../plan/schema/gear'
 import type { Part } from '../plan/schema/rack'
+import type { RackAt } from '../survey/frame/arrangement'
+import { ARROW_WORDS, placeWords } from './marked-places'
 
 /** What of a rack goes where, and which way round. */
 interface Mark {
@@ -8,6 +11,8 @@ interface Mark {
   readonly what: string
   /** LHF, RHF and so on; empty for what may go to either side. */
   readonly corners: readonly string[]
+  /** Whether its sheet says it place by place. */
+  readonly byPlace?: true
   readonly say: string
 }
 
@@ -18,20 +23,47 @@ interface KeyMark {
   readonly say: string
 }
 
+/** What is loosened before a rack is set to another height, and what follows. */
+function raisingOf({ rack }: RackAt): string[] {
+  const raising = rack.kind === 'bed' ? rack.raising : undefined
+  if (!raising) return []
+  const frees = raising.frees ?? []
+  return [
+    `${rack.name}, set to another height: ${frees.length > 0 ? `loosen ${frees.join(', ')} first, in this order` : 'its sheet names nothing to loosen first'}${raising.barsComeInward ? '; its bars come inward' : ''}; measure the bars’ ends again.`,
+  ]
+}
+
+const storedOf = ({ name, stored }: Gear): string[] => {
+  if (!stored) return []
+  const { energyWh, pressureBar } = stored
+  const words = [
+    ...(energyWh === undefined ? [] : [`${energyWh} Wh`]),
+    ...(pressureBar === undefined ? [] : [`${pressureBar} bar`]),
+  ]
+  return words.length === 0 ? [] : [`${name}: holds ${words.join(', ')}`]
+}
+
 interface Marks {
   readonly marks: readonly Mark[]
   readonly arrows: readonly { readonly on: string; readonly say: string }[]
   readonly bars: readonly { readonly name: string; readonly say: string }[]
   readonly keys: readonly KeyMark[]
-}
-
-const ARROW: Readonly<Record<'front' | 'outward' | 'mark', string>> = {
-  front: 'arrow forward',
-  outward: 'arrow outward',
-  mark: 'arrow at the mark',
+  readonly raising: readonly string[]
+  readonly stored: readonly string[]
 }
 
 function markOf(part: Part, corners: readonly string[]): Mark[] {
+  const places = part.work?.places ?? []
+  if (places.length > 0)
+    return [
+      {
+        partId: part.id,
+        what: part.name,
+        corners: places.map(({ at }) => at),
+        say: places.map(placeWords).join('; '),
+        byPlace: true,
+      },
+    ]
   if (!PART_ROLES[part.role].atFeet) return []
   const sides = part.work?.sides
   const say =
@@ -45,19 +77,21 @@ function markOf(part: Part, corners: readonly string[]): Mark[] {
 
 function keysOf({ name, work }: { name: string; work?: Part['work'] }): KeyMark[] {
   if (!work?.keys) return []
-  const { cores, codes } = work.keys
+  const { cores, codes, keys } = work.keys
+  const many = keys === undefined ? '' : `, ${keys} ${keys === 1 ? 'key' : 'keys'}`
   const alike = new Set(codes).size <= 1
   return [
     {
       what: name,
       cores,
       codes,
-      say:
+      say: `${
         codes.length === 0
           ? 'write down the key’s number'
           : alike
             ? `all alike, key ${codes[0]}`
-            : `keys differ: ${codes.join(', ')}`,
+            : `keys differ: ${codes.join(', ')}`
+      }${many}`,
     },
   ]
 }
@@ -75,7 +109,7 @@ export function marksOf({ racks, plan }: Survey): Marks {
     ),
     arrows: racks.flatMap(({ rack }) =>
       rack.parts.flatMap((part) =>
-        (part.work?.arrows ?? []).map(({ on, toward }) => ({ on, say: ARROW[toward] })),
+        (part.work?.arrows ?? []).map(({ on, toward }) => ({ on, say: ARROW_WORDS[toward] })),
       ),
     ),
     bars: racks.flatMap(({ bars }) =>
@@ -89,6 +123,10 @@ export function marksOf({ racks, plan }: Survey): Marks {
         }
       }),
     ),
+    raising: racks.flatMap(raisingOf),
+    stored: plan.gear
+      .filter(({ id }) => plan.placements.some(({ gearId }) => gearId === id))
+      .flatMap(storedOf),
     keys: [...racks.flatMap(({ rack }) => rack.parts.flatMap(keysOf)), ...plan.gear.flatMap(keysOf)],
   }
 }

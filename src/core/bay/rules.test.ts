@@ -19,6 +19,13 @@ function findingText(plan: (typeof DEMO_PLANS)[number]): string[] {
   const bad: BayProgress = {
     ...NOTHING_DONE,
     counted: new Map(partsCheck(surveyed).lines.map(({ id }) => [id, 0])),
+    marks: new Map(
+      order.steps.flatMap(({ task }) =>
+        task.kind === 'marks'
+          ? task.asks.map(({ id, mark, marks }) => [id, marks.find((each) => each !== mark) ?? ''] as const)
+          : [],
+      ),
+    ),
     torqued: new Map(
       order.steps.flatMap(({ task }) =>
         task.kind === 'torque'

@@ -13,6 +13,14 @@ export const BAY_RULES: readonly Rule[] = [
     nothing: 'Nothing is to be fitted.',
   },
   {
+    id: 'marks',
+    title: 'Marked pieces at their places',
+    question: 'Is each marked piece at the place for which it is made?',
+    formula: 'mark seen at a place = mark that belongs there',
+    source: practice('The maker’s marks decide. Common practice, no source.'),
+    nothing: 'No piece is told from another by a mark.',
+  },
+  {
     id: 'step-order',
     title: 'Order of steps',
     question: 'Is every step there that a part’s own step has to come after?',

@@ -69,6 +69,8 @@ function evidenceOf(step: Step, survey: Survey, progress: BayProgress): Evidence
         return { place, given: answered.get(place) ?? given }
       })
     }
+    case 'marks':
+      return task.asks.map(({ id, what, at }) => ({ place: `${what}, ${at}`, given: progress.marks.get(id) }))
     case 'count':
       return partsCheck(survey).lines.map(({ id, what }) => ({
         place: what,

@@ -4,6 +4,7 @@ import type { Survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drilling/drill-plan'
 import { channelFindings } from './channel/channel'
 import { unsureFindings } from './cut/strips'
+import { markFindings } from './marked-places'
 import { countFindings, partsCheck } from './parts/parts-check'
 import { askedOf, proofFindings } from './proof'
 import { squarenessFindings } from './squareness/squareness'
@@ -53,6 +54,8 @@ function taskFindings(step: Step, survey: Survey, progress: BayProgress): Findin
   switch (task.kind) {
     case 'count':
       return countFindings(partsCheck(survey), progress.counted)
+    case 'marks':
+      return markFindings(task.asks, progress)
     case 'measure':
       return task.pairs.flatMap(({ id, pair }) =>
         squarenessFindings(pair, progress.measured.get(`${step.id} ${id}`) ?? {}),

@@ -30,6 +30,10 @@ function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
       for (const { id, what, count } of partsCheck(survey).lines)
         write({ kind: 'counted', lineId: id, what, count })
       return events
+    case 'marks':
+      for (const { id, at, what, mark } of task.asks)
+        write({ kind: 'marksSeen', stepId: step.id, title: step.title, places: [{ id, at, what, mark }] })
+      return events
     case 'measure':
       for (const { id, pair, taped } of task.pairs)
         write({

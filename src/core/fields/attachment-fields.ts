@@ -68,6 +68,8 @@ const ATTACHMENT_FIELDS = {
   ),
   posts: list('Posts, where no foot goes', 'a post', range('Post from', 'to')),
   notchesXMm: several(length('Only in notches at', 'Empty: anywhere. Several: 300; 600')),
+  frontNotchesXMm: several(length('Notches for the foremost bar alone')),
+  rearNotchesXMm: several(length('Notches for the rearmost bar alone')),
   points: points('Points at'),
   doorPositions: points('Points at'),
   xMm: length('Seam at', BACK),

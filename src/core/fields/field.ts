@@ -135,6 +135,9 @@ export interface List {
   readonly start?: (id: string, kind: string) => unknown
   /** A new one is like the last, and all may be made like the first, but for these of its fields. */
   readonly alikeBut?: readonly string[] | undefined
+  /** What is different in a new one that is like the last: texts by field. */
+  readonly nextAfter?:
+    ((last: Readonly<Record<string, unknown>>) => Readonly<Record<string, string>>) | undefined
 }
 
 export type Field = Single | Several | Pairs | SplitValue | Figures | Kept | Marks | Group | Variants | List
@@ -195,7 +198,7 @@ export const list = (
   label: string,
   one: string,
   item: List['item'],
-  more: Pick<List, 'hint' | 'start' | 'alikeBut'> = {},
+  more: Pick<List, 'hint' | 'start' | 'alikeBut' | 'nextAfter'> = {},
 ): List => ({ is: 'list', label, one, item, ...more })
 
 /** The part of a vocabulary's dictionary that one kind's piece of schema asks for, in the schema's order. */

@@ -25,6 +25,10 @@ const sheetOf = (spread: { fromMm?: number; toMm?: number }, tower = 862): Rack 
   },
 })
 
+const { fitSheet: sheetOf720 } = sheetOf({ fromMm: 720, toMm: 720 })
+if (!sheetOf720) throw new Error('It has a fit sheet.')
+const fitted = { fitSheet: sheetOf720 }
+
 describe('bars by their fit sheet', () => {
   it('stand where it has them, as far as nobody has measured them', () => {
     const rack = withFitSheet(sheetOf({ fromMm: 720.725, toMm: 720.725 }), begun)
@@ -42,10 +46,7 @@ describe('bars by their fit sheet', () => {
 
   it('go on with it as it is typed, and stay where they were measured', () => {
     const first = withFitSheet(sheetOf({ fromMm: 720, toMm: 720 }, 86), begun)
-    const second = withFitSheet(
-      { ...first, fitSheet: sheetOf({ fromMm: 720, toMm: 720 }).fitSheet } as Rack,
-      first,
-    )
+    const second = withFitSheet({ ...first, ...fitted }, first)
     expect(barsOf(second)[0]?.feetYMm).toEqual([-431, 431])
     const measured = {
       ...first,
@@ -55,10 +56,7 @@ describe('bars by their fit sheet', () => {
         known: { ...bar.known, 'feetYMm.apart': { by: 'measured' as const } },
       })),
     } as Rack
-    const after = withFitSheet(
-      { ...measured, fitSheet: sheetOf({ fromMm: 720, toMm: 720 }).fitSheet } as Rack,
-      first,
-    )
+    const after = withFitSheet({ ...measured, ...fitted }, first)
     expect(barsOf(after)[0]?.feetYMm).toEqual([-440, 440])
   })
 

@@ -78,13 +78,16 @@ const PLACE = group('Place', {
   holesMm: list('Holes of the clamp', 'a hole', range('Takes a handle from', 'to')),
 } satisfies FieldsOf<Place>)
 
+const SIDES = [
+  ['left', 'left'],
+  ['right', 'right'],
+  ['front', 'front'],
+  ['rear', 'rear'],
+] as const
+
 const OPENS = group('', {
-  toward: choice('Opens to the', [
-    ['left', 'left'],
-    ['right', 'right'],
-    ['front', 'front'],
-    ['rear', 'rear'],
-  ]),
+  toward: choice('Opens to the', SIDES),
+  orToward: several(choice('May open to another side instead', SIDES)),
   reachMm: length('Reaches past its closed box by', 'Empty when not known'),
   floorMm: length('Open floor over its underside'),
   ladder: group('', {
@@ -165,6 +168,10 @@ export const GEAR_FIELD = group(
     gates: GATES,
     fasteners: FASTENERS,
     work: WORK,
+    stored: group('', {
+      energyWh: number('Energy in it, Wh', 'A battery, a power station'),
+      pressureBar: number('Pressure in it, bar', 'A gas bottle, a water tank under pressure'),
+    }),
     maxKmH: speed('Its own top speed', 'Empty when none'),
     dragAreaM2: number('Drag area, m²', 'As its maker measured it; empty: from shape and size'),
     price: number('Price'),
@@ -187,7 +194,7 @@ export const GEAR_FIELD = group(
       },
       {
         title: 'Weight, wet, wind and speed',
-        keys: ['mass.by', 'mass.others', 'mass.spreadPercent', 'wetKg', 'maxKmH', 'dragAreaM2'],
+        keys: ['mass.by', 'mass.others', 'mass.spreadPercent', 'wetKg', 'stored', 'maxKmH', 'dragAreaM2'],
       },
       { title: 'To be measured before ordering', keys: ['gates'] },
       { title: 'Joints and torque', keys: ['fasteners'] },

@@ -1,5 +1,6 @@
 import { choicesOf } from '../kinds/kind'
 import { MOUNTS, type Mount, type MountKind } from '../kinds/mount'
+import { WASHERS } from '../kinds/washer'
 import {
   ID,
   choice,
@@ -13,9 +14,21 @@ import {
   text,
   type AllOf,
   type FieldsOf,
+  type Several,
   type Variants,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
+
+/** Washers in their order, of which two may be alike. */
+export const WASHERS_FIELD = (label: string): Several => ({
+  ...several(
+    choice(
+      label,
+      choicesOf(WASHERS, ({ choice: words }) => words),
+    ),
+  ),
+  ordered: true,
+})
 
 export const CHANNEL = group('Its channel', {
   slotMm: length('Slot of its channel', 'Its mouth; empty where it has none, or nobody has looked'),
@@ -53,6 +66,7 @@ const MOUNT_FIELDS = {
   thread: text('Thread'),
   boltMm: length('Bolt in the box', 'Empty when not known'),
   stackMm: length('Stack over the bar', 'The parts that the bolt passes through'),
+  washers: WASHERS_FIELD('Its washers, from the head down'),
   pitchMm: length('Pitch of the holes'),
   columns: number('Holes along'),
   rows: number('Holes up'),

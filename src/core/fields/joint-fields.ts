@@ -1,4 +1,4 @@
-import { CONDITIONS, GRADES, type Fastener, type Sign } from '../plan/schema/fastening'
+import { CONDITIONS, GRADES, type Fastener, type JointPlace, type Sign } from '../plan/schema/fastening'
 import { rawOf } from './unknown-record'
 import {
   choice,
@@ -15,6 +15,7 @@ import {
   type Variants,
 } from './field'
 import { SOURCE_CHOICES } from './figures-fields'
+import { WASHERS_FIELD } from './held-fields'
 
 const SIGN_FIELDS: Readonly<Record<Sign['kind'], Record<string, Field>>> = {
   reading: {},
@@ -23,6 +24,7 @@ const SIGN_FIELDS: Readonly<Record<Sign['kind'], Record<string, Field>>> = {
   notch: {},
   washerClosed: { moreTurns: number('Turns more after it closes') },
   threads: { showing: number('Threads that show') },
+  words: { words: text('What is seen', 'As its sheet or a fitter says it') },
 }
 
 const SIGN: Variants = {
@@ -36,6 +38,7 @@ const SIGN: Variants = {
     ['notch', 'a notch that meets'],
     ['washerClosed', 'a washer that closes'],
     ['threads', 'threads that show'],
+    ['words', 'a sign in your own words'],
   ],
   groupOf: (kind) => group('', SIGN_FIELDS[kind as Sign['kind']]),
 }
@@ -97,18 +100,7 @@ const FASTENER_FIELD = group(
     ),
     signs: list('Sign that it is done', 'a sign', SIGN, { start: (_, kind) => ({ kind }) }),
     startTurns: number('Turns to start it by hand'),
-    washers: {
-      ...several(
-        choice('Washers, from the head down', [
-          ['flat', 'flat'],
-          ['lock', 'lock'],
-          ['spring', 'spring'],
-          ['rubber', 'rubber'],
-          ['cup', 'cup'],
-        ]),
-      ),
-      ordered: true,
-    },
+    washers: WASHERS_FIELD('Washers, from the head down'),
     nut: choice('Nut', [
       ['none', 'none'],
       ['plain', 'plain'],
@@ -120,10 +112,26 @@ const FASTENER_FIELD = group(
       ['lockWasher', 'a lock washer'],
       ['none', 'nothing'],
     ]),
+    threadlocker: choice('Threadlocker is', [
+      ['weak', 'weak'],
+      ['medium', 'medium'],
+      ['permanent', 'permanent'],
+    ]),
     tool: text('Tool', 'Hex 5, its own key'),
     handOnly: flag('By hand only'),
     singleUse: flag('Used once, then renewed'),
     passesPercent: several(number('Passes its sheet asks for', 'Percent: 50; 100')),
+    places: list(
+      'Its places',
+      'a place',
+      group('', {
+        name: text('Place', 'LHF, or as the sheet calls it'),
+        count: number('Bolts there'),
+        xMm: length('Behind the windscreen’s edge, or behind its own middle'),
+        yMm: length('Right of the middle', 'Left is negative'),
+      } satisfies FieldsOf<JointPlace>),
+      { hint: 'Empty: at every foot, or at every bar on both sides.', start: () => ({ name: 'Place' }) },
+    ),
     note: text('Note'),
   } satisfies FieldsOf<Fastener>,
   {
@@ -142,10 +150,12 @@ const FASTENER_FIELD = group(
           'washers',
           'nut',
           'security',
+          'threadlocker',
           'tool',
           'handOnly',
           'singleUse',
           'passesPercent',
+          'places',
           'note',
         ],
       },

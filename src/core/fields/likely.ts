@@ -14,7 +14,7 @@ const TOPIC_FIELDS: Readonly<Record<PartTopic, readonly string[]>> = {
   attachments: ['suits'],
   channel: ['mount'],
   uplift: ['tension'],
-  sides: ['work.sides', 'work.arrows'],
+  sides: ['work.sides', 'work.arrows', 'work.places'],
   keys: ['work.keys'],
 }
 

@@ -6,8 +6,9 @@ import { vehicleSchema } from '../plan/schema/vehicle'
 import { startingAttachment } from '../survey/frame/body/starting-attachment'
 import { draftOf, draftsOf, KNOWN, toDraft, WAS, type Draft } from './draft'
 import { figuresIn, marksWithout } from './draft-marks'
-import type { List, Variants } from './field'
+import type { Group, List, Variants } from './field'
 import { newEntry, ofKind } from './new-entry'
+import { PART_FIELD } from './part-fields'
 import { readDraft } from './read-draft'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
@@ -31,6 +32,21 @@ function read(entry: Draft) {
   )
   return { problems, attachment: value?.attachments.at(-1) }
 }
+
+describe('a marked place more', () => {
+  it('is the next corner, like the one before it, with the corner’s own mark', () => {
+    const work = PART_FIELD.fields['work'] as Group
+    const list = work.fields['places'] as List
+    const first = newEntry(list, 'metric', 'a', '')
+    expect(first['at']).toBe('LHF')
+    const typed = { ...first, piece: 'Pad', mark: 'LHF', arrow: 'outward' }
+    const second = newEntry(list, 'metric', 'b', '', [typed])
+    expect(second).toMatchObject({ at: 'RHF', piece: 'Pad', mark: 'RHF', arrow: 'outward' })
+    const third = newEntry(list, 'metric', 'c', '', [typed, { ...second, mark: 'two dots' }])
+    // Another mark belongs to its own place alone.
+    expect(third).toMatchObject({ at: 'LHR', piece: 'Pad', mark: '' })
+  })
+})
 
 describe('an entry that becomes another kind (F5)', () => {
   it('begins as that kind does, from every kind to every other', () => {

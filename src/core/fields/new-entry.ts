@@ -14,7 +14,7 @@ import type { List, Variants } from './field'
 
 /** A new entry of a list as a form shows it: like the last where such things are alike, else as its kind starts. */
 export function newEntry(
-  { item, start, alikeBut }: List,
+  { item, start, alikeBut, nextAfter }: List,
   system: UnitSystem,
   id: string,
   kind: string,
@@ -22,8 +22,14 @@ export function newEntry(
 ): DraftOf {
   const last = there.at(-1)
   const fresh = start?.(id, kind) ?? (item.is === 'variants' ? { [item.by]: kind } : {})
-  const draft = alikeBut && last ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
-  const named = alikeBut && item.is === 'group' ? { name: `${item.label} ${there.length + 1}` } : {}
+  const isLike = last !== undefined && (alikeBut !== undefined || nextAfter !== undefined)
+  const draft = isLike ? draftOf(last) : itemDraft(item, fresh, { system, typed: {}, rel: '' })
+  const named =
+    nextAfter && isLike
+      ? nextAfter(draftOf(last))
+      : alikeBut && item.is === 'group'
+        ? { name: `${item.label} ${there.length + 1}` }
+        : {}
   const entry = { ...begunOf(draft), ...named }
   return { ...entry, [BEGUN]: entry, [WAS]: `id ${id}` }
 }

@@ -47,6 +47,12 @@ const KIT = group('What the kit is for', {
     group('', { shape: text('Rail shape'), adapter: text('With which adapter') }),
   ),
   needs: several(text('The vehicle must have')),
+  mustNotHave: several(text('The vehicle must not have')),
+  settings: list(
+    'Holes, slots or settings by trim',
+    'a setting',
+    group('', { setting: text('Setting', 'Long slot'), trim: text('For which trim', 'Generation B') }),
+  ),
   drills: group(
     'Drilling',
     {
@@ -107,6 +113,7 @@ export const PART_FIELD = group(
     ),
     mount: MOUNT_FIELD,
     kit: KIT,
+    setting: text('Fitted in which setting', 'As engraved: long slot'),
     tension: group('', { eachKg: mass('Each holds upward'), source: SOURCE_FIELD }),
     fasteners: FASTENERS,
     work: WORK,
@@ -121,7 +128,7 @@ export const PART_FIELD = group(
       ...WORK_PARTS,
       {
         title: 'What it suits, and its price',
-        keys: ['suits', 'kit', 'mount', 'tension', 'price', 'centreZMm'],
+        keys: ['suits', 'kit', 'setting', 'mount', 'tension', 'price', 'centreZMm'],
       },
     ],
   },

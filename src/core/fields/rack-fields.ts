@@ -177,6 +177,7 @@ export const BAR_FIELD = group(
       ['left', 'left: the right foot is set'],
       ['right', 'right: the left foot is set'],
     ]),
+    alreadyOn: flag('Already on when the vehicle came', 'Nobody here has seen it tightened'),
     slides: flag('Left free to slide in its feet', 'One end of a rack over cab and bed'),
     known: MARKS,
     typed: MARKS,
@@ -187,7 +188,7 @@ export const BAR_FIELD = group(
       { title: 'Profile and channel', keys: ['profile', 'capMm'] },
       {
         title: 'If it differs from the others',
-        keys: ['end', 'kg', 'attachmentId', 'fixedEnd', 'slides'],
+        keys: ['end', 'kg', 'attachmentId', 'fixedEnd', 'alreadyOn', 'slides'],
       },
     ],
     settle: fromTop,
@@ -260,6 +261,12 @@ const RACK_FIELDS = {
   }),
   deck: DECK,
   sideHeightMm: length('Height of the sides'),
+  raising: group('', {
+    frees: several(
+      text('Loosen before its height is changed', 'In order: outside screws; inside screws; bar screws'),
+    ),
+    barsComeInward: flag('Its bars come inward as it is raised'),
+  }),
   panelGrid: group('', {
     pitchMm: length('Holes of its panels every'),
     columns: number('Holes along'),
@@ -326,7 +333,7 @@ const RACK_FIELDS = {
 const OWN: Readonly<Record<RackKind, readonly string[]>> = {
   bars: ['bars'],
   platform: ['bars', 'deck'],
-  bed: ['bars', 'sideHeightMm', 'deck', 'panelGrid'],
+  bed: ['bars', 'sideHeightMm', 'raising', 'deck', 'panelGrid'],
   frame: ['bars', 'deck'],
   ladder: ['when', 'topZMm', 'bottomZMm', 'xMm', 'yMm', 'widthMm'],
 }

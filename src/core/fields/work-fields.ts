@@ -1,4 +1,4 @@
-import { PHASES, type Work, type WorkStep } from '../plan/schema/work'
+import { PHASES, type MarkedPlace, type Work, type WorkStep } from '../plan/schema/work'
 import { ID, choice, flag, group, list, number, several, text, type FieldsOf, type FieldsPart } from './field'
 
 const counted = (label: string, one: string) =>
@@ -66,6 +66,37 @@ const STEP_FIELD = group(
   },
 )
 
+const ARROW_CHOICES = [
+  ['front', 'to the front'],
+  ['rear', 'to the rear'],
+  ['outward', 'outward'],
+  ['inward', 'inward'],
+  ['up', 'up'],
+  ['mark', 'to a mark'],
+] as const
+
+const CORNERS = ['LHF', 'RHF', 'LHR', 'RHR'] as const
+
+/** The next corner after a place, with its mark where the mark is the corner's own name; else a name still to be typed over. */
+function afterPlace({ at, mark }: Readonly<Record<string, unknown>>): Readonly<Record<string, string>> {
+  const next = CORNERS[CORNERS.findIndex((each) => each === at) + 1] ?? 'Place'
+  return { at: next, ...(mark === at && mark !== '' ? { mark: next } : { mark: '' }) }
+}
+
+/** What belongs at a place, and how it is told there. */
+const MARKED_PLACE = group('', {
+  at: text('Place', 'LHF, RHR, or as the sheet calls it'),
+  piece: text('What belongs there', 'Pad, core; empty: the part itself'),
+  mark: text('Its mark', 'Stamped or printed: LHF; three dots'),
+  arrow: choice('Its arrow', ARROW_CHOICES),
+  code: text('Its code'),
+  icon: text('Its icon'),
+  colour: text('Its colour'),
+  core: text('Number of its lock core'),
+  key: text('Its key'),
+  note: text('Note for this place'),
+} satisfies FieldsOf<MarkedPlace>)
+
 export const WORK = group('', {
   have: flag('It is here', 'Or still to buy'),
   box: group('', {
@@ -83,14 +114,18 @@ export const WORK = group('', {
     'an arrow',
     group('', {
       on: text('On what'),
-      toward: choice('Points', [
-        ['front', 'to the front'],
-        ['outward', 'outward'],
-        ['mark', 'to a mark'],
-      ]),
+      toward: choice('Points', ARROW_CHOICES),
     }),
   ),
-  keys: group('', { cores: number('Lock cores'), codes: several(text('Key codes')) }),
+  places: list('Marks by place', 'a marked place', MARKED_PLACE, {
+    start: () => ({ at: CORNERS[0] }),
+    nextAfter: afterPlace,
+  }),
+  keys: group('', {
+    cores: number('Lock cores'),
+    codes: several(text('Key codes')),
+    keys: number('Keys', 'How many come with it'),
+  }),
   season: group('', { fromMonth: number('Used from month'), toMonth: number('to month') }),
   steps: list('Steps of its own', 'a step', STEP_FIELD, { start: (id) => ({ id, stage: 'vehicle' }) }),
 } satisfies FieldsOf<Work>)
@@ -105,6 +140,7 @@ export const WORK_PARTS: readonly FieldsPart[] = [
       'work.box',
       'work.consumables',
       'work.sides',
+      'work.places',
       'work.arrows',
       'work.keys',
       'work.season',

@@ -111,6 +111,8 @@ export interface Handover {
   }[]
   readonly due: readonly Due[]
   readonly keys: readonly string[]
+  /** What tells the pieces from each other, how a rack is set higher, and what its things hold besides a load. */
+  readonly marks: readonly string[]
   readonly tools: readonly string[]
   readonly cautions: readonly string[]
 }
@@ -252,6 +254,11 @@ export function handoverOf(
       lets: (about?.length ?? 0) > 0,
     })),
     due,
+    marks: [
+      ...marks.marks.flatMap(({ what, say, byPlace }) => (byPlace ? [`${what}: ${say}`] : [])),
+      ...marks.raising,
+      ...marks.stored,
+    ],
     keys: marks.keys.map(({ what, cores, say }) => `${what}: ${cores} cores, ${say}`),
     tools: [...new Set(racks.flatMap((rack) => rackJoints(rack, rules).map(({ joint }) => joint.tool)))],
     cautions: review.cautions,

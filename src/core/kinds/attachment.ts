@@ -63,6 +63,9 @@ const along = {
     .check(z.minLength(1), z.maxLength(8)),
   posts: z.optional(z.array(alongSchema).check(z.maxLength(12))),
   notchesXMm: z.optional(z.array(positionMm).check(z.maxLength(40))),
+  /** Notches for the foremost or the rearmost bar alone. */
+  frontNotchesXMm: z.optional(z.array(positionMm).check(z.maxLength(40))),
+  rearNotchesXMm: z.optional(z.array(positionMm).check(z.maxLength(40))),
 }
 
 /** Already in either channel: cleats, nuts of something else. */

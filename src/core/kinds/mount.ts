@@ -1,6 +1,7 @@
 import * as z from '../units/schema'
 import { sizeMm, spanMm } from '../units/scalars'
 import { NOTHING_SHARED, unionOf } from './union'
+import { washersSchema } from './washer'
 
 /** From a size to a size, both within; `toMm` may not be the smaller. */
 export const rangeSchema = z
@@ -108,6 +109,7 @@ export const MOUNTS = {
       thread: z.string().check(z.maxLength(20)),
       boltMm: z.optional(spanMm),
       stackMm: sizeMm,
+      washers: z.optional(washersSchema),
     },
   },
   uBolt: {

@@ -84,6 +84,15 @@ export const someEvents: readonly LogEvent[] = [
     spots: ['LHF'],
   },
   { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Aero bars', on: '2027-03-11' },
+  {
+    kind: 'marksSeen',
+    id: 'e5m',
+    at: at(2),
+    ...base,
+    stepId: 'wing/marks',
+    title: 'Put each marked piece to its place',
+    places: [{ id: 'wing/feet Pad LHF', at: 'LHF', what: 'Pad', mark: 'LHF' }],
+  },
 ]
 
 /** Any log: events of any kind in any order, with their own ids and notes of any text, corrections of any of them. */

@@ -77,6 +77,8 @@ export interface JobDraft {
   proved: Map<string, ProofOutcome>
   told: string[]
   deviations: Deviated[]
+  /** The mark that was seen at each place of marked pieces, by the place's id. */
+  marks: Map<string, string>
   /** What was seen in each channel before it was loaded, by the channel's id. */
   channels: Map<string, readonly Contents[]>
   /** What was said of a step, or of places of it, instead of doing it; by step. */
@@ -103,6 +105,7 @@ export const emptyJob = (): JobDraft => ({
   typed: new Map(),
   answers: new Map(),
   channels: new Map(),
+  marks: new Map(),
   signs: new Set(),
 })
 

@@ -159,6 +159,11 @@ const MAKE: Readonly<Record<SingleCommand['do'], Maker>> = {
     placementId: placementOf(plan, pick),
     lines: { bow: yes, stern: !yes },
   }),
+  setOpening: (plan, _, pick) => ({
+    do: 'setOpening',
+    placementId: placementOf(plan, pick),
+    toward: pick(['left', 'right', 'front', 'rear'] as const, 1),
+  }),
   setStraps: (plan, { kg, picks, yes }, pick) => ({
     do: 'setStraps',
     placementId: placementOf(plan, pick),

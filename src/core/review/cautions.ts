@@ -5,6 +5,8 @@ const has = (survey: Survey, test: (mass: MassPoint) => boolean) => survey.masse
 
 const LONG_LOAD_SHAPES = new Set(['hull', 'canoe', 'board', 'poles'])
 
+const storedIn = (mass: MassPoint) => ('thing' in mass ? mass.thing.gear.stored : undefined)
+
 interface Caution {
   readonly when: (survey: Survey) => boolean
   readonly say: string
@@ -39,6 +41,14 @@ const CAUTIONS: readonly Caution[] = [
   {
     when: (survey) => survey.racks.some(({ rack }) => rack.kind === 'ladder'),
     say: "People on ladders: within the ladder's limit and the hatch's, whichever is lower.",
+  },
+  {
+    when: (survey) => has(survey, (mass) => storedIn(mass)?.energyWh !== undefined),
+    say: 'A battery on a roof: fixed, dry, out of the sun, its poles covered, and as its maker lets it be carried.',
+  },
+  {
+    when: (survey) => has(survey, (mass) => storedIn(mass)?.pressureBar !== undefined),
+    say: 'A vessel under pressure: valve closed and covered, upright where its label asks, out of the sun, and as local rules allow.',
   },
   {
     when: (survey) => has(survey, (mass) => mass.of === 'gear' && mass.kg >= 20),

@@ -157,7 +157,11 @@ function ListFields({ field, at }: { field: List; at: string }) {
     const start = stocked === undefined ? (starts[at] ?? field.start) : () => stocked
     const there = (getValues(at) as readonly Draft[] | undefined) ?? []
     const entry = newEntry(
-      { ...field, ...(start && { start }), ...(stocked !== undefined && { alikeBut: undefined }) },
+      {
+        ...field,
+        ...(start && { start }),
+        ...(stocked !== undefined && { alikeBut: undefined, nextAfter: undefined }),
+      },
       system,
       id,
       chosen,

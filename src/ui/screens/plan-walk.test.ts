@@ -30,6 +30,7 @@ const OFFERED: readonly Place[] = [
     'Stands on',
   ],
   [/^\.placements\[\]\.host\.zMm$/, load('thing-strip'), 'Over the bed’s side'],
+  [/^\.placements\[\]\.opensToward$/, load('thing-strip'), 'Opens to the'],
   [/^\.placements\[\]\.when$/, load('thing-strip'), 'On board'],
   [/^\.placements\[\]\.status$/, forms('status-choice'), 'In this job'],
   [/^\.placements\[\]\.lines\./, load('held-by'), 'Lines'],

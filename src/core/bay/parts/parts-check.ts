@@ -1,5 +1,7 @@
 import { isInChannel } from '../../kinds/mount'
+import { withMount } from '../mount-fastener'
 import { PART_ROLES } from '../../kinds/part-role'
+import type { Washer } from '../../kinds/washer'
 import type { Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
 import { toFit } from '../../units/scalars'
@@ -52,8 +54,6 @@ interface PartsCheck {
 const haveOf = (work: Work | undefined): PartsLine['have'] =>
   work?.have === undefined ? 'unsaid' : work.have ? 'have' : 'toBuy'
 
-/** What is counted a side: what stands at the feet. */
-
 interface Owner {
   readonly id: string
   readonly name: string
@@ -72,7 +72,7 @@ const forAll = (price: number | undefined, count: number): number | undefined =>
   price === undefined ? undefined : price * count
 
 const line = (
-  owner: Owner,
+  owner: Pick<Owner, 'id' | 'name' | 'work'>,
   rest: Omit<PartsLine, 'box' | 'have' | 'price' | 'inBox' | 'at'> & Partial<PartsLine>,
 ): PartsLine => ({
   box: owner.name,
@@ -88,13 +88,31 @@ const each = (count: number, parts: number) =>
 const bySide = (count: number, sides: number) =>
   sides === 2 && count % 2 === 0 ? `, ${count / 2} a side` : ''
 
+/** The washers of so many bolts, each kind counted by what is on one of them. */
+function washerLines(
+  owner: Pick<Owner, 'id' | 'name' | 'work'>,
+  thread: string,
+  washers: readonly Washer[],
+  count: number,
+): PartsLine[] {
+  return [...new Set(washers)].map((kind) => {
+    const per = washers.filter((each) => each === kind).length
+    return line(owner, {
+      id: `${owner.id}/${kind}`,
+      kind: 'washer',
+      what: `${kind[0]?.toUpperCase()}${kind.slice(1)} washer ${thread}`,
+      count: count * per,
+      counted: `${per} on each of ${count}`,
+    })
+  })
+}
+
 /** Bolts, nuts and washers of a joint, each counted by what is on one of them. */
 function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[] {
   const { count, thread, lengthMm, grade } = fastener
   const counted = `${each(count, owner.count)}${bySide(count, owner.sides)}`
-  const bolt = `${thread}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
+  const bolt = `${thread === 'unsaid' ? 'of unknown thread' : thread}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
   const id = `${owner.id}:${i}`
-  const washers = [...new Set(fastener.washers ?? [])]
   return [
     line(owner, { id: `${id}/bolt`, kind: 'bolt', what: `Bolt ${bolt}`, count, counted, at: owner.at }),
     ...(fastener.nut === undefined || fastener.nut === 'none'
@@ -108,16 +126,7 @@ function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[]
             counted,
           }),
         ]),
-    ...washers.map((kind) => {
-      const per = (fastener.washers ?? []).filter((each) => each === kind).length
-      return line(owner, {
-        id: `${id}/${kind}`,
-        kind: 'washer',
-        what: `${kind[0]?.toUpperCase()}${kind.slice(1)} washer ${thread}`,
-        count: count * per,
-        counted: `${per} on each of ${count}`,
-      })
-    }),
+    ...washerLines({ ...owner, id }, thread, fastener.washers ?? [], count),
   ]
 }
 
@@ -208,7 +217,7 @@ function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
     {
       id: `${piece.id}/channel-bolts`,
       kind: 'bolt',
-      what: `Channel bolt and nut ${mount.thread}`,
+      what: `Channel bolt and nut ${mount.thread}${mount.boltMm === undefined ? '' : ` × ${mount.boltMm}`}`,
       count,
       counted: 'one a contact, as its sheet lists none',
       box: piece.name,
@@ -217,6 +226,12 @@ function channelBolts({ things }: Survey, piece: Gear): PartsLine[] {
       at: [],
       price: undefined,
     },
+    ...washerLines(
+      { id: `${piece.id}/channel-bolts`, name: piece.name, work: piece.work },
+      mount.thread,
+      mount.washers ?? [],
+      count,
+    ),
   ]
 }
 
@@ -241,7 +256,10 @@ function gearLines(surveyed: Survey): PartsLine[] {
         kind: 'gear',
         count,
         price: forAll(piece.price, count),
-        fasteners: (piece.fasteners ?? []).map((each) => ({ ...each, count: each.count * count })),
+        fasteners: (piece.fasteners ?? []).map((each) => ({
+          ...withMount(each, piece.fit),
+          count: each.count * count,
+        })),
         work: piece.work,
         sides: 1,
         at: [],

@@ -2,16 +2,28 @@ import { isInChannel, mountTraits } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import { toFit } from '../../units/scalars'
 import type { BayRules } from '../../plan/schema/house'
-import { cornerName, rootOf, type RackAt, type ThingAt } from '../../survey/frame/arrangement'
+import type { Fastener } from '../../plan/schema/fastening'
+import { cornerName, rootOf, turned, type RackAt, type ThingAt } from '../../survey/frame/arrangement'
 import { contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
-import { aimNm, jointOf } from '../torque/joint'
+import { aimNm, jointOf, type Joint } from '../torque/joint'
 import { passList, type Spot } from '../torque/passes'
+import { withMount } from '../mount-fastener'
 import type { JointGroup } from './step'
 
-function footSpots(rack: RackAt): Spot[] {
+/** The feet of a rack's bars: of those that this job fits, or of those that were on when the vehicle came. */
+function footSpots(rack: RackAt, on: boolean): PlacedSpot[] {
   const rows = [...new Set(rack.feet.map(({ barIndex }) => barIndex))]
-  return rack.feet.map((foot) => ({ name: foot.corner, side: foot.side, row: rows.indexOf(foot.barIndex) }))
+  return rack.feet
+    .map(({ corner, side, barIndex, xMm, yMm }) => ({
+      name: corner,
+      side,
+      row: rows.indexOf(barIndex),
+      at: { xMm, yMm },
+      on: rack.bars.some(({ bar, index }) => index === barIndex && bar.alreadyOn === true),
+    }))
+    .filter((each) => each.on === on)
+    .map(({ on: _, ...spot }) => spot)
 }
 
 /**
@@ -34,70 +46,117 @@ function spreadSpots(name: string, count: number): Spot[] {
   })
 }
 
-const placesOf = (places: readonly (readonly [string, number, number])[]): JointGroup['at'] =>
-  new Map(places.map(([name, xMm, yMm]) => [name, { xMm, yMm }]))
+/** A place of a joint, and where it is in the vehicle's frame as far as that is known, mm. */
+interface PlacedSpot extends Spot {
+  readonly at?: { readonly xMm: number; readonly yMm: number } | undefined
+}
+
+/** The places that a joint's own sheet names, else those where such a joint usually is. A place that is named like a usual one is that one. */
+function spotsOf(
+  { places }: Fastener,
+  usual: readonly PlacedSpot[],
+  toVehicle: (xMm: number, yMm: number) => { readonly xMm: number; readonly yMm: number },
+): readonly PlacedSpot[] {
+  if (places === undefined || places.length === 0) return usual
+  const xs = [...new Set(places.flatMap(({ xMm }) => xMm ?? []))].sort((a, b) => a - b)
+  return places.map(({ name, xMm, yMm }, i): PlacedSpot => {
+    const like = usual.find((each) => each.name === name)
+    if (xMm === undefined || yMm === undefined) {
+      const side = yMm === undefined ? (i % 2 === 0 ? 'left' : 'right') : sideOf(yMm)
+      return like ?? { name, side, row: Math.floor(i / 2) }
+    }
+    return { name, side: sideOf(yMm), row: xs.indexOf(xMm), at: toVehicle(xMm, yMm) }
+  })
+}
+
+const sideOf = (yMm: number): Spot['side'] => (yMm < 0 ? 'left' : yMm > 0 ? 'right' : 'middle')
+
+const placesOf = (spots: readonly PlacedSpot[]): JointGroup['at'] =>
+  new Map(spots.flatMap(({ name, at }) => (at === undefined ? [] : [[name, at] as const])))
 
 /**
  * The joints of a rack's parts, each at its feet where it belongs to feet. What holds a rack at its feet and whose sheet
- * says nothing has one unknown joint there: a rack entered as a whole is held by itself.
+ * says nothing has one unknown joint there: a rack entered as a whole is held by itself. Where a bar was on already, the
+ * joints at its feet are a group of their own: they are looked at, and not started.
  */
 export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
-  const feet = footSpots(rack)
+  const feet = footSpots(rack, false)
+  const feetOn = footSpots(rack, true)
   const bySomething = rack.rack.parts.some(({ role }) => PART_ROLES[role].atFeet && role !== 'fitKit')
   return rack.rack.parts.flatMap((part) => {
     const holds = PART_ROLES[part.role].atFeet || (part.role === 'whole' && !bySomething)
-    const onFeet = holds && feet.length > 0
+    const onFeet = holds && rack.feet.length > 0
     const silent = onFeet && part.role !== 'fitKit' && (part.fasteners ?? []).length === 0
-    const fasteners = silent ? [{ thread: 'unsaid', count: feet.length }] : (part.fasteners ?? [])
-    return fasteners.map((fastener, i): JointGroup => {
+    const fasteners = silent ? [{ thread: 'unsaid', count: rack.feet.length }] : (part.fasteners ?? [])
+    return fasteners.flatMap((fastener, i): JointGroup[] => {
       const name = silent ? `clamp of ${part.name}` : undefined
       const owner = { of: 'part', rackId: rack.rack.id, partId: part.id, name: part.name } as const
       const joint = jointOf(owner, i, name === undefined ? fastener : { ...fastener, name }, rules)
-      const spots = onFeet ? feet : spreadSpots(part.name, Math.min(fastener.count, 12))
-      return {
-        joint,
-        spots: spots.map(({ name: spot }) => spot),
-        at: placesOf(onFeet ? rack.feet.map(({ corner, xMm, yMm }) => [corner, xMm, yMm] as const) : []),
+      const all = [...feet, ...feetOn]
+      const usual = onFeet ? all : spreadSpots(part.name, Math.min(fastener.count, 12))
+      const spots = spotsOf(fastener, usual, (xMm, yMm) => ({ xMm, yMm }))
+      const wasOn = new Set(onFeet ? feetOn.map((spot) => spot.name) : [])
+      const groupOf = (group: Joint, at: readonly PlacedSpot[]): JointGroup => ({
+        joint: group,
+        spots: at.map((spot) => spot.name),
+        at: placesOf(at),
         perSpot: fastener.count / Math.max(1, spots.length),
-        pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
-      }
+        pulls: passList(at, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
+      })
+      const fitted = spots.filter((spot) => !wasOn.has(spot.name))
+      const there = spots.filter((spot) => wasOn.has(spot.name))
+      const found = { ...joint, id: `${joint.id}/on`, name: `${joint.name}, already on` }
+      return [
+        ...(fitted.length > 0 || there.length === 0 ? [groupOf(joint, fitted)] : []),
+        ...(there.length > 0 ? [{ ...groupOf(found, there), alreadyOn: true as const }] : []),
+      ]
     })
   })
 }
 
-/** What holds a piece of gear to its bars or deck, at each bar and side; a mount whose torque nobody gave is a joint too. */
-export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): JointGroup[] {
-  const { gear, placement } = thing
+/** The fasteners of a thing: those of its sheet, each with what its mount says of it; without any, what its mount takes. */
+function fastenersOf({ gear, placement }: ThingAt, places: number): readonly Fastener[] {
   const { mount } = gear.fit
-  const held = mountTraits(mount.kind).tightened
-  const thread = isInChannel(mount) ? mount.thread : 'unsaid'
-  const fasteners = gear.fasteners ?? (held ? [{ thread, count: 4, name: `mounts of ${gear.name}` }] : [])
+  if (gear.fasteners) return gear.fasteners.map((each) => withMount(each, gear.fit))
+  if (!mountTraits(mount.kind).tightened) return []
+  const count = placement.host.on === 'bars' && isInChannel(mount) ? Math.max(4, places) : 4
+  return [withMount({ thread: 'unsaid', count, name: `mounts of ${gear.name}` }, gear.fit)]
+}
+
+/** What holds a piece of gear to its bars or deck, at each bar and side or at places of its own; a mount whose torque nobody gave is a joint too. */
+export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): JointGroup[] {
+  const { gear, placement, box, turn } = thing
   const host = placement.host
   const bars = host.on === 'bars' ? survey.bars.filter(({ bar }) => host.barIds.includes(bar.id)) : []
   const rows = host.on === 'bars' ? bars.length : 2
+  const ys = contactYs(thing)
   // Its own corners, and on which bar each is: what is pulled is found on the drawing by both.
-  const spots = Array.from({ length: rows }, (_, row) =>
-    (['left', 'right'] as const).map((side): Spot => {
+  const usual = Array.from({ length: rows }, (_, row) =>
+    (['left', 'right'] as const).map((side): PlacedSpot => {
       const corner = rows === 1 ? side : cornerName(side, row, rows)
-      const bar = bars[row]?.bar.name
-      return { name: bar === undefined ? corner : `${corner} (${bar})`, side, row }
+      const bar = bars[row]?.bar
+      const yMm = (side === 'left' ? ys[0] : ys.at(-1)) ?? 0
+      return {
+        name: bar === undefined ? corner : `${corner} (${bar.name})`,
+        side,
+        row,
+        at: bar && { xMm: bar.xMm, yMm },
+      }
     }),
   ).flat()
+  const middle = { x: (box.x0 + box.x1) / 2, y: (box.y0 + box.y1) / 2 }
+  const toVehicle = (xMm: number, yMm: number) => {
+    const [dx, dy] = turned(xMm, yMm, turn)
+    return { xMm: middle.x + dx, yMm: middle.y + dy }
+  }
   const owner = { of: 'gear', placementId: placement.id, name: gear.name } as const
-  return fasteners.map((fastener, i) => {
+  return fastenersOf(thing, usual.length).map((fastener, i) => {
     const joint = jointOf(owner, i, fastener, rules)
+    const spots = spotsOf(fastener, usual, toVehicle)
     return {
       joint,
       spots: spots.map(({ name }) => name),
-      at: placesOf(
-        bars.flatMap(({ bar }, row) => {
-          const ys = contactYs(thing)
-          return (['left', 'right'] as const).map((_, side) => {
-            const y = (side === 0 ? ys[0] : ys.at(-1)) ?? 0
-            return [spots[row * 2 + side]?.name ?? '', bar.xMm, y] as const
-          })
-        }),
-      ),
+      at: placesOf(spots),
       perSpot: fastener.count / Math.max(1, spots.length),
       pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
     }

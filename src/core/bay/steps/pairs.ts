@@ -1,3 +1,4 @@
+import { hasNotches } from '../../plan/schema/attachment-traits'
 import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
 import type { Taped } from '../../log/taped'
 import type { BarAt, RackAt } from '../../survey/frame/arrangement'
@@ -14,11 +15,7 @@ const MARKS: readonly Taped[] = ['markLF', 'markRF', 'markLR', 'markRR']
 const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 
 const heldBy = (attachment: BarAt['attachment']): HeldBy =>
-  attachment === undefined
-    ? 'rail'
-    : 'notchesXMm' in attachment && (attachment.notchesXMm?.length ?? 0) > 0
-      ? 'notch'
-      : ATTACHMENTS[attachment.kind].holds
+  attachment === undefined ? 'rail' : hasNotches(attachment) ? 'notch' : ATTACHMENTS[attachment.kind].holds
 
 /** The mark on a bar that its row of the fit sheet names. */
 function markOf(rack: RackAt, own: BarAt): string | undefined {

@@ -8,6 +8,7 @@ import { evenFeet, towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
+import { markAsks, placeWords } from '../marked-places'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
@@ -32,8 +33,8 @@ const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase 
 }
 
 /** By the part and which of its joints it is, so that a joint more on another part renames nothing. */
-const torqueKey = ({ joint }: JointGroup) =>
-  `torque-${joint.owner.of === 'part' ? joint.owner.partId : joint.owner.placementId}-${joint.index}`
+const torqueKey = ({ joint, alreadyOn }: JointGroup) =>
+  `torque-${joint.owner.of === 'part' ? joint.owner.partId : joint.owner.placementId}-${joint.index}${alreadyOn ? '-on' : ''}`
 
 /** Where a bar's feet are set by the mark that its fit sheet names. */
 function setFeet(rack: RackAt, at: BarAt): string | undefined {
@@ -44,7 +45,10 @@ function setFeet(rack: RackAt, at: BarAt): string | undefined {
 /** Every step of fitting one rack, in the order of its stages; edges between stages are added with the whole job's. */
 export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[] {
   const { rack: own, bars, feet, attachments } = rack
+  // A bar that is on already is not built up on the bench.
+  const toBuild = bars.filter(({ bar }) => bar.alreadyOn !== true)
   const groups = rackJoints(rack, rules)
+  const started = groups.filter(({ alreadyOn }) => alreadyOn !== true)
   const footIds = feet.map(({ id }) => id)
   const step = (
     key: string,
@@ -76,7 +80,24 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
     ({ role, work }) => role === 'deck' && work?.steps?.some(({ stage }) => stage === 'bench'),
   )
 
+  const asks = markAsks(rack)
+  const marked = own.parts.flatMap(({ work }) => work?.places ?? [])
   const bench = [
+    ...(asks.length > 0
+      ? [
+          step(
+            'marks',
+            'bench',
+            'Put each marked piece to its place',
+            [
+              marked.length > 0
+                ? `${marked.map(placeWords).join('; ')}.`
+                : 'Each to the corner it is marked for: a piece on the wrong corner is found now, not under load.',
+            ],
+            { minutes: about(asks.length), footIds, ...asking({ kind: 'marks', asks }) },
+          ),
+        ]
+      : []),
     ...(footPart && (own.kind === 'bars' || own.kind === 'platform')
       ? [
           step(
@@ -84,7 +105,12 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'bench',
             `Build up the ${footPart.name} by corner`,
             ['Marked parts to their corners, arrows forward; pads pressed home. Nothing is tightened yet.'],
-            { minutes: about(feet.length * 2), footIds, ...byWord('parts') },
+            {
+              after: asks.length > 0 ? [`${own.id}/marks`] : [],
+              minutes: about(feet.length * 2),
+              footIds,
+              ...byWord('parts'),
+            },
           ),
         ]
       : []),
@@ -94,7 +120,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'feet-on-bars',
             'bench',
             'Feet on the bars, loose',
-            bars.flatMap((at, i): Phrase => {
+            toBuild.flatMap((at, i): Phrase => {
               const { bar } = at
               const set = setFeet(rack, at)
               if (set !== undefined) return [`${i === 0 ? '' : ' '}${set}`]
@@ -163,9 +189,9 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       'start',
       'Start every fastener by hand',
       [
-        groups.length === 0
+        started.length === 0
           ? 'Two turns each, fingers only.'
-          : groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ') +
+          : started.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ') +
             '. Fingers only; what binds is cross-threaded.',
       ],
       {
@@ -173,11 +199,11 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         minutes: about(
           Math.max(
             4,
-            groups.reduce((so, { joint }) => so + joint.fastener.count, 0),
+            started.reduce((so, { joint }) => so + joint.fastener.count, 0),
           ),
         ),
         footIds,
-        ...asking({ kind: 'start', groups }),
+        ...asking({ kind: 'start', groups: started }),
       },
     ),
   ]
@@ -218,8 +244,13 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       step(
         torqueKey(group),
         'torque',
-        `Tighten: ${group.joint.name}`,
+        group.alreadyOn ? `Check what is on: ${group.joint.name}` : `Tighten: ${group.joint.name}`,
         [
+          ...(group.alreadyOn
+            ? [
+                'Nobody here has seen it tightened: look at its seat and its parts, then try it with the wrench. ',
+              ]
+            : []),
           `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
           ...(sliding.length > 0
             ? [

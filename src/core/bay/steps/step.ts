@@ -2,6 +2,7 @@ import type { Taped } from '../../log/taped'
 import type { Minutes, Phase } from '../../plan/schema/work'
 import type { Phrase } from '../../units/phrase'
 import type { BarChannel } from '../channel/channel'
+import type { MarkAsk } from '../marked-places'
 import type { ProofItem } from '../proof'
 import type { PlannedPair } from '../squareness/taped'
 import type { Joint } from '../torque/joint'
@@ -16,6 +17,8 @@ export interface JointGroup {
   /** Fasteners a place on average: what is counted is the joint's own number. */
   readonly perSpot: number
   readonly pulls: readonly Pull[]
+  /** It was on when the vehicle came: it is looked at and tried, and not started. */
+  readonly alreadyOn?: true
 }
 
 /** Two bars to tape, and what of them. */
@@ -36,6 +39,7 @@ export type FactName =
   | 'bars'
   | 'feet'
   | 'parts'
+  | 'marks'
   | 'thing'
   | 'stands'
   | 'words'
@@ -59,6 +63,8 @@ export type Task =
   /** Done on somebody's word, which hangs on these. */
   | { readonly kind: 'do'; readonly on: readonly FactName[] }
   | { readonly kind: 'count' }
+  /** Pieces that are told by their marks, each at its place. */
+  | { readonly kind: 'marks'; readonly asks: readonly MarkAsk[] }
   | {
       readonly kind: 'weigh'
       readonly target: WeighTarget

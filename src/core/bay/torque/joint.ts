@@ -101,9 +101,15 @@ export function aimNm(torque: Torque): number | undefined {
   return torque.kind === 'advice' ? torque.nm : undefined
 }
 
-function securityOf({ security, grade, washers }: Fastener, rules: BayRules): string {
+const STRENGTH = {
+  weak: 'weak threadlocker',
+  medium: 'medium threadlocker',
+  permanent: 'permanent threadlocker: it does not come loose cold',
+} as const
+
+function securityOf({ security, grade, washers, threadlocker }: Fastener, rules: BayRules): string {
   const asked = {
-    threadlocker: 'threadlocker, as the sheet asks',
+    threadlocker: `${threadlocker ? STRENGTH[threadlocker] : 'threadlocker'}, as the sheet asks`,
     lockWasher: 'lock washer, as the sheet asks',
     none: 'none, as the sheet says',
   }
@@ -134,7 +140,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     id: `${owner.of === 'part' ? `${owner.rackId}/${owner.partId}` : owner.placementId}:${index}`,
     index,
     owner,
-    name: fastener.name ?? `${fastener.thread} of ${owner.name}`,
+    name: fastener.name ?? `${fastener.thread === 'unsaid' ? 'joint' : fastener.thread} of ${owner.name}`,
     fastener,
     torque: torqueOf(fastener, rules),
     singleShare: (rules.singleFigurePercent ?? USUAL_SINGLE_FIGURE) / 100,
@@ -165,6 +171,8 @@ export function signWords(sign: Sign): string {
         : `the washer is closed and ${turnWords(sign.moreTurns)} more`
     case 'threads':
       return `${sign.showing} threads show`
+    case 'words':
+      return sign.words
   }
 }
 

@@ -35,13 +35,14 @@ function wantedOf({ torque }: Joint): Phrase {
 
 /** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
 function readOf(
-  { joint, spots, pulls }: JointGroup,
+  { joint, spots, pulls, alreadyOn }: JointGroup,
   progress: BayProgress,
   answered: ReadonlyMap<string, StepAnswer>,
 ): Phrase {
   const last = Math.max(0, ...pulls.map(({ pass }) => pass))
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
-  if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined)) return ['not recorded']
+  if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined))
+    return [alreadyOn ? `${spots.join(', ')} not seen: check` : 'not recorded']
   const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
     pulled?.nm === undefined
       ? []

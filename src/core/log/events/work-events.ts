@@ -43,6 +43,20 @@ export const ofWorkEvents = {
       retainAnswers(job, event.stepId, ({ places }) => places !== undefined)
     },
   }),
+  marksSeen: entry({
+    word: 'Marks seen',
+    shape: {
+      ...step,
+      places: z
+        .array(z.strictObject({ id: key, at: words, what: words, mark: words }))
+        .check(z.minLength(1), z.maxLength(64)),
+    },
+    line: ({ places }) => places.map(({ at, what, mark }) => `${what}, ${at}: ${mark}`).join('; '),
+    changes: ({ job }, { places }) => {
+      for (const { id, mark } of places) job.marks.set(id, mark)
+    },
+    subject: ({ stepId, places }) => [stepId, ...places.map(({ id }) => id)],
+  }),
   stepReopened: entry({
     word: 'Opened again',
     shape: step,

@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { whenSchema } from '../../kinds/when'
 import { idSchema, positionMm, typedSchema } from '../../units/scalars'
-import { gearSchema, turnSchema } from '../schema/gear'
+import { gearSchema, sideSchema, turnSchema } from '../schema/gear'
 import {
   fittingSchema,
   hostSchema,
@@ -106,6 +106,14 @@ export const ofPlacement = {
   ),
   setLines: editInPlace({ ...placementId, lines: linesSchema }, (plan, { placementId: id, lines }) =>
     onPlacement(plan, id, (placement) => ({ ...placement, lines })),
+  ),
+  setOpening: editInPlace({ ...placementId, toward: sideSchema }, (plan, { placementId: id, toward }) =>
+    onPlacement(plan, id, (placement) => {
+      const opens = plan.gear.find((each) => each.id === placement.gearId)?.opens
+      return opens && (opens.toward === toward || (opens.orToward ?? []).includes(toward))
+        ? { ...placement, opensToward: toward }
+        : new Refusal(`Its sheet does not let it open to the ${toward}.`)
+    }),
   ),
   setStraps: editInPlace({ ...placementId, straps: strapsSchema }, (plan, { placementId: id, straps }) =>
     onPlacement(plan, id, (placement) => ({ ...placement, straps })),

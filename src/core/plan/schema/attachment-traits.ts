@@ -29,3 +29,10 @@ export const isSeam = (attachment: Attachment): attachment is AttachmentWith<{ f
 
 /** Whether its rails stand over the roof. */
 export const isRaised = (attachment: Attachment): boolean => ATTACHMENTS[attachment.kind].raised === true
+
+/** Whether feet stand in notches of it, of any bar or of one alone. */
+export const hasNotches = (attachment: Attachment): boolean =>
+  'ranges' in attachment &&
+  [attachment.notchesXMm, attachment.frontNotchesXMm, attachment.rearNotchesXMm].some(
+    (notches) => (notches?.length ?? 0) > 0,
+  )

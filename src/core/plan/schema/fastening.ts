@@ -1,6 +1,7 @@
 import * as z from '../../units/schema'
+import { washersSchema } from '../../kinds/washer'
 import { sourceSchema } from './rating'
-import { nameSchema, sizeMm } from '../../units/scalars'
+import { nameSchema, positionMm, sizeMm } from '../../units/scalars'
 
 /** Property classes of bolts and screws that the tables know. */
 export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const
@@ -19,6 +20,8 @@ const signSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('notch') }),
   z.strictObject({ kind: z.literal('washerClosed'), moreTurns: z.number().check(z.gte(0), z.lte(3)) }),
   z.strictObject({ kind: z.literal('threads'), showing: z.int().check(z.gte(0), z.lte(20)) }),
+  /** In the sheet's or a fitter's own words. */
+  z.strictObject({ kind: z.literal('words'), words: nameSchema }),
 ])
 export type Sign = z.infer<typeof signSchema>
 
@@ -28,7 +31,17 @@ const torqueSourceSchema = z.union([
   z.strictObject({ kind: z.literal('otherRack'), rack: nameSchema }),
 ])
 
-const washerSchema = z.enum(['flat', 'lock', 'spring', 'rubber', 'cup'])
+/**
+ * One place of a joint by its name: how many of the joint's bolts are there, and where it is: on a rack from the
+ * windscreen's upper edge and the centreline, on gear from its own middle. mm.
+ */
+const jointPlaceSchema = z.strictObject({
+  name: nameSchema,
+  count: z.optional(z.int().check(z.gte(1), z.lte(400))),
+  xMm: z.optional(positionMm),
+  yMm: z.optional(positionMm),
+})
+export type JointPlace = z.infer<typeof jointPlaceSchema>
 
 /** A fastener as the sheet gives it, so many in all for the part; what the sheet leaves out is left out. */
 export const fastenerSchema = z.strictObject({
@@ -52,10 +65,11 @@ export const fastenerSchema = z.strictObject({
   condition: z.optional(conditionSchema),
   signs: z.optional(z.array(signSchema).check(z.maxLength(3))),
   startTurns: z.optional(z.number().check(z.gte(0), z.lte(30))),
-  /** From the head down, on each. */
-  washers: z.optional(z.array(washerSchema).check(z.maxLength(6))),
+  washers: z.optional(washersSchema),
   nut: z.optional(z.enum(['none', 'plain', 'lock', 'channel'])),
   security: z.optional(z.enum(['threadlocker', 'lockWasher', 'none'])),
+  /** How strong the threadlocker is: what is permanent does not come loose cold. */
+  threadlocker: z.optional(z.enum(['weak', 'medium', 'permanent'])),
   tool: z.optional(nameSchema),
   handOnly: z.optional(z.boolean()),
   /** Used once and then renewed. */
@@ -63,6 +77,16 @@ export const fastenerSchema = z.strictObject({
   /** The passes its sheet asks for, percent of the figure; the house's where it asks for none. */
   passesPercent: z.optional(
     z.array(z.number().check(z.gte(1), z.lte(100))).check(z.minLength(1), z.maxLength(5)),
+  ),
+  /** Its own places, where they are not the feet, or not all of them. */
+  places: z.optional(
+    z.array(jointPlaceSchema).check(
+      z.maxLength(64),
+      z.refine(
+        (places) => new Set(places.map(({ name }) => name)).size === places.length,
+        'Give each place a name of its own.',
+      ),
+    ),
   ),
   note: z.optional(z.string().check(z.maxLength(200))),
 })

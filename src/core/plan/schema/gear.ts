@@ -57,12 +57,17 @@ const placeSchema = z.strictObject({
 })
 export type Place = z.infer<typeof placeSchema>
 
+/** The sides of a thing as it lies at turn 0. */
+export const sideSchema = z.enum(['left', 'right', 'front', 'rear'])
+
 /**
  * How a tent opens, as it lies at turn 0: to which side, how far past its closed box, how high its open floor
  * stands over its underside, the drop its ladder spans, and the room beside it that reaching the cover takes.
  */
 const opensSchema = z.strictObject({
-  toward: z.enum(['left', 'right', 'front', 'rear']),
+  toward: sideSchema,
+  /** Sides that it may open to instead. */
+  orToward: z.optional(z.array(sideSchema).check(z.maxLength(3))),
   reachMm: spanMm,
   floorMm: sizeMm,
   ladder: z.optional(z.strictObject({ dropMm: rangeSchema, outMm: sizeMm })),
@@ -124,6 +129,13 @@ export const gearSchema = z.strictObject({
   gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),
   fasteners: z.optional(z.array(fastenerSchema).check(z.maxLength(20))),
   work: z.optional(workSchema),
+  /** What it holds besides a load: the energy of a battery, the pressure of a vessel. */
+  stored: z.optional(
+    z.strictObject({
+      energyWh: z.optional(z.number().check(z.gte(0), z.lte(1e6))),
+      pressureBar: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+    }),
+  ),
   maxKmH: z.optional(speedKmH),
   /** Drag area as its maker measured it; left out, it follows from shape and size. */
   dragAreaM2: z.optional(z.number().check(z.gte(0), z.lte(20))),

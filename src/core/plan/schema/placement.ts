@@ -1,7 +1,7 @@
 import { mountSchema, rangeSchema } from '../../kinds/mount'
 import { whenSchema } from '../../kinds/when'
 import * as z from '../../units/schema'
-import { turnSchema } from './gear'
+import { sideSchema, turnSchema } from './gear'
 import { gearMassSchema } from './gear-mass'
 import { massSchema, ratedSchema } from './rating'
 import {
@@ -112,6 +112,8 @@ export const placementSchema = z.strictObject({
   fitting: z.optional(fittingSchema),
   lines: z.optional(linesSchema),
   straps: z.optional(strapsSchema),
+  /** To which side it opens here, where it may open to several. */
+  opensToward: z.optional(sideSchema),
   status: z.optional(statusSchema),
   typed: z.optional(typedSchema),
 })

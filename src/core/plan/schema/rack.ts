@@ -53,6 +53,12 @@ const kitSchema = z.strictObject({
     z.array(z.strictObject({ shape: nameSchema, adapter: z.optional(nameSchema) })).check(z.maxLength(10)),
   ),
   needs: z.optional(z.array(nameSchema).check(z.maxLength(10))),
+  /** What the vehicle must not have. */
+  mustNotHave: z.optional(z.array(nameSchema).check(z.maxLength(10))),
+  /** Of several holes, slots or settings, which one is for which trim or generation of vehicle. */
+  settings: z.optional(
+    z.array(z.strictObject({ setting: nameSchema, trim: nameSchema })).check(z.maxLength(12)),
+  ),
   drills: z.optional(
     z
       .strictObject({
@@ -97,6 +103,8 @@ export const partSchema = z.strictObject({
   /** How it is held by what it stands in, where that is a channel or a section. */
   mount: z.optional(mountSchema),
   kit: z.optional(kitSchema),
+  /** Which of its kit's settings it is fitted in. */
+  setting: z.optional(nameSchema),
   /** What each of it holds against being pulled up. */
   tension: z.optional(z.strictObject({ eachKg: limitKg, source: sourceSchema })),
   fasteners: z.optional(z.array(fastenerSchema).check(z.maxLength(40))),
@@ -190,6 +198,8 @@ export const barSchema = z
     topMm: z.optional(sizeMm),
     /** One end's foot is fixed to the bar, and the other is set along it. */
     fixedEnd: z.optional(z.enum(['left', 'right'])),
+    /** It was on when the vehicle came, though the rack is to be fitted: nobody here has seen it tightened. */
+    alreadyOn: z.optional(z.boolean()),
     /** Left free to slide in its feet, as one end of a rack over cab and bed is. */
     slides: z.optional(z.boolean()),
     known: z.optional(provenanceSchema),
@@ -294,6 +304,13 @@ export const rackSchema = z.discriminatedUnion('kind', [
     bars: z.array(barSchema).check(z.minLength(1), z.maxLength(8)),
     deck: z.optional(deckSchema),
     sideHeightMm: sizeMm,
+    /** How it is set to another height: what is loosened first, and whether its bars come inward. */
+    raising: z.optional(
+      z.strictObject({
+        frees: z.optional(z.array(nameSchema).check(z.maxLength(10))),
+        barsComeInward: z.optional(z.boolean()),
+      }),
+    ),
     /** The holes of its side panels. */
     panelGrid: z.optional(
       z.strictObject({

@@ -41,6 +41,29 @@ const countedSchema = z.strictObject({
   price: z.optional(money),
 })
 
+/** Where an arrow on a part points. */
+export const ARROWS = ['front', 'rear', 'outward', 'inward', 'up', 'mark'] as const
+
+const markText = z.string().check(z.minLength(1), z.maxLength(60))
+
+/**
+ * One place of a part or a thing by its name, and what belongs there: which piece, by which mark, arrow, code, icon and
+ * colour it is told, and the core and key of its lock.
+ */
+const markedPlaceSchema = z.strictObject({
+  at: nameSchema,
+  piece: z.optional(nameSchema),
+  mark: z.optional(markText),
+  arrow: z.optional(z.enum(ARROWS)),
+  code: z.optional(markText),
+  icon: z.optional(markText),
+  colour: z.optional(markText),
+  core: z.optional(markText),
+  key: z.optional(markText),
+  note: z.optional(z.string().check(z.maxLength(200))),
+})
+export type MarkedPlace = z.infer<typeof markedPlaceSchema>
+
 /** What fitting a part takes, as its sheet says; all of it may be unsaid. */
 export const workSchema = z.strictObject({
   have: z.optional(z.boolean()),
@@ -53,17 +76,19 @@ export const workSchema = z.strictObject({
     }),
   ),
   consumables: z.optional(z.array(countedSchema).check(z.maxLength(20))),
+  /** What belongs at which of its places. */
+  places: z.optional(z.array(markedPlaceSchema).check(z.maxLength(64))),
   /** Marked parts go to the corner they are marked for; the others may go either side. */
   sides: z.optional(z.enum(['marked', 'either'])),
   arrows: z.optional(
-    z
-      .array(z.strictObject({ on: nameSchema, toward: z.enum(['front', 'outward', 'mark']) }))
-      .check(z.maxLength(12)),
+    z.array(z.strictObject({ on: nameSchema, toward: z.enum(ARROWS) })).check(z.maxLength(12)),
   ),
   keys: z.optional(
     z.strictObject({
       cores: z.int().check(z.gte(1), z.lte(64)),
       codes: z.array(z.string().check(z.maxLength(20))).check(z.maxLength(64)),
+      /** How many keys come with them. */
+      keys: z.optional(z.int().check(z.gte(0), z.lte(64))),
     }),
   ),
   season: z.optional(

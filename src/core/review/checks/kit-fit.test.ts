@@ -26,6 +26,33 @@ describe('kits', () => {
       'Feet: for 2018 to 2022; the vehicle is of 2024 on.',
     ])
   })
+  it('are refused where the vehicle has what they must not meet, and ask where nobody has looked (B11c)', () => {
+    const kit: Kit = { mustNotHave: ['roof window'] }
+    expect(verdicts(kit, { facts: [{ what: 'Roof window', has: true }] })).toEqual(['stop'])
+    expect(verdicts(kit, { facts: [{ what: 'roof window', has: false }] })).toEqual(['clear'])
+    expect(verdicts(kit)).toEqual(['findOut'])
+  })
+  it('are fitted in the hole or slot for the trim, and refused in another one', () => {
+    const kit: Kit = {
+      settings: [
+        { setting: 'Upper holes', trim: 'Generation A' },
+        { setting: 'Long slot', trim: 'Generation B' },
+      ],
+    }
+    const said = (setting: string | undefined, trim?: string) =>
+      run(
+        kitFit,
+        plan(kit, trim === undefined ? {} : { trim }, setting === undefined ? {} : { setting }),
+      ).map(({ severity }) => severity)
+    expect(said('long slot', 'generation B')).toEqual(['clear'])
+    expect(said('Upper holes', 'Generation B')).toEqual(['stop'])
+    expect(said(undefined, 'Generation B')).toEqual(['mind'])
+    expect(said('Long slot', 'Generation C')).toEqual(['stop'])
+    expect(said('Long slot')).toEqual(['findOut'])
+    expect(sentences(kitFit, plan(kit, { trim: 'Generation B' }, { setting: 'Upper holes' }))).toEqual([
+      'Feet: fitted in its Upper holes; for a vehicle that is Generation B it is its Long slot.',
+    ])
+  })
   it('are refused on another body or attachment than theirs', () => {
     expect(verdicts({ bodies: ['saloon'] })).toEqual(['stop'])
     expect(run(kitFit, plan({}, {}, { suits: ['gutter'] })).map(({ severity }) => severity)).toEqual(['stop'])

@@ -28,11 +28,22 @@ function rangesFor(ranges: Ranges, endOf: () => 'front' | 'rear' | undefined): R
   return own.length > 0 ? own : ranges.filter(({ bar }) => bar === undefined)
 }
 
+/** The notches for a bar: those for its end alone where there are such, else those for any bar. mm. */
+function notchesFor(
+  { notchesXMm = [], frontNotchesXMm = [], rearNotchesXMm = [] }: Extract<Attachment, { ranges: unknown }>,
+  endOf: () => 'front' | 'rear' | undefined,
+): readonly number[] {
+  if (frontNotchesXMm.length + rearNotchesXMm.length === 0) return notchesXMm
+  const end = endOf()
+  const own = end === 'front' ? frontNotchesXMm : end === 'rear' ? rearNotchesXMm : []
+  return own.length > 0 ? own : notchesXMm
+}
+
 /** Where an attachment lets the feet of a bar stand: some stretches are for the foremost or the rearmost bar alone. */
 export function seatsOf(attachment: Attachment, endOf: () => 'front' | 'rear' | undefined): Seats {
   if ('ranges' in attachment) {
-    if (attachment.notchesXMm && attachment.notchesXMm.length > 0)
-      return { locked: true, within: exactly(attachment.notchesXMm) }
+    const notches = notchesFor(attachment, endOf)
+    if (notches.length > 0) return { locked: true, within: exactly(notches) }
     const ranges = rangesFor(attachment.ranges, endOf).map(({ fromMm, toMm }) => [fromMm, toMm] as const)
     const posts = (attachment.posts ?? []).map(({ fromMm, toMm }) => [fromMm, toMm] as const)
     const cleats = ('inside' in attachment ? (attachment.inside ?? []) : [])

@@ -214,9 +214,23 @@ export interface FrameContext {
   thing(id: string): ThingAt | undefined
 }
 
+const opening = new WeakMap<Placement, { readonly sheet: Gear; readonly here: Gear }>()
+
+/** A thing as it is used at its place: it opens to the side that was chosen there. The same as long as both stay. */
+function asUsed(sheet: Gear, placement: Placement): Gear {
+  const { opensToward } = placement
+  if (opensToward === undefined || !sheet.opens || sheet.opens.toward === opensToward) return sheet
+  const before = opening.get(placement)
+  if (before?.sheet === sheet) return before.here
+  const here = { ...sheet, opens: { ...sheet.opens, toward: opensToward } }
+  opening.set(placement, { sheet, here })
+  return here
+}
+
 /** Where a piece of gear stands on its host: the one way from a placement to a place, for what is on the plan and for what is tried. */
-export function placeOnHost(around: FrameContext, gear: Gear, placement: Placement, index: number): ThingAt {
+export function placeOnHost(around: FrameContext, sheet: Gear, placement: Placement, index: number): ThingAt {
   const { host } = placement
+  const gear = asUsed(sheet, placement)
   const stand = (gear.standMm ?? 0) + (placement.fitting?.adapter?.heightMm ?? 0)
   const at = (z: number): ThingAt =>
     thingAt(

@@ -1,4 +1,4 @@
-import { isSeam } from '../../plan/schema/attachment-traits'
+import { hasNotches, isSeam } from '../../plan/schema/attachment-traits'
 import { pointsOf, type Attachment, type Vehicle } from '../../plan/schema/vehicle'
 import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
 import { ATTACHMENTS } from '../../kinds/attachment'
@@ -17,13 +17,12 @@ function startingXs(attachment: Attachment): number[] {
   if ('ranges' in attachment) {
     const from = Math.min(...attachment.ranges.map((range) => range.fromMm))
     const to = Math.max(...attachment.ranges.map((range) => range.toMm))
-    const notches = attachment.notchesXMm?.toSorted((a, b) => a - b)
     const near = (share: number, end: 'front' | 'rear') => {
       const wanted = Math.round(from + (to - from) * share)
       return nearest(seatsOf(attachment, () => end).within ?? [], wanted) ?? wanted
     }
-    const ends = [near(0.22, 'front'), near(0.78, 'rear')]
-    return notches && notches.length > 1 ? [notches[0] ?? from, notches.at(-1) ?? to] : ends
+    if (!hasNotches(attachment)) return [near(0.22, 'front'), near(0.78, 'rear')]
+    return [near(0, 'front'), near(1, 'rear')]
   }
   const points = pointsOf(attachment)
   const xs = [...new Set(points.map((point) => point.xMm))].sort((a, b) => a - b)
@@ -115,7 +114,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
   const bars = xs.map((xMm, i): Bar =>
     marked({
       id: `${id}-bar-${i + 1}`,
-      name: i === 0 ? 'Front bar' : i === xs.length - 1 ? 'Rear bar' : 'Middle bar',
+      name: barName(i, xs.length),
       xMm,
       lengthMm,
       usableMm: feet - 80,
@@ -148,6 +147,10 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
       return marked({ ...common, kind, bars, sideHeightMm: 400 })
   }
 }
+
+/** What a bar is called by where it stands: no two alike. */
+const barName = (i: number, of: number): string =>
+  i === 0 ? 'Front bar' : i === of - 1 ? 'Rear bar' : of === 3 ? 'Middle bar' : `Bar ${i + 1}`
 
 /** A deck wants two bars at least: the second stands a usual spread behind the first. */
 function twoBars([bar]: readonly Bar[]): Bar[] {

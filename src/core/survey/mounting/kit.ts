@@ -21,8 +21,32 @@ export function kitSays({ suits, kit }: Part): string[] {
     kit?.doors ? 'doors' : undefined,
     kit?.trims ? 'trim' : undefined,
     kit?.railShapes ? 'rail' : undefined,
-    kit?.needs ? 'what it needs' : undefined,
+    kit?.settings ? 'setting' : undefined,
+    kit?.needs || kit?.mustNotHave ? 'what it needs' : undefined,
   ].filter((each) => each !== undefined)
+}
+
+/** Which of a part's holes, slots or settings is for this vehicle's trim, and whether the part is fitted in it. */
+function settingPoints({ kit, setting }: Part, { trim }: Vehicle): KitPoint[] {
+  const { settings = [] } = kit ?? {}
+  if (settings.length === 0) return []
+  const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+  const named = settings.map((each) => `${each.setting} for ${each.trim}`).join(', ')
+  if (trim === undefined || trim.trim() === '')
+    return [{ kind: 'findOut', message: `${named}: find out the trim or generation of the vehicle` }]
+  const right = settings.filter((each) => same(each.trim, trim))
+  if (right.length === 0) return [{ kind: 'refused', message: `${named}; the vehicle's trim is ${trim}` }]
+  const words = right.map((each) => each.setting).join(' or ')
+  if (setting === undefined)
+    return [{ kind: 'mind', message: `fit it in its ${words}, for a vehicle that is ${trim}` }]
+  return right.some((each) => same(each.setting, setting))
+    ? []
+    : [
+        {
+          kind: 'refused',
+          message: `fitted in its ${setting}; for a vehicle that is ${trim} it is its ${words}`,
+        },
+      ]
 }
 
 /** Every point at which a part's kit sheet meets the vehicle and what the part stands on. */
@@ -80,6 +104,12 @@ export function kitPoints(
     if (!fact) say('findOut', `with ${need} on the vehicle: check the vehicle for it`)
     else if (!fact.has) say('refused', `with ${need} on the vehicle, which the vehicle lacks`)
   }
+  for (const what of kit.mustNotHave ?? []) {
+    const fact = vehicle.facts?.find((each) => each.what.toLowerCase() === what.toLowerCase())
+    if (!fact) say('findOut', `without ${what} on the vehicle: check the vehicle for it`)
+    else if (fact.has) say('refused', `without ${what} on the vehicle, which the vehicle has`)
+  }
+  for (const point of settingPoints(part, vehicle)) points.push(point)
   if (kit.drills)
     say(
       'mind',

@@ -5,6 +5,7 @@ import type { Plan } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
 import { ChannelPanel } from './channel-panel'
 import { CutPanel } from './cut-panel'
+import { MarksPanel } from './marks-panel'
 import { MeasurePanel } from './measure-panel'
 import { ProvePanel } from './prove-panel'
 import { TorquePanel } from './torque-panel'
@@ -21,6 +22,8 @@ interface Props {
 export function StepPanel(props: Props) {
   const { step } = props
   switch (step.task.kind) {
+    case 'marks':
+      return <MarksPanel plan={props.plan} step={step} progress={props.progress} />
     case 'measure':
       return <MeasurePanel plan={props.plan} step={step} progress={props.progress} />
     case 'torque':

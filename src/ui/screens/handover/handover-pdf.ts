@@ -194,6 +194,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
     handover.deviations.map(({ step, reason }) => `${step}: ${reason}`),
   )
   list('Assumed', handover.assumed)
+  if (handover.marks.length > 0) list('Marks, heights and what is stored', [...handover.marks])
   list('Keys and tools that stay with the vehicle', [...handover.keys, ...handover.tools])
   list('Cautions', [...handover.cautions])
   drawPlacard(doc, fonts, input)

@@ -248,6 +248,11 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
         <SheetPart title="Assumed, by house rule">
           <Lines lines={handover.assumed} />
         </SheetPart>
+        {handover.marks.length > 0 && (
+          <SheetPart title="Marks, heights and what is stored">
+            <Lines lines={handover.marks} />
+          </SheetPart>
+        )}
         <SheetPart title="Keys and tools that stay with the vehicle">
           <Lines lines={[...handover.keys, ...handover.tools]} />
         </SheetPart>

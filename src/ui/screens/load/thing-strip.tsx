@@ -31,6 +31,8 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   const system = typingSystem(useUnits())
   const { placement, gear } = thing
   const { id: placementId } = placement
+  // As on its sheet: what stands here already opens to the chosen side.
+  const opening = survey.plan.gear.find(({ id }) => id === gear.id)?.opens
   const hosts = hostsFor(survey.plan, placementId)
   const now = hosts.findIndex(({ host }) => sameHost(host, placement.host))
   const options = hosts.map(({ name }, i) => [String(i), name] as const)
@@ -79,6 +81,17 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           <Button aria-pressed={placement.onEdge} onClick={() => setOnEdge(thing)}>
             {placement.onEdge ? 'Lay flat' : 'On edge'}
           </Button>
+        )}
+        {opening && (opening.orToward ?? []).length > 0 && (
+          <Choice
+            className="w-28"
+            label="Opens to the"
+            value={placement.opensToward ?? opening.toward}
+            options={[...new Set([opening.toward, ...(opening.orToward ?? [])])].map(
+              (side) => [side, side] as const,
+            )}
+            onChange={(toward) => run({ do: 'setOpening', placementId, toward })}
+          />
         )}
         <Choice
           className="w-48"

@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import { firstBike } from '@/demo/plans'
+import { NOTHING_DONE } from '../log/record'
+import { USUAL_BAY } from '../plan/schema/house'
+import { phraseText } from '../units/phrase'
+import { survey } from '../survey/survey'
+import { placeWords } from './marked-places'
+import { marksOf } from './marks'
+import { stepFindings } from './step-findings'
+import { jobSteps } from './steps/job-steps'
+import { holdsOf } from './holds'
+
+const surveyed = survey(firstBike)
+const order = jobSteps(surveyed, USUAL_BAY)
+const step = order.ok ? order.steps.find(({ task }) => task.kind === 'marks') : undefined
+if (step?.task.kind !== 'marks') throw new Error('Its pads are marked.')
+const { asks } = step.task
+const seen = (at: string, mark: string) => [asks.find((ask) => ask.at === at)?.id ?? '', mark] as const
+const after = (...marks: readonly (readonly [string, string])[]) => ({
+  ...NOTHING_DONE,
+  marks: new Map(marks),
+})
+const sentences = (progress: typeof NOTHING_DONE) =>
+  stepFindings(step, surveyed, progress).map(({ severity, sentence }) => [severity, phraseText(sentence)])
+
+describe('marked pieces', () => {
+  it('are told by all that stands on them', () => {
+    expect(
+      placeWords({
+        at: 'RHR',
+        piece: 'Pad',
+        mark: 'RHR',
+        arrow: 'outward',
+        icon: 'three dots',
+        colour: 'red',
+        core: '517',
+        key: 'N4',
+      }),
+    ).toBe('RHR: Pad marked RHR, icon three dots, red, arrow outward, core 517, key N4')
+    expect(marksOf(surveyed).marks.find(({ byPlace }) => byPlace)?.corners).toEqual([
+      'LHF',
+      'RHF',
+      'LHR',
+      'RHR',
+    ])
+  })
+
+  it('are asked place by place, and one on the wrong corner is a Stop before anything is clamped', () => {
+    expect(asks.map(({ at }) => at)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
+    expect(holdsOf(step, surveyed, [], NOTHING_DONE).map(({ id }) => id)).toEqual(['marks'])
+    const wrong = after(seen('LHF', 'LHF'), seen('RHR', 'LHR'))
+    expect(sentences(wrong)).toEqual([
+      [
+        'stop',
+        'Pad, RHR: marked LHR, which is the wrong corner. It belongs at LHR. Put the one marked RHR here before anything is clamped.',
+      ],
+    ])
+    const right = after(...asks.map(({ at, mark }) => seen(at, mark)))
+    expect(sentences(right)).toEqual([])
+    expect(holdsOf(step, surveyed, [], right)).toEqual([])
+  })
+
+  it('go to their places before the feet are built up', () => {
+    const ids = order.ok ? order.steps.map(({ id }) => id) : []
+    expect(ids.indexOf(step.id)).toBeLessThan(ids.findIndex((id) => id.endsWith('/sub-assembly')))
+  })
+})

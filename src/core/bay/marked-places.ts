@@ -1,0 +1,110 @@
+import { PART_ROLES } from '../kinds/part-role'
+import type { Part } from '../plan/schema/rack'
+import type { ARROWS, MarkedPlace } from '../plan/schema/work'
+import type { BayProgress } from '../log/record'
+import type { Finding } from '../review/finding'
+import type { RackAt } from '../survey/frame/arrangement'
+
+export const ARROW_WORDS: Readonly<Record<(typeof ARROWS)[number], string>> = {
+  front: 'arrow forward',
+  rear: 'arrow to the rear',
+  outward: 'arrow outward',
+  inward: 'arrow inward',
+  up: 'arrow up',
+  mark: 'arrow at the mark',
+}
+
+/** By what a piece is told from the others: its mark, else its code, icon or colour. */
+const toldBy = ({ mark, code, icon, colour }: MarkedPlace): string | undefined =>
+  mark ?? code ?? icon ?? colour
+
+/** What belongs at a place and how it is told there, in words: `LHF: pad marked LHF, arrow outward`. */
+export function placeWords({
+  at,
+  piece,
+  mark,
+  arrow,
+  code,
+  icon,
+  colour,
+  core,
+  key,
+  note,
+}: MarkedPlace): string {
+  const told = [
+    ...(mark === undefined ? [] : [`marked ${mark}`]),
+    ...(code === undefined ? [] : [`code ${code}`]),
+    ...(icon === undefined ? [] : [`icon ${icon}`]),
+    ...(colour === undefined ? [] : [colour]),
+    ...(arrow === undefined ? [] : [ARROW_WORDS[arrow]]),
+    ...(core === undefined ? [] : [`core ${core}`]),
+    ...(key === undefined ? [] : [`key ${key}`]),
+    ...(note === undefined ? [] : [note]),
+  ]
+  return `${at}: ${[[piece, told[0]].filter((each) => each !== undefined).join(' '), ...told.slice(1)].join(', ')}`
+}
+
+/** A place at which a mark is looked for: which it should be, and which others of the part could be there instead. */
+export interface MarkAsk {
+  readonly id: string
+  readonly partId: string
+  /** What is marked: a pad, or the part itself. */
+  readonly what: string
+  readonly at: string
+  readonly mark: string
+  readonly marks: readonly string[]
+}
+
+const LETTERS = /^[LCR]H?[FMR]\d*$/
+
+/** The marks by which a part's pieces go to their places: those its sheet names, else its corners where it says that they are marked. */
+function marksOfPart(part: Part, rack: RackAt): readonly MarkAsk[] {
+  const { work } = part
+  const said = (work?.places ?? []).flatMap((place) => {
+    const mark = toldBy(place)
+    return mark === undefined ? [] : [{ at: place.at, mark, what: place.piece ?? part.name }]
+  })
+  const corners =
+    work?.sides === 'marked' && PART_ROLES[part.role].atFeet
+      ? rack.feet.map(({ corner }) => ({ at: corner, mark: corner, what: part.name }))
+      : []
+  const all = said.length > 0 ? said : corners
+  const marks = [...new Set(all.map(({ mark }) => mark))]
+  // What all bear alike tells no piece from another.
+  if (marks.length < 2) return []
+  return all.map(({ at, mark, what }) => ({
+    id: `${rack.rack.id}/${part.id} ${what} ${at}`,
+    partId: part.id,
+    what,
+    at,
+    mark,
+    marks,
+  }))
+}
+
+/** Every mark that is to be looked at before a rack is set on. */
+export const markAsks = (rack: RackAt): readonly MarkAsk[] =>
+  rack.rack.parts.flatMap((part) => marksOfPart(part, rack))
+
+/** A mark at a place where it does not belong: to be changed before anything is clamped. */
+export function markFindings(asks: readonly MarkAsk[], { marks }: BayProgress): Finding[] {
+  return asks.flatMap((ask): Finding[] => {
+    const seen = marks.get(ask.id)
+    if (seen === undefined || seen === ask.mark) return []
+    const home = asks.find(
+      ({ partId, what, mark }) => partId === ask.partId && what === ask.what && mark === seen,
+    )
+    return [
+      {
+        id: `mark ${ask.id}`,
+        rule: 'marks',
+        state: 'all',
+        subject: { placementIds: [] },
+        severity: 'stop',
+        sentence: [
+          `${ask.what}, ${ask.at}: marked ${seen}, which is the wrong ${LETTERS.test(ask.at) ? 'corner' : 'place'}. ${home ? `It belongs at ${home.at}. ` : ''}Put the one marked ${ask.mark} here before anything is clamped.`,
+        ],
+      },
+    ]
+  })
+}

@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox, ridgeTent } from '@/demo/plans'
+import { NOTHING_DONE } from '../../log/record'
+import type { Fastener } from '../../plan/schema/fastening'
+import { USUAL_BAY } from '../../plan/schema/house'
+import type { Plan } from '../../plan/schema/plan'
+import { barsOf, type Rack } from '../../plan/schema/rack'
+import { phraseText } from '../../units/phrase'
+import { survey } from '../../survey/survey'
+import { partsCheck } from '../parts/parts-check'
+import { torqueRows } from '../torque/torque-rows'
+import { jobSteps } from './job-steps'
+import { fittedThings, gearJoints, rackJoints } from './joint-groups'
+
+const BOLTS: Fastener = { thread: 'M8', count: 6, torqueNm: { from: 8, to: 8 } }
+
+/** The first rack of a plan with its feet held by these fasteners. */
+const heldBy = (plan: Plan, fasteners: Fastener[], change: (rack: Rack) => Rack = (rack) => rack): Plan => ({
+  ...plan,
+  racks: plan.racks.map((rack, i) =>
+    i > 0
+      ? rack
+      : change({
+          ...rack,
+          parts: rack.parts.map((part) => (part.role === 'feet' ? { ...part, fasteners } : part)),
+        }),
+  ),
+})
+const groupsOf = (plan: Plan) => {
+  const [rack] = survey(plan).racks
+  if (!rack) throw new Error('The plan has a rack.')
+  return rackJoints(rack, USUAL_BAY).filter(({ joint }) => joint.fastener.thread === 'M8')
+}
+
+describe('a joint at its own places', () => {
+  it('is at those that its sheet names, and at the feet without any', () => {
+    expect(groupsOf(heldBy(boatAndBox, [BOLTS]))[0]?.spots).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
+    const two = { ...BOLTS, count: 2, places: [{ name: 'LHF' }, { name: 'RHR' }] }
+    const [group] = groupsOf(heldBy(boatAndBox, [two]))
+    expect(group?.spots).toEqual(['LHF', 'RHR'])
+    expect(group?.perSpot).toBe(1)
+    // They are those feet: the drawing finds them.
+    expect([...(group?.at.keys() ?? [])]).toEqual(['LHF', 'RHR'])
+  })
+
+  it('goes from side to side by where its places are', () => {
+    const places = [
+      { name: 'Panel, front left', xMm: 300, yMm: -600 },
+      { name: 'Panel, rear left', xMm: 900, yMm: -600 },
+      { name: 'Panel, front right', xMm: 300, yMm: 600 },
+      { name: 'Panel, rear right', xMm: 900, yMm: 600 },
+    ]
+    const [group] = groupsOf(heldBy(boatAndBox, [{ ...BOLTS, count: 4, places }]))
+    const last = Math.max(...(group?.pulls.map(({ pass }) => pass) ?? []))
+    expect(group?.pulls.filter(({ pass }) => pass === last).map(({ at }) => at)).toEqual([
+      'Panel, front left',
+      'Panel, rear right',
+      'Panel, front right',
+      'Panel, rear left',
+    ])
+    expect(group?.at.get('Panel, rear left')).toEqual({ xMm: 900, yMm: -600 })
+  })
+
+  it('of a thing turns with it (B4)', () => {
+    const surveyed = survey(ridgeTent)
+    const [thing] = fittedThings(surveyed)
+    if (!thing) throw new Error('A tent is fitted.')
+    const places = [
+      { name: 'Bracket 1', count: 3, xMm: -400, yMm: -200 },
+      { name: 'Bracket 2', count: 3, xMm: 400, yMm: -200 },
+    ]
+    const turned = { ...thing, turn: 90 as const, gear: { ...thing.gear, fasteners: [{ ...BOLTS, places }] } }
+    const [group] = gearJoints(surveyed, turned, USUAL_BAY)
+    const { x0, x1, y0, y1 } = thing.box
+    expect(group?.spots).toEqual(['Bracket 1', 'Bracket 2'])
+    expect(group?.at.get('Bracket 1')).toEqual({ xMm: (x0 + x1) / 2 + 200, yMm: (y0 + y1) / 2 - 400 })
+  })
+})
+
+describe('a bar that was on already (B9)', () => {
+  const frontOn = (rack: Rack): Rack =>
+    rack.kind === 'ladder'
+      ? rack
+      : { ...rack, bars: barsOf(rack).map((bar, i) => (i === 0 ? { ...bar, alreadyOn: true } : bar)) }
+  const plan = heldBy(boatAndBox, [{ ...BOLTS, count: 4 }], frontOn)
+
+  it('has its corners looked at, and not started', () => {
+    expect(groupsOf(plan).map(({ spots, alreadyOn }) => [spots, alreadyOn])).toEqual([
+      [['LHR', 'RHR'], undefined],
+      [['LHF', 'RHF'], true],
+    ])
+    const order = jobSteps(survey(plan), USUAL_BAY)
+    if (!order.ok) throw new Error('Its steps have an order.')
+    const check = order.steps.find(({ title }) => title.startsWith('Check what is on'))
+    expect(check?.task.kind === 'torque' && check.task.group.spots).toEqual(['LHF', 'RHF'])
+    const start = order.steps.find(({ task }) => task.kind === 'start')
+    expect(start?.task.kind === 'start' && start.task.groups.some(({ alreadyOn }) => alreadyOn)).toBe(false)
+    const built = order.steps.find(({ id }) => id.endsWith('/feet-on-bars'))
+    expect(built && phraseText(built.detail)).not.toContain(barsOf(plan.racks[0] as Rack)[0]?.name)
+  })
+
+  it('stands on the sheet as not seen until somebody has looked', () => {
+    const rows = torqueRows(survey(plan), USUAL_BAY, NOTHING_DONE).map(({ what, read }) => [
+      what,
+      phraseText(read),
+    ])
+    expect(rows.find(([what]) => what?.endsWith('already on'))?.[1]).toBe('LHF, RHF not seen: check')
+  })
+})
+
+describe('a mount that names its bolt (A3)', () => {
+  it('fills the joint with thread, length, stack and washers, and leaves what the joint says itself', () => {
+    const surveyed = survey(ridgeTent)
+    const [thing] = fittedThings(surveyed)
+    if (!thing) throw new Error('A tent is fitted.')
+    const mount = {
+      kind: 'channelBolt',
+      slotMm: 10,
+      headMm: 6,
+      thread: 'M8',
+      boltMm: 35,
+      stackMm: 14,
+      washers: ['plate', 'lock'],
+    } as const
+    const { fasteners: _, ...bare } = thing.gear
+    const held = { ...bare, fit: { ...bare.fit, mount: { ...mount, washers: [...mount.washers] } } }
+    const joint = (gear: typeof held & { fasteners?: Fastener[] }) =>
+      gearJoints(surveyed, { ...thing, gear }, USUAL_BAY)[0]?.joint
+    expect(joint(held)?.fastener).toMatchObject({ thread: 'M8', lengthMm: 35, stackMm: 14 })
+    expect(joint(held)?.washers).toBe('plate washer, lock washer, from the head down')
+    // The same sentence of its sheet is in the parts list too.
+    const placed = { ...ridgeTent, gear: ridgeTent.gear.map((each) => (each.id === held.id ? held : each)) }
+    const lines = partsCheck(survey(placed)).lines.filter(({ id }) =>
+      id.startsWith(`${held.id}/channel-bolts`),
+    )
+    expect(lines.map(({ what, count }) => [what, count / (lines[0]?.count ?? 1)])).toEqual([
+      ['Channel bolt and nut M8 × 35', 1],
+      ['Plate washer M8', 1],
+      ['Lock washer M8', 1],
+    ])
+    const own = joint({ ...held, fasteners: [{ thread: 'M8', count: 4, lengthMm: 40 }] })
+    expect(own?.fastener).toMatchObject({ lengthMm: 40, stackMm: 14, washers: ['plate', 'lock'] })
+    // A joint of another thread is another joint.
+    expect(joint({ ...held, fasteners: [{ thread: 'M6', count: 4 }] })?.fastener.lengthMm).toBeUndefined()
+  })
+})
