@@ -146,6 +146,30 @@ test('goes on at the same step after closing, by foot switch and keys alone', as
   await expect(title(again)).toHaveText('Measure and square up')
 })
 
+test('a pad on the wrong corner is said before anything is clamped, and the large key confirms the rest', async ({
+  page,
+}) => {
+  await page.goto('/fit?job=demo-first-bike')
+  await page.getByRole('button', { name: 'All the others are there' }).click()
+  await done(page).click()
+  await expect(title(page)).toHaveText('Put each marked piece to its place')
+  await expect(done(page)).toHaveText('As marked: LHF RHF LHR RHR')
+  const atRear = page.getByLabel('Mark seen at RHR, Pad')
+  await atRear.selectOption('LHR')
+  await expect(said(page, 'stop')).toContainText('It belongs at LHR.')
+  await expect(done(page)).toBeDisabled()
+  await atRear.selectOption('RHR')
+  await expect(said(page, 'stop')).toHaveCount(0)
+  await expect(done(page)).toHaveText('As marked: LHF RHF LHR')
+  await done(page).click()
+  await done(page).click()
+  await expect(title(page)).not.toHaveText('Put each marked piece to its place')
+  await goTo(page, 'Log')
+  await expect(page.getByText('Pad, RHR: LHR').first()).toBeVisible()
+  await goTo(page, 'Handover')
+  await expect(page.getByText(/LHF: Pad marked LHF, icon three dots/)).toBeVisible()
+})
+
 test('says what differs, and then lets the step pass', async ({ page }) => {
   await page.goto(FIT)
   await expect(done(page)).toBeDisabled()

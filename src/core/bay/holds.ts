@@ -85,10 +85,11 @@ const BLOCKERS = {
   drilling: 'Find out the missing facts of the hole first, or say what differs.',
 } as const
 
-const [UNPULLED, UNREAD, UNSEEN] = ['pulls', 'readings', 'signs'] as const
+const [UNPULLED, UNREAD, UNSEEN, UNMARKED] = ['pulls', 'readings', 'signs', 'marks'] as const
 
-/** Whether a hold is of a place of a joint that nobody has given yet. */
-export const isUngiven = ({ id }: Hold): boolean => [UNPULLED, UNREAD, UNSEEN].some((each) => each === id)
+/** Whether a hold is of a place that nobody has given yet. */
+export const isUngiven = ({ id }: Hold): boolean =>
+  [UNPULLED, UNREAD, UNSEEN, UNMARKED].some((each) => each === id)
 
 function* ownHolds(
   step: Step,
@@ -114,7 +115,7 @@ function* ownHolds(
       return
     case 'marks': {
       const open = task.asks.find(({ id }) => !progress.marks.has(id))
-      if (open) yield hold('marks', `Look at the mark at ${open.at} first, or say what differs.`)
+      if (open) yield hold(UNMARKED, `Look at the mark at ${open.at} first, or say what differs.`)
       return
     }
     case 'measure':

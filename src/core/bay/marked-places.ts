@@ -3,6 +3,7 @@ import type { Part } from '../plan/schema/rack'
 import type { ARROWS, MarkedPlace } from '../plan/schema/work'
 import type { BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
+import type { Step } from './steps/step'
 import type { RackAt } from '../survey/frame/arrangement'
 
 export const ARROW_WORDS: Readonly<Record<(typeof ARROWS)[number], string>> = {
@@ -85,6 +86,13 @@ function marksOfPart(part: Part, rack: RackAt): readonly MarkAsk[] {
 /** Every mark that is to be looked at before a rack is set on. */
 export const markAsks = (rack: RackAt): readonly MarkAsk[] =>
   rack.rack.parts.flatMap((part) => marksOfPart(part, rack))
+
+/** Where nobody has looked at the mark yet; nothing where a step asks for none or all are seen. */
+export function marksWanted({ task }: Step, { marks }: BayProgress): readonly MarkAsk[] | undefined {
+  if (task.kind !== 'marks') return undefined
+  const open = task.asks.filter(({ id }) => !marks.has(id))
+  return open.length === 0 ? undefined : open
+}
 
 /** A mark at a place where it does not belong: to be changed before anything is clamped. */
 export function markFindings(asks: readonly MarkAsk[], { marks }: BayProgress): Finding[] {

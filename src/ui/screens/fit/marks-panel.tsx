@@ -1,51 +1,43 @@
 'use client'
 import type { BayProgress, Step } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
-import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { logFor } from '@/ui/state/log-store'
 
-/** Which marked piece is at which place: the one that is wrong is chosen first, then one key confirms the rest by name. */
+/** Which marked piece is at which place: one that is wrong is chosen here, before the large key confirms the rest by name. */
 export function MarksPanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   if (step.task.kind !== 'marks') return null
   const { asks } = step.task
-  const say = (places: readonly { id: string; at: string; what: string; mark: string }[]) =>
-    logFor(plan, { kind: 'marksSeen', stepId: step.id, title: step.title, places: [...places] })
-  const open = asks.filter(({ id }) => !progress.marks.has(id))
   return (
-    <>
-      <ul>
-        {asks.map(({ id, at, what, mark, marks }) => {
-          const seen = progress.marks.get(id)
-          return (
-            <li key={id} className="border-hair flex flex-wrap items-end gap-3 border-b-1 py-2">
-              <span className="flex-1">
-                <strong>{at}</strong>: {what} marked {mark}
-                <span className="text-ink2 block text-aside">
-                  {seen === undefined ? 'not seen yet' : seen === mark ? `seen: ${seen}` : `wrong: ${seen}`}
-                </span>
+    <ul>
+      {asks.map(({ id, at, what, mark, marks }) => {
+        const seen = progress.marks.get(id)
+        return (
+          <li key={id} className="border-hair flex flex-wrap items-end gap-3 border-b-1 py-2">
+            <span className="flex-1">
+              <strong>{at}</strong>: {what} marked {mark}
+              <span className="text-ink2 block text-aside">
+                {seen === undefined ? 'not seen yet' : seen === mark ? `seen: ${seen}` : `wrong: ${seen}`}
               </span>
-              <Choice
-                className="min-w-40"
-                label={`Mark seen at ${at}, ${what}`}
-                value={seen ?? ''}
-                options={[['', 'not seen'], ...marks.map((each) => [each, each] as const)]}
-                onChange={(next) => {
-                  if (next !== '') say([{ id, at, what, mark: next }])
-                }}
-              />
-            </li>
-          )
-        })}
-      </ul>
-      {open.length > 0 && (
-        <Button
-          className="mt-3 min-h-14! text-body!"
-          onClick={() => say(open.map(({ id, at, what, mark }) => ({ id, at, what, mark })))}
-        >
-          As marked: {open.map(({ at }) => at).join(' ')}
-        </Button>
-      )}
-    </>
+            </span>
+            <Choice
+              className="min-w-40"
+              label={`Mark seen at ${at}, ${what}`}
+              value={seen ?? ''}
+              options={[['', 'not seen'], ...marks.map((each) => [each, each] as const)]}
+              onChange={(next) => {
+                if (next !== '')
+                  logFor(plan, {
+                    kind: 'marksSeen',
+                    stepId: step.id,
+                    title: step.title,
+                    places: [{ id, at, what, mark: next }],
+                  })
+              }}
+            />
+          </li>
+        )
+      })}
+    </ul>
   )
 }

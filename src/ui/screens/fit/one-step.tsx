@@ -9,6 +9,7 @@ import {
   holdsOf,
   isDone,
   isUngiven,
+  marksWanted,
   nextPull,
   recheckWords,
   signsWanted,
@@ -70,7 +71,10 @@ export function OneStep({
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined
-  const giving = pulling || (step !== undefined && signsWanted(step, progress) !== undefined)
+  const giving =
+    pulling ||
+    (step !== undefined &&
+      (signsWanted(step, progress) !== undefined || marksWanted(step, progress) !== undefined))
   // While there are places to pull, one that is still wanted holds only the press that would stand for it.
   const hold = holds.find((each) => !isUngiven(each) || !giving || primary?.events.length === 0)
   const blocked = hold !== undefined

@@ -1,6 +1,7 @@
 import {
   type BayProgress,
   evidenceNow,
+  marksWanted,
   nextPull,
   passPress,
   refitValues,
@@ -56,6 +57,19 @@ export function primaryOf(
       : { say: ['Done'], events: [] }
   }
   if (progress.done.has(step.id)) return { say: ['Next'], events: [] }
+  const marks = marksWanted(step, progress)
+  if (marks)
+    return {
+      say: [`As marked: ${marks.map(({ at }) => at).join(' ')}`],
+      events: [
+        {
+          kind: 'marksSeen',
+          stepId: step.id,
+          title: step.title,
+          places: marks.map(({ id, at, what, mark }) => ({ id, at, what, mark })),
+        },
+      ],
+    }
   const signs = signsWanted(step, progress)
   if (signs && step.task.kind === 'torque') {
     const { joint } = step.task.group
