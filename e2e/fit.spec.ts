@@ -167,7 +167,7 @@ test('a pad on the wrong corner is said before anything is clamped, and the larg
   await goTo(page, 'Log')
   await expect(page.getByText('Pad, RHR: LHR').first()).toBeVisible()
   await goTo(page, 'Handover')
-  await expect(page.getByText(/LHF: Pad marked LHF, icon three dots/)).toBeVisible()
+  await expect(page.getByText(/Pad marked with its own place, icon three dots/)).toBeVisible()
 })
 
 test('says what differs, and then lets the step pass', async ({ page }) => {

@@ -21,6 +21,7 @@ export type {
   Several,
   Single,
   Variants,
+  Wording,
 } from '../fields/field'
 export {
   COUNTS_CHOICES,
@@ -41,3 +42,4 @@ export { entryTitle, problemPlaces, type ProblemPlace } from '../fields/problem-
 export { wholeReader } from '../fields/read-draft'
 export { type DraftResult, entriesOf } from '../fields/reading'
 export { VEHICLE_FIELD } from '../fields/vehicle-fields'
+export { nextEntries, wordsFor } from '../fields/wordings'

@@ -4,7 +4,7 @@ import { NOTHING_DONE } from '../log/record'
 import { USUAL_BAY } from '../plan/schema/house'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
-import { placeWords } from './marked-places'
+import { placesWords, placeWords } from './marked-places'
 import { marksOf } from './marks'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
@@ -43,6 +43,16 @@ describe('marked pieces', () => {
       'LHR',
       'RHR',
     ])
+  })
+
+  it('that differ by their corner alone are said once', () => {
+    const pad = (at: string, mark = at) => ({ at, piece: 'Pad', mark, arrow: 'outward' as const })
+    expect(placesWords([pad('LHF'), pad('RHF')])).toBe(
+      'LHF, RHF: Pad marked with its own place, arrow outward',
+    )
+    expect(placesWords([pad('LHF'), pad('RHF', 'two dots')])).toBe(
+      'LHF: Pad marked LHF, arrow outward; RHF: Pad marked two dots, arrow outward',
+    )
   })
 
   it('are asked place by place, and one on the wrong corner is a Stop before anything is clamped', () => {

@@ -45,6 +45,18 @@ export function placeWords({
   return `${at}: ${[[piece, told[0]].filter((each) => each !== undefined).join(' '), ...told.slice(1)].join(', ')}`
 }
 
+/** Places one by one, or all in one where they differ by nothing but the corner that each is marked with. */
+export function placesWords(places: readonly MarkedPlace[]): string {
+  const [first] = places
+  const ownCorner = places.length > 1 && places.every(({ at, mark }) => mark === at)
+  const like = ({ at: _, mark: _mark, ...rest }: MarkedPlace) => JSON.stringify(rest)
+  if (!first || !ownCorner || places.some((each) => like(each) !== like(first)))
+    return places.map(placeWords).join('; ')
+  const { mark: _, ...rest } = first
+  const at = places.map((place) => place.at).join(', ')
+  return placeWords({ ...rest, at, mark: 'with its own place' })
+}
+
 /** A place at which a mark is looked for: which it should be, and which others of the part could be there instead. */
 export interface MarkAsk {
   readonly id: string

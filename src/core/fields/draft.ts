@@ -230,7 +230,15 @@ function alike(a: Draft | undefined, b: Draft | undefined): boolean {
  */
 export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): Draft {
   if (typeof next === 'string') return now === began ? next : now
-  if (Array.isArray(next)) return alike(now, began) ? next : now
+  if (Array.isArray(next)) {
+    const [here, there, then] = [draftsOf(now), draftsOf(began), draftsOf(next)]
+    // Entry by entry where they are the same ones; else the whole list as it was typed, or as it begins.
+    return here.length === there.length && here.length === then.length
+      ? then.map((each, i) => carriedOver(here[i] ?? each, there[i], each))
+      : alike(now, began)
+        ? next
+        : now
+  }
   const [here, there] = [draftOf(now), draftOf(began)]
   return Object.fromEntries(
     Object.entries(next).map(([key, each]: [string, Draft]) => {

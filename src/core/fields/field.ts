@@ -24,9 +24,16 @@ interface Plain extends Words {
   readonly is: 'number'
   readonly times?: number
 }
+/** What sheets call by the same words, so that one is held against another: offered where it is typed again. */
+export type Wording = 'fact' | 'railShape' | 'trim' | 'hole' | 'tool' | 'part' | 'place'
+
 interface Line extends Words {
   readonly is: 'text' | 'day'
   readonly long?: true
+  /** What it is one of: the words that other sheets have for such are offered. */
+  readonly names?: Wording
+  /** It gives the thing its name: other things' names are not offered for it. */
+  readonly givesName?: true
 }
 interface Choice extends Words {
   readonly is: 'choice'
@@ -164,6 +171,11 @@ export const quantityOf = (dimension: Dimension, label: string, hint?: string): 
 export const number = (label: string, hint?: string): Plain => ({ is: 'number', ...hinted(label, hint) })
 export const percent = (label: string, hint?: string): Plain => ({ ...number(label, hint), times: 100 })
 export const text = (label: string, hint?: string): Line => ({ is: 'text', ...hinted(label, hint) })
+/** A text that is held against the same words on other sheets. */
+export const wordFor = (names: Wording, label: string, hint?: string): Line => ({
+  ...text(label, hint),
+  names,
+})
 export const note = (label: string, hint?: string): Line => ({ ...text(label, hint), long: true })
 export const day = (label: string, hint?: string): Line => ({ is: 'day', ...hinted(label, hint) })
 export const choice = (label: string, choices: Choice['choices'], hint?: string): Choice => ({

@@ -131,6 +131,11 @@ describe('a fit sheet’s row', () => {
       xMm: { front: 310 },
       spreadMm: { fromMm: 720, toMm: 720 },
     })
+    expect(rowOf([`${row}.spreadMm.at`, '28 3/8 in'])?.spreadMm?.fromMm).toBeCloseTo(720.725, 9)
+    expect(rowOf([`${row}.spreadMm.at`, '720'])).toEqual({
+      profile: 'square',
+      spreadMm: { fromMm: 720, toMm: 720 },
+    })
     expect(rowOf([`${row}.spreadMm.fromMm`, '600'])).toEqual({ profile: 'square', spreadMm: { fromMm: 600 } })
   })
 })

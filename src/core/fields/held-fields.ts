@@ -12,6 +12,7 @@ import {
   range,
   several,
   text,
+  wordFor,
   type AllOf,
   type FieldsOf,
   type Several,
@@ -50,7 +51,7 @@ export const RATED = (label: string): Variants => ({
       ? group('', { by: ID, ratings: figures(label) })
       : group('', {
           by: ID,
-          what: text('Rated with', 'Name it: the feet, the roof. The chain must end at a figure.'),
+          what: wordFor('part', 'Rated with', 'Name it: the feet, the roof. The chain must end at a figure.'),
           source: SOURCE_FIELD,
         }),
 })

@@ -16,6 +16,7 @@ import {
   number,
   several,
   text,
+  wordFor,
   type FieldsOf,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
@@ -40,18 +41,21 @@ const KIT = group('What the kit is for', {
   ),
   years: group('', { from: number('Years from'), to: number('to') }),
   doors: several(choice('Doors', DOORS)),
-  trims: several(text('Trims')),
+  trims: several(wordFor('trim', 'Trims')),
   railShapes: list(
     'Rail shapes',
     'a rail shape',
-    group('', { shape: text('Rail shape'), adapter: text('With which adapter') }),
+    group('', { shape: wordFor('railShape', 'Rail shape'), adapter: wordFor('part', 'With which adapter') }),
   ),
-  needs: several(text('The vehicle must have')),
-  mustNotHave: several(text('The vehicle must not have')),
+  needs: several(wordFor('fact', 'The vehicle must have')),
+  mustNotHave: several(wordFor('fact', 'The vehicle must not have')),
   settings: list(
     'Holes, slots or settings by trim',
     'a setting',
-    group('', { setting: text('Setting', 'Long slot'), trim: text('For which trim', 'Generation B') }),
+    group('', {
+      setting: wordFor('hole', 'Setting', 'Long slot'),
+      trim: wordFor('trim', 'For which trim', 'Generation B'),
+    }),
   ),
   drills: group(
     'Drilling',
@@ -66,7 +70,7 @@ const KIT = group('What the kit is for', {
         group(
           '',
           {
-            name: text('Hole', 'Point 1, left'),
+            name: wordFor('hole', 'Hole', 'Point 1, left'),
             pilotMm: length('Its pilot'),
             finalMm: length('Its final size'),
             operations: several(text('Done to it', 'In order, as pilot; step drill; deburr; prime')),
@@ -98,7 +102,7 @@ export const PART_FIELD = group(
       'What it is',
       choicesOf(PART_ROLES, ({ choice: words }) => words),
     ),
-    name: text('Name'),
+    name: { ...wordFor('part', 'Name'), givesName: true },
     count: number('How many'),
     eachKg: mass('Weight of each'),
     centreZMm: length('Its middle over the ground', 'If the height of its mass is known'),
@@ -113,7 +117,7 @@ export const PART_FIELD = group(
     ),
     mount: MOUNT_FIELD,
     kit: KIT,
-    setting: text('Fitted in which setting', 'As engraved: long slot'),
+    setting: wordFor('hole', 'Fitted in which setting', 'As engraved: long slot'),
     tension: group('', { eachKg: mass('Each holds upward'), source: SOURCE_FIELD }),
     fasteners: FASTENERS,
     work: WORK,

@@ -227,6 +227,30 @@ const ofBoth = (front: Single, rear: Single): Field => ({
       : { value: { front: first, rear: last ?? first } },
 })
 
+/** The spread that a fit sheet asks for: one figure, or between two, or with one end alone. */
+const SPREAD: Field = {
+  is: 'split',
+  parts: {
+    at: length('Spread between the bars', 'Centre to centre, if the sheet gives one figure'),
+    fromMm: length('Spread at least', 'If the sheet gives a range'),
+    toMm: length('Spread at most'),
+  },
+  format: (value) => {
+    const { fromMm, toMm } = rawOf(value)
+    return fromMm === toMm ? { at: fromMm } : { fromMm, toMm }
+  },
+  parse: ({ at, fromMm, toMm }) => {
+    if (at === undefined)
+      return { value: fromMm === undefined && toMm === undefined ? undefined : defined({ fromMm, toMm }) }
+    return fromMm === undefined && toMm === undefined
+      ? { value: { fromMm: at, toMm: at } }
+      : 'Give one spread, or a range: empty the others.'
+  },
+}
+
+const defined = (group: UnknownRecord): UnknownRecord =>
+  Object.fromEntries(Object.entries(group).filter(([, value]) => value !== undefined))
+
 const DECK = group('Deck', {
   lengthMm: length('Deck length'),
   widthMm: length('Deck width'),
@@ -312,7 +336,7 @@ const RACK_FIELDS = {
           text('Mark on the bar, front', 'If the sheet gives marks instead of lengths'),
           text('Mark on the bar, rear', 'Empty: as the front'),
         ),
-        spreadMm: range('Spread between the bars from', 'to'),
+        spreadMm: SPREAD,
         spreadUnused: text('Reason not to use its spread', 'Empty: its spread is in use'),
         xMm: group('', {
           front: length('Front bar at'),

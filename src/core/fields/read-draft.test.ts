@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { longBox } from '@/demo/gear/carriers'
 import { shellTent } from '@/demo/gear/camp'
 import { hatchLadder, lowBars, squareBars, wingBars } from '@/demo/racks'
+import { barsOf } from '../plan/schema/rack'
 import { ATTACHMENTS } from '../kinds/attachment'
 import { BODIES } from '../kinds/body'
 import { GEAR_KINDS } from '../kinds/gear-kind'
@@ -606,6 +607,14 @@ describe('starting values', () => {
       carries: { places: [], rated: { by: '' } },
       fit: { mount: { kind: 'strap' } },
     })
+  })
+
+  it('of a list follow entry by entry, beside what was typed in the same entry', () => {
+    const began = toDraft(RACK_FIELD, squareBars, shown('metric'))
+    const moved = { ...squareBars, bars: barsOf(squareBars).map((bar) => ({ ...bar, xMm: bar.xMm - 100 })) }
+    const next = toDraft(RACK_FIELD, moved, shown('metric'))
+    const now = carriedOver(typed(began, { 'bars.0.lengthMm': '1180' }), began, next) as Record<string, Draft>
+    expect(now['bars']).toMatchObject([{ xMm: '210 mm', lengthMm: '1180' }, { xMm: '930 mm' }])
   })
 
   it('follow another body or kind; what was typed stays', () => {

@@ -18,6 +18,7 @@ import {
   percent,
   several,
   text,
+  wordFor,
   type Field,
   type FieldsOf,
 } from './field'
@@ -32,8 +33,8 @@ const BACK = 'Behind the windscreen’s upper edge'
 const FACTS: Field = {
   is: 'split',
   parts: {
-    has: several(text('It has', 'As kits name it: another bumper; …')),
-    hasNot: several(text('It has not', 'Semicolons between')),
+    has: several(wordFor('fact', 'It has', 'As kits name it: another bumper; …')),
+    hasNot: several(wordFor('fact', 'It has not', 'Semicolons between')),
   },
   format: (value) => {
     const named = (has: boolean) =>
@@ -86,7 +87,7 @@ export const VEHICLE_FIELD = group(
       to: number('Built to', 'Empty when it is one year'),
     }),
     doors: number('Doors', 'Kits ask for them'),
-    trim: text('Trim', 'A lower trim may lack the points'),
+    trim: wordFor('trim', 'Trim', 'A lower trim may lack the points'),
     facts: FACTS,
     kerbKg: mass('Kerb mass', 'Empty when not known'),
     grossKg: mass('Gross mass', 'Empty when not known'),

@@ -1,5 +1,17 @@
 import { PHASES, type MarkedPlace, type Work, type WorkStep } from '../plan/schema/work'
-import { ID, choice, flag, group, list, number, several, text, type FieldsOf, type FieldsPart } from './field'
+import {
+  ID,
+  choice,
+  flag,
+  group,
+  list,
+  number,
+  several,
+  text,
+  wordFor,
+  type FieldsOf,
+  type FieldsPart,
+} from './field'
 
 const counted = (label: string, one: string) =>
   list(
@@ -41,7 +53,7 @@ const STEP_FIELD = group(
       [1, 'one person'],
       [2, 'two'],
     ]),
-    tools: several(text('Tools')),
+    tools: several(wordFor('tool', 'Tools')),
     decidesSpread: flag('The bars cannot be placed before it'),
     temporary: group('', { what: text('Put in for a while', 'And taken out again') }),
   } satisfies FieldsOf<WorkStep>,
@@ -85,7 +97,7 @@ function afterPlace({ at, mark }: Readonly<Record<string, unknown>>): Readonly<R
 
 /** What belongs at a place, and how it is told there. */
 const MARKED_PLACE = group('', {
-  at: text('Place', 'LHF, RHR, or as the sheet calls it'),
+  at: wordFor('place', 'Place', 'LHF, RHR, or as the sheet calls it'),
   piece: text('What belongs there', 'Pad, core; empty: the part itself'),
   mark: text('Its mark', 'Stamped or printed: LHF; three dots'),
   arrow: choice('Its arrow', ARROW_CHOICES),

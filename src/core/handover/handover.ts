@@ -19,6 +19,7 @@ import { currentProgress } from '../bay/evidence'
 import { fittedOf, type Fitted } from '../bay/fitted'
 import { marksOf } from '../bay/marks'
 import { proofFindings } from '../bay/proof'
+import { weightsAsked } from '../bay/steps/weigh-steps'
 import { jobSteps } from '../bay/steps/job-steps'
 import { rackJoints } from '../bay/steps/joint-groups'
 import { playedReadings, torqueRows, type TorqueRow } from '../bay/torque/torque-rows'
@@ -196,7 +197,7 @@ export function handoverOf(
 ): Handover {
   const { racks, drivingTop } = survey
   const marks = marksOf(survey)
-  const order = jobSteps(survey, rules, new Set(logged.weighed.keys()))
+  const order = jobSteps(survey, rules, new Set(logged.weighed.keys()), weightsAsked(review))
   const steps = order.ok ? order.steps : []
   const { progress, again } = currentProgress(steps, survey, logged)
   const fitted = fittedOf(survey, steps, progress)

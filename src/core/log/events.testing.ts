@@ -86,8 +86,8 @@ export const someEvents: readonly LogEvent[] = [
   { kind: 'firstTrip', id: 'e22', at: at(22), ...base, what: 'Aero bars', on: '2027-03-11' },
   {
     kind: 'marksSeen',
-    id: 'e5m',
-    at: at(2),
+    id: 'e24',
+    at: at(23),
     ...base,
     stepId: 'wing/marks',
     title: 'Put each marked piece to its place',

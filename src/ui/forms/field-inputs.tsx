@@ -9,11 +9,12 @@ import {
   type Choices,
   entriesOf,
   HOW_CHOICES,
+  nextEntries,
   type Several,
   type Single,
 } from '@/core/api/fields'
 import { type Provenance, PROVENANCES } from '@/core/api/plan'
-import { useId, type ReactNode } from 'react'
+import { useId, useState, type ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { FieldNote } from '@/ui/kit/field-note'
 import { OrderedChoices } from './ordered-choices'
@@ -107,7 +108,8 @@ function TextInput({
 }) {
   const { register, setValue } = useFormContext()
   const owner = useOwner()
-  const { from, notes } = useSheetOf()
+  const { from, notes, wordings } = useSheetOf()
+  const [offered, setOffered] = useState<{ words: readonly string[]; text: string }>({ words: [], text: '' })
   const id = useId()
   const problem = useProblem(at)
   const hint = notes[at] ?? field.hint
@@ -120,6 +122,9 @@ function TextInput({
       if (figure && owner !== undefined) setValue(markPath(owner, at), from)
     },
   })
+  const line = field.is === 'several' ? field.of : field
+  const names = line.is === 'text' && line.givesName !== true ? line.names : undefined
+  const words = field.is === 'several' ? nextEntries(offered.text, offered.words) : offered.words
   const shared = {
     id,
     className: CONTROL_CLASS.input,
@@ -147,7 +152,27 @@ function TextInput({
       {'long' in field ? (
         <textarea {...shared} rows={3} className={CONTROL_CLASS.textarea} />
       ) : (
-        <input {...shared} type={field.is === 'day' ? 'date' : 'text'} />
+        <>
+          <input
+            {...shared}
+            type={field.is === 'day' ? 'date' : 'text'}
+            {...(names !== undefined && { list: `${id}-words` })}
+            onFocus={({ target }) => {
+              if (names !== undefined) setOffered({ words: wordings(names), text: target.value })
+            }}
+            onInput={({ currentTarget }) => {
+              if (field.is === 'several' && names !== undefined)
+                setOffered({ ...offered, text: currentTarget.value })
+            }}
+          />
+          {names !== undefined && (
+            <datalist id={`${id}-words`}>
+              {words.map((word) => (
+                <option key={word} value={word} />
+              ))}
+            </datalist>
+          )}
+        </>
       )}
       {othersAt !== undefined && (
         <OtherFigures at={othersAt} label={field.label} rows={others.rows} onRemove={others.remove} />

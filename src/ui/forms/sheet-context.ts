@@ -1,4 +1,4 @@
-import type { Around, Choices } from '@/core/api/fields'
+import type { Around, Choices, Wording } from '@/core/api/fields'
 import type { UnitSystem } from '@/core/api/plan'
 import { createContext, useContext } from 'react'
 
@@ -23,6 +23,8 @@ export interface SheetOf {
   readonly all: boolean
   /** The kind of attachment that the rack of the sheet stands on. */
   readonly standsOn: string | undefined
+  /** What other sheets, and other fields of this one, call such a thing. */
+  readonly wordings: (of: Wording) => readonly string[]
   /** The field that somebody was sent to. */
   readonly sentTo: string | undefined
 }

@@ -20,6 +20,7 @@ import { useSearch } from '@/ui/state/use-search'
 import { FieldView } from './fields'
 import { type SheetOf, SheetProvider } from './sheet-context'
 import type { MetAgain } from './use-sheet'
+import { useWordings } from './use-wordings'
 
 const FROM_CHOICES: readonly (readonly [string, string])[] = [['', 'not said'], ...SOURCE_CHOICES]
 
@@ -131,6 +132,7 @@ export function SheetFields({
   const [all, setAll] = useState(false)
   const leavesOut = useMemo(() => mayLeaveOut(field), [field])
   const notes = { ...read.halves, ...read.standIns }
+  const wordings = useWordings(form, field)
   const shown = useRef<HTMLFormElement>(null)
   useEffect(() => {
     if (sentTo === undefined) return
@@ -148,7 +150,7 @@ export function SheetFields({
   return (
     <FormProvider {...form}>
       <SheetProvider
-        value={{ system, from, around, chosen, only, starts, stock, notes, all, standsOn, sentTo }}
+        value={{ system, from, around, chosen, only, starts, stock, notes, all, standsOn, wordings, sentTo }}
       >
         <form
           ref={shown}

@@ -66,12 +66,13 @@ function withoutLost(steps: readonly Step[]): readonly Step[] {
 
 /**
  * All steps of the plan's job in an order that respects every edge, or which of them wait for each other. What this job
- * has weighed already keeps its step.
+ * has weighed already keeps its step; `asked` are the weights on which a verdict depends.
  */
 export function jobSteps(
   survey: Survey,
   rules: BayRules,
   weighed: ReadonlySet<string> = new Set(),
+  asked?: ReadonlySet<string>,
 ): Order<Step> {
   const off = offSteps(survey)
   const racks = survey.racks
@@ -101,7 +102,7 @@ export function jobSteps(
       task: { kind: 'channel', channel },
     })
   })
-  const weigh = weighSteps(survey, weighed, [COUNT])
+  const weigh = weighSteps(survey, weighed, [COUNT], asked)
   // What closes a channel comes after all that stands in it; what the gear decides comes before the bars are placed.
   const rackList = racks.flatMap(({ id, steps }) => {
     const onIt = gear.filter((step) => step.rackId === id).map((step) => step.id)

@@ -1,3 +1,4 @@
+import type { Review } from '../../review/review'
 import { kg } from '../../units/phrase'
 import type { Survey } from '../../survey/survey'
 import { stepOf } from './step-of'
@@ -9,6 +10,7 @@ interface Weighable {
   readonly name: string
   readonly kg: number
   readonly guessed: boolean
+  readonly unknown: boolean
 }
 
 /** What on the plan can be hung on a scale: gear and loads of so many kilograms, not people and not what is poured. */
@@ -22,6 +24,7 @@ function weighable({ plan, things }: Survey): Weighable[] {
       name,
       kg: mass.kg,
       guessed: mass.basis === 'guess' || mass.basis === 'unknown',
+      unknown: mass.basis === 'unknown',
     }))
   const loads = things.flatMap(({ placement }) =>
     placement.loads.flatMap(({ id, name, what }) =>
@@ -33,6 +36,7 @@ function weighable({ plan, things }: Survey): Weighable[] {
               name,
               kg: what.mass.kg,
               guessed: what.mass.basis === 'guess' || what.mass.basis === 'unknown',
+              unknown: what.mass.basis === 'unknown',
             },
           ]
         : [],
@@ -41,10 +45,32 @@ function weighable({ plan, things }: Survey): Weighable[] {
   return [...gear, ...loads]
 }
 
-/** A step for each guess, and for each thing that was a guess until this job weighed it: a step does not go away by being done. */
-export function weighSteps(survey: Survey, weighed: ReadonlySet<string>, after: readonly string[]): Step[] {
+/** The weights that a review asks for, by what is hung on the scale. */
+export const weightsAsked = ({ findings }: Pick<Review, 'findings'>): ReadonlySet<string> =>
+  new Set(
+    findings.flatMap(({ severity, ask }) => {
+      if (severity !== 'findOut' || !ask || !('field' in ask.target)) return []
+      const { target } = ask
+      if (target.field === 'gearMass') return [target.gearId]
+      return target.field === 'loadMass' ? [`${target.placementId}/${target.loadId}`] : []
+    }),
+  )
+
+/**
+ * A step for each weight that nobody knows, for each guess on which a verdict depends (all of them, where `asked` is left
+ * out), and for what this job has weighed: a step does not go away by being done.
+ */
+export function weighSteps(
+  survey: Survey,
+  weighed: ReadonlySet<string>,
+  after: readonly string[],
+  asked?: ReadonlySet<string>,
+): Step[] {
   return weighable(survey)
-    .filter(({ guessed, id }) => guessed || weighed.has(id))
+    .filter(
+      ({ guessed, unknown, id }) =>
+        unknown || weighed.has(id) || (guessed && (asked === undefined || asked.has(id))),
+    )
     .map(({ target, id, name, kg: now, guessed }) =>
       stepOf({
         id: `weigh/${id}`,

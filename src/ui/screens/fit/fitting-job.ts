@@ -1,4 +1,4 @@
-import { type BayProgress, jobSteps, type Order, type Step } from '@/core/api/fit'
+import { type BayProgress, jobSteps, type Order, type Step, weightsAsked } from '@/core/api/fit'
 import { bayRulesOf, type Plan } from '@/core/api/plan'
 import { assessmentOf } from '@/ui/state/assessment'
 
@@ -10,7 +10,8 @@ export function stepsOf(plan: Plan, progress: BayProgress): Order<Step> {
   orders.set(plan, cached)
   const weighed = new Set(progress.weighed.keys())
   const key = [...weighed].sort().join()
-  const order = cached.get(key) ?? jobSteps(assessmentOf(plan).survey, bayRulesOf(plan.rules), weighed)
+  const { survey, review } = assessmentOf(plan)
+  const order = cached.get(key) ?? jobSteps(survey, bayRulesOf(plan.rules), weighed, weightsAsked(review))
   cached.set(key, order)
   return order
 }
