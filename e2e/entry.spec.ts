@@ -76,3 +76,14 @@ test('washers stand in the order they were given, and two alike may (F9)', async
   await washers.getByRole('button', { name: 'Remove flat, 3' }).click()
   await expect(washers.getByRole('listitem')).toHaveText(['1. lock', '2. flat'])
 })
+
+test('a line pressed twice in a moment is never open and empty (W1)', async ({ page }) => {
+  await page.goto('/vehicle')
+  const line = page.locator('summary[data-part]').filter({ hasText: 'Sizes' })
+  const part = line.locator('xpath=..')
+  for (const presses of [2, 3, 2, 1, 5]) {
+    for (let i = 0; i < presses; i += 1) await line.dispatchEvent('click')
+    const isOpen = (await part.getAttribute('open')) !== null
+    await expect(page.getByLabel('Wheelbase')).toHaveCount(isOpen ? 1 : 0)
+  }
+})

@@ -100,11 +100,10 @@ test('what a saloon with bars in its door frames is given is typed once, figure 
   await press(page.getByRole('button', { name: 'Save this rack' }))
   await expect(page.getByRole('button', { name: 'Start the job' })).toBeVisible()
 
-  const [rack] = JSON.parse(await shelved(page, 'stock')) as readonly Record<string, unknown>[]
-
-  const placed = (rack?.['bars'] as readonly { xMm: number; feetYMm: readonly number[] }[]).map(
-    ({ xMm, feetYMm }) => [Math.round(xMm * 10) / 10, ...feetYMm],
-  )
+  const [rack] = JSON.parse(await shelved(page, 'stock')) as readonly {
+    readonly bars: readonly { readonly xMm: number; readonly feetYMm: readonly number[] }[]
+  }[]
+  const placed = rack?.bars.map(({ xMm, feetYMm }) => [Math.round(xMm * 10) / 10, ...feetYMm])
   // What the fit sheet says of the bars is not typed for them again.
   expect(placed).toEqual([
     [310, -431, 431],

@@ -37,7 +37,7 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
     return `${rack.name}: ${state(rack.status, rack.id)}. ${parts}`
   })
   const things = survey.things
-    .filter((thing) => rootOf(thing) === thing)
+    .filter((thing) => rootOf(thing) === thing && thing.gear.kind !== 'person')
     .map(({ gear, placement }) => `${gear.name}: ${state(placement.status, `gear:${placement.id}`)}`)
   const carried = survey.things.flatMap(({ gear, parent }) =>
     parent && gear.fit.inCarrier !== undefined

@@ -23,6 +23,7 @@ import {
   type Variants,
 } from './field'
 import { CHANNEL, RATED } from './held-fields'
+import { LIKELY_OF_ATTACHMENT } from './likely'
 
 const BACK = 'Behind the windscreen’s upper edge'
 
@@ -109,6 +110,8 @@ export const ATTACHMENT_FIELD: Variants = {
     const { choice: words } = ATTACHMENTS[kind as AttachmentKind]
     const own = Object.keys(attachmentShapes[kind as AttachmentKind].shape)
     const rated = loadsRoof(kind as AttachmentKind) ? 'rated' : 'ratings'
-    return group(words, pick(ATTACHMENT_FIELDS, ['id', 'name', ...own, rated, 'known', 'typed']))
+    return group(words, pick(ATTACHMENT_FIELDS, ['id', 'name', ...own, rated, 'known', 'typed']), {
+      likely: LIKELY_OF_ATTACHMENT,
+    })
   },
 }

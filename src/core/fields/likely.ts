@@ -76,6 +76,11 @@ export const LIKELY_OF_GEAR: readonly Likely[] = [
   },
 ]
 
+/** Few rails have notches for one of their bars alone, or stretches in which no foot goes. */
+export const LIKELY_OF_ATTACHMENT: readonly Likely[] = [
+  { by: 'kind', unlikely: () => ['frontNotchesXMm', 'rearNotchesXMm', 'posts'] },
+]
+
 /** What a vehicle of this body has not. */
 export const LIKELY_OF_VEHICLE: readonly Likely[] = [
   {

@@ -17,7 +17,6 @@ import {
   number,
   pick,
   quantityOf,
-  range,
   several,
   text,
   type AllOf,

@@ -2,6 +2,7 @@
 // The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
 'use no memo'
 import { Fieldset } from '@/ui/kit/fieldset'
+import { Fold } from '@/ui/kit/fold'
 import { Note, Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
@@ -272,20 +273,25 @@ function PartFields({ group, part, at }: { group: Group; part: FieldsPart; at: s
     leftOut,
   )
   return (
-    <details className="col-span-full" open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary
-        data-part
-        className="min-h-11 py-[0.6rem] px-0 border-b-1 border-b-hair font-[650] cursor-pointer"
-      >
-        {part.title}
-        {left > 0 && <span className="text-ink2 ml-2 text-note font-normal">{left} not filled in</span>}
-      </summary>
-      {isOpen && (
+    <Fold
+      around="col-span-full"
+      data-part
+      className="min-h-11 py-[0.6rem] px-0 border-b-1 border-b-hair font-[650] cursor-pointer"
+      line={
+        <>
+          {part.title}
+          {left > 0 && <span className="text-ink2 ml-2 text-note font-normal">{left} not filled in</span>}
+        </>
+      }
+      open={isOpen}
+      onOpen={setOpen}
+    >
+      {() => (
         <div className="pb-3">
           <Grid>{views}</Grid>
         </div>
       )}
-    </details>
+    </Fold>
   )
 }
 

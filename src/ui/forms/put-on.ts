@@ -4,6 +4,7 @@ import {
   compatible,
   type Compatible,
   firstPlace,
+  placedWords,
   type PointerPlace,
   type Survey,
 } from '@/core/api/assess'
@@ -25,7 +26,7 @@ export const rackFor = (survey: Survey, gear: Gear): string | undefined =>
 
 /** Puts a thing on a rack where it suits, with what that takes; where nothing suits, at its first free place to be seen. */
 export function putOn(survey: Survey, gear: Gear, rackId: string, near?: PointerPlace): void {
-  const { run, pick } = planStore.getState()
+  const { run, pick, say } = planStore.getState()
   const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
   const entry = ownEntry(survey, gear)
   const answer = placeFor(survey, gear, rackId, near)
@@ -39,5 +40,8 @@ export function putOn(survey: Survey, gear: Gear, rackId: string, near?: Pointer
   const mount: SingleCommand = { do: 'mount', gear: entry, placement }
   const before = answer.kind === 'fitsIf' ? answer.commands : []
   const taken = run(before.length > 0 ? { do: 'together', commands: [...before, mount] } : mount)
-  if (taken) pick({ kind: 'thing', id })
+  if (!taken) return
+  pick({ kind: 'thing', id })
+  const words = placedWords(survey, entry, placement, answer)
+  if (words) say(words)
 }

@@ -2,7 +2,6 @@
 // The form library writes into what it gives out: what is worked out of that may not be kept by the compiler.
 'use no memo'
 import {
-  type Draft,
   GEAR_FIELD,
   type Group,
   RACK_FIELD,
@@ -28,7 +27,7 @@ export function useWordings(
     const shown = { system: 'metric', typed: {}, rel: '' } as const
     const drafts = (sheet: Group | Variants, things: readonly unknown[]) =>
       things.slice(0, MOST).map((thing) => [sheet, toDraft(sheet, thing, shown)] as const)
-    const own = wordsFor(of, [[field, form.getValues() as Draft]])
+    const own = wordsFor(of, [[field, form.getValues()]])
     const stocked = wordsFor(of, [
       ...drafts(VEHICLE_FIELD, vehicles),
       ...drafts(RACK_FIELD, racks),

@@ -29,6 +29,9 @@ const UNITS_WORD = { metric: 'mm kg', us: 'in lb', both: 'mm + in' } as const
 /** On a phone the menu has these. */
 const WIDE = 'max-[44rem]:hidden'
 
+/** On a phone in the bay the step has the screen: its own line says where the job stands. */
+const HANDS_BUSY = 'max-[44rem]:hidden'
+
 /** What the log says of a job is fetched after the job itself is there. */
 const StageReader = dynamic(() => import('./stage-reader').then((module) => module.StageReader), {
   ssr: false,
@@ -182,7 +185,9 @@ export function JobBar({
     <header className="no-print bg-base-100 area-bar">
       <SkipLinks {...(onLoad && { places: ON_LOAD })} />
       <BarTop plan={resting} at={at} screen={screen ?? STAGE_WORD[at]} stages={read?.stages} />
-      <div className="border-base-content flex flex-wrap items-center gap-x-4 border-b px-3">
+      <div
+        className={`border-base-content flex flex-wrap items-center gap-x-4 border-b px-3 ${at === 'fit' ? HANDS_BUSY : ''}`}
+      >
         <NextLine plan={resting} at={at} onLoad={onLoad} next={read?.next} />
         <StateSwitch assessment={assessmentOf(plan)} />
       </div>

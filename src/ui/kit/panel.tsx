@@ -1,5 +1,6 @@
 'use client'
 import { Note } from './field-note'
+import { Fold } from './fold'
 import { Section } from './section'
 import { Table } from './table'
 import { useState, type ReactNode } from 'react'
@@ -30,9 +31,14 @@ export function DataTableDisclosure({
   // What is folded away is not made: a page of numbers would hold up the pictures.
   const [shown, setShown] = useState(open)
   return (
-    <details className="mt-1" open={open} onToggle={(event) => setShown(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{title}</summary>
-      {shown && (
+    <Fold
+      around="mt-1"
+      className="min-h-11 cursor-pointer py-2.5 font-semibold"
+      line={title}
+      open={shown}
+      onOpen={setShown}
+    >
+      {() => (
         <div className="overflow-x-auto" role="region" aria-label={title} tabIndex={0}>
           <Table>
             <thead>
@@ -62,6 +68,6 @@ export function DataTableDisclosure({
           </Table>
         </div>
       )}
-    </details>
+    </Fold>
   )
 }

@@ -6,6 +6,7 @@ import {
   type FieldMessage,
   mergePlans,
   type PastStep,
+  type Phrase,
   type Plan,
   type State,
 } from '@/core/api/plan'
@@ -53,6 +54,8 @@ interface PlanStore {
   readonly pausedAt: Plan | undefined
   readonly saving: Saving
   readonly refusal: string | undefined
+  /** What the last edit did besides what was asked of it: until the next one. */
+  readonly notice: Phrase | undefined
   readonly picked: Picked | undefined
   readonly state: State
   readonly cell: { readonly layerId: string; readonly state: State } | undefined
@@ -68,6 +71,7 @@ interface PlanStore {
   redo(): void
   /** Makes an earlier state the newest step. */
   goBackTo(earlier: Plan): void
+  say(notice: Phrase): void
   pick(picked: Picked | undefined): void
   showState(state: State): void
   showCell(cell: PlanStore['cell']): void
@@ -102,6 +106,7 @@ const NOTHING_OPEN = {
   cell: undefined,
   focus: undefined,
   refusal: undefined,
+  notice: undefined,
 } as const
 
 let timer: ReturnType<typeof setTimeout> | undefined
@@ -213,10 +218,10 @@ export const planStore = createStore<PlanStore>((set, get) => {
       if (!plan) return false
       const applied = apply(plan, command)
       if (!applied.ok) {
-        set({ refusal: applied.reason })
+        set({ refusal: applied.reason, notice: undefined })
         return false
       }
-      set({ plan: applied.plan, past: [...past, plan], future: [], refusal: undefined })
+      set({ plan: applied.plan, past: [...past, plan], future: [], refusal: undefined, notice: undefined })
       later()
       return true
     },
@@ -241,7 +246,7 @@ export const planStore = createStore<PlanStore>((set, get) => {
       const { plan, past, future } = get()
       const back = plan && withoutOwnStep(plan, past)
       if (!back) return
-      set({ ...back, future: [plan, ...future], refusal: undefined })
+      set({ ...back, future: [plan, ...future], refusal: undefined, notice: undefined })
       later()
     },
     redo() {
@@ -256,6 +261,9 @@ export const planStore = createStore<PlanStore>((set, get) => {
       if (!plan || earlier === plan) return
       set({ plan: earlier, past: [...past, plan], future: [], refusal: undefined })
       later()
+    },
+    say(notice) {
+      set({ notice })
     },
     pick(picked) {
       set({ picked })

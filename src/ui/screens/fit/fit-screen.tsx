@@ -34,7 +34,7 @@ function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayPr
   const done = steps.filter((step) => isDone(step, progress)).length
   const left = minutesLeft(steps, progress)
   return (
-    <p className="ml-auto flex items-center gap-3">
+    <p className="ml-auto flex items-center gap-3 max-[44rem]:hidden">
       <span
         className="flex gap-[3px] [&_i]:w-[8px] [&_i]:h-[10px] [&_i]:border [&_i]:border-edge max-[94rem]:hidden max-wide:hidden"
         aria-hidden

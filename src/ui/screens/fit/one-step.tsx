@@ -61,6 +61,8 @@ export function OneStep({
 }) {
   const now = currentIndex(steps, progress)
   const [looking, setLooking] = useState<number>()
+  // On a phone the list of steps opens when it is asked for.
+  const [listed, setListed] = useState(false)
   const [asking, setAsking] = useState<'differs' | 'answer'>()
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
@@ -104,8 +106,19 @@ export function OneStep({
   const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="fit-page">
+      <button
+        type="button"
+        className="border-hair hidden min-h-11 w-full items-center justify-between border-b-1 px-4 text-left max-[44rem]:flex"
+        aria-expanded={listed}
+        onClick={() => setListed(!listed)}
+      >
+        <span className="font-semibold">
+          Step {at + 1} of {steps.length}
+        </span>
+        <span className="text-ink2">{listed ? 'Close the list' : 'All steps'}</span>
+      </button>
       <nav
-        className="overflow-auto border-r border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b max-wide:border-b-base-content"
+        className={`overflow-auto border-r border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b max-wide:border-b-base-content ${listed ? '' : 'max-[44rem]:hidden'}`}
         aria-label="Steps of this job"
         tabIndex={0}
       >
@@ -114,7 +127,10 @@ export function OneStep({
           at={at}
           progress={progress}
           again={again}
-          onPick={(index) => setLooking(index === now ? undefined : index)}
+          onPick={(index) => {
+            setLooking(index === now ? undefined : index)
+            setListed(false)
+          }}
         />
       </nav>
       <main className="overflow-auto bg-base-100 py-[0.9rem] px-[1.4rem] flex flex-col">

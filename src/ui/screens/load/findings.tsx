@@ -17,6 +17,7 @@ import { useKeptFocus } from '@/ui/kit/use-kept-focus'
 import type { DialogName } from '@/ui/state/dialog-store'
 import { FindingRow } from './finding-row'
 import { askGroups, openFindings } from '@/ui/figures/finding-rows'
+import { Fold } from '@/ui/kit/fold'
 import { useFixes } from '@/ui/state/fixes'
 import { findingShown, useWantedFinding } from '@/ui/state/wanted-finding'
 
@@ -42,12 +43,15 @@ function Folded({
   const holdsIt = wanted !== undefined && rows.some(({ all }) => all.some(({ id }) => id === wanted))
   if (holdsIt && !open) setOpen(true)
   return (
-    <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary data-finding-group className="min-h-11 cursor-pointer py-2 font-semibold">
-        {title}
-      </summary>
-      {open && children()}
-    </details>
+    <Fold
+      data-finding-group
+      className="min-h-11 cursor-pointer py-2 font-semibold"
+      line={title}
+      open={open}
+      onOpen={setOpen}
+    >
+      {children}
+    </Fold>
   )
 }
 

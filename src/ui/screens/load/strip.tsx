@@ -3,7 +3,7 @@ import { Problem } from '@/ui/kit/field-note'
 import { Fact } from '@/ui/kit/fact'
 import { STATE_WORD, type Survey } from '@/core/api/assess'
 import { STATES } from '@/core/api/plan'
-import { Quantity } from '@/ui/figures/quantity'
+import { PhraseLine, Quantity } from '@/ui/figures/quantity'
 import { BarStrip } from './bar-strip'
 import { usePlan, type Picked } from '@/ui/state/plan-store'
 import { ThingStrip } from './thing-strip'
@@ -37,6 +37,7 @@ function NothingPicked({ survey }: { survey: Survey }) {
 /** The one place where the picked thing's numbers are typed. */
 export function Strip({ survey, picked }: { survey: Survey; picked: Picked | undefined }) {
   const refusal = usePlan((store) => store.refusal)
+  const notice = usePlan((store) => store.notice)
   const thing = picked?.kind === 'thing' ? survey.thingById.get(picked.id) : undefined
   const bar = picked?.kind === 'bar' ? survey.bars.find((at) => at.bar.id === picked.id) : undefined
   return (
@@ -45,6 +46,9 @@ export function Strip({ survey, picked }: { survey: Survey; picked: Picked | und
       aria-label="The picked thing"
       className="border-t border-t-base-content bg-base-200 pt-[0.35rem] px-[0.9rem] pb-[0.6rem] min-h-[9.6rem] max-h-[15rem] flex-none overflow-y-auto max-wide:max-h-none"
     >
+      <p role="status" className={notice === undefined ? 'sr-only' : 'mb-1 font-semibold'}>
+        {notice !== undefined && <PhraseLine phrase={notice} />}
+      </p>
       {refusal !== undefined && <Problem>{refusal}</Problem>}
       {thing ? (
         <ThingStrip key={thing.placement.id} thing={thing} survey={survey} />

@@ -1,4 +1,5 @@
 'use client'
+import { Fold } from '@/ui/kit/fold'
 import { barLengthOffers, type BarLengthOffer, STATE_WORD } from '@/core/api/assess'
 import { type Plan, STATES } from '@/core/api/plan'
 import { useState } from 'react'
@@ -93,11 +94,14 @@ export function BarLengthPanel({ plan, rackId }: { plan: Plan; rackId: string })
   const [open, setOpen] = useState(false)
   if (count === 0) return null
   return (
-    <details className="w-full" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        Its bars in other lengths: {count} in stock
-      </summary>
-      {open && <Lengths plan={plan} rackId={rackId} />}
-    </details>
+    <Fold
+      around="w-full"
+      className="min-h-11 cursor-pointer py-2 font-semibold"
+      line={<>Its bars in other lengths: {count} in stock</>}
+      open={open}
+      onOpen={setOpen}
+    >
+      {() => <Lengths plan={plan} rackId={rackId} />}
+    </Fold>
   )
 }
