@@ -99,7 +99,7 @@ const JOBS: readonly Job[] = [
 async function firstVerdict(page: Page, job: Job) {
   const { count, press, choose, type } = mouse(page)
   const figures = async (group: Locator, { ...said }: Figures) => {
-    for (const [state, text] of Object.entries(said)) await type(group.getByLabel(state), String(text))
+    for (const [state, text] of Object.entries(said)) await type(group.getByLabel(state), text)
   }
   await page.goto('/')
   await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()

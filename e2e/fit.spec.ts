@@ -113,7 +113,6 @@ test('takes the platform job from parts check to handover, first out of square a
   await fromMenu(page, 'How it is used')
   await page.getByLabel('Speed on the road').fill('150 km/h')
   await page.getByLabel('Speed on the road').press('Enter')
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
   await saved(page)
   await page.goto(FIT)
   await expect(title(page)).toHaveText('Drive it')

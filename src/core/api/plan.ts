@@ -48,15 +48,13 @@ export { newPlan } from '../plan/starting/new-plan'
 export {
   type Adapter,
   adapterSchema,
-  type Clearance,
   type Fitting,
   type Host,
   type Load,
   loadSchema,
-  type Occupant,
+  useSchema,
   type Placement,
   type Straps,
-  type Use,
 } from '../plan/schema/placement'
 export { FORMAT_VERSION } from '../plan/schema/lifts'
 export { type Plan } from '../plan/schema/plan'
@@ -83,4 +81,4 @@ export { bar, type Figures, gear, onBars, part, ratings, type Terms } from '../p
 export { type Attachment, pointsOf, type Vehicle, vehicleSchema } from '../plan/schema/vehicle'
 export { type StartedAt, moveBy } from '../edits/move'
 export { snapsFor, snapTo } from '../edits/snap'
-export { startingGear } from '../plan/starting/starting-gear'
+export { roomOn, startingGear } from '../plan/starting/starting-gear'

@@ -3,7 +3,7 @@ import type { Part } from '../plan/schema/rack'
 import type { ARROWS, MarkedPlace } from '../plan/schema/work'
 import type { BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
-import type { Step } from './steps/step'
+import type { MarkAsk, Step } from './steps/step'
 import type { RackAt } from '../survey/frame/arrangement'
 
 export const ARROW_WORDS: Readonly<Record<(typeof ARROWS)[number], string>> = {
@@ -55,17 +55,6 @@ export function placesWords(places: readonly MarkedPlace[]): string {
   const { mark: _, ...rest } = first
   const at = places.map((place) => place.at).join(', ')
   return placeWords({ ...rest, at, mark: 'with its own place' })
-}
-
-/** A place at which a mark is looked for: which it should be, and which others of the part could be there instead. */
-export interface MarkAsk {
-  readonly id: string
-  readonly partId: string
-  /** What is marked: a pad, or the part itself. */
-  readonly what: string
-  readonly at: string
-  readonly mark: string
-  readonly marks: readonly string[]
 }
 
 const LETTERS = /^[LCR]H?[FMR]\d*$/

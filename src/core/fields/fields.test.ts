@@ -12,10 +12,11 @@ import { GEAR_FIELD } from './gear-fields'
 import { ADAPTER_FIELD } from './adapter-fields'
 import { JOB_FIELD } from './job-fields'
 import { LOAD_FIELD } from './load-fields'
-import { adapterSchema, jobSchema, loadSchema } from '../plan/schema/placement'
+import { adapterSchema, jobSchema, loadSchema, useSchema } from '../plan/schema/placement'
 import { RACK_FIELD } from './rack-fields'
 import { readWhole as readDraft } from './read-whole.testing'
 import { bare, elementOf, kindOf, schemaAt } from './schema-walk'
+import { USE_FIELD } from './use-fields'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
 /** Every field that there is, and every kind, once at least. */
@@ -41,6 +42,7 @@ const THINGS = [
     [...DEMO_STOCK.gear, ...DEMO_PLANS.flatMap(({ gear }) => gear), ...FULL.gear],
   ],
   ['adapters', ADAPTER_FIELD, adapterSchema, DEMO_STOCK.adapters],
+  ['uses', USE_FIELD, useSchema, [...DEMO_PLANS, FULL].map(({ use }) => use)],
   ['jobs', JOB_FIELD, jobSchema, [...DEMO_PLANS.map(({ job }) => job), FULL.job]],
   [
     'loads',

@@ -10,7 +10,7 @@ function leavesOf(value: unknown, at = ''): string[] {
 }
 
 /** The sheets of the core's fields: their own test walks them leaf by leaf. */
-const BY_FIELDS = /^\.(vehicle|racks|gear|job)\b|^\.placements\[\]\.loads\b/
+const BY_FIELDS = /^\.(vehicle|racks|gear|job|use|clearances)\b|^\.placements\[\]\.loads\b/
 
 type Place = readonly [leaves: RegExp, file: string, ...labels: readonly string[]]
 
@@ -36,16 +36,6 @@ const OFFERED: readonly Place[] = [
   [/^\.placements\[\]\.lines\./, load('held-by'), 'Lines'],
   [/^\.placements\[\]\.straps\.count$/, load('held-by'), 'How many'],
   [/^\.placements\[\]\.straps\.eachKg$/, load('held-by'), 'Each, by its label'],
-  [/^\.use\.roadKmH$/, job('use-of-vehicle'), 'Speed on the road'],
-  [/^\.use\.trailKmH$/, job('use-of-vehicle'), 'Speed on the trail'],
-  [/^\.use\.trailPitchDeg$/, job('use-of-vehicle'), 'Slope on the trail, up or down'],
-  [/^\.use\.trailRollDeg$/, job('use-of-vehicle'), 'Side slope on the trail'],
-  [/^\.use\.snowKgPerM2$/, job('use-of-vehicle'), 'Snow when parked'],
-  [/^\.use\.occupants\[\]\.name$/, job('use-of-vehicle'), 'Name of ${occupant.name}'],
-  [/^\.use\.occupants\[\]\.mass\.(kg|typed\..*)$/, job('use-of-vehicle'), 'label={occupant.name}'],
-  [/^\.use\.occupants\[\]\.mass\.basis$/, job('use-of-vehicle'), '${occupant.name}: known by'],
-  [/^\.clearances\[\]\.name$/, job('clearances'), 'Its name'],
-  [/^\.clearances\[\]\.heightMm$/, job('clearances'), 'Its height'],
   [/^\.measurements\[\]\.of\.what$/, job('measuring'), 'What is measured'],
   [/^\.measurements\[\]\.of\.side$/, job('measuring'), 'On the ${side}'],
   [/^\.measurements\[\]\.datum$/, job('measuring'), 'From and to'],

@@ -2,7 +2,6 @@ import type { Taped } from '../../log/taped'
 import type { Minutes, Phase } from '../../plan/schema/work'
 import type { Phrase } from '../../units/phrase'
 import type { BarChannel } from '../channel/channel'
-import type { MarkAsk } from '../marked-places'
 import type { ProofItem } from '../proof'
 import type { PlannedPair } from '../squareness/taped'
 import type { Joint } from '../torque/joint'
@@ -26,6 +25,17 @@ export interface PairAsk {
   readonly id: string
   readonly pair: PlannedPair
   readonly taped: readonly Taped[]
+}
+
+/** A place at which a mark is looked for: which it should be, and which others of the part could be there instead. */
+export interface MarkAsk {
+  readonly id: string
+  readonly partId: string
+  /** What is marked: a pad, or the part itself. */
+  readonly what: string
+  readonly at: string
+  readonly mark: string
+  readonly marks: readonly string[]
 }
 
 /** What is hung on the scale: a piece of gear, or a load in or on one. */

@@ -82,7 +82,7 @@ const HEAVY: Profile = { kind: 'flat', widthMm: 60, heightMm: 35 }
 const USUAL_RISE_MM: Readonly<Record<Exclude<RackKind, 'ladder'>, number>> = {
   bars: 65,
   platform: 70,
-  bed: 600,
+  bed: 650,
   frame: 90,
 }
 

@@ -2,7 +2,15 @@
 import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
-import { type Gear, GEAR_KINDS, gearSchema, kindsOf, startingGear, type UnitSystem } from '@/core/api/plan'
+import {
+  type Gear,
+  GEAR_KINDS,
+  gearSchema,
+  kindsOf,
+  roomOn,
+  startingGear,
+  type UnitSystem,
+} from '@/core/api/plan'
 import { GEAR_FIELD } from '@/core/api/fields'
 import { gearTakes, gearWith } from '@/core/api/files'
 import { useRouter } from 'next/navigation'
@@ -33,13 +41,15 @@ export function GearForm({
   const reloadOwn = useSettings((store) => store.reloadOwn)
   const [id] = useState(() => was?.id ?? `gear-${crypto.randomUUID().slice(0, 8)}`)
   // The sheet goes by which start it is, not by what is in it.
-  const start = useMemo(() => was ?? startingGear('box', id), [was, id])
-  const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
-  const { read } = sheet
-  const [problem, setProblem] = useState<string>()
   const onRack = useSearch('rack')
   const plan = usePlan((store) => store.plan)
   const here = job !== undefined && plan?.id === job ? plan : undefined
+  const rack = here?.racks.find((each) => each.id === onRack) ?? here?.racks[0]
+  const [room] = useState(() => rack && roomOn(rack))
+  const start = useMemo(() => was ?? startingGear('box', id, room), [was, id, room])
+  const sheet = useSheet(`sheet/gear/${was?.id ?? 'new'}`, GEAR_FIELD, gearSchema, start, was, system)
+  const { read } = sheet
+  const [problem, setProblem] = useState<string>()
   const placed = here !== undefined && was !== undefined && here.gear.some((gear) => gear.id === was.id)
   const inStock = useSettings((store) => store.own.gear.some((gear) => gear.id === id))
 
@@ -110,7 +120,7 @@ export function GearForm({
         kind: (chosen) => {
           const kind = kindsOf(GEAR_KINDS).find((each) => each === chosen)
           if (kind)
-            sheet.restart({ ...startingGear(kind, id), ...(was && { name: was.name, mass: was.mass }) })
+            sheet.restart({ ...startingGear(kind, id, room), ...(was && { name: was.name, mass: was.mass }) })
         },
       }}
       actions={
@@ -136,7 +146,12 @@ export function GearForm({
         )
       }
     >
-      {!was && <Note>Sizes start at what such a thing usually is. Measure and replace them.</Note>}
+      {!was && (
+        <Note>
+          Sizes start at what such a thing usually is
+          {room && rack ? `, no wider than ${rack.name} takes` : ''}. Measure and replace them.
+        </Note>
+      )}
     </SheetForm>
   )
 }

@@ -12,7 +12,6 @@ import { setOnEdge, turnNext } from '@/ui/state/edits'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, planStore } from '@/ui/state/plan-store'
-import { typingSystem, useUnits } from '@/ui/state/settings-store'
 
 // Forms are fetched when they are asked for.
 const AddContents = dynamic(() => import('./add-contents').then((module) => module.AddContents), {
@@ -28,7 +27,6 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   const [adding, setAdding] = useState(false)
   const [more, setMore] = useState<string>()
   const opened = thing.placement.loads.find(({ id }) => id === more)
-  const system = typingSystem(useUnits())
   const { placement, gear } = thing
   const { id: placementId } = placement
   // As on its sheet: what stands here already opens to the chosen side.
@@ -145,12 +143,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         <Button onClick={() => setAdding(true)}>Add contents</Button>
       </div>
       {opened && (
-        <ContentsDialog
-          placementId={placementId}
-          load={opened}
-          system={system}
-          onClose={() => setMore(undefined)}
-        />
+        <ContentsDialog placementId={placementId} load={opened} onClose={() => setMore(undefined)} />
       )}
       {adding && <AddContents placementId={placementId} onClose={() => setAdding(false)} />}
     </>

@@ -13,7 +13,7 @@ const USUAL_BED_TOP_MM = 1100
  * made up.
  */
 export function startingAttachment(kind: AttachmentKind, body: Body, id: string): Attachment {
-  const { roof, widthMm } = startingSizes(body)
+  const { roof, widthMm, heightMm } = startingSizes(body)
   const { bed } = BODIES[body]
   const { on, feet, choice, starts, shape } = ATTACHMENTS[kind]
   const inBed = on === 'bed' || on === 'canopy'
@@ -28,7 +28,8 @@ export function startingAttachment(kind: AttachmentKind, body: Body, id: string)
     doors: { doorPositions: points },
     seam: { xMm: fromMm },
   }[feet]
-  const top = on === 'canopy' ? 480 : 0
+  // A canopy is usually as high as the cab before it. Common practice, no source.
+  const topZMm = on === 'canopy' ? heightMm : (bed?.topZMm ?? USUAL_BED_TOP_MM)
   const made = {
     kind,
     id,
@@ -37,7 +38,7 @@ export function startingAttachment(kind: AttachmentKind, body: Body, id: string)
     ...where,
     ...starts,
     ...('riseMm' in shape ? { riseMm: 45 } : {}),
-    ...('topZMm' in shape ? { topZMm: (bed?.topZMm ?? USUAL_BED_TOP_MM) + top } : {}),
+    ...('topZMm' in shape ? { topZMm } : {}),
   }
   return { ...made, known: startingMarks(made) } as Attachment
 }

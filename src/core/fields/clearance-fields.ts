@@ -1,0 +1,37 @@
+import * as z from '../units/schema'
+import { clearanceSchema, type Clearance } from '../plan/schema/placement'
+import { MOST } from '../plan/schema/plan'
+import type { SingleCommand } from '../plan/commands/command'
+import { group, ID, length, list, MARKS, text, type FieldsOf } from './field'
+
+/** The doors and garages of a plan as one sheet. */
+export const clearancesSchema = z.strictObject({
+  clearances: z.array(clearanceSchema).check(z.maxLength(MOST.clearances)),
+})
+
+export const CLEARANCES_FIELD = group('Doors and garages', {
+  clearances: list(
+    'To pass',
+    'a door or garage',
+    group('', {
+      id: ID,
+      name: text('Name', 'The lowest one that the vehicle passes every day comes first'),
+      heightMm: length('Height'),
+      typed: MARKS,
+    } satisfies FieldsOf<Clearance>),
+    { start: (id) => ({ id, name: 'Garage' }) },
+  ),
+})
+
+/** The edits that make one list of doors and garages of another. */
+export const clearanceEdits = (
+  before: readonly Clearance[],
+  after: readonly Clearance[],
+): readonly SingleCommand[] => [
+  ...before
+    .filter(({ id }) => !after.some((each) => each.id === id))
+    .map(({ id }): SingleCommand => ({ do: 'removeClearance', clearanceId: id })),
+  ...after
+    .filter((each) => !before.includes(each))
+    .map((clearance): SingleCommand => ({ do: 'setClearance', clearance })),
+]
