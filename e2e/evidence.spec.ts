@@ -57,7 +57,7 @@ test(
     await expect(title(page)).toHaveText('Tighten: rail clamps')
 
     await answer(page, 'Already on at arrival', ['LHF', 'RHF'], 'Front bar came fitted')
-    await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already already on at arrival')
+    await expect(page.getByRole('row', { name: /^LHF/ })).toContainText('already on at arrival')
     await answer(page, 'Not seen', ['RHR'], 'Behind the box')
     // Over at the first pass: Stop at once, and a word about anything else lets nothing pass.
     await reading(page, 'LHR', '7.5 Nm')
@@ -94,7 +94,7 @@ test(
     await answer(page, 'Put off', [], 'Too near the wall')
     await expect(title(page)).toHaveText('Tell the customer, hand over tools and keys')
     await expect(done(page)).toBeDisabled()
-    await expect(page.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
+    await expect(page.getByText(/ of \d+ steps, about/)).toContainText('27 of 29 steps')
     await written(page)
 
     // The whole log goes to another device: there it is the same bay.
@@ -124,7 +124,7 @@ test(
       }
       await other.goto(`${origin}/fit?job=${JOB}`)
       await expect(title(other)).toHaveText('Tell the customer, hand over tools and keys')
-      await expect(other.getByText(/ of \d+ steps, about/)).toContainText('26 of 28 steps')
+      await expect(other.getByText(/ of \d+ steps, about/)).toContainText('27 of 29 steps')
     } finally {
       await profile.close()
     }

@@ -98,6 +98,8 @@ test(
     await page.mouse.move(zoomed.x + zoomed.width / 2, zoomed.y + zoomed.height / 2)
     await page.mouse.wheel(0, -400)
     await expect.poll(async () => (await box.boundingBox())!.width).toBeGreaterThan(zoomed.width * 1.5)
+    // A key of one letter acts while nothing else has the focus.
+    await page.getByRole('button', { name: 'Rack', exact: true }).blur()
     await page.keyboard.press('0')
     await expect.poll(async () => Math.round((await box.boundingBox())!.width)).toBe(Math.round(before.width))
   },

@@ -4,7 +4,7 @@ import { NOTHING_DONE } from '../log/record'
 import { USUAL_BAY } from '../plan/schema/house'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
-import { placesWords, placeWords } from './marked-places'
+import { markedPlacesWords, markedPlaceWords } from './marked-places'
 import { marksOf } from './marks'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
@@ -26,7 +26,7 @@ const sentences = (progress: typeof NOTHING_DONE) =>
 describe('marked pieces', () => {
   it('are told by all that stands on them', () => {
     expect(
-      placeWords({
+      markedPlaceWords({
         at: 'RHR',
         piece: 'Pad',
         mark: 'RHR',
@@ -47,10 +47,10 @@ describe('marked pieces', () => {
 
   it('that differ by their corner alone are said once', () => {
     const pad = (at: string, mark = at) => ({ at, piece: 'Pad', mark, arrow: 'outward' as const })
-    expect(placesWords([pad('LHF'), pad('RHF')])).toBe(
+    expect(markedPlacesWords([pad('LHF'), pad('RHF')])).toBe(
       'LHF, RHF: Pad marked with its own place, arrow outward',
     )
-    expect(placesWords([pad('LHF'), pad('RHF', 'two dots')])).toBe(
+    expect(markedPlacesWords([pad('LHF'), pad('RHF', 'two dots')])).toBe(
       'LHF: Pad marked LHF, arrow outward; RHF: Pad marked two dots, arrow outward',
     )
   })

@@ -20,7 +20,7 @@ const toldBy = ({ mark, code, icon, colour }: MarkedPlace): string | undefined =
   mark ?? code ?? icon ?? colour
 
 /** What belongs at a place and how it is told there, in words: `LHF: pad marked LHF, arrow outward`. */
-export function placeWords({
+export function markedPlaceWords({
   at,
   piece,
   mark,
@@ -46,15 +46,15 @@ export function placeWords({
 }
 
 /** Places one by one, or all in one where they differ by nothing but the corner that each is marked with. */
-export function placesWords(places: readonly MarkedPlace[]): string {
+export function markedPlacesWords(places: readonly MarkedPlace[]): string {
   const [first] = places
   const ownCorner = places.length > 1 && places.every(({ at, mark }) => mark === at)
   const like = ({ at: _, mark: _mark, ...rest }: MarkedPlace) => JSON.stringify(rest)
   if (!first || !ownCorner || places.some((each) => like(each) !== like(first)))
-    return places.map(placeWords).join('; ')
+    return places.map(markedPlaceWords).join('; ')
   const { mark: _, ...rest } = first
   const at = places.map((place) => place.at).join(', ')
-  return placeWords({ ...rest, at, mark: 'with its own place' })
+  return markedPlaceWords({ ...rest, at, mark: 'with its own place' })
 }
 
 const LETTERS = /^[LCR]H?[FMR]\d*$/

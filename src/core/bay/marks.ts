@@ -3,7 +3,7 @@ import type { Survey } from '../survey/survey'
 import type { Gear } from '../plan/schema/gear'
 import type { Part } from '../plan/schema/rack'
 import type { RackAt } from '../survey/frame/arrangement'
-import { ARROW_WORDS, placesWords } from './marked-places'
+import { ARROW_WORDS, markedPlacesWords } from './marked-places'
 
 /** What of a rack goes where, and which way round. */
 interface Mark {
@@ -60,7 +60,7 @@ function markOf(part: Part, corners: readonly string[]): Mark[] {
         partId: part.id,
         what: part.name,
         corners: places.map(({ at }) => at),
-        say: placesWords(places),
+        say: markedPlacesWords(places),
         byPlace: true,
       },
     ]

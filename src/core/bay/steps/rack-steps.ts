@@ -8,7 +8,7 @@ import { evenFeet, towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
-import { markAsks, placesWords } from '../marked-places'
+import { markAsks, markedPlacesWords } from '../marked-places'
 import { rackJoints } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
@@ -91,7 +91,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
             'Put each marked piece to its place',
             [
               marked.length > 0
-                ? `${placesWords(marked)}.`
+                ? `${markedPlacesWords(marked)}.`
                 : 'Each to the corner it is marked for: a piece on the wrong corner is found now, not under load.',
             ],
             { minutes: about(asks.length), footIds, ...asking({ kind: 'marks', asks }) },
