@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { deeper, expect, inDrawing, openPart, saved, shelved, test } from './fixtures'
+import { deeper, expect, fromMenu, inDrawing, openPart, saved, shelved, test } from './fixtures'
 
 const JOB = '/load?job=demo-boat-and-box'
 
@@ -177,4 +177,33 @@ test('undo reaches over a reload, step by step, and what it undid stays undone',
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByLabel('x, middle')).toHaveValue('960 mm')
   await expect.poll(() => keptX(page)).toBe(960)
+})
+
+test('a door that another tab adds while doors are typed here stands beside them', async ({
+  page,
+  context,
+}) => {
+  const add = async (tab: Page, name: string) => {
+    const doors = tab.getByRole('dialog', { name: 'Doors and garages to pass' })
+    await doors.getByRole('button', { name: 'Add a door or garage' }).click()
+    await doors.getByLabel('Name').last().fill(name)
+    await doors.getByLabel('Height').last().fill('2.5 m')
+    return doors
+  }
+  await page.goto('/load?job=demo-yard-van')
+  await fromMenu(page, 'Doors and garages')
+  const here = await add(page, 'Shed')
+  const other = await context.newPage()
+  await other.goto('/load?job=demo-yard-van')
+  await fromMenu(other, 'Doors and garages')
+  const there = await add(other, 'Barn')
+  await there.getByRole('button', { name: 'Save' }).click()
+  await saved(other)
+  await expect.poll(() => shelved(page, 'plans')).toContain('Barn')
+  await here.getByRole('button', { name: 'Save' }).click()
+  await expect(here).toBeHidden()
+  await saved(page)
+  await expect.poll(() => shelved(page, 'plans')).toContain('Shed')
+  expect(await shelved(page, 'plans')).toContain('Barn')
+  await other.close()
 })

@@ -23,14 +23,14 @@ export function SheetDialog<T>({
   draft: string
   field: Group | Variants
   schema: z.ZodMiniType<T>
+  /** As it stands: what another tab sets meanwhile is merged with what is typed here. The same object as long as nothing changes. */
   now: T
   /** Says what is wrong where it cannot be taken. */
   save: (value: T) => string | undefined
   onClose: () => void
 }) {
   const system = typingSystem(useUnits())
-  const [was] = useState(now)
-  const sheet = useSheet(draft, field, schema, was, was, system)
+  const sheet = useSheet(draft, field, schema, now, now, system)
   const [problem, setProblem] = useState<string>()
   const submit = sheet.form.handleSubmit(() => {
     const saving = sheet.toSave()

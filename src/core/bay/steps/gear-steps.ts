@@ -94,7 +94,7 @@ export function gearSteps(
         stage: 'torque',
         title: `Tighten: ${group.joint.name}`,
         detail: [
-          `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         after: [
           set.id,

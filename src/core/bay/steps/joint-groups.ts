@@ -69,6 +69,18 @@ function spotsOf(
   })
 }
 
+/** How many of a joint's fasteners are at some of its places: as its sheet says of each, else shared alike. */
+function countedAt(
+  { count, places }: Fastener,
+  of: number,
+  spots: readonly PlacedSpot[],
+): Pick<JointGroup, 'count' | 'perSpot'> {
+  const each = count / Math.max(1, of)
+  const said = (spot: PlacedSpot) => places?.find(({ name }) => name === spot.name)?.count ?? each
+  const here = Math.round(spots.reduce((sum, spot) => sum + said(spot), 0))
+  return { count: here, perSpot: here / Math.max(1, spots.length) }
+}
+
 const sideOf = (yMm: number): Spot['side'] => (yMm < 0 ? 'left' : yMm > 0 ? 'right' : 'middle')
 
 const placesOf = (spots: readonly PlacedSpot[]): JointGroup['at'] =>
@@ -100,7 +112,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
         joint: group,
         spots: at.map((spot) => spot.name),
         at: placesOf(at),
-        perSpot: fastener.count / Math.max(1, spots.length),
+        ...countedAt(fastener, spots.length, at),
         pulls: passList(at, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
       })
       const fitted = spots.filter((spot) => !wasOn.has(spot.name))
@@ -157,7 +169,7 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
       joint,
       spots: spots.map(({ name }) => name),
       at: placesOf(spots),
-      perSpot: fastener.count / Math.max(1, spots.length),
+      ...countedAt(fastener, spots.length, spots),
       pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
     }
   })

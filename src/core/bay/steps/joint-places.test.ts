@@ -39,6 +39,15 @@ describe('a joint at its own places', () => {
     const [group] = groupsOf(heldBy(boatAndBox, [two]))
     expect(group?.spots).toEqual(['LHF', 'RHR'])
     expect(group?.perSpot).toBe(1)
+    const uneven = {
+      ...BOLTS,
+      count: 8,
+      places: [
+        { name: 'LHF', count: 5 },
+        { name: 'RHR', count: 3 },
+      ],
+    }
+    expect(groupsOf(heldBy(boatAndBox, [uneven]))[0]).toMatchObject({ count: 8, perSpot: 4 })
     // They are those feet: the drawing finds them.
     expect([...(group?.at.keys() ?? [])]).toEqual(['LHF', 'RHR'])
   })
@@ -89,6 +98,8 @@ describe('a bar that was on already (B9)', () => {
       [['LHR', 'RHR'], undefined],
       [['LHF', 'RHF'], true],
     ])
+    // Of four bolts two are at the bar that is fitted.
+    expect(groupsOf(plan).map(({ count }) => count)).toEqual([2, 2])
     const order = jobSteps(survey(plan), USUAL_BAY)
     if (!order.ok) throw new Error('Its steps have an order.')
     const check = order.steps.find(({ title }) => title.startsWith('Check what is on'))

@@ -199,7 +199,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
         minutes: about(
           Math.max(
             4,
-            started.reduce((so, { joint }) => so + joint.fastener.count, 0),
+            started.reduce((so, { count }) => so + count, 0),
           ),
         ),
         footIds,
@@ -251,7 +251,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                 'Nobody here has seen it tightened: look at its seat and its parts, then try it with the wrench. ',
               ]
             : []),
-          `${group.joint.fastener.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+          `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
           ...(sliding.length > 0
             ? [
                 ` ${sliding.join(' and ')} ${sliding.length > 1 ? 'stay' : 'stays'} free to slide, as the sheet has it.`,

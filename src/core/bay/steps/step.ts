@@ -13,7 +13,8 @@ export interface JointGroup {
   readonly spots: readonly string[]
   /** Where its places are, as far as that is known: x and y in the vehicle's frame, mm. */
   readonly at: ReadonlyMap<string, { readonly xMm: number; readonly yMm: number }>
-  /** Fasteners a place on average: what is counted is the joint's own number. */
+  /** Fasteners at these places in all, and a place on average. */
+  readonly count: number
   readonly perSpot: number
   readonly pulls: readonly Pull[]
   /** It was on when the vehicle came: it is looked at and tried, and not started. */

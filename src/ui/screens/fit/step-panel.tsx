@@ -47,9 +47,9 @@ export function StepPanel(props: Props) {
     case 'start':
       return (
         <ul>
-          {step.task.groups.map(({ joint }) => (
+          {step.task.groups.map(({ joint, count }) => (
             <li key={joint.id} className="border-hair border-b-1 py-2">
-              <strong>{joint.name}</strong>: {joint.fastener.count} × {joint.startTurns} turns
+              <strong>{joint.name}</strong>: {count} × {joint.startTurns} turns
               <span className="text-ink2 block text-aside">
                 {joint.washers}; {joint.security}
               </span>
