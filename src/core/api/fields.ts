@@ -32,7 +32,7 @@ export {
   SOURCE_CHOICES,
 } from '../fields/figures-fields'
 export { withFitSheet } from '../fields/fit-sheet-bars'
-export { mayLeaveOut } from '../fields/likely'
+export { keepsSources, mayLeaveOut } from '../fields/likely'
 export { fieldsByName } from '../fields/fields-by-name'
 export { GEAR_FIELD } from '../fields/gear-fields'
 export { JOB_FIELD } from '../fields/job-fields'

@@ -55,6 +55,15 @@ describe('marked pieces', () => {
     )
   })
 
+  it('of a thing are printed like those of a rack', () => {
+    const [first, ...rest] = firstBike.gear
+    if (!first) throw new Error('The job has a bike tray.')
+    const gear = [{ ...first, work: { places: [{ at: 'Rear wheel', colour: 'red strap' }] } }, ...rest]
+    expect(marksOf(survey({ ...firstBike, gear })).marks).toContainEqual(
+      expect.objectContaining({ what: first.name, say: 'Rear wheel: red strap', byPlace: true }),
+    )
+  })
+
   it('are asked place by place, and one on the wrong corner is a Stop before anything is clamped', () => {
     expect(asks.map(({ at }) => at)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
     expect(holdsOf(step, surveyed, [], NOTHING_DONE).map(({ id }) => id)).toEqual(['marks'])

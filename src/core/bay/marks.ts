@@ -52,18 +52,25 @@ interface Marks {
   readonly stored: readonly string[]
 }
 
+/** What belongs where on a part or a thing, as its sheet says it place by place. */
+function byPlace({ id, name, work }: Pick<Part, 'id' | 'name' | 'work'>): Mark[] {
+  const places = work?.places ?? []
+  return places.length === 0
+    ? []
+    : [
+        {
+          partId: id,
+          what: name,
+          corners: places.map(({ at }) => at),
+          say: markedPlacesWords(places),
+          byPlace: true,
+        },
+      ]
+}
+
 function markOf(part: Part, corners: readonly string[]): Mark[] {
-  const places = part.work?.places ?? []
-  if (places.length > 0)
-    return [
-      {
-        partId: part.id,
-        what: part.name,
-        corners: places.map(({ at }) => at),
-        say: markedPlacesWords(places),
-        byPlace: true,
-      },
-    ]
+  const said = byPlace(part)
+  if (said.length > 0) return said
   if (!PART_ROLES[part.role].atFeet) return []
   const sides = part.work?.sides
   const say =
@@ -98,15 +105,19 @@ function keysOf({ name, work }: { name: string; work?: Part['work'] }): KeyMark[
 
 /** Which part goes to which corner, which arrows point where, which bar is the front one, and which keys open what. */
 export function marksOf({ racks, plan }: Survey): Marks {
+  const placed = plan.gear.filter(({ id }) => plan.placements.some(({ gearId }) => gearId === id))
   return {
-    marks: racks.flatMap(({ rack, feet }) =>
-      rack.parts.flatMap((part) =>
-        markOf(
-          part,
-          feet.map(({ corner }) => corner),
+    marks: [
+      ...racks.flatMap(({ rack, feet }) =>
+        rack.parts.flatMap((part) =>
+          markOf(
+            part,
+            feet.map(({ corner }) => corner),
+          ),
         ),
       ),
-    ),
+      ...placed.flatMap(byPlace),
+    ],
     arrows: racks.flatMap(({ rack }) =>
       rack.parts.flatMap((part) =>
         (part.work?.arrows ?? []).map(({ on, toward }) => ({ on, say: ARROW_WORDS[toward] })),
@@ -124,9 +135,7 @@ export function marksOf({ racks, plan }: Survey): Marks {
       }),
     ),
     raising: racks.flatMap(raisingOf),
-    stored: plan.gear
-      .filter(({ id }) => plan.placements.some(({ gearId }) => gearId === id))
-      .flatMap(storedOf),
+    stored: placed.flatMap(storedOf),
     keys: [...racks.flatMap(({ rack }) => rack.parts.flatMap(keysOf)), ...plan.gear.flatMap(keysOf)],
   }
 }

@@ -1,4 +1,5 @@
 import type { LogEvent } from '../log/event'
+import { securedBy } from '../plan/schema/fastening'
 import { barsOf, type Rack } from '../plan/schema/rack'
 import { formatNumber } from '../units/format'
 
@@ -19,13 +20,15 @@ export function refitValues(rack: Rack): string {
     ),
   )
   const renewed = rack.parts.flatMap((part) =>
-    (part.fasteners ?? []).flatMap(({ name, thread, security, signs, singleUse }) =>
-      security === 'threadlocker' || singleUse === true || signs?.some(({ kind }) => kind === 'washerClosed')
+    (part.fasteners ?? []).flatMap((fastener) => {
+      const { name, thread, signs, singleUse } = fastener
+      const isLocked = securedBy(fastener) === 'threadlocker'
+      return isLocked || singleUse === true || signs?.some(({ kind }) => kind === 'washerClosed')
         ? [
-            `${name ?? `${thread} of ${part.name}`}: taken apart, clean it and fit it anew, with fresh ${security === 'threadlocker' ? 'threadlocker' : 'parts'}`,
+            `${name ?? `${thread} of ${part.name}`}: taken apart, clean it and fit it anew, with fresh ${isLocked ? 'threadlocker' : 'parts'}`,
           ]
-        : [],
-    ),
+        : []
+    }),
   )
   return [...bars, ...torques, ...renewed].join('; ').slice(0, 1000)
 }

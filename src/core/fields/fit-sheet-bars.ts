@@ -29,6 +29,7 @@ const LESS_THAN_FEET_MM = 80
  */
 export function withFitSheet(rack: Rack, before: Rack): Rack {
   if (rack.kind === 'ladder' || rack.fitSheet === undefined) return rack
+  const { kind: by } = rack.fitSheet.source
   const beforeBars = before.kind === 'ladder' ? [] : before.bars
   let frontXMm: number | undefined
   const bars = rack.bars.map((bar, i): Bar => {
@@ -38,7 +39,7 @@ export function withFitSheet(rack: Rack, before: Rack): Rack {
     let next = bar
     if (now.xMm !== undefined && now.xMm !== bar.xMm && (isStart(bar, 'xMm') || bar.xMm === then.xMm)) {
       next = { ...next, xMm: now.xMm }
-      known['xMm'] = { by: 'sheet' }
+      known['xMm'] = { by }
     }
     const [left = 0, right = 0] = [bar.feetYMm[0], bar.feetYMm.at(-1)]
     const towerMm = right - left
@@ -46,7 +47,7 @@ export function withFitSheet(rack: Rack, before: Rack): Rack {
     if (now.towerMm !== undefined && now.towerMm !== towerMm && follows && bar.feetYMm.length === 2) {
       const half = now.towerMm / 2
       next = { ...next, feetYMm: [-half, half] }
-      known['feetYMm.apart'] = { by: 'sheet' }
+      known['feetYMm.apart'] = { by }
       if (isStart(bar, 'usableMm') && now.towerMm > LESS_THAN_FEET_MM)
         next = { ...next, usableMm: Math.min(next.lengthMm, now.towerMm - LESS_THAN_FEET_MM) }
     }

@@ -7,7 +7,10 @@ import { PART_ROLES } from '../kinds/part-role'
 import type { Field, Group } from './field'
 import { GEAR_FIELD } from './gear-fields'
 import { JOB_FIELD } from './job-fields'
-import { mayLeaveOut } from './likely'
+import { keepsSources, mayLeaveOut } from './likely'
+import { LOAD_FIELD } from './load-fields'
+import { USE_FIELD } from './use-fields'
+import { CLEARANCES_FIELD } from './clearance-fields'
 import { PART_FIELD } from './part-fields'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
@@ -56,6 +59,11 @@ describe('fields that a kind makes unlikely', () => {
     expect(unlikely(FIT, 'unsaid')).toEqual([])
     expect(unlikely(VEHICLE_FIELD, 'pickup')).toEqual([])
     expect(unlikely(VEHICLE_FIELD, 'estate')).toEqual(['cabWallXMm'])
+  })
+
+  it('a source is asked on top only where a figure keeps it', () => {
+    expect([GEAR_FIELD, VEHICLE_FIELD, PART_FIELD].map(keepsSources)).toEqual([true, true, true])
+    expect([USE_FIELD, CLEARANCES_FIELD, LOAD_FIELD].map(keepsSources)).toEqual([false, false, false])
   })
 
   it('are on some sheets and not on others', () => {

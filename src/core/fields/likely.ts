@@ -102,3 +102,19 @@ export function mayLeaveOut(field: Field): boolean {
       return false
   }
 }
+
+/** Whether what is typed into a sheet keeps where it is from: figures of a load limit, or of a thing that has such marks. */
+export function keepsSources(field: Field): boolean {
+  switch (field.is) {
+    case 'figures':
+      return true
+    case 'group':
+      return 'known' in field.fields || Object.values(field.fields).some(keepsSources)
+    case 'variants':
+      return field.choices.some(([kind]) => keepsSources(field.groupOf(String(kind))))
+    case 'list':
+      return keepsSources(field.item)
+    default:
+      return false
+  }
+}

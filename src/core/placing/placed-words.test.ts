@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { barsRack, planOf, thing, vehicleWith } from '../plan/plans.testing'
+import { at, barsRack, planOf, thing, vehicleWith } from '../plan/plans.testing'
 import type { Placement } from '../plan/schema/placement'
 import { survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
@@ -9,17 +9,7 @@ import { firstPlace } from './room'
 
 const box = thing('box', 20)
 const surveyed = survey(planOf(vehicleWith([]), [barsRack({})], [[thing('trunk', 10)]]))
-const at: Placement = {
-  id: 'new',
-  gearId: 'box',
-  host: { on: 'bars', barIds: ['rack-bar-1', 'rack-bar-2'] },
-  xMm: 950,
-  yMm: 0,
-  turn: 0,
-  onEdge: false,
-  when: 'always',
-  loads: [],
-}
+const placed = at('box')
 const words = (placement: Placement) => {
   const said = placedWords(surveyed, box, placement, { kind: 'fits', placement })
   return said && phraseText(said)
@@ -27,10 +17,12 @@ const words = (placement: Placement) => {
 
 describe('what putting a thing on did besides (F12)', () => {
   it('is said where it was turned, set on edge or put into another thing', () => {
-    expect(words(at)).toBeUndefined()
-    expect(words({ ...at, turn: 90 })).toBe('box was turned by 90° to fit.')
-    expect(words({ ...at, turn: 180, onEdge: true })).toBe('box was turned by 180° and set on edge to fit.')
-    expect(words({ ...at, host: { on: 'place', placementId: 'trunk', placeId: 'inside' } })).toBe(
+    expect(words(placed)).toBeUndefined()
+    expect(words({ ...placed, turn: 90 })).toBe('box was turned by 90° to fit.')
+    expect(words({ ...placed, turn: 180, onEdge: true })).toBe(
+      'box was turned by 180° and set on edge to fit.',
+    )
+    expect(words({ ...placed, host: { on: 'place', placementId: 'trunk', placeId: 'inside' } })).toBe(
       'box was put into trunk to fit.',
     )
   })

@@ -29,6 +29,9 @@ export function openIn(
   }, 0)
 }
 
+/** The path of a field within what stands at another. */
+export const under = (at: string, key: string): string => (at === '' ? key : `${at}.${key}`)
+
 /** The field of a group at a path. */
 export function fieldAt(group: Group, path: string): Field | undefined {
   const [key = '', ...rest] = path.split('.')

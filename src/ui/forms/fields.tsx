@@ -33,12 +33,10 @@ import { useState, type ReactNode } from 'react'
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { Choice } from '@/ui/kit/choice'
 import { ChoiceInput, FieldInput } from './field-inputs'
-import { fieldAt, openIn, saysItself } from './field-parts'
+import { fieldAt, openIn, saysItself, under } from './field-parts'
 import { useProblem } from './problem'
 import { LeftOutProvider, markPath, OwnerProvider, useLeftOut, useOwner, useSheetOf } from './sheet-context'
 import { useLeftOutOf } from './use-left-out'
-
-const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
 
 /** Fields side by side; what is a block of its own takes the whole width. */
 function Grid({ children }: { children: ReactNode }) {

@@ -5,6 +5,7 @@ import { Alert } from '@/ui/kit/alert'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import {
+  keepsSources,
   mayLeaveOut,
   type DraftResult,
   type Group,
@@ -131,6 +132,7 @@ export function SheetFields({
   const sentTo = useSearch('field')
   const [all, setAll] = useState(false)
   const leavesOut = useMemo(() => mayLeaveOut(field), [field])
+  const asksSource = useMemo(() => keepsSources(field), [field])
   const notes = { ...read.halves, ...read.standIns }
   const wordings = useWordings(form, field)
   const shown = useRef<HTMLFormElement>(null)
@@ -169,13 +171,15 @@ export function SheetFields({
           <div className="min-w-0 space-y-4">
             {again && <Again again={again} />}
             <div className="flex flex-wrap items-end gap-3">
-              <Choice
-                className="w-80"
-                label="Source of these figures"
-                value={from}
-                options={FROM_CHOICES}
-                onChange={setFrom}
-              />
+              {asksSource && (
+                <Choice
+                  className="w-80"
+                  label="Source of these figures"
+                  value={from}
+                  options={FROM_CHOICES}
+                  onChange={setFrom}
+                />
+              )}
               {paste}
               {leavesOut && (
                 <Button pressed={all} onClick={() => setAll(!all)}>

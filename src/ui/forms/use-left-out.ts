@@ -4,10 +4,8 @@
 import { isEmpty, type Draft, type Group } from '@/core/api/fields'
 import { useState } from 'react'
 import { get, useFormContext, useWatch } from 'react-hook-form'
-import { fieldAt } from './field-parts'
+import { fieldAt, under } from './field-parts'
 import { useLeftOut, useSheetOf } from './sheet-context'
-
-const under = (at: string, key: string) => (at === '' ? key : `${at}.${key}`)
 
 /**
  * The paths of what is left out of a group, with those that are left out above it. What was shown once stays until its kind

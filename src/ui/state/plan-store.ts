@@ -239,7 +239,13 @@ export const planStore = createStore<PlanStore>((set, get) => {
     drop() {
       const { dragFrom, past } = get()
       if (!dragFrom) return
-      set({ dragFrom: undefined, pausedAt: undefined, past: [...past, dragFrom], future: [] })
+      set({
+        dragFrom: undefined,
+        pausedAt: undefined,
+        past: [...past, dragFrom],
+        future: [],
+        notice: undefined,
+      })
       later()
     },
     undo() {
@@ -253,13 +259,13 @@ export const planStore = createStore<PlanStore>((set, get) => {
       const { plan, past, future } = get()
       const [after, ...rest] = future
       if (!plan || !after) return
-      set({ plan: after, past: [...past, plan], future: rest })
+      set({ plan: after, past: [...past, plan], future: rest, notice: undefined })
       later()
     },
     goBackTo(earlier) {
       const { plan, past } = get()
       if (!plan || earlier === plan) return
-      set({ plan: earlier, past: [...past, plan], future: [], refusal: undefined })
+      set({ plan: earlier, past: [...past, plan], future: [], refusal: undefined, notice: undefined })
       later()
     },
     say(notice) {

@@ -86,6 +86,9 @@ const sideOf = (yMm: number): Spot['side'] => (yMm < 0 ? 'left' : yMm > 0 ? 'rig
 const placesOf = (spots: readonly PlacedSpot[]): JointGroup['at'] =>
   new Map(spots.flatMap(({ name, at }) => (at === undefined ? [] : [[name, at] as const])))
 
+/** What is tight already is tried once, at its whole figure. Percent */
+const WHOLE = [100]
+
 /**
  * The joints of a rack's parts, each at its feet where it belongs to feet. What holds a rack at its feet and whose sheet
  * says nothing has one unknown joint there: a rack entered as a whole is held by itself. Where a bar was on already, the
@@ -108,19 +111,20 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
       const usual = onFeet ? all : spreadSpots(part.name, Math.min(fastener.count, 12))
       const spots = spotsOf(fastener, usual, (xMm, yMm) => ({ xMm, yMm }))
       const wasOn = new Set(onFeet ? feetOn.map((spot) => spot.name) : [])
-      const groupOf = (group: Joint, at: readonly PlacedSpot[]): JointGroup => ({
+      const groupOf = (group: Joint, at: readonly PlacedSpot[], percents: readonly number[]): JointGroup => ({
         joint: group,
         spots: at.map((spot) => spot.name),
         at: placesOf(at),
         ...countedAt(fastener, spots.length, at),
-        pulls: passList(at, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
+        pulls: passList(at, aimNm(joint.torque), percents),
       })
+      const passes = fastener.passesPercent ?? rules.passesPercent
       const fitted = spots.filter((spot) => !wasOn.has(spot.name))
       const there = spots.filter((spot) => wasOn.has(spot.name))
       const found = { ...joint, id: `${joint.id}/on`, name: `${joint.name}, already on` }
       return [
-        ...(fitted.length > 0 || there.length === 0 ? [groupOf(joint, fitted)] : []),
-        ...(there.length > 0 ? [{ ...groupOf(found, there), alreadyOn: true as const }] : []),
+        ...(fitted.length > 0 || there.length === 0 ? [groupOf(joint, fitted, passes)] : []),
+        ...(there.length > 0 ? [{ ...groupOf(found, there, WHOLE), alreadyOn: true as const }] : []),
       ]
     })
   })

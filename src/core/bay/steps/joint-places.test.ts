@@ -100,6 +100,8 @@ describe('a bar that was on already (B9)', () => {
     ])
     // Of four bolts two are at the bar that is fitted.
     expect(groupsOf(plan).map(({ count }) => count)).toEqual([2, 2])
+    // What is tight already is tried once, and not drawn down in passes.
+    expect(groupsOf(plan)[1]?.pulls.map(({ percent }) => percent)).toEqual([100, 100])
     const order = jobSteps(survey(plan), USUAL_BAY)
     if (!order.ok) throw new Error('Its steps have an order.')
     const check = order.steps.find(({ title }) => title.startsWith('Check what is on'))
@@ -116,6 +118,16 @@ describe('a bar that was on already (B9)', () => {
       phraseText(read),
     ])
     expect(rows.find(([what]) => what?.endsWith('already on'))?.[1]).toBe('LHF, RHF not seen: check')
+  })
+})
+
+describe('the strength of a threadlocker', () => {
+  it('says that there is threadlocker, whatever the house uses, and what is permanent says so', () => {
+    const group = (fastener: Fastener) => groupsOf(heldBy(boatAndBox, [fastener]))[0]?.joint
+    const joint = group({ ...BOLTS, threadlocker: 'permanent' })
+    expect(joint?.locked).toBe(true)
+    expect(joint?.security).toBe('permanent threadlocker: it does not come loose cold, as the sheet asks')
+    expect(group({ ...BOLTS, threadlocker: 'medium', security: 'none' })?.locked).toBe(false)
   })
 })
 

@@ -114,7 +114,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
           ),
         ]
       : []),
-    ...(own.kind === 'bars'
+    ...(own.kind === 'bars' && toBuild.length > 0
       ? [
           step(
             'feet-on-bars',

@@ -1,5 +1,12 @@
 import { readAs } from '../../kinds/provenance'
-import { GRADES, type Condition, type Fastener, type Grade, type Sign } from '../../plan/schema/fastening'
+import {
+  GRADES,
+  securedBy,
+  type Condition,
+  type Fastener,
+  type Grade,
+  type Sign,
+} from '../../plan/schema/fastening'
 import { USUAL_SINGLE_FIGURE, type BayRules } from '../../plan/schema/house'
 import { NUT_FACTOR, tableTorqueNm } from './table-torque'
 
@@ -107,7 +114,9 @@ const STRENGTH = {
   permanent: 'permanent threadlocker: it does not come loose cold',
 } as const
 
-function securityOf({ security, grade, washers, threadlocker }: Fastener, rules: BayRules): string {
+function securityOf(fastener: Fastener, rules: BayRules): string {
+  const { grade, washers, threadlocker } = fastener
+  const security = securedBy(fastener)
   const asked = {
     threadlocker: `${threadlocker ? STRENGTH[threadlocker] : 'threadlocker'}, as the sheet asks`,
     lockWasher: 'lock washer, as the sheet asks',
@@ -122,12 +131,16 @@ function securityOf({ security, grade, washers, threadlocker }: Fastener, rules:
 }
 
 /** Whether threadlocker goes on: by its sheet, else by the house, and never over a lock washer of its own. */
-function lockedBy({ security, washers }: Fastener, rules: BayRules): boolean {
+function lockedBy(fastener: Fastener, rules: BayRules): boolean {
+  const { washers } = fastener
+  const security = securedBy(fastener)
   if (security) return security === 'threadlocker'
   return !washers?.includes('lock') && rules.security !== 'lockAndFlat'
 }
 
-function washersOf({ washers, security }: Fastener, rules: BayRules): string {
+function washersOf(fastener: Fastener, rules: BayRules): string {
+  const { washers } = fastener
+  const security = securedBy(fastener)
   const byHouse = washers === undefined && security === undefined && rules.security !== 'threadlocker'
   const stack = washers ?? (byHouse ? ['lock', 'flat'] : [])
   if (stack.length === 0) return 'no washers'

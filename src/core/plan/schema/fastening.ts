@@ -91,3 +91,7 @@ export const fastenerSchema = z.strictObject({
   note: z.optional(z.string().check(z.maxLength(200))),
 })
 export type Fastener = z.infer<typeof fastenerSchema>
+
+/** What the sheet has a thread secured by: one that names a strength of threadlocker has threadlocker. */
+export const securedBy = ({ security, threadlocker }: Fastener): Fastener['security'] =>
+  security ?? (threadlocker === undefined ? undefined : 'threadlocker')

@@ -72,6 +72,9 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
               <strong>{name}</strong> {say}
             </li>
           ))}
+          {[...marks.raising, ...marks.stored].map((line) => (
+            <li key={line}>{line}</li>
+          ))}
           {marks.keys.map(({ what, cores, say }) => (
             <li key={what}>
               <strong>{what}</strong>: {cores} cores, {say}
