@@ -1,7 +1,6 @@
 import * as z from '../units/schema'
 import { clearanceSchema, type Clearance } from '../plan/schema/placement'
 import { MOST } from '../plan/schema/plan'
-import type { SingleCommand } from '../plan/commands/command'
 import { group, ID, length, list, MARKS, text, type FieldsOf } from './field'
 
 /** The doors and garages of a plan as one sheet. */
@@ -22,16 +21,3 @@ export const CLEARANCES_FIELD = group('Doors and garages', {
     { start: (id) => ({ id, name: 'Garage' }) },
   ),
 })
-
-/** The edits that make one list of doors and garages of another. */
-export const clearanceEdits = (
-  before: readonly Clearance[],
-  after: readonly Clearance[],
-): readonly SingleCommand[] => [
-  ...before
-    .filter(({ id }) => !after.some((each) => each.id === id))
-    .map(({ id }): SingleCommand => ({ do: 'removeClearance', clearanceId: id })),
-  ...after
-    .filter((each) => !before.includes(each))
-    .map((clearance): SingleCommand => ({ do: 'setClearance', clearance })),
-]

@@ -1,6 +1,6 @@
 'use client'
-import { CLEARANCES_FIELD, clearanceEdits, clearancesSchema } from '@/core/api/fields'
-import type { Plan } from '@/core/api/plan'
+import { CLEARANCES_FIELD, clearancesSchema } from '@/core/api/fields'
+import { clearanceEdits, type Plan } from '@/core/api/plan'
 import { useMemo } from 'react'
 import { SheetDialog } from '@/ui/forms/sheet-dialog'
 import { refused, planStore } from '@/ui/state/plan-store'

@@ -18,8 +18,9 @@ import {
   waitsFor,
 } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
-import type { Survey } from '@/core/api/assess'
+import { type Survey, VERDICT_WORD } from '@/core/api/assess'
 import { type ReactNode, useState } from 'react'
+import { Button } from '@/ui/kit/button'
 import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'
 import { PhraseLine } from '@/ui/figures/quantity'
@@ -106,17 +107,19 @@ export function OneStep({
   const all = steps.every((each) => isDone(each, progress))
   return (
     <div className="fit-page">
-      <button
-        type="button"
-        className="border-hair hidden min-h-11 w-full items-center justify-between border-b-1 px-4 text-left max-[44rem]:flex"
+      <Button
+        variant="quiet"
+        className="border-hair hidden! w-full justify-between! border-b-1 px-4! max-[44rem]:flex!"
         aria-expanded={listed}
         onClick={() => setListed(!listed)}
       >
         <span className="font-semibold">
           Step {at + 1} of {steps.length}
         </span>
-        <span className="text-ink2">{listed ? 'Close the list' : 'All steps'}</span>
-      </button>
+        <span className="text-ink2">
+          Plan: {VERDICT_WORD[assessmentOf(plan).review.verdict]} · {listed ? 'Close the list' : 'All steps'}
+        </span>
+      </Button>
       <nav
         className={`overflow-auto border-r border-r-base-content pb-[1rem] max-wide:max-h-[9rem] max-wide:border-r-0 max-wide:border-b max-wide:border-b-base-content ${listed ? '' : 'max-[44rem]:hidden'}`}
         aria-label="Steps of this job"
