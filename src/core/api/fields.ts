@@ -31,7 +31,6 @@ export {
   PER_CHOICES,
   SOURCE_CHOICES,
 } from '../fields/figures-fields'
-export { withFitSheet } from '../fields/fit-sheet-bars'
 export { keepsSources, mayLeaveOut } from '../fields/likely'
 export { fieldsByName } from '../fields/fields-by-name'
 export { GEAR_FIELD } from '../fields/gear-fields'

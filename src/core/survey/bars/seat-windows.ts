@@ -58,7 +58,7 @@ export function seatsOf(attachment: Attachment, endOf: () => 'front' | 'rear' | 
 }
 
 /** The row of a rack's fit sheet for the profile that its bars have; `other` names the profiles it has rows for. */
-export function fitSheetRow({ rack }: RackAt, profile: BarAt['bar']['profile']['kind']) {
+export function fitSheetRow({ rack }: Pick<RackAt, 'rack'>, profile: BarAt['bar']['profile']['kind']) {
   const rows = rack.fitSheet?.rows ?? []
   return { row: rows.find((each) => each.profile === profile), others: rows.map((each) => each.profile) }
 }

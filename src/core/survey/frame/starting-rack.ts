@@ -86,6 +86,9 @@ const USUAL_RISE_MM: Readonly<Record<Exclude<RackKind, 'ladder'>, number>> = {
   frame: 90,
 }
 
+/** What a bar usually offers of the width between its outermost feet, mm. Common practice, no source. */
+export const usableBetween = (feetMm: number): number => feetMm - 80
+
 /** A rack of a kind on one of a vehicle's attachments, its bars where they can stand. Figures start empty: they are never guessed. */
 export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: RackKind, id: string): Rack {
   const xs = startingXs(attachment)
@@ -117,7 +120,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
       name: barName(i, xs.length),
       xMm,
       lengthMm,
-      usableMm: feet - 80,
+      usableMm: usableBetween(feet),
       riseMm: USUAL_RISE_MM[kind],
       profile,
       feetYMm: [-feet / 2, feet / 2],

@@ -13,9 +13,9 @@ import {
   type Vehicle,
 } from '@/core/api/plan'
 import { partTakes, partWith } from '@/core/api/files'
-import { RACK_FIELD, withFitSheet } from '@/core/api/fields'
+import { RACK_FIELD } from '@/core/api/fields'
 import { jobSteps, stepChoices } from '@/core/api/fit'
-import { rackKindsFor, startingRack, assess } from '@/core/api/assess'
+import { rackKindsFor, startingRack, assess, withFitSheet } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'

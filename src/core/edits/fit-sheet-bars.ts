@@ -1,5 +1,7 @@
 import { isStart } from '../plan/schema/provenance'
-import type { Bar, Rack } from '../plan/schema/rack'
+import { barsOf, type Bar, type Rack } from '../plan/schema/rack'
+import { fitSheetRow } from '../survey/bars/seat-windows'
+import { usableBetween } from '../survey/frame/starting-rack'
 
 /** What a fit sheet says of one bar, mm: its place along the vehicle, and from its left foot to its right one. */
 interface SaidOfBar {
@@ -9,9 +11,9 @@ interface SaidOfBar {
 
 /** What the row for a bar's profile says of it. A spread with one end, or of more than two bars, places no bar. */
 function saidOf(rack: Rack, i: number, frontXMm: number | undefined): SaidOfBar {
-  const bars = rack.kind === 'ladder' ? [] : rack.bars
+  const bars = barsOf(rack)
   const bar = bars[i]
-  const row = rack.fitSheet?.rows.find(({ profile }) => profile === bar?.profile.kind)
+  const row = bar && fitSheetRow({ rack }, bar.profile.kind).row
   const end = i === 0 ? 'front' : 'rear'
   const { fromMm, toMm } = row?.spreadMm ?? {}
   const isExact = fromMm !== undefined && fromMm === toMm && bars.length === 2
@@ -20,9 +22,6 @@ function saidOf(rack: Rack, i: number, frontXMm: number | undefined): SaidOfBar 
   return { xMm: placed, towerMm: row?.towerMm?.[end] }
 }
 
-/** Less than its feet are apart a bar usually offers, mm. Common practice, no source. */
-const LESS_THAN_FEET_MM = 80
-
 /**
  * A rack whose bars stand as its fit sheet has them: where a bar's figure is a starting value, or still is what the fit sheet
  * gave when it was as in `before`. What was typed for a bar stays. All lengths are in mm.
@@ -30,7 +29,7 @@ const LESS_THAN_FEET_MM = 80
 export function withFitSheet(rack: Rack, before: Rack): Rack {
   if (rack.kind === 'ladder' || rack.fitSheet === undefined) return rack
   const { kind: by } = rack.fitSheet.source
-  const beforeBars = before.kind === 'ladder' ? [] : before.bars
+  const beforeBars = barsOf(before)
   let frontXMm: number | undefined
   const bars = rack.bars.map((bar, i): Bar => {
     const then = saidOf(before, i, beforeBars[0]?.xMm)
@@ -48,8 +47,8 @@ export function withFitSheet(rack: Rack, before: Rack): Rack {
       const half = now.towerMm / 2
       next = { ...next, feetYMm: [-half, half] }
       known['feetYMm.apart'] = { by }
-      if (isStart(bar, 'usableMm') && now.towerMm > LESS_THAN_FEET_MM)
-        next = { ...next, usableMm: Math.min(next.lengthMm, now.towerMm - LESS_THAN_FEET_MM) }
+      const usableMm = Math.min(next.lengthMm, usableBetween(now.towerMm))
+      if (isStart(bar, 'usableMm') && usableMm > 0) next = { ...next, usableMm }
     }
     if (i === 0) frontXMm = next.xMm
     return next === bar ? bar : { ...next, known }
