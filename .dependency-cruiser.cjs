@@ -27,7 +27,7 @@ const CORE = {
   bay: 'log|review|facts|edits|survey|plan|provenance|kinds|geometry|units',
   handover: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   stages: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
-  fields: 'plan|provenance|kinds|geometry|units',
+  fields: 'log|plan|provenance|kinds|geometry|units',
   formats: 'fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
 }
 

@@ -252,7 +252,7 @@ test('weighs a guess on the simulated scale, and the plan takes it', deeper, asy
   await page.goto('/load?job=demo-twin-span')
   await fromMenu(page, 'House rules')
   await page.getByLabel('A guessed weight').selectOption('weighIt')
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await saved(page)
   await page.goto('/fit?job=demo-twin-span')
   await page.getByRole('button', { name: 'All the others are there' }).click()

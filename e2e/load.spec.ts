@@ -286,7 +286,7 @@ test('racks, doors, use and house rules of a job can be changed', async ({ page 
   await openJob(page, 'Awning and hatch ladder')
   await fromMenu(page, 'House rules')
   await page.getByLabel('No trail figure').selectOption('strict')
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(stateButton(page, 'Trail')).toContainText('Find out')
   await fromMenu(page, 'Doors and garages')
   await page.getByRole('button', { name: 'Add a door or garage' }).click()

@@ -69,6 +69,35 @@ test("a shop's rules are kept for new jobs", async ({ page }) => {
   await expect(stateButton(page, 'Trail')).toContainText('Find out')
 })
 
+test('rules for new jobs are one sheet: a wrong value is named, the rest is kept until it is saved', async ({
+  page,
+}) => {
+  await page.goto('/house')
+  const rules = page.getByRole('region', { name: 'Rules for new jobs' })
+  await rules.getByLabel('Torque passes, % of the figure').fill('25, 50, 75, 100')
+  await rules.getByLabel('Gap between things').fill('wide')
+  await rules.getByLabel('Currency of prices').fill('EUR')
+  await rules.getByRole('button', { name: 'Save', exact: true }).click()
+  const wrong = rules.getByRole('group', { name: 'Fields that need another look' })
+  await expect(wrong.getByRole('button')).toHaveText(['Gap between things'])
+  await expect(rules.getByLabel('Gap between things')).toBeFocused()
+  await expect(page.getByText('This draft of')).toBeHidden()
+  await expect.poll(() => shelved(page, 'settings')).toContain('EUR')
+  await page.reload()
+  await expect(rules.getByText(/is not saved yet/)).toBeVisible()
+  await expect(rules.getByLabel('Currency of prices')).toHaveValue('EUR')
+  await rules.getByLabel('Gap between things').fill('1 in')
+  await rules.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(rules.getByText(/is not saved yet/)).toBeHidden()
+  await expect.poll(() => shelved(page, 'settings')).toContain('"between":25.4')
+  await page.goto('/fit?job=demo-twin-span')
+  await expect(page.getByText(/^All [\d.]+, still to buy/)).toBeVisible()
+  await fromMenu(page, 'House rules')
+  await page.getByLabel('Currency of prices').fill('EUR')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText(/^All [\d.]+ EUR, still to buy [\d.]+ EUR/)).toBeVisible()
+})
+
 test('a stored job that no longer reads is said so, and left as it is', async ({ page }) => {
   await openJob(page, 'Yard van, full summer load')
   await saved(page)

@@ -33,6 +33,8 @@ export { marksOf } from '../bay/marks'
 export { partsCheck, type PartsLine } from '../bay/parts/parts-check'
 export { askedOf } from '../bay/proof'
 export { badPull, badReading, nextPull, passPress } from '../bay/pulling'
+export { eventOfHand } from '../bay/event-by-hand'
+export { type EventByHand, eventByHandSchema } from '../log/by-hand'
 export { refitNotes, refitValues } from '../bay/refit'
 export { BAY_RULES } from '../bay/rules'
 export {

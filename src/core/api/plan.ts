@@ -2,6 +2,7 @@
 export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } from '../units/dimension'
 export { amountIn, formatNumber, formatQuantity, METRIC, percentText, type UnitChoice } from '../units/format'
 export { parseQuantity, typedElsewhere } from '../units/parse'
+export { moneyText } from '../units/money'
 export { own } from '../units/own'
 export { type Amount, kg, missing, mm, type Phrase, phraseText, toSpare } from '../units/phrase'
 export { daySchema, idSchema, type State, STATES, type Status, toFit } from '../units/scalars'
@@ -27,17 +28,12 @@ export type { RatingOwner } from '../plan/commands/rating-commands'
 export { type Gear, gearSchema } from '../plan/schema/gear'
 export { LIKED_SPREAD_MM } from '../plan/schema/hints'
 export {
-  ASIDE_LOOKS,
   type BayRules,
   bayRulesOf,
   DEFAULT_HOUSE_RULES,
   type HouseRules,
   houseRulesSchema,
   USUAL_BAY,
-  USUAL_DRIVES,
-  USUAL_GUESS_SPREAD,
-  USUAL_SINGLE_FIGURE,
-  USUAL_STRAPS,
 } from '../plan/schema/house'
 export { LOCAL_RULES } from '../plan/schema/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from '../plan/schema/measurement'

@@ -8,16 +8,15 @@ export const clearancesSchema = z.strictObject({
   clearances: z.array(clearanceSchema).check(z.maxLength(MOST.clearances)),
 })
 
+export const CLEARANCE_FIELDS = {
+  id: ID,
+  name: text('Name', 'The lowest one that the vehicle passes every day comes first'),
+  heightMm: length('Height'),
+  typed: MARKS,
+} satisfies FieldsOf<Clearance>
+
 export const CLEARANCES_FIELD = group('Doors and garages', {
-  clearances: list(
-    'To pass',
-    'a door or garage',
-    group('', {
-      id: ID,
-      name: text('Name', 'The lowest one that the vehicle passes every day comes first'),
-      heightMm: length('Height'),
-      typed: MARKS,
-    } satisfies FieldsOf<Clearance>),
-    { start: (id) => ({ id, name: 'Garage' }) },
-  ),
+  clearances: list('To pass', 'a door or garage', group('', CLEARANCE_FIELDS), {
+    start: (id) => ({ id, name: 'Garage' }),
+  }),
 })

@@ -16,11 +16,22 @@ import { adapterSchema, jobSchema, loadSchema, useSchema } from '../plan/schema/
 import { RACK_FIELD } from './rack-fields'
 import { readWhole as readDraft } from './read-whole.testing'
 import { bare, elementOf, kindOf, schemaAt } from './schema-walk'
+import { PLAN_FIELD } from './plan-fields'
+import { planShape } from '../plan/schema/plan'
+import { EVENT_BY_HAND_FIELD } from './event-fields'
+import { eventByHandSchema, type EventByHand } from '../log/by-hand'
 import { USE_FIELD } from './use-fields'
 import { VEHICLE_FIELD } from './vehicle-fields'
 
 /** Every field that there is, and every kind, once at least. */
 const FULL = fullPlan()
+
+const EVENTS_BY_HAND: readonly EventByHand[] = [
+  { kind: 'lost', what: 'Key', count: 2, note: 'on the beach' },
+  { kind: 'replaced', what: 'Pad', with: 'new pad' },
+  { kind: 'removed', rackId: 'wing' },
+  { kind: 'dated', what: 'Look again', due: '2027-06-01' },
+]
 
 const THINGS = [
   [
@@ -50,6 +61,8 @@ const THINGS = [
     loadSchema,
     [...DEMO_PLANS, FULL].flatMap(({ placements }) => placements.flatMap(({ loads }) => loads)),
   ],
+  ['plans', PLAN_FIELD, planShape, [...DEMO_PLANS, FULL]],
+  ['entries by hand', EVENT_BY_HAND_FIELD, eventByHandSchema, EVENTS_BY_HAND],
 ] as const
 
 describe('a form opened and saved changes nothing', () => {
@@ -130,7 +143,7 @@ function offers(field: Field, schema: z.core.$ZodType): string | undefined {
   return missing && missing.length > 0 ? `does not offer ${missing.join(', ')}` : undefined
 }
 
-describe('nothing of a vehicle, a rack, a thing, an adapter, a job or a load is without a field', () => {
+describe('nothing that is kept is without a field', () => {
   it.each(THINGS)('%s', (_, field, schema) => {
     const wrong = [...leaves(schema, field, '')].flatMap(({ path, field: said, schema: leaf }) => {
       if (!said) return [`${path}: no field`]

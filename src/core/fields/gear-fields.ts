@@ -174,7 +174,7 @@ export const GEAR_FIELD = group(
     }),
     maxKmH: speed('Its own top speed', 'Empty when none'),
     dragAreaM2: number('Drag area, m²', 'As its maker measured it; empty: from shape and size'),
-    price: number('Price'),
+    price: number('Price of one'),
     note: note('Notes'),
     known: MARKS,
     typed: MARKS,

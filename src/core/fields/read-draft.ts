@@ -34,6 +34,7 @@ import {
   type ParseContext,
   type Owner,
   meanwhile,
+  noneOf,
   type DraftResult,
   type DraftReading,
   parsed,
@@ -228,7 +229,11 @@ function readVariant(field: Variants, { schema, draft, was, path, reading, owner
   if (kind === '' && mayBeLeftOut(schema)) return undefined
   const of = kindOf(schema, field.by, kind)
   if (!of) {
-    fault(reading, `${path}.${field.by}`, CHOOSE)
+    fault(
+      reading,
+      `${path}${path === '' ? '' : '.'}${field.by}`,
+      kind === '' ? CHOOSE : noneOf(kind, field.choices),
+    )
     return was
   }
   const value = readGroup(field.groupOf(kind), { schema: of, draft, was, path, reading, owner })
@@ -296,7 +301,7 @@ function readField(field: Field, at: ParseContext): unknown {
       if (textOf(draft) === textOf(toDraft(field, was, owner.shown)) && was !== undefined) return was
       const { rel } = owner.shown
       owner.changed.add(rel)
-      const read = entriesOf(draft).map((each) => parsed(field.of, each, reading.system))
+      const read = entriesOf(draft, field.of).map((each) => parsed(field.of, each, reading.system))
       for (const each of read) if ('problem' in each) fault(reading, path, each.problem)
       if (read.some((each) => 'problem' in each)) return meanwhile(reading, path, was)
       const values = read.flatMap((each) => ('value' in each ? [each.value] : []))

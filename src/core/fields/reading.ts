@@ -68,9 +68,10 @@ export function meanwhile({ last }: DraftReading, path: string, was: unknown): u
   return at ?? was
 }
 
-export const entriesOf = (draft: Draft | undefined): string[] =>
+/** The entries of one input. Plain numbers may have commas between, each with a space behind it. */
+export const entriesOf = (draft: Draft | undefined, of?: Single): string[] =>
   textOf(draft)
-    .split(/[;\n]/)
+    .split(of?.is === 'number' ? /[;\n]|,\s+/ : /[;\n]/)
     .map((each) => each.trim())
     .filter((each) => each !== '')
 
@@ -80,6 +81,9 @@ export const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean 
   a.length === b.length && a.every((each, i) => each === b[i])
 
 export type FieldResult = { readonly value: unknown } | { readonly problem: string }
+
+export const noneOf = (text: string, choices: Choices): string =>
+  `"${text}" is none of ${choices.map(([value]) => value).join(', ')}.`
 
 /** One text as its value, and how it was typed where it is a figure. */
 export function parsed(
@@ -102,11 +106,13 @@ export function parsed(
         : { problem: `"${trimmed}" is no number.` }
     }
     case 'flag':
-      return { value: trimmed === 'yes' }
+      return trimmed === 'yes' || trimmed === 'no'
+        ? { value: trimmed === 'yes' }
+        : { problem: 'Write yes or no.' }
     case 'choice': {
       if (typeof field.choices === 'string') return { value: trimmed }
       const found = field.choices.find(([value]) => String(value) === trimmed)
-      return found ? { value: found[0] } : { problem: 'This is none of the choices.' }
+      return found ? { value: found[0] } : { problem: noneOf(trimmed, field.choices) }
     }
     case 'text':
     case 'day':

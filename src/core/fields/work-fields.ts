@@ -17,7 +17,7 @@ const counted = (label: string, one: string) =>
   list(
     label,
     one,
-    group('', { what: text('What'), count: number('How many'), price: number('Price of all') }),
+    group('', { what: text('What'), count: number('How many'), price: number('Price of one') }),
     { start: () => ({ count: 1 }) },
   )
 

@@ -1,8 +1,13 @@
-import { fieldMessages } from '../plan/schema/messages'
+import { draftAt, draftOf, KNOWN, textOf, toDraft, WAS, type Draft, type DraftOf } from '../fields/draft'
+import type { Single } from '../fields/field'
+import { readDraft } from '../fields/read-draft'
+import { entriesOf, parsed } from '../fields/reading'
+import type * as z from '../units/schema'
 import { homeUnit, type Unit, type UnitSystem } from '../units/dimension'
 import { formatNumber } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import { STOCK_COLUMNS, type Column } from './stock-columns'
+import { STOCK_FIELDS } from './stock-fields'
 import { STOCK_SCHEMAS, type StockItem, type StockKind } from './stock-kinds'
 
 type Raw = Record<string, unknown>
@@ -15,20 +20,9 @@ export function valueAt(item: unknown, path: Column['path']): unknown {
   )
 }
 
-/** A copy of an entry with one field set, or left out; a group that is left empty goes too. */
-function withValue(item: Raw, [key, ...rest]: Column['path'], value: unknown): Raw {
-  if (key === undefined) return item
-  const { [key]: old, ...others } = item
-  if (rest.length === 0) return value === undefined ? others : { ...item, [key]: value }
-  const group = withValue(typeof old === 'object' && old !== null ? (old as Raw) : {}, rest, value)
-  return Object.keys(group).length === 0 ? others : { ...item, [key]: group }
-}
-
 /** The unit in which a column is written; nothing for words and counts. */
-const unitFor = (column: Column, system: UnitSystem) =>
-  typeof column.kind === 'object' && 'dimension' in column.kind
-    ? homeUnit(column.kind.dimension, system)
-    : undefined
+const unitFor = ({ field }: Column, system: UnitSystem) =>
+  field.is === 'quantity' ? homeUnit(field.dimension, system) : undefined
 
 /** The head of a column: its name, and its unit in brackets where it has one. */
 export function headOf(column: Column, system: UnitSystem): string {
@@ -43,27 +37,6 @@ function entryText(entry: unknown): string {
   return typeof adapter === 'string' ? `${String(shape)} with ${adapter}` : String(shape)
 }
 
-/** A list from its cell; nothing between two semicolons is no entry. */
-function readList(cell: string, { kind, name }: Column): ReadCell {
-  const entries = cell
-    .split(';')
-    .map((each) => each.trim())
-    .filter((each) => each !== '')
-  if (kind === 'texts') return { value: entries }
-  if (kind === 'counts') {
-    const wrong = entries.find((each) => !Number.isFinite(Number(each)))
-    return wrong === undefined
-      ? { value: entries.map(Number) }
-      : { problem: `${name}: "${wrong}" is no number.` }
-  }
-  return {
-    value: entries.map((entry) => {
-      const [shape = '', ...rest] = entry.split(' with ')
-      return rest.length === 0 ? { shape } : { shape, adapter: rest.join(' with ') }
-    }),
-  }
-}
-
 /** A field as a cell: a plain figure in the column's unit, yes or no, or a word. */
 export function tableCellOf(item: unknown, column: Column, system: UnitSystem): string {
   const value = valueAt(item, column.path)
@@ -75,44 +48,51 @@ export function tableCellOf(item: unknown, column: Column, system: UnitSystem): 
       .replace(/[\u202f]/g, '')
       .replace('\u2212', '-')
   }
-  if (column.kind === 'yesNo') return value === true ? 'yes' : 'no'
+  if (column.field.is === 'flag') return value === true ? 'yes' : 'no'
   if (Array.isArray(value)) return value.map(entryText).join('; ')
   return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }
 
-type ReadCell = { readonly value: unknown } | { readonly problem: string }
+/** A draft with what stands in one field of it put in. */
+function withDraft(draft: Draft | undefined, [key, ...rest]: Column['path'], next: Draft): Draft {
+  if (key === undefined) return next
+  const here = draftOf(draft)
+  return { ...here, [key]: withDraft(here[key], rest, next) }
+}
 
-function readCell(
-  cell: string,
-  column: Column,
-  unit: Unit | undefined,
-  system: UnitSystem,
+/** A word of a closed list as files have it, whatever its capitals. */
+function asInFiles(field: Single, cell: string): string {
+  if (field.is === 'flag') return cell.toLowerCase()
+  if (field.is !== 'choice' || typeof field.choices === 'string') return cell
+  const found = field.choices.find(([value]) => String(value).toLowerCase() === cell.toLowerCase())
+  return found ? String(found[0]) : cell
+}
+
+/** Rail shapes from their cell: “round; flat with Flat pads”. */
+const railShapes = (cell: string): readonly DraftOf[] =>
+  entriesOf(cell).map((entry, i) => {
+    const [shape = '', ...rest] = entry.split(' with ')
+    return { shape, adapter: rest.join(' with '), [WAS]: `id ${i}` }
+  })
+
+/** A cell as a form would have it. A figure that went out rounded and came back unchanged keeps what it was. */
+function draftOfCell(
+  { column: { field, path }, text, unit }: TableCell,
   before: unknown,
-): ReadCell {
-  const { kind, name } = column
-  if (kind === 'text') return { value: cell }
-  if (kind === 'yesNo') {
-    const word = cell.toLowerCase()
-    return word === 'yes' || word === 'no'
-      ? { value: word === 'yes' }
-      : { problem: `${name}: write yes or no.` }
-  }
-  if (kind === 'count') {
-    const value = Number(cell)
-    return Number.isFinite(value) ? { value } : { problem: `${name}: "${cell}" is no number.` }
-  }
-  if (kind === 'texts' || kind === 'counts' || kind === 'railShapes') return readList(cell, column)
-  if ('words' in kind) {
-    const found = kind.words.find((word) => word.toLowerCase() === cell.toLowerCase())
-    return found === undefined
-      ? { problem: `${name}: "${cell}" is none of ${kind.words.join(', ')}.` }
-      : { value: found }
-  }
-  const parsed = parseQuantity(kind.dimension, cell, system, unit)
-  if (!parsed.ok) return { problem: `${name}: ${parsed.reason}` }
-  // A figure that went out rounded and came back unchanged keeps what it was.
-  const same = typeof before === 'number' && Math.abs(before - parsed.value) <= 1e-3
-  return { value: same ? before : parsed.value }
+  system: UnitSystem,
+): Draft | undefined {
+  if (field.is === 'list') return railShapes(text)
+  if (field.is === 'several')
+    return entriesOf(text)
+      .map((each) => asInFiles(field.of, each))
+      .join('; ')
+  if (field.is !== 'quantity') return asInFiles(field, text)
+  const read = parseQuantity(field.dimension, text, system, unit)
+  if (!read.ok) return text
+  const now = parsed(field, read.typed, system)
+  const stood = valueAt(before, path)
+  const isSame = 'value' in now && typeof stood === 'number' && Math.abs(stood - Number(now.value)) <= 1e-3
+  return isSame ? undefined : read.typed
 }
 
 /** What a new entry of a list starts from, before a line's cells are put in. */
@@ -139,8 +119,8 @@ export function blank(kind: StockKind): Raw {
 }
 
 /** Whether a column asks anything of an entry as it stands. */
-const asksOf = (column: Column, item: unknown): boolean =>
-  column.when === undefined || column.when.is.includes(String(valueAt(item, column.when.path)))
+const asksOf = (column: Column, draft: Draft): boolean =>
+  column.when === undefined || column.when.is.includes(textOf(draftAt(draft, column.when.path)))
 
 /** Whether other columns of the list depend on this one. */
 const decides = (kind: StockKind, { path }: Column) =>
@@ -158,8 +138,8 @@ export interface TableCell {
 }
 
 /**
- * An entry from its cells: field by field over what it was, or over a blank one. What no cell speaks of stays.
- * Fails with a sentence for each cell that is wrong.
+ * An entry from its cells: field by field over what it was, or over a blank one, read as a form is. What no cell speaks of
+ * stays. Fails with a sentence for each cell that is wrong.
  */
 export function readRow<K extends StockKind>(
   kind: K,
@@ -169,32 +149,44 @@ export function readRow<K extends StockKind>(
   system: UnitSystem,
 ): ReadLine<K> {
   const wrong: string[] = []
-  let draft: Raw = known ? { ...(known as unknown as Raw) } : { ...blank(kind), id }
-  for (const { column, text, unit } of cells) {
-    const before = valueAt(draft, column.path)
-    // A kind that changes takes its sizes with it: those of the new kind are in cells of their own.
-    const leading = decides(kind, column)
+  const field = STOCK_FIELDS[kind]
+  const was: unknown = known ?? { ...blank(kind), id }
+  let draft = toDraft(field, was, { system, typed: {}, rel: '' })
+  const marks: Record<string, Draft> = { ...draftOf(draftOf(draft)[KNOWN]) }
+  // A kind decides which other cells ask anything: it is read first.
+  const leading = (cell: TableCell) => decides(kind, cell.column)
+  for (const cell of [...cells.filter(leading), ...cells.filter((each) => !leading(each))]) {
+    const { column, text } = cell
+    const { path, name } = column
+    if (path[0] === 'id') continue
     if (!asksOf(column, draft)) {
-      if (text !== '') wrong.push(`${column.name}: nothing of this kind has that. Leave it empty.`)
+      if (text !== '') wrong.push(`${name}: nothing of this kind has that. Leave it empty.`)
       continue
     }
-    if (text === '') {
-      if (column.optional) draft = withValue(draft, column.path, undefined)
-      else wrong.push(`${column.name} is empty.`)
+    if (text === '' && !column.optional) {
+      wrong.push(`${name} is empty.`)
       continue
     }
-    const read = readCell(text, column, unit, system, before)
-    if ('problem' in read) {
-      wrong.push(read.problem)
-      continue
+    if (text === tableCellOf(was, column, system) && cell.unit === unitFor(column, system)) continue
+    const next = draftOfCell(cell, was, system)
+    if (next === undefined) continue
+    // A kind that changes takes its sizes with it: those of the new kind are in cells of their own.
+    if (leading(cell) && path.length > 1 && next !== textOf(draftAt(draft, path)))
+      draft = withDraft(draft, path.slice(0, -1), {})
+    draft = withDraft(draft, path, next)
+    if (leading(cell) && column.field.is === 'choice') {
+      const read = parsed(column.field, textOf(next), system)
+      if ('problem' in read) return { ok: false, wrong: [`${name}: ${read.problem}`] }
     }
-    if (JSON.stringify(read.value) === JSON.stringify(before)) continue
-    if (leading) draft = withValue(draft, column.path.slice(0, -1), undefined)
-    draft = withValue(draft, column.path, read.value)
+    marks[path.join(':')] = ''
   }
   if (wrong.length > 0) return { ok: false, wrong }
-  const parsed = STOCK_SCHEMAS[kind].safeParse(draft)
-  return parsed.success
-    ? { ok: true, item: parsed.data as StockItem[K] }
-    : { ok: false, wrong: fieldMessages(parsed.error).map((each) => each.text) }
+  const schema = STOCK_SCHEMAS[kind] as unknown as z.ZodMiniType<StockItem[K]>
+  const marked = Object.keys(draftOf(draft)).includes(KNOWN) ? { ...draftOf(draft), [KNOWN]: marks } : draft
+  const { value, problems } = readDraft(field, schema, marked, was, system)
+  const named = Object.entries(problems).map(([path, problem]) => {
+    const column = STOCK_COLUMNS[kind].find((each) => each.path.join('.') === path)
+    return `${column?.name ?? path}: ${problem}`
+  })
+  return named.length === 0 && value !== undefined ? { ok: true, item: value } : { ok: false, wrong: named }
 }

@@ -1,25 +1,17 @@
 import type * as z from '../units/schema'
-import type { Field } from '../fields/field'
+import { text, type Field, type List, type Several, type Single } from '../fields/field'
 import { kindOf, mayBeLeftOut, schemaAt } from '../fields/schema-walk'
-import type { Dimension } from '../units/dimension'
 import { STOCK_FIELDS } from './stock-fields'
 import { STOCK_SCHEMAS, type StockKind } from './stock-kinds'
 
-/** One column of a table of stock: a field of the entry, by its path, and how it is written in a cell. */
+/** What stands in one cell: one value, several with semicolons between, or a list of rail shapes, each with its adapter. */
+export type CellField = Single | Several | List
+
+/** One column of a table of stock: a field of the entry, by its path. A cell is read as the input of a form is. */
 export interface Column {
   readonly name: string
-  readonly path: readonly (string | number)[]
-  readonly kind:
-    | 'text'
-    | 'count'
-    | 'yesNo'
-    /** Several texts or counts, with semicolons between. */
-    | 'texts'
-    | 'counts'
-    /** Rail shapes with semicolons between, each with its adapter where it needs one: “round; flat with Flat pads”. */
-    | 'railShapes'
-    | { readonly dimension: Dimension }
-    | { readonly words: readonly string[] }
+  readonly path: readonly string[]
+  readonly field: CellField
   /** An empty cell leaves the field out; otherwise it is asked for. */
   readonly optional?: true
   /** Only where the field of that path is one of these words. */
@@ -129,31 +121,9 @@ const LISTED: Readonly<Record<StockKind, readonly Listed[]>> = {
   ],
 }
 
-/** How a field is written in a cell. */
-function kindFor(field: Field): Column['kind'] {
-  switch (field.is) {
-    case 'quantity':
-      return { dimension: field.dimension }
-    case 'number':
-      return 'count'
-    case 'flag':
-      return 'yesNo'
-    case 'choice':
-      return typeof field.choices === 'string'
-        ? 'text'
-        : { words: field.choices.map(([value]) => String(value)) }
-    case 'several':
-      return field.of.is === 'choice' && typeof field.of.choices !== 'string'
-        ? field.of.choices.every(([value]) => typeof value === 'number')
-          ? 'counts'
-          : 'texts'
-        : 'texts'
-    case 'list':
-      return 'railShapes'
-    default:
-      return 'text'
-  }
-}
+/** Whether a field can stand in one cell. */
+const isCell = (field: Field): field is CellField =>
+  ['quantity', 'number', 'text', 'day', 'choice', 'flag', 'several', 'list'].includes(field.is)
 
 interface Found {
   readonly field: Field
@@ -200,11 +170,11 @@ function find(
 function column(kind: StockKind, [name, at, aside]: Listed): Column {
   const path = at.split('.')
   const found = find(STOCK_FIELDS[kind], STOCK_SCHEMAS[kind], path, { path: [], optional: false })
-  if (!found) throw new Error(`There is no field ${at} in ${kind}.`)
+  if (!found || !isCell(found.field)) throw new Error(`There is no field ${at} in ${kind}.`)
   return {
     name,
     path,
-    kind: kindFor(found.field),
+    field: found.field,
     ...(found.optional && { optional: true }),
     ...(found.when && { when: found.when }),
     ...(aside && { aside: true }),
@@ -212,8 +182,8 @@ function column(kind: StockKind, [name, at, aside]: Listed): Column {
 }
 
 const ID_AND_NAME: readonly Column[] = [
-  { name: 'Id', path: ['id'], kind: 'text' },
-  { name: 'Name', path: ['name'], kind: 'text' },
+  { name: 'Id', path: ['id'], field: text('Id') },
+  { name: 'Name', path: ['name'], field: text('Name') },
 ]
 
 const columnsOf = (kind: StockKind): readonly Column[] => [

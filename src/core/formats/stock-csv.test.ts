@@ -87,8 +87,33 @@ describe('a list as CSV', () => {
     expect(problems[2]?.text).toContain('Id is empty')
     expect(problems[3]?.text).toContain('stands on two lines')
     expect(problems[4]?.text).toContain('Length is empty')
-    expect(problems[5]?.text).toContain('lengthMm')
+    expect(problems[5]?.text).toContain('Length: It is too small; it must be at least 0.1.')
     expect([...changed, ...added]).toEqual([])
+  })
+
+  it('reads a cell as a form reads its input: a figure over a starting value is told, as typed, and a comma is a point', () => {
+    const begun = { ...longBox, known: { lengthMm: { by: 'start' as const } } }
+    const text = 'Id,Length (in),Price\r\nlong-box,75 3/4,"149,5"\r\n'
+    const { changed, problems } = readStockCsv('gear', text, [begun], 'metric')
+    expect(problems).toEqual([])
+    expect(changed[0]?.known).toBeUndefined()
+    expect(changed[0]?.typed?.['lengthMm']).toBe('75 3/4 in')
+    expect(changed[0]?.price).toBe(149.5)
+    const asIs = readStockCsv('gear', stockCsv('gear', [begun], 'us'), [begun], 'us')
+    expect(asIs.same).toBe(1)
+  })
+
+  it('reads the kind first, wherever its column stands, and refuses what that kind has not', () => {
+    const text = 'Id,Slot (mm),Head height (mm),Thread,Mount\r\nlong-box,8,3,M6,channelBolt\r\n'
+    const { changed, problems } = readStockCsv('gear', text, [longBox], 'metric')
+    expect(problems).toEqual([])
+    expect(changed[0]?.fit.mount).toMatchObject({ kind: 'channelBolt', slotMm: 8, headMm: 3, thread: 'M6' })
+    expect(
+      readStockCsv('gear', text.replace(',channelBolt', ',clip'), [longBox], 'metric').problems[0]?.text,
+    ).toContain('Mount: "clip" is none of ')
+    expect(
+      readStockCsv('gear', text.replace(',channelBolt', ',strap'), [longBox], 'metric').problems[0]?.text,
+    ).toContain('Slot: nothing of this kind has that')
   })
 
   it('takes a kit’s lists with semicolons between, a rail shape with its adapter', () => {
@@ -110,7 +135,7 @@ describe('a list as CSV', () => {
     const again = readStockCsv('parts', stockCsv('parts', changed, 'metric'), changed, 'metric')
     expect(again.same).toBe(1)
     expect(readStockCsv('parts', text.replace('3;5', '3;five'), [feet!], 'metric').problems[0]?.text).toBe(
-      'Kit doors: "five" is no number.',
+      'Kit doors: "five" is none of 2, 3, 4, 5.',
     )
     expect(
       readStockCsv('parts', text.replace('raisedRail', 'roof'), [feet!], 'metric').problems,

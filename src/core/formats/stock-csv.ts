@@ -51,8 +51,7 @@ function headsOf(kind: StockKind, cells: readonly string[]): { heads: Head[]; pr
       problems.push({ line: 1, text: `"${cell}" is no column of this table.` })
       return
     }
-    const dimension =
-      typeof column.kind === 'object' && 'dimension' in column.kind ? column.kind.dimension : undefined
+    const dimension = column.field.is === 'quantity' ? column.field.dimension : undefined
     const spelling = word?.trim().toLowerCase().replace(/\s+/g, '')
     const before =
       dimension && spelling !== undefined
@@ -78,6 +77,12 @@ const LINES_MOST = 5000
 
 /** Whether a line can make an entry of its own: some lists hold more than a table can say. */
 const addsByTable = (kind: StockKind) => kind !== 'vehicles' && kind !== 'racks'
+
+/** Whether two entries say the same, whatever the order of their keys. */
+function saysTheSame<K extends StockKind>(kind: K, ...items: readonly [StockItem[K], StockItem[K]]): boolean {
+  const [before, now] = items.map((item) => JSON.stringify(STOCK_SCHEMAS[kind].parse(item)))
+  return before === now
+}
 
 /**
  * Reads a CSV against the entries there are. A line changes the entry with its id, field by field, and keeps all
@@ -152,7 +157,7 @@ export function readStockCsv<K extends StockKind>(
     }
     const { item } = read
     if (!before) added.push(item)
-    else if (JSON.stringify(STOCK_SCHEMAS[kind].parse(before)) === JSON.stringify(item)) same += 1
+    else if (before === item || saysTheSame(kind, before, item)) same += 1
     else changed.push(item)
   })
   return { changed, added, same, problems }

@@ -40,7 +40,9 @@ import { useLeftOutOf } from './use-left-out'
 
 /** Fields side by side; what is a block of its own takes the whole width. */
 function Grid({ children }: { children: ReactNode }) {
-  return <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-3">{children}</div>
+  return (
+    <div className="grid items-start gap-2 @min-[22rem]:grid-cols-2 @min-[37rem]:grid-cols-3">{children}</div>
+  )
 }
 
 /** Figures by state, with their terms, and those on other terms below. */

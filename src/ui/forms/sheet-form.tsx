@@ -168,7 +168,7 @@ export function SheetFields({
             onSave()
           }}
         >
-          <div className="min-w-0 space-y-4">
+          <div className="@container min-w-0 space-y-4">
             {again && <Again again={again} />}
             <div className="flex flex-wrap items-end gap-3">
               {asksSource && (

@@ -1,30 +1,28 @@
 'use client'
-import type { Plan } from '@/core/api/plan'
-import { Button } from '@/ui/kit/button'
-import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
-import { Modal } from '@/ui/kit/modal'
-import { planStore } from '@/ui/state/plan-store'
+import { HOUSE_RULES_FIELD, withUsualRules } from '@/core/api/fields'
+import { houseRulesSchema, type Plan } from '@/core/api/plan'
+import { useMemo } from 'react'
+import { SheetDialog } from '@/ui/forms/sheet-dialog'
+import { planStore, refused } from '@/ui/state/plan-store'
 import { useSettings } from '@/ui/state/settings-store'
 
 /** The schools this job is judged by: the shop's own until a job says otherwise. */
 export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const change = useSettings((store) => store.change)
+  const now = useMemo(() => withUsualRules(plan.rules), [plan.rules])
   return (
-    <Modal title="House rules for this job" onClose={onClose}>
-      <HouseRulesFields
-        rules={plan.rules}
-        onRules={(rules) => planStore.getState().run({ do: 'setRules', rules })}
-      />
-      <div className="mt-3">
-        <Button
-          onClick={() => {
-            change({ house: plan.rules })
-            onClose()
-          }}
-        >
-          Keep these as the shop's rules for new jobs
-        </Button>
-      </div>
-    </Modal>
+    <SheetDialog
+      title="House rules for this job"
+      draft={`rules ${plan.id}`}
+      field={HOUSE_RULES_FIELD}
+      schema={houseRulesSchema}
+      now={now}
+      save={(rules) => refused(planStore.getState().run({ do: 'setRules', rules }))}
+      also={{
+        words: "Keep these as the shop's rules for new jobs",
+        then: (house) => change({ house }),
+      }}
+      onClose={onClose}
+    />
   )
 }

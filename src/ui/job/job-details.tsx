@@ -1,6 +1,6 @@
 'use client'
 import { Problem } from '@/ui/kit/field-note'
-import { type Group, JOB_FIELD } from '@/core/api/fields'
+import { CAR_FIELD, type Group, JOB_FIELD } from '@/core/api/fields'
 import type { Plan } from '@/core/api/plan'
 import { TextField } from '@/ui/kit/choice'
 import { Modal } from '@/ui/kit/modal'
@@ -27,7 +27,7 @@ function Texts({
         key={key}
         label={field.label}
         type={field.is === 'day' ? 'date' : 'text'}
-        max={field.long ? 2000 : key === 'number' ? 40 : 120}
+        max={field.long ? 2000 : key === 'number' || key === 'plate' ? 40 : 120}
         value={typeof now === 'string' ? now : ''}
         onValue={(text) => onText(key, text)}
       />
@@ -47,8 +47,9 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
     const left = Object.entries({ ...job.came, [field]: value }).filter(([, text]) => text !== '')
     run({ ...job, came: left.length > 0 ? Object.fromEntries(left) : undefined })
   }
-  const setCar = (field: 'plate' | 'number', value: string) => {
-    const { [field]: _, ...rest } = plan.car
+  const setCar = (field: string, value: string) => {
+    const { id, ...about } = plan.car
+    const rest = { id, ...Object.fromEntries(Object.entries(about).filter(([key]) => key !== field)) }
     const text = value.trim()
     planStore.getState().run({ do: 'setCar', car: text === '' ? rest : { ...rest, [field]: text } })
   }
@@ -57,18 +58,7 @@ export function JobDetails({ plan, onClose }: { plan: Plan; onClose: () => void 
       <div className="grid gap-3">
         {refusal !== undefined && <Problem>{refusal}</Problem>}
         <Texts of={JOB_FIELD} value={job} onText={(key, text) => run({ ...job, [key]: text })} />
-        <TextField
-          label="Plate"
-          value={plan.car.plate ?? ''}
-          max={40}
-          onValue={(value) => setCar('plate', value)}
-        />
-        <TextField
-          label="The shop’s number for the car"
-          value={plan.car.number ?? ''}
-          max={40}
-          onValue={(value) => setCar('number', value)}
-        />
+        <Texts of={CAR_FIELD} value={plan.car} onText={setCar} />
         <h3 className="font-semibold">When it came in</h3>
         <Texts of={CAME} value={job.came ?? {}} onText={cameNow} />
         <CamePictures plan={plan} />

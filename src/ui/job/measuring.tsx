@@ -2,6 +2,7 @@
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Button } from '@/ui/kit/button'
 import { asksWhat, type GateAt, type Survey } from '@/core/api/assess'
+import { GAUGE_FIELDS, LENGTH_FIELDS, TAKEN_FIELDS } from '@/core/api/fields'
 import {
   barsOf,
   formatQuantity,
@@ -19,6 +20,9 @@ import { Modal } from '@/ui/kit/modal'
 import { useUnits } from '@/ui/state/settings-store'
 import { refused, planStore } from '@/ui/state/plan-store'
 
+const READING = LENGTH_FIELDS.readingsMm.label
+const RESULTS = GAUGE_FIELDS.went.choices as readonly (readonly ['go' | 'noGo', string])[]
+
 type Length = Extract<Measurement, { kind: 'length' }>
 
 const newId = () => `measured-${crypto.randomUUID().slice(0, 8)}`
@@ -32,7 +36,7 @@ function TakenBy({ measurement }: { measurement: Measurement }) {
     <>
       <TextField
         className="w-32"
-        label="Taken by"
+        label={TAKEN_FIELDS.by.label}
         value={by ?? ''}
         max={80}
         onValue={(name) =>
@@ -45,7 +49,7 @@ function TakenBy({ measurement }: { measurement: Measurement }) {
       />
       <TextField
         className="w-40"
-        label="Taken on"
+        label={TAKEN_FIELDS.on.label}
         type="date"
         value={on ?? ''}
         onValue={(day) =>
@@ -94,7 +98,7 @@ function Readings({
       <QuantityField
         className="w-36"
         key={readings.length}
-        label={readings.length === 0 ? 'Reading' : 'Another reading'}
+        label={readings.length === 0 ? READING : `Another ${READING.toLowerCase()}`}
         dimension="length"
         value={undefined}
         hint="Enter adds it."
@@ -133,13 +137,9 @@ function GateForm({ at }: { at: GateAt }) {
         <div className="flex flex-wrap items-end gap-2">
           <Choice
             className="w-52"
-            label="Result of the gauge"
+            label={GAUGE_FIELDS.went.label}
             value={measurement?.kind === 'gauge' ? measurement.went : 'none'}
-            options={[
-              ['none', 'not tried yet'],
-              ['go', 'it went in'],
-              ['noGo', 'it did not go in'],
-            ]}
+            options={[['none', 'not tried yet'], ...RESULTS]}
             onChange={(went) => {
               const id = measurement?.id ?? newId()
               if (went !== 'none') keep({ kind: 'gauge', id, of: subject, went })
@@ -187,7 +187,7 @@ function OtherMeasurement() {
         <TextField label="What is measured" value={what} onValue={setWhat} />
       </div>
       <div className="min-w-48 flex-1">
-        <TextField label="From and to" value={datum} onValue={setDatum} max={160} />
+        <TextField label={LENGTH_FIELDS.datum.label} value={datum} onValue={setDatum} max={160} />
       </div>
       <QuantityField
         className="w-36"

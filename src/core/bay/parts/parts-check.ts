@@ -149,7 +149,7 @@ function linesOf(owner: Owner): PartsLine[] {
         what,
         count,
         counted: 'in all',
-        price,
+        price: forAll(price, count),
       }),
     ),
     ...(work?.box?.lacks ?? []).map(({ what, count, price }, i) =>

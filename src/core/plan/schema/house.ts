@@ -1,3 +1,4 @@
+import { CURRENCY_MOST } from '../../units/money'
 import * as z from '../../units/schema'
 
 const gap = z.number().check(z.gte(0), z.lte(2000))
@@ -90,6 +91,8 @@ export const houseRulesSchema = z.strictObject({
   mustLook: z.optional(z.array(z.enum(ASIDE_LOOKS)).check(z.maxLength(ASIDE_LOOKS.length))),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
   localRules: z.optional(z.string().check(z.maxLength(60))),
+  /** What prices are in, as it is printed behind them. */
+  currency: z.optional(z.string().check(z.minLength(1), z.maxLength(CURRENCY_MOST))),
 })
 export type HouseRules = z.infer<typeof houseRulesSchema>
 

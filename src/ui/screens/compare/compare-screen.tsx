@@ -18,7 +18,7 @@ import {
   SEVERITIES,
   STATE_WORD,
 } from '@/core/api/assess'
-import { formatNumber, type Plan, STATES } from '@/core/api/plan'
+import { moneyText, type Plan, STATES } from '@/core/api/plan'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState, type ReactNode } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
@@ -71,10 +71,10 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
     // “At most” less “at most” is no number: only what is known can be held against what is known.
     return left?.kind === 'known' ? left.kg : undefined
   }
-  const money = ({ price, priced, unpriced }: Account) =>
+  const money = ({ price, priced, unpriced, plan }: Account) =>
     priced === 0
       ? 'No prices are given'
-      : `${formatNumber(price, 2)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
+      : `${moneyText(price, plan.rules.currency)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`
   return (
     <>
       <div className="overflow-x-auto">
@@ -145,9 +145,11 @@ function Accounts({ a, b }: { a: Account; b: Account }) {
               a={money(a)}
               b={money(b)}
               gain={
-                a.price === b.price
-                  ? 'the same'
-                  : `${b.price > a.price ? '+' : ''}${formatNumber(b.price - a.price, 2)}`
+                a.plan.rules.currency !== b.plan.rules.currency
+                  ? 'two currencies'
+                  : a.price === b.price
+                    ? 'the same'
+                    : `${b.price > a.price ? '+' : ''}${moneyText(b.price - a.price, b.plan.rules.currency)}`
               }
             />
             {SEVERITIES.filter((severity) => severity !== 'clear').map((severity) => (

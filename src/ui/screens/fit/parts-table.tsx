@@ -4,7 +4,7 @@ import { Table } from '@/ui/kit/table'
 import { Problem } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { type BayProgress, partsCheck, type PartsLine } from '@/core/api/fit'
-import type { Plan } from '@/core/api/plan'
+import { moneyText, type Plan } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
 import { useId, useState } from 'react'
 import { logFor } from '@/ui/state/log-store'
@@ -66,6 +66,7 @@ export function PartsTable({
   progress: BayProgress
 }) {
   const check = partsCheck(survey)
+  const money = (amount: number) => moneyText(amount, plan.rules.currency)
   const open = check.lines.filter(({ id }) => !progress.counted.has(id))
   return (
     <section aria-label="Parts check">
@@ -76,7 +77,7 @@ export function PartsTable({
         <span>
           {check.priced === 0
             ? 'No prices are given'
-            : `All ${check.total.toFixed(2)}, still to buy ${check.toBuy.toFixed(2)}${check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}`}
+            : `All ${money(check.total)}, still to buy ${money(check.toBuy)}${check.unpriced > 0 ? `, and ${check.unpriced} without a price` : ''}`}
           {check.unstated > 0
             ? `; stock of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} unknown`
             : ''}
@@ -136,7 +137,9 @@ export function PartsTable({
                   </span>
                 </td>
                 <td className={line.have === 'toBuy' ? 'font-semibold' : 'text-ink2'}>{HAVE[line.have]}</td>
-                <td {...(line.price !== undefined && { 'data-label': 'Price' })}>{line.price?.toFixed(2)}</td>
+                <td {...(line.price !== undefined && { 'data-label': 'Price' })}>
+                  {line.price !== undefined && money(line.price)}
+                </td>
                 <td>
                   <Count plan={plan} line={line} counted={progress.counted.get(line.id)} />
                 </td>

@@ -1,11 +1,11 @@
 'use client'
 import { Section } from '@/ui/kit/section'
 import dynamic from 'next/dynamic'
-import { useState } from 'react'
-import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@/core/api/plan'
+import { useMemo, useState } from 'react'
+import { HOUSE_RULES_FIELD, withUsualRules } from '@/core/api/fields'
+import { DEFAULT_HOUSE_RULES, type HouseRules, houseRulesSchema } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
-import { Problem } from '@/ui/kit/field-note'
-import { HouseRulesFields } from '@/ui/forms/house-rules-fields'
+import { SheetPanel } from '@/ui/forms/sheet-dialog'
 import { PageBar } from '@/ui/app/page-bar'
 import { SettingsFields } from '@/ui/app/settings-dialog'
 import { useSettings } from '@/ui/state/settings-store'
@@ -13,17 +13,39 @@ import { useSettings } from '@/ui/state/settings-store'
 const BackupDialog = dynamic(() => import('@/ui/app/backup-dialog').then((module) => module.BackupDialog))
 const RemovedDialog = dynamic(() => import('@/ui/app/removed-dialog').then((module) => module.RemovedDialog))
 
+/** The rules that new jobs begin with. Once they are saved the sheet begins again from them. */
+function RulesSheet({ house }: { house: HouseRules }) {
+  const change = useSettings((store) => store.change)
+  const now = useMemo(() => withUsualRules(house), [house])
+  const [saved, setSaved] = useState(0)
+  return (
+    <SheetPanel
+      key={saved}
+      draft="house rules"
+      field={HOUSE_RULES_FIELD}
+      schema={houseRulesSchema}
+      now={now}
+      save={(rules) => {
+        change({ house: rules })
+        return undefined
+      }}
+      onSaved={() => setSaved((times) => times + 1)}
+    />
+  )
+}
+
 /** The shop's own: the schools that new jobs begin with, units and theme, the backup, and what was removed. */
 export function HouseScreen() {
   const ready = useSettings((store) => store.ready)
   const house = useSettings((store) => store.settings.house) ?? DEFAULT_HOUSE_RULES
-  const change = useSettings((store) => store.change)
   const [dialog, setDialog] = useState<'backup' | 'removed'>()
-  const [problem, setProblem] = useState<string>()
   return (
     <>
       <PageBar screen="house" about="the rules and settings of this shop" />
-      <main className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-2" aria-busy={!ready}>
+      <main
+        className="mx-auto grid max-w-[1200px] gap-x-10 px-4 pt-4 pb-8 lg:grid-cols-[20rem_minmax(0,1fr)]"
+        aria-busy={!ready}
+      >
         <div className="min-w-0">
           <Section id="house-show" title="Units, theme and keys">
             {ready && <SettingsFields />}
@@ -43,18 +65,7 @@ export function HouseScreen() {
           <p className="text-ink2 mb-3">
             A job keeps the rules it started with. Changes here apply to new jobs.
           </p>
-          {problem !== undefined && <Problem>{problem}</Problem>}
-          {ready && (
-            <HouseRulesFields
-              rules={house}
-              onRules={(rules) => {
-                const read = houseRulesSchema.safeParse(rules)
-                setProblem(read.success ? undefined : 'This value is out of bounds.')
-                if (read.success) change({ house: read.data })
-                return read.success
-              }}
-            />
-          )}
+          {ready && <RulesSheet house={house} />}
         </Section>
       </main>
       {dialog === 'backup' && <BackupDialog onClose={() => setDialog(undefined)} />}

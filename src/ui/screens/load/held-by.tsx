@@ -2,6 +2,7 @@
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
+import { PLACEMENT_FIELDS, STRAPS_FIELDS } from '@/core/api/fields'
 import type { Fitting, Straps } from '@/core/api/plan'
 import { isLong, isLoose, type ThingAt } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
@@ -41,10 +42,10 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
-          <legend className={CONTROL_CLASS.label}>Straps over it</legend>
+          <legend className={CONTROL_CLASS.label}>{PLACEMENT_FIELDS.straps.label}</legend>
           <Choice
             className="w-16"
-            label="How many"
+            label={STRAPS_FIELDS.count.label}
             value={String(straps.count)}
             options={STRAP_COUNTS}
             onChange={(count) =>
@@ -53,7 +54,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
           />
           <QuantityField
             className="w-28"
-            label="Each, by its label"
+            label={STRAPS_FIELDS.eachKg.label}
             dimension="mass"
             value={straps.eachKg}
             onValue={(eachKg) =>
@@ -64,7 +65,7 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
       )}
       {isLong(thing) && (
         <fieldset className="flex items-end gap-3">
-          <legend className={CONTROL_CLASS.label}>Lines</legend>
+          <legend className={CONTROL_CLASS.label}>{PLACEMENT_FIELDS.lines.label}</legend>
           {(['bow', 'stern'] as const).map((end) => (
             <TickBox
               key={end}

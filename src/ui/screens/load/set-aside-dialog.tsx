@@ -4,6 +4,7 @@ import { Problem } from '@/ui/kit/field-note'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
+import { ASIDE_FIELDS } from '@/core/api/fields'
 import { type Finding, findingText } from '@/core/api/assess'
 import { useState } from 'react'
 import { Modal } from '@/ui/kit/modal'
@@ -40,8 +41,8 @@ export function SetAsideDialog({ findings, onClose }: { findings: readonly Findi
       <p className="mb-2">
         It stays Find out and heads the handover sheet. It is asked again when the facts behind it change.
       </p>
-      <TextBox label="Who sets it aside" maxLength={80} value={by} onText={setBy} />
-      <Labelled label="Why" className="mt-2">
+      <TextBox label={ASIDE_FIELDS.by.label} maxLength={80} value={by} onText={setBy} />
+      <Labelled label={ASIDE_FIELDS.reason.label} className="mt-2">
         {(control) => (
           <textarea
             {...control}

@@ -1,6 +1,7 @@
 'use client'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
+import { PLACEMENT_FIELDS } from '@/core/api/fields'
 import { choicesOf, type Host, WHENS } from '@/core/api/plan'
 import { hostsFor, placeOn, type Survey, type ThingAt } from '@/core/api/assess'
 import dynamic from 'next/dynamic'
@@ -37,10 +38,10 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   const move = (patch: { xMm?: number; yMm?: number }, typed: Record<string, string>) =>
     refused(run({ do: 'move', placementId, xMm: placement.xMm, yMm: placement.yMm, ...patch, typed }))
   const nested = thing.parent !== undefined
-  const place = (label: string, field: 'xMm' | 'yMm', other: 'xMm' | 'yMm') => (
+  const place = (nestedLabel: string, field: 'xMm' | 'yMm', other: 'xMm' | 'yMm') => (
     <QuantityField
       className="w-26"
-      label={label}
+      label={nested ? nestedLabel : PLACEMENT_FIELDS[field].label}
       dimension="length"
       value={placement[field]}
       typed={placement.typed?.[field]}
@@ -56,8 +57,8 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
             <span className="text-ink2 block text-note font-normal">in {thing.parent.gear.name}</span>
           )}
         </h2>
-        {place(nested ? 'x in its place' : 'x, middle', 'xMm', 'yMm')}
-        {place(nested ? 'y in its place' : 'y, right +', 'yMm', 'xMm')}
+        {place('x in its place', 'xMm', 'yMm')}
+        {place('y in its place', 'yMm', 'xMm')}
         {placement.host.on === 'panel' && (
           <QuantityField
             className="w-30"
@@ -73,17 +74,17 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           />
         )}
         <Button disabled={gear.turns.length < 2} onClick={() => turnNext(thing)}>
-          Turn {placement.turn}°
+          {PLACEMENT_FIELDS.turn.label} {placement.turn}°
         </Button>
         {gear.onEdge && (
           <Button aria-pressed={placement.onEdge} onClick={() => setOnEdge(thing)}>
-            {placement.onEdge ? 'Lay flat' : 'On edge'}
+            {placement.onEdge ? 'Lay flat' : PLACEMENT_FIELDS.onEdge.label}
           </Button>
         )}
         {opening && (opening.orToward ?? []).length > 0 && (
           <Choice
             className="w-28"
-            label="Opens to the"
+            label={PLACEMENT_FIELDS.opensToward.label}
             value={placement.opensToward ?? opening.toward}
             options={[...new Set([opening.toward, ...(opening.orToward ?? [])])].map(
               (side) => [side, side] as const,
@@ -93,7 +94,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         )}
         <Choice
           className="w-48"
-          label="Stands on"
+          label={PLACEMENT_FIELDS.host.label}
           value={String(now)}
           options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
           onChange={(index) => {
@@ -104,7 +105,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
         />
         <Choice
           className="w-32"
-          label="On board"
+          label={PLACEMENT_FIELDS.when.label}
           value={placement.when}
           options={choicesOf(WHENS, ({ word }) => word)}
           onChange={(when) => run({ do: 'setWhen', placementId, when })}

@@ -28,6 +28,6 @@ const SPELLED: Readonly<Record<string, string>> = Object.fromEntries([
 
 /** A word of a file as it is said on screen; a text of somebody's own stays as it is. */
 export function spelledOut(word: string, column?: Column): string {
-  const ofWords = column === undefined || (typeof column.kind === 'object' && 'words' in column.kind)
+  const ofWords = column === undefined || column.field.is === 'choice'
   return ofWords ? (SPELLED[word] ?? word) : word
 }
